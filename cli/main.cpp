@@ -1,0 +1,389 @@
+// isotonus-cli: all of the job without a display.
+// Exit status: 0 done; 1 a check did not pass; 2 wrong usage; 3 a file could not be read or written.
+
+#include <fmt/format.h>
+
+#include <CLI/CLI.hpp>
+#include <nlohmann/json.hpp>
+
+#include "cli/play.h"
+#include "core/handoff/checks.h"
+#include "core/measure/measurement_json.h"
+#include "core/session/session_file.h"
+#include "core/stage/staging.h"
+#include "demo/song/song.h"
+
+using namespace isotonus;
+using nlohmann::json;
+
+namespace {
+
+constexpr int done = 0, check_failed = 1, wrong_usage = 2, file_trouble = 3;
+
+int complain(const Error& error, int status = file_trouble) {
+    fmt::print(stderr, "isotonus-cli: {}\n", error.text());
+    return status;
+}
+
+void print(const json& document) { fmt::print("{}\n", document.dump(1, ' ', false, json::error_handler_t::replace)); }
+
+std::string in_words(const Level& level, const char* unit) { return level ? fmt::format("{:.1f} {}", *level, unit) : "none"; }
+
+/// A session with everything known about its tracks' files.
+struct Opened {
+    Session session;
+    std::vector<MaterialPtr> materials;  ///< null where the file cannot be used
+    std::vector<MissingFile> missing;
+
+    MaterialPtr of(const Track& track) const {
+        for (size_t i = 0; i < session.tracks.size(); ++i)
+            if (session.tracks[i]->id == track.id) return materials[i];
+        return nullptr;
+    }
+    PlanPtr plan() const {
+        return compile_plan(session, [this](const Track& t) { return of(t); });
+    }
+};
+
+Result<Opened> open_with_materials(const fs::path& file) {
+    auto session = read_session(file);
+    if (!session) return tl::unexpected(session.error());
+    Opened opened{std::move(*session), {}, {}};
+    const auto& tracks = opened.session.tracks;
+    std::vector<Result<MaterialPtr>> found(tracks.size());
+    parallel_for(static_cast<int64_t>(tracks.size()), worker_count(), [&](int64_t i) {
+        found[static_cast<size_t>(i)] = load_material(tracks[static_cast<size_t>(i)]->file, opened.session.sample_rate);
+    });
+    for (size_t i = 0; i < tracks.size(); ++i) {
+        opened.materials.push_back(found[i] ? *found[i] : nullptr);
+        if (!found[i]) {
+            complain(found[i].error());
+            opened.missing.push_back({tracks[i]->name, found[i].error()});
+        }
+    }
+    return opened;
+}
+
+// --- demo, scan, new, show ------------------------------------------------------------------------------------------
+
+int make_demo(const fs::path& folder) {
+    const auto written = write_demo(folder);
+    return written ? done : complain(written.error());
+}
+
+int scan(const std::vector<std::string>& files, bool as_json) {
+    int status = done;
+    std::vector<Result<Measurer::Outcome>> found(files.size());
+    parallel_for(static_cast<int64_t>(files.size()), worker_count(), [&](int64_t i) {
+        found[static_cast<size_t>(i)] = measure_file(files[static_cast<size_t>(i)]);
+    });
+    json list = json::array();
+    for (size_t i = 0; i < files.size(); ++i) {
+        if (!found[i]) {
+            status = complain(found[i].error());
+            continue;
+        }
+        const Measurement& m = found[i]->measurement;
+        if (m.non_finite_samples > 0)
+            complain({files[i], fmt::format("{} samples are not numbers (NaN or infinite); they count as silence", m.non_finite_samples)});
+        if (const auto reader = SoundReader::open(files[i]); reader && !reader->info().warning.empty())
+            complain({files[i], reader->info().warning});
+        if (as_json) {
+            json entry = measurement_to_json(m);
+            entry["file"] = files[i];
+            list.push_back(entry);
+            continue;
+        }
+        fmt::print("{}\n  {} channel{}, {} Hz, {:.2f} s, {}\n", files[i], m.channels, m.channels == 1 ? "" : "s", m.sample_rate,
+                   m.duration_s(), kind_name(m.kind));
+        fmt::print("  sample peak {} at {:.2f} s, true peak {}, average {}, RMS {}, crest {}\n", in_words(m.sample_peak_dbfs, "dBFS"),
+                   m.peak_time_s, in_words(m.true_peak_dbtp, "dBTP"), in_words(m.average_dbfs, "dBFS"),
+                   in_words(m.rms_dbfs, "dBFS (AES17)"), in_words(m.crest_db, "dB"));
+        fmt::print("  loudness {}, range {}, DC offset {:.4f}, clipped runs {}\n", in_words(m.integrated_lufs, "LUFS"),
+                   in_words(m.loudness_range_lu, "LU"), m.dc_offset, m.clipped_runs);
+    }
+    if (as_json) print(list);
+    return status;
+}
+
+int make_new(const fs::path& file, const fs::path& folder, bool force) {
+    if (!force && fs::exists(file)) return complain({file.string(), "the file exists already (--force replaces it)"});
+    std::vector<Error> problems;
+    const auto session = session_from_folder(folder, &problems);
+    for (const Error& p : problems) complain(p);
+    if (!session) return complain(session.error());
+    if (auto written = write_session(*session, file); !written) return complain(written.error());
+    return problems.empty() ? done : file_trouble;
+}
+
+int show(const fs::path& file, bool as_json) {
+    const auto session = read_session(file);
+    if (!session) return complain(session.error());
+    if (as_json) {
+        print(json::parse(session_to_json(*session, fs::absolute(file).lexically_normal().parent_path())));
+        return done;
+    }
+    fmt::print("{} tracks at {} Hz, main fader {:.1f} dB\n", session->tracks.size(), session->sample_rate, session->main_fader_db);
+    for (const auto& t : session->tracks)
+        fmt::print("  {:24} trim {:+6.1f} dB  fader {:+6.1f} dB  pan {:+.2f}{}{}{}{}\n", t->name, t->trim_db, t->fader_db, t->pan,
+                   t->mute ? "  muted" : "", t->solo ? "  solo" : "", t->polarity_inverted ? "  inverted" : "",
+                   t->level_ride ? "  ridden" : "");
+    return done;
+}
+
+// --- stage, set, ride -----------------------------------------------------------------------------------------------
+
+json staging_to_json(const Track& track, const Staging& s) {
+    return {{"name", track.name},
+            {"kind", kind_name(s.kind)},
+            {"target", {{"measure", s.target.measure == Measure::peak ? "peak" : "average"},
+                        {"low_dbfs", s.target.low_dbfs}, {"high_dbfs", s.target.high_dbfs}}},
+            {"before_dbfs", level_json(s.before_dbfs)},
+            {"trim_db", s.trim_db},
+            {"after_dbfs", level_json(s.after_dbfs)},
+            {"limited_by_peak", s.limited_by_peak},
+            {"limited_by_range", s.limited_by_range}};
+}
+
+int stage(const fs::path& file, bool as_json) {
+    auto opened = open_with_materials(file);
+    if (!opened) return complain(opened.error());
+    const auto measured = [&](const Track& t) {
+        const MaterialPtr m = opened->of(t);
+        return m ? &m->measurement : nullptr;
+    };
+    const Session staged = with_staged_trims(opened->session, measured);
+    json list = json::array();
+    for (const auto& track : staged.tracks) {
+        const Measurement* m = measured(*track);
+        if (!m) continue;
+        const Staging s = staged_as_is(staged.targets, *track, *m);
+        list.push_back(staging_to_json(*track, s));
+        if (!as_json)
+            fmt::print("{:24} {:10}  {} {} -> {} (trim {:+.1f} dB){}{}{}\n", track->name, kind_name(s.kind),
+                       s.target.measure == Measure::peak ? "peak" : "average", in_words(s.before_dbfs, "dBFS"),
+                       in_words(s.after_dbfs, "dBFS"), s.trim_db, s.limited_by_peak ? ", held by its peak" : "",
+                       s.limited_by_range ? ", end of the trim's range" : "", track->locked ? ", locked" : "");
+    }
+    if (auto written = write_session(staged, file); !written) return complain(written.error());
+    if (as_json) print({{"tracks", list}});
+    return opened->missing.empty() ? done : file_trouble;
+}
+
+int set(const fs::path& file, const std::string& name, const std::vector<std::string>& assignments) {
+    auto session = read_session(file);
+    if (!session) return complain(session.error());
+    const Track* track = session->find(name);
+    const bool is_main = !track && name == "main";
+    if (!track && !is_main) return complain({file.string(), fmt::format("there is no track called '{}'", name)}, wrong_usage);
+    Track changed = track ? *track : Track{};
+    for (const std::string& assignment : assignments) {
+        const size_t equals = assignment.find('=');
+        if (equals == std::string::npos) return complain({"", fmt::format("'{}' is not KEY=VALUE", assignment)}, wrong_usage);
+        const std::string key = assignment.substr(0, equals), value = assignment.substr(equals + 1);
+        const auto result = is_main ? set_main_by_name(*session, key, value) : set_by_name(changed, key, value);
+        if (!result) return complain(result.error(), wrong_usage);
+    }
+    const Session next = is_main ? *session : with_track(*session, changed.id, [&](Track& t) { t = changed; });
+    const auto written = write_session(next, file);
+    return written ? done : complain(written.error());
+}
+
+int ride(const fs::path& file, const std::string& name, const std::string& parameter, const std::vector<std::string>& points) {
+    const auto session = read_session(file);
+    if (!session) return complain(session.error());
+    const Track* track = session->find(name);
+    if (!track) return complain({file.string(), fmt::format("there is no track called '{}'", name)}, wrong_usage);
+    if (parameter != "level") return complain({"", fmt::format("'{}' cannot be ridden; level can", parameter)}, wrong_usage);
+    Curve curve;
+    for (const std::string& text : points) {
+        RidePoint p;
+        int used = 0;
+        if (std::sscanf(text.c_str(), "%lf=%lf%n", &p.time_s, &p.value, &used) != 2 || used != static_cast<int>(text.size()) ||
+            !std::isfinite(p.time_s) || !(p.time_s >= 0.0))
+            return complain({"", fmt::format("'{}' is not TIME=VALUE, in seconds and dB", text)}, wrong_usage);
+        if (!(p.value >= ride_min_db && p.value <= ride_max_db))
+            return complain({"", fmt::format("a level ride goes from {:g} to {:g} dB; {} is outside", ride_min_db, ride_max_db, text)}, wrong_usage);
+        curve.insert(p);
+    }
+    const Session next = with_track(*session, track->id, [&](Track& t) {
+        t.level_ride = curve.empty() ? nullptr : std::make_shared<const Curve>(curve);
+    });
+    const auto written = write_session(next, file);
+    return written ? done : complain(written.error());
+}
+
+// --- render, check --------------------------------------------------------------------------------------------------
+
+struct RenderOptions {
+    fs::path session, out, stems;
+    std::string bits = "24";
+    int rate = 0, block = 4096;
+    double from_s = 0.0, to_s = -1.0;
+    bool as_json = false;
+};
+
+json report_to_json(const ExportReport& r) {
+    const Measurement& m = r.measured;
+    return {{"file", r.file.string()},
+            {"frames", m.frames},
+            {"sample_rate", m.sample_rate},
+            {"sample_peak_dbfs", level_json(m.sample_peak_dbfs)},
+            {"true_peak_dbtp", level_json(m.true_peak_dbtp)},
+            {"integrated_lufs", level_json(m.integrated_lufs)},
+            {"clamped_samples", r.clamped_samples},
+            {"render_seconds", r.render_seconds},
+            {"realtime_factor", r.realtime_factor}};
+}
+
+int render(const RenderOptions& options) {
+    const auto opened = open_with_materials(options.session);
+    if (!opened) return complain(opened.error());
+    const PlanPtr plan = opened->plan();
+    Export what;
+    what.file = options.out;
+    what.format = options.bits == "16" ? SampleFormat::s16 : options.bits == "24" ? SampleFormat::s24 : SampleFormat::f32;
+    what.sample_rate = options.rate;
+    what.block_frames = options.block;
+    what.stretch.first = std::llround(options.from_s * plan->sample_rate);
+    if (options.to_s >= 0.0) {
+        what.stretch.frames = std::llround(options.to_s * plan->sample_rate) - what.stretch.first;
+        if (what.stretch.frames <= 0) return complain({"", "--to must lie after --from"}, wrong_usage);
+    }
+    const auto report = export_mix(plan, what);
+    if (!report) return complain(report.error());
+    json document = report_to_json(*report);
+    if (!options.stems.empty()) {
+        const auto stems = export_stems(plan, opened->session, options.stems, what);
+        if (!stems) return complain(stems.error());
+        document["stems"] = json::array();
+        for (const ExportReport& r : *stems) document["stems"].push_back(report_to_json(r));
+    }
+    if (options.as_json) {
+        print(document);
+    } else {
+        const Measurement& m = report->measured;
+        fmt::print("{}: {:.2f} s, sample peak {}, true peak {}, loudness {}; {:.2f} s, {:.0f} times real time\n", options.out.string(),
+                   m.duration_s(), in_words(m.sample_peak_dbfs, "dBFS"), in_words(m.true_peak_dbtp, "dBTP"),
+                   in_words(m.integrated_lufs, "LUFS"), report->render_seconds, report->realtime_factor);
+    }
+    if (report->clamped_samples > 0)
+        complain({options.out.string(), fmt::format("{} samples lay above full scale and were clipped", report->clamped_samples)});
+    return opened->missing.empty() ? done : file_trouble;
+}
+
+int check(const fs::path& file, bool as_json) {
+    const auto opened = open_with_materials(file);
+    if (!opened) return complain(opened.error());
+    const PlanPtr plan = opened->plan();
+    const auto mix = measure_mix(plan);
+    if (!mix) return complain(mix.error());
+    const auto checks = check_handoff(opened->session, *plan, *mix, opened->missing);
+    json list = json::array();
+    for (const Check& c : checks) {
+        list.push_back({{"id", c.id}, {"passed", c.passed}, {"measured", level_json(c.measured)}, {"limit", level_json(c.limit)}, {"text", c.text}});
+        if (!as_json) fmt::print("{}  {:20} {}\n", c.passed ? "ok  " : "FAIL", c.id, c.text);
+    }
+    if (as_json) print({{"passed", all_passed(checks)}, {"checks", list}});
+    return all_passed(checks) ? done : check_failed;
+}
+
+int play_session(const fs::path& file, const std::string& device, double seconds, bool as_json) {
+    const auto opened = open_with_materials(file);
+    if (!opened) return complain(opened.error());
+    const auto outcome = play(opened->plan(), device, seconds);
+    if (!outcome) return complain(outcome.error());
+    if (as_json)
+        print(*outcome);
+    else
+        fmt::print("{}\n", outcome->dump());
+    return done;
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    CLI::App app{"Isotonus without a display: measure, stage, balance, ride, export."};
+    app.require_subcommand(1);
+    app.failure_message([](const CLI::App* a, const CLI::Error& e) {
+        return "isotonus-cli: " + std::string(e.what()) + "\nSee isotonus-cli " + (a->get_parent() ? a->get_name() + " " : "") + "--help\n";
+    });
+    int status = done;
+    std::string session, folder, name, parameter, device = "simulated";
+    std::vector<std::string> list;
+    bool as_json = false, force = false;
+    double seconds = 0.0;
+    RenderOptions options;
+    const auto verb = [&](const char* word, const char* what) { return app.add_subcommand(word, what); };
+    const auto json_flag = [&](CLI::App* a) { a->add_flag("--json", as_json, "one JSON document on standard output"); };
+    const auto session_argument = [&](CLI::App* a) { a->add_option("SESSION", session, "session file")->required(); };
+
+    auto* demo_verb = verb("demo", "write the demo's audio and DIR/demo.isotonus");
+    demo_verb->add_option("DIR", folder)->required();
+    demo_verb->callback([&] { status = make_demo(folder); });
+
+    auto* scan_verb = verb("scan", "measure audio files");
+    scan_verb->add_option("FILE", list)->required();
+    json_flag(scan_verb);
+    scan_verb->callback([&] { status = scan(list, as_json); });
+
+    auto* new_verb = verb("new", "a session from a folder of audio files");
+    session_argument(new_verb);
+    new_verb->add_option("--from", folder, "folder of audio files")->required();
+    new_verb->add_flag("--force", force, "replace an existing session");
+    new_verb->callback([&] { status = make_new(session, folder, force); });
+
+    auto* show_verb = verb("show", "tracks and settings");
+    session_argument(show_verb);
+    json_flag(show_verb);
+    show_verb->callback([&] { status = show(session, as_json); });
+
+    auto* stage_verb = verb("stage", "measure, compute and store every trim by the session's target sheet");
+    session_argument(stage_verb);
+    json_flag(stage_verb);
+    stage_verb->callback([&] { status = stage(session, as_json); });
+
+    auto* set_verb = verb("set", "change settings: trim fader pan width mute solo polarity delay kind target");
+    session_argument(set_verb);
+    set_verb->add_option("TRACK", name, "a track's name, or main")->required();
+    set_verb->add_option("SETTINGS", list, "KEY=VALUE")->required();
+    set_verb->callback([&] { status = set(session, name, list); });
+
+    auto* ride_verb = verb("ride", "replace a ride's points: seconds = dB");
+    session_argument(ride_verb);
+    ride_verb->add_option("TRACK", name)->required();
+    ride_verb->add_option("PARAMETER", parameter, "level")->required();
+    ride_verb->add_option("POINTS", list, "TIME=VALUE; none takes the ride away");
+    ride_verb->callback([&] { status = ride(session, name, parameter, list); });
+
+    auto* render_verb = verb("render", "export the mix as WAV");
+    render_verb->add_option("SESSION", options.session)->required();
+    render_verb->add_option("OUT", options.out)->required();
+    render_verb->add_option("--bits", options.bits, "16, 24 or 32f")->check(CLI::IsMember({"16", "24", "32f"}));
+    render_verb->add_option("--rate", options.rate, "Hz")->check(CLI::Range(8000, 768000));
+    render_verb->add_option("--from", options.from_s, "seconds")->check(CLI::NonNegativeNumber);
+    render_verb->add_option("--to", options.to_s, "seconds")->check(CLI::NonNegativeNumber);
+    render_verb->add_option("--stems", options.stems, "a folder for one file for each track");
+    render_verb->add_option("--block", options.block, "frames rendered at once")->check(CLI::Range(1, 16384));
+    render_verb->add_flag("--json", options.as_json, "one JSON document on standard output");
+    render_verb->callback([&] { status = render(options); });
+
+    auto* check_verb = verb("check", "the checks before hand-off");
+    session_argument(check_verb);
+    json_flag(check_verb);
+    check_verb->callback([&] { status = check(session, as_json); });
+
+    auto* play_verb = verb("play", "play through the real-time engine");
+    session_argument(play_verb);
+    play_verb->add_option("--device", device, "a device's name, or simulated")->required();
+    play_verb->add_option("--seconds", seconds)->required()->check(CLI::PositiveNumber);
+    json_flag(play_verb);
+    play_verb->callback([&] { status = play_session(session, device, seconds, as_json); });
+
+    try {
+        app.parse(argc, argv);
+    } catch (const CLI::ParseError& e) {
+        return app.exit(e) == 0 ? done : wrong_usage;
+    }
+    return status;
+}

@@ -1,0 +1,286 @@
+#include "core/audio/kernels.h"
+
+#include <algorithm>
+#include <cmath>
+
+#undef HWY_TARGET_INCLUDE
+#define HWY_TARGET_INCLUDE "core/audio/kernels.cpp"
+#include <hwy/foreach_target.h>  // compiles this file once for each instruction set
+#include <hwy/highway.h>
+
+HWY_BEFORE_NAMESPACE();
+namespace isotonus::kernels::HWY_NAMESPACE {
+namespace hn = hwy::HWY_NAMESPACE;
+
+void UnpackS16(const int16_t* HWY_RESTRICT in, size_t samples, float* HWY_RESTRICT out) {
+    const hn::ScalableTag<float> f;
+    const hn::Rebind<int32_t, decltype(f)> i32;
+    const hn::Rebind<int16_t, decltype(f)> i16;
+    const auto scale = hn::Set(f, 1.0f / 32768.0f);
+    const size_t lanes = hn::Lanes(f);
+    size_t i = 0;
+    for (; i + lanes <= samples; i += lanes) {
+        const auto wide = hn::PromoteTo(i32, hn::LoadU(i16, in + i));
+        hn::StoreU(hn::Mul(hn::ConvertTo(f, wide), scale), f, out + i);
+    }
+    for (; i < samples; ++i) out[i] = static_cast<float>(in[i]) * (1.0f / 32768.0f);
+}
+
+void UnpackS24(const uint8_t* HWY_RESTRICT in, size_t samples, float* HWY_RESTRICT out) {
+    size_t i = 0;
+#if HWY_TARGET != HWY_SCALAR
+    const hn::FixedTag<uint8_t, 16> u8;
+    const hn::FixedTag<int32_t, 4> i32;
+    const hn::FixedTag<float, 4> f;
+    // Three bytes go to the top of each 32-bit lane; the lowest byte becomes 0, so full scale is 2^31.
+    alignas(16) static constexpr uint8_t order[16] = {0x80, 0, 1, 2, 0x80, 3, 4, 5, 0x80, 6, 7, 8, 0x80, 9, 10, 11};
+    const auto shuffle = hn::Load(u8, order);
+    const auto scale = hn::Set(f, 1.0f / 2147483648.0f);
+    for (; i + 6 <= samples; i += 4) {  // 6: a load takes 16 bytes, 12 of which are used
+        const auto bytes = hn::TableLookupBytesOr0(hn::LoadU(u8, in + 3 * i), shuffle);
+        hn::StoreU(hn::Mul(hn::ConvertTo(f, hn::BitCast(i32, bytes)), scale), f, out + i);
+    }
+#endif
+    for (; i < samples; ++i) {
+        const uint32_t bits = (static_cast<uint32_t>(in[3 * i]) << 8) | (static_cast<uint32_t>(in[3 * i + 1]) << 16) |
+                              (static_cast<uint32_t>(in[3 * i + 2]) << 24);
+        out[i] = static_cast<float>(static_cast<int32_t>(bits)) * (1.0f / 2147483648.0f);
+    }
+}
+
+size_t RemoveNonFinite(float* inout, size_t samples) {
+    const hn::ScalableTag<float> f;
+    const size_t lanes = hn::Lanes(f);
+    const auto zero = hn::Zero(f);
+    size_t removed = 0;
+    size_t i = 0;
+    for (; i + lanes <= samples; i += lanes) {
+        const auto x = hn::LoadU(f, inout + i);
+        const auto finite = hn::Eq(hn::Sub(x, x), zero);  // inf - inf and NaN - NaN are NaN
+        if (HWY_LIKELY(hn::AllTrue(f, finite))) continue;
+        removed += lanes - hn::CountTrue(f, finite);
+        hn::StoreU(hn::IfThenElseZero(finite, x), f, inout + i);
+    }
+    for (; i < samples; ++i) {
+        if (std::isfinite(inout[i])) continue;
+        inout[i] = 0.0f;
+        ++removed;
+    }
+    return removed;
+}
+
+size_t PackS24(const float* HWY_RESTRICT in, size_t samples, uint8_t* HWY_RESTRICT out) {
+    const hn::ScalableTag<float> f;
+    const hn::Rebind<int32_t, decltype(f)> i32;
+    const size_t lanes = hn::Lanes(f);
+    const auto scale = hn::Set(f, 8388608.0f);
+    const auto low = hn::Set(f, -8388608.0f);
+    const auto high = hn::Set(f, 8388607.0f);
+    HWY_ALIGN int32_t value[HWY_MAX_BYTES / 4];
+    size_t clamped = 0;
+    auto store = [&](size_t at, size_t count) {
+        for (size_t k = 0; k < count; ++k) {
+            const auto bits = static_cast<uint32_t>(value[k]);
+            out[3 * (at + k)] = static_cast<uint8_t>(bits);
+            out[3 * (at + k) + 1] = static_cast<uint8_t>(bits >> 8);
+            out[3 * (at + k) + 2] = static_cast<uint8_t>(bits >> 16);
+        }
+    };
+    size_t i = 0;
+    for (; i + lanes <= samples; i += lanes) {
+        const auto x = hn::Mul(hn::LoadU(f, in + i), scale);
+        const auto r = hn::Round(x);
+        clamped += hn::CountTrue(f, hn::Gt(r, high)) + hn::CountTrue(f, hn::Lt(r, low));
+        hn::Store(hn::ConvertTo(i32, hn::Min(hn::Max(r, low), high)), i32, value);
+        store(i, lanes);
+    }
+    for (; i < samples; ++i) {
+        const float r = std::nearbyint(in[i] * 8388608.0f);
+        if (r > 8388607.0f || r < -8388608.0f) ++clamped;
+        value[0] = static_cast<int32_t>(std::clamp(r, -8388608.0f, 8388607.0f));
+        store(i, 1);
+    }
+    return clamped;
+}
+
+void MeasureStretch(const float* HWY_RESTRICT in, size_t frames, int channels, Stretch* HWY_RESTRICT out) {
+    const size_t step = static_cast<size_t>(channels);
+    const size_t samples = frames * step;
+    *out = Stretch{};
+    if (samples == 0) return;
+    for (size_t c = 0; c < step; ++c) out->low[c] = out->high[c] = in[c];
+    size_t i = 0;
+#if HWY_TARGET != HWY_SCALAR
+    const hn::ScalableTag<float> f;
+    const hn::ScalableTag<double> d;
+    const hn::Half<decltype(f)> half;
+    const size_t lanes = hn::Lanes(f);
+    if (samples >= lanes) {
+        auto low = hn::LoadU(f, in);
+        auto high = low;
+        auto sum_low = hn::Zero(d), sum_high = hn::Zero(d), square_low = hn::Zero(d), square_high = hn::Zero(d);
+        auto product = hn::Zero(d);
+        for (; i + lanes <= samples; i += lanes) {
+            const auto x = hn::LoadU(f, in + i);
+            low = hn::Min(low, x);
+            high = hn::Max(high, x);
+            const auto a = hn::PromoteTo(d, hn::LowerHalf(half, x));
+            const auto b = hn::PromoteTo(d, hn::UpperHalf(half, x));
+            sum_low = hn::Add(sum_low, a);
+            sum_high = hn::Add(sum_high, b);
+            square_low = hn::MulAdd(a, a, square_low);
+            square_high = hn::MulAdd(b, b, square_high);
+            if (channels == 2) {  // each left-right pair is counted twice
+                const auto y = hn::Shuffle2301(x);
+                product = hn::MulAdd(a, hn::PromoteTo(d, hn::LowerHalf(half, y)), product);
+                product = hn::MulAdd(b, hn::PromoteTo(d, hn::UpperHalf(half, y)), product);
+            }
+        }
+        HWY_ALIGN float lows[HWY_MAX_BYTES / 4], highs[HWY_MAX_BYTES / 4];
+        HWY_ALIGN double sums[HWY_MAX_BYTES / 4], squares[HWY_MAX_BYTES / 4];
+        hn::Store(low, f, lows);
+        hn::Store(high, f, highs);
+        hn::Store(sum_low, d, sums);
+        hn::Store(sum_high, d, sums + lanes / 2);
+        hn::Store(square_low, d, squares);
+        hn::Store(square_high, d, squares + lanes / 2);
+        for (size_t k = 0; k < lanes; ++k) {
+            const size_t c = k % step;
+            out->low[c] = std::min(out->low[c], lows[k]);
+            out->high[c] = std::max(out->high[c], highs[k]);
+            out->sum[c] += sums[k];
+            out->square[c] += squares[k];
+        }
+        out->product = 0.5 * hn::GetLane(hn::SumOfLanes(d, product));
+    }
+#endif
+    for (; i < samples; ++i) {
+        const size_t c = i % step;
+        const double x = static_cast<double>(in[i]);
+        out->low[c] = std::min(out->low[c], in[i]);
+        out->high[c] = std::max(out->high[c], in[i]);
+        out->sum[c] += x;
+        out->square[c] += x * x;
+        if (c == 1) out->product += x * static_cast<double>(in[i - 1]);
+    }
+}
+
+float Peak(const float* HWY_RESTRICT in, size_t samples) {
+    const hn::ScalableTag<float> f;
+    const size_t lanes = hn::Lanes(f);
+    auto most = hn::Zero(f);
+    size_t i = 0;
+    for (; i + lanes <= samples; i += lanes) most = hn::Max(most, hn::Abs(hn::LoadU(f, in + i)));
+    float result = hn::GetLane(hn::MaxOfLanes(f, most));
+    for (; i < samples; ++i) result = std::max(result, std::fabs(in[i]));
+    return result;
+}
+
+float FirPeak(const float* HWY_RESTRICT in, size_t samples, int channels, const float* HWY_RESTRICT h, int taps,
+              int phases) {
+    const hn::ScalableTag<float> f;
+    const size_t lanes = hn::Lanes(f);
+    const size_t step = static_cast<size_t>(channels);
+    auto most = hn::Zero(f);
+    float result = 0.0f;
+    for (int phase = 0; phase < phases; ++phase) {
+        const float* g = h + phase * taps;
+        size_t i = 0;
+        for (; i + 2 * lanes <= samples; i += 2 * lanes) {
+            auto a = hn::Zero(f), b = hn::Zero(f);
+            const float* x = in + i;
+            for (int tap = 0; tap < taps; ++tap, x += step) {
+                const auto c = hn::Set(f, g[tap]);
+                a = hn::MulAdd(c, hn::LoadU(f, x), a);
+                b = hn::MulAdd(c, hn::LoadU(f, x + lanes), b);
+            }
+            most = hn::Max(most, hn::Max(hn::Abs(a), hn::Abs(b)));
+        }
+        for (; i < samples; ++i) {
+            float y = 0.0f;
+            for (int tap = 0; tap < taps; ++tap) y += g[tap] * in[i + static_cast<size_t>(tap) * step];
+            result = std::max(result, std::fabs(y));
+        }
+    }
+    return std::max(result, hn::GetLane(hn::MaxOfLanes(f, most)));
+}
+
+// Mixing: products and sums are kept as separate roundings, so that a sample's value never depends on whether it
+// was computed in a vector or in the rest of a loop.  (The build switches fused contraction off for the same reason.)
+void MixStereo(const float* HWY_RESTRICT in, size_t frames, double left, double right, double* HWY_RESTRICT sum) {
+    const hn::ScalableTag<double> d;
+    const hn::Rebind<float, decltype(d)> f;
+    const size_t lanes = hn::Lanes(d);
+    const size_t samples = 2 * frames;
+    size_t i = 0;
+    if (lanes >= 2) {  // a vector holds whole frames
+        const auto gain = hn::OddEven(hn::Set(d, right), hn::Set(d, left));
+        for (; i + 2 * lanes <= samples; i += 2 * lanes) {
+            const auto a = hn::PromoteTo(d, hn::LoadU(f, in + i));
+            const auto b = hn::PromoteTo(d, hn::LoadU(f, in + i + lanes));
+            hn::StoreU(hn::Add(hn::LoadU(d, sum + i), hn::Mul(a, gain)), d, sum + i);
+            hn::StoreU(hn::Add(hn::LoadU(d, sum + i + lanes), hn::Mul(b, gain)), d, sum + i + lanes);
+        }
+    }
+    for (; i < samples; i += 2) {
+        sum[i] += static_cast<double>(in[i]) * left;
+        sum[i + 1] += static_cast<double>(in[i + 1]) * right;
+    }
+}
+
+void MixMono(const float* HWY_RESTRICT in, size_t frames, double left, double right, double* HWY_RESTRICT sum) {
+    for (size_t i = 0; i < frames; ++i) {
+        const double x = static_cast<double>(in[i]);
+        sum[2 * i] += x * left;
+        sum[2 * i + 1] += x * right;
+    }
+}
+
+void ScaleToFloat(const double* HWY_RESTRICT sum, size_t samples, double gain, float* HWY_RESTRICT out) {
+    for (size_t i = 0; i < samples; ++i) out[i] = static_cast<float>(sum[i] * gain);
+}
+
+}  // namespace isotonus::kernels::HWY_NAMESPACE
+HWY_AFTER_NAMESPACE();
+
+#if HWY_ONCE
+namespace isotonus::kernels {
+
+HWY_EXPORT(UnpackS16);
+HWY_EXPORT(UnpackS24);
+HWY_EXPORT(RemoveNonFinite);
+HWY_EXPORT(PackS24);
+HWY_EXPORT(MeasureStretch);
+HWY_EXPORT(Peak);
+HWY_EXPORT(FirPeak);
+HWY_EXPORT(MixStereo);
+HWY_EXPORT(MixMono);
+HWY_EXPORT(ScaleToFloat);
+
+void unpack_s16(const int16_t* in, size_t samples, float* out) { HWY_DYNAMIC_DISPATCH(UnpackS16)(in, samples, out); }
+void unpack_s24(const uint8_t* in, size_t samples, float* out) { HWY_DYNAMIC_DISPATCH(UnpackS24)(in, samples, out); }
+size_t remove_non_finite(float* inout, size_t samples) {
+    return HWY_DYNAMIC_DISPATCH(RemoveNonFinite)(inout, samples);
+}
+size_t pack_s24(const float* in, size_t samples, uint8_t* out) {
+    return HWY_DYNAMIC_DISPATCH(PackS24)(in, samples, out);
+}
+void measure_stretch(const float* in, size_t frames, int channels, Stretch* out) {
+    HWY_DYNAMIC_DISPATCH(MeasureStretch)(in, frames, channels, out);
+}
+float peak(const float* in, size_t samples) { return HWY_DYNAMIC_DISPATCH(Peak)(in, samples); }
+float fir_peak(const float* in, size_t samples, int channels, const float* h, int taps, int phases) {
+    return HWY_DYNAMIC_DISPATCH(FirPeak)(in, samples, channels, h, taps, phases);
+}
+void mix_stereo(const float* in, size_t frames, double left, double right, double* sum) {
+    HWY_DYNAMIC_DISPATCH(MixStereo)(in, frames, left, right, sum);
+}
+void mix_mono(const float* in, size_t frames, double left, double right, double* sum) {
+    HWY_DYNAMIC_DISPATCH(MixMono)(in, frames, left, right, sum);
+}
+void scale_to_float(const double* sum, size_t samples, double gain, float* out) {
+    HWY_DYNAMIC_DISPATCH(ScaleToFloat)(sum, samples, gain, out);
+}
+
+}  // namespace isotonus::kernels
+#endif

@@ -1,0 +1,50 @@
+// The inner loops, vectorised by Highway with run-time dispatch.  Each has a scalar twin in tests/core/kernels_test.cpp.
+// All buffers are interleaved; counts are in samples (frames times channels) unless they say frames.
+#pragma once
+
+#include <cstddef>
+#include <cstdint>
+
+namespace isotonus::kernels {
+
+/// Little-endian 16-bit integers to float, full scale 32768.
+void unpack_s16(const int16_t* in, size_t samples, float* out);
+
+/// Packed little-endian 24-bit integers to float, full scale 8388608.
+void unpack_s24(const uint8_t* in, size_t samples, float* out);
+
+/// Replaces NaN and infinities by 0; returns how many there were.
+size_t remove_non_finite(float* inout, size_t samples);
+
+/// Float to packed little-endian 24-bit integers: times 8388608, rounded to the nearest (ties to even), clamped.
+/// Returns how many samples had to be clamped.
+size_t pack_s24(const float* in, size_t samples, uint8_t* out);
+
+/// Figures of one stretch of frames.  For mono only index 0 counts.
+struct Stretch {
+    float low[2], high[2];      ///< smallest and largest sample
+    double sum[2], square[2];   ///< sums of x and of x^2
+    double product;             ///< sum of left times right
+};
+
+/// Figures of `frames` frames, at most 4096, of 1 or 2 channels.
+void measure_stretch(const float* in, size_t frames, int channels, Stretch* out);
+
+/// Largest magnitude.
+float peak(const float* in, size_t samples);
+
+/// Largest magnitude of `phases` FIR filters of `taps` taps each (h[phase * taps + tap]):
+/// y[i] = sum over tap of h[tap] * in[i + tap * channels], for i in 0 … samples-1.
+/// `in` holds samples + (taps - 1) * channels values.
+float fir_peak(const float* in, size_t samples, int channels, const float* h, int taps, int phases);
+
+/// sum[2i] += in[2i] * left, sum[2i+1] += in[2i+1] * right, products and sums in double.
+void mix_stereo(const float* in, size_t frames, double left, double right, double* sum);
+
+/// sum[2i] += in[i] * left, sum[2i+1] += in[i] * right, products and sums in double.
+void mix_mono(const float* in, size_t frames, double left, double right, double* sum);
+
+/// out = float(sum * gain)
+void scale_to_float(const double* sum, size_t samples, double gain, float* out);
+
+}  // namespace isotonus::kernels

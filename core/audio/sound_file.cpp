@@ -1,0 +1,264 @@
+#include "core/audio/sound_file.h"
+
+#include <fmt/format.h>
+#include <sndfile.h>
+#include <unistd.h>
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <cstring>
+#include <set>
+
+#include "core/audio/kernels.h"
+
+namespace isotonus {
+
+namespace {
+
+std::string format_in_words(int format) {
+    SF_FORMAT_INFO major{format & SF_FORMAT_TYPEMASK, nullptr, nullptr};
+    SF_FORMAT_INFO sub{format & SF_FORMAT_SUBMASK, nullptr, nullptr};
+    std::string words;
+    if (sf_command(nullptr, SFC_GET_FORMAT_INFO, &major, sizeof major) == 0 && major.name) words = major.name;
+    if (sf_command(nullptr, SFC_GET_FORMAT_INFO, &sub, sizeof sub) == 0 && sub.name) words += std::string(", ") + sub.name;
+    return words;
+}
+
+int bits_of(int subtype) {
+    switch (subtype) {
+        case SF_FORMAT_PCM_S8:
+        case SF_FORMAT_PCM_U8: return 8;
+        case SF_FORMAT_PCM_16:
+        case SF_FORMAT_ALAC_16: return 16;
+        case SF_FORMAT_PCM_24:
+        case SF_FORMAT_ALAC_24: return 24;
+        case SF_FORMAT_PCM_32:
+        case SF_FORMAT_ALAC_32:
+        case SF_FORMAT_FLOAT: return 32;
+        case SF_FORMAT_DOUBLE: return 64;
+        default: return 0;
+    }
+}
+
+bool is_uncompressed(int format) {
+    const int major = format & SF_FORMAT_TYPEMASK;
+    if (major == SF_FORMAT_FLAC || major == SF_FORMAT_OGG || major == SF_FORMAT_MPEG) return false;
+    switch (format & SF_FORMAT_SUBMASK) {
+        case SF_FORMAT_PCM_S8:
+        case SF_FORMAT_PCM_U8:
+        case SF_FORMAT_PCM_16:
+        case SF_FORMAT_PCM_24:
+        case SF_FORMAT_PCM_32:
+        case SF_FORMAT_FLOAT:
+        case SF_FORMAT_DOUBLE: return true;
+        default: return false;
+    }
+}
+
+/// libsndfile's log notes a data chunk that promises more bytes than the file holds: "data : 96000 (should be 512)".
+bool log_says_truncated(SNDFILE* file) {
+    std::array<char, 8192> log{};
+    sf_command(file, SFC_GET_LOG_INFO, log.data(), static_cast<int>(log.size() - 1));
+    const std::string_view text(log.data());
+    for (const char* chunk : {"data : ", "SSND : ", "ds64 : "}) {
+        const size_t at = text.find(chunk);
+        if (at == std::string_view::npos) continue;
+        const std::string_view line = text.substr(at, text.find('\n', at) - at);
+        if (line.find("should be") != std::string_view::npos) return true;
+    }
+    return false;
+}
+
+}  // namespace
+
+bool has_audio_extension(const fs::path& file) {
+    static const std::set<std::string> known{".wav", ".wave", ".rf64", ".w64", ".aif",  ".aiff", ".aifc", ".flac",
+                                             ".ogg", ".oga",  ".opus", ".mp3", ".caf", ".au",   ".snd"};
+    std::string extension = file.extension().string();
+    std::transform(extension.begin(), extension.end(), extension.begin(),
+                   [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    return known.contains(extension);
+}
+
+Result<std::vector<fs::path>> audio_files_in(const fs::path& folder) {
+    std::error_code problem;
+    fs::directory_iterator entries(folder, problem);
+    if (problem) return fail(folder.string(), "the folder cannot be read: " + problem.message());
+    std::vector<fs::path> files;
+    for (const auto& entry : entries)
+        if (has_audio_extension(entry.path()) && entry.is_regular_file(problem)) files.push_back(entry.path());
+    std::sort(files.begin(), files.end());
+    return files;
+}
+
+void SoundReader::Close::operator()(SNDFILE* file) const { sf_close(file); }
+
+Result<SoundReader> SoundReader::open(const fs::path& file) {
+    const std::string name = file.string();
+    std::error_code problem;
+    const fs::file_status status = fs::status(file, problem);
+    if (status.type() == fs::file_type::not_found) return fail(name, "the file does not exist");
+    if (problem) return fail(name, "the file cannot be reached: " + problem.message());
+    if (fs::is_directory(status)) return fail(name, "this is a folder, not an audio file");
+    if (!fs::is_regular_file(status)) return fail(name, "this is not a regular file");
+    if (fs::file_size(file, problem) == 0) return fail(name, "the file is empty");
+    if (access(file.c_str(), R_OK) != 0) return fail(name, "no permission to read the file");
+
+    SoundReader reader;
+    reader.name_ = name;
+    SF_INFO info{};
+    reader.file_.reset(sf_open(file.c_str(), SFM_READ, &info));
+    if (!reader.file_) {
+        std::string why = sf_strerror(nullptr);
+        while (!why.empty() && (why.back() == '.' || why.back() == '\n')) why.pop_back();
+        return fail(name, "not an audio file that can be read (" + why + ")");
+    }
+    if (info.channels > 2)
+        return fail(name, fmt::format("the file has {} channels; only mono and stereo can be used so far", info.channels));
+    if (info.frames <= 0) return fail(name, "the file holds no samples");
+    if (info.samplerate < 1000 || info.samplerate > 768000)
+        return fail(name, fmt::format("a sample rate of {} Hz cannot be used", info.samplerate));
+
+    SoundInfo& out = reader.info_;
+    out.channels = info.channels;
+    out.sample_rate = info.samplerate;
+    out.frames = info.frames;
+    const int subtype = info.format & SF_FORMAT_SUBMASK;
+    out.bits = bits_of(subtype);
+    out.floating = subtype == SF_FORMAT_FLOAT || subtype == SF_FORMAT_DOUBLE;
+    out.random_access = is_uncompressed(info.format) && info.seekable;
+    out.format = format_in_words(info.format);
+    if (log_says_truncated(reader.file_.get()))
+        out.warning = "the file ends early: its header promises more samples than it holds; what is there is used";
+
+    const bool swapped = sf_command(reader.file_.get(), SFC_RAW_DATA_NEEDS_ENDSWAP, nullptr, 0) == SF_TRUE;
+    if (out.random_access && !swapped) {
+        if (subtype == SF_FORMAT_PCM_16) reader.packing_ = Packing::s16;
+        if (subtype == SF_FORMAT_PCM_24) reader.packing_ = Packing::s24;
+        if (subtype == SF_FORMAT_FLOAT) reader.packing_ = Packing::f32;
+    }
+    return reader;
+}
+
+Result<void> SoundReader::read(int64_t first, int64_t frames, float* out) {
+    const size_t channels = static_cast<size_t>(info_.channels);
+    const int64_t begin = std::clamp<int64_t>(first, 0, info_.frames);
+    const int64_t end = std::clamp<int64_t>(first + frames, begin, info_.frames);
+    const size_t before = static_cast<size_t>(std::min(begin - first, frames)) * channels;
+    const size_t samples = static_cast<size_t>(end - begin) * channels;
+    std::fill_n(out, before, 0.0f);
+    float* const body = out + before;
+    std::fill(body + samples, out + static_cast<size_t>(frames) * channels, 0.0f);
+    if (samples == 0) return {};
+
+    if (begin != position_ && sf_seek(file_.get(), begin, SEEK_SET) != begin) {
+        std::fill_n(body, samples, 0.0f);
+        return fail(name_, fmt::format("frame {} cannot be reached", begin));
+    }
+    position_ = end;
+    sf_count_t got = 0;
+    if (packing_ == Packing::by_library) {
+        got = sf_read_float(file_.get(), body, static_cast<sf_count_t>(samples));
+    } else if (packing_ == Packing::f32) {
+        got = sf_read_raw(file_.get(), body, static_cast<sf_count_t>(samples * 4)) / 4;
+    } else {
+        const size_t bytes = packing_ == Packing::s16 ? 2 : 3;
+        raw_.resize(samples * bytes);
+        got = sf_read_raw(file_.get(), raw_.data(), static_cast<sf_count_t>(raw_.size())) / static_cast<sf_count_t>(bytes);
+        const size_t count = static_cast<size_t>(std::max<sf_count_t>(got, 0));
+        if (packing_ == Packing::s16)
+            kernels::unpack_s16(reinterpret_cast<const int16_t*>(raw_.data()), count, body);
+        else
+            kernels::unpack_s24(raw_.data(), count, body);
+    }
+    if (packing_ == Packing::by_library || packing_ == Packing::f32)
+        non_finite_ += static_cast<int64_t>(kernels::remove_non_finite(body, static_cast<size_t>(std::max<sf_count_t>(got, 0))));
+    if (got == static_cast<sf_count_t>(samples)) return {};
+    std::fill(body + std::max<sf_count_t>(got, 0), body + samples, 0.0f);
+    position_ = -1;
+    return fail(name_, fmt::format("reading stopped at frame {} of {}",
+                                   begin + std::max<sf_count_t>(got, 0) / info_.channels, info_.frames));
+}
+
+namespace {
+
+/// Uniform in [0, 1), a function of the place alone (the finaliser of SplitMix64, Steele et al. 2014).
+double uniform_at(uint64_t place) {
+    uint64_t z = place * 0x9E3779B97F4A7C15ULL + 0x9E3779B97F4A7C15ULL;
+    z = (z ^ (z >> 30)) * 0xBF58476D1CE4E5B9ULL;
+    z = (z ^ (z >> 27)) * 0x94D049BB133111EBULL;
+    return static_cast<double>((z ^ (z >> 31)) >> 11) * 0x1.0p-53;
+}
+
+}  // namespace
+
+int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t first_sample, unsigned char* out) {
+    if (format == SampleFormat::f32) {
+        std::memcpy(out, in.data(), in.size_bytes());
+        return 0;
+    }
+    if (format == SampleFormat::s24) return static_cast<int64_t>(kernels::pack_s24(in.data(), in.size(), out));
+    int64_t clamped = 0;
+    for (size_t i = 0; i < in.size(); ++i) {
+        const uint64_t place = 2 * (static_cast<uint64_t>(first_sample) + i);
+        const double x = static_cast<double>(in[i]) * 32768.0;
+        const double dither = in[i] == 0.0f ? 0.0 : uniform_at(place) - uniform_at(place + 1);
+        if (std::nearbyint(x) > 32767.0 || x < -32768.0) ++clamped;
+        const auto value = static_cast<uint16_t>(static_cast<int16_t>(std::clamp(std::nearbyint(x + dither), -32768.0, 32767.0)));
+        out[2 * i] = static_cast<unsigned char>(value);
+        out[2 * i + 1] = static_cast<unsigned char>(value >> 8);
+    }
+    return clamped;
+}
+
+Result<SoundWriter> SoundWriter::create(const fs::path& file, int channels, int sample_rate, SampleFormat format,
+                                        int64_t expected_frames) {
+    SoundWriter writer;
+    writer.file_ = file;
+    writer.temporary_ = file.parent_path() / fmt::format(".{}.{}.part", file.filename().string(), getpid());
+    constexpr int64_t wav_limit = 0xFFFF0000;
+    SF_INFO info{};
+    info.channels = channels;
+    info.samplerate = sample_rate;
+    info.format = (expected_frames * channels * bytes_of(format) < wav_limit ? SF_FORMAT_WAV : SF_FORMAT_RF64) |
+                  (format == SampleFormat::s16   ? SF_FORMAT_PCM_16
+                   : format == SampleFormat::s24 ? SF_FORMAT_PCM_24
+                                                 : SF_FORMAT_FLOAT);
+    if (fs::is_directory(file)) return fail(file.string(), "a folder of this name is in the way");
+    writer.sound_ = sf_open(writer.temporary_.c_str(), SFM_WRITE, &info);
+    if (!writer.sound_) return fail(file.string(), std::string("the file cannot be written: ") + sf_strerror(nullptr));
+    sf_command(writer.sound_, SFC_SET_ADD_PEAK_CHUNK, nullptr, SF_FALSE);  // it would carry the time of writing
+    return writer;
+}
+
+SoundWriter::SoundWriter(SoundWriter&& other) noexcept
+    : file_(std::move(other.file_)),
+      temporary_(std::move(other.temporary_)),
+      sound_(std::exchange(other.sound_, nullptr)) {
+    other.temporary_.clear();
+}
+
+SoundWriter::~SoundWriter() {
+    if (sound_) sf_close(sound_);
+    std::error_code ignored;
+    if (!temporary_.empty()) fs::remove(temporary_, ignored);
+}
+
+Result<void> SoundWriter::write(std::span<const unsigned char> packed) {
+    const auto bytes = static_cast<sf_count_t>(packed.size());
+    if (sf_write_raw(sound_, packed.data(), bytes) == bytes) return {};
+    return fail(file_.string(), std::string("writing failed: ") + sf_strerror(sound_));
+}
+
+Result<void> SoundWriter::commit() {
+    const int closed = sf_close(std::exchange(sound_, nullptr));
+    if (closed != 0) return fail(file_.string(), std::string("writing failed: ") + sf_error_number(closed));
+    std::error_code problem;
+    fs::rename(temporary_, file_, problem);
+    if (problem) return fail(file_.string(), "the file cannot be given its name: " + problem.message());
+    temporary_.clear();
+    return {};
+}
+
+}  // namespace isotonus

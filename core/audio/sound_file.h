@@ -1,0 +1,94 @@
+// Sound files in and out, through libsndfile.  Samples are interleaved floats, full scale 1.
+#pragma once
+
+#include <cstdint>
+#include <filesystem>
+#include <memory>
+#include <span>
+#include <string>
+#include <vector>
+
+#include "core/result.h"
+
+typedef struct sf_private_tag SNDFILE;
+
+namespace isotonus {
+
+namespace fs = std::filesystem;
+
+struct SoundInfo {
+    int channels = 0;
+    int sample_rate = 0;    ///< Hz
+    int64_t frames = 0;
+    int bits = 0;           ///< bits a sample for PCM, 32 or 64 for float, 0 for lossy codecs
+    bool floating = false;  ///< samples are stored as floating point numbers
+    bool random_access = false;  ///< any frame can be reached at once: uncompressed, in one piece
+    std::string format;     ///< in words: "WAV (Microsoft), Signed 24 bit PCM"
+    std::string warning;    ///< a sentence about a fault that does not keep the file from being read; else empty
+};
+
+/// Extensions (lower case, with the dot) of files that are taken for audio when a folder is searched.
+bool has_audio_extension(const fs::path& file);
+
+/// Audio files directly in a folder, in name order.
+Result<std::vector<fs::path>> audio_files_in(const fs::path& folder);
+
+/// Reads one file.  Not safe to share between threads; open one for each.
+class SoundReader {
+  public:
+    /// Fails with a sentence for: missing, unreadable, a directory, empty, not audio, no frames, more than 2 channels.
+    static Result<SoundReader> open(const fs::path& file);
+
+    const SoundInfo& info() const { return info_; }
+
+    /// Fills `out` with `frames` frames from `first` on.  Frames before the start and beyond the end are silence;
+    /// NaN and infinite samples are replaced by silence and counted in `non_finite`.
+    Result<void> read(int64_t first, int64_t frames, float* out);
+
+    /// How many samples that are not numbers have been read so far.
+    int64_t non_finite() const { return non_finite_; }
+
+  private:
+    struct Close {
+        void operator()(SNDFILE* file) const;
+    };
+    enum class Packing { by_library, s16, s24, f32 };
+
+    std::string name_;
+    SoundInfo info_;
+    std::unique_ptr<SNDFILE, Close> file_;
+    Packing packing_ = Packing::by_library;
+    std::vector<unsigned char> raw_;
+    int64_t position_ = 0;
+    int64_t non_finite_ = 0;
+};
+
+enum class SampleFormat { s16, s24, f32 };
+inline int bytes_of(SampleFormat format) { return format == SampleFormat::s16 ? 2 : format == SampleFormat::s24 ? 3 : 4; }
+
+/// Packs interleaved floats into little-endian samples.  16 bit gets TPDF dither of 2 LSB peak to peak that depends only
+/// on the sample's place (`first_sample`), so that the same export is the same file.  24 bit is rounded to nearest.
+/// Returns how many samples lay beyond full scale and were clamped (never in f32).
+int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t first_sample, unsigned char* out);
+
+/// Writes a WAV file (RF64, EBU Tech 3306, when it will exceed 4 GB) under a temporary name beside the wanted one.
+/// commit() gives it its name; without it, nothing is left behind and an existing file stays as it was.
+class SoundWriter {
+  public:
+    static Result<SoundWriter> create(const fs::path& file, int channels, int sample_rate, SampleFormat format,
+                                      int64_t expected_frames);
+    SoundWriter(SoundWriter&&) noexcept;
+    SoundWriter& operator=(SoundWriter&&) = delete;
+    ~SoundWriter();
+
+    /// Samples packed as by pack_samples.
+    Result<void> write(std::span<const unsigned char> packed);
+    Result<void> commit();
+
+  private:
+    SoundWriter() = default;
+    fs::path file_, temporary_;
+    SNDFILE* sound_ = nullptr;
+};
+
+}  // namespace isotonus

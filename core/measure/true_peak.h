@@ -1,0 +1,36 @@
+// True peak: the highest magnitude of the signal between its samples, ITU-R BS.1770-5 Annex 2.
+// Oversampled 4 times below 80 kHz, twice above, by a Kaiser-windowed sinc of 16 taps a phase (the annex leaves the filter open).
+// The samples themselves are one of the phases, so the true peak is never below the sample peak.
+// Exact, though most of the work is skipped: a stretch is filtered only if its sample peak times the filter's gain bound
+// (the largest sum of |h|) exceeds the peak found so far.
+#pragma once
+
+#include <cstdint>
+#include <vector>
+
+namespace isotonus {
+
+class TruePeak {
+  public:
+    TruePeak(int channels, int sample_rate);
+
+    /// `sample_peak` is the largest magnitude in the stretch, which the caller knows already.
+    void add(const float* interleaved, int64_t frames, float sample_peak);
+
+    /// Largest magnitude so far, with the end of the file taken as silence.
+    double finish();
+
+  private:
+    void search(int64_t frames, float reach_peak);
+
+    static constexpr int taps = 16;
+    int channels_;
+    int phases_;
+    std::vector<float> filters_;
+    float gain_bound_ = 1.0f;
+    float most_ = 0.0f;
+    float previous_peak_ = 0.0f;
+    std::vector<float> window_;  ///< the last taps-1 frames, then the new stretch
+};
+
+}  // namespace isotonus

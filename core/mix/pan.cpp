@@ -1,0 +1,36 @@
+#include "core/mix/pan.h"
+
+#include <cmath>
+#include <numbers>
+
+namespace isotonus {
+
+namespace {
+
+/// cos(position * pi / 2) for 0 … 1, with exact ends.
+double falling(double position) {
+    if (position <= 0.0) return 1.0;
+    return position >= 1.0 ? 0.0 : std::cos(position * std::numbers::pi / 2.0);
+}
+
+}  // namespace
+
+GainMatrix pan_mono(PanLaw law, double pan) {
+    const double cp_left = falling((1.0 + pan) / 2.0), cp_right = falling((1.0 - pan) / 2.0);
+    const double linear_left = (1.0 - pan) / 2.0, linear_right = (1.0 + pan) / 2.0;
+    switch (law) {
+        case PanLaw::constant_power: return {cp_left, 0.0, 0.0, cp_right};
+        case PanLaw::linear: return {linear_left, 0.0, 0.0, linear_right};
+        case PanLaw::compromise: return {std::sqrt(cp_left * linear_left), 0.0, 0.0, std::sqrt(cp_right * linear_right)};
+        case PanLaw::balance: break;
+    }
+    return {falling(pan), 0.0, 0.0, falling(-pan)};
+}
+
+GainMatrix pan_stereo(double pan, double width) {
+    const double own = (1.0 + width) / 2.0, other = (1.0 - width) / 2.0;
+    const double left = falling(pan), right = falling(-pan);
+    return {left * own, left * other, right * other, right * own};
+}
+
+}  // namespace isotonus

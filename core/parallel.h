@@ -1,0 +1,39 @@
+// Work shared among threads, and the means to stop it.
+#pragma once
+
+#include <algorithm>
+#include <atomic>
+#include <cstdint>
+#include <thread>
+#include <vector>
+
+namespace isotonus {
+
+/// Long work reports its progress (0 … 1) and looks here whether it should stop.  Safe to share between threads.
+class Progress {
+  public:
+    void report(double fraction) { fraction_.store(fraction, std::memory_order_relaxed); }
+    double fraction() const { return fraction_.load(std::memory_order_relaxed); }
+    void cancel() { cancelled_.store(true, std::memory_order_relaxed); }
+    bool cancelled() const { return cancelled_.load(std::memory_order_relaxed); }
+
+  private:
+    std::atomic<double> fraction_{0.0};
+    std::atomic<bool> cancelled_{false};
+};
+
+inline int worker_count() { return static_cast<int>(std::max(1U, std::thread::hardware_concurrency())); }
+
+/// Calls work(index) once for each index in 0 … count-1 from at most `workers` threads; returns when all are done.
+template <class Work>
+void parallel_for(int64_t count, int workers, Work work) {
+    std::atomic<int64_t> next{0};
+    auto loop = [&] {
+        for (int64_t index = next.fetch_add(1); index < count; index = next.fetch_add(1)) work(index);
+    };
+    std::vector<std::jthread> others;
+    for (int64_t n = 1; n < std::min<int64_t>(workers, count); ++n) others.emplace_back(loop);
+    loop();
+}
+
+}  // namespace isotonus
