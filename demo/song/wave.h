@@ -8,9 +8,9 @@ namespace isotonus::song {
 
 inline constexpr double rate = 48000.0;
 
-/// sin(2 pi turns), error below 1e-7.
+/// sin(2 pi turns), error below 1e-7; turns above -1024.
 inline double sine(double turns) {
-    double t = turns - std::floor(turns + 0.5);              // -0.5 … 0.5
+    double t = turns - (static_cast<double>(static_cast<int64_t>(turns + 1024.5)) - 1024.0);  // -0.5 … 0.5
     if (t > 0.25) t = 0.5 - t;
     if (t < -0.25) t = -0.5 - t;
     const double x = 6.283185307179586 * t, y = x * x;
