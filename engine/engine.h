@@ -1,0 +1,104 @@
+// Real time: transport, plans, meters, device.  All public functions are for one thread (the interface's), but for fill().
+#pragma once
+
+#include <atomic>
+#include <functional>
+#include <optional>
+
+#include "core/mix/renderer.h"
+#include "engine/device.h"
+#include "engine/stream.h"
+
+namespace isotonus {
+
+/// Levels since the last look: linear, the highest of the blocks played.
+struct LiveLevels {
+    std::vector<TrackLevels> tracks;  ///< in the plan's order
+    float main_peak[2] = {};
+    float main_square[2] = {};        ///< mean of x^2 over the loudest block
+    bool any = false;                 ///< a block was played
+};
+
+/// How well the device was served.
+struct Service {
+    int64_t blocks = 0;
+    int64_t late_blocks = 0;   ///< took longer than their own time, the device ran dry, or samples were not there in time
+    double load_median = 0.0;  ///< share of a block's time that its computation took, of blocks played
+    double load_max = 0.0;
+};
+
+class Engine : public BlockSource {
+  public:
+    Engine();
+    ~Engine() override;
+
+    /// Opens a device at the plan's rate.  If it cannot be had, the simulated one is opened and the error says why.
+    Result<void> open(const std::string& device, int sample_rate, int block_frames);
+    const Device* device() const { return device_.get(); }
+    int sample_rate() const { return sample_rate_; }
+
+    /// Looks after the device: when it has vanished the simulated one takes over, the position is kept, and a sentence
+    /// about it is returned.  Call it a few times a second.
+    std::optional<std::string> watch();
+
+    /// From the next block on this plan is heard.  Gains glide; other sources start after a short fade.
+    void set_plan(PlanPtr plan);
+
+    void play();
+    void stop();
+    bool playing() const { return playing_.load(); }
+    void locate(int64_t frame);
+    int64_t position() const;
+    /// Frames; an end not after the start takes the loop away.
+    void set_loop(int64_t first, int64_t end);
+
+    /// Levels since the last call, of the plan that is heard.
+    LiveLevels levels();
+    Service service() const;
+    std::string trouble() const;
+
+    /// The device's thread; without a device, whoever wants blocks.
+    void fill(float* out_stereo, int frames, bool underflow) override;
+
+    /// Tests: the simulated device vanishes.
+    void vanish_for_test();
+
+  private:
+    struct MeterRing;
+    struct Program;
+
+    void take_pending(bool silent_now);
+    int64_t render(float* out, int frames);
+    void free_old_programs();
+    Program* newest() const;
+
+    std::unique_ptr<Device> device_;
+    int sample_rate_ = 48000;
+    int block_frames_ = 256;
+
+    // Programs are made and freed by the interface's thread.  The audio thread claims the pending one before it takes it,
+    // and then says that it is the active one; what is neither of the three is freed.
+    std::vector<std::unique_ptr<Program>> programs_;
+    std::atomic<Program*> pending_{nullptr}, claimed_{nullptr}, active_{nullptr};
+
+    // Asked for by the interface's thread.
+    std::atomic<bool> play_wanted_{false};
+    std::atomic<int64_t> locate_wanted_{-1};
+    std::atomic<int64_t> loop_first_{0}, loop_end_{0};
+
+    // The audio thread's own, readable from outside.
+    std::atomic<bool> playing_{false};
+    std::atomic<int64_t> position_{0};
+    float gate_ = 0.0f;             ///< 0 … 1, fades in and out at starts, stops and jumps
+    int64_t since_wrap_ = 1 << 20;  ///< frames since the loop's seam
+    bool waiting_ = true;           ///< for samples after a start or jump; their absence is then no fault
+
+    std::atomic<int64_t> blocks_{0}, late_{0}, heartbeat_{0};
+    static constexpr size_t load_steps = 2048;  ///< a histogram of load in steps of 1/1024
+    std::array<std::atomic<int32_t>, load_steps> load_{};
+    std::atomic<float> load_max_{0.0f};
+    int64_t last_heartbeat_ = -1;
+    int quiet_looks_ = 0;
+};
+
+}  // namespace isotonus

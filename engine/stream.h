@@ -1,0 +1,61 @@
+// Tracks' samples from disk, ahead of the playhead.  Memory depends on the number of tracks, never on the song's length.
+#pragma once
+
+#include <array>
+#include <atomic>
+#include <mutex>
+#include <optional>
+#include <string>
+#include <thread>
+#include <vector>
+
+#include "core/mix/mixdown.h"
+
+namespace isotonus {
+
+/// The song is cut into chunks of 4096 frames; a thread of its own keeps the chunks that will be played next in slots.
+/// The audio thread says which chunk it is in and looks up its slot: one atomic store, a few loads, no lock.
+class Stream {
+  public:
+    static constexpr int64_t chunk_frames = 4096;
+    static constexpr int slot_count = 16;
+
+    explicit Stream(PlanPtr plan);
+    ~Stream();
+
+    const RenderPlan& plan() const { return *plan_; }
+
+    /// Audio thread: enters the chunk of this frame.  True when its samples are there; then `inputs` point at the frame,
+    /// one for each track, and stay valid until the next call.
+    bool enter(int64_t frame, std::vector<const float*>& inputs);
+
+    /// Any thread: where play goes on (as after a jump), and the loop, so that the right chunks are read.
+    void expect(int64_t frame) { playing_chunk_ = frame / chunk_frames; }
+    void set_loop(int64_t first, int64_t end);
+
+    bool has(int64_t frame) const;
+
+    /// A file that could not be read while playing; empty when all is well.
+    std::string trouble() const;
+
+  private:
+    struct Slot {
+        std::atomic<int64_t> chunk{-1};
+        std::vector<std::vector<float>> samples;  ///< of each track
+        std::vector<char> present;                ///< the track has samples in this chunk
+    };
+    void read_ahead(const std::stop_token& stop);
+    std::vector<int64_t> wanted_chunks() const;
+    void load(Slot& slot, int64_t chunk);
+
+    PlanPtr plan_;
+    std::array<Slot, slot_count> slots_;
+    std::atomic<int64_t> playing_chunk_{0};
+    std::atomic<int64_t> loop_first_{0}, loop_end_{0};  ///< in frames; end 0: no loop
+    std::optional<PlanReader> reader_;
+    mutable std::mutex trouble_mutex_;
+    std::string trouble_;
+    std::jthread thread_;
+};
+
+}  // namespace isotonus
