@@ -1,0 +1,51 @@
+// The rows: heads at the left, the station's lanes at the right, one ruler above them all.
+#pragma once
+
+#include <QScrollArea>
+#include <QWidget>
+
+#include "app/desk/row_head.h"
+#include "app/desk/station.h"
+
+class QVBoxLayout;
+
+namespace isotonus {
+
+class Desk : public QWidget {
+    Q_OBJECT
+  public:
+    explicit Desk(Workspace& work, QWidget* parent = nullptr);
+
+    void show_station(const Station* station);
+    Lane* lane_of(TrackId id) const;
+    /// Moves the focus by rows; `extend` keeps what is selected.
+    void move_focus(int rows, bool extend);
+
+  signals:
+    void demo_wanted();
+    void folder_wanted();
+
+  protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+    void paintEvent(QPaintEvent*) override;
+
+  private:
+    void follow_session();
+    void rebuild();
+    void refresh();
+    QWidget* make_empty_state();
+
+    struct Row {
+        RowHead* head;
+        Lane* lane;
+    };
+    Workspace& work_;
+    const Station* station_ = nullptr;
+    QWidget *ruler_, *tools_ = nullptr, *panel_ = nullptr, *empty_;
+    QScrollArea* scroll_;
+    QWidget* content_;
+    QVBoxLayout *rows_layout_, *outer_;
+    std::vector<Row> rows_;
+};
+
+}  // namespace isotonus

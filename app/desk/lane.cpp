@@ -1,0 +1,197 @@
+#include "app/desk/lane.h"
+
+#include <QApplication>
+#include <QKeyEvent>
+#include <QPainterPath>
+#include <cmath>
+
+namespace isotonus {
+
+Lane::Lane(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent), work_(work), id_(id) {
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    setFixedHeight(row_height);
+    setObjectName("lane");
+}
+
+QString Lane::track_name() const { return track() ? QString::fromStdString(track()->name) : QString(); }
+
+void Lane::refresh() {
+    if (!exists()) return;
+    setAccessibleName(tr("%1, %2").arg(track_name(), value_name()));
+    setAccessibleDescription(value_text());
+    place_children();
+    update();
+}
+
+void Lane::paintEvent(QPaintEvent* event) {
+    if (!exists()) return;
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing, false);
+    painter.fillRect(event->rect(), work_.document.is_selected(id_) ? theme().panel : theme().ground);
+    paint(painter, event->rect());
+    painter.setPen(theme().rule);
+    painter.drawLine(0, height() - 1, width(), height() - 1);
+    if (hasFocus()) {
+        painter.setPen(theme().accent);
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(rect().adjusted(0, 0, -1, -1));
+    }
+}
+
+TimeRuler lane_time(const Workspace& work, double width) { return {work.time.from_s(), work.time.to_s(), 0.0, width}; }
+
+void select_by_click(Document& document, TrackId id, Qt::KeyboardModifiers keys) {
+    if (keys & Qt::ControlModifier)
+        document.toggle_selected(id);
+    else if (keys & Qt::ShiftModifier)
+        document.select_up_to(id);
+    else if (!document.is_selected(id))
+        document.select_only(id);
+    else
+        document.select(document.selected(), id);
+}
+
+void Lane::mousePressEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton) return;
+    if (event->modifiers() & Qt::ControlModifier || !grab(event->position().toPoint())) {
+        select_by_click(work_.document, id_, event->modifiers());
+        return;
+    }
+    select_row();
+    dragging_ = true;
+    last_ = event->position().toPoint();
+    gesture_ = work_.document.new_gesture();
+}
+
+void Lane::mouseMoveEvent(QMouseEvent* event) {
+    emit work_.hint(sentence());
+    if (!dragging_) return;
+    const QPoint at = event->position().toPoint();
+    const int pixels = at.x() - last_.x();
+    if (pixels == 0) return;
+    // Relative, so that nothing jumps to the pointer; a tenth of it with Shift.
+    nudge(pixels * per_pixel(last_) * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0), gesture_);
+    last_ = at;
+    emit work_.hint(sentence());
+}
+
+void Lane::mouseReleaseEvent(QMouseEvent*) { dragging_ = false; }
+
+void Lane::mouseDoubleClickEvent(QMouseEvent* event) {
+    if (grab(event->position().toPoint())) reset_value();
+}
+
+void Lane::wheelEvent(QWheelEvent* event) {
+    if (!hasFocus() && !work_.document.is_selected(id_)) {  // a page that scrolls under the wheel must not change levels
+        event->ignore();
+        return;
+    }
+    if (!grab(event->position().toPoint())) return;
+    nudge(event->angleDelta().y() > 0 ? 0.5 : -0.5, 0);
+    event->accept();
+}
+
+void Lane::keyPressEvent(QKeyEvent* event) {
+    if (key(event)) return;
+    const double step = event->modifiers() & Qt::ShiftModifier ? 0.1 : event->modifiers() & Qt::ControlModifier ? 3.0 : 1.0;
+    switch (event->key()) {
+        case Qt::Key_Right: nudge(step, 0); return;
+        case Qt::Key_Left: nudge(-step, 0); return;
+        case Qt::Key_Backspace: reset_value(); return;
+        case Qt::Key_Return:
+        case Qt::Key_Enter: open_entry(); return;
+        case Qt::Key_Minus:
+        case Qt::Key_Plus:
+            open_entry();
+            if (entry_) entry_->setText(event->text());
+            return;
+        default: QWidget::keyPressEvent(event);
+    }
+}
+
+void Lane::open_entry() {
+    if (!entry_) {
+        entry_ = new QLineEdit(this);
+        entry_->setObjectName("valueEntry");
+        connect(entry_, &QLineEdit::editingFinished, this, [this] {
+            const QString text = entry_->text();
+            const bool confirmed = entry_->hasFocus();
+            entry_->hide();
+            setFocus();
+            if (confirmed && !text.isEmpty()) type_value(text);
+        });
+    }
+    entry_->setAccessibleName(value_name());
+    entry_->setGeometry(width() / 2 - 60, 3, 120, row_height - 6);
+    entry_->setText(value_text());
+    entry_->selectAll();
+    entry_->show();
+    entry_->setFocus();
+}
+
+void Lane::enterEvent(QEnterEvent*) { emit work_.hint(sentence()); }
+
+void Lane::focusInEvent(QFocusEvent* event) {
+    if (event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason) select_row();
+    update();
+}
+
+QColor colour_of(Fit fit) {
+    switch (fit) {
+        case Fit::below: return theme().below;
+        case Fit::inside: return theme().inside;
+        case Fit::above: return theme().above;
+        case Fit::silent: break;
+    }
+    return theme().faint;
+}
+
+namespace {
+
+/// Blocks that fall into a column of pixels: first and one past the last.
+std::pair<int64_t, int64_t> blocks_of(int x, const LevelSummary& s, int rate, double shift_s, const TimeRuler& time) {
+    const double per_s = static_cast<double>(rate) / LevelSummary::block_frames;
+    const auto first = static_cast<int64_t>(std::floor((time.time(x) - shift_s) * per_s));
+    const auto end = static_cast<int64_t>(std::ceil((time.time(x + 1) - shift_s) * per_s));
+    return {std::max<int64_t>(0, first), std::min(std::max(end, first + 1), s.blocks())};
+}
+
+}  // namespace
+
+void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& s, int rate, double shift_s, double gain,
+                    const TimeRuler& time, const QColor& colour) {
+    painter.setPen(colour);
+    const double middle = area.top() + area.height() / 2.0, half = area.height() / 2.0 - 1.0;
+    const QRect columns = area & clip;
+    for (int x = columns.left(); x <= columns.right(); ++x) {
+        const auto [first, end] = blocks_of(x, s, rate, shift_s, time);
+        if (first >= end) continue;
+        float low = 0.0f, high = 0.0f;
+        for (size_t i = static_cast<size_t>(first * s.channels); i < static_cast<size_t>(end * s.channels); ++i) {
+            low = std::min(low, s.low[i]);
+            high = std::max(high, s.high[i]);
+        }
+        const auto y = [&](float v) { return static_cast<int>(std::lround(middle - half * std::clamp(static_cast<double>(v) * gain, -1.0, 1.0))); };
+        painter.drawLine(x, y(high), x, y(low));
+    }
+}
+
+void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& s, int rate, double shift_s, double gain,
+                        const TimeRuler& time, const QColor& colour, const Curve* ride) {
+    painter.setPen(colour);
+    const QRect columns = area & clip;
+    for (int x = columns.left(); x <= columns.right(); ++x) {
+        const auto [first, end] = blocks_of(x, s, rate, shift_s, time);
+        if (first >= end) continue;
+        double sum = 0.0;
+        for (size_t i = static_cast<size_t>(first * s.channels); i < static_cast<size_t>(end * s.channels); ++i)
+            sum += static_cast<double>(s.mean_square[i]);
+        double level = db_from_power(sum / static_cast<double>((end - first) * s.channels)) + aes17_db + db_from_gain(gain);
+        if (ride) level += ride->value_at(time.time(x));
+        const double share = std::clamp((level + 60.0) / 60.0, 0.0, 1.0);
+        if (share > 0.0) painter.drawLine(x, area.bottom(), x, area.bottom() - static_cast<int>(share * area.height()));
+    }
+}
+
+}  // namespace isotonus

@@ -1,0 +1,94 @@
+// A lane: the part of a row that a station draws, and the value in it that is dragged, nudged and typed.
+#pragma once
+
+#include <QLineEdit>
+#include <QWidget>
+
+#include "app/desk/workspace.h"
+#include "app/style/ruler.h"
+#include "app/style/text.h"
+#include "app/style/theme.h"
+
+namespace isotonus {
+
+inline constexpr int row_height = 36;
+inline constexpr int head_width = 240;
+inline constexpr int mains_width = 200;
+
+class Lane : public QWidget {
+    Q_OBJECT
+  public:
+    Lane(Workspace& work, TrackId id, QWidget* parent);
+
+    TrackId id() const { return id_; }
+
+    /// Called when the session or what is known of the track changed.
+    void refresh();
+    /// Called for every new set of live levels.
+    virtual void levels_changed() {}
+
+  protected:
+    const Track* track() const { return work_.document.track(id_); }
+    QString track_name() const;
+    /// The main output's lane has no track, and no row to select.
+    virtual bool exists() const { return track() != nullptr; }
+    virtual void select_row() {
+        if (!work_.document.is_selected(id_)) work_.document.select_only(id_);
+    }
+
+    // The lane's value, in its own unit (dB for most).
+    virtual QString value_text() const = 0;
+    virtual QString value_name() const = 0;
+    virtual void nudge(double by, uint64_t gesture) = 0;       ///< for this row and those that move with it
+    virtual void type_value(const QString& text) = 0;
+    virtual void reset_value() = 0;
+    virtual QString sentence() const { return track_name() + ": " + value_name() + " " + value_text(); }
+    virtual void paint(QPainter& painter, const QRect& clip) = 0;
+    /// What one pixel of a drag stands for, and whether a drag may start here.
+    virtual double per_pixel(const QPoint& at) const = 0;
+    virtual bool grab(const QPoint&) { return true; }
+    virtual bool key(QKeyEvent*) { return false; }
+    /// Children of the lane that have places of their own.
+    virtual void place_children() {}
+
+    void open_entry();
+
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void wheelEvent(QWheelEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void enterEvent(QEnterEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { place_children(); }
+
+    Workspace& work_;
+
+  private:
+    TrackId id_;
+    bool dragging_ = false;
+    QPoint last_;
+    uint64_t gesture_ = 0;
+    QLineEdit* entry_ = nullptr;
+};
+
+/// The time axis of lanes that show the song over time.
+TimeRuler lane_time(const Workspace& work, double width);
+
+/// A click on a row: alone, with Ctrl added or taken away, with Shift up to here.
+void select_by_click(Document& document, TrackId id, Qt::KeyboardModifiers keys);
+
+/// Level over time of a file as a shape between its lowest and highest samples, `gain` applied.
+void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& summary, int sample_rate, double shift_s,
+                    double gain, const TimeRuler& time, const QColor& colour);
+
+/// Level over time as a filled curve: the mean (AES17) of each column on a scale of −60 … 0 dBFS.
+void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& summary, int sample_rate,
+                        double shift_s, double gain, const TimeRuler& time, const QColor& colour, const Curve* ride = nullptr);
+
+/// The colour that says how a level stands against its window.
+QColor colour_of(Fit fit);
+
+}  // namespace isotonus

@@ -1,0 +1,46 @@
+// Questions to the user, behind a seam that tests can answer.
+#pragma once
+
+#include <QString>
+#include <filesystem>
+#include <optional>
+#include <vector>
+
+class QWidget;
+
+namespace isotonus {
+
+namespace fs = std::filesystem;
+
+class Prompter {
+  public:
+    enum class Answer { yes, no, cancel };
+    virtual ~Prompter() = default;
+    virtual std::optional<fs::path> open_file(const QString& title, const QString& filter) = 0;
+    virtual std::vector<fs::path> open_files(const QString& title, const QString& filter) = 0;
+    virtual std::optional<fs::path> choose_folder(const QString& title) = 0;
+    virtual std::optional<fs::path> save_file(const QString& title, const QString& filter, const fs::path& suggested) = 0;
+    /// `yes` and `no` are the words on the buttons.
+    virtual Answer ask(const QString& title, const QString& text, const QString& yes, const QString& no) = 0;
+    virtual void complain(const QString& text) = 0;
+};
+
+/// With real dialogs.
+class DialogPrompter : public Prompter {
+  public:
+    explicit DialogPrompter(QWidget* parent) : parent_(parent) {}
+    std::optional<fs::path> open_file(const QString& title, const QString& filter) override;
+    std::vector<fs::path> open_files(const QString& title, const QString& filter) override;
+    std::optional<fs::path> choose_folder(const QString& title) override;
+    std::optional<fs::path> save_file(const QString& title, const QString& filter, const fs::path& suggested) override;
+    Answer ask(const QString& title, const QString& text, const QString& yes, const QString& no) override;
+    void complain(const QString& text) override;
+
+  private:
+    QWidget* parent_;
+};
+
+inline QString to_qt(const fs::path& path) { return QString::fromStdString(path.string()); }
+inline fs::path from_qt(const QString& path) { return fs::path(path.toStdString()); }
+
+}  // namespace isotonus

@@ -1,0 +1,194 @@
+#include "app/mains/mains.h"
+
+#include <QMouseEvent>
+#include <cmath>
+
+#include "app/balance/balance.h"
+
+namespace isotonus {
+
+namespace {
+Ruler main_ruler(int width) { return Ruler::fader(12.0, width - 12.0); }
+}  // namespace
+
+MainFader::MainFader(Workspace& work, QWidget* parent) : Lane(work, 0, parent) { setObjectName("mainFader"); }
+
+void MainFader::move_to(double db, uint64_t gesture) {
+    Session next = work_.document.session();
+    next.main_fader_db = db;
+    work_.document.edit(tr("Main fader %1").arg(db_text(db)), std::move(next), gesture);
+}
+
+void MainFader::nudge(double by_db, uint64_t gesture) { move_to(fader_moved(work_.document.session().main_fader_db, by_db), gesture); }
+
+void MainFader::type_value(const QString& text) {
+    if (const auto db = parse_level(text); db && *db <= fader_max_db) move_to(*db < fader_floor_db ? silence_db : *db, 0);
+}
+
+void MainFader::reset_value() { move_to(0.0, 0); }
+
+QString MainFader::sentence() const { return tr("Main fader %1: lowers the whole mix. Turn the tracks down first; this is for the last step.").arg(value_text()); }
+
+double MainFader::per_pixel(const QPoint&) const { return main_ruler(width()).db_per_pixel(work_.document.session().main_fader_db); }
+
+void MainFader::paint(QPainter& painter, const QRect&) {
+    const Ruler r = main_ruler(width());
+    painter.setPen(theme().faint);
+    painter.drawLine(12, 18, width() - 12, 18);
+    painter.setPen(theme().ink);
+    const int zero = static_cast<int>(std::lround(r.place(0.0)));
+    painter.drawLine(zero, 13, zero, 23);
+    paint_blade(painter, static_cast<int>(std::lround(r.place(work_.document.session().main_fader_db))), 8, 28, theme().accent);
+}
+
+Mains::Mains(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("mains");
+    setFixedWidth(mains_width);
+    setMouseTracking(true);
+    fader_ = new MainFader(work, this);
+    clip_flag_ = new QToolButton(this);
+    clip_flag_->setObjectName("clipFlag");
+    clip_flag_->setText(tr("clipped"));
+    clip_flag_->setToolTip(tr("A sample went above 0 dBFS. Click to reset. (C resets all)"));
+    clip_flag_->setFocusPolicy(Qt::NoFocus);
+    clip_flag_->hide();
+    connect(clip_flag_, &QToolButton::clicked, this, [this] { work_.player.reset_main_meter(); });
+    connect(&work_.document, &Document::session_changed, this, &Mains::refresh);
+    connect(&work_.mix, &MixWatch::changed, this, &Mains::refresh);
+    connect(&work_.player, &Player::levels_changed, this, [this] {
+        clip_flag_->setVisible(work_.player.meters().main[0].clipped || work_.player.meters().main[1].clipped);
+        update(gauge().adjusted(-44, -8, 60, 60));
+    });
+    refresh();
+}
+
+void Mains::resizeEvent(QResizeEvent*) {
+    fader_->setGeometry(4, height() - 44, width() - 8, row_height);
+    clip_flag_->setGeometry(120, gauge().top() - 2, 68, 20);
+}
+
+void Mains::refresh() {
+    fader_->refresh();
+    const auto& peak = work_.mix.peak();
+    setAccessibleName(tr("Mains, whole-song peak %1").arg(peak ? level_text(peak->dbfs, "dBFS") : tr("not known yet")));
+    update();
+}
+
+QRect Mains::gauge() const { return QRect(56, 132, 44, height() - 132 - 124); }
+
+int Mains::gauge_y(double db) const {
+    const double share = (std::clamp(db, -48.0, 6.0) + 48.0) / 54.0;
+    return gauge().bottom() - static_cast<int>(std::lround(share * (gauge().height() - 1)));
+}
+
+void Mains::mousePressEvent(QMouseEvent* event) {
+    const auto& peak = work_.mix.peak();
+    if (event->position().y() < 120 && peak && peak->dbfs) work_.player.locate(std::max(0.0, peak->time_s - 1.0));
+    if (gauge().adjusted(-44, -4, 60, 60).contains(event->position().toPoint())) work_.player.reset_main_meter();
+}
+
+void Mains::mouseMoveEvent(QMouseEvent* event) {
+    if (event->position().y() < 120)
+        emit work_.hint(tr("The highest sample of the whole song, as the mix stands. A click goes to just before it."));
+    else
+        emit work_.hint(tr("Live level of the main output; the bracket is its window while mixing. A click resets hold and clip flag."));
+}
+
+void Mains::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.fillRect(rect(), theme().ground);
+    painter.setPen(theme().rule);
+    painter.drawLine(0, 0, 0, height());
+    paint_song_peak(painter);
+    paint_gauge(painter);
+    painter.setFont(lettering(11));
+    painter.setPen(theme().faint);
+    painter.drawText(QRect(16, height() - 62, 100, 16), Qt::AlignVCenter, tr("main fader"));
+    painter.setPen(theme().ink);
+    painter.drawText(QRect(100, height() - 62, width() - 112, 16), Qt::AlignVCenter | Qt::AlignRight, db_text(work_.document.session().main_fader_db));
+}
+
+void Mains::paint_song_peak(QPainter& painter) {
+    const TargetSheet& sheet = work_.document.session().targets;
+    const auto& peak = work_.mix.peak();
+    painter.setFont(lettering(11));
+    painter.setPen(theme().faint);
+    painter.drawText(QRect(16, 8, width() - 24, 16), Qt::AlignVCenter, tr("Mains: whole-song peak"));
+    painter.setFont(lettering(22));
+    if (!peak || !peak->dbfs) {
+        painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter, work_.mix.busy() && !work_.document.session().tracks.empty() ? tr("measuring…") : tr("silent"));
+        return;
+    }
+    const double db = *peak->dbfs;
+    const bool over = db > sheet.mains_high_dbfs, under = db < sheet.mains_low_dbfs;
+    const QColor colour = db > 0.0 ? theme().clipped : over ? theme().above : under ? theme().below : theme().inside;
+    painter.setPen(theme().ink);
+    painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter, db_text(db, "dBFS"));
+    painter.fillRect(16, 58, width() - 32, 4, colour);
+    if (over) painter.fillRect(width() - 40, 54, 24, 4, colour);  // the raised notch
+    painter.setFont(lettering(13));
+    QString words = over    ? tr("%1 above its window").arg(db_text(db - sheet.mains_high_dbfs))
+                    : under ? tr("%1 below its window").arg(db_text(sheet.mains_low_dbfs - db))
+                            : tr("in its window");
+    if (db > 0.0) words += tr(": it clips");
+    painter.drawText(QRect(16, 66, width() - 24, 18), Qt::AlignVCenter, words);
+    painter.setFont(lettering(11));
+    painter.setPen(theme().faint);
+    painter.drawText(QRect(16, 86, width() - 24, 16), Qt::AlignVCenter, tr("at %1, window %2 … %3").arg(time_text(peak->time_s), db_text(sheet.mains_low_dbfs, "").remove(".0"), db_text(sheet.mains_high_dbfs, "").remove(".0")));
+    if (work_.mix.busy()) painter.drawText(QRect(16, 102, width() - 24, 16), Qt::AlignVCenter, tr("measuring the change…"));
+}
+
+void Mains::paint_gauge(QPainter& painter) {
+    const TargetSheet& sheet = work_.document.session().targets;
+    const MeterBoard& meters = work_.player.meters();
+    const QRect g = gauge();
+    painter.setFont(lettering(11));
+    for (const double db : {6.0, 0.0, -6.0, -12.0, -18.0, -24.0, -30.0, -36.0, -42.0, -48.0}) {
+        const int y = gauge_y(db);
+        painter.setPen(theme().rule);
+        painter.drawLine(g.left() - 6, y, g.right() + 6, y);
+        painter.setPen(db == 0.0 ? theme().ink : theme().faint);
+        painter.drawText(QRect(g.left() - 44, y - 8, 34, 16), Qt::AlignRight | Qt::AlignVCenter, db_text(db, "", true).remove(".0"));
+    }
+    for (int c = 0; c < 2; ++c) {
+        const MeterBar& bar = meters.main[c];
+        const QRect track(g.left() + c * 24, g.top(), 18, g.height());
+        painter.fillRect(track, theme().rule);
+        const auto part = [&](double from_db, double to_db, const QColor& colour, int wider) {
+            if (to_db <= from_db) return;
+            painter.fillRect(QRect(QPoint(track.left() - wider, gauge_y(to_db)), QPoint(track.right() + wider, gauge_y(from_db))), colour);
+        };
+        part(-48.0, std::min(bar.level_db, sheet.mains_low_dbfs), theme().below, 0);
+        part(sheet.mains_low_dbfs, std::min(bar.level_db, sheet.mains_high_dbfs), theme().inside, 0);
+        part(sheet.mains_high_dbfs, std::min(bar.level_db, 0.0), theme().above, 2);
+        part(0.0, bar.level_db, theme().clipped, 2);
+        if (bar.hold_db > -48.0) painter.fillRect(track.left() - 1, gauge_y(bar.hold_db) - 1, track.width() + 2, 2, theme().ink);
+    }
+    // The target window as a bracket, and the whole-song peak as a pointer beside it.
+    painter.setPen(QPen(theme().inside, 2));
+    const int high = gauge_y(sheet.mains_high_dbfs), low = gauge_y(sheet.mains_low_dbfs), x = g.right() + 12;
+    painter.drawLine(x, high, x, low);
+    painter.drawLine(x - 5, high, x, high);
+    painter.drawLine(x - 5, low, x, low);
+    if (const auto& peak = work_.mix.peak(); peak && peak->dbfs) {
+        const int y = gauge_y(*peak->dbfs);
+        painter.setPen(theme().ink);
+        painter.setBrush(theme().ink);
+        painter.drawPolygon(QPolygon({QPoint(x + 5, y), QPoint(x + 13, y - 5), QPoint(x + 13, y + 5)}));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawText(QRect(x + 16, y - 8, 50, 16), Qt::AlignVCenter, tr("song"));
+    }
+    const auto line = [&](int n, const QString& what, const QString& figure) {
+        const int y = g.bottom() + 10 + 16 * n;
+        painter.setPen(theme().faint);
+        painter.drawText(QRect(16, y, 120, 16), Qt::AlignVCenter, what);
+        painter.setPen(theme().ink);
+        painter.drawText(QRect(96, y, width() - 108, 16), Qt::AlignVCenter | Qt::AlignRight, figure);
+    };
+    const double highest = std::max(meters.main[0].highest_db, meters.main[1].highest_db);
+    line(0, tr("highest heard"), std::isfinite(highest) ? db_text(highest, "dBFS") : QString(QChar(0x2013)));
+    line(1, average_label(), {});
+    line(2, {}, std::isfinite(meters.main_average_db) ? average_text(meters.main_average_db) : QString(QChar(0x2013)));
+}
+
+}  // namespace isotonus

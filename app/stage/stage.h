@@ -1,0 +1,45 @@
+// Stage: every track's level against its target window, and the trim that brings it there.
+#pragma once
+
+#include <QToolButton>
+
+#include "app/desk/station.h"
+
+namespace isotonus {
+
+class StageLane : public Lane {
+    Q_OBJECT
+  public:
+    StageLane(Workspace& work, TrackId id, QWidget* parent);
+    void levels_changed() override;
+
+  protected:
+    QString value_text() const override;
+    QString value_name() const override { return tr("trim"); }
+    void nudge(double by_db, uint64_t gesture) override;
+    void type_value(const QString& text) override;
+    void reset_value() override;
+    QString sentence() const override;
+    double per_pixel(const QPoint&) const override;
+    bool grab(const QPoint& at) override;
+    bool key(QKeyEvent* event) override;
+    void paint(QPainter& painter, const QRect& clip) override;
+    void place_children() override;
+
+  private:
+    void set_trim(double db, uint64_t gesture);
+    QRect strip() const;
+    QToolButton *fit_, *lock_;
+    double shown_live_db_ = silence_db;
+};
+
+class StageStation : public Station {
+  public:
+    QString title() const override;
+    QString state(const Workspace& work) const override;
+    Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override { return new StageLane(work, id, parent); }
+    void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override;
+    QWidget* make_tools(Workspace& work, QWidget* parent) const override;
+};
+
+}  // namespace isotonus

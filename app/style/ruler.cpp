@@ -1,0 +1,96 @@
+#include "app/style/ruler.h"
+
+#include <array>
+#include <cmath>
+
+#include "app/style/text.h"
+#include "app/style/theme.h"
+
+namespace isotonus {
+
+namespace {
+
+// Places of fader levels; straight between them.
+constexpr std::array<std::pair<double, double>, 8> fader_places{{{-72.0, 0.0}, {-48.0, 0.08}, {-24.0, 0.26}, {-12.0, 0.44},
+                                                                 {-6.0, 0.58}, {0.0, 0.78}, {6.0, 0.92}, {12.0, 1.0}}};
+constexpr std::array fader_marks{-48.0, -36.0, -24.0, -18.0, -12.0, -9.0, -6.0, -3.0, 0.0, 3.0, 6.0, 12.0};
+constexpr std::array level_marks{-60.0, -54.0, -48.0, -42.0, -36.0, -30.0, -24.0, -18.0, -12.0, -6.0, 0.0};
+
+template <class Do>
+void each_mark(bool fader, Do with) {
+    if (fader)
+        for (const double db : fader_marks) with(db);
+    else
+        for (const double db : level_marks) with(db);
+}
+
+}  // namespace
+
+double Ruler::share(double db) const {
+    if (!fader_) return (std::max(db, -60.0) + 60.0) / 60.0;
+    if (db <= fader_places.front().first) return 0.0;
+    for (size_t i = 1; i < fader_places.size(); ++i) {
+        const auto [db0, p0] = fader_places[i - 1];
+        const auto [db1, p1] = fader_places[i];
+        if (db <= db1) return p0 + (p1 - p0) * (db - db0) / (db1 - db0);
+    }
+    return 1.0;
+}
+
+double Ruler::place(double db) const { return from_ + (to_ - from_) * share(db); }
+
+double Ruler::db(double place) const {
+    const double s = (place - from_) / (to_ - from_);
+    if (!fader_) return s * 60.0 - 60.0;
+    if (s <= 0.0) return silence_db;
+    for (size_t i = 1; i < fader_places.size(); ++i) {
+        const auto [db0, p0] = fader_places[i - 1];
+        const auto [db1, p1] = fader_places[i];
+        if (s <= p1) return db0 + (db1 - db0) * (s - p0) / (p1 - p0);
+    }
+    return fader_places.back().first;
+}
+
+double Ruler::db_per_pixel(double db) const {
+    if (!fader_) return 60.0 / std::fabs(to_ - from_);
+    const double near = std::clamp(db, -60.0, 11.0);
+    return 1.0 / std::fabs(place(near + 0.5) - place(near - 0.5));
+}
+
+void Ruler::paint(QPainter& painter, const QRect& strip) const {
+    painter.setFont(lettering(11));
+    each_mark(fader_, [&](double db) {
+        const int x = static_cast<int>(std::lround(place(db)));
+        painter.setPen(theme().faint);
+        painter.drawLine(x, strip.bottom() - 3, x, strip.bottom());
+        painter.setPen(db == 0.0 ? theme().ink : theme().faint);
+        painter.drawText(QRect(x - 24, strip.top(), 48, strip.height() - 3), Qt::AlignCenter, db_text(db, "", fader_).remove(".0"));
+    });
+}
+
+void Ruler::paint_rules(QPainter& painter, const QRect& lane) const {
+    painter.setPen(theme().rule);
+    each_mark(fader_, [&](double db) {
+        const int x = static_cast<int>(std::lround(place(db)));
+        painter.drawLine(x, lane.top(), x, lane.bottom());
+    });
+}
+
+void TimeRuler::paint(QPainter& painter, const QRect& strip) const {
+    painter.setFont(lettering(11));
+    double step = 0.001;
+    const double wanted = (to_s - from_s) * 90.0 / std::max(1.0, right - left);
+    for (const double s : {0.001, 0.005, 0.01, 0.05, 0.1, 0.5, 1.0, 2.0, 5.0, 10.0, 20.0, 30.0, 60.0, 120.0, 300.0, 600.0}) {
+        step = s;
+        if (s >= wanted) break;
+    }
+    for (double t = std::ceil(from_s / step) * step; t <= to_s; t += step) {
+        const int x = static_cast<int>(std::lround(place(t)));
+        painter.setPen(theme().faint);
+        painter.drawLine(x, strip.bottom() - 3, x, strip.bottom());
+        painter.drawText(QRect(x + 3, strip.top(), 80, strip.height() - 1), Qt::AlignLeft | Qt::AlignVCenter,
+                         time_text(t, step < 0.01 ? 3 : step < 0.1 ? 2 : step < 1.0 ? 1 : 0));
+    }
+}
+
+}  // namespace isotonus

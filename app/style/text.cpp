@@ -1,0 +1,72 @@
+#include "app/style/text.h"
+
+#include <QCoreApplication>
+#include <QRegularExpression>
+#include <cmath>
+
+namespace isotonus {
+
+namespace {
+bool plain_rms = false;
+const QChar minus(0x2212);
+}  // namespace
+
+QString db_text(double level_db, const char* unit, bool sign) {
+    if (std::isinf(level_db)) return QCoreApplication::translate("text", "off");
+    const double rounded = std::round(level_db * 10.0) / 10.0;
+    QString number = QString::number(std::fabs(rounded), 'f', 1);
+    if (rounded < 0.0) number.prepend(minus);
+    else if (sign && rounded > 0.0) number.prepend('+');
+    return *unit ? number + ' ' + unit : number;
+}
+
+QString level_text(const Level& level, const char* unit) { return level ? db_text(*level, unit) : QString(QChar(0x2013)); }
+
+QString time_text(double time_s, int decimals) {
+    const double scale = std::pow(10.0, decimals);
+    const double t = std::floor(std::max(0.0, time_s) * scale + 0.5) / scale;
+    const int minutes = static_cast<int>(t / 60.0);
+    return QString("%1:%2").arg(minutes).arg(t - 60.0 * minutes, decimals > 0 ? 3 + decimals : 2, 'f', decimals, '0');
+}
+
+QString pan_text(double pan) {
+    const int percent = static_cast<int>(std::lround(std::fabs(pan) * 100.0));
+    if (percent == 0) return "C";
+    return QString("%1 %2").arg(pan < 0.0 ? "L" : "R").arg(percent);
+}
+
+std::optional<double> parse_level(const QString& text) {
+    QString t = text.trimmed().toLower();
+    t.replace(minus, '-').replace(',', '.');
+    if (t == "off" || t == "-inf") return silence_db;
+    static const QRegularExpression unit("\\s*(db|dbfs)$");
+    t.remove(unit);
+    bool ok = false;
+    const double value = t.toDouble(&ok);
+    return ok && std::isfinite(value) ? std::optional(value) : std::nullopt;
+}
+
+std::optional<double> parse_pan(const QString& text) {
+    const QString t = text.trimmed().toLower();
+    if (t == "c") return 0.0;
+    if (t.startsWith('l') || t.startsWith('r')) {
+        bool ok = false;
+        const double percent = t.mid(1).trimmed().toDouble(&ok);
+        if (!ok || percent < 0.0 || percent > 100.0) return std::nullopt;
+        return (t.startsWith('l') ? -percent : percent) / 100.0;
+    }
+    const auto value = parse_level(t);
+    return value && *value >= -1.0 && *value <= 1.0 ? value : std::nullopt;
+}
+
+void set_plain_rms(bool plain) { plain_rms = plain; }
+
+QString average_text(const Level& aes17_dbfs) {
+    return level_text(aes17_dbfs && plain_rms ? Level(*aes17_dbfs - aes17_db) : aes17_dbfs, "dBFS");
+}
+
+QString average_label() {
+    return plain_rms ? QCoreApplication::translate("text", "average, plain RMS") : QCoreApplication::translate("text", "average, AES17");
+}
+
+}  // namespace isotonus

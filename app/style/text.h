@@ -1,0 +1,29 @@
+// Figures as they are written everywhere: true minus sign, one decimal for dB, the unit always there.
+#pragma once
+
+#include <QString>
+
+#include "core/decibels.h"
+
+namespace isotonus {
+
+/// "−6.0 dB", "+3.0 dB" with `sign`; "off" for minus infinity.
+QString db_text(double level_db, const char* unit = "dB", bool sign = false);
+/// "−18.2 dBFS"; "–" for none.
+QString level_text(const Level& level, const char* unit);
+/// "1:07.25"
+QString time_text(double time_s, int decimals = 1);
+/// "C", "L 30", "R 100": percent of the way to a side.
+QString pan_text(double pan);
+/// A number typed by the user: true or plain minus, comma or point, an optional unit; "off" and "-inf" are minus infinity.
+std::optional<double> parse_level(const QString& text);
+/// A pan position typed by the user: "C", "L 30", "R30", or −1 … 1.
+std::optional<double> parse_pan(const QString& text);
+
+/// How averages are shown: AES17, or the plain mathematical figure, 3.01 dB lower.
+void set_plain_rms(bool plain);
+/// "−18.0 dBFS" in the convention that is set; "average AES17" or "average plain" says which.
+QString average_text(const Level& aes17_dbfs);
+QString average_label();
+
+}  // namespace isotonus

@@ -1,0 +1,130 @@
+#include "app/transport/transport_bar.h"
+
+#include <QHBoxLayout>
+#include <QMenu>
+#include <QPainter>
+
+#include "app/songmap/song_map.h"
+#include "app/style/text.h"
+#include "app/style/theme.h"
+
+namespace isotonus {
+
+TransportBar::TransportBar(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("transport");
+    setFixedHeight(44);
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(12, 4, 12, 4);
+    layout->setSpacing(8);
+    const auto button = [&](const char* name, const QString& label, const QString& tip) {
+        auto* b = new QToolButton;
+        b->setObjectName(name);
+        b->setAccessibleName(label);
+        b->setToolTip(tip);
+        b->setIconSize({20, 20});
+        b->setFocusPolicy(Qt::NoFocus);
+        layout->addWidget(b);
+        return b;
+    };
+    play_ = button("play", tr("Play or stop"), tr("Play or stop (Space)"));
+    connect(play_, &QToolButton::clicked, this, [this] { work_.player.toggle_playing(); });
+    loop_ = button("loop", tr("Loop"), tr("Loop the marked stretch, or the section at the playhead (R)"));
+    loop_->setCheckable(true);
+    connect(loop_, &QToolButton::clicked, this, [this](bool on) {
+        Player::Loop loop = work_.player.loop();
+        const Session& s = work_.document.session();
+        if (on && loop.to_s <= loop.from_s) {
+            const int section = SongMap::section_at(s, work_.player.position_s());
+            loop.from_s = section >= 0 ? s.sections[static_cast<size_t>(section)].start_s : 0.0;
+            loop.to_s = section >= 0 ? SongMap::section_end(s, section, work_.time.song_s()) : work_.time.song_s();
+        }
+        loop.on = on;
+        work_.player.set_loop(loop);
+    });
+    position_ = new QLabel;
+    position_->setObjectName("position");
+    position_->setFont(lettering(22));
+    position_->setFixedWidth(108);
+    position_->setStyleSheet("font-size: 22px;");
+    layout->addWidget(position_);
+    sections_ = new QWidget;
+    sections_layout_ = new QHBoxLayout(sections_);
+    sections_layout_->setContentsMargins(0, 0, 0, 0);
+    sections_layout_->setSpacing(2);
+    layout->addWidget(sections_);
+    hint_ = new QLabel;
+    hint_->setObjectName("hint");
+    hint_->setStyleSheet("font-size: 11px;");
+    hint_->setWordWrap(true);
+    hint_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
+    layout->addWidget(hint_, 1);
+    device_ = button("device", tr("Sound device"), tr("Where the sound goes"));
+    device_->setPopupMode(QToolButton::InstantPopup);
+    connect(device_, &QToolButton::clicked, this, &TransportBar::show_devices);
+    connect(&work_, &Workspace::hint, hint_, &QLabel::setText);
+    connect(&work_.player, &Player::message, hint_, &QLabel::setText);
+    connect(&work_.player, &Player::moved, this, &TransportBar::refresh);
+    connect(&work_.player, &Player::loop_changed, this, &TransportBar::refresh);
+    connect(&work_.player, &Player::device_changed, this, &TransportBar::refresh);
+    connect(&work_.document, &Document::session_changed, this, &TransportBar::fill_sections);
+    refresh_icons();
+    fill_sections();
+}
+
+void TransportBar::refresh_icons() {
+    loop_->setIcon(icon("loop"));
+    play_->setIcon(icon(work_.player.playing() ? "stop" : "play"));
+    refresh();
+}
+
+void TransportBar::refresh() {
+    position_->setText(time_text(work_.player.position_s()));
+    if (shown_playing_ != work_.player.playing()) {
+        shown_playing_ = work_.player.playing();
+        play_->setIcon(icon(shown_playing_ ? "stop" : "play"));
+    }
+    loop_->setChecked(work_.player.loop().on);
+    const QString device = work_.player.device_name();
+    device_->setText(device == simulated_device ? tr("no sound: simulated device") : device);
+}
+
+void TransportBar::fill_sections() {
+    const auto& sections = work_.document.session().sections;
+    if (sections == shown_sections_) return;
+    shown_sections_ = sections;
+    while (QLayoutItem* item = sections_layout_->takeAt(0)) {
+        delete item->widget();
+        delete item;
+    }
+    for (size_t i = 0; i < std::min<size_t>(9, sections.size()); ++i) {
+        auto* b = new QToolButton;
+        b->setText(QString::number(i + 1));
+        b->setFocusPolicy(Qt::NoFocus);
+        b->setToolTip(tr("Go to %1 (key %2)").arg(QString::fromStdString(sections[i].name)).arg(i + 1));
+        b->setAccessibleName(tr("Go to %1").arg(QString::fromStdString(sections[i].name)));
+        const double start_s = sections[i].start_s;
+        connect(b, &QToolButton::clicked, this, [this, start_s] { work_.player.locate(start_s); });
+        sections_layout_->addWidget(b);
+    }
+}
+
+void TransportBar::show_devices() {
+    QMenu menu;
+    for (const std::string& name : device_names()) {
+        const QString text = QString::fromStdString(name);
+        QAction* action = menu.addAction(name == simulated_device ? tr("simulated: keeps time, makes no sound") : text);
+        action->setCheckable(true);
+        action->setChecked(text == work_.player.device_name());
+        connect(action, &QAction::triggered, this, [this, text] { emit device_wanted(text); });
+    }
+    menu.exec(device_->mapToGlobal(QPoint(0, -menu.sizeHint().height())));
+}
+
+void TransportBar::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.fillRect(rect(), theme().ground);
+    painter.setPen(theme().faint);
+    painter.drawLine(0, 0, width(), 0);
+}
+
+}  // namespace isotonus

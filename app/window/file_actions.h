@@ -1,0 +1,42 @@
+// New, open, save, import, the demo, recovery: everything that asks about files.
+#pragma once
+
+#include <QObject>
+
+#include "app/desk/workspace.h"
+#include "app/window/settings.h"
+
+namespace isotonus {
+
+class FileActions : public QObject {
+    Q_OBJECT
+  public:
+    FileActions(Workspace& work, Settings& settings, QObject* parent = nullptr);
+
+    void start_new();
+    void open();
+    bool open_path(const fs::path& path);  ///< a session or a folder of audio
+    bool save();
+    bool save_as();
+    void import_files();
+    void import_folder();
+    /// What was dropped: audio files and folders are added, a session is opened.
+    void take_in(const std::vector<fs::path>& paths);
+    void open_demo();
+    void relink();
+    /// Asks whether unsaved work may go; false: stay.
+    bool may_leave();
+    /// Offers what a crash left behind.
+    void offer_recovery();
+
+  private:
+    bool open_session(const fs::path& file);
+    void add_files(const std::vector<fs::path>& files, std::vector<Error> problems);
+    void complain(const Error& error);
+
+    Workspace& work_;
+    Settings& settings_;
+    QThreadPool pool_;
+};
+
+}  // namespace isotonus

@@ -1,0 +1,64 @@
+// The one window: puts the views together, and binds actions to keys.
+#pragma once
+
+#include <QLabel>
+#include <QMainWindow>
+#include <QToolButton>
+
+#include "app/desk/desk.h"
+#include "app/mains/mains.h"
+#include "app/songmap/song_map.h"
+#include "app/transport/transport_bar.h"
+#include "app/window/file_actions.h"
+#include "app/window/station_tabs.h"
+
+namespace isotonus {
+
+class MainWindow : public QMainWindow {
+    Q_OBJECT
+  public:
+    MainWindow();
+    ~MainWindow() override;
+
+    Workspace& work() { return work_; }
+    FileActions& files() { return files_; }
+    Desk& desk() { return *desk_; }
+    StationTabs& stations() { return *tabs_; }
+    /// Tests answer questions themselves.
+    void set_prompter(Prompter* prompter) { work_.prompter = prompter; }
+    void show_night(bool on);
+
+  protected:
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
+    void closeEvent(QCloseEvent* event) override;
+
+  private:
+    QWidget* make_header();
+    void make_actions();
+    QAction* add(const char* name, const QString& text, const QKeySequence& keys, std::function<void()> work);
+    void fill_recent();
+    void refresh_titles();
+    void show_keys();
+    void show_settings();
+    void toggle_flag(bool Track::*flag, const QString& name);
+    void use_device(const QString& name);
+
+    Settings settings_;
+    Workspace work_;
+    DialogPrompter dialogs_;
+    FileActions files_;
+    StationTabs* tabs_;
+    Desk* desk_;
+    TransportBar* transport_;
+    QLabel* name_;
+    QToolButton *undo_, *redo_, *menu_;
+    QMenu *main_menu_, *recent_menu_;
+    QAction *undo_action_, *redo_action_;
+    struct Key {
+        QString keys, what;
+    };
+    std::vector<Key> keys_;
+};
+
+}  // namespace isotonus

@@ -1,0 +1,74 @@
+#include "app/window/station_tabs.h"
+
+#include <QHBoxLayout>
+#include <QPainter>
+
+#include "app/balance/balance.h"
+#include "app/gather/gather.h"
+#include "app/handoff/hand_off.h"
+#include "app/ride/ride.h"
+#include "app/stage/stage.h"
+
+namespace isotonus {
+
+StationTab::StationTab(const QString& title, QWidget* parent) : QAbstractButton(parent) {
+    setText(title);
+    setObjectName("station" + QString(title).remove(' '));
+    setCheckable(true);
+    setAutoExclusive(true);
+    setFocusPolicy(Qt::NoFocus);
+    setAccessibleName(title);
+}
+
+void StationTab::set_state(const QString& state) {
+    if (state == state_) return;
+    state_ = state;
+    setAccessibleDescription(state);
+    update();
+}
+
+void StationTab::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    if (isChecked()) painter.fillRect(rect().adjusted(0, 0, 0, -1), theme().panel);
+    painter.setFont(lettering(13, isChecked()));
+    painter.setPen(isChecked() || underMouse() ? theme().ink : theme().faint);
+    painter.drawText(QRect(12, state_.isEmpty() ? 0 : 6, width() - 16, state_.isEmpty() ? height() : 18), Qt::AlignVCenter, text());
+    painter.setFont(lettering(11));
+    painter.setPen(theme().faint);
+    if (!state_.isEmpty()) painter.drawText(QRect(12, 25, width() - 14, 16), Qt::AlignVCenter, state_);
+    if (isChecked()) painter.fillRect(12, height() - 4, 24, 3, theme().accent);
+}
+
+StationTabs::StationTabs(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    stations_.push_back(std::make_unique<GatherStation>());
+    stations_.push_back(std::make_unique<StageStation>());
+    stations_.push_back(std::make_unique<BalanceStation>());
+    stations_.push_back(std::make_unique<RideStation>());
+    stations_.push_back(std::make_unique<HandOffStation>());
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    for (int n = 0; n < count(); ++n) {
+        auto* tab = new StationTab(stations_[static_cast<size_t>(n)]->title(), this);
+        connect(tab, &QAbstractButton::clicked, this, [this, n] { choose(n); });
+        layout->addWidget(tab);
+        tabs_.push_back(tab);
+    }
+    tabs_.front()->setChecked(true);
+    connect(&work_.document, &Document::session_changed, this, &StationTabs::refresh);
+    connect(&work_.materials, &Materials::changed, this, &StationTabs::refresh);
+    connect(&work_.mix, &MixWatch::changed, this, &StationTabs::refresh);
+}
+
+void StationTabs::choose(int n) {
+    if (n < 0 || n >= count()) return;
+    current_ = n;
+    tabs_[static_cast<size_t>(n)]->setChecked(true);
+    emit chosen(current());
+}
+
+void StationTabs::refresh() {
+    for (size_t n = 0; n < tabs_.size(); ++n) tabs_[n]->set_state(stations_[n]->state(work_));
+}
+
+}  // namespace isotonus

@@ -1,0 +1,116 @@
+// Pictures of the main views from the demo: drives the real window and writes PNGs.
+//   isotonus-screenshots FOLDER [all]      all: night, crowded, empty and faulty states too
+
+#include <QApplication>
+#include <QElapsedTimer>
+#include <QStyleFactory>
+#include <QTest>
+#include <cstdio>
+
+#include "app/ride/ride.h"
+#include "app/window/main_window.h"
+#include "demo/song/song.h"
+
+using namespace isotonus;
+
+namespace {
+
+bool settle(MainWindow& window) {
+    QElapsedTimer clock;
+    clock.start();
+    auto& work = window.work();
+    do QTest::qWait(30);
+    while (clock.elapsed() < 60000 && (work.materials.waiting() > 0 || work.mix.busy()));
+    QTest::qWait(400);
+    return clock.elapsed() < 60000;
+}
+
+void shoot(MainWindow& window, const QString& folder, const QString& name) {
+    settle(window);
+    window.grab().save(folder + "/" + name + ".png");
+}
+
+/// A first balance, as a user would leave it.
+Session balanced(Session session) {
+    const std::pair<const char*, std::pair<double, double>> faders[] = {
+        {"Kick Close", {-4.5, 0}},   {"Kick Room", {-12, 0}},       {"Snare", {-6.5, 0}},          {"Hats", {-14, 0.1}},
+        {"Shaker", {-16, -0.35}},    {"Paper Drums", {-9, 0}},      {"Bass", {-5, 0}},             {"Plucked Chords", {-11, 0}},
+        {"Held Chords", {-15, 0}},   {"Water Pad", {-16, 0}},       {"Melody", {-7, 0.15}},        {"Counter Melody", {-13, -0.3}},
+        {"Voice", {-3, 0}},          {"Voice Hum", {-14, 0}},       {"Solo Reed", {-6, -0.1}},     {"Lantern Bells", {-10, 0.4}},
+        {"Canal Water", {-18, 0}},   {"Crowd", {-16, 0}}};
+    for (const auto& [name, values] : faders) {
+        const Track* track = session.find(std::string(name));
+        if (!track) continue;
+        const auto [fader, pan] = values;
+        session = with_track(session, track->id, [&](Track& t) { t.fader_db = fader, t.pan = pan; });
+    }
+    return session;
+}
+
+void all_stations(MainWindow& window, const QString& folder, const QString& prefix) {
+    const char* names[] = {"1-gather", "2-stage", "3-balance", "4-ride", "5-hand-off"};
+    for (int n = 0; n < window.stations().count(); ++n) {
+        window.stations().choose(n);
+        shoot(window, folder, prefix + names[n]);
+    }
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    QApplication application(argc, argv);
+    QApplication::setStyle(QStyleFactory::create("Fusion"));
+    if (argc < 2) return 2;
+    const QString folder = argv[1];
+    const bool everything = argc > 2;
+    const auto demo = demo_in_cache();
+    if (!demo) {
+        std::fprintf(stderr, "%s\n", demo.error().text().c_str());
+        return 1;
+    }
+    MainWindow window;
+    window.show_night(false);
+    window.work().player.open_device(simulated_device, 512);
+    window.show();
+    if (everything) shoot(window, folder, "empty");
+    window.files().open_path(*demo);
+    if (everything) {
+        QTest::qWait(30);
+        window.grab().save(folder + "/loading.png");
+    }
+    settle(window);
+    auto& work = window.work();
+    work.document.edit("Balance", balanced(work.document.session()));
+    work.stage_all();
+    const TrackId voice = work.document.session().find(std::string("Voice"))->id;
+    work.document.edit_tracks("Ride Voice", {voice}, [](Track& t) {
+        Curve c;
+        for (const auto& [time, db] : {std::pair{9.4, 0.0}, {14.2, 0.0}, {14.6, 5.5}, {19.0, 5.5}, {19.4, -1.5}, {24.0, -1.5}, {24.4, 3.0}, {28.8, 0.0}, {38.0, 0.0}, {38.6, -4.0}, {43.0, -4.0}})
+            c.insert({time, db, Segment::line});
+        t.level_ride = std::make_shared<const Curve>(c);
+    });
+    work.document.select_only(voice);
+    work.player.locate(36.0);
+    work.player.toggle_playing();
+    QTest::qWait(1500);
+    work.player.stop();
+    all_stations(window, folder, "");
+    if (everything) {
+        window.show_night(true);
+        all_stations(window, folder, "night-");
+        window.show_night(false);
+        Session crowded = work.document.session();
+        std::vector<fs::path> files;
+        for (int n = 0; n < 42; ++n) files.push_back(crowded.tracks[static_cast<size_t>(n) % 18]->file);
+        work.document.edit("Crowd", with_files(crowded, files));
+        window.stations().choose(2);
+        shoot(window, folder, "crowded-balance");
+        window.stations().choose(1);
+        shoot(window, folder, "crowded-stage");
+        work.document.edit_tracks("Lose", {voice}, [](Track& t) { t.file = "/nowhere/Voice.wav"; });
+        window.stations().choose(0);
+        shoot(window, folder, "missing");
+    }
+    work.document.start_new();
+    return 0;
+}
