@@ -1,9 +1,9 @@
 // isotonus: the desktop application.
 
+#include <CLI/CLI.hpp>
 #include <QApplication>
 #include <QStyleFactory>
 #include <QTimer>
-#include <CLI/CLI.hpp>
 
 #include "app/window/main_window.h"
 
@@ -17,7 +17,8 @@ int main(int argc, char** argv) {
     bool demo = false;
     options.add_option("path", path, "a session, or a folder of audio files");
     options.add_flag("--demo", demo, "open the demo");
-    options.add_option("--picture", shot, "once everything is measured, write a picture of the window to this file and quit");
+    options.add_option("--picture", shot,
+                       "once everything is measured, write a picture of the window to this file and quit");
     CLI11_PARSE(options, argc, argv);
 
     isotonus::MainWindow window;
@@ -33,7 +34,9 @@ int main(int argc, char** argv) {
     if (!shot.empty()) {
         QObject::connect(&look, &QTimer::timeout, &window, [&] {
             auto& work = window.work();
-            if (work.document.session().tracks.empty() || work.materials.waiting() > 0 || work.mix.busy() || !work.mix.peak()) return;
+            if (work.document.session().tracks.empty() || work.materials.waiting() > 0 || work.mix.busy() ||
+                !work.mix.peak())
+                return;
             look.stop();
             QApplication::exit(window.grab().save(QString::fromStdString(shot)) ? 0 : 1);
         });

@@ -11,7 +11,7 @@
 #include "core/measure/measurement_json.h"
 #include "core/session/session_file.h"
 #include "core/stage/staging.h"
-#include "demo/song/song.h"
+#include "demosong/song.h"
 
 using namespace isotonus;
 using nlohmann::json;
@@ -27,7 +27,9 @@ int complain(const Error& error, int status = file_trouble) {
 
 void print(const json& document) { fmt::print("{}\n", document.dump(1, ' ', false, json::error_handler_t::replace)); }
 
-std::string in_words(const Level& level, const char* unit) { return level ? fmt::format("{:.1f} {}", *level, unit) : "none"; }
+std::string in_words(const Level& level, const char* unit) {
+    return level ? fmt::format("{:.1f} {}", *level, unit) : "none";
+}
 
 /// A session with everything known about its tracks' files.
 struct Opened {
@@ -74,9 +76,8 @@ int make_demo(const fs::path& folder) {
 int scan(const std::vector<std::string>& files, bool as_json) {
     int status = done;
     std::vector<Result<Measurer::Outcome>> found(files.size());
-    parallel_for(static_cast<int64_t>(files.size()), worker_count(), [&](int64_t i) {
-        found[static_cast<size_t>(i)] = measure_file(files[static_cast<size_t>(i)]);
-    });
+    parallel_for(static_cast<int64_t>(files.size()), worker_count(),
+                 [&](int64_t i) { found[static_cast<size_t>(i)] = measure_file(files[static_cast<size_t>(i)]); });
     json list = json::array();
     for (size_t i = 0; i < files.size(); ++i) {
         if (!found[i]) {
@@ -85,7 +86,8 @@ int scan(const std::vector<std::string>& files, bool as_json) {
         }
         const Measurement& m = found[i]->measurement;
         if (m.non_finite_samples > 0)
-            complain({files[i], fmt::format("{} samples are not numbers (NaN or infinite); they count as silence", m.non_finite_samples)});
+            complain({files[i], fmt::format("{} samples are not numbers (NaN or infinite); they count as silence",
+                                            m.non_finite_samples)});
         if (const auto reader = SoundReader::open(files[i]); reader && !reader->info().warning.empty())
             complain({files[i], reader->info().warning});
         if (as_json) {
@@ -94,11 +96,11 @@ int scan(const std::vector<std::string>& files, bool as_json) {
             list.push_back(entry);
             continue;
         }
-        fmt::print("{}\n  {} channel{}, {} Hz, {:.2f} s, {}\n", files[i], m.channels, m.channels == 1 ? "" : "s", m.sample_rate,
-                   m.duration_s(), kind_name(m.kind));
-        fmt::print("  sample peak {} at {:.2f} s, true peak {}, average {}, RMS {}, crest {}\n", in_words(m.sample_peak_dbfs, "dBFS"),
-                   m.peak_time_s, in_words(m.true_peak_dbtp, "dBTP"), in_words(m.average_dbfs, "dBFS"),
-                   in_words(m.rms_dbfs, "dBFS (AES17)"), in_words(m.crest_db, "dB"));
+        fmt::print("{}\n  {} channel{}, {} Hz, {:.2f} s, {}\n", files[i], m.channels, m.channels == 1 ? "" : "s",
+                   m.sample_rate, m.duration_s(), kind_name(m.kind));
+        fmt::print("  sample peak {} at {:.2f} s, true peak {}, average {}, RMS {}, crest {}\n",
+                   in_words(m.sample_peak_dbfs, "dBFS"), m.peak_time_s, in_words(m.true_peak_dbtp, "dBTP"),
+                   in_words(m.average_dbfs, "dBFS"), in_words(m.rms_dbfs, "dBFS (AES17)"), in_words(m.crest_db, "dB"));
         fmt::print("  loudness {}, range {}, DC offset {:.4f}, clipped runs {}\n", in_words(m.integrated_lufs, "LUFS"),
                    in_words(m.loudness_range_lu, "LU"), m.dc_offset, m.clipped_runs);
     }
@@ -123,11 +125,12 @@ int show(const fs::path& file, bool as_json) {
         print(json::parse(session_to_json(*session, fs::absolute(file).lexically_normal().parent_path())));
         return done;
     }
-    fmt::print("{} tracks at {} Hz, main fader {:.1f} dB\n", session->tracks.size(), session->sample_rate, session->main_fader_db);
+    fmt::print("{} tracks at {} Hz, main fader {:.1f} dB\n", session->tracks.size(), session->sample_rate,
+               session->main_fader_db);
     for (const auto& t : session->tracks)
-        fmt::print("  {:24} trim {:+6.1f} dB  fader {:+6.1f} dB  pan {:+.2f}{}{}{}{}\n", t->name, t->trim_db, t->fader_db, t->pan,
-                   t->mute ? "  muted" : "", t->solo ? "  solo" : "", t->polarity_inverted ? "  inverted" : "",
-                   t->level_ride ? "  ridden" : "");
+        fmt::print("  {:24} trim {:+6.1f} dB  fader {:+6.1f} dB  pan {:+.2f}{}{}{}{}\n", t->name, t->trim_db,
+                   t->fader_db, t->pan, t->mute ? "  muted" : "", t->solo ? "  solo" : "",
+                   t->polarity_inverted ? "  inverted" : "", t->level_ride ? "  ridden" : "");
     return done;
 }
 
@@ -136,8 +139,10 @@ int show(const fs::path& file, bool as_json) {
 json staging_to_json(const Track& track, const Staging& s) {
     return {{"name", track.name},
             {"kind", kind_name(s.kind)},
-            {"target", {{"measure", s.target.measure == Measure::peak ? "peak" : "average"},
-                        {"low_dbfs", s.target.low_dbfs}, {"high_dbfs", s.target.high_dbfs}}},
+            {"target",
+             {{"measure", s.target.measure == Measure::peak ? "peak" : "average"},
+              {"low_dbfs", s.target.low_dbfs},
+              {"high_dbfs", s.target.high_dbfs}}},
             {"before_dbfs", level_json(s.before_dbfs)},
             {"trim_db", s.trim_db},
             {"after_dbfs", level_json(s.after_dbfs)},
@@ -175,11 +180,13 @@ int set(const fs::path& file, const std::string& name, const std::vector<std::st
     if (!session) return complain(session.error());
     const Track* track = session->find(name);
     const bool is_main = !track && name == "main";
-    if (!track && !is_main) return complain({file.string(), fmt::format("there is no track called '{}'", name)}, wrong_usage);
+    if (!track && !is_main)
+        return complain({file.string(), fmt::format("there is no track called '{}'", name)}, wrong_usage);
     Track changed = track ? *track : Track{};
     for (const std::string& assignment : assignments) {
         const size_t equals = assignment.find('=');
-        if (equals == std::string::npos) return complain({"", fmt::format("'{}' is not KEY=VALUE", assignment)}, wrong_usage);
+        if (equals == std::string::npos)
+            return complain({"", fmt::format("'{}' is not KEY=VALUE", assignment)}, wrong_usage);
         const std::string key = assignment.substr(0, equals), value = assignment.substr(equals + 1);
         const auto result = is_main ? set_main_by_name(*session, key, value) : set_by_name(changed, key, value);
         if (!result) return complain(result.error(), wrong_usage);
@@ -189,21 +196,25 @@ int set(const fs::path& file, const std::string& name, const std::vector<std::st
     return written ? done : complain(written.error());
 }
 
-int ride(const fs::path& file, const std::string& name, const std::string& parameter, const std::vector<std::string>& points) {
+int ride(const fs::path& file, const std::string& name, const std::string& parameter,
+         const std::vector<std::string>& points) {
     const auto session = read_session(file);
     if (!session) return complain(session.error());
     const Track* track = session->find(name);
     if (!track) return complain({file.string(), fmt::format("there is no track called '{}'", name)}, wrong_usage);
-    if (parameter != "level") return complain({"", fmt::format("'{}' cannot be ridden; level can", parameter)}, wrong_usage);
+    if (parameter != "level")
+        return complain({"", fmt::format("'{}' cannot be ridden; level can", parameter)}, wrong_usage);
     Curve curve;
     for (const std::string& text : points) {
         RidePoint p;
         int used = 0;
-        if (std::sscanf(text.c_str(), "%lf=%lf%n", &p.time_s, &p.value, &used) != 2 || used != static_cast<int>(text.size()) ||
-            !std::isfinite(p.time_s) || !(p.time_s >= 0.0))
+        if (std::sscanf(text.c_str(), "%lf=%lf%n", &p.time_s, &p.value, &used) != 2 ||
+            used != static_cast<int>(text.size()) || !std::isfinite(p.time_s) || !(p.time_s >= 0.0))
             return complain({"", fmt::format("'{}' is not TIME=VALUE, in seconds and dB", text)}, wrong_usage);
         if (!(p.value >= ride_min_db && p.value <= ride_max_db))
-            return complain({"", fmt::format("a level ride goes from {:g} to {:g} dB; {} is outside", ride_min_db, ride_max_db, text)}, wrong_usage);
+            return complain({"", fmt::format("a level ride goes from {:g} to {:g} dB; {} is outside", ride_min_db,
+                                             ride_max_db, text)},
+                            wrong_usage);
         curve.insert(p);
     }
     const Session next = with_track(*session, track->id, [&](Track& t) {
@@ -242,7 +253,9 @@ int render(const RenderOptions& options) {
     const PlanPtr plan = opened->plan();
     Export what;
     what.file = options.out;
-    what.format = options.bits == "16" ? SampleFormat::s16 : options.bits == "24" ? SampleFormat::s24 : SampleFormat::f32;
+    what.format = options.bits == "16"   ? SampleFormat::s16
+                  : options.bits == "24" ? SampleFormat::s24
+                                         : SampleFormat::f32;
     what.sample_rate = options.rate;
     what.block_frames = options.block;
     what.stretch.first = std::llround(options.from_s * plan->sample_rate);
@@ -263,12 +276,14 @@ int render(const RenderOptions& options) {
         print(document);
     } else {
         const Measurement& m = report->measured;
-        fmt::print("{}: {:.2f} s, sample peak {}, true peak {}, loudness {}; {:.2f} s, {:.0f} times real time\n", options.out.string(),
-                   m.duration_s(), in_words(m.sample_peak_dbfs, "dBFS"), in_words(m.true_peak_dbtp, "dBTP"),
-                   in_words(m.integrated_lufs, "LUFS"), report->render_seconds, report->realtime_factor);
+        fmt::print("{}: {:.2f} s, sample peak {}, true peak {}, loudness {}; {:.2f} s, {:.0f} times real time\n",
+                   options.out.string(), m.duration_s(), in_words(m.sample_peak_dbfs, "dBFS"),
+                   in_words(m.true_peak_dbtp, "dBTP"), in_words(m.integrated_lufs, "LUFS"), report->render_seconds,
+                   report->realtime_factor);
     }
     if (report->clamped_samples > 0)
-        complain({options.out.string(), fmt::format("{} samples lay above full scale and were clipped", report->clamped_samples)});
+        complain({options.out.string(),
+                  fmt::format("{} samples lay above full scale and were clipped", report->clamped_samples)});
     return opened->missing.empty() ? done : file_trouble;
 }
 
@@ -281,7 +296,11 @@ int check(const fs::path& file, bool as_json) {
     const auto checks = check_handoff(opened->session, *plan, *mix, opened->missing);
     json list = json::array();
     for (const Check& c : checks) {
-        list.push_back({{"id", c.id}, {"passed", c.passed}, {"measured", level_json(c.measured)}, {"limit", level_json(c.limit)}, {"text", c.text}});
+        list.push_back({{"id", c.id},
+                        {"passed", c.passed},
+                        {"measured", level_json(c.measured)},
+                        {"limit", level_json(c.limit)},
+                        {"text", c.text}});
         if (!as_json) fmt::print("{}  {:20} {}\n", c.passed ? "ok  " : "FAIL", c.id, c.text);
     }
     if (as_json) print({{"passed", all_passed(checks)}, {"checks", list}});
@@ -306,7 +325,8 @@ int main(int argc, char** argv) {
     CLI::App app{"Isotonus without a display: measure, stage, balance, ride, export."};
     app.require_subcommand(1);
     app.failure_message([](const CLI::App* a, const CLI::Error& e) {
-        return "isotonus-cli: " + std::string(e.what()) + "\nSee isotonus-cli " + (a->get_parent() ? a->get_name() + " " : "") + "--help\n";
+        return "isotonus-cli: " + std::string(e.what()) + "\nSee isotonus-cli " +
+               (a->get_parent() ? a->get_name() + " " : "") + "--help\n";
     });
     int status = done;
     std::string session, folder, name, parameter, device = "simulated";

@@ -24,7 +24,8 @@ SimulatedDevice::SimulatedDevice(int sample_rate, int block_frames, BlockSource&
         auto due = steady_clock::now();
         while (!stop.stop_requested() && !clock->gone) {
             source.fill(out.data(), block_frames, false);
-            due = std::max(due + block, steady_clock::now() - 20 * block);  // after a long stall, do not race to catch up
+            due =
+                std::max(due + block, steady_clock::now() - 20 * block);  // after a long stall, do not race to catch up
             std::this_thread::sleep_until(due);
         }
     });
@@ -52,8 +53,8 @@ Result<void> guarded(const std::string& device, Do work) {
 
 class RealDevice : public Device {
   public:
-    static Result<std::unique_ptr<Device>> open(RtAudio::Api api, const std::string& name, const std::string& bare_name, int rate,
-                                                int block_frames, BlockSource& source) {
+    static Result<std::unique_ptr<Device>> open(RtAudio::Api api, const std::string& name, const std::string& bare_name,
+                                                int rate, int block_frames, BlockSource& source) {
         auto device = std::unique_ptr<RealDevice>(new RealDevice(api, name, source));
         auto opened = guarded(name, [&] {
             RtAudio& audio = *device->audio_;
@@ -72,7 +73,8 @@ class RealDevice : public Device {
             options.priority = 60;
             options.streamName = "Isotonus";
             unsigned frames = static_cast<unsigned>(block_frames);
-            audio.openStream(&out, nullptr, RTAUDIO_FLOAT32, static_cast<unsigned>(rate), &frames, &RealDevice::called, device.get(), &options);
+            audio.openStream(&out, nullptr, RTAUDIO_FLOAT32, static_cast<unsigned>(rate), &frames, &RealDevice::called,
+                             device.get(), &options);
             device->block_frames_ = static_cast<int>(frames);
             audio.startStream();
         });
@@ -96,7 +98,8 @@ class RealDevice : public Device {
         audio_->showWarnings(false);
     }
     static int called(void* out, void*, unsigned frames, double, RtAudioStreamStatus status, void* self) {
-        static_cast<RealDevice*>(self)->source_.fill(static_cast<float*>(out), static_cast<int>(frames), (status & RTAUDIO_OUTPUT_UNDERFLOW) != 0);
+        static_cast<RealDevice*>(self)->source_.fill(static_cast<float*>(out), static_cast<int>(frames),
+                                                     (status & RTAUDIO_OUTPUT_UNDERFLOW) != 0);
         return 0;
     }
 
@@ -131,7 +134,8 @@ Result<std::unique_ptr<Device>> open_device(const std::string& name, int rate, i
     if (name == simulated_device) return std::make_unique<SimulatedDevice>(rate, block_frames, source);
     for (const auto& [api, label] : apis) {
         const std::string prefix = std::string(label) + ": ";
-        if (name.starts_with(prefix)) return RealDevice::open(api, name, name.substr(prefix.size()), rate, block_frames, source);
+        if (name.starts_with(prefix))
+            return RealDevice::open(api, name, name.substr(prefix.size()), rate, block_frames, source);
     }
     return fail(name, "there is no such device");
 }

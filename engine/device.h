@@ -33,7 +33,8 @@ inline constexpr const char* simulated_device = "simulated";
 std::vector<std::string> device_names();
 
 /// Opens and starts a device.  Fails with a sentence: not there, another rate, in use.
-Result<std::unique_ptr<Device>> open_device(const std::string& name, int sample_rate, int block_frames, BlockSource& source);
+Result<std::unique_ptr<Device>> open_device(const std::string& name, int sample_rate, int block_frames,
+                                            BlockSource& source);
 
 /// A clock that asks for blocks at the pace of a real device, and drops them.
 class SimulatedDevice : public Device {

@@ -36,7 +36,8 @@ struct Engine::MeterRing {
 
 /// A plan in action.
 struct Engine::Program {
-    Program(PlanPtr plan, std::shared_ptr<Stream> from) : renderer(plan), stream(std::move(from)), inputs(plan->tracks.size()), meters(plan->tracks.size()) {}
+    Program(PlanPtr plan, std::shared_ptr<Stream> from)
+        : renderer(plan), stream(std::move(from)), inputs(plan->tracks.size()), meters(plan->tracks.size()) {}
     Renderer renderer;
     std::shared_ptr<Stream> stream;
     std::vector<const float*> inputs;
@@ -73,7 +74,8 @@ std::optional<std::string> Engine::watch() {
     device_.reset();
     device_ = std::make_unique<SimulatedDevice>(sample_rate_, block_frames_, *this);
     quiet_looks_ = 0;
-    return "The device '" + lost + "' has vanished. The simulated device keeps time; the position and the session are kept.";
+    return "The device '" + lost +
+           "' has vanished. The simulated device keeps time; the position and the session are kept.";
 }
 
 Engine::Program* Engine::newest() const { return programs_.empty() ? nullptr : programs_.back().get(); }
@@ -131,7 +133,8 @@ LiveLevels Engine::levels() {
         for (size_t i = 0; i < out.tracks.size(); ++i) {
             out.tracks[i].peak_after_trim = std::max(out.tracks[i].peak_after_trim, e->tracks[i].peak_after_trim);
             out.tracks[i].peak_after_fader = std::max(out.tracks[i].peak_after_fader, e->tracks[i].peak_after_fader);
-            out.tracks[i].square_after_fader = std::max(out.tracks[i].square_after_fader, e->tracks[i].square_after_fader);
+            out.tracks[i].square_after_fader =
+                std::max(out.tracks[i].square_after_fader, e->tracks[i].square_after_fader);
         }
         for (int c = 0; c < 2; ++c) {
             out.main_peak[c] = std::max(out.main_peak[c], e->peak[c]);
@@ -197,7 +200,8 @@ int64_t Engine::render(float* out, int frames) {
         const int64_t chunk_end = (position / Stream::chunk_frames + 1) * Stream::chunk_frames;
         const int64_t part = std::min({frames - done, end - position, chunk_end - position});
         float* const to = out + 2 * done;
-        program->renderer.process(position, part, program->inputs, to, meters ? std::span(meters->tracks) : std::span<TrackLevels>());
+        program->renderer.process(position, part, program->inputs, to,
+                                  meters ? std::span(meters->tracks) : std::span<TrackLevels>());
         if (looping || since_wrap_ < seam) {  // no click where the end of the loop meets its start
             for (int64_t i = 0; i < part; ++i) {
                 const int64_t left = looping ? loop_end - (position + i) : seam;

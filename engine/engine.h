@@ -1,4 +1,5 @@
-// Real time: transport, plans, meters, device.  All public functions are for one thread (the interface's), but for fill().
+// Real time: transport, plans, meters, device.  All public functions are for one thread (the interface's), but for
+// fill().
 #pragma once
 
 #include <atomic>
@@ -15,14 +16,15 @@ namespace isotonus {
 struct LiveLevels {
     std::vector<TrackLevels> tracks;  ///< in the plan's order
     float main_peak[2] = {};
-    float main_square[2] = {};        ///< mean of x^2 over the loudest block
-    bool any = false;                 ///< a block was played
+    float main_square[2] = {};  ///< mean of x^2 over the loudest block
+    bool any = false;           ///< a block was played
 };
 
 /// How well the device was served.
 struct Service {
     int64_t blocks = 0;
-    int64_t late_blocks = 0;   ///< took longer than their own time, the device ran dry, or samples were not there in time
+    int64_t late_blocks =
+        0;  ///< took longer than their own time, the device ran dry, or samples were not there in time
     double load_median = 0.0;  ///< share of a block's time that its computation took, of blocks played
     double load_max = 0.0;
 };
@@ -76,8 +78,8 @@ class Engine : public BlockSource {
     int sample_rate_ = 48000;
     int block_frames_ = 256;
 
-    // Programs are made and freed by the interface's thread.  The audio thread claims the pending one before it takes it,
-    // and then says that it is the active one; what is neither of the three is freed.
+    // Programs are made and freed by the interface's thread.  The audio thread claims the pending one before it takes
+    // it, and then says that it is the active one; what is neither of the three is freed.
     std::vector<std::unique_ptr<Program>> programs_;
     std::atomic<Program*> pending_{nullptr}, claimed_{nullptr}, active_{nullptr};
 

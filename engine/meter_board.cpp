@@ -20,8 +20,9 @@ void MeterBar::advance(double peak_db, double elapsed_s) {
 }
 
 void MeterBoard::advance(const RenderPlan& plan, const LiveLevels& levels, double elapsed_s) {
-    const bool same = tracks.size() == plan.tracks.size() &&
-                      std::equal(tracks.begin(), tracks.end(), plan.tracks.begin(), [](const auto& a, const auto& b) { return a.id == b.id; });
+    const bool same =
+        tracks.size() == plan.tracks.size() && std::equal(tracks.begin(), tracks.end(), plan.tracks.begin(),
+                                                          [](const auto& a, const auto& b) { return a.id == b.id; });
     if (!same) {
         std::vector<TrackBars> next;
         for (const PlanTrack& t : plan.tracks) {

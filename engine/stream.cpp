@@ -7,7 +7,8 @@ namespace isotonus {
 
 Stream::Stream(PlanPtr plan) : plan_(std::move(plan)) {
     for (Slot& slot : slots_) {
-        for (const PlanTrack& t : plan_->tracks) slot.samples.emplace_back(static_cast<size_t>(chunk_frames * t.channels));
+        for (const PlanTrack& t : plan_->tracks)
+            slot.samples.emplace_back(static_cast<size_t>(chunk_frames * t.channels));
         slot.present.assign(plan_->tracks.size(), 0);
     }
     thread_ = std::jthread([this](const std::stop_token& stop) { read_ahead(stop); });
@@ -15,8 +16,8 @@ Stream::Stream(PlanPtr plan) : plan_(std::move(plan)) {
 
 Stream::~Stream() = default;
 
-// The reader empties a slot (chunk = -1) before it writes into it and gives up if the audio thread is in that chunk; the
-// audio thread says where it is before it looks.  With sequentially consistent order one of the two sees the other.
+// The reader empties a slot (chunk = -1) before it writes into it and gives up if the audio thread is in that chunk;
+// the audio thread says where it is before it looks.  With sequentially consistent order one of the two sees the other.
 bool Stream::enter(int64_t frame, std::vector<const float*>& inputs) {
     const int64_t chunk = frame / chunk_frames;
     playing_chunk_.store(chunk);
@@ -31,7 +32,8 @@ bool Stream::enter(int64_t frame, std::vector<const float*>& inputs) {
 }
 
 bool Stream::has(int64_t frame) const {
-    return std::any_of(slots_.begin(), slots_.end(), [&](const Slot& s) { return s.chunk.load() == frame / chunk_frames; });
+    return std::any_of(slots_.begin(), slots_.end(),
+                       [&](const Slot& s) { return s.chunk.load() == frame / chunk_frames; });
 }
 
 void Stream::set_loop(int64_t first, int64_t end) {
@@ -84,7 +86,8 @@ void Stream::read_ahead(const std::stop_token& stop) {
     }
     while (!stop.stop_requested()) {
         const auto wanted = wanted_chunks();
-        const auto missing = std::find_if(wanted.begin(), wanted.end(), [&](int64_t c) { return !has(c * chunk_frames); });
+        const auto missing =
+            std::find_if(wanted.begin(), wanted.end(), [&](int64_t c) { return !has(c * chunk_frames); });
         const auto spare = std::find_if(slots_.begin(), slots_.end(), [&](const Slot& s) {
             return std::find(wanted.begin(), wanted.end(), s.chunk.load()) == wanted.end();
         });

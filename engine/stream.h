@@ -1,4 +1,5 @@
-// Tracks' samples from disk, ahead of the playhead.  Memory depends on the number of tracks, never on the song's length.
+// Tracks' samples from disk, ahead of the playhead.  Memory depends on the number of tracks, never on the song's
+// length.
 #pragma once
 
 #include <array>
@@ -25,8 +26,8 @@ class Stream {
 
     const RenderPlan& plan() const { return *plan_; }
 
-    /// Audio thread: enters the chunk of this frame.  True when its samples are there; then `inputs` point at the frame,
-    /// one for each track, and stay valid until the next call.
+    /// Audio thread: enters the chunk of this frame.  True when its samples are there; then `inputs` point at the
+    /// frame, one for each track, and stay valid until the next call.
     bool enter(int64_t frame, std::vector<const float*>& inputs);
 
     /// Any thread: where play goes on (as after a jump), and the loop, so that the right chunks are read.

@@ -15,7 +15,9 @@ constexpr int pan_width = 210, figure_width = 76;
 Ruler fader_ruler(int width) { return Ruler::fader(20.0, width - pan_width - figure_width - 16.0); }
 Ruler level_ruler(int width) { return Ruler::level(20.0, width - pan_width - figure_width - 16.0); }
 QRect pan_area(int width) { return {width - pan_width + 12, 0, pan_width - 70, row_height}; }
-int pan_place(const QRect& area, double pan) { return area.left() + static_cast<int>(std::lround((pan + 1.0) / 2.0 * (area.width() - 1))); }
+int pan_place(const QRect& area, double pan) {
+    return area.left() + static_cast<int>(std::lround((pan + 1.0) / 2.0 * (area.width() - 1)));
+}
 
 }  // namespace
 
@@ -39,7 +41,8 @@ QString BalanceLane::sentence() const {
     const Track& t = *track();
     QString text = tr("%1: fader %2, pan %3").arg(track_name(), db_text(t.fader_db), pan_text(t.pan));
     if (const Measurement* m = work_.materials.measured(t); m && m->sample_peak_dbfs && !t.level_ride)
-        text += tr("; whole-song peak after the fader %1").arg(db_text(*m->sample_peak_dbfs + t.trim_db + t.fader_db, "dBFS"));
+        text += tr("; whole-song peak after the fader %1")
+                    .arg(db_text(*m->sample_peak_dbfs + t.trim_db + t.fader_db, "dBFS"));
     if (const auto* bars = work_.player.meters().find(id()); bars && std::isfinite(bars->after_fader.highest_db))
         text += tr("; highest heard %1").arg(db_text(bars->after_fader.highest_db, "dBFS"));
     return text + '.';
@@ -49,20 +52,25 @@ void BalanceLane::move_fader(double to_db, uint64_t gesture) {
     const auto ids = work_.document.moved_with(id());
     const double from = track()->fader_db;
     if (ids.size() == 1 || std::isinf(to_db) || std::isinf(from)) {
-        const QString name = ids.size() == 1 ? tr("Fader %1 %2").arg(track_name(), db_text(to_db)) : tr("Fader %1 tracks %2").arg(ids.size()).arg(db_text(to_db));
-        work_.document.edit_tracks(name, ids, [to_db](Track& t) { t.fader_db = to_db; }, gesture);
+        const QString name = ids.size() == 1 ? tr("Fader %1 %2").arg(track_name(), db_text(to_db))
+                                             : tr("Fader %1 tracks %2").arg(ids.size()).arg(db_text(to_db));
+        work_.document.edit_tracks(
+            name, ids, [to_db](Track& t) { t.fader_db = to_db; }, gesture);
         return;
     }
     const double by = to_db - from;  // several rows keep their differences
-    work_.document.edit_tracks(tr("Fader %1 tracks %2").arg(ids.size()).arg(db_text(by, "dB", true)), ids,
-                               [by](Track& t) { t.fader_db = fader_moved(t.fader_db, by); }, gesture);
+    work_.document.edit_tracks(
+        tr("Fader %1 tracks %2").arg(ids.size()).arg(db_text(by, "dB", true)), ids,
+        [by](Track& t) { t.fader_db = fader_moved(t.fader_db, by); }, gesture);
 }
 
 void BalanceLane::move_pan(double to, uint64_t gesture) {
     const double by = std::clamp(to, -1.0, 1.0) - track()->pan;
     const auto ids = work_.document.moved_with(id());
-    const QString name = ids.size() == 1 ? tr("Pan %1 %2").arg(track_name(), pan_text(track()->pan + by)) : tr("Pan %1 tracks").arg(ids.size());
-    work_.document.edit_tracks(name, ids, [by](Track& t) { t.pan = std::clamp(t.pan + by, -1.0, 1.0); }, gesture);
+    const QString name = ids.size() == 1 ? tr("Pan %1 %2").arg(track_name(), pan_text(track()->pan + by))
+                                         : tr("Pan %1 tracks").arg(ids.size());
+    work_.document.edit_tracks(
+        name, ids, [by](Track& t) { t.pan = std::clamp(t.pan + by, -1.0, 1.0); }, gesture);
 }
 
 void BalanceLane::nudge(double by, uint64_t gesture) {
@@ -90,7 +98,8 @@ void BalanceLane::reset_value() {
 }
 
 double BalanceLane::per_pixel(const QPoint&) const {
-    return active_ == Part::fader ? fader_ruler(width()).db_per_pixel(track()->fader_db) : 2.0 / pan_area(width()).width();
+    return active_ == Part::fader ? fader_ruler(width()).db_per_pixel(track()->fader_db)
+                                  : 2.0 / pan_area(width()).width();
 }
 
 bool BalanceLane::grab(const QPoint& at) {
@@ -105,13 +114,18 @@ bool BalanceLane::grab(const QPoint& at) {
 bool BalanceLane::key(QKeyEvent* event) {
     active_ = Part::fader;
     switch (event->key()) {
-        case Qt::Key_Comma: move_pan(track()->pan - 0.05, 0); return true;
-        case Qt::Key_Period: move_pan(track()->pan + 0.05, 0); return true;
+        case Qt::Key_Comma:
+            move_pan(track()->pan - 0.05, 0);
+            return true;
+        case Qt::Key_Period:
+            move_pan(track()->pan + 0.05, 0);
+            return true;
         case Qt::Key_P:
             active_ = Part::pan;
             open_entry();
             return true;
-        default: return false;
+        default:
+            return false;
     }
 }
 
@@ -127,7 +141,8 @@ void BalanceLane::levels_changed() {
     const MeterBar bar = bars ? bars->after_fader : MeterBar{};
     const Ruler r = level_ruler(width());
     const auto x = [&](double db) { return std::lround(r.place(std::max(db, -60.0))); };
-    if (x(bar.level_db) == x(shown_level_db_) && x(bar.hold_db) == x(shown_hold_db_) && bar.clipped == shown_clipped_) return;
+    if (x(bar.level_db) == x(shown_level_db_) && x(bar.hold_db) == x(shown_hold_db_) && bar.clipped == shown_clipped_)
+        return;
     shown_level_db_ = bar.level_db;
     shown_hold_db_ = bar.hold_db;
     shown_clipped_ = bar.clipped;
@@ -153,10 +168,12 @@ void BalanceLane::paint_fader(QPainter& painter) {
     const int zero = static_cast<int>(std::lround(r.place(0.0)));
     painter.drawLine(zero, 9, zero, 17);
     const bool heard = work_.document.session().is_heard(t);
-    paint_blade(painter, static_cast<int>(std::lround(r.place(t.fader_db))), 3, 22, heard ? theme().accent : theme().faint);
+    paint_blade(painter, static_cast<int>(std::lround(r.place(t.fader_db))), 3, 22,
+                heard ? theme().accent : theme().faint);
     painter.setFont(lettering(13));
     painter.setPen(heard ? theme().ink : theme().faint);
-    painter.drawText(QRect(width() - pan_width - figure_width, 0, figure_width - 8, 25), Qt::AlignRight | Qt::AlignVCenter, db_text(t.fader_db));
+    painter.drawText(QRect(width() - pan_width - figure_width, 0, figure_width - 8, 25),
+                     Qt::AlignRight | Qt::AlignVCenter, db_text(t.fader_db));
 }
 
 void BalanceLane::paint_meter(QPainter& painter) {
@@ -166,13 +183,17 @@ void BalanceLane::paint_meter(QPainter& painter) {
     const auto x = [&](double db) { return static_cast<int>(std::lround(r.place(std::clamp(db, -60.0, 0.0)))); };
     const double ceiling = work_.document.session().targets.peak_ceiling_dbfs;
     if (shown_level_db_ > -60.0) {
-        painter.fillRect(QRect(place.topLeft(), QPoint(x(std::min(shown_level_db_, ceiling)), place.bottom())), theme().inside);
+        painter.fillRect(QRect(place.topLeft(), QPoint(x(std::min(shown_level_db_, ceiling)), place.bottom())),
+                         theme().inside);
         if (shown_level_db_ > ceiling)  // above the ceiling the bar is raised too
-            painter.fillRect(QRect(QPoint(x(ceiling) + 1, place.top() - 2), QPoint(x(shown_level_db_), place.bottom())), theme().above);
+            painter.fillRect(QRect(QPoint(x(ceiling) + 1, place.top() - 2), QPoint(x(shown_level_db_), place.bottom())),
+                             theme().above);
     }
-    if (shown_hold_db_ > -60.0) painter.fillRect(x(shown_hold_db_), place.top() - 1, 2, place.height() + 2, theme().ink);
+    if (shown_hold_db_ > -60.0)
+        painter.fillRect(x(shown_hold_db_), place.top() - 1, 2, place.height() + 2, theme().ink);
     const Track& t = *track();
-    if (const Measurement* m = work_.materials.measured(t); m && m->sample_peak_dbfs && !t.level_ride && std::isfinite(t.fader_db)) {
+    if (const Measurement* m = work_.materials.measured(t);
+        m && m->sample_peak_dbfs && !t.level_ride && std::isfinite(t.fader_db)) {
         const int at = x(*m->sample_peak_dbfs + t.trim_db + t.fader_db);  // whole-song peak after the fader
         painter.setPen(theme().ink);
         painter.drawLine(at - 3, place.bottom() + 3, at, place.bottom());
@@ -217,8 +238,10 @@ void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Wor
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
     const int figure_left = area.right() - pan_width - figure_width + 4;
-    painter.drawText(QRect(figure_left, 0, figure_width, 16), Qt::AlignVCenter | Qt::AlignLeft, QCoreApplication::translate("Station", "fader dB"));
-    painter.drawText(QRect(figure_left, 15, figure_width, 16), Qt::AlignVCenter | Qt::AlignLeft, QCoreApplication::translate("Station", "level dBFS"));
+    painter.drawText(QRect(figure_left, 0, figure_width, 16), Qt::AlignVCenter | Qt::AlignLeft,
+                     QCoreApplication::translate("Station", "fader dB"));
+    painter.drawText(QRect(figure_left, 15, figure_width, 16), Qt::AlignVCenter | Qt::AlignLeft,
+                     QCoreApplication::translate("Station", "level dBFS"));
     const QRect pan = pan_area(area.width());
     for (const auto& [place, letter] : {std::pair{-1.0, "L"}, std::pair{0.0, "C"}, std::pair{1.0, "R"}})
         painter.drawText(QRect(pan_place(pan, place) - 10, 12, 20, 18), Qt::AlignCenter, letter);
@@ -230,16 +253,19 @@ QWidget* BalanceStation::make_tools(Workspace& work, QWidget* parent) const {
     layout->setContentsMargins(0, 0, 0, 0);
     const auto set_all = [&work](const QString& name, double db) {
         Session next = work.document.session();
-        for (const auto& t : work.document.session().tracks) next = with_track(next, t->id, [db](Track& track) { track.fader_db = db; });
+        for (const auto& t : work.document.session().tracks)
+            next = with_track(next, t->id, [db](Track& track) { track.fader_db = db; });
         work.document.edit(name, std::move(next));
     };
     auto* down = new QPushButton(QCoreApplication::translate("Station", "All down"));
     down->setObjectName("allDown");
     down->setToolTip(QCoreApplication::translate("Station", "Every fader off: bring the tracks up one at a time."));
-    QObject::connect(down, &QPushButton::clicked, tools, [set_all] { set_all(QCoreApplication::translate("Station", "All faders down"), silence_db); });
+    QObject::connect(down, &QPushButton::clicked, tools,
+                     [set_all] { set_all(QCoreApplication::translate("Station", "All faders down"), silence_db); });
     auto* zero = new QPushButton(QCoreApplication::translate("Station", "All to 0 dB"));
     zero->setObjectName("allToZero");
-    QObject::connect(zero, &QPushButton::clicked, tools, [set_all] { set_all(QCoreApplication::translate("Station", "All faders to 0 dB"), 0.0); });
+    QObject::connect(zero, &QPushButton::clicked, tools,
+                     [set_all] { set_all(QCoreApplication::translate("Station", "All faders to 0 dB"), 0.0); });
     layout->addWidget(down);
     layout->addWidget(zero);
     layout->addStretch();

@@ -41,7 +41,9 @@ class BalanceLane : public Lane {
 class BalanceStation : public Station {
   public:
     QString title() const override;
-    Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override { return new BalanceLane(work, id, parent); }
+    Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override {
+        return new BalanceLane(work, id, parent);
+    }
     void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override;
     QWidget* make_tools(Workspace& work, QWidget* parent) const override;
 };

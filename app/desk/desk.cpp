@@ -22,6 +22,7 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     scroll_ = new QScrollArea;
     scroll_->setWidgetResizable(true);
     scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOn);
     scroll_->setFocusPolicy(Qt::NoFocus);
     scroll_->setFrameShape(QFrame::NoFrame);
     content_ = new QWidget;
@@ -55,8 +56,9 @@ QWidget* Desk::make_empty_state() {
     auto* page = new QWidget;
     auto* layout = new QVBoxLayout(page);
     auto* title = new QLabel(tr("Drop a folder of audio files anywhere in this window"));
-    title->setFont(lettering(22));
-    auto* text = new QLabel(tr("One file for each sound, rendered from where the music was made: they become the rows of the mix."));
+    title->setStyleSheet("font-size: 22px;");
+    auto* text = new QLabel(
+        tr("One file for each sound, rendered from where the music was made: they become the rows of the mix."));
     auto* demo = new QPushButton(tr("Open the demo: the paper-boat festival"));
     demo->setObjectName("openDemo");
     auto* folder = new QPushButton(tr("Choose a folder…"));
@@ -103,7 +105,8 @@ void Desk::move_focus(int by, bool extend) {
     if (tracks.empty()) return;
     size_t at = 0;
     while (at < tracks.size() && tracks[at]->id != work_.document.focused()) ++at;
-    const auto to = static_cast<size_t>(std::clamp<int64_t>(static_cast<int64_t>(at) + by, 0, static_cast<int64_t>(tracks.size()) - 1));
+    const auto to = static_cast<size_t>(
+        std::clamp<int64_t>(static_cast<int64_t>(at) + by, 0, static_cast<int64_t>(tracks.size()) - 1));
     const TrackId id = tracks[to]->id;
     if (!extend) {
         work_.document.select_only(id);
@@ -117,7 +120,8 @@ void Desk::move_focus(int by, bool extend) {
 
 void Desk::follow_session() {
     const auto& tracks = work_.document.session().tracks;
-    const bool same = std::equal(rows_.begin(), rows_.end(), tracks.begin(), tracks.end(), [](const Row& r, const auto& t) { return r.head->id() == t->id; });
+    const bool same = std::equal(rows_.begin(), rows_.end(), tracks.begin(), tracks.end(),
+                                 [](const Row& r, const auto& t) { return r.head->id() == t->id; });
     if (same)
         refresh();
     else
@@ -154,7 +158,11 @@ void Desk::rebuild() {
     refresh();
     content_->adjustSize();
     scroll_->verticalScrollBar()->setValue(scrolled);
-    if (Lane* lane = lane_of(work_.document.focused()); lane && had_focus) lane->setFocus();
+    if (Lane* lane = lane_of(work_.document.focused())) {
+        if (had_focus) lane->setFocus();
+        // The panel of a station leaves less room: the focused row stays in sight.
+        QTimer::singleShot(0, lane, [this, lane] { scroll_->ensureWidgetVisible(lane, 0, 0); });
+    }
 }
 
 void Desk::refresh() {

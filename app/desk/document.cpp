@@ -28,7 +28,8 @@ void Document::edit(const QString& name, Session next, uint64_t gesture) {
     changed();
 }
 
-void Document::edit_tracks(const QString& name, const std::vector<TrackId>& ids, const std::function<void(Track&)>& change, uint64_t gesture) {
+void Document::edit_tracks(const QString& name, const std::vector<TrackId>& ids,
+                           const std::function<void(Track&)>& change, uint64_t gesture) {
     Session next = session();
     for (const TrackId id : ids) next = with_track(next, id, change);
     edit(name, std::move(next), gesture);
@@ -82,7 +83,9 @@ Result<void> Document::save(const fs::path& file) {
     return {};
 }
 
-bool Document::is_selected(TrackId id) const { return std::find(selected_.begin(), selected_.end(), id) != selected_.end(); }
+bool Document::is_selected(TrackId id) const {
+    return std::find(selected_.begin(), selected_.end(), id) != selected_.end();
+}
 
 void Document::select(std::vector<TrackId> ids, TrackId focused) {
     if (ids == selected_ && focused == focused_) return;
@@ -127,7 +130,8 @@ std::vector<TrackId> Document::moved_with(TrackId id) const {
 fs::path Document::recovery_folder() {
     const char* state = std::getenv("XDG_STATE_HOME");
     const char* home = std::getenv("HOME");
-    const fs::path base = state && *state ? fs::path(state) : fs::path(home && *home ? home : "/tmp") / ".local" / "state";
+    const fs::path base =
+        state && *state ? fs::path(state) : fs::path(home && *home ? home : "/tmp") / ".local" / "state";
     const fs::path folder = base / "isotonus" / "recovery";
     std::error_code ignored;
     fs::create_directories(folder, ignored);

@@ -23,7 +23,8 @@ class Document : public QObject {
 
     /// One undo step, named in words.  Steps with the same gesture (from new_gesture) become one: a drag.
     void edit(const QString& name, Session next, uint64_t gesture = 0);
-    void edit_tracks(const QString& name, const std::vector<TrackId>& ids, const std::function<void(Track&)>& change, uint64_t gesture = 0);
+    void edit_tracks(const QString& name, const std::vector<TrackId>& ids, const std::function<void(Track&)>& change,
+                     uint64_t gesture = 0);
     uint64_t new_gesture() { return ++last_gesture_; }
 
     bool can_undo() const { return history_.can_undo(); }
@@ -58,8 +59,8 @@ class Document : public QObject {
     // Crash recovery: an unsaved session is kept aside every few seconds.
     static fs::path recovery_folder();
     struct Recovered {
-        fs::path file;                  ///< in the recovery folder
-        std::optional<fs::path> path;   ///< where the session was saved
+        fs::path file;                 ///< in the recovery folder
+        std::optional<fs::path> path;  ///< where the session was saved
     };
     /// What processes that are gone have left behind.
     static std::vector<Recovered> left_behind();

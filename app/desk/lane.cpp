@@ -83,7 +83,8 @@ void Lane::mouseDoubleClickEvent(QMouseEvent* event) {
 }
 
 void Lane::wheelEvent(QWheelEvent* event) {
-    if (!hasFocus() && !work_.document.is_selected(id_)) {  // a page that scrolls under the wheel must not change levels
+    if (!hasFocus() &&
+        !work_.document.is_selected(id_)) {  // a page that scrolls under the wheel must not change levels
         event->ignore();
         return;
     }
@@ -94,19 +95,30 @@ void Lane::wheelEvent(QWheelEvent* event) {
 
 void Lane::keyPressEvent(QKeyEvent* event) {
     if (key(event)) return;
-    const double step = event->modifiers() & Qt::ShiftModifier ? 0.1 : event->modifiers() & Qt::ControlModifier ? 3.0 : 1.0;
+    const double step = event->modifiers() & Qt::ShiftModifier     ? 0.1
+                        : event->modifiers() & Qt::ControlModifier ? 3.0
+                                                                   : 1.0;
     switch (event->key()) {
-        case Qt::Key_Right: nudge(step, 0); return;
-        case Qt::Key_Left: nudge(-step, 0); return;
-        case Qt::Key_Backspace: reset_value(); return;
+        case Qt::Key_Right:
+            nudge(step, 0);
+            return;
+        case Qt::Key_Left:
+            nudge(-step, 0);
+            return;
+        case Qt::Key_Backspace:
+            reset_value();
+            return;
         case Qt::Key_Return:
-        case Qt::Key_Enter: open_entry(); return;
+        case Qt::Key_Enter:
+            open_entry();
+            return;
         case Qt::Key_Minus:
         case Qt::Key_Plus:
             open_entry();
             if (entry_) entry_->setText(event->text());
             return;
-        default: QWidget::keyPressEvent(event);
+        default:
+            QWidget::keyPressEvent(event);
     }
 }
 
@@ -139,10 +151,14 @@ void Lane::focusInEvent(QFocusEvent* event) {
 
 QColor colour_of(Fit fit) {
     switch (fit) {
-        case Fit::below: return theme().below;
-        case Fit::inside: return theme().inside;
-        case Fit::above: return theme().above;
-        case Fit::silent: break;
+        case Fit::below:
+            return theme().below;
+        case Fit::inside:
+            return theme().inside;
+        case Fit::above:
+            return theme().above;
+        case Fit::silent:
+            break;
     }
     return theme().faint;
 }
@@ -159,8 +175,8 @@ std::pair<int64_t, int64_t> blocks_of(int x, const LevelSummary& s, int rate, do
 
 }  // namespace
 
-void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& s, int rate, double shift_s, double gain,
-                    const TimeRuler& time, const QColor& colour) {
+void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& s, int rate,
+                    double shift_s, double gain, const TimeRuler& time, const QColor& colour) {
     painter.setPen(colour);
     const double middle = area.top() + area.height() / 2.0, half = area.height() / 2.0 - 1.0;
     const QRect columns = area & clip;
@@ -172,13 +188,15 @@ void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, con
             low = std::min(low, s.low[i]);
             high = std::max(high, s.high[i]);
         }
-        const auto y = [&](float v) { return static_cast<int>(std::lround(middle - half * std::clamp(static_cast<double>(v) * gain, -1.0, 1.0))); };
+        const auto y = [&](float v) {
+            return static_cast<int>(std::lround(middle - half * std::clamp(static_cast<double>(v) * gain, -1.0, 1.0)));
+        };
         painter.drawLine(x, y(high), x, y(low));
     }
 }
 
-void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& s, int rate, double shift_s, double gain,
-                        const TimeRuler& time, const QColor& colour, const Curve* ride) {
+void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& s, int rate,
+                        double shift_s, double gain, const TimeRuler& time, const QColor& colour, const Curve* ride) {
     painter.setPen(colour);
     const QRect columns = area & clip;
     for (int x = columns.left(); x <= columns.right(); ++x) {
@@ -187,7 +205,8 @@ void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip,
         double sum = 0.0;
         for (size_t i = static_cast<size_t>(first * s.channels); i < static_cast<size_t>(end * s.channels); ++i)
             sum += static_cast<double>(s.mean_square[i]);
-        double level = db_from_power(sum / static_cast<double>((end - first) * s.channels)) + aes17_db + db_from_gain(gain);
+        double level =
+            db_from_power(sum / static_cast<double>((end - first) * s.channels)) + aes17_db + db_from_gain(gain);
         if (ride) level += ride->value_at(time.time(x));
         const double share = std::clamp((level + 60.0) / 60.0, 0.0, 1.0);
         if (share > 0.0) painter.drawLine(x, area.bottom(), x, area.bottom() - static_cast<int>(share * area.height()));

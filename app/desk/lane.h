@@ -14,6 +14,7 @@ namespace isotonus {
 inline constexpr int row_height = 36;
 inline constexpr int head_width = 240;
 inline constexpr int mains_width = 200;
+inline constexpr int scroll_width = 8;  ///< right of the lanes; the song map leaves it free too, so that times line up
 
 class Lane : public QWidget {
     Q_OBJECT
@@ -39,7 +40,7 @@ class Lane : public QWidget {
     // The lane's value, in its own unit (dB for most).
     virtual QString value_text() const = 0;
     virtual QString value_name() const = 0;
-    virtual void nudge(double by, uint64_t gesture) = 0;       ///< for this row and those that move with it
+    virtual void nudge(double by, uint64_t gesture) = 0;  ///< for this row and those that move with it
     virtual void type_value(const QString& text) = 0;
     virtual void reset_value() = 0;
     virtual QString sentence() const { return track_name() + ": " + value_name() + " " + value_text(); }
@@ -81,12 +82,13 @@ TimeRuler lane_time(const Workspace& work, double width);
 void select_by_click(Document& document, TrackId id, Qt::KeyboardModifiers keys);
 
 /// Level over time of a file as a shape between its lowest and highest samples, `gain` applied.
-void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& summary, int sample_rate, double shift_s,
-                    double gain, const TimeRuler& time, const QColor& colour);
+void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& summary,
+                    int sample_rate, double shift_s, double gain, const TimeRuler& time, const QColor& colour);
 
 /// Level over time as a filled curve: the mean (AES17) of each column on a scale of −60 … 0 dBFS.
-void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& summary, int sample_rate,
-                        double shift_s, double gain, const TimeRuler& time, const QColor& colour, const Curve* ride = nullptr);
+void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& summary,
+                        int sample_rate, double shift_s, double gain, const TimeRuler& time, const QColor& colour,
+                        const Curve* ride = nullptr);
 
 /// The colour that says how a level stands against its window.
 QColor colour_of(Fit fit);

@@ -28,7 +28,9 @@ void MixWatch::restart() {
         const auto found = whole_song_peak(plan, progress.get());
         if (progress->cancelled()) return;
         std::optional<Peak> peak;
-        if (found) peak = Peak{level_from_gain(static_cast<double>(found->peak)), static_cast<double>(found->frame) / plan->sample_rate};
+        if (found)
+            peak = Peak{level_from_gain(static_cast<double>(found->peak)),
+                        static_cast<double>(found->frame) / plan->sample_rate};
         QMetaObject::invokeMethod(this, [this, peak, progress, figures_too] {
             if (progress != running_) return;
             peak_ = peak;

@@ -1,4 +1,5 @@
-// Knows the mix as it stands: its whole-song peak after every edit, and on request its full figures; computed in the background.
+// Knows the mix as it stands: its whole-song peak after every edit, and on request its full figures; computed in the
+// background.
 #pragma once
 
 #include <QObject>

@@ -31,16 +31,20 @@ void Player::open_device(const QString& name, int block_frames) {
     block_frames_ = block_frames;
     const auto opened = engine_.open(name.toStdString(), document_.session().sample_rate, block_frames);
     if (!opened)
-        emit message(tr("%1. The simulated device keeps time instead.").arg(QString::fromStdString(opened.error().text())));
+        emit message(
+            tr("%1. The simulated device keeps time instead.").arg(QString::fromStdString(opened.error().text())));
     emit device_changed();
 }
 
-QString Player::device_name() const { return engine_.device() ? QString::fromStdString(engine_.device()->name()) : QString(); }
+QString Player::device_name() const {
+    return engine_.device() ? QString::fromStdString(engine_.device()->name()) : QString();
+}
 
 void Player::follow_session() {
     recompile_.stop();
     plan_ = compile_plan(document_.session(), [this](const Track& t) { return materials_.of(t); });
-    if (engine_.device() && engine_.sample_rate() != document_.session().sample_rate) open_device(wanted_device_, block_frames_);
+    if (engine_.device() && engine_.sample_rate() != document_.session().sample_rate)
+        open_device(wanted_device_, block_frames_);
     engine_.set_plan(plan_);
     forward_loop();
     emit plan_changed();
@@ -73,7 +77,8 @@ void Player::set_loop(const Loop& loop) {
 void Player::forward_loop() {
     const double rate = document_.session().sample_rate;
     if (loop_.on && loop_.to_s > loop_.from_s)
-        engine_.set_loop(std::llround(loop_.from_s * rate), std::min(plan_->frames, static_cast<int64_t>(std::llround(loop_.to_s * rate))));
+        engine_.set_loop(std::llround(loop_.from_s * rate),
+                         std::min(plan_->frames, static_cast<int64_t>(std::llround(loop_.to_s * rate))));
     else
         engine_.set_loop(0, 0);
 }
@@ -98,7 +103,8 @@ void Player::tick() {
     since_tick_.restart();
     const LiveLevels levels = engine_.levels();
     const bool falling = meters_.main[0].level_db > silence_db || meters_.main[1].level_db > silence_db ||
-                         std::any_of(meters_.tracks.begin(), meters_.tracks.end(), [](const auto& t) { return t.after_trim.level_db > silence_db; });
+                         std::any_of(meters_.tracks.begin(), meters_.tracks.end(),
+                                     [](const auto& t) { return t.after_trim.level_db > silence_db; });
     if (levels.any || falling) {
         meters_.advance(*plan_, levels, elapsed_s);
         emit levels_changed();

@@ -42,7 +42,7 @@ class Player : public QObject {
 
   signals:
     void plan_changed();
-    void moved();             ///< the position, or whether it plays
+    void moved();  ///< the position, or whether it plays
     void levels_changed();
     void loop_changed();
     void device_changed();

@@ -7,7 +7,9 @@
 namespace isotonus {
 
 namespace {
-std::optional<fs::path> maybe(const QString& path) { return path.isEmpty() ? std::nullopt : std::optional(from_qt(path)); }
+std::optional<fs::path> maybe(const QString& path) {
+    return path.isEmpty() ? std::nullopt : std::optional(from_qt(path));
+}
 }  // namespace
 
 std::optional<fs::path> DialogPrompter::open_file(const QString& title, const QString& filter) {
@@ -20,9 +22,12 @@ std::vector<fs::path> DialogPrompter::open_files(const QString& title, const QSt
     return files;
 }
 
-std::optional<fs::path> DialogPrompter::choose_folder(const QString& title) { return maybe(QFileDialog::getExistingDirectory(parent_, title)); }
+std::optional<fs::path> DialogPrompter::choose_folder(const QString& title) {
+    return maybe(QFileDialog::getExistingDirectory(parent_, title));
+}
 
-std::optional<fs::path> DialogPrompter::save_file(const QString& title, const QString& filter, const fs::path& suggested) {
+std::optional<fs::path> DialogPrompter::save_file(const QString& title, const QString& filter,
+                                                  const fs::path& suggested) {
     return maybe(QFileDialog::getSaveFileName(parent_, title, to_qt(suggested), filter));
 }
 
@@ -36,6 +41,8 @@ Prompter::Answer DialogPrompter::ask(const QString& title, const QString& text, 
     return no_button && box.clickedButton() == no_button ? Answer::no : Answer::cancel;
 }
 
-void DialogPrompter::complain(const QString& text) { QMessageBox(QMessageBox::NoIcon, "Isotonus", text, QMessageBox::Ok, parent_).exec(); }
+void DialogPrompter::complain(const QString& text) {
+    QMessageBox(QMessageBox::NoIcon, "Isotonus", text, QMessageBox::Ok, parent_).exec();
+}
 
 }  // namespace isotonus

@@ -19,7 +19,8 @@ class Prompter {
     virtual std::optional<fs::path> open_file(const QString& title, const QString& filter) = 0;
     virtual std::vector<fs::path> open_files(const QString& title, const QString& filter) = 0;
     virtual std::optional<fs::path> choose_folder(const QString& title) = 0;
-    virtual std::optional<fs::path> save_file(const QString& title, const QString& filter, const fs::path& suggested) = 0;
+    virtual std::optional<fs::path> save_file(const QString& title, const QString& filter,
+                                              const fs::path& suggested) = 0;
     /// `yes` and `no` are the words on the buttons.
     virtual Answer ask(const QString& title, const QString& text, const QString& yes, const QString& no) = 0;
     virtual void complain(const QString& text) = 0;

@@ -11,7 +11,8 @@ namespace isotonus {
 RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent), work_(work), id_(id) {
     setFixedSize(head_width, row_height);
     setObjectName("rowHead");
-    const auto button = [this](const char* name, const QString& letter, int x, bool Track::*flag, const QString& on, const QString& off) {
+    const auto button = [this](const char* name, const QString& letter, int x, bool Track::*flag, const QString& on,
+                               const QString& off) {
         auto* b = new QToolButton(this);
         b->setObjectName(name);
         b->setText(letter);
@@ -21,14 +22,16 @@ RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent)
         connect(b, &QToolButton::clicked, this, [this, flag, on, off](bool checked) {
             const auto ids = work_.document.moved_with(id_);
             const Track* t = work_.document.track(id_);
-            work_.document.edit_tracks((checked ? on : off).arg(QString::fromStdString(t->name)), ids, [flag, checked](Track& track) { track.*flag = checked; });
+            work_.document.edit_tracks((checked ? on : off).arg(QString::fromStdString(t->name)), ids,
+                                       [flag, checked](Track& track) { track.*flag = checked; });
         });
         return b;
     };
     mute_ = button("mute", "M", head_width - 60, &Track::mute, tr("Mute %1"), tr("Unmute %1"));
     solo_ = button("solo", "S", head_width - 33, &Track::solo, tr("Solo %1"), tr("Solo %1 off"));
     mute_->setToolTip(tr("Mute: this track is not heard, nor exported. (M)"));
-    solo_->setToolTip(tr("Solo: only soloed tracks are heard. Good for finding a fault; balance with everything playing. (S)"));
+    solo_->setToolTip(
+        tr("Solo: only soloed tracks are heard. Good for finding a fault; balance with everything playing. (S)"));
 }
 
 void RowHead::refresh() {
@@ -54,10 +57,12 @@ void RowHead::paintEvent(QPaintEvent*) {
     painter.setFont(lettering(13, selected));
     painter.setPen(work_.document.session().is_heard(*t) ? theme().ink : theme().faint);
     const QRect place(16, 2, head_width - 80, 18);
-    painter.drawText(place, Qt::AlignLeft | Qt::AlignVCenter,
-                     QFontMetrics(painter.font()).elidedText(QString::fromStdString(t->name), Qt::ElideRight, place.width()));
+    painter.drawText(
+        place, Qt::AlignLeft | Qt::AlignVCenter,
+        QFontMetrics(painter.font()).elidedText(QString::fromStdString(t->name), Qt::ElideRight, place.width()));
     QString below;
-    if (work_.materials.error(*t)) below = tr("file missing");
+    if (work_.materials.error(*t))
+        below = tr("file missing");
     else if (const Measurement* m = work_.materials.measured(*t)) {
         below = kind_of(*t, *m) == Kind::percussive ? tr("percussive") : tr("sustained");
         below += m->channels == 1 ? tr(", mono") : tr(", stereo");
@@ -87,7 +92,8 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
         action->setCheckable(true);
         action->setChecked(work_.document.track(id_)->kind == value);
         connect(action, &QAction::triggered, this, [this, value, text] {
-            work_.document.edit_tracks(tr("Kind: %1").arg(text), work_.document.moved_with(id_), [value](Track& t) { t.kind = value; });
+            work_.document.edit_tracks(tr("Kind: %1").arg(text), work_.document.moved_with(id_),
+                                       [value](Track& t) { t.kind = value; });
         });
     };
     kind(tr("Percussive"), Kind::percussive);
@@ -95,10 +101,12 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
     kind(tr("Kind as measured"), std::nullopt);
     menu.addSeparator();
     connect(menu.addAction(tr("Invert polarity")), &QAction::triggered, this, [this] {
-        work_.document.edit_tracks(tr("Invert polarity"), work_.document.moved_with(id_), [](Track& t) { t.polarity_inverted = !t.polarity_inverted; });
+        work_.document.edit_tracks(tr("Invert polarity"), work_.document.moved_with(id_),
+                                   [](Track& t) { t.polarity_inverted = !t.polarity_inverted; });
     });
     connect(menu.addAction(tr("Remove from the session")), &QAction::triggered, this, [this] {
-        work_.document.edit(tr("Remove tracks"), without_tracks(work_.document.session(), work_.document.moved_with(id_)));
+        work_.document.edit(tr("Remove tracks"),
+                            without_tracks(work_.document.session(), work_.document.moved_with(id_)));
     });
     menu.exec(event->globalPos());
 }

@@ -32,7 +32,8 @@ Workspace::Workspace() : materials(document), player(document, materials), mix(p
 }
 
 void Workspace::stage(const std::vector<TrackId>& ids, const QString& name) {
-    document.edit(name, with_staged_trims(document.session(), [this](const Track& t) { return materials.measured(t); }, &ids));
+    document.edit(name, with_staged_trims(
+                            document.session(), [this](const Track& t) { return materials.measured(t); }, &ids));
 }
 
 void Workspace::stage_all() {

@@ -26,8 +26,12 @@ class GatherStation : public Station {
   public:
     QString title() const override;
     QString state(const Workspace& work) const override;
-    Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override { return new GatherLane(work, id, parent); }
-    void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override { lane_time(work, area.width()).paint(painter, area); }
+    Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override {
+        return new GatherLane(work, id, parent);
+    }
+    void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override {
+        lane_time(work, area.width()).paint(painter, area);
+    }
 };
 
 }  // namespace isotonus

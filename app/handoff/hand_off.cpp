@@ -11,7 +11,8 @@ namespace isotonus {
 
 QString HandOffLane::value_text() const {
     if (!track()) return {};
-    if (!work_.document.session().is_heard(*track())) return track()->mute ? tr("muted") : tr("not heard: another track is soloed");
+    if (!work_.document.session().is_heard(*track()))
+        return track()->mute ? tr("muted") : tr("not heard: another track is soloed");
     return db_text(track()->fader_db);
 }
 
@@ -34,19 +35,27 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
         if (f.average_dbfs) {
             QColor bar = theme().track_ink(t.ink);
             bar.setAlpha(80);
-            painter.fillRect(QRect(QPoint(static_cast<int>(ruler.place(-60)), 13), QPoint(static_cast<int>(ruler.place(std::min(0.0, *f.average_dbfs + by))), 22)), bar);
+            painter.fillRect(QRect(QPoint(static_cast<int>(ruler.place(-60)), 13),
+                                   QPoint(static_cast<int>(ruler.place(std::min(0.0, *f.average_dbfs + by))), 22)),
+                             bar);
         }
-        painter.fillRect(static_cast<int>(ruler.place(std::min(0.0, *f.sample_peak_dbfs + by))) - 1, 10, 3, 15, theme().ink);
-        words << (t.level_ride ? tr("peak %1 before its ride") : tr("peak %1")).arg(db_text(*f.sample_peak_dbfs + by, "dBFS")) << tr("pan %1").arg(pan_text(t.pan));
+        painter.fillRect(static_cast<int>(ruler.place(std::min(0.0, *f.sample_peak_dbfs + by))) - 1, 10, 3, 15,
+                         theme().ink);
+        words << (t.level_ride ? tr("peak %1 before its ride") : tr("peak %1"))
+                     .arg(db_text(*f.sample_peak_dbfs + by, "dBFS"))
+              << tr("pan %1").arg(pan_text(t.pan));
         if (t.level_ride) words << tr("ridden");
         if (t.polarity_inverted) words << tr("polarity inverted");
     } else {
-        words << (heard ? tr("silent") : std::isinf(t.fader_db) && work_.document.session().is_heard(t) ? tr("fader off") : value_text());
+        words << (heard                                                            ? tr("silent")
+                  : std::isinf(t.fader_db) && work_.document.session().is_heard(t) ? tr("fader off")
+                                                                                   : value_text());
     }
     for (const Finding& finding : findings_of(*m))
-        if (finding.fault && heard) words << QString::fromStdString(finding.text);
+        if (finding.fault && heard) words << with_true_minus(finding.text);
     painter.setPen(heard ? theme().ink : theme().faint);
-    painter.drawText(QRect(width() / 2 + 24, 0, width() / 2 - 28, height()), Qt::AlignVCenter | Qt::AlignLeft, words.join(" · "));
+    painter.drawText(QRect(width() / 2 + 24, 0, width() / 2 - 28, height()), Qt::AlignVCenter | Qt::AlignLeft,
+                     words.join(" · "));
 }
 
 HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
@@ -57,7 +66,7 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     grid->setHorizontalSpacing(24);
     const auto heading = [&](const QString& text) {
         auto* label = new QLabel(text);
-        label->setFont(lettering(16));
+        label->setStyleSheet("font-size: 16px;");
         return label;
     };
     grid->addWidget(heading(tr("Checks before hand-off")), 0, 0);
@@ -134,11 +143,13 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
         if (progress_) progress_->cancel();
     });
     progress_timer_.setInterval(50);
-    connect(&progress_timer_, &QTimer::timeout, this, [this] { bar_->setValue(static_cast<int>(progress_->fraction() * 1000.0)); });
+    connect(&progress_timer_, &QTimer::timeout, this,
+            [this] { bar_->setValue(static_cast<int>(progress_->fraction() * 1000.0)); });
     connect(&work_.mix, &MixWatch::changed, this, &HandOffPanel::show_checks);
     connect(&work_.document, &Document::session_changed, this, &HandOffPanel::fill_ranges);
     connect(&work_.player, &Player::loop_changed, this, &HandOffPanel::fill_ranges);
-    const fs::path folder = work_.document.path() ? work_.document.path()->parent_path() : fs::path(std::getenv("HOME") ? std::getenv("HOME") : "/tmp");
+    const fs::path folder = work_.document.path() ? work_.document.path()->parent_path()
+                                                  : fs::path(std::getenv("HOME") ? std::getenv("HOME") : "/tmp");
     file_->setText(to_qt(folder / (work_.document.name().toStdString() + " mix.wav")));
     work_.mix.want_figures(true);
     fill_ranges();
@@ -164,10 +175,11 @@ void HandOffPanel::show_checks() {
         return;
     }
     QString text = "<table cellspacing=0 cellpadding=1>";
-    for (const Check& c : check_handoff(work_.document.session(), *work_.player.plan(), *work_.mix.figures(), work_.materials.missing())) {
+    for (const Check& c : check_handoff(work_.document.session(), *work_.player.plan(), *work_.mix.figures(),
+                                        work_.materials.missing())) {
         const QString mark = c.passed ? QString("<span style='color:%1'>✓</span>").arg(theme().inside.name())
                                       : QString("<span style='color:%1'><b>✗</b></span>").arg(theme().clipped.name());
-        text += QString("<tr><td width=22>%1</td><td>%2</td></tr>").arg(mark, QString::fromStdString(c.text).replace("-", QChar(0x2212)).toHtmlEscaped());
+        text += QString("<tr><td width=22>%1</td><td>%2</td></tr>").arg(mark, with_true_minus(c.text).toHtmlEscaped());
     }
     checks_->setText(text + "</table>");
 }
@@ -180,17 +192,22 @@ void HandOffPanel::fill_ranges() {
     rate_->setCurrentIndex(rate_before);
     range_->clear();
     const double song_s = work_.player.plan()->duration_s();
-    const auto add = [this](const QString& name, double from_s, double to_s) { range_->addItem(name, QVariantList{from_s, to_s}); };
+    const auto add = [this](const QString& name, double from_s, double to_s) {
+        range_->addItem(name, QVariantList{from_s, to_s});
+    };
     add(tr("whole song"), 0.0, 0.0);
-    if (const auto& loop = work_.player.loop(); loop.to_s > loop.from_s) add(tr("loop, %1 to %2").arg(time_text(loop.from_s), time_text(loop.to_s)), loop.from_s, loop.to_s);
+    if (const auto& loop = work_.player.loop(); loop.to_s > loop.from_s)
+        add(tr("loop, %1 to %2").arg(time_text(loop.from_s), time_text(loop.to_s)), loop.from_s, loop.to_s);
     const auto& sections = work_.document.session().sections;
     for (size_t i = 0; i < sections.size(); ++i)
-        add(tr("section %1, %2").arg(i + 1).arg(QString::fromStdString(sections[i].name)), sections[i].start_s, i + 1 < sections.size() ? sections[i + 1].start_s : song_s);
+        add(tr("section %1, %2").arg(i + 1).arg(QString::fromStdString(sections[i].name)), sections[i].start_s,
+            i + 1 < sections.size() ? sections[i + 1].start_s : song_s);
     range_->setCurrentIndex(std::min(range_before, range_->count() - 1));
 }
 
 void HandOffPanel::choose_file() {
-    if (const auto file = work_.prompter->save_file(tr("Export the mix as"), tr("WAV (*.wav)"), from_qt(file_->text()))) file_->setText(to_qt(*file));
+    if (const auto file = work_.prompter->save_file(tr("Export the mix as"), tr("WAV (*.wav)"), from_qt(file_->text())))
+        file_->setText(to_qt(*file));
 }
 
 void HandOffPanel::start() {
@@ -205,7 +222,8 @@ void HandOffPanel::start() {
     what.stretch.first = std::llround(range[0].toDouble() * rate);
     what.stretch.frames = std::llround(range[1].toDouble() * rate) - what.stretch.first;
     if (fs::exists(what.file) &&
-        work_.prompter->ask(tr("The file exists"), tr("%1 exists already. Replace it?").arg(to_qt(what.file)), tr("Replace"), {}) != Prompter::Answer::yes)
+        work_.prompter->ask(tr("The file exists"), tr("%1 exists already. Replace it?").arg(to_qt(what.file)),
+                            tr("Replace"), {}) != Prompter::Answer::yes)
         return;
     export_->setEnabled(false);
     cancel_->setEnabled(true);
@@ -224,15 +242,20 @@ void HandOffPanel::finished(const Result<ExportReport>& report) {
     cancel_->setEnabled(false);
     bar_->setValue(report ? 1000 : 0);
     if (!report) {
-        result_->setText(progress_->cancelled() ? tr("Cancelled; no file was written.") : tr("Not exported: %1").arg(QString::fromStdString(report.error().text())));
+        result_->setText(progress_->cancelled()
+                             ? tr("Cancelled; no file was written.")
+                             : tr("Not exported: %1").arg(QString::fromStdString(report.error().text())));
         return;
     }
     const Measurement& m = report->measured;
     QString text = tr("%1 is written: %2, peak %3 (headroom %4), true peak %5, loudness %6. It took %7 s.")
                        .arg(to_qt(report->file), time_text(m.duration_s()), level_text(m.sample_peak_dbfs, "dBFS"),
-                            m.sample_peak_dbfs ? db_text(-*m.sample_peak_dbfs) : tr("all"), level_text(m.true_peak_dbtp, "dBTP"), level_text(m.integrated_lufs, "LUFS"))
+                            m.sample_peak_dbfs ? db_text(-*m.sample_peak_dbfs) : tr("all"),
+                            level_text(m.true_peak_dbtp, "dBTP"), level_text(m.integrated_lufs, "LUFS"))
                        .arg(report->render_seconds, 0, 'f', 1);
-    if (report->clamped_samples > 0) text += ' ' + tr("%1 samples lay above full scale and were clipped: turn the mix down.").arg(report->clamped_samples);
+    if (report->clamped_samples > 0)
+        text += ' ' +
+                tr("%1 samples lay above full scale and were clipped: turn the mix down.").arg(report->clamped_samples);
     result_->setText(text);
 }
 
@@ -248,7 +271,8 @@ void HandOffStation::paint_ruler(QPainter& painter, const QRect& area, const Wor
     Ruler::level(20.0, area.width() / 2.0).paint(painter, area);
     painter.setPen(theme().faint);
     painter.setFont(lettering(11));
-    painter.drawText(QRect(area.width() / 2 + 24, 0, 300, area.height() - 2), Qt::AlignVCenter, QCoreApplication::translate("Station", "what each row brings to the mix, after its fader"));
+    painter.drawText(QRect(area.width() / 2 + 24, 0, 300, area.height() - 2), Qt::AlignVCenter,
+                     QCoreApplication::translate("Station", "what each row brings to the mix, after its fader"));
 }
 
 }  // namespace isotonus

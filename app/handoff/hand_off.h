@@ -60,7 +60,9 @@ class HandOffStation : public Station {
   public:
     QString title() const override;
     QString state(const Workspace& work) const override;
-    Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override { return new HandOffLane(work, id, parent); }
+    Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override {
+        return new HandOffLane(work, id, parent);
+    }
     void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override;
     QWidget* make_panel(Workspace& work, QWidget* parent) const override { return new HandOffPanel(work, parent); }
 };

@@ -19,17 +19,25 @@ void MainFader::move_to(double db, uint64_t gesture) {
     work_.document.edit(tr("Main fader %1").arg(db_text(db)), std::move(next), gesture);
 }
 
-void MainFader::nudge(double by_db, uint64_t gesture) { move_to(fader_moved(work_.document.session().main_fader_db, by_db), gesture); }
+void MainFader::nudge(double by_db, uint64_t gesture) {
+    move_to(fader_moved(work_.document.session().main_fader_db, by_db), gesture);
+}
 
 void MainFader::type_value(const QString& text) {
-    if (const auto db = parse_level(text); db && *db <= fader_max_db) move_to(*db < fader_floor_db ? silence_db : *db, 0);
+    if (const auto db = parse_level(text); db && *db <= fader_max_db)
+        move_to(*db < fader_floor_db ? silence_db : *db, 0);
 }
 
 void MainFader::reset_value() { move_to(0.0, 0); }
 
-QString MainFader::sentence() const { return tr("Main fader %1: lowers the whole mix. Turn the tracks down first; this is for the last step.").arg(value_text()); }
+QString MainFader::sentence() const {
+    return tr("Main fader %1: lowers the whole mix. Turn the tracks down first; this is for the last step.")
+        .arg(value_text());
+}
 
-double MainFader::per_pixel(const QPoint&) const { return main_ruler(width()).db_per_pixel(work_.document.session().main_fader_db); }
+double MainFader::per_pixel(const QPoint&) const {
+    return main_ruler(width()).db_per_pixel(work_.document.session().main_fader_db);
+}
 
 void MainFader::paint(QPainter& painter, const QRect&) {
     const Ruler r = main_ruler(width());
@@ -38,7 +46,8 @@ void MainFader::paint(QPainter& painter, const QRect&) {
     painter.setPen(theme().ink);
     const int zero = static_cast<int>(std::lround(r.place(0.0)));
     painter.drawLine(zero, 13, zero, 23);
-    paint_blade(painter, static_cast<int>(std::lround(r.place(work_.document.session().main_fader_db))), 8, 28, theme().accent);
+    paint_blade(painter, static_cast<int>(std::lround(r.place(work_.document.session().main_fader_db))), 8, 28,
+                theme().accent);
 }
 
 Mains::Mains(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
@@ -91,7 +100,9 @@ void Mains::mouseMoveEvent(QMouseEvent* event) {
     if (event->position().y() < 120)
         emit work_.hint(tr("The highest sample of the whole song, as the mix stands. A click goes to just before it."));
     else
-        emit work_.hint(tr("Live level of the main output; the bracket is its window while mixing. A click resets hold and clip flag."));
+        emit work_.hint(
+            tr("Live level of the main output; the bracket is its window while mixing. A click resets hold and clip "
+               "flag."));
 }
 
 void Mains::paintEvent(QPaintEvent*) {
@@ -105,7 +116,8 @@ void Mains::paintEvent(QPaintEvent*) {
     painter.setPen(theme().faint);
     painter.drawText(QRect(16, height() - 62, 100, 16), Qt::AlignVCenter, tr("main fader"));
     painter.setPen(theme().ink);
-    painter.drawText(QRect(100, height() - 62, width() - 112, 16), Qt::AlignVCenter | Qt::AlignRight, db_text(work_.document.session().main_fader_db));
+    painter.drawText(QRect(100, height() - 62, width() - 112, 16), Qt::AlignVCenter | Qt::AlignRight,
+                     db_text(work_.document.session().main_fader_db));
 }
 
 void Mains::paint_song_peak(QPainter& painter) {
@@ -116,7 +128,9 @@ void Mains::paint_song_peak(QPainter& painter) {
     painter.drawText(QRect(16, 8, width() - 24, 16), Qt::AlignVCenter, tr("Mains: whole-song peak"));
     painter.setFont(lettering(22));
     if (!peak || !peak->dbfs) {
-        painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter, work_.mix.busy() && !work_.document.session().tracks.empty() ? tr("measuring…") : tr("silent"));
+        painter.drawText(
+            QRect(16, 26, width() - 24, 30), Qt::AlignVCenter,
+            work_.mix.busy() && !work_.document.session().tracks.empty() ? tr("measuring…") : tr("silent"));
         return;
     }
     const double db = *peak->dbfs;
@@ -127,15 +141,19 @@ void Mains::paint_song_peak(QPainter& painter) {
     painter.fillRect(16, 58, width() - 32, 4, colour);
     if (over) painter.fillRect(width() - 40, 54, 24, 4, colour);  // the raised notch
     painter.setFont(lettering(13));
-    QString words = over    ? tr("%1 above its window").arg(db_text(db - sheet.mains_high_dbfs))
-                    : under ? tr("%1 below its window").arg(db_text(sheet.mains_low_dbfs - db))
-                            : tr("in its window");
-    if (db > 0.0) words += tr(": it clips");
+    const QString words = db > 0.0 ? tr("clips: %1 above").arg(db_text(db - sheet.mains_high_dbfs))
+                          : over   ? tr("%1 above its window").arg(db_text(db - sheet.mains_high_dbfs))
+                          : under  ? tr("%1 below its window").arg(db_text(sheet.mains_low_dbfs - db))
+                                   : tr("in its window");
     painter.drawText(QRect(16, 66, width() - 24, 18), Qt::AlignVCenter, words);
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    painter.drawText(QRect(16, 86, width() - 24, 16), Qt::AlignVCenter, tr("at %1, window %2 … %3").arg(time_text(peak->time_s), db_text(sheet.mains_low_dbfs, "").remove(".0"), db_text(sheet.mains_high_dbfs, "").remove(".0")));
-    if (work_.mix.busy()) painter.drawText(QRect(16, 102, width() - 24, 16), Qt::AlignVCenter, tr("measuring the change…"));
+    painter.drawText(QRect(16, 86, width() - 24, 16), Qt::AlignVCenter,
+                     tr("at %1; wanted %2 … %3")
+                         .arg(time_text(peak->time_s), db_text(sheet.mains_low_dbfs, "").remove(".0"),
+                              db_text(sheet.mains_high_dbfs, "").remove(".0")));
+    if (work_.mix.busy())
+        painter.drawText(QRect(16, 102, width() - 24, 16), Qt::AlignVCenter, tr("measuring the change…"));
 }
 
 void Mains::paint_gauge(QPainter& painter) {
@@ -148,7 +166,8 @@ void Mains::paint_gauge(QPainter& painter) {
         painter.setPen(theme().rule);
         painter.drawLine(g.left() - 6, y, g.right() + 6, y);
         painter.setPen(db == 0.0 ? theme().ink : theme().faint);
-        painter.drawText(QRect(g.left() - 44, y - 8, 34, 16), Qt::AlignRight | Qt::AlignVCenter, db_text(db, "", true).remove(".0"));
+        painter.drawText(QRect(g.left() - 44, y - 8, 34, 16), Qt::AlignRight | Qt::AlignVCenter,
+                         db_text(db, "", true).remove(".0"));
     }
     for (int c = 0; c < 2; ++c) {
         const MeterBar& bar = meters.main[c];
@@ -156,13 +175,16 @@ void Mains::paint_gauge(QPainter& painter) {
         painter.fillRect(track, theme().rule);
         const auto part = [&](double from_db, double to_db, const QColor& colour, int wider) {
             if (to_db <= from_db) return;
-            painter.fillRect(QRect(QPoint(track.left() - wider, gauge_y(to_db)), QPoint(track.right() + wider, gauge_y(from_db))), colour);
+            painter.fillRect(
+                QRect(QPoint(track.left() - wider, gauge_y(to_db)), QPoint(track.right() + wider, gauge_y(from_db))),
+                colour);
         };
         part(-48.0, std::min(bar.level_db, sheet.mains_low_dbfs), theme().below, 0);
         part(sheet.mains_low_dbfs, std::min(bar.level_db, sheet.mains_high_dbfs), theme().inside, 0);
         part(sheet.mains_high_dbfs, std::min(bar.level_db, 0.0), theme().above, 2);
         part(0.0, bar.level_db, theme().clipped, 2);
-        if (bar.hold_db > -48.0) painter.fillRect(track.left() - 1, gauge_y(bar.hold_db) - 1, track.width() + 2, 2, theme().ink);
+        if (bar.hold_db > -48.0)
+            painter.fillRect(track.left() - 1, gauge_y(bar.hold_db) - 1, track.width() + 2, 2, theme().ink);
     }
     // The target window as a bracket, and the whole-song peak as a pointer beside it.
     painter.setPen(QPen(theme().inside, 2));
@@ -181,14 +203,14 @@ void Mains::paint_gauge(QPainter& painter) {
     const auto line = [&](int n, const QString& what, const QString& figure) {
         const int y = g.bottom() + 10 + 16 * n;
         painter.setPen(theme().faint);
-        painter.drawText(QRect(16, y, 120, 16), Qt::AlignVCenter, what);
+        painter.drawText(QRect(16, y, 130, 16), Qt::AlignVCenter, what);
         painter.setPen(theme().ink);
         painter.drawText(QRect(96, y, width() - 108, 16), Qt::AlignVCenter | Qt::AlignRight, figure);
     };
     const double highest = std::max(meters.main[0].highest_db, meters.main[1].highest_db);
     line(0, tr("highest heard"), std::isfinite(highest) ? db_text(highest, "dBFS") : QString(QChar(0x2013)));
-    line(1, average_label(), {});
-    line(2, {}, std::isfinite(meters.main_average_db) ? average_text(meters.main_average_db) : QString(QChar(0x2013)));
+    line(1, average_label(),
+         meters.main_average_db > -90.0 ? average_text(meters.main_average_db) : QString(QChar(0x2013)));
 }
 
 }  // namespace isotonus

@@ -1,10 +1,10 @@
 #include "app/ride/ride.h"
 
 #include <QCoreApplication>
-#include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QPainterPath>
-#include <QToolButton>
+#include <QPushButton>
+#include <QVBoxLayout>
 #include <cmath>
 
 namespace isotonus {
@@ -41,7 +41,8 @@ QString RideLane::value_text() const {
 }
 
 QString RideLane::sentence() const {
-    return tr("%1: level ride, %2. Click to draw it below; Left and Right lower and raise all of it.").arg(track_name(), value_text());
+    return tr("%1: level ride, %2. Click to draw it below; Left and Right lower and raise all of it.")
+        .arg(track_name(), value_text());
 }
 
 bool RideLane::grab(const QPoint&) {
@@ -50,12 +51,15 @@ bool RideLane::grab(const QPoint&) {
 }
 
 void RideLane::nudge(double by_db, uint64_t gesture) {
-    work_.document.edit_tracks(tr("Ride %1 %2 as a whole").arg(track_name(), db_text(by_db, "dB", true)), work_.document.moved_with(id()), [by_db](Track& t) {
-        if (!t.level_ride) return;
-        Curve curve = *t.level_ride;
-        for (RidePoint& p : curve.points) p.value = std::clamp(p.value + by_db, ride_min_db, ride_max_db);
-        t.level_ride = std::make_shared<const Curve>(std::move(curve));
-    }, gesture);
+    work_.document.edit_tracks(
+        tr("Ride %1 %2 as a whole").arg(track_name(), db_text(by_db, "dB", true)), work_.document.moved_with(id()),
+        [by_db](Track& t) {
+            if (!t.level_ride) return;
+            Curve curve = *t.level_ride;
+            for (RidePoint& p : curve.points) p.value = std::clamp(p.value + by_db, ride_min_db, ride_max_db);
+            t.level_ride = std::make_shared<const Curve>(std::move(curve));
+        },
+        gesture);
 }
 
 void RideLane::paint(QPainter& painter, const QRect& clip) {
@@ -64,14 +68,16 @@ void RideLane::paint(QPainter& painter, const QRect& clip) {
     if (const MaterialPtr m = work_.materials.of(t)) {
         QColor shadow = theme().rule;
         paint_level_shadow(painter, QRect(0, 2, width(), height() - 5), clip, m->summary, m->measurement.sample_rate,
-                           static_cast<double>(t.delay_samples) / m->measurement.sample_rate, gain_from_db(t.trim_db), time, shadow, t.level_ride.get());
+                           static_cast<double>(t.delay_samples) / m->measurement.sample_rate, gain_from_db(t.trim_db),
+                           time, shadow, t.level_ride.get());
     }
     if (!t.level_ride) return;
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setPen(QPen(theme().track_ink(t.ink), 1.5));
     painter.setBrush(Qt::NoBrush);
     const double h = height() - 6.0;
-    painter.drawPath(path_of(*t.level_ride, time, [h](double db) { return 3.0 + h * (high_db - db) / (high_db - low_db); }));
+    painter.drawPath(
+        path_of(*t.level_ride, time, [h](double db) { return 3.0 + h * (high_db - db) / (high_db - low_db); }));
     painter.setRenderHint(QPainter::Antialiasing, false);
 }
 
@@ -84,22 +90,25 @@ RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
     setMouseTracking(true);
     setAccessibleName(tr("Ride editor"));
     auto* tools = new QWidget(this);
-    tools->setGeometry(8, 40, head_width - 60, 110);
+    tools->setGeometry(12, 36, head_width - 90, 108);
     auto* layout = new QVBoxLayout(tools);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(4);
     const auto button = [&](const char* name, const QString& text, const QString& tip, auto work_done) {
-        auto* b = new QToolButton(tools);
+        auto* b = new QPushButton(tools);
         b->setObjectName(name);
         b->setText(text);
         b->setToolTip(tip);
         b->setFocusPolicy(Qt::NoFocus);
-        connect(b, &QToolButton::clicked, this, work_done);
+        connect(b, &QPushButton::clicked, this, work_done);
         layout->addWidget(b);
     };
-    button("rideStep", tr("Step or line"), tr("Whether the level jumps at the next point or glides to it. (T)"), [this] { toggle_steps(); });
-    button("rideDelete", tr("Delete points"), tr("Takes the selected points away. (Delete)"), [this] { remove_selected(); });
-    button("rideClear", tr("Clear the ride"), tr("Takes the whole ride away; undo brings it back."), [this] { clear(); });
+    button("rideStep", tr("Step or line"), tr("Whether the level jumps at the next point or glides to it. (T)"),
+           [this] { toggle_steps(); });
+    button("rideDelete", tr("Delete points"), tr("Takes the selected points away. (Delete)"),
+           [this] { remove_selected(); });
+    button("rideClear", tr("Clear the ride"), tr("Takes the whole ride away; undo brings it back."),
+           [this] { clear(); });
     connect(&work_.document, &Document::session_changed, this, [this] {
         const size_t count = curve().points.size();
         std::erase_if(selected_, [count](size_t i) { return i >= count; });
@@ -120,7 +129,7 @@ RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
     });
 }
 
-QRect RideEditor::canvas() const { return QRect(head_width, 8, width() - head_width, height() - 16); }
+QRect RideEditor::canvas() const { return QRect(head_width, 8, width() - head_width - scroll_width, height() - 16); }
 
 TimeRuler RideEditor::time() const {
     TimeRuler t = lane_time(work_, canvas().width());
@@ -134,7 +143,9 @@ QPointF RideEditor::place_of(double time_s, double db) const {
     return {time().place(time_s), c.top() + c.height() * (high_db - db) / (high_db - low_db)};
 }
 
-double RideEditor::db_at(double y) const { return high_db - (y - canvas().top()) * (high_db - low_db) / canvas().height(); }
+double RideEditor::db_at(double y) const {
+    return high_db - (y - canvas().top()) * (high_db - low_db) / canvas().height();
+}
 
 Curve RideEditor::curve() const { return track() && track()->level_ride ? *track()->level_ride : Curve{}; }
 
@@ -144,14 +155,17 @@ int RideEditor::point_at(const QPointF& at) const {
     double least = hit_pixels;
     for (size_t i = 0; i < c.points.size(); ++i) {
         const QPointF p = place_of(c.points[i].time_s, std::clamp(c.points[i].value, low_db, high_db));
-        if (const double d = std::hypot(p.x() - at.x(), p.y() - at.y()); d < least) least = d, nearest = static_cast<int>(i);
+        if (const double d = std::hypot(p.x() - at.x(), p.y() - at.y()); d < least)
+            least = d, nearest = static_cast<int>(i);
     }
     return nearest;
 }
 
 void RideEditor::store(const Curve& changed, const QString& what, uint64_t gesture) {
     const QString name = tr("Ride %1: %2").arg(QString::fromStdString(track()->name), what);
-    work_.document.edit_tracks(name, {track()->id}, [&](Track& t) { t.level_ride = changed.empty() ? nullptr : std::make_shared<const Curve>(changed); }, gesture);
+    work_.document.edit_tracks(
+        name, {track()->id},
+        [&](Track& t) { t.level_ride = changed.empty() ? nullptr : std::make_shared<const Curve>(changed); }, gesture);
 }
 
 void RideEditor::move_selected(double by_s, double by_db, uint64_t gesture) {
@@ -159,8 +173,10 @@ void RideEditor::move_selected(double by_s, double by_db, uint64_t gesture) {
     if (selected_.empty()) return;
     // Points keep their order: a moved one stops at its neighbours.
     for (const size_t i : selected_) {
-        if (by_s < 0.0 && i > 0 && !selected_.contains(i - 1)) by_s = std::max(by_s, c.points[i - 1].time_s - c.points[i].time_s);
-        if (by_s > 0.0 && i + 1 < c.points.size() && !selected_.contains(i + 1)) by_s = std::min(by_s, c.points[i + 1].time_s - c.points[i].time_s);
+        if (by_s < 0.0 && i > 0 && !selected_.contains(i - 1))
+            by_s = std::max(by_s, c.points[i - 1].time_s - c.points[i].time_s);
+        if (by_s > 0.0 && i + 1 < c.points.size() && !selected_.contains(i + 1))
+            by_s = std::min(by_s, c.points[i + 1].time_s - c.points[i].time_s);
         by_s = std::max(by_s, -c.points[i].time_s);
     }
     for (const size_t i : selected_) {
@@ -168,13 +184,18 @@ void RideEditor::move_selected(double by_s, double by_db, uint64_t gesture) {
         c.points[i].value = std::clamp(c.points[i].value + by_db, ride_min_db, ride_max_db);
     }
     const RidePoint& first = c.points[*selected_.begin()];
-    store(c, selected_.size() == 1 ? tr("point to %1, %2").arg(time_text(first.time_s, 2), db_text(first.value, "dB", true)) : tr("move %1 points").arg(selected_.size()), gesture);
+    store(c,
+          selected_.size() == 1
+              ? tr("point to %1, %2").arg(time_text(first.time_s, 2), db_text(first.value, "dB", true))
+              : tr("move %1 points").arg(selected_.size()),
+          gesture);
 }
 
 void RideEditor::remove_selected() {
     if (selected_.empty()) return;
     Curve c = curve();
-    for (auto i = selected_.rbegin(); i != selected_.rend(); ++i) c.points.erase(c.points.begin() + static_cast<std::ptrdiff_t>(*i));
+    for (auto i = selected_.rbegin(); i != selected_.rend(); ++i)
+        c.points.erase(c.points.begin() + static_cast<std::ptrdiff_t>(*i));
     const size_t count = selected_.size();
     selected_.clear();
     store(c, count == 1 ? tr("delete a point") : tr("delete %1 points").arg(count));
@@ -212,7 +233,8 @@ void RideEditor::mousePressEvent(QMouseEvent* event) {
         band_from_ = band_to_ = last_;
     } else {
         Curve c = curve();
-        RidePoint p{std::clamp(time().time(last_.x()), 0.0, work_.time.song_s()), std::clamp(db_at(last_.y()), ride_min_db, ride_max_db), Segment::line};
+        RidePoint p{std::clamp(time().time(last_.x()), 0.0, work_.time.song_s()),
+                    std::clamp(db_at(last_.y()), ride_min_db, ride_max_db), Segment::line};
         p.value = std::round(p.value * 10.0) / 10.0;
         selected_ = {c.insert(p)};
         store(c, tr("add point %1, %2").arg(time_text(p.time_s, 2), db_text(p.value, "dB", true)), gesture_);
@@ -225,8 +247,10 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
     const QPointF at = event->position();
     if (drag_ == Drag::none) {
         if (track() && canvas().contains(at.toPoint()))
-            emit work_.hint(tr("%1 at %2, ride %3. Click adds a point, drag moves it, Ctrl and drag selects, Delete removes.")
-                                .arg(QString::fromStdString(track()->name), time_text(time().time(at.x()), 2), db_text(curve().value_at(time().time(at.x())), "dB", true)));
+            emit work_.hint(
+                tr("%1 at %2, ride %3. Click adds a point, drag moves it, Ctrl and drag selects, Delete removes.")
+                    .arg(QString::fromStdString(track()->name), time_text(time().time(at.x()), 2),
+                         db_text(curve().value_at(time().time(at.x())), "dB", true)));
         return;
     }
     if (drag_ == Drag::band) {
@@ -240,7 +264,8 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
         return;
     }
     const double fine = event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0;
-    move_selected((time().time(at.x()) - time().time(last_.x())) * fine, (db_at(at.y()) - db_at(last_.y())) * fine, gesture_);
+    move_selected((time().time(at.x()) - time().time(last_.x())) * fine, (db_at(at.y()) - db_at(last_.y())) * fine,
+                  gesture_);
     last_ = at;
     if (!selected_.empty()) {
         const RidePoint p = curve().points[*selected_.begin()];
@@ -262,17 +287,31 @@ void RideEditor::mouseDoubleClickEvent(QMouseEvent* event) {
 }
 
 void RideEditor::keyPressEvent(QKeyEvent* event) {
-    const double step_db = event->modifiers() & Qt::ShiftModifier ? 0.1 : event->modifiers() & Qt::ControlModifier ? 3.0 : 1.0;
+    const double step_db = event->modifiers() & Qt::ShiftModifier     ? 0.1
+                           : event->modifiers() & Qt::ControlModifier ? 3.0
+                                                                      : 1.0;
     const double step_s = event->modifiers() & Qt::ShiftModifier ? 0.01 : 0.1;
     const size_t count = curve().points.size();
     switch (event->key()) {
         case Qt::Key_Delete:
-        case Qt::Key_Backspace: remove_selected(); return;
-        case Qt::Key_T: toggle_steps(); return;
-        case Qt::Key_Up: move_selected(0.0, step_db, 0); return;
-        case Qt::Key_Down: move_selected(0.0, -step_db, 0); return;
-        case Qt::Key_Left: move_selected(-step_s, 0.0, 0); return;
-        case Qt::Key_Right: move_selected(step_s, 0.0, 0); return;
+        case Qt::Key_Backspace:
+            remove_selected();
+            return;
+        case Qt::Key_T:
+            toggle_steps();
+            return;
+        case Qt::Key_Up:
+            move_selected(0.0, step_db, 0);
+            return;
+        case Qt::Key_Down:
+            move_selected(0.0, -step_db, 0);
+            return;
+        case Qt::Key_Left:
+            move_selected(-step_s, 0.0, 0);
+            return;
+        case Qt::Key_Right:
+            move_selected(step_s, 0.0, 0);
+            return;
         case Qt::Key_A:
             if (!(event->modifiers() & Qt::ControlModifier)) break;
             for (size_t i = 0; i < count; ++i) selected_.insert(i);
@@ -282,7 +321,9 @@ void RideEditor::keyPressEvent(QKeyEvent* event) {
         case Qt::Key_BracketRight:
             if (count > 0) {
                 const size_t at = selected_.empty() ? 0 : *selected_.begin();
-                selected_ = {event->key() == Qt::Key_BracketLeft ? (at + count - 1) % count : selected_.empty() ? 0 : (at + 1) % count};
+                selected_ = {event->key() == Qt::Key_BracketLeft ? (at + count - 1) % count
+                             : selected_.empty()                 ? 0
+                                                                 : (at + 1) % count};
                 update();
             }
             return;
@@ -294,7 +335,8 @@ void RideEditor::keyPressEvent(QKeyEvent* event) {
                 store(c, tr("add point at the playhead"));
             }
             return;
-        default: break;
+        default:
+            break;
     }
     QWidget::keyPressEvent(event);
 }
@@ -307,15 +349,20 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     const Track* t = track();
     painter.setFont(lettering(13, true));
     painter.setPen(theme().ink);
-    painter.drawText(QRect(12, 10, head_width - 60, 20), Qt::AlignVCenter, t ? tr("Level of %1").arg(QString::fromStdString(t->name)) : tr("Choose a row"));
+    painter.drawText(QRect(12, 10, head_width - 60, 20), Qt::AlignVCenter,
+                     t ? tr("Level of %1").arg(QString::fromStdString(t->name)) : tr("Choose a row"));
     const QRect c = canvas();
     painter.setFont(lettering(11));
+    painter.setPen(theme().faint);
+    painter.drawText(QRect(12, height() - 76, head_width - 70, 64), Qt::AlignBottom | Qt::TextWordWrap,
+                     tr("Shadow: the track's level, grey before and tinted after the ride."));
     for (double db = 12.0; db >= low_db; db -= 6.0) {
         const int y = static_cast<int>(place_of(0.0, db).y());
         painter.setPen(db == 0.0 ? theme().faint : theme().rule);
         painter.drawLine(c.left(), y, c.right(), y);
         painter.setPen(theme().faint);
-        painter.drawText(QRect(head_width - 48, y - 8, 42, 16), Qt::AlignRight | Qt::AlignVCenter, db_text(db, "", true).remove(".0"));
+        painter.drawText(QRect(head_width - 48, y - 8, 42, 16), Qt::AlignRight | Qt::AlignVCenter,
+                         db_text(db, "", true).remove(".0"));
     }
     if (!t) return;
     const TimeRuler ruler = time();
@@ -325,9 +372,11 @@ void RideEditor::paintEvent(QPaintEvent* event) {
         QColor before = theme().faint, after = theme().track_ink(t->ink);
         before.setAlpha(60);
         after.setAlpha(90);
-        paint_level_shadow(painter, foot, event->rect(), m->summary, m->measurement.sample_rate, shift_s, gain_from_db(t->trim_db), ruler, before);
+        paint_level_shadow(painter, foot, event->rect(), m->summary, m->measurement.sample_rate, shift_s,
+                           gain_from_db(t->trim_db), ruler, before);
         if (t->level_ride)
-            paint_level_shadow(painter, foot, event->rect(), m->summary, m->measurement.sample_rate, shift_s, gain_from_db(t->trim_db), ruler, after, t->level_ride.get());
+            paint_level_shadow(painter, foot, event->rect(), m->summary, m->measurement.sample_rate, shift_s,
+                               gain_from_db(t->trim_db), ruler, after, t->level_ride.get());
     }
     painter.setClipRect(c);
     painter.setRenderHint(QPainter::Antialiasing);
@@ -345,7 +394,9 @@ void RideEditor::paintEvent(QPaintEvent* event) {
         if (selected_.contains(i) && selected_.size() == 1) {
             painter.setPen(theme().ink);
             const double x = std::min(p.x() + 10, c.right() - 120.0);
-            painter.drawText(QRectF(x, p.y() - 22, 130, 16), Qt::AlignVCenter, tr("%1  %2").arg(time_text(ride.points[i].time_s, 2), db_text(ride.points[i].value, "dB", true)));
+            painter.drawText(
+                QRectF(x, p.y() - 22, 130, 16), Qt::AlignVCenter,
+                tr("%1  %2").arg(time_text(ride.points[i].time_s, 2), db_text(ride.points[i].value, "dB", true)));
         }
     }
     painter.setRenderHint(QPainter::Antialiasing, false);
@@ -360,7 +411,9 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     if (ride.empty()) {
         painter.setPen(theme().faint);
         painter.setFont(lettering(13));
-        painter.drawText(c, Qt::AlignHCenter | Qt::AlignTop, tr("No ride yet: click to add the first point. Up is louder; the fader's level is the 0 dB line."));
+        painter.drawText(
+            c, Qt::AlignHCenter | Qt::AlignTop,
+            tr("No ride yet: click to add the first point. Up is louder; the fader's level is the 0 dB line."));
     }
 }
 

@@ -69,14 +69,16 @@ void SongMap::mouseMoveEvent(QMouseEvent* event) {
     } else if (event->buttons() & Qt::LeftButton) {
         work_.player.locate(t);
     }
-    emit work_.hint(tr("%1. Click to go there, Shift and drag to loop, double click to loop a section, wheel to zoom.").arg(time_text(t, 2)));
+    emit work_.hint(tr("%1. Click to go there, Shift and drag to loop, double click to loop a section, wheel to zoom.")
+                        .arg(time_text(t, 2)));
 }
 
 void SongMap::mouseDoubleClickEvent(QMouseEvent* event) {
     const int section = section_at(work_.document.session(), time().time(event->position().x()));
     if (section < 0) return;
     const auto& s = work_.document.session();
-    work_.player.set_loop({true, s.sections[static_cast<size_t>(section)].start_s, section_end(s, section, work_.time.song_s())});
+    work_.player.set_loop(
+        {true, s.sections[static_cast<size_t>(section)].start_s, section_end(s, section, work_.time.song_s())});
 }
 
 void SongMap::wheelEvent(QWheelEvent* event) {
@@ -107,21 +109,27 @@ void SongMap::paintEvent(QPaintEvent* event) {
     painter.setPen(theme().ink);
     painter.setFont(lettering(16));
     painter.drawText(QRect(16, 18, head_width - 32, 24), Qt::AlignVCenter,
-                     now >= 0 ? QString("%1  %2").arg(now + 1).arg(QString::fromStdString(session.sections[static_cast<size_t>(now)].name)) : tr("the song"));
+                     now >= 0 ? QString("%1  %2").arg(now + 1).arg(
+                                    QString::fromStdString(session.sections[static_cast<size_t>(now)].name))
+                              : tr("the song"));
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    painter.drawText(QRect(16, 44, head_width - 32, 16), Qt::AlignVCenter, tr("%1 of %2").arg(time_text(position), time_text(work_.time.song_s())));
+    painter.drawText(QRect(16, 44, head_width - 32, 16), Qt::AlignVCenter,
+                     tr("%1 of %2").arg(time_text(position), time_text(work_.time.song_s())));
 
     // Level over time, computed by the core once for each plan.
     if (shape_.empty()) {
         const double rate = session.sample_rate;
-        shape_ = mix_power_over_time(*work_.player.plan(), std::llround(work_.time.from_s() * rate), std::llround(work_.time.to_s() * rate), map.width());
+        shape_ = mix_power_over_time(*work_.player.plan(), std::llround(work_.time.from_s() * rate),
+                                     std::llround(work_.time.to_s() * rate), map.width());
     }
     const auto& loop = work_.player.loop();
     if (loop.to_s > loop.from_s) {
         QColor wash = theme().accent;
         wash.setAlpha(loop.on ? 40 : 14);
-        painter.fillRect(QRectF(QPointF(ruler.place(loop.from_s), 18), QPointF(ruler.place(loop.to_s), height() - 2)) & QRectF(map), wash);
+        painter.fillRect(
+            QRectF(QPointF(ruler.place(loop.from_s), 18), QPointF(ruler.place(loop.to_s), height() - 2)) & QRectF(map),
+            wash);
     }
     const int foot = height() - 16, room = foot - 20;
     painter.setPen(theme().below);
@@ -144,7 +152,8 @@ void SongMap::paintEvent(QPaintEvent* event) {
         painter.fillRect(band, static_cast<int>(i) == now ? theme().ink : theme().rule);
         painter.setPen(static_cast<int>(i) == now ? theme().ground : theme().ink);
         const QString name = QString("%1 %2").arg(i + 1).arg(QString::fromStdString(session.sections[i].name));
-        painter.drawText(band.adjusted(4, 0, -2, 0), Qt::AlignVCenter, QFontMetrics(painter.font()).elidedText(name, Qt::ElideRight, band.width() - 6));
+        painter.drawText(band.adjusted(4, 0, -2, 0), Qt::AlignVCenter,
+                         QFontMetrics(painter.font()).elidedText(name, Qt::ElideRight, band.width() - 6));
     }
 
     // Where the mix peaks.
@@ -164,13 +173,16 @@ void SongMap::paintEvent(QPaintEvent* event) {
     }
     if (work_.mix.busy() || work_.materials.waiting() > 0) {
         painter.setPen(theme().faint);
-        painter.drawText(QRect(map.right() + 12, 4, mains_width - 16, 16), Qt::AlignVCenter,
-                         work_.materials.waiting() > 0 ? tr("reading %1 files…").arg(work_.materials.waiting()) : QString());
+        painter.drawText(
+            QRect(width() - mains_width + 16, 4, mains_width - 24, 16), Qt::AlignVCenter,
+            work_.materials.waiting() > 0 ? tr("reading %1 files…").arg(work_.materials.waiting()) : QString());
     }
     painter.setPen(theme().faint);
-    painter.drawText(QRect(map.right() + 12, 20, mains_width - 20, 44), Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap,
-                     work_.time.to_s() - work_.time.from_s() < work_.time.song_s() - 0.001 ? tr("zoomed: %1 to %2").arg(time_text(work_.time.from_s()), time_text(work_.time.to_s()))
-                                                                                          : tr("wheel zooms, Shift and drag loops"));
+    painter.drawText(QRect(width() - mains_width + 16, 20, mains_width - 24, 44),
+                     Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap,
+                     work_.time.to_s() - work_.time.from_s() < work_.time.song_s() - 0.001
+                         ? tr("zoomed: %1 to %2").arg(time_text(work_.time.from_s()), time_text(work_.time.to_s()))
+                         : tr("wheel zooms, Shift and drag loops"));
 }
 
 }  // namespace isotonus

@@ -26,7 +26,7 @@ class SongMap : public QWidget {
     void resizeEvent(QResizeEvent*) override { shape_.clear(); }
 
   private:
-    QRect area() const { return QRect(head_width, 0, width() - head_width - mains_width, height()); }
+    QRect area() const { return QRect(head_width, 0, width() - head_width - mains_width - scroll_width, height()); }
     TimeRuler time() const;
 
     Workspace& work_;

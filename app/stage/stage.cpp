@@ -10,7 +10,7 @@ namespace isotonus {
 
 namespace {
 
-constexpr int strip_width = 150, buttons_width = 84;
+constexpr int strip_width = 150, buttons_width = 96;
 
 Ruler stage_ruler(int width) { return Ruler::level(20.0, width - strip_width - buttons_width - 24.0); }
 
@@ -29,12 +29,13 @@ StageLane::StageLane(Workspace& work, TrackId id, QWidget* parent) : Lane(work, 
     lock_->setFocusPolicy(Qt::NoFocus);
     lock_->setToolTip(tr("A locked row keeps its trim when the others are staged. (L)"));
     connect(lock_, &QToolButton::clicked, this, [this](bool on) {
-        work_.document.edit_tracks((on ? tr("Lock %1") : tr("Unlock %1")).arg(track_name()), work_.document.moved_with(this->id()), [on](Track& t) { t.locked = on; });
+        work_.document.edit_tracks((on ? tr("Lock %1") : tr("Unlock %1")).arg(track_name()),
+                                   work_.document.moved_with(this->id()), [on](Track& t) { t.locked = on; });
     });
 }
 
 void StageLane::place_children() {
-    fit_->setGeometry(width() - buttons_width + 2, 7, 50, 22);
+    fit_->setGeometry(width() - buttons_width, 7, 62, 22);
     lock_->setGeometry(width() - 28, 7, 24, 22);
     if (!track()) return;
     fit_->setEnabled(!track()->locked);
@@ -54,10 +55,15 @@ QString StageLane::sentence() const {
     const bool peak = s->target.measure == Measure::peak;
     const char* unit = "dBFS";
     QString text = tr("%1: %2 %3 before, trim %4, %5 after; wanted %6 to %7.")
-                       .arg(track_name(), peak ? tr("peak") : average_label(), peak ? level_text(s->before_dbfs, unit) : average_text(s->before_dbfs), value_text(),
-                            peak ? level_text(s->after_dbfs, unit) : average_text(s->after_dbfs), db_text(s->target.low_dbfs, ""), db_text(s->target.high_dbfs, unit));
-    if (s->limited_by_peak) text += ' ' + tr("More would lift its peak above the %1 ceiling.").arg(db_text(work_.document.session().targets.peak_ceiling_dbfs, unit));
-    if (fit_of(*s) == Fit::above) text += ' ' + tr("That is %1 over.").arg(db_text(*s->after_dbfs - s->target.high_dbfs));
+                       .arg(track_name(), peak ? tr("peak") : average_label(),
+                            peak ? level_text(s->before_dbfs, unit) : average_text(s->before_dbfs), value_text(),
+                            peak ? level_text(s->after_dbfs, unit) : average_text(s->after_dbfs),
+                            db_text(s->target.low_dbfs, ""), db_text(s->target.high_dbfs, unit));
+    if (s->limited_by_peak)
+        text += ' ' + tr("More would lift its peak above the %1 ceiling.")
+                          .arg(db_text(work_.document.session().targets.peak_ceiling_dbfs, unit));
+    if (fit_of(*s) == Fit::above)
+        text += ' ' + tr("That is %1 over.").arg(db_text(*s->after_dbfs - s->target.high_dbfs));
     return text;
 }
 
@@ -66,7 +72,8 @@ void StageLane::set_trim(double db, uint64_t gesture) {
     const auto ids = work_.document.moved_with(id());
     const QString name = ids.size() > 1 ? tr("Trim %1 tracks %2").arg(ids.size()).arg(db_text(by, "dB", true))
                                         : tr("Trim %1 %2").arg(track_name(), db_text(db, "dB", true));
-    work_.document.edit_tracks(name, ids, [by](Track& t) { t.trim_db = std::clamp(t.trim_db + by, -trim_max_db, trim_max_db); }, gesture);
+    work_.document.edit_tracks(
+        name, ids, [by](Track& t) { t.trim_db = std::clamp(t.trim_db + by, -trim_max_db, trim_max_db); }, gesture);
 }
 
 void StageLane::nudge(double by_db, uint64_t gesture) { set_trim(track()->trim_db + by_db, gesture); }
@@ -117,7 +124,8 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
     if (!s || !m) {
         painter.setPen(theme().faint);
         painter.setFont(lettering(11));
-        painter.drawText(body.adjusted(8, 0, 0, 0), Qt::AlignVCenter, work_.materials.error(t) ? tr("no file, no level") : tr("being measured…"));
+        painter.drawText(body.adjusted(8, 0, 0, 0), Qt::AlignVCenter,
+                         work_.materials.error(t) ? tr("no file, no level") : tr("being measured…"));
         return;
     }
     const auto x_of = [&](double db) { return static_cast<int>(std::lround(ruler.place(db))); };
@@ -150,7 +158,8 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
         if (std::abs(to - from) > 6) {
             const int side = to > from ? 1 : -1;
             painter.drawLine(from + 5 * side, y, to - 6 * side, y);
-            painter.drawPolyline(QPolygon({QPoint(to - 10 * side, y - 3), QPoint(to - 6 * side, y), QPoint(to - 10 * side, y + 3)}));
+            painter.drawPolyline(
+                QPolygon({QPoint(to - 10 * side, y - 3), QPoint(to - 6 * side, y), QPoint(to - 10 * side, y + 3)}));
             painter.drawEllipse(QPoint(from, y), 4, 4);
         }
         const QColor colour = colour_of(fit);
@@ -166,14 +175,21 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
         painter.setBrush(Qt::NoBrush);
         painter.setFont(lettering(11));
         painter.setPen(theme().ink);
-        const QString figure = value_text() + (s->limited_by_peak ? tr("  peak-held") : QString());
+        const QString figure = value_text() + (s->limited_by_peak ? tr("  held by its peak") : QString());
         const int wide = QFontMetrics(painter.font()).horizontalAdvance(figure);
-        const int left = std::min(from, to) - wide - 12 > 4 ? std::min(from, to) - wide - 12 : std::max({from, to, high}) + 12;
+        int left = std::min(from, to) - wide - 12;
+        if (left < high + 4 && left + wide > low - 8) left = low - wide - 8;  // not across the bracket
+        if (left < 4) left = std::max({from, to, high}) + 12;
         painter.drawText(QRect(left, 3, wide + 2, 18), Qt::AlignVCenter, figure);
     }
-    if (std::isfinite(shown_live_db_)) painter.fillRect(QRect(QPoint(x_of(-60.0), height() - 6), QPoint(x_of(shown_live_db_), height() - 4)), theme().accent);
-    const TimeRuler time{0.0, work_.time.song_s(), static_cast<double>(strip().left()), static_cast<double>(strip().right())};
-    paint_level_shadow(painter, strip(), clip, m->summary, f.sample_rate, static_cast<double>(t.delay_samples) / f.sample_rate, gain_from_db(t.trim_db), time, theme().faint);
+    if (std::isfinite(shown_live_db_))
+        painter.fillRect(QRect(QPoint(x_of(-60.0), height() - 6), QPoint(x_of(shown_live_db_), height() - 4)),
+                         theme().accent);
+    const TimeRuler time{0.0, work_.time.song_s(), static_cast<double>(strip().left()),
+                         static_cast<double>(strip().right())};
+    paint_level_shadow(painter, strip(), clip, m->summary, f.sample_rate,
+                       static_cast<double>(t.delay_samples) / f.sample_rate, gain_from_db(t.trim_db), time,
+                       theme().faint);
     painter.setPen(theme().above);
     const int peak_x = static_cast<int>(time.place(f.peak_time_s));
     painter.drawLine(peak_x, strip().top(), peak_x, strip().top() + 6);
@@ -182,22 +198,25 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
 QString StageStation::title() const { return QCoreApplication::translate("Station", "Stage"); }
 
 QString StageStation::state(const Workspace& work) const {
-    int inside = 0, counted = 0;
+    int inside = 0, counted = 0, held = 0;
     for (const auto& track : work.document.session().tracks) {
         const auto s = work.materials.staging(*track);
         if (!s || fit_of(*s) == Fit::silent) continue;
         ++counted;
         inside += fit_of(*s) == Fit::inside ? 1 : 0;
+        held += fit_of(*s) == Fit::below && s->limited_by_peak ? 1 : 0;
     }
-    return counted > 0 ? QCoreApplication::translate("Station", "%1 of %2 in window").arg(inside).arg(counted) : QString();
+    if (counted == 0) return {};
+    if (held > 0) return QCoreApplication::translate("Station", "%1 of %2, %3 held").arg(inside).arg(counted).arg(held);
+    return QCoreApplication::translate("Station", "%1 of %2 in window").arg(inside).arg(counted);
 }
 
 void StageStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace&) const {
     stage_ruler(area.width()).paint(painter, area);
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    painter.drawText(QRect(area.right() - strip_width - buttons_width, area.top(), strip_width, area.height() - 4), Qt::AlignLeft | Qt::AlignVCenter,
-                     QCoreApplication::translate("Station", "level over the song"));
+    painter.drawText(QRect(area.right() - strip_width - buttons_width, area.top(), strip_width, area.height() - 4),
+                     Qt::AlignLeft | Qt::AlignVCenter, QCoreApplication::translate("Station", "level over the song"));
 }
 
 QWidget* StageStation::make_tools(Workspace& work, QWidget* parent) const {
@@ -206,12 +225,15 @@ QWidget* StageStation::make_tools(Workspace& work, QWidget* parent) const {
     layout->setContentsMargins(0, 0, 0, 0);
     auto* all = new QPushButton(QCoreApplication::translate("Station", "Stage all"));
     all->setObjectName("stageAll");
-    all->setToolTip(QCoreApplication::translate("Station", "Trims every unlocked track to its target window; faders stay where they are."));
+    all->setToolTip(QCoreApplication::translate(
+        "Station", "Trims every unlocked track to its target window; faders stay where they are."));
     QObject::connect(all, &QPushButton::clicked, tools, [&work] { work.stage_all(); });
-    auto* selected = new QPushButton(QCoreApplication::translate("Station", "Stage selected"));
+    auto* selected = new QPushButton(QCoreApplication::translate("Station", "Selected"));
+    selected->setToolTip(QCoreApplication::translate("Station", "Stages the selected rows only. (F)"));
     selected->setObjectName("stageSelected");
-    QObject::connect(selected, &QPushButton::clicked, tools,
-                     [&work] { work.stage(work.document.selected(), QCoreApplication::translate("Station", "Stage selected")); });
+    QObject::connect(selected, &QPushButton::clicked, tools, [&work] {
+        work.stage(work.document.selected(), QCoreApplication::translate("Station", "Stage selected"));
+    });
     layout->addWidget(all);
     layout->addWidget(selected);
     layout->addStretch();

@@ -37,7 +37,9 @@ class StageStation : public Station {
   public:
     QString title() const override;
     QString state(const Workspace& work) const override;
-    Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override { return new StageLane(work, id, parent); }
+    Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override {
+        return new StageLane(work, id, parent);
+    }
     void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override;
     QWidget* make_tools(Workspace& work, QWidget* parent) const override;
 };

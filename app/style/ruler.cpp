@@ -11,8 +11,8 @@ namespace isotonus {
 namespace {
 
 // Places of fader levels; straight between them.
-constexpr std::array<std::pair<double, double>, 8> fader_places{{{-72.0, 0.0}, {-48.0, 0.08}, {-24.0, 0.26}, {-12.0, 0.44},
-                                                                 {-6.0, 0.58}, {0.0, 0.78}, {6.0, 0.92}, {12.0, 1.0}}};
+constexpr std::array<std::pair<double, double>, 8> fader_places{
+    {{-72.0, 0.0}, {-48.0, 0.08}, {-24.0, 0.26}, {-12.0, 0.44}, {-6.0, 0.58}, {0.0, 0.78}, {6.0, 0.92}, {12.0, 1.0}}};
 constexpr std::array fader_marks{-48.0, -36.0, -24.0, -18.0, -12.0, -9.0, -6.0, -3.0, 0.0, 3.0, 6.0, 12.0};
 constexpr std::array level_marks{-60.0, -54.0, -48.0, -42.0, -36.0, -30.0, -24.0, -18.0, -12.0, -6.0, 0.0};
 
@@ -64,7 +64,8 @@ void Ruler::paint(QPainter& painter, const QRect& strip) const {
         painter.setPen(theme().faint);
         painter.drawLine(x, strip.bottom() - 3, x, strip.bottom());
         painter.setPen(db == 0.0 ? theme().ink : theme().faint);
-        painter.drawText(QRect(x - 24, strip.top(), 48, strip.height() - 3), Qt::AlignCenter, db_text(db, "", fader_).remove(".0"));
+        painter.drawText(QRect(x - 24, strip.top(), 48, strip.height() - 3), Qt::AlignCenter,
+                         db_text(db, "", fader_).remove(".0"));
     });
 }
 
@@ -80,7 +81,8 @@ void TimeRuler::paint(QPainter& painter, const QRect& strip) const {
     painter.setFont(lettering(11));
     double step = 0.001;
     const double wanted = (to_s - from_s) * 90.0 / std::max(1.0, right - left);
-    for (const double s : {0.001, 0.005, 0.01, 0.05, 0.1, 0.5, 1.0, 2.0, 5.0, 10.0, 20.0, 30.0, 60.0, 120.0, 300.0, 600.0}) {
+    for (const double s :
+         {0.001, 0.005, 0.01, 0.05, 0.1, 0.5, 1.0, 2.0, 5.0, 10.0, 20.0, 30.0, 60.0, 120.0, 300.0, 600.0}) {
         step = s;
         if (s >= wanted) break;
     }
@@ -89,7 +91,10 @@ void TimeRuler::paint(QPainter& painter, const QRect& strip) const {
         painter.setPen(theme().faint);
         painter.drawLine(x, strip.bottom() - 3, x, strip.bottom());
         painter.drawText(QRect(x + 3, strip.top(), 80, strip.height() - 1), Qt::AlignLeft | Qt::AlignVCenter,
-                         time_text(t, step < 0.01 ? 3 : step < 0.1 ? 2 : step < 1.0 ? 1 : 0));
+                         time_text(t, step < 0.01  ? 3
+                                      : step < 0.1 ? 2
+                                      : step < 1.0 ? 1
+                                                   : 0));
     }
 }
 

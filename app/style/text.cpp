@@ -15,12 +15,21 @@ QString db_text(double level_db, const char* unit, bool sign) {
     if (std::isinf(level_db)) return QCoreApplication::translate("text", "off");
     const double rounded = std::round(level_db * 10.0) / 10.0;
     QString number = QString::number(std::fabs(rounded), 'f', 1);
-    if (rounded < 0.0) number.prepend(minus);
-    else if (sign && rounded > 0.0) number.prepend('+');
+    if (rounded < 0.0)
+        number.prepend(minus);
+    else if (sign && rounded > 0.0)
+        number.prepend('+');
     return *unit ? number + ' ' + unit : number;
 }
 
-QString level_text(const Level& level, const char* unit) { return level ? db_text(*level, unit) : QString(QChar(0x2013)); }
+QString level_text(const Level& level, const char* unit) {
+    return level ? db_text(*level, unit) : QString(QChar(0x2013));
+}
+
+QString with_true_minus(const std::string& sentence) {
+    static const QRegularExpression before_figure("(?<![\\w])-(?=\\d)");
+    return QString::fromStdString(sentence).replace(before_figure, minus);
+}
 
 QString time_text(double time_s, int decimals) {
     const double scale = std::pow(10.0, decimals);
@@ -66,7 +75,8 @@ QString average_text(const Level& aes17_dbfs) {
 }
 
 QString average_label() {
-    return plain_rms ? QCoreApplication::translate("text", "average, plain RMS") : QCoreApplication::translate("text", "average, AES17");
+    return plain_rms ? QCoreApplication::translate("text", "average, plain RMS")
+                     : QCoreApplication::translate("text", "average, AES17");
 }
 
 }  // namespace isotonus

@@ -11,11 +11,14 @@ namespace isotonus {
 QString db_text(double level_db, const char* unit = "dB", bool sign = false);
 /// "−18.2 dBFS"; "–" for none.
 QString level_text(const Level& level, const char* unit);
+/// A sentence from the core with its minus signs as they are written here.
+QString with_true_minus(const std::string& sentence);
 /// "1:07.25"
 QString time_text(double time_s, int decimals = 1);
 /// "C", "L 30", "R 100": percent of the way to a side.
 QString pan_text(double pan);
-/// A number typed by the user: true or plain minus, comma or point, an optional unit; "off" and "-inf" are minus infinity.
+/// A number typed by the user: true or plain minus, comma or point, an optional unit; "off" and "-inf" are minus
+/// infinity.
 std::optional<double> parse_level(const QString& text);
 /// A pan position typed by the user: "C", "L 30", "R30", or −1 … 1.
 std::optional<double> parse_pan(const QString& text);

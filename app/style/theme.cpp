@@ -12,17 +12,37 @@ namespace isotonus {
 
 namespace {
 
-const Theme day{false, "#F4F0E6", "#FBF8F1", "#1E2B33", "#5B676E", "#D8D1C1", "#14606B", "#6E8CA8", "#2E7D5B", "#C27A0E", "#B3261E",
-                {"#8C4A3C", "#3F6B8A", "#7A6A1F", "#4F7A4A", "#7B4F86", "#A0622D", "#2F7475", "#94506A", "#5A5FA0", "#66713A", "#86583F",
-                 "#4A6670"}};
-const Theme night{true, "#14202B", "#1B2A37", "#E9E4D6", "#9DAAB3", "#2D3E4C", "#58B7B0", "#7FA0BF", "#55B58A", "#E3A43C", "#F2695E",
-                  {"#D08A7A", "#7FB0D2", "#C9B458", "#8FC088", "#BE92CA", "#DDA06A", "#6FBDBD", "#D68FAB", "#9DA2E0", "#A9B672", "#C79A80",
-                   "#8FAFBB"}};
+const Theme day{false,
+                "#F4F0E6",
+                "#FBF8F1",
+                "#1E2B33",
+                "#5B676E",
+                "#D8D1C1",
+                "#14606B",
+                "#6E8CA8",
+                "#2E7D5B",
+                "#C27A0E",
+                "#B3261E",
+                {"#8C4A3C", "#3F6B8A", "#7A6A1F", "#4F7A4A", "#7B4F86", "#A0622D", "#2F7475", "#94506A", "#5A5FA0",
+                 "#66713A", "#86583F", "#4A6670"}};
+const Theme night{true,
+                  "#14202B",
+                  "#1B2A37",
+                  "#E9E4D6",
+                  "#9DAAB3",
+                  "#2D3E4C",
+                  "#58B7B0",
+                  "#7FA0BF",
+                  "#55B58A",
+                  "#E3A43C",
+                  "#F2695E",
+                  {"#D08A7A", "#7FB0D2", "#C9B458", "#8FC088", "#BE92CA", "#DDA06A", "#6FBDBD", "#D68FAB", "#9DA2E0",
+                   "#A9B672", "#C79A80", "#8FAFBB"}};
 const Theme* current = &day;
 
 QString style_sheet(const Theme& t) {
     QString sheet = R"(
-* { font-family: "B612"; font-size: 13px; color: INK; }
+* { font-family: "Isotonus Instrument"; font-size: 13px; color: INK; }
 QMainWindow, QDialog, #window { background: GROUND; }
 QToolTip { background: PANEL; color: INK; border: 1px solid FAINT; padding: 4px; }
 QToolButton, QPushButton { background: transparent; border: 1px solid transparent; padding: 2px 6px; }
@@ -42,8 +62,11 @@ QMenu::item:selected { background: ACCENT; color: GROUND; }
 QMenu::item:disabled { color: FAINT; }
 QMenu::separator { height: 1px; background: RULE; margin: 4px 8px; }
 QLineEdit, QComboBox, QTextBrowser, QTableWidget { background: PANEL; border: 1px solid FAINT; padding: 3px 6px; selection-background-color: ACCENT; selection-color: GROUND; }
+QComboBox::drop-down { border: none; width: 22px; }
+QComboBox::down-arrow { image: url(:/icons/down.svg); width: 12px; height: 12px; }
+QLabel { background: transparent; }
 QComboBox QAbstractItemView { background: PANEL; border: 1px solid FAINT; selection-background-color: ACCENT; selection-color: GROUND; }
-QScrollArea, QScrollArea > QWidget > QWidget { background: GROUND; border: none; }
+QScrollArea, QScrollArea > QWidget > QWidget { background: transparent; border: none; }
 QScrollBar:vertical { background: GROUND; width: 8px; }
 QScrollBar::handle:vertical { background: FAINT; min-height: 24px; margin: 0 2px; }
 QScrollBar::add-line, QScrollBar::sub-line { height: 0; }
@@ -51,8 +74,9 @@ QProgressBar { background: PANEL; border: 1px solid FAINT; height: 14px; text-al
 QProgressBar::chunk { background: ACCENT; }
 QHeaderView::section { background: GROUND; border: none; border-bottom: 1px solid RULE; padding: 2px 6px; }
 )";
-    const std::pair<const char*, QColor> words[] = {{"GROUND", t.ground}, {"PANEL", t.panel}, {"INK", t.ink}, {"FAINT", t.faint},
-                                                    {"RULE", t.rule}, {"ACCENT", t.accent}, {"CLIPPED", t.clipped}};
+    const std::pair<const char*, QColor> words[] = {{"GROUND", t.ground},  {"PANEL", t.panel}, {"INK", t.ink},
+                                                    {"FAINT", t.faint},    {"RULE", t.rule},   {"ACCENT", t.accent},
+                                                    {"CLIPPED", t.clipped}};
     for (const auto& [word, colour] : words) sheet.replace(word, colour.name());
     return sheet;
 }
@@ -63,8 +87,8 @@ const Theme& theme() { return *current; }
 
 void load_fonts() {
     static const bool loaded = [] {
-        QFontDatabase::addApplicationFont(":/fonts/B612-Regular.otf");
-        QFontDatabase::addApplicationFont(":/fonts/B612-Bold.otf");
+        QFontDatabase::addApplicationFont(":/fonts/IsotonusInstrument-Regular.otf");
+        QFontDatabase::addApplicationFont(":/fonts/IsotonusInstrument-Bold.otf");
         return true;
     }();
     (void)loaded;
@@ -94,7 +118,7 @@ void set_night(bool on) {
 }
 
 QFont lettering(int pixels, bool bold) {
-    QFont f("B612");
+    QFont f("Isotonus Instrument");
     f.setPixelSize(pixels);
     f.setBold(bold);
     return f;

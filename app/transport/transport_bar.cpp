@@ -54,6 +54,7 @@ TransportBar::TransportBar(Workspace& work, QWidget* parent) : QWidget(parent), 
     layout->addWidget(sections_);
     hint_ = new QLabel;
     hint_->setObjectName("hint");
+    hint_->setText(tr("Point at anything: here stands what it is. F1 lists the keys."));
     hint_->setStyleSheet("font-size: 11px;");
     hint_->setWordWrap(true);
     hint_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);

@@ -4,27 +4,36 @@
 #include <map>
 
 #include "core/audio/sound_file.h"
-#include "demo/song/song.h"
+#include "demosong/song.h"
 
 namespace isotonus {
 
 namespace {
 
 QString session_filter() { return FileActions::tr("Isotonus session (*.isotonus)"); }
-QString audio_filter() { return FileActions::tr("Audio (*.wav *.rf64 *.w64 *.aif *.aiff *.flac *.ogg *.opus *.mp3 *.caf *.au);;All files (*)"); }
+QString audio_filter() {
+    return FileActions::tr(
+        "Audio (*.wav *.rf64 *.w64 *.aif *.aiff *.flac *.ogg *.opus *.mp3 *.caf *.au);;All files (*)");
+}
 
 }  // namespace
 
-FileActions::FileActions(Workspace& work, Settings& settings, QObject* parent) : QObject(parent), work_(work), settings_(settings) {}
+FileActions::FileActions(Workspace& work, Settings& settings, QObject* parent)
+    : QObject(parent), work_(work), settings_(settings) {}
 
 void FileActions::complain(const Error& error) { work_.prompter->complain(QString::fromStdString(error.text())); }
 
 bool FileActions::may_leave() {
     if (work_.document.is_saved()) return true;
-    switch (work_.prompter->ask(tr("Unsaved changes"), tr("%1 has changes that are not saved.").arg(work_.document.name()), tr("Save"), tr("Do not save"))) {
-        case Prompter::Answer::yes: return save();
-        case Prompter::Answer::no: return true;
-        case Prompter::Answer::cancel: break;
+    switch (work_.prompter->ask(tr("Unsaved changes"),
+                                tr("%1 has changes that are not saved.").arg(work_.document.name()), tr("Save"),
+                                tr("Do not save"))) {
+        case Prompter::Answer::yes:
+            return save();
+        case Prompter::Answer::no:
+            return true;
+        case Prompter::Answer::cancel:
+            break;
     }
     return false;
 }
@@ -76,8 +85,11 @@ bool FileActions::save() {
 
 bool FileActions::save_as() {
     const auto& tracks = work_.document.session().tracks;
-    const fs::path folder = work_.document.path() ? work_.document.path()->parent_path() : tracks.empty() ? fs::current_path() : tracks.front()->file.parent_path();
-    auto file = work_.prompter->save_file(tr("Save the session as"), session_filter(), folder / (work_.document.name().toStdString() + ".isotonus"));
+    const fs::path folder = work_.document.path() ? work_.document.path()->parent_path()
+                            : tracks.empty()      ? fs::current_path()
+                                                  : tracks.front()->file.parent_path();
+    auto file = work_.prompter->save_file(tr("Save the session as"), session_filter(),
+                                          folder / (work_.document.name().toStdString() + ".isotonus"));
     if (!file) return false;
     if (file->extension() != ".isotonus") *file += ".isotonus";
     if (auto saved = work_.document.save(*file); !saved) {
@@ -100,9 +112,12 @@ void FileActions::take_in(const std::vector<fs::path>& paths) {
     for (const fs::path& path : paths) {
         if (fs::is_directory(path)) {
             const auto found = audio_files_in(path);
-            if (!found) problems.push_back(found.error());
-            else if (found->empty()) problems.push_back({path.string(), tr("no audio files in this folder").toStdString()});
-            else files.insert(files.end(), found->begin(), found->end());
+            if (!found)
+                problems.push_back(found.error());
+            else if (found->empty())
+                problems.push_back({path.string(), tr("no audio files in this folder").toStdString()});
+            else
+                files.insert(files.end(), found->begin(), found->end());
         } else if (path.extension() == ".isotonus") {
             open_path(path);
             return;
@@ -132,7 +147,8 @@ void FileActions::add_files(const std::vector<fs::path>& files, std::vector<Erro
             for (const auto& [rate, count] : rates)
                 if (count >= most) most = count, next.sample_rate = rate;
         }
-        work_.document.edit(tr("Add %n track(s)", nullptr, static_cast<int>(readable.size())), with_files(next, readable));
+        work_.document.edit(tr("Add %n track(s)", nullptr, static_cast<int>(readable.size())),
+                            with_files(next, readable));
     }
     if (problems.empty()) return;
     QStringList lines;
@@ -143,12 +159,14 @@ void FileActions::add_files(const std::vector<fs::path>& files, std::vector<Erro
 void FileActions::open_demo() {
     if (!may_leave()) return;
     auto progress = std::make_shared<Progress>();
-    auto* dialog = new QProgressDialog(tr("The festival is tuning up: the demo's music is being synthesised…"), tr("Cancel"), 0, 1000);
+    auto* dialog = new QProgressDialog(tr("The festival is tuning up: the demo's music is being synthesised…"),
+                                       tr("Cancel"), 0, 1000);
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     dialog->setWindowModality(Qt::ApplicationModal);
     dialog->setMinimumDuration(300);
     auto* timer = new QTimer(dialog);
-    connect(timer, &QTimer::timeout, dialog, [dialog, progress] { dialog->setValue(static_cast<int>(progress->fraction() * 999.0)); });
+    connect(timer, &QTimer::timeout, dialog,
+            [dialog, progress] { dialog->setValue(static_cast<int>(progress->fraction() * 999.0)); });
     timer->start(50);
     connect(dialog, &QProgressDialog::canceled, this, [progress] { progress->cancel(); });
     pool_.start([this, dialog, progress] {
@@ -184,7 +202,9 @@ void FileActions::relink() {
 void FileActions::offer_recovery() {
     for (const auto& left : Document::left_behind()) {
         const QString what = left.path ? to_qt(left.path->filename()) : tr("An unnamed session");
-        const auto answer = work_.prompter->ask(tr("Unsaved work was found"), tr("%1 was not saved when Isotonus last ended. Bring it back?").arg(what), tr("Bring it back"), tr("Discard it"));
+        const auto answer = work_.prompter->ask(
+            tr("Unsaved work was found"), tr("%1 was not saved when Isotonus last ended. Bring it back?").arg(what),
+            tr("Bring it back"), tr("Discard it"));
         if (answer == Prompter::Answer::yes) {
             if (auto done = work_.document.recover(left); !done) complain(done.error());
             return;

@@ -117,7 +117,8 @@ void MainWindow::make_actions() {
     item(add("saveAs", tr("Save as…"), QKeySequence("Ctrl+Shift+S"), [this] { files_.save_as(); }));
     main_menu_->addSeparator();
     item(add("importFiles", tr("Add audio files…"), QKeySequence("Ctrl+I"), [this] { files_.import_files(); }));
-    item(add("importFolder", tr("Add a folder of audio…"), QKeySequence("Ctrl+Shift+I"), [this] { files_.import_folder(); }));
+    item(add("importFolder", tr("Add a folder of audio…"), QKeySequence("Ctrl+Shift+I"),
+             [this] { files_.import_folder(); }));
     item(add("relink", tr("Find missing files…"), {}, [this] { files_.relink(); }));
     item(add("demo", tr("Open the demo"), {}, [this] { files_.open_demo(); }));
     main_menu_->addSeparator();
@@ -141,18 +142,22 @@ void MainWindow::make_actions() {
         if (const auto& peak = work_.mix.peak()) work_.player.locate(std::max(0.0, peak->time_s - 1.0));
     });
     for (int n = 0; n < tabs_->count(); ++n)
-        add(("station" + std::to_string(n + 1)).c_str(), tr("Station %1").arg(n + 1), QKeySequence(QString("Alt+%1").arg(n + 1)), [this, n] { tabs_->choose(n); });
+        add(("station" + std::to_string(n + 1)).c_str(), tr("Station %1").arg(n + 1),
+            QKeySequence(QString("Alt+%1").arg(n + 1)), [this, n] { tabs_->choose(n); });
     for (int n = 1; n <= 9; ++n)
-        add(("section" + std::to_string(n)).c_str(), tr("Section %1").arg(n), QKeySequence(QString::number(n)), [this, n] {
-            const auto& sections = work_.document.session().sections;
-            if (static_cast<size_t>(n) <= sections.size()) work_.player.locate(sections[static_cast<size_t>(n - 1)].start_s);
-        });
+        add(("section" + std::to_string(n)).c_str(), tr("Section %1").arg(n), QKeySequence(QString::number(n)),
+            [this, n] {
+                const auto& sections = work_.document.session().sections;
+                if (static_cast<size_t>(n) <= sections.size())
+                    work_.player.locate(sections[static_cast<size_t>(n - 1)].start_s);
+            });
     add("muteRows", tr("Mute the selected rows"), Qt::Key_M, [this] { toggle_flag(&Track::mute, tr("Mute")); });
     add("soloRows", tr("Solo the selected rows"), Qt::Key_S, [this] { toggle_flag(&Track::solo, tr("Solo")); });
     add("clearSolo", tr("All solos and mutes off"), QKeySequence("Shift+S"), [this] {
         Session next = work_.document.session();
         for (const auto& t : work_.document.session().tracks)
-            if (t->mute || t->solo) next = with_track(next, t->id, [](Track& track) { track.mute = track.solo = false; });
+            if (t->mute || t->solo)
+                next = with_track(next, t->id, [](Track& track) { track.mute = track.solo = false; });
         work_.document.edit(tr("All solos and mutes off"), std::move(next));
     });
     add("resetClips", tr("Reset all clip flags and holds"), Qt::Key_C, [this] { work_.player.reset_meters(); });

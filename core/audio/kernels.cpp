@@ -259,9 +259,7 @@ HWY_EXPORT(ScaleToFloat);
 
 void unpack_s16(const int16_t* in, size_t samples, float* out) { HWY_DYNAMIC_DISPATCH(UnpackS16)(in, samples, out); }
 void unpack_s24(const uint8_t* in, size_t samples, float* out) { HWY_DYNAMIC_DISPATCH(UnpackS24)(in, samples, out); }
-size_t remove_non_finite(float* inout, size_t samples) {
-    return HWY_DYNAMIC_DISPATCH(RemoveNonFinite)(inout, samples);
-}
+size_t remove_non_finite(float* inout, size_t samples) { return HWY_DYNAMIC_DISPATCH(RemoveNonFinite)(inout, samples); }
 size_t pack_s24(const float* in, size_t samples, uint8_t* out) {
     return HWY_DYNAMIC_DISPATCH(PackS24)(in, samples, out);
 }

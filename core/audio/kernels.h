@@ -1,5 +1,6 @@
-// The inner loops, vectorised by Highway with run-time dispatch.  Each has a scalar twin in tests/core/kernels_test.cpp.
-// All buffers are interleaved; counts are in samples (frames times channels) unless they say frames.
+// The inner loops, vectorised by Highway with run-time dispatch.  Each has a scalar twin in
+// tests/core/kernels_test.cpp. All buffers are interleaved; counts are in samples (frames times channels) unless they
+// say frames.
 #pragma once
 
 #include <cstddef>
@@ -22,9 +23,9 @@ size_t pack_s24(const float* in, size_t samples, uint8_t* out);
 
 /// Figures of one stretch of frames.  For mono only index 0 counts.
 struct Stretch {
-    float low[2], high[2];      ///< smallest and largest sample
-    double sum[2], square[2];   ///< sums of x and of x^2
-    double product;             ///< sum of left times right
+    float low[2], high[2];     ///< smallest and largest sample
+    double sum[2], square[2];  ///< sums of x and of x^2
+    double product;            ///< sum of left times right
 };
 
 /// Figures of `frames` frames, at most 4096, of 1 or 2 channels.

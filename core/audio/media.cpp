@@ -79,7 +79,8 @@ Result<Media> prepare_media(const fs::path& file, int session_rate, Progress* pr
     auto cached = SoundReader::open(media.playable);
     if (!cached) {
         if (auto done = convert_file(*reader, session_rate, media.playable, progress); !done)
-            return fail(file.string(), "the conversion to " + std::to_string(session_rate) + " Hz failed: " + done.error().text());
+            return fail(file.string(),
+                        "the conversion to " + std::to_string(session_rate) + " Hz failed: " + done.error().text());
         cached = SoundReader::open(media.playable);
         if (!cached) return tl::unexpected(cached.error());
     }

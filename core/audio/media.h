@@ -9,10 +9,10 @@ namespace isotonus {
 
 struct Media {
     fs::path original;
-    fs::path playable;     ///< the original, or its conversion in the cache
-    SoundInfo source;      ///< of the original
+    fs::path playable;  ///< the original, or its conversion in the cache
+    SoundInfo source;   ///< of the original
     int channels = 0;
-    int64_t frames = 0;    ///< of the playable file
+    int64_t frames = 0;  ///< of the playable file
     bool converted() const { return playable != original; }
 };
 

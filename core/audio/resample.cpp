@@ -10,7 +10,8 @@ Result<Resampler> Resampler::create(int from_hz, int to_hz, int channels) {
     Resampler resampler;
     const soxr_quality_spec_t quality = soxr_quality_spec(SOXR_VHQ, 0);
     soxr_error_t problem = nullptr;
-    resampler.soxr_.reset(soxr_create(from_hz, to_hz, static_cast<unsigned>(channels), &problem, nullptr, &quality, nullptr));
+    resampler.soxr_.reset(
+        soxr_create(from_hz, to_hz, static_cast<unsigned>(channels), &problem, nullptr, &quality, nullptr));
     if (problem) return fail("", std::string("the sample rate cannot be converted: ") + problem);
     resampler.channels_ = channels;
     resampler.ratio_ = static_cast<double>(to_hz) / from_hz;

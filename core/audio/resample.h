@@ -1,4 +1,5 @@
-// Sample rate conversion through soxr, very high quality: pass band to 0.91 of the lower half-rate, stop band beyond -144 dB.
+// Sample rate conversion through soxr, very high quality: pass band to 0.91 of the lower half-rate, stop band beyond
+// -144 dB.
 #pragma once
 
 #include <cstdint>
@@ -13,9 +14,7 @@ typedef struct soxr* soxr_t;
 namespace isotonus {
 
 /// Frames at `to` Hz that last as long as `frames` at `from` Hz, rounded to the nearest.
-inline int64_t converted_frames(int64_t frames, int from, int to) {
-    return (frames * to + from / 2) / from;
-}
+inline int64_t converted_frames(int64_t frames, int from, int to) { return (frames * to + from / 2) / from; }
 
 class Resampler {
   public:

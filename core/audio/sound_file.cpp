@@ -21,23 +21,30 @@ std::string format_in_words(int format) {
     SF_FORMAT_INFO sub{format & SF_FORMAT_SUBMASK, nullptr, nullptr};
     std::string words;
     if (sf_command(nullptr, SFC_GET_FORMAT_INFO, &major, sizeof major) == 0 && major.name) words = major.name;
-    if (sf_command(nullptr, SFC_GET_FORMAT_INFO, &sub, sizeof sub) == 0 && sub.name) words += std::string(", ") + sub.name;
+    if (sf_command(nullptr, SFC_GET_FORMAT_INFO, &sub, sizeof sub) == 0 && sub.name)
+        words += std::string(", ") + sub.name;
     return words;
 }
 
 int bits_of(int subtype) {
     switch (subtype) {
         case SF_FORMAT_PCM_S8:
-        case SF_FORMAT_PCM_U8: return 8;
+        case SF_FORMAT_PCM_U8:
+            return 8;
         case SF_FORMAT_PCM_16:
-        case SF_FORMAT_ALAC_16: return 16;
+        case SF_FORMAT_ALAC_16:
+            return 16;
         case SF_FORMAT_PCM_24:
-        case SF_FORMAT_ALAC_24: return 24;
+        case SF_FORMAT_ALAC_24:
+            return 24;
         case SF_FORMAT_PCM_32:
         case SF_FORMAT_ALAC_32:
-        case SF_FORMAT_FLOAT: return 32;
-        case SF_FORMAT_DOUBLE: return 64;
-        default: return 0;
+        case SF_FORMAT_FLOAT:
+            return 32;
+        case SF_FORMAT_DOUBLE:
+            return 64;
+        default:
+            return 0;
     }
 }
 
@@ -51,8 +58,10 @@ bool is_uncompressed(int format) {
         case SF_FORMAT_PCM_24:
         case SF_FORMAT_PCM_32:
         case SF_FORMAT_FLOAT:
-        case SF_FORMAT_DOUBLE: return true;
-        default: return false;
+        case SF_FORMAT_DOUBLE:
+            return true;
+        default:
+            return false;
     }
 }
 
@@ -73,7 +82,7 @@ bool log_says_truncated(SNDFILE* file) {
 }  // namespace
 
 bool has_audio_extension(const fs::path& file) {
-    static const std::set<std::string> known{".wav", ".wave", ".rf64", ".w64", ".aif",  ".aiff", ".aifc", ".flac",
+    static const std::set<std::string> known{".wav", ".wave", ".rf64", ".w64", ".aif", ".aiff", ".aifc", ".flac",
                                              ".ogg", ".oga",  ".opus", ".mp3", ".caf", ".au",   ".snd"};
     std::string extension = file.extension().string();
     std::transform(extension.begin(), extension.end(), extension.begin(),
@@ -115,7 +124,8 @@ Result<SoundReader> SoundReader::open(const fs::path& file) {
         return fail(name, "not an audio file that can be read (" + why + ")");
     }
     if (info.channels > 2)
-        return fail(name, fmt::format("the file has {} channels; only mono and stereo can be used so far", info.channels));
+        return fail(name,
+                    fmt::format("the file has {} channels; only mono and stereo can be used so far", info.channels));
     if (info.frames <= 0) return fail(name, "the file holds no samples");
     if (info.samplerate < 1000 || info.samplerate > 768000)
         return fail(name, fmt::format("a sample rate of {} Hz cannot be used", info.samplerate));
@@ -165,7 +175,8 @@ Result<void> SoundReader::read(int64_t first, int64_t frames, float* out) {
     } else {
         const size_t bytes = packing_ == Packing::s16 ? 2 : 3;
         raw_.resize(samples * bytes);
-        got = sf_read_raw(file_.get(), raw_.data(), static_cast<sf_count_t>(raw_.size())) / static_cast<sf_count_t>(bytes);
+        got = sf_read_raw(file_.get(), raw_.data(), static_cast<sf_count_t>(raw_.size())) /
+              static_cast<sf_count_t>(bytes);
         const size_t count = static_cast<size_t>(std::max<sf_count_t>(got, 0));
         if (packing_ == Packing::s16)
             kernels::unpack_s16(reinterpret_cast<const int16_t*>(raw_.data()), count, body);
@@ -173,7 +184,8 @@ Result<void> SoundReader::read(int64_t first, int64_t frames, float* out) {
             kernels::unpack_s24(raw_.data(), count, body);
     }
     if (packing_ == Packing::by_library || packing_ == Packing::f32)
-        non_finite_ += static_cast<int64_t>(kernels::remove_non_finite(body, static_cast<size_t>(std::max<sf_count_t>(got, 0))));
+        non_finite_ +=
+            static_cast<int64_t>(kernels::remove_non_finite(body, static_cast<size_t>(std::max<sf_count_t>(got, 0))));
     if (got == static_cast<sf_count_t>(samples)) return {};
     std::fill(body + std::max<sf_count_t>(got, 0), body + samples, 0.0f);
     position_ = -1;
@@ -205,7 +217,8 @@ int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t fir
         const double x = static_cast<double>(in[i]) * 32768.0;
         const double dither = in[i] == 0.0f ? 0.0 : uniform_at(place) - uniform_at(place + 1);
         if (std::nearbyint(x) > 32767.0 || x < -32768.0) ++clamped;
-        const auto value = static_cast<uint16_t>(static_cast<int16_t>(std::clamp(std::nearbyint(x + dither), -32768.0, 32767.0)));
+        const auto value =
+            static_cast<uint16_t>(static_cast<int16_t>(std::clamp(std::nearbyint(x + dither), -32768.0, 32767.0)));
         out[2 * i] = static_cast<unsigned char>(value);
         out[2 * i + 1] = static_cast<unsigned char>(value >> 8);
     }

@@ -18,13 +18,13 @@ namespace fs = std::filesystem;
 
 struct SoundInfo {
     int channels = 0;
-    int sample_rate = 0;    ///< Hz
+    int sample_rate = 0;  ///< Hz
     int64_t frames = 0;
-    int bits = 0;           ///< bits a sample for PCM, 32 or 64 for float, 0 for lossy codecs
-    bool floating = false;  ///< samples are stored as floating point numbers
+    int bits = 0;                ///< bits a sample for PCM, 32 or 64 for float, 0 for lossy codecs
+    bool floating = false;       ///< samples are stored as floating point numbers
     bool random_access = false;  ///< any frame can be reached at once: uncompressed, in one piece
-    std::string format;     ///< in words: "WAV (Microsoft), Signed 24 bit PCM"
-    std::string warning;    ///< a sentence about a fault that does not keep the file from being read; else empty
+    std::string format;          ///< in words: "WAV (Microsoft), Signed 24 bit PCM"
+    std::string warning;         ///< a sentence about a fault that does not keep the file from being read; else empty
 };
 
 /// Extensions (lower case, with the dot) of files that are taken for audio when a folder is searched.
@@ -64,11 +64,13 @@ class SoundReader {
 };
 
 enum class SampleFormat { s16, s24, f32 };
-inline int bytes_of(SampleFormat format) { return format == SampleFormat::s16 ? 2 : format == SampleFormat::s24 ? 3 : 4; }
+inline int bytes_of(SampleFormat format) {
+    return format == SampleFormat::s16 ? 2 : format == SampleFormat::s24 ? 3 : 4;
+}
 
-/// Packs interleaved floats into little-endian samples.  16 bit gets TPDF dither of 2 LSB peak to peak that depends only
-/// on the sample's place (`first_sample`), so that the same export is the same file.  24 bit is rounded to nearest.
-/// Returns how many samples lay beyond full scale and were clamped (never in f32).
+/// Packs interleaved floats into little-endian samples.  16 bit gets TPDF dither of 2 LSB peak to peak that depends
+/// only on the sample's place (`first_sample`), so that the same export is the same file.  24 bit is rounded to
+/// nearest. Returns how many samples lay beyond full scale and were clamped (never in f32).
 int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t first_sample, unsigned char* out);
 
 /// Writes a WAV file (RF64, EBU Tech 3306, when it will exceed 4 GB) under a temporary name beside the wanted one.

@@ -10,12 +10,14 @@ namespace {
 
 /// +1 for names of struck things, -1 for names of held ones, 0 for others.
 int hint_of(std::string_view name) {
-    static constexpr std::array struck{"kick", "snare", "clap", "hat", "hats", "hihat", "tom", "toms", "rim", "perc",
-                                       "percussion", "shaker", "cymbal", "crash", "ride", "drum", "drums", "bongo",
-                                       "conga", "cowbell", "tambourine", "block", "beat", "overhead", "overheads", "loop"};
-    static constexpr std::array held{"bass", "sub", "pad", "pads", "vox", "vocal", "vocals", "voice", "voices", "choir",
-                                     "lead", "strings", "string", "organ", "synth", "chord", "chords", "keys", "guitar",
-                                     "guitars", "drone", "melody", "ambience", "atmosphere", "brass", "flute"};
+    static constexpr std::array struck{"kick",  "snare", "clap",     "hat",        "hats",   "hihat",   "tom",
+                                       "toms",  "rim",   "perc",     "percussion", "shaker", "cymbal",  "crash",
+                                       "ride",  "drum",  "drums",    "bongo",      "conga",  "cowbell", "tambourine",
+                                       "block", "beat",  "overhead", "overheads",  "loop"};
+    static constexpr std::array held{"bass",   "sub",      "pad",        "pads",  "vox",     "vocal",   "vocals",
+                                     "voice",  "voices",   "choir",      "lead",  "strings", "string",  "organ",
+                                     "synth",  "chord",    "chords",     "keys",  "guitar",  "guitars", "drone",
+                                     "melody", "ambience", "atmosphere", "brass", "flute"};
     int hint = 0;
     std::string word;
     for (size_t i = 0; i <= name.size(); ++i) {
@@ -35,7 +37,8 @@ int hint_of(std::string_view name) {
 
 Kind estimate_kind(const LevelSummary& summary, int sample_rate, double crest_to_average_db, std::string_view name) {
     // Peak power in steps of about 10 ms: peaks stand out from a hum or a rumble that would fill the gaps of a mean.
-    const int64_t group = std::max<int64_t>(1, static_cast<int64_t>(0.01 * sample_rate / LevelSummary::block_frames + 0.5));
+    const int64_t group =
+        std::max<int64_t>(1, static_cast<int64_t>(0.01 * sample_rate / LevelSummary::block_frames + 0.5));
     const size_t step = static_cast<size_t>(group * summary.channels);
     std::vector<double> power;
     for (size_t i = 0; i < summary.low.size(); i += step) {

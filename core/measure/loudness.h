@@ -16,8 +16,9 @@ struct Biquad {
     double b0 = 1.0, b1 = 0.0, b2 = 0.0, a1 = 0.0, a2 = 0.0;
 };
 
-/// The two stages of K-weighting at any rate: the analogue prototypes of BS.1770 (high shelf f0 1681.97 Hz, +3.99984 dB,
-/// Q 0.70718; high-pass f0 38.135 Hz, Q 0.50033) through the bilinear transform.  At 48 kHz they are the standard's table.
+/// The two stages of K-weighting at any rate: the analogue prototypes of BS.1770 (high shelf f0 1681.97 Hz, +3.99984
+/// dB, Q 0.70718; high-pass f0 38.135 Hz, Q 0.50033) through the bilinear transform.  At 48 kHz they are the standard's
+/// table.
 std::array<Biquad, 2> k_weighting(double sample_rate);
 
 /// Power over time in hops of 100 ms: what every loudness figure is computed from.

@@ -29,13 +29,19 @@ constexpr std::pair<const char*, Level Measurement::*> level_keys[] = {
 }  // namespace
 
 json measurement_to_json(const Measurement& m) {
-    json j{{"channels", m.channels},   {"sample_rate", m.sample_rate},   {"frames", m.frames},
-           {"dc_offset", m.dc_offset}, {"clipped_runs", m.clipped_runs}, {"peak_time_s", m.peak_time_s},
-           {"kind", kind_name(m.kind)}, {"non_finite_samples", m.non_finite_samples}};
+    json j{{"channels", m.channels},
+           {"sample_rate", m.sample_rate},
+           {"frames", m.frames},
+           {"dc_offset", m.dc_offset},
+           {"clipped_runs", m.clipped_runs},
+           {"peak_time_s", m.peak_time_s},
+           {"kind", kind_name(m.kind)},
+           {"non_finite_samples", m.non_finite_samples}};
     for (const auto& [key, member] : level_keys) j[key] = level_json(m.*member);
     j["first_clipped_runs"] = json::array();
     for (const ClippedRun& run : m.first_clipped_runs)
-        j["first_clipped_runs"].push_back({{"first_frame", run.first_frame}, {"frames", run.frames}, {"channel", run.channel}});
+        j["first_clipped_runs"].push_back(
+            {{"first_frame", run.first_frame}, {"frames", run.frames}, {"channel", run.channel}});
     return j;
 }
 
@@ -65,10 +71,12 @@ bool load_cached(const fs::path& file, Measurer::Outcome& out) {
     std::string mark(sizeof cache_mark - 1, '\0');
     uint64_t text_bytes = 0, values = 0;
     if (!in.read(mark.data(), static_cast<std::streamsize>(mark.size())) || mark != cache_mark) return false;
-    if (!in.read(reinterpret_cast<char*>(&text_bytes), 8) || !in.read(reinterpret_cast<char*>(&values), 8)) return false;
+    if (!in.read(reinterpret_cast<char*>(&text_bytes), 8) || !in.read(reinterpret_cast<char*>(&values), 8))
+        return false;
     std::error_code problem;
     const auto size = fs::file_size(file, problem);
-    if (problem || text_bytes > size || values > size || size != mark.size() + 16 + text_bytes + 12 * values) return false;
+    if (problem || text_bytes > size || values > size || size != mark.size() + 16 + text_bytes + 12 * values)
+        return false;
     std::string text(text_bytes, '\0');
     in.read(text.data(), static_cast<std::streamsize>(text_bytes));
     try {
@@ -131,7 +139,8 @@ Result<MaterialPtr> load_material(const fs::path& file, int session_rate, Progre
         played->measurement.first_clipped_runs = original->measurement.first_clipped_runs;
         played->measurement.non_finite_samples = original->measurement.non_finite_samples;
     }
-    return std::make_shared<const Material>(Material{std::move(*media), std::move(played->measurement), std::move(played->summary)});
+    return std::make_shared<const Material>(
+        Material{std::move(*media), std::move(played->measurement), std::move(played->summary)});
 }
 
 }  // namespace isotonus

@@ -15,7 +15,8 @@ struct Material {
 };
 using MaterialPtr = std::shared_ptr<const Material>;
 
-/// Prepares and measures a file for a session of this rate.  Results are kept in the cache, by path, size and time of change.
+/// Prepares and measures a file for a session of this rate.  Results are kept in the cache, by path, size and time of
+/// change.
 Result<MaterialPtr> load_material(const fs::path& file, int session_rate, Progress* progress = nullptr);
 
 }  // namespace isotonus

@@ -24,23 +24,23 @@ struct ClippedRun {
 /// has no such measure.
 struct Measurement {
     int channels = 0;
-    int sample_rate = 0;              ///< Hz
+    int sample_rate = 0;  ///< Hz
     int64_t frames = 0;
-    Level sample_peak_dbfs;           ///< 20 log10 max |x|
-    double peak_time_s = 0.0;         ///< where that sample is (the first, if there are several)
-    Level true_peak_dbtp;             ///< ITU-R BS.1770-5 Annex 2
-    Level rms_dbfs;                   ///< whole file, AES17 (a full-scale sine reads 0), mean power of the channels
-    Level average_dbfs;               ///< AES17 RMS of the gated 400 ms windows, see docs/measuring.md
-    Level crest_db;                   ///< sample peak minus plain RMS (a sine has 3.01 dB)
-    Level integrated_lufs;            ///< ITU-R BS.1770-5
-    Level max_momentary_lufs;         ///< loudest 400 ms (EBU Tech 3341)
-    Level max_short_term_lufs;        ///< loudest 3 s
-    Level loudness_range_lu;          ///< EBU Tech 3342
-    double dc_offset = 0.0;           ///< mean of the channel whose mean is farthest from 0; 1 is full scale
+    Level sample_peak_dbfs;     ///< 20 log10 max |x|
+    double peak_time_s = 0.0;   ///< where that sample is (the first, if there are several)
+    Level true_peak_dbtp;       ///< ITU-R BS.1770-5 Annex 2
+    Level rms_dbfs;             ///< whole file, AES17 (a full-scale sine reads 0), mean power of the channels
+    Level average_dbfs;         ///< AES17 RMS of the gated 400 ms windows, see docs/measuring.md
+    Level crest_db;             ///< sample peak minus plain RMS (a sine has 3.01 dB)
+    Level integrated_lufs;      ///< ITU-R BS.1770-5
+    Level max_momentary_lufs;   ///< loudest 400 ms (EBU Tech 3341)
+    Level max_short_term_lufs;  ///< loudest 3 s
+    Level loudness_range_lu;    ///< EBU Tech 3342
+    double dc_offset = 0.0;     ///< mean of the channel whose mean is farthest from 0; 1 is full scale
     int64_t clipped_runs = 0;
     std::vector<ClippedRun> first_clipped_runs;  ///< at most 100 of them
-    Level correlation;                ///< -1 … +1; absent for mono, or when a channel is silent
-    int64_t non_finite_samples = 0;   ///< NaN or infinite; measured and played as silence
+    Level correlation;                           ///< -1 … +1; absent for mono, or when a channel is silent
+    int64_t non_finite_samples = 0;              ///< NaN or infinite; measured and played as silence
     Kind kind = Kind::sustained;
 
     double duration_s() const { return sample_rate > 0 ? static_cast<double>(frames) / sample_rate : 0.0; }
@@ -51,8 +51,8 @@ struct LevelSummary {
     static constexpr int64_t block_frames = 256;
     int channels = 0;
     int64_t frames = 0;
-    std::vector<float> low, high;     ///< smallest and largest sample, [block * channels + channel]
-    std::vector<float> mean_square;   ///< mean of x^2, likewise
+    std::vector<float> low, high;    ///< smallest and largest sample, [block * channels + channel]
+    std::vector<float> mean_square;  ///< mean of x^2, likewise
     int64_t blocks() const { return channels > 0 ? static_cast<int64_t>(low.size()) / channels : 0; }
 };
 

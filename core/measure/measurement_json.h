@@ -7,7 +7,9 @@
 
 namespace isotonus {
 
-inline nlohmann::json level_json(const Level& level) { return level ? nlohmann::json(*level) : nlohmann::json(nullptr); }
+inline nlohmann::json level_json(const Level& level) {
+    return level ? nlohmann::json(*level) : nlohmann::json(nullptr);
+}
 
 nlohmann::json measurement_to_json(const Measurement& m);
 /// Throws nlohmann::json::exception when a key is missing or of the wrong type.

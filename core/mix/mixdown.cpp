@@ -85,8 +85,10 @@ void render_chunks(const PlanPtr& plan, Stretch stretch, int block_frames, Chunk
         for (int64_t at = 0; at < frames && !error; at += block_frames) {
             const int64_t part = std::min<int64_t>(block_frames, frames - at);
             const auto inputs = reader->read(first + at, part);
-            if (!inputs) error = inputs.error();
-            else renderer.process(first + at, part, *inputs, samples.data() + 2 * at);
+            if (!inputs)
+                error = inputs.error();
+            else
+                renderer.process(first + at, part, *inputs, samples.data() + 2 * at);
         }
         std::unique_lock lock(queue.mutex);
         if (error) {
@@ -102,14 +104,13 @@ void render_chunks(const PlanPtr& plan, Stretch stretch, int block_frames, Chunk
 
 }  // namespace
 
-Result<void> render_stretch(const PlanPtr& plan, Stretch stretch, int block_frames, const MixSink& sink, Progress* progress,
-                            int workers) {
+Result<void> render_stretch(const PlanPtr& plan, Stretch stretch, int block_frames, const MixSink& sink,
+                            Progress* progress, int workers) {
     ChunkQueue queue;
     queue.count = (stretch.frames + chunk_frames - 1) / chunk_frames;
     queue.slots.resize(static_cast<size_t>(2 * workers));
     std::vector<std::jthread> threads;
-    for (int i = 0; i < workers; ++i)
-        threads.emplace_back([&] { render_chunks(plan, stretch, block_frames, queue); });
+    for (int i = 0; i < workers; ++i) threads.emplace_back([&] { render_chunks(plan, stretch, block_frames, queue); });
     const auto stop_with = [&](Error error) -> Result<void> {
         {
             std::unique_lock lock(queue.mutex);
@@ -179,7 +180,8 @@ Result<ExportReport> export_mix(const PlanPtr& plan, const Export& what, Progres
     };
     auto done = render_stretch(
         plan, stretch, what.block_frames,
-        [&](std::span<const float> samples) { return put(resampler ? resampler->convert(samples) : samples); }, progress);
+        [&](std::span<const float> samples) { return put(resampler ? resampler->convert(samples) : samples); },
+        progress);
     if (done && resampler) done = put(resampler->convert({}));
     if (done) done = writer->commit();
     if (!done) return fail(done.error().file.empty() ? what.file.string() : done.error().file, done.error().what);
@@ -241,7 +243,8 @@ std::vector<double> peak_bounds(const RenderPlan& plan) {
             return static_cast<double>(std::max(-s.low[at], s.high[at]));
         };
         // A delay that is no whole number of blocks makes a block of the mix touch two blocks of the file.
-        const int64_t whole = t.delay_samples >= 0 ? t.delay_samples / block : -((-t.delay_samples + block - 1) / block);
+        const int64_t whole =
+            t.delay_samples >= 0 ? t.delay_samples / block : -((-t.delay_samples + block - 1) / block);
         const bool split = whole * block != t.delay_samples;
         const double ll = std::fabs(t.gains.left_from_left), lr = std::fabs(t.gains.left_from_right);
         const double rl = std::fabs(t.gains.right_from_left), rr = std::fabs(t.gains.right_from_right);
@@ -252,7 +255,8 @@ std::vector<double> peak_bounds(const RenderPlan& plan) {
                 r = s.channels == 2 ? std::max(r, reach(b - whole - 1, 1)) : l;
             }
             if (l == 0.0 && r == 0.0) continue;
-            const double ride = t.level_ride ? level_ride_bound(*t.level_ride, plan.sample_rate, b * block, block + 32) : 1.0;
+            const double ride =
+                t.level_ride ? level_ride_bound(*t.level_ride, plan.sample_rate, b * block, block + 32) : 1.0;
             left[static_cast<size_t>(b)] += (l * ll + r * lr) * ride;
             right[static_cast<size_t>(b)] += (l * rl + r * rr) * ride;
         }
@@ -308,7 +312,8 @@ Result<MixPeak> whole_song_peak(const PlanPtr& plan, Progress* progress, int wor
             const float peak = kernels::peak(out.data(), static_cast<size_t>(2 * frames));
             std::scoped_lock lock(mutex);
             if (peak < best.peak || peak == 0.0f) continue;
-            const auto at = std::find_if(out.begin(), out.begin() + 2 * frames, [&](float x) { return std::fabs(x) == peak; });
+            const auto at =
+                std::find_if(out.begin(), out.begin() + 2 * frames, [&](float x) { return std::fabs(x) == peak; });
             const int64_t frame = first + (at - out.begin()) / 2;
             if (peak > best.peak || frame < best.frame) best = {peak, frame};
             best_so_far = best.peak;

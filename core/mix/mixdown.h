@@ -30,15 +30,16 @@ struct Stretch {
 /// Receives the rendered stretch in order, piece by piece, interleaved stereo.
 using MixSink = std::function<Result<void>(std::span<const float>)>;
 
-/// Renders on `workers` threads; the sink is called on the calling thread.  Fails as reading or the sink does, or with "cancelled".
+/// Renders on `workers` threads; the sink is called on the calling thread.  Fails as reading or the sink does, or with
+/// "cancelled".
 Result<void> render_stretch(const PlanPtr& plan, Stretch stretch, int block_frames, const MixSink& sink,
                             Progress* progress = nullptr, int workers = worker_count());
 
 struct Export {
     fs::path file;
     SampleFormat format = SampleFormat::s24;
-    int sample_rate = 0;          ///< 0: the plan's own; else converted after rendering
-    Stretch stretch;              ///< frames at the plan's rate; 0 frames: up to the end
+    int sample_rate = 0;  ///< 0: the plan's own; else converted after rendering
+    Stretch stretch;      ///< frames at the plan's rate; 0 frames: up to the end
     int block_frames = 4096;
 };
 
@@ -61,8 +62,8 @@ Result<std::vector<ExportReport>> export_stems(const PlanPtr& plan, const Sessio
 Result<Measurement> measure_mix(const PlanPtr& plan, Progress* progress = nullptr);
 
 struct MixPeak {
-    float peak = 0.0f;   ///< linear, the larger side
-    int64_t frame = 0;   ///< the first that reaches it
+    float peak = 0.0f;  ///< linear, the larger side
+    int64_t frame = 0;  ///< the first that reaches it
 };
 
 /// Exact whole-song sample peak of the mix: the value that rendering everything would find, to the bit.

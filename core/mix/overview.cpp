@@ -18,14 +18,18 @@ std::vector<double> mix_power_over_time(const RenderPlan& plan, int64_t from_fra
         for (int c = 0; c < columns; ++c) {
             const double start = static_cast<double>(from_frame) + c * per_column;
             const int64_t first = std::max<int64_t>(0, (static_cast<int64_t>(start) - t.delay_samples) / block);
-            const int64_t end = std::min(s.blocks(), std::max(first + 1, (static_cast<int64_t>(start + per_column) - t.delay_samples) / block));
+            const int64_t end = std::min(
+                s.blocks(), std::max(first + 1, (static_cast<int64_t>(start + per_column) - t.delay_samples) / block));
             if (first >= end) continue;
             double sum = 0.0;
             for (int64_t b = first; b < end; ++b)
-                for (int ch = 0; ch < s.channels; ++ch) sum += static_cast<double>(s.mean_square[static_cast<size_t>(b * s.channels + ch)]) * gain[ch];
+                for (int ch = 0; ch < s.channels; ++ch)
+                    sum += static_cast<double>(s.mean_square[static_cast<size_t>(b * s.channels + ch)]) * gain[ch];
             double ride = 1.0;
-            if (t.level_ride) ride = gain_from_db(t.level_ride->value_at((start + per_column / 2.0) / plan.sample_rate));
-            power[static_cast<size_t>(c)] += sum / static_cast<double>(end - first) * ride * ride * plan.main_gain * plan.main_gain;
+            if (t.level_ride)
+                ride = gain_from_db(t.level_ride->value_at((start + per_column / 2.0) / plan.sample_rate));
+            power[static_cast<size_t>(c)] +=
+                sum / static_cast<double>(end - first) * ride * ride * plan.main_gain * plan.main_gain;
         }
     }
     return power;

@@ -19,10 +19,14 @@ GainMatrix pan_mono(PanLaw law, double pan) {
     const double cp_left = falling((1.0 + pan) / 2.0), cp_right = falling((1.0 - pan) / 2.0);
     const double linear_left = (1.0 - pan) / 2.0, linear_right = (1.0 + pan) / 2.0;
     switch (law) {
-        case PanLaw::constant_power: return {cp_left, 0.0, 0.0, cp_right};
-        case PanLaw::linear: return {linear_left, 0.0, 0.0, linear_right};
-        case PanLaw::compromise: return {std::sqrt(cp_left * linear_left), 0.0, 0.0, std::sqrt(cp_right * linear_right)};
-        case PanLaw::balance: break;
+        case PanLaw::constant_power:
+            return {cp_left, 0.0, 0.0, cp_right};
+        case PanLaw::linear:
+            return {linear_left, 0.0, 0.0, linear_right};
+        case PanLaw::compromise:
+            return {std::sqrt(cp_left * linear_left), 0.0, 0.0, std::sqrt(cp_right * linear_right)};
+        case PanLaw::balance:
+            break;
     }
     return {falling(pan), 0.0, 0.0, falling(-pan)};
 }

@@ -28,7 +28,8 @@ PlanPtr compile_plan(const Session& session, const MaterialOf& material) {
         p.trim_gain = gain_from_db(track->trim_db);
         p.fader_gain = session.is_heard(*track) ? gain_from_db(track->fader_db) : 0.0;
         const double level = p.trim_gain * p.fader_gain * (track->polarity_inverted ? -1.0 : 1.0);
-        const GainMatrix pan = p.channels == 1 ? pan_mono(session.pan_law, track->pan) : pan_stereo(track->pan, track->width);
+        const GainMatrix pan =
+            p.channels == 1 ? pan_mono(session.pan_law, track->pan) : pan_stereo(track->pan, track->width);
         p.gains = {pan.left_from_left * level, pan.left_from_right * level, pan.right_from_left * level,
                    pan.right_from_right * level};
         p.level_ride = track->level_ride;

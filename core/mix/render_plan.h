@@ -14,13 +14,13 @@ struct PlanTrack {
     TrackId id = 0;
     fs::path playable;
     int channels = 1;
-    int64_t frames = 0;          ///< of the file
+    int64_t frames = 0;  ///< of the file
     int64_t delay_samples = 0;
-    double trim_gain = 1.0;      ///< linear
-    double fader_gain = 1.0;     ///< linear; 0 when the track is not heard
-    GainMatrix gains;            ///< trim, polarity, fader, mute and solo, pan and width in one
+    double trim_gain = 1.0;   ///< linear
+    double fader_gain = 1.0;  ///< linear; 0 when the track is not heard
+    GainMatrix gains;         ///< trim, polarity, fader, mute and solo, pan and width in one
     std::shared_ptr<const Curve> level_ride;
-    MaterialPtr material;        ///< level over time, for bounds
+    MaterialPtr material;  ///< level over time, for bounds
 
     bool heard() const { return !gains.silent(); }
 };

@@ -39,7 +39,8 @@ void Renderer::take_over(const Renderer& previous, int64_t frame) {
             guess = 0;
             while (guess < old_tracks.size() && old_tracks[guess].id != id) ++guess;
         }
-        const GainMatrix old = guess < old_tracks.size() ? previous.gains_at(guess, frame) : GainMatrix{0.0, 0.0, 0.0, 0.0};
+        const GainMatrix old =
+            guess < old_tracks.size() ? previous.gains_at(guess, frame) : GainMatrix{0.0, 0.0, 0.0, 0.0};
         ++guess;
         const GainMatrix now = gains_at(i, frame);
         if (old == now) continue;
@@ -49,7 +50,8 @@ void Renderer::take_over(const Renderer& previous, int64_t frame) {
                      true};
     }
     const Fade main_fade{{}, previous.main_start_, previous.main_fading_};
-    main_residue_ = previous.plan_->main_gain + previous.main_residue_ * previous.fade_left(main_fade, frame) - plan_->main_gain;
+    main_residue_ =
+        previous.plan_->main_gain + previous.main_residue_ * previous.fade_left(main_fade, frame) - plan_->main_gain;
     main_start_ = frame;
     main_fading_ = main_residue_ != 0.0;
 }
@@ -92,7 +94,8 @@ void Renderer::raise_levels(size_t track, int64_t first, int64_t frames, const f
     if (t.level_ride) level_ride_gains(*t.level_ride, plan_->sample_rate, first + frames / 2, 1, &ride);
     const double level = t.trim_gain * t.fader_gain * ride;
     const double square = (s.square[0] + s.square[1]) / static_cast<double>(frames * t.channels);
-    levels.peak_after_trim = std::max(levels.peak_after_trim, static_cast<float>(static_cast<double>(peak) * t.trim_gain));
+    levels.peak_after_trim =
+        std::max(levels.peak_after_trim, static_cast<float>(static_cast<double>(peak) * t.trim_gain));
     levels.peak_after_fader = std::max(levels.peak_after_fader, static_cast<float>(static_cast<double>(peak) * level));
     levels.square_after_fader = std::max(levels.square_after_fader, static_cast<float>(square * level * level));
 }
@@ -113,9 +116,11 @@ void Renderer::process(int64_t first, int64_t frames, std::span<const float* con
             if (fading || t.level_ride || (t.channels == 2 && !t.gains.straight()))
                 add_moving(i, at, part, in);
             else if (t.channels == 2)
-                kernels::mix_stereo(in, static_cast<size_t>(part), t.gains.left_from_left, t.gains.right_from_right, sum_.data());
+                kernels::mix_stereo(in, static_cast<size_t>(part), t.gains.left_from_left, t.gains.right_from_right,
+                                    sum_.data());
             else
-                kernels::mix_mono(in, static_cast<size_t>(part), t.gains.left_from_left, t.gains.right_from_right, sum_.data());
+                kernels::mix_mono(in, static_cast<size_t>(part), t.gains.left_from_left, t.gains.right_from_right,
+                                  sum_.data());
         }
         float* const to = out + 2 * done;
         if (main_fading_ && at < main_start_ + fade_frames_) {

@@ -1,5 +1,6 @@
 // The one mixing loop: real time, export, measuring and tests all run it.
-// What it gives for a frame depends on the plan, the frame, and the frame at which plans were swapped; never on block sizes.
+// What it gives for a frame depends on the plan, the frame, and the frame at which plans were swapped; never on block
+// sizes.
 #pragma once
 
 #include <span>
@@ -22,8 +23,8 @@ class Renderer {
 
     const RenderPlan& plan() const { return *plan_; }
 
-    /// Goes on where another renderer stops, at this frame.  Gains do not jump: what the old gains were above the new ones
-    /// at the swap is added and falls to 0 linearly over 10 ms.  Steps drawn in a ride stay steps.
+    /// Goes on where another renderer stops, at this frame.  Gains do not jump: what the old gains were above the new
+    /// ones at the swap is added and falls to 0 linearly over 10 ms.  Steps drawn in a ride stay steps.
     void take_over(const Renderer& previous, int64_t frame);
 
     /// Mixes `frames` frames from `first` on into interleaved stereo.

@@ -43,10 +43,12 @@ void level_ride_gains(const Curve& curve, double rate, int64_t first, int64_t co
         const int64_t stop = std::min(end, start + cell);
         const auto next = after(curve.points, start_s);
         // Held or stepping all through the rest of the song from here, or up to the next point: one value.
-        const bool held = next == curve.points.begin() || next == curve.points.end() || (next - 1)->segment == Segment::step;
+        const bool held =
+            next == curve.points.begin() || next == curve.points.end() || (next - 1)->segment == Segment::step;
         if (held && (next == curve.points.end() || next->time_s > stop_s)) {
             const double last_s = next == curve.points.end() ? static_cast<double>(end) / rate : next->time_s;
-            const int64_t same_until = std::clamp<int64_t>(static_cast<int64_t>(last_s * rate) / cell * cell, stop, end);
+            const int64_t same_until =
+                std::clamp<int64_t>(static_cast<int64_t>(last_s * rate) / cell * cell, stop, end);
             std::fill(gains + (frame - first), gains + (same_until - first), exact(start));
             frame = same_until;
             continue;

@@ -40,9 +40,9 @@ inline constexpr double ride_min_db = -60.0;
 inline constexpr double ride_max_db = 12.0;
 
 /// Linear gains of a level ride for `count` frames from `first_frame` on, at `sample_rate` Hz.
-/// Cells of 32 frames, fixed to frame 0, without a point inside are a geometric series between the exact values at their
-/// ends, which is what linear in dB is; a cell with a point inside is computed frame by frame.  So the value of a frame
-/// does not depend on how the song is cut into blocks.
+/// Cells of 32 frames, fixed to frame 0, without a point inside are a geometric series between the exact values at
+/// their ends, which is what linear in dB is; a cell with a point inside is computed frame by frame.  So the value of a
+/// frame does not depend on how the song is cut into blocks.
 void level_ride_gains(const Curve& curve, double sample_rate, int64_t first_frame, int64_t count, double* gains);
 
 /// Largest gain of a level ride in [first_frame, first_frame + count].

@@ -161,7 +161,11 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
         }
         return assign(target_value(value), track.target);
     }
-    return fail("", fmt::format("'{}' is not a setting of a track (they are: trim fader pan width mute solo polarity delay kind target)", key));
+    return fail(
+        "",
+        fmt::format(
+            "'{}' is not a setting of a track (they are: trim fader pan width mute solo polarity delay kind target)",
+            key));
 }
 
 Result<void> set_main_by_name(Session& session, const std::string& key, const std::string& value) {

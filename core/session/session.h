@@ -38,7 +38,7 @@ struct Target {
 struct TargetSheet {
     Target percussive{Measure::peak, -7.0, -6.0, -5.0};
     Target sustained{Measure::average, -20.0, -18.0, -16.0};
-    double peak_ceiling_dbfs = -6.0;                       ///< no staged peak above it
+    double peak_ceiling_dbfs = -6.0;                        ///< no staged peak above it
     double mains_low_dbfs = -10.0, mains_high_dbfs = -6.0;  ///< whole-song sample peak of the mix
     bool operator==(const TargetSheet&) const = default;
 };
@@ -46,20 +46,20 @@ struct TargetSheet {
 using TrackId = uint64_t;
 
 struct Track {
-    TrackId id = 0;                   ///< never used twice in a session
+    TrackId id = 0;  ///< never used twice in a session
     std::string name;
-    fs::path file;                    ///< absolute while in memory
-    std::optional<Kind> kind;         ///< absent: as measured
-    std::optional<Target> target;     ///< absent: as the sheet says for its kind
-    double trim_db = 0.0;             ///< -24 … +24
-    double fader_db = 0.0;            ///< minus infinity … +12
-    double pan = 0.0;                 ///< -1 left … +1 right
-    double width = 1.0;               ///< 0 mono, 1 as recorded, 2 sides doubled; stereo tracks only
+    fs::path file;                 ///< absolute while in memory
+    std::optional<Kind> kind;      ///< absent: as measured
+    std::optional<Target> target;  ///< absent: as the sheet says for its kind
+    double trim_db = 0.0;          ///< -24 … +24
+    double fader_db = 0.0;         ///< minus infinity … +12
+    double pan = 0.0;              ///< -1 left … +1 right
+    double width = 1.0;            ///< 0 mono, 1 as recorded, 2 sides doubled; stereo tracks only
     bool mute = false, solo = false;
     bool polarity_inverted = false;
-    bool locked = false;              ///< staging leaves the trim alone
-    int64_t delay_samples = 0;        ///< at the session's rate; negative is earlier
-    int ink = 0;                      ///< 0 … 11, which of the twelve inks
+    bool locked = false;                      ///< staging leaves the trim alone
+    int64_t delay_samples = 0;                ///< at the session's rate; negative is earlier
+    int ink = 0;                              ///< 0 … 11, which of the twelve inks
     std::shared_ptr<const Curve> level_ride;  ///< absent: none
     UnknownKeys unknown;
 };
@@ -96,8 +96,8 @@ Session with_files(const Session& session, const std::vector<fs::path>& files);
 /// A copy without these tracks.
 Session without_tracks(const Session& session, const std::vector<TrackId>& ids);
 
-/// A session from the audio files directly in a folder, in name order, at the rate most of them have (the higher at a tie).
-/// Files that cannot be read are left out and told in `problems`.
+/// A session from the audio files directly in a folder, in name order, at the rate most of them have (the higher at a
+/// tie). Files that cannot be read are left out and told in `problems`.
 Result<Session> session_from_folder(const fs::path& folder, std::vector<Error>* problems);
 
 /// Sets one value by its name and text, as the command line writes it:

@@ -23,7 +23,9 @@ json level_to_json(double level_db) { return std::isinf(level_db) ? json(nullptr
 
 json target_to_json(const Target& t) {
     return {{"measure", t.measure == Measure::peak ? "peak" : "average"},
-            {"low_dbfs", t.low_dbfs}, {"aim_dbfs", t.aim_dbfs}, {"high_dbfs", t.high_dbfs}};
+            {"low_dbfs", t.low_dbfs},
+            {"aim_dbfs", t.aim_dbfs},
+            {"high_dbfs", t.high_dbfs}};
 }
 
 json track_to_json(const Track& t, const fs::path& folder) {
@@ -47,7 +49,8 @@ json track_to_json(const Track& t, const fs::path& folder) {
     if (t.level_ride) {
         json points = json::array();
         for (const RidePoint& p : t.level_ride->points)
-            points.push_back({{"time_s", p.time_s}, {"value", p.value}, {"segment", p.segment == Segment::step ? "step" : "line"}});
+            points.push_back(
+                {{"time_s", p.time_s}, {"value", p.value}, {"segment", p.segment == Segment::step ? "step" : "line"}});
         j["rides"]["level"] = points;
     }
     return j;
@@ -147,7 +150,8 @@ class Taker {
 
 Target target_from(const json& j, const std::string& place, Target target, std::string* fault) {
     Taker t(j, place, fault);
-    if (const int n = t.word("measure", {"peak", "average"}); n >= 0) target.measure = n == 0 ? Measure::peak : Measure::average;
+    if (const int n = t.word("measure", {"peak", "average"}); n >= 0)
+        target.measure = n == 0 ? Measure::peak : Measure::average;
     t.number("low_dbfs", target.low_dbfs, -120.0, 0.0);
     t.number("aim_dbfs", target.aim_dbfs, -120.0, 0.0);
     t.number("high_dbfs", target.high_dbfs, -120.0, 0.0);
@@ -222,7 +226,8 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
     j["tracks"] = json::array();
     for (const auto& track : s.tracks) j["tracks"].push_back(track_to_json(*track, folder));
     j["sections"] = json::array();
-    for (const Section& section : s.sections) j["sections"].push_back({{"name", section.name}, {"start_s", section.start_s}});
+    for (const Section& section : s.sections)
+        j["sections"].push_back({{"name", section.name}, {"start_s", section.start_s}});
     json main = s.unknown_main ? *s.unknown_main : json::object();
     main["fader_db"] = level_to_json(s.main_fader_db);
     j["main"] = main;
@@ -237,7 +242,8 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
     } catch (const json::parse_error& e) {
         const std::string before = text.substr(0, e.byte > 0 ? e.byte - 1 : 0);
         const auto line = 1 + std::count(before.begin(), before.end(), '\n');
-        const size_t column = before.size() - (before.rfind('\n') == std::string::npos ? 0 : before.rfind('\n') + 1) + 1;
+        const size_t column =
+            before.size() - (before.rfind('\n') == std::string::npos ? 0 : before.rfind('\n') + 1) + 1;
         return fail(name, fmt::format("not a session file: the JSON is broken at line {}, column {}", line, column));
     }
     if (!j.is_object() || !j.contains("format") || j["format"] != format_name)
@@ -245,8 +251,9 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
     if (!j.contains("version") || !j["version"].is_number_integer())
         return fail(name, "the session's \"version\" is missing or not a whole number");
     if (j["version"].get<double>() > session_version)
-        return fail(name, fmt::format("this session was written by a newer Isotonus (version {}; this one reads up to {})",
-                                      j["version"].dump(), session_version));
+        return fail(name,
+                    fmt::format("this session was written by a newer Isotonus (version {}; this one reads up to {})",
+                                j["version"].dump(), session_version));
     if (j["version"].get<double>() < 1) return fail(name, "the session's \"version\" must be 1 or more");
 
     std::string fault;
@@ -255,13 +262,16 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
     t.take("format");
     t.take("version");
     t.integer("sample_rate", s.sample_rate, 8000, 768000);
-    if (const int n = t.word("pan_law", {pan_law_names[0], pan_law_names[1], pan_law_names[2], pan_law_names[3]}); n >= 0)
+    if (const int n = t.word("pan_law", {pan_law_names[0], pan_law_names[1], pan_law_names[2], pan_law_names[3]});
+        n >= 0)
         s.pan_law = static_cast<PanLaw>(n);
     if (const json* v = t.take("target_sheet")) {
         const json sheet = *v;
         Taker r(sheet, "target_sheet", &fault);
-        if (const json* p = r.take("percussive")) s.targets.percussive = target_from(*p, r.at("percussive"), s.targets.percussive, &fault);
-        if (const json* p = r.take("sustained")) s.targets.sustained = target_from(*p, r.at("sustained"), s.targets.sustained, &fault);
+        if (const json* p = r.take("percussive"))
+            s.targets.percussive = target_from(*p, r.at("percussive"), s.targets.percussive, &fault);
+        if (const json* p = r.take("sustained"))
+            s.targets.sustained = target_from(*p, r.at("sustained"), s.targets.sustained, &fault);
         r.number("peak_ceiling_dbfs", s.targets.peak_ceiling_dbfs, -60.0, 0.0);
         r.number("mains_low_dbfs", s.targets.mains_low_dbfs, -60.0, 0.0);
         r.number("mains_high_dbfs", s.targets.mains_high_dbfs, -60.0, 0.0);

@@ -31,7 +31,8 @@ struct FileSteps {
 const FileSteps& system_file_steps();
 
 /// Temporary file in the same folder, write, fsync, close, rename: at any failure the old file is still there, whole.
-Result<void> write_whole(const fs::path& file, const std::string& content, const FileSteps& steps = system_file_steps());
+Result<void> write_whole(const fs::path& file, const std::string& content,
+                         const FileSteps& steps = system_file_steps());
 
 Result<void> write_session(const Session& session, const fs::path& file, const FileSteps& steps = system_file_steps());
 

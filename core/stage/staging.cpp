@@ -50,7 +50,7 @@ Staging staged_as_is(const TargetSheet& sheet, const Track& track, const Measure
 Fit fit_of(const Staging& s) {
     if (!s.after_dbfs) return Fit::silent;
     if (*s.after_dbfs > s.target.high_dbfs + 1e-9) return Fit::above;
-    if (*s.after_dbfs < s.target.low_dbfs - 1e-9 && !s.limited_by_peak) return Fit::below;
+    if (*s.after_dbfs < s.target.low_dbfs - 1e-9) return Fit::below;
     return Fit::inside;
 }
 

@@ -11,10 +11,10 @@ namespace isotonus {
 struct Staging {
     Kind kind = Kind::sustained;
     Target target;
-    Level before_dbfs;             ///< the target's measure, before the trim
+    Level before_dbfs;  ///< the target's measure, before the trim
     double trim_db = 0.0;
-    Level after_dbfs;              ///< the same measure, after the trim
-    bool limited_by_peak = false;  ///< the trim stops short of the aim, as the peak would pass the ceiling
+    Level after_dbfs;               ///< the same measure, after the trim
+    bool limited_by_peak = false;   ///< the trim stops short of the aim, as the peak would pass the ceiling
     bool limited_by_range = false;  ///< … as a trim goes to +/-24 dB only
 };
 
@@ -35,12 +35,14 @@ Staging stage_track(const TargetSheet& sheet, const Track& track, const Measurem
 Staging staged_as_is(const TargetSheet& sheet, const Track& track, const Measurement& measured);
 
 enum class Fit { silent, below, inside, above };
-/// Where the staged level lies against its window.  A level limited by its peak counts as inside: it cannot do better.
+/// Where the staged level lies against its window.
 Fit fit_of(const Staging& staging);
 
 using MeasurementOf = std::function<const Measurement*(const Track&)>;
 
-/// A copy of the session with every track's trim staged, but for locked and unmeasured ones and those not in `only` (when given).
-Session with_staged_trims(const Session& session, const MeasurementOf& measured, const std::vector<TrackId>* only = nullptr);
+/// A copy of the session with every track's trim staged, but for locked and unmeasured ones and those not in `only`
+/// (when given).
+Session with_staged_trims(const Session& session, const MeasurementOf& measured,
+                          const std::vector<TrackId>* only = nullptr);
 
 }  // namespace isotonus

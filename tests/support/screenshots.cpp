@@ -9,7 +9,7 @@
 
 #include "app/ride/ride.h"
 #include "app/window/main_window.h"
-#include "demo/song/song.h"
+#include "demosong/song.h"
 
 using namespace isotonus;
 
@@ -33,11 +33,11 @@ void shoot(MainWindow& window, const QString& folder, const QString& name) {
 /// A first balance, as a user would leave it.
 Session balanced(Session session) {
     const std::pair<const char*, std::pair<double, double>> faders[] = {
-        {"Kick Close", {-4.5, 0}},   {"Kick Room", {-12, 0}},       {"Snare", {-6.5, 0}},          {"Hats", {-14, 0.1}},
-        {"Shaker", {-16, -0.35}},    {"Paper Drums", {-9, 0}},      {"Bass", {-5, 0}},             {"Plucked Chords", {-11, 0}},
-        {"Held Chords", {-15, 0}},   {"Water Pad", {-16, 0}},       {"Melody", {-7, 0.15}},        {"Counter Melody", {-13, -0.3}},
-        {"Voice", {-3, 0}},          {"Voice Hum", {-14, 0}},       {"Solo Reed", {-6, -0.1}},     {"Lantern Bells", {-10, 0.4}},
-        {"Canal Water", {-18, 0}},   {"Crowd", {-16, 0}}};
+        {"Kick Close", {-4.5, 0}}, {"Kick Room", {-12, 0}},  {"Snare", {-6.5, 0}},      {"Hats", {-14, 0.1}},
+        {"Shaker", {-16, -0.35}},  {"Paper Drums", {-9, 0}}, {"Bass", {-5, 0}},         {"Plucked Chords", {-11, 0}},
+        {"Held Chords", {-15, 0}}, {"Water Pad", {-16, 0}},  {"Melody", {-7, 0.15}},    {"Counter Melody", {-13, -0.3}},
+        {"Voice", {-3, 0}},        {"Voice Hum", {-14, 0}},  {"Solo Reed", {-6, -0.1}}, {"Lantern Bells", {-10, 0.4}},
+        {"Canal Water", {-18, 0}}, {"Crowd", {-16, 0}}};
     for (const auto& [name, values] : faders) {
         const Track* track = session.find(std::string(name));
         if (!track) continue;
@@ -85,7 +85,17 @@ int main(int argc, char** argv) {
     const TrackId voice = work.document.session().find(std::string("Voice"))->id;
     work.document.edit_tracks("Ride Voice", {voice}, [](Track& t) {
         Curve c;
-        for (const auto& [time, db] : {std::pair{9.4, 0.0}, {14.2, 0.0}, {14.6, 5.5}, {19.0, 5.5}, {19.4, -1.5}, {24.0, -1.5}, {24.4, 3.0}, {28.8, 0.0}, {38.0, 0.0}, {38.6, -4.0}, {43.0, -4.0}})
+        for (const auto& [time, db] : {std::pair{9.4, 0.0},
+                                       {14.2, 0.0},
+                                       {14.6, 5.5},
+                                       {19.0, 5.5},
+                                       {19.4, -1.5},
+                                       {24.0, -1.5},
+                                       {24.4, 3.0},
+                                       {28.8, 0.0},
+                                       {38.0, 0.0},
+                                       {38.6, -4.0},
+                                       {43.0, -4.0}})
             c.insert({time, db, Segment::line});
         t.level_ride = std::make_shared<const Curve>(c);
     });

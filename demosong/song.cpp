@@ -1,4 +1,4 @@
-#include "demo/song/song.h"
+#include "demosong/song.h"
 
 #include <fmt/format.h>
 
@@ -10,8 +10,8 @@
 #include "core/audio/sound_file.h"
 #include "core/measure/loudness.h"
 #include "core/session/session_file.h"
-#include "demo/song/score.h"
-#include "demo/song/wave.h"
+#include "demosong/score.h"
+#include "demosong/wave.h"
 
 namespace isotonus {
 
@@ -63,7 +63,9 @@ void each_bar(Do make) {
     for (int bar = 0; bar < bars; ++bar) make(bar, bar * bar_s, part_of(bar));
 }
 
-bool has_full_beat(Part p) { return p == Part::verse || p == Part::chorus || p == Part::solo || p == Part::last_chorus; }
+bool has_full_beat(Part p) {
+    return p == Part::verse || p == Part::chorus || p == Part::solo || p == Part::last_chorus;
+}
 bool is_chorus(Part p) { return p == Part::chorus || p == Part::last_chorus; }
 
 void kick_hit(std::vector<double>& to, double start_s, double level) {
@@ -107,8 +109,10 @@ Tape kick_room(const Tape& close) {
 void snare_hit(std::vector<double>& to, double start_s, double level, Noise& noise) {
     Filter rattle(1800.0, 0.6);
     play(start_s, 0.35, [&](size_t i, double t) {
-        const double body = sine(190.0 * t + 0.9 * (1.0 - decay(t, 0.02))) * decay(t, 0.07) + 0.5 * sine(331.0 * t) * decay(t, 0.04);
-        to[i] += level * (0.6 * body + 0.9 * rattle.highpass(noise.next()) * decay(t, 0.09)) * std::min(1.0, t / 0.0005);
+        const double body =
+            sine(190.0 * t + 0.9 * (1.0 - decay(t, 0.02))) * decay(t, 0.07) + 0.5 * sine(331.0 * t) * decay(t, 0.04);
+        to[i] +=
+            level * (0.6 * body + 0.9 * rattle.highpass(noise.next()) * decay(t, 0.09)) * std::min(1.0, t / 0.0005);
     });
 }
 
@@ -173,16 +177,19 @@ Tape paper_drums() {
     Noise noise(19);
     const auto hit = [&](double start_s, double hz, double level, double right) {
         play(start_s, 0.6, [&](size_t i, double t) {
-            const double x = level * (sine(hz * t + 0.8 * (1.0 - decay(t, 0.05))) * decay(t, 0.16) + 0.25 * noise.next() * decay(t, 0.02));
+            const double x = level * (sine(hz * t + 0.8 * (1.0 - decay(t, 0.05))) * decay(t, 0.16) +
+                                      0.25 * noise.next() * decay(t, 0.02));
             tape.channel[0][i] += x * (1.0 - right);
             tape.channel[1][i] += x * right;
         });
     };
     each_bar([&](int bar, double at, Part part) {
         if (part == Part::bridge)
-            for (const double beat : {0.0, 1.5, 2.0, 3.5}) hit(at + beat * beat_s, bar % 2 ? 98.0 : 124.0, 0.8, beat > 1.0 ? 0.7 : 0.3);
+            for (const double beat : {0.0, 1.5, 2.0, 3.5})
+                hit(at + beat * beat_s, bar % 2 ? 98.0 : 124.0, 0.8, beat > 1.0 ? 0.7 : 0.3);
         if (bar % 4 == 3 && bar > 3)
-            for (int n = 0; n < 4; ++n) hit(at + (3.0 + n * 0.25) * beat_s, 165.0 - 22.0 * n, 0.7 + 0.1 * n, 0.2 + 0.2 * n);
+            for (int n = 0; n < 4; ++n)
+                hit(at + (3.0 + n * 0.25) * beat_s, 165.0 - 22.0 * n, 0.7 + 0.1 * n, 0.2 + 0.2 * n);
     });
     tape.scale_to_peak(-8.0);
     return tape;
@@ -260,7 +267,8 @@ Tape plucked_chords() {
     const auto alone = tape.channel;
     for (size_t i = across; i < total_frames; ++i)
         for (size_t c = 0; c < 2; ++c) tape.channel[c][i] += 0.5 * alone[1 - c][i - across];
-    for (int twice = 0; twice < 2; ++twice) tape.scale(decibels(DemoFaults::plucked_average_dbfs - rounded_average_dbfs(tape)));
+    for (int twice = 0; twice < 2; ++twice)
+        tape.scale(decibels(DemoFaults::plucked_average_dbfs - rounded_average_dbfs(tape)));
     return tape;
 }
 
@@ -295,9 +303,10 @@ Tape water_pad() {
             const double hz = note_hz(number);
             play(at, bar_s, [&](size_t i, double t) {
                 const double time = static_cast<double>(i) / rate;
-                const double x = swell(t, bar_s, 0.5, 0.5) * (sine(hz * t) + 0.4 * sine(2.0 * hz * t + 0.1 * sine(0.3 * time)));
+                const double x =
+                    swell(t, bar_s, 0.5, 0.5) * (sine(hz * t) + 0.4 * sine(2.0 * hz * t + 0.1 * sine(0.3 * time)));
                 const double common = 0.06 * swell(t, bar_s, 0.5, 0.5) * sine(hz * 1.003 * t);
-                tape.channel[0][i] += x + common;   // the sides are each other's opposite but for a little
+                tape.channel[0][i] += x + common;  // the sides are each other's opposite but for a little
                 tape.channel[1][i] += common - x;
             });
         }
@@ -309,7 +318,8 @@ Tape water_pad() {
 Tape melody() {
     Tape tape(1);
     each_bar([&](int bar, double at, Part) {
-        for (const Note& n : melody_of(bar)) pluck_string(tape.channel[0], at + n.beat * beat_s, n.beats * beat_s + 0.4, n.number, 1.0);
+        for (const Note& n : melody_of(bar))
+            pluck_string(tape.channel[0], at + n.beat * beat_s, n.beats * beat_s + 0.4, n.number, 1.0);
     });
     tape.scale_to_peak(-7.5);
     return tape;
@@ -324,7 +334,8 @@ Tape counter_melody() {
         for (int n = 0; n < 2; ++n) {
             const double hz = note_hz(chord.notes[static_cast<size_t>(2 - n)] + 12), length = 1.9 * beat_s;
             play(at + 2 * n * beat_s, length, [&](size_t i, double t) {
-                const double hum = sine(hz * t + 0.02 * sine(5.0 * t)) + 0.35 * sine(3.0 * hz * t) + 0.12 * sine(5.0 * hz * t);
+                const double hum =
+                    sine(hz * t + 0.02 * sine(5.0 * t)) + 0.35 * sine(3.0 * hz * t) + 0.12 * sine(5.0 * hz * t);
                 tape.channel[0][i] += soft.lowpass(hum * swell(t, length, 0.05, 0.1));
             });
         }
@@ -346,7 +357,8 @@ void sing(std::vector<double>& to, int bar, double at, const std::vector<Note>& 
         play(at + note.beat * beat_s, length, [&](size_t i, double t) {
             const double vibrato = 1.0 + 0.006 * sine(5.3 * t) * std::min(1.0, t / 0.3);
             const double source = throat.next(hz * vibrato) + 0.03 * breath.next();
-            const double x = first.bandpass(source) + 0.6 * second.bandpass(source) + 0.25 * third.bandpass(source) + 0.05 * source;
+            const double x =
+                first.bandpass(source) + 0.6 * second.bandpass(source) + 0.25 * third.bandpass(source) + 0.05 * source;
             to[i] += level * x * swell(t, length, 0.05, 0.08);
         });
     }
@@ -354,7 +366,9 @@ void sing(std::vector<double>& to, int bar, double at, const std::vector<Note>& 
 
 Tape voice() {
     Tape tape(1);
-    each_bar([&](int bar, double at, Part) { sing(tape.channel[0], bar, at, voice_of(bar), decibels(voice_phrase_db(bar)), 0.0); });
+    each_bar([&](int bar, double at, Part) {
+        sing(tape.channel[0], bar, at, voice_of(bar), decibels(voice_phrase_db(bar)), 0.0);
+    });
     tape.scale_to_peak(-3.0);
     return tape;
 }
@@ -420,7 +434,8 @@ Tape canal_water() {
             if (i % 9600 == 0 && drops.next() > 0.2) drop = 1.0, pitch = 700.0 + 500.0 * (1.0 + drops.next());
             drop *= 0.9994;
             const double n = noise.next();
-            tape.channel[c][i] = wave * (deep.lowpass(n) + 0.3 * lap.bandpass(n)) + 0.15 * drop * sine(pitch * time * (1.0 + 0.0001 * drop));
+            tape.channel[c][i] = wave * (deep.lowpass(n) + 0.3 * lap.bandpass(n)) +
+                                 0.15 * drop * sine(pitch * time * (1.0 + 0.0001 * drop));
         }
     }
     tape.scale_to_peak(-20.0);
@@ -451,7 +466,8 @@ Tape crowd() {
     Filter hands(1400.0, 0.8);
     for (size_t i = cheer_from; i < total_frames; ++i) {
         const double t = static_cast<double>(i - cheer_from) / rate;
-        const double x = 2.0 * hands.bandpass(cheer.next()) * std::min(1.0, t / 2.0) * decay(std::max(0.0, t - 4.0), 2.0);
+        const double x =
+            2.0 * hands.bandpass(cheer.next()) * std::min(1.0, t / 2.0) * decay(std::max(0.0, t - 4.0), 2.0);
         tape.channel[0][i] += x;
         tape.channel[1][i] += x * 0.8;
     }
@@ -469,10 +485,13 @@ Result<void> write_tape(const Tape& tape, const fs::path& file, SampleFormat for
         std::vector<float> converted(most.begin(), most.end());
         const auto rest = resampler->convert({});
         converted.insert(converted.end(), rest.begin(), rest.end());
-        converted.resize(static_cast<size_t>(converted_frames(static_cast<int64_t>(total_frames), static_cast<int>(rate), file_rate)) * channels);
+        converted.resize(static_cast<size_t>(
+                             converted_frames(static_cast<int64_t>(total_frames), static_cast<int>(rate), file_rate)) *
+                         channels);
         samples = std::move(converted);
     }
-    auto writer = SoundWriter::create(file, static_cast<int>(channels), file_rate, format, static_cast<int64_t>(samples.size() / channels));
+    auto writer = SoundWriter::create(file, static_cast<int>(channels), file_rate, format,
+                                      static_cast<int64_t>(samples.size() / channels));
     if (!writer) return tl::unexpected(writer.error());
     std::vector<unsigned char> packed(samples.size() * static_cast<size_t>(bytes_of(format)));
     pack_samples(samples, format, 0, packed.data());
@@ -545,7 +564,8 @@ Result<fs::path> demo_in_cache(Progress* progress) {
     const fs::path folder = cache_folder() / "demo-1";
     const fs::path file = folder / "demo.isotonus";
     if (const auto session = read_session(file)) {
-        const bool whole = std::all_of(session->tracks.begin(), session->tracks.end(), [](const auto& t) { return fs::exists(t->file); });
+        const bool whole = std::all_of(session->tracks.begin(), session->tracks.end(),
+                                       [](const auto& t) { return fs::exists(t->file); });
         if (whole && !session->tracks.empty()) return file;
     }
     return write_demo(folder, progress);

@@ -1,4 +1,5 @@
-// Sound sources for the demo song.  Only + - * / and exact functions are used, so that every machine makes the same samples.
+// Sound sources for the demo song.  Only + - * / and exact functions are used, so that every machine makes the same
+// samples.
 #pragma once
 
 #include <cmath>
@@ -14,14 +15,20 @@ inline double sine(double turns) {
     if (t > 0.25) t = 0.5 - t;
     if (t < -0.25) t = -0.5 - t;
     const double x = 6.283185307179586 * t, y = x * x;
-    return x * (1.0 + y * (-1.0 / 6 + y * (1.0 / 120 + y * (-1.0 / 5040 + y * (1.0 / 362880 + y * (-1.0 / 39916800 + y * (1.0 / 6227020800.0)))))));
+    return x * (1.0 + y * (-1.0 / 6 +
+                           y * (1.0 / 120 + y * (-1.0 / 5040 + y * (1.0 / 362880 + y * (-1.0 / 39916800 +
+                                                                                        y * (1.0 / 6227020800.0)))))));
 }
 inline double cosine(double turns) { return sine(turns + 0.25); }
 
 /// 2^x
 inline double power_of_two(double x) {
     const double whole = std::floor(x), f = (x - whole) * 0.6931471805599453;
-    const double e = 1.0 + f * (1.0 + f * (1.0 / 2 + f * (1.0 / 6 + f * (1.0 / 24 + f * (1.0 / 120 + f * (1.0 / 720 + f * (1.0 / 5040 + f * (1.0 / 40320))))))));
+    const double e =
+        1.0 +
+        f * (1.0 + f * (1.0 / 2 +
+                        f * (1.0 / 6 + f * (1.0 / 24 + f * (1.0 / 120 +
+                                                            f * (1.0 / 720 + f * (1.0 / 5040 + f * (1.0 / 40320))))))));
     return std::ldexp(e, static_cast<int>(whole));
 }
 inline double decibels(double db) { return power_of_two(db / 6.020599913279624); }
