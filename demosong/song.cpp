@@ -347,7 +347,7 @@ Tape counter_melody() {
 /// A wordless voice: a sawtooth throat through three moving vowel resonances.
 void sing(std::vector<double>& to, int bar, double at, const std::vector<Note>& notes, double level, double detune) {
     static constexpr double vowels[4][3] = {{730, 1090, 2440}, {570, 840, 2410}, {300, 870, 2240}, {530, 1840, 2480}};
-    int n = bar;
+    int n = bar % 2;
     for (const Note& note : notes) {
         const double* vowel = vowels[static_cast<size_t>(n++ % 4)];
         Filter first(vowel[0], 9.0), second(vowel[1], 11.0), third(vowel[2], 14.0);

@@ -92,7 +92,6 @@ void Engine::set_plan(PlanPtr plan) {
     }
     programs_.push_back(std::make_unique<Program>(std::move(plan), std::move(stream)));
     pending_.store(newest());
-    if (!device_) take_pending(true);  // nobody else will
     free_old_programs();
 }
 

@@ -155,7 +155,7 @@ Result<void> SoundReader::read(int64_t first, int64_t frames, float* out) {
     const size_t channels = static_cast<size_t>(info_.channels);
     const int64_t begin = std::clamp<int64_t>(first, 0, info_.frames);
     const int64_t end = std::clamp<int64_t>(first + frames, begin, info_.frames);
-    const size_t before = static_cast<size_t>(std::min(begin - first, frames)) * channels;
+    const size_t before = static_cast<size_t>(std::clamp<int64_t>(begin - first, 0, frames)) * channels;
     const size_t samples = static_cast<size_t>(end - begin) * channels;
     std::fill_n(out, before, 0.0f);
     float* const body = out + before;

@@ -9,7 +9,7 @@
 namespace isotonus {
 
 TruePeak::TruePeak(int channels, int sample_rate) : channels_(channels), phases_(sample_rate < 80000 ? 3 : 1) {
-    constexpr double beta = 6.0;
+    constexpr double beta = 5.0;
     for (int phase = 1; phase <= phases_; ++phase) {
         const double shift = static_cast<double>(phase) / (phases_ + 1);
         double sum = 0.0;

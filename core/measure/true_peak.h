@@ -1,5 +1,5 @@
 // True peak: the highest magnitude of the signal between its samples, ITU-R BS.1770-5 Annex 2.
-// Oversampled 4 times below 80 kHz, twice above, by a Kaiser-windowed sinc of 16 taps a phase (the annex leaves the
+// Oversampled 4 times below 80 kHz, twice above, by a Kaiser-windowed sinc of 12 taps a phase (the annex leaves the
 // filter open). The samples themselves are one of the phases, so the true peak is never below the sample peak. Exact,
 // though most of the work is skipped: a stretch is filtered only if its sample peak times the filter's gain bound (the
 // largest sum of |h|) exceeds the peak found so far.
@@ -23,7 +23,7 @@ class TruePeak {
   private:
     void search(int64_t frames, float reach_peak);
 
-    static constexpr int taps = 16;
+    static constexpr int taps = 12;
     int channels_;
     int phases_;
     std::vector<float> filters_;

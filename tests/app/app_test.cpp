@@ -1,0 +1,508 @@
+// The application as a user drives it: real windows, real mouse and key events.
+#include <QAction>
+#include <QApplication>
+#include <QDropEvent>
+#include <QElapsedTimer>
+#include <QLineEdit>
+#include <QMimeData>
+#include <QMouseEvent>
+#include <QPushButton>
+#include <QStyleFactory>
+#include <QTest>
+#include <QUrl>
+#include <fstream>
+
+#include "app/handoff/hand_off.h"
+#include "app/ride/ride.h"
+#include "app/window/main_window.h"
+#include "tests/support/sounds.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+
+/// Answers every question as told, and keeps what was complained of.
+struct Answers : Prompter {
+    std::optional<fs::path> file, folder;
+    std::vector<fs::path> files;
+    Answer answer = Answer::yes;
+    int asked = 0;
+    QStringList complaints;
+    std::optional<fs::path> open_file(const QString&, const QString&) override { return file; }
+    std::vector<fs::path> open_files(const QString&, const QString&) override { return files; }
+    std::optional<fs::path> choose_folder(const QString&) override { return folder; }
+    std::optional<fs::path> save_file(const QString&, const QString&, const fs::path&) override { return file; }
+    Answer ask(const QString&, const QString&, const QString&, const QString&) override {
+        ++asked;
+        return answer;
+    }
+    void complain(const QString& text) override { complaints << text; }
+};
+
+QApplication* application() {
+    static int argc = 1;
+    static char name[] = "app_tests";
+    static char* argv[] = {name, nullptr};
+    static QApplication* app = [] {
+        setenv("QT_QPA_PLATFORM", "offscreen", 1);
+        auto* a = new QApplication(argc, argv);
+        QApplication::setStyle(QStyleFactory::create("Fusion"));
+        return a;
+    }();
+    return app;
+}
+
+class Window : public testing::Test {
+  protected:
+    Folder folder;
+    Answers answers;
+    std::unique_ptr<MainWindow> window;
+
+    void SetUp() override {
+        application();
+        setenv("XDG_CONFIG_HOME", (folder / "config").c_str(), 1);
+        setenv("XDG_STATE_HOME", (folder / "state").c_str(), 1);
+        fs::create_directories(folder / "audio");
+        const auto hit = [n = noise(1, 0.9)](int64_t i, int c) { return n(i, c) * std::exp(-static_cast<double>(i % 24000) / 1200.0); };
+        write(folder / "audio/1 Kick.wav", make(240000, 1, hit), 1, 48000, SampleFormat::s24);
+        write(folder / "audio/2 Pad.wav", make(240000, 2, sine(220, 48000, 0.3)), 2, 48000, SampleFormat::s24);
+        write(folder / "audio/3 Voice.wav", make(192000, 1, sine(440, 48000, 0.05)), 1, 48000, SampleFormat::s24);
+        open_window();
+    }
+    void open_window() {
+        window = std::make_unique<MainWindow>();
+        window->set_prompter(&answers);
+        window->work().player.open_device(simulated_device, 512);
+        window->show();
+        ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
+    }
+    Workspace& work() { return window->work(); }
+    const Session& session() { return work().document.session(); }
+    const Track& track(size_t n) { return *session().tracks[n]; }
+
+    template <class Done>
+    void wait_for(Done done) {
+        QElapsedTimer clock;
+        clock.start();
+        while (!done() && clock.elapsed() < 20000) QTest::qWait(10);
+        ASSERT_TRUE(done()) << "it never happened";
+    }
+    void settle() {
+        wait_for([&] { return work().materials.waiting() == 0; });
+        QTest::qWait(20);
+        wait_for([&] { return !work().mix.busy(); });
+    }
+    void drop(const std::vector<fs::path>& paths) {
+        QMimeData data;
+        QList<QUrl> urls;
+        for (const fs::path& p : paths) urls << QUrl::fromLocalFile(to_qt(p));
+        data.setUrls(urls);
+        QDragEnterEvent enter(QPoint(600, 400), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(window.get(), &enter);
+        EXPECT_TRUE(enter.isAccepted());
+        QDropEvent event(QPointF(600, 400), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(window.get(), &event);
+    }
+    void import_all() {
+        drop({folder / "audio"});
+        settle();
+        ASSERT_EQ(session().tracks.size(), 3u);
+    }
+    template <class Widget = QWidget>
+    Widget* find(const char* name) {
+        auto* found = window->findChild<Widget*>(name);
+        EXPECT_TRUE(found) << name;
+        return found;
+    }
+    void station(int n) {
+        QTest::keyClick(window.get(), static_cast<Qt::Key>(Qt::Key_1 + n), Qt::AltModifier);
+        QTest::qWait(20);
+    }
+    Lane* lane(size_t n) { return window->desk().lane_of(track(n).id); }
+    void drag(QWidget* widget, QPoint from, QPoint to, Qt::KeyboardModifiers keys = Qt::NoModifier) {
+        QTest::mousePress(widget, Qt::LeftButton, keys, from);
+        for (int step = 1; step <= 4; ++step) {
+            const QPoint at = from + (to - from) * step / 4;
+            QMouseEvent move(QEvent::MouseMove, at, widget->mapToGlobal(at), Qt::NoButton, Qt::LeftButton, keys);
+            QApplication::sendEvent(widget, &move);
+        }
+        QTest::mouseRelease(widget, Qt::LeftButton, keys, to);
+    }
+    void type(QWidget* lane, const QString& text) {
+        lane->setFocus();
+        QTest::keyClick(lane, Qt::Key_Return);
+        auto* entry = lane->findChild<QLineEdit*>("valueEntry");
+        ASSERT_TRUE(entry);
+        QTest::keyClicks(entry, text);
+        QTest::keyClick(entry, Qt::Key_Return);
+    }
+    void undo_everything() {
+        for (int n = 0; n < 100 && work().document.can_undo(); ++n) QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    }
+};
+
+}  // namespace
+
+TEST_F(Window, the_whole_job_by_mouse_and_keys) {
+    EXPECT_TRUE(find<QPushButton>("openDemo")->isVisible());
+    import_all();
+    EXPECT_FALSE(find<QPushButton>("openDemo")->isVisible());
+    EXPECT_EQ(track(0).name, "1 Kick");
+    const Session imported = session();
+
+    station(1);
+    QTest::mouseClick(find<QPushButton>("stageAll"), Qt::LeftButton);
+    EXPECT_NEAR(*work().materials.staging(track(0))->after_dbfs, -6.0, 0.01);
+    EXPECT_NEAR(*work().materials.staging(track(1))->after_dbfs, -18.0, 0.01);
+    EXPECT_EQ(work().document.undo_name(), "Stage all");
+
+    station(2);
+    Lane* kick = lane(0);
+    drag(kick, QPoint(300, 14), QPoint(240, 14));
+    EXPECT_LT(track(0).fader_db, -1.0);
+    EXPECT_TRUE(work().document.undo_name().startsWith("Fader 1 Kick "));
+    const double after_drag = track(0).fader_db;
+    QTest::keyClick(kick, Qt::Key_Left, Qt::ShiftModifier);
+    EXPECT_NEAR(track(0).fader_db, after_drag - 0.1, 1e-9);
+    drag(lane(2), QPoint(lane(2)->width() - 120, 18), QPoint(lane(2)->width() - 90, 18));
+    EXPECT_GT(track(2).pan, 0.1);
+    type(lane(1), "-7.5");
+    EXPECT_NEAR(track(1).fader_db, -7.5, 1e-9);
+
+    station(3);
+    work().document.select_only(track(2).id);
+    auto* editor = find<RideEditor>("rideEditor");
+    QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->place_of(1.0, -6.0).toPoint());
+    QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->place_of(2.0, 3.0).toPoint());
+    ASSERT_TRUE(track(2).level_ride);
+    ASSERT_EQ(track(2).level_ride->points.size(), 2u);
+    EXPECT_NEAR(track(2).level_ride->points[0].time_s, 1.0, 0.02);
+    EXPECT_NEAR(track(2).level_ride->points[0].value, -6.0, 0.3);
+    drag(editor, editor->place_of(track(2).level_ride->points[1].time_s, track(2).level_ride->points[1].value).toPoint(), editor->place_of(3.0, 0.0).toPoint());
+    EXPECT_NEAR(track(2).level_ride->points[1].time_s, 3.0, 0.05);
+    EXPECT_NEAR(track(2).level_ride->points[1].value, 0.0, 0.4);
+
+    station(4);
+    settle();
+    const fs::path out = folder / "out.wav";
+    auto* file = find<QLineEdit>("exportFile");
+    file->selectAll();
+    QTest::keyClicks(file, to_qt(out));
+    QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
+    wait_for([&] { return fs::exists(out); });
+    wait_for([&] { return find<QPushButton>("export")->isEnabled(); });
+    EXPECT_TRUE(find<QLabel>("exportResult")->text().contains("is written"));
+    // The file is the core's own rendering, rounded to 24 bit.
+    const PlanPtr plan = work().player.plan();
+    Export same;
+    same.file = folder / "core.wav";
+    ASSERT_TRUE(export_mix(plan, same));
+    EXPECT_EQ(read(out), read(folder / "core.wav"));
+    EXPECT_EQ(read_by_ffmpeg(out), read(out));
+    const MixPeak peak = whole_song_peak(plan).value();
+    EXPECT_NEAR(*work().mix.peak()->dbfs, db_from_gain(static_cast<double>(peak.peak)), 1e-9);
+
+    for (int n = 0; n < 100 && work().document.undo_name() != "Add 3 track(s)"; ++n) QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(session_to_json(session(), folder.path()), session_to_json(imported, folder.path()));
+    undo_everything();
+    EXPECT_TRUE(session().tracks.empty());
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    EXPECT_EQ(session().tracks.size(), 3u);
+    answers.answer = Prompter::Answer::no;
+}
+
+TEST_F(Window, several_rows_move_together_and_keep_their_differences) {
+    import_all();
+    station(2);
+    type(lane(0), "-3");
+    type(lane(1), "-10");
+    QTest::keyClick(lane(0), Qt::Key_A, Qt::ControlModifier);
+    lane(0)->setFocus();
+    QTest::keyClick(lane(0), Qt::Key_Right, Qt::ControlModifier);
+    EXPECT_NEAR(track(0).fader_db, 0.0, 1e-9);
+    EXPECT_NEAR(track(1).fader_db, -7.0, 1e-9);
+    EXPECT_NEAR(track(2).fader_db, 3.0, 1e-9);
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_NEAR(track(1).fader_db, -10.0, 1e-9);
+    QTest::mouseClick(find<QPushButton>("allDown"), Qt::LeftButton);
+    EXPECT_TRUE(std::isinf(track(2).fader_db));
+    settle();
+    EXPECT_FALSE(work().mix.peak()->dbfs);  // silent, and no number made up for it
+    QTest::mouseDClick(lane(2), Qt::LeftButton, Qt::NoModifier, QPoint(200, 14));
+    EXPECT_EQ(track(2).fader_db, 0.0);
+}
+
+TEST_F(Window, mute_and_solo_by_buttons_and_keys) {
+    import_all();
+    const auto heads = window->findChildren<RowHead*>();
+    ASSERT_EQ(heads.size(), 3);
+    QTest::mouseClick(heads[1]->findChild<QToolButton*>("mute"), Qt::LeftButton);
+    EXPECT_TRUE(track(1).mute);
+    work().document.select_only(track(0).id);
+    QTest::keyClick(window.get(), Qt::Key_S);
+    EXPECT_TRUE(track(0).solo);
+    EXPECT_FALSE(session().is_heard(track(2)));
+    QTest::keyClick(window.get(), Qt::Key_S, Qt::ShiftModifier);
+    EXPECT_FALSE(track(0).solo || track(1).mute);
+}
+
+TEST_F(Window, locked_rows_are_not_staged_and_one_row_can_be) {
+    import_all();
+    station(1);
+    lane(0)->setFocus();
+    QTest::keyClick(lane(0), Qt::Key_L);
+    EXPECT_TRUE(track(0).locked);
+    QTest::mouseClick(find<QPushButton>("stageAll"), Qt::LeftButton);
+    EXPECT_EQ(track(0).trim_db, 0.0);
+    EXPECT_NE(track(1).trim_db, 0.0);
+    undo_everything();
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    settle();
+    QTest::mouseClick(lane(2)->findChild<QToolButton*>("fit"), Qt::LeftButton);
+    EXPECT_NE(track(2).trim_db, 0.0);
+    EXPECT_EQ(track(1).trim_db, 0.0);
+}
+
+TEST_F(Window, ride_points_are_selected_stepped_and_deleted) {
+    import_all();
+    station(3);
+    work().document.select_only(track(1).id);
+    auto* editor = find<RideEditor>("rideEditor");
+    for (const double t : {0.5, 1.5, 2.5, 3.5}) QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->place_of(t, -6.0).toPoint());
+    ASSERT_EQ(track(1).level_ride->points.size(), 4u);
+    drag(editor, editor->place_of(1.0, 0.0).toPoint(), editor->place_of(3.0, -12.0).toPoint(), Qt::ControlModifier);
+    EXPECT_EQ(editor->selected_points(), (std::set<size_t>{1, 2}));
+    editor->setFocus();
+    QTest::keyClick(editor, Qt::Key_Up, Qt::ControlModifier);
+    EXPECT_NEAR(track(1).level_ride->points[1].value, -3.0, 0.3);
+    EXPECT_NEAR(track(1).level_ride->points[0].value, -6.0, 0.3);
+    QTest::keyClick(editor, Qt::Key_T);
+    EXPECT_EQ(track(1).level_ride->points[2].segment, Segment::step);
+    QTest::keyClick(editor, Qt::Key_Delete);
+    ASSERT_EQ(track(1).level_ride->points.size(), 2u);
+    EXPECT_NEAR(track(1).level_ride->points[1].time_s, 3.5, 0.05);
+    QTest::mouseClick(find<QPushButton>("rideClear"), Qt::LeftButton);
+    EXPECT_FALSE(track(1).level_ride);
+}
+
+TEST_F(Window, a_bad_file_is_told_and_the_rest_comes_in) {
+    std::ofstream(folder / "audio/4 Text.wav") << "no sound";
+    drop({folder / "audio", folder / "nowhere.wav"});
+    settle();
+    EXPECT_EQ(session().tracks.size(), 3u);
+    ASSERT_EQ(answers.complaints.size(), 1);
+    EXPECT_TRUE(answers.complaints[0].contains("4 Text.wav"));
+    EXPECT_TRUE(answers.complaints[0].contains("nowhere.wav: the file does not exist"));
+}
+
+TEST_F(Window, saves_opens_and_asks_before_work_is_lost) {
+    import_all();
+    answers.file = folder / "mix.isotonus";
+    QTest::keyClick(window.get(), Qt::Key_S, Qt::ControlModifier);
+    ASSERT_TRUE(fs::exists(*answers.file));
+    EXPECT_TRUE(work().document.is_saved());
+    EXPECT_EQ(window->windowTitle(), "mix – Isotonus");
+    station(2);
+    type(lane(0), "-4");
+    EXPECT_FALSE(work().document.is_saved());
+    answers.answer = Prompter::Answer::cancel;
+    QTest::keyClick(window.get(), Qt::Key_N, Qt::ControlModifier);
+    EXPECT_EQ(session().tracks.size(), 3u);  // stayed
+    answers.answer = Prompter::Answer::no;
+    QTest::keyClick(window.get(), Qt::Key_O, Qt::ControlModifier);
+    EXPECT_EQ(track(0).fader_db, 0.0);  // as saved
+    std::ofstream(folder / "broken.isotonus") << "{";
+    answers.file = folder / "broken.isotonus";
+    QTest::keyClick(window.get(), Qt::Key_O, Qt::ControlModifier);
+    ASSERT_FALSE(answers.complaints.isEmpty());
+    EXPECT_TRUE(answers.complaints.last().contains("broken.isotonus"));
+    EXPECT_EQ(session().tracks.size(), 3u);  // what was open stays open
+}
+
+TEST_F(Window, a_missing_file_leaves_the_rest_open_and_can_be_found_again) {
+    import_all();
+    ASSERT_TRUE(work().document.save(folder / "mix.isotonus"));
+    fs::create_directories(folder / "moved");
+    fs::rename(folder / "audio/2 Pad.wav", folder / "moved/2 Pad.wav");
+    ASSERT_TRUE(work().document.open(folder / "mix.isotonus"));
+    // The measured file of before is still known by its path; a new window knows nothing.
+    answers.answer = Prompter::Answer::no;
+    open_window();
+    ASSERT_TRUE(window->files().open_path(folder / "mix.isotonus"));
+    settle();
+    ASSERT_TRUE(work().materials.error(track(1)));
+    EXPECT_EQ(work().materials.error(track(1))->what, "the file does not exist");
+    EXPECT_TRUE(work().materials.measured(track(0)));
+    answers.folder = folder / "moved";
+    window->findChild<QAction*>("relink")->trigger();
+    settle();
+    EXPECT_TRUE(work().materials.measured(track(1)));
+}
+
+TEST_F(Window, unsaved_work_survives_a_crash) {
+    import_all();
+    station(2);
+    type(lane(0), "-4");
+    work().document.keep_aside();
+    // What a crash leaves: the file of a process that is gone.
+    const fs::path aside = Document::recovery_folder() / (std::to_string(getpid()) + ".isotonus");
+    ASSERT_TRUE(fs::exists(aside));
+    const fs::path left = Document::recovery_folder() / "999999.isotonus";
+    fs::copy_file(aside, left);
+    answers.answer = Prompter::Answer::no;
+    work().document.start_new();
+    EXPECT_FALSE(fs::exists(aside));  // a proper end leaves nothing
+    answers.answer = Prompter::Answer::yes;
+    answers.asked = 0;
+    window->files().offer_recovery();
+    EXPECT_EQ(answers.asked, 1);
+    ASSERT_EQ(session().tracks.size(), 3u);
+    EXPECT_NEAR(track(0).fader_db, -4.0, 1e-9);
+    EXPECT_FALSE(work().document.is_saved());
+    EXPECT_FALSE(fs::exists(left));
+    answers.answer = Prompter::Answer::no;
+}
+
+TEST_F(Window, an_export_can_be_cancelled_and_overwrites_only_after_a_yes) {
+    import_all();
+    station(4);
+    const fs::path out = write(folder / "out.wav", {0.5f, 0.5f}, 2);
+    auto* file = find<QLineEdit>("exportFile");
+    file->setText(to_qt(out));
+    answers.answer = Prompter::Answer::cancel;
+    answers.asked = 0;
+    QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
+    EXPECT_EQ(answers.asked, 1);
+    EXPECT_EQ(read(out).size(), 2u);
+    file->setText(to_qt(folder / "no/where/out.wav"));
+    QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
+    wait_for([&] { return find<QLabel>("exportResult")->text().contains("Not exported"); });
+    EXPECT_TRUE(find<QLabel>("exportResult")->text().contains("no/where/out.wav"));
+}
+
+TEST_F(Window, plays_moves_by_sections_and_shows_levels) {
+    import_all();
+    Session s = session();
+    s.sections = {{"one", 0.0}, {"two", 2.0}};
+    work().document.edit("Sections", s);
+    QTest::keyClick(window.get(), Qt::Key_2);
+    EXPECT_NEAR(work().player.position_s(), 2.0, 0.01);
+    QTest::keyClick(window.get(), Qt::Key_Space);
+    wait_for([&] { return work().player.playing() && work().player.meters().main[0].level_db > -60.0; });
+    EXPECT_GT(work().player.meters().find(track(1).id)->after_fader.highest_db, -20.0);
+    QTest::keyClick(window.get(), Qt::Key_R);  // loops the section at the playhead
+    EXPECT_TRUE(work().player.loop().on);
+    EXPECT_NEAR(work().player.loop().from_s, 2.0, 0.01);
+    QTest::keyClick(window.get(), Qt::Key_Space);
+    wait_for([&] { return !work().player.playing(); });
+}
+
+TEST_F(Window, clip_flags_latch_and_reset_on_a_click) {
+    import_all();
+    station(2);
+    type(lane(1), "12");
+    work().document.edit_tracks("Hot", {track(1).id}, [](Track& t) { t.trim_db = 6.0; });
+    QTest::keyClick(window.get(), Qt::Key_Space);
+    wait_for([&] { return work().player.meters().any_clipped(); });
+    QTest::keyClick(window.get(), Qt::Key_Space);
+    wait_for([&] { return !work().player.playing(); });
+    QTest::qWait(50);
+    auto* flag = find<QToolButton>("clipFlag");
+    EXPECT_TRUE(flag->isVisible());
+    QTest::mouseClick(flag, Qt::LeftButton);
+    QTest::qWait(50);
+    EXPECT_FALSE(flag->isVisible());
+    QTest::keyClick(window.get(), Qt::Key_C);
+    EXPECT_FALSE(work().player.meters().any_clipped());
+}
+
+TEST_F(Window, a_vanished_device_is_told_and_the_song_goes_on) {
+    import_all();
+    QTest::keyClick(window.get(), Qt::Key_Space);
+    wait_for([&] { return work().player.position_s() > 0.05; });
+    QString message;
+    QObject::connect(&work().player, &Player::message, window.get(), [&](const QString& text) { message = text; });
+    work().player.engine().vanish_for_test();
+    wait_for([&] { return !message.isEmpty(); });
+    EXPECT_TRUE(message.contains("vanished"));
+    EXPECT_TRUE(work().player.playing());
+    EXPECT_EQ(session().tracks.size(), 3u);
+}
+
+TEST_F(Window, every_control_has_a_name_for_screen_readers) {
+    import_all();
+    for (int n = 0; n < window->stations().count(); ++n) {
+        station(n);
+        for (const Lane* l : window->findChildren<Lane*>()) EXPECT_FALSE(l->accessibleName().isEmpty());
+        for (const QAbstractButton* b : window->findChildren<QAbstractButton*>())
+            EXPECT_FALSE(b->accessibleName().isEmpty() && b->text().isEmpty()) << b->objectName().toStdString();
+        for (const QComboBox* c : window->findChildren<QComboBox*>()) EXPECT_FALSE(c->accessibleName().isEmpty());
+    }
+}
+
+// --- style ----------------------------------------------------------------------------------------------------------
+
+namespace {
+
+/// Relative luminance and contrast ratio: WCAG 2.1.
+double luminance(const QColor& c) {
+    const auto part = [](double v) { return v <= 0.03928 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4); };
+    return 0.2126 * part(c.redF()) + 0.7152 * part(c.greenF()) + 0.0722 * part(c.blueF());
+}
+double contrast(const QColor& a, const QColor& b) {
+    const double x = luminance(a), y = luminance(b);
+    return (std::max(x, y) + 0.05) / (std::min(x, y) + 0.05);
+}
+
+}  // namespace
+
+TEST(Theme, text_has_the_contrast_of_WCAG_AA_and_marks_3_to_1) {
+    application();
+    for (const bool night : {false, true}) {
+        set_night(night);
+        const Theme& t = theme();
+        for (const QColor& ground : {t.ground, t.panel}) {
+            for (const QColor& text : {t.ink, t.faint, t.accent, t.clipped}) EXPECT_GE(contrast(text, ground), 4.5) << text.name().toStdString() << night;
+            for (const QColor& mark : {t.below, t.inside, t.above}) EXPECT_GE(contrast(mark, ground), 3.0) << mark.name().toStdString() << night;
+            for (const QColor& ink : t.inks) EXPECT_GE(contrast(ink, ground), 3.0) << ink.name().toStdString() << night;
+        }
+    }
+    set_night(false);
+}
+
+TEST(Text, figures_have_a_true_minus_one_decimal_and_their_unit) {
+    EXPECT_EQ(db_text(-6.04), "−6.0 dB");
+    EXPECT_EQ(db_text(-0.04), "0.0 dB");
+    EXPECT_EQ(db_text(3.0, "dB", true), "+3.0 dB");
+    EXPECT_EQ(db_text(silence_db), "off");
+    EXPECT_EQ(level_text(std::nullopt, "dBFS"), "–");
+    EXPECT_EQ(time_text(67.254, 2), "1:07.25");
+    EXPECT_EQ(time_text(59.99), "1:00.0");
+    EXPECT_EQ(pan_text(-0.3), "L 30");
+    EXPECT_EQ(with_true_minus("peak -6.0, hand-off"), "peak −6.0, hand-off");
+    set_plain_rms(true);
+    EXPECT_EQ(average_text(-18.0), "−21.0 dBFS");
+    EXPECT_TRUE(average_label().contains("plain"));
+    set_plain_rms(false);
+}
+
+TEST(Text, typed_values_are_understood) {
+    EXPECT_EQ(parse_level("−6,5 dB"), -6.5);
+    EXPECT_EQ(parse_level("+3"), 3.0);
+    EXPECT_TRUE(std::isinf(*parse_level("off")));
+    EXPECT_FALSE(parse_level("loud"));
+    EXPECT_EQ(parse_pan("L 30"), -0.3);
+    EXPECT_EQ(parse_pan("r100"), 1.0);
+    EXPECT_EQ(parse_pan("C"), 0.0);
+    EXPECT_FALSE(parse_pan("L 130"));
+}
+
+TEST(Ruler, places_and_levels_are_each_others_inverse_and_finest_around_0) {
+    for (const Ruler& r : {Ruler::fader(20, 700), Ruler::level(20, 700)})
+        for (double db = -48.0; db <= 0.0; db += 0.5) EXPECT_NEAR(r.db(r.place(db)), db, 1e-9);
+    const Ruler f = Ruler::fader(20, 700);
+    EXPECT_LT(f.db_per_pixel(-1.0), f.db_per_pixel(-20.0));
+    EXPECT_LT(f.db_per_pixel(-1.0), f.db_per_pixel(9.0));
+    EXPECT_TRUE(std::isinf(f.db(20.0)));
+}

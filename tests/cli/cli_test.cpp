@@ -1,0 +1,166 @@
+// The command line as a user calls it: verbs, JSON keys, exit status, errors.
+#include <fstream>
+#include <nlohmann/json.hpp>
+
+#include "core/session/session_file.h"
+#include "tests/support/sounds.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+using nlohmann::json;
+
+namespace {
+
+struct Ran {
+    int status = -1;
+    std::string out, err;
+    json document() const { return json::parse(out); }
+};
+
+class Cli : public testing::Test {
+  protected:
+    Folder folder;
+    const std::string session = "'" + (folder / "mix.isotonus").string() + "'";
+
+    Ran run(const std::string& arguments) {
+        Ran ran;
+        const std::string errors = (folder / "stderr").string();
+        ran.out = output_of("'" + std::string(ISOTONUS_CLI) + "' " + arguments + " 2>'" + errors + "'", &ran.status);
+        std::ifstream in(errors);
+        ran.err.assign((std::istreambuf_iterator<char>(in)), {});
+        return ran;
+    }
+    /// A kick and a pad in a folder, and a session of them.
+    void make_session() {
+        fs::create_directories(folder / "audio");
+        const auto hit = [n = noise(1, 0.9)](int64_t i, int c) { return n(i, c) * std::exp(-static_cast<double>(i % 24000) / 1200.0); };
+        write(folder / "audio/Kick.wav", make(240000, 1, hit), 1, 48000, SampleFormat::s24);
+        write(folder / "audio/Pad.wav", make(240000, 2, sine(220, 48000, 0.5)), 2, 48000, SampleFormat::s24);
+        ASSERT_EQ(run("new " + session + " --from '" + (folder / "audio").string() + "'").status, 0);
+    }
+};
+
+}  // namespace
+
+TEST_F(Cli, scan_has_every_key_of_the_contract) {
+    write(folder / "a.wav", make(96000, 2, sine(997, 48000, 0.5)), 2);
+    write(folder / "silent.wav", std::vector<float>(96000, 0.0f), 1);
+    const Ran ran = run("scan '" + (folder / "a.wav").string() + "' '" + (folder / "silent.wav").string() + "' --json");
+    ASSERT_EQ(ran.status, 0) << ran.err;
+    const json list = ran.document();
+    ASSERT_EQ(list.size(), 2u);
+    for (const char* key : {"file", "channels", "sample_rate", "frames", "sample_peak_dbfs", "true_peak_dbtp", "rms_dbfs", "average_dbfs", "crest_db", "integrated_lufs", "max_momentary_lufs", "max_short_term_lufs",
+                            "loudness_range_lu", "dc_offset", "clipped_runs", "correlation", "peak_time_s", "kind"})
+        for (const json& entry : list) EXPECT_TRUE(entry.contains(key)) << key;
+    EXPECT_NEAR(list[0]["rms_dbfs"].get<double>(), -6.02, 0.01);
+    EXPECT_TRUE(list[1]["sample_peak_dbfs"].is_null());
+    EXPECT_TRUE(list[1]["integrated_lufs"].is_null());
+}
+
+TEST_F(Cli, errors_name_the_file_and_give_the_right_status) {
+    std::ofstream(folder / "text.wav") << "no sound at all";
+    const std::string text = (folder / "text.wav").string();
+    Ran ran = run("scan '" + text + "' --json");
+    EXPECT_EQ(ran.status, 3);
+    EXPECT_EQ(ran.document(), json::array());
+    EXPECT_EQ(ran.err.rfind("isotonus-cli: " + text + ": ", 0), 0u) << ran.err;
+    EXPECT_EQ(run("show '" + (folder / "none.isotonus").string() + "'").status, 3);
+    EXPECT_EQ(run("").status, 2);
+    EXPECT_EQ(run("dance").status, 2);
+    EXPECT_EQ(run("scan").status, 2);
+    EXPECT_EQ(run("--help").status, 0);
+    make_session();
+    EXPECT_EQ(run("set " + session + " Kick pan=7").status, 2);
+    EXPECT_EQ(run("set " + session + " Nobody pan=0").status, 2);
+    EXPECT_EQ(run("set " + session + " main pan=0").status, 2);
+    EXPECT_EQ(run("ride " + session + " Kick level 1=x").status, 2);
+    EXPECT_EQ(run("ride " + session + " Kick colour 1=0").status, 2);
+    EXPECT_EQ(run("render " + session + " '" + (folder / "o.wav").string() + "' --bits 20").status, 2);
+    EXPECT_EQ(run("render " + session + " '" + (folder / "no/where/o.wav").string() + "'").status, 3);
+    EXPECT_EQ(run("new " + session + " --from '" + (folder / "audio").string() + "'").status, 3);  // it exists
+}
+
+TEST_F(Cli, the_whole_job) {
+    make_session();
+    json s = run("show " + session + " --json").document();
+    EXPECT_EQ(s["format"], "isotonus-session");
+    EXPECT_EQ(s["sample_rate"], 48000);
+    ASSERT_EQ(s["tracks"].size(), 2u);
+    EXPECT_EQ(s["tracks"][0]["name"], "Kick");
+    EXPECT_EQ(s["tracks"][0]["file"], "audio/Kick.wav");
+
+    const Ran staged = run("stage " + session + " --json");
+    ASSERT_EQ(staged.status, 0) << staged.err;
+    const json kick = staged.document()["tracks"][0], pad = staged.document()["tracks"][1];
+    EXPECT_EQ(kick["kind"], "percussive");
+    EXPECT_EQ(kick["target"]["measure"], "peak");
+    EXPECT_NEAR(kick["after_dbfs"].get<double>(), -6.0, 0.001);
+    EXPECT_EQ(pad["target"]["low_dbfs"], -20.0);
+    EXPECT_NEAR(pad["after_dbfs"].get<double>(), -18.0, 0.001);
+    EXPECT_EQ(pad["limited_by_peak"], false);
+
+    ASSERT_EQ(run("set " + session + " Kick fader=-6 pan=-0.5 polarity=inverted delay=10 kind=percussive").status, 0);
+    ASSERT_EQ(run("set " + session + " Pad fader=-inf mute=on width=0.5").status, 0);
+    ASSERT_EQ(run("set " + session + " main fader=-1").status, 0);
+    s = run("show " + session + " --json").document();
+    EXPECT_EQ(s["tracks"][0]["fader_db"], -6.0);
+    EXPECT_EQ(s["tracks"][0]["polarity_inverted"], true);
+    EXPECT_EQ(s["tracks"][0]["delay_samples"], 10);
+    EXPECT_TRUE(s["tracks"][1]["fader_db"].is_null());
+    EXPECT_EQ(s["main"]["fader_db"], -1.0);
+
+    ASSERT_EQ(run("set " + session + " Pad fader=0 mute=off width=1").status, 0);
+    ASSERT_EQ(run("ride " + session + " Pad level 1=0 2=-12").status, 0);
+    const std::string out = (folder / "out.wav").string();
+    const Ran rendered = run("render " + session + " '" + out + "' --stems '" + (folder / "stems").string() + "' --json");
+    ASSERT_EQ(rendered.status, 0) << rendered.err;
+    const json report = rendered.document();
+    for (const char* key : {"file", "frames", "sample_rate", "sample_peak_dbfs", "true_peak_dbtp", "integrated_lufs", "render_seconds", "realtime_factor"})
+        EXPECT_TRUE(report.contains(key)) << key;
+    EXPECT_EQ(report["frames"], 240010);
+    EXPECT_EQ(read_by_ffmpeg(out), read_by_sox(out));
+    EXPECT_EQ(read(out).size(), 2u * 240010u);
+    EXPECT_TRUE(fs::exists(folder / "stems/02 Pad.wav"));
+    EXPECT_NEAR(report["sample_peak_dbfs"].get<double>(), *measure_file(out).value().measurement.sample_peak_dbfs, 0.001);
+
+    const Ran part = run("render " + session + " '" + out + "' --from 1 --to 2.5 --bits 16 --rate 44100 --block 17 --json");
+    EXPECT_EQ(part.document()["frames"], 66150);
+    EXPECT_EQ(part.document()["sample_rate"], 44100);
+
+    const Ran checked = run("check " + session + " --json");
+    EXPECT_EQ(checked.status, 0) << checked.out;
+    EXPECT_EQ(checked.document()["passed"], true);
+    for (const json& c : checked.document()["checks"])
+        for (const char* key : {"id", "passed", "measured", "limit", "text"}) EXPECT_TRUE(c.contains(key)) << key;
+    ASSERT_EQ(run("set " + session + " main fader=12").status, 0);
+    EXPECT_EQ(run("check " + session + " --json").status, 1);
+
+    const Ran played = run("play " + session + " --device simulated --seconds 1 --json");
+    ASSERT_EQ(played.status, 0) << played.err;
+    for (const char* key : {"blocks", "block_frames", "sample_rate", "late_blocks", "load_median", "load_max"}) EXPECT_TRUE(played.document().contains(key)) << key;
+    EXPECT_GT(played.document()["blocks"], 50);
+    EXPECT_EQ(run("play " + session + " --device nothing --seconds 1").status, 3);
+}
+
+TEST_F(Cli, a_missing_file_is_told_and_the_rest_goes_on) {
+    make_session();
+    fs::remove(folder / "audio/Kick.wav");
+    const Ran staged = run("stage " + session + " --json");
+    EXPECT_EQ(staged.status, 3);
+    EXPECT_NE(staged.err.find("Kick.wav: the file does not exist"), std::string::npos);
+    ASSERT_EQ(staged.document()["tracks"].size(), 1u);
+    EXPECT_EQ(staged.document()["tracks"][0]["name"], "Pad");
+    EXPECT_EQ(run("show " + session + " --json").document()["tracks"].size(), 2u);
+    const json checked = run("check " + session + " --json").document();
+    EXPECT_EQ(checked["passed"], false);
+}
+
+TEST_F(Cli, a_broken_session_is_not_overwritten) {
+    std::ofstream(folder / "mix.isotonus") << "{ broken";
+    EXPECT_EQ(run("stage " + session).status, 3);
+    EXPECT_EQ(run("set " + session + " Kick pan=0").status, 3);
+    std::ifstream in(folder / "mix.isotonus");
+    std::string text;
+    std::getline(in, text);
+    EXPECT_EQ(text, "{ broken");
+}

@@ -1,0 +1,113 @@
+// Every vectorised loop against a plain one.
+#include "core/audio/kernels.h"
+
+#include "tests/support/sounds.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+const size_t sizes[] = {1, 2, 3, 5, 6, 7, 8, 15, 16, 17, 31, 33, 64, 255, 256, 1000};
+}
+
+TEST(Kernels, unpack_as_a_plain_loop_does) {
+    for (const size_t n : sizes) {
+        std::vector<int16_t> s16(n);
+        std::vector<uint8_t> s24(3 * n);
+        for (size_t i = 0; i < n; ++i) s16[i] = static_cast<int16_t>(i * 7919 - 32768);
+        for (size_t i = 0; i < 3 * n; ++i) s24[i] = static_cast<uint8_t>(i * 73 + 11);
+        std::vector<float> out(n);
+        kernels::unpack_s16(s16.data(), n, out.data());
+        for (size_t i = 0; i < n; ++i) EXPECT_EQ(out[i], static_cast<float>(s16[i]) / 32768.0f);
+        kernels::unpack_s24(s24.data(), n, out.data());
+        for (size_t i = 0; i < n; ++i) {
+            const int32_t value = (s24[3 * i] | s24[3 * i + 1] << 8 | s24[3 * i + 2] << 16) << 8;
+            EXPECT_EQ(out[i], static_cast<float>(value >> 8) / 8388608.0f);
+        }
+    }
+}
+
+TEST(Kernels, pack_rounds_clamps_and_counts) {
+    const std::vector<float> in{0.0f, 1.0f, -1.0f, 1.5f, -2.0f, 0.4f / 8388608.0f, 0.6f / 8388608.0f, -0.6f / 8388608.0f,
+                                0.25f, 1.0f, 8388607.0f / 8388608.0f};
+    std::vector<uint8_t> packed(3 * in.size());
+    EXPECT_EQ(kernels::pack_s24(in.data(), in.size(), packed.data()), 4u);  // +1.0 twice, 1.5, -2.0
+    std::vector<float> back(in.size());
+    kernels::unpack_s24(packed.data(), in.size(), back.data());
+    const float lsb = 1.0f / 8388608.0f;
+    const std::vector<float> expected{0.0f, 1.0f - lsb, -1.0f, 1.0f - lsb, -1.0f, 0.0f, lsb, -lsb, 0.25f, 1.0f - lsb, 1.0f - lsb};
+    EXPECT_EQ(back, expected);
+}
+
+TEST(Kernels, stretch_figures_agree_with_a_plain_loop) {
+    for (const int channels : {1, 2}) {
+        for (const size_t frames : sizes) {
+            const auto x = make(static_cast<int64_t>(frames), channels, noise(3));
+            kernels::Stretch s;
+            kernels::measure_stretch(x.data(), frames, channels, &s);
+            double product = 0.0;
+            for (int c = 0; c < channels; ++c) {
+                double sum = 0.0, square = 0.0;
+                float low = 9.0f, high = -9.0f;
+                for (size_t i = 0; i < frames; ++i) {
+                    const float v = x[i * static_cast<size_t>(channels) + static_cast<size_t>(c)];
+                    sum += static_cast<double>(v);
+                    square += static_cast<double>(v) * static_cast<double>(v);
+                    low = std::min(low, v), high = std::max(high, v);
+                    if (c == 1) product += static_cast<double>(v) * static_cast<double>(x[i * 2]);
+                }
+                EXPECT_NEAR(s.sum[c], sum, 1e-9);
+                EXPECT_NEAR(s.square[c], square, 1e-9);
+                EXPECT_EQ(s.low[c], low);
+                EXPECT_EQ(s.high[c], high);
+            }
+            EXPECT_NEAR(s.product, product, 1e-9);
+        }
+    }
+}
+
+TEST(Kernels, peaks_and_fir_peaks_agree_with_a_plain_loop) {
+    const std::vector<float> h{0.3f, -0.7f, 0.2f, 0.9f, 0.1f, 0.5f};  // two phases of three taps
+    for (const int channels : {1, 2}) {
+        for (const size_t n : sizes) {
+            const size_t samples = n * static_cast<size_t>(channels), step = static_cast<size_t>(channels);
+            const auto x = make(static_cast<int64_t>(n + 2), channels, noise(5));
+            float most = 0.0f, peak = 0.0f;
+            for (size_t i = 0; i < samples; ++i) {
+                peak = std::max(peak, std::fabs(x[i]));
+                for (size_t p = 0; p < 2; ++p)
+                    most = std::max(most, std::fabs(h[3 * p] * x[i] + h[3 * p + 1] * x[i + step] + h[3 * p + 2] * x[i + 2 * step]));
+            }
+            EXPECT_EQ(kernels::peak(x.data(), samples), peak);
+            EXPECT_NEAR(kernels::fir_peak(x.data(), samples, channels, h.data(), 3, 2), most, 1e-6f);
+        }
+    }
+}
+
+TEST(Kernels, mixing_is_the_same_to_the_bit_whatever_the_length) {
+    const auto stereo = make(300, 2, noise(7)), mono = make(300, 1, noise(8));
+    for (const size_t frames : sizes) {
+        if (frames > 300) continue;
+        std::vector<double> sum(2 * frames, 0.125), expected(2 * frames, 0.125);
+        kernels::mix_stereo(stereo.data(), frames, 0.7, -0.3, sum.data());
+        kernels::mix_mono(mono.data(), frames, 0.6, 0.8, sum.data());
+        for (size_t i = 0; i < frames; ++i) {
+            expected[2 * i] += static_cast<double>(stereo[2 * i]) * 0.7;
+            expected[2 * i + 1] += static_cast<double>(stereo[2 * i + 1]) * -0.3;
+            expected[2 * i] += static_cast<double>(mono[i]) * 0.6;
+            expected[2 * i + 1] += static_cast<double>(mono[i]) * 0.8;
+        }
+        EXPECT_EQ(sum, expected);
+    }
+}
+
+TEST(Kernels, what_is_not_a_number_becomes_silence_and_is_counted) {
+    for (const size_t n : sizes) {
+        auto x = make(static_cast<int64_t>(n), 1, noise(9));
+        const auto before = x;
+        x[n / 2] = std::numeric_limits<float>::quiet_NaN();
+        x[n - 1] = -std::numeric_limits<float>::infinity();
+        EXPECT_EQ(kernels::remove_non_finite(x.data(), n), n / 2 == n - 1 ? 1u : 2u);
+        for (size_t i = 0; i < n; ++i) EXPECT_EQ(x[i], i == n / 2 || i == n - 1 ? 0.0f : before[i]);
+    }
+}

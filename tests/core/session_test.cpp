@@ -1,0 +1,251 @@
+// The session's file and its history: nothing is lost.
+#include "core/session/session_file.h"
+
+#include <fstream>
+#include <nlohmann/json.hpp>
+
+#include "core/session/history.h"
+#include "tests/support/sounds.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+using nlohmann::json;
+
+namespace {
+
+Session example(const fs::path& folder) {
+    Session s = with_files({}, {folder / "Kick.wav", folder / "sub" / "Voice.wav", "/elsewhere/Pad.wav"});
+    s = with_track(s, 1, [](Track& t) {
+        t.trim_db = -3.5, t.fader_db = silence_db, t.pan = -0.25, t.mute = true, t.polarity_inverted = true;
+        t.delay_samples = -317, t.kind = Kind::percussive, t.locked = true, t.ink = 7;
+        t.target = Target{Measure::average, -30.0, -28.0, -26.0};
+    });
+    s = with_track(s, 2, [](Track& t) {
+        t.width = 0.5, t.solo = true;
+        t.level_ride = std::make_shared<const Curve>(Curve{{{1.0, -2.0, Segment::line}, {2.5, 3.0, Segment::step}}});
+    });
+    s.sections = {{"intro", 0.0}, {"verse", 9.6}};
+    s.main_fader_db = -1.5;
+    s.sample_rate = 44100;
+    s.pan_law = PanLaw::compromise;
+    return s;
+}
+
+std::string error_of(const std::string& text) {
+    const auto s = session_from_json(text, "/folder/x.isotonus");
+    EXPECT_FALSE(s) << text;
+    if (s) return {};
+    EXPECT_EQ(s.error().file, "/folder/x.isotonus");
+    return s.error().what;
+}
+
+json minimal() { return {{"format", "isotonus-session"}, {"version", 1}, {"tracks", json::array({{{"id", 1}, {"name", "A"}, {"file", "a.wav"}}})}}; }
+
+}  // namespace
+
+TEST(SessionFile, comes_back_as_it_was) {
+    Folder folder;
+    const Session before = example(folder.path());
+    ASSERT_TRUE(write_session(before, folder / "x.isotonus"));
+    const Session after = read_session(folder / "x.isotonus").value();
+    EXPECT_EQ(session_to_json(after, folder.path()), session_to_json(before, folder.path()));
+    EXPECT_EQ(after.tracks[0]->file, folder / "Kick.wav");
+    EXPECT_EQ(after.tracks[2]->file, "/elsewhere/Pad.wav");
+    EXPECT_TRUE(std::isinf(after.tracks[0]->fader_db));
+    EXPECT_EQ(*after.tracks[0]->target, *before.tracks[0]->target);
+    EXPECT_EQ(*after.tracks[1]->level_ride, *before.tracks[1]->level_ride);
+    EXPECT_EQ(after.next_id, 4u);
+}
+
+TEST(SessionFile, audio_is_found_again_when_the_folder_moves) {
+    Folder folder;
+    fs::create_directories(folder / "old");
+    ASSERT_TRUE(write_session(example(folder / "old"), folder / "old/x.isotonus"));
+    fs::rename(folder / "old", folder / "new");
+    EXPECT_EQ(read_session(folder / "new/x.isotonus").value().tracks[1]->file, folder / "new/sub/Voice.wav");
+}
+
+TEST(SessionFile, unknown_keys_are_kept_everywhere) {
+    json j = minimal();
+    j["future"] = {{"a", 1}};
+    j["main"] = {{"fader_db", 0.0}, {"limiter", true}};
+    j["tracks"][0]["sends"] = json::array({1, 2});
+    j["tracks"][0]["rides"] = {{"width", json::array()}};
+    const Session s = session_from_json(j.dump(), "/folder/x.isotonus").value();
+    const json back = json::parse(session_to_json(s, "/folder"));
+    EXPECT_EQ(back["future"], j["future"]);
+    EXPECT_EQ(back["main"]["limiter"], true);
+    EXPECT_EQ(back["tracks"][0]["sends"], j["tracks"][0]["sends"]);
+    EXPECT_TRUE(back["tracks"][0]["rides"].contains("width"));
+}
+
+TEST(SessionFile, each_fault_has_its_sentence) {
+    EXPECT_EQ(error_of("{\n \"format\": \"isotonus-session\",\n  oops }"), "not a session file: the JSON is broken at line 3, column 3");
+    EXPECT_NE(error_of("[1, 2]").find("not a session file"), std::string::npos);
+    EXPECT_NE(error_of(R"({"format": "other"})").find("not a session file"), std::string::npos);
+    EXPECT_NE(error_of(R"({"format": "isotonus-session"})").find("\"version\""), std::string::npos);
+    EXPECT_EQ(error_of(R"({"format": "isotonus-session", "version": 2})"), "this session was written by a newer Isotonus (version 2; this one reads up to 1)");
+    EXPECT_NE(error_of(R"({"format": "isotonus-session", "version": 0})").find("1 or more"), std::string::npos);
+    const std::tuple<const char*, json, const char*> faults[] = {
+        {"trim_db", "loud", "'tracks[0].trim_db' must be a number"},
+        {"trim_db", 30, "'tracks[0].trim_db' must lie between -24 and 24"},
+        {"fader_db", 12.5, "'tracks[0].fader_db' must lie between -200 and 12"},
+        {"mute", 1, "'tracks[0].mute' must be true or false"},
+        {"delay_samples", 0.5, "'tracks[0].delay_samples' must be a whole number"},
+        {"name", 5, "'tracks[0].name' must be a string"},
+        {"kind", "loud", "'tracks[0].kind' cannot be 'loud'"},
+        {"rides", json::array(), "'tracks[0].rides' must be an object"},
+        {"rides", {{"level", {{{"time_s", -1}}}}}, "'tracks[0].rides.level[0].time_s' must lie between 0 and 1e+06"},
+        {"target", {{"low_dbfs", -1.0}, {"high_dbfs", -2.0}}, "'tracks[0].target.low_dbfs' must not lie above high_dbfs"},
+    };
+    for (const auto& [key, value, sentence] : faults) {
+        json j = minimal();
+        j["tracks"][0][key] = value;
+        EXPECT_EQ(error_of(j.dump()), std::string("the session cannot be read: ") + sentence);
+    }
+    json j = minimal();
+    j["tracks"] = "none";
+    EXPECT_NE(error_of(j.dump()).find("'tracks' must be a list"), std::string::npos);
+    j = minimal();
+    j["tracks"][0].erase("file");
+    EXPECT_NE(error_of(j.dump()).find("'tracks[0].file' is missing"), std::string::npos);
+}
+
+TEST(SessionFile, of_no_file_an_empty_file_and_a_folder) {
+    Folder folder;
+    EXPECT_EQ(read_session(folder / "none").error().what, "the file does not exist");
+    EXPECT_EQ(read_session(folder.path()).error().what, "this is a folder, not a session file");
+    std::ofstream(folder / "empty").flush();
+    EXPECT_NE(read_session(folder / "empty").error().what.find("empty"), std::string::npos);
+}
+
+TEST(SessionFile, ids_that_are_missing_or_doubled_are_made_unique) {
+    json j = minimal();
+    j["tracks"].push_back(j["tracks"][0]);
+    j["tracks"].push_back({{"name", "C"}, {"file", "c.wav"}});
+    const Session s = session_from_json(j.dump(), "/folder/x.isotonus").value();
+    EXPECT_NE(s.tracks[0]->id, s.tracks[1]->id);
+    EXPECT_NE(s.tracks[1]->id, s.tracks[2]->id);
+}
+
+TEST(Saving, a_failure_at_any_step_leaves_the_old_session_whole) {
+    Folder folder;
+    const fs::path file = folder / "x.isotonus";
+    const Session old = example(folder.path());
+    ASSERT_TRUE(write_session(old, file));
+    const Session next = with_track(old, 1, [](Track& t) { t.trim_db = 9.0; });
+    for (int failing = 0; failing < 5; ++failing) {
+        int step = 0;
+        FileSteps steps = system_file_steps();
+        const auto fails = [&] { return step++ == failing; };
+        steps.create = [&, real = steps.create](const fs::path& p, int* d) { return fails() ? EACCES : real(p, d); };
+        steps.write = [&, real = steps.write](int d, const char* data, size_t n) {
+            if (!fails()) return real(d, data, n);
+            real(d, data, n / 2);  // the disk fills up half way
+            return ENOSPC;
+        };
+        steps.sync = [&, real = steps.sync](int d) { return fails() ? EIO : real(d); };
+        steps.close = [&, real = steps.close](int d) { return real(d) != 0 || fails() ? EIO : 0; };
+        steps.rename = [&, real = steps.rename](const fs::path& a, const fs::path& b) { return fails() ? EXDEV : real(a, b); };
+        const auto written = write_session(next, file, steps);
+        ASSERT_FALSE(written) << failing;
+        EXPECT_EQ(written.error().file, file.string());
+        EXPECT_NE(written.error().what.find("cannot be written"), std::string::npos);
+        EXPECT_EQ(session_to_json(read_session(file).value(), folder.path()), session_to_json(old, folder.path())) << failing;
+        EXPECT_EQ(std::distance(fs::directory_iterator(folder.path()), {}), 1) << "a temporary file is left";
+    }
+    ASSERT_TRUE(write_session(next, file));
+    EXPECT_EQ(read_session(file).value().tracks[0]->trim_db, 9.0);
+}
+
+TEST(History, undoes_and_redoes_by_name) {
+    History h;
+    h.commit(with_files({}, {"/a.wav"}), "Add a track");
+    h.commit(with_track(h.session(), 1, [](Track& t) { t.fader_db = -3.0; }), "Fader a −3.0 dB");
+    EXPECT_EQ(h.undo_name(), "Fader a −3.0 dB");
+    h.undo();
+    EXPECT_EQ(h.session().tracks[0]->fader_db, 0.0);
+    EXPECT_EQ(h.redo_name(), "Fader a −3.0 dB");
+    h.redo();
+    EXPECT_EQ(h.session().tracks[0]->fader_db, -3.0);
+    h.undo();
+    h.undo();
+    EXPECT_TRUE(h.session().tracks.empty());
+    EXPECT_FALSE(h.can_undo());
+    h.commit(with_files({}, {"/b.wav"}), "Add another");
+    EXPECT_FALSE(h.can_redo());
+}
+
+TEST(History, a_drag_is_one_step) {
+    History h;
+    h.commit(with_files({}, {"/a.wav"}), "Add");
+    for (int n = 1; n <= 50; ++n) h.commit(with_track(h.session(), 1, [n](Track& t) { t.fader_db = -0.1 * n; }), "Fader", 7);
+    h.undo();
+    EXPECT_EQ(h.session().tracks[0]->fader_db, 0.0);
+    h.redo();
+    EXPECT_NEAR(h.session().tracks[0]->fader_db, -5.0, 1e-12);
+}
+
+TEST(History, knows_what_was_saved) {
+    History h;
+    EXPECT_TRUE(h.is_saved());
+    h.commit({}, "One", 3);
+    h.mark_saved();
+    h.commit({}, "Two", 3);  // the same gesture must not change the step that was saved
+    EXPECT_FALSE(h.is_saved());
+    h.undo();
+    EXPECT_TRUE(h.is_saved());
+    h.undo();
+    h.commit({}, "Other way");
+    EXPECT_FALSE(h.is_saved());
+    h.undo();
+    EXPECT_FALSE(h.is_saved());
+}
+
+TEST(History, structure_is_shared_between_steps) {
+    History h;
+    h.commit(with_files({}, {"/a.wav", "/b.wav"}), "Add");
+    const auto before = h.shared();
+    h.commit(with_track(h.session(), 1, [](Track& t) { t.mute = true; }), "Mute");
+    EXPECT_EQ(before->tracks[1], h.session().tracks[1]);
+    EXPECT_NE(before->tracks[0], h.session().tracks[0]);
+}
+
+TEST(Settings, by_name_keep_their_ranges) {
+    Track t;
+    for (const auto& [key, value] : std::vector<std::pair<const char*, const char*>>{
+             {"trim", "-3.5"}, {"fader", "-inf"}, {"pan", "0.5"}, {"width", "2"}, {"mute", "on"}, {"solo", "on"}, {"polarity", "inverted"}, {"delay", "-317"}, {"kind", "percussive"}, {"target", "average:-20:-16"}})
+        EXPECT_TRUE(set_by_name(t, key, value)) << key;
+    EXPECT_EQ(t.trim_db, -3.5);
+    EXPECT_TRUE(std::isinf(t.fader_db));
+    EXPECT_EQ(t.delay_samples, -317);
+    EXPECT_TRUE(t.mute && t.solo && t.polarity_inverted);
+    EXPECT_EQ(t.target->aim_dbfs, -18.0);
+    for (const auto& [key, value] : std::vector<std::pair<const char*, const char*>>{
+             {"trim", "25"}, {"trim", "loud"}, {"fader", "12.1"}, {"pan", "1.01"}, {"pan", "nan"}, {"width", "-0.1"}, {"mute", "yes"}, {"polarity", "on"}, {"delay", "0.5"}, {"kind", "big"}, {"target", "peak:-5"}, {"target", "peak:-5:-7"}, {"colour", "1"}, {"pan", ""}}) {
+        const auto result = set_by_name(t, key, value);
+        ASSERT_FALSE(result) << key << "=" << value;
+        EXPECT_FALSE(result.error().what.empty());
+    }
+    EXPECT_EQ(t.trim_db, -3.5);
+    ASSERT_TRUE(set_by_name(t, "kind", "auto"));
+    EXPECT_FALSE(t.kind);
+}
+
+TEST(SessionFromFolder, takes_files_in_name_order_at_the_rate_of_most) {
+    Folder folder;
+    write(folder / "b Snare.wav", make(100, 1, noise(1)), 1, 44100);
+    write(folder / "a Kick.wav", make(100, 1, noise(1)), 1, 44100);
+    write(folder / "c Pad.wav", make(100, 2, noise(1)), 2, 48000);
+    std::ofstream(folder / "d Bad.wav") << "nothing";
+    std::ofstream(folder / "notes.txt") << "not audio";
+    std::vector<Error> problems;
+    const Session s = session_from_folder(folder.path(), &problems).value();
+    ASSERT_EQ(s.tracks.size(), 3u);
+    EXPECT_EQ(s.tracks[0]->name, "a Kick");
+    EXPECT_EQ(s.tracks[2]->name, "c Pad");
+    EXPECT_EQ(s.sample_rate, 44100);
+    ASSERT_EQ(problems.size(), 1u);
+    EXPECT_EQ(problems[0].file, (folder / "d Bad.wav").string());
+    EXPECT_FALSE(session_from_folder(folder / "none", &problems));
+}

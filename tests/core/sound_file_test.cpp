@@ -1,0 +1,246 @@
+// Files in: every fault has a sentence.  Files out: other programs read the same samples.
+#include "core/audio/media.h"
+#include "tests/support/sounds.h"
+
+#include <cstring>
+#include <fstream>
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+
+void put(const fs::path& file, const std::string& bytes) { std::ofstream(file, std::ios::binary) << bytes; }
+
+std::string le(uint64_t value, int bytes) {
+    std::string s;
+    for (int i = 0; i < bytes; ++i) s += static_cast<char>(value >> (8 * i));
+    return s;
+}
+
+/// A WAV file by hand: header as told, data as given.
+std::string wav(int format, int channels, int rate, int bits, const std::string& data, size_t promised) {
+    const int frame = channels * bits / 8;
+    return "RIFF" + le(36 + promised, 4) + "WAVEfmt " + le(16, 4) + le(static_cast<uint64_t>(format), 2) + le(static_cast<uint64_t>(channels), 2) +
+           le(static_cast<uint64_t>(rate), 4) + le(static_cast<uint64_t>(rate * frame), 4) + le(static_cast<uint64_t>(frame), 2) + le(static_cast<uint64_t>(bits), 2) + "data" + le(promised, 4) + data;
+}
+
+std::string complaint(const fs::path& file) {
+    const auto reader = SoundReader::open(file);
+    EXPECT_FALSE(reader) << file;
+    if (reader) return {};
+    EXPECT_EQ(reader.error().file, file.string());
+    return reader.error().what;
+}
+
+}  // namespace
+
+TEST(BadFile, each_fault_has_its_sentence) {
+    Folder folder;
+    EXPECT_EQ(complaint(folder / "none.wav"), "the file does not exist");
+    EXPECT_EQ(complaint(folder.path()), "this is a folder, not an audio file");
+    put(folder / "empty.wav", "");
+    EXPECT_EQ(complaint(folder / "empty.wav"), "the file is empty");
+    put(folder / "text.wav", "Dear diary, today the boats went out.\n");
+    EXPECT_NE(complaint(folder / "text.wav").find("not an audio file"), std::string::npos);
+    put(folder / "header.wav", wav(1, 1, 48000, 16, "", 0));
+    EXPECT_EQ(complaint(folder / "header.wav"), "the file holds no samples");
+    put(folder / "half-header.wav", wav(1, 1, 48000, 16, "", 0).substr(0, 20));
+    EXPECT_NE(complaint(folder / "half-header.wav").find("not an audio file"), std::string::npos);
+    put(folder / "six.wav", wav(1, 6, 48000, 16, std::string(12 * 100, '\1'), 1200));
+    EXPECT_NE(complaint(folder / "six.wav").find("6 channels"), std::string::npos);
+}
+
+TEST(BadFile, unreadable_is_said_so) {
+    if (geteuid() == 0) GTEST_SKIP() << "root may read everything";
+    Folder folder;
+    write(folder / "x.wav", std::vector<float>(10, 0.1f), 1);
+    fs::permissions(folder / "x.wav", fs::perms::none);
+    EXPECT_EQ(complaint(folder / "x.wav"), "no permission to read the file");
+}
+
+TEST(BadFile, truncated_data_is_used_as_far_as_it_goes_and_said_so) {
+    Folder folder;
+    put(folder / "short.wav", wav(1, 1, 48000, 16, std::string(2000, '\1'), 96000));
+    auto reader = SoundReader::open(folder / "short.wav").value();
+    EXPECT_EQ(reader.info().frames, 1000);
+    EXPECT_NE(reader.info().warning.find("ends early"), std::string::npos);
+    EXPECT_EQ(measure_file(folder / "short.wav").value().measurement.frames, 1000);
+    put(folder / "whole.wav", wav(1, 1, 48000, 16, std::string(2000, '\1'), 2000));
+    EXPECT_EQ(SoundReader::open(folder / "whole.wav").value().info().warning, "");
+}
+
+TEST(BadFile, what_is_not_a_number_is_silence_and_counted) {
+    Folder folder;
+    std::vector<float> x(1000, 0.25f);
+    x[10] = std::numeric_limits<float>::quiet_NaN();
+    x[20] = std::numeric_limits<float>::infinity();
+    write(folder / "nan.wav", x, 1);
+    const Measurement m = measure_file(folder / "nan.wav").value().measurement;
+    EXPECT_EQ(m.non_finite_samples, 2);
+    EXPECT_NEAR(*m.sample_peak_dbfs, db_from_gain(0.25), 1e-9);
+    EXPECT_EQ(read(folder / "nan.wav")[10], 0.0f);
+}
+
+TEST(SoundReader, reads_one_frame_and_pads_what_lies_outside) {
+    Folder folder;
+    write(folder / "one.wav", {0.5f, -0.5f}, 2);
+    auto reader = SoundReader::open(folder / "one.wav").value();
+    std::vector<float> out(10, 9.0f);
+    ASSERT_TRUE(reader.read(-2, 5, out.data()));
+    EXPECT_EQ(out, (std::vector<float>{0, 0, 0, 0, 0.5f, -0.5f, 0, 0, 0, 0}));
+    ASSERT_TRUE(reader.read(100, 2, out.data()));
+    EXPECT_EQ(out[0], 0.0f);
+    ASSERT_TRUE(reader.read(-50, 2, out.data()));
+    EXPECT_EQ(out[3], 0.0f);
+}
+
+class AnyFormat : public testing::TestWithParam<std::tuple<const char*, const char*, int, double>> {};
+INSTANTIATE_TEST_SUITE_P(Sox, AnyFormat,
+                         testing::Values(std::tuple{"wav", "-b 8 -e unsigned-integer", 8, 42.0}, std::tuple{"wav", "-b 16", 16, 90.0},
+                                         std::tuple{"wav", "-b 24", 24, 138.0}, std::tuple{"wav", "-b 32", 32, 138.0},
+                                         std::tuple{"wav", "-b 32 -e floating-point", 32, 138.0}, std::tuple{"wav", "-b 64 -e floating-point", 64, 138.0},
+                                         std::tuple{"aiff", "-b 24", 24, 138.0}, std::tuple{"aiff", "-b 16", 16, 90.0}, std::tuple{"flac", "-b 24", 24, 138.0},
+                                         std::tuple{"au", "-b 16", 16, 90.0}, std::tuple{"ogg", "-C 8", 0, 20.0}));
+
+TEST_P(AnyFormat, made_by_sox_is_read_with_its_samples) {
+    const auto [ending, options, bits, quiet_db] = GetParam();
+    Folder folder;
+    const auto x = make(20000, 2, [s = sine(441, 48000, 0.6)](int64_t i, int c) { return s(i + 30 * c, 0); });
+    write(folder / "x.wav", x, 2);
+    const fs::path made = folder / (std::string("made.") + ending);
+    ASSERT_EQ(std::system(("sox -D '" + (folder / "x.wav").string() + "' " + options + " '" + made.string() + "'").c_str()), 0);
+    auto reader = SoundReader::open(made).value();
+    EXPECT_EQ(reader.info().bits, bits);
+    EXPECT_EQ(reader.info().channels, 2);
+    const auto got = read(made);
+    ASSERT_GE(got.size(), x.size());
+    double error = 0.0;
+    for (size_t i = 2000; i < x.size() - 2000; ++i) error = std::max(error, std::fabs(static_cast<double>(got[i]) - static_cast<double>(x[i])));
+    EXPECT_LT(db_from_gain(error), -quiet_db);
+}
+
+TEST(SoundReader, takes_rates_from_8_to_192_kHz) {
+    Folder folder;
+    for (const int rate : {8000, 11025, 22050, 44100, 48000, 88200, 96000, 176400, 192000}) {
+        write(folder / "r.wav", make(rate, 1, sine(440, rate, 0.5)), 1, rate);
+        const Measurement m = measure_file(folder / "r.wav").value().measurement;
+        EXPECT_EQ(m.sample_rate, rate);
+        EXPECT_NEAR(*m.rms_dbfs, -6.02, 0.01) << rate;
+    }
+}
+
+TEST(SoundWriter, files_are_read_back_by_ffmpeg_and_sox_with_the_same_samples) {
+    Folder folder;
+    const auto x = make(5000, 2, noise(11, 0.9));
+    for (const SampleFormat format : {SampleFormat::s16, SampleFormat::s24, SampleFormat::f32}) {
+        write(folder / "out.wav", x, 2, 48000, format);
+        const auto ours = read(folder / "out.wav");
+        EXPECT_EQ(read_by_ffmpeg(folder / "out.wav"), ours);
+        const auto theirs = read_by_sox(folder / "out.wav");  // sox works in 32-bit integers
+        ASSERT_EQ(theirs.size(), ours.size());
+        for (size_t i = 0; i < ours.size(); ++i) ASSERT_NEAR(theirs[i], ours[i], format == SampleFormat::f32 ? 1e-7f : 0.0f);
+        if (format == SampleFormat::f32) {
+            EXPECT_EQ(ours, x);
+        }
+    }
+}
+
+TEST(SoundWriter, leaves_nothing_behind_without_commit_and_keeps_what_was_there) {
+    Folder folder;
+    write(folder / "out.wav", {0.5f}, 1);
+    {
+        auto writer = SoundWriter::create(folder / "out.wav", 1, 48000, SampleFormat::s24, 10).value();
+        const unsigned char zero[3] = {};
+        EXPECT_TRUE(writer.write(zero));
+    }
+    EXPECT_EQ(read(folder / "out.wav"), std::vector<float>{0.5f});
+    EXPECT_EQ(std::distance(fs::directory_iterator(folder.path()), {}), 1);
+    EXPECT_FALSE(SoundWriter::create(folder / "no/such/folder.wav", 1, 48000, SampleFormat::s24, 10));
+}
+
+TEST(SoundWriter, long_files_become_RF64) {  // EBU Tech 3306: 'RF64' where RIFF's 32-bit sizes end
+    Folder folder;
+    auto writer = SoundWriter::create(folder / "long.wav", 2, 48000, SampleFormat::f32, int64_t{1} << 30).value();
+    const std::vector<unsigned char> some(800, 0);
+    ASSERT_TRUE(writer.write(some));
+    ASSERT_TRUE(writer.commit());
+    std::ifstream in(folder / "long.wav");
+    std::string mark(4, ' ');
+    in.read(mark.data(), 4);
+    EXPECT_EQ(mark, "RF64");
+}
+
+TEST(Dither, is_TPDF_with_a_total_error_power_of_a_quarter_LSB_squared) {
+    // Total error of TPDF dither of 2 LSB peak to peak: LSB^2/4, and none of it correlated with the signal.
+    const auto x = make(200000, 1, sine(997, 48000, 0.3));
+    std::vector<unsigned char> packed(2 * x.size());
+    pack_samples(x, SampleFormat::s16, 0, packed.data());
+    double power = 0.0, product = 0.0, signal = 0.0;
+    for (size_t i = 1; i < x.size(); ++i) {
+        const auto code = static_cast<int16_t>(packed[2 * i] | packed[2 * i + 1] << 8);
+        const double error = code - static_cast<double>(x[i]) * 32768.0;
+        power += error * error;
+        product += error * static_cast<double>(x[i]);
+        signal += static_cast<double>(x[i]) * static_cast<double>(x[i]);
+    }
+    EXPECT_NEAR(power / static_cast<double>(x.size()), 0.25, 0.005);
+    EXPECT_NEAR(product / std::sqrt(power * signal), 0.0, 0.01);
+}
+
+TEST(Media, of_the_sessions_rate_is_the_file_itself) {
+    Folder folder;
+    write(folder / "x.wav", make(100, 1, sine(440, 48000)), 1, 48000);
+    const Media m = prepare_media(folder / "x.wav", 48000).value();
+    EXPECT_FALSE(m.converted());
+    EXPECT_EQ(m.playable, m.original);
+}
+
+TEST(Media, of_another_rate_is_converted_once_and_keeps_its_tone) {
+    Folder folder;
+    write(folder / "x.wav", make(88200, 2, sine(997, 44100, 0.5)), 2, 44100);
+    const Media m = prepare_media(folder / "x.wav", 48000).value();
+    EXPECT_TRUE(m.converted());
+    EXPECT_EQ(m.frames, 96000);
+    const auto got = read(m.playable);
+    const auto expected = make(96000, 2, sine(997, 48000, 0.5));
+    double error = 0.0;
+    for (size_t i = 4000; i < got.size() - 4000; ++i) error = std::max(error, std::fabs(static_cast<double>(got[i] - expected[i])));
+    EXPECT_LT(db_from_gain(error), -120.0);
+    const auto written = fs::last_write_time(m.playable);
+    EXPECT_EQ(prepare_media(folder / "x.wav", 48000).value().playable, m.playable);
+    EXPECT_EQ(fs::last_write_time(m.playable), written);
+}
+
+TEST(Media, compressed_files_are_decoded_to_where_any_frame_can_be_reached) {
+    Folder folder;
+    const auto x = make(30000, 1, noise(5, 0.4));
+    write(folder / "x.wav", x, 1, 48000, SampleFormat::s24);
+    ASSERT_EQ(std::system(("sox '" + (folder / "x.wav").string() + "' '" + (folder / "x.flac").string() + "'").c_str()), 0);
+    const Media m = prepare_media(folder / "x.flac", 48000).value();
+    EXPECT_TRUE(m.converted());
+    EXPECT_EQ(read(m.playable), read(folder / "x.wav"));
+}
+
+TEST(Media, cancelled_conversion_leaves_no_half_file) {
+    Folder folder;
+    write(folder / "x.wav", make(441000, 1, sine(997, 44100, 0.5)), 1, 44100);
+    Progress progress;
+    progress.cancel();
+    EXPECT_FALSE(prepare_media(folder / "x.wav", 48000, &progress));
+    EXPECT_EQ(std::distance(fs::directory_iterator(cache_folder() / "converted"), {}), 0);
+}
+
+TEST(Material, comes_from_the_cache_the_second_time_and_follows_a_changed_file) {
+    Folder folder;
+    write(folder / "x.wav", make(48000, 1, sine(997, 48000, 0.5)), 1);
+    const auto first = load_material(folder / "x.wav", 48000).value();
+    const auto again = load_material(folder / "x.wav", 48000).value();
+    EXPECT_EQ(*again->measurement.rms_dbfs, *first->measurement.rms_dbfs);
+    EXPECT_EQ(again->summary.low, first->summary.low);
+    EXPECT_EQ(again->measurement.integrated_lufs, first->measurement.integrated_lufs);
+    for (const auto& entry : fs::directory_iterator(cache_folder() / "measured")) put(entry.path(), "broken");
+    EXPECT_EQ(*load_material(folder / "x.wav", 48000).value()->measurement.rms_dbfs, *first->measurement.rms_dbfs);
+    write(folder / "x.wav", make(50000, 1, sine(997, 48000, 0.25)), 1);
+    EXPECT_NEAR(*load_material(folder / "x.wav", 48000).value()->measurement.rms_dbfs, -12.04, 0.01);
+}

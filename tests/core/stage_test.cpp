@@ -1,0 +1,148 @@
+// Staging by the target sheet, and what is found in files.  The windows are common practice, no source.
+#include "core/stage/staging.h"
+
+#include "core/handoff/checks.h"
+#include "core/stage/findings.h"
+#include "tests/support/sounds.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+
+Measurement figures(Kind kind, double peak_dbfs, double average_dbfs) {
+    Measurement m;
+    m.kind = kind;
+    m.sample_peak_dbfs = peak_dbfs;
+    m.average_dbfs = average_dbfs;
+    return m;
+}
+
+}  // namespace
+
+TEST(Staging, percussive_peaks_go_to_minus_6) {
+    const Staging s = stage_track({}, {}, figures(Kind::percussive, -1.5, -20.0));
+    EXPECT_DOUBLE_EQ(s.trim_db, -4.5);
+    EXPECT_DOUBLE_EQ(*s.before_dbfs, -1.5);
+    EXPECT_DOUBLE_EQ(*s.after_dbfs, -6.0);
+    EXPECT_FALSE(s.limited_by_peak);
+    EXPECT_EQ(fit_of(s), Fit::inside);
+}
+
+TEST(Staging, sustained_averages_go_to_minus_18) {
+    const Staging s = stage_track({}, {}, figures(Kind::sustained, -15.0, -30.0));
+    EXPECT_DOUBLE_EQ(*s.after_dbfs, -21.0);  // the peak stops it: -15 + 9 = -6
+    EXPECT_TRUE(s.limited_by_peak);
+    EXPECT_EQ(fit_of(s), Fit::below);
+    const Staging free = stage_track({}, {}, figures(Kind::sustained, -25.0, -30.0));
+    EXPECT_DOUBLE_EQ(free.trim_db, 12.0);
+    EXPECT_FALSE(free.limited_by_peak);
+}
+
+TEST(Staging, no_staged_peak_lies_above_the_ceiling) {
+    for (double peak = -40.0; peak <= 3.0; peak += 1.7)
+        for (double average = peak - 25.0; average < peak; average += 2.3) {
+            const Staging s = stage_track({}, {}, figures(Kind::sustained, peak, average));
+            EXPECT_LE(peak + s.trim_db, -6.0 + 1e-9);
+            EXPECT_EQ(s.limited_by_peak, average + (-6.0 - peak) < -18.0 - 1e-9);
+        }
+}
+
+TEST(Staging, trims_end_at_24_dB) {
+    const Staging s = stage_track({}, {}, figures(Kind::sustained, -50.0, -60.0));
+    EXPECT_DOUBLE_EQ(s.trim_db, 24.0);
+    EXPECT_TRUE(s.limited_by_range);
+}
+
+TEST(Staging, silence_keeps_its_trim_at_0) {
+    const Staging s = stage_track({}, {}, Measurement{});
+    EXPECT_EQ(s.trim_db, 0.0);
+    EXPECT_FALSE(s.after_dbfs);
+    EXPECT_EQ(fit_of(s), Fit::silent);
+}
+
+TEST(Staging, the_users_word_on_kind_and_target_wins) {
+    Track t;
+    t.kind = Kind::percussive;
+    EXPECT_EQ(stage_track({}, t, figures(Kind::sustained, -1.0, -20.0)).target.measure, Measure::peak);
+    t.target = Target{Measure::peak, -18.0, -17.0, -16.0};
+    EXPECT_DOUBLE_EQ(stage_track({}, t, figures(Kind::sustained, -1.0, -20.0)).trim_db, -16.0);
+}
+
+TEST(Staging, leaves_locked_and_unmeasured_tracks_alone) {
+    Session s = with_files({}, {"/a.wav", "/b.wav", "/c.wav"});
+    s = with_track(s, 2, [](Track& t) { t.locked = true, t.trim_db = 1.0; });
+    const Measurement m = figures(Kind::percussive, -1.0, -20.0);
+    const Session staged = with_staged_trims(s, [&](const Track& t) { return t.id == 3 ? nullptr : &m; });
+    EXPECT_EQ(staged.tracks[0]->trim_db, -5.0);
+    EXPECT_EQ(staged.tracks[1]->trim_db, 1.0);
+    EXPECT_EQ(staged.tracks[2]->trim_db, 0.0);
+}
+
+TEST(Staging, above_and_below_are_told) {
+    Track t;
+    t.trim_db = 3.0;
+    const Staging s = staged_as_is({}, t, figures(Kind::percussive, -6.0, -20.0));
+    EXPECT_EQ(fit_of(s), Fit::above);
+    t.trim_db = -3.0;
+    EXPECT_EQ(fit_of(staged_as_is({}, t, figures(Kind::percussive, -6.0, -20.0))), Fit::below);
+}
+
+// --- the demo's faults, at the sizes that demosong/README.md lists ---------------------------------------------------
+
+namespace {
+
+std::vector<std::string> found_in(const std::string& name) {
+    Folder cache;
+    std::vector<std::string> ids;
+    const auto material = load_material(demo_folder() / name, 48000).value();
+    for (const Finding& f : findings_of(*material)) ids.push_back(f.id);
+    return ids;
+}
+
+bool has(const std::vector<std::string>& ids, const char* id) { return std::find(ids.begin(), ids.end(), id) != ids.end(); }
+
+}  // namespace
+
+TEST(Findings, name_the_demos_faults) {
+    EXPECT_TRUE(has(found_in("03 Snare.wav"), "clipped"));
+    EXPECT_TRUE(has(found_in("07 Bass.wav"), "dc_offset"));
+    EXPECT_TRUE(has(found_in("08 Plucked Chords.wav"), "quiet"));
+    EXPECT_TRUE(has(found_in("10 Water Pad.wav"), "correlation"));
+    EXPECT_TRUE(has(found_in("15 Solo Reed.wav"), "silent_start"));
+    EXPECT_TRUE(has(found_in("16 Lantern Bells.wav"), "late_peak"));
+    EXPECT_TRUE(has(found_in("18 Crowd.wav"), "converted"));
+    EXPECT_TRUE(found_in("01 Kick Close.wav").empty());
+}
+
+TEST(Checks, tell_what_keeps_a_mix_from_mastering) {
+    Folder folder;
+    write(folder / "hot.wav", make(48000, 1, sine(200, 48000, 1.0)), 1);
+    Mix mix({folder / "hot.wav"});
+    mix.change(0, [](Track& t) { t.fader_db = 6.0, t.mute = false; });
+    const auto run = [&](const std::vector<MissingFile>& missing) {
+        const PlanPtr plan = mix.plan();
+        return check_handoff(mix.session, *plan, measure_mix(plan).value(), missing);
+    };
+    const auto passed = [](const std::vector<Check>& checks, const std::string& id) {
+        for (const Check& c : checks)
+            if (c.id == id) return c.passed;
+        ADD_FAILURE() << id;
+        return false;
+    };
+    auto checks = run({{"Voice", {"voice.wav", "the file does not exist"}}});
+    EXPECT_FALSE(passed(checks, "headroom"));
+    EXPECT_FALSE(passed(checks, "true_peak"));
+    EXPECT_FALSE(passed(checks, "mix_clips"));
+    EXPECT_FALSE(passed(checks, "missing_files"));
+    EXPECT_TRUE(passed(checks, "mute_left_on"));
+    mix.change(0, [](Track& t) { t.fader_db = -3.0, t.solo = true; });
+    checks = run({});
+    EXPECT_TRUE(passed(checks, "headroom"));  // -3 dB and the pan law's -3 dB
+    EXPECT_FALSE(passed(checks, "solo_left_on"));
+    EXPECT_FALSE(all_passed(checks));
+    mix.change(0, [](Track& t) { t.solo = false, t.mute = true; });
+    checks = run({});
+    EXPECT_FALSE(passed(checks, "mix_not_silent"));
+    EXPECT_FALSE(passed(checks, "mute_left_on"));
+}

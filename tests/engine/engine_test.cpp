@@ -1,0 +1,285 @@
+// The real-time engine: what it plays is what the core renders.
+#include "engine/engine.h"
+
+#include <chrono>
+#include <thread>
+
+#include "engine/meter_board.h"
+#include "tests/support/sounds.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+
+/// Asks the engine for blocks by hand, waiting for the reader thread where a device would have played silence.
+class ByHand : public testing::Test {
+  protected:
+    Folder folder;
+    Engine engine;
+
+    static std::vector<float> whole(const PlanPtr& plan) {
+        Renderer renderer(plan);
+        auto reader = PlanReader::open(plan, false).value();
+        std::vector<float> out(static_cast<size_t>(2 * plan->frames));
+        renderer.process(0, plan->frames, reader.read(0, plan->frames).value(), out.data());
+        return out;
+    }
+
+    /// One block; while the transport waits for samples it is asked again, as long as nothing moves.
+    std::vector<float> block(int frames) {
+        std::vector<float> out(static_cast<size_t>(2 * frames));
+        for (int tries = 0; tries < 2000; ++tries) {
+            const int64_t before = engine.position();
+            engine.fill(out.data(), frames, false);
+            const bool heard = std::any_of(out.begin(), out.end(), [](float x) { return x != 0.0f; });
+            if (heard || engine.position() != before || !engine.playing()) break;
+            std::this_thread::sleep_for(std::chrono::milliseconds(1));
+        }
+        return out;
+    }
+
+    Mix two_tracks() {
+        return Mix({write(folder / "a.wav", make(60000, 2, noise(1, 0.4)), 2), write(folder / "b.wav", make(50000, 1, noise(2, 0.4)), 1)});
+    }
+};
+
+}  // namespace
+
+TEST_F(ByHand, plays_what_the_core_renders_to_the_bit) {
+    Mix mix = two_tracks();
+    mix.change(1, [](Track& t) { t.pan = 0.3, t.level_ride = std::make_shared<const Curve>(Curve{{{0.1, -9.0}, {0.7, 3.0}}}); });
+    const PlanPtr plan = mix.plan();
+    const auto expected = whole(plan);
+    engine.set_plan(plan);
+    engine.play();
+    std::vector<float> heard;
+    for (int frames = 64; heard.size() < expected.size(); frames = frames == 64 ? 441 : 64) {
+        const auto out = block(frames);
+        heard.insert(heard.end(), out.begin(), out.end());
+        if (!engine.playing()) break;
+    }
+    ASSERT_GE(heard.size(), expected.size());
+    heard.resize(expected.size());
+    // The first block fades in; from then on every sample is the core's.
+    EXPECT_TRUE(std::equal(heard.begin() + 128, heard.end(), expected.begin() + 128));
+    EXPECT_FALSE(engine.playing());  // the song has ended
+    EXPECT_EQ(engine.service().late_blocks, 0);
+}
+
+TEST_F(ByHand, locates_and_stops_without_a_click) {
+    Mix mix({write(folder / "dc.wav", std::vector<float>(400000, 0.5f), 2)});
+    engine.set_plan(mix.plan());
+    engine.play();
+    std::vector<float> heard;
+    const auto play_blocks = [&](int n) {
+        for (int i = 0; i < n; ++i) {
+            const auto out = block(256);
+            heard.insert(heard.end(), out.begin(), out.end());
+        }
+    };
+    play_blocks(4);
+    engine.locate(100000);
+    EXPECT_EQ(engine.position(), 100000);
+    play_blocks(4);
+    EXPECT_GT(engine.position(), 100000);
+    engine.stop();
+    play_blocks(3);
+    EXPECT_FALSE(engine.playing());
+    float jump = 0.0f;
+    for (size_t i = 2; i < heard.size(); i += 2) jump = std::max(jump, std::fabs(heard[i] - heard[i - 2]));
+    EXPECT_LE(jump, 0.5f / 256.0f * 1.01f);
+    EXPECT_EQ(heard.back(), 0.0f);
+}
+
+TEST_F(ByHand, loops_between_its_ends) {
+    Mix mix({write(folder / "ramp.wav", make(48000, 1, [](int64_t i, int) { return static_cast<double>(i) / 48000.0; }), 1)});
+    mix.session.pan_law = PanLaw::balance;
+    engine.set_plan(mix.plan());
+    engine.set_loop(10000, 14000);
+    engine.locate(13000);
+    engine.play();
+    std::vector<float> heard;
+    for (int n = 0; n < 20; ++n) {
+        const auto out = block(500);
+        heard.insert(heard.end(), out.begin(), out.end());
+    }
+    // Frame 13000 + n plays file frame 10000 + (3000 + n) mod 4000, but for the 2 ms at the seam.
+    for (const int64_t n : {700, 1200, 3000, 4700, 6000, 9000})
+        EXPECT_NEAR(heard[static_cast<size_t>(2 * n)], static_cast<float>(10000 + (3000 + n) % 4000) / 48000.0f, 1e-6f) << n;
+    EXPECT_LT(heard[2 * 1000], 0.01f);  // the seam is silent for a moment instead of clicking
+}
+
+TEST_F(ByHand, an_edit_while_playing_glides_and_other_files_come_in_after_a_fade) {
+    Mix mix({write(folder / "dc.wav", std::vector<float>(200000, 0.5f), 2)});
+    engine.set_plan(mix.plan());
+    engine.play();
+    block(1024);
+    mix.change(0, [](Track& t) { t.fader_db = -20.0; });
+    engine.set_plan(mix.plan());
+    auto out = block(1024);
+    EXPECT_NEAR(out[0], 0.5f, 0.001f);
+    EXPECT_NEAR(out.back(), 0.05f, 0.001f);
+    const fs::path other = write(folder / "other.wav", std::vector<float>(200000, -0.25f), 2);
+    Mix second({other});
+    engine.set_plan(second.plan());
+    const int64_t before = engine.position();
+    out = block(256);
+    EXPECT_NEAR(out.front(), 0.05f, 0.001f);
+    EXPECT_EQ(out.back(), 0.0f);  // faded out
+    block(256);
+    out = block(256);
+    EXPECT_EQ(out.back(), -0.25f);
+    EXPECT_GT(engine.position(), before);
+}
+
+TEST_F(ByHand, levels_are_those_of_the_blocks_played) {
+    Mix mix({write(folder / "a.wav", std::vector<float>(100000, 0.5f), 2)});
+    mix.change(0, [](Track& t) { t.trim_db = -6.0, t.fader_db = -6.0; });
+    engine.set_plan(mix.plan());
+    engine.play();
+    for (int n = 0; n < 5; ++n) block(512);
+    const LiveLevels levels = engine.levels();
+    ASSERT_TRUE(levels.any);
+    EXPECT_NEAR(levels.tracks[0].peak_after_trim, 0.5 * gain_from_db(-6.0), 1e-6);
+    EXPECT_NEAR(levels.tracks[0].peak_after_fader, 0.5 * gain_from_db(-12.0), 1e-6);
+    EXPECT_NEAR(levels.main_peak[1], 0.5 * gain_from_db(-12.0), 1e-6);
+    EXPECT_FALSE(engine.levels().any);  // seen once
+}
+
+TEST_F(ByHand, a_file_that_goes_away_is_told_and_the_rest_plays_on) {
+    Mix mix = two_tracks();
+    const PlanPtr plan = mix.plan();
+    fs::remove(folder / "a.wav");
+    engine.set_plan(plan);
+    for (int n = 0; n < 500 && engine.trouble().empty(); ++n) std::this_thread::sleep_for(std::chrono::milliseconds(2));
+    EXPECT_NE(engine.trouble().find("a.wav"), std::string::npos);
+}
+
+TEST(SimulatedDevice, keeps_time) {
+    Folder folder;
+    Engine engine;
+    Mix mix({write(folder / "a.wav", make(480000, 2, noise(1)), 2)});
+    engine.set_plan(mix.plan());
+    ASSERT_TRUE(engine.open(simulated_device, 48000, 256));
+    engine.play();
+    for (int n = 0; n < 1000 && engine.position() < 4800; ++n) std::this_thread::sleep_for(std::chrono::milliseconds(5));
+    EXPECT_GE(engine.position(), 4800);
+    EXPECT_GT(engine.service().blocks, 10);
+}
+
+TEST(Device, that_vanishes_leaves_the_song_where_it_was) {
+    Folder folder;
+    Engine engine;
+    Mix mix({write(folder / "a.wav", make(4800000, 1, noise(1)), 1)});
+    engine.set_plan(mix.plan());
+    ASSERT_TRUE(engine.open(simulated_device, 48000, 256));
+    engine.locate(48000);
+    engine.play();
+    for (int n = 0; n < 1000 && engine.position() <= 48000; ++n) std::this_thread::sleep_for(std::chrono::milliseconds(5));
+    engine.vanish_for_test();
+    const auto message = engine.watch();
+    ASSERT_TRUE(message);
+    EXPECT_NE(message->find("vanished"), std::string::npos);
+    EXPECT_TRUE(engine.playing());
+    EXPECT_GT(engine.position(), 48000);
+    EXPECT_FALSE(engine.watch());
+}
+
+TEST(Device, that_is_not_there_is_replaced_and_said_so) {
+    Engine engine;
+    const auto opened = engine.open("JACK: nowhere", 48000, 256);
+    ASSERT_FALSE(opened);
+    EXPECT_EQ(opened.error().file, "JACK: nowhere");
+    EXPECT_EQ(engine.device()->name(), simulated_device);
+    EXPECT_EQ(device_names().back(), simulated_device);
+}
+
+TEST(Engine, many_edits_and_jumps_while_a_device_plays_do_no_harm) {
+    // For the thread and address sanitizers: plans are made, swapped and freed under a running device.
+    Folder folder;
+    Engine engine;
+    Mix mix({write(folder / "a.wav", make(96000, 2, noise(1)), 2), write(folder / "b.wav", make(96000, 1, noise(2)), 1)});
+    Mix other({folder / "b.wav"});
+    const PlanPtr unlike = other.plan();
+    engine.set_plan(mix.plan());
+    ASSERT_TRUE(engine.open(simulated_device, 48000, 64));
+    engine.set_loop(1000, 90000);
+    engine.play();
+    for (int n = 0; n < 300; ++n) {
+        mix.change(0, [n](Track& t) { t.fader_db = -0.1 * n; });
+        engine.set_plan(n % 50 == 49 ? unlike : mix.plan());
+        if (n % 20 == 0) engine.locate(n * 100);
+        engine.levels();
+        engine.watch();
+        std::this_thread::sleep_for(std::chrono::milliseconds(1));
+    }
+    engine.stop();
+    SUCCEED();
+}
+
+TEST(MeterBar, falls_20_dB_in_1_7_s_holds_and_latches) {  // fall: IEC 60268-18 type I, from memory
+    MeterBar bar;
+    bar.advance(-6.0, 0.016);
+    EXPECT_EQ(bar.level_db, -6.0);
+    for (int n = 0; n < 170; ++n) bar.advance(silence_db, 0.01);
+    EXPECT_NEAR(bar.level_db, -26.0, 0.01);
+    EXPECT_EQ(bar.hold_db, -6.0);
+    for (int n = 0; n < 40; ++n) bar.advance(silence_db, 0.01);
+    EXPECT_LT(bar.hold_db, -25.0);
+    EXPECT_FALSE(bar.clipped);
+    bar.advance(0.1, 0.01);
+    bar.advance(-20.0, 0.01);
+    EXPECT_TRUE(bar.clipped);
+    EXPECT_EQ(bar.highest_db, 0.1);
+    bar.reset();
+    EXPECT_FALSE(bar.clipped);
+}
+
+TEST(Jack, dummy_server_is_a_device_like_any_other) {
+    int status = 0;
+    output_of("command -v jackd >/dev/null", &status);
+    if (status != 0) GTEST_SKIP() << "no jackd here";
+    Folder folder;
+    setenv("JACK_DEFAULT_SERVER", ("isotonus-" + std::to_string(getpid())).c_str(), 1);
+    const pid_t server = fork();
+    if (server == 0) {
+        (void)!freopen("/dev/null", "w", stdout);
+        (void)!freopen("/dev/null", "w", stderr);
+        execlp("jackd", "jackd", "-n", getenv("JACK_DEFAULT_SERVER"), "-r", "-d", "dummy", "-r", "48000", "-p", "256", static_cast<char*>(nullptr));
+        _exit(127);
+    }
+    std::string name;
+    for (int n = 0; n < 200 && name.empty(); ++n) {
+        std::this_thread::sleep_for(std::chrono::milliseconds(50));
+        for (const std::string& found : device_names())
+            if (found.starts_with("JACK: ")) name = found;
+    }
+    EXPECT_FALSE(name.empty()) << "the server did not come up";
+    if (!name.empty()) {
+        Engine engine;
+        Mix mix({write(folder / "a.wav", make(480000, 2, noise(1)), 2)});
+        engine.set_plan(mix.plan());
+        const auto opened = engine.open(name, 48000, 256);
+        EXPECT_TRUE(opened) << (opened ? "" : opened.error().text());
+        engine.play();
+        for (int n = 0; n < 2000 && engine.position() < 24000; ++n) std::this_thread::sleep_for(std::chrono::milliseconds(5));
+        EXPECT_GE(engine.position(), 24000);
+        EXPECT_EQ(engine.device()->name(), name);
+        // A session of another rate is refused with a sentence, and the simulated device takes over.
+        Engine second;
+        EXPECT_FALSE(second.open(name, 44100, 256));
+        EXPECT_EQ(second.device()->name(), simulated_device);
+        // The server dies under a playing engine.
+        kill(server, SIGKILL);
+        std::optional<std::string> message;
+        for (int n = 0; n < 100 && !message; ++n) {
+            std::this_thread::sleep_for(std::chrono::milliseconds(50));
+            message = engine.watch();
+        }
+        EXPECT_TRUE(message);
+        EXPECT_TRUE(engine.playing());
+    }
+    kill(server, SIGKILL);
+    waitpid(server, nullptr, 0);
+}
