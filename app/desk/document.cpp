@@ -8,7 +8,7 @@
 
 namespace isotonus {
 
-Document::Document(QObject* parent) : QObject(parent) {
+Document::Document(QObject* parent) : QObject(parent), title_(tr("Untitled")) {
     aside_timer_.setSingleShot(true);
     aside_timer_.setInterval(2000);
     connect(&aside_timer_, &QTimer::timeout, this, &Document::keep_aside);
@@ -47,13 +47,14 @@ void Document::redo() {
     changed();
 }
 
-QString Document::name() const { return path_ ? QString::fromStdString(path_->stem().string()) : tr("Untitled"); }
+QString Document::name() const { return path_ ? QString::fromStdString(path_->stem().string()) : title_; }
 
-void Document::adopt(Session session, std::optional<fs::path> path, bool saved) {
+void Document::adopt(Session session, std::optional<fs::path> path, bool saved, const QString& title) {
     forget_aside();
     history_.reset(std::move(session));
     if (!saved) history_.mark_unsaved();
     path_ = std::move(path);
+    title_ = title.isEmpty() ? tr("Untitled") : title;
     selected_.clear();
     focused_ = 0;
     if (!this->session().tracks.empty()) {

@@ -41,7 +41,8 @@ class Document : public QObject {
     void start_new();
     Result<void> open(const fs::path& file);
     /// Takes over a session that has no file of its own yet (a folder, or what a crash left behind).
-    void adopt(Session session, std::optional<fs::path> path, bool saved);
+    /// `title` is its name until it is saved.
+    void adopt(Session session, std::optional<fs::path> path, bool saved, const QString& title = {});
     Result<void> save(const fs::path& file);
 
     // Selection: rows that move together; the focused row is one of them.
@@ -79,6 +80,7 @@ class Document : public QObject {
 
     History history_;
     std::optional<fs::path> path_;
+    QString title_;
     std::vector<TrackId> selected_;
     TrackId focused_ = 0;
     uint64_t last_gesture_ = 0;

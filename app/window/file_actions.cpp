@@ -1,5 +1,6 @@
 #include "app/window/file_actions.h"
 
+#include <QPointer>
 #include <QProgressDialog>
 #include <map>
 
@@ -159,8 +160,8 @@ void FileActions::add_files(const std::vector<fs::path>& files, std::vector<Erro
 void FileActions::open_demo() {
     if (!may_leave()) return;
     auto progress = std::make_shared<Progress>();
-    auto* dialog = new QProgressDialog(tr("The festival is tuning up: the demo's music is being synthesised…"),
-                                       tr("Cancel"), 0, 1000);
+    QPointer<QProgressDialog> dialog = new QProgressDialog(
+        tr("The festival is tuning up: the demo's music is being synthesised…"), tr("Cancel"), 0, 1000);
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     dialog->setWindowModality(Qt::ApplicationModal);
     dialog->setMinimumDuration(300);
@@ -172,12 +173,16 @@ void FileActions::open_demo() {
     pool_.start([this, dialog, progress] {
         auto file = demo_in_cache(progress.get());
         QMetaObject::invokeMethod(this, [this, dialog, progress, file] {
-            dialog->reset();
-            dialog->close();
-            if (file)
-                open_session(*file);
-            else if (!progress->cancelled())
-                complain(file.error());
+            if (dialog) dialog->close();
+            const auto session = file ? read_session(*file) : tl::unexpected(file.error());
+            if (!session) {
+                if (!progress->cancelled()) complain(session.error());
+                return;
+            }
+            // A copy without a file of its own: saving asks where, and the demo stays as it is.
+            work_.player.stop();
+            work_.document.adopt(*session, std::nullopt, true, tr("The paper-boat festival"));
+            work_.player.locate(0.0);
         });
     });
 }

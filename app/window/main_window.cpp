@@ -134,6 +134,7 @@ void MainWindow::make_actions() {
     item(add("keys", tr("Keys"), QKeySequence("F1"), [this] { show_keys(); }));
     item(add("quit", tr("Quit"), QKeySequence::Quit, [this] { close(); }));
     menu_->setMenu(main_menu_);
+    add("menuAction", tr("Menu"), Qt::Key_F10, [this] { menu_->showMenu(); });
 
     add("play", tr("Play or stop"), Qt::Key_Space, [this] { work_.player.toggle_playing(); });
     add("start", tr("To the start"), Qt::Key_Home, [this] { work_.player.locate(0.0); });

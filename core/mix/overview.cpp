@@ -17,9 +17,11 @@ std::vector<double> mix_power_over_time(const RenderPlan& plan, int64_t from_fra
         const double gain[2] = {(s.channels == 1 ? left + right : left) / 2.0, right / 2.0};
         for (int c = 0; c < columns; ++c) {
             const double start = static_cast<double>(from_frame) + c * per_column;
-            const int64_t first = std::max<int64_t>(0, (static_cast<int64_t>(start) - t.delay_samples) / block);
-            const int64_t end = std::min(
-                s.blocks(), std::max(first + 1, (static_cast<int64_t>(start + per_column) - t.delay_samples) / block));
+            const double in_file = start - static_cast<double>(t.delay_samples);
+            if (in_file + per_column <= 0.0) continue;
+            const int64_t first = static_cast<int64_t>(std::max(0.0, in_file)) / block;
+            const int64_t end =
+                std::min(s.blocks(), std::max(first + 1, static_cast<int64_t>(in_file + per_column) / block));
             if (first >= end) continue;
             double sum = 0.0;
             for (int64_t b = first; b < end; ++b)

@@ -16,6 +16,7 @@ using nlohmann::json;
 
 namespace {
 
+constexpr int deepest_nesting = 64;
 constexpr const char* format_name = "isotonus-session";
 constexpr const char* pan_law_names[] = {"constant_power", "compromise", "linear", "balance"};
 
@@ -238,13 +239,20 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
     const std::string name = session_file.string();
     json j;
     try {
-        j = json::parse(text);
+        j = json::parse(text, [](int depth, json::parse_event_t, json&) {
+            if (depth > deepest_nesting) throw std::length_error("nesting");
+            return true;
+        });
     } catch (const json::parse_error& e) {
         const std::string before = text.substr(0, e.byte > 0 ? e.byte - 1 : 0);
         const auto line = 1 + std::count(before.begin(), before.end(), '\n');
-        const size_t column =
-            before.size() - (before.rfind('\n') == std::string::npos ? 0 : before.rfind('\n') + 1) + 1;
-        return fail(name, fmt::format("not a session file: the JSON is broken at line {}, column {}", line, column));
+        const size_t line_start = before.rfind('\n') == std::string::npos ? 0 : before.rfind('\n') + 1;
+        return fail(name, fmt::format("not a session file: the JSON is broken at line {}, column {}", line,
+                                      before.size() - line_start + 1));
+    } catch (const json::exception&) {
+        return fail(name, "not a session file: it holds a number that is too large");
+    } catch (const std::length_error&) {
+        return fail(name, "not a session file: it is nested too deeply");
     }
     if (!j.is_object() || !j.contains("format") || j["format"] != format_name)
         return fail(name, "not a session file: \"format\" is not \"isotonus-session\"");

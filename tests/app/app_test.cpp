@@ -1,148 +1,8 @@
 // The application as a user drives it: real windows, real mouse and key events.
-#include <QAction>
-#include <QApplication>
-#include <QDropEvent>
-#include <QElapsedTimer>
-#include <QLineEdit>
-#include <QMimeData>
-#include <QMouseEvent>
-#include <QPushButton>
-#include <QStyleFactory>
-#include <QTest>
-#include <QUrl>
-#include <fstream>
-
-#include "app/handoff/hand_off.h"
-#include "app/ride/ride.h"
-#include "app/window/main_window.h"
-#include "tests/support/sounds.h"
+#include "tests/app/window_fixture.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
-
-namespace {
-
-/// Answers every question as told, and keeps what was complained of.
-struct Answers : Prompter {
-    std::optional<fs::path> file, folder;
-    std::vector<fs::path> files;
-    Answer answer = Answer::yes;
-    int asked = 0;
-    QStringList complaints;
-    std::optional<fs::path> open_file(const QString&, const QString&) override { return file; }
-    std::vector<fs::path> open_files(const QString&, const QString&) override { return files; }
-    std::optional<fs::path> choose_folder(const QString&) override { return folder; }
-    std::optional<fs::path> save_file(const QString&, const QString&, const fs::path&) override { return file; }
-    Answer ask(const QString&, const QString&, const QString&, const QString&) override {
-        ++asked;
-        return answer;
-    }
-    void complain(const QString& text) override { complaints << text; }
-};
-
-QApplication* application() {
-    static int argc = 1;
-    static char name[] = "app_tests";
-    static char* argv[] = {name, nullptr};
-    static QApplication* app = [] {
-        setenv("QT_QPA_PLATFORM", "offscreen", 1);
-        auto* a = new QApplication(argc, argv);
-        QApplication::setStyle(QStyleFactory::create("Fusion"));
-        return a;
-    }();
-    return app;
-}
-
-class Window : public testing::Test {
-  protected:
-    Folder folder;
-    Answers answers;
-    std::unique_ptr<MainWindow> window;
-
-    void SetUp() override {
-        application();
-        setenv("XDG_CONFIG_HOME", (folder / "config").c_str(), 1);
-        setenv("XDG_STATE_HOME", (folder / "state").c_str(), 1);
-        fs::create_directories(folder / "audio");
-        const auto hit = [n = noise(1, 0.9)](int64_t i, int c) { return n(i, c) * std::exp(-static_cast<double>(i % 24000) / 1200.0); };
-        write(folder / "audio/1 Kick.wav", make(240000, 1, hit), 1, 48000, SampleFormat::s24);
-        write(folder / "audio/2 Pad.wav", make(240000, 2, sine(220, 48000, 0.3)), 2, 48000, SampleFormat::s24);
-        write(folder / "audio/3 Voice.wav", make(192000, 1, sine(440, 48000, 0.05)), 1, 48000, SampleFormat::s24);
-        open_window();
-    }
-    void open_window() {
-        window = std::make_unique<MainWindow>();
-        window->set_prompter(&answers);
-        window->work().player.open_device(simulated_device, 512);
-        window->show();
-        ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
-    }
-    Workspace& work() { return window->work(); }
-    const Session& session() { return work().document.session(); }
-    const Track& track(size_t n) { return *session().tracks[n]; }
-
-    template <class Done>
-    void wait_for(Done done) {
-        QElapsedTimer clock;
-        clock.start();
-        while (!done() && clock.elapsed() < 20000) QTest::qWait(10);
-        ASSERT_TRUE(done()) << "it never happened";
-    }
-    void settle() {
-        wait_for([&] { return work().materials.waiting() == 0; });
-        QTest::qWait(20);
-        wait_for([&] { return !work().mix.busy(); });
-    }
-    void drop(const std::vector<fs::path>& paths) {
-        QMimeData data;
-        QList<QUrl> urls;
-        for (const fs::path& p : paths) urls << QUrl::fromLocalFile(to_qt(p));
-        data.setUrls(urls);
-        QDragEnterEvent enter(QPoint(600, 400), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
-        QApplication::sendEvent(window.get(), &enter);
-        EXPECT_TRUE(enter.isAccepted());
-        QDropEvent event(QPointF(600, 400), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
-        QApplication::sendEvent(window.get(), &event);
-    }
-    void import_all() {
-        drop({folder / "audio"});
-        settle();
-        ASSERT_EQ(session().tracks.size(), 3u);
-    }
-    template <class Widget = QWidget>
-    Widget* find(const char* name) {
-        auto* found = window->findChild<Widget*>(name);
-        EXPECT_TRUE(found) << name;
-        return found;
-    }
-    void station(int n) {
-        QTest::keyClick(window.get(), static_cast<Qt::Key>(Qt::Key_1 + n), Qt::AltModifier);
-        QTest::qWait(20);
-    }
-    Lane* lane(size_t n) { return window->desk().lane_of(track(n).id); }
-    void drag(QWidget* widget, QPoint from, QPoint to, Qt::KeyboardModifiers keys = Qt::NoModifier) {
-        QTest::mousePress(widget, Qt::LeftButton, keys, from);
-        for (int step = 1; step <= 4; ++step) {
-            const QPoint at = from + (to - from) * step / 4;
-            QMouseEvent move(QEvent::MouseMove, at, widget->mapToGlobal(at), Qt::NoButton, Qt::LeftButton, keys);
-            QApplication::sendEvent(widget, &move);
-        }
-        QTest::mouseRelease(widget, Qt::LeftButton, keys, to);
-    }
-    void type(QWidget* lane, const QString& text) {
-        lane->setFocus();
-        QTest::keyClick(lane, Qt::Key_Return);
-        auto* entry = lane->findChild<QLineEdit*>("valueEntry");
-        ASSERT_TRUE(entry);
-        QTest::keyClicks(entry, text);
-        QTest::keyClick(entry, Qt::Key_Return);
-    }
-    void undo_everything() {
-        for (int n = 0; n < 100 && work().document.can_undo(); ++n) QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
-    }
-};
-
-}  // namespace
 
 TEST_F(Window, the_whole_job_by_mouse_and_keys) {
     EXPECT_TRUE(find<QPushButton>("openDemo")->isVisible());
@@ -179,7 +39,9 @@ TEST_F(Window, the_whole_job_by_mouse_and_keys) {
     ASSERT_EQ(track(2).level_ride->points.size(), 2u);
     EXPECT_NEAR(track(2).level_ride->points[0].time_s, 1.0, 0.02);
     EXPECT_NEAR(track(2).level_ride->points[0].value, -6.0, 0.3);
-    drag(editor, editor->place_of(track(2).level_ride->points[1].time_s, track(2).level_ride->points[1].value).toPoint(), editor->place_of(3.0, 0.0).toPoint());
+    drag(editor,
+         editor->place_of(track(2).level_ride->points[1].time_s, track(2).level_ride->points[1].value).toPoint(),
+         editor->place_of(3.0, 0.0).toPoint());
     EXPECT_NEAR(track(2).level_ride->points[1].time_s, 3.0, 0.05);
     EXPECT_NEAR(track(2).level_ride->points[1].value, 0.0, 0.4);
 
@@ -203,13 +65,37 @@ TEST_F(Window, the_whole_job_by_mouse_and_keys) {
     const MixPeak peak = whole_song_peak(plan).value();
     EXPECT_NEAR(*work().mix.peak()->dbfs, db_from_gain(static_cast<double>(peak.peak)), 1e-9);
 
-    for (int n = 0; n < 100 && work().document.undo_name() != "Add 3 track(s)"; ++n) QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    for (int n = 0; n < 100 && work().document.undo_name() != "Add 3 track(s)"; ++n)
+        QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(session_to_json(session(), folder.path()), session_to_json(imported, folder.path()));
     undo_everything();
     EXPECT_TRUE(session().tracks.empty());
     QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     EXPECT_EQ(session().tracks.size(), 3u);
     answers.answer = Prompter::Answer::no;
+}
+
+TEST_F(Window, the_demo_is_one_click_away_and_stays_as_it_is) {
+    fs::create_directories(cache_folder());
+    fs::create_directory_symlink(demo_folder(), cache_folder() / "demo-1");
+    QTest::mouseClick(find<QPushButton>("openDemo"), Qt::LeftButton);
+    wait_for([&] { return session().tracks.size() == 18; });
+    settle();
+    EXPECT_EQ(work().document.name(), "The paper-boat festival");
+    EXPECT_EQ(session().sections.size(), 7u);
+    EXPECT_GT(*work().mix.peak()->dbfs, 0.0);  // all faders at 0 dB: it clips, and Mains says so
+    QTest::keyClick(window.get(), Qt::Key_G, Qt::ControlModifier);
+    int held = 0;
+    for (const auto& t : session().tracks) {
+        const Staging s = *work().materials.staging(*t);
+        held += s.limited_by_peak;
+        EXPECT_TRUE(fit_of(s) == Fit::inside || (fit_of(s) == Fit::below && s.limited_by_peak)) << t->name;
+    }
+    EXPECT_GT(held, 0);
+    answers.file.reset();  // saving asks for a place; none is given
+    QTest::keyClick(window.get(), Qt::Key_S, Qt::ControlModifier);
+    EXPECT_FALSE(work().document.is_saved());
+    EXPECT_EQ(read_session(demo_folder() / "demo.isotonus").value().tracks[0]->trim_db, 0.0);
 }
 
 TEST_F(Window, several_rows_move_together_and_keep_their_differences) {
@@ -269,7 +155,8 @@ TEST_F(Window, ride_points_are_selected_stepped_and_deleted) {
     station(3);
     work().document.select_only(track(1).id);
     auto* editor = find<RideEditor>("rideEditor");
-    for (const double t : {0.5, 1.5, 2.5, 3.5}) QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->place_of(t, -6.0).toPoint());
+    for (const double t : {0.5, 1.5, 2.5, 3.5})
+        QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->place_of(t, -6.0).toPoint());
     ASSERT_EQ(track(1).level_ride->points.size(), 4u);
     drag(editor, editor->place_of(1.0, 0.0).toPoint(), editor->place_of(3.0, -12.0).toPoint(), Qt::ControlModifier);
     EXPECT_EQ(editor->selected_points(), (std::set<size_t>{1, 2}));
@@ -463,8 +350,10 @@ TEST(Theme, text_has_the_contrast_of_WCAG_AA_and_marks_3_to_1) {
         set_night(night);
         const Theme& t = theme();
         for (const QColor& ground : {t.ground, t.panel}) {
-            for (const QColor& text : {t.ink, t.faint, t.accent, t.clipped}) EXPECT_GE(contrast(text, ground), 4.5) << text.name().toStdString() << night;
-            for (const QColor& mark : {t.below, t.inside, t.above}) EXPECT_GE(contrast(mark, ground), 3.0) << mark.name().toStdString() << night;
+            for (const QColor& text : {t.ink, t.faint, t.accent, t.clipped})
+                EXPECT_GE(contrast(text, ground), 4.5) << text.name().toStdString() << night;
+            for (const QColor& mark : {t.below, t.inside, t.above})
+                EXPECT_GE(contrast(mark, ground), 3.0) << mark.name().toStdString() << night;
             for (const QColor& ink : t.inks) EXPECT_GE(contrast(ink, ground), 3.0) << ink.name().toStdString() << night;
         }
     }

@@ -33,7 +33,9 @@ class Cli : public testing::Test {
     /// A kick and a pad in a folder, and a session of them.
     void make_session() {
         fs::create_directories(folder / "audio");
-        const auto hit = [n = noise(1, 0.9)](int64_t i, int c) { return n(i, c) * std::exp(-static_cast<double>(i % 24000) / 1200.0); };
+        const auto hit = [n = noise(1, 0.9)](int64_t i, int c) {
+            return n(i, c) * std::exp(-static_cast<double>(i % 24000) / 1200.0);
+        };
         write(folder / "audio/Kick.wav", make(240000, 1, hit), 1, 48000, SampleFormat::s24);
         write(folder / "audio/Pad.wav", make(240000, 2, sine(220, 48000, 0.5)), 2, 48000, SampleFormat::s24);
         ASSERT_EQ(run("new " + session + " --from '" + (folder / "audio").string() + "'").status, 0);
@@ -49,8 +51,10 @@ TEST_F(Cli, scan_has_every_key_of_the_contract) {
     ASSERT_EQ(ran.status, 0) << ran.err;
     const json list = ran.document();
     ASSERT_EQ(list.size(), 2u);
-    for (const char* key : {"file", "channels", "sample_rate", "frames", "sample_peak_dbfs", "true_peak_dbtp", "rms_dbfs", "average_dbfs", "crest_db", "integrated_lufs", "max_momentary_lufs", "max_short_term_lufs",
-                            "loudness_range_lu", "dc_offset", "clipped_runs", "correlation", "peak_time_s", "kind"})
+    for (const char* key :
+         {"file", "channels", "sample_rate", "frames", "sample_peak_dbfs", "true_peak_dbtp", "rms_dbfs", "average_dbfs",
+          "crest_db", "integrated_lufs", "max_momentary_lufs", "max_short_term_lufs", "loudness_range_lu", "dc_offset",
+          "clipped_runs", "correlation", "peak_time_s", "kind"})
         for (const json& entry : list) EXPECT_TRUE(entry.contains(key)) << key;
     EXPECT_NEAR(list[0]["rms_dbfs"].get<double>(), -6.02, 0.01);
     EXPECT_TRUE(list[1]["sample_peak_dbfs"].is_null());
@@ -112,18 +116,22 @@ TEST_F(Cli, the_whole_job) {
     ASSERT_EQ(run("set " + session + " Pad fader=0 mute=off width=1").status, 0);
     ASSERT_EQ(run("ride " + session + " Pad level 1=0 2=-12").status, 0);
     const std::string out = (folder / "out.wav").string();
-    const Ran rendered = run("render " + session + " '" + out + "' --stems '" + (folder / "stems").string() + "' --json");
+    const Ran rendered =
+        run("render " + session + " '" + out + "' --stems '" + (folder / "stems").string() + "' --json");
     ASSERT_EQ(rendered.status, 0) << rendered.err;
     const json report = rendered.document();
-    for (const char* key : {"file", "frames", "sample_rate", "sample_peak_dbfs", "true_peak_dbtp", "integrated_lufs", "render_seconds", "realtime_factor"})
+    for (const char* key : {"file", "frames", "sample_rate", "sample_peak_dbfs", "true_peak_dbtp", "integrated_lufs",
+                            "render_seconds", "realtime_factor"})
         EXPECT_TRUE(report.contains(key)) << key;
     EXPECT_EQ(report["frames"], 240010);
     EXPECT_EQ(read_by_ffmpeg(out), read_by_sox(out));
     EXPECT_EQ(read(out).size(), 2u * 240010u);
     EXPECT_TRUE(fs::exists(folder / "stems/02 Pad.wav"));
-    EXPECT_NEAR(report["sample_peak_dbfs"].get<double>(), *measure_file(out).value().measurement.sample_peak_dbfs, 0.001);
+    EXPECT_NEAR(report["sample_peak_dbfs"].get<double>(), *measure_file(out).value().measurement.sample_peak_dbfs,
+                0.001);
 
-    const Ran part = run("render " + session + " '" + out + "' --from 1 --to 2.5 --bits 16 --rate 44100 --block 17 --json");
+    const Ran part =
+        run("render " + session + " '" + out + "' --from 1 --to 2.5 --bits 16 --rate 44100 --block 17 --json");
     EXPECT_EQ(part.document()["frames"], 66150);
     EXPECT_EQ(part.document()["sample_rate"], 44100);
 
@@ -137,7 +145,8 @@ TEST_F(Cli, the_whole_job) {
 
     const Ran played = run("play " + session + " --device simulated --seconds 1 --json");
     ASSERT_EQ(played.status, 0) << played.err;
-    for (const char* key : {"blocks", "block_frames", "sample_rate", "late_blocks", "load_median", "load_max"}) EXPECT_TRUE(played.document().contains(key)) << key;
+    for (const char* key : {"blocks", "block_frames", "sample_rate", "late_blocks", "load_median", "load_max"})
+        EXPECT_TRUE(played.document().contains(key)) << key;
     EXPECT_GT(played.document()["blocks"], 50);
     EXPECT_EQ(run("play " + session + " --device nothing --seconds 1").status, 3);
 }

@@ -28,14 +28,24 @@ TEST(Kernels, unpack_as_a_plain_loop_does) {
 }
 
 TEST(Kernels, pack_rounds_clamps_and_counts) {
-    const std::vector<float> in{0.0f, 1.0f, -1.0f, 1.5f, -2.0f, 0.4f / 8388608.0f, 0.6f / 8388608.0f, -0.6f / 8388608.0f,
-                                0.25f, 1.0f, 8388607.0f / 8388608.0f};
+    const std::vector<float> in{0.0f,
+                                1.0f,
+                                -1.0f,
+                                1.5f,
+                                -2.0f,
+                                0.4f / 8388608.0f,
+                                0.6f / 8388608.0f,
+                                -0.6f / 8388608.0f,
+                                0.25f,
+                                1.0f,
+                                8388607.0f / 8388608.0f};
     std::vector<uint8_t> packed(3 * in.size());
     EXPECT_EQ(kernels::pack_s24(in.data(), in.size(), packed.data()), 4u);  // +1.0 twice, 1.5, -2.0
     std::vector<float> back(in.size());
     kernels::unpack_s24(packed.data(), in.size(), back.data());
     const float lsb = 1.0f / 8388608.0f;
-    const std::vector<float> expected{0.0f, 1.0f - lsb, -1.0f, 1.0f - lsb, -1.0f, 0.0f, lsb, -lsb, 0.25f, 1.0f - lsb, 1.0f - lsb};
+    const std::vector<float> expected{0.0f, 1.0f - lsb, -1.0f, 1.0f - lsb, -1.0f,     0.0f,
+                                      lsb,  -lsb,       0.25f, 1.0f - lsb, 1.0f - lsb};
     EXPECT_EQ(back, expected);
 }
 
@@ -76,7 +86,8 @@ TEST(Kernels, peaks_and_fir_peaks_agree_with_a_plain_loop) {
             for (size_t i = 0; i < samples; ++i) {
                 peak = std::max(peak, std::fabs(x[i]));
                 for (size_t p = 0; p < 2; ++p)
-                    most = std::max(most, std::fabs(h[3 * p] * x[i] + h[3 * p + 1] * x[i + step] + h[3 * p + 2] * x[i + 2 * step]));
+                    most = std::max(
+                        most, std::fabs(h[3 * p] * x[i] + h[3 * p + 1] * x[i + step] + h[3 * p + 2] * x[i + 2 * step]));
             }
             EXPECT_EQ(kernels::peak(x.data(), samples), peak);
             EXPECT_NEAR(kernels::fir_peak(x.data(), samples, channels, h.data(), 3, 2), most, 1e-6f);

@@ -19,7 +19,8 @@ std::vector<float> pieces(const std::vector<Piece>& list, int rate, int times = 
     for (int n = 0; n < times; ++n)
         for (const Piece& p : list)
             for (const auto frames = std::llround(p.seconds * rate), end = frame + frames; frame < end; ++frame) {
-                const double x = gain_from_db(p.dbfs) * std::sin(2.0 * std::numbers::pi * 1000.0 * static_cast<double>(frame) / rate);
+                const double x = gain_from_db(p.dbfs) *
+                                 std::sin(2.0 * std::numbers::pi * 1000.0 * static_cast<double>(frame) / rate);
                 out.insert(out.end(), 2, static_cast<float>(x));
             }
     return out;
@@ -27,7 +28,9 @@ std::vector<float> pieces(const std::vector<Piece>& list, int rate, int times = 
 
 class AtRate : public testing::TestWithParam<int> {
   protected:
-    Measurement of(const std::vector<Piece>& list, int times = 1) { return measure(pieces(list, GetParam(), times), 2, GetParam()); }
+    Measurement of(const std::vector<Piece>& list, int times = 1) {
+        return measure(pieces(list, GetParam(), times), 2, GetParam());
+    }
 };
 INSTANTIATE_TEST_SUITE_P(Rates, AtRate, testing::Values(44100, 48000, 88200, 96000, 192000));
 
@@ -78,7 +81,8 @@ TEST_P(AtRate, tech_3341_case_15_to_19_true_peak) {
     const int rate = GetParam();
     const auto check = [&](double divisor, double phase_deg, double peak, double expected_dbtp) {
         auto x = make(rate, 2, [s = sine(rate / divisor, rate, peak, phase_deg), rate](int64_t i, int c) {
-            const double edge = std::min({1.0, static_cast<double>(i) / (0.01 * rate), static_cast<double>(rate - i) / (0.01 * rate)});
+            const double edge =
+                std::min({1.0, static_cast<double>(i) / (0.01 * rate), static_cast<double>(rate - i) / (0.01 * rate)});
             return edge * s(i, c);  // short fades, as the signals have
         });
         const double found = *measure(x, 2, rate).true_peak_dbtp;
@@ -94,7 +98,8 @@ TEST_P(AtRate, tech_3341_case_15_to_19_true_peak) {
 
 TEST(TruePeak, skipping_quiet_stretches_changes_nothing) {
     // Bursts of very different level, so that most stretches are skipped; against every point interpolated in double.
-    const auto x = make(48000, 1, [n = noise(4, 1.0)](int64_t i, int c) { return n(i, c) * (i / 4800 % 3 == 0 ? 0.9 : 0.1); });
+    const auto x =
+        make(48000, 1, [n = noise(4, 1.0)](int64_t i, int c) { return n(i, c) * (i / 4800 % 3 == 0 ? 0.9 : 0.1); });
     const auto kaiser = [](double u) { return std::cyl_bessel_i(0.0, 5.0 * std::sqrt(std::max(0.0, 1.0 - u * u))); };
     double most = 0.0;
     for (int64_t i = -8; i < 48008; ++i) {
@@ -102,7 +107,8 @@ TEST(TruePeak, skipping_quiet_stretches_changes_nothing) {
             double y = 0.0, weight = 0.0;
             for (int64_t k = i - 5; k <= i + 6; ++k) {
                 const double t = static_cast<double>(k - i) - shift;
-                const double h = (t == 0.0 ? 1.0 : std::sin(std::numbers::pi * t) / (std::numbers::pi * t)) * kaiser(t / 6.0);
+                const double h =
+                    (t == 0.0 ? 1.0 : std::sin(std::numbers::pi * t) / (std::numbers::pi * t)) * kaiser(t / 6.0);
                 weight += h;
                 if (k >= 0 && k < 48000) y += h * static_cast<double>(x[static_cast<size_t>(k)]);
             }

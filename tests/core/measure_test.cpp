@@ -19,8 +19,9 @@ TEST(Measure, rms_of_two_channels_is_the_mean_of_their_powers) {
 
 TEST(Measure, silence_has_no_level) {
     const Measurement m = measure(std::vector<float>(96000, 0.0f), 2, 48000);
-    for (const Level& l : {m.sample_peak_dbfs, m.true_peak_dbtp, m.rms_dbfs, m.average_dbfs, m.crest_db, m.integrated_lufs,
-                           m.max_momentary_lufs, m.max_short_term_lufs, m.loudness_range_lu, m.correlation})
+    for (const Level& l :
+         {m.sample_peak_dbfs, m.true_peak_dbtp, m.rms_dbfs, m.average_dbfs, m.crest_db, m.integrated_lufs,
+          m.max_momentary_lufs, m.max_short_term_lufs, m.loudness_range_lu, m.correlation})
         EXPECT_FALSE(l);
     EXPECT_EQ(m.dc_offset, 0.0);
 }
@@ -29,7 +30,9 @@ TEST(Measure, the_average_leaves_out_silence_and_quiet_passages) {
     // -18 dBFS for 2 s in a minute of silence, and a passage more than 20 dB lower: both gated out.
     const auto x = make(60 * 48000, 1, [s = sine(1000, 48000)](int64_t i, int c) {
         const int64_t second = i / 48000;
-        return s(i, c) * (second >= 10 && second < 14 ? gain_from_db(-18.0) : second >= 30 && second < 40 ? gain_from_db(-45.0) : 0.0);
+        return s(i, c) * (second >= 10 && second < 14   ? gain_from_db(-18.0)
+                          : second >= 30 && second < 40 ? gain_from_db(-45.0)
+                                                        : 0.0);
     });
     // 37 windows lie inside, 3 at each edge hold 1/4, 1/2 and 3/4 of it: 40 full powers over 43 windows.
     EXPECT_NEAR(*measure(x, 1, 48000).average_dbfs, -18.0 + 10.0 * std::log10(40.0 / 43.0), 0.01);
@@ -71,13 +74,15 @@ TEST(Measure, gives_the_same_whatever_the_pieces_it_gets) {
 
 TEST(Measure, counts_runs_of_three_and_more_samples_at_full_scale) {
     std::vector<float> x(2000, 0.1f);
-    const auto run = [&](size_t from, size_t count, float value) { std::fill_n(x.begin() + static_cast<std::ptrdiff_t>(from), count, value); };
-    run(10, 2, 1.0f);                             // too short
+    const auto run = [&](size_t from, size_t count, float value) {
+        std::fill_n(x.begin() + static_cast<std::ptrdiff_t>(from), count, value);
+    };
+    run(10, 2, 1.0f);  // too short
     run(100, 3, 1.0f);
-    run(254, 5, -1.0f);                           // across a block's border
-    run(600, 4, 32767.0f / 32768.0f);             // the largest 16-bit code
-    run(800, 9, 0.999f);                          // below full scale
-    run(1997, 3, 1.0f);                           // at the very end
+    run(254, 5, -1.0f);                // across a block's border
+    run(600, 4, 32767.0f / 32768.0f);  // the largest 16-bit code
+    run(800, 9, 0.999f);               // below full scale
+    run(1997, 3, 1.0f);                // at the very end
     const Measurement m = measure(x, 1, 48000);
     EXPECT_EQ(m.clipped_runs, 4);
     ASSERT_EQ(m.first_clipped_runs.size(), 4u);
@@ -86,7 +91,9 @@ TEST(Measure, counts_runs_of_three_and_more_samples_at_full_scale) {
 }
 
 TEST(Measure, dc_offset_and_correlation) {
-    const auto x = make(48000, 2, [s = sine(1000, 48000, 0.5)](int64_t i, int c) { return (c == 0 ? 1.0 : -1.0) * s(i, c) - 0.02 * c; });
+    const auto x = make(48000, 2, [s = sine(1000, 48000, 0.5)](int64_t i, int c) {
+        return (c == 0 ? 1.0 : -1.0) * s(i, c) - 0.02 * c;
+    });
     const Measurement m = measure(x, 2, 48000);
     EXPECT_NEAR(m.dc_offset, -0.02, 1e-6);
     EXPECT_NEAR(*m.correlation, -0.998, 0.002);  // 1 / sqrt(1 + (0.02/0.3536)^2)

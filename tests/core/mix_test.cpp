@@ -32,7 +32,9 @@ std::vector<float> render(const std::vector<std::pair<int64_t, PlanPtr>>& plans,
     return out;
 }
 
-std::vector<float> render(const PlanPtr& plan, int64_t block = 4096) { return render({{0, plan}}, plan->frames, block); }
+std::vector<float> render(const PlanPtr& plan, int64_t block = 4096) {
+    return render({{0, plan}}, plan->frames, block);
+}
 
 Curve curve(std::vector<RidePoint> points) { return Curve{std::move(points)}; }
 
@@ -92,7 +94,13 @@ TEST(Curve, of_two_points_at_one_time_the_later_wins) {
 }
 
 TEST(Curve, gains_are_the_formula_at_every_frame) {
-    const Curve c = curve({{0.1, -20.0}, {0.30001, 6.0}, {0.35, 6.0, Segment::step}, {0.4, -60.0}, {0.4001, 0.0}, {0.8, 0.0, Segment::step}, {0.9, -3.0}});
+    const Curve c = curve({{0.1, -20.0},
+                           {0.30001, 6.0},
+                           {0.35, 6.0, Segment::step},
+                           {0.4, -60.0},
+                           {0.4001, 0.0},
+                           {0.8, 0.0, Segment::step},
+                           {0.9, -3.0}});
     std::vector<double> gains(48000);
     level_ride_gains(c, 48000, 0, 48000, gains.data());
     for (int64_t i = 0; i < 48000; ++i) {
@@ -102,7 +110,8 @@ TEST(Curve, gains_are_the_formula_at_every_frame) {
     }
     for (const int64_t block : {1, 7, 32, 100, 1024}) {  // the same to the bit, cut anyhow
         std::vector<double> cut(48000);
-        for (int64_t at = 0; at < 48000; at += block) level_ride_gains(c, 48000, at, std::min(block, 48000 - at), cut.data() + at);
+        for (int64_t at = 0; at < 48000; at += block)
+            level_ride_gains(c, 48000, at, std::min(block, 48000 - at), cut.data() + at);
         EXPECT_EQ(cut, gains) << block;
     }
 }
@@ -112,7 +121,8 @@ TEST(Curve, gains_are_the_formula_at_every_frame) {
 TEST(Renderer, sums_by_the_book) {
     Folder folder;
     const auto tone = make(9600, 2, sine(1000, 48000, 0.25)), other = make(9600, 2, sine(1000, 48000, 0.25, 90));
-    const fs::path a = write(folder / "a.wav", tone, 2), b = write(folder / "b.wav", tone, 2), q = write(folder / "q.wav", other, 2);
+    const fs::path a = write(folder / "a.wav", tone, 2), b = write(folder / "b.wav", tone, 2),
+                   q = write(folder / "q.wav", other, 2);
     const auto level = [](const Mix& mix) { return *measure(render(mix.plan()), 2, 48000).rms_dbfs; };
     const double one = level(Mix({a}));
     EXPECT_NEAR(level(Mix({a, b})) - one, 6.0206, 0.001);  // coherent
@@ -172,7 +182,8 @@ TEST(Renderer, unity_mix_is_the_double_precision_sum) {
 
 TEST(Renderer, mute_solo_fader_trim_and_main_fader) {
     Folder folder;
-    Mix mix({write(folder / "a.wav", std::vector<float>(2000, 0.5f), 2), write(folder / "b.wav", std::vector<float>(2000, 0.25f), 2)});
+    Mix mix({write(folder / "a.wav", std::vector<float>(2000, 0.5f), 2),
+             write(folder / "b.wav", std::vector<float>(2000, 0.25f), 2)});
     const auto value = [&] { return render(mix.plan())[1000]; };
     EXPECT_EQ(value(), 0.75f);
     mix.change(0, [](Track& t) { t.mute = true; });
@@ -192,7 +203,10 @@ TEST(Renderer, any_block_size_and_the_export_give_the_same_bits_through_rides_an
     Folder folder;
     Mix mix({write(folder / "a.wav", make(30000, 2, noise(1)), 2), write(folder / "b.wav", make(25000, 1, noise(2)), 1),
              write(folder / "c.wav", make(30000, 2, noise(3)), 2)});
-    mix.change(0, [](Track& t) { t.level_ride = std::make_shared<const Curve>(curve({{0.05, -12.0}, {0.2, 3.0}, {0.21, 0.0, Segment::step}, {0.4, -6.0}})); });
+    mix.change(0, [](Track& t) {
+        t.level_ride =
+            std::make_shared<const Curve>(curve({{0.05, -12.0}, {0.2, 3.0}, {0.21, 0.0, Segment::step}, {0.4, -6.0}}));
+    });
     mix.change(1, [](Track& t) { t.pan = 0.3, t.fader_db = -4.0, t.delay_samples = 77; });
     mix.change(2, [](Track& t) { t.width = 1.6, t.pan = -0.2; });
     const PlanPtr first = mix.plan();
@@ -202,7 +216,8 @@ TEST(Renderer, any_block_size_and_the_export_give_the_same_bits_through_rides_an
     const PlanPtr second = mix.plan();
     mix.change(2, [](Track& t) { t.mute = true, t.width = 0.0; });
     const PlanPtr third = mix.plan();
-    const std::vector<std::pair<int64_t, PlanPtr>> swaps{{0, first}, {5000, second}, {5200, third}, {17001, first}};  // the third while the second still glides
+    const std::vector<std::pair<int64_t, PlanPtr>> swaps{
+        {0, first}, {5000, second}, {5200, third}, {17001, first}};  // the third while the second still glides
     const auto expected = render(swaps, 30000, 4096);
     for (const int64_t block : {1, 17, 64, 256, 1000}) EXPECT_EQ(render(swaps, 30000, block), expected) << block;
     const auto whole = render(first, 333);
@@ -227,7 +242,10 @@ TEST(Renderer, an_edit_glides_and_a_drawn_step_jumps) {
     EXPECT_LT(jump, 0.5f / 480.0f * 1.01f);  // 10 ms, straight
     EXPECT_EQ(glide[2 * 3999], 0.5f);
     EXPECT_EQ(glide[2 * 4480], 0.0f);
-    mix.change(0, [](Track& t) { t.fader_db = 0.0, t.level_ride = std::make_shared<const Curve>(curve({{0.0, 0.0, Segment::step}, {0.1, -20.0}})); });
+    mix.change(0, [](Track& t) {
+        t.fader_db = 0.0,
+        t.level_ride = std::make_shared<const Curve>(curve({{0.0, 0.0, Segment::step}, {0.1, -20.0}}));
+    });
     const auto step = render(mix.plan());
     EXPECT_EQ(step[2 * 4799], 0.5f);
     EXPECT_NEAR(step[2 * 4800], 0.05f, 1e-7f);
@@ -242,7 +260,9 @@ TEST(WholeSongPeak, is_what_rendering_everything_finds_to_the_bit) {
     std::vector<fs::path> files;
     for (uint32_t n = 0; n < 6; ++n) {
         const int channels = 1 + static_cast<int>(n % 2);
-        const auto x = make(40000 + 3000 * n, channels, [w = noise(n, 1.0), n](int64_t i, int c) { return w(i, c) * std::pow(std::sin(static_cast<double>(i) * 0.0002 + n), 4.0); });
+        const auto x = make(40000 + 3000 * n, channels, [w = noise(n, 1.0), n](int64_t i, int c) {
+            return w(i, c) * std::pow(std::sin(static_cast<double>(i) * 0.0002 + n), 4.0);
+        });
         files.push_back(write(folder / (std::to_string(n) + ".wav"), x, channels));
     }
     Mix mix(files);
@@ -252,12 +272,15 @@ TEST(WholeSongPeak, is_what_rendering_everything_finds_to_the_bit) {
                 t.fader_db = uniform(random) < 0.1 ? silence_db : -30.0 + 36.0 * uniform(random);
                 t.trim_db = -6.0 + 12.0 * uniform(random);
                 t.pan = -1.0 + 2.0 * uniform(random), t.width = 2.0 * uniform(random);
-                t.mute = uniform(random) < 0.15, t.solo = uniform(random) < 0.1, t.polarity_inverted = uniform(random) < 0.5;
+                t.mute = uniform(random) < 0.15, t.solo = uniform(random) < 0.1,
+                t.polarity_inverted = uniform(random) < 0.5;
                 t.delay_samples = static_cast<int64_t>(600.0 * uniform(random)) - 300;
                 t.level_ride = nullptr;
                 if (uniform(random) < 0.5) {
                     Curve c;
-                    for (int p = 0; p < 6; ++p) c.insert({uniform(random), -20.0 + 30.0 * uniform(random), uniform(random) < 0.3 ? Segment::step : Segment::line});
+                    for (int p = 0; p < 6; ++p)
+                        c.insert({uniform(random), -20.0 + 30.0 * uniform(random),
+                                  uniform(random) < 0.3 ? Segment::step : Segment::line});
                     t.level_ride = std::make_shared<const Curve>(c);
                 }
             });
@@ -276,9 +299,13 @@ TEST(WholeSongPeak, is_what_rendering_everything_finds_to_the_bit) {
 
 TEST(Mixdown, stems_sum_to_the_mix) {
     Folder folder;
-    Mix mix({write(folder / "a.wav", make(20000, 2, noise(1, 0.2)), 2), write(folder / "b.wav", make(20000, 1, noise(2, 0.2)), 1), write(folder / "c.wav", make(20000, 2, noise(3, 0.2)), 2)});
+    Mix mix({write(folder / "a.wav", make(20000, 2, noise(1, 0.2)), 2),
+             write(folder / "b.wav", make(20000, 1, noise(2, 0.2)), 1),
+             write(folder / "c.wav", make(20000, 2, noise(3, 0.2)), 2)});
     mix.session.main_fader_db = -1.0;
-    mix.change(1, [](Track& t) { t.pan = 0.4, t.level_ride = std::make_shared<const Curve>(curve({{0.1, -6.0}, {0.3, 2.0}})); });
+    mix.change(1, [](Track& t) {
+        t.pan = 0.4, t.level_ride = std::make_shared<const Curve>(curve({{0.1, -6.0}, {0.3, 2.0}}));
+    });
     mix.change(2, [](Track& t) { t.mute = true; });
     Export what;
     what.file = folder / "mix.wav";
@@ -289,7 +316,9 @@ TEST(Mixdown, stems_sum_to_the_mix) {
     EXPECT_EQ(stems[1].file.filename(), "02 b.wav");
     const auto whole = read(folder / "mix.wav"), a = read(stems[0].file), b = read(stems[1].file);
     double error = 0.0;
-    for (size_t i = 0; i < whole.size(); ++i) error = std::max(error, std::fabs(static_cast<double>(whole[i]) - static_cast<double>(a[i]) - static_cast<double>(b[i])));
+    for (size_t i = 0; i < whole.size(); ++i)
+        error = std::max(
+            error, std::fabs(static_cast<double>(whole[i]) - static_cast<double>(a[i]) - static_cast<double>(b[i])));
     EXPECT_LT(db(error), -120.0);
 }
 
@@ -335,5 +364,6 @@ TEST(Mixdown, cancelled_or_failed_leaves_what_was_there) {
     ASSERT_FALSE(failed);
     EXPECT_EQ(failed.error().file, (folder / "a.wav").string());
     EXPECT_EQ(read(folder / "out.wav").size(), 2u);
-    for (const auto& entry : fs::directory_iterator(folder.path())) EXPECT_EQ(entry.path().filename().string().find(".part"), std::string::npos);
+    for (const auto& entry : fs::directory_iterator(folder.path()))
+        EXPECT_EQ(entry.path().filename().string().find(".part"), std::string::npos);
 }

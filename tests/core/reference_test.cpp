@@ -17,8 +17,10 @@ class DemoFile : public testing::TestWithParam<const char*> {
     Measurement ours = measure_file(file).value().measurement;
 };
 INSTANTIATE_TEST_SUITE_P(Demo, DemoFile,
-                         testing::Values("01 Kick Close.wav", "03 Snare.wav", "04 Hats.wav", "05 Shaker.wav", "07 Bass.wav", "08 Plucked Chords.wav",
-                                         "10 Water Pad.wav", "12 Counter Melody.wav", "13 Voice.wav", "17 Canal Water.wav", "18 Crowd.wav"));
+                         testing::Values("01 Kick Close.wav", "03 Snare.wav", "04 Hats.wav", "05 Shaker.wav",
+                                         "07 Bass.wav", "08 Plucked Chords.wav", "10 Water Pad.wav",
+                                         "12 Counter Melody.wav", "13 Voice.wav", "17 Canal Water.wav",
+                                         "18 Crowd.wav"));
 
 double number_after(const std::string& text, const std::string& label) {
     std::smatch found;
@@ -30,8 +32,9 @@ double number_after(const std::string& text, const std::string& label) {
 
 TEST_P(DemoFile, agrees_with_libebur128) {
     const auto x = read(file);
-    ebur128_state* state = ebur128_init(static_cast<unsigned>(ours.channels), static_cast<unsigned long>(ours.sample_rate),
-                                        EBUR128_MODE_I | EBUR128_MODE_LRA | EBUR128_MODE_TRUE_PEAK | EBUR128_MODE_S);
+    ebur128_state* state =
+        ebur128_init(static_cast<unsigned>(ours.channels), static_cast<unsigned long>(ours.sample_rate),
+                     EBUR128_MODE_I | EBUR128_MODE_LRA | EBUR128_MODE_TRUE_PEAK | EBUR128_MODE_S);
     ebur128_add_frames_float(state, x.data(), x.size() / static_cast<size_t>(ours.channels));
     double loudness = 0.0, range = 0.0, peak = 0.0, true_peak = 0.0;
     ebur128_loudness_global(state, &loudness);
@@ -52,11 +55,13 @@ TEST_P(DemoFile, agrees_with_libebur128) {
 
 TEST_P(DemoFile, agrees_with_ffmpeg) {
     const std::string quoted = "'" + file.string() + "'";
-    const std::string stats = output_of("ffmpeg -hide_banner -i " + quoted + " -af astats=measure_perchannel=none -f null - 2>&1");
+    const std::string stats =
+        output_of("ffmpeg -hide_banner -i " + quoted + " -af astats=measure_perchannel=none -f null - 2>&1");
     EXPECT_NEAR(*ours.sample_peak_dbfs, number_after(stats, "Peak level dB:"), 0.01);
     // ffmpeg's RMS is the plain figure, the mean power of the channels.
     EXPECT_NEAR(*ours.rms_dbfs - aes17_db, number_after(stats, "RMS level dB:"), 0.01);
-    const std::string loudness = output_of("ffmpeg -hide_banner -nostats -i " + quoted + " -af ebur128=peak=true -f null - 2>&1");
+    const std::string loudness =
+        output_of("ffmpeg -hide_banner -nostats -i " + quoted + " -af ebur128=peak=true -f null - 2>&1");
     const std::string summary = loudness.substr(loudness.find("Summary:"));
     EXPECT_NEAR(*ours.integrated_lufs, number_after(summary, "I:"), 0.1);
     EXPECT_NEAR(*ours.true_peak_dbtp, number_after(summary, "Peak:"), 0.2);

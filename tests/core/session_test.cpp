@@ -39,7 +39,11 @@ std::string error_of(const std::string& text) {
     return s.error().what;
 }
 
-json minimal() { return {{"format", "isotonus-session"}, {"version", 1}, {"tracks", json::array({{{"id", 1}, {"name", "A"}, {"file", "a.wav"}}})}}; }
+json minimal() {
+    return {{"format", "isotonus-session"},
+            {"version", 1},
+            {"tracks", json::array({{{"id", 1}, {"name", "A"}, {"file", "a.wav"}}})}};
+}
 
 }  // namespace
 
@@ -80,11 +84,16 @@ TEST(SessionFile, unknown_keys_are_kept_everywhere) {
 }
 
 TEST(SessionFile, each_fault_has_its_sentence) {
-    EXPECT_EQ(error_of("{\n \"format\": \"isotonus-session\",\n  oops }"), "not a session file: the JSON is broken at line 3, column 3");
+    EXPECT_EQ(error_of("{\n \"format\": \"isotonus-session\",\n  oops }"),
+              "not a session file: the JSON is broken at line 3, column 3");
+    EXPECT_NE(error_of(R"({"format": "isotonus-session", "version": 1, "x": 4e8000})").find("too large"),
+              std::string::npos);
+    EXPECT_NE(error_of(std::string(100000, '[')).find("too deeply"), std::string::npos);
     EXPECT_NE(error_of("[1, 2]").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "other"})").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "isotonus-session"})").find("\"version\""), std::string::npos);
-    EXPECT_EQ(error_of(R"({"format": "isotonus-session", "version": 2})"), "this session was written by a newer Isotonus (version 2; this one reads up to 1)");
+    EXPECT_EQ(error_of(R"({"format": "isotonus-session", "version": 2})"),
+              "this session was written by a newer Isotonus (version 2; this one reads up to 1)");
     EXPECT_NE(error_of(R"({"format": "isotonus-session", "version": 0})").find("1 or more"), std::string::npos);
     const std::tuple<const char*, json, const char*> faults[] = {
         {"trim_db", "loud", "'tracks[0].trim_db' must be a number"},
@@ -96,7 +105,9 @@ TEST(SessionFile, each_fault_has_its_sentence) {
         {"kind", "loud", "'tracks[0].kind' cannot be 'loud'"},
         {"rides", json::array(), "'tracks[0].rides' must be an object"},
         {"rides", {{"level", {{{"time_s", -1}}}}}, "'tracks[0].rides.level[0].time_s' must lie between 0 and 1e+06"},
-        {"target", {{"low_dbfs", -1.0}, {"high_dbfs", -2.0}}, "'tracks[0].target.low_dbfs' must not lie above high_dbfs"},
+        {"target",
+         {{"low_dbfs", -1.0}, {"high_dbfs", -2.0}},
+         "'tracks[0].target.low_dbfs' must not lie above high_dbfs"},
     };
     for (const auto& [key, value, sentence] : faults) {
         json j = minimal();
@@ -146,12 +157,15 @@ TEST(Saving, a_failure_at_any_step_leaves_the_old_session_whole) {
         };
         steps.sync = [&, real = steps.sync](int d) { return fails() ? EIO : real(d); };
         steps.close = [&, real = steps.close](int d) { return real(d) != 0 || fails() ? EIO : 0; };
-        steps.rename = [&, real = steps.rename](const fs::path& a, const fs::path& b) { return fails() ? EXDEV : real(a, b); };
+        steps.rename = [&, real = steps.rename](const fs::path& a, const fs::path& b) {
+            return fails() ? EXDEV : real(a, b);
+        };
         const auto written = write_session(next, file, steps);
         ASSERT_FALSE(written) << failing;
         EXPECT_EQ(written.error().file, file.string());
         EXPECT_NE(written.error().what.find("cannot be written"), std::string::npos);
-        EXPECT_EQ(session_to_json(read_session(file).value(), folder.path()), session_to_json(old, folder.path())) << failing;
+        EXPECT_EQ(session_to_json(read_session(file).value(), folder.path()), session_to_json(old, folder.path()))
+            << failing;
         EXPECT_EQ(std::distance(fs::directory_iterator(folder.path()), {}), 1) << "a temporary file is left";
     }
     ASSERT_TRUE(write_session(next, file));
@@ -179,7 +193,8 @@ TEST(History, undoes_and_redoes_by_name) {
 TEST(History, a_drag_is_one_step) {
     History h;
     h.commit(with_files({}, {"/a.wav"}), "Add");
-    for (int n = 1; n <= 50; ++n) h.commit(with_track(h.session(), 1, [n](Track& t) { t.fader_db = -0.1 * n; }), "Fader", 7);
+    for (int n = 1; n <= 50; ++n)
+        h.commit(with_track(h.session(), 1, [n](Track& t) { t.fader_db = -0.1 * n; }), "Fader", 7);
     h.undo();
     EXPECT_EQ(h.session().tracks[0]->fader_db, 0.0);
     h.redo();
@@ -213,16 +228,36 @@ TEST(History, structure_is_shared_between_steps) {
 
 TEST(Settings, by_name_keep_their_ranges) {
     Track t;
-    for (const auto& [key, value] : std::vector<std::pair<const char*, const char*>>{
-             {"trim", "-3.5"}, {"fader", "-inf"}, {"pan", "0.5"}, {"width", "2"}, {"mute", "on"}, {"solo", "on"}, {"polarity", "inverted"}, {"delay", "-317"}, {"kind", "percussive"}, {"target", "average:-20:-16"}})
+    for (const auto& [key, value] : std::vector<std::pair<const char*, const char*>>{{"trim", "-3.5"},
+                                                                                     {"fader", "-inf"},
+                                                                                     {"pan", "0.5"},
+                                                                                     {"width", "2"},
+                                                                                     {"mute", "on"},
+                                                                                     {"solo", "on"},
+                                                                                     {"polarity", "inverted"},
+                                                                                     {"delay", "-317"},
+                                                                                     {"kind", "percussive"},
+                                                                                     {"target", "average:-20:-16"}})
         EXPECT_TRUE(set_by_name(t, key, value)) << key;
     EXPECT_EQ(t.trim_db, -3.5);
     EXPECT_TRUE(std::isinf(t.fader_db));
     EXPECT_EQ(t.delay_samples, -317);
     EXPECT_TRUE(t.mute && t.solo && t.polarity_inverted);
     EXPECT_EQ(t.target->aim_dbfs, -18.0);
-    for (const auto& [key, value] : std::vector<std::pair<const char*, const char*>>{
-             {"trim", "25"}, {"trim", "loud"}, {"fader", "12.1"}, {"pan", "1.01"}, {"pan", "nan"}, {"width", "-0.1"}, {"mute", "yes"}, {"polarity", "on"}, {"delay", "0.5"}, {"kind", "big"}, {"target", "peak:-5"}, {"target", "peak:-5:-7"}, {"colour", "1"}, {"pan", ""}}) {
+    for (const auto& [key, value] : std::vector<std::pair<const char*, const char*>>{{"trim", "25"},
+                                                                                     {"trim", "loud"},
+                                                                                     {"fader", "12.1"},
+                                                                                     {"pan", "1.01"},
+                                                                                     {"pan", "nan"},
+                                                                                     {"width", "-0.1"},
+                                                                                     {"mute", "yes"},
+                                                                                     {"polarity", "on"},
+                                                                                     {"delay", "0.5"},
+                                                                                     {"kind", "big"},
+                                                                                     {"target", "peak:-5"},
+                                                                                     {"target", "peak:-5:-7"},
+                                                                                     {"colour", "1"},
+                                                                                     {"pan", ""}}) {
         const auto result = set_by_name(t, key, value);
         ASSERT_FALSE(result) << key << "=" << value;
         EXPECT_FALSE(result.error().what.empty());

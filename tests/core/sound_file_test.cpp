@@ -21,8 +21,10 @@ std::string le(uint64_t value, int bytes) {
 /// A WAV file by hand: header as told, data as given.
 std::string wav(int format, int channels, int rate, int bits, const std::string& data, size_t promised) {
     const int frame = channels * bits / 8;
-    return "RIFF" + le(36 + promised, 4) + "WAVEfmt " + le(16, 4) + le(static_cast<uint64_t>(format), 2) + le(static_cast<uint64_t>(channels), 2) +
-           le(static_cast<uint64_t>(rate), 4) + le(static_cast<uint64_t>(rate * frame), 4) + le(static_cast<uint64_t>(frame), 2) + le(static_cast<uint64_t>(bits), 2) + "data" + le(promised, 4) + data;
+    return "RIFF" + le(36 + promised, 4) + "WAVEfmt " + le(16, 4) + le(static_cast<uint64_t>(format), 2) +
+           le(static_cast<uint64_t>(channels), 2) + le(static_cast<uint64_t>(rate), 4) +
+           le(static_cast<uint64_t>(rate * frame), 4) + le(static_cast<uint64_t>(frame), 2) +
+           le(static_cast<uint64_t>(bits), 2) + "data" + le(promised, 4) + data;
 }
 
 std::string complaint(const fs::path& file) {
@@ -97,11 +99,14 @@ TEST(SoundReader, reads_one_frame_and_pads_what_lies_outside) {
 
 class AnyFormat : public testing::TestWithParam<std::tuple<const char*, const char*, int, double>> {};
 INSTANTIATE_TEST_SUITE_P(Sox, AnyFormat,
-                         testing::Values(std::tuple{"wav", "-b 8 -e unsigned-integer", 8, 42.0}, std::tuple{"wav", "-b 16", 16, 90.0},
-                                         std::tuple{"wav", "-b 24", 24, 138.0}, std::tuple{"wav", "-b 32", 32, 138.0},
-                                         std::tuple{"wav", "-b 32 -e floating-point", 32, 138.0}, std::tuple{"wav", "-b 64 -e floating-point", 64, 138.0},
-                                         std::tuple{"aiff", "-b 24", 24, 138.0}, std::tuple{"aiff", "-b 16", 16, 90.0}, std::tuple{"flac", "-b 24", 24, 138.0},
-                                         std::tuple{"au", "-b 16", 16, 90.0}, std::tuple{"ogg", "-C 8", 0, 20.0}));
+                         testing::Values(std::tuple{"wav", "-b 8 -e unsigned-integer", 8, 42.0},
+                                         std::tuple{"wav", "-b 16", 16, 90.0}, std::tuple{"wav", "-b 24", 24, 138.0},
+                                         std::tuple{"wav", "-b 32", 32, 138.0},
+                                         std::tuple{"wav", "-b 32 -e floating-point", 32, 138.0},
+                                         std::tuple{"wav", "-b 64 -e floating-point", 64, 138.0},
+                                         std::tuple{"aiff", "-b 24", 24, 138.0}, std::tuple{"aiff", "-b 16", 16, 90.0},
+                                         std::tuple{"flac", "-b 24", 24, 138.0}, std::tuple{"au", "-b 16", 16, 90.0},
+                                         std::tuple{"ogg", "-C 8", 0, 20.0}));
 
 TEST_P(AnyFormat, made_by_sox_is_read_with_its_samples) {
     const auto [ending, options, bits, quiet_db] = GetParam();
@@ -109,14 +114,17 @@ TEST_P(AnyFormat, made_by_sox_is_read_with_its_samples) {
     const auto x = make(20000, 2, [s = sine(441, 48000, 0.6)](int64_t i, int c) { return s(i + 30 * c, 0); });
     write(folder / "x.wav", x, 2);
     const fs::path made = folder / (std::string("made.") + ending);
-    ASSERT_EQ(std::system(("sox -D '" + (folder / "x.wav").string() + "' " + options + " '" + made.string() + "'").c_str()), 0);
+    ASSERT_EQ(
+        std::system(("sox -D '" + (folder / "x.wav").string() + "' " + options + " '" + made.string() + "'").c_str()),
+        0);
     auto reader = SoundReader::open(made).value();
     EXPECT_EQ(reader.info().bits, bits);
     EXPECT_EQ(reader.info().channels, 2);
     const auto got = read(made);
     ASSERT_GE(got.size(), x.size());
     double error = 0.0;
-    for (size_t i = 2000; i < x.size() - 2000; ++i) error = std::max(error, std::fabs(static_cast<double>(got[i]) - static_cast<double>(x[i])));
+    for (size_t i = 2000; i < x.size() - 2000; ++i)
+        error = std::max(error, std::fabs(static_cast<double>(got[i]) - static_cast<double>(x[i])));
     EXPECT_LT(db_from_gain(error), -quiet_db);
 }
 
@@ -139,7 +147,8 @@ TEST(SoundWriter, files_are_read_back_by_ffmpeg_and_sox_with_the_same_samples) {
         EXPECT_EQ(read_by_ffmpeg(folder / "out.wav"), ours);
         const auto theirs = read_by_sox(folder / "out.wav");  // sox works in 32-bit integers
         ASSERT_EQ(theirs.size(), ours.size());
-        for (size_t i = 0; i < ours.size(); ++i) ASSERT_NEAR(theirs[i], ours[i], format == SampleFormat::f32 ? 1e-7f : 0.0f);
+        for (size_t i = 0; i < ours.size(); ++i)
+            ASSERT_NEAR(theirs[i], ours[i], format == SampleFormat::f32 ? 1e-7f : 0.0f);
         if (format == SampleFormat::f32) {
             EXPECT_EQ(ours, x);
         }
@@ -205,7 +214,8 @@ TEST(Media, of_another_rate_is_converted_once_and_keeps_its_tone) {
     const auto got = read(m.playable);
     const auto expected = make(96000, 2, sine(997, 48000, 0.5));
     double error = 0.0;
-    for (size_t i = 4000; i < got.size() - 4000; ++i) error = std::max(error, std::fabs(static_cast<double>(got[i] - expected[i])));
+    for (size_t i = 4000; i < got.size() - 4000; ++i)
+        error = std::max(error, std::fabs(static_cast<double>(got[i] - expected[i])));
     EXPECT_LT(db_from_gain(error), -120.0);
     const auto written = fs::last_write_time(m.playable);
     EXPECT_EQ(prepare_media(folder / "x.wav", 48000).value().playable, m.playable);
@@ -216,7 +226,8 @@ TEST(Media, compressed_files_are_decoded_to_where_any_frame_can_be_reached) {
     Folder folder;
     const auto x = make(30000, 1, noise(5, 0.4));
     write(folder / "x.wav", x, 1, 48000, SampleFormat::s24);
-    ASSERT_EQ(std::system(("sox '" + (folder / "x.wav").string() + "' '" + (folder / "x.flac").string() + "'").c_str()), 0);
+    ASSERT_EQ(std::system(("sox '" + (folder / "x.wav").string() + "' '" + (folder / "x.flac").string() + "'").c_str()),
+              0);
     const Media m = prepare_media(folder / "x.flac", 48000).value();
     EXPECT_TRUE(m.converted());
     EXPECT_EQ(read(m.playable), read(folder / "x.wav"));

@@ -100,7 +100,9 @@ std::vector<std::string> found_in(const std::string& name) {
     return ids;
 }
 
-bool has(const std::vector<std::string>& ids, const char* id) { return std::find(ids.begin(), ids.end(), id) != ids.end(); }
+bool has(const std::vector<std::string>& ids, const char* id) {
+    return std::find(ids.begin(), ids.end(), id) != ids.end();
+}
 
 }  // namespace
 

@@ -40,7 +40,8 @@ class ByHand : public testing::Test {
     }
 
     Mix two_tracks() {
-        return Mix({write(folder / "a.wav", make(60000, 2, noise(1, 0.4)), 2), write(folder / "b.wav", make(50000, 1, noise(2, 0.4)), 1)});
+        return Mix({write(folder / "a.wav", make(60000, 2, noise(1, 0.4)), 2),
+                    write(folder / "b.wav", make(50000, 1, noise(2, 0.4)), 1)});
     }
 };
 
@@ -48,7 +49,9 @@ class ByHand : public testing::Test {
 
 TEST_F(ByHand, plays_what_the_core_renders_to_the_bit) {
     Mix mix = two_tracks();
-    mix.change(1, [](Track& t) { t.pan = 0.3, t.level_ride = std::make_shared<const Curve>(Curve{{{0.1, -9.0}, {0.7, 3.0}}}); });
+    mix.change(1, [](Track& t) {
+        t.pan = 0.3, t.level_ride = std::make_shared<const Curve>(Curve{{{0.1, -9.0}, {0.7, 3.0}}});
+    });
     const PlanPtr plan = mix.plan();
     const auto expected = whole(plan);
     engine.set_plan(plan);
@@ -93,7 +96,8 @@ TEST_F(ByHand, locates_and_stops_without_a_click) {
 }
 
 TEST_F(ByHand, loops_between_its_ends) {
-    Mix mix({write(folder / "ramp.wav", make(48000, 1, [](int64_t i, int) { return static_cast<double>(i) / 48000.0; }), 1)});
+    Mix mix({write(folder / "ramp.wav", make(48000, 1, [](int64_t i, int) { return static_cast<double>(i) / 48000.0; }),
+                   1)});
     mix.session.pan_law = PanLaw::balance;
     engine.set_plan(mix.plan());
     engine.set_loop(10000, 14000);
@@ -105,8 +109,9 @@ TEST_F(ByHand, loops_between_its_ends) {
         heard.insert(heard.end(), out.begin(), out.end());
     }
     // Frame 13000 + n plays file frame 10000 + (3000 + n) mod 4000, but for the 2 ms at the seam.
-    for (const int64_t n : {700, 1200, 3000, 4700, 6000, 9000})
-        EXPECT_NEAR(heard[static_cast<size_t>(2 * n)], static_cast<float>(10000 + (3000 + n) % 4000) / 48000.0f, 1e-6f) << n;
+    for (const int64_t n : {700, 1200, 3000, 4700, 6000, 8500})
+        EXPECT_NEAR(heard[static_cast<size_t>(2 * n)], static_cast<float>(10000 + (3000 + n) % 4000) / 48000.0f, 1e-6f)
+            << n;
     EXPECT_LT(heard[2 * 1000], 0.01f);  // the seam is silent for a moment instead of clicking
 }
 
@@ -163,7 +168,8 @@ TEST(SimulatedDevice, keeps_time) {
     engine.set_plan(mix.plan());
     ASSERT_TRUE(engine.open(simulated_device, 48000, 256));
     engine.play();
-    for (int n = 0; n < 1000 && engine.position() < 4800; ++n) std::this_thread::sleep_for(std::chrono::milliseconds(5));
+    for (int n = 0; n < 1000 && engine.position() < 4800; ++n)
+        std::this_thread::sleep_for(std::chrono::milliseconds(5));
     EXPECT_GE(engine.position(), 4800);
     EXPECT_GT(engine.service().blocks, 10);
 }
@@ -176,7 +182,8 @@ TEST(Device, that_vanishes_leaves_the_song_where_it_was) {
     ASSERT_TRUE(engine.open(simulated_device, 48000, 256));
     engine.locate(48000);
     engine.play();
-    for (int n = 0; n < 1000 && engine.position() <= 48000; ++n) std::this_thread::sleep_for(std::chrono::milliseconds(5));
+    for (int n = 0; n < 1000 && engine.position() <= 48000; ++n)
+        std::this_thread::sleep_for(std::chrono::milliseconds(5));
     engine.vanish_for_test();
     const auto message = engine.watch();
     ASSERT_TRUE(message);
@@ -199,7 +206,8 @@ TEST(Engine, many_edits_and_jumps_while_a_device_plays_do_no_harm) {
     // For the thread and address sanitizers: plans are made, swapped and freed under a running device.
     Folder folder;
     Engine engine;
-    Mix mix({write(folder / "a.wav", make(96000, 2, noise(1)), 2), write(folder / "b.wav", make(96000, 1, noise(2)), 1)});
+    Mix mix(
+        {write(folder / "a.wav", make(96000, 2, noise(1)), 2), write(folder / "b.wav", make(96000, 1, noise(2)), 1)});
     Mix other({folder / "b.wav"});
     const PlanPtr unlike = other.plan();
     engine.set_plan(mix.plan());
@@ -246,7 +254,8 @@ TEST(Jack, dummy_server_is_a_device_like_any_other) {
     if (server == 0) {
         (void)!freopen("/dev/null", "w", stdout);
         (void)!freopen("/dev/null", "w", stderr);
-        execlp("jackd", "jackd", "-n", getenv("JACK_DEFAULT_SERVER"), "-r", "-d", "dummy", "-r", "48000", "-p", "256", static_cast<char*>(nullptr));
+        execlp("jackd", "jackd", "-n", getenv("JACK_DEFAULT_SERVER"), "-r", "-d", "dummy", "-r", "48000", "-p", "256",
+               static_cast<char*>(nullptr));
         _exit(127);
     }
     std::string name;
@@ -263,7 +272,8 @@ TEST(Jack, dummy_server_is_a_device_like_any_other) {
         const auto opened = engine.open(name, 48000, 256);
         EXPECT_TRUE(opened) << (opened ? "" : opened.error().text());
         engine.play();
-        for (int n = 0; n < 2000 && engine.position() < 24000; ++n) std::this_thread::sleep_for(std::chrono::milliseconds(5));
+        for (int n = 0; n < 2000 && engine.position() < 24000; ++n)
+            std::this_thread::sleep_for(std::chrono::milliseconds(5));
         EXPECT_GE(engine.position(), 24000);
         EXPECT_EQ(engine.device()->name(), name);
         // A session of another rate is refused with a sentence, and the simulated device takes over.

@@ -1,0 +1,268 @@
+// Parts of the window on their own, and the smaller gestures.
+#include "tests/app/window_fixture.h"
+
+#include <QComboBox>
+#include <QDialog>
+#include <QTableWidget>
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+// --- the document ---------------------------------------------------------------------------------------------------
+
+namespace {
+
+Document& with_five_tracks(Document& d) {
+    d.adopt(with_files({}, {"/a.wav", "/b.wav", "/c.wav", "/d.wav", "/e.wav"}), std::nullopt, true);
+    return d;
+}
+
+}  // namespace
+
+TEST(Selection, grows_by_shift_and_toggles_by_ctrl) {
+    application();
+    Folder folder;
+    setenv("XDG_STATE_HOME", (folder / "state").c_str(), 1);
+    Document d;
+    with_five_tracks(d);
+    EXPECT_EQ(d.selected(), std::vector<TrackId>{1});
+    d.select_only(2);
+    d.select_up_to(4);
+    EXPECT_EQ(d.selected(), (std::vector<TrackId>{2, 3, 4}));
+    d.toggle_selected(3);
+    EXPECT_EQ(d.selected(), (std::vector<TrackId>{2, 4}));
+    d.toggle_selected(5);
+    EXPECT_EQ(d.moved_with(5), (std::vector<TrackId>{2, 4, 5}));
+    EXPECT_EQ(d.moved_with(1), std::vector<TrackId>{1});
+    d.select_only(3);
+    d.select_up_to(1);
+    EXPECT_EQ(d.selected(), (std::vector<TrackId>{1, 2, 3}));
+    d.select_all();
+    EXPECT_EQ(d.selected().size(), 5u);
+    d.edit("Remove", without_tracks(d.session(), {1, 2, 3}));
+    EXPECT_EQ(d.selected(), (std::vector<TrackId>{4, 5}));
+    d.undo();
+    EXPECT_EQ(d.session().tracks.size(), 5u);
+}
+
+TEST(TimeView, zooms_around_the_pointer_and_stays_in_the_song) {
+    application();
+    TimeView view;
+    view.set_song(100.0);
+    EXPECT_EQ(view.to_s(), 100.0);
+    view.zoom(2.0, 25.0);
+    EXPECT_DOUBLE_EQ(view.from_s(), 12.5);
+    EXPECT_DOUBLE_EQ(view.to_s(), 62.5);
+    view.show(-20.0, 10.0);
+    EXPECT_EQ(view.from_s(), 0.0);
+    view.zoom(0.0001, 5.0);
+    EXPECT_EQ(view.to_s(), 100.0);
+    view.zoom(1e9, 50.0);
+    EXPECT_GT(view.to_s() - view.from_s(), 0.0);
+}
+
+TEST(Settings, are_remembered) {
+    application();
+    Folder folder;
+    setenv("XDG_CONFIG_HOME", (folder / "config").c_str(), 1);
+    {
+        Settings s;
+        EXPECT_EQ(s.block_frames(), 512);
+        EXPECT_FALSE(s.night());
+        s.set_device("ALSA: hall");
+        s.set_block_frames(128);
+        s.set_night(true);
+        for (int n = 0; n < 12; ++n) s.add_recent(QString("/song %1").arg(n));
+        s.add_recent("/song 5");
+    }
+    const Settings s;
+    EXPECT_EQ(s.device(), "ALSA: hall");
+    EXPECT_EQ(s.block_frames(), 128);
+    EXPECT_TRUE(s.night());
+    EXPECT_EQ(s.recent().size(), 9);
+    EXPECT_EQ(s.recent().first(), "/song 5");
+    EXPECT_EQ(s.recent().count("/song 5"), 1);
+}
+
+// --- the song map ---------------------------------------------------------------------------------------------------
+
+TEST_F(Window, song_map_goes_loops_and_zooms) {
+    import_all();
+    Session s = session();
+    s.sections = {{"one", 0.0}, {"two", 2.0}, {"three", 4.0}};
+    work().document.edit("Sections", s);
+    auto* map = find<SongMap>("songMap");
+    const int left = head_width, wide = map->width() - head_width - mains_width - scroll_width;
+    const auto x = [&](double time_s) { return left + static_cast<int>(std::lround(wide * time_s / 5.0)); };
+    QTest::mouseClick(map, Qt::LeftButton, Qt::NoModifier, QPoint(x(3.0), 50));
+    EXPECT_NEAR(work().player.position_s(), 3.0, 0.02);
+    QTest::mouseClick(map, Qt::LeftButton, Qt::NoModifier, QPoint(x(3.0), 8));  // on the section's name: to its start
+    EXPECT_NEAR(work().player.position_s(), 2.0, 0.02);
+    drag(map, QPoint(x(1.0), 50), QPoint(x(2.5), 50), Qt::ShiftModifier);
+    EXPECT_TRUE(work().player.loop().on);
+    EXPECT_NEAR(work().player.loop().from_s, 1.0, 0.02);
+    EXPECT_NEAR(work().player.loop().to_s, 2.5, 0.02);
+    QTest::mouseDClick(map, Qt::LeftButton, Qt::NoModifier, QPoint(x(4.5), 50));
+    EXPECT_NEAR(work().player.loop().from_s, 4.0, 0.001);
+    EXPECT_NEAR(work().player.loop().to_s, 5.0, 0.001);
+    QWheelEvent wheel(QPointF(x(2.5), 50), map->mapToGlobal(QPointF(x(2.5), 50)), {}, QPoint(0, 240), Qt::NoButton,
+                      Qt::NoModifier, Qt::NoScrollPhase, false);
+    QApplication::sendEvent(map, &wheel);
+    EXPECT_NEAR(work().time.to_s() - work().time.from_s(), 5.0 / 1.5625, 0.01);
+    QTest::keyClick(window.get(), Qt::Key_W);
+    EXPECT_EQ(work().time.from_s(), 0.0);
+    EXPECT_NEAR(work().time.to_s(), 5.0, 0.001);
+}
+
+// --- lanes ----------------------------------------------------------------------------------------------------------
+
+TEST_F(Window, fine_drags_are_a_tenth_and_a_drag_is_one_step) {
+    import_all();
+    station(2);
+    drag(lane(0), QPoint(300, 14), QPoint(280, 14));
+    const double coarse = track(0).fader_db;
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(track(0).fader_db, 0.0);
+    drag(lane(0), QPoint(300, 14), QPoint(280, 14), Qt::ShiftModifier);
+    EXPECT_NEAR(track(0).fader_db / coarse, 0.1, 0.03);
+}
+
+TEST_F(Window, the_wheel_moves_only_a_selected_lane) {
+    import_all();
+    station(2);
+    work().document.select_only(track(0).id);
+    lane(0)->setFocus();
+    const auto turn = [&](Lane* l) {
+        QWheelEvent wheel(QPointF(200, 14), l->mapToGlobal(QPointF(200, 14)), {}, QPoint(0, -120), Qt::NoButton,
+                          Qt::NoModifier, Qt::NoScrollPhase, false);
+        QApplication::sendEvent(l, &wheel);
+    };
+    turn(lane(0));
+    EXPECT_NEAR(track(0).fader_db, -0.5, 1e-9);
+    turn(lane(2));
+    EXPECT_EQ(track(2).fader_db, 0.0);
+}
+
+TEST_F(Window, nonsense_typed_changes_nothing) {
+    import_all();
+    station(2);
+    for (const char* text : {"loud", "13", "1e9", "nan"}) {
+        type(lane(0), text);
+        EXPECT_EQ(track(0).fader_db, 0.0) << text;
+    }
+    type(lane(0), "off");
+    EXPECT_TRUE(std::isinf(track(0).fader_db));
+    QTest::keyClick(lane(0), Qt::Key_Backspace);
+    EXPECT_EQ(track(0).fader_db, 0.0);
+    station(1);
+    type(lane(0), "40");  // a trim ends at 24 dB
+    EXPECT_EQ(track(0).trim_db, 24.0);
+    drag(lane(0), QPoint(300, 14), QPoint(290, 14));
+    EXPECT_LT(track(0).trim_db, 24.0);
+}
+
+TEST_F(Window, pans_by_keys_typing_and_back) {
+    import_all();
+    station(2);
+    lane(2)->setFocus();
+    QTest::keyClick(lane(2), Qt::Key_Period);
+    EXPECT_NEAR(track(2).pan, 0.05, 1e-9);
+    QTest::keyClick(lane(2), Qt::Key_P);
+    auto* entry = lane(2)->findChild<QLineEdit*>("valueEntry");
+    ASSERT_TRUE(entry);
+    QTest::keyClicks(entry, "L 35");
+    QTest::keyClick(entry, Qt::Key_Return);
+    EXPECT_NEAR(track(2).pan, -0.35, 1e-9);
+    QTest::mouseDClick(lane(2), Qt::LeftButton, Qt::NoModifier, QPoint(lane(2)->width() - 120, 18));
+    EXPECT_EQ(track(2).pan, 0.0);
+}
+
+TEST_F(Window, rows_are_walked_renamed_and_removed_by_keys) {
+    import_all();
+    work().document.select_only(track(0).id);
+    lane(0)->setFocus();
+    QTest::keyClick(lane(0), Qt::Key_Down);
+    EXPECT_EQ(work().document.focused(), track(1).id);
+    QTest::keyClick(lane(1), Qt::Key_Down, Qt::ShiftModifier);
+    EXPECT_EQ(work().document.selected().size(), 2u);
+    work().document.select_only(track(1).id);
+    type(lane(1), "Water pad");
+    EXPECT_EQ(track(1).name, "Water pad");
+    QTest::keyClick(window.get(), Qt::Key_Delete, Qt::ControlModifier);
+    EXPECT_EQ(session().tracks.size(), 2u);
+    undo_everything();
+    EXPECT_TRUE(session().tracks.empty());
+}
+
+TEST_F(Window, the_main_fader_is_a_lane_too) {
+    import_all();
+    settle();
+    const double before = *work().mix.peak()->dbfs;
+    auto* main = find<MainFader>("mainFader");
+    type(main, "-6");
+    EXPECT_NEAR(session().main_fader_db, -6.0, 1e-9);
+    settle();
+    EXPECT_NEAR(*work().mix.peak()->dbfs, before - 6.0, 1e-4);
+    QTest::keyClick(main, Qt::Key_Backspace);
+    EXPECT_EQ(session().main_fader_db, 0.0);
+    EXPECT_EQ(work().document.undo_name(), "Main fader 0.0 dB");
+}
+
+TEST_F(Window, whole_song_peak_follows_every_edit_to_the_newest) {
+    import_all();
+    for (int n = 0; n < 20; ++n)
+        work().document.edit_tracks("Fader", {track(1).id}, [n](Track& t) { t.fader_db = -n; });
+    settle();
+    EXPECT_NEAR(*work().mix.peak()->dbfs,
+                db_from_gain(static_cast<double>(whole_song_peak(work().player.plan()).value().peak)), 1e-9);
+}
+
+TEST_F(Window, stations_tell_how_far_their_work_is) {
+    import_all();
+    station(1);
+    QTest::mouseClick(find<QPushButton>("stageAll"), Qt::LeftButton);
+    QTest::qWait(30);
+    EXPECT_EQ(find<StationTab>("stationStage")->accessibleDescription(), "3 of 3 in window");
+    EXPECT_EQ(find<StationTab>("stationGather")->accessibleDescription(), "3 tracks");
+}
+
+// --- dialogs --------------------------------------------------------------------------------------------------------
+
+TEST_F(Window, settings_are_changed_in_their_dialog) {
+    QTimer::singleShot(50, [] {
+        auto* dialog = qobject_cast<QDialog*>(QApplication::activeModalWidget());
+        ASSERT_TRUE(dialog);
+        auto* block = dialog->findChild<QComboBox*>("settingsBlock");
+        block->setCurrentIndex(block->findData(256));
+        dialog->findChild<QComboBox*>("settingsRms")->setCurrentIndex(1);
+        dialog->findChild<QComboBox*>("settingsDevice")->setCurrentText(simulated_device);
+        QTest::keyClick(dialog, Qt::Key_Return);
+    });
+    QTest::keyClick(window.get(), Qt::Key_Comma, Qt::ControlModifier);
+    EXPECT_EQ(work().player.block_frames(), 256);
+    EXPECT_TRUE(average_label().contains("plain"));
+    set_plain_rms(false);
+}
+
+TEST_F(Window, f1_lists_every_key) {
+    int rows = 0;
+    QTimer::singleShot(50, [&rows] {
+        auto* dialog = qobject_cast<QDialog*>(QApplication::activeModalWidget());
+        ASSERT_TRUE(dialog);
+        rows = dialog->findChild<QTableWidget*>()->rowCount();
+        QTest::keyClick(dialog, Qt::Key_Escape);
+    });
+    QTest::keyClick(window.get(), Qt::Key_F1);
+    int shortcuts = 0;
+    for (const QAction* a : window->actions()) shortcuts += !a->shortcut().isEmpty();
+    EXPECT_GE(rows, shortcuts);
+}
+
+TEST_F(Window, night_and_day_change_the_colours) {
+    QTest::keyClick(window.get(), Qt::Key_F8);
+    EXPECT_TRUE(theme().night);
+    EXPECT_LT(window->grab().toImage().pixelColor(640, 500).lightness(), 80);
+    QTest::keyClick(window.get(), Qt::Key_F8);
+    EXPECT_FALSE(theme().night);
+    EXPECT_GT(window->grab().toImage().pixelColor(640, 500).lightness(), 200);
+}

@@ -1,0 +1,147 @@
+// The real window for a test to drive, with three files to import and every question answered by the test.
+#pragma once
+
+#include <QAction>
+#include <QApplication>
+#include <QDropEvent>
+#include <QElapsedTimer>
+#include <QLineEdit>
+#include <QMimeData>
+#include <QMouseEvent>
+#include <QPushButton>
+#include <QStyleFactory>
+#include <QTest>
+#include <QUrl>
+#include <fstream>
+
+#include "app/handoff/hand_off.h"
+#include "app/ride/ride.h"
+#include "app/window/main_window.h"
+#include "tests/support/sounds.h"
+
+namespace isotonus::test {
+
+/// Answers every question as told, and keeps what was complained of.
+struct Answers : Prompter {
+    std::optional<fs::path> file, folder;
+    std::vector<fs::path> files;
+    Answer answer = Answer::yes;
+    int asked = 0;
+    QStringList complaints;
+    std::optional<fs::path> open_file(const QString&, const QString&) override { return file; }
+    std::vector<fs::path> open_files(const QString&, const QString&) override { return files; }
+    std::optional<fs::path> choose_folder(const QString&) override { return folder; }
+    std::optional<fs::path> save_file(const QString&, const QString&, const fs::path&) override { return file; }
+    Answer ask(const QString&, const QString&, const QString&, const QString&) override {
+        ++asked;
+        return answer;
+    }
+    void complain(const QString& text) override { complaints << text; }
+};
+
+inline QApplication* application() {
+    static int argc = 1;
+    static char name[] = "app_tests";
+    static char* argv[] = {name, nullptr};
+    static QApplication* app = [] {
+        setenv("QT_QPA_PLATFORM", "offscreen", 1);
+        auto* a = new QApplication(argc, argv);
+        QApplication::setStyle(QStyleFactory::create("Fusion"));
+        return a;
+    }();
+    return app;
+}
+
+class Window : public testing::Test {
+  protected:
+    Folder folder;
+    Answers answers;
+    std::unique_ptr<MainWindow> window;
+
+    void SetUp() override {
+        application();
+        setenv("XDG_CONFIG_HOME", (folder / "config").c_str(), 1);
+        setenv("XDG_STATE_HOME", (folder / "state").c_str(), 1);
+        fs::create_directories(folder / "audio");
+        const auto hit = [n = noise(1, 0.9)](int64_t i, int c) {
+            return n(i, c) * std::exp(-static_cast<double>(i % 24000) / 1200.0);
+        };
+        write(folder / "audio/1 Kick.wav", make(240000, 1, hit), 1, 48000, SampleFormat::s24);
+        write(folder / "audio/2 Pad.wav", make(240000, 2, sine(220, 48000, 0.3)), 2, 48000, SampleFormat::s24);
+        write(folder / "audio/3 Voice.wav", make(192000, 1, sine(440, 48000, 0.05)), 1, 48000, SampleFormat::s24);
+        open_window();
+    }
+    void open_window() {
+        window = std::make_unique<MainWindow>();
+        window->set_prompter(&answers);
+        window->work().player.open_device(simulated_device, 512);
+        window->show();
+        ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
+    }
+    Workspace& work() { return window->work(); }
+    const Session& session() { return work().document.session(); }
+    const Track& track(size_t n) { return *session().tracks[n]; }
+
+    template <class Done>
+    void wait_for(Done done) {
+        QElapsedTimer clock;
+        clock.start();
+        while (!done() && clock.elapsed() < 20000) QTest::qWait(10);
+        ASSERT_TRUE(done()) << "it never happened";
+    }
+    void settle() {
+        wait_for([&] { return work().materials.waiting() == 0; });
+        QTest::qWait(20);
+        wait_for([&] { return !work().mix.busy(); });
+    }
+    void drop(const std::vector<fs::path>& paths) {
+        QMimeData data;
+        QList<QUrl> urls;
+        for (const fs::path& p : paths) urls << QUrl::fromLocalFile(to_qt(p));
+        data.setUrls(urls);
+        QDragEnterEvent enter(QPoint(600, 400), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(window.get(), &enter);
+        EXPECT_TRUE(enter.isAccepted());
+        QDropEvent event(QPointF(600, 400), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(window.get(), &event);
+    }
+    void import_all() {
+        drop({folder / "audio"});
+        settle();
+        ASSERT_EQ(session().tracks.size(), 3u);
+    }
+    template <class Widget = QWidget>
+    Widget* find(const char* name) {
+        auto* found = window->findChild<Widget*>(name);
+        EXPECT_TRUE(found) << name;
+        return found;
+    }
+    void station(int n) {
+        QTest::keyClick(window.get(), static_cast<Qt::Key>(Qt::Key_1 + n), Qt::AltModifier);
+        QTest::qWait(20);
+    }
+    Lane* lane(size_t n) { return window->desk().lane_of(track(n).id); }
+    void drag(QWidget* widget, QPoint from, QPoint to, Qt::KeyboardModifiers keys = Qt::NoModifier) {
+        QTest::mousePress(widget, Qt::LeftButton, keys, from);
+        for (int step = 1; step <= 4; ++step) {
+            const QPoint at = from + (to - from) * step / 4;
+            QMouseEvent move(QEvent::MouseMove, at, widget->mapToGlobal(at), Qt::NoButton, Qt::LeftButton, keys);
+            QApplication::sendEvent(widget, &move);
+        }
+        QTest::mouseRelease(widget, Qt::LeftButton, keys, to);
+    }
+    void type(QWidget* lane, const QString& text) {
+        lane->setFocus();
+        QTest::keyClick(lane, Qt::Key_Return);
+        auto* entry = lane->findChild<QLineEdit*>("valueEntry");
+        ASSERT_TRUE(entry);
+        QTest::keyClicks(entry, text);
+        QTest::keyClick(entry, Qt::Key_Return);
+    }
+    void undo_everything() {
+        for (int n = 0; n < 100 && work().document.can_undo(); ++n)
+            QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    }
+};
+
+}  // namespace isotonus::test

@@ -1,0 +1,86 @@
+// Read-ahead: the right samples, in time, in bounded memory.
+#include "engine/stream.h"
+
+#include <chrono>
+#include <random>
+#include <thread>
+
+#include "tests/support/sounds.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+
+constexpr int64_t song = 40 * Stream::chunk_frames + 123;
+
+class Reading : public testing::Test {
+  protected:
+    Folder folder;
+    /// Every sample tells its own frame.
+    static Wave counting() {
+        return [](int64_t i, int c) { return static_cast<double>(i) / 1048576.0 + 0.5 * c; };
+    }
+    Mix mix{{write(folder / "stereo.wav", make(song, 2, counting()), 2),
+             write(folder / "mono.wav", make(song / 2, 1, counting()), 1)}};
+    std::vector<const float*> inputs{2, nullptr};
+
+    bool enter_soon(Stream& stream, int64_t frame) {
+        for (int n = 0; n < 2000; ++n) {
+            if (stream.enter(frame, inputs)) return true;
+            std::this_thread::sleep_for(std::chrono::milliseconds(1));
+        }
+        return false;
+    }
+};
+
+}  // namespace
+
+TEST_F(Reading, gives_each_frame_its_samples_wherever_play_jumps) {
+    Stream stream(mix.plan());
+    std::mt19937 random(1);
+    for (int jump = 0; jump < 60; ++jump) {
+        const auto frame = static_cast<int64_t>(random() % static_cast<uint32_t>(song));
+        ASSERT_TRUE(enter_soon(stream, frame)) << frame;
+        ASSERT_TRUE(inputs[0]);
+        EXPECT_EQ(inputs[0][0], static_cast<float>(static_cast<double>(frame) / 1048576.0));
+        EXPECT_EQ(inputs[0][1], static_cast<float>(static_cast<double>(frame) / 1048576.0 + 0.5));
+        if (frame / Stream::chunk_frames * Stream::chunk_frames >= song / 2) {
+            EXPECT_EQ(inputs[1], nullptr);  // the mono file has ended
+        } else if (frame < song / 2) {
+            EXPECT_EQ(inputs[1][0], inputs[0][0]);
+        }
+    }
+}
+
+TEST_F(Reading, runs_ahead_of_the_playhead) {
+    Stream stream(mix.plan());
+    ASSERT_TRUE(enter_soon(stream, 0));
+    for (int n = 0; n < 2000 && !stream.has(14 * Stream::chunk_frames); ++n)
+        std::this_thread::sleep_for(std::chrono::milliseconds(1));
+    for (int64_t chunk = 0; chunk < 15; ++chunk) EXPECT_TRUE(stream.has(chunk * Stream::chunk_frames)) << chunk;
+    EXPECT_FALSE(stream.has(30 * Stream::chunk_frames));  // memory is bounded: not the whole song
+}
+
+TEST_F(Reading, has_the_loops_start_ready_before_its_end_is_reached) {
+    Stream stream(mix.plan());
+    const int64_t first = 5 * Stream::chunk_frames + 10, end = 35 * Stream::chunk_frames + 7;
+    stream.set_loop(first, end);
+    ASSERT_TRUE(enter_soon(stream, end - 2 * Stream::chunk_frames));
+    for (int n = 0; n < 2000 && !stream.has(first); ++n) std::this_thread::sleep_for(std::chrono::milliseconds(1));
+    EXPECT_TRUE(stream.has(first));
+    EXPECT_TRUE(stream.has(first + 3 * Stream::chunk_frames));
+    stream.set_loop(0, 0);
+    ASSERT_TRUE(enter_soon(stream, end));
+}
+
+TEST_F(Reading, delays_are_offsets_in_the_file) {
+    mix.change(0, [](Track& t) { t.delay_samples = 1000; });
+    mix.change(1, [](Track& t) { t.delay_samples = -500; });
+    Stream stream(mix.plan());
+    ASSERT_TRUE(enter_soon(stream, 3000));
+    EXPECT_EQ(inputs[0][0], static_cast<float>(2000.0 / 1048576.0));
+    EXPECT_EQ(inputs[1][0], static_cast<float>(3500.0 / 1048576.0));
+    ASSERT_TRUE(enter_soon(stream, 10));
+    EXPECT_EQ(inputs[0][0], 0.0f);  // before the file starts
+}
