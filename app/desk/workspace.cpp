@@ -28,7 +28,17 @@ void TimeView::zoom(double factor, double around_s) {
 }
 
 Workspace::Workspace() : materials(document), player(document, materials), mix(player) {
-    connect(&player, &Player::plan_changed, this, [this] { time.set_song(player.plan()->duration_s()); });
+    connect(&player, &Player::plan_changed, this, [this] { time.set_song(song_s()); });
+    connect(&materials, &Materials::changed, this, [this] { time.set_song(song_s()); });
+}
+
+double Workspace::song_s() const {
+    double longest_s = 0.0;
+    for (const auto& track : document.session().tracks)
+        if (const Measurement* m = materials.measured(*track))
+            longest_s =
+                std::max(longest_s, m->duration_s() + static_cast<double>(track->delay_samples) / m->sample_rate);
+    return longest_s;
 }
 
 void Workspace::stage(const std::vector<TrackId>& ids, const QString& name) {

@@ -41,6 +41,10 @@ class Workspace : public QObject {
     void stage(const std::vector<TrackId>& ids, const QString& name);
     void stage_all();
 
+  private:
+    /// As far as it is known while files are still being read.
+    double song_s() const;
+
   signals:
     /// What the pointer is on, in a sentence.
     void hint(const QString& sentence);

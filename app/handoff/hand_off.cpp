@@ -148,8 +148,9 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     connect(&work_.mix, &MixWatch::changed, this, &HandOffPanel::show_checks);
     connect(&work_.document, &Document::session_changed, this, &HandOffPanel::fill_ranges);
     connect(&work_.player, &Player::loop_changed, this, &HandOffPanel::fill_ranges);
-    const fs::path folder = work_.document.path() ? work_.document.path()->parent_path()
-                                                  : fs::path(std::getenv("HOME") ? std::getenv("HOME") : "/tmp");
+    const char* home = std::getenv("HOME");
+    const fs::path folder =
+        work_.document.path() ? work_.document.path()->parent_path() : fs::path(home ? home : "/tmp");
     file_->setText(to_qt(folder / (work_.document.name().toStdString() + " mix.wav")));
     work_.mix.want_figures(true);
     fill_ranges();

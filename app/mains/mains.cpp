@@ -128,9 +128,10 @@ void Mains::paint_song_peak(QPainter& painter) {
     painter.drawText(QRect(16, 8, width() - 24, 16), Qt::AlignVCenter, tr("Mains: whole-song peak"));
     painter.setFont(lettering(22));
     if (!peak || !peak->dbfs) {
-        painter.drawText(
-            QRect(16, 26, width() - 24, 30), Qt::AlignVCenter,
-            work_.mix.busy() && !work_.document.session().tracks.empty() ? tr("measuring…") : tr("silent"));
+        painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter,
+                         work_.materials.waiting() > 0 || (work_.mix.busy() && !work_.document.session().tracks.empty())
+                             ? tr("measuring…")
+                             : tr("silent"));
         return;
     }
     const double db = *peak->dbfs;

@@ -1,5 +1,6 @@
-// bench_realtime FOLDER DEVICE SECONDS: plays every file of a folder, 64 tracks at most, each with a ride, through a device;
-// at the same time a second client of the same device does nothing at all.  A machine that stalls makes both late.
+// bench_realtime FOLDER DEVICE SECONDS: plays every file of a folder, 64 tracks at most, each with a ride, through a
+// device; at the same time a second client of the same device does nothing at all.  A machine that stalls makes both
+// late.
 #include <fmt/format.h>
 #include <time.h>
 
@@ -48,7 +49,8 @@ int main(int argc, char** argv) {
             track.level_ride = std::make_shared<const Curve>(ride);
             track.fader_db = -24.0;
         });
-    const PlanPtr plan = compile_plan(s, [&](const Track& t) { return load_material(t.file, s.sample_rate).value_or(nullptr); });
+    const PlanPtr plan =
+        compile_plan(s, [&](const Track& t) { return load_material(t.file, s.sample_rate).value_or(nullptr); });
     Engine engine;
     engine.set_plan(plan);
     if (auto opened = engine.open(argv[2], s.sample_rate, 256); !opened) {
@@ -66,8 +68,12 @@ int main(int argc, char** argv) {
         engine.watch();
     }
     const Service v = engine.service();
-    fmt::print("{} tracks with rides, blocks of 256 at {} Hz for {} s on {}\n", plan->tracks.size(), s.sample_rate, argv[3], argv[2]);
-    fmt::print("  {} blocks, {} late (longer than their own time, or the device ran dry, or samples missing)\n", v.blocks, v.late_blocks);
-    fmt::print("  load: median {:.1f} %, most {:.1f} % of the block's time\n", 100.0 * v.load_median, 100.0 * v.load_max);
-    fmt::print("  a client that does nothing, in the same run: {} blocks, {} called late, {} underflows\n", idle.blocks.load(), idle.late.load(), idle.underflows.load());
+    fmt::print("{} tracks with rides, blocks of 256 at {} Hz for {} s on {}\n", plan->tracks.size(), s.sample_rate,
+               argv[3], argv[2]);
+    fmt::print("  {} blocks, {} late (longer than their own time, or the device ran dry, or samples missing)\n",
+               v.blocks, v.late_blocks);
+    fmt::print("  load: median {:.1f} %, most {:.1f} % of the block's time\n", 100.0 * v.load_median,
+               100.0 * v.load_max);
+    fmt::print("  a client that does nothing, in the same run: {} blocks, {} called late, {} underflows\n",
+               idle.blocks.load(), idle.late.load(), idle.underflows.load());
 }

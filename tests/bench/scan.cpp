@@ -6,8 +6,8 @@
 #include <algorithm>
 #include <chrono>
 
-#include "core/measure/measure.h"
 #include "core/audio/sound_file.h"
+#include "core/measure/measure.h"
 
 using namespace isotonus;
 
@@ -48,5 +48,6 @@ int main(int argc, char** argv) {
     if (argc < 2) return 2;
     const double ours = best_of(5, [&] { (void)measure_file(argv[1]); });
     const double theirs = best_of(2, [&] { by_libebur128(argv[1]); });
-    fmt::print("scan on one thread: {:.3f} s; libebur128 (I, LRA, true peak) {:.3f} s; {:.1f} times faster\n", ours, theirs, theirs / ours);
+    fmt::print("scan on one thread: {:.3f} s; libebur128 (I, LRA, true peak) {:.3f} s; {:.1f} times faster\n", ours,
+               theirs, theirs / ours);
 }

@@ -10,7 +10,8 @@
 extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
     using namespace isotonus;
     static const std::string file = "/tmp/isotonus-fuzz-" + std::to_string(getpid());
-    std::ofstream(file, std::ios::binary).write(reinterpret_cast<const char*>(data), static_cast<std::streamsize>(size));
+    std::ofstream(file, std::ios::binary)
+        .write(reinterpret_cast<const char*>(data), static_cast<std::streamsize>(size));
     const auto outcome = measure_file(file);
     if (outcome) {
         const Measurement& m = outcome->measurement;

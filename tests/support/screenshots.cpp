@@ -73,7 +73,8 @@ int main(int argc, char** argv) {
     window.work().player.open_device(simulated_device, 512);
     window.show();
     if (everything) shoot(window, folder, "empty");
-    window.files().open_path(*demo);
+    window.files().open_demo();
+    for (int n = 0; n < 3000 && window.work().document.session().tracks.empty(); ++n) QTest::qWait(20);
     if (everything) {
         QTest::qWait(30);
         window.grab().save(folder + "/loading.png");
