@@ -16,6 +16,7 @@ int main(int argc, char** argv) {
     std::string path, shot;
     bool demo = false;
     options.add_option("path", path, "a session, or a folder of audio files");
+    options.set_version_flag("--version", "isotonus " ISOTONUS_VERSION);
     options.add_flag("--demo", demo, "open the demo");
     options.add_option("--picture", shot,
                        "once everything is measured, write a picture of the window to this file and quit");

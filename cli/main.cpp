@@ -324,6 +324,7 @@ int play_session(const fs::path& file, const std::string& device, double seconds
 int main(int argc, char** argv) {
     CLI::App app{"Isotonus without a display: measure, stage, balance, ride, export."};
     app.require_subcommand(1);
+    app.set_version_flag("--version", "isotonus-cli " ISOTONUS_VERSION);
     app.failure_message([](const CLI::App* a, const CLI::Error& e) {
         return "isotonus-cli: " + std::string(e.what()) + "\nSee isotonus-cli " +
                (a->get_parent() ? a->get_name() + " " : "") + "--help\n";

@@ -106,8 +106,10 @@ int main(int argc, char** argv) {
     QTest::qWait(1500);
     work.player.stop();
     all_stations(window, folder, "");
+    window.show_night(true);
+    window.stations().choose(2);
+    shoot(window, folder, "night-3-balance");
     if (everything) {
-        window.show_night(true);
         all_stations(window, folder, "night-");
         window.show_night(false);
         Session crowded = work.document.session();
