@@ -293,7 +293,7 @@ int check(const fs::path& file, bool as_json) {
     const PlanPtr plan = opened->plan();
     const auto mix = measure_mix(plan);
     if (!mix) return complain(mix.error());
-    const auto checks = check_handoff(opened->session, *plan, *mix, opened->missing);
+    const auto checks = check_handoff(opened->session, *plan, mix->measurement, opened->missing);
     json list = json::array();
     for (const Check& c : checks) {
         list.push_back({{"id", c.id},

@@ -18,13 +18,18 @@ void MixWatch::want_figures(bool wanted) {
     if (wanted && !figures_) restart();
 }
 
+void MixWatch::need_figures() {
+    figures_needed_ = true;
+    if (!figures_) restart();
+}
+
 void MixWatch::restart() {
     if (running_) running_->cancel();
     pool_.clear();
     running_ = std::make_shared<Progress>();
     busy_ = true;
     figures_.reset();
-    pool_.start([this, plan = player_.plan(), progress = running_, figures_too = figures_wanted_] {
+    pool_.start([this, plan = player_.plan(), progress = running_, figures_too = figures_wanted_ || figures_needed_] {
         const auto found = whole_song_peak(plan, progress.get());
         if (progress->cancelled()) return;
         std::optional<Peak> peak;
@@ -43,6 +48,7 @@ void MixWatch::restart() {
         QMetaObject::invokeMethod(this, [this, measured, progress] {
             if (progress != running_) return;
             if (measured) figures_ = *measured;
+            figures_needed_ = false;
             busy_ = false;
             emit changed();
         });

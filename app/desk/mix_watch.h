@@ -26,7 +26,9 @@ class MixWatch : public QObject {
 
     /// Full figures of the mix (true peak, loudness) are computed too while somebody wants them.
     void want_figures(bool wanted);
-    const std::optional<Measurement>& figures() const { return figures_; }
+    /// … or once, for what happens next.
+    void need_figures();
+    const std::optional<Measurer::Outcome>& figures() const { return figures_; }
 
   signals:
     void changed();
@@ -38,8 +40,8 @@ class MixWatch : public QObject {
     QThreadPool pool_;
     std::shared_ptr<Progress> running_;
     std::optional<Peak> peak_;
-    std::optional<Measurement> figures_;
-    bool busy_ = false, figures_wanted_ = false;
+    std::optional<Measurer::Outcome> figures_;
+    bool busy_ = false, figures_wanted_ = false, figures_needed_ = false;
 };
 
 }  // namespace isotonus

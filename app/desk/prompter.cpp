@@ -1,6 +1,7 @@
 #include "app/desk/prompter.h"
 
 #include <QFileDialog>
+#include <QInputDialog>
 #include <QMessageBox>
 #include <QPushButton>
 
@@ -39,6 +40,12 @@ Prompter::Answer DialogPrompter::ask(const QString& title, const QString& text, 
     box.exec();
     if (box.clickedButton() == yes_button) return Answer::yes;
     return no_button && box.clickedButton() == no_button ? Answer::no : Answer::cancel;
+}
+
+std::optional<QString> DialogPrompter::ask_text(const QString& title, const QString& label, const QString& initial) {
+    bool given = false;
+    const QString text = QInputDialog::getText(parent_, title, label, QLineEdit::Normal, initial, &given).trimmed();
+    return given && !text.isEmpty() ? std::optional(text) : std::nullopt;
 }
 
 void DialogPrompter::complain(const QString& text) {

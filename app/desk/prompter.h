@@ -23,6 +23,8 @@ class Prompter {
                                               const fs::path& suggested) = 0;
     /// `yes` and `no` are the words on the buttons.
     virtual Answer ask(const QString& title, const QString& text, const QString& yes, const QString& no) = 0;
+    /// A line of text; none when the user cancels.
+    virtual std::optional<QString> ask_text(const QString& title, const QString& label, const QString& initial) = 0;
     virtual void complain(const QString& text) = 0;
 };
 
@@ -35,6 +37,7 @@ class DialogPrompter : public Prompter {
     std::optional<fs::path> choose_folder(const QString& title) override;
     std::optional<fs::path> save_file(const QString& title, const QString& filter, const fs::path& suggested) override;
     Answer ask(const QString& title, const QString& text, const QString& yes, const QString& no) override;
+    std::optional<QString> ask_text(const QString& title, const QString& label, const QString& initial) override;
     void complain(const QString& text) override;
 
   private:

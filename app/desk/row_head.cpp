@@ -8,6 +8,34 @@
 
 namespace isotonus {
 
+namespace {
+
+QString family_word(Family family) {
+    switch (family) {
+        case Family::drums:
+            return RowHead::tr("drums");
+        case Family::percussion:
+            return RowHead::tr("percussion");
+        case Family::bass:
+            return RowHead::tr("bass");
+        case Family::guitars:
+            return RowHead::tr("guitars");
+        case Family::keys:
+            return RowHead::tr("keys");
+        case Family::strings:
+            return RowHead::tr("strings");
+        case Family::voices:
+            return RowHead::tr("voices");
+        case Family::effects:
+            return RowHead::tr("effects");
+        case Family::other:
+            break;
+    }
+    return RowHead::tr("other");
+}
+
+}  // namespace
+
 RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent), work_(work), id_(id) {
     setFixedSize(head_width, row_height);
     setObjectName("rowHead");
@@ -64,7 +92,8 @@ void RowHead::paintEvent(QPaintEvent*) {
     if (work_.materials.error(*t))
         below = tr("file missing");
     else if (const Measurement* m = work_.materials.measured(*t)) {
-        below = kind_of(*t, *m) == Kind::percussive ? tr("percussive") : tr("sustained");
+        below = family_word(family_of(*t)) + ", " +
+                (kind_of(*t, *m) == Kind::percussive ? tr("percussive") : tr("sustained"));
         below += m->channels == 1 ? tr(", mono") : tr(", stereo");
     } else {
         below = tr("reading…");
@@ -99,6 +128,29 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
     kind(tr("Percussive"), Kind::percussive);
     kind(tr("Sustained"), Kind::sustained);
     kind(tr("Kind as measured"), std::nullopt);
+    QMenu* families = menu.addMenu(tr("Family"));
+    for (size_t n = 0; n < family_names.size(); ++n) {
+        const auto family = static_cast<Family>(n);
+        QAction* action = families->addAction(family_word(family));
+        action->setCheckable(true);
+        action->setChecked(family_of(*work_.document.track(id_)) == family);
+        connect(action, &QAction::triggered, this, [this, family] {
+            work_.document.edit_tracks(tr("Family: %1").arg(family_word(family)), work_.document.moved_with(id_),
+                                       [family](Track& t) {
+                                           t.family = family;
+                                           t.ink = ink_of(family);
+                                       });
+        });
+    }
+    QMenu* inks = menu.addMenu(tr("Ink"));
+    for (int n = 0; n < 12; ++n) {
+        QPixmap swatch(16, 16);
+        swatch.fill(theme().track_ink(n));
+        connect(inks->addAction(QIcon(swatch), tr("ink %1").arg(n + 1)), &QAction::triggered, this, [this, n] {
+            work_.document.edit_tracks(tr("Ink %1").arg(n + 1), work_.document.moved_with(id_),
+                                       [n](Track& t) { t.ink = n; });
+        });
+    }
     menu.addSeparator();
     connect(menu.addAction(tr("Invert polarity")), &QAction::triggered, this, [this] {
         work_.document.edit_tracks(tr("Invert polarity"), work_.document.moved_with(id_),

@@ -41,9 +41,17 @@ class Workspace : public QObject {
     void stage(const std::vector<TrackId>& ids, const QString& name);
     void stage_all();
 
+    void add_section(double time_s);
+    void rename_section(int section);
+    /// Loops the mix's widest or loudest passage, as soon as the mix is measured.
+    enum class Passages { widest, loudest };
+    void loop_passage(Passages which);
+
   private:
     /// As far as it is known while files are still being read.
     double song_s() const;
+    void take_passage();
+    std::optional<Passages> passage_wanted_;
 
   signals:
     /// What the pointer is on, in a sentence.

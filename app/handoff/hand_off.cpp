@@ -176,8 +176,8 @@ void HandOffPanel::show_checks() {
         return;
     }
     QString text = "<table cellspacing=0 cellpadding=1>";
-    for (const Check& c : check_handoff(work_.document.session(), *work_.player.plan(), *work_.mix.figures(),
-                                        work_.materials.missing())) {
+    for (const Check& c : check_handoff(work_.document.session(), *work_.player.plan(),
+                                        work_.mix.figures()->measurement, work_.materials.missing())) {
         const QString mark = c.passed ? QString("<span style='color:%1'>✓</span>").arg(theme().inside.name())
                                       : QString("<span style='color:%1'><b>✗</b></span>").arg(theme().clipped.name());
         text += QString("<tr><td width=22>%1</td><td>%2</td></tr>").arg(mark, with_true_minus(c.text).toHtmlEscaped());

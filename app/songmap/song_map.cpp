@@ -1,5 +1,7 @@
 #include "app/songmap/song_map.h"
 
+#include <QContextMenuEvent>
+#include <QMenu>
 #include <QMouseEvent>
 #include <cmath>
 
@@ -30,18 +32,6 @@ SongMap::SongMap(Workspace& work, QWidget* parent) : QWidget(parent), work_(work
     });
 }
 
-int SongMap::section_at(const Session& session, double time_s) {
-    int found = -1;
-    for (size_t i = 0; i < session.sections.size(); ++i)
-        if (session.sections[i].start_s <= time_s + 1e-6) found = static_cast<int>(i);
-    return found;
-}
-
-double SongMap::section_end(const Session& session, int section, double song_s) {
-    const size_t next = static_cast<size_t>(section + 1);
-    return next < session.sections.size() ? session.sections[next].start_s : song_s;
-}
-
 TimeRuler SongMap::time() const {
     TimeRuler t = lane_time(work_, area().width());
     t.left += head_width;
@@ -49,28 +39,77 @@ TimeRuler SongMap::time() const {
     return t;
 }
 
+int SongMap::edge_at(const QPointF& at) const {
+    const auto& sections = work_.document.session().sections;
+    for (size_t i = 0; i < sections.size() && at.y() < 18; ++i)
+        if (sections[i].start_s > 0.0 && std::fabs(time().place(sections[i].start_s) - at.x()) < 5.0)
+            return static_cast<int>(i);
+    return -1;
+}
+
 void SongMap::mousePressEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton || !area().contains(event->position().toPoint())) return;
     const double t = time().time(event->position().x());
     if (event->modifiers() & Qt::ShiftModifier) {
-        drawing_loop_ = true;
+        drag_ = Drag::loop;
         loop_from_s_ = t;
+        return;
+    }
+    if (const int edge = edge_at(event->position()); edge >= 0) {
+        drag_ = Drag::section;
+        dragged_section_ = static_cast<size_t>(edge);
+        gesture_ = work_.document.new_gesture();
         return;
     }
     const int section = section_at(work_.document.session(), t);
     const bool on_names = event->position().y() < 18 && section >= 0;
     work_.player.locate(on_names ? work_.document.session().sections[static_cast<size_t>(section)].start_s : t);
+    drag_ = on_names ? Drag::none : Drag::playhead;
 }
 
 void SongMap::mouseMoveEvent(QMouseEvent* event) {
     const double t = std::clamp(time().time(event->position().x()), 0.0, work_.time.song_s());
-    if (drawing_loop_) {
+    const bool on_edge = edge_at(event->position()) >= 0;
+    setCursor(on_edge || drag_ == Drag::section ? Qt::SizeHorCursor : Qt::ArrowCursor);
+    if (drag_ == Drag::loop) {
         work_.player.set_loop({true, std::min(t, loop_from_s_), std::max(t, loop_from_s_)});
-    } else if (event->buttons() & Qt::LeftButton) {
+    } else if (drag_ == Drag::section) {
+        Session next = work_.document.session();
+        auto& sections = next.sections;
+        if (dragged_section_ >= sections.size()) return;
+        const double least = dragged_section_ > 0 ? sections[dragged_section_ - 1].start_s + 0.01 : 0.0;
+        const double most = section_end_s(next, static_cast<int>(dragged_section_), work_.time.song_s()) - 0.01;
+        sections[dragged_section_].start_s = std::clamp(t, least, std::max(least, most));
+        const QString name =
+            tr("Section %1 to %2").arg(QString::fromStdString(sections[dragged_section_].name), time_text(t, 2));
+        work_.document.edit(name, std::move(next), gesture_);
+    } else if (drag_ == Drag::playhead) {
         work_.player.locate(t);
     }
-    emit work_.hint(tr("%1. Click to go there, Shift and drag to loop, double click to loop a section, wheel to zoom.")
-                        .arg(time_text(t, 2)));
+    emit work_.hint(on_edge ? tr("Drag moves where this section starts; a right click renames or removes it.")
+                            : tr("%1. Click to go there, Shift and drag to loop, double click to loop a section, wheel "
+                                 "to zoom; right click for sections.")
+                                  .arg(time_text(t, 2)));
+}
+
+void SongMap::contextMenuEvent(QContextMenuEvent* event) {
+    if (!area().contains(event->pos()) || work_.document.session().tracks.empty()) return;
+    const double t = time().time(event->pos().x());
+    const int section = section_at(work_.document.session(), t);
+    QMenu menu;
+    connect(menu.addAction(tr("New section here")), &QAction::triggered, this, [this, t] { work_.add_section(t); });
+    if (section >= 0) {
+        const QString name =
+            QString::fromStdString(work_.document.session().sections[static_cast<size_t>(section)].name);
+        connect(menu.addAction(tr("Rename '%1'…").arg(name)), &QAction::triggered, this,
+                [this, section] { work_.rename_section(section); });
+        connect(menu.addAction(tr("Remove '%1'").arg(name)), &QAction::triggered, this, [this, section, name] {
+            Session next = work_.document.session();
+            next.sections.erase(next.sections.begin() + section);
+            work_.document.edit(tr("Remove section %1").arg(name), std::move(next));
+        });
+    }
+    menu.exec(event->globalPos());
 }
 
 void SongMap::mouseDoubleClickEvent(QMouseEvent* event) {
@@ -78,7 +117,7 @@ void SongMap::mouseDoubleClickEvent(QMouseEvent* event) {
     if (section < 0) return;
     const auto& s = work_.document.session();
     work_.player.set_loop(
-        {true, s.sections[static_cast<size_t>(section)].start_s, section_end(s, section, work_.time.song_s())});
+        {true, s.sections[static_cast<size_t>(section)].start_s, section_end_s(s, section, work_.time.song_s())});
 }
 
 void SongMap::wheelEvent(QWheelEvent* event) {
@@ -146,7 +185,8 @@ void SongMap::paintEvent(QPaintEvent* event) {
     painter.setFont(lettering(11));
     for (size_t i = 0; i < session.sections.size(); ++i) {
         const int left = static_cast<int>(ruler.place(session.sections[i].start_s));
-        const int right = static_cast<int>(ruler.place(section_end(session, static_cast<int>(i), work_.time.song_s())));
+        const int right =
+            static_cast<int>(ruler.place(section_end_s(session, static_cast<int>(i), work_.time.song_s())));
         if (right < map.left() || left > map.right()) continue;
         const QRect band = QRect(QPoint(left + 1, 2), QPoint(right - 2, 16)) & map;
         painter.fillRect(band, static_cast<int>(i) == now ? theme().ink : theme().rule);

@@ -12,15 +12,12 @@ class SongMap : public QWidget {
   public:
     SongMap(Workspace& work, QWidget* parent = nullptr);
 
-    /// The section at a time; -1 before the first.
-    static int section_at(const Session& session, double time_s);
-    static double section_end(const Session& session, int section, double song_s);
-
   protected:
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
-    void mouseReleaseEvent(QMouseEvent*) override { drawing_loop_ = false; }
+    void mouseReleaseEvent(QMouseEvent*) override { drag_ = Drag::none; }
+    void contextMenuEvent(QContextMenuEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
     void wheelEvent(QWheelEvent* event) override;
     void resizeEvent(QResizeEvent*) override { shape_.clear(); }
@@ -28,10 +25,15 @@ class SongMap : public QWidget {
   private:
     QRect area() const { return QRect(head_width, 0, width() - head_width - mains_width - scroll_width, height()); }
     TimeRuler time() const;
+    /// The section whose start is under the pointer, in the strip of names; -1 for none.
+    int edge_at(const QPointF& at) const;
 
     Workspace& work_;
     std::vector<double> shape_;  ///< mean power of each column
-    bool drawing_loop_ = false;
+    enum class Drag { none, playhead, loop, section };
+    Drag drag_ = Drag::none;
+    size_t dragged_section_ = 0;
+    uint64_t gesture_ = 0;
     double loop_from_s_ = 0.0;
     int playhead_x_ = -1;
 };

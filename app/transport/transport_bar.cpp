@@ -4,7 +4,6 @@
 #include <QMenu>
 #include <QPainter>
 
-#include "app/songmap/song_map.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
 
@@ -34,9 +33,9 @@ TransportBar::TransportBar(Workspace& work, QWidget* parent) : QWidget(parent), 
         Player::Loop loop = work_.player.loop();
         const Session& s = work_.document.session();
         if (on && loop.to_s <= loop.from_s) {
-            const int section = SongMap::section_at(s, work_.player.position_s());
+            const int section = section_at(s, work_.player.position_s());
             loop.from_s = section >= 0 ? s.sections[static_cast<size_t>(section)].start_s : 0.0;
-            loop.to_s = section >= 0 ? SongMap::section_end(s, section, work_.time.song_s()) : work_.time.song_s();
+            loop.to_s = section >= 0 ? section_end_s(s, section, work_.time.song_s()) : work_.time.song_s();
         }
         loop.on = on;
         work_.player.set_loop(loop);

@@ -142,6 +142,23 @@ void MainWindow::make_actions() {
     add("toPeak", tr("To just before the mix's peak"), Qt::Key_K, [this] {
         if (const auto& peak = work_.mix.peak()) work_.player.locate(std::max(0.0, peak->time_s - 1.0));
     });
+    add("addSection", tr("New section at the playhead"), Qt::Key_N,
+        [this] { work_.add_section(work_.player.position_s()); });
+    add("loopWidest", tr("Loop the widest passage"), QKeySequence("Shift+R"),
+        [this] { work_.loop_passage(Workspace::Passages::widest); });
+    add("loopLoudest", tr("Loop the loudest passage"), QKeySequence("Ctrl+R"),
+        [this] { work_.loop_passage(Workspace::Passages::loudest); });
+    add("rowsUp", tr("Selected rows up"), QKeySequence("Alt+Up"), [this] { move_rows(-1); });
+    add("rowsDown", tr("Selected rows down"), QKeySequence("Alt+Down"), [this] { move_rows(1); });
+    add("renameRow", tr("Rename the row"), Qt::Key_F2, [this] {
+        const Track* track = work_.document.track(work_.document.focused());
+        if (!track) return;
+        const TrackId id = track->id;
+        const QString before = QString::fromStdString(track->name);
+        if (const auto name = work_.prompter->ask_text(tr("Rename the row"), tr("Its name"), before))
+            work_.document.edit_tracks(tr("Rename %1 to %2").arg(before, *name), {id},
+                                       [&](Track& t) { t.name = name->toStdString(); });
+    });
     for (int n = 0; n < tabs_->count(); ++n)
         add(("station" + std::to_string(n + 1)).c_str(), tr("Station %1").arg(n + 1),
             QKeySequence(QString("Alt+%1").arg(n + 1)), [this, n] { tabs_->choose(n); });
@@ -178,6 +195,11 @@ void MainWindow::make_actions() {
         {"Insert, Delete, T", tr("Ride: point at the playhead, take points away, step or line")},
         {"[ and ]", tr("Ride: the point before, the point after; arrows move it")}};
     for (const auto& [keys, what] : by_lanes) keys_.push_back({keys, what});
+}
+
+void MainWindow::move_rows(int by) {
+    Session next = with_tracks_moved(work_.document.session(), work_.document.selected(), by);
+    work_.document.edit(by < 0 ? tr("Rows up") : tr("Rows down"), std::move(next));
 }
 
 void MainWindow::toggle_flag(bool Track::*flag, const QString& name) {

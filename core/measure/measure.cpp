@@ -109,7 +109,7 @@ Measurer::Outcome Measurer::finish(std::string_view name) {
         m_.correlation = std::clamp(product_ / std::sqrt(square_[0] * square_[1]), -1.0, 1.0);
     const double crest = m_.sample_peak_dbfs && m_.average_dbfs ? *m_.sample_peak_dbfs - *m_.average_dbfs : 0.0;
     m_.kind = estimate_kind(summary_, m_.sample_rate, crest, name);
-    return {std::move(m_), std::move(summary_)};
+    return {std::move(m_), std::move(summary_), hops};
 }
 
 float full_scale_of(int bits, bool floating) {

@@ -23,6 +23,7 @@ class Measurer {
     struct Outcome {
         Measurement measurement;
         LevelSummary summary;
+        HopPower hops;  ///< power over time; not kept in the cache
     };
     /// `name` is a hint for the kind.  The measurer is spent afterwards.
     Outcome finish(std::string_view name = {});

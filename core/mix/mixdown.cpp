@@ -212,7 +212,7 @@ Result<std::vector<ExportReport>> export_stems(const PlanPtr& plan, const Sessio
     return reports;
 }
 
-Result<Measurement> measure_mix(const PlanPtr& plan, Progress* progress) {
+Result<Measurer::Outcome> measure_mix(const PlanPtr& plan, Progress* progress) {
     Measurer measurer(2, plan->sample_rate, 1.0f);
     auto done = render_stretch(
         plan, clamp_stretch({}, *plan), 4096,
@@ -222,7 +222,7 @@ Result<Measurement> measure_mix(const PlanPtr& plan, Progress* progress) {
         },
         progress);
     if (!done) return tl::unexpected(done.error());
-    return measurer.finish().measurement;
+    return measurer.finish();
 }
 
 namespace {

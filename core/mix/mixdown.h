@@ -58,8 +58,8 @@ Result<ExportReport> export_mix(const PlanPtr& plan, const Export& what, Progres
 Result<std::vector<ExportReport>> export_stems(const PlanPtr& plan, const Session& session, const fs::path& folder,
                                                const Export& like, Progress* progress = nullptr);
 
-/// The mix's figures, without writing it.
-Result<Measurement> measure_mix(const PlanPtr& plan, Progress* progress = nullptr);
+/// The mix's figures and its power over time, without writing it.
+Result<Measurer::Outcome> measure_mix(const PlanPtr& plan, Progress* progress = nullptr);
 
 struct MixPeak {
     float peak = 0.0f;  ///< linear, the larger side

@@ -43,7 +43,7 @@ Session with_files(const Session& session, const std::vector<fs::path>& files) {
         track.id = next.next_id++;
         track.name = file.stem().string();
         track.file = fs::absolute(file).lexically_normal();
-        track.ink = static_cast<int>(next.tracks.size() % 12);
+        track.ink = ink_of(guess_family(track.name));
         next.tracks.push_back(std::make_shared<const Track>(std::move(track)));
     }
     return next;
@@ -53,6 +53,38 @@ Session without_tracks(const Session& session, const std::vector<TrackId>& ids) 
     Session next = session;
     std::erase_if(next.tracks, [&](const auto& t) { return std::find(ids.begin(), ids.end(), t->id) != ids.end(); });
     return next;
+}
+
+Session with_tracks_moved(const Session& session, const std::vector<TrackId>& ids, int by) {
+    Session next = session;
+    auto& tracks = next.tracks;
+    const auto moves = [&](size_t i) { return std::find(ids.begin(), ids.end(), tracks[i]->id) != ids.end(); };
+    for (; by < 0; ++by)
+        for (size_t i = 1; i < tracks.size(); ++i)
+            if (moves(i) && !moves(i - 1)) std::swap(tracks[i], tracks[i - 1]);
+    for (; by > 0; --by)
+        for (size_t i = tracks.size(); i-- > 1;)
+            if (moves(i - 1) && !moves(i)) std::swap(tracks[i - 1], tracks[i]);
+    return next;
+}
+
+Session with_section(const Session& session, Section section) {
+    Session next = session;
+    const auto after = std::upper_bound(next.sections.begin(), next.sections.end(), section.start_s,
+                                        [](double t, const Section& s) { return t < s.start_s; });
+    next.sections.insert(after, std::move(section));
+    return next;
+}
+
+int section_at(const Session& session, double time_s) {
+    int found = -1;
+    for (const Section& s : session.sections) found += s.start_s <= time_s + 1e-6 ? 1 : 0;
+    return found;
+}
+
+double section_end_s(const Session& session, int section, double song_s) {
+    const size_t next = static_cast<size_t>(section + 1);
+    return next < session.sections.size() ? session.sections[next].start_s : song_s;
 }
 
 Result<Session> session_from_folder(const fs::path& folder, std::vector<Error>* problems) {

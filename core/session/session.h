@@ -13,6 +13,7 @@
 #include "core/measure/measurement.h"
 #include "core/result.h"
 #include "core/ride/curve.h"
+#include "core/session/family.h"
 
 namespace isotonus {
 
@@ -50,6 +51,7 @@ struct Track {
     std::string name;
     fs::path file;                 ///< absolute while in memory
     std::optional<Kind> kind;      ///< absent: as measured
+    std::optional<Family> family;  ///< absent: as its name suggests
     std::optional<Target> target;  ///< absent: as the sheet says for its kind
     double trim_db = 0.0;          ///< -24 … +24
     double fader_db = 0.0;         ///< minus infinity … +12
@@ -63,6 +65,8 @@ struct Track {
     std::shared_ptr<const Curve> level_ride;  ///< absent: none
     UnknownKeys unknown;
 };
+
+inline Family family_of(const Track& track) { return track.family.value_or(guess_family(track.name)); }
 
 struct Section {
     std::string name;
@@ -95,6 +99,19 @@ Session with_files(const Session& session, const std::vector<fs::path>& files);
 
 /// A copy without these tracks.
 Session without_tracks(const Session& session, const std::vector<TrackId>& ids);
+
+/// A copy in which these tracks stand `by` rows further down (up when negative), in their order, as far as there is
+/// room.
+Session with_tracks_moved(const Session& session, const std::vector<TrackId>& ids, int by);
+
+/// A copy with one more section, in its place in time.
+Session with_section(const Session& session, Section section);
+
+/// The section at a time, which is the last one that has started; -1 before the first.
+int section_at(const Session& session, double time_s);
+
+/// Where a section ends: at the next one's start, or at the end of the song.
+double section_end_s(const Session& session, int section, double song_s);
 
 /// A session from the audio files directly in a folder, in name order, at the rate most of them have (the higher at a
 /// tie). Files that cannot be read are left out and told in `problems`.

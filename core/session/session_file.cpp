@@ -9,6 +9,7 @@
 #include <fstream>
 #include <nlohmann/json.hpp>
 #include <set>
+#include <span>
 
 namespace isotonus {
 
@@ -18,6 +19,9 @@ namespace {
 
 constexpr int deepest_nesting = 64;
 constexpr const char* format_name = "isotonus-session";
+constexpr const char* measure_names[] = {"peak", "average"};
+constexpr const char* segment_names[] = {"line", "step"};
+constexpr const char* kind_names[] = {"auto", "percussive", "sustained"};
 constexpr const char* pan_law_names[] = {"constant_power", "compromise", "linear", "balance"};
 
 json level_to_json(double level_db) { return std::isinf(level_db) ? json(nullptr) : json(level_db); }
@@ -36,6 +40,7 @@ json track_to_json(const Track& t, const fs::path& folder) {
     j["name"] = t.name;
     j["file"] = relative.empty() ? t.file.generic_string() : relative.generic_string();
     j["kind"] = t.kind ? kind_name(*t.kind) : "auto";
+    if (t.family) j["family"] = family_name(*t.family);
     if (t.target) j["target"] = target_to_json(*t.target);
     j["trim_db"] = t.trim_db;
     j["fader_db"] = level_to_json(t.fader_db);
@@ -115,7 +120,7 @@ class Taker {
             complain(key, "must be a string");
     }
     /// The place of a word in a list; -1 when the key is absent.
-    int word(const char* key, std::initializer_list<const char*> words) {
+    int word(const char* key, std::span<const char* const> words) {
         std::string value;
         if (!left_.contains(key)) return -1;
         text(key, value);
@@ -151,7 +156,7 @@ class Taker {
 
 Target target_from(const json& j, const std::string& place, Target target, std::string* fault) {
     Taker t(j, place, fault);
-    if (const int n = t.word("measure", {"peak", "average"}); n >= 0)
+    if (const int n = t.word("measure", measure_names); n >= 0)
         target.measure = n == 0 ? Measure::peak : Measure::average;
     t.number("low_dbfs", target.low_dbfs, -120.0, 0.0);
     t.number("aim_dbfs", target.aim_dbfs, -120.0, 0.0);
@@ -171,7 +176,7 @@ Curve curve_from(const json& j, const std::string& place, std::string* fault) {
         RidePoint p;
         t.number("time_s", p.time_s, 0.0, 1e6);
         t.number("value", p.value, -200.0, 200.0);
-        if (t.word("segment", {"line", "step"}) == 1) p.segment = Segment::step;
+        if (t.word("segment", segment_names) == 1) p.segment = Segment::step;
         curve.insert(p);
     }
     return curve;
@@ -185,8 +190,8 @@ Track track_from(const json& j, const std::string& place, const fs::path& folder
     t.text("name", track.name, true);
     t.text("file", file, true);
     if (!file.empty()) track.file = (folder / fs::path(file)).lexically_normal();
-    if (const int n = t.word("kind", {"auto", "percussive", "sustained"}); n > 0)
-        track.kind = n == 1 ? Kind::percussive : Kind::sustained;
+    if (const int n = t.word("kind", kind_names); n > 0) track.kind = n == 1 ? Kind::percussive : Kind::sustained;
+    if (const int n = t.word("family", family_names); n >= 0) track.family = static_cast<Family>(n);
     if (const json* v = t.take("target")) track.target = target_from(*v, t.at("target"), {}, fault);
     t.number("trim_db", track.trim_db, -trim_max_db, trim_max_db);
     t.level("fader_db", track.fader_db);
@@ -270,9 +275,7 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
     t.take("format");
     t.take("version");
     t.integer("sample_rate", s.sample_rate, 8000, 768000);
-    if (const int n = t.word("pan_law", {pan_law_names[0], pan_law_names[1], pan_law_names[2], pan_law_names[3]});
-        n >= 0)
-        s.pan_law = static_cast<PanLaw>(n);
+    if (const int n = t.word("pan_law", pan_law_names); n >= 0) s.pan_law = static_cast<PanLaw>(n);
     if (const json* v = t.take("target_sheet")) {
         const json sheet = *v;
         Taker r(sheet, "target_sheet", &fault);

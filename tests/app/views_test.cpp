@@ -114,6 +114,63 @@ TEST_F(Window, song_map_goes_loops_and_zooms) {
     EXPECT_NEAR(work().time.to_s(), 5.0, 0.001);
 }
 
+TEST_F(Window, sections_are_made_named_moved_and_undone) {
+    import_all();
+    work().player.locate(1.0);
+    answers.text = "intro";
+    QTest::keyClick(window.get(), Qt::Key_N);
+    work().player.locate(3.0);
+    answers.text = "verse";
+    QTest::keyClick(window.get(), Qt::Key_N);
+    ASSERT_EQ(session().sections.size(), 2u);
+    EXPECT_EQ(session().sections[1].name, "verse");
+    EXPECT_NEAR(session().sections[1].start_s, 3.0, 0.001);
+    auto* map = find<SongMap>("songMap");
+    const int wide = map->width() - head_width - mains_width - scroll_width;
+    const auto at = [&](double time_s) {
+        return QPoint(head_width + static_cast<int>(std::lround(wide * time_s / 5.0)), 8);
+    };
+    drag(map, at(3.0), at(2.0));
+    EXPECT_NEAR(session().sections[1].start_s, 2.0, 0.02);
+    drag(map, at(2.0), at(0.2));  // not past the one before
+    EXPECT_GT(session().sections[1].start_s, session().sections[0].start_s);
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_NEAR(session().sections[1].start_s, 3.0, 0.001);
+    answers.text.clear();  // cancelled
+    QTest::keyClick(window.get(), Qt::Key_N);
+    EXPECT_EQ(session().sections.size(), 2u);
+}
+
+TEST_F(Window, the_loudest_passage_is_looped) {
+    const auto x = make(20 * 48000, 1, [s = sine(440, 48000, 0.02)](int64_t i, int c) {
+        return s(i, c) * (i / 48000 >= 9 && i / 48000 < 18 ? 10.0 : 1.0);
+    });
+    drop({write(folder / "steps.wav", x, 1)});
+    settle();
+    QTest::keyClick(window.get(), Qt::Key_R, Qt::ControlModifier);
+    wait_for([&] { return work().player.loop().on; });
+    EXPECT_GE(work().player.loop().from_s, 8.99);
+    EXPECT_LE(work().player.loop().to_s, 18.01);
+    QTest::keyClick(window.get(), Qt::Key_R, Qt::ShiftModifier);
+    wait_for([&] { return work().player.loop().from_s < 8.0 || work().player.loop().to_s > 18.5; });
+}
+
+TEST_F(Window, rows_are_reordered_and_renamed_by_keys) {
+    import_all();
+    const std::string first = track(0).name;
+    work().document.select_only(track(0).id);
+    QTest::keyClick(window.get(), Qt::Key_Down, Qt::AltModifier);
+    EXPECT_EQ(track(1).name, first);
+    EXPECT_EQ(window->findChildren<RowHead*>().size(), 3);
+    QTest::keyClick(window.get(), Qt::Key_Up, Qt::AltModifier);
+    QTest::keyClick(window.get(), Qt::Key_Up, Qt::AltModifier);  // at the top already
+    EXPECT_EQ(track(0).name, first);
+    answers.text = "Big drum";
+    QTest::keyClick(window.get(), Qt::Key_F2);
+    EXPECT_EQ(track(0).name, "Big drum");
+}
+
 // --- lanes ----------------------------------------------------------------------------------------------------------
 
 TEST_F(Window, fine_drags_are_a_tenth_and_a_drag_is_one_step) {

@@ -36,6 +36,10 @@ struct Answers : Prompter {
         ++asked;
         return answer;
     }
+    QString text;
+    std::optional<QString> ask_text(const QString&, const QString&, const QString&) override {
+        return text.isEmpty() ? std::nullopt : std::optional(text);
+    }
     void complain(const QString& text) override { complaints << text; }
 };
 

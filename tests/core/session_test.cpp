@@ -19,6 +19,7 @@ Session example(const fs::path& folder) {
         t.trim_db = -3.5, t.fader_db = silence_db, t.pan = -0.25, t.mute = true, t.polarity_inverted = true;
         t.delay_samples = -317, t.kind = Kind::percussive, t.locked = true, t.ink = 7;
         t.target = Target{Measure::average, -30.0, -28.0, -26.0};
+        t.family = Family::strings;
     });
     s = with_track(s, 2, [](Track& t) {
         t.width = 0.5, t.solo = true;
@@ -57,6 +58,7 @@ TEST(SessionFile, comes_back_as_it_was) {
     EXPECT_EQ(after.tracks[2]->file, "/elsewhere/Pad.wav");
     EXPECT_TRUE(std::isinf(after.tracks[0]->fader_db));
     EXPECT_EQ(*after.tracks[0]->target, *before.tracks[0]->target);
+    EXPECT_EQ(after.tracks[0]->family, Family::strings);
     EXPECT_EQ(*after.tracks[1]->level_ride, *before.tracks[1]->level_ride);
     EXPECT_EQ(after.next_id, 4u);
 }
@@ -265,6 +267,52 @@ TEST(Settings, by_name_keep_their_ranges) {
     EXPECT_EQ(t.trim_db, -3.5);
     ASSERT_TRUE(set_by_name(t, "kind", "auto"));
     EXPECT_FALSE(t.kind);
+}
+
+TEST(Rows, move_in_their_order_as_far_as_there_is_room) {
+    const Session s = with_files({}, {"/a.wav", "/b.wav", "/c.wav", "/d.wav"});
+    const auto order = [](const Session& x) {
+        std::string names;
+        for (const auto& t : x.tracks) names += t->name;
+        return names;
+    };
+    EXPECT_EQ(order(with_tracks_moved(s, {3}, -1)), "acbd");
+    EXPECT_EQ(order(with_tracks_moved(s, {1, 3}, -1)), "acbd");  // a is at the top already
+    EXPECT_EQ(order(with_tracks_moved(s, {2, 3}, 5)), "adbc");
+    EXPECT_EQ(order(with_tracks_moved(s, {1, 2}, 1)), "cabd");
+    EXPECT_EQ(order(with_tracks_moved(s, {}, 1)), "abcd");
+}
+
+TEST(Family, is_guessed_from_the_words_of_a_name) {
+    for (const auto& [name, family] : std::vector<std::pair<const char*, Family>>{{"03 Snare top", Family::drums},
+                                                                                  {"HATS_loop", Family::drums},
+                                                                                  {"Bass DI", Family::bass},
+                                                                                  {"BV left", Family::voices},
+                                                                                  {"lead vox", Family::keys},
+                                                                                  {"Strings hi", Family::strings},
+                                                                                  {"Shaker-2", Family::percussion},
+                                                                                  {"take 7", Family::other},
+                                                                                  {"", Family::other},
+                                                                                  {"Canal Water", Family::effects},
+                                                                                  {"Guitars", Family::guitars}})
+        EXPECT_EQ(guess_family(name), family) << name;
+    const Session s = with_files({}, {"/Kick.wav", "/Voice.wav"});
+    EXPECT_NE(s.tracks[0]->ink, s.tracks[1]->ink);
+    Track t = *s.tracks[0];
+    t.family = Family::effects;  // the user's word wins
+    EXPECT_EQ(family_of(t), Family::effects);
+}
+
+TEST(Sections, stand_in_order_of_time) {
+    Session s = with_section({}, {"verse", 10.0});
+    s = with_section(s, {"intro", 0.0});
+    s = with_section(s, {"outro", 30.0});
+    EXPECT_EQ(s.sections[0].name, "intro");
+    EXPECT_EQ(section_at(s, 9.99), 0);
+    EXPECT_EQ(section_at(s, 10.0), 1);
+    EXPECT_EQ(section_at(with_section({}, {"verse", 10.0}), 5.0), -1);
+    EXPECT_EQ(section_end_s(s, 1, 40.0), 30.0);
+    EXPECT_EQ(section_end_s(s, 2, 40.0), 40.0);
 }
 
 TEST(SessionFromFolder, takes_files_in_name_order_at_the_rate_of_most) {

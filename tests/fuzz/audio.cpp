@@ -13,6 +13,7 @@ extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
     std::ofstream(file, std::ios::binary)
         .write(reinterpret_cast<const char*>(data), static_cast<std::streamsize>(size));
     const auto outcome = measure_file(file);
+    std::filesystem::remove(file);
     if (outcome) {
         const Measurement& m = outcome->measurement;
         for (const Level& l : {m.sample_peak_dbfs, m.true_peak_dbtp, m.rms_dbfs, m.average_dbfs, m.integrated_lufs})

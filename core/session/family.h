@@ -1,0 +1,22 @@
+// Families of tracks: what belongs together in a mix.
+#pragma once
+
+#include <array>
+#include <string_view>
+
+namespace isotonus {
+
+enum class Family { drums, percussion, bass, guitars, keys, strings, voices, effects, other };
+
+inline constexpr std::array<const char*, 9> family_names{"drums",   "percussion", "bass",    "guitars", "keys",
+                                                         "strings", "voices",     "effects", "other"};
+inline const char* family_name(Family family) { return family_names[static_cast<size_t>(family)]; }
+
+/// From the words of a track's name: "03 Snare top" is drums, "BV left" voices; a plural counts as its singular.
+/// The first word that says something wins; none makes it `other`.  The words are common practice, no source.
+Family guess_family(std::string_view name);
+
+/// The ink that rows of a family get when they come in, 0 … 8.
+inline int ink_of(Family family) { return static_cast<int>(family); }
+
+}  // namespace isotonus
