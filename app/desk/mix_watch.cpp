@@ -24,36 +24,44 @@ void MixWatch::need_figures() {
 }
 
 void MixWatch::restart() {
-    if (running_) running_->cancel();
-    pool_.clear();
-    running_ = std::make_shared<Progress>();
     busy_ = true;
     figures_.reset();
+    if (searching_) {
+        // While a fader moves, each search is let finish and the newest plan comes next: the figure follows the hand.
+        again_ = true;
+        emit changed();
+        return;
+    }
+    if (running_) running_->cancel();
+    running_ = std::make_shared<Progress>();
+    searching_ = true;
     pool_.start([this, plan = player_.plan(), progress = running_, figures_too = figures_wanted_ || figures_needed_] {
         const auto found = whole_song_peak(plan, progress.get());
-        if (progress->cancelled()) return;
         std::optional<Peak> peak;
         if (found)
             peak = Peak{level_from_gain(static_cast<double>(found->peak)),
                         static_cast<double>(found->frame) / plan->sample_rate};
-        QMetaObject::invokeMethod(this, [this, peak, progress, figures_too] {
-            if (progress != running_) return;
-            peak_ = peak;
-            busy_ = figures_too;
-            emit changed();
-        });
+        QMetaObject::invokeMethod(this, [this, peak, figures_too] { peak_found(peak, figures_too); });
         if (!figures_too) return;
         const auto measured = measure_mix(plan, progress.get());
-        if (progress->cancelled()) return;
         QMetaObject::invokeMethod(this, [this, measured, progress] {
-            if (progress != running_) return;
+            if (progress != running_ || searching_) return;  // a newer plan is on its way
             if (measured) figures_ = *measured;
-            figures_needed_ = false;
-            busy_ = false;
+            figures_needed_ = busy_ = false;
             emit changed();
         });
     });
     emit changed();
+}
+
+void MixWatch::peak_found(const std::optional<Peak>& peak, bool figures_follow) {
+    searching_ = false;
+    peak_ = peak;
+    busy_ = figures_follow || again_;
+    if (std::exchange(again_, false))
+        restart();
+    else
+        emit changed();
 }
 
 }  // namespace isotonus

@@ -35,13 +35,15 @@ class MixWatch : public QObject {
 
   private:
     void restart();
+    void peak_found(const std::optional<Peak>& peak, bool figures_follow);
 
     Player& player_;
     QThreadPool pool_;
     std::shared_ptr<Progress> running_;
     std::optional<Peak> peak_;
     std::optional<Measurer::Outcome> figures_;
-    bool busy_ = false, figures_wanted_ = false, figures_needed_ = false;
+    bool busy_ = false, searching_ = false, again_ = false;
+    bool figures_wanted_ = false, figures_needed_ = false;
 };
 
 }  // namespace isotonus

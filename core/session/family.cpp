@@ -72,6 +72,7 @@ constexpr std::pair<const char*, Family> words[] = {{"kick", Family::drums},
 }  // namespace
 
 Family guess_family(std::string_view name) {
+    Family found = Family::other;
     std::string word;
     for (size_t i = 0; i <= name.size(); ++i) {
         const bool letter = i < name.size() && std::isalpha(static_cast<unsigned char>(name[i]));
@@ -81,10 +82,10 @@ Family guess_family(std::string_view name) {
         }
         const std::string singular = word.ends_with('s') ? word.substr(0, word.size() - 1) : word;
         for (const auto& [known, family] : words)
-            if (word == known || singular == known) return family;
+            if (word == known || singular == known) found = family;
         word.clear();
     }
-    return Family::other;
+    return found;
 }
 
 }  // namespace isotonus

@@ -13,7 +13,8 @@ inline constexpr std::array<const char*, 9> family_names{"drums",   "percussion"
 inline const char* family_name(Family family) { return family_names[static_cast<size_t>(family)]; }
 
 /// From the words of a track's name: "03 Snare top" is drums, "BV left" voices; a plural counts as its singular.
-/// The first word that says something wins; none makes it `other`.  The words are common practice, no source.
+/// The last word that says something wins ("Water Pad" is a pad, a bass drum a drum); none makes it `other`.  The words
+/// are common practice, no source.
 Family guess_family(std::string_view name);
 
 /// The ink that rows of a family get when they come in, 0 … 8.
