@@ -156,6 +156,7 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
         work_.document.edit_tracks(tr("Invert polarity"), work_.document.moved_with(id_),
                                    [](Track& t) { t.polarity_inverted = !t.polarity_inverted; });
     });
+    if (QAction* phase = window()->findChild<QAction*>("checkPhase")) menu.addAction(phase);
     connect(menu.addAction(tr("Remove from the session")), &QAction::triggered, this, [this] {
         work_.document.edit(tr("Remove tracks"),
                             without_tracks(work_.document.session(), work_.document.moved_with(id_)));

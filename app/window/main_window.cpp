@@ -1,5 +1,7 @@
 #include "app/window/main_window.h"
 
+#include "app/stage/phase_dialog.h"
+
 #include <QAction>
 #include <QApplication>
 #include <QCheckBox>
@@ -148,6 +150,7 @@ void MainWindow::make_actions() {
         [this] { work_.loop_passage(Workspace::Passages::widest); });
     add("loopLoudest", tr("Loop the loudest passage"), QKeySequence("Ctrl+R"),
         [this] { work_.loop_passage(Workspace::Passages::loudest); });
+    add("checkPhase", tr("Check phase and polarity of the selected rows"), Qt::Key_H, [this] { check_phase(); });
     add("rowsUp", tr("Selected rows up"), QKeySequence("Alt+Up"), [this] { move_rows(-1); });
     add("rowsDown", tr("Selected rows down"), QKeySequence("Alt+Down"), [this] { move_rows(1); });
     add("renameRow", tr("Rename the row"), Qt::Key_F2, [this] {
@@ -195,6 +198,15 @@ void MainWindow::make_actions() {
         {"Insert, Delete, T", tr("Ride: point at the playhead, take points away, step or line")},
         {"[ and ]", tr("Ride: the point before, the point after; arrows move it")}};
     for (const auto& [keys, what] : by_lanes) keys_.push_back({keys, what});
+}
+
+void MainWindow::check_phase() {
+    if (work_.document.selected().size() < 2) {
+        emit work_.hint(tr(
+            "Select the rows that were recorded from one source, two at least; the first selected is the reference."));
+        return;
+    }
+    PhaseDialog(work_, work_.document.selected(), this).exec();
 }
 
 void MainWindow::move_rows(int by) {

@@ -41,6 +41,7 @@ class MainWindow : public QMainWindow {
     void refresh_titles();
     void show_keys();
     void show_settings();
+    void check_phase();
     void move_rows(int by);
     void toggle_flag(bool Track::*flag, const QString& name);
     void use_device(const QString& name);

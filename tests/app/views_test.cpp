@@ -301,6 +301,40 @@ TEST_F(Window, settings_are_changed_in_their_dialog) {
     set_plain_rms(false);
 }
 
+TEST_F(Window, microphones_of_one_source_are_aligned) {
+    const auto close = make(240000, 1, [n = noise(8, 0.8)](int64_t i, int c) {
+        return n(i % 24000, c) * std::exp(-static_cast<double>(i % 24000) / 1500.0);
+    });
+    std::vector<float> room(close.size(), 0.0f);
+    for (size_t i = 150; i < room.size(); ++i) room[i] = -0.6f * close[i - 150];
+    drop({write(folder / "close.wav", close, 1), write(folder / "room.wav", room, 1)});
+    settle();
+    QTest::keyClick(window.get(), Qt::Key_H);  // one row: a hint, no dialog
+    QTest::keyClick(window.get(), Qt::Key_A, Qt::ControlModifier);
+    QTimer::singleShot(50, [this] {
+        auto* dialog = qobject_cast<QDialog*>(QApplication::activeModalWidget());
+        ASSERT_TRUE(dialog);
+        auto* apply = dialog->findChild<QPushButton*>("phaseApply");
+        wait_for([&] { return apply->isEnabled(); });
+        auto* table = dialog->findChild<QTableWidget*>("phaseTable");
+        EXPECT_EQ(table->item(0, 1)->text(), "reference");
+        EXPECT_EQ(table->item(1, 1)->text(), "150.0 samples");
+        EXPECT_EQ(table->item(1, 4)->text(), "inverted");
+        QTest::mouseClick(apply, Qt::LeftButton);
+        wait_for([&] { return table->item(1, 4)->text() == "same"; });
+        EXPECT_EQ(table->item(1, 6)->text(), "1.00");
+        QTest::keyClick(dialog, Qt::Key_Escape);
+    });
+    QTest::keyClick(window.get(), Qt::Key_H);
+    EXPECT_EQ(track(1).delay_samples, -150);
+    EXPECT_TRUE(track(1).polarity_inverted);
+    EXPECT_EQ(work().document.undo_name(), "Align 1 row(s) to close");
+    window->activateWindow();
+    QTest::qWait(50);
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(track(1).delay_samples, 0);
+}
+
 TEST_F(Window, f1_lists_every_key) {
     int rows = 0;
     QTimer::singleShot(50, [&rows] {
