@@ -48,8 +48,15 @@ std::vector<MissingFile> Materials::missing() const {
 double Materials::progress() const { return asked_ > 0 ? 1.0 - static_cast<double>(waiting_) / asked_ : 1.0; }
 
 void Materials::cancel() {
+    if (waiting_ == 0) return;
     stop_->cancel();
+    stop_ = std::make_shared<Progress>();
     pool_.clear();
+    for (auto& [key, entry] : entries_)
+        if (!entry.material && !entry.error) entry.error = Error{key.first, tr("reading was cancelled").toStdString()};
+    waiting_ = 0;
+    emit changed();
+    emit finished();
 }
 
 void Materials::retry() {
@@ -59,10 +66,7 @@ void Materials::retry() {
 
 void Materials::request_missing() {
     const int rate = document_.session().sample_rate;
-    if (waiting_ == 0) {
-        asked_ = 0;
-        if (stop_->cancelled()) stop_ = std::make_shared<Progress>();
-    }
+    if (waiting_ == 0) asked_ = 0;
     for (const auto& track : document_.session().tracks) {
         const Key key = key_of(*track, rate);
         if (entries_.contains(key)) continue;
@@ -71,7 +75,8 @@ void Materials::request_missing() {
         ++asked_;
         pool_.start([this, key, stop = stop_] {
             auto loaded = load_material(key.first, key.second, stop.get());
-            QMetaObject::invokeMethod(this, [this, key, loaded = std::move(loaded)] {
+            QMetaObject::invokeMethod(this, [this, key, stop, loaded = std::move(loaded)] {
+                if (stop->cancelled()) return;
                 Entry& entry = entries_[key];
                 if (loaded)
                     entry.material = *loaded;

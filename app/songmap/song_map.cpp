@@ -21,6 +21,7 @@ SongMap::SongMap(Workspace& work, QWidget* parent) : QWidget(parent), work_(work
     connect(&work_.player, &Player::plan_changed, this, redraw);
     connect(&work_.time, &TimeView::changed, this, redraw);
     connect(&work_.document, &Document::session_changed, this, [this] { update(); });
+    connect(&work_.materials, &Materials::changed, this, [this] { update(); });
     connect(&work_.player, &Player::loop_changed, this, [this] { update(); });
     connect(&work_.player, &Player::moved, this, [this] {
         const int x = static_cast<int>(std::lround(time().place(work_.player.position_s())));
@@ -211,14 +212,16 @@ void SongMap::paintEvent(QPaintEvent* event) {
         painter.fillRect(x, 2, 1, height() - 3, theme().accent);
         painter.fillRect(x - 3, height() - 5, 7, 4, theme().accent);
     }
-    if (work_.mix.busy() || work_.materials.waiting() > 0) {
+    if (work_.materials.waiting() > 0) {
+        const QRect place(width() - mains_width + 16, 4, mains_width - 32, 14);
         painter.setPen(theme().faint);
-        painter.drawText(
-            QRect(width() - mains_width + 16, 4, mains_width - 24, 16), Qt::AlignVCenter,
-            work_.materials.waiting() > 0 ? tr("reading %1 files…").arg(work_.materials.waiting()) : QString());
+        painter.drawText(place, Qt::AlignVCenter, tr("reading %1 files, Esc stops").arg(work_.materials.waiting()));
+        painter.fillRect(place.left(), 20, place.width(), 3, theme().rule);
+        painter.fillRect(place.left(), 20, static_cast<int>(place.width() * work_.materials.progress()), 3,
+                         theme().accent);
     }
     painter.setPen(theme().faint);
-    painter.drawText(QRect(width() - mains_width + 16, 20, mains_width - 24, 44),
+    painter.drawText(QRect(width() - mains_width + 16, 28, mains_width - 24, 44),
                      Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap,
                      work_.time.to_s() - work_.time.from_s() < work_.time.song_s() - 0.001
                          ? tr("zoomed: %1 to %2").arg(time_text(work_.time.from_s()), time_text(work_.time.to_s()))

@@ -24,6 +24,13 @@ FileActions::FileActions(Workspace& work, Settings& settings, QObject* parent)
 
 void FileActions::complain(const Error& error) { work_.prompter->complain(QString::fromStdString(error.text())); }
 
+void FileActions::complain_of(const std::vector<Error>& problems) {
+    if (problems.empty()) return;
+    QStringList lines;
+    for (const Error& p : problems) lines << QString::fromStdString(p.text());
+    work_.prompter->complain(tr("Not everything could be added:") + '\n' + lines.join('\n'));
+}
+
 bool FileActions::may_leave() {
     if (work_.document.is_saved()) return true;
     switch (work_.prompter->ask(tr("Unsaved changes"),
@@ -71,7 +78,7 @@ bool FileActions::open_path(const fs::path& path) {
     }
     work_.player.stop();
     work_.document.adopt(std::move(*session), std::nullopt, false);
-    for (const Error& p : problems) complain(p);
+    complain_of(problems);
     return true;
 }
 
@@ -151,10 +158,7 @@ void FileActions::add_files(const std::vector<fs::path>& files, std::vector<Erro
         work_.document.edit(tr("Add %n track(s)", nullptr, static_cast<int>(readable.size())),
                             with_files(next, readable));
     }
-    if (problems.empty()) return;
-    QStringList lines;
-    for (const Error& p : problems) lines << QString::fromStdString(p.text());
-    work_.prompter->complain(tr("Not everything could be added:") + '\n' + lines.join('\n'));
+    complain_of(problems);
 }
 
 void FileActions::open_demo() {

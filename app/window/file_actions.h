@@ -33,6 +33,7 @@ class FileActions : public QObject {
     bool open_session(const fs::path& file);
     void add_files(const std::vector<fs::path>& files, std::vector<Error> problems);
     void complain(const Error& error);
+    void complain_of(const std::vector<Error>& problems);  ///< all of them at once
 
     Workspace& work_;
     Settings& settings_;

@@ -122,6 +122,7 @@ void MainWindow::make_actions() {
     item(add("importFolder", tr("Add a folder of audio…"), QKeySequence("Ctrl+Shift+I"),
              [this] { files_.import_folder(); }));
     item(add("relink", tr("Find missing files…"), {}, [this] { files_.relink(); }));
+    item(add("readAgain", tr("Read files again"), Qt::Key_F5, [this] { work_.materials.retry(); }));
     item(add("demo", tr("Open the demo"), {}, [this] { files_.open_demo(); }));
     main_menu_->addSeparator();
     undo_action_ = add("undoAction", tr("Undo"), QKeySequence("Ctrl+Z"), [this] { work_.document.undo(); });
@@ -139,6 +140,7 @@ void MainWindow::make_actions() {
     add("menuAction", tr("Menu"), Qt::Key_F10, [this] { menu_->showMenu(); });
 
     add("play", tr("Play or stop"), Qt::Key_Space, [this] { work_.player.toggle_playing(); });
+    add("stopReading", tr("Stop reading files"), Qt::Key_Escape, [this] { work_.materials.cancel(); });
     add("start", tr("To the start"), Qt::Key_Home, [this] { work_.player.locate(0.0); });
     add("loopAction", tr("Loop on or off"), Qt::Key_R, [this] { findChild<QToolButton*>("loop")->click(); });
     add("toPeak", tr("To just before the mix's peak"), Qt::Key_K, [this] {

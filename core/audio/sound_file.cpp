@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <array>
+#include <atomic>
 #include <cmath>
 #include <cstring>
 #include <set>
@@ -229,7 +230,9 @@ Result<SoundWriter> SoundWriter::create(const fs::path& file, int channels, int 
                                         int64_t expected_frames) {
     SoundWriter writer;
     writer.file_ = file;
-    writer.temporary_ = file.parent_path() / fmt::format(".{}.{}.part", file.filename().string(), getpid());
+    static std::atomic<unsigned> count{0};  // two threads may be converting the same file
+    writer.temporary_ =
+        file.parent_path() / fmt::format(".{}.{}.{}.part", file.filename().string(), getpid(), count.fetch_add(1));
     constexpr int64_t wav_limit = 0xFFFF0000;
     SF_INFO info{};
     info.channels = channels;

@@ -283,6 +283,30 @@ TEST_F(Window, stations_tell_how_far_their_work_is) {
     EXPECT_EQ(find<StationTab>("stationGather")->accessibleDescription(), "3 tracks");
 }
 
+TEST_F(Window, reading_can_be_stopped_and_taken_up_again) {
+    std::vector<fs::path> files;
+    for (int n = 0; n < 24; ++n) {
+        files.push_back(folder / ("copy " + std::to_string(n) + ".wav"));
+        write(files.back(), make(44100 * 4, 2, noise(static_cast<uint32_t>(n), 0.3)), 2, 44100);
+    }
+    files.push_back(folder / "audio/1 Kick.wav");
+    files.push_back(folder / "audio/2 Pad.wav");
+    Session s = with_files({}, files);  // at 48 kHz: every copy has to be converted first
+    work().document.edit("Add", s);
+    ASSERT_GT(work().materials.waiting(), 0);
+    QTest::keyClick(window.get(), Qt::Key_Escape);
+    EXPECT_EQ(work().materials.waiting(), 0);
+    const auto missing = work().materials.missing();
+    ASSERT_FALSE(missing.empty());
+    EXPECT_EQ(missing.back().error.what, "reading was cancelled");
+    QTest::qWait(100);
+    EXPECT_EQ(work().materials.waiting(), 0);  // what was still running does not count any more
+    QTest::keyClick(window.get(), Qt::Key_F5);
+    settle();
+    EXPECT_TRUE(work().materials.missing().empty());
+    EXPECT_EQ(work().player.plan()->tracks.size(), files.size());
+}
+
 // --- dialogs --------------------------------------------------------------------------------------------------------
 
 TEST_F(Window, settings_are_changed_in_their_dialog) {
