@@ -1,5 +1,6 @@
 #include "core/audio/sound_file.h"
 
+#include <fcntl.h>
 #include <fmt/format.h>
 #include <sndfile.h>
 #include <unistd.h>
@@ -113,7 +114,7 @@ Result<SoundReader> SoundReader::open(const fs::path& file) {
     if (fs::is_directory(status)) return fail(name, "this is a folder, not an audio file");
     if (!fs::is_regular_file(status)) return fail(name, "this is not a regular file");
     if (fs::file_size(file, problem) == 0) return fail(name, "the file is empty");
-    if (access(file.c_str(), R_OK) != 0) return fail(name, "no permission to read the file");
+    if (faccessat(AT_FDCWD, file.c_str(), R_OK, AT_EACCESS) != 0) return fail(name, "no permission to read the file");
 
     SoundReader reader;
     reader.name_ = name;

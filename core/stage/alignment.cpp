@@ -60,7 +60,9 @@ std::vector<int64_t> strongest_hits(const LevelSummary& summary, int sample_rate
     std::sort(blocks.begin(), blocks.end(), [](const auto& a, const auto& b) { return a.first > b.first; });
     std::vector<int64_t> hits;
     const int64_t apart = sample_rate / 5;
-    for (const auto& [power, frame] : blocks) {
+    for (const auto& block : blocks) {
+        const float power = block.first;
+        const int64_t frame = block.second;
         if (hits.size() == most_hits || power < loudest * 0.01f || power == 0.0f) break;
         const bool alone =
             std::all_of(hits.begin(), hits.end(), [&](int64_t h) { return std::abs(h - frame) >= apart; });
