@@ -132,8 +132,6 @@ LiveLevels Engine::levels() {
         for (size_t i = 0; i < out.tracks.size(); ++i) {
             out.tracks[i].peak_after_trim = std::max(out.tracks[i].peak_after_trim, e->tracks[i].peak_after_trim);
             out.tracks[i].peak_after_fader = std::max(out.tracks[i].peak_after_fader, e->tracks[i].peak_after_fader);
-            out.tracks[i].square_after_fader =
-                std::max(out.tracks[i].square_after_fader, e->tracks[i].square_after_fader);
         }
         for (int c = 0; c < 2; ++c) {
             out.main_peak[c] = std::max(out.main_peak[c], e->peak[c]);

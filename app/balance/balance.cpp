@@ -40,12 +40,16 @@ QString BalanceLane::value_text() const {
 QString BalanceLane::sentence() const {
     const Track& t = *track();
     QString text = tr("%1: fader %2, pan %3").arg(track_name(), db_text(t.fader_db), pan_text(t.pan));
-    if (const Measurement* m = work_.materials.measured(t); m && m->sample_peak_dbfs && !t.level_ride)
-        text += tr("; whole-song peak after the fader %1")
-                    .arg(db_text(*m->sample_peak_dbfs + t.trim_db + t.fader_db, "dBFS"));
+    if (const Level peak = song_peak_dbfs())
+        text += tr("; whole-song peak after the fader %1").arg(db_text(*peak, "dBFS"));
     if (const auto* bars = work_.player.meters().find(id()); bars && std::isfinite(bars->after_fader.highest_db))
         text += tr("; highest heard %1").arg(db_text(bars->after_fader.highest_db, "dBFS"));
     return text + '.';
+}
+
+Level BalanceLane::song_peak_dbfs() const {
+    const Measurement* m = work_.materials.measured(*track());
+    return m && !track()->level_ride ? peak_after_fader_dbfs(*track(), *m) : std::nullopt;
 }
 
 void BalanceLane::move_fader(double to_db, uint64_t gesture) {
@@ -191,10 +195,8 @@ void BalanceLane::paint_meter(QPainter& painter) {
     }
     if (shown_hold_db_ > -60.0)
         painter.fillRect(x(shown_hold_db_), place.top() - 1, 2, place.height() + 2, theme().ink);
-    const Track& t = *track();
-    if (const Measurement* m = work_.materials.measured(t);
-        m && m->sample_peak_dbfs && !t.level_ride && std::isfinite(t.fader_db)) {
-        const int at = x(*m->sample_peak_dbfs + t.trim_db + t.fader_db);  // whole-song peak after the fader
+    if (const Level peak = song_peak_dbfs()) {
+        const int at = x(*peak);
         painter.setPen(theme().ink);
         painter.drawLine(at - 3, place.bottom() + 3, at, place.bottom());
         painter.drawLine(at + 3, place.bottom() + 3, at, place.bottom());

@@ -27,6 +27,8 @@ class BalanceLane : public Lane {
     enum class Part { fader, pan };
     void move_fader(double to_db, uint64_t gesture);
     void move_pan(double to, uint64_t gesture);
+    /// After the fader; not told for a ridden track, whose peak the ride changes.
+    Level song_peak_dbfs() const;
     QRect meter_place() const;
     QRect clip_flag() const;
     void paint_fader(QPainter& painter);

@@ -126,6 +126,7 @@ void Lane::open_entry() {
     if (!entry_) {
         entry_ = new QLineEdit(this);
         entry_->setObjectName("valueEntry");
+        entry_->installEventFilter(this);
         connect(entry_, &QLineEdit::editingFinished, this, [this] {
             const QString text = entry_->text();
             const bool confirmed = entry_->hasFocus();
@@ -140,6 +141,16 @@ void Lane::open_entry() {
     entry_->selectAll();
     entry_->show();
     entry_->setFocus();
+}
+
+bool Lane::eventFilter(QObject* watched, QEvent* event) {
+    const bool key = event->type() == QEvent::ShortcutOverride || event->type() == QEvent::KeyPress;
+    if (watched == entry_ && key && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
+        event->accept();  // Esc is the window's key too: here it leaves the value as it was
+        if (event->type() == QEvent::KeyPress) setFocus();
+        return true;
+    }
+    return QWidget::eventFilter(watched, event);
 }
 
 void Lane::enterEvent(QEnterEvent*) { emit work_.hint(sentence()); }

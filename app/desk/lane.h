@@ -53,6 +53,7 @@ class Lane : public QWidget {
     virtual void place_children() {}
 
     void open_entry();
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;

@@ -30,19 +30,16 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
     QStringList words;
     const bool heard = work_.document.session().is_heard(t) && std::isfinite(t.fader_db);
     const Measurement& f = m->measurement;
-    if (heard && f.sample_peak_dbfs) {
-        const double by = t.trim_db + t.fader_db;
-        if (f.average_dbfs) {
+    const Level peak = peak_after_fader_dbfs(t, f), average = average_after_fader_dbfs(t, f);
+    if (heard && peak) {
+        const auto x_of = [&](double db) { return static_cast<int>(ruler.place(std::min(0.0, db))); };
+        if (average) {
             QColor bar = theme().track_ink(t.ink);
             bar.setAlpha(80);
-            painter.fillRect(QRect(QPoint(static_cast<int>(ruler.place(-60)), 13),
-                                   QPoint(static_cast<int>(ruler.place(std::min(0.0, *f.average_dbfs + by))), 22)),
-                             bar);
+            painter.fillRect(QRect(QPoint(x_of(-60.0), 13), QPoint(x_of(*average), 22)), bar);
         }
-        painter.fillRect(static_cast<int>(ruler.place(std::min(0.0, *f.sample_peak_dbfs + by))) - 1, 10, 3, 15,
-                         theme().ink);
-        words << (t.level_ride ? tr("peak %1 before its ride") : tr("peak %1"))
-                     .arg(db_text(*f.sample_peak_dbfs + by, "dBFS"))
+        painter.fillRect(x_of(*peak) - 1, 10, 3, 15, theme().ink);
+        words << (t.level_ride ? tr("peak %1 before its ride") : tr("peak %1")).arg(db_text(*peak, "dBFS"))
               << tr("pan %1").arg(pan_text(t.pan));
         if (t.level_ride) words << tr("ridden");
         if (t.polarity_inverted) words << tr("polarity inverted");

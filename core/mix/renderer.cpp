@@ -85,19 +85,14 @@ void Renderer::add_moving(size_t track, int64_t first, int64_t frames, const flo
 
 void Renderer::raise_levels(size_t track, int64_t first, int64_t frames, const float* in, TrackLevels& levels) const {
     const PlanTrack& t = plan_->tracks[track];
-    kernels::Stretch s;
-    kernels::measure_stretch(in, static_cast<size_t>(frames), t.channels, &s);
-    float peak = 0.0f;
-    for (int c = 0; c < t.channels; ++c) peak = std::max({peak, -s.low[c], s.high[c]});
+    const float peak = kernels::peak(in, static_cast<size_t>(frames * t.channels));
     // The ride is taken at the middle of the part (at most 512 frames): a lamp on a screen cannot show more.
     double ride = 1.0;
     if (t.level_ride) level_ride_gains(*t.level_ride, plan_->sample_rate, first + frames / 2, 1, &ride);
     const double level = t.trim_gain * t.fader_gain * ride;
-    const double square = (s.square[0] + s.square[1]) / static_cast<double>(frames * t.channels);
     levels.peak_after_trim =
         std::max(levels.peak_after_trim, static_cast<float>(static_cast<double>(peak) * t.trim_gain));
     levels.peak_after_fader = std::max(levels.peak_after_fader, static_cast<float>(static_cast<double>(peak) * level));
-    levels.square_after_fader = std::max(levels.square_after_fader, static_cast<float>(square * level * level));
 }
 
 void Renderer::process(int64_t first, int64_t frames, std::span<const float* const> inputs, float* out,

@@ -12,8 +12,7 @@ namespace isotonus {
 /// Live levels of one track over one block, linear.
 struct TrackLevels {
     float peak_after_trim = 0.0f;
-    float peak_after_fader = 0.0f;    ///< with the ride, before the pan
-    float square_after_fader = 0.0f;  ///< mean of x^2, both channels
+    float peak_after_fader = 0.0f;  ///< with the ride, before the pan
 };
 
 /// Built where allocation is allowed; take_over and process are real-time safe.

@@ -54,6 +54,14 @@ Fit fit_of(const Staging& s) {
     return Fit::inside;
 }
 
+Level peak_after_fader_dbfs(const Track& track, const Measurement& measured) {
+    return std::isinf(track.fader_db) ? std::nullopt : plus(measured.sample_peak_dbfs, track.trim_db + track.fader_db);
+}
+
+Level average_after_fader_dbfs(const Track& track, const Measurement& measured) {
+    return std::isinf(track.fader_db) ? std::nullopt : plus(measured.average_dbfs, track.trim_db + track.fader_db);
+}
+
 Session with_staged_trims(const Session& session, const MeasurementOf& measured, const std::vector<TrackId>* only) {
     Session next = session;
     for (auto& track : next.tracks) {

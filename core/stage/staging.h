@@ -38,6 +38,11 @@ enum class Fit { silent, below, inside, above };
 /// Where the staged level lies against its window.
 Fit fit_of(const Staging& staging);
 
+/// Whole-song sample peak after trim and fader, before ride and pan.  Absent for silence and a fader that is off.
+Level peak_after_fader_dbfs(const Track& track, const Measurement& measured);
+/// The gated average (AES17) at the same place.
+Level average_after_fader_dbfs(const Track& track, const Measurement& measured);
+
 using MeasurementOf = std::function<const Measurement*(const Track&)>;
 
 /// A copy of the session with every track's trim staged, but for locked and unmeasured ones and those not in `only`

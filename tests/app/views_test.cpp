@@ -207,6 +207,13 @@ TEST_F(Window, nonsense_typed_changes_nothing) {
         type(lane(0), text);
         EXPECT_EQ(track(0).fader_db, 0.0) << text;
     }
+    lane(0)->setFocus();
+    QTest::keyClick(lane(0), Qt::Key_Minus);
+    auto* entry = lane(0)->findChild<QLineEdit*>("valueEntry");
+    QTest::keyClicks(entry, "9");
+    QTest::keyClick(entry, Qt::Key_Escape);  // changed one's mind
+    EXPECT_FALSE(entry->isVisible());
+    EXPECT_EQ(track(0).fader_db, 0.0);
     type(lane(0), "off");
     EXPECT_TRUE(std::isinf(track(0).fader_db));
     QTest::keyClick(lane(0), Qt::Key_Backspace);

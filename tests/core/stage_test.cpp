@@ -79,6 +79,17 @@ TEST(Staging, leaves_locked_and_unmeasured_tracks_alone) {
     EXPECT_EQ(staged.tracks[2]->trim_db, 0.0);
 }
 
+TEST(Staging, levels_after_the_fader_count_trim_and_fader) {
+    Track t;
+    t.trim_db = -4.0, t.fader_db = -3.0;
+    const Measurement m = figures(Kind::sustained, -2.0, -20.0);
+    EXPECT_DOUBLE_EQ(*peak_after_fader_dbfs(t, m), -9.0);
+    EXPECT_DOUBLE_EQ(*average_after_fader_dbfs(t, m), -27.0);
+    t.fader_db = silence_db;
+    EXPECT_FALSE(peak_after_fader_dbfs(t, m));
+    EXPECT_FALSE(average_after_fader_dbfs(Track{}, Measurement{}));
+}
+
 TEST(Staging, above_and_below_are_told) {
     Track t;
     t.trim_db = 3.0;
