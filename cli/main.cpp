@@ -3,6 +3,8 @@
 
 #include <fmt/format.h>
 
+#include <map>
+
 #include <CLI/CLI.hpp>
 #include <nlohmann/json.hpp>
 
@@ -34,16 +36,16 @@ std::string in_words(const Level& level, const char* unit) {
 /// A session with everything known about its tracks' files.
 struct Opened {
     Session session;
-    std::vector<MaterialPtr> materials;  ///< null where the file cannot be used
+    std::map<std::pair<TrackId, Band>, MaterialPtr> materials;  ///< none where the file cannot be used
     std::vector<MissingFile> missing;
 
     MaterialPtr of(const Track& track) const {
-        for (size_t i = 0; i < session.tracks.size(); ++i)
-            if (session.tracks[i]->id == track.id) return materials[i];
-        return nullptr;
+        const auto at = materials.find({track.id, track.source.band});
+        return at == materials.end() ? nullptr : at->second;
     }
-    PlanPtr plan() const {
-        return compile_plan(session, [this](const Track& t) { return of(t); });
+    PlanPtr plan(Solo solo = Solo::left_out) const {
+        return compile_plan(
+            session, [this](const Track& t) { return of(t); }, solo);
     }
 };
 
@@ -51,16 +53,27 @@ Result<Opened> open_with_materials(const fs::path& file) {
     auto session = read_session(file);
     if (!session) return tl::unexpected(session.error());
     Opened opened{std::move(*session), {}, {}};
-    const auto& tracks = opened.session.tracks;
-    std::vector<Result<MaterialPtr>> found(tracks.size());
-    parallel_for(static_cast<int64_t>(tracks.size()), worker_count(), [&](int64_t i) {
-        found[static_cast<size_t>(i)] = load_material(tracks[static_cast<size_t>(i)]->file, opened.session.sample_rate);
+    struct Wanted {
+        const Track* track;
+        Source source;
+        Result<MaterialPtr> found;
+    };
+    std::vector<Wanted> list;
+    for (const auto& track : opened.session.tracks) {
+        list.push_back({track.get(), source_of(*track), {}});
+        if (track->low_centre_hz > 0.0)
+            for (const Source& part : sources_of(*track)) list.push_back({track.get(), part, {}});
+    }
+    parallel_for(static_cast<int64_t>(list.size()), worker_count(), [&](int64_t i) {
+        Wanted& w = list[static_cast<size_t>(i)];
+        w.found = load_material(w.source, opened.session.sample_rate);
     });
-    for (size_t i = 0; i < tracks.size(); ++i) {
-        opened.materials.push_back(found[i] ? *found[i] : nullptr);
-        if (!found[i]) {
-            complain(found[i].error());
-            opened.missing.push_back({tracks[i]->name, found[i].error()});
+    for (const Wanted& w : list) {
+        if (w.found)
+            opened.materials[{w.track->id, w.source.band}] = *w.found;
+        else if (w.source.band == Band::all) {
+            complain(w.found.error());
+            opened.missing.push_back({w.track->name, w.found.error()});
         }
     }
     return opened;
@@ -136,18 +149,20 @@ int show(const fs::path& file, bool as_json) {
 
 // --- stage, set, ride -----------------------------------------------------------------------------------------------
 
-json staging_to_json(const Track& track, const Staging& s) {
+json staging_to_json(const Track& track, const Staging& s, const std::string& why) {
     return {{"name", track.name},
             {"kind", kind_name(s.kind)},
             {"target",
-             {{"measure", s.target.measure == Measure::peak ? "peak" : "average"},
+             {{"measure", measure_name(s.target.measure)},
               {"low_dbfs", s.target.low_dbfs},
               {"high_dbfs", s.target.high_dbfs}}},
             {"before_dbfs", level_json(s.before_dbfs)},
             {"trim_db", s.trim_db},
             {"after_dbfs", level_json(s.after_dbfs)},
             {"limited_by_peak", s.limited_by_peak},
-            {"limited_by_range", s.limited_by_range}};
+            {"limited_by_range", s.limited_by_range},
+            {"over_ceiling_db", s.over_ceiling_db},
+            {"why", why}};
 }
 
 int stage(const fs::path& file, bool as_json) {
@@ -163,12 +178,13 @@ int stage(const fs::path& file, bool as_json) {
         const Measurement* m = measured(*track);
         if (!m) continue;
         const Staging s = staged_as_is(staged.targets, *track, *m);
-        list.push_back(staging_to_json(*track, s));
+        const std::string why = why_not_in_window(staged.targets, *track, *m);
+        list.push_back(staging_to_json(*track, s, why));
         if (!as_json)
-            fmt::print("{:24} {:10}  {} {} -> {} (trim {:+.1f} dB){}{}{}\n", track->name, kind_name(s.kind),
-                       s.target.measure == Measure::peak ? "peak" : "average", in_words(s.before_dbfs, "dBFS"),
-                       in_words(s.after_dbfs, "dBFS"), s.trim_db, s.limited_by_peak ? ", held by its peak" : "",
-                       s.limited_by_range ? ", end of the trim's range" : "", track->locked ? ", locked" : "");
+            fmt::print("{:24} {:10}  {} {} -> {} (trim {:+.1f} dB){}{}\n", track->name, kind_name(s.kind),
+                       measure_name(s.target.measure), in_words(s.before_dbfs, measure_unit(s.target.measure)),
+                       in_words(s.after_dbfs, measure_unit(s.target.measure)), s.trim_db, why.empty() ? "" : ": " + why,
+                       track->locked ? ", locked" : "");
     }
     if (auto written = write_session(staged, file); !written) return complain(written.error());
     if (as_json) print({{"tracks", list}});
@@ -231,7 +247,7 @@ struct RenderOptions {
     std::string bits = "24";
     int rate = 0, block = 4096;
     double from_s = 0.0, to_s = -1.0;
-    bool as_json = false;
+    bool as_json = false, solo = false;
 };
 
 json report_to_json(const ExportReport& r) {
@@ -250,7 +266,7 @@ json report_to_json(const ExportReport& r) {
 int render(const RenderOptions& options) {
     const auto opened = open_with_materials(options.session);
     if (!opened) return complain(opened.error());
-    const PlanPtr plan = opened->plan();
+    const PlanPtr plan = opened->plan(options.solo ? Solo::counts : Solo::left_out);
     Export what;
     what.file = options.out;
     what.format = options.bits == "16"   ? SampleFormat::s16
@@ -258,6 +274,7 @@ int render(const RenderOptions& options) {
                                          : SampleFormat::f32;
     what.sample_rate = options.rate;
     what.block_frames = options.block;
+    what.markers = markers_of(opened->session);
     what.stretch.first = std::llround(options.from_s * plan->sample_rate);
     if (options.to_s >= 0.0) {
         what.stretch.frames = std::llround(options.to_s * plan->sample_rate) - what.stretch.first;
@@ -310,7 +327,7 @@ int check(const fs::path& file, bool as_json) {
 int play_session(const fs::path& file, const std::string& device, double seconds, bool as_json) {
     const auto opened = open_with_materials(file);
     if (!opened) return complain(opened.error());
-    const auto outcome = play(opened->plan(), device, seconds);
+    const auto outcome = play(opened->plan(Solo::counts), device, seconds);
     if (!outcome) return complain(outcome.error());
     if (as_json)
         print(*outcome);
@@ -364,7 +381,8 @@ int main(int argc, char** argv) {
     json_flag(stage_verb);
     stage_verb->callback([&] { status = stage(session, as_json); });
 
-    auto* set_verb = verb("set", "change settings: trim fader pan width mute solo polarity delay kind target");
+    auto* set_verb =
+        verb("set", "change settings: trim fader pan width low_centre mute solo solo_safe polarity delay kind target");
     session_argument(set_verb);
     set_verb->add_option("TRACK", name, "a track's name, or main")->required();
     set_verb->add_option("SETTINGS", list, "KEY=VALUE")->required();
@@ -385,6 +403,7 @@ int main(int argc, char** argv) {
     render_verb->add_option("--from", options.from_s, "seconds")->check(CLI::NonNegativeNumber);
     render_verb->add_option("--to", options.to_s, "seconds")->check(CLI::NonNegativeNumber);
     render_verb->add_option("--stems", options.stems, "a folder for one file for each track");
+    render_verb->add_flag("--solo", options.solo, "render what is soloed; otherwise solo is left aside");
     render_verb->add_option("--block", options.block, "frames rendered at once")->check(CLI::Range(1, 16384));
     render_verb->add_flag("--json", options.as_json, "one JSON document on standard output");
     render_verb->callback([&] { status = render(options); });

@@ -565,7 +565,7 @@ Result<fs::path> demo_in_cache(Progress* progress) {
     const fs::path file = folder / "demo.isotonus";
     if (const auto session = read_session(file)) {
         const bool whole = std::all_of(session->tracks.begin(), session->tracks.end(),
-                                       [](const auto& t) { return fs::exists(t->file); });
+                                       [](const auto& t) { return fs::exists(t->source.file); });
         if (whole && !session->tracks.empty()) return file;
     }
     return write_demo(folder, progress);

@@ -14,7 +14,7 @@ struct Engine::MeterRing {
     static constexpr size_t capacity = 256;
     struct Entry {
         std::vector<TrackLevels> tracks;
-        float peak[2], square[2];
+        float peak[2], square[2], programme[2];
     };
     explicit MeterRing(size_t tracks) : entries(capacity) {
         for (Entry& e : entries) e.tracks.resize(tracks);
@@ -37,14 +37,26 @@ struct Engine::MeterRing {
 /// A plan in action.
 struct Engine::Program {
     Program(PlanPtr plan, std::shared_ptr<Stream> from)
-        : renderer(plan), stream(std::move(from)), inputs(plan->tracks.size()), meters(plan->tracks.size()) {}
+        : renderer(plan),
+          stream(std::move(from)),
+          inputs(plan->tracks.size()),
+          meters(plan->tracks.size() + plan->buses.size()) {}
     Renderer renderer;
     std::shared_ptr<Stream> stream;
     std::vector<const float*> inputs;
     MeterRing meters;
+    bool listening = renderer.plan().any_listening();
 };
 
-Engine::Engine() { set_plan(std::make_shared<RenderPlan>()); }
+/// Gains may glide from one to the other: the same samples lead the same ways.
+bool Engine::glides(const Program& from, const Program& to) {
+    return from.stream == to.stream && from.renderer.plan().same_routing(to.renderer.plan());
+}
+
+Engine::Engine() : listen_(2 * most_frames), before_(2 * most_frames), mix_(mix_ring) {
+    set_plan(std::make_shared<RenderPlan>());
+    set_monitor({});
+}
 
 Engine::~Engine() { device_.reset(); }
 
@@ -52,6 +64,8 @@ Result<void> Engine::open(const std::string& name, int sample_rate, int block_fr
     device_.reset();
     sample_rate_ = sample_rate;
     block_frames_ = block_frames;
+    programme_[0] = programme_[1] = ProgrammeNeedle(sample_rate);
+    set_monitor(monitor());  // its filters are made for a rate
     auto opened = open_device(name, sample_rate, block_frames, *this);
     last_heartbeat_ = -1;
     quiet_looks_ = 0;
@@ -92,7 +106,7 @@ void Engine::set_plan(PlanPtr plan) {
     }
     programs_.push_back(std::make_unique<Program>(std::move(plan), std::move(stream)));
     pending_.store(newest());
-    free_old_programs();
+    if (!monitors_.empty()) free_old_programs();
 }
 
 void Engine::free_old_programs() {
@@ -100,6 +114,17 @@ void Engine::free_old_programs() {
     const Program* const active = active_.load();
     const Program* const last = newest();
     std::erase_if(programs_, [&](const auto& p) { return p.get() != claimed && p.get() != active && p.get() != last; });
+    const MonitorPath* const taken = claimed_monitor_.load();
+    const MonitorPath* const heard = active_monitor_.load();
+    const MonitorPath* const newest_path = monitors_.back().get();
+    std::erase_if(monitors_,
+                  [&](const auto& m) { return m.get() != taken && m.get() != heard && m.get() != newest_path; });
+}
+
+void Engine::set_monitor(const MonitorSettings& settings) {
+    monitors_.push_back(std::make_unique<MonitorPath>(settings, sample_rate_));
+    next_monitor_.store(monitors_.back().get());
+    free_old_programs();
 }
 
 void Engine::play() { play_wanted_ = true; }
@@ -116,26 +141,45 @@ int64_t Engine::position() const {
     return wanted >= 0 ? wanted : position_.load();
 }
 
+bool Engine::ready(int frames) const {
+    const Program& program = *newest();
+    const int64_t from = position_, last = std::min(from + frames, program.renderer.plan().frames) - 1;
+    for (int64_t at = from; at <= last; at += Stream::chunk_frames)
+        if (!program.stream->has(at)) return false;
+    return last < from || program.stream->has(last);
+}
+
 void Engine::set_loop(int64_t first, int64_t end) {
     loop_first_ = first;
     loop_end_ = end > first ? end : 0;
     newest()->stream->set_loop(first, loop_end_);
 }
 
+void Engine::take_mix(std::vector<float>& stereo) {
+    const size_t from = mix_read_.load(std::memory_order_relaxed), to = mix_written_.load(std::memory_order_acquire);
+    stereo.resize(to - from);
+    for (size_t i = from; i < to; ++i) stereo[i - from] = mix_[i % mix_ring];
+    mix_read_.store(to, std::memory_order_release);
+}
+
 LiveLevels Engine::levels() {
     LiveLevels out;
     Program* const program = active_.load();
     if (!program) return out;
-    out.tracks.resize(program->inputs.size());
+    const RenderPlan& plan = program->renderer.plan();
+    out.tracks.resize(plan.tracks.size() + plan.buses.size());
     while (const MeterRing::Entry* e = program->meters.begin_read()) {
         out.any = true;
         for (size_t i = 0; i < out.tracks.size(); ++i) {
             out.tracks[i].peak_after_trim = std::max(out.tracks[i].peak_after_trim, e->tracks[i].peak_after_trim);
+            out.tracks[i].magnitude_sum += e->tracks[i].magnitude_sum;
+            out.tracks[i].frames += e->tracks[i].frames;
             out.tracks[i].peak_after_fader = std::max(out.tracks[i].peak_after_fader, e->tracks[i].peak_after_fader);
         }
         for (int c = 0; c < 2; ++c) {
             out.main_peak[c] = std::max(out.main_peak[c], e->peak[c]);
             out.main_square[c] = std::max(out.main_square[c], e->square[c]);
+            out.main_programme[c] = std::max(out.main_programme[c], e->programme[c]);
         }
         program->meters.end_read();
     }
@@ -167,20 +211,46 @@ void Engine::vanish_for_test() {
 
 // --- audio thread ---------------------------------------------------------------------------------------------------
 
-void Engine::take_pending(bool silent_now) {
-    Program* next = pending_.load();
+/// Takes the plan that was claimed, unless it must wait for silence.
+void Engine::take_pending(Program* next, bool silent_now) {
     Program* const now = active_.load();
-    if (!next || next == now) return;
-    const bool same_stream = now && now->stream == next->stream;
-    if (!same_stream && !silent_now) return;  // not before the fade-out is over
-    claimed_.store(next);
-    if (!pending_.compare_exchange_strong(next, nullptr)) return;  // replaced by a newer one just now
-    if (!same_stream) waiting_ = true;
-    if (same_stream && !silent_now) next->renderer.take_over(now->renderer, position_);
+    const bool gliding = now && glides(*now, *next);
+    if (!gliding && !silent_now) return;  // not before the fade-out is over
+    Program* expected = next;
+    if (!pending_.compare_exchange_strong(expected, nullptr)) return;  // replaced by a newer one just now
+    if (!now || now->stream != next->stream) waiting_ = true;
+    if (gliding && !silent_now) next->renderer.take_over(now->renderer, position_);
     active_.store(next);
 }
 
-int64_t Engine::render(float* out, int frames) {
+/// What the ear gets of a block: the newest path; where it is new, faded in over the block.
+void Engine::monitor_block(float* out, int frames, const float* listen) {
+    MonitorPath* const before = active_monitor_.load();
+    MonitorPath* next = next_monitor_.load();
+    if (next && next != before) {
+        claimed_monitor_.store(next);
+        if (!next_monitor_.compare_exchange_strong(next, nullptr)) next = nullptr;  // replaced just now: next block
+    } else {
+        next = nullptr;
+    }
+    if (!next) {
+        if (before) before->process(out, frames, listen);
+        return;
+    }
+    if (before) {
+        std::copy_n(out, 2 * frames, before_.data());
+        before->process(before_.data(), frames, listen);
+    }
+    next->process(out, frames, listen);
+    if (before)
+        for (int i = 0; i < 2 * frames; ++i) {
+            const float share = static_cast<float>(i / 2 + 1) / static_cast<float>(frames);
+            out[i] = before_[static_cast<size_t>(i)] * (1.0f - share) + out[i] * share;
+        }
+    active_monitor_.store(next);
+}
+
+int64_t Engine::render(float* out, int frames, float* listen) {
     Program* const program = active_.load();
     const RenderPlan& plan = program->renderer.plan();
     const int64_t loop_first = loop_first_, loop_end = loop_end_;
@@ -198,7 +268,8 @@ int64_t Engine::render(float* out, int frames) {
         const int64_t part = std::min({frames - done, end - position, chunk_end - position});
         float* const to = out + 2 * done;
         program->renderer.process(position, part, program->inputs, to,
-                                  meters ? std::span(meters->tracks) : std::span<TrackLevels>());
+                                  meters ? std::span(meters->tracks) : std::span<TrackLevels>(),
+                                  listen ? listen + 2 * done : nullptr);
         if (looping || since_wrap_ < seam) {  // no click where the end of the loop meets its start
             for (int64_t i = 0; i < part; ++i) {
                 const int64_t left = looping ? loop_end - (position + i) : seam;
@@ -224,12 +295,19 @@ int64_t Engine::render(float* out, int frames) {
         waiting_ = false;
     }
     std::fill(out + 2 * done, out + 2 * frames, 0.0f);
+    if (listen) std::fill(listen + 2 * done, listen + 2 * frames, 0.0f);
+    const size_t written = mix_written_.load(std::memory_order_relaxed), played = static_cast<size_t>(2 * done);
+    if (written + played - mix_read_.load(std::memory_order_acquire) <= mix_ring) {
+        for (size_t i = 0; i < played; ++i) mix_[(written + i) % mix_ring] = out[i];
+        mix_written_.store(written + played, std::memory_order_release);
+    }
     if (meters) {
         kernels::Stretch s;
         kernels::measure_stretch(out, static_cast<size_t>(std::min(frames, 4096)), 2, &s);
         for (int c = 0; c < 2; ++c) {
             meters->peak[c] = std::max(-s.low[c], s.high[c]);
             meters->square[c] = static_cast<float>(s.square[c] / std::min(frames, 4096));
+            meters->programme[c] = static_cast<float>(programme_[c].move(out + c, frames, 2));
         }
         program->meters.end_write();
     }
@@ -242,10 +320,14 @@ void Engine::fill(float* out, int frames, bool underflow) {
     if (underflow && playing_) late_.fetch_add(1);
 
     const bool silent = gate_ == 0.0f;
-    const Program* const next = pending_.load();
+    // Claimed before it is looked at: what is claimed is not freed.  If it was replaced meanwhile, the next block sees
+    // to it.
+    Program* next = pending_.load();
+    claimed_.store(next);
+    if (pending_.load() != next) next = nullptr;
     const Program* const now = active_.load();
-    const bool other_stream = next && now && next->stream != now->stream;
-    if (silent || !other_stream) take_pending(silent);
+    const bool jump = next && now && !glides(*now, *next);
+    if (next && (silent || !jump)) take_pending(next, silent);
     if (silent) {
         if (const int64_t to = locate_wanted_.exchange(-1); to >= 0) {
             position_ = to;
@@ -262,8 +344,12 @@ void Engine::fill(float* out, int frames, bool underflow) {
         return;
     }
     // Before anything that would click, this block fades out; the change comes at the start of the next one.
-    const bool close = !play_wanted_ || locate_wanted_ >= 0 || (other_stream && !silent);
-    const int64_t rendered = render(out, frames);
+    const bool close = !play_wanted_ || locate_wanted_ >= 0 || (jump && !silent);
+    const Program* const heard = active_.load();
+    const bool listening = heard && heard->listening && frames <= most_frames;
+    const int64_t rendered = render(out, frames, listening ? listen_.data() : nullptr);
+    for (int at = 0; at < frames; at += most_frames)
+        monitor_block(out + 2 * at, std::min(most_frames, frames - at), listening ? listen_.data() : nullptr);
     if (rendered > 0) {
         const float target = close ? 0.0f : 1.0f;
         if (gate_ != target || gate_ != 1.0f) {

@@ -6,7 +6,9 @@
 #include <functional>
 #include <optional>
 
+#include "core/measure/ballistics.h"
 #include "core/mix/renderer.h"
+#include "core/monitor/monitor.h"
 #include "engine/device.h"
 #include "engine/stream.h"
 
@@ -14,10 +16,11 @@ namespace isotonus {
 
 /// Levels since the last look: linear, the highest of the blocks played.
 struct LiveLevels {
-    std::vector<TrackLevels> tracks;  ///< in the plan's order
+    std::vector<TrackLevels> tracks;  ///< in the plan's order, then its buses
     float main_peak[2] = {};
-    float main_square[2] = {};  ///< mean of x^2 over the loudest block
-    bool any = false;           ///< a block was played
+    float main_square[2] = {};     ///< mean of x^2 over the loudest block
+    float main_programme[2] = {};  ///< highest reading of a peak programme meter (IEC 60268-18)
+    bool any = false;              ///< a block was played
 };
 
 /// How well the device was served.
@@ -46,13 +49,24 @@ class Engine : public BlockSource {
     /// From the next block on this plan is heard.  Gains glide; other sources start after a short fade.
     void set_plan(PlanPtr plan);
 
+    /// How it is heard from the next block on; the change is faded over one block.  Meters and exports know nothing of
+    /// it.
+    void set_monitor(const MonitorSettings& settings);
+    const MonitorSettings& monitor() const { return monitors_.back()->settings(); }
+
     void play();
     void stop();
     bool playing() const { return playing_.load(); }
     void locate(int64_t frame);
     int64_t position() const;
+    /// The samples of the next block are there: it need not wait for the disk.
+    bool ready(int frames) const;
     /// Frames; an end not after the start takes the loop away.
     void set_loop(int64_t first, int64_t end);
+
+    /// Samples of the main output played since the last call, interleaved stereo, as an export has them; those that
+    /// nobody took in time are left out.
+    void take_mix(std::vector<float>& stereo);
 
     /// Levels since the last call, of the plan that is heard.
     LiveLevels levels();
@@ -69,8 +83,10 @@ class Engine : public BlockSource {
     struct MeterRing;
     struct Program;
 
-    void take_pending(bool silent_now);
-    int64_t render(float* out, int frames);
+    static bool glides(const Program& from, const Program& to);
+    void take_pending(Program* next, bool silent_now);
+    int64_t render(float* out, int frames, float* listen);
+    void monitor_block(float* out, int frames, const float* listen);
     void free_old_programs();
     Program* newest() const;
 
@@ -83,6 +99,15 @@ class Engine : public BlockSource {
     std::vector<std::unique_ptr<Program>> programs_;
     std::atomic<Program*> pending_{nullptr}, claimed_{nullptr}, active_{nullptr};
 
+    // The same way for monitor paths.
+    std::vector<std::unique_ptr<MonitorPath>> monitors_;
+    std::atomic<MonitorPath*> next_monitor_{nullptr}, claimed_monitor_{nullptr}, active_monitor_{nullptr};
+    static constexpr int most_frames = 8192;  ///< of a block that is monitored in one piece
+    std::vector<float> listen_, before_;
+    static constexpr size_t mix_ring = 1 << 17;  ///< floats
+    std::vector<float> mix_;
+    std::atomic<size_t> mix_written_{0}, mix_read_{0};
+
     // Asked for by the interface's thread.
     std::atomic<bool> play_wanted_{false};
     std::atomic<int64_t> locate_wanted_{-1};
@@ -91,6 +116,7 @@ class Engine : public BlockSource {
     // The audio thread's own, readable from outside.
     std::atomic<bool> playing_{false};
     std::atomic<int64_t> position_{0};
+    ProgrammeNeedle programme_[2] = {ProgrammeNeedle(48000), ProgrammeNeedle(48000)};
     float gate_ = 0.0f;             ///< 0 … 1, fades in and out at starts, stops and jumps
     int64_t since_wrap_ = 1 << 20;  ///< frames since the loop's seam
     bool waiting_ = true;           ///< for samples after a start or jump; their absence is then no fault

@@ -1,6 +1,7 @@
 // What live meters show: fall, hold and clip flags, from levels as they come.
 #pragma once
 
+#include "core/measure/ballistics.h"
 #include "engine/engine.h"
 
 namespace isotonus {
@@ -21,10 +22,13 @@ struct MeterBoard {
     struct TrackBars {
         TrackId id = 0;
         MeterBar after_trim, after_fader;
+        VuNeedle needle{0.016};
+        double vu_dbfs = silence_db;  ///< after the trim, as a sine's level: 0 VU is -18
     };
-    std::vector<TrackBars> tracks;
+    std::vector<TrackBars> tracks;  ///< and buses; 0 for entries that have no meter
     MeterBar main[2];
-    double main_average_db = silence_db;  ///< AES17 RMS, smoothed over 300 ms
+    double main_programme_db = silence_db;  ///< peak programme meter (IEC 60268-18), the higher side
+    double main_average_db = silence_db;    ///< AES17 RMS, smoothed over 300 ms
 
     void advance(const RenderPlan& plan, const LiveLevels& levels, double elapsed_s);
     const TrackBars* find(TrackId id) const;

@@ -1,5 +1,9 @@
 #include "app/balance/balance.h"
 
+#include "app/balance/balance_panel.h"
+#include "app/balance/bus_block.h"
+#include "app/balance/field.h"
+
 #include <QCoreApplication>
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -10,14 +14,16 @@ namespace isotonus {
 
 namespace {
 
-constexpr int pan_width = 210, figure_width = 76;
+constexpr int pan_width = 206, figure_width = 66, audible_width = 58,
+              right_width = pan_width + figure_width + audible_width;
 
-Ruler fader_ruler(int width) { return Ruler::fader(20.0, width - pan_width - figure_width - 16.0); }
-Ruler level_ruler(int width) { return Ruler::level(20.0, width - pan_width - figure_width - 16.0); }
-QRect pan_area(int width) { return {width - pan_width + 12, 0, pan_width - 70, row_height}; }
+Ruler fader_ruler(int width) { return Ruler::fader(20.0, width - right_width - 16.0); }
+Ruler level_ruler(int width) { return Ruler::level(20.0, width - right_width - 16.0); }
+QRect pan_area(int width) { return {width - pan_width + 12, 0, pan_width - 70, 36}; }
 int pan_place(const QRect& area, double pan) {
     return area.left() + static_cast<int>(std::lround((pan + 1.0) / 2.0 * (area.width() - 1)));
 }
+QString width_text(double width) { return BalanceLane::tr("%1 %").arg(std::lround(width * 100.0)); }
 
 }  // namespace
 
@@ -32,100 +38,137 @@ double fader_moved(double from_db, double by_db) {
     return to < fader_floor_db ? silence_db : to;
 }
 
-QString BalanceLane::value_text() const {
-    if (!track()) return {};
-    return active_ == Part::fader ? db_text(track()->fader_db) : pan_text(track()->pan);
-}
+// --- any fader lane -------------------------------------------------------------------------------------------------
 
-QString BalanceLane::sentence() const {
-    const Track& t = *track();
-    QString text = tr("%1: fader %2, pan %3").arg(track_name(), db_text(t.fader_db), pan_text(t.pan));
-    if (const Level peak = song_peak_dbfs())
-        text += tr("; whole-song peak after the fader %1").arg(db_text(*peak, "dBFS"));
-    if (const auto* bars = work_.player.meters().find(id()); bars && std::isfinite(bars->after_fader.highest_db))
-        text += tr("; highest heard %1").arg(db_text(bars->after_fader.highest_db, "dBFS"));
-    return text + '.';
-}
-
-Level BalanceLane::song_peak_dbfs() const {
-    const Measurement* m = work_.materials.measured(*track());
-    return m && !track()->level_ride ? peak_after_fader_dbfs(*track(), *m) : std::nullopt;
-}
-
-void BalanceLane::move_fader(double to_db, uint64_t gesture) {
-    const auto ids = work_.document.moved_with(id());
-    const double from = track()->fader_db;
-    if (ids.size() == 1 || std::isinf(to_db) || std::isinf(from)) {
-        const QString name = ids.size() == 1 ? tr("Fader %1 %2").arg(track_name(), db_text(to_db))
-                                             : tr("Fader %1 tracks %2").arg(ids.size()).arg(db_text(to_db));
-        work_.document.edit_tracks(
-            name, ids, [to_db](Track& t) { t.fader_db = to_db; }, gesture);
-        return;
+QString FaderLane::value_name() const {
+    switch (active_) {
+        case Part::fader:
+            return tr("fader");
+        case Part::pan:
+            return tr("pan");
+        case Part::width:
+            return tr("width");
+        case Part::left_side:
+            return tr("left side");
+        case Part::right_side:
+            break;
     }
-    const double by = to_db - from;  // several rows keep their differences
-    work_.document.edit_tracks(
-        tr("Fader %1 tracks %2").arg(ids.size()).arg(db_text(by, "dB", true)), ids,
-        [by](Track& t) { t.fader_db = fader_moved(t.fader_db, by); }, gesture);
+    return tr("right side");
 }
 
-void BalanceLane::move_pan(double to, uint64_t gesture) {
-    const double by = std::clamp(to, -1.0, 1.0) - track()->pan;
-    const auto ids = work_.document.moved_with(id());
-    const QString name = ids.size() == 1 ? tr("Pan %1 %2").arg(track_name(), pan_text(track()->pan + by))
-                                         : tr("Pan %1 tracks").arg(ids.size());
-    work_.document.edit_tracks(
-        name, ids, [by](Track& t) { t.pan = std::clamp(t.pan + by, -1.0, 1.0); }, gesture);
+double FaderLane::value_of(Part part) const {
+    const Values v = values();
+    switch (part) {
+        case Part::fader:
+            return v.fader_db;
+        case Part::pan:
+            return v.pan;
+        case Part::width:
+            return v.width;
+        case Part::left_side:
+            return v.left_pan;
+        case Part::right_side:
+            break;
+    }
+    return v.right_pan;
 }
 
-void BalanceLane::nudge(double by, uint64_t gesture) {
+QString FaderLane::value_text() const {
+    if (!exists()) return {};
+    const double value = value_of(active_);
+    return active_ == Part::fader ? db_text(value) : active_ == Part::width ? width_text(value) : pan_text(value);
+}
+
+void FaderLane::nudge(double by, uint64_t gesture) {
+    const double from = value_of(active_);
     if (active_ == Part::fader)
-        move_fader(fader_moved(track()->fader_db, by), gesture);
+        move(active_, fader_moved(from, by), gesture);
+    else if (active_ == Part::width)
+        move(active_, std::clamp(from + (gesture ? by : 0.1 * by), 0.0, 2.0), gesture);
     else
-        move_pan(track()->pan + (gesture ? by : by * 0.05), gesture);
+        move(active_, std::clamp(from + (gesture ? by : 0.05 * by), -1.0, 1.0), gesture);
 }
 
-void BalanceLane::type_value(const QString& text) {
-    if (active_ == Part::pan) {
-        if (const auto pan = parse_pan(text)) move_pan(*pan, 0);
-    } else if (const auto db = parse_level(text); db && *db <= fader_max_db) {
-        move_fader(*db < fader_floor_db ? silence_db : *db, 0);
-    } else if (db) {
-        emit work_.hint(tr("A fader goes up to +12 dB."));
+void FaderLane::type_value(const QString& text) {
+    if (active_ == Part::fader) {
+        const auto db = parse_level(text);
+        if (db && *db <= fader_max_db)
+            move(active_, *db < fader_floor_db ? silence_db : *db, 0);
+        else if (db)
+            emit work_.hint(tr("A fader goes up to +12 dB."));
+    } else if (active_ == Part::width) {
+        const auto percent = parse_level(QString(text).remove('%'));
+        if (percent && *percent >= 0.0 && *percent <= 200.0)
+            move(active_, *percent / 100.0, 0);
+        else
+            emit work_.hint(tr("The width goes from 0 to 200 %."));
+    } else if (const auto pan = parse_pan(text)) {
+        move(active_, *pan, 0);
     }
 }
 
-void BalanceLane::reset_value() {
-    if (active_ == Part::fader)
-        move_fader(0.0, 0);
-    else
-        move_pan(0.0, 0);
+void FaderLane::reset_value() {
+    move(active_,
+         active_ == Part::width        ? 1.0
+         : active_ == Part::left_side  ? -1.0
+         : active_ == Part::right_side ? 1.0
+                                       : 0.0,
+         0);
 }
 
-double BalanceLane::per_pixel(const QPoint&) const {
-    return active_ == Part::fader ? fader_ruler(width()).db_per_pixel(track()->fader_db)
-                                  : 2.0 / pan_area(width()).width();
+double FaderLane::per_pixel(const QPoint& at) const {
+    if (active_ == Part::fader) return fader_ruler(width()).db_per_pixel(values().fader_db);
+    const double pixels = pan_area(width()).width();
+    // A whisker is drawn out: away from the blade is wider.
+    if (active_ == Part::width) return (at.x() < pan_place(pan_area(width()), values().pan) ? -4.0 : 4.0) / pixels;
+    return 2.0 / pixels;
 }
 
-bool BalanceLane::grab(const QPoint& at) {
+bool FaderLane::grab(const QPoint& at) {
     if (clip_flag().contains(at) && shown_clipped_) {
         work_.player.reset_meter(id());
         return false;
     }
-    active_ = at.x() >= width() - pan_width ? Part::pan : Part::fader;
+    const Values v = values();
+    active_ = Part::fader;
+    if (at.x() < width() - pan_width || !v.has_pan) return true;
+    const QRect area = pan_area(width());
+    if (v.apart) {
+        active_ = std::abs(at.x() - pan_place(area, v.left_pan)) <= std::abs(at.x() - pan_place(area, v.right_pan))
+                      ? Part::left_side
+                      : Part::right_side;
+        return true;
+    }
+    const int reach = std::abs(at.x() - pan_place(area, v.pan)),
+              whisker = static_cast<int>(v.width * area.width() / 4.0);
+    const bool at_its_end = std::abs(reach - whisker) <= 6 && reach > 5;
+    active_ = v.has_width && at.y() > height() / 2 && at_its_end ? Part::width : Part::pan;
     return true;
 }
 
-bool BalanceLane::key(QKeyEvent* event) {
+bool FaderLane::key(QKeyEvent* event) {
     active_ = Part::fader;
+    const auto on = [&](Part part, double by) {
+        active_ = part;
+        nudge(by, 0);
+        active_ = Part::fader;
+        return true;
+    };
+    const Values v = values();
+    if (!v.has_pan) return false;
+    const bool apart = v.apart;
     switch (event->key()) {
         case Qt::Key_Comma:
-            move_pan(track()->pan - 0.05, 0);
-            return true;
+            return on(apart ? Part::left_side : Part::pan, -1.0);
         case Qt::Key_Period:
-            move_pan(track()->pan + 0.05, 0);
-            return true;
+            return on(apart ? Part::left_side : Part::pan, 1.0);
+        case Qt::Key_Less:
+            return apart ? on(Part::right_side, -1.0) : v.has_width && on(Part::width, -1.0);
+        case Qt::Key_Greater:
+            return apart ? on(Part::right_side, 1.0) : v.has_width && on(Part::width, 1.0);
         case Qt::Key_P:
-            active_ = Part::pan;
+            active_ = event->modifiers() & Qt::ShiftModifier ? (apart ? Part::right_side : Part::width)
+                                                             : (apart ? Part::left_side : Part::pan);
             open_entry();
             return true;
         default:
@@ -133,14 +176,14 @@ bool BalanceLane::key(QKeyEvent* event) {
     }
 }
 
-QRect BalanceLane::meter_place() const {
+QRect FaderLane::meter_place() const {
     const Ruler r = level_ruler(width());
-    return QRect(QPoint(static_cast<int>(r.place(-60.0)), 25), QPoint(static_cast<int>(r.place(0.0)), 31));
+    return QRect(QPoint(static_cast<int>(r.place(-60.0)), y(25)), QPoint(static_cast<int>(r.place(0.0)), y(31)));
 }
 
-QRect BalanceLane::clip_flag() const { return {meter_place().right() + 4, 22, 10, 10}; }
+QRect FaderLane::clip_flag() const { return {meter_place().right() + 4, meter_place().top() - 3, 10, 10}; }
 
-void BalanceLane::levels_changed() {
+void FaderLane::levels_changed() {
     const auto* bars = work_.player.meters().find(id());
     const MeterBar bar = bars ? bars->after_fader : MeterBar{};
     const Ruler r = level_ruler(width());
@@ -153,34 +196,39 @@ void BalanceLane::levels_changed() {
     update(meter_place().united(clip_flag()).adjusted(-2, -1, 2, 1));
 }
 
-void BalanceLane::paint(QPainter& painter, const QRect& clip) {
-    const bool only_meter = clip.top() >= 21 && clip.right() < width() - pan_width - figure_width + 16;
-    fader_ruler(width()).paint_rules(painter, QRect(0, 0, width() - pan_width - figure_width, 22));
+void FaderLane::paint(QPainter& painter, const QRect& clip) {
+    const bool only_meter = clip.top() >= y(21) && clip.right() < width() - right_width + 16;
+    fader_ruler(width()).paint_rules(painter, QRect(0, 0, width() - right_width, y(22)));
     if (!only_meter) {
-        paint_fader(painter);
-        paint_pan(painter);
+        const Values v = values();
+        paint_fader(painter, v);
+        paint_audibility(painter);
+        if (v.has_pan) paint_pan(painter, v);
     }
     paint_meter(painter);
 }
 
-void BalanceLane::paint_fader(QPainter& painter) {
-    const Track& t = *track();
+void FaderLane::paint_fader(QPainter& painter, const Values& v) {
     const Ruler r = fader_ruler(width());
     painter.setPen(theme().faint);
-    painter.drawLine(static_cast<int>(r.place(silence_db)), 13, static_cast<int>(r.place(12.0)), 13);
+    painter.drawLine(static_cast<int>(r.place(silence_db)), y(13), static_cast<int>(r.place(12.0)), y(13));
     painter.setPen(theme().ink);
     const int zero = static_cast<int>(std::lround(r.place(0.0)));
-    painter.drawLine(zero, 9, zero, 17);
-    const bool heard = work_.document.session().is_heard(t);
-    paint_blade(painter, static_cast<int>(std::lround(r.place(t.fader_db))), 3, 22,
-                heard ? theme().accent : theme().faint);
+    painter.drawLine(zero, y(9), zero, y(17));
+    if (const auto ghost = work_.ghosts().find(id()); ghost != work_.ghosts().end()) {  // where it would go
+        const int x = static_cast<int>(std::lround(r.place(ghost->second)));
+        painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
+        painter.drawRect(x - 4, y(3), 8, y(19));
+    }
+    paint_blade(painter, static_cast<int>(std::lround(r.place(v.fader_db))), y(3), y(22),
+                v.heard ? theme().accent : theme().faint);
     painter.setFont(lettering(13));
-    painter.setPen(heard ? theme().ink : theme().faint);
-    painter.drawText(QRect(width() - pan_width - figure_width, 0, figure_width - 8, 25),
-                     Qt::AlignRight | Qt::AlignVCenter, db_text(t.fader_db));
+    painter.setPen(v.heard ? theme().ink : theme().faint);
+    painter.drawText(QRect(width() - right_width, 0, figure_width - 8, y(25)), Qt::AlignRight | Qt::AlignVCenter,
+                     db_text(v.fader_db));
 }
 
-void BalanceLane::paint_meter(QPainter& painter) {
+void FaderLane::paint_meter(QPainter& painter) {
     const Ruler r = level_ruler(width());
     const QRect place = meter_place();
     painter.fillRect(place, theme().rule);
@@ -195,6 +243,11 @@ void BalanceLane::paint_meter(QPainter& painter) {
     }
     if (shown_hold_db_ > -60.0)
         painter.fillRect(x(shown_hold_db_), place.top() - 1, 2, place.height() + 2, theme().ink);
+    if (const auto* bars = work_.player.meters().find(id()); bars && bars->vu_dbfs > -60.0 && shown_level_db_ > -60.0) {
+        // The average, as a VU needle after the fader: a gap in the bar.
+        const double after = bars->vu_dbfs + values().fader_db;
+        if (after > -60.0) painter.fillRect(x(after), place.top() + 1, 2, place.height() - 2, theme().ground);
+    }
     if (const Level peak = song_peak_dbfs()) {
         const int at = x(*peak);
         painter.setPen(theme().ink);
@@ -204,42 +257,206 @@ void BalanceLane::paint_meter(QPainter& painter) {
     if (shown_clipped_) painter.fillRect(clip_flag(), theme().clipped);
 }
 
-void BalanceLane::paint_pan(QPainter& painter) {
-    const Track& t = *track();
+void FaderLane::paint_audibility(QPainter& painter) {
+    const Audibility* a = audibility();
+    if (!a || !a->share) return;
+    const bool quiet = work_.player.monitor().quiet;
+    const double share = quiet && a->quiet_share ? *a->quiet_share : *a->share;
+    const QRect bar(width() - pan_width - audible_width + 4, y(22), audible_width - 14, std::max(3, y(5)));
+    painter.fillRect(bar, theme().rule);
+    painter.fillRect(QRect(bar.left(), bar.top(), static_cast<int>(std::lround(share * bar.width())), bar.height()),
+                     share < 0.15 ? theme().above : theme().accent);
+    painter.setFont(lettering(11));
+    painter.setPen(share < 0.15 ? theme().ink : theme().faint);
+    painter.drawText(QRect(bar.left(), y(4), bar.width(), y(17)), Qt::AlignRight | Qt::AlignVCenter,
+                     QString::number(std::lround(share * 100.0)) + QString::fromUtf8("\u2009%"));
+}
+
+void FaderLane::paint_pan(QPainter& painter, const Values& v) {
     const QRect area = pan_area(width());
-    const int middle = pan_place(area, 0.0), y = 18;
+    const int middle = pan_place(area, 0.0), axis = height() / 2;
     painter.setPen(theme().rule);
     painter.drawLine(width() - pan_width, 0, width() - pan_width, height());
     painter.setPen(theme().faint);
-    painter.drawLine(area.left(), y, area.right(), y);
-    painter.drawLine(area.left(), y - 4, area.left(), y + 4);
-    painter.drawLine(area.right(), y - 4, area.right(), y + 4);
+    painter.drawLine(area.left(), axis, area.right(), axis);
+    painter.drawLine(area.left(), axis - 4, area.left(), axis + 4);
+    painter.drawLine(area.right(), axis - 4, area.right(), axis + 4);
     painter.setPen(theme().ink);
-    painter.drawLine(middle, y - 5, middle, y + 5);
-    const int at = pan_place(area, t.pan);
-    const Measurement* m = work_.materials.measured(t);
-    if (m && m->channels == 2) {  // width as whiskers
-        const int reach = static_cast<int>(t.width * area.width() / 4.0);
+    painter.drawLine(middle, axis - 5, middle, axis + 5);
+    const QColor colour = v.heard ? theme().accent : theme().faint;
+    painter.setFont(lettering(v.apart ? 11 : 13));
+    const QRect words(width() - 58, 0, 52, height());
+    if (v.apart) {  // a half blade for each side
+        const int l = pan_place(area, v.left_pan), r = pan_place(area, v.right_pan);
+        painter.fillRect(l - 1, axis - 9, 3, 9, colour);
+        painter.fillRect(l - 1, axis - 9, 6, 2, colour);
+        painter.fillRect(r - 1, axis + 1, 3, 9, colour);
+        painter.fillRect(r - 4, axis + 8, 6, 2, colour);
+        painter.setPen(theme().ink);
+        painter.drawText(words, Qt::AlignRight | Qt::AlignVCenter, pan_text(v.left_pan) + '\n' + pan_text(v.right_pan));
+        return;
+    }
+    const int at = pan_place(area, v.pan);
+    if (v.has_width) {  // width as whiskers
+        const int reach = static_cast<int>(v.width * area.width() / 4.0);
         const int left = std::max(area.left(), at - reach), right = std::min(area.right(), at + reach);
         painter.setPen(QPen(theme().accent, 1));
-        painter.drawLine(left, y + 6, right, y + 6);
-        painter.drawLine(left, y + 3, left, y + 9);
-        painter.drawLine(right, y + 3, right, y + 9);
+        painter.drawLine(left, axis + 6, right, axis + 6);
+        painter.drawLine(left, axis + 3, left, axis + 9);
+        painter.drawLine(right, axis + 3, right, axis + 9);
     }
-    paint_blade(painter, at, y - 9, y + 9, work_.document.session().is_heard(t) ? theme().accent : theme().faint);
-    painter.setFont(lettering(13));
+    paint_blade(painter, at, axis - 9, axis + 9, colour);
     painter.setPen(theme().ink);
-    painter.drawText(QRect(width() - 54, 0, 46, height()), Qt::AlignRight | Qt::AlignVCenter, pan_text(t.pan));
+    const bool both = v.has_width && std::fabs(v.width - 1.0) > 0.005;
+    if (both) painter.setFont(lettering(11));
+    painter.drawText(words, Qt::AlignRight | Qt::AlignVCenter,
+                     both ? pan_text(v.pan) + '\n' + width_text(v.width) : pan_text(v.pan));
 }
+
+// --- tracks ---------------------------------------------------------------------------------------------------------
+
+FaderLane::Values BalanceLane::values() const {
+    const Track& t = *track();
+    const Measurement* m = work_.materials.measured(t);
+    const bool stereo = m && m->channels == 2;
+    return {
+        t.fader_db, t.pan,      t.width, true, stereo, work_.document.session().is_heard(t), t.sides_apart && stereo,
+        t.left_pan, t.right_pan};
+}
+
+Level BalanceLane::song_peak_dbfs() const {
+    const MaterialPtr m = work_.materials.of(*track());
+    if (!m) return std::nullopt;
+    const double group_db = work_.document.session().group_db(id());
+    if (peak_of_ == track() && peak_in_ == m && peak_group_db_ == group_db) return peak_;
+    peak_of_ = track(), peak_in_ = m, peak_group_db_ = group_db;
+    return peak_ = peak_after_ride_dbfs(*track(), *m, group_db);
+}
+
+QString BalanceLane::sentence() const {
+    const Track& t = *track();
+    QString text = tr("%1: fader %2, pan %3").arg(track_name(), db_text(t.fader_db), pan_text(t.pan));
+    if (const Bus* bus = work_.document.session().find_bus(t.output))
+        text += tr(", to %1").arg(QString::fromStdString(bus->name));
+    if (const Level peak = song_peak_dbfs())
+        text += tr("; whole-song peak after the fader %1").arg(db_text(*peak, "dBFS"));
+    if (const auto* bars = work_.player.meters().find(id()); bars && std::isfinite(bars->after_fader.highest_db))
+        text += tr("; highest heard %1").arg(db_text(bars->after_fader.highest_db, "dBFS"));
+    if (const Audibility* a = audibility(); a && a->share)
+        text += tr("; %1 % of its bands are heard, %2 % when quiet")
+                    .arg(std::lround(*a->share * 100.0))
+                    .arg(std::lround(a->quiet_share.value_or(0.0) * 100.0));
+    return text + '.';
+}
+
+void BalanceLane::move(Part part, double to, uint64_t gesture) {
+    const auto ids = work_.document.moved_with(id());
+    const double from = value_of(part);
+    const auto rows = ids.size();
+    if (part != Part::fader) {
+        const double by = to - from;
+        double Track::*const field = part == Part::pan         ? &Track::pan
+                                     : part == Part::width     ? &Track::width
+                                     : part == Part::left_side ? &Track::left_pan
+                                                               : &Track::right_pan;
+        const double low = part == Part::width ? 0.0 : -1.0, high = part == Part::width ? 2.0 : 1.0;
+        const QString value = part == Part::width ? width_text(to) : pan_text(to);
+        const QString what = part == Part::width ? tr("Width") : tr("Pan");
+        const QString name =
+            rows == 1 ? tr("%1 %2 %3").arg(what, track_name(), value) : tr("%1 %2 tracks").arg(what).arg(rows);
+        work_.document.edit_tracks(
+            name, ids, [=](Track& t) { t.*field = std::clamp(t.*field + by, low, high); }, gesture);
+        return;
+    }
+    if (rows == 1 || std::isinf(to) || std::isinf(from)) {
+        const QString name = rows == 1 ? tr("Fader %1 %2").arg(track_name(), db_text(to))
+                                       : tr("Fader %1 tracks %2").arg(rows).arg(db_text(to));
+        work_.document.edit_tracks(
+            name, ids, [to](Track& t) { t.fader_db = to; }, gesture);
+        return;
+    }
+    const double by = to - from;  // several rows keep their differences
+    work_.document.edit_tracks(
+        tr("Fader %1 tracks %2").arg(rows).arg(db_text(by, "dB", true)), ids,
+        [by](Track& t) { t.fader_db = fader_moved(t.fader_db, by); }, gesture);
+}
+
+// --- buses and control groups ---------------------------------------------------------------------------------------
+
+QString BusLane::track_name() const {
+    return QString::fromStdString(bus() ? bus()->name : group() ? group()->name : std::string());
+}
+
+FaderLane::Values BusLane::values() const {
+    Values v;
+    if (const Bus* b = bus()) {
+        v.fader_db = b->fader_db, v.pan = b->pan, v.width = b->width;
+        v.has_width = true, v.heard = !b->mute;
+    } else if (const ControlGroup* g = group()) {
+        v.fader_db = g->fader_db;
+        v.has_pan = false;
+    }
+    return v;
+}
+
+QString BusLane::sentence() const {
+    const auto rows = tracks_under(work_.document.session(), id()).size();
+    return bus() ? tr("%1, a bus: sums %n row(s); fader %2", nullptr, static_cast<int>(rows))
+                           .arg(track_name(), db_text(values().fader_db)) +
+                       '.'
+                 : tr("%1, a control group: moves %n row(s) by %2", nullptr, static_cast<int>(rows))
+                           .arg(track_name(), db_text(values().fader_db, "dB", true)) +
+                       '.';
+}
+
+void BusLane::move(Part part, double to, uint64_t gesture) {
+    const QString value = part == Part::fader ? db_text(to) : part == Part::width ? width_text(to) : pan_text(to);
+    const QString name = tr("%1 %2 %3").arg(value_name(), track_name(), value);
+    if (group())
+        work_.document.edit(
+            name, with_group(work_.document.session(), id(), [to](ControlGroup& g) { g.fader_db = to; }), gesture);
+    else
+        work_.document.edit(name,
+                            with_bus(work_.document.session(), id(),
+                                     [part, to](Bus& b) {
+                                         (part == Part::fader ? b.fader_db : part == Part::pan ? b.pan : b.width) = to;
+                                     }),
+                            gesture);
+}
+
+// --- the station ----------------------------------------------------------------------------------------------------
 
 QString BalanceStation::title() const { return QCoreApplication::translate("Station", "Balance"); }
 
-void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace&) const {
+QString BalanceStation::state(const Workspace& work) const {
+    const auto& peak = work.mix.peak();
+    if (!peak || !peak->dbfs || work.document.session().tracks.empty()) return {};
+    const TargetSheet& sheet = work.document.session().targets;
+    if (*peak->dbfs > sheet.mains_high_dbfs)
+        return QCoreApplication::translate("Station", "%1 too hot").arg(db_text(*peak->dbfs - sheet.mains_high_dbfs));
+    if (*peak->dbfs < sheet.mains_low_dbfs)
+        return QCoreApplication::translate("Station", "%1 of room").arg(db_text(sheet.mains_high_dbfs - *peak->dbfs));
+    return QCoreApplication::translate("Station", "in its window");
+}
+
+QWidget* BalanceStation::make_pinned(Workspace& work, QWidget* parent) const { return new BusBlock(work, parent); }
+
+QWidget* BalanceStation::make_panel(Workspace& work, QWidget* parent) const { return new BalancePanel(work, parent); }
+
+QWidget* BalanceStation::make_view(Workspace& work, QWidget* parent) const { return new Field(work, parent); }
+
+void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const {
+    if (work.field_shown) return;  // the field has its own scales
     fader_ruler(area.width()).paint(painter, area.adjusted(0, 0, 0, -area.height() / 2 + 2));
     level_ruler(area.width()).paint(painter, area.adjusted(0, area.height() / 2 - 1, 0, 0));
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    const int figure_left = area.right() - pan_width - figure_width + 4;
+    const int figure_left = area.right() - right_width + 4;
+    if (work.mix.audibility_wanted())
+        painter.drawText(QRect(area.right() - pan_width - audible_width, 0, audible_width - 8, 32),
+                         Qt::AlignVCenter | Qt::AlignRight,
+                         work.mix.excited() < 1.0 ? QString("%1 %").arg(std::lround(100.0 * work.mix.excited()))
+                                                  : QCoreApplication::translate("Station", "heard"));
     painter.drawText(QRect(figure_left, 0, figure_width, 16), Qt::AlignVCenter | Qt::AlignLeft,
                      QCoreApplication::translate("Station", "fader dB"));
     painter.drawText(QRect(figure_left, 15, figure_width, 16), Qt::AlignVCenter | Qt::AlignLeft,
@@ -264,12 +481,21 @@ QWidget* BalanceStation::make_tools(Workspace& work, QWidget* parent) const {
     down->setToolTip(QCoreApplication::translate("Station", "Every fader off: bring the tracks up one at a time."));
     QObject::connect(down, &QPushButton::clicked, tools,
                      [set_all] { set_all(QCoreApplication::translate("Station", "All faders down"), silence_db); });
-    auto* zero = new QPushButton(QCoreApplication::translate("Station", "All to 0 dB"));
+    auto* zero = new QPushButton(QCoreApplication::translate("Station", "All 0 dB"));
     zero->setObjectName("allToZero");
     QObject::connect(zero, &QPushButton::clicked, tools,
                      [set_all] { set_all(QCoreApplication::translate("Station", "All faders to 0 dB"), 0.0); });
+    auto* field = new QPushButton(QCoreApplication::translate("Station", "Field"));
+    field->setObjectName("fieldOpen");
+    field->setCheckable(true);
+    field->setChecked(work.field_shown);
+    field->setToolTip(QCoreApplication::translate(
+        "Station", "The same tracks as points: across is pan, up is level, size is how wide in frequency. (V)"));
+    QObject::connect(field, &QPushButton::clicked, tools, [&work](bool on) { work.show_field(on); });
+    QObject::connect(&work, &Workspace::field_changed, field, [&work, field] { field->setChecked(work.field_shown); });
     layout->addWidget(down);
     layout->addWidget(zero);
+    layout->addWidget(field);
     layout->addStretch();
     return tools;
 }

@@ -1,53 +1,109 @@
-// Balance: faders and pans with live meters.
+// Balance: faders and pans with live meters, of tracks, buses and control groups.
 #pragma once
 
 #include "app/desk/station.h"
 
 namespace isotonus {
 
-class BalanceLane : public Lane {
+/// A fader lane: what it moves is told by those below.
+class FaderLane : public Lane {
     Q_OBJECT
   public:
     using Lane::Lane;
     void levels_changed() override;
 
   protected:
+    enum class Part { fader, pan, width, left_side, right_side };
+    struct Values {
+        double fader_db = 0.0, pan = 0.0, width = 1.0;
+        bool has_pan = true, has_width = false, heard = true;
+        bool apart = false;  ///< both sides have pans of their own
+        double left_pan = -1.0, right_pan = 1.0;
+    };
+    virtual Values values() const = 0;
+    virtual void move(Part part, double to, uint64_t gesture) = 0;
+    virtual Level song_peak_dbfs() const { return std::nullopt; }  ///< after the fader
+    virtual const Audibility* audibility() const { return nullptr; }
+
     QString value_text() const override;
-    QString value_name() const override { return active_ == Part::fader ? tr("fader") : tr("pan"); }
+    QString value_name() const override;
     void nudge(double by, uint64_t gesture) override;
     void type_value(const QString& text) override;
     void reset_value() override;
-    QString sentence() const override;
     double per_pixel(const QPoint& at) const override;
     bool grab(const QPoint& at) override;
     bool key(QKeyEvent* event) override;
     void paint(QPainter& painter, const QRect& clip) override;
-
-  private:
-    enum class Part { fader, pan };
-    void move_fader(double to_db, uint64_t gesture);
-    void move_pan(double to, uint64_t gesture);
-    /// After the fader; not told for a ridden track, whose peak the ride changes.
-    Level song_peak_dbfs() const;
-    QRect meter_place() const;
-    QRect clip_flag() const;
-    void paint_fader(QPainter& painter);
-    void paint_meter(QPainter& painter);
-    void paint_pan(QPainter& painter);
+    double value_of(Part part) const;
 
     Part active_ = Part::fader;
+
+  private:
+    QRect meter_place() const;
+    QRect clip_flag() const;
+    void paint_fader(QPainter& painter, const Values& v);
+    void paint_meter(QPainter& painter);
+    void paint_pan(QPainter& painter, const Values& v);
+    void paint_audibility(QPainter& painter);
+
     double shown_level_db_ = silence_db, shown_hold_db_ = silence_db;
     bool shown_clipped_ = false;
+};
+
+class BalanceLane : public FaderLane {
+    Q_OBJECT
+  public:
+    using FaderLane::FaderLane;
+
+  protected:
+    Values values() const override;
+    void move(Part part, double to, uint64_t gesture) override;
+    Level song_peak_dbfs() const override;
+    const Audibility* audibility() const override { return work_.mix.audibility(id()); }
+    QString sentence() const override;
+
+  private:
+    mutable const Track* peak_of_ = nullptr;  ///< of which value the peak is known
+    mutable MaterialPtr peak_in_;
+    mutable double peak_group_db_ = 0.0;
+    mutable Level peak_;
+};
+
+/// The lane of a bus or of a control group.
+class BusLane : public FaderLane {
+    Q_OBJECT
+  public:
+    BusLane(Workspace& work, TrackId id, QWidget* parent) : FaderLane(work, id, parent) { setObjectName("busLane"); }
+
+  protected:
+    bool exists() const override { return bus() || group(); }
+    void select_row() override {}
+    QString track_name() const override;
+    Values values() const override;
+    void move(Part part, double to, uint64_t gesture) override;
+    QString sentence() const override;
+
+  private:
+    const Bus* bus() const { return work_.document.session().find_bus(id()); }
+    const ControlGroup* group() const { return work_.document.session().find_group(id()); }
 };
 
 class BalanceStation : public Station {
   public:
     QString title() const override;
+    QString state(const Workspace& work) const override;
     Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override {
         return new BalanceLane(work, id, parent);
     }
+    Lane* make_bus_lane(Workspace& work, TrackId id, QWidget* parent) const override {
+        return new BusLane(work, id, parent);
+    }
     void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override;
     QWidget* make_tools(Workspace& work, QWidget* parent) const override;
+    QWidget* make_pinned(Workspace& work, QWidget* parent) const override;
+    QWidget* make_panel(Workspace& work, QWidget* parent) const override;
+    bool panel_shown(const Workspace& work) const override { return work.balance_page != Workspace::BalancePage::none; }
+    QWidget* make_view(Workspace& work, QWidget* parent) const override;
 };
 
 /// A fader as it is drawn everywhere: a line with an upright blade at the level.

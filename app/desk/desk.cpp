@@ -8,6 +8,8 @@
 #include <QScrollBar>
 #include <QVBoxLayout>
 
+#include "app/desk/family_row.h"
+
 namespace isotonus {
 
 Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
@@ -32,6 +34,9 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     rows_layout_->addStretch();
     scroll_->setWidget(content_);
     outer_->addWidget(scroll_, 1);
+    drop_line_ = new QWidget(content_);
+    drop_line_->setObjectName("dropLine");
+    drop_line_->hide();
     empty_ = make_empty_state();
     outer_->addWidget(empty_, 1);
     connect(&work_.document, &Document::session_changed, this, &Desk::follow_session);
@@ -42,7 +47,17 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
             scroll_->ensureWidgetVisible(lane, 0, 0);
         }
     });
-    connect(&work_.materials, &Materials::changed, this, &Desk::refresh);
+    connect(&work_.materials, &Materials::changed, this, &Desk::follow_session);
+    connect(&work_, &Workspace::folds_changed, this, &Desk::rebuild);
+    connect(&work_, &Workspace::clip_chosen, this, &Desk::refresh);
+    for (const auto signal : {&Workspace::ghosts_changed, &Workspace::field_changed})
+        connect(&work_, signal, this, &Desk::refresh);
+    connect(&work_.mix, &MixWatch::audibility_changed, this, &Desk::refresh);
+    connect(&work_.player, &Player::hearing_changed, this, &Desk::refresh);
+    connect(&work_, &Workspace::balance_page_changed, this, [this] {
+        if (panel_ && station_) panel_->setVisible(station_->panel_shown(work_) && !rows_.empty());
+    });
+    scroll_->installEventFilter(this);
     connect(&work_.player, &Player::levels_changed, this, [this] {
         for (const Row& row : rows_) row.lane->levels_changed();
     });
@@ -82,16 +97,25 @@ QWidget* Desk::make_empty_state() {
 
 void Desk::show_station(const Station* station) {
     station_ = station;
-    delete tools_;
-    delete panel_;
+    for (QWidget** old : {&tools_, &panel_, &pinned_, &view_}) delete std::exchange(*old, nullptr);
     tools_ = station->make_tools(work_, ruler_);
     if (tools_) {
         tools_->setGeometry(8, 2, head_width - 16, 28);
         tools_->show();
     }
+    pinned_ = station->make_pinned(work_, this);
+    if (pinned_) outer_->addWidget(pinned_);
     panel_ = station->make_panel(work_, this);
     if (panel_) outer_->addWidget(panel_);
+    view_ = station->make_view(work_, scroll_);
+    place_view();
     rebuild();
+}
+
+void Desk::place_view() {
+    if (!view_) return;
+    view_->setGeometry(head_width, 0, scroll_->width() - head_width - scroll_width, scroll_->height());
+    view_->raise();
 }
 
 Lane* Desk::lane_of(TrackId id) const {
@@ -100,28 +124,72 @@ Lane* Desk::lane_of(TrackId id) const {
     return nullptr;
 }
 
+RowHead* Desk::head_of(TrackId id) const {
+    for (const Row& row : rows_)
+        if (row.head->id() == id) return row.head;
+    return nullptr;
+}
+
+std::vector<TrackId> Desk::shown() const {
+    std::vector<TrackId> ids;
+    for (const auto& t : work_.document.session().tracks)
+        if (!work_.folded(work_.family(*t))) ids.push_back(t->id);
+    return ids;
+}
+
+TrackId Desk::row_below(int global_y) const {
+    for (const Row& row : rows_) {
+        if (work_.document.is_selected(row.head->id())) continue;  // these are on their way
+        const int top = row.head->mapToGlobal(QPoint(0, 0)).y();
+        if (global_y < top + row.head->height() / 2) return row.head->id();
+    }
+    return 0;
+}
+
+void Desk::show_drop(int global_y) {
+    const TrackId before = row_below(global_y);
+    const RowHead* below = head_of(before);
+    const QWidget* last = rows_.empty() ? nullptr : rows_.back().head;
+    const int y = below  ? below->mapTo(content_, QPoint(0, 0)).y()
+                  : last ? last->mapTo(content_, QPoint(0, last->height())).y()
+                         : 0;
+    drop_line_->setStyleSheet("background: " + theme().accent.name());
+    drop_line_->setGeometry(0, y - 1, content_->width(), 3);
+    drop_line_->raise();
+    drop_line_->show();
+}
+
+void Desk::drop_rows(int global_y) {
+    drop_line_->hide();
+    Session next = with_tracks_before(work_.document.session(), work_.document.selected(), row_below(global_y));
+    if (next.tracks != work_.document.session().tracks) work_.document.edit(tr("Move rows"), std::move(next));
+}
+
 void Desk::move_focus(int by, bool extend) {
-    const auto& tracks = work_.document.session().tracks;
-    if (tracks.empty()) return;
-    size_t at = 0;
-    while (at < tracks.size() && tracks[at]->id != work_.document.focused()) ++at;
-    const auto to = static_cast<size_t>(
-        std::clamp<int64_t>(static_cast<int64_t>(at) + by, 0, static_cast<int64_t>(tracks.size()) - 1));
-    const TrackId id = tracks[to]->id;
+    const auto ids = shown();
+    if (ids.empty()) return;
+    const auto focused = std::find(ids.begin(), ids.end(), work_.document.focused()) - ids.begin();
+    const TrackId id =
+        ids[static_cast<size_t>(std::clamp<int64_t>(focused + by, 0, static_cast<int64_t>(ids.size()) - 1))];
     if (!extend) {
         work_.document.select_only(id);
     } else {
-        auto ids = work_.document.selected();
-        if (!work_.document.is_selected(id)) ids.push_back(id);
-        work_.document.select(std::move(ids), id);
+        auto selected = work_.document.selected();
+        if (!work_.document.is_selected(id)) selected.push_back(id);
+        work_.document.select(std::move(selected), id);
     }
     if (Lane* lane = lane_of(id)) lane->setFocus();
 }
 
 void Desk::follow_session() {
-    const auto& tracks = work_.document.session().tracks;
-    const bool same = std::equal(rows_.begin(), rows_.end(), tracks.begin(), tracks.end(),
-                                 [](const Row& r, const auto& t) { return r.head->id() == t->id; });
+    const auto ids = shown();
+    std::vector<Family> folds;
+    for (const auto& t : work_.document.session().tracks)
+        if (const Family f = work_.family(*t);
+            work_.folded(f) && std::find(folds.begin(), folds.end(), f) == folds.end())
+            folds.push_back(f);
+    const bool same = folds == folds_ && std::equal(rows_.begin(), rows_.end(), ids.begin(), ids.end(),
+                                                    [](const Row& r, TrackId id) { return r.head->id() == id; });
     if (same)
         refresh();
     else
@@ -130,19 +198,37 @@ void Desk::follow_session() {
 
 void Desk::rebuild() {
     const bool had_focus = qobject_cast<Lane*>(QApplication::focusWidget()) != nullptr;
+    // A focused lane that is hidden would hand the focus, and with it the selection, to the next.
+    if (QWidget* focused = QApplication::focusWidget(); focused && content_->isAncestorOf(focused))
+        focused->clearFocus();
     const int scrolled = scroll_->verticalScrollBar()->value();
     while (rows_layout_->count() > 1) {
         QLayoutItem* item = rows_layout_->takeAt(0);
-        delete item->widget();
+        // Later: a row may be asking for this itself, from its menu or by a click.
+        item->widget()->hide();
+        item->widget()->deleteLater();
         delete item;
     }
     rows_.clear();
+    folds_.clear();
     for (const auto& track : work_.document.session().tracks) {
+        const Family family = work_.family(*track);
+        if (work_.folded(family)) {
+            if (std::find(folds_.begin(), folds_.end(), family) != folds_.end()) continue;
+            folds_.push_back(family);
+            auto* row = new FamilyRow(work_, family);
+            for (const Bus& bus : work_.document.session().buses)
+                if (bus.family == family) row->show_lane(station_->make_bus_lane(work_, bus.id, row));
+            rows_layout_->insertWidget(rows_layout_->count() - 1, row);
+            continue;
+        }
         auto* row = new QWidget;
         auto* layout = new QHBoxLayout(row);
         layout->setContentsMargins(0, 0, 0, 0);
         layout->setSpacing(0);
         auto* head = new RowHead(work_, track->id, row);
+        connect(head, &RowHead::dragged, this, &Desk::show_drop);
+        connect(head, &RowHead::dropped, this, &Desk::drop_rows, Qt::QueuedConnection);
         Lane* lane = station_->make_lane(work_, track->id, row);
         lane->installEventFilter(this);
         layout->addWidget(head);
@@ -150,10 +236,11 @@ void Desk::rebuild() {
         rows_layout_->insertWidget(rows_layout_->count() - 1, row);
         rows_.push_back({head, lane});
     }
-    const bool any = !rows_.empty();
+    const bool any = !work_.document.session().tracks.empty();
     scroll_->setVisible(any);
     ruler_->setVisible(any);
-    if (panel_) panel_->setVisible(any);
+    if (panel_ && !any) panel_->setVisible(false);
+    if (panel_ && any) panel_->setVisible(station_->panel_shown(work_));
     empty_->setVisible(!any);
     refresh();
     content_->adjustSize();
@@ -174,12 +261,14 @@ void Desk::refresh() {
 }
 
 bool Desk::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == scroll_ && event->type() == QEvent::Resize) place_view();
     if (watched == ruler_ && event->type() == QEvent::Paint && station_) {
         QPainter painter(ruler_);
         painter.fillRect(ruler_->rect(), theme().ground);
         painter.save();
         painter.translate(head_width, 0);
-        const int lane_width = rows_.empty() ? ruler_->width() - head_width : rows_.front().lane->width();
+        const int lane_width =
+            rows_.empty() ? ruler_->width() - head_width - scroll_width : rows_.front().lane->width();
         station_->paint_ruler(painter, QRect(0, 0, lane_width, ruler_->height()), work_);
         painter.restore();
         painter.setPen(theme().faint);

@@ -18,6 +18,7 @@ class Desk : public QWidget {
 
     void show_station(const Station* station);
     Lane* lane_of(TrackId id) const;
+    RowHead* head_of(TrackId id) const;
     /// Moves the focus by rows; `extend` keeps what is selected.
     void move_focus(int rows, bool extend);
 
@@ -33,6 +34,12 @@ class Desk : public QWidget {
     void follow_session();
     void rebuild();
     void refresh();
+    /// Tracks that have a row of their own: those of folded families have none.
+    std::vector<TrackId> shown() const;
+    /// Where a row dragged to this height would go: before which row, the end being 0.
+    TrackId row_below(int global_y) const;
+    void show_drop(int global_y);
+    void drop_rows(int global_y);
     QWidget* make_empty_state();
 
     struct Row {
@@ -41,11 +48,14 @@ class Desk : public QWidget {
     };
     Workspace& work_;
     const Station* station_ = nullptr;
-    QWidget *ruler_, *tools_ = nullptr, *panel_ = nullptr, *empty_;
+    void place_view();
+    QWidget *ruler_, *tools_ = nullptr, *panel_ = nullptr, *pinned_ = nullptr, *view_ = nullptr, *empty_;
     QScrollArea* scroll_;
     QWidget* content_;
     QVBoxLayout *rows_layout_, *outer_;
     std::vector<Row> rows_;
+    std::vector<Family> folds_;  ///< as rows were made
+    QWidget* drop_line_;
 };
 
 }  // namespace isotonus

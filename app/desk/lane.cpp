@@ -4,13 +4,21 @@
 #include <QKeyEvent>
 #include <QPainterPath>
 #include <cmath>
+#include <list>
 
 namespace isotonus {
+
+namespace {
+int rows_are_high = 36;
+}
+
+int row_height() { return rows_are_high; }
+void set_row_height(int pixels) { rows_are_high = std::clamp(pixels, 24, 40); }
 
 Lane::Lane(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent), work_(work), id_(id) {
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
-    setFixedHeight(row_height);
+    setFixedHeight(row_height());
     setObjectName("lane");
 }
 
@@ -136,7 +144,7 @@ void Lane::open_entry() {
         });
     }
     entry_->setAccessibleName(value_name());
-    entry_->setGeometry(width() / 2 - 60, 3, 120, row_height - 6);
+    entry_->setGeometry(width() / 2 - 60, 1, 120, height() - 2);
     entry_->setText(value_text());
     entry_->selectAll();
     entry_->show();
@@ -186,23 +194,85 @@ std::pair<int64_t, int64_t> blocks_of(int x, const LevelSummary& s, int rate, do
 
 }  // namespace
 
-void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& s, int rate,
+namespace {
+
+/// Samples of a stretch, through readers that are kept for the lanes last drawn.
+const std::vector<float>& samples_of(const MaterialPtr& material, int64_t first, int64_t frames) {
+    struct Kept {
+        MaterialPtr material;
+        SourceReader reader;
+    };
+    static std::list<Kept> kept;
+    static std::vector<float> samples;
+    samples.assign(static_cast<size_t>(frames * material->ready.channels), 0.0f);
+    auto at = std::find_if(kept.begin(), kept.end(), [&](const Kept& k) { return k.material == material; });
+    if (at == kept.end()) {
+        auto reader = SourceReader::open(material->ready);
+        if (!reader) return samples;
+        constexpr size_t most_kept = 64;
+        if (kept.size() >= most_kept) kept.pop_back();
+        kept.push_front({material, std::move(*reader)});
+        at = kept.begin();
+    }
+    if (!at->reader.read(first, frames, samples.data())) samples.assign(samples.size(), 0.0f);
+    return samples;
+}
+
+}  // namespace
+
+void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const MaterialPtr& material,
                     double shift_s, double gain, const TimeRuler& time, const QColor& colour) {
     painter.setPen(colour);
+    const LevelSummary& s = material->summary;
+    const int rate = material->measurement.sample_rate;
+    const size_t channels = static_cast<size_t>(s.channels);
     const double middle = area.top() + area.height() / 2.0, half = area.height() / 2.0 - 1.0;
+    const auto y = [&](float v) {
+        return static_cast<int>(std::lround(middle - half * std::clamp(static_cast<double>(v) * gain, -1.0, 1.0)));
+    };
     const QRect columns = area & clip;
-    for (int x = columns.left(); x <= columns.right(); ++x) {
-        const auto [first, end] = blocks_of(x, s, rate, shift_s, time);
-        if (first >= end) continue;
-        float low = 0.0f, high = 0.0f;
-        for (size_t i = static_cast<size_t>(first * s.channels); i < static_cast<size_t>(end * s.channels); ++i) {
-            low = std::min(low, s.low[i]);
-            high = std::max(high, s.high[i]);
+    const double frames_a_pixel = (time.time(1.0) - time.time(0.0)) * rate;
+    QVector<QLine> lines;  // drawn at once: ten thousand calls a frame would be slow
+    lines.reserve(columns.width());
+    if (frames_a_pixel >= 32.0) {
+        for (int x = columns.left(); x <= columns.right(); ++x) {
+            const auto [first, end] = blocks_of(x, s, rate, shift_s, time);
+            if (first >= end) continue;
+            float low = 0.0f, high = 0.0f;
+            for (size_t i = static_cast<size_t>(first) * channels; i < static_cast<size_t>(end) * channels; ++i) {
+                low = std::min(low, s.low[i]);
+                high = std::max(high, s.high[i]);
+            }
+            lines.append(QLine(x, y(high), x, y(low)));
         }
-        const auto y = [&](float v) {
-            return static_cast<int>(std::lround(middle - half * std::clamp(static_cast<double>(v) * gain, -1.0, 1.0)));
-        };
-        painter.drawLine(x, y(high), x, y(low));
+        painter.drawLines(lines);
+        return;
+    }
+    const auto frame_at = [&](int x) { return static_cast<int64_t>(std::floor((time.time(x) - shift_s) * rate)); };
+    const int64_t first = frame_at(columns.left()) - 1, frames = frame_at(columns.right() + 1) + 2 - first;
+    if (columns.isEmpty() || first >= s.frames || first + frames <= 0) return;
+    const std::vector<float>& samples = samples_of(material, first, frames);
+    if (frames_a_pixel >= 1.0) {
+        for (int x = columns.left(); x <= columns.right(); ++x) {
+            const auto from = static_cast<size_t>(frame_at(x) - first) * channels;
+            const auto to = static_cast<size_t>(frame_at(x + 1) - first + 1) * channels;  // touches the next column
+            const auto [low, high] = std::minmax_element(samples.begin() + static_cast<std::ptrdiff_t>(from),
+                                                         samples.begin() + static_cast<std::ptrdiff_t>(to));
+            lines.append(QLine(x, y(*high), x, y(*low)));
+        }
+        painter.drawLines(lines);
+        return;
+    }
+    for (size_t c = 0; c < channels; ++c) {  // sample by sample: a line through dots
+        QPolygon line;
+        for (int64_t i = 0; i < frames; ++i) {
+            const double at_s = static_cast<double>(first + i) / rate + shift_s;
+            line << QPoint(static_cast<int>(std::lround(time.place(at_s))),
+                           y(samples[static_cast<size_t>(i) * channels + c]));
+        }
+        painter.drawPolyline(line);
+        if (frames_a_pixel > 0.2) continue;
+        for (const QPoint& dot : line) painter.drawRect(dot.x() - 1, dot.y() - 1, 2, 2);
     }
 }
 
@@ -210,6 +280,7 @@ void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip,
                         double shift_s, double gain, const TimeRuler& time, const QColor& colour, const Curve* ride) {
     painter.setPen(colour);
     const QRect columns = area & clip;
+    QVector<QLine> lines;
     for (int x = columns.left(); x <= columns.right(); ++x) {
         const auto [first, end] = blocks_of(x, s, rate, shift_s, time);
         if (first >= end) continue;
@@ -220,8 +291,10 @@ void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip,
             db_from_power(sum / static_cast<double>((end - first) * s.channels)) + aes17_db + db_from_gain(gain);
         if (ride) level += ride->value_at(time.time(x));
         const double share = std::clamp((level + 60.0) / 60.0, 0.0, 1.0);
-        if (share > 0.0) painter.drawLine(x, area.bottom(), x, area.bottom() - static_cast<int>(share * area.height()));
+        if (share > 0.0)
+            lines.append(QLine(x, area.bottom(), x, area.bottom() - static_cast<int>(share * area.height())));
     }
+    painter.drawLines(lines);
 }
 
 }  // namespace isotonus

@@ -11,7 +11,9 @@
 
 namespace isotonus {
 
-inline constexpr int row_height = 36;
+/// How high rows are, 24 to 40 px: the user's choice.  Lanes are drawn for 36 and squeezed or spread (see Lane::y).
+int row_height();
+void set_row_height(int pixels);
 inline constexpr int head_width = 240;
 inline constexpr int mains_width = 200;
 inline constexpr int scroll_width = 8;  ///< right of the lanes; the song map leaves it free too, so that times line up
@@ -30,7 +32,9 @@ class Lane : public QWidget {
 
   protected:
     const Track* track() const { return work_.document.track(id_); }
-    QString track_name() const;
+    virtual QString track_name() const;  ///< of the row: a track's, a bus's
+    /// Where a place of a lane that is 36 high is in this one.
+    int y(int of_36) const { return of_36 * height() / 36; }
     /// The main output's lane has no track, and no row to select.
     virtual bool exists() const { return track() != nullptr; }
     virtual void select_row() {
@@ -82,9 +86,10 @@ TimeRuler lane_time(const Workspace& work, double width);
 /// A click on a row: alone, with Ctrl added or taken away, with Shift up to here.
 void select_by_click(Document& document, TrackId id, Qt::KeyboardModifiers keys);
 
-/// Level over time of a file as a shape between its lowest and highest samples, `gain` applied.
-void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& summary,
-                    int sample_rate, double shift_s, double gain, const TimeRuler& time, const QColor& colour);
+/// What a track plays as a shape between its lowest and highest samples, `gain` applied.  From the level summary; from
+/// the samples themselves where a pixel stands for few of them.
+void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const MaterialPtr& material,
+                    double shift_s, double gain, const TimeRuler& time, const QColor& colour);
 
 /// Level over time as a filled curve: the mean (AES17) of each column on a scale of −60 … 0 dBFS.
 void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& summary,

@@ -1,30 +1,53 @@
 #include "app/desk/materials.h"
 
+#include <fmt/format.h>
+
 namespace isotonus {
 
 Materials::Materials(Document& document, QObject* parent) : QObject(parent), document_(document) {
     pool_.setMaxThreadCount(worker_count());
     connect(&document_, &Document::session_changed, this, &Materials::request_missing);
+    connect(this, &Materials::finished, this, &Materials::look_for_twins);
 }
 
 Materials::~Materials() {
-    stop_->cancel();
+    for (auto& [key, entry] : entries_)
+        if (entry.reading) entry.reading->cancel();
     pool_.waitForDone();
 }
 
+std::string Materials::key_of(const Track& track) const {
+    const Source s = source_of(track);
+    std::string key = fmt::format("{}\n{}\n{} {} {} {} {} {} {}", s.file.string(), s.right_file.string(),
+                                  static_cast<int>(s.channels), s.channel, s.offset_removed, s.delay_fraction,
+                                  static_cast<int>(s.band), s.crossover_hz, document_.session().sample_rate);
+    for (const Clip& c : s.clips)
+        key += fmt::format("\n{} {} {} {} {} {}", c.start, c.offset, c.frames, c.gain_db, c.fade_in, c.fade_out);
+    return key;
+}
+
 const Materials::Entry* Materials::find(const Track& track) const {
-    const auto at = entries_.find(key_of(track, document_.session().sample_rate));
+    const auto at = entries_.find(key_of(track));
     return at == entries_.end() ? nullptr : &at->second;
+}
+
+bool Materials::is_current(const Track& track) const {
+    const Entry* e = find(track);
+    return e && e->material;
 }
 
 MaterialPtr Materials::of(const Track& track) const {
     const Entry* e = find(track);
-    return e ? e->material : nullptr;
+    if (e && !e->waiting()) return e->material;
+    if (track.source.band != Band::all) return nullptr;  // the track is played whole until both parts are there
+    const auto before = last_.find(track.id);
+    const bool same_file = before != last_.end() && before->second->ready.source.file == track.source.file;
+    return same_file ? before->second : nullptr;
 }
 
 const Measurement* Materials::measured(const Track& track) const {
-    const Entry* e = find(track);
-    return e && e->material ? &e->material->measurement : nullptr;
+    const MaterialPtr m = of(track);
+    return m ? &m->measurement : nullptr;
 }
 
 const Error* Materials::error(const Track& track) const {
@@ -38,6 +61,33 @@ std::optional<Staging> Materials::staging(const Track& track) const {
     return staged_as_is(document_.session().targets, track, *m);
 }
 
+const std::vector<Finding>& Materials::findings(const Track& track) const {
+    static const std::vector<Finding> none;
+    const MaterialPtr m = of(track);
+    if (!m) return none;
+    Found& known = findings_[track.id];
+    if (known.in == m && known.name == track.name && known.family == track.family) return known.findings;
+    known = {m, track.name, track.family, findings_of(*m, track)};
+    const auto twin = twin_of_.find(track.id);
+    const Track* first = twin == twin_of_.end() ? nullptr : document_.track(twin->second);
+    if (first)
+        known.findings.insert(
+            known.findings.begin(),
+            {"identical", tr("the same audio as %1").arg(QString::fromStdString(first->name)).toStdString()});
+    return known.findings;
+}
+
+void Materials::look_for_twins() {
+    std::map<TrackId, TrackId> twins;
+    for (const auto& [track, before] :
+         identical_tracks(document_.session(), [this](const Track& t) { return is_current(t) ? of(t) : nullptr; }))
+        twins[track] = before;
+    if (twins == twin_of_) return;
+    twin_of_ = std::move(twins);
+    findings_.clear();
+    emit changed();
+}
+
 std::vector<MissingFile> Materials::missing() const {
     std::vector<MissingFile> list;
     for (const auto& track : document_.session().tracks)
@@ -49,11 +99,12 @@ double Materials::progress() const { return asked_ > 0 ? 1.0 - static_cast<doubl
 
 void Materials::cancel() {
     if (waiting_ == 0) return;
-    stop_->cancel();
-    stop_ = std::make_shared<Progress>();
+    for (auto& [key, entry] : entries_) {
+        if (!entry.waiting()) continue;
+        entry.reading->cancel();
+        entry.error = Error{key.substr(0, key.find('\n')), tr("reading was cancelled").toStdString()};
+    }
     pool_.clear();
-    for (auto& [key, entry] : entries_)
-        if (!entry.material && !entry.error) entry.error = Error{key.first, tr("reading was cancelled").toStdString()};
     waiting_ = 0;
     emit changed();
     emit finished();
@@ -64,30 +115,71 @@ void Materials::retry() {
     request_missing();
 }
 
-void Materials::request_missing() {
-    const int rate = document_.session().sample_rate;
-    if (waiting_ == 0) asked_ = 0;
-    for (const auto& track : document_.session().tracks) {
-        const Key key = key_of(*track, rate);
-        if (entries_.contains(key)) continue;
-        entries_[key] = {};
-        ++waiting_;
-        ++asked_;
-        pool_.start([this, key, stop = stop_] {
-            auto loaded = load_material(key.first, key.second, stop.get());
-            QMetaObject::invokeMethod(this, [this, key, stop, loaded = std::move(loaded)] {
-                if (stop->cancelled()) return;
-                Entry& entry = entries_[key];
-                if (loaded)
-                    entry.material = *loaded;
-                else
-                    entry.error = loaded.error();
-                --waiting_;
-                emit changed();
-                if (waiting_ == 0) emit finished();
-            });
-        });
+void Materials::drop_unwanted() {
+    // What is being read and no longer wanted (a drag that went on) makes room; of what is ready the latest stay, for
+    // undo.
+    constexpr size_t most_kept = 200;
+    for (auto at = entries_.begin(); at != entries_.end();) {
+        const Entry& e = at->second;
+        const bool old = e.last_wanted < round_ && (e.waiting() || entries_.size() > most_kept);
+        if (!old) {
+            ++at;
+            continue;
+        }
+        if (e.waiting()) {
+            e.reading->cancel();
+            --waiting_;
+        }
+        at = entries_.erase(at);
     }
+}
+
+void Materials::request_missing() {
+    const int before = waiting_;
+    if (waiting_ == 0) asked_ = 0;
+    ++round_;
+    for (const auto& track : document_.session().tracks) {
+        std::vector<Source> wanted{source_of(*track)};
+        if (track->low_centre_hz > 0.0)
+            for (const Source& part : sources_of(*track)) wanted.push_back(part);
+        for (const Source& source : wanted) {
+            Track played = *track;
+            played.source.band = source.band;
+            played.source.crossover_hz = source.crossover_hz;
+            const std::string key = key_of(played);
+            Entry& entry = entries_[key];
+            entry.last_wanted = round_;
+            if (entry.material && source.band == Band::all) last_[track->id] = entry.material;
+            if (entry.reading) continue;
+            ++waiting_;
+            ++asked_;
+            start(key, source);
+        }
+    }
+    drop_unwanted();
+    if (before > 0 && waiting_ == 0) emit finished();
+}
+
+void Materials::start(const std::string& key, const Source& source) {
+    auto reading = std::make_shared<Progress>();
+    entries_[key].reading = reading;
+    pool_.start([this, key, source, reading, rate = document_.session().sample_rate] {
+        if (reading->cancelled()) return;
+        auto loaded = load_material(source, rate, reading.get());
+        QMetaObject::invokeMethod(this, [this, key, reading, loaded = std::move(loaded)] {
+            if (reading->cancelled()) return;
+            Entry& entry = entries_[key];
+            if (loaded)
+                entry.material = *loaded;
+            else
+                entry.error = loaded.error();
+            for (const auto& track : document_.session().tracks)
+                if (entry.material && key_of(*track) == key) last_[track->id] = entry.material;
+            --waiting_;
+            emit changed();
+            if (waiting_ == 0) emit finished();
+        });
+    });
 }
 
 }  // namespace isotonus

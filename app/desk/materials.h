@@ -1,12 +1,14 @@
-// Reads and measures the tracks' files in the background, two at a time; results come in as they are ready.
+// Reads and measures the tracks' sources in the background, two at a time; results come in as they are ready.
 #pragma once
 
 #include <QObject>
 #include <QThreadPool>
 #include <map>
+#include <optional>
 
 #include "app/desk/document.h"
 #include "core/handoff/checks.h"
+#include "core/stage/findings.h"
 #include "core/stage/staging.h"
 
 namespace isotonus {
@@ -17,13 +19,18 @@ class Materials : public QObject {
     explicit Materials(Document& document, QObject* parent = nullptr);
     ~Materials() override;
 
-    /// Null while it is being read, and when it cannot be.
+    /// Null while it is being read, and when it cannot be.  While a change of clips or channels is being measured, what
+    /// was there before.
     MaterialPtr of(const Track& track) const;
     const Measurement* measured(const Track& track) const;
+    /// Measured as the track is now.
+    bool is_current(const Track& track) const;
     /// Why a track's file cannot be used; null when it can, or is still being read.
     const Error* error(const Track& track) const;
     /// How the track stands against its target; none until it is measured.
     std::optional<Staging> staging(const Track& track) const;
+    /// What was found in the track; nothing until it is measured.
+    const std::vector<Finding>& findings(const Track& track) const;
     std::vector<MissingFile> missing() const;
 
     int waiting() const { return waiting_; }
@@ -37,19 +44,33 @@ class Materials : public QObject {
     void finished();  ///< none is waiting
 
   private:
-    using Key = std::pair<std::string, int>;  ///< file and rate
     struct Entry {
         MaterialPtr material;
         std::optional<Error> error;
+        std::shared_ptr<Progress> reading;
+        int64_t last_wanted = 0;
+        bool waiting() const { return !material && !error; }
+    };
+    struct Found {
+        MaterialPtr in;
+        std::string name;
+        std::optional<Family> family;
+        std::vector<Finding> findings;
     };
     void request_missing();
-    static Key key_of(const Track& track, int rate) { return {track.file.string(), rate}; }
+    void drop_unwanted();
+    void start(const std::string& key, const Source& source);
+    std::string key_of(const Track& track) const;
     const Entry* find(const Track& track) const;
+    void look_for_twins();
 
     Document& document_;
     QThreadPool pool_;
-    std::map<Key, Entry> entries_;
-    std::shared_ptr<Progress> stop_ = std::make_shared<Progress>();
+    std::map<std::string, Entry> entries_;
+    std::map<TrackId, MaterialPtr> last_;
+    std::map<TrackId, TrackId> twin_of_;
+    mutable std::map<TrackId, Found> findings_;
+    int64_t round_ = 0;
     int waiting_ = 0, asked_ = 0;
 };
 

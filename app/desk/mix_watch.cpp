@@ -1,15 +1,22 @@
 #include "app/desk/mix_watch.h"
 
+#include <algorithm>
+
 namespace isotonus {
 
-MixWatch::MixWatch(Player& player, QObject* parent) : QObject(parent), player_(player) {
+MixWatch::MixWatch(Document& document, Player& player, QObject* parent)
+    : QObject(parent), document_(document), player_(player) {
     pool_.setMaxThreadCount(1);
+    hearing_pool_.setMaxThreadCount(1);
     connect(&player_, &Player::plan_changed, this, &MixWatch::restart);
+    connect(&player_, &Player::plan_changed, this, &MixWatch::hear);
 }
 
 MixWatch::~MixWatch() {
     if (running_) running_->cancel();
+    hearing_progress_->cancel();
     pool_.waitForDone();
+    hearing_pool_.waitForDone();
 }
 
 void MixWatch::want_figures(bool wanted) {
@@ -21,6 +28,12 @@ void MixWatch::want_figures(bool wanted) {
 void MixWatch::need_figures() {
     figures_needed_ = true;
     if (!figures_) restart();
+}
+
+void MixWatch::want_plan(bool wanted) {
+    if (wanted == plan_wanted_) return;
+    plan_wanted_ = wanted;
+    if (wanted) restart();
 }
 
 void MixWatch::restart() {
@@ -35,33 +48,159 @@ void MixWatch::restart() {
     if (running_) running_->cancel();
     running_ = std::make_shared<Progress>();
     searching_ = true;
-    pool_.start([this, plan = player_.plan(), progress = running_, figures_too = figures_wanted_ || figures_needed_] {
-        const auto found = whole_song_peak(plan, progress.get());
+    pool_.start([this, plan = player_.plan(), progress = running_, figures_too = figures_wanted_ || figures_needed_,
+                 plan_too = plan_wanted_, settle_too = !player_.loading()] {
+        const auto found = peaks_.find(plan, progress.get());
         std::optional<Peak> peak;
         if (found)
             peak = Peak{level_from_gain(static_cast<double>(found->peak)),
                         static_cast<double>(found->frame) / plan->sample_rate};
         QMetaObject::invokeMethod(this, [this, peak, figures_too] { peak_found(peak, figures_too); });
-        if (!figures_too) return;
-        const auto measured = measure_mix(plan, progress.get());
-        QMetaObject::invokeMethod(this, [this, measured, progress] {
-            if (progress != running_ || searching_) return;  // a newer plan is on its way
-            if (measured) figures_ = *measured;
-            figures_needed_ = busy_ = false;
-            emit changed();
-        });
+        if (figures_too) {
+            const auto measured = measure_mix(plan, progress.get());
+            QMetaObject::invokeMethod(this, [this, measured, progress] {
+                if (progress != running_ || searching_) return;  // a newer plan is on its way
+                if (measured) figures_ = *measured;
+                figures_needed_ = busy_ = false;
+                emit changed();
+            });
+        }
+        if (plan_too) QMetaObject::invokeMethod(this, [this, progress] { make_plan(progress); });
+        // Then what is only bounded so far is made exact, so that the next move is answered at once.
+        if (settle_too) (void)peaks_.settle(plan, progress.get());
     });
     emit changed();
 }
 
-void MixWatch::peak_found(const std::optional<Peak>& peak, bool figures_follow) {
+void MixWatch::peak_found(const std::optional<Peak>& peak, bool more_follows) {
     searching_ = false;
     peak_ = peak;
-    busy_ = figures_follow || again_;
+    busy_ = more_follows || again_;
     if (std::exchange(again_, false))
         restart();
     else
         emit changed();
+}
+
+void MixWatch::make_plan(const std::shared_ptr<Progress>& progress) {
+    if (progress != running_ || searching_) return;
+    std::map<std::pair<TrackId, Band>, MaterialPtr> known;
+    for (const PlanTrack& t : player_.plan()->tracks) known[{t.id, t.part}] = t.material;
+    const double target = document_.session().targets.mains_high_dbfs - 0.1;
+    pool_.start([this, session = document_.session(), known = std::move(known), target, progress] {
+        const auto material = [&](const Track& t) {
+            const auto at = known.find({t.id, t.source.band});
+            return at == known.end() ? nullptr : at->second;
+        };
+        const auto made = headroom_plan(session, material, target, peaks_, progress.get());
+        if (!made) return;
+        QMetaObject::invokeMethod(this, [this, progress, plan = *made] {
+            if (progress != running_) return;
+            headroom_ = plan;
+            emit headroom_changed();
+        });
+    });
+}
+
+// --- audibility -----------------------------------------------------------------------------------------------------
+
+void MixWatch::want_audibility(bool wanted) {
+    audibility_wanted_ = wanted;
+    hear();
+    emit audibility_changed();
+}
+
+void MixWatch::set_listening(const Listening& how) {
+    listening_ = how;
+    hear();
+}
+
+const Audibility* MixWatch::audibility(TrackId id) const {
+    const auto at =
+        std::find_if(audibility_.begin(), audibility_.end(), [id](const Audibility& a) { return a.id == id; });
+    return audibility_wanted_ && at != audibility_.end() ? &*at : nullptr;
+}
+
+double MixWatch::excited() const {
+    const auto& tracks = player_.plan()->tracks;
+    if (tracks.empty()) return 1.0;
+    const auto known = std::count_if(tracks.begin(), tracks.end(),
+                                     [this](const PlanTrack& t) { return excitations_.contains(t.material); });
+    return static_cast<double>(known) / static_cast<double>(tracks.size());
+}
+
+std::optional<double> MixWatch::bandwidth(const Track& track) const {
+    for (const PlanTrack& t : player_.plan()->tracks)
+        if (t.id == track.id)
+            if (const auto at = bandwidths_.find(t.material); at != bandwidths_.end()) return at->second;
+    return std::nullopt;
+}
+
+ExcitationOf MixWatch::known_excitations() const {
+    return [known = excitations_](const MaterialPtr& m) {
+        const auto at = known.find(m);
+        return at == known.end() ? nullptr : at->second;
+    };
+}
+
+void MixWatch::hear() {
+    if (!audibility_wanted_) return;
+    if (hearing_) {
+        hear_again_ = true;
+        return;
+    }
+    hearing_ = true;
+    const PlanPtr plan = player_.plan();
+    std::erase_if(excitations_, [&](const auto& known) {  // of sources that are gone
+        return std::none_of(plan->tracks.begin(), plan->tracks.end(),
+                            [&](const PlanTrack& t) { return t.material == known.first; });
+    });
+    std::erase_if(bandwidths_, [this](const auto& known) { return !excitations_.contains(known.first); });
+    std::vector<MaterialPtr> missing;
+    for (const PlanTrack& t : plan->tracks)
+        if (t.heard() && !excitations_.contains(t.material)) missing.push_back(t.material);
+    std::vector<int64_t> sections;
+    for (const Section& s : document_.session().sections)
+        sections.push_back(std::llround(s.start_s * plan->sample_rate));
+    if (!missing.empty()) {
+        hearing_pool_.start([this, missing, progress = hearing_progress_] {
+            parallel_for(static_cast<int64_t>(missing.size()), worker_count(), [&](int64_t i) {
+                const MaterialPtr& m = missing[static_cast<size_t>(i)];
+                auto made = excitation_of(m->ready, progress.get());
+                QMetaObject::invokeMethod(this, [this, m, made = made.value_or(nullptr)] {
+                    excitations_[m] = made;  // null where the file could not be read: left out
+                    if (made) bandwidths_[m] = bandwidth_share(*made);
+                    emit audibility_changed();
+                });
+            });
+            QMetaObject::invokeMethod(this, [this] {
+                hearing_ = hear_again_ = false;
+                hear();
+            });
+        });
+        return;
+    }
+    hearing_pool_.start([this, plan, sections, known = known_excitations(), how = listening_] {
+        auto found = isotonus::audibility(*plan, known, how, sections);
+        QMetaObject::invokeMethod(this, [this, found = std::move(found)] {
+            audibility_ = found;
+            hearing_ = false;
+            emit audibility_changed();
+            if (std::exchange(hear_again_, false)) hear();
+        });
+    });
+}
+
+std::vector<std::vector<Cover>> MixWatch::covers(TrackId id) const {
+    const PlanPtr plan = player_.plan();
+    std::vector<int64_t> starts{0};
+    if (!document_.session().sections.empty()) starts.clear();
+    for (const Section& s : document_.session().sections) starts.push_back(std::llround(s.start_s * plan->sample_rate));
+    std::vector<std::vector<Cover>> found;
+    for (size_t i = 0; i < starts.size(); ++i)
+        found.push_back(covered_by(*plan, id, known_excitations(), listening_, starts[i],
+                                   i + 1 < starts.size() ? starts[i + 1] : plan->frames));
+    return found;
 }
 
 }  // namespace isotonus

@@ -1,5 +1,5 @@
-// Knows the mix as it stands: its whole-song peak after every edit, and on request its full figures; computed in the
-// background.
+// Knows the mix as it stands: its whole-song peak after every edit, on request its full figures, the headroom plan and
+// how audible each track is; computed in the background.
 #pragma once
 
 #include <QObject>
@@ -7,13 +7,15 @@
 #include <QTimer>
 
 #include "app/desk/player.h"
+#include "core/balance/audibility.h"
+#include "core/balance/headroom.h"
 
 namespace isotonus {
 
 class MixWatch : public QObject {
     Q_OBJECT
   public:
-    explicit MixWatch(Player& player, QObject* parent = nullptr);
+    MixWatch(Document& document, Player& player, QObject* parent = nullptr);
     ~MixWatch() override;
 
     struct Peak {
@@ -30,20 +32,51 @@ class MixWatch : public QObject {
     void need_figures();
     const std::optional<Measurer::Outcome>& figures() const { return figures_; }
 
+    /// The headroom plan is made after every edit while somebody looks at it.
+    void want_plan(bool wanted);
+    const std::optional<HeadroomPlan>& headroom() const { return headroom_; }
+
+    /// Audibility follows every edit once somebody has asked for it; `excited` is how much of the tracks is known,
+    /// 0 … 1.
+    void want_audibility(bool wanted);
+    bool audibility_wanted() const { return audibility_wanted_; }
+    const Audibility* audibility(TrackId id) const;
+    double excited() const;
+    /// How wide a track is in frequency, 0 … 1; absent while it is not known.
+    std::optional<double> bandwidth(const Track& track) const;
+    /// Who covers a track in each section (or in all of the song, when it has none); on the calling thread.
+    std::vector<std::vector<Cover>> covers(TrackId id) const;
+    void set_listening(const Listening& how);
+
   signals:
     void changed();
+    void headroom_changed();
+    void audibility_changed();
 
   private:
     void restart();
-    void peak_found(const std::optional<Peak>& peak, bool figures_follow);
+    void peak_found(const std::optional<Peak>& peak, bool more_follows);
+    void make_plan(const std::shared_ptr<Progress>& progress);
+    void hear();
+    ExcitationOf known_excitations() const;
 
+    Document& document_;
     Player& player_;
-    QThreadPool pool_;
+    QThreadPool pool_, hearing_pool_;
+    MixPeaks peaks_;  ///< the pool's one thread has it
     std::shared_ptr<Progress> running_;
     std::optional<Peak> peak_;
     std::optional<Measurer::Outcome> figures_;
+    std::optional<HeadroomPlan> headroom_;
     bool busy_ = false, searching_ = false, again_ = false;
-    bool figures_wanted_ = false, figures_needed_ = false;
+    bool figures_wanted_ = false, figures_needed_ = false, plan_wanted_ = false;
+
+    Listening listening_;
+    bool audibility_wanted_ = false, hearing_ = false, hear_again_ = false;
+    std::shared_ptr<Progress> hearing_progress_ = std::make_shared<Progress>();
+    std::vector<Audibility> audibility_;
+    std::map<MaterialPtr, ExcitationPtr> excitations_;
+    std::map<MaterialPtr, double> bandwidths_;
 };
 
 }  // namespace isotonus

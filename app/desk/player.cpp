@@ -2,6 +2,8 @@
 
 #include <cmath>
 
+#include "core/session/routing.h"
+
 namespace isotonus {
 
 Player::Player(Document& document, Materials& materials, QObject* parent)
@@ -42,12 +44,65 @@ QString Player::device_name() const {
 
 void Player::follow_session() {
     recompile_.stop();
-    plan_ = compile_plan(document_.session(), [this](const Track& t) { return materials_.of(t); });
+    plan_ = compile_plan(
+        document_.session(), [this](const Track& t) { return materials_.of(t); }, Solo::left_out);
     if (engine_.device() && engine_.sample_rate() != document_.session().sample_rate)
         open_device(wanted_device_, block_frames_);
-    engine_.set_plan(plan_);
+    std::erase_if(listened_, [this](TrackId id) { return !document_.track(id); });
+    engine_.set_plan(heard_plan());
+    if (live_.sample_rate() != document_.session().sample_rate) live_ = LiveMix(document_.session().sample_rate);
     forward_loop();
     emit plan_changed();
+}
+
+PlanPtr Player::heard_plan() const {
+    const auto material = [this](const Track& t) { return materials_.of(t); };
+    const Session& session = document_.session();
+    PlanPtr plan;
+    if (hearing_ == Hearing::at_rest)
+        plan = compile_plan(with_mix_at_rest(session), material);
+    else if (hearing_ == Hearing::track && session.find(heard_id_))
+        plan = compile_plan(with_track_alone(session, heard_id_), material);
+    else if (hearing_ == Hearing::under)
+        plan = compile_plan(with_only(session, tracks_under(session, heard_id_)), material);
+    else
+        plan = compile_plan(session, material);
+    return listened_.empty() ? plan : plan_listening(*plan, session, listened_, listened_where_ == Listen::after_fader);
+}
+
+void Player::hear(Hearing what, TrackId id) {
+    if (hearing_ == what && heard_id_ == id) return;
+    hearing_ = what;
+    heard_id_ = id;
+    engine_.set_plan(heard_plan());
+    emit hearing_changed();
+}
+
+void Player::hear_under(TrackId id) {
+    if (hearing_ == Hearing::under && heard_id_ == id)
+        hear(Hearing::mix);
+    else
+        hear(Hearing::under, id);
+}
+
+void Player::set_monitor(const MonitorSettings& settings) {
+    engine_.set_monitor(settings);
+    emit hearing_changed();
+}
+
+void Player::listen_to(std::vector<TrackId> ids, Listen where) {
+    listened_ = std::move(ids);
+    listened_where_ = where;
+    engine_.set_plan(heard_plan());
+    emit hearing_changed();
+}
+
+void Player::hear_at_rest(bool on) { hear(on ? Hearing::at_rest : Hearing::mix); }
+
+void Player::hear_track(TrackId id, double from_s) {
+    hear(Hearing::track, id);
+    locate(from_s);
+    if (!engine_.playing()) engine_.play();
 }
 
 double Player::position_s() const { return static_cast<double>(engine_.position()) / document_.session().sample_rate; }
@@ -55,6 +110,10 @@ double Player::position_s() const { return static_cast<double>(engine_.position(
 void Player::toggle_playing() {
     if (engine_.playing()) {
         engine_.stop();
+        // Stopped before a tick has seen it play: back to the mix all the same, once the fade-out is over.
+        QTimer::singleShot(100, this, [this] {
+            if (hearing_ == Hearing::track && !engine_.playing()) hear(Hearing::mix);
+        });
         return;
     }
     if (plan_->frames == 0) return;
@@ -85,6 +144,7 @@ void Player::forward_loop() {
 
 void Player::reset_meters() {
     meters_.reset_all();
+    live_ = LiveMix(document_.session().sample_rate);
     emit levels_changed();
 }
 
@@ -95,6 +155,7 @@ void Player::reset_meter(TrackId id) {
 
 void Player::reset_main_meter() {
     for (auto& bar : meters_.main) bar.reset();
+    live_ = LiveMix(document_.session().sample_rate);
     emit levels_changed();
 }
 
@@ -102,6 +163,8 @@ void Player::tick() {
     const double elapsed_s = static_cast<double>(since_tick_.nsecsElapsed()) * 1e-9;
     since_tick_.restart();
     const LiveLevels levels = engine_.levels();
+    engine_.take_mix(played_);
+    live_.add(played_.data(), static_cast<int64_t>(played_.size() / 2));
     const bool falling = meters_.main[0].level_db > silence_db || meters_.main[1].level_db > silence_db ||
                          std::any_of(meters_.tracks.begin(), meters_.tracks.end(),
                                      [](const auto& t) { return t.after_trim.level_db > silence_db; });
@@ -113,6 +176,7 @@ void Player::tick() {
     const bool playing = engine_.playing();
     if (position != last_position_s_ || playing != last_playing_) {
         last_position_s_ = position;
+        if (last_playing_ && !playing && hearing_ == Hearing::track) hear(Hearing::mix);
         last_playing_ = playing;
         emit moved();
     }

@@ -6,6 +6,7 @@
 #include <QTimer>
 
 #include "app/desk/materials.h"
+#include "engine/live_mix.h"
 #include "engine/meter_board.h"
 
 namespace isotonus {
@@ -19,17 +20,41 @@ class Player : public QObject {
     QString device_name() const;
     int block_frames() const { return block_frames_; }
 
+    /// The mix as it would be exported: solo left aside.
     PlanPtr plan() const { return plan_; }
     const MeterBoard& meters() const { return meters_; }
+    const LiveMix& live() const { return live_; }
     void reset_meters();
     void reset_meter(TrackId id);
     void reset_main_meter();
 
+    bool loading() const { return materials_.waiting() > 0; }  ///< files are still being read
     bool playing() const { return engine_.playing(); }
     double position_s() const;
     void toggle_playing();
     void stop() { engine_.stop(); }
     void locate(double time_s);
+
+    /// What is heard in place of the mix: one track alone until the song stops, the rows under a bus or a control
+    /// group, or the song with all faders and pans at rest.  Nothing of it reaches the session or an export.
+    enum class Hearing { mix, track, under, at_rest };
+    Hearing hearing() const { return hearing_; }
+    TrackId heard_id() const { return heard_id_; }
+    void hear_at_rest(bool on);
+    void hear_track(TrackId id, double from_s);
+    void hear_under(TrackId bus_or_group);  ///< a second time: the mix again
+
+    /// How it is heard; no export knows of it.
+    const MonitorSettings& monitor() const { return engine_.monitor(); }
+    void set_monitor(const MonitorSettings& settings);
+
+    /// Rows that are added to what is heard while the rest is dimmed; none: the mix as it is.
+    enum class Listen { before_fader, after_fader };
+    void listen_to(std::vector<TrackId> ids, Listen where);
+    const std::vector<TrackId>& listened() const { return listened_; }
+    Listen listened_where() const { return listened_where_; }
+    /// Something stands between the mix and the ear.
+    bool anything_on() const { return monitor().any_on() || !listened_.empty() || hearing_ != Hearing::mix; }
 
     struct Loop {
         bool on = false;
@@ -46,10 +71,13 @@ class Player : public QObject {
     void levels_changed();
     void loop_changed();
     void device_changed();
+    void hearing_changed();  ///< also the monitoring
     void message(const QString& text);
 
   private:
     void follow_session();
+    void hear(Hearing what, TrackId track = 0);
+    PlanPtr heard_plan() const;
     void tick();
     void forward_loop();
 
@@ -57,7 +85,13 @@ class Player : public QObject {
     Materials& materials_;
     Engine engine_;
     PlanPtr plan_;
+    Hearing hearing_ = Hearing::mix;
+    TrackId heard_id_ = 0;
+    std::vector<TrackId> listened_;
+    Listen listened_where_ = Listen::before_fader;
     MeterBoard meters_;
+    LiveMix live_{48000};
+    std::vector<float> played_;
     Loop loop_;
     QString wanted_device_ = simulated_device;
     int block_frames_ = 512;

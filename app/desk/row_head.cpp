@@ -1,5 +1,6 @@
 #include "app/desk/row_head.h"
 
+#include <QApplication>
 #include <QContextMenuEvent>
 #include <QMenu>
 #include <QPainter>
@@ -7,8 +8,6 @@
 #include "app/desk/lane.h"
 
 namespace isotonus {
-
-namespace {
 
 QString family_word(Family family) {
     switch (family) {
@@ -34,10 +33,8 @@ QString family_word(Family family) {
     return RowHead::tr("other");
 }
 
-}  // namespace
-
 RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent), work_(work), id_(id) {
-    setFixedSize(head_width, row_height);
+    setFixedSize(head_width, row_height());
     setObjectName("rowHead");
     const auto button = [this](const char* name, const QString& letter, int x, bool Track::*flag, const QString& on,
                                const QString& off) {
@@ -45,7 +42,7 @@ RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent)
         b->setObjectName(name);
         b->setText(letter);
         b->setCheckable(true);
-        b->setGeometry(x, 7, 24, 22);
+        b->setGeometry(x, (row_height() - 22) / 2, 24, 22);
         b->setFocusPolicy(Qt::NoFocus);
         connect(b, &QToolButton::clicked, this, [this, flag, on, off](bool checked) {
             const auto ids = work_.document.moved_with(id_);
@@ -71,7 +68,10 @@ void RowHead::refresh() {
     mute_->setAccessibleName(tr("Mute %1").arg(name));
     solo_->setAccessibleName(tr("Solo %1").arg(name));
     setAccessibleName(name);
-    setToolTip(QString::fromStdString(t->file.string()));
+    QString tip = QString::fromStdString(t->source.file.string());
+    if (!t->source.right_file.empty()) tip += '\n' + QString::fromStdString(t->source.right_file.string());
+    if (!t->note.empty()) tip += "\n\n" + QString::fromStdString(t->note);
+    setToolTip(tip);
     update();
 }
 
@@ -84,80 +84,249 @@ void RowHead::paintEvent(QPaintEvent*) {
     painter.fillRect(0, 0, selected ? 8 : 4, height() - 1, theme().track_ink(t->ink));
     painter.setFont(lettering(13, selected));
     painter.setPen(work_.document.session().is_heard(*t) ? theme().ink : theme().faint);
-    const QRect place(16, 2, head_width - 80, 18);
-    painter.drawText(
-        place, Qt::AlignLeft | Qt::AlignVCenter,
-        QFontMetrics(painter.font()).elidedText(QString::fromStdString(t->name), Qt::ElideRight, place.width()));
-    QString below;
-    if (work_.materials.error(*t))
-        below = tr("file missing");
-    else if (const Measurement* m = work_.materials.measured(*t)) {
-        below = family_word(family_of(*t)) + ", " +
-                (kind_of(*t, *m) == Kind::percussive ? tr("percussive") : tr("sustained"));
-        below += m->channels == 1 ? tr(", mono") : tr(", stereo");
-    } else {
-        below = tr("reading…");
+    QRect place = name_place();
+    const auto mark = [&](const QPolygon& shape) {
+        painter.setRenderHint(QPainter::Antialiasing);
+        painter.setBrush(theme().ink);
+        painter.drawPolygon(shape);
+        painter.setBrush(Qt::NoBrush);
+        painter.setRenderHint(QPainter::Antialiasing, false);
+        place.setLeft(place.left() + 14);
+    };
+    const int x = place.left(), middle = place.center().y() + 1;
+    if (t->anchor)  // a wedge on a line: what the mix stands on
+        mark(QPolygon({QPoint(x, middle + 4), QPoint(x + 5, middle - 4), QPoint(x + 10, middle + 4)}));
+    QString name = QString::fromStdString(t->name);
+    if (!t->note.empty()) name += QString::fromUtf8(" …");
+    painter.drawText(place, Qt::AlignLeft | Qt::AlignVCenter,
+                     QFontMetrics(painter.font()).elidedText(name, Qt::ElideRight, place.width()));
+    if (height() >= 30) {
+        QString below;
+        if (work_.materials.error(*t)) {
+            below = tr("file missing");
+        } else if (const Measurement* m = work_.materials.measured(*t)) {
+            below = family_word(work_.family(*t)) + ", " +
+                    (kind_of(*t, *m) == Kind::percussive ? tr("percussive") : tr("sustained"));
+            below += m->channels == 1 ? tr(", mono") : tr(", stereo");
+        } else {
+            below = tr("reading…");
+        }
+        painter.setFont(lettering(11));
+        painter.setPen(work_.materials.error(*t) ? theme().clipped : theme().faint);
+        painter.drawText(QRect(16, height() - 17, head_width - 80, 14), Qt::AlignLeft | Qt::AlignVCenter, below);
     }
-    painter.setFont(lettering(11));
-    painter.setPen(work_.materials.error(*t) ? theme().clipped : theme().faint);
-    painter.drawText(QRect(16, 19, head_width - 80, 14), Qt::AlignLeft | Qt::AlignVCenter, below);
     painter.setPen(theme().rule);
     painter.drawLine(0, height() - 1, width(), height() - 1);
     painter.drawLine(width() - 1, 0, width() - 1, height());
 }
 
+QRect RowHead::name_place() const {
+    return height() >= 30 ? QRect(16, 2, head_width - 80, 18) : QRect(16, 0, head_width - 80, height() - 1);
+}
+
+void RowHead::rename() {
+    const Track* t = work_.document.track(id_);
+    if (!t) return;
+    if (!name_) {
+        name_ = new QLineEdit(this);
+        name_->setObjectName("nameEntry");
+        name_->setAccessibleName(tr("Name of the row"));
+        name_->installEventFilter(this);
+        connect(name_, &QLineEdit::editingFinished, this, &RowHead::take_name);
+    }
+    name_->setGeometry(8, (height() - 24) / 2, head_width - 76, 24);
+    name_->setText(QString::fromStdString(t->name));
+    name_->selectAll();
+    name_->show();
+    name_->setFocus();
+}
+
+void RowHead::take_name() {
+    const Track* t = work_.document.track(id_);
+    const QString name = name_->text().trimmed();
+    const bool confirmed = name_->hasFocus();
+    name_->hide();
+    if (!t || !confirmed || name.isEmpty() || name.toStdString() == t->name) return;
+    work_.document.edit_tracks(tr("Rename %1 to %2").arg(QString::fromStdString(t->name), name), {id_},
+                               [&](Track& track) { track.name = name.toStdString(); });
+}
+
+bool RowHead::eventFilter(QObject* watched, QEvent* event) {
+    const bool key = event->type() == QEvent::ShortcutOverride || event->type() == QEvent::KeyPress;
+    if (watched == name_ && key && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
+        event->accept();
+        if (event->type() == QEvent::KeyPress) {
+            setFocus();
+            name_->hide();
+        }
+        return true;
+    }
+    return QWidget::eventFilter(watched, event);
+}
+
 void RowHead::mousePressEvent(QMouseEvent* event) {
-    if (event->button() == Qt::LeftButton && event->modifiers() == Qt::NoModifier)
-        work_.document.select_only(id_);
-    else
+    if (event->button() == Qt::RightButton) return;
+    pressed_y_ = event->globalPosition().toPoint().y();
+    if (event->button() == Qt::LeftButton && event->modifiers() == Qt::NoModifier) {
+        if (!work_.document.is_selected(id_)) work_.document.select_only(id_);
+    } else {
         select_by_click(work_.document, id_, event->modifiers());
+        pressed_y_ = -1;
+    }
+}
+
+void RowHead::mouseMoveEvent(QMouseEvent* event) {
+    if (pressed_y_ < 0) return;
+    const int y = event->globalPosition().toPoint().y();
+    dragging_ = dragging_ || std::abs(y - pressed_y_) >= QApplication::startDragDistance();
+    if (dragging_) emit dragged(y);
+}
+
+void RowHead::mouseReleaseEvent(QMouseEvent* event) {
+    const bool pressed = pressed_y_ >= 0, was_dragged = dragging_;
+    pressed_y_ = -1;
+    dragging_ = false;
+    if (was_dragged)
+        emit dropped(event->globalPosition().toPoint().y());
+    else if (pressed)  // a click on one of several selected rows leaves that one
+        work_.document.select_only(id_);
+}
+
+void RowHead::replace_file() {
+    const Track* t = work_.document.track(id_);
+    const auto file = work_.prompter->open_file(tr("A newer file for %1").arg(QString::fromStdString(t->name)),
+                                                tr("Audio (*);;All files (*)"));
+    if (!file) return;
+    if (const auto reader = SoundReader::open(*file); !reader) {
+        work_.prompter->complain(QString::fromStdString(reader.error().text()));
+        return;
+    }
+    work_.document.edit_tracks(tr("Replace the file of %1").arg(QString::fromStdString(t->name)), {id_},
+                               [&](Track& track) { track.source.file = fs::absolute(*file).lexically_normal(); });
+}
+
+void RowHead::edit_note() {
+    const Track* t = work_.document.track(id_);
+    const QString name = QString::fromStdString(t->name);
+    const auto note = work_.prompter->ask_text(tr("Note on %1").arg(name), tr("What to remember of this track"),
+                                               QString::fromStdString(t->note));
+    if (note)
+        work_.document.edit_tracks(tr("Note on %1").arg(name), {id_},
+                                   [&](Track& track) { track.note = note->trimmed().toStdString(); });
 }
 
 void RowHead::contextMenuEvent(QContextMenuEvent* event) {
     if (!work_.document.is_selected(id_)) work_.document.select_only(id_);
+    const Track& t = *work_.document.track(id_);
+    const MaterialPtr material = work_.materials.of(t);
     QMenu menu;
-    const auto kind = [&](const QString& text, std::optional<Kind> value) {
-        QAction* action = menu.addAction(text);
-        action->setCheckable(true);
-        action->setChecked(work_.document.track(id_)->kind == value);
-        connect(action, &QAction::triggered, this, [this, value, text] {
-            work_.document.edit_tracks(tr("Kind: %1").arg(text), work_.document.moved_with(id_),
-                                       [value](Track& t) { t.kind = value; });
-        });
+    menu.setObjectName("rowMenu");
+    const auto add = [&](QMenu* to, const QString& text, auto work) {
+        QAction* action = to->addAction(text);
+        connect(action, &QAction::triggered, this, work);
+        return action;
     };
-    kind(tr("Percussive"), Kind::percussive);
-    kind(tr("Sustained"), Kind::sustained);
-    kind(tr("Kind as measured"), std::nullopt);
+    /// An edit of all rows that are selected with this one.
+    const auto setting = [&](QMenu* to, const QString& text, bool checked, const QString& name, auto change) {
+        QAction* action = add(to, text, [this, name, change] {
+            work_.document.edit_tracks(name, work_.document.moved_with(id_), change);
+        });
+        action->setCheckable(true);
+        action->setChecked(checked);
+    };
+    for (const auto& [text, value] : {std::pair{tr("Percussive"), std::optional(Kind::percussive)},
+                                      std::pair{tr("Sustained"), std::optional(Kind::sustained)},
+                                      std::pair{tr("Kind as measured"), std::optional<Kind>()}}) {
+        const auto kind = value;
+        setting(&menu, text, t.kind == kind, tr("Kind: %1").arg(text), [kind](Track& track) { track.kind = kind; });
+    }
     QMenu* families = menu.addMenu(tr("Family"));
     for (size_t n = 0; n < family_names.size(); ++n) {
         const auto family = static_cast<Family>(n);
-        QAction* action = families->addAction(family_word(family));
-        action->setCheckable(true);
-        action->setChecked(family_of(*work_.document.track(id_)) == family);
-        connect(action, &QAction::triggered, this, [this, family] {
-            work_.document.edit_tracks(tr("Family: %1").arg(family_word(family)), work_.document.moved_with(id_),
-                                       [family](Track& t) {
-                                           t.family = family;
-                                           t.ink = ink_of(family);
-                                       });
-        });
+        setting(families, family_word(family), work_.family(t) == family, tr("Family: %1").arg(family_word(family)),
+                [family](Track& track) {
+                    track.family = family;
+                    track.ink = ink_of(family);
+                });
     }
+    const Family mine = work_.family(t);
+    add(&menu, tr("Fold the family '%1'").arg(family_word(mine)), [this, mine] { work_.toggle_fold(mine); });
     QMenu* inks = menu.addMenu(tr("Ink"));
     for (int n = 0; n < 12; ++n) {
         QPixmap swatch(16, 16);
         swatch.fill(theme().track_ink(n));
-        connect(inks->addAction(QIcon(swatch), tr("ink %1").arg(n + 1)), &QAction::triggered, this, [this, n] {
+        QAction* ink = add(inks, tr("ink %1").arg(n + 1), [this, n] {
             work_.document.edit_tracks(tr("Ink %1").arg(n + 1), work_.document.moved_with(id_),
-                                       [n](Track& t) { t.ink = n; });
+                                       [n](Track& track) { track.ink = n; });
         });
+        ink->setIcon(QIcon(swatch));
     }
+    setting(&menu, tr("Anchor"), t.anchor, t.anchor ? tr("Anchor off") : tr("Anchor"),
+            [on = !t.anchor](Track& track) { track.anchor = on; });
+    add(&menu, tr("Note…"), [this] { edit_note(); });
     menu.addSeparator();
-    connect(menu.addAction(tr("Invert polarity")), &QAction::triggered, this, [this] {
-        work_.document.edit_tracks(tr("Invert polarity"), work_.document.moved_with(id_),
-                                   [](Track& t) { t.polarity_inverted = !t.polarity_inverted; });
-    });
+    QMenu* channels = menu.addMenu(tr("Channels"));
+    const int recorded = material ? (material->ready.right ? 2 : material->ready.media.channels) : 1;
+    const auto channel = [&](const QString& text, Channels way, int n) {
+        setting(channels, text, t.source.channels == way && (way != Channels::one || t.source.channel == n),
+                tr("Channels: %1").arg(text), [way, n](Track& track) {
+                    track.source.channels = way;
+                    track.source.channel = n;
+                });
+    };
+    channel(recorded > 2 ? tr("folded to stereo") : tr("as recorded"), Channels::as_recorded, 0);
+    if (recorded >= 2) {
+        channel(tr("sides swapped"), Channels::swapped, 0);
+        channel(tr("mono: both sides"), Channels::mono, 0);
+        for (int n = 0; n < recorded; ++n)
+            channel(recorded == 2 ? (n == 0 ? tr("left side alone") : tr("right side alone"))
+                                  : tr("channel %1 alone").arg(n + 1),
+                    Channels::one, n);
+    }
+    if (recorded > 1 && t.source.right_file.empty())
+        add(channels, tr("split into %n mono tracks", nullptr, recorded), [this, recorded] {
+            const QString name = QString::fromStdString(work_.document.track(id_)->name);
+            work_.document.edit(tr("Split %1").arg(name), with_channels_split(work_.document.session(), id_, recorded));
+        });
+    setting(&menu, tr("Remove the DC offset"), t.source.offset_removed, tr("DC offset"),
+            [on = !t.source.offset_removed](Track& track) { track.source.offset_removed = on; });
+    const double low = t.low_centre_hz;
+    QMenu* lows = menu.addMenu(tr("Keep the low end in the centre"));
+    for (const double hz : {0.0, 80.0, 120.0, 160.0, 250.0})
+        setting(lows, hz > 0.0 ? tr("below %1 Hz").arg(hz) : tr("as it is"), low == hz,
+                hz > 0.0 ? tr("Low end centred below %1 Hz").arg(hz) : tr("Low end as it is"),
+                [hz](Track& track) { track.low_centre_hz = hz; });
+    if (material && material->ready.channels == 2)
+        setting(&menu, tr("Place left and right apart"), t.sides_apart,
+                t.sides_apart ? tr("Sides together") : tr("Sides apart"),
+                [on = !t.sides_apart](Track& track) { track.sides_apart = on; });
+    QMenu* outputs = menu.addMenu(tr("Leads to"));
+    const auto output = [&](const QString& text, TrackId to) {
+        QAction* action = add(outputs, text, [this, to] { work_.lead_to(work_.document.moved_with(id_), to); });
+        action->setCheckable(true);
+        action->setChecked(t.output == to);
+    };
+    output(tr("the main output"), main_output);
+    for (const Bus& bus : work_.document.session().buses) output(QString::fromStdString(bus.name), bus.id);
+    for (const char* name : {"makeBus", "makeGroup"})
+        if (QAction* action = window()->findChild<QAction*>(name)) menu.addAction(action);
+    setting(&menu, tr("Solo safe"), t.solo_safe, t.solo_safe ? tr("Solo safe off") : tr("Solo safe"),
+            [on = !t.solo_safe](Track& track) { track.solo_safe = on; });
+    menu.addSeparator();
+    setting(&menu, tr("Invert polarity"), t.polarity_inverted, tr("Invert polarity"),
+            [](Track& track) { track.polarity_inverted = !track.polarity_inverted; });
     if (QAction* phase = window()->findChild<QAction*>("checkPhase")) menu.addAction(phase);
-    connect(menu.addAction(tr("Remove from the session")), &QAction::triggered, this, [this] {
+    menu.addSeparator();
+    const bool counted = counts_spikes(work_.document.session().targets, t);
+    setting(&menu, tr("Count spikes"), counted, counted ? tr("Leave out spikes") : tr("Count spikes"),
+            [on = !counted](Track& track) { track.count_spikes = on; });
+    setting(&menu, tr("May pass the ceiling"), t.passes_ceiling, tr("May pass the ceiling"),
+            [on = !t.passes_ceiling](Track& track) { track.passes_ceiling = on; });
+    if (QAction* own = window()->findChild<QAction*>("ownWindow")) menu.addAction(own);
+    menu.addSeparator();
+    add(&menu, tr("Replace the file…"), [this] { replace_file(); });
+    if (QAction* twice = window()->findChild<QAction*>("duplicateRows")) menu.addAction(twice);
+    add(&menu, tr("Remove from the session"), [this] {
         work_.document.edit(tr("Remove tracks"),
                             without_tracks(work_.document.session(), work_.document.moved_with(id_)));
     });

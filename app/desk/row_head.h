@@ -1,6 +1,7 @@
-// The head of a row: colour, name, kind, mute and solo, selection.
+// The head of a row: colour, name, kind, mute and solo, selection.  Dragging it moves the row.
 #pragma once
 
+#include <QLineEdit>
 #include <QToolButton>
 #include <QWidget>
 
@@ -8,22 +9,43 @@
 
 namespace isotonus {
 
+/// A family's name as the user reads it.
+QString family_word(Family family);
+
 class RowHead : public QWidget {
     Q_OBJECT
   public:
     RowHead(Workspace& work, TrackId id, QWidget* parent);
     TrackId id() const { return id_; }
     void refresh();
+    /// Opens a field over the name; Enter takes it, Esc leaves it.
+    void rename();
+
+  signals:
+    void dragged(int global_y);
+    void dropped(int global_y);
 
   protected:
     void paintEvent(QPaintEvent*) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent*) override { rename(); }
     void contextMenuEvent(QContextMenuEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
+    QRect name_place() const;
+    void replace_file();
+    void edit_note();
+    void take_name();
+
     Workspace& work_;
     TrackId id_;
     QToolButton *mute_, *solo_;
+    QLineEdit* name_ = nullptr;
+    int pressed_y_ = -1;
+    bool dragging_ = false;
 };
 
 }  // namespace isotonus

@@ -18,6 +18,13 @@ class Station {
     virtual QWidget* make_tools(Workspace&, QWidget*) const { return nullptr; }
     /// A panel below the lanes, as high as it wants to be; null for none.
     virtual QWidget* make_panel(Workspace&, QWidget*) const { return nullptr; }
+    virtual bool panel_shown(const Workspace&) const { return true; }
+    /// Buses and control groups: rows that never scroll away, as high as they want to be; null for none.
+    virtual QWidget* make_pinned(Workspace&, QWidget*) const { return nullptr; }
+    /// The lane of a bus, for the row of its folded family; null for none.
+    virtual Lane* make_bus_lane(Workspace&, TrackId, QWidget*) const { return nullptr; }
+    /// Something that may cover the lanes; it shows and hides itself.  Null for none.
+    virtual QWidget* make_view(Workspace&, QWidget*) const { return nullptr; }
 };
 
 }  // namespace isotonus

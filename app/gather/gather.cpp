@@ -1,19 +1,39 @@
 #include "app/gather/gather.h"
 
 #include <QCoreApplication>
+#include <QHBoxLayout>
 #include <QMouseEvent>
+#include <QPushButton>
+#include <cmath>
 
-#include "core/stage/findings.h"
+#include "app/gather/clip_panel.h"
 
 namespace isotonus {
 
-QString GatherLane::value_text() const { return track_name(); }
+QString GatherLane::value_text() const {
+    const Clips clips = work_.clips(id());
+    return clips.empty() ? QString() : db_text(clips[work_.current_clip(id())].gain_db, "dB", true);
+}
+
+void GatherLane::set_gain(double db, uint64_t gesture) {
+    Clips clips = work_.clips(id());
+    if (clips.empty()) return;
+    Clip& clip = clips[work_.current_clip(id())];
+    clip.gain_db = std::clamp(db, -clip_gain_max_db, clip_gain_max_db);
+    const QString name = tr("Clip gain %1 %2").arg(track_name(), db_text(clip.gain_db, "dB", true));
+    work_.set_clips(id(), name, std::move(clips), gesture);
+}
+
+void GatherLane::nudge(double by_db, uint64_t gesture) {
+    const Clips clips = work_.clips(id());
+    if (!clips.empty()) set_gain(clips[work_.current_clip(id())].gain_db + by_db, gesture);
+}
 
 void GatherLane::type_value(const QString& text) {
-    if (text.trimmed().isEmpty() || text == track_name()) return;
-    work_.document.edit_tracks(tr("Rename %1 to %2").arg(track_name(), text), {id()},
-                               [&](Track& t) { t.name = text.trimmed().toStdString(); });
+    if (const auto db = parse_level(text); db && std::isfinite(*db)) set_gain(*db, 0);
 }
+
+void GatherLane::reset_value() { set_gain(0.0, 0); }
 
 QString GatherLane::sentence() const {
     const MaterialPtr m = work_.materials.of(*track());
@@ -28,17 +48,70 @@ QString GatherLane::sentence() const {
              level_text(f.integrated_lufs, "LUFS"));
 }
 
+const GatherLane::Flag* GatherLane::flag_at(const QPoint& at) const {
+    const auto found = std::find_if(flags_.begin(), flags_.end(), [&](const Flag& f) { return f.place.contains(at); });
+    return found == flags_.end() ? nullptr : &*found;
+}
+
 bool GatherLane::grab(const QPoint& at) {
     work_.document.select_only(id());
-    work_.player.locate(lane_time(work_, width()).time(at.x()));
+    const auto& findings = work_.materials.findings(*track());
+    if (const Flag* flag = flag_at(at); flag && flag->finding < findings.size()) {
+        if (const Finding& f = findings[flag->finding]; f.time_s >= 0.0) work_.hear(id(), f.time_s);
+        return false;
+    }
+    const double time_s = lane_time(work_, width()).time(at.x());
+    work_.player.locate(time_s);
+    const Clips clips = work_.clips(id());
+    if (const int here = clip_at(clips, work_.frame_at(time_s - work_.shift_s(*track()))); here >= 0)
+        work_.choose_clip(id(), static_cast<size_t>(here));
     return false;
+}
+
+void GatherLane::mouseMoveEvent(QMouseEvent* event) {
+    const Flag* flag = track() ? flag_at(event->position().toPoint()) : nullptr;
+    setCursor(flag ? Qt::PointingHandCursor : Qt::ArrowCursor);
+    if (!flag) {
+        Lane::mouseMoveEvent(event);
+        return;
+    }
+    const auto& findings = work_.materials.findings(*track());
+    if (flag->finding >= findings.size()) return;
+    const Finding& f = findings[flag->finding];
+    QString text = track_name() + ": " + with_true_minus(f.text) + ". ";
+    if (f.time_s >= 0.0) text += tr("A click plays it alone, from %1. ").arg(time_text(f.time_s));
+    if (f.remedy != Remedy::none) text += tr("The panel (E) can put it right.");
+    emit work_.hint(text);
+}
+
+void GatherLane::paint_clips(QPainter& painter, const QRect& area) {
+    const Track& t = *track();
+    if (t.source.clips.empty()) return;
+    const TimeRuler time = lane_time(work_, width());
+    const double rate = work_.document.session().sample_rate, shift = work_.shift_s(t);
+    const size_t current = work_.current_clip(id());
+    painter.setFont(lettering(11));
+    for (size_t i = 0; i < t.source.clips.size(); ++i) {
+        const Clip& c = t.source.clips[i];
+        const int left = static_cast<int>(time.place(static_cast<double>(c.start) / rate + shift));
+        const int right = static_cast<int>(time.place(static_cast<double>(c.end()) / rate + shift));
+        if (right < 0 || left > width()) continue;
+        painter.setPen(i == current && work_.document.focused() == id() ? theme().accent : theme().faint);
+        painter.drawRect(QRect(QPoint(left, area.top()), QPoint(right - 1, area.bottom())));
+        if (c.gain_db == 0.0 || right - left < 54) continue;
+        painter.fillRect(QRect(left + 2, area.top() + 1, 50, 12), theme().ground);
+        painter.drawText(QRect(left + 4, area.top(), right - left - 6, 13), Qt::AlignVCenter,
+                         db_text(c.gain_db, "dB", true));
+    }
 }
 
 void GatherLane::paint(QPainter& painter, const QRect& clip) {
     const Track& t = *track();
     const MaterialPtr m = work_.materials.of(t);
-    const QRect words(8, height() - 15, width() - 16, 13);
+    const bool low = height() < 30;  // no room for a line of words: findings only, over the waveform
+    const QRect words(8, height() - (low ? 16 : 15), width() - 16, 13);
     painter.setFont(lettering(11));
+    flags_.clear();
     if (!m) {
         const Error* e = work_.materials.error(t);
         painter.setPen(e ? theme().clipped : theme().faint);
@@ -46,23 +119,34 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
                          e ? QString::fromStdString(e->text()) : tr("being read and measured…"));
         return;
     }
-    paint_waveform(painter, QRect(0, 1, width(), height() - 17), clip, m->summary, m->measurement.sample_rate,
-                   static_cast<double>(t.delay_samples) / m->measurement.sample_rate, 1.0, lane_time(work_, width()),
-                   theme().track_ink(t.ink));
-    const SoundInfo& source = m->media.source;
-    QString facts =
-        tr("%1 bit%2 · %3 kHz · %4 · peak %5")
-            .arg(source.bits > 0 ? QString::number(source.bits) : tr("no fixed"), source.floating ? tr(" float") : "")
-            .arg(source.sample_rate / 1000.0)
-            .arg(time_text(m->measurement.duration_s()), level_text(m->measurement.sample_peak_dbfs, "dBFS"));
-    painter.setPen(theme().faint);
-    QRect used;
-    painter.drawText(words, Qt::AlignLeft | Qt::AlignVCenter, facts, &used);
-    int x = std::max(used.right() + 16, 300);
-    for (const Finding& f : findings_of(*m)) {
+    const QRect area(0, 1, width(), height() - (low ? 3 : 17));
+    paint_waveform(painter, area, clip, m, work_.shift_s(t), 1.0, lane_time(work_, width()), theme().track_ink(t.ink));
+    paint_clips(painter, area);
+    painter.setFont(lettering(11));
+    int x = 8;
+    if (!low) {
+        const SoundInfo& source = m->ready.media.source;
+        const QString bits = source.bits == 0  ? tr("lossy")
+                             : source.floating ? tr("%1 bit float").arg(source.bits)
+                                               : tr("%1 bit").arg(source.bits);
+        QString facts =
+            tr("%1 · %2 kHz · %3 · peak %4")
+                .arg(bits)
+                .arg(source.sample_rate / 1000.0)
+                .arg(time_text(m->measurement.duration_s()), level_text(m->measurement.sample_peak_dbfs, "dBFS"));
+        painter.setPen(theme().faint);
+        QRect used;
+        painter.drawText(words, Qt::AlignLeft | Qt::AlignVCenter, facts, &used);
+        x = std::max(used.right() + 16, 300);
+    }
+    const auto& findings = work_.materials.findings(t);
+    for (size_t i = 0; i < findings.size(); ++i) {
+        const Finding& f = findings[i];
         const QString text = with_true_minus(f.text);
         const int wide = QFontMetrics(painter.font()).horizontalAdvance(text);
         if (x + wide + 14 > width()) break;
+        const QRect place(x, words.top(), wide + 15, words.height());
+        if (low) painter.fillRect(place.adjusted(-2, 0, 2, 0), theme().ground);
         const int middle = words.center().y();
         const QPolygon flag({QPoint(x, middle - 4), QPoint(x + 7, middle),
                              QPoint(x, middle + 4)});  // a mark, so that colour is not the only sign
@@ -70,7 +154,8 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
         painter.setBrush(f.fault ? QBrush(theme().above) : QBrush(Qt::NoBrush));
         painter.drawPolygon(flag);
         painter.setPen(f.fault ? theme().ink : theme().faint);
-        painter.drawText(QRect(x + 11, words.top(), wide + 4, words.height()), Qt::AlignVCenter, text);
+        painter.drawText(place.adjusted(11, 0, 0, 0), Qt::AlignVCenter, text);
+        flags_.push_back({place, i});
         x += wide + 28;
     }
     painter.setBrush(Qt::NoBrush);
@@ -85,7 +170,31 @@ QString GatherStation::state(const Workspace& work) const {
     if (work.materials.waiting() > 0)
         return QCoreApplication::translate("Station", "%1 to read").arg(work.materials.waiting());
     if (lost > 0) return QCoreApplication::translate("Station", "%1 missing").arg(lost);
+    const auto faults = std::count_if(tracks.begin(), tracks.end(), [&](const auto& t) {
+        const auto& found = work.materials.findings(*t);
+        return std::any_of(found.begin(), found.end(), [](const Finding& f) { return f.fault; });
+    });
+    if (faults > 0) return QCoreApplication::translate("Station", "%1, %2 flagged").arg(tracks.size()).arg(faults);
     return QCoreApplication::translate("Station", "%1 tracks").arg(tracks.size());
 }
+
+QWidget* GatherStation::make_tools(Workspace& work, QWidget* parent) const {
+    auto* tools = new QWidget(parent);
+    auto* layout = new QHBoxLayout(tools);
+    layout->setContentsMargins(0, 0, 0, 0);
+    auto* open = new QPushButton(QCoreApplication::translate("Station", "Clips and findings"));
+    open->setObjectName("clipPanelOpen");
+    open->setCheckable(true);
+    open->setChecked(work.panel_open);
+    open->setToolTip(QCoreApplication::translate(
+        "Station", "Shows what was found in the focused track, and its clips: split, trim, fade, lift. (E)"));
+    QObject::connect(open, &QPushButton::clicked, tools, [&work](bool on) { work.show_panel(on); });
+    QObject::connect(&work, &Workspace::panel_shown, open, &QPushButton::setChecked);
+    layout->addWidget(open);
+    layout->addStretch();
+    return tools;
+}
+
+QWidget* GatherStation::make_panel(Workspace& work, QWidget* parent) const { return new ClipPanel(work, parent); }
 
 }  // namespace isotonus

@@ -1,10 +1,11 @@
-// Gather: what the files are, and what was found in them.
+// Gather: what the files are, what was found in them, and their clips.
 #pragma once
 
 #include "app/desk/station.h"
 
 namespace isotonus {
 
+/// The lane's value is the gain of the current clip.
 class GatherLane : public Lane {
     Q_OBJECT
   public:
@@ -12,14 +13,25 @@ class GatherLane : public Lane {
 
   protected:
     QString value_text() const override;
-    QString value_name() const override { return tr("file"); }
-    void nudge(double, uint64_t) override {}
+    QString value_name() const override { return tr("clip gain"); }
+    void nudge(double by_db, uint64_t gesture) override;
     void type_value(const QString& text) override;
-    void reset_value() override {}
+    void reset_value() override;
     QString sentence() const override;
-    double per_pixel(const QPoint&) const override { return 0.0; }
+    double per_pixel(const QPoint&) const override { return 0.1; }
     bool grab(const QPoint& at) override;
     void paint(QPainter& painter, const QRect& clip) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+
+  private:
+    struct Flag {
+        QRect place;
+        size_t finding;
+    };
+    void paint_clips(QPainter& painter, const QRect& area);
+    const Flag* flag_at(const QPoint& at) const;
+    void set_gain(double db, uint64_t gesture);
+    std::vector<Flag> flags_;  ///< as last painted
 };
 
 class GatherStation : public Station {
@@ -32,6 +44,9 @@ class GatherStation : public Station {
     void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override {
         lane_time(work, area.width()).paint(painter, area);
     }
+    QWidget* make_tools(Workspace& work, QWidget* parent) const override;
+    QWidget* make_panel(Workspace& work, QWidget* parent) const override;
+    bool panel_shown(const Workspace& work) const override { return work.panel_open; }
 };
 
 }  // namespace isotonus

@@ -11,8 +11,8 @@ namespace isotonus {
 
 QString HandOffLane::value_text() const {
     if (!track()) return {};
-    if (!work_.document.session().is_heard(*track()))
-        return track()->mute ? tr("muted") : tr("not heard: another track is soloed");
+    if (!work_.document.session().is_open(*track()))
+        return track()->mute ? tr("muted") : tr("not heard: its bus is muted");
     return db_text(track()->fader_db);
 }
 
@@ -28,7 +28,7 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
         return;
     }
     QStringList words;
-    const bool heard = work_.document.session().is_heard(t) && std::isfinite(t.fader_db);
+    const bool heard = work_.document.session().is_open(t) && std::isfinite(t.fader_db);
     const Measurement& f = m->measurement;
     const Level peak = peak_after_fader_dbfs(t, f), average = average_after_fader_dbfs(t, f);
     if (heard && peak) {
@@ -36,19 +36,19 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
         if (average) {
             QColor bar = theme().track_ink(t.ink);
             bar.setAlpha(80);
-            painter.fillRect(QRect(QPoint(x_of(-60.0), 13), QPoint(x_of(*average), 22)), bar);
+            painter.fillRect(QRect(QPoint(x_of(-60.0), y(13)), QPoint(x_of(*average), y(22))), bar);
         }
-        painter.fillRect(x_of(*peak) - 1, 10, 3, 15, theme().ink);
+        painter.fillRect(x_of(*peak) - 1, y(10), 3, y(15), theme().ink);
         words << (t.level_ride ? tr("peak %1 before its ride") : tr("peak %1")).arg(db_text(*peak, "dBFS"))
               << tr("pan %1").arg(pan_text(t.pan));
         if (t.level_ride) words << tr("ridden");
         if (t.polarity_inverted) words << tr("polarity inverted");
     } else {
-        words << (heard                                                            ? tr("silent")
-                  : std::isinf(t.fader_db) && work_.document.session().is_heard(t) ? tr("fader off")
-                                                                                   : value_text());
+        words << (heard                                                           ? tr("silent")
+                  : std::isinf(t.fader_db) && work_.document.session().is_open(t) ? tr("fader off")
+                                                                                  : value_text());
     }
-    for (const Finding& finding : findings_of(*m))
+    for (const Finding& finding : work_.materials.findings(t))
         if (finding.fault && heard) words << with_true_minus(finding.text);
     painter.setPen(heard ? theme().ink : theme().faint);
     painter.drawText(QRect(width() / 2 + 24, 0, width() / 2 - 28, height()), Qt::AlignVCenter | Qt::AlignLeft,

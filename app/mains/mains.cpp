@@ -1,5 +1,7 @@
 #include "app/mains/mains.h"
 
+#include <QGridLayout>
+#include <QMenu>
 #include <QMouseEvent>
 #include <cmath>
 
@@ -50,11 +52,43 @@ void MainFader::paint(QPainter& painter, const QRect&) {
                 theme().accent);
 }
 
+MonitorLevel::MonitorLevel(Workspace& work, QWidget* parent) : Lane(work, 0, parent) {
+    setObjectName("monitorLevel");
+    connect(&work_.player, &Player::hearing_changed, this, &Lane::refresh);
+}
+
+void MonitorLevel::set(double db) {
+    MonitorSettings m = work_.player.monitor();
+    m.level_db = std::clamp(db, -60.0, 0.0);
+    work_.player.set_monitor(m);
+}
+
+void MonitorLevel::nudge(double by_db, uint64_t) { set(work_.player.monitor().level_db + by_db); }
+
+void MonitorLevel::type_value(const QString& text) {
+    if (const auto db = parse_level(text); db && std::isfinite(*db)) set(*db);
+}
+
+QString MonitorLevel::sentence() const {
+    return tr("Monitor level %1: how loud you hear it. It changes neither the mix nor an export.").arg(value_text());
+}
+
+void MonitorLevel::paint(QPainter& painter, const QRect&) {
+    const int left = 12, right = width() - 12, line = height() / 2;
+    painter.setPen(theme().faint);
+    painter.drawLine(left, line, right, line);
+    const double share = (work_.player.monitor().level_db + 60.0) / 60.0;
+    paint_blade(painter, left + static_cast<int>(std::lround(share * (right - left))), line - 8, line + 8,
+                theme().faint);
+}
+
 Mains::Mains(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setObjectName("mains");
     setFixedWidth(mains_width);
     setMouseTracking(true);
     fader_ = new MainFader(work, this);
+    level_ = new MonitorLevel(work, this);
+    make_monitoring();
     clip_flag_ = new QToolButton(this);
     clip_flag_->setObjectName("clipFlag");
     clip_flag_->setText(tr("clipped"));
@@ -64,26 +98,123 @@ Mains::Mains(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     connect(clip_flag_, &QToolButton::clicked, this, [this] { work_.player.reset_main_meter(); });
     connect(&work_.document, &Document::session_changed, this, &Mains::refresh);
     connect(&work_.mix, &MixWatch::changed, this, &Mains::refresh);
+    connect(&work_.player, &Player::hearing_changed, this, &Mains::refresh);
     connect(&work_.player, &Player::levels_changed, this, [this] {
         clip_flag_->setVisible(work_.player.meters().main[0].clipped || work_.player.meters().main[1].clipped);
-        update(gauge().adjusted(-44, -8, 60, 60));
+        update(gauge().adjusted(-4, -8, 30, 8));
+        if (++ticks_ % 6 == 0) update(figures());
     });
     refresh();
 }
 
 void Mains::resizeEvent(QResizeEvent*) {
-    fader_->setGeometry(4, height() - 44, width() - 8, row_height);
-    clip_flag_->setGeometry(120, gauge().top() - 2, 68, 20);
+    fader_->setFixedHeight(36);
+    fader_->setGeometry(4, height() - 44, width() - 8, 36);
+    level_->setFixedHeight(24);
+    level_->setGeometry(66, height() - 92, width() - 70, 24);
+    monitoring_->setGeometry(8, height() - 186, width() - 16, 92);
+    clip_flag_->setGeometry(120, 108, 68, 20);
+}
+
+void Mains::make_monitoring() {
+    monitoring_ = new QWidget(this);
+    auto* grid = new QGridLayout(monitoring_);
+    grid->setContentsMargins(0, 0, 0, 0);
+    grid->setSpacing(3);
+    const auto button = [&](const char* name, const QString& text, const QString& tip, int row, int column, int wide) {
+        auto* b = new QToolButton;
+        b->setObjectName(name);
+        b->setText(text);
+        b->setToolTip(tip);
+        b->setAccessibleName(text);
+        b->setCheckable(true);
+        b->setFocusPolicy(Qt::NoFocus);
+        b->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+        b->setFixedHeight(26);
+        grid->addWidget(b, row, column, 1, wide);
+        return b;
+    };
+    const auto change = [this](auto with) {
+        MonitorSettings m = work_.player.monitor();
+        with(m);
+        work_.player.set_monitor(m);
+    };
+    const auto flag = [&](const char* name, const QString& text, const QString& tip, int row, int column, int wide,
+                          bool MonitorSettings::*member) {
+        auto* b = button(name, text, tip, row, column, wide);
+        connect(b, &QToolButton::clicked, this,
+                [change, member](bool on) { change([&](auto& m) { m.*member = on; }); });
+        switches_.emplace_back(b, [member](const MonitorSettings& m) { return m.*member; });
+    };
+    const auto sides = [&](const char* name, const QString& text, const QString& tip, int row, int column, int wide,
+                           Sides way) {
+        auto* b = button(name, text, tip, row, column, wide);
+        connect(b, &QToolButton::clicked, this,
+                [change, way](bool on) { change([&](auto& m) { m.sides = on ? way : Sides::stereo; }); });
+        switches_.emplace_back(b, [way](const MonitorSettings& m) { return m.sides == way; });
+    };
+    flag("monitorDim", tr("dim"), tr("20 dB lower, to talk over it. (D)"), 0, 0, 2, &MonitorSettings::dim);
+    flag("monitorQuiet", tr("quiet"), tr("The quiet check: 30 dB lower. What vanishes now is too low in the mix. (Q)"),
+         0, 2, 2, &MonitorSettings::quiet);
+    sides("monitorMono", tr("mono"), tr("Both sides summed, as phones and clubs play it. (O)"), 0, 4, 2, Sides::mono);
+    sides("monitorLeft", tr("L"), tr("The left side alone, on both."), 1, 0, 1, Sides::left);
+    sides("monitorRight", tr("R"), tr("The right side alone, on both."), 1, 1, 1, Sides::right);
+    sides("monitorSwap", tr("swap"), tr("Left and right change places."), 1, 2, 2, Sides::swapped);
+    sides("monitorSide", tr("side"), tr("Only what differs between the sides: what mono would lose."), 1, 4, 2,
+          Sides::side);
+    playback_ = button(
+        "monitorPlayback", tr("played by…"),
+        tr("Hear it as through a small system: which part of the spectrum is left, and mono where it is."), 2, 0, 3);
+    auto* menu = new QMenu(playback_);
+    const QString names[] = {tr("loudspeakers"), tr("a phone"), tr("a laptop"),    tr("a kitchen radio"),
+                             tr("earphones"),    tr("a car"),   tr("a club, mono")};
+    for (size_t n = 0; n < playback_names.size(); ++n) {
+        QAction* action = menu->addAction(names[n]);
+        action->setObjectName(QString("playback") + playback_names[n]);
+        action->setCheckable(true);
+        connect(action, &QAction::triggered, this,
+                [change, n] { change([&](auto& m) { m.playback = static_cast<Playback>(n); }); });
+        connect(menu, &QMenu::aboutToShow, action,
+                [this, action, n] { action->setChecked(work_.player.monitor().playback == static_cast<Playback>(n)); });
+    }
+    playback_->setStyleSheet("QToolButton::menu-indicator { image: none; }");
+    playback_->setMenu(menu);
+    playback_->setPopupMode(QToolButton::InstantPopup);
+    switches_.emplace_back(playback_, [](const MonitorSettings& m) { return m.playback != Playback::none; });
+    flag("monitorCrossFeed", tr("cross-feed"),
+         tr("For headphones: each ear hears a little of the other side, as from loudspeakers."), 2, 3, 3,
+         &MonitorSettings::cross_feed);
+}
+
+QString Mains::warning() const {
+    const MonitorSettings& m = work_.player.monitor();
+    QStringList on;
+    if (work_.player.hearing() == Player::Hearing::at_rest) on << tr("faders at rest (0)");
+    if (work_.player.hearing() == Player::Hearing::track) on << tr("one track alone");
+    if (work_.player.hearing() == Player::Hearing::under) on << tr("some rows alone");
+    if (!work_.player.listened().empty())
+        on << (work_.player.listened_where() == Player::Listen::before_fader ? tr("before the fader")
+                                                                             : tr("after the fader"));
+    if (m.quiet) on << tr("quiet");
+    if (m.dim) on << tr("dim");
+    const QString sides[] = {{}, tr("mono"), tr("left only"), tr("right only"), tr("swapped"), tr("side only")};
+    if (m.sides != Sides::stereo) on << sides[static_cast<size_t>(m.sides)];
+    const QString systems[] = {{}, tr("phone"), tr("laptop"), tr("radio"), tr("earphones"), tr("car"), tr("club")};
+    if (m.playback != Playback::none) on << systems[static_cast<size_t>(m.playback)];
+    if (m.cross_feed) on << tr("cross-feed");
+    return on.isEmpty() ? QString() : tr("hearing: %1").arg(on.join(", "));
 }
 
 void Mains::refresh() {
     fader_->refresh();
+    level_->refresh();
+    for (const auto& [button, is_on] : switches_) button->setChecked(is_on(work_.player.monitor()));
     const auto& peak = work_.mix.peak();
     setAccessibleName(tr("Mains, whole-song peak %1").arg(peak ? level_text(peak->dbfs, "dBFS") : tr("not known yet")));
     update();
 }
 
-QRect Mains::gauge() const { return QRect(56, 132, 44, height() - 132 - 124); }
+QRect Mains::gauge() const { return QRect(42, 132, 44, height() - 132 - 200); }
 
 int Mains::gauge_y(double db) const {
     const double share = (std::clamp(db, -48.0, 6.0) + 48.0) / 54.0;
@@ -111,9 +242,19 @@ void Mains::paintEvent(QPaintEvent*) {
     painter.setPen(theme().rule);
     painter.drawLine(0, 0, 0, height());
     paint_song_peak(painter);
+    if (const QString warning = this->warning(); !warning.isEmpty()) {
+        const QRect stripe(1, 104, width() - 1, 20);
+        painter.fillRect(stripe, theme().above);
+        painter.setFont(lettering(11, true));
+        painter.setPen(Qt::black);
+        painter.drawText(stripe.adjusted(15, 0, -4, 0), Qt::AlignVCenter,
+                         QFontMetrics(painter.font()).elidedText(warning, Qt::ElideRight, stripe.width() - 19));
+    }
+    paint_figures(painter);
     paint_gauge(painter);
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
+    painter.drawText(QRect(16, height() - 88, 60, 16), Qt::AlignVCenter, tr("monitor"));
     painter.drawText(QRect(16, height() - 62, 100, 16), Qt::AlignVCenter, tr("main fader"));
     painter.setPen(theme().ink);
     painter.drawText(QRect(100, height() - 62, width() - 112, 16), Qt::AlignVCenter | Qt::AlignRight,
@@ -138,7 +279,7 @@ void Mains::paint_song_peak(QPainter& painter) {
     const bool over = db > sheet.mains_high_dbfs, under = db < sheet.mains_low_dbfs;
     const QColor colour = db > 0.0 ? theme().clipped : over ? theme().above : under ? theme().below : theme().inside;
     painter.setPen(theme().ink);
-    painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter, db_text(db, "dBFS"));
+    painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter, db_text(db, "dBFS", true));
     painter.fillRect(16, 58, width() - 32, 4, colour);
     if (over) painter.fillRect(width() - 40, 54, 24, 4, colour);  // the raised notch
     painter.setFont(lettering(13));
@@ -153,8 +294,8 @@ void Mains::paint_song_peak(QPainter& painter) {
                      tr("at %1; wanted %2 … %3")
                          .arg(time_text(peak->time_s), db_text(sheet.mains_low_dbfs, "").remove(".0"),
                               db_text(sheet.mains_high_dbfs, "").remove(".0")));
-    if (work_.mix.busy())
-        painter.drawText(QRect(16, 102, width() - 24, 16), Qt::AlignVCenter, tr("measuring the change…"));
+    if (work_.mix.busy() && warning().isEmpty())
+        painter.drawText(QRect(16, 104, width() - 24, 16), Qt::AlignVCenter, tr("measuring the change…"));
 }
 
 void Mains::paint_gauge(QPainter& painter) {
@@ -167,7 +308,7 @@ void Mains::paint_gauge(QPainter& painter) {
         painter.setPen(theme().rule);
         painter.drawLine(g.left() - 6, y, g.right() + 6, y);
         painter.setPen(db == 0.0 ? theme().ink : theme().faint);
-        painter.drawText(QRect(g.left() - 44, y - 8, 34, 16), Qt::AlignRight | Qt::AlignVCenter,
+        painter.drawText(QRect(g.left() - 42, y - 8, 34, 16), Qt::AlignRight | Qt::AlignVCenter,
                          db_text(db, "", true).remove(".0"));
     }
     for (int c = 0; c < 2; ++c) {
@@ -199,19 +340,37 @@ void Mains::paint_gauge(QPainter& painter) {
         painter.setBrush(theme().ink);
         painter.drawPolygon(QPolygon({QPoint(x + 5, y), QPoint(x + 13, y - 5), QPoint(x + 13, y + 5)}));
         painter.setBrush(Qt::NoBrush);
-        painter.drawText(QRect(x + 16, y - 8, 50, 16), Qt::AlignVCenter, tr("song"));
     }
-    const auto line = [&](int n, const QString& what, const QString& figure) {
-        const int y = g.bottom() + 10 + 16 * n;
-        painter.setPen(theme().faint);
-        painter.drawText(QRect(16, y, 130, 16), Qt::AlignVCenter, what);
-        painter.setPen(theme().ink);
-        painter.drawText(QRect(96, y, width() - 108, 16), Qt::AlignVCenter | Qt::AlignRight, figure);
-    };
+}
+
+void Mains::paint_figures(QPainter& painter) {
+    const MeterBoard& meters = work_.player.meters();
+    const LiveMix& live = work_.player.live();
+    const QRect area = figures();
     const double highest = std::max(meters.main[0].highest_db, meters.main[1].highest_db);
-    line(0, tr("highest heard"), std::isfinite(highest) ? db_text(highest, "dBFS") : QString(QChar(0x2013)));
-    line(1, average_label(),
-         meters.main_average_db > -90.0 ? average_text(meters.main_average_db) : QString(QChar(0x2013)));
+    const Level correlation = live.correlation();
+    const auto or_dash = [](double db) { return db > -90.0 ? db_text(db, "dBFS") : QString(QChar(0x2013)); };
+    const std::pair<QString, QString> lines[] = {
+        {tr("highest heard"), std::isfinite(highest) ? db_text(highest, "dBFS") : QString(QChar(0x2013))},
+        {tr("true peak"), level_text(live.true_peak_dbtp(), "dBTP")},
+        {plain_rms() ? tr("average plain") : tr("average AES17"),
+         meters.main_average_db > -90.0 ? average_text(meters.main_average_db) : QString(QChar(0x2013))},
+        {tr("programme"), or_dash(meters.main_programme_db)},
+        {tr("short term"), level_text(live.short_term_lufs(), "LUFS")},
+        {tr("integrated"), level_text(live.integrated_lufs(), "LUFS")},
+        {tr("correlation"), correlation ? QString(*correlation < 0.0 ? QChar(0x2212) : QChar('+')) +
+                                              QString::number(std::fabs(*correlation), 'f', 2)
+                                        : QString(QChar(0x2013))}};
+    const int step = std::min(40, area.height() / 7);
+    int y = area.top();
+    for (const auto& [what, figure] : lines) {
+        painter.setFont(lettering(11));
+        painter.setPen(theme().faint);
+        painter.drawText(QRect(area.left(), y, area.width(), 14), Qt::AlignRight | Qt::AlignVCenter, what);
+        painter.setPen(theme().ink);
+        painter.drawText(QRect(area.left(), y + 13, area.width(), 15), Qt::AlignRight | Qt::AlignVCenter, figure);
+        y += step;
+    }
 }
 
 }  // namespace isotonus

@@ -29,6 +29,28 @@ class MainFader : public Lane {
     void move_to(double db, uint64_t gesture);
 };
 
+/// How loud the loudspeakers are: the monitor's level.
+class MonitorLevel : public Lane {
+    Q_OBJECT
+  public:
+    MonitorLevel(Workspace& work, QWidget* parent);
+
+  protected:
+    bool exists() const override { return true; }
+    void select_row() override {}
+    QString value_text() const override { return db_text(work_.player.monitor().level_db); }
+    QString value_name() const override { return tr("monitor level"); }
+    void nudge(double by_db, uint64_t gesture) override;
+    void type_value(const QString& text) override;
+    void reset_value() override { set(0.0); }
+    QString sentence() const override;
+    double per_pixel(const QPoint&) const override { return 60.0 / (width() - 24.0); }
+    void paint(QPainter& painter, const QRect& clip) override;
+
+  private:
+    void set(double db);
+};
+
 class Mains : public QWidget {
     Q_OBJECT
   public:
@@ -41,15 +63,23 @@ class Mains : public QWidget {
     void resizeEvent(QResizeEvent*) override;
 
   private:
+    void make_monitoring();
     void refresh();
     QRect gauge() const;
+    QRect figures() const { return {112, 132, width() - 120, gauge().height()}; }
     int gauge_y(double db) const;
     void paint_song_peak(QPainter& painter);
     void paint_gauge(QPainter& painter);
+    void paint_figures(QPainter& painter);
+    QString warning() const;
 
     Workspace& work_;
     MainFader* fader_;
-    QToolButton* clip_flag_;
+    MonitorLevel* level_;
+    QToolButton *clip_flag_, *playback_ = nullptr;
+    std::vector<std::pair<QToolButton*, std::function<bool(const MonitorSettings&)>>> switches_;
+    QWidget* monitoring_;
+    int ticks_ = 0;  ///< figures are read, not watched: ten a second do
 };
 
 }  // namespace isotonus

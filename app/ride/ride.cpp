@@ -1,11 +1,17 @@
 #include "app/ride/ride.h"
 
 #include <QCoreApplication>
+#include <QGridLayout>
 #include <QKeyEvent>
 #include <QPainterPath>
 #include <QPushButton>
-#include <QVBoxLayout>
+#include <algorithm>
 #include <cmath>
+#include <fstream>
+
+#include "core/ride/draft.h"
+#include "core/ride/ride_csv.h"
+#include "core/ride/thin.h"
 
 namespace isotonus {
 
@@ -18,15 +24,25 @@ constexpr double hit_pixels = 8.0;
 QPainterPath path_of(const Curve& curve, const TimeRuler& time, const std::function<double(double)>& y_of) {
     QPainterPath path;
     const auto y = [&](double db) { return y_of(std::clamp(db, low_db, high_db)); };
+    // Bends and S-shapes every few pixels.
+    const auto bow = [&](const RidePoint& from, double left, double right) {
+        if (from.segment == Segment::bend || from.segment == Segment::smooth)
+            for (double at = left + 4.0; at < right; at += 4.0) path.lineTo(at, y(curve.value_at(time.time(at))));
+    };
     path.moveTo(time.left, y(curve.value_at(time.from_s)));
     for (size_t i = 0; i < curve.points.size(); ++i) {
         const RidePoint& p = curve.points[i];
         if (p.time_s < time.from_s) continue;
         if (p.time_s > time.to_s) break;
         const double x = time.place(p.time_s);
+        if (i > 0) bow(curve.points[i - 1], path.currentPosition().x(), x);
         if (i > 0 && curve.points[i - 1].segment == Segment::step) path.lineTo(x, y(curve.points[i - 1].value));
         path.lineTo(x, y(p.value));
     }
+    const auto past = std::find_if(curve.points.begin(), curve.points.end(),
+                                   [&](const RidePoint& p) { return p.time_s > time.to_s; });
+    if (past != curve.points.begin() && past != curve.points.end())
+        bow(*(past - 1), path.currentPosition().x(), time.right);
     path.lineTo(time.right, y(curve.value_at(time.to_s)));
     return path;
 }
@@ -68,8 +84,8 @@ void RideLane::paint(QPainter& painter, const QRect& clip) {
     if (const MaterialPtr m = work_.materials.of(t)) {
         QColor shadow = theme().rule;
         paint_level_shadow(painter, QRect(0, 2, width(), height() - 5), clip, m->summary, m->measurement.sample_rate,
-                           static_cast<double>(t.delay_samples) / m->measurement.sample_rate, gain_from_db(t.trim_db),
-                           time, shadow, t.level_ride.get());
+                           t.delay_samples / m->measurement.sample_rate, gain_from_db(t.trim_db), time, shadow,
+                           t.level_ride.get());
     }
     if (!t.level_ride) return;
     painter.setRenderHint(QPainter::Antialiasing);
@@ -90,10 +106,11 @@ RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
     setMouseTracking(true);
     setAccessibleName(tr("Ride editor"));
     auto* tools = new QWidget(this);
-    tools->setGeometry(12, 36, head_width - 90, 108);
-    auto* layout = new QVBoxLayout(tools);
+    tools->setGeometry(12, 34, head_width - 66, 136);
+    auto* layout = new QGridLayout(tools);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(4);
+    int place = 0;
     const auto button = [&](const char* name, const QString& text, const QString& tip, auto work_done) {
         auto* b = new QPushButton(tools);
         b->setObjectName(name);
@@ -101,14 +118,20 @@ RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
         b->setToolTip(tip);
         b->setFocusPolicy(Qt::NoFocus);
         connect(b, &QPushButton::clicked, this, work_done);
-        layout->addWidget(b);
+        layout->addWidget(b, place / 2, place % 2);
+        ++place;
     };
-    button("rideStep", tr("Step or line"), tr("Whether the level jumps at the next point or glides to it. (T)"),
+    button("rideStep", tr("Shape"), tr("How the level goes to the next point: line, step, bends, S. (T)"),
            [this] { toggle_steps(); });
-    button("rideDelete", tr("Delete points"), tr("Takes the selected points away. (Delete)"),
-           [this] { remove_selected(); });
-    button("rideClear", tr("Clear the ride"), tr("Takes the whole ride away; undo brings it back."),
-           [this] { clear(); });
+    button("rideDelete", tr("Delete"), tr("Takes the selected points away. (Delete)"), [this] { remove_selected(); });
+    button("rideDraft", tr("Draft…"), tr("A first ride that brings every phrase to one level; points like any others."),
+           [this] { draft(); });
+    button("rideLock", tr("Lock"), tr("A draft leaves locked points, and what lies between them, alone. (L)"),
+           [this] { toggle_locks(); });
+    button("rideThin", tr("Thin"), tr("Takes away points that move the ride by less than 0.1 dB."), [this] { thin(); });
+    button("rideOut", tr("To CSV…"), tr("The points as a table of seconds and dB."), [this] { csv_out(); });
+    button("rideIn", tr("From CSV…"), tr("Points from a table of seconds and dB."), [this] { csv_in(); });
+    button("rideClear", tr("Clear"), tr("Takes the whole ride away; undo brings it back."), [this] { clear(); });
     connect(&work_.document, &Document::session_changed, this, [this] {
         const size_t count = curve().points.size();
         std::erase_if(selected_, [count](size_t i) { return i >= count; });
@@ -204,9 +227,86 @@ void RideEditor::remove_selected() {
 void RideEditor::toggle_steps() {
     Curve c = curve();
     if (selected_.empty()) return;
-    const bool to_step = c.points[*selected_.begin()].segment == Segment::line;
-    for (const size_t i : selected_) c.points[i].segment = to_step ? Segment::step : Segment::line;
-    store(c, to_step ? tr("step") : tr("line"));
+    // Line, step, bend that starts slowly, bend that starts fast, S, and line again.
+    RidePoint next = c.points[*selected_.begin()];
+    if (next.segment == Segment::bend && next.bend > 0.0) {
+        next.bend = -next.bend;
+    } else {
+        next.segment = static_cast<Segment>((static_cast<int>(next.segment) + 1) % 4);
+        if (next.segment == Segment::bend) next.bend = 0.5;
+    }
+    for (const size_t i : selected_) c.points[i].segment = next.segment, c.points[i].bend = next.bend;
+    const QString names[] = {tr("line"), tr("step"), next.bend > 0.0 ? tr("bend, slow first") : tr("bend, fast first"),
+                             tr("S-shape")};
+    store(c, names[static_cast<size_t>(next.segment)]);
+}
+
+void RideEditor::toggle_locks() {
+    Curve c = curve();
+    if (selected_.empty()) return;
+    const bool on = !c.points[*selected_.begin()].locked;
+    for (const size_t i : selected_) c.points[i].locked = on;
+    store(c, on ? tr("lock") : tr("unlock"));
+}
+
+void RideEditor::draft() {
+    const MaterialPtr m = track() ? work_.materials.of(*track()) : nullptr;
+    if (!m) return;
+    const auto target = work_.prompter->ask_text(
+        tr("Ride draft"),
+        tr("Level each phrase should have after the trim, dBFS AES17; empty: the middle of its phrases"), QString());
+    if (!target) return;
+    DraftWish wish;
+    const double trim_power = std::pow(10.0, track()->trim_db / 10.0);
+    if (!target->trimmed().isEmpty()) {
+        wish.target_dbfs = parse_level(*target);
+        if (!wish.target_dbfs || !std::isfinite(*wish.target_dbfs)) {
+            work_.prompter->complain(tr("'%1' is not a level in dBFS.").arg(*target));
+            return;
+        }
+    }
+    std::vector<double> power = m->hops.unweighted;
+    for (double& p : power) p *= trim_power;
+    Curve drafted = ride_draft(power, 0.1, wish, curve());
+    const double shift_s = work_.shift_s(*track());
+    for (RidePoint& p : drafted.points)
+        if (!p.locked) p.time_s = std::max(0.0, p.time_s + shift_s);
+    selected_.clear();
+    store(drafted, tr("draft of %n point(s)", nullptr, static_cast<int>(drafted.points.size())));
+}
+
+void RideEditor::thin() {
+    const Curve c = curve(), fewer = thinned(c);
+    if (fewer == c) {
+        emit work_.hint(tr("There is nothing to thin: every point moves the ride by more than 0.1 dB."));
+        return;
+    }
+    selected_.clear();
+    store(fewer, tr("thin from %1 to %2 points").arg(c.points.size()).arg(fewer.points.size()));
+}
+
+void RideEditor::csv_out() {
+    if (!track() || curve().empty()) return;
+    const auto file = work_.prompter->save_file(tr("Ride as CSV"), tr("Tables (*.csv)"), track()->name + ".csv");
+    if (!file) return;
+    if (const auto written = write_whole(*file, ride_to_csv(curve())); !written)
+        work_.prompter->complain(QString::fromStdString(written.error().text()));
+}
+
+void RideEditor::csv_in() {
+    if (!track()) return;
+    const auto file = work_.prompter->open_file(tr("Ride from CSV"), tr("Tables (*.csv);;All files (*)"));
+    if (!file) return;
+    std::ifstream in(*file, std::ios::binary);
+    const std::string text((std::istreambuf_iterator<char>(in)), std::istreambuf_iterator<char>());
+    const auto read =
+        in ? ride_from_csv(text, file->string()) : Result<Curve>(fail(file->string(), "the file cannot be read"));
+    if (!read) {
+        work_.prompter->complain(QString::fromStdString(read.error().text()));
+        return;
+    }
+    selected_.clear();
+    store(*read, tr("from a table"));
 }
 
 void RideEditor::clear() {
@@ -300,6 +400,9 @@ void RideEditor::keyPressEvent(QKeyEvent* event) {
         case Qt::Key_T:
             toggle_steps();
             return;
+        case Qt::Key_L:
+            toggle_locks();
+            return;
         case Qt::Key_Up:
             move_selected(0.0, step_db, 0);
             return;
@@ -354,7 +457,7 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     const QRect c = canvas();
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    painter.drawText(QRect(12, height() - 76, head_width - 70, 64), Qt::AlignBottom | Qt::TextWordWrap,
+    painter.drawText(QRect(12, height() - 62, head_width - 70, 54), Qt::AlignBottom | Qt::TextWordWrap,
                      tr("Shadow: the track's level, grey before and tinted after the ride."));
     for (double db = 12.0; db >= low_db; db -= 6.0) {
         const int y = static_cast<int>(place_of(0.0, db).y());
@@ -367,7 +470,7 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     if (!t) return;
     const TimeRuler ruler = time();
     if (const MaterialPtr m = work_.materials.of(*t)) {
-        const double shift_s = static_cast<double>(t->delay_samples) / m->measurement.sample_rate;
+        const double shift_s = t->delay_samples / m->measurement.sample_rate;
         const QRect foot = c.adjusted(0, c.height() / 3, 0, 0);
         QColor before = theme().faint, after = theme().track_ink(t->ink);
         before.setAlpha(60);
@@ -387,6 +490,9 @@ void RideEditor::paintEvent(QPaintEvent* event) {
         const QPointF p = place_of(ride.points[i].time_s, std::clamp(ride.points[i].value, low_db, high_db));
         painter.setPen(QPen(theme().accent, 1.5));
         painter.setBrush(selected_.contains(i) ? theme().accent : theme().panel);
+        if (ride.points[i].locked) {  // a bar under it: it stays
+            painter.drawLine(QPointF(p.x() - 6, p.y() + 8), QPointF(p.x() + 6, p.y() + 8));
+        }
         if (ride.points[i].segment == Segment::step)
             painter.drawRect(QRectF(p.x() - 4, p.y() - 4, 8, 8));
         else

@@ -55,6 +55,11 @@ class RideEditor : public QWidget {
     void move_selected(double by_s, double by_db, uint64_t gesture);
     void remove_selected();
     void toggle_steps();
+    void toggle_locks();
+    void draft();
+    void thin();
+    void csv_out();
+    void csv_in();
     void clear();
 
     Workspace& work_;

@@ -5,8 +5,6 @@
 #include <QMouseEvent>
 #include <cmath>
 
-#include "core/mix/overview.h"
-
 namespace isotonus {
 
 SongMap::SongMap(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
@@ -73,14 +71,14 @@ void SongMap::mouseMoveEvent(QMouseEvent* event) {
     const bool on_edge = edge_at(event->position()) >= 0;
     setCursor(on_edge || drag_ == Drag::section ? Qt::SizeHorCursor : Qt::ArrowCursor);
     if (drag_ == Drag::loop) {
-        work_.player.set_loop({true, std::min(t, loop_from_s_), std::max(t, loop_from_s_)});
+        work_.player.set_loop({true, work_.snap(std::min(t, loop_from_s_)), work_.snap(std::max(t, loop_from_s_))});
     } else if (drag_ == Drag::section) {
         Session next = work_.document.session();
         auto& sections = next.sections;
         if (dragged_section_ >= sections.size()) return;
         const double least = dragged_section_ > 0 ? sections[dragged_section_ - 1].start_s + 0.01 : 0.0;
         const double most = section_end_s(next, static_cast<int>(dragged_section_), work_.time.song_s()) - 0.01;
-        sections[dragged_section_].start_s = std::clamp(t, least, std::max(least, most));
+        sections[dragged_section_].start_s = std::clamp(work_.snap(t), least, std::max(least, most));
         const QString name =
             tr("Section %1 to %2").arg(QString::fromStdString(sections[dragged_section_].name), time_text(t, 2));
         work_.document.edit(name, std::move(next), gesture_);
@@ -90,7 +88,7 @@ void SongMap::mouseMoveEvent(QMouseEvent* event) {
     emit work_.hint(on_edge ? tr("Drag moves where this section starts; a right click renames or removes it.")
                             : tr("%1. Click to go there, Shift and drag to loop, double click to loop a section, wheel "
                                  "to zoom; right click for sections.")
-                                  .arg(time_text(t, 2)));
+                                  .arg(where(t)));
 }
 
 void SongMap::contextMenuEvent(QContextMenuEvent* event) {
@@ -98,12 +96,24 @@ void SongMap::contextMenuEvent(QContextMenuEvent* event) {
     const double t = time().time(event->pos().x());
     const int section = section_at(work_.document.session(), t);
     QMenu menu;
-    connect(menu.addAction(tr("New section here")), &QAction::triggered, this, [this, t] { work_.add_section(t); });
+    connect(menu.addAction(tr("New section here")), &QAction::triggered, this,
+            [this, t] { work_.add_section(work_.snap(t)); });
     if (section >= 0) {
         const QString name =
             QString::fromStdString(work_.document.session().sections[static_cast<size_t>(section)].name);
         connect(menu.addAction(tr("Rename '%1'…").arg(name)), &QAction::triggered, this,
                 [this, section] { work_.rename_section(section); });
+        QMenu* inks = menu.addMenu(tr("Ink of '%1'").arg(name));
+        for (int n = 0; n < 12; ++n) {
+            QPixmap swatch(16, 16);
+            swatch.fill(theme().track_ink(n));
+            connect(inks->addAction(QIcon(swatch), tr("ink %1").arg(n + 1)), &QAction::triggered, this,
+                    [this, section, n] {
+                        Session next = work_.document.session();
+                        next.sections[static_cast<size_t>(section)].ink = n;
+                        work_.document.edit(tr("Ink %1").arg(n + 1), std::move(next));
+                    });
+        }
         connect(menu.addAction(tr("Remove '%1'").arg(name)), &QAction::triggered, this, [this, section, name] {
             Session next = work_.document.session();
             next.sections.erase(next.sections.begin() + section);
@@ -133,6 +143,21 @@ void SongMap::wheelEvent(QWheelEvent* event) {
     event->accept();
 }
 
+void SongMap::take_shape(int columns) {
+    const double rate = work_.document.session().sample_rate;
+    const int64_t from = std::llround(work_.time.from_s() * rate), to = std::llround(work_.time.to_s() * rate);
+    if (!overview_ || overview_->plan() != work_.player.plan())
+        overview_ = std::make_unique<MixOverview>(work_.player.plan());
+    shape_ = overview_->power(from, to, columns);
+}
+
+QString SongMap::where(double time_s) const {
+    const auto& tempo = work_.document.session().tempo;
+    if (tempo.empty()) return time_text(time_s, 2);
+    const BarPosition bar = bar_at(tempo, time_s);
+    return tr("%1, bar %2.%3").arg(time_text(time_s, 2)).arg(bar.bar).arg(bar.beat);
+}
+
 void SongMap::paintEvent(QPaintEvent* event) {
     QPainter painter(this);
     painter.fillRect(event->rect(), theme().ground);
@@ -154,14 +179,14 @@ void SongMap::paintEvent(QPaintEvent* event) {
                               : tr("the song"));
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    painter.drawText(QRect(16, 44, head_width - 32, 16), Qt::AlignVCenter,
-                     tr("%1 of %2").arg(time_text(position), time_text(work_.time.song_s())));
+    painter.drawText(
+        QRect(16, 44, head_width - 32, 16), Qt::AlignVCenter,
+        tr("%1 of %2")
+            .arg(session.tempo.empty() ? time_text(position) : where(position), time_text(work_.time.song_s())));
 
     // Level over time, computed by the core once for each plan.
     if (shape_.empty()) {
-        const double rate = session.sample_rate;
-        shape_ = mix_power_over_time(*work_.player.plan(), std::llround(work_.time.from_s() * rate),
-                                     std::llround(work_.time.to_s() * rate), map.width());
+        take_shape(map.width());
     }
     const auto& loop = work_.player.loop();
     if (loop.to_s > loop.from_s) {
@@ -173,14 +198,31 @@ void SongMap::paintEvent(QPaintEvent* event) {
     }
     const int foot = height() - 16, room = foot - 20;
     painter.setPen(theme().below);
+    QVector<QLine> lines;
     for (int x = 0; x < static_cast<int>(shape_.size()); ++x) {
         const double level = db_from_power(shape_[static_cast<size_t>(x)]) + aes17_db;
         const double share = std::clamp((level + 48.0) / 48.0, 0.0, 1.0);
-        if (share > 0.0) painter.drawLine(map.left() + x, foot, map.left() + x, foot - static_cast<int>(share * room));
+        if (share > 0.0)
+            lines.append(QLine(map.left() + x, foot, map.left() + x, foot - static_cast<int>(share * room)));
     }
+    painter.drawLines(lines);
     painter.setPen(theme().faint);
     painter.drawLine(map.left(), foot, map.right(), foot);
     ruler.paint(painter, QRect(map.left(), foot, map.width(), 15));
+
+    // Bars, as far as they have room.
+    if (!session.tempo.empty()) {
+        painter.setPen(theme().rule);
+        const int first = bar_at(session.tempo, work_.time.from_s()).bar,
+                  last = bar_at(session.tempo, work_.time.to_s()).bar;
+        if (last - first < map.width() / 6)
+            for (double s = snapped(session.tempo, work_.time.from_s(), true); s <= work_.time.to_s();) {
+                const int bar_x = static_cast<int>(std::lround(ruler.place(s)));
+                if (map.contains(bar_x, 30)) painter.drawLine(bar_x, 19, bar_x, 23);
+                const double next = snapped(session.tempo, s + session.tempo.front().bar_s() * 0.8, true);
+                s = next > s + 1e-6 ? next : s + session.tempo.front().bar_s();
+            }
+    }
 
     // Sections.
     painter.setFont(lettering(11));
@@ -190,7 +232,10 @@ void SongMap::paintEvent(QPaintEvent* event) {
             static_cast<int>(ruler.place(section_end_s(session, static_cast<int>(i), work_.time.song_s())));
         if (right < map.left() || left > map.right()) continue;
         const QRect band = QRect(QPoint(left + 1, 2), QPoint(right - 2, 16)) & map;
+        QColor tint = theme().track_ink(session.sections[i].ink);
+        tint.setAlpha(static_cast<int>(i) == now ? 255 : 70);
         painter.fillRect(band, static_cast<int>(i) == now ? theme().ink : theme().rule);
+        painter.fillRect(QRect(band.left(), band.bottom() - 2, band.width(), 3), tint);
         painter.setPen(static_cast<int>(i) == now ? theme().ground : theme().ink);
         const QString name = QString("%1 %2").arg(i + 1).arg(QString::fromStdString(session.sections[i].name));
         painter.drawText(band.adjusted(4, 0, -2, 0), Qt::AlignVCenter,

@@ -3,7 +3,10 @@
 
 #include <QWidget>
 
+#include <memory>
+
 #include "app/desk/lane.h"
+#include "core/mix/overview.h"
 
 namespace isotonus {
 
@@ -29,7 +32,10 @@ class SongMap : public QWidget {
     int edge_at(const QPointF& at) const;
 
     Workspace& work_;
+    void take_shape(int columns);
+    QString where(double time_s) const;
     std::vector<double> shape_;  ///< mean power of each column
+    std::unique_ptr<MixOverview> overview_;
     enum class Drag { none, playhead, loop, section };
     Drag drag_ = Drag::none;
     size_t dragged_section_ = 0;

@@ -11,23 +11,39 @@
 
 namespace isotonus {
 
-PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* parent)
-    : QDialog(parent), work_(work), rows_(std::move(rows)), found_(rows_.size()) {
+namespace {
+
+constexpr double most_delay_s = 0.05;
+
+/// A figure with a true minus sign, and none before a zero.
+QString figure(double value, int decimals) {
+    const QString text = QString::number(value, 'f', decimals);
+    return text.toDouble() == 0.0 ? QString::number(0.0, 'f', decimals) : with_true_minus(text.toStdString());
+}
+
+}  // namespace
+
+PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* parent) : QDialog(parent), work_(work) {
     setObjectName("phaseDialog");
     setWindowTitle(tr("Phase and polarity"));
-    resize(860, 420);
+    resize(940, 640);
     auto* layout = new QVBoxLayout(this);
     auto* form = new QFormLayout;
+    set_ = new QComboBox;
+    set_->setObjectName("phaseSet");
+    set_->setAccessibleName(tr("Set of microphones"));
+    set_->setToolTip(
+        tr("Rows that may be microphones of one source: found by their names, and proved by their sound."));
+    form->addRow(tr("Set"), set_);
     reference_ = new QComboBox;
     reference_->setObjectName("phaseReference");
     reference_->setAccessibleName(tr("Reference"));
-    for (const TrackId id : rows_) reference_->addItem(QString::fromStdString(work_.document.track(id)->name));
     reference_->setToolTip(tr("The microphone that stays where it is; the closest one is a good choice."));
     form->addRow(tr("Reference"), reference_);
     layout->addLayout(form);
     const QStringList titles{tr("Row"),      tr("late by"),     tr("in time"), tr("in air"),
                              tr("polarity"), tr("correlation"), tr("aligned"), tr("below 200 Hz")};
-    table_ = new QTableWidget(static_cast<int>(rows_.size()), static_cast<int>(titles.size()));
+    table_ = new QTableWidget(0, static_cast<int>(titles.size()));
     table_->setObjectName("phaseTable");
     table_->setHorizontalHeaderLabels(titles);
     table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
@@ -42,55 +58,136 @@ PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* pa
     advice_->setObjectName("phaseAdvice");
     advice_->setWordWrap(true);
     layout->addWidget(advice_);
+
+    auto* pictures = new QHBoxLayout;
+    pictures->addWidget(hit_ = new HitPicture, 3);
+    pictures->addWidget(curve_ = new CorrelationPicture, 2);
+    layout->addLayout(pictures);
+    auto* by_hand = new QHBoxLayout;
+    stands_ = new QLabel;
+    stands_->setObjectName("phaseStands");
+    by_hand->addWidget(stands_, 1);
+    const auto button = [&](const char* name, const QString& text, const QString& why, auto work) {
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        b->setToolTip(why);
+        b->setAutoDefault(false);
+        connect(b, &QPushButton::clicked, this, work);
+        by_hand->addWidget(b);
+        nudges_.push_back(b);
+    };
+    const auto tenth = [this] { return work_.document.session().sample_rate / 10000.0; };
+    button("earlierTenth", tr("−0.1 ms"), tr("This row 0.1 ms earlier."), [this, tenth] { nudge(-tenth()); });
+    button("earlierSample", tr("−1 sample"), tr("This row one sample earlier."), [this] { nudge(-1.0); });
+    button("laterSample", tr("+1 sample"), tr("This row one sample later."), [this] { nudge(1.0); });
+    button("laterTenth", tr("+0.1 ms"), tr("This row 0.1 ms later."), [this, tenth] { nudge(tenth()); });
+    button("turnOver", tr("Invert polarity"), tr("Turns this row's waveform upside down."), [this] { turn_over(); });
+    layout->addLayout(by_hand);
+
     auto* buttons = new QDialogButtonBox;
-    apply_ = buttons->addButton(tr("Align"), QDialogButtonBox::ActionRole);
+    apply_one_ = buttons->addButton(tr("Align this row"), QDialogButtonBox::ActionRole);
+    apply_one_->setObjectName("phaseApplyOne");
+    apply_ = buttons->addButton(tr("Align all"), QDialogButtonBox::ActionRole);
     apply_->setObjectName("phaseApply");
-    apply_->setToolTip(
-        tr("Sets delay and polarity of the selected rows, or of all, where the evidence is good. Undo takes it back."));
+    for (QPushButton* b : {apply_one_, apply_})
+        b->setToolTip(tr("Sets delay and polarity where the evidence is good. Undo takes it back."));
+    undo_ = buttons->addButton(tr("Undo"), QDialogButtonBox::ActionRole);
+    undo_->setObjectName("phaseUndo");
+    undo_->setAutoDefault(false);
     buttons->addButton(QDialogButtonBox::Close);
     layout->addWidget(buttons);
-    connect(apply_, &QPushButton::clicked, this, &PhaseDialog::apply);
+    connect(apply_, &QPushButton::clicked, this, [this] { apply(true); });
+    connect(apply_one_, &QPushButton::clicked, this, [this] { apply(false); });
+    connect(undo_, &QPushButton::clicked, this, [this] { work_.document.undo(); });
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(set_, &QComboBox::currentIndexChanged, this, &PhaseDialog::take_set);
     connect(reference_, &QComboBox::currentIndexChanged, this, &PhaseDialog::compare);
-    compare();
+    connect(table_, &QTableWidget::itemSelectionChanged, this, &PhaseDialog::show_pictures);
+    connect(&work_.document, &Document::session_changed, this, &PhaseDialog::follow_session);
+    connect(&work_.materials, &Materials::finished, this, &PhaseDialog::follow_session);
+    undo_->setEnabled(false);
+    if (rows.size() >= 2)
+        show_sets({std::move(rows)});
+    else
+        look_for_sets();
 }
 
 PhaseDialog::~PhaseDialog() {
+    looking_->cancel();
     pool_.clear();
     pool_.waitForDone();
+}
+
+void PhaseDialog::look_for_sets() {
+    apply_->setEnabled(false);
+    apply_one_->setEnabled(false);
+    advice_->setText(tr("Looking for rows that are microphones of one source…"));
+    std::map<TrackId, MaterialPtr> known;
+    for (const auto& t : work_.document.session().tracks) known[t->id] = work_.materials.of(*t);
+    pool_.start([this, session = work_.document.session(), known, looking = looking_] {
+        auto sets = microphone_sets(
+            session, [&](const Track& t) { return known.at(t.id); }, looking.get());
+        if (looking->cancelled()) return;
+        QMetaObject::invokeMethod(this, [this, sets = std::move(sets)] { show_sets(sets); });
+    });
+}
+
+void PhaseDialog::show_sets(const std::vector<std::vector<TrackId>>& sets) {
+    sets_ = sets;
+    const QSignalBlocker quiet(set_);
+    for (const auto& set : sets_) {
+        QStringList names;
+        for (const TrackId id : set) names << QString::fromStdString(work_.document.track(id)->name);
+        set_->addItem(names.join(", "));
+    }
+    if (sets_.empty())
+        advice_->setText(
+            tr("No rows were found that are microphones of one source. Select two or more rows to compare "
+               "them anyway."));
+    else
+        take_set(0);
+}
+
+void PhaseDialog::take_set(int set) {
+    if (set < 0 || static_cast<size_t>(set) >= sets_.size()) return;
+    rows_ = sets_[static_cast<size_t>(set)];
+    const QSignalBlocker quiet(reference_);
+    reference_->clear();
+    for (const TrackId id : rows_) reference_->addItem(QString::fromStdString(work_.document.track(id)->name));
+    compare();
 }
 
 void PhaseDialog::compare() {
     ++round_;
     pool_.clear();
     apply_->setEnabled(false);
+    found_.assign(rows_.size(), std::nullopt);
     advice_->setText(tr("Listening to the strongest hits of both…"));
+    table_->clearSpans();
+    table_->setRowCount(static_cast<int>(rows_.size()));
+    for (size_t row = 0; row < rows_.size(); ++row) compare_row(row);
+    const int first = reference_->currentIndex() == 0 ? 1 : 0;
+    if (table_->rowCount() > first) table_->selectRow(first);
+}
+
+void PhaseDialog::compare_row(size_t row) {
     const size_t reference = static_cast<size_t>(reference_->currentIndex());
-    const Track& a = *work_.document.track(rows_[reference]);
-    const MaterialPtr heard = work_.materials.of(a);
-    for (size_t row = 0; row < rows_.size(); ++row) {
-        found_[row].reset();
-        const Track& b = *work_.document.track(rows_[row]);
-        for (int column = 0; column < table_->columnCount(); ++column)
-            table_->setItem(static_cast<int>(row), column, new QTableWidgetItem);
-        table_->item(static_cast<int>(row), 0)->setText(QString::fromStdString(b.name));
-        const MaterialPtr other = work_.materials.of(b);
-        if (row == reference || !heard || !other) {
-            table_->item(static_cast<int>(row), 1)->setText(row == reference ? tr("reference") : tr("no file"));
-            continue;
-        }
-        const bool turned = a.polarity_inverted != b.polarity_inverted;
-        pool_.start([this, round = round_, row, heard, other, turned, rate = work_.document.session().sample_rate,
-                     da = a.delay_samples, db = b.delay_samples] {
-            auto result = align_to(heard->media, other->media, rate, heard->summary, da, db);
-            if (result && turned) {  // what is set already counts
-                result->inverted = !result->inverted;
-                result->correlation_before = -result->correlation_before;
-            }
-            QMetaObject::invokeMethod(
-                this, [this, round, row, result = std::move(result)] { show_result(round, row, result); });
-        });
+    const Track* a = work_.document.track(rows_[reference]);
+    const Track* b = work_.document.track(rows_[row]);
+    for (int column = 0; column < table_->columnCount(); ++column)
+        table_->setItem(static_cast<int>(row), column, new QTableWidgetItem);
+    if (!a || !b) return;
+    const MaterialPtr heard = work_.materials.of(*a), other = work_.materials.of(*b);
+    table_->item(static_cast<int>(row), 0)->setText(QString::fromStdString(b->name));
+    if (row == reference || !heard || !other) {
+        table_->item(static_cast<int>(row), 1)->setText(row == reference ? tr("reference") : tr("no file"));
+        return;
     }
+    pool_.start([this, round = round_, row, heard, other, first = standing(*a), second = standing(*b)] {
+        auto result = align_to(*heard, *other, first, second);
+        QMetaObject::invokeMethod(this,
+                                  [this, round, row, result = std::move(result)] { show_result(round, row, result); });
+    });
 }
 
 void PhaseDialog::show_result(int round, size_t row, const Result<Alignment>& result) {
@@ -105,10 +202,6 @@ void PhaseDialog::show_result(int round, size_t row, const Result<Alignment>& re
     const Alignment& a = *result;
     found_[row] = a;
     const double seconds = a.delay_samples / work_.document.session().sample_rate;
-    const auto figure = [](double value, int decimals) {
-        const QString text = QString::number(value, 'f', decimals);
-        return text.toDouble() == 0.0 ? QString::number(0.0, 'f', decimals) : with_true_minus(text.toStdString());
-    };
     if (a.reliable) {
         put(1, tr("%1 samples").arg(figure(a.delay_samples, 1)));
         put(2, tr("%1 ms").arg(figure(seconds * 1000.0, 2)));
@@ -126,26 +219,98 @@ void PhaseDialog::show_result(int round, size_t row, const Result<Alignment>& re
     advice_->setText(any ? tr("Aligned microphones add up where they now cancel: the last column says what the low end "
                               "gains. Undo takes it back.")
                          : tr("Nothing here moves with the reference closely enough to be aligned."));
+    if (chosen_row() == static_cast<int>(row)) show_pictures();
 }
 
-void PhaseDialog::apply() {
-    Session next = work_.document.session();
+int PhaseDialog::chosen_row() const {
     const auto selected = table_->selectionModel()->selectedRows();
+    return selected.isEmpty() ? -1 : selected.front().row();
+}
+
+void PhaseDialog::follow_session() {
+    undo_->setEnabled(work_.document.can_undo());
+    if (rows_.empty()) return;
+    const bool all_there =
+        std::all_of(rows_.begin(), rows_.end(), [this](TrackId id) { return work_.document.track(id) != nullptr; });
+    if (!all_there) {
+        reject();
+        return;
+    }
+    // Figures are computed anew once what was changed is measured; the pictures follow at once.
+    if (work_.materials.waiting() == 0) {
+        ++round_;
+        pool_.clear();
+        table_->clearSpans();
+        for (size_t row = 0; row < rows_.size(); ++row) compare_row(row);
+    }
+    show_pictures();
+}
+
+void PhaseDialog::show_pictures() {
+    const int row = chosen_row();
+    const bool comparable = row >= 0 && row != reference_->currentIndex();
+    for (QPushButton* b : nudges_) b->setEnabled(comparable);
+    apply_one_->setEnabled(comparable && found_[static_cast<size_t>(row)] &&
+                           found_[static_cast<size_t>(row)]->reliable);
+    const Track* a =
+        comparable ? work_.document.track(rows_[static_cast<size_t>(reference_->currentIndex())]) : nullptr;
+    const Track* b = comparable ? work_.document.track(rows_[static_cast<size_t>(row)]) : nullptr;
+    const MaterialPtr heard = a ? work_.materials.of(*a) : nullptr, other = b ? work_.materials.of(*b) : nullptr;
+    const auto& found = comparable ? found_[static_cast<size_t>(row)] : std::nullopt;
+    if (!heard || !other) {
+        hit_->show_waves({}, {}, 48000.0);
+        curve_->show_curve({}, 0.0);
+        stands_->clear();
+        return;
+    }
+    const double rate = work_.document.session().sample_rate;
+    stands_->setText(tr("%1 stands at %2 samples (%3 ms), polarity %4")
+                         .arg(QString::fromStdString(b->name), figure(b->delay_samples, 1),
+                              figure(b->delay_samples / rate * 1000.0, 2),
+                              b->polarity_inverted ? tr("inverted") : tr("as recorded")));
+    if (!found) return;  // what was seen before stays until the new figures are there
+    const int frames = static_cast<int>(rate * 0.024);
+    const int64_t first = found->strongest_hit - frames / 2;
+    const auto x = heard_around(*heard, standing(*a), first, frames);
+    const auto y = heard_around(*other, standing(*b), first, frames);
+    if (x && y) hit_->show_waves(*x, *y, rate);
+    curve_->show_curve(found->curve, found->delay_samples / rate * 1000.0);
+}
+
+void PhaseDialog::apply(bool all) {
+    Session next = work_.document.session();
+    const int reference = reference_->currentIndex();
     int count = 0;
     for (size_t row = 0; row < rows_.size(); ++row) {
-        const bool wanted = selected.isEmpty() || table_->selectionModel()->isRowSelected(static_cast<int>(row));
-        if (!wanted || !found_[row] || !found_[row]->reliable) continue;
+        const bool wanted = all || static_cast<int>(row) == chosen_row();
+        if (!wanted || static_cast<int>(row) == reference || !found_[row] || !found_[row]->reliable) continue;
         const Alignment a = *found_[row];
         next = with_track(next, rows_[row], [&](Track& t) {
-            t.delay_samples -= std::llround(a.delay_samples);
+            t.delay_samples -= std::round(a.delay_samples * 100.0) / 100.0;
             t.polarity_inverted = t.polarity_inverted != a.inverted;
         });
         ++count;
     }
     if (count == 0) return;
     work_.document.edit(tr("Align %n row(s) to %1", nullptr, count).arg(reference_->currentText()), std::move(next));
-    table_->clearSelection();
-    compare();
+}
+
+void PhaseDialog::nudge(double samples) {
+    const int row = chosen_row();
+    if (row < 0) return;
+    const double most = most_delay_s * work_.document.session().sample_rate;
+    const QString name = QString::fromStdString(work_.document.track(rows_[static_cast<size_t>(row)])->name);
+    work_.document.edit_tracks(tr("Delay %1 %2 samples").arg(name, figure(samples, 1)),
+                               {rows_[static_cast<size_t>(row)]},
+                               [&](Track& t) { t.delay_samples = std::clamp(t.delay_samples + samples, -most, most); });
+}
+
+void PhaseDialog::turn_over() {
+    const int row = chosen_row();
+    if (row < 0) return;
+    const QString name = QString::fromStdString(work_.document.track(rows_[static_cast<size_t>(row)])->name);
+    work_.document.edit_tracks(tr("Invert polarity of %1").arg(name), {rows_[static_cast<size_t>(row)]},
+                               [](Track& t) { t.polarity_inverted = !t.polarity_inverted; });
 }
 
 }  // namespace isotonus

@@ -9,6 +9,7 @@
 #include <QThreadPool>
 
 #include "app/desk/workspace.h"
+#include "app/stage/phase_pictures.h"
 #include "core/stage/alignment.h"
 
 namespace isotonus {
@@ -16,25 +17,40 @@ namespace isotonus {
 class PhaseDialog : public QDialog {
     Q_OBJECT
   public:
-    /// `rows`: the tracks to compare, two at least.
+    /// `rows`: a set made by hand; with fewer than two the dialog looks for sets itself.
     PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* parent);
     ~PhaseDialog() override;
 
   private:
+    void look_for_sets();
+    void show_sets(const std::vector<std::vector<TrackId>>& sets);
+    void take_set(int set);
     void compare();
+    void compare_row(size_t row);
     void show_result(int round, size_t row, const Result<Alignment>& result);
-    /// Sets delay and polarity of every row with a reliable answer (all rows, or the selected ones); one undo step.
-    void apply();
+    void follow_session();
+    void show_pictures();
+    int chosen_row() const;
+    /// Sets delay and polarity of every row with a reliable answer (all rows, or the chosen one); one undo step.
+    void apply(bool all);
+    void nudge(double samples);
+    void turn_over();
+    Standing standing(const Track& track) const { return {whole_delay(track), track.polarity_inverted}; }
 
     Workspace& work_;
+    std::vector<std::vector<TrackId>> sets_;
     std::vector<TrackId> rows_;
     std::vector<std::optional<Alignment>> found_;
     QThreadPool pool_;
+    std::shared_ptr<Progress> looking_ = std::make_shared<Progress>();
     int round_ = 0;
-    QComboBox* reference_;
+    QComboBox *set_, *reference_;
     QTableWidget* table_;
-    QLabel* advice_;
-    QPushButton* apply_;
+    QLabel *advice_, *stands_;
+    QPushButton *apply_, *apply_one_, *undo_;
+    std::vector<QPushButton*> nudges_;
+    HitPicture* hit_;
+    CorrelationPicture* curve_;
 };
 
 }  // namespace isotonus

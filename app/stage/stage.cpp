@@ -1,18 +1,29 @@
 #include "app/stage/stage.h"
 
+#include <QAction>
 #include <QCoreApplication>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QPushButton>
 #include <cmath>
 
+#include "app/stage/sheet_dialog.h"
+
 namespace isotonus {
 
 namespace {
 
-constexpr int strip_width = 150, buttons_width = 96;
+constexpr int strip_width = 130, buttons_width = 96, column_width = 46, figures_width = 4 * column_width + 8;
 
-Ruler stage_ruler(int width) { return Ruler::level(20.0, width - strip_width - buttons_width - 24.0); }
+Ruler stage_ruler(int width) { return Ruler::level(20.0, width - strip_width - buttons_width - figures_width - 24.0); }
+
+int figures_left(int width) { return width - strip_width - buttons_width - figures_width; }
+
+/// A level without its unit, which stands in the head of its column.
+QString bare(const Level& level) { return level ? db_text(*level, "").trimmed() : QString(QChar(0x2013)); }
+
+/// −3.2 as +14.8 on a scale whose 0 is at −18 dBFS.
+QString vu_text(double dbfs) { return db_text(dbfs - vu_zero_dbfs, "", true).trimmed(); }
 
 }  // namespace
 
@@ -35,8 +46,8 @@ StageLane::StageLane(Workspace& work, TrackId id, QWidget* parent) : Lane(work, 
 }
 
 void StageLane::place_children() {
-    fit_->setGeometry(width() - buttons_width, 7, 62, 22);
-    lock_->setGeometry(width() - 28, 7, 24, 22);
+    fit_->setGeometry(width() - buttons_width, (height() - 22) / 2, 62, 22);
+    lock_->setGeometry(width() - 28, (height() - 22) / 2, 24, 22);
     if (!track()) return;
     fit_->setEnabled(!track()->locked);
     fit_->setAccessibleName(tr("Stage %1").arg(track_name()));
@@ -50,20 +61,21 @@ QRect StageLane::strip() const { return {width() - strip_width - buttons_width, 
 QString StageLane::value_text() const { return track() ? db_text(track()->trim_db, "dB", true) : QString(); }
 
 QString StageLane::sentence() const {
+    const Measurement* m = work_.materials.measured(*track());
     const auto s = work_.materials.staging(*track());
-    if (!s) return tr("%1 is not measured yet").arg(track_name());
-    const bool peak = s->target.measure == Measure::peak;
-    const char* unit = "dBFS";
+    if (!s || !m) return tr("%1 is not measured yet").arg(track_name());
+    const char* unit = measure_unit(s->target.measure);
+    const bool average = s->target.measure == Measure::average;
+    const auto figure = [&](const Level& level) { return average ? average_text(level) : level_text(level, unit); };
     QString text = tr("%1: %2 %3 before, trim %4, %5 after; wanted %6 to %7.")
-                       .arg(track_name(), peak ? tr("peak") : average_label(),
-                            peak ? level_text(s->before_dbfs, unit) : average_text(s->before_dbfs), value_text(),
-                            peak ? level_text(s->after_dbfs, unit) : average_text(s->after_dbfs),
-                            db_text(s->target.low_dbfs, ""), db_text(s->target.high_dbfs, unit));
-    if (s->limited_by_peak)
-        text += ' ' + tr("More would lift its peak above the %1 ceiling.")
-                          .arg(db_text(work_.document.session().targets.peak_ceiling_dbfs, unit));
-    if (fit_of(*s) == Fit::above)
+                       .arg(track_name(), measure_words(s->target.measure), figure(s->before_dbfs), value_text(),
+                            figure(s->after_dbfs), db_text(s->target.low_dbfs, ""), db_text(s->target.high_dbfs, unit));
+    if (const std::string why = why_not_in_window(work_.document.session().targets, *track(), *m); !why.empty())
+        text += ' ' + tr("Not in its window: %1. Shift+T shows what can be done.").arg(with_true_minus(why));
+    else if (fit_of(*s) == Fit::above)
         text += ' ' + tr("That is %1 over.").arg(db_text(*s->after_dbfs - s->target.high_dbfs));
+    if (s->over_ceiling_db > 0.0)
+        text += ' ' + tr("Its peak stands %1 above the ceiling.").arg(db_text(s->over_ceiling_db));
     return text;
 }
 
@@ -87,7 +99,14 @@ void StageLane::reset_value() { set_trim(0.0, 0); }
 double StageLane::per_pixel(const QPoint&) const { return stage_ruler(width()).db_per_pixel(0.0); }
 
 bool StageLane::grab(const QPoint& at) {
-    if (!strip().contains(at)) return at.x() < strip().left();
+    if (at.x() >= figures_left(width()) && at.x() < strip().left()) {
+        if (const MaterialPtr m = work_.materials.of(*track())) {
+            const StretchLevels here = shown_levels(*m);
+            work_.player.locate(std::max(0.0, here.peak_time_s + work_.shift_s(*track()) - 0.5));
+        }
+        return false;
+    }
+    if (!strip().contains(at)) return at.x() < figures_left(width());
     TimeRuler time{0.0, work_.time.song_s(), static_cast<double>(strip().left()), static_cast<double>(strip().right())};
     work_.player.locate(time.time(at.x()));
     return false;
@@ -109,15 +128,46 @@ void StageLane::levels_changed() {
     const auto* bars = work_.player.meters().find(id());
     const double live = bars ? bars->after_trim.level_db : silence_db;
     const Ruler ruler = stage_ruler(width());
-    if (std::lround(ruler.place(live)) == std::lround(ruler.place(shown_live_db_))) return;
-    shown_live_db_ = live;
-    update(0, height() - 7, strip().left(), 5);
+    if (std::lround(ruler.place(live)) != std::lround(ruler.place(shown_live_db_))) {
+        shown_live_db_ = live;
+        update(0, height() - 7, figures_left(width()), 5);
+    }
+    const double vu = bars ? bars->vu_dbfs : silence_db;
+    if (std::fabs(vu - shown_vu_dbfs_) < 0.1 || (vu < -60.0 && shown_vu_dbfs_ < -60.0)) return;
+    shown_vu_dbfs_ = vu;
+    update(figures_left(width()) + 2 * column_width, 0, column_width, height());
+}
+
+StretchLevels StageLane::shown_levels(const Material& m) const {
+    const auto& loop = work_.player.loop();
+    const double shift = work_.shift_s(*track());
+    if (loop.on && loop.to_s > loop.from_s) return levels_between(m, loop.from_s - shift, loop.to_s - shift);
+    return {m.measurement.sample_peak_dbfs, m.measurement.peak_time_s, m.measurement.average_dbfs};
+}
+
+void StageLane::paint_figures(QPainter& painter, const Material& m, double trim_db) {
+    const StretchLevels here = shown_levels(m);
+    const auto after = [trim_db](const Level& level) { return level ? Level(*level + trim_db) : std::nullopt; };
+    const bool live = shown_vu_dbfs_ > -60.0;
+    const Level average = after(here.average_dbfs);
+    const QString texts[] = {
+        bare(after(here.peak_dbfs)), bare(average && plain_rms() ? Level(*average - aes17_db) : average),
+        live                        ? vu_text(shown_vu_dbfs_)
+        : m.measurement.vu_max_dbfs ? vu_text(*m.measurement.vu_max_dbfs + trim_db)
+                                    : QString(QChar(0x2013)),
+        here.peak_dbfs ? time_text(here.peak_time_s + work_.shift_s(*track())) : QString(QChar(0x2013))};
+    painter.setFont(lettering(11));
+    for (int n = 0; n < 4; ++n) {
+        painter.setPen(n == 2 && live ? theme().accent : theme().ink);
+        painter.drawText(QRect(figures_left(width()) + n * column_width, 0, column_width - 4, height()),
+                         Qt::AlignRight | Qt::AlignVCenter, texts[n]);
+    }
 }
 
 void StageLane::paint(QPainter& painter, const QRect& clip) {
     const Track& t = *track();
     const Ruler ruler = stage_ruler(width());
-    const QRect body(0, 0, strip().left() - 8, height() - 1);
+    const QRect body(0, 0, figures_left(width()) - 4, height() - 1);
     ruler.paint_rules(painter, body);
     const auto s = work_.materials.staging(t);
     const MaterialPtr m = work_.materials.of(t);
@@ -135,9 +185,13 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
     if (f.average_dbfs) {
         QColor bar = theme().faint;
         bar.setAlpha(70);
-        painter.fillRect(QRect(QPoint(x_of(-60.0), 21), QPoint(x_of(*f.average_dbfs + t.trim_db), 27)), bar);
+        painter.fillRect(QRect(QPoint(x_of(-60.0), y(21)), QPoint(x_of(*f.average_dbfs + t.trim_db), y(27))), bar);
     }
-    if (f.sample_peak_dbfs) painter.fillRect(x_of(*f.sample_peak_dbfs + t.trim_db) - 1, 19, 3, 10, theme().ink);
+    if (f.sample_peak_dbfs) {
+        const int at = x_of(*f.sample_peak_dbfs + t.trim_db);
+        painter.fillRect(at - 1, y(19), 3, y(10), s->over_ceiling_db > 0.0 ? theme().above : theme().ink);
+        if (s->over_ceiling_db > 0.0) painter.fillRect(at - 4, y(19), 9, 2, theme().above);  // and a raised notch
+    }
     // The target window as a bracket.
     const int low = x_of(s->target.low_dbfs), high = x_of(s->target.high_dbfs);
     QColor tint = theme().inside;
@@ -152,47 +206,60 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
     // Raw level hollow, staged level solid, the trim as an arrow between them.
     if (s->before_dbfs) {
         painter.setRenderHint(QPainter::Antialiasing);
-        const int from = x_of(*s->before_dbfs), to = x_of(*s->after_dbfs), y = 12;
+        const int from = x_of(*s->before_dbfs), to = x_of(*s->after_dbfs), axis = y(12);
         painter.setPen(QPen(theme().ink, 1.2));
         painter.setBrush(Qt::NoBrush);
         if (std::abs(to - from) > 6) {
             const int side = to > from ? 1 : -1;
-            painter.drawLine(from + 5 * side, y, to - 6 * side, y);
-            painter.drawPolyline(
-                QPolygon({QPoint(to - 10 * side, y - 3), QPoint(to - 6 * side, y), QPoint(to - 10 * side, y + 3)}));
-            painter.drawEllipse(QPoint(from, y), 4, 4);
+            painter.drawLine(from + 5 * side, axis, to - 6 * side, axis);
+            painter.drawPolyline(QPolygon(
+                {QPoint(to - 10 * side, axis - 3), QPoint(to - 6 * side, axis), QPoint(to - 10 * side, axis + 3)}));
+            painter.drawEllipse(QPoint(from, axis), 4, 4);
         }
         const QColor colour = colour_of(fit);
         painter.setPen(colour);
         painter.setBrush(colour);
         if (fit == Fit::above)  // a raised notch, so that colour is not the only sign
-            painter.drawPolygon(QPolygon({QPoint(to - 5, y + 4), QPoint(to, y - 8), QPoint(to + 5, y + 4)}));
+            painter.drawPolygon(QPolygon({QPoint(to - 5, axis + 4), QPoint(to, axis - 8), QPoint(to + 5, axis + 4)}));
         else if (fit == Fit::below)
-            painter.drawPolygon(QPolygon({QPoint(to - 5, y - 4), QPoint(to, y + 6), QPoint(to + 5, y - 4)}));
+            painter.drawPolygon(QPolygon({QPoint(to - 5, axis - 4), QPoint(to, axis + 6), QPoint(to + 5, axis - 4)}));
         else
-            painter.drawEllipse(QPoint(to, y), 4, 4);
+            painter.drawEllipse(QPoint(to, axis), 4, 4);
         painter.setRenderHint(QPainter::Antialiasing, false);
         painter.setBrush(Qt::NoBrush);
         painter.setFont(lettering(11));
         painter.setPen(theme().ink);
-        const QString figure = value_text() + (s->limited_by_peak ? tr("  held by its peak") : QString());
+        const bool outside = fit != Fit::inside && fit != Fit::silent;
+        QString figure = value_text();
+        if (outside && s->limited_by_peak) figure += tr("  held by its peak");
+        if (outside && s->limited_by_range) figure += tr("  end of the trim");
+        if (s->over_ceiling_db > 0.0) figure += tr("  %1 over the ceiling").arg(db_text(s->over_ceiling_db));
         const int wide = QFontMetrics(painter.font()).horizontalAdvance(figure);
         int left = std::min(from, to) - wide - 12;
         if (left < high + 4 && left + wide > low - 8) left = low - wide - 8;  // not across the bracket
         if (left < 4) left = std::max({from, to, high}) + 12;
-        painter.drawText(QRect(left, 3, wide + 2, 18), Qt::AlignVCenter, figure);
+        painter.drawText(QRect(left, axis - 9, wide + 2, 18), Qt::AlignVCenter, figure);
     }
     if (std::isfinite(shown_live_db_))
         painter.fillRect(QRect(QPoint(x_of(-60.0), height() - 6), QPoint(x_of(shown_live_db_), height() - 4)),
                          theme().accent);
+    paint_figures(painter, *m, t.trim_db);
     const TimeRuler time{0.0, work_.time.song_s(), static_cast<double>(strip().left()),
                          static_cast<double>(strip().right())};
-    paint_level_shadow(painter, strip(), clip, m->summary, f.sample_rate,
-                       static_cast<double>(t.delay_samples) / f.sample_rate, gain_from_db(t.trim_db), time,
-                       theme().faint);
-    painter.setPen(theme().above);
-    const int peak_x = static_cast<int>(time.place(f.peak_time_s));
+    paint_level_shadow(painter, strip(), clip, m->summary, f.sample_rate, work_.shift_s(t), gain_from_db(t.trim_db),
+                       time, theme().faint);
+    painter.setPen(theme().ink);
+    const int peak_x = static_cast<int>(time.place(f.peak_time_s + work_.shift_s(t)));
     painter.drawLine(peak_x, strip().top(), peak_x, strip().top() + 6);
+    painter.setPen(theme().above);
+    painter.setBrush(s->spikes_counted ? QBrush(Qt::NoBrush) : QBrush(theme().above));
+    for (const Spike& spike : f.spikes) {
+        const int x = static_cast<int>(
+            time.place(static_cast<double>(spike.first_frame + spike.frames / 2) / f.sample_rate + work_.shift_s(t)));
+        painter.drawPolygon(
+            QPolygon({QPoint(x - 3, strip().top()), QPoint(x + 3, strip().top()), QPoint(x, strip().top() + 6)}));
+    }
+    painter.setBrush(Qt::NoBrush);
 }
 
 QString StageStation::title() const { return QCoreApplication::translate("Station", "Stage"); }
@@ -211,12 +278,25 @@ QString StageStation::state(const Workspace& work) const {
     return QCoreApplication::translate("Station", "%1 of %2 in window").arg(inside).arg(counted);
 }
 
-void StageStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace&) const {
+void StageStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const {
     stage_ruler(area.width()).paint(painter, area);
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
     painter.drawText(QRect(area.right() - strip_width - buttons_width, area.top(), strip_width, area.height() - 4),
                      Qt::AlignLeft | Qt::AlignVCenter, QCoreApplication::translate("Station", "level over the song"));
+    const bool looped = work.player.loop().on && work.player.loop().to_s > work.player.loop().from_s;
+    const QString heads[] = {QCoreApplication::translate("Station", "peak"),
+                             plain_rms() ? QCoreApplication::translate("Station", "avg plain")
+                                         : QCoreApplication::translate("Station", "average"),
+                             QCoreApplication::translate("Station", "VU"),
+                             QCoreApplication::translate("Station", "loudest")};
+    const int left = area.left() + figures_left(area.width());
+    for (int n = 0; n < 4; ++n)
+        painter.drawText(QRect(left + n * column_width - 4, area.top() + 14, column_width, 16),
+                         Qt::AlignRight | Qt::AlignVCenter, heads[n]);
+    painter.drawText(QRect(left, area.top(), 4 * column_width, 15), Qt::AlignRight | Qt::AlignVCenter,
+                     looped ? QCoreApplication::translate("Station", "after the trim, in the loop")
+                            : QCoreApplication::translate("Station", "after the trim, dBFS"));
 }
 
 QWidget* StageStation::make_tools(Workspace& work, QWidget* parent) const {
@@ -234,9 +314,25 @@ QWidget* StageStation::make_tools(Workspace& work, QWidget* parent) const {
     QObject::connect(selected, &QPushButton::clicked, tools, [&work] {
         work.stage(work.document.selected(), QCoreApplication::translate("Station", "Stage selected"));
     });
+    layout->setSpacing(3);
     layout->addWidget(all);
     layout->addWidget(selected);
-    layout->addStretch();
+    const auto opens = [&](const char* name, const char* action, const QString& text, const QString& why) {
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        b->setToolTip(why);
+        QObject::connect(b, &QPushButton::clicked, tools, [tools, action] {
+            if (auto* a = tools->window()->findChild<QAction*>(action)) a->trigger();
+        });
+        layout->addWidget(b);
+    };
+    opens("openSheet", "sheet", QCoreApplication::translate("Station", "Sheet…"),
+          QCoreApplication::translate("Station", "The target sheet: which level each track is wanted at. (Ctrl+T)"));
+    opens("openTable", "stageTable", QCoreApplication::translate("Station", "Table…"),
+          QCoreApplication::translate(
+              "Station",
+              "Every figure before and after, and what can be done where a track cannot reach its window. (Shift+T)"));
+    for (QPushButton* b : tools->findChildren<QPushButton*>()) b->setStyleSheet("font-size: 11px; padding: 4px 3px;");
     return tools;
 }
 

@@ -4,6 +4,7 @@
 #include <QToolButton>
 
 #include "app/desk/station.h"
+#include "core/stage/stretch_levels.h"
 
 namespace isotonus {
 
@@ -28,9 +29,12 @@ class StageLane : public Lane {
 
   private:
     void set_trim(double db, uint64_t gesture);
+    /// Of the loop when it is on, else of the song; before the trim.
+    StretchLevels shown_levels(const Material& material) const;
+    void paint_figures(QPainter& painter, const Material& material, double trim_db);
     QRect strip() const;
     QToolButton *fit_, *lock_;
-    double shown_live_db_ = silence_db;
+    double shown_live_db_ = silence_db, shown_vu_dbfs_ = silence_db;
 };
 
 class StageStation : public Station {

@@ -2,13 +2,23 @@
 
 #include <QCoreApplication>
 #include <QRegularExpression>
+#include <QTranslator>
 #include <cmath>
 
 namespace isotonus {
 
 namespace {
-bool plain_rms = false;
+bool plain = false;
 const QChar minus(0x2212);
+
+class English : public QTranslator {
+  public:
+    using QTranslator::QTranslator;
+    bool isEmpty() const override { return false; }
+    QString translate(const char*, const char* text, const char*, int n) const override {
+        return n < 0 ? QString() : QString(text).replace("(s)", n == 1 ? "" : "s");
+    }
+};
 }  // namespace
 
 QString db_text(double level_db, const char* unit, bool sign) {
@@ -68,15 +78,22 @@ std::optional<double> parse_pan(const QString& text) {
     return value && *value >= -1.0 && *value <= 1.0 ? value : std::nullopt;
 }
 
-void set_plain_rms(bool plain) { plain_rms = plain; }
+void speak_english() {
+    static const bool installed = QCoreApplication::installTranslator(new English(QCoreApplication::instance()));
+    (void)installed;
+}
+
+void set_plain_rms(bool on) { plain = on; }
+
+bool plain_rms() { return plain; }
 
 QString average_text(const Level& aes17_dbfs) {
-    return level_text(aes17_dbfs && plain_rms ? Level(*aes17_dbfs - aes17_db) : aes17_dbfs, "dBFS");
+    return level_text(aes17_dbfs && plain ? Level(*aes17_dbfs - aes17_db) : aes17_dbfs, "dBFS");
 }
 
 QString average_label() {
-    return plain_rms ? QCoreApplication::translate("text", "average, plain RMS")
-                     : QCoreApplication::translate("text", "average, AES17");
+    return plain ? QCoreApplication::translate("text", "average, plain RMS")
+                 : QCoreApplication::translate("text", "average, AES17");
 }
 
 }  // namespace isotonus

@@ -25,8 +25,13 @@ std::optional<double> parse_pan(const QString& text);
 
 /// How averages are shown: AES17, or the plain mathematical figure, 3.01 dB lower.
 void set_plain_rms(bool plain);
+bool plain_rms();
 /// "−18.0 dBFS" in the convention that is set; "average AES17" or "average plain" says which.
 QString average_text(const Level& aes17_dbfs);
 QString average_label();
+
+/// Texts are written in English with plurals as "%n row(s)": this makes "1 row" and "3 rows" of them.  A translation
+/// that is installed later is asked first.
+void speak_english();
 
 }  // namespace isotonus

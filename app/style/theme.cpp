@@ -61,7 +61,9 @@ QMenu::item { padding: 4px 24px 4px 12px; }
 QMenu::item:selected { background: ACCENT; color: GROUND; }
 QMenu::item:disabled { color: FAINT; }
 QMenu::separator { height: 1px; background: RULE; margin: 4px 8px; }
-QLineEdit, QComboBox, QTextBrowser, QTableWidget { background: PANEL; border: 1px solid FAINT; padding: 3px 6px; selection-background-color: ACCENT; selection-color: GROUND; }
+QPushButton:checked { background: ACCENT; color: GROUND; }
+QTableWidget::item { padding: 0 4px; }
+QLineEdit, QComboBox, QTextBrowser, QTableWidget, QDoubleSpinBox { background: PANEL; border: 1px solid FAINT; padding: 3px 6px; selection-background-color: ACCENT; selection-color: GROUND; }
 QComboBox::drop-down { border: none; width: 22px; }
 QComboBox::down-arrow { image: url(:/icons/down.svg); width: 12px; height: 12px; }
 QLabel { background: transparent; }

@@ -2,9 +2,12 @@
 
 #include <QPointer>
 #include <QProgressDialog>
+#include <QRegularExpression>
 #include <map>
 
 #include "core/audio/sound_file.h"
+#include "core/session/sections_file.h"
+#include "core/session/session_file.h"
 #include "demosong/song.h"
 
 namespace isotonus {
@@ -76,8 +79,11 @@ bool FileActions::open_path(const fs::path& path) {
         complain(session.error());
         return false;
     }
+    std::map<fs::path, int> channels;
+    for (const auto& t : session->tracks)
+        if (const auto reader = SoundReader::open(t->source.file)) channels[t->source.file] = reader->info().channels;
     work_.player.stop();
-    work_.document.adopt(std::move(*session), std::nullopt, false);
+    work_.document.adopt(with_channels_as_wished(std::move(*session), channels), std::nullopt, false);
     complain_of(problems);
     return true;
 }
@@ -95,7 +101,7 @@ bool FileActions::save_as() {
     const auto& tracks = work_.document.session().tracks;
     const fs::path folder = work_.document.path() ? work_.document.path()->parent_path()
                             : tracks.empty()      ? fs::current_path()
-                                                  : tracks.front()->file.parent_path();
+                                                  : tracks.front()->source.file.parent_path();
     auto file = work_.prompter->save_file(tr("Save the session as"), session_filter(),
                                           folder / (work_.document.name().toStdString() + ".isotonus"));
     if (!file) return false;
@@ -139,10 +145,12 @@ void FileActions::take_in(const std::vector<fs::path>& paths) {
 void FileActions::add_files(const std::vector<fs::path>& files, std::vector<Error> problems) {
     std::vector<fs::path> readable;
     std::map<int, int> rates;
+    std::map<fs::path, int> channels;
     for (const fs::path& file : files) {
         const auto reader = SoundReader::open(file);
         if (reader) {
             readable.push_back(file);
+            channels[fs::absolute(file).lexically_normal()] = reader->info().channels;
             ++rates[reader->info().sample_rate];
         } else {
             problems.push_back(reader.error());
@@ -155,10 +163,40 @@ void FileActions::add_files(const std::vector<fs::path>& files, std::vector<Erro
             for (const auto& [rate, count] : rates)
                 if (count >= most) most = count, next.sample_rate = rate;
         }
-        work_.document.edit(tr("Add %n track(s)", nullptr, static_cast<int>(readable.size())),
-                            with_files(next, readable));
+        next = with_files(next, readable);
+        next = with_channels_as_wished(std::move(next), channels);
+        work_.document.edit(tr("Add %n track(s)", nullptr, static_cast<int>(readable.size())), std::move(next));
     }
     complain_of(problems);
+}
+
+Session FileActions::with_channels_as_wished(Session next, const std::map<fs::path, int>& channels) {
+    const auto channels_of = [&](const fs::path& file) {
+        const auto at = channels.find(file);
+        return at == channels.end() ? 0 : at->second;
+    };
+    const Session joined = with_pairs_joined(next, channels_of);
+    if (const auto pairs = next.tracks.size() - joined.tracks.size(); pairs > 0) {
+        QStringList names;
+        for (const auto& t : joined.tracks)
+            if (!t->source.right_file.empty() && names.size() < 6) names << QString::fromStdString(t->name);
+        const auto answer = work_.prompter->ask(
+            tr("Left and right"),
+            tr("%n pair(s) of mono files, by name the two sides of one sound: %1.", nullptr, static_cast<int>(pairs))
+                .arg(names.join(", ")),
+            tr("Make stereo tracks"), tr("Keep them apart"));
+        if (answer == Prompter::Answer::yes) next = joined;
+    }
+    const Session before = next;
+    for (const auto& t : before.tracks) {
+        const int count = channels_of(t->source.file);
+        if (count <= 2 || t->source.channels != Channels::as_recorded) continue;
+        const auto answer = work_.prompter->ask(
+            tr("Many channels"), tr("%1 has %2 channels.").arg(to_qt(t->source.file.filename())).arg(count),
+            tr("Split into mono tracks"), tr("Fold to stereo"));
+        if (answer == Prompter::Answer::yes) next = with_channels_split(next, t->id, count);
+    }
+    return next;
 }
 
 void FileActions::open_demo() {
@@ -194,18 +232,89 @@ void FileActions::open_demo() {
 void FileActions::relink() {
     const auto folder = work_.prompter->choose_folder(tr("Look for missing files in"));
     if (!folder) return;
+    // By name, in the folder and in those below it.
+    std::map<fs::path, fs::path> there;
+    std::error_code problem;
+    for (fs::recursive_directory_iterator at(*folder, fs::directory_options::skip_permission_denied, problem), end;
+         !problem && at != end; at.increment(problem)) {
+        if (at.depth() > 8)
+            at.pop();
+        else if (at->is_regular_file(problem))
+            there.try_emplace(at->path().filename(), fs::absolute(at->path()).lexically_normal());
+        problem.clear();
+    }
     Session next = work_.document.session();
     int found = 0;
     for (const auto& track : work_.document.session().tracks) {
-        const fs::path there = *folder / track->file.filename();
-        if (!work_.materials.error(*track) || !fs::exists(there)) continue;
-        next = with_track(next, track->id, [&](Track& t) { t.file = fs::absolute(there).lexically_normal(); });
-        ++found;
+        if (!work_.materials.error(*track)) continue;
+        next = with_track(next, track->id, [&](Track& t) {
+            for (fs::path* file : {&t.source.file, &t.source.right_file}) {
+                const auto at = there.find(file->filename());
+                if (file->empty() || fs::exists(*file) || at == there.end()) continue;
+                *file = at->second;
+                ++found;
+            }
+        });
     }
     if (found > 0)
         work_.document.edit(tr("Find %n missing file(s)", nullptr, found), std::move(next));
     else
         work_.prompter->complain(tr("None of the missing files is in %1.").arg(to_qt(*folder)));
+}
+
+void FileActions::sections_in() {
+    const auto file =
+        work_.prompter->open_file(tr("Sections and tempo from"),
+                                  tr("MIDI files, audio files with cue points (*.mid *.midi *.wav);;All files (*)"));
+    if (!file) return;
+    const auto found = read_sections(*file);
+    if (!found) {
+        complain(found.error());
+        return;
+    }
+    Session next = work_.document.session();
+    if (!found->sections.empty()) next.sections = found->sections;
+    for (size_t i = 0; i < next.sections.size(); ++i) next.sections[i].ink = static_cast<int>(i % 12);
+    if (!found->tempo.empty()) next.tempo = found->tempo;
+    work_.document.edit(tr("Sections from %1").arg(to_qt(file->filename())), std::move(next));
+}
+
+void FileActions::sections_out() {
+    const fs::path folder = work_.document.path() ? work_.document.path()->parent_path() : fs::current_path();
+    auto file = work_.prompter->save_file(tr("Sections and tempo to"), tr("MIDI file (*.mid)"),
+                                          folder / (work_.document.name().toStdString() + ".mid"));
+    if (!file) return;
+    if (file->extension().empty()) *file += ".mid";
+    if (const auto done = write_whole(*file, sections_to_midi(work_.document.session())); !done) complain(done.error());
+}
+
+void FileActions::type_tempo() {
+    const auto& tempo = work_.document.session().tempo;
+    const QString before = tempo.empty() ? QString("120 4/4")
+                                         : QString("%1 %2/%3")
+                                               .arg(tempo.front().quarters_a_minute)
+                                               .arg(tempo.front().beats)
+                                               .arg(tempo.front().beat_unit);
+    const auto text =
+        work_.prompter->ask_text(tr("Tempo"), tr("Quarters a minute and time signature; empty: none"), before);
+    if (!text) return;
+    Session next = work_.document.session();
+    static const QRegularExpression form(
+        "^\\s*([0-9]+(?:[.,][0-9]+)?)(?:\\s+([0-9]{1,2})\\s*/\\s*(1|2|4|8|16|32))?\\s*$");
+    const auto match = form.match(*text);
+    const double quarters = match.captured(1).replace(',', '.').toDouble();
+    if (text->trimmed().isEmpty()) {
+        next.tempo.clear();
+    } else if (match.hasMatch() && quarters >= 10.0 && quarters <= 1000.0) {
+        TempoMark mark{tempo.empty() ? 0.0 : tempo.front().time_s, quarters};
+        if (!match.captured(2).isEmpty())
+            mark.beats = std::max(1, match.captured(2).toInt()), mark.beat_unit = match.captured(3).toInt();
+        next.tempo = {mark};
+    } else {
+        work_.prompter->complain(tr("'%1' is no tempo: it goes like 120 or 97.5 6/8, from 10 to 1000.").arg(*text));
+        return;
+    }
+    work_.document.edit(tr("Tempo %1").arg(text->trimmed()), std::move(next));
 }
 
 void FileActions::offer_recovery() {

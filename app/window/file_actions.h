@@ -6,6 +6,8 @@
 #include "app/desk/workspace.h"
 #include "app/window/settings.h"
 
+#include <map>
+
 namespace isotonus {
 
 class FileActions : public QObject {
@@ -24,6 +26,10 @@ class FileActions : public QObject {
     void take_in(const std::vector<fs::path>& paths);
     void open_demo();
     void relink();
+    /// Sections and tempo from a MIDI file or from cue points; to a MIDI file; the tempo as typed.
+    void sections_in();
+    void sections_out();
+    void type_tempo();
     /// Asks whether unsaved work may go; false: stay.
     bool may_leave();
     /// Offers what a crash left behind.
@@ -32,6 +38,8 @@ class FileActions : public QObject {
   private:
     bool open_session(const fs::path& file);
     void add_files(const std::vector<fs::path>& files, std::vector<Error> problems);
+    /// Pairs joined and many channels split, as the user answers.
+    Session with_channels_as_wished(Session next, const std::map<fs::path, int>& channels);
     void complain(const Error& error);
     void complain_of(const std::vector<Error>& problems);  ///< all of them at once
 

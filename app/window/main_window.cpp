@@ -1,6 +1,9 @@
 #include "app/window/main_window.h"
 
+#include "app/balance/balance.h"
 #include "app/stage/phase_dialog.h"
+#include "app/stage/sheet_dialog.h"
+#include "app/stage/stage_table.h"
 
 #include <QAction>
 #include <QApplication>
@@ -9,6 +12,7 @@
 #include <QComboBox>
 #include <QDialog>
 #include <QDialogButtonBox>
+#include <QDoubleSpinBox>
 #include <QFormLayout>
 #include <QHBoxLayout>
 #include <QHeaderView>
@@ -21,8 +25,11 @@ namespace isotonus {
 
 MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     setObjectName("window");
+    speak_english();
     set_night(settings_.night());
     set_plain_rms(settings_.plain_rms());
+    set_row_height(settings_.row_height());
+    take_monitor_levels();
     work_.prompter = &dialogs_;
     setAcceptDrops(true);
     resize(1280, 800);
@@ -121,6 +128,9 @@ void MainWindow::make_actions() {
     item(add("importFiles", tr("Add audio files…"), QKeySequence("Ctrl+I"), [this] { files_.import_files(); }));
     item(add("importFolder", tr("Add a folder of audio…"), QKeySequence("Ctrl+Shift+I"),
              [this] { files_.import_folder(); }));
+    item(add("sectionsIn", tr("Sections and tempo from a file…"), {}, [this] { files_.sections_in(); }));
+    item(add("sectionsOut", tr("Sections and tempo to a MIDI file…"), {}, [this] { files_.sections_out(); }));
+    item(add("tempo", tr("Tempo…"), {}, [this] { files_.type_tempo(); }));
     item(add("relink", tr("Find missing files…"), {}, [this] { files_.relink(); }));
     item(add("readAgain", tr("Read files again"), Qt::Key_F5, [this] { work_.materials.retry(); }));
     item(add("demo", tr("Open the demo"), {}, [this] { files_.open_demo(); }));
@@ -147,22 +157,48 @@ void MainWindow::make_actions() {
         if (const auto& peak = work_.mix.peak()) work_.player.locate(std::max(0.0, peak->time_s - 1.0));
     });
     add("addSection", tr("New section at the playhead"), Qt::Key_N,
-        [this] { work_.add_section(work_.player.position_s()); });
+        [this] { work_.add_section(work_.snap(work_.player.position_s())); });
     add("loopWidest", tr("Loop the widest passage"), QKeySequence("Shift+R"),
         [this] { work_.loop_passage(Workspace::Passages::widest); });
     add("loopLoudest", tr("Loop the loudest passage"), QKeySequence("Ctrl+R"),
         [this] { work_.loop_passage(Workspace::Passages::loudest); });
-    add("checkPhase", tr("Check phase and polarity of the selected rows"), Qt::Key_H, [this] { check_phase(); });
+    add("checkPhase", tr("Phase and polarity: of the selected rows, or of sets that are found"), Qt::Key_H,
+        [this] { check_phase(); });
     add("rowsUp", tr("Selected rows up"), QKeySequence("Alt+Up"), [this] { move_rows(-1); });
     add("rowsDown", tr("Selected rows down"), QKeySequence("Alt+Down"), [this] { move_rows(1); });
     add("renameRow", tr("Rename the row"), Qt::Key_F2, [this] {
-        const Track* track = work_.document.track(work_.document.focused());
-        if (!track) return;
-        const TrackId id = track->id;
-        const QString before = QString::fromStdString(track->name);
-        if (const auto name = work_.prompter->ask_text(tr("Rename the row"), tr("Its name"), before))
-            work_.document.edit_tracks(tr("Rename %1 to %2").arg(before, *name), {id},
-                                       [&](Track& t) { t.name = name->toStdString(); });
+        if (RowHead* head = desk_->head_of(work_.document.focused())) head->rename();
+    });
+    add("duplicateRows", tr("Duplicate the selected rows"), QKeySequence("Ctrl+D"), [this] {
+        work_.document.edit(tr("Duplicate rows"), with_duplicates(work_.document.session(), work_.document.selected()));
+    });
+    add("anchorRows", tr("Anchor: what the mix stands on"), Qt::Key_A,
+        [this] { toggle_flag(&Track::anchor, tr("Anchor")); });
+    add("foldFamily", tr("Fold the row's family; a click unfolds it"), Qt::Key_G, [this] {
+        if (const Track* t = work_.document.track(work_.document.focused())) work_.toggle_fold(work_.family(*t));
+    });
+    add("clipPanel", tr("Gather: clips and findings of the row"), Qt::Key_E,
+        [this] { work_.show_panel(!work_.panel_open); });
+    add("splitClip", tr("Gather: split the clip at the playhead"), Qt::Key_X,
+        [this] { work_.split_clip(work_.document.focused()); });
+    add("cutOutLoop", tr("Gather: cut the marked stretch out"), QKeySequence("Shift+X"),
+        [this] { work_.cut_out_loop(work_.document.focused()); });
+    add("snap", tr("Snap to beats, when the song has a tempo"), Qt::Key_J, [this] {
+        work_.snapping = !work_.snapping;
+        emit work_.hint(work_.snapping ? tr("Edges snap to beats.") : tr("Edges move freely."));
+    });
+    add("atRest", tr("Hear the song with all faders and pans at rest, and back"), Qt::Key_0,
+        [this] { work_.player.hear_at_rest(work_.player.hearing() != Player::Hearing::at_rest); });
+    add("sheet", tr("Target sheet…"), QKeySequence("Ctrl+T"), [this] { SheetDialog(work_, this).exec(); });
+    add("stageTable", tr("Stage: before and after, and what can be done"), QKeySequence("Shift+T"),
+        [this] { StageTable(work_, this).exec(); });
+    add("ownWindow", tr("Window of the selected rows…"), {}, [this] { ask_own_window(); });
+    add("tameSpikes", tr("Tame the spikes of the selected rows"), {}, [this] {
+        Session next = work_.document.session();
+        for (const TrackId id : work_.document.selected())
+            if (const MaterialPtr m = work_.materials.of(*work_.document.track(id)))
+                next = with_track(next, id, [&](Track& t) { t = with_spikes_tamed(t, *m); });
+        work_.document.edit(tr("Tame spikes"), std::move(next));
     });
     for (int n = 0; n < tabs_->count(); ++n)
         add(("station" + std::to_string(n + 1)).c_str(), tr("Station %1").arg(n + 1),
@@ -176,13 +212,20 @@ void MainWindow::make_actions() {
             });
     add("muteRows", tr("Mute the selected rows"), Qt::Key_M, [this] { toggle_flag(&Track::mute, tr("Mute")); });
     add("soloRows", tr("Solo the selected rows"), Qt::Key_S, [this] { toggle_flag(&Track::solo, tr("Solo")); });
-    add("clearSolo", tr("All solos and mutes off"), QKeySequence("Shift+S"), [this] {
+    const auto clear = [this](bool Track::*flag, bool Bus::*bus_flag, const QString& name) {
         Session next = work_.document.session();
         for (const auto& t : work_.document.session().tracks)
-            if (t->mute || t->solo)
-                next = with_track(next, t->id, [](Track& track) { track.mute = track.solo = false; });
-        work_.document.edit(tr("All solos and mutes off"), std::move(next));
-    });
+            if ((*t).*flag) next = with_track(next, t->id, [flag](Track& track) { track.*flag = false; });
+        for (Bus& bus : next.buses) bus.*bus_flag = false;
+        work_.document.edit(name, std::move(next));
+    };
+    add("clearSolo", tr("All solos off"), QKeySequence("Shift+S"),
+        [clear] { clear(&Track::solo, &Bus::solo, tr("All solos off")); });
+    add("clearMute", tr("All mutes off"), QKeySequence("Shift+M"),
+        [clear] { clear(&Track::mute, &Bus::mute, tr("All mutes off")); });
+    add("soloSafe", tr("Solo safe: heard even when others are soloed"), QKeySequence("Alt+S"),
+        [this] { toggle_flag(&Track::solo_safe, tr("Solo safe")); });
+    make_balance_actions();
     add("resetClips", tr("Reset all clip flags and holds"), Qt::Key_C, [this] { work_.player.reset_meters(); });
     add("stageAllAction", tr("Stage all"), QKeySequence("Ctrl+G"), [this] { work_.stage_all(); });
     add("selectAll", tr("Select all rows"), QKeySequence("Ctrl+A"), [this] { work_.document.select_all(); });
@@ -197,19 +240,121 @@ void MainWindow::make_actions() {
         {"Backspace", tr("Value back to 0 dB; so does a double click")},
         {"F, L", tr("Stage: stage these rows, lock them")},
         {", and .", tr("Balance: pan left or right; P types it")},
-        {"Insert, Delete, T", tr("Ride: point at the playhead, take points away, step or line")},
+        {"< and >", tr("Balance: width (or the right side); Shift+P types it")},
+        {"Insert, Delete, T, L", tr("Ride: point at the playhead, take points away, their shape, lock them")},
         {"[ and ]", tr("Ride: the point before, the point after; arrows move it")}};
     for (const auto& [keys, what] : by_lanes) keys_.push_back({keys, what});
 }
 
-void MainWindow::check_phase() {
-    if (work_.document.selected().size() < 2) {
-        emit work_.hint(tr(
-            "Select the rows that were recorded from one source, two at least; the first selected is the reference."));
+void MainWindow::make_balance_actions() {
+    using Page = Workspace::BalancePage;
+    constexpr int balance = 2;
+    const auto to_balance = [this] {
+        if (tabs_->current()->title() != BalanceStation().title()) tabs_->choose(balance);
+    };
+    const auto page = [this, to_balance](Page which) {
+        to_balance();
+        work_.show_balance_page(which);
+    };
+    add("pageHeadroomAction", tr("Balance: headroom plan"), Qt::Key_Y, [page] { page(Page::headroom); });
+    add("pageBuildUpAction", tr("Balance: build-up"), Qt::Key_B, [page] { page(Page::build_up); });
+    add("pageCoverAction", tr("Balance: what covers the row, and how much of it is heard"), Qt::Key_U,
+        [page] { page(Page::cover); });
+    add("pageMonoAction", tr("Balance: loss in mono, row by row"), QKeySequence("Shift+O"),
+        [page] { page(Page::mono); });
+    add("pagePictureAction", tr("Balance: stereo picture"), Qt::Key_I, [page] { page(Page::picture); });
+    add("fieldAction", tr("Balance: field or lanes"), Qt::Key_V, [this, to_balance] {
+        to_balance();
+        work_.show_field(!work_.field_shown);
+    });
+    add("makeBus", tr("Bus of the selected rows, or of the row's family"), QKeySequence("Ctrl+B"),
+        [this] { work_.make_bus(); });
+    add("makeGroup", tr("Control group of the selected rows, or of the row's family"), QKeySequence("Ctrl+Shift+B"),
+        [this] { work_.make_group(); });
+    add("mirrorPans", tr("Mirror the pans of selected rows, two by two"), QKeySequence("Ctrl+M"),
+        [this] { work_.mirror_pans(); });
+    add("spreadPans", tr("Spread the selected rows evenly from side to side"), QKeySequence("Ctrl+Shift+M"),
+        [this] { work_.spread_pans(); });
+    const auto monitor = [this](auto change) {
+        MonitorSettings m = work_.player.monitor();
+        change(m);
+        work_.player.set_monitor(m);
+    };
+    add("dimAction", tr("Monitor: dim"), Qt::Key_D, [monitor] { monitor([](auto& m) { m.dim = !m.dim; }); });
+    add("quietAction", tr("Monitor: quiet check"), Qt::Key_Q, [this, monitor] {
+        monitor([](auto& m) { m.quiet = !m.quiet; });
+        if (work_.player.monitor().quiet) work_.mix.want_audibility(true);  // what vanishes is shown, too
+    });
+    add("monoAction", tr("Monitor: mono"), Qt::Key_O,
+        [monitor] { monitor([](auto& m) { m.sides = m.sides == Sides::mono ? Sides::stereo : Sides::mono; }); });
+    add("monitorOff", tr("Monitor: everything as it is"), QKeySequence("Shift+Q"), [this, monitor] {
+        monitor([](auto& m) {
+            m.dim = m.quiet = m.cross_feed = false;
+            m.sides = Sides::stereo;
+            m.playback = Playback::none;
+        });
+        work_.player.listen_to({}, Player::Listen::before_fader);
+        work_.player.hear_at_rest(false);
+    });
+    const auto listen = [this](Player::Listen where) {
+        const bool same =
+            work_.player.listened() == work_.document.selected() && work_.player.listened_where() == where;
+        work_.player.listen_to(same ? std::vector<TrackId>{} : work_.document.selected(), where);
+    };
+    add("listenBefore", tr("Listen to the selected rows before the fader, the rest dimmed"), Qt::Key_Z,
+        [listen] { listen(Player::Listen::before_fader); });
+    add("listenAfter", tr("Listen to the selected rows after the fader, the rest dimmed"), QKeySequence("Shift+Z"),
+        [listen] { listen(Player::Listen::after_fader); });
+    for (int n = 1; n <= 8; ++n)
+        add(("hearUnder" + std::to_string(n)).c_str(), tr("Hear bus or group %1 alone, and back").arg(n),
+            QKeySequence(QString("Shift+F%1").arg(n)), [this, n] {
+                const Session& s = work_.document.session();
+                const auto at = static_cast<size_t>(n - 1);
+                if (at < s.buses.size())
+                    work_.player.hear_under(s.buses[at].id);
+                else if (at - s.buses.size() < s.groups.size())
+                    work_.player.hear_under(s.groups[at - s.buses.size()].id);
+            });
+    for (int n = 1; n <= 4; ++n) {
+        const auto at = static_cast<size_t>(n - 1);
+        add(("keepSelection" + std::to_string(n)).c_str(), tr("Remember the selected rows as %1").arg(n),
+            QKeySequence(QString("Ctrl+Alt+%1").arg(n)), [this, at] {
+                Session next = work_.document.session();
+                next.selections[at] = work_.document.selected();
+                work_.document.edit(tr("Remember the selection"), std::move(next));
+            });
+        add(("selection" + std::to_string(n)).c_str(), tr("Select the remembered rows %1").arg(n),
+            QKeySequence(QString("Ctrl+%1").arg(n)), [this, at] {
+                std::vector<TrackId> ids;
+                for (const TrackId id : work_.document.session().selections[at])
+                    if (work_.document.track(id)) ids.push_back(id);
+                if (!ids.empty()) work_.document.select(ids, ids.front());
+            });
+    }
+}
+
+void MainWindow::ask_own_window() {
+    const auto ids = work_.document.selected();
+    const Track* first = ids.empty() ? nullptr : work_.document.track(ids.front());
+    const Measurement* m = first ? work_.materials.measured(*first) : nullptr;
+    if (!m) return;
+    const Target now = target_of(work_.document.session().targets, *first, *m);
+    const auto text = work_.prompter->ask_text(
+        tr("Window of these rows"),
+        tr("measure low high (peak, average, true_peak, short_term, vu); empty: as the sheet says"),
+        QString("%1 %2 %3").arg(measure_name(now.measure)).arg(now.low_dbfs).arg(now.high_dbfs));
+    if (!text) return;
+    Track trial = *first;
+    QString key = text->trimmed();
+    key = key.isEmpty() ? "auto" : key.replace(QChar(0x2212), '-').replace(',', '.').simplified().replace(' ', ':');
+    if (const auto done = set_by_name(trial, "target", key.toStdString()); !done) {
+        work_.prompter->complain(QString::fromStdString(done.error().what));
         return;
     }
-    PhaseDialog(work_, work_.document.selected(), this).exec();
+    work_.document.edit_tracks(tr("Window %1").arg(key), ids, [&](Track& t) { t.target = trial.target; });
 }
+
+void MainWindow::check_phase() { PhaseDialog(work_, work_.document.selected(), this).exec(); }
 
 void MainWindow::move_rows(int by) {
     Session next = with_tracks_moved(work_.document.session(), work_.document.selected(), by);
@@ -290,6 +435,15 @@ void MainWindow::show_keys() {
     dialog.exec();
 }
 
+void MainWindow::take_monitor_levels() {
+    MonitorSettings m = work_.player.monitor();
+    m.dim_db = settings_.dim_db();
+    m.quiet_db = settings_.quiet_db();
+    m.rest_db = settings_.rest_db();
+    work_.player.set_monitor(m);
+    work_.mix.set_listening({settings_.listening_db_spl(), settings_.quiet_db()});
+}
+
 void MainWindow::show_settings() {
     QDialog dialog(this);
     dialog.setObjectName("settingsDialog");
@@ -312,6 +466,33 @@ void MainWindow::show_settings() {
     rms->addItem(tr("plain RMS: a full-scale sine reads −3.0 dBFS"), true);
     rms->setCurrentIndex(settings_.plain_rms() ? 1 : 0);
     form->addRow(tr("Averages"), rms);
+    auto* rows = new QComboBox;
+    rows->setObjectName("settingsRows");
+    for (const int pixels : {24, 28, 32, 36, 40}) rows->addItem(tr("%1 pixels").arg(pixels), pixels);
+    rows->setCurrentIndex(std::max(0, rows->findData(settings_.row_height())));
+    rows->setToolTip(tr("Low rows show more of a large session at once."));
+    form->addRow(tr("Rows are high"), rows);
+    const auto level = [&](const char* name, const QString& text, const QString& unit, double low, double high,
+                           double now, const QString& why) {
+        auto* box = new QDoubleSpinBox;
+        box->setObjectName(name);
+        box->setRange(low, high);
+        box->setDecimals(0);
+        box->setSuffix(' ' + unit);
+        box->setValue(now);
+        box->setToolTip(why);
+        form->addRow(text, box);
+        return box;
+    };
+    auto* dim = level("settingsDim", tr("Dim"), "dB", -40, -6, settings_.dim_db(),
+                      tr("How much lower the dim switch makes it."));
+    auto* quiet = level("settingsQuiet", tr("Quiet check"), "dB", -60, -10, settings_.quiet_db(),
+                        tr("How much lower the quiet check makes it: far enough that the weakest vanish."));
+    auto* rest = level("settingsRest", tr("The rest, while listening to rows"), "dB", -60, -3, settings_.rest_db(),
+                       tr("How far the rest of the mix steps back."));
+    auto* loud =
+        level("settingsLoud", tr("A mix of −18 dBFS is heard at"), "dB SPL", 50, 95, settings_.listening_db_spl(),
+              tr("Where your loudspeakers stand: audibility is computed for it."));
     auto* night = new QCheckBox(tr("night colours"));
     night->setChecked(theme().night);
     form->addRow(QString(), night);
@@ -323,6 +504,11 @@ void MainWindow::show_settings() {
     settings_.set_block_frames(block->currentData().toInt());
     settings_.set_plain_rms(rms->currentData().toBool());
     set_plain_rms(settings_.plain_rms());
+    settings_.set_row_height(rows->currentData().toInt());
+    set_row_height(settings_.row_height());
+    settings_.set_monitoring(dim->value(), quiet->value(), rest->value(), loud->value());
+    take_monitor_levels();
+    desk_->show_station(tabs_->current());
     use_device(device->currentText());
     show_night(night->isChecked());
 }

@@ -36,12 +36,15 @@ class MainWindow : public QMainWindow {
   private:
     QWidget* make_header();
     void make_actions();
+    void make_balance_actions();
+    void take_monitor_levels();
     QAction* add(const char* name, const QString& text, const QKeySequence& keys, std::function<void()> work);
     void fill_recent();
     void refresh_titles();
     void show_keys();
     void show_settings();
     void check_phase();
+    void ask_own_window();
     void move_rows(int by);
     void toggle_flag(bool Track::*flag, const QString& name);
     void use_device(const QString& name);

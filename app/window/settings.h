@@ -17,6 +17,19 @@ class Settings {
     void set_night(bool on) { file_.setValue("night", on); }
     bool plain_rms() const { return file_.value("plain_rms", false).toBool(); }
     void set_plain_rms(bool on) { file_.setValue("plain_rms", on); }
+    int row_height() const { return file_.value("row_height", 36).toInt(); }
+    void set_row_height(int pixels) { file_.setValue("row_height", pixels); }
+    // Monitoring, dB; and how loud -18 dBFS is at the ear, dB SPL.
+    double dim_db() const { return file_.value("dim_db", -20.0).toDouble(); }
+    double quiet_db() const { return file_.value("quiet_db", -30.0).toDouble(); }
+    double rest_db() const { return file_.value("rest_db", -15.0).toDouble(); }
+    double listening_db_spl() const { return file_.value("listening_db_spl", 75.0).toDouble(); }
+    void set_monitoring(double dim_db, double quiet_db, double rest_db, double listening_db_spl) {
+        file_.setValue("dim_db", dim_db);
+        file_.setValue("quiet_db", quiet_db);
+        file_.setValue("rest_db", rest_db);
+        file_.setValue("listening_db_spl", listening_db_spl);
+    }
     QStringList recent() const { return file_.value("recent").toStringList(); }
     void add_recent(const QString& path);
 

@@ -103,6 +103,41 @@ size_t PackS24(const float* HWY_RESTRICT in, size_t samples, uint8_t* HWY_RESTRI
     return clamped;
 }
 
+void SumsOf16(const float* HWY_RESTRICT in, size_t frames, int channels, float* HWY_RESTRICT sums,
+              float* HWY_RESTRICT magnitudes) {
+#if HWY_TARGET != HWY_SCALAR
+    const hn::FixedTag<float, 4> f;  // four lanes on every machine: the sums are the same everywhere
+    for (size_t group = 0; group < frames / 16; ++group) {
+        auto sum = hn::Zero(f), magnitude = hn::Zero(f);
+        for (int k = 0; k < 4 * channels; ++k, in += 4) {
+            const auto x = hn::LoadU(f, in);
+            sum = hn::Add(sum, x);
+            magnitude = hn::Add(magnitude, hn::Abs(x));
+        }
+        HWY_ALIGN float s[4], m[4];
+        hn::Store(sum, f, s);
+        hn::Store(magnitude, f, m);
+        if (channels == 1) {
+            *sums++ = (s[0] + s[2]) + (s[1] + s[3]);
+            *magnitudes++ = (m[0] + m[2]) + (m[1] + m[3]);
+        } else {
+            *sums++ = s[0] + s[2];
+            *sums++ = s[1] + s[3];
+            *magnitudes++ = m[0] + m[2];
+            *magnitudes++ = m[1] + m[3];
+        }
+    }
+#else
+    for (size_t group = 0; group < frames / 16; ++group, in += 16 * channels)
+        for (int c = 0; c < channels; ++c) {
+            float sum = 0.0f, magnitude = 0.0f;
+            for (int i = 0; i < 16; ++i) sum += in[i * channels + c], magnitude += std::fabs(in[i * channels + c]);
+            *sums++ = sum;
+            *magnitudes++ = magnitude;
+        }
+#endif
+}
+
 void MeasureStretch(const float* HWY_RESTRICT in, size_t frames, int channels, Stretch* HWY_RESTRICT out) {
     const size_t step = static_cast<size_t>(channels);
     const size_t samples = frames * step;
@@ -181,8 +216,8 @@ float FirPeak(const float* HWY_RESTRICT in, size_t samples, int channels, const 
     const hn::ScalableTag<float> f;
     const size_t lanes = hn::Lanes(f);
     const size_t step = static_cast<size_t>(channels);
+    constexpr size_t most_history = 128;  // (taps - 1) * channels at most
     auto most = hn::Zero(f);
-    float result = 0.0f;
     for (int phase = 0; phase < phases; ++phase) {
         const float* g = h + phase * taps;
         size_t i = 0;
@@ -196,13 +231,19 @@ float FirPeak(const float* HWY_RESTRICT in, size_t samples, int channels, const 
             }
             most = hn::Max(most, hn::Max(hn::Abs(a), hn::Abs(b)));
         }
-        for (; i < samples; ++i) {
-            float y = 0.0f;
-            for (int tap = 0; tap < taps; ++tap) y += g[tap] * in[i + static_cast<size_t>(tap) * step];
-            result = std::max(result, std::fabs(y));
+        // The rest in the same instructions, from a copy with room behind it: a sample's value must not depend on
+        // where a stretch ends.
+        for (; i < samples; i += lanes) {
+            HWY_ALIGN float rest[HWY_MAX_BYTES / 4 + most_history] = {};
+            const size_t count = std::min(lanes, samples - i);
+            std::copy_n(in + i, count + static_cast<size_t>(taps - 1) * step, rest);
+            auto a = hn::Zero(f);
+            for (int tap = 0; tap < taps; ++tap)
+                a = hn::MulAdd(hn::Set(f, g[tap]), hn::LoadU(f, rest + static_cast<size_t>(tap) * step), a);
+            most = hn::Max(most, hn::Abs(hn::IfThenElseZero(hn::FirstN(f, count), a)));
         }
     }
-    return std::max(result, hn::GetLane(hn::MaxOfLanes(f, most)));
+    return hn::GetLane(hn::MaxOfLanes(f, most));
 }
 
 // Mixing: products and sums are kept as separate roundings, so that a sample's value never depends on whether it
@@ -225,6 +266,53 @@ void MixStereo(const float* HWY_RESTRICT in, size_t frames, double left, double 
     for (; i < samples; i += 2) {
         sum[i] += static_cast<double>(in[i]) * left;
         sum[i + 1] += static_cast<double>(in[i + 1]) * right;
+    }
+}
+
+/// In: float or double.  `ride` has a gain for each sample, or is null.
+template <class In>
+void MixMatrix(const In* HWY_RESTRICT in, size_t frames, const double* HWY_RESTRICT ride, const Matrix& m,
+               double* HWY_RESTRICT sum) {
+    const hn::ScalableTag<double> d;
+    const hn::Rebind<In, decltype(d)> narrow;
+    const size_t lanes = hn::Lanes(d), samples = 2 * frames;
+    size_t i = 0;
+    if (lanes >= 2) {  // a vector holds whole frames
+        const auto own = hn::OddEven(hn::Set(d, m.rr), hn::Set(d, m.ll));
+        const auto other = hn::OddEven(hn::Set(d, m.rl), hn::Set(d, m.lr));
+        const auto load = [&](size_t at) {
+            if constexpr (std::is_same_v<In, double>)
+                return hn::LoadU(d, in + at);
+            else
+                return hn::PromoteTo(d, hn::LoadU(narrow, in + at));
+        };
+        for (; i + lanes <= samples; i += lanes) {
+            const auto x = load(i), y = hn::Reverse2(d, x);
+            const auto g = ride ? hn::LoadU(d, ride + i) : hn::Set(d, 1.0);
+            const auto moved = hn::Add(hn::Mul(x, hn::Mul(own, g)), hn::Mul(y, hn::Mul(other, g)));
+            hn::StoreU(hn::Add(hn::LoadU(d, sum + i), moved), d, sum + i);
+        }
+    }
+    for (; i < samples; i += 2) {
+        const double x = static_cast<double>(in[i]), y = static_cast<double>(in[i + 1]);
+        const double g = ride ? ride[i] : 1.0;
+        sum[i] += x * (m.ll * g) + y * (m.lr * g);
+        sum[i + 1] += y * (m.rr * g) + x * (m.rl * g);
+    }
+}
+void MixMatrixOfFloats(const float* in, size_t frames, const double* ride, const Matrix& m, double* sum) {
+    MixMatrix(in, frames, ride, m, sum);
+}
+void MixMatrixOfDoubles(const double* in, size_t frames, const double* ride, const Matrix& m, double* sum) {
+    MixMatrix(in, frames, ride, m, sum);
+}
+
+void MixMonoRidden(const float* HWY_RESTRICT in, size_t frames, const double* HWY_RESTRICT ride, double left,
+                   double right, double* HWY_RESTRICT sum) {
+    for (size_t i = 0; i < frames; ++i) {
+        const double x = static_cast<double>(in[i]);
+        sum[2 * i] += x * (left * ride[2 * i]);
+        sum[2 * i + 1] += x * (right * ride[2 * i]);
     }
 }
 
@@ -251,10 +339,14 @@ HWY_EXPORT(UnpackS24);
 HWY_EXPORT(RemoveNonFinite);
 HWY_EXPORT(PackS24);
 HWY_EXPORT(MeasureStretch);
+HWY_EXPORT(SumsOf16);
 HWY_EXPORT(Peak);
 HWY_EXPORT(FirPeak);
 HWY_EXPORT(MixStereo);
 HWY_EXPORT(MixMono);
+HWY_EXPORT(MixMatrixOfFloats);
+HWY_EXPORT(MixMatrixOfDoubles);
+HWY_EXPORT(MixMonoRidden);
 HWY_EXPORT(ScaleToFloat);
 
 void unpack_s16(const int16_t* in, size_t samples, float* out) { HWY_DYNAMIC_DISPATCH(UnpackS16)(in, samples, out); }
@@ -263,6 +355,10 @@ size_t remove_non_finite(float* inout, size_t samples) { return HWY_DYNAMIC_DISP
 size_t pack_s24(const float* in, size_t samples, uint8_t* out) {
     return HWY_DYNAMIC_DISPATCH(PackS24)(in, samples, out);
 }
+void sums_of_16(const float* in, size_t frames, int channels, float* sums, float* magnitudes) {
+    HWY_DYNAMIC_DISPATCH(SumsOf16)(in, frames, channels, sums, magnitudes);
+}
+
 void measure_stretch(const float* in, size_t frames, int channels, Stretch* out) {
     HWY_DYNAMIC_DISPATCH(MeasureStretch)(in, frames, channels, out);
 }
@@ -275,6 +371,15 @@ void mix_stereo(const float* in, size_t frames, double left, double right, doubl
 }
 void mix_mono(const float* in, size_t frames, double left, double right, double* sum) {
     HWY_DYNAMIC_DISPATCH(MixMono)(in, frames, left, right, sum);
+}
+void mix_matrix(const float* in, size_t frames, const double* ride, const Matrix& m, double* sum) {
+    HWY_DYNAMIC_DISPATCH(MixMatrixOfFloats)(in, frames, ride, m, sum);
+}
+void mix_matrix(const double* in, size_t frames, const double* ride, const Matrix& m, double* sum) {
+    HWY_DYNAMIC_DISPATCH(MixMatrixOfDoubles)(in, frames, ride, m, sum);
+}
+void mix_mono_ridden(const float* in, size_t frames, const double* ride, double left, double right, double* sum) {
+    HWY_DYNAMIC_DISPATCH(MixMonoRidden)(in, frames, ride, left, right, sum);
 }
 void scale_to_float(const double* sum, size_t samples, double gain, float* out) {
     HWY_DYNAMIC_DISPATCH(ScaleToFloat)(sum, samples, gain, out);

@@ -31,16 +31,29 @@ struct Stretch {
 /// Figures of `frames` frames, at most 4096, of 1 or 2 channels.
 void measure_stretch(const float* in, size_t frames, int channels, Stretch* out);
 
+/// Sums of groups of 16 frames: of x, and of |x|.  sums[group * channels + channel]; `frames` is a multiple of 16.
+void sums_of_16(const float* in, size_t frames, int channels, float* sums, float* magnitudes);
+
 /// Largest magnitude.
 float peak(const float* in, size_t samples);
 
 /// Largest magnitude of `phases` FIR filters of `taps` taps each (h[phase * taps + tap]):
 /// y[i] = sum over tap of h[tap] * in[i + tap * channels], for i in 0 … samples-1.
-/// `in` holds samples + (taps - 1) * channels values.
+/// `in` holds samples + (taps - 1) * channels values; (taps - 1) * channels is 128 at most.
 float fir_peak(const float* in, size_t samples, int channels, const float* h, int taps, int phases);
 
 /// sum[2i] += in[2i] * left, sum[2i+1] += in[2i+1] * right, products and sums in double.
 void mix_stereo(const float* in, size_t frames, double left, double right, double* sum);
+
+/// Stereo to stereo: sum[2i] += in[2i] * (ll g) + in[2i+1] * (lr g), sum[2i+1] += in[2i+1] * (rr g) + in[2i] * (rl g),
+/// products and sums in double; g is ride[2i] (each gain stands there twice), or 1 when ride is null.
+struct Matrix {
+    double ll, lr, rl, rr;
+};
+void mix_matrix(const float* in, size_t frames, const double* ride, const Matrix& m, double* sum);
+void mix_matrix(const double* in, size_t frames, const double* ride, const Matrix& m, double* sum);
+/// Mono with a ride, as above.
+void mix_mono_ridden(const float* in, size_t frames, const double* ride, double left, double right, double* sum);
 
 /// sum[2i] += in[i] * left, sum[2i+1] += in[i] * right, products and sums in double.
 void mix_mono(const float* in, size_t frames, double left, double right, double* sum);

@@ -125,9 +125,9 @@ Result<SoundReader> SoundReader::open(const fs::path& file) {
         while (!why.empty() && (why.back() == '.' || why.back() == '\n')) why.pop_back();
         return fail(name, "not an audio file that can be read (" + why + ")");
     }
-    if (info.channels > 2)
-        return fail(name,
-                    fmt::format("the file has {} channels; only mono and stereo can be used so far", info.channels));
+    if (info.channels > most_channels)
+        return fail(name, fmt::format("the file has {} channels; {} are the most that can be used", info.channels,
+                                      most_channels));
     if (info.frames <= 0) return fail(name, "the file holds no samples");
     if (info.samplerate < 1000 || info.samplerate > 768000)
         return fail(name, fmt::format("a sample rate of {} Hz cannot be used", info.samplerate));
@@ -151,6 +151,24 @@ Result<SoundReader> SoundReader::open(const fs::path& file) {
         if (subtype == SF_FORMAT_FLOAT) reader.packing_ = Packing::f32;
     }
     return reader;
+}
+
+std::vector<Marker> SoundReader::markers() const {
+    uint32_t count = 0;
+    if (sf_command(file_.get(), SFC_GET_CUE_COUNT, &count, sizeof count) != SF_TRUE || count == 0) return {};
+    // SF_CUES holds 100 cue points; SF_CUES_VAR (count) any number of them.
+    std::vector<char> room(sizeof(uint32_t) + count * sizeof(SF_CUE_POINT));
+    if (sf_command(file_.get(), SFC_GET_CUE, room.data(), static_cast<int>(room.size())) != SF_TRUE) return {};
+    std::vector<Marker> found;
+    for (uint32_t i = 0; i < count; ++i) {
+        SF_CUE_POINT cue;
+        std::memcpy(&cue, room.data() + sizeof(uint32_t) + i * sizeof cue, sizeof cue);
+        cue.name[sizeof cue.name - 1] = '\0';
+        found.push_back({cue.name, std::min<int64_t>(cue.sample_offset, info_.frames)});
+        if (found.back().name.empty()) found.back().name = fmt::format("marker {}", i + 1);
+    }
+    std::stable_sort(found.begin(), found.end(), [](const Marker& a, const Marker& b) { return a.frame < b.frame; });
+    return found;
 }
 
 Result<void> SoundReader::read(int64_t first, int64_t frames, float* out) {
@@ -227,8 +245,48 @@ int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t fir
     return clamped;
 }
 
+namespace {
+
+/// The cue points through libsndfile, their labels as a chunk of our own, since it reads labels but writes none.
+void write_markers(SNDFILE* sound, const std::vector<Marker>& markers) {
+    std::vector<char> cues(sizeof(uint32_t) + markers.size() * sizeof(SF_CUE_POINT));
+    const auto count = static_cast<uint32_t>(markers.size());
+    std::memcpy(cues.data(), &count, sizeof count);
+    std::string labels = "adtl";
+    const auto put = [&labels](uint32_t value) {
+        for (int i = 0; i < 4; ++i) labels += static_cast<char>(value >> (8 * i));
+    };
+    for (uint32_t i = 0; i < count; ++i) {
+        SF_CUE_POINT cue{};
+        cue.indx = static_cast<int32_t>(i + 1);
+        cue.position = cue.sample_offset = static_cast<uint32_t>(markers[i].frame);
+        std::memcpy(&cue.fcc_chunk, "data", 4);
+        std::memcpy(cues.data() + sizeof count + i * sizeof cue, &cue, sizeof cue);
+        // One closing zero, and one more where the length is odd: ffmpeg and libsndfile lose their way otherwise.
+        labels += "labl";
+        put(static_cast<uint32_t>(4 + markers[i].name.size() + 1));
+        put(i + 1);
+        labels += markers[i].name;
+        labels.append(markers[i].name.size() % 2 == 0 ? 2 : 1, '\0');
+    }
+    if (labels.size() % 4 != 0) {  // libsndfile rounds a chunk's size up to a multiple of 4
+        labels += "fill";
+        put(2);
+        labels.append(2, '\0');
+    }
+    sf_command(sound, SFC_SET_CUE, cues.data(), static_cast<int>(cues.size()));
+    SF_CHUNK_INFO chunk{};
+    std::memcpy(chunk.id, "LIST", 4);
+    chunk.id_size = 4;
+    chunk.datalen = static_cast<unsigned>(labels.size());
+    chunk.data = labels.data();
+    sf_set_chunk(sound, &chunk);
+}
+
+}  // namespace
+
 Result<SoundWriter> SoundWriter::create(const fs::path& file, int channels, int sample_rate, SampleFormat format,
-                                        int64_t expected_frames) {
+                                        int64_t expected_frames, const std::vector<Marker>& markers) {
     SoundWriter writer;
     writer.file_ = file;
     static std::atomic<unsigned> count{0};  // two threads may be converting the same file
@@ -246,6 +304,7 @@ Result<SoundWriter> SoundWriter::create(const fs::path& file, int channels, int 
     writer.sound_ = sf_open(writer.temporary_.c_str(), SFM_WRITE, &info);
     if (!writer.sound_) return fail(file.string(), std::string("the file cannot be written: ") + sf_strerror(nullptr));
     sf_command(writer.sound_, SFC_SET_ADD_PEAK_CHUNK, nullptr, SF_FALSE);  // it would carry the time of writing
+    if (!markers.empty()) write_markers(writer.sound_, markers);
     return writer;
 }
 

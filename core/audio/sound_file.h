@@ -27,19 +27,30 @@ struct SoundInfo {
     std::string warning;         ///< a sentence about a fault that does not keep the file from being read; else empty
 };
 
+/// A cue point of a WAVE file: a named place.
+struct Marker {
+    std::string name;
+    int64_t frame = 0;
+};
+
 /// Extensions (lower case, with the dot) of files that are taken for audio when a folder is searched.
 bool has_audio_extension(const fs::path& file);
 
 /// Audio files directly in a folder, in name order.
 Result<std::vector<fs::path>> audio_files_in(const fs::path& folder);
 
+inline constexpr int most_channels = 64;
+
 /// Reads one file.  Not safe to share between threads; open one for each.
 class SoundReader {
   public:
-    /// Fails with a sentence for: missing, unreadable, a directory, empty, not audio, no frames, more than 2 channels.
+    /// Fails with a sentence for: missing, unreadable, a directory, empty, not audio, no frames, more than 64 channels.
     static Result<SoundReader> open(const fs::path& file);
 
     const SoundInfo& info() const { return info_; }
+
+    /// Cue points, in order of time; one without a label is called "marker N".
+    std::vector<Marker> markers() const;
 
     /// Fills `out` with `frames` frames from `first` on.  Frames before the start and beyond the end are silence;
     /// NaN and infinite samples are replaced by silence and counted in `non_finite`.
@@ -77,8 +88,9 @@ int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t fir
 /// commit() gives it its name; without it, nothing is left behind and an existing file stays as it was.
 class SoundWriter {
   public:
+    /// `markers` become cue points with labels (RIFF `cue ` and `LIST adtl`).
     static Result<SoundWriter> create(const fs::path& file, int channels, int sample_rate, SampleFormat format,
-                                      int64_t expected_frames);
+                                      int64_t expected_frames, const std::vector<Marker>& markers = {});
     SoundWriter(SoundWriter&&) noexcept;
     SoundWriter& operator=(SoundWriter&&) = delete;
     ~SoundWriter();

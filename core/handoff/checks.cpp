@@ -38,7 +38,7 @@ std::vector<Check> check_handoff(const Session& session, const RenderPlan& plan,
     for (const PlanTrack& t : plan.tracks) {
         const Track* track = session.find(t.id);
         const Measurement& m = t.material->measurement;
-        if (!track || !t.heard()) continue;
+        if (!track || !t.heard() || t.part == Band::low) continue;
         if (m.clipped_runs > 0) clipped.push_back(fmt::format("{} ({} runs)", track->name, m.clipped_runs));
         if (std::fabs(m.dc_offset) > most_dc)
             offset.push_back(fmt::format("{} ({:.2f} %)", track->name, 100.0 * m.dc_offset));

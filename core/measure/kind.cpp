@@ -71,7 +71,7 @@ Kind estimate_kind(const LevelSummary& summary, int sample_rate, double crest_to
     const double held_share = static_cast<double>(near_top) / static_cast<double>(sounding);
     const double attacks_a_second = static_cast<double>(attacks) / (static_cast<double>(sounding) * step_s);
     const double score = (crest_to_average_db - 15.0) / 6.0 + (0.5 - held_share) / 0.2 +
-                         std::min(attacks_a_second, 4.0) / 8.0 + 1.5 * hint_of(name);
+                         std::min(attacks_a_second, 4.0) / 8.0 + 2.5 * hint_of(name);
     return score > 0.0 ? Kind::percussive : Kind::sustained;
 }
 

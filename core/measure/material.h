@@ -3,20 +3,30 @@
 
 #include <memory>
 
-#include "core/audio/media.h"
+#include "core/audio/source.h"
 #include "core/measure/measure.h"
 
 namespace isotonus {
 
 struct Material {
-    Media media;
+    ReadySource ready;
+    Measurement recorded;     ///< of the file itself (of the channels picked, when it has more than two)
     Measurement measurement;  ///< of what is played; clipped runs and non-finite samples are those of the file itself
-    LevelSummary summary;     ///< of what is played
+    LevelSummary summary;     ///< of what is played, from the song's start
+    HopPower hops;            ///< its power every 100 ms
+    std::vector<float> power_of_8;  ///< mean squares of 8 blocks together, for pictures: [unit * channels + channel]
 };
 using MaterialPtr = std::shared_ptr<const Material>;
 
-/// Prepares and measures a file for a session of this rate.  Results are kept in the cache, by path, size and time of
-/// change.
-Result<MaterialPtr> load_material(const fs::path& file, int session_rate, Progress* progress = nullptr);
+/// Prepares and measures a source for a session of this rate.  What is known of files is kept in the cache, by path,
+/// size and time of change; what is known of clips is computed anew.
+Result<MaterialPtr> load_material(const Source& source, int session_rate, Progress* progress = nullptr);
+
+/// The same of a file as it is.
+inline Result<MaterialPtr> load_material(const fs::path& file, int session_rate, Progress* progress = nullptr) {
+    Source source;
+    source.file = file;
+    return load_material(source, session_rate, progress);
+}
 
 }  // namespace isotonus

@@ -1,15 +1,57 @@
 #include "core/measure/measure.h"
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 #include "core/audio/kernels.h"
 #include "core/audio/sound_file.h"
 
 namespace isotonus {
 
+namespace {
+
+constexpr size_t group = 16;  ///< frames that are summed for the slow figures
+
+/// Low-pass of the Audio EQ Cookbook (W3C Note).
+Biquad low_pass(double hz, double q, double rate) {
+    const double w = 2.0 * std::numbers::pi * hz / rate, alpha = std::sin(w) / (2.0 * q), c = std::cos(w);
+    const double a0 = 1.0 + alpha;
+    return {(1.0 - c) / 2.0 / a0, (1.0 - c) / a0, (1.0 - c) / 2.0 / a0, -2.0 * c / a0, (1.0 - alpha) / a0};
+}
+
+}  // namespace
+
+LowEnergy::LowEnergy(double sample_rate)
+    : first_{low_pass(40.0, 0.54119610, sample_rate / group)},
+      second_{low_pass(40.0, 1.30656296, sample_rate / group)},
+      wide_{low_pass(200.0, 0.70710678, sample_rate / group)} {}
+
+double LowEnergy::Stage::step(double x, int c) {
+    const double y = b.b0 * x + s1[c];
+    s1[c] = b.b1 * x - b.a1 * y + s2[c];
+    s2[c] = b.b2 * x - b.a2 * y;
+    return y;
+}
+
+void LowEnergy::add(const float* sums, size_t groups, int channels) {
+    for (size_t i = 0; i < groups; ++i)
+        for (int c = 0; c < channels; ++c) {
+            const double x = static_cast<double>(*sums++) / group;
+            const double low = second_.step(first_.step(x, c), c), wide = wide_.step(x, c);
+            energy_40_ += low * low * group;
+            energy_200_ += wide * wide * group;
+        }
+}
+
 Measurer::Measurer(int channels, int sample_rate, float full_scale)
-    : hops_(channels, sample_rate), true_peak_(channels, sample_rate), full_scale_(full_scale) {
+    : hops_(channels, sample_rate),
+      true_peak_(channels, sample_rate),
+      low_(sample_rate),
+      needles_{VuNeedle(static_cast<double>(group) / sample_rate), VuNeedle(static_cast<double>(group) / sample_rate)},
+      full_scale_(full_scale) {
     m_.channels = summary_.channels = channels;
     m_.sample_rate = sample_rate;
 }
@@ -53,6 +95,16 @@ void Measurer::add_stretch(const float* in, int64_t frames) {
         peak_frame_ = m_.frames + (at - in) / m_.channels;
     }
     true_peak_.add(in, frames, peak);
+    const size_t groups = static_cast<size_t>(frames) / group;
+    float sums[2 * LevelSummary::block_frames / group], magnitudes[2 * LevelSummary::block_frames / group];
+    kernels::sums_of_16(in, groups * group, m_.channels, sums, magnitudes);
+    low_.add(sums, groups, m_.channels);
+    for (size_t i = 0; i < groups; ++i)
+        for (int c = 0; c < m_.channels; ++c)
+            vu_ = std::max(
+                vu_, needles_[c].move(static_cast<double>(
+                                          magnitudes[i * static_cast<size_t>(m_.channels) + static_cast<size_t>(c)]) /
+                                      group));
     find_clipping(in, frames, peak_of_channel);
     m_.frames += frames;
 }
@@ -103,8 +155,30 @@ Measurer::Outcome Measurer::finish(std::string_view name) {
     m_.loudness_range_lu = loudness_range_lu(hops.weighted);
     // What is shorter than one window is one window of its own length.
     m_.average_dbfs = hops.unweighted.size() >= 4 ? gated_average_dbfs(hops.unweighted) : m_.rms_dbfs;
-    for (int c = 0; c < m_.channels; ++c)
-        if (const double mean = sum_[c] / frames; std::fabs(mean) > std::fabs(m_.dc_offset)) m_.dc_offset = mean;
+    double steady = 0.0;  // the energy of the offsets
+    for (int c = 0; c < m_.channels; ++c) {
+        const double mean = sum_[c] / frames;
+        m_.channel_mean[static_cast<size_t>(c)] = mean;
+        if (std::fabs(mean) > std::fabs(m_.dc_offset)) m_.dc_offset = mean;
+        steady += mean * mean * frames;
+    }
+    if (const double energy = square_[0] + square_[1] - steady; energy > 1e-12 * frames) {
+        m_.share_below_40_hz = std::clamp((low_.below_40_hz() - steady) / energy, 0.0, 1.0);
+        m_.share_below_200_hz = std::clamp((low_.below_200_hz() - steady) / energy, 0.0, 1.0);
+    }
+    if (m_.channels == 2) {
+        const auto rms = [&](double square) {
+            const Level plain = level_from_power(square / frames);
+            return plain ? Level(*plain + aes17_db) : std::nullopt;
+        };
+        m_.left_dbfs = rms(square_[0]);
+        m_.right_dbfs = rms(square_[1]);
+        m_.side_dbfs = rms(std::max(0.0, (square_[0] + square_[1] - 2.0 * product_) / 4.0));
+    }
+    m_.vu_max_dbfs = level_from_gain(vu_);
+    double without_spikes = 0.0;
+    m_.spikes = find_spikes(summary_, m_.sample_rate, &without_spikes);
+    m_.peak_without_spikes_dbfs = level_from_gain(without_spikes);
     if (m_.channels == 2 && square_[0] > 0.0 && square_[1] > 0.0)
         m_.correlation = std::clamp(product_ / std::sqrt(square_[0] * square_[1]), -1.0, 1.0);
     const double crest = m_.sample_peak_dbfs && m_.average_dbfs ? *m_.sample_peak_dbfs - *m_.average_dbfs : 0.0;
@@ -117,21 +191,55 @@ float full_scale_of(int bits, bool floating) {
     return 1.0f - std::ldexp(1.0f, 1 - width);
 }
 
+namespace {
+
+/// Hears all of it, block by block.
+template <class Read>
+Result<Measurer> listen(int channels, int rate, float full_scale, int64_t frames, const Read& read,
+                        const std::string& name, Progress* progress) {
+    Measurer measurer(channels, rate, full_scale);
+    constexpr int64_t block = 4096;
+    std::vector<float> buffer(static_cast<size_t>(block * channels));
+    for (int64_t at = 0; at < frames; at += block) {
+        if (progress && progress->cancelled()) return fail(name, "cancelled");
+        const int64_t part = std::min(block, frames - at);
+        if (auto done = read(at, part, buffer.data()); !done) return tl::unexpected(done.error());
+        measurer.add(buffer.data(), part);
+        if (progress) progress->report(static_cast<double>(at + part) / static_cast<double>(frames));
+    }
+    return measurer;
+}
+
+}  // namespace
+
 Result<Measurer::Outcome> measure_file(const std::filesystem::path& file, Progress* progress) {
     auto reader = SoundReader::open(file);
     if (!reader) return tl::unexpected(reader.error());
     const SoundInfo& info = reader->info();
-    Measurer measurer(info.channels, info.sample_rate, full_scale_of(info.bits, info.floating));
-    constexpr int64_t block = 4096;
-    std::vector<float> buffer(static_cast<size_t>(block * info.channels));
-    for (int64_t at = 0; at < info.frames; at += block) {
-        if (progress && progress->cancelled()) return fail(file.string(), "cancelled");
-        const int64_t frames = std::min(block, info.frames - at);
-        if (auto done = reader->read(at, frames, buffer.data()); !done) return tl::unexpected(done.error());
-        measurer.add(buffer.data(), frames);
-        if (progress) progress->report(static_cast<double>(at + frames) / static_cast<double>(info.frames));
-    }
-    auto outcome = measurer.finish(file.stem().string());
+    if (info.channels > 2)
+        return fail(file.string(), fmt::format("the file has {} channels; a measurement takes mono and stereo. In a "
+                                               "session it can be folded or split",
+                                               info.channels));
+    auto measurer = listen(
+        info.channels, info.sample_rate, full_scale_of(info.bits, info.floating), info.frames,
+        [&](int64_t first, int64_t frames, float* out) { return reader->read(first, frames, out); }, file.string(),
+        progress);
+    if (!measurer) return tl::unexpected(measurer.error());
+    auto outcome = measurer->finish(file.stem().string());
+    outcome.measurement.non_finite_samples = reader->non_finite();
+    return outcome;
+}
+
+Result<Measurer::Outcome> measure_source(const ReadySource& source, std::string_view name, Progress* progress) {
+    auto reader = SourceReader::open(source);
+    if (!reader) return tl::unexpected(reader.error());
+    const SoundInfo& info = source.media.source;
+    auto measurer = listen(
+        source.channels, source.rate, full_scale_of(info.bits, info.floating), source.frames,
+        [&](int64_t first, int64_t frames, float* out) { return reader->read(first, frames, out); },
+        source.source.file.string(), progress);
+    if (!measurer) return tl::unexpected(measurer.error());
+    auto outcome = measurer->finish(name);
     outcome.measurement.non_finite_samples = reader->non_finite();
     return outcome;
 }

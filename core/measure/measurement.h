@@ -1,6 +1,7 @@
 // What is known of one sound file after hearing all of it once.
 #pragma once
 
+#include <array>
 #include <cstdint>
 #include <string>
 #include <string_view>
@@ -18,6 +19,14 @@ struct ClippedRun {
     int64_t first_frame = 0;
     int64_t frames = 0;
     int channel = 0;
+};
+
+/// A short moment that alone sets the peak.
+struct Spike {
+    int64_t first_frame = 0;
+    int64_t frames = 0;      ///< 50 ms at most, in whole blocks of the level summary
+    double peak_dbfs = 0.0;  ///< of its samples
+    bool operator==(const Spike&) const = default;
 };
 
 /// Levels are absent where there is nothing to measure: silence has no level, a file shorter than a measure's window
@@ -40,7 +49,15 @@ struct Measurement {
     int64_t clipped_runs = 0;
     std::vector<ClippedRun> first_clipped_runs;  ///< at most 100 of them
     Level correlation;                           ///< -1 … +1; absent for mono, or when a channel is silent
-    int64_t non_finite_samples = 0;              ///< NaN or infinite; measured and played as silence
+    std::array<double, 2> channel_mean{};        ///< of each channel: its DC offset
+    Level left_dbfs, right_dbfs;                 ///< RMS (AES17) of each side; stereo only
+    Level side_dbfs;                             ///< RMS (AES17) of half the difference of the sides; stereo only
+    Level vu_max_dbfs;                           ///< highest reading of a VU needle (IEC 60268-17), as a sine's dBFS
+    double share_below_40_hz = 0.0;              ///< of the energy without its DC; 0 … 1
+    double share_below_200_hz = 0.0;
+    std::vector<Spike> spikes;       ///< at most 3; see find_spikes
+    Level peak_without_spikes_dbfs;  ///< of the rest; the sample peak when there are none
+    int64_t non_finite_samples = 0;  ///< NaN or infinite; measured and played as silence
     Kind kind = Kind::sustained;
 
     double duration_s() const { return sample_rate > 0 ? static_cast<double>(frames) / sample_rate : 0.0; }
@@ -55,6 +72,11 @@ struct LevelSummary {
     std::vector<float> mean_square;  ///< mean of x^2, likewise
     int64_t blocks() const { return channels > 0 ? static_cast<int64_t>(low.size()) / channels : 0; }
 };
+
+/// The smallest set of moments (each at most 50 ms, at most 3) without which the peak would be at least 3 dB lower, in
+/// order of time; empty when there is no such set.  A moment is whole blocks of the summary.  `rest` gets the peak of
+/// what remains, linear.
+std::vector<Spike> find_spikes(const LevelSummary& summary, int sample_rate, double* rest);
 
 /// Percussive or sustained, from three figures: the crest factor (peak minus gated average), how much of the sounding
 /// time stays within 12 dB of the loudest moment nearby, and attacks a second.  Words in `name` (kick, pad, …) tip the

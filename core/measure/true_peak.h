@@ -17,7 +17,10 @@ class TruePeak {
     /// `sample_peak` is the largest magnitude in the stretch, which the caller knows already.
     void add(const float* interleaved, int64_t frames, float sample_peak);
 
-    /// Largest magnitude so far, with the end of the file taken as silence.
+    /// Largest magnitude so far.
+    double so_far() const { return static_cast<double>(most_); }
+
+    /// The same, with the end of the file taken as silence.
     double finish();
 
   private:

@@ -12,12 +12,19 @@ class PlanReader {
   public:
     static Result<PlanReader> open(PlanPtr plan, bool only_heard);
 
+    /// Goes on with another plan of the same sources; opens what is heard now and was not.
+    Result<void> follow(PlanPtr plan);
+
     /// Samples of every track for these frames, as Renderer::process takes them; valid until the next call.
     Result<std::span<const float* const>> read(int64_t first, int64_t frames);
 
   private:
+    bool wanted(size_t i) const {
+        return !only_heard_ || plan_->tracks[i].heard() || !plan_->tracks[i].listen.silent();
+    }
     PlanPtr plan_;
-    std::vector<std::unique_ptr<SoundReader>> readers_;  ///< null for tracks that are not read
+    bool only_heard_ = false;
+    std::vector<std::unique_ptr<SourceReader>> readers_;  ///< null for tracks that were never wanted
     std::vector<std::vector<float>> buffers_;
     std::vector<const float*> inputs_;
 };
@@ -41,6 +48,7 @@ struct Export {
     int sample_rate = 0;  ///< 0: the plan's own; else converted after rendering
     Stretch stretch;      ///< frames at the plan's rate; 0 frames: up to the end
     int block_frames = 4096;
+    std::vector<Marker> markers;  ///< cue points, frames of the song at the plan's rate
 };
 
 struct ExportReport {
@@ -60,15 +68,5 @@ Result<std::vector<ExportReport>> export_stems(const PlanPtr& plan, const Sessio
 
 /// The mix's figures and its power over time, without writing it.
 Result<Measurer::Outcome> measure_mix(const PlanPtr& plan, Progress* progress = nullptr);
-
-struct MixPeak {
-    float peak = 0.0f;  ///< linear, the larger side
-    int64_t frame = 0;  ///< the first that reaches it
-};
-
-/// Exact whole-song sample peak of the mix: the value that rendering everything would find, to the bit.
-/// For every 256 frames the sum of what each track can reach at most is known from the level summaries; only stretches
-/// whose bound lies above the best peak found are rendered, the likeliest first.
-Result<MixPeak> whole_song_peak(const PlanPtr& plan, Progress* progress = nullptr, int workers = worker_count());
 
 }  // namespace isotonus

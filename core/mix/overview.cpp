@@ -1,22 +1,70 @@
 #include "core/mix/overview.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace isotonus {
 
-std::vector<double> mix_power_over_time(const RenderPlan& plan, int64_t from_frame, int64_t to_frame, int columns) {
-    std::vector<double> power(static_cast<size_t>(std::max(0, columns)));
-    constexpr int64_t block = LevelSummary::block_frames;
-    const double per_column = static_cast<double>(to_frame - from_frame) / std::max(1, columns);
-    for (const PlanTrack& t : plan.tracks) {
+namespace {
+
+constexpr int64_t block = LevelSummary::block_frames, unit = 8 * block;
+
+/// What a track's power is taken by, for each of its channels: what both sides of the mix get of it.
+std::array<double, 2> power_gains(const PlanTrack& t, double main_gain) {
+    const GainMatrix& g = t.to_main;
+    const double left = g.left_from_left * g.left_from_left + g.right_from_left * g.right_from_left;
+    const double right = g.left_from_right * g.left_from_right + g.right_from_right * g.right_from_right;
+    const double main = main_gain * main_gain / 2.0;
+    return {(t.channels == 1 ? left + right : left) * main, right * main};
+}
+
+double ride_power(const PlanTrack& t, double time_s) {
+    return t.rides.empty() ? 1.0 : std::pow(t.ride_at(time_s), 2.0);
+}
+
+}  // namespace
+
+MixOverview::MixOverview(PlanPtr plan) : plan_(std::move(plan)) {
+    std::vector<double> energy(static_cast<size_t>(plan_->frames / unit + 2));
+    for (const PlanTrack& t : plan_->tracks) {
+        if (!t.heard() || !t.material) continue;
+        const auto gain = power_gains(t, plan_->main_gain);
+        const std::vector<float>& power = t.material->power_of_8;
+        const auto channels = static_cast<size_t>(t.channels);
+        for (size_t u = 0; u * channels < power.size(); ++u) {
+            double here = 0.0;
+            for (size_t c = 0; c < channels; ++c) here += static_cast<double>(power[u * channels + c]) * gain[c];
+            const auto first = static_cast<int64_t>(u) * unit + t.delay_samples;
+            here *=
+                static_cast<double>(unit) * ride_power(t, static_cast<double>(first + unit / 2) / plan_->sample_rate);
+            // A delay puts the unit across two of the song's.
+            const int64_t at = first >= 0 ? first / unit : -((-first + unit - 1) / unit);
+            const double share = static_cast<double>(first - at * unit) / static_cast<double>(unit);
+            const auto add = [&](int64_t to, double what) {
+                if (to >= 0 && to < static_cast<int64_t>(energy.size())) energy[static_cast<size_t>(to)] += what;
+            };
+            add(at, here * (1.0 - share));
+            add(at + 1, here * share);
+        }
+    }
+    energy_.push_back(0.0);
+    for (const double e : energy) energy_.push_back(energy_.back() + e);
+}
+
+double MixOverview::energy_before(double frame) const {
+    const double at = std::clamp(frame / static_cast<double>(unit), 0.0, static_cast<double>(energy_.size() - 1));
+    const size_t u = std::min(static_cast<size_t>(at), energy_.size() - 2);
+    return energy_[u] + (energy_[u + 1] - energy_[u]) * (at - static_cast<double>(u));
+}
+
+std::vector<double> MixOverview::by_blocks(double from_frame, double per_column, int columns) const {
+    std::vector<double> power(static_cast<size_t>(columns));
+    for (const PlanTrack& t : plan_->tracks) {
         if (!t.heard() || !t.material) continue;
         const LevelSummary& s = t.material->summary;
-        const GainMatrix& g = t.gains;
-        const double left = g.left_from_left * g.left_from_left + g.right_from_left * g.right_from_left;
-        const double right = g.left_from_right * g.left_from_right + g.right_from_right * g.right_from_right;
-        const double gain[2] = {(s.channels == 1 ? left + right : left) / 2.0, right / 2.0};
+        const auto gain = power_gains(t, plan_->main_gain);
         for (int c = 0; c < columns; ++c) {
-            const double start = static_cast<double>(from_frame) + c * per_column;
+            const double start = from_frame + c * per_column;
             const double in_file = start - static_cast<double>(t.delay_samples);
             if (in_file + per_column <= 0.0) continue;
             const int64_t first = static_cast<int64_t>(std::max(0.0, in_file)) / block;
@@ -24,15 +72,52 @@ std::vector<double> mix_power_over_time(const RenderPlan& plan, int64_t from_fra
                 std::min(s.blocks(), std::max(first + 1, static_cast<int64_t>(in_file + per_column) / block));
             if (first >= end) continue;
             double sum = 0.0;
+            const float* at = s.mean_square.data() + first * s.channels;
             for (int64_t b = first; b < end; ++b)
-                for (int ch = 0; ch < s.channels; ++ch)
-                    sum += static_cast<double>(s.mean_square[static_cast<size_t>(b * s.channels + ch)]) * gain[ch];
-            double ride = 1.0;
-            if (t.level_ride)
-                ride = gain_from_db(t.level_ride->value_at((start + per_column / 2.0) / plan.sample_rate));
+                for (size_t ch = 0; ch < static_cast<size_t>(s.channels); ++ch)
+                    sum += static_cast<double>(*at++) * gain[ch];
             power[static_cast<size_t>(c)] +=
-                sum / static_cast<double>(end - first) * ride * ride * plan.main_gain * plan.main_gain;
+                sum / static_cast<double>(end - first) * ride_power(t, (start + per_column / 2.0) / plan_->sample_rate);
         }
+    }
+    return power;
+}
+
+std::vector<double> MixOverview::by_samples(int64_t from_frame, int64_t to_frame, int columns) {
+    if (!reader_) {
+        auto opened = PlanReader::open(plan_, true);
+        if (!opened) return {};
+        reader_ = std::move(*opened);
+    }
+    const int64_t frames = std::max<int64_t>(1, to_frame - from_frame);
+    const auto inputs = reader_->read(from_frame, frames);
+    if (!inputs) return {};
+    std::vector<float> mix(static_cast<size_t>(2 * frames));
+    Renderer(plan_).process(from_frame, frames, *inputs, mix.data());
+    std::vector<double> power;
+    for (int64_t c = 0; c < columns; ++c) {
+        const int64_t first = c * frames / columns, end = std::max(first + 1, (c + 1) * frames / columns);
+        double sum = 0.0;
+        for (auto i = static_cast<size_t>(2 * first); i < static_cast<size_t>(2 * end); ++i)
+            sum += static_cast<double>(mix[i]) * static_cast<double>(mix[i]);
+        power.push_back(sum / static_cast<double>(2 * (end - first)));
+    }
+    return power;
+}
+
+std::vector<double> MixOverview::power(int64_t from_frame, int64_t to_frame, int columns) {
+    if (columns <= 0) return {};
+    const double per_column = static_cast<double>(to_frame - from_frame) / columns;
+    constexpr double few = 4.0;  // frames a column, below which blocks say too little
+    if (per_column < few)
+        if (auto exact = by_samples(from_frame, to_frame, columns); !exact.empty()) return exact;
+    if (per_column < static_cast<double>(unit)) return by_blocks(static_cast<double>(from_frame), per_column, columns);
+    std::vector<double> power;
+    double before = energy_before(static_cast<double>(from_frame));
+    for (int c = 1; c <= columns; ++c) {
+        const double now = energy_before(static_cast<double>(from_frame) + c * per_column);
+        power.push_back((now - before) / per_column);
+        before = now;
     }
     return power;
 }

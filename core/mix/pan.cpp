@@ -37,4 +37,20 @@ GainMatrix pan_stereo(double pan, double width) {
     return {left * own, left * other, right * other, right * own};
 }
 
+GainMatrix pan_apart(PanLaw law, double left_pan, double right_pan) {
+    const GainMatrix l = pan_mono(law, left_pan), r = pan_mono(law, right_pan);
+    return {l.left_from_left, r.left_from_left, l.right_from_right, r.right_from_right};
+}
+
+GainMatrix chained(const GainMatrix& t, const GainMatrix& f) {
+    return {t.left_from_left * f.left_from_left + t.left_from_right * f.right_from_left,
+            t.left_from_left * f.left_from_right + t.left_from_right * f.right_from_right,
+            t.right_from_left * f.left_from_left + t.right_from_right * f.right_from_left,
+            t.right_from_left * f.left_from_right + t.right_from_right * f.right_from_right};
+}
+
+GainMatrix scaled(const GainMatrix& m, double gain) {
+    return {m.left_from_left * gain, m.left_from_right * gain, m.right_from_left * gain, m.right_from_right * gain};
+}
+
 }  // namespace isotonus

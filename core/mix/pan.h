@@ -25,4 +25,12 @@ GainMatrix pan_mono(PanLaw law, double pan);
 /// Stereo: width first, mid + width * side with mid = (L + R) / 2 and side = (L - R) / 2; then balance.
 GainMatrix pan_stereo(double pan, double width);
 
+/// Stereo, each side placed by itself as a mono track is: left_pan and right_pan, -1 … +1.  At -1 and +1 all laws pass
+/// the sides as they are.
+GainMatrix pan_apart(PanLaw law, double left_pan, double right_pan);
+
+/// One matrix after another: what `first` gives goes through `then`.
+GainMatrix chained(const GainMatrix& then, const GainMatrix& first);
+GainMatrix scaled(const GainMatrix& m, double gain);
+
 }  // namespace isotonus

@@ -1,6 +1,7 @@
 #include "core/mix/renderer.h"
 
 #include <algorithm>
+#include <cmath>
 
 #include "core/audio/kernels.h"
 
@@ -10,44 +11,61 @@ Renderer::Renderer(PlanPtr plan)
     : plan_(std::move(plan)),
       fade_frames_(std::max(1, plan_->sample_rate / 100)),
       fades_(plan_->tracks.size()),
-      sum_(static_cast<size_t>(2 * part_frames)),
-      ride_(static_cast<size_t>(part_frames)) {}
+      bus_fades_(plan_->buses.size()),
+      sums_((1 + plan_->buses.size()) * static_cast<size_t>(2 * part_frames)),
+      ride_(static_cast<size_t>(2 * part_frames)),
+      whole_(static_cast<size_t>(2 * part_frames)) {}
 
 double Renderer::fade_left(const Fade& fade, int64_t frame) const {
-    if (!fade.active || frame >= fade.start + fade_frames_) return 0.0;
+    if (!fading(fade, frame)) return 0.0;
     return 1.0 - static_cast<double>(frame - fade.start) / static_cast<double>(fade_frames_);
 }
 
-GainMatrix Renderer::gains_at(size_t track, int64_t frame) const {
-    const PlanTrack& t = plan_->tracks[track];
+GainMatrix Renderer::gains_at(const GainMatrix& g, const std::shared_ptr<const Curve>& curve, const Fade& fade,
+                              int64_t frame) const {
     double ride = 1.0;
-    if (t.level_ride) level_ride_gains(*t.level_ride, plan_->sample_rate, frame, 1, &ride);
-    const double left = fade_left(fades_[track], frame);
-    const GainMatrix& g = t.gains;
-    const GainMatrix& r = fades_[track].residue;
+    if (curve) level_ride_gains(*curve, plan_->sample_rate, frame, 1, &ride);
+    const double left = fade_left(fade, frame);
+    const GainMatrix& r = fade.residue;
     return {g.left_from_left * ride + r.left_from_left * left, g.left_from_right * ride + r.left_from_right * left,
             g.right_from_left * ride + r.right_from_left * left, g.right_from_right * ride + r.right_from_right * left};
 }
 
+Renderer::Fade Renderer::fade_between(const GainMatrix& old, const GainMatrix& now, int64_t frame) const {
+    return {{old.left_from_left - now.left_from_left, old.left_from_right - now.left_from_right,
+             old.right_from_left - now.right_from_left, old.right_from_right - now.right_from_right},
+            frame,
+            !(old == now)};
+}
+
 void Renderer::take_over(const Renderer& previous, int64_t frame) {
+    const GainMatrix none{0.0, 0.0, 0.0, 0.0};
     const auto& old_tracks = previous.plan_->tracks;
     size_t guess = 0;
     for (size_t i = 0; i < fades_.size(); ++i) {
-        fades_[i].active = false;
-        const TrackId id = plan_->tracks[i].id;
-        if (guess >= old_tracks.size() || old_tracks[guess].id != id) {
+        const PlanTrack& t = plan_->tracks[i];
+        const auto is_it = [&](size_t at) { return old_tracks[at].id == t.id && old_tracks[at].part == t.part; };
+        if (guess >= old_tracks.size() || !is_it(guess)) {
             guess = 0;
-            while (guess < old_tracks.size() && old_tracks[guess].id != id) ++guess;
+            while (guess < old_tracks.size() && !is_it(guess)) ++guess;
         }
-        const GainMatrix old =
-            guess < old_tracks.size() ? previous.gains_at(guess, frame) : GainMatrix{0.0, 0.0, 0.0, 0.0};
+        const GainMatrix old = guess < old_tracks.size()
+                                   ? previous.gains_at(old_tracks[guess].gains, old_tracks[guess].level_ride,
+                                                       previous.fades_[guess], frame)
+                                   : none;
         ++guess;
-        const GainMatrix now = gains_at(i, frame);
-        if (old == now) continue;
-        fades_[i] = {{old.left_from_left - now.left_from_left, old.left_from_right - now.left_from_right,
-                      old.right_from_left - now.right_from_left, old.right_from_right - now.right_from_right},
-                     frame,
-                     true};
+        fades_[i] = fade_between(old, gains_at(t.gains, t.level_ride, {}, frame), frame);
+    }
+    const auto& old_buses = previous.plan_->buses;
+    for (size_t i = 0; i < bus_fades_.size(); ++i) {
+        const PlanBus& b = plan_->buses[i];
+        size_t at = 0;
+        while (at < old_buses.size() && old_buses[at].id != b.id) ++at;
+        const GainMatrix now = gains_at(b.gains, b.level_ride, {}, frame);
+        const GainMatrix old = at < old_buses.size() ? previous.gains_at(old_buses[at].gains, old_buses[at].level_ride,
+                                                                         previous.bus_fades_[at], frame)
+                                                     : now;
+        bus_fades_[i] = fade_between(old, now, frame);
     }
     const Fade main_fade{{}, previous.main_start_, previous.main_fading_};
     main_residue_ =
@@ -56,31 +74,95 @@ void Renderer::take_over(const Renderer& previous, int64_t frame) {
     main_fading_ = main_residue_ != 0.0;
 }
 
-void Renderer::add_moving(size_t track, int64_t first, int64_t frames, const float* in) {
-    const PlanTrack& t = plan_->tracks[track];
-    const Fade& fade = fades_[track];
-    if (t.level_ride)
-        level_ride_gains(*t.level_ride, plan_->sample_rate, first, frames, ride_.data());
-    else
-        std::fill_n(ride_.data(), frames, 1.0);
-    const GainMatrix &g = t.gains, &r = fade.residue;
-    double* sum = sum_.data();
+/// Each gain twice, as stereo samples take it.
+const double* Renderer::rides(const std::shared_ptr<const Curve>& ride, int64_t first, int64_t frames) {
+    if (!ride) return nullptr;
+    double* const gains = ride_.data();
+    level_ride_gains(*ride, plan_->sample_rate, first, frames, gains + frames);
+    for (int64_t i = 0; i < frames; ++i) gains[2 * i] = gains[2 * i + 1] = gains[frames + i];
+    return gains;
+}
+
+/// While a fade lasts, frame by frame: gains * ride + residue * what is left of the fade.
+template <class In>
+void Renderer::add_fading(const GainMatrix& g, const Fade& fade, const double* ride, int channels, int64_t first,
+                          int64_t frames, const In* in, double* sum) const {
+    const GainMatrix& r = fade.residue;
     for (int64_t i = 0; i < frames; ++i, sum += 2) {
-        const double ride = ride_[static_cast<size_t>(i)], left = fade_left(fade, first + i);
-        const double ll = g.left_from_left * ride + r.left_from_left * left;
-        const double rr = g.right_from_right * ride + r.right_from_right * left;
-        if (t.channels == 1) {
+        const double gain = ride ? ride[2 * i] : 1.0, left = fade_left(fade, first + i);
+        const double ll = g.left_from_left * gain + r.left_from_left * left;
+        const double rr = g.right_from_right * gain + r.right_from_right * left;
+        if (channels == 1) {
             const double x = static_cast<double>(in[i]);
             sum[0] += x * ll;
             sum[1] += x * rr;
         } else {
-            const double lr = g.left_from_right * ride + r.left_from_right * left;
-            const double rl = g.right_from_left * ride + r.right_from_left * left;
+            const double lr = g.left_from_right * gain + r.left_from_right * left;
+            const double rl = g.right_from_left * gain + r.right_from_left * left;
             const double x = static_cast<double>(in[2 * i]), y = static_cast<double>(in[2 * i + 1]);
             sum[0] += x * ll + y * lr;
-            sum[1] += x * rl + y * rr;
+            sum[1] += y * rr + x * rl;
         }
     }
+}
+
+void Renderer::add_track(size_t track, int64_t first, int64_t frames, const float* in) {
+    const PlanTrack& t = plan_->tracks[track];
+    const GainMatrix& g = t.gains;
+    const auto count = static_cast<size_t>(frames);
+    double* const sum = sum_of(t.output);
+    const double* const ride = rides(t.level_ride, first, frames);
+    if (fading(fades_[track], first))
+        add_fading(g, fades_[track], ride, t.channels, first, frames, in, sum);
+    else if (t.channels == 2 && (ride || !g.straight()))
+        kernels::mix_matrix(in, count, ride,
+                            {g.left_from_left, g.left_from_right, g.right_from_left, g.right_from_right}, sum);
+    else if (t.channels == 2)
+        kernels::mix_stereo(in, count, g.left_from_left, g.right_from_right, sum);
+    else if (ride)
+        kernels::mix_mono_ridden(in, count, ride, g.left_from_left, g.right_from_right, sum);
+    else
+        kernels::mix_mono(in, count, g.left_from_left, g.right_from_right, sum);
+}
+
+void Renderer::add_bus(size_t bus, int64_t first, int64_t frames) {
+    const PlanBus& b = plan_->buses[bus];
+    const GainMatrix& g = b.gains;
+    const bool fades = fading(bus_fades_[bus], first);
+    if (g.silent() && !fades) return;
+    const double* const in = sum_of(static_cast<int>(bus));
+    const double* const ride = rides(b.level_ride, first, frames);
+    if (fades)
+        add_fading(g, bus_fades_[bus], ride, 2, first, frames, in, sum_of(b.output));
+    else
+        kernels::mix_matrix(in, static_cast<size_t>(frames), ride,
+                            {g.left_from_left, g.left_from_right, g.right_from_left, g.right_from_right},
+                            sum_of(b.output));
+}
+
+void Renderer::add_listening(size_t track, int64_t first, int64_t frames, const float* in, float* listen) {
+    const PlanTrack& t = plan_->tracks[track];
+    const GainMatrix& g = t.listen;
+    for (int64_t i = 0; i < frames; ++i) {
+        const double ride = t.listen_after_fader && !t.rides.empty()
+                                ? t.ride_at(static_cast<double>(first + i) / plan_->sample_rate)
+                                : 1.0;
+        const double x = static_cast<double>(in[i * t.channels]),
+                     y = t.channels == 2 ? static_cast<double>(in[2 * i + 1]) : 0.0;
+        const double rl = t.channels == 2 ? g.right_from_left * x + g.right_from_right * y : g.right_from_right * x;
+        listen[2 * i] += static_cast<float>((g.left_from_left * x + g.left_from_right * y) * ride);
+        listen[2 * i + 1] += static_cast<float>(rl * ride);
+    }
+}
+
+/// What a track plays before its gains: its two parts together, when it has two.
+const float* Renderer::whole_of(size_t track, std::span<const float* const> inputs, int64_t offset, int64_t frames) {
+    const PlanTrack& t = plan_->tracks[track];
+    const float* in = inputs[track] + offset * t.channels;
+    if (t.part != Band::high || track + 1 >= inputs.size() || !inputs[track + 1]) return in;
+    const float* low = inputs[track + 1] + offset;
+    for (int64_t i = 0; i < frames * t.channels; ++i) whole_[static_cast<size_t>(i)] = in[i] + low[i / t.channels];
+    return whole_.data();
 }
 
 void Renderer::raise_levels(size_t track, int64_t first, int64_t frames, const float* in, TrackLevels& levels) const {
@@ -90,43 +172,59 @@ void Renderer::raise_levels(size_t track, int64_t first, int64_t frames, const f
     double ride = 1.0;
     if (t.level_ride) level_ride_gains(*t.level_ride, plan_->sample_rate, first + frames / 2, 1, &ride);
     const double level = t.trim_gain * t.fader_gain * ride;
+    double magnitude[2] = {};
+    for (int64_t i = 0; i < frames * t.channels; ++i)
+        magnitude[i & (t.channels - 1)] += static_cast<double>(std::fabs(in[i]));
+    levels.magnitude_sum += std::max(magnitude[0], magnitude[1]) * t.trim_gain;
+    levels.frames += frames;
     levels.peak_after_trim =
         std::max(levels.peak_after_trim, static_cast<float>(static_cast<double>(peak) * t.trim_gain));
     levels.peak_after_fader = std::max(levels.peak_after_fader, static_cast<float>(static_cast<double>(peak) * level));
 }
 
 void Renderer::process(int64_t first, int64_t frames, std::span<const float* const> inputs, float* out,
-                       std::span<TrackLevels> levels) {
+                       std::span<TrackLevels> levels, float* listen) {
+    if (listen) std::fill_n(listen, 2 * frames, 0.0f);
+    const size_t tracks = plan_->tracks.size();
     for (int64_t done = 0; done < frames;) {
         const int64_t part = std::min(part_frames, frames - done);
         const int64_t at = first + done;
-        std::fill_n(sum_.data(), 2 * part, 0.0);
-        for (size_t i = 0; i < plan_->tracks.size(); ++i) {
+        for (int b = -1; b < static_cast<int>(plan_->buses.size()); ++b) std::fill_n(sum_of(b), 2 * part, 0.0);
+        for (size_t i = 0; i < tracks; ++i) {
             if (!inputs[i]) continue;
             const PlanTrack& t = plan_->tracks[i];
             const float* in = inputs[i] + done * t.channels;
-            if (!levels.empty()) raise_levels(i, at, part, in, levels[i]);
-            const bool fading = fades_[i].active && at < fades_[i].start + fade_frames_;
-            if (!fading && !t.heard()) continue;
-            if (fading || t.level_ride || (t.channels == 2 && !t.gains.straight()))
-                add_moving(i, at, part, in);
-            else if (t.channels == 2)
-                kernels::mix_stereo(in, static_cast<size_t>(part), t.gains.left_from_left, t.gains.right_from_right,
-                                    sum_.data());
-            else
-                kernels::mix_mono(in, static_cast<size_t>(part), t.gains.left_from_left, t.gains.right_from_right,
-                                  sum_.data());
+            if (!levels.empty() && t.part != Band::low)
+                raise_levels(i, at, part, whole_of(i, inputs, done, part), levels[i]);
+            if (listen && !t.listen.silent()) add_listening(i, at, part, in, listen + 2 * done);
+            if (t.heard() || fading(fades_[i], at)) add_track(i, at, part, in);
+        }
+        for (size_t b = 0; b < plan_->buses.size(); ++b) {
+            if (!levels.empty()) {
+                double peak = 0.0, ride = 1.0;
+                const PlanBus& bus = plan_->buses[b];
+                const double* sum = sum_of(static_cast<int>(b));
+                for (int64_t i = 0; i < 2 * part; ++i) peak = std::max(peak, std::fabs(sum[i]));
+                if (bus.level_ride) level_ride_gains(*bus.level_ride, plan_->sample_rate, at + part / 2, 1, &ride);
+                TrackLevels& level = levels[tracks + b];
+                level.frames += part;
+                level.peak_after_trim = std::max(level.peak_after_trim, static_cast<float>(peak));
+                level.peak_after_fader =
+                    std::max(level.peak_after_fader, static_cast<float>(peak * bus.level_gain * ride));
+            }
+            add_bus(b, at, part);
         }
         float* const to = out + 2 * done;
+        const double* const sum = sum_of(-1);
         if (main_fading_ && at < main_start_ + fade_frames_) {
             const Fade fade{{}, main_start_, true};
             for (int64_t i = 0; i < part; ++i) {
                 const double gain = plan_->main_gain + main_residue_ * fade_left(fade, at + i);
-                to[2 * i] = static_cast<float>(sum_[static_cast<size_t>(2 * i)] * gain);
-                to[2 * i + 1] = static_cast<float>(sum_[static_cast<size_t>(2 * i + 1)] * gain);
+                to[2 * i] = static_cast<float>(sum[2 * i] * gain);
+                to[2 * i + 1] = static_cast<float>(sum[2 * i + 1] * gain);
             }
         } else {
-            kernels::scale_to_float(sum_.data(), static_cast<size_t>(2 * part), plan_->main_gain, to);
+            kernels::scale_to_float(sum, static_cast<size_t>(2 * part), plan_->main_gain, to);
         }
         done += part;
     }

@@ -9,10 +9,12 @@
 
 namespace isotonus {
 
-/// Live levels of one track over one block, linear.
+/// Live levels of one track since they were last taken, linear.
 struct TrackLevels {
     float peak_after_trim = 0.0f;
     float peak_after_fader = 0.0f;  ///< with the ride, before the pan
+    double magnitude_sum = 0.0;     ///< after the trim: sum of |x| of the louder channel, for a VU needle
+    int64_t frames = 0;             ///< that were heard
 };
 
 /// Built where allocation is allowed; take_over and process are real-time safe.
@@ -28,9 +30,11 @@ class Renderer {
 
     /// Mixes `frames` frames from `first` on into interleaved stereo.
     /// inputs[i]: interleaved samples of track i for these frames (file frame = frame - delay), null for none.
-    /// levels, when not empty, has one entry for each track; they are raised to this block's levels.
+    /// levels, when not empty, has one entry for each track of the plan and then one for each bus; they are raised to
+    /// this block's levels.  A track of two parts has its levels in the first one's entry.
+    /// listen, when given, is filled with the listening sum of the monitor path, interleaved stereo.
     void process(int64_t first, int64_t frames, std::span<const float* const> inputs, float* out_stereo,
-                 std::span<TrackLevels> levels = {});
+                 std::span<TrackLevels> levels = {}, float* listen = nullptr);
 
   private:
     static constexpr int64_t part_frames = 512;
@@ -39,18 +43,30 @@ class Renderer {
         int64_t start = 0;
         bool active = false;
     };
-    GainMatrix gains_at(size_t track, int64_t frame) const;
+    bool fading(const Fade& fade, int64_t frame) const { return fade.active && frame < fade.start + fade_frames_; }
     double fade_left(const Fade& fade, int64_t frame) const;
-    void add_moving(size_t track, int64_t first, int64_t frames, const float* in);
+    GainMatrix gains_at(const GainMatrix& gains, const std::shared_ptr<const Curve>& ride, const Fade& fade,
+                        int64_t frame) const;
+    Fade fade_between(const GainMatrix& old, const GainMatrix& now, int64_t frame) const;
+    const double* rides(const std::shared_ptr<const Curve>& ride, int64_t first, int64_t frames);
+    template <class In>
+    void add_fading(const GainMatrix& gains, const Fade& fade, const double* ride, int channels, int64_t first,
+                    int64_t frames, const In* in, double* sum) const;
+    void add_track(size_t track, int64_t first, int64_t frames, const float* in);
+    void add_bus(size_t bus, int64_t first, int64_t frames);
+    void add_listening(size_t track, int64_t first, int64_t frames, const float* in, float* listen);
+    const float* whole_of(size_t track, std::span<const float* const> inputs, int64_t offset, int64_t frames);
     void raise_levels(size_t track, int64_t first, int64_t frames, const float* in, TrackLevels& levels) const;
+    double* sum_of(int bus) { return sums_.data() + static_cast<size_t>(bus + 1) * 2 * part_frames; }
 
     PlanPtr plan_;
     int64_t fade_frames_;
-    std::vector<Fade> fades_;
+    std::vector<Fade> fades_, bus_fades_;
     double main_residue_ = 0.0;
     int64_t main_start_ = 0;
     bool main_fading_ = false;
-    std::vector<double> sum_, ride_;
+    std::vector<double> sums_, ride_;  ///< of the main output, then of each bus
+    std::vector<float> whole_;
 };
 
 }  // namespace isotonus

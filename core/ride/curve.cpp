@@ -23,7 +23,22 @@ double Curve::value_at(double time_s) const {
     if (next == points.begin()) return points.front().value;
     const RidePoint& from = *(next - 1);
     if (next == points.end() || from.segment == Segment::step) return from.value;
-    return from.value + (next->value - from.value) * (time_s - from.time_s) / (next->time_s - from.time_s);
+    return from.value +
+           (next->value - from.value) * share_at(from, (time_s - from.time_s) / (next->time_s - from.time_s));
+}
+
+double share_at(const RidePoint& from, double u) {
+    switch (from.segment) {
+        case Segment::line:
+            return u;
+        case Segment::step:
+            return u < 1.0 ? 0.0 : 1.0;
+        case Segment::bend:
+            return std::pow(u, std::pow(8.0, from.bend));
+        case Segment::smooth:
+            break;
+    }
+    return u * u * (3.0 - 2.0 * u);
 }
 
 size_t Curve::insert(RidePoint point) {
@@ -31,50 +46,73 @@ size_t Curve::insert(RidePoint point) {
     return static_cast<size_t>(at - points.begin());
 }
 
+namespace {
+
+/// The first frame at or after a time.
+int64_t frame_from(double time_s, double rate) {
+    auto frame = static_cast<int64_t>(std::ceil(time_s * rate));
+    while (static_cast<double>(frame - 1) / rate >= time_s) --frame;
+    while (static_cast<double>(frame) / rate < time_s) ++frame;
+    return frame;
+}
+
+/// base * ratio^k for k = 0 … count - 1; what stands at k does not depend on count.
+void geometric(double base, double ratio, int64_t count, double* out) {
+    out[0] = base;
+    for (int64_t have = 1; have < count; have *= 2, ratio *= ratio)
+        for (int64_t k = 0; k < std::min(have, count - have); ++k) out[have + k] = out[k] * ratio;
+}
+
+}  // namespace
+
 void level_ride_gains(const Curve& curve, double rate, int64_t first, int64_t count, double* gains) {
-    constexpr int64_t cell = 32;
+    constexpr int64_t cell = 128;
+    const auto& p = curve.points;
     const int64_t end = first + count;
-    const auto exact = [&](int64_t frame) { return gain_from_db(curve.value_at(static_cast<double>(frame) / rate)); };
-    int64_t frame = first;
-    while (frame < end) {
-        const int64_t start = frame >= 0 ? frame / cell * cell : -((-frame + cell - 1) / cell * cell);
-        const double start_s = static_cast<double>(start) / rate;
-        const double stop_s = static_cast<double>(start + cell) / rate;
-        const int64_t stop = std::min(end, start + cell);
-        const auto next = after(curve.points, start_s);
-        // Held or stepping all through the rest of the song from here, or up to the next point: one value.
-        const bool held =
-            next == curve.points.begin() || next == curve.points.end() || (next - 1)->segment == Segment::step;
-        if (held && (next == curve.points.end() || next->time_s > stop_s)) {
-            const double last_s = next == curve.points.end() ? static_cast<double>(end) / rate : next->time_s;
-            const int64_t same_until =
-                std::clamp<int64_t>(static_cast<int64_t>(last_s * rate) / cell * cell, stop, end);
-            std::fill(gains + (frame - first), gains + (same_until - first), exact(start));
-            frame = same_until;
-            continue;
-        }
-        if (next == curve.points.end() || next->time_s > stop_s) {
-            double series[cell];
-            const double from = exact(start);
-            double ratio = from > 0.0 ? std::pow(exact(start + cell) / from, 1.0 / cell) : 1.0;
-            series[0] = from;
-            for (int64_t have = 1; have < cell; have *= 2, ratio *= ratio)
-                for (int64_t k = 0; k < have; ++k) series[have + k] = series[k] * ratio;
-            std::copy(series + (frame - start), series + (stop - start), gains + (frame - first));
+    auto next = static_cast<size_t>(after(p, static_cast<double>(first) / rate) - p.begin());
+    for (int64_t frame = first; frame < end; ++next) {
+        // From here to the point `next`, which may be another at the same time.
+        const int64_t stop = next < p.size() ? std::min(end, frame_from(p[next].time_s, rate)) : end;
+        if (stop <= frame) continue;
+        double* const out = gains + (frame - first);
+        const RidePoint* from = next > 0 ? &p[next - 1] : nullptr;
+        if (!from || next == p.size() || from->segment == Segment::step) {
+            std::fill_n(out, stop - frame, gain_from_db(from ? from->value : p.empty() ? 0.0 : p[0].value));
             frame = stop;
             continue;
         }
-        for (; frame < stop; ++frame) gains[frame - first] = exact(frame);
+        const double length_s = p[next].time_s - from->time_s, rise = p[next].value - from->value;
+        const auto exact = [&](int64_t at) {
+            const double u = (static_cast<double>(at) / rate - from->time_s) / length_s;
+            return gain_from_db(from->value + rise * share_at(*from, u));
+        };
+        if (from->segment != Segment::line) {
+            for (; frame < stop; ++frame) gains[frame - first] = exact(frame);
+            continue;
+        }
+        const double ratio = gain_from_db(rise / length_s / rate);
+        const int64_t begin = frame_from(from->time_s, rate);
+        while (frame < stop) {
+            const int64_t in_cell = ((frame % cell) + cell) % cell;
+            const int64_t start = std::max(frame - in_cell, begin), until = std::min(frame - in_cell + cell, stop);
+            if (start == frame) {
+                geometric(exact(start), ratio, until - start, gains + (frame - first));
+            } else {  // the block begins inside of a run
+                double run[cell];
+                geometric(exact(start), ratio, until - start, run);
+                std::copy(run + (frame - start), run + (until - start), gains + (frame - first));
+            }
+            frame = until;
+        }
     }
 }
 
 double level_ride_bound(const Curve& curve, double rate, int64_t first, int64_t count) {
     const double from_s = static_cast<double>(first) / rate, to_s = static_cast<double>(first + count) / rate;
     double most_db = std::max(curve.value_at(from_s), curve.value_at(to_s));
-    for (auto p = after(curve.points, from_s); p != curve.points.end() && p->time_s <= to_s; ++p) {
+    // Every kind of segment stays between the values at its ends.
+    for (auto p = after(curve.points, from_s); p != curve.points.end() && p->time_s <= to_s; ++p)
         most_db = std::max(most_db, p->value);
-        if (p != curve.points.begin()) most_db = std::max(most_db, (p - 1)->value);
-    }
     return gain_from_db(most_db);
 }
 

@@ -9,14 +9,19 @@ namespace isotonus {
 
 /// How a ride goes from a point to the next one.
 enum class Segment {
-    line,  ///< v(t) = v0 + (v1 - v0) (t - t0) / (t1 - t0), in the parameter's unit: a level ride is linear in dB
-    step,  ///< v(t) = v0 until t1, where it jumps
+    line,    ///< v(t) = v0 + (v1 - v0) u with u = (t - t0) / (t1 - t0), in the parameter's unit: a level ride is
+             ///< linear in dB
+    step,    ///< v(t) = v0 until t1, where it jumps
+    bend,    ///< v(t) = v0 + (v1 - v0) u^k with k = 8^bend: bend > 0 starts slowly, bend < 0 starts fast
+    smooth,  ///< v(t) = v0 + (v1 - v0) u^2 (3 - 2 u): an S, level at both ends
 };
 
 struct RidePoint {
     double time_s = 0.0;
     double value = 0.0;  ///< in the parameter's unit; a level ride is in dB, added to the fader
     Segment segment = Segment::line;
+    double bend = 0.5;    ///< -1 … 1; for Segment::bend
+    bool locked = false;  ///< a draft leaves it, and what lies between two of them, alone
 
     bool operator==(const RidePoint&) const = default;
 };
@@ -39,9 +44,12 @@ struct Curve {
 inline constexpr double ride_min_db = -60.0;
 inline constexpr double ride_max_db = 12.0;
 
+/// How far a segment has come at u = 0 … 1 of its time: 0 … 1.
+double share_at(const RidePoint& from, double u);
+
 /// Linear gains of a level ride for `count` frames from `first_frame` on, at `sample_rate` Hz.
-/// Cells of 32 frames, fixed to frame 0, without a point inside are a geometric series between the exact values at
-/// their ends, which is what linear in dB is; a cell with a point inside is computed frame by frame.  So the value of a
+/// A line is a geometric series, which is what linear in dB is, begun anew from the exact value at every 128th frame of
+/// the song and at the first frame of the segment; bends and S-shapes are computed frame by frame.  So the value of a
 /// frame does not depend on how the song is cut into blocks.
 void level_ride_gains(const Curve& curve, double sample_rate, int64_t first_frame, int64_t count, double* gains);
 

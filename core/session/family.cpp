@@ -71,8 +71,11 @@ constexpr std::pair<const char*, Family> words[] = {{"kick", Family::drums},
 
 }  // namespace
 
-Family guess_family(std::string_view name) {
-    Family found = Family::other;
+namespace {
+
+/// Calls visit(word, singular) for each word of a name, in lower case.
+template <class Visit>
+void each_word(std::string_view name, const Visit& visit) {
     std::string word;
     for (size_t i = 0; i <= name.size(); ++i) {
         const bool letter = i < name.size() && std::isalpha(static_cast<unsigned char>(name[i]));
@@ -80,11 +83,29 @@ Family guess_family(std::string_view name) {
             word += static_cast<char>(std::tolower(static_cast<unsigned char>(name[i])));
             continue;
         }
-        const std::string singular = word.ends_with('s') ? word.substr(0, word.size() - 1) : word;
-        for (const auto& [known, family] : words)
-            if (word == known || singular == known) found = family;
+        visit(word, word.ends_with('s') ? word.substr(0, word.size() - 1) : word);
         word.clear();
     }
+}
+
+}  // namespace
+
+Family guess_family(std::string_view name) {
+    Family found = Family::other;
+    each_word(name, [&](const std::string& word, const std::string& singular) {
+        for (const auto& [known, family] : words)
+            if (word == known || singular == known) found = family;
+    });
+    return found;
+}
+
+bool has_word(std::string_view name, std::string_view wanted) {
+    std::string lower;
+    for (const char c : wanted) lower += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+    bool found = false;
+    each_word(name, [&](const std::string& word, const std::string& singular) {
+        found = found || (!lower.empty() && (word == lower || singular == lower));
+    });
     return found;
 }
 

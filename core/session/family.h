@@ -17,6 +17,9 @@ inline const char* family_name(Family family) { return family_names[static_cast<
 /// are common practice, no source.
 Family guess_family(std::string_view name);
 
+/// A whole word of a track's name, in any case; the name's word may be a plural.
+bool has_word(std::string_view name, std::string_view word);
+
 /// The ink that rows of a family get when they come in, 0 … 8.
 inline int ink_of(Family family) { return static_cast<int>(family); }
 

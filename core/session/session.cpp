@@ -11,6 +11,12 @@
 
 namespace isotonus {
 
+namespace {
+bool is_among(const std::vector<TrackId>& ids, TrackId id) {
+    return std::find(ids.begin(), ids.end(), id) != ids.end();
+}
+}  // namespace
+
 const Track* Session::find(TrackId id) const {
     const auto at = std::find_if(tracks.begin(), tracks.end(), [&](const auto& t) { return t->id == id; });
     return at == tracks.end() ? nullptr : at->get();
@@ -21,8 +27,40 @@ const Track* Session::find(const std::string& name) const {
     return at == tracks.end() ? nullptr : at->get();
 }
 
+const Bus* Session::find_bus(TrackId id) const {
+    const auto at = std::find_if(buses.begin(), buses.end(), [&](const Bus& b) { return b.id == id; });
+    return at == buses.end() ? nullptr : &*at;
+}
+
+const ControlGroup* Session::find_group(TrackId id) const {
+    const auto at = std::find_if(groups.begin(), groups.end(), [&](const ControlGroup& g) { return g.id == id; });
+    return at == groups.end() ? nullptr : &*at;
+}
+
 bool Session::any_solo() const {
-    return std::any_of(tracks.begin(), tracks.end(), [](const auto& t) { return t->solo; });
+    return std::any_of(tracks.begin(), tracks.end(), [](const auto& t) { return t->solo; }) ||
+           std::any_of(buses.begin(), buses.end(), [](const Bus& b) { return b.solo; });
+}
+
+bool Session::is_open(const Track& track) const {
+    if (track.mute) return false;
+    for (const Bus* bus = find_bus(track.output); bus; bus = find_bus(bus->output))
+        if (bus->mute) return false;
+    return true;
+}
+
+bool Session::is_soloed(const Track& track) const {
+    if (track.solo || track.solo_safe) return true;
+    for (const Bus* bus = find_bus(track.output); bus; bus = find_bus(bus->output))
+        if (bus->solo) return true;
+    return false;
+}
+
+double Session::group_db(TrackId member) const {
+    double db = 0.0;
+    for (const ControlGroup& g : groups)
+        if (is_among(g.members, member)) db += g.fader_db;
+    return db;
 }
 
 Session with_track(const Session& session, TrackId id, const std::function<void(Track&)>& change) {
@@ -42,23 +80,167 @@ Session with_files(const Session& session, const std::vector<fs::path>& files) {
         Track track;
         track.id = next.next_id++;
         track.name = file.stem().string();
-        track.file = fs::absolute(file).lexically_normal();
+        track.source.file = fs::absolute(file).lexically_normal();
         track.ink = ink_of(guess_family(track.name));
         next.tracks.push_back(std::make_shared<const Track>(std::move(track)));
     }
     return next;
 }
 
+Family family_of(const Track& track, const Measurement* m) {
+    if (track.family) return *track.family;
+    const Family said = guess_family(track.name);
+    if (said != Family::other || !m || !m->sample_peak_dbfs) return said;
+    const bool low = m->share_below_200_hz > 0.7;
+    if (track.kind.value_or(m->kind) == Kind::percussive) return low ? Family::drums : Family::percussion;
+    return low ? Family::bass : Family::other;
+}
+
+Source source_of(const Track& track) {
+    Source source = track.source;
+    source.delay_fraction = track.delay_samples - std::floor(track.delay_samples);
+    return source;
+}
+
+namespace {
+
+/// A name without the word for its side: "Pad.L" gives "Pad" and 0, "Pad_right" "Pad" and 1; -1 when it has none.
+std::pair<std::string, int> without_side(const std::string& name) {
+    static constexpr std::pair<const char*, int> sides[] = {{"left", 0}, {"right", 1}, {"l", 0}, {"r", 1}};
+    std::string lower;
+    for (const char c : name) lower += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+    for (const auto& [word, side] : sides) {
+        const std::string_view text(word);
+        if (lower.size() < text.size() + 2 || !lower.ends_with(text)) continue;
+        const size_t at = lower.size() - text.size() - 1;
+        if (std::string_view(" ._-(").find(lower[at]) == std::string_view::npos) continue;
+        std::string stem = name.substr(0, at);
+        while (!stem.empty() && std::string_view(" ._-").find(stem.back()) != std::string_view::npos) stem.pop_back();
+        return {stem, side};
+    }
+    if (lower.ends_with("(l)") || lower.ends_with("(r)")) {
+        std::string stem = name.substr(0, name.size() - 3);
+        while (!stem.empty() && stem.back() == ' ') stem.pop_back();
+        return {stem, lower[lower.size() - 2] == 'r' ? 1 : 0};
+    }
+    return {name, -1};
+}
+
+}  // namespace
+
+std::optional<std::string> shared_name_of_pair(const fs::path& left, const fs::path& right) {
+    const auto [a, a_side] = without_side(left.stem().string());
+    const auto [b, b_side] = without_side(right.stem().string());
+    if (a_side != 0 || b_side != 1 || a != b || a.empty() || left.parent_path() != right.parent_path())
+        return std::nullopt;
+    return a;
+}
+
+Session with_pairs_joined(const Session& session, const std::function<int(const fs::path&)>& channels_of) {
+    Session next = session;
+    for (size_t i = 0; i < next.tracks.size(); ++i)
+        for (size_t k = 0; k < next.tracks.size(); ++k) {
+            const Track left = *next.tracks[i], right = *next.tracks[k];
+            if (i == k || !left.source.plain() || !right.source.plain()) continue;
+            const auto name = shared_name_of_pair(left.source.file, right.source.file);
+            if (!name || channels_of(left.source.file) != 1 || channels_of(right.source.file) != 1) continue;
+            Track both = left;
+            both.name = *name;
+            both.source.right_file = right.source.file;
+            next.tracks[i] = std::make_shared<const Track>(std::move(both));
+            next.tracks.erase(next.tracks.begin() + static_cast<std::ptrdiff_t>(k));
+            if (k < i) --i;
+            break;
+        }
+    return next;
+}
+
+Session with_channels_split(const Session& session, TrackId id, int channels) {
+    Session next = session;
+    const auto at = std::find_if(next.tracks.begin(), next.tracks.end(), [&](const auto& t) { return t->id == id; });
+    if (at == next.tracks.end()) return next;
+    const std::shared_ptr<const Track> whole = *at;
+    auto place = next.tracks.erase(at);
+    for (int c = 0; c < channels; ++c) {
+        Track part = *whole;
+        if (c > 0) part.id = next.next_id++;
+        part.name = fmt::format("{} {}", whole->name, c + 1);
+        part.source.channels = Channels::one;
+        part.source.channel = c;
+        place = next.tracks.insert(place, std::make_shared<const Track>(std::move(part))) + 1;
+    }
+    return next;
+}
+
+Session with_duplicates(const Session& session, const std::vector<TrackId>& ids) {
+    Session next = session;
+    for (size_t i = 0; i < next.tracks.size(); ++i) {
+        if (!is_among(ids, next.tracks[i]->id)) continue;
+        Track twin = *next.tracks[i];
+        twin.id = next.next_id++;
+        twin.name += " copy";
+        next.tracks.insert(next.tracks.begin() + static_cast<std::ptrdiff_t>(++i),
+                           std::make_shared<const Track>(std::move(twin)));
+    }
+    return next;
+}
+
+Session with_tracks_before(const Session& session, const std::vector<TrackId>& ids, TrackId before) {
+    if (is_among(ids, before)) return session;
+    Session next = session;
+    std::vector<std::shared_ptr<const Track>> moved;
+    for (const auto& t : session.tracks)
+        if (is_among(ids, t->id)) moved.push_back(t);
+    std::erase_if(next.tracks, [&](const auto& t) { return is_among(ids, t->id); });
+    const auto at =
+        std::find_if(next.tracks.begin(), next.tracks.end(), [&](const auto& t) { return t->id == before; });
+    next.tracks.insert(at, moved.begin(), moved.end());
+    return next;
+}
+
+Session with_mix_at_rest(const Session& session) {
+    Session next = session;
+    next.main_fader_db = 0.0;
+    for (Bus& bus : next.buses) {
+        bus.trim_db = bus.fader_db = bus.pan = 0.0;
+        bus.width = 1.0;
+        bus.level_ride = nullptr;
+    }
+    for (ControlGroup& group : next.groups) group.fader_db = 0.0;
+    for (auto& track : next.tracks) {
+        Track rest = *track;
+        rest.fader_db = rest.pan = rest.low_centre_hz = 0.0;
+        rest.width = 1.0;
+        rest.sides_apart = false;
+        rest.level_ride = nullptr;
+        track = std::make_shared<const Track>(std::move(rest));
+    }
+    return next;
+}
+
+Session with_track_alone(const Session& session, TrackId id) {
+    Session next = with_mix_at_rest(session);
+    next.buses.clear();
+    for (auto& track : next.tracks) {
+        Track one = *track;
+        one.solo = one.id == id;
+        one.mute = one.solo_safe = false;
+        track = std::make_shared<const Track>(std::move(one));
+    }
+    return next;
+}
+
 Session without_tracks(const Session& session, const std::vector<TrackId>& ids) {
     Session next = session;
-    std::erase_if(next.tracks, [&](const auto& t) { return std::find(ids.begin(), ids.end(), t->id) != ids.end(); });
+    std::erase_if(next.tracks, [&](const auto& t) { return is_among(ids, t->id); });
+    for (ControlGroup& g : next.groups) std::erase_if(g.members, [&](TrackId member) { return is_among(ids, member); });
     return next;
 }
 
 Session with_tracks_moved(const Session& session, const std::vector<TrackId>& ids, int by) {
     Session next = session;
     auto& tracks = next.tracks;
-    const auto moves = [&](size_t i) { return std::find(ids.begin(), ids.end(), tracks[i]->id) != ids.end(); };
+    const auto moves = [&](size_t i) { return is_among(ids, tracks[i]->id); };
     for (; by < 0; ++by)
         for (size_t i = 1; i < tracks.size(); ++i)
             if (moves(i) && !moves(i - 1)) std::swap(tracks[i], tracks[i - 1]);
@@ -74,6 +256,13 @@ Session with_section(const Session& session, Section section) {
                                         [](double t, const Section& s) { return t < s.start_s; });
     next.sections.insert(after, std::move(section));
     return next;
+}
+
+std::vector<Marker> markers_of(const Session& session) {
+    std::vector<Marker> markers;
+    for (const Section& s : session.sections)
+        markers.push_back({s.name, std::llround(s.start_s * session.sample_rate)});
+    return markers;
 }
 
 int section_at(const Session& session, double time_s) {
@@ -141,14 +330,15 @@ Result<Target> target_value(const std::string& text) {
     const size_t first = text.find(':');
     const size_t second = first == std::string::npos ? first : text.find(':', first + 1);
     const std::string measure = text.substr(0, first);
-    if (second == std::string::npos || (measure != "peak" && measure != "average"))
+    const auto known = std::find(measure_names.begin(), measure_names.end(), measure);
+    if (second == std::string::npos || known == measure_names.end())
         return fail("", fmt::format("target is auto or MEASURE:LOW:HIGH (such as peak:-7:-5), not '{}'", text));
     const auto low = number_in("target", text.substr(first + 1, second - first - 1), -60.0, 0.0, " dBFS");
     const auto high = number_in("target", text.substr(second + 1), -60.0, 0.0, " dBFS");
     if (!low) return tl::unexpected(low.error());
     if (!high) return tl::unexpected(high.error());
     if (*low > *high) return fail("", "target wants the lower level first");
-    return Target{measure == "peak" ? Measure::peak : Measure::average, *low, (*low + *high) / 2.0, *high};
+    return Target{static_cast<Measure>(known - measure_names.begin()), *low, (*low + *high) / 2.0, *high};
 }
 
 template <class T, class U>
@@ -168,13 +358,16 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
     if (key == "fader") return assign(fader_value(key, value), track.fader_db);
     if (key == "pan") return assign(number_in(key, value, -1.0, 1.0, ""), track.pan);
     if (key == "width") return assign(number_in(key, value, 0.0, 2.0, ""), track.width);
+    if (key == "low_centre") {
+        if (value == "off") return track.low_centre_hz = 0.0, Result<void>{};
+        return assign(number_in(key, value, low_centre_min_hz, low_centre_max_hz, " Hz"), track.low_centre_hz);
+    }
+    if (key == "solo_safe") return assign(switch_value(key, value, "off", "on"), track.solo_safe);
     if (key == "mute") return assign(switch_value(key, value, "off", "on"), track.mute);
     if (key == "solo") return assign(switch_value(key, value, "off", "on"), track.solo);
     if (key == "polarity") return assign(switch_value(key, value, "normal", "inverted"), track.polarity_inverted);
     if (key == "delay") {
-        const auto samples = number_in(key, value, -192000.0, 192000.0, " samples");
-        if (samples && *samples != std::floor(*samples)) return fail("", "delay wants a whole number of samples");
-        return assign(samples, track.delay_samples);
+        return assign(number_in(key, value, -192000.0, 192000.0, " samples"), track.delay_samples);
     }
     if (key == "kind") {
         if (value == "auto") {
@@ -193,11 +386,9 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
         }
         return assign(target_value(value), track.target);
     }
-    return fail(
-        "",
-        fmt::format(
-            "'{}' is not a setting of a track (they are: trim fader pan width mute solo polarity delay kind target)",
-            key));
+    return fail("", fmt::format("'{}' is not a setting of a track (they are: trim fader pan width low_centre mute solo "
+                                "solo_safe polarity delay kind target)",
+                                key));
 }
 
 Result<void> set_main_by_name(Session& session, const std::string& key, const std::string& value) {

@@ -1,6 +1,8 @@
 // The session: everything the user has set, as a plain value.  An edit makes a new value; old ones stay for undo.
 #pragma once
 
+#include <array>
+#include <cmath>
 #include <cstdint>
 #include <filesystem>
 #include <functional>
@@ -10,10 +12,13 @@
 #include <string>
 #include <vector>
 
+#include "core/audio/source.h"
 #include "core/measure/measurement.h"
 #include "core/result.h"
 #include "core/ride/curve.h"
 #include "core/session/family.h"
+#include "core/session/target_sheet.h"
+#include "core/session/tempo.h"
 
 namespace isotonus {
 
@@ -25,31 +30,14 @@ using UnknownKeys = std::shared_ptr<const nlohmann::json>;
 /// What a mono track's pan position does to its level in the centre; see mix/pan.h for the formulas.
 enum class PanLaw { constant_power, compromise, linear, balance };
 
-/// Which figure a target speaks of.
-enum class Measure { peak, average };
-
-/// A range of level that is wanted, and the level aimed at inside it; dBFS.
-struct Target {
-    Measure measure = Measure::peak;
-    double low_dbfs = -7.0, aim_dbfs = -6.0, high_dbfs = -5.0;
-    bool operator==(const Target&) const = default;
-};
-
-/// The target windows; the figures are common practice, no source.
-struct TargetSheet {
-    Target percussive{Measure::peak, -7.0, -6.0, -5.0};
-    Target sustained{Measure::average, -20.0, -18.0, -16.0};
-    double peak_ceiling_dbfs = -6.0;                        ///< no staged peak above it
-    double mains_low_dbfs = -10.0, mains_high_dbfs = -6.0;  ///< whole-song sample peak of the mix
-    bool operator==(const TargetSheet&) const = default;
-};
-
 using TrackId = uint64_t;
 
+inline constexpr TrackId main_output = 0;  ///< where rows lead that lead to no bus
+
 struct Track {
-    TrackId id = 0;  ///< never used twice in a session
+    TrackId id = 0;  ///< never used twice in a session, for tracks, buses and control groups together
     std::string name;
-    fs::path file;                 ///< absolute while in memory
+    Source source;                 ///< files, clips, channels
     std::optional<Kind> kind;      ///< absent: as measured
     std::optional<Family> family;  ///< absent: as its name suggests
     std::optional<Target> target;  ///< absent: as the sheet says for its kind
@@ -57,20 +45,66 @@ struct Track {
     double fader_db = 0.0;         ///< minus infinity … +12
     double pan = 0.0;              ///< -1 left … +1 right
     double width = 1.0;            ///< 0 mono, 1 as recorded, 2 sides doubled; stereo tracks only
+    bool sides_apart = false;      ///< stereo tracks: each side has a pan of its own, and `pan` and `width` rest
+    double left_pan = -1.0, right_pan = 1.0;
+    double low_centre_hz = 0.0;  ///< below it the track is mono and in the centre; 0: off
     bool mute = false, solo = false;
+    bool solo_safe = false;        ///< heard even when others are soloed
+    TrackId output = main_output;  ///< a bus, or the main output
     bool polarity_inverted = false;
-    bool locked = false;                      ///< staging leaves the trim alone
-    int64_t delay_samples = 0;                ///< at the session's rate; negative is earlier
+    bool locked = false;         ///< staging leaves the trim alone
+    double delay_samples = 0.0;  ///< at the session's rate; negative is earlier
+    bool anchor = false;         ///< one of the few tracks the mix stands on
+    std::string note;
+    std::optional<bool> count_spikes;         ///< absent: as the sheet says
+    bool passes_ceiling = false;              ///< staging may lift its peak above the sheet's ceiling
     int ink = 0;                              ///< 0 … 11, which of the twelve inks
     std::shared_ptr<const Curve> level_ride;  ///< absent: none
     UnknownKeys unknown;
 };
 
-inline Family family_of(const Track& track) { return track.family.value_or(guess_family(track.name)); }
+/// The user's word; else what the name says; else, when it says nothing, what the sound suggests: struck and low is
+/// drums, struck otherwise percussion, held and low bass (low: 70 % of the energy below 200 Hz; common practice).
+Family family_of(const Track& track, const Measurement* measured = nullptr);
+
+/// Where a track may be split into a centred low end and the rest, Hz; common practice, no source.
+inline constexpr double low_centre_min_hz = 40.0, low_centre_max_hz = 500.0;
+
+/// Sums rows, and has a fader, a pan and a trim of its own.  It may lead to another bus.
+struct Bus {
+    TrackId id = 0;
+    std::string name;
+    std::optional<Family> family;  ///< it was made of this family: folding the family shows the bus
+    double trim_db = 0.0;          ///< -24 … +24
+    double fader_db = 0.0;         ///< minus infinity … +12
+    double pan = 0.0;              ///< balance, -1 … +1
+    double width = 1.0;            ///< 0 … 2
+    bool mute = false, solo = false;
+    TrackId output = main_output;
+    int ink = 0;
+    std::shared_ptr<const Curve> level_ride;  ///< absent: none
+    UnknownKeys unknown;
+};
+
+/// Moves the faders of its members, and sums nothing: a member's level is its own fader times those of its groups.
+struct ControlGroup {
+    TrackId id = 0;
+    std::string name;
+    std::optional<Family> family;
+    double fader_db = 0.0;         ///< minus infinity … +12
+    std::vector<TrackId> members;  ///< tracks and buses
+    int ink = 0;
+    UnknownKeys unknown;
+};
+
+/// What is played of a track: its source, with the part of its delay that is no whole sample.
+Source source_of(const Track& track);
+inline int64_t whole_delay(const Track& track) { return static_cast<int64_t>(std::floor(track.delay_samples)); }
 
 struct Section {
     std::string name;
     double start_s = 0.0;  ///< it lasts until the next one starts
+    int ink = 0;           ///< 0 … 11
     bool operator==(const Section&) const = default;
 };
 
@@ -79,16 +113,28 @@ struct Session {
     PanLaw pan_law = PanLaw::constant_power;
     TargetSheet targets;
     std::vector<std::shared_ptr<const Track>> tracks;
-    std::vector<Section> sections;  ///< in order of time
+    std::vector<Bus> buses;
+    std::vector<ControlGroup> groups;
+    std::array<std::vector<TrackId>, 4> selections;  ///< sets of rows to select again
+    std::vector<Section> sections;                   ///< in order of time
+    std::vector<TempoMark> tempo;                    ///< in order of time; empty: the song has no bars
     double main_fader_db = 0.0;
     TrackId next_id = 1;
     UnknownKeys unknown, unknown_main;
 
     const Track* find(TrackId id) const;
     const Track* find(const std::string& name) const;
+    const Bus* find_bus(TrackId id) const;
+    const ControlGroup* find_group(TrackId id) const;
     bool any_solo() const;
-    /// Heard: not muted, and soloed if any track is.
-    bool is_heard(const Track& track) const { return !track.mute && (track.solo || !any_solo()); }
+    /// Heard: neither it nor a bus on its way is muted, and when anything is soloed, it is (or is safe, or a bus on its
+    /// way is).
+    bool is_heard(const Track& track) const { return is_open(track) && (!any_solo() || is_soloed(track)); }
+    /// Not muted, nor is a bus on its way: solo left aside, as an export does.
+    bool is_open(const Track& track) const;
+    bool is_soloed(const Track& track) const;
+    /// What the groups of a track or a bus add to its fader, dB.
+    double group_db(TrackId member) const;
 };
 
 /// A copy of the session in which `change` was applied to one track.
@@ -96,6 +142,29 @@ Session with_track(const Session& session, TrackId id, const std::function<void(
 
 /// A copy with tracks for these files at the end: named like the file without its ending, in the order given.
 Session with_files(const Session& session, const std::vector<fs::path>& files);
+
+/// Two mono files that are the sides of one sound: "x.L" and "x.R", "x L" and "x R", "x_left" and "x_right", "x-1" is
+/// none.  The name they share, or nothing.
+std::optional<std::string> shared_name_of_pair(const fs::path& left, const fs::path& right);
+
+/// A copy in which the tracks of such pairs (plain, mono by `channels_of`) became one stereo track, where the left was.
+Session with_pairs_joined(const Session& session, const std::function<int(const fs::path&)>& channels_of);
+
+/// A copy in which a track of a file of `channels` channels became one mono track for each: "name 1", "name 2" …
+Session with_channels_split(const Session& session, TrackId id, int channels);
+
+/// A copy in which each of these tracks is followed by its double.
+Session with_duplicates(const Session& session, const std::vector<TrackId>& ids);
+
+/// A copy in which these tracks stand together before the track `before` (0: at the end), in their order.
+Session with_tracks_before(const Session& session, const std::vector<TrackId>& ids, TrackId before);
+
+/// As it is heard while staging: every fader at 0 dB, every pan in the centre, widths as recorded, no rides, the main
+/// fader at 0 dB.  Mutes and solos stay.
+Session with_mix_at_rest(const Session& session);
+
+/// One track alone, at 0 dB and in the centre.
+Session with_track_alone(const Session& session, TrackId id);
 
 /// A copy without these tracks.
 Session without_tracks(const Session& session, const std::vector<TrackId>& ids);
@@ -106,6 +175,9 @@ Session with_tracks_moved(const Session& session, const std::vector<TrackId>& id
 
 /// A copy with one more section, in its place in time.
 Session with_section(const Session& session, Section section);
+
+/// The sections as cue points for an export.
+std::vector<Marker> markers_of(const Session& session);
 
 /// The section at a time, which is the last one that has started; -1 before the first.
 int section_at(const Session& session, double time_s);
@@ -118,8 +190,10 @@ double section_end_s(const Session& session, int section, double song_s);
 Result<Session> session_from_folder(const fs::path& folder, std::vector<Error>* problems);
 
 /// Sets one value by its name and text, as the command line writes it:
-/// trim, fader in dB (fader also -inf); pan -1 … 1; width 0 … 2; mute, solo on|off; polarity normal|inverted;
-/// delay in samples; kind percussive|sustained|auto; target auto | MEASURE:LOW:HIGH (peak:-7:-5, average:-20:-16).
+/// trim, fader in dB (fader also -inf); pan -1 … 1; width 0 … 2; low_centre off or 40 … 500 Hz; mute, solo, solo_safe
+/// on|off; polarity normal|inverted;
+/// delay in samples; kind percussive|sustained|auto; target auto | MEASURE:LOW:HIGH (peak:-7:-5, average:-20:-16,
+/// true_peak, short_term, vu).
 /// Fails with a sentence that names the range.
 Result<void> set_by_name(Track& track, const std::string& key, const std::string& value);
 

@@ -1,9 +1,12 @@
 #include "core/session/session_file.h"
 
+#include "core/session/json_taker.h"
+
 #include <fcntl.h>
 #include <fmt/format.h>
 #include <unistd.h>
 
+#include <algorithm>
 #include <cmath>
 #include <cstring>
 #include <fstream>
@@ -17,28 +20,50 @@ using nlohmann::json;
 
 namespace {
 
-constexpr int deepest_nesting = 64;
 constexpr const char* format_name = "isotonus-session";
-constexpr const char* measure_names[] = {"peak", "average"};
-constexpr const char* segment_names[] = {"line", "step"};
+constexpr const char* segment_names[] = {"line", "step", "bend", "smooth"};
 constexpr const char* kind_names[] = {"auto", "percussive", "sustained"};
+constexpr const char* channels_names[] = {"as_recorded", "swapped", "mono", "one"};
 constexpr const char* pan_law_names[] = {"constant_power", "compromise", "linear", "balance"};
 
 json level_to_json(double level_db) { return std::isinf(level_db) ? json(nullptr) : json(level_db); }
 
-json target_to_json(const Target& t) {
-    return {{"measure", t.measure == Measure::peak ? "peak" : "average"},
-            {"low_dbfs", t.low_dbfs},
-            {"aim_dbfs", t.aim_dbfs},
-            {"high_dbfs", t.high_dbfs}};
+json points_of(const Curve& ride) {
+    json points = json::array();
+    for (const RidePoint& p : ride.points) {
+        points.push_back(
+            {{"time_s", p.time_s}, {"value", p.value}, {"segment", segment_names[static_cast<size_t>(p.segment)]}});
+        if (p.segment == Segment::bend) points.back()["bend"] = p.bend;
+        if (p.locked) points.back()["locked"] = true;
+    }
+    return points;
 }
 
 json track_to_json(const Track& t, const fs::path& folder) {
     json j = t.unknown ? *t.unknown : json::object();
-    const fs::path relative = t.file.lexically_relative(folder);
+    const auto beside = [&](const fs::path& file) {
+        const fs::path relative = file.lexically_relative(folder);
+        return relative.empty() ? file.generic_string() : relative.generic_string();
+    };
+    const Source& source = t.source;
     j["id"] = t.id;
     j["name"] = t.name;
-    j["file"] = relative.empty() ? t.file.generic_string() : relative.generic_string();
+    j["file"] = beside(source.file);
+    if (!source.right_file.empty()) j["right_file"] = beside(source.right_file);
+    if (source.channels != Channels::as_recorded) j["channels"] = channels_names[static_cast<int>(source.channels)];
+    if (source.channels == Channels::one) j["channel"] = source.channel;
+    if (source.offset_removed) j["offset_removed"] = true;
+    for (const Clip& c : source.clips)
+        j["clips"].push_back({{"start", c.start},
+                              {"offset", c.offset},
+                              {"frames", c.frames},
+                              {"gain_db", c.gain_db},
+                              {"fade_in", c.fade_in},
+                              {"fade_out", c.fade_out}});
+    if (t.anchor) j["anchor"] = true;
+    if (!t.note.empty()) j["note"] = t.note;
+    if (t.count_spikes) j["count_spikes"] = *t.count_spikes;
+    if (t.passes_ceiling) j["passes_ceiling"] = true;
     j["kind"] = t.kind ? kind_name(*t.kind) : "auto";
     if (t.family) j["family"] = family_name(*t.family);
     if (t.target) j["target"] = target_to_json(*t.target);
@@ -50,119 +75,19 @@ json track_to_json(const Track& t, const fs::path& folder) {
     j["solo"] = t.solo;
     j["polarity_inverted"] = t.polarity_inverted;
     j["locked"] = t.locked;
-    j["delay_samples"] = t.delay_samples;
+    if (t.delay_samples == std::floor(t.delay_samples))
+        j["delay_samples"] = static_cast<int64_t>(t.delay_samples);
+    else
+        j["delay_samples"] = t.delay_samples;
     j["ink"] = t.ink;
-    if (t.level_ride) {
-        json points = json::array();
-        for (const RidePoint& p : t.level_ride->points)
-            points.push_back(
-                {{"time_s", p.time_s}, {"value", p.value}, {"segment", p.segment == Segment::step ? "step" : "line"}});
-        j["rides"]["level"] = points;
-    }
+    if (t.sides_apart) j["sides_apart"] = true;
+    if (t.sides_apart || t.left_pan != -1.0 || t.right_pan != 1.0)
+        j["left_pan"] = t.left_pan, j["right_pan"] = t.right_pan;
+    if (t.low_centre_hz > 0.0) j["low_centre_hz"] = t.low_centre_hz;
+    if (t.solo_safe) j["solo_safe"] = true;
+    if (t.output != main_output) j["output"] = t.output;
+    if (t.level_ride) j["rides"]["level"] = points_of(*t.level_ride);
     return j;
-}
-
-/// Takes the known keys out of an object one by one; what is left at the end is unknown and kept.
-/// The first fault found is remembered; later calls change nothing.
-class Taker {
-  public:
-    Taker(const json& object, std::string place, std::string* fault) : place_(std::move(place)), fault_(fault) {
-        if (object.is_object())
-            left_ = object;
-        else
-            complain("must be an object");
-    }
-
-    void number(const char* key, double& to, double low, double high) {
-        const json* v = take(key);
-        if (!v) return;
-        if (!v->is_number() || !std::isfinite(v->get<double>()))
-            complain(key, "must be a number");
-        else if (v->get<double>() < low || v->get<double>() > high)
-            complain(key, fmt::format("must lie between {:g} and {:g}", low, high));
-        else
-            to = v->get<double>();
-    }
-    void level(const char* key, double& to) {  // null is silence
-        if (left_.contains(key) && left_[key].is_null()) {
-            take(key);
-            to = silence_db;
-        } else {
-            number(key, to, -200.0, fader_max_db);
-        }
-    }
-    template <class Int>
-    void integer(const char* key, Int& to, int64_t low, int64_t high) {
-        const json* v = take(key);
-        if (!v) return;
-        if (!v->is_number_integer())
-            complain(key, "must be a whole number");
-        else if (v->get<double>() < static_cast<double>(low) || v->get<double>() > static_cast<double>(high))
-            complain(key, fmt::format("must lie between {} and {}", low, high));
-        else
-            to = v->get<Int>();
-    }
-    void truth(const char* key, bool& to) {
-        const json* v = take(key);
-        if (!v) return;
-        if (v->is_boolean())
-            to = v->get<bool>();
-        else
-            complain(key, "must be true or false");
-    }
-    void text(const char* key, std::string& to, bool required = false) {
-        if (required && !left_.contains(key)) complain(key, "is missing");
-        const json* v = take(key);
-        if (!v) return;
-        if (v->is_string())
-            to = v->get<std::string>();
-        else
-            complain(key, "must be a string");
-    }
-    /// The place of a word in a list; -1 when the key is absent.
-    int word(const char* key, std::span<const char* const> words) {
-        std::string value;
-        if (!left_.contains(key)) return -1;
-        text(key, value);
-        int n = 0;
-        for (const char* w : words) {
-            if (value == w) return n;
-            ++n;
-        }
-        complain(key, fmt::format("cannot be '{}'", value));
-        return -1;
-    }
-    const json* take(const char* key) {
-        if (!left_.is_object() || !left_.contains(key)) return nullptr;
-        taken_ = left_[key];
-        left_.erase(key);
-        return &taken_;
-    }
-    void put_back(const char* key, const json& value) { left_[key] = value; }
-    std::string at(const std::string& key) const { return place_.empty() ? key : place_ + "." + key; }
-    void complain(const std::string& key, const std::string& what) {
-        if (fault_->empty()) *fault_ = fmt::format("'{}' {}", at(key), what);
-    }
-    void complain(const std::string& what) {
-        if (fault_->empty()) *fault_ = fmt::format("'{}' {}", place_.empty() ? "session" : place_, what);
-    }
-    UnknownKeys left() const { return left_.empty() ? nullptr : std::make_shared<const json>(left_); }
-
-  private:
-    json left_ = json::object(), taken_;
-    std::string place_;
-    std::string* fault_;
-};
-
-Target target_from(const json& j, const std::string& place, Target target, std::string* fault) {
-    Taker t(j, place, fault);
-    if (const int n = t.word("measure", measure_names); n >= 0)
-        target.measure = n == 0 ? Measure::peak : Measure::average;
-    t.number("low_dbfs", target.low_dbfs, -120.0, 0.0);
-    t.number("aim_dbfs", target.aim_dbfs, -120.0, 0.0);
-    t.number("high_dbfs", target.high_dbfs, -120.0, 0.0);
-    if (target.low_dbfs > target.high_dbfs) t.complain("low_dbfs", "must not lie above high_dbfs");
-    return target;
 }
 
 Curve curve_from(const json& j, const std::string& place, std::string* fault) {
@@ -176,10 +101,120 @@ Curve curve_from(const json& j, const std::string& place, std::string* fault) {
         RidePoint p;
         t.number("time_s", p.time_s, 0.0, 1e6);
         t.number("value", p.value, -200.0, 200.0);
-        if (t.word("segment", segment_names) == 1) p.segment = Segment::step;
+        if (const int n = t.word("segment", segment_names); n >= 0) p.segment = static_cast<Segment>(n);
+        t.number("bend", p.bend, -1.0, 1.0);
+        t.truth("locked", p.locked);
         curve.insert(p);
     }
     return curve;
+}
+
+/// The rides of a track or a bus; those that this version does not know stay among the unknown keys.
+std::shared_ptr<const Curve> level_ride_from(Taker& t, std::string* fault) {
+    const json* v = t.take("rides");
+    if (!v) return nullptr;
+    const json rides = *v;
+    Taker r(rides, t.at("rides"), fault);
+    std::shared_ptr<const Curve> ride;
+    if (const json* level = r.take("level"))
+        if (Curve curve = curve_from(*level, r.at("level"), fault); !curve.empty())
+            ride = std::make_shared<const Curve>(std::move(curve));
+    if (const UnknownKeys others = r.left()) t.put_back("rides", *others);
+    return ride;
+}
+
+std::vector<TrackId> ids_from(const json& j, const std::string& place, std::string* fault) {
+    std::vector<TrackId> ids;
+    for (const json& id : j)
+        if (id.is_number_unsigned() && id.get<double>() < 0x1p53)
+            ids.push_back(id.get<TrackId>());
+        else if (fault->empty())
+            *fault = fmt::format("'{}' must be a list of whole numbers", place);
+    return ids;
+}
+
+std::optional<Family> family_from(Taker& t) {
+    const int n = t.word("family", family_names);
+    return n >= 0 ? std::optional(static_cast<Family>(n)) : std::nullopt;
+}
+
+json bus_to_json(const Bus& b) {
+    json j = b.unknown ? *b.unknown : json::object();
+    j["id"] = b.id;
+    j["name"] = b.name;
+    if (b.family) j["family"] = family_name(*b.family);
+    j["trim_db"] = b.trim_db;
+    j["fader_db"] = level_to_json(b.fader_db);
+    j["pan"] = b.pan;
+    j["width"] = b.width;
+    j["mute"] = b.mute;
+    j["solo"] = b.solo;
+    j["output"] = b.output;
+    j["ink"] = b.ink;
+    if (b.level_ride) j["rides"]["level"] = points_of(*b.level_ride);
+    return j;
+}
+
+Bus bus_from(const json& j, const std::string& place, std::string* fault) {
+    Taker t(j, place, fault);
+    Bus b;
+    t.integer("id", b.id, 1, int64_t{1} << 53);
+    t.text("name", b.name, true);
+    b.family = family_from(t);
+    t.number("trim_db", b.trim_db, -trim_max_db, trim_max_db);
+    t.level("fader_db", b.fader_db);
+    t.number("pan", b.pan, -1.0, 1.0);
+    t.number("width", b.width, 0.0, 2.0);
+    t.truth("mute", b.mute);
+    t.truth("solo", b.solo);
+    t.integer("output", b.output, 0, int64_t{1} << 53);
+    t.integer("ink", b.ink, 0, 11);
+    b.level_ride = level_ride_from(t, fault);
+    b.unknown = t.left();
+    return b;
+}
+
+json group_to_json(const ControlGroup& g) {
+    json j = g.unknown ? *g.unknown : json::object();
+    j["id"] = g.id;
+    j["name"] = g.name;
+    if (g.family) j["family"] = family_name(*g.family);
+    j["fader_db"] = level_to_json(g.fader_db);
+    j["members"] = g.members;
+    j["ink"] = g.ink;
+    return j;
+}
+
+ControlGroup group_from(const json& j, const std::string& place, std::string* fault) {
+    Taker t(j, place, fault);
+    ControlGroup g;
+    t.integer("id", g.id, 1, int64_t{1} << 53);
+    t.text("name", g.name, true);
+    g.family = family_from(t);
+    t.level("fader_db", g.fader_db);
+    if (const json* v = t.take("members")) g.members = ids_from(*v, t.at("members"), fault);
+    t.integer("ink", g.ink, 0, 11);
+    g.unknown = t.left();
+    return g;
+}
+
+std::vector<Clip> clips_from(const json& j, const std::string& place, std::string* fault) {
+    constexpr int64_t longest = int64_t{1} << 40;
+    std::vector<Clip> clips;
+    if (!j.is_array() && fault->empty()) *fault = fmt::format("'{}' must be a list", place);
+    for (size_t i = 0; j.is_array() && i < j.size(); ++i) {
+        Taker t(j[i], fmt::format("{}[{}]", place, i), fault);
+        Clip c;
+        t.integer("start", c.start, 0, longest);
+        t.integer("offset", c.offset, -longest, longest);
+        t.integer("frames", c.frames, 1, longest);
+        t.number("gain_db", c.gain_db, -clip_gain_max_db, clip_gain_max_db);
+        t.integer("fade_in", c.fade_in, 0, longest);
+        t.integer("fade_out", c.fade_out, 0, longest);
+        if (c.frames < 1) t.complain("frames", "is missing");
+        clips.push_back(c);
+    }
+    return clips;
 }
 
 Track track_from(const json& j, const std::string& place, const fs::path& folder, std::string* fault) {
@@ -189,7 +224,19 @@ Track track_from(const json& j, const std::string& place, const fs::path& folder
     t.integer("id", track.id, 1, int64_t{1} << 53);
     t.text("name", track.name, true);
     t.text("file", file, true);
-    if (!file.empty()) track.file = (folder / fs::path(file)).lexically_normal();
+    if (!file.empty()) track.source.file = (folder / fs::path(file)).lexically_normal();
+    std::string right;
+    t.text("right_file", right);
+    if (!right.empty()) track.source.right_file = (folder / fs::path(right)).lexically_normal();
+    if (const int n = t.word("channels", channels_names); n >= 0) track.source.channels = static_cast<Channels>(n);
+    t.integer("channel", track.source.channel, 0, most_channels - 1);
+    t.truth("offset_removed", track.source.offset_removed);
+    if (const json* v = t.take("clips")) track.source.clips = clips_from(*v, t.at("clips"), fault);
+    t.truth("anchor", track.anchor);
+    t.text("note", track.note);
+    bool counted = true;
+    if (t.has("count_spikes")) t.truth("count_spikes", counted), track.count_spikes = counted;
+    t.truth("passes_ceiling", track.passes_ceiling);
     if (const int n = t.word("kind", kind_names); n > 0) track.kind = n == 1 ? Kind::percussive : Kind::sustained;
     if (const int n = t.word("family", family_names); n >= 0) track.family = static_cast<Family>(n);
     if (const json* v = t.take("target")) track.target = target_from(*v, t.at("target"), {}, fault);
@@ -201,19 +248,42 @@ Track track_from(const json& j, const std::string& place, const fs::path& folder
     t.truth("solo", track.solo);
     t.truth("polarity_inverted", track.polarity_inverted);
     t.truth("locked", track.locked);
-    t.integer("delay_samples", track.delay_samples, -10000000, 10000000);
+    t.number("delay_samples", track.delay_samples, -1e7, 1e7);
     t.integer("ink", track.ink, 0, 11);
-    if (const json* v = t.take("rides")) {
-        const json rides = *v;
-        Taker r(rides, t.at("rides"), fault);
-        if (const json* level = r.take("level")) {
-            Curve curve = curve_from(*level, r.at("level"), fault);
-            if (!curve.empty()) track.level_ride = std::make_shared<const Curve>(std::move(curve));
-        }
-        if (const UnknownKeys others = r.left()) t.put_back("rides", *others);
-    }
+    t.truth("sides_apart", track.sides_apart);
+    t.number("left_pan", track.left_pan, -1.0, 1.0);
+    t.number("right_pan", track.right_pan, -1.0, 1.0);
+    t.number("low_centre_hz", track.low_centre_hz, 0.0, low_centre_max_hz);
+    t.truth("solo_safe", track.solo_safe);
+    t.integer("output", track.output, 0, int64_t{1} << 53);
+    track.level_ride = level_ride_from(t, fault);
     track.unknown = t.left();
     return track;
+}
+
+/// Numbers that are missing or there twice are given anew; outputs that lead nowhere or in a circle lead to the main
+/// output.
+void mend_routing(Session& s) {
+    std::set<TrackId> ids;
+    for (const auto& t : s.tracks) ids.insert(t->id);
+    const auto mend = [&](TrackId& id) {
+        if (id == 0 || !ids.insert(id).second) id = *ids.insert(ids.empty() ? 1 : *ids.rbegin() + 1).first;
+        s.next_id = std::max(s.next_id, id + 1);
+    };
+    for (Bus& b : s.buses) mend(b.id);
+    for (ControlGroup& g : s.groups) mend(g.id);
+    for (Bus& b : s.buses) {
+        size_t steps = 0;
+        const Bus* at = &b;
+        while (at && at->output != main_output && steps++ <= s.buses.size()) at = s.find_bus(at->output);
+        if (!at || steps > s.buses.size()) b.output = main_output;
+    }
+    for (auto& track : s.tracks)
+        if (track->output != main_output && !s.find_bus(track->output)) {
+            Track t = *track;
+            t.output = main_output;
+            track = std::make_shared<const Track>(std::move(t));
+        }
 }
 
 }  // namespace
@@ -224,16 +294,23 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
     j["version"] = session_version;
     j["sample_rate"] = s.sample_rate;
     j["pan_law"] = pan_law_names[static_cast<int>(s.pan_law)];
-    j["target_sheet"] = {{"percussive", target_to_json(s.targets.percussive)},
-                         {"sustained", target_to_json(s.targets.sustained)},
-                         {"peak_ceiling_dbfs", s.targets.peak_ceiling_dbfs},
-                         {"mains_low_dbfs", s.targets.mains_low_dbfs},
-                         {"mains_high_dbfs", s.targets.mains_high_dbfs}};
+    j["target_sheet"] = sheet_to_json(s.targets);
     j["tracks"] = json::array();
     for (const auto& track : s.tracks) j["tracks"].push_back(track_to_json(*track, folder));
+    for (const Bus& b : s.buses) j["buses"].push_back(bus_to_json(b));
+    for (const ControlGroup& g : s.groups) j["control_groups"].push_back(group_to_json(g));
+    for (const auto& set : s.selections)
+        if (std::any_of(s.selections.begin(), s.selections.end(), [](const auto& x) { return !x.empty(); }))
+            j["selections"].push_back(set);
     j["sections"] = json::array();
     for (const Section& section : s.sections)
-        j["sections"].push_back({{"name", section.name}, {"start_s", section.start_s}});
+        j["sections"].push_back({{"name", section.name}, {"start_s", section.start_s}, {"ink", section.ink}});
+    if (!s.tempo.empty()) j["tempo"] = json::array();
+    for (const TempoMark& m : s.tempo)
+        j["tempo"].push_back({{"time_s", m.time_s},
+                              {"quarters_a_minute", m.quarters_a_minute},
+                              {"beats", m.beats},
+                              {"beat_unit", m.beat_unit}});
     json main = s.unknown_main ? *s.unknown_main : json::object();
     main["fader_db"] = level_to_json(s.main_fader_db);
     j["main"] = main;
@@ -242,23 +319,9 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
 
 Result<Session> session_from_json(const std::string& text, const fs::path& session_file) {
     const std::string name = session_file.string();
-    json j;
-    try {
-        j = json::parse(text, [](int depth, json::parse_event_t, json&) {
-            if (depth > deepest_nesting) throw std::length_error("nesting");
-            return true;
-        });
-    } catch (const json::parse_error& e) {
-        const std::string before = text.substr(0, e.byte > 0 ? e.byte - 1 : 0);
-        const auto line = 1 + std::count(before.begin(), before.end(), '\n');
-        const size_t line_start = before.rfind('\n') == std::string::npos ? 0 : before.rfind('\n') + 1;
-        return fail(name, fmt::format("not a session file: the JSON is broken at line {}, column {}", line,
-                                      before.size() - line_start + 1));
-    } catch (const json::exception&) {
-        return fail(name, "not a session file: it holds a number that is too large");
-    } catch (const std::length_error&) {
-        return fail(name, "not a session file: it is nested too deeply");
-    }
+    const auto parsed = parse_json(text, name, "session file");
+    if (!parsed) return tl::unexpected(parsed.error());
+    const json& j = *parsed;
     if (!j.is_object() || !j.contains("format") || j["format"] != format_name)
         return fail(name, "not a session file: \"format\" is not \"isotonus-session\"");
     if (!j.contains("version") || !j["version"].is_number_integer())
@@ -276,17 +339,7 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
     t.take("version");
     t.integer("sample_rate", s.sample_rate, 8000, 768000);
     if (const int n = t.word("pan_law", pan_law_names); n >= 0) s.pan_law = static_cast<PanLaw>(n);
-    if (const json* v = t.take("target_sheet")) {
-        const json sheet = *v;
-        Taker r(sheet, "target_sheet", &fault);
-        if (const json* p = r.take("percussive"))
-            s.targets.percussive = target_from(*p, r.at("percussive"), s.targets.percussive, &fault);
-        if (const json* p = r.take("sustained"))
-            s.targets.sustained = target_from(*p, r.at("sustained"), s.targets.sustained, &fault);
-        r.number("peak_ceiling_dbfs", s.targets.peak_ceiling_dbfs, -60.0, 0.0);
-        r.number("mains_low_dbfs", s.targets.mains_low_dbfs, -60.0, 0.0);
-        r.number("mains_high_dbfs", s.targets.mains_high_dbfs, -60.0, 0.0);
-    }
+    if (const json* v = t.take("target_sheet")) s.targets = sheet_from(*v, "target_sheet", &fault);
     // Relative paths are meant from where the session file is; an absolute one wins by itself.
     const fs::path folder = fs::absolute(session_file).parent_path();
     if (const json* v = t.take("tracks")) {
@@ -303,6 +356,22 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
             s.tracks.push_back(std::make_shared<const Track>(std::move(track)));
         }
     }
+    const auto each = [&](const char* key, const auto& visit) {
+        const json* v = t.take(key);
+        if (!v) return;
+        const json list = *v;
+        if (!list.is_array()) t.complain(key, "must be a list");
+        for (size_t i = 0; list.is_array() && i < list.size(); ++i) visit(list[i], fmt::format("{}[{}]", key, i), i);
+    };
+    each("buses",
+         [&](const json& item, const std::string& place, size_t) { s.buses.push_back(bus_from(item, place, &fault)); });
+    each("control_groups", [&](const json& item, const std::string& place, size_t) {
+        s.groups.push_back(group_from(item, place, &fault));
+    });
+    each("selections", [&](const json& item, const std::string& place, size_t i) {
+        if (i < s.selections.size()) s.selections[i] = ids_from(item, place, &fault);
+    });
+    mend_routing(s);
     if (const json* v = t.take("sections")) {
         const json sections = *v;
         if (!sections.is_array()) t.complain("sections", "must be a list");
@@ -311,10 +380,25 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
             Section section;
             r.text("name", section.name, true);
             r.number("start_s", section.start_s, 0.0, 1e6);
+            r.integer("ink", section.ink, 0, 11);
             s.sections.push_back(section);
         }
         std::stable_sort(s.sections.begin(), s.sections.end(),
                          [](const Section& a, const Section& b) { return a.start_s < b.start_s; });
+    }
+    if (const json* v = t.take("tempo")) {
+        const json tempo = *v;
+        if (!tempo.is_array()) t.complain("tempo", "must be a list");
+        for (size_t i = 0; tempo.is_array() && i < tempo.size(); ++i) {
+            Taker r(tempo[i], fmt::format("tempo[{}]", i), &fault);
+            TempoMark m;
+            r.number("time_s", m.time_s, 0.0, 1e6);
+            r.number("quarters_a_minute", m.quarters_a_minute, 1.0, 2000.0);
+            r.integer("beats", m.beats, 1, 255);
+            r.integer("beat_unit", m.beat_unit, 1, 128);
+            s.tempo.push_back(m);
+        }
+        sort_tempo(s.tempo);
     }
     if (const json* v = t.take("main")) {
         const json main = *v;

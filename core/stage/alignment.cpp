@@ -1,12 +1,13 @@
 #include "core/stage/alignment.h"
 
-#include <kissfft/kiss_fftr.h>
-
 #include <algorithm>
+#include <atomic>
 #include <cmath>
 #include <complex>
 #include <memory>
 #include <numbers>
+
+#include "core/audio/fft.h"
 
 namespace isotonus {
 
@@ -17,37 +18,26 @@ using Spectrum = std::vector<std::complex<double>>;
 /// Real transforms of one size, in single precision.
 class Transform {
   public:
-    explicit Transform(int size)
-        : size_(size),
-          forward_(kiss_fftr_alloc(size, 0, nullptr, nullptr)),
-          back_(kiss_fftr_alloc(size, 1, nullptr, nullptr)) {}
+    explicit Transform(int size) : fft_(size) {}
 
-    Spectrum forward(const std::vector<float>& x) const {
-        std::vector<kiss_fft_cpx> bins(static_cast<size_t>(size_ / 2 + 1));
-        kiss_fftr(forward_.get(), x.data(), bins.data());
-        Spectrum out;
-        for (const kiss_fft_cpx& b : bins) out.emplace_back(static_cast<double>(b.r), static_cast<double>(b.i));
-        return out;
+    Spectrum forward(const std::vector<float>& x) {
+        std::copy(x.begin(), x.end(), fft_.time().begin());
+        fft_.forward();
+        return {fft_.bins().begin(), fft_.bins().end()};
     }
-    std::vector<float> back(const Spectrum& spectrum) const {
-        std::vector<kiss_fft_cpx> bins;
-        for (const auto& b : spectrum) bins.push_back({static_cast<float>(b.real()), static_cast<float>(b.imag())});
-        std::vector<float> x(static_cast<size_t>(size_));
-        kiss_fftri(back_.get(), bins.data(), x.data());
-        return x;
+    std::vector<float> back(const Spectrum& spectrum) {
+        const auto bins = fft_.bins();
+        for (size_t k = 0; k < bins.size(); ++k) bins[k] = std::complex<float>(spectrum[k]);
+        fft_.back();
+        return {fft_.time().begin(), fft_.time().end()};
     }
 
   private:
-    struct Free {
-        void operator()(void* p) const { kiss_fftr_free(p); }
-    };
-    int size_;
-    std::unique_ptr<std::remove_pointer_t<kiss_fftr_cfg>, Free> forward_, back_;
+    RealFft fft_;
 };
 
 /// Frames of the reference's strongest blocks, loudest first.
-std::vector<int64_t> strongest_hits(const LevelSummary& summary, int sample_rate) {
-    constexpr size_t most_hits = 32;
+std::vector<int64_t> strongest_hits(const LevelSummary& summary, int sample_rate, size_t most_hits) {
     std::vector<std::pair<float, int64_t>> blocks;
     float loudest = 0.0f;
     for (int64_t b = 0; b < summary.blocks(); ++b) {
@@ -72,8 +62,8 @@ std::vector<int64_t> strongest_hits(const LevelSummary& summary, int sample_rate
 }
 
 /// Mean of the channels, from a frame on; faded at both ends.
-Result<std::vector<float>> listen(SoundReader& reader, int64_t first, int size) {
-    const int channels = reader.info().channels;
+Result<std::vector<float>> listen(SourceReader& reader, int64_t first, int size) {
+    const int channels = reader.channels();
     std::vector<float> in(static_cast<size_t>(size * channels)), out(static_cast<size_t>(size));
     if (auto done = reader.read(first, size, in.data()); !done) return tl::unexpected(done.error());
     const int fade = size / 8;
@@ -94,15 +84,17 @@ std::complex<double> turned(size_t bin, double delay_samples, int size) {
 
 }  // namespace
 
-Result<Alignment> align_to(const Media& reference, const Media& track, int rate, const LevelSummary& summary,
-                           int64_t reference_delay, int64_t track_delay) {
-    auto a = SoundReader::open(reference.playable), b = SoundReader::open(track.playable);
+Result<Alignment> align_to(const Material& reference, const Material& track, Standing reference_stands,
+                           Standing track_stands, int most_hits) {
+    auto a = SourceReader::open(reference.ready), b = SourceReader::open(track.ready);
     if (!a) return tl::unexpected(a.error());
     if (!b) return tl::unexpected(b.error());
-    const int reach = rate / 20;  // 50 ms
+    const int rate = reference.ready.rate;
+    const int reach = alignment_reach(rate);
     int size = 1024;
     while (size < 8 * reach) size *= 2;  // 0.4 s and more around each hit
-    const Transform transform(size);
+    Transform transform(size);
+    const double turn = reference_stands.inverted != track_stands.inverted ? -1.0 : 1.0;
 
     Alignment found;
     struct Place {
@@ -111,23 +103,26 @@ Result<Alignment> align_to(const Media& reference, const Media& track, int rate,
     };
     std::vector<Place> places;
     Spectrum cross(static_cast<size_t>(size / 2 + 1));
-    for (const int64_t hit : strongest_hits(summary, rate)) {
-        const int64_t first = hit + reference_delay - size / 4;
-        const auto x = listen(*a, first - reference_delay, size), y = listen(*b, first - track_delay, size);
+    for (const int64_t hit : strongest_hits(reference.summary, rate, static_cast<size_t>(most_hits))) {
+        const int64_t first = hit + reference_stands.delay - size / 4;
+        const auto x = listen(*a, first - reference_stands.delay, size);
+        const auto y = listen(*b, first - track_stands.delay, size);
         if (!x) return tl::unexpected(x.error());
         if (!y) return tl::unexpected(y.error());
+        if (places.empty()) found.strongest_hit = hit + reference_stands.delay;
         places.push_back({first, transform.forward(*x), transform.forward(*y)});
         for (size_t k = 0; k < cross.size(); ++k)
-            cross[k] += std::conj(places.back().reference[k]) * places.back().track[k];
+            cross[k] += turn * std::conj(places.back().reference[k]) * places.back().track[k];
     }
     found.hits = static_cast<int>(places.size());
     if (places.empty()) return found;
 
-    Spectrum weighted = cross;
-    for (size_t k = 0; k < weighted.size(); ++k) {
-        const double hz = static_cast<double>(k) * rate / size, magnitude = std::abs(weighted[k]);
-        weighted[k] = hz < 30.0 || hz > 6000.0 || magnitude <= 0.0 ? 0.0 : weighted[k] / std::sqrt(magnitude);
-    }
+    const double step_hz = static_cast<double>(rate) / size;
+    const auto first_bin = static_cast<size_t>(std::ceil(30.0 / step_hz));
+    const auto end_bin = std::min(cross.size() - 1, static_cast<size_t>(12000.0 / step_hz) + 1);
+    Spectrum weighted(cross.size());
+    for (size_t k = first_bin; k < end_bin; ++k)
+        if (const double magnitude = std::abs(cross[k]); magnitude > 0.0) weighted[k] = cross[k] / std::sqrt(magnitude);
     const std::vector<float> correlation = transform.back(weighted);
     const auto at = [&](int lag) { return static_cast<double>(correlation[static_cast<size_t>((lag + size) % size)]); };
     int best = 0;
@@ -135,11 +130,24 @@ Result<Alignment> align_to(const Media& reference, const Media& track, int rate,
         if (std::fabs(at(lag)) > std::fabs(at(best))) best = lag;
     const double height = std::fabs(at(best));
     if (height <= 0.0) return found;
+    for (int lag = -reach; lag <= reach; ++lag) found.curve.push_back(static_cast<float>(at(lag) / height));
     found.inverted = at(best) < 0.0;
     const double sign = found.inverted ? -1.0 : 1.0;
-    const double before = sign * at(best - 1), peak = sign * at(best), after = sign * at(best + 1);
-    const double bend = before - 2.0 * peak + after;
-    found.delay_samples = best + (bend < 0.0 ? 0.5 * (before - after) / bend : 0.0);
+    // r(d) = sum of Re W_k e^(j w_k d): its derivative is 0 at the delay.
+    double delay = best;
+    for (int round = 0; round < 8; ++round) {
+        double slope = 0.0, bend = 0.0;
+        for (size_t k = first_bin; k < end_bin; ++k) {
+            const double w = 2.0 * std::numbers::pi * static_cast<double>(k) / size;
+            const std::complex<double> r = weighted[k] * turned(k, delay, size);
+            slope -= w * r.imag();
+            bend -= w * w * r.real();
+        }
+        const double step = bend * sign < 0.0 ? std::clamp(-slope / bend, -0.5, 0.5) : 0.0;
+        delay = std::clamp(delay + step, best - 1.0, best + 1.0);
+        if (std::fabs(step) < 1e-4) break;
+    }
+    found.delay_samples = delay;
 
     // The next peak of the same or the other sign, at least 1 ms away.
     double next = 0.0;
@@ -156,18 +164,18 @@ Result<Alignment> align_to(const Media& reference, const Media& track, int rate,
     double power_x = 0.0, power_now = 0.0, power_moved = 0.0, product_now = 0.0, product_moved = 0.0;
     double low_now = 0.0, low_moved = 0.0;
     for (const auto& [first, x, y] : places) {
-        const auto moved = listen(*b, first - track_delay + whole, size);
+        const auto moved = listen(*b, first - track_stands.delay + whole, size);
         if (!moved) return tl::unexpected(moved.error());
         const Spectrum z = transform.forward(*moved);
         for (size_t k = 1; k < x.size(); ++k) {
-            const std::complex<double> aligned = sign * z[k] * turned(k, rest, size);
+            const std::complex<double> aligned = sign * turn * z[k] * turned(k, rest, size), now = turn * y[k];
             power_x += std::norm(x[k]);
             power_now += std::norm(y[k]);
             power_moved += std::norm(z[k]);
-            product_now += (std::conj(x[k]) * y[k]).real();
+            product_now += (std::conj(x[k]) * now).real();
             product_moved += (std::conj(x[k]) * aligned).real();
             if (static_cast<double>(k) * rate / size >= 200.0) continue;
-            low_now += std::norm(x[k] + y[k]);
+            low_now += std::norm(x[k] + now);
             low_moved += std::norm(x[k] + aligned);
         }
     }
@@ -176,6 +184,119 @@ Result<Alignment> align_to(const Media& reference, const Media& track, int rate,
     if (low_now > 0.0 && low_moved > 0.0) found.low_gain_db = db_from_power(low_moved / low_now);
     found.reliable = found.hits >= 3 && found.distinctness >= 1.15 && found.correlation_after >= 0.2;
     return found;
+}
+
+Result<std::vector<float>> heard_around(const Material& track, Standing stands, int64_t first, int frames) {
+    auto reader = SourceReader::open(track.ready);
+    if (!reader) return tl::unexpected(reader.error());
+    const size_t channels = static_cast<size_t>(reader->channels());
+    std::vector<float> in(static_cast<size_t>(frames) * channels), out(static_cast<size_t>(frames));
+    if (auto done = reader->read(first - stands.delay, frames, in.data()); !done) return tl::unexpected(done.error());
+    for (size_t i = 0; i < out.size(); ++i) {
+        const float x = channels == 2 ? 0.5f * (in[2 * i] + in[2 * i + 1]) : in[i];
+        out[i] = stands.inverted ? -x : x;
+    }
+    return out;
+}
+
+namespace {
+
+/// Level (RMS) of each block, the channels added.
+std::vector<float> level_over_time(const LevelSummary& s) {
+    std::vector<float> level(static_cast<size_t>(s.blocks()));
+    for (size_t b = 0; b < level.size(); ++b)
+        for (size_t c = 0; c < static_cast<size_t>(s.channels); ++c)
+            level[b] += std::sqrt(s.mean_square[b * static_cast<size_t>(s.channels) + c]);
+    return level;
+}
+
+/// The highest correlation of two levels over time within +/-50 ms.
+double level_correlation(const std::vector<float>& a, const std::vector<float>& b, int64_t reach) {
+    const auto count = static_cast<int64_t>(std::min(a.size(), b.size()));
+    double best = 0.0, mean_a = 0.0, mean_b = 0.0;
+    for (int64_t i = 0; i < count; ++i) {
+        mean_a += static_cast<double>(a[static_cast<size_t>(i)]);
+        mean_b += static_cast<double>(b[static_cast<size_t>(i)]);
+    }
+    mean_a /= static_cast<double>(std::max<int64_t>(1, count));
+    mean_b /= static_cast<double>(std::max<int64_t>(1, count));
+    for (int64_t lag = -reach; lag <= reach; ++lag) {
+        double aa = 0.0, bb = 0.0, ab = 0.0;
+        for (int64_t i = std::max<int64_t>(0, -lag); i < std::min(count, count - lag); ++i) {
+            const double x = static_cast<double>(a[static_cast<size_t>(i)]) - mean_a;
+            const double y = static_cast<double>(b[static_cast<size_t>(i + lag)]) - mean_b;
+            aa += x * x, bb += y * y, ab += x * y;
+        }
+        if (aa * bb > 0.0) best = std::max(best, ab / std::sqrt(aa * bb));
+    }
+    return best;
+}
+
+std::string first_word(const std::string& name) {
+    std::string word;
+    for (const char c : name) {
+        if (std::isalpha(static_cast<unsigned char>(c)))
+            word += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+        else if (!word.empty())
+            break;
+    }
+    return word;
+}
+
+}  // namespace
+
+std::vector<std::vector<TrackId>> microphone_sets(const Session& session,
+                                                  const std::function<MaterialPtr(const Track&)>& material,
+                                                  Progress* progress) {
+    struct Candidate {
+        const Track* track;
+        MaterialPtr material;
+        std::vector<float> level;
+        std::string word;
+        bool struck;
+        size_t set;
+    };
+    std::vector<Candidate> all;
+    for (const auto& track : session.tracks) {
+        const MaterialPtr m = material(*track);
+        if (!m || !m->measurement.sample_peak_dbfs) continue;
+        const Family family = family_of(*track, &m->measurement);
+        const bool struck = family == Family::drums || family == Family::percussion;
+        all.push_back({track.get(), m, level_over_time(m->summary), first_word(track->name), struck, all.size()});
+    }
+    const int64_t reach = 1 + alignment_reach(session.sample_rate) / LevelSummary::block_frames;
+    std::vector<std::pair<size_t, size_t>> pairs;
+    for (size_t i = 0; i < all.size(); ++i)
+        for (size_t k = i + 1; k < all.size(); ++k)
+            if ((all[i].struck && all[k].struck) || (!all[i].word.empty() && all[i].word == all[k].word))
+                pairs.emplace_back(i, k);
+    std::vector<char> related(pairs.size(), 0);
+    std::atomic<size_t> done{0};
+    parallel_for(static_cast<int64_t>(pairs.size()), worker_count(), [&](int64_t n) {
+        if (progress && progress->cancelled()) return;
+        const auto [i, k] = pairs[static_cast<size_t>(n)];
+        const Candidate &a = all[i], &b = all[k];
+        if (level_correlation(a.level, b.level, reach) > 0.5) {
+            const auto found = align_to(*a.material, *b.material, {whole_delay(*a.track), a.track->polarity_inverted},
+                                        {whole_delay(*b.track), b.track->polarity_inverted}, 12);
+            related[static_cast<size_t>(n)] = found && found->reliable ? 1 : 0;
+        }
+        if (progress) progress->report(static_cast<double>(++done) / static_cast<double>(pairs.size()));
+    });
+    for (size_t n = 0; n < pairs.size(); ++n) {
+        if (!related[n]) continue;
+        const size_t into = all[pairs[n].first].set, from = all[pairs[n].second].set;
+        for (Candidate& c : all)
+            if (c.set == from) c.set = into;
+    }
+    std::vector<std::vector<TrackId>> sets;
+    for (size_t i = 0; i < all.size(); ++i) {
+        std::vector<TrackId> members;
+        for (const Candidate& c : all)
+            if (c.set == i) members.push_back(c.track->id);
+        if (members.size() > 1) sets.push_back(std::move(members));
+    }
+    return sets;
 }
 
 }  // namespace isotonus

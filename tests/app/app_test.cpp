@@ -1,4 +1,5 @@
 // The application as a user drives it: real windows, real mouse and key events.
+#include "core/mix/mix_peak.h"
 #include "tests/app/window_fixture.h"
 
 using namespace isotonus;
@@ -65,7 +66,7 @@ TEST_F(Window, the_whole_job_by_mouse_and_keys) {
     const MixPeak peak = whole_song_peak(plan).value();
     EXPECT_NEAR(*work().mix.peak()->dbfs, db_from_gain(static_cast<double>(peak.peak)), 1e-9);
 
-    for (int n = 0; n < 100 && work().document.undo_name() != "Add 3 track(s)"; ++n)
+    for (int n = 0; n < 100 && work().document.undo_name() != "Add 3 tracks"; ++n)
         QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(session_to_json(session(), folder.path()), session_to_json(imported, folder.path()));
     undo_everything();
@@ -130,7 +131,17 @@ TEST_F(Window, mute_and_solo_by_buttons_and_keys) {
     EXPECT_TRUE(track(0).solo);
     EXPECT_FALSE(session().is_heard(track(2)));
     QTest::keyClick(window.get(), Qt::Key_S, Qt::ShiftModifier);
-    EXPECT_FALSE(track(0).solo || track(1).mute);
+    EXPECT_FALSE(track(0).solo);
+    EXPECT_TRUE(track(1).mute);
+    QTest::keyClick(window.get(), Qt::Key_M, Qt::ShiftModifier);
+    EXPECT_FALSE(track(1).mute);
+    work().document.select_only(track(2).id);
+    QTest::keyClick(window.get(), Qt::Key_S, Qt::AltModifier);
+    EXPECT_TRUE(track(2).solo_safe);
+    work().document.edit_tracks("Solo", {track(0).id}, [](Track& t) { t.solo = true; });
+    EXPECT_TRUE(session().is_heard(track(2)));
+    settle();
+    EXPECT_EQ(work().player.plan()->tracks[1].fader_gain, 1.0);  // solo is for the ear: the mix is what it was
 }
 
 TEST_F(Window, locked_rows_are_not_staged_and_one_row_can_be) {

@@ -50,7 +50,7 @@ int main(int argc, char** argv) {
             track.fader_db = -24.0;
         });
     const PlanPtr plan =
-        compile_plan(s, [&](const Track& t) { return load_material(t.file, s.sample_rate).value_or(nullptr); });
+        compile_plan(s, [&](const Track& t) { return load_material(source_of(t), s.sample_rate).value_or(nullptr); });
     Engine engine;
     engine.set_plan(plan);
     if (auto opened = engine.open(argv[2], s.sample_rate, 256); !opened) {

@@ -1,5 +1,6 @@
-// bench_scan FILE: measuring a file on one thread, against feeding the same samples to libebur128.
-// Both read the file; libebur128 with integrated, range and true peak on.
+// bench_scan FILE...: measuring files, against feeding the same samples to libebur128 with integrated, range and true
+// peak on, and against only reading and converting them.  One file: on one thread; several: ours and the reading on
+// two.
 #include <ebur128.h>
 #include <fmt/format.h>
 
@@ -42,12 +43,32 @@ void by_libebur128(const char* file) {
     ebur128_destroy(&state);
 }
 
+/// Samples as floats, block by block, and nothing else.
+void read_only(const char* file) {
+    auto reader = SoundReader::open(file).value();
+    std::vector<float> block(static_cast<size_t>(4096 * reader.info().channels));
+    for (int64_t at = 0; at < reader.info().frames; at += 4096)
+        (void)reader.read(at, std::min<int64_t>(4096, reader.info().frames - at), block.data());
+}
+
 }  // namespace
 
 int main(int argc, char** argv) {
     if (argc < 2) return 2;
-    const double ours = best_of(5, [&] { (void)measure_file(argv[1]); });
-    const double theirs = best_of(2, [&] { by_libebur128(argv[1]); });
-    fmt::print("scan on one thread: {:.3f} s; libebur128 (I, LRA, true peak) {:.3f} s; {:.1f} times faster\n", ours,
-               theirs, theirs / ours);
+    const std::vector<const char*> files(argv + 1, argv + argc);
+    const int workers = files.size() > 1 ? 2 : 1;
+    const auto each = [&](const auto& work) {
+        parallel_for(static_cast<int64_t>(files.size()), workers,
+                     [&](int64_t i) { work(files[static_cast<size_t>(i)]); });
+    };
+    const double ours = best_of(5, [&] { each([](const char* file) { (void)measure_file(file); }); });
+    const double reading = best_of(5, [&] { each(read_only); });
+    const double theirs = best_of(files.size() > 1 ? 1 : 2, [&] {
+        for (const char* file : files) by_libebur128(file);
+    });
+    fmt::print(
+        "scan of {} file(s), {} thread(s): {:.3f} s; libebur128 (I, LRA, true peak), one by one: {:.3f} s, {:.1f} "
+        "times as long; "
+        "reading and converting alone: {:.3f} s, ours takes {:.2f} times as long\n",
+        files.size(), workers, ours, theirs, theirs / ours, reading, ours / reading);
 }

@@ -173,3 +173,47 @@ TEST_F(Cli, a_broken_session_is_not_overwritten) {
     std::getline(in, text);
     EXPECT_EQ(text, "{ broken");
 }
+
+TEST_F(Cli, solo_reaches_an_export_only_when_asked_for) {
+    make_session();
+    const auto rendered = [&](const std::string& options) {
+        const fs::path out = folder / "out.wav";
+        EXPECT_EQ(run("render " + session + " '" + out.string() + "' --bits 32f " + options).status, 0);
+        return read(out);
+    };
+    const auto before = rendered("");
+    ASSERT_EQ(run("set " + session + " Pad solo=on").status, 0);
+    EXPECT_EQ(rendered(""), before);
+    const auto soloed = rendered("--solo");
+    EXPECT_NE(soloed, before);
+    ASSERT_EQ(run("set " + session + " Kick solo_safe=on").status, 0);
+    EXPECT_EQ(rendered("--solo"), before);  // both are heard again
+}
+
+TEST_F(Cli, a_session_with_buses_and_a_centred_low_end_is_rendered_and_kept) {
+    make_session();
+    ASSERT_EQ(run("set " + session + " Pad low_centre=120 pan=1").status, 0);
+    EXPECT_EQ(run("set " + session + " Pad low_centre=9999").status, 2);
+    json s = run("show " + session + " --json").document();
+    EXPECT_EQ(s["tracks"][1]["low_centre_hz"], 120.0);
+    s["buses"] = {{{"id", 50}, {"name", "both"}, {"fader_db", -6.0}}};
+    s["control_groups"] = {{{"id", 51}, {"name", "pads"}, {"fader_db", -3.0}, {"members", {2}}}};
+    for (json& t : s["tracks"]) t["output"] = 50;
+    std::ofstream(folder / "mix.isotonus") << s.dump();
+    const fs::path out = folder / "out.wav";
+    const Ran ran = run("render " + session + " '" + out.string() + "' --bits 32f --stems '" +
+                        (folder / "stems").string() + "' --json");
+    ASSERT_EQ(ran.status, 0) << ran.err;
+    ASSERT_EQ(ran.document()["stems"].size(), 2u);  // one for each track, whatever it is made of
+    const auto mix = read(out), kick = read(folder / "stems/01 Kick.wav"), pad = read(folder / "stems/02 Pad.wav");
+    ASSERT_EQ(kick.size(), mix.size());
+    double most = 0.0;
+    for (size_t i = 0; i < mix.size(); ++i)
+        most = std::max(
+            most, std::fabs(static_cast<double>(mix[i]) - static_cast<double>(kick[i]) - static_cast<double>(pad[i])));
+    EXPECT_LT(most, 1e-6);  // the stems' sum is the mix, buses and all
+    EXPECT_EQ(run("stage " + session).status, 0);
+    s = run("show " + session + " --json").document();
+    EXPECT_EQ(s["buses"][0]["name"], "both");
+    EXPECT_EQ(s["control_groups"][0]["members"], json::array({2}));
+}

@@ -1,5 +1,6 @@
 // Decibels, work shared among threads, and the picture of the whole song.
 #include "core/decibels.h"
+#include "core/mix/mix_peak.h"
 
 #include "core/mix/mixdown.h"
 #include "core/mix/overview.h"
@@ -59,7 +60,7 @@ class Overview : public testing::Test {
 
 TEST_F(Overview, has_the_tracks_level_where_it_sounds) {
     const Mix mix = half_tone();
-    const auto power = mix_power_over_time(*mix.plan(), 0, 96000, 10);
+    const auto power = MixOverview(mix.plan()).power(0, 96000, 10);
     ASSERT_EQ(power.size(), 10u);
     EXPECT_NEAR(level(power, 2), -6.02, 0.1);
     EXPECT_EQ(power[8], 0.0);
@@ -72,20 +73,21 @@ TEST_F(Overview, follows_fader_mute_ride_main_fader_and_zoom) {
         t.level_ride = std::make_shared<const Curve>(Curve{{{0.5, 0.0, Segment::step}, {0.6, -12.0}}});
     });
     mix.session.main_fader_db = -3.0;
-    auto power = mix_power_over_time(*mix.plan(), 0, 48000, 10);
+    auto power = MixOverview(mix.plan()).power(0, 48000, 10);
     EXPECT_NEAR(level(power, 1), -15.02, 0.1);
     EXPECT_NEAR(level(power, 8), -27.02, 0.1);
-    power = mix_power_over_time(*mix.plan(), 24000, 72000, 4);
+    power = MixOverview(mix.plan()).power(24000, 72000, 4);
     EXPECT_GT(power[0], 0.0);
     EXPECT_EQ(power[3], 0.0);
     mix.change(0, [](Track& t) { t.mute = true; });
-    for (const double p : mix_power_over_time(*mix.plan(), 0, 96000, 10)) EXPECT_EQ(p, 0.0);
+    const auto silent = MixOverview(mix.plan()).power(0, 96000, 10);
+    for (const double p : silent) EXPECT_EQ(p, 0.0);
 }
 
 TEST_F(Overview, a_delay_moves_it) {
     Mix mix = half_tone();
     mix.change(0, [](Track& t) { t.delay_samples = 48000; });
-    const auto power = mix_power_over_time(*mix.plan(), 0, 144000, 6);
+    const auto power = MixOverview(mix.plan()).power(0, 144000, 6);
     EXPECT_EQ(power[0], 0.0);
     EXPECT_NEAR(level(power, 2), -6.02, 0.2);
 }
@@ -104,7 +106,8 @@ TEST(Plan, keeps_its_sources_when_only_gains_change) {
 TEST(Plan, leaves_out_what_has_no_file_and_mixes_the_rest) {
     Folder folder;
     Session s = with_files({}, {write(folder / "a.wav", std::vector<float>(100, 0.5f), 2), folder / "lost.wav"});
-    const PlanPtr plan = compile_plan(s, [](const Track& t) { return load_material(t.file, 48000).value_or(nullptr); });
+    const PlanPtr plan =
+        compile_plan(s, [](const Track& t) { return load_material(source_of(t), 48000).value_or(nullptr); });
     ASSERT_EQ(plan->tracks.size(), 1u);
     EXPECT_EQ(plan->frames, 50);
     EXPECT_EQ(whole_song_peak(plan).value().peak, 0.5f);

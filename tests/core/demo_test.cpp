@@ -36,7 +36,7 @@ TEST(Demo, has_eighteen_tracks_and_named_sections) {
     EXPECT_EQ(names, (std::vector<std::string>{"intro", "verse", "chorus", "bridge", "solo", "chorus", "outro"}));
     int mono = 0;
     for (const auto& t : s.tracks) {
-        const Measurement m = measure_file(t->file).value().measurement;
+        const Measurement m = measure_file(t->source.file).value().measurement;
         EXPECT_NEAR(m.duration_s(), 89.0, 0.001) << t->name;
         mono += m.channels == 1;
     }

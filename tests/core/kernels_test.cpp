@@ -109,6 +109,27 @@ TEST(Kernels, mixing_is_the_same_to_the_bit_whatever_the_length) {
             expected[2 * i + 1] += static_cast<double>(mono[i]) * 0.8;
         }
         EXPECT_EQ(sum, expected);
+        const kernels::Matrix m{0.7, -0.2, 0.1, 0.9};
+        const std::vector<double> doubles(stereo.begin(), stereo.begin() + static_cast<std::ptrdiff_t>(2 * frames));
+        std::vector<double> ride(2 * frames), from_doubles = sum;
+        for (size_t i = 0; i < frames; ++i) ride[2 * i] = ride[2 * i + 1] = 0.3 + 0.001 * static_cast<double>(i);
+        for (const double* r : {static_cast<const double*>(nullptr), static_cast<const double*>(ride.data())}) {
+            kernels::mix_matrix(stereo.data(), frames, r, m, sum.data());
+            kernels::mix_matrix(doubles.data(), frames, r, m, from_doubles.data());
+            for (size_t i = 0; i < frames; ++i) {
+                const double g = r ? r[2 * i] : 1.0, x = doubles[2 * i], y = doubles[2 * i + 1];
+                expected[2 * i] += x * (m.ll * g) + y * (m.lr * g);
+                expected[2 * i + 1] += y * (m.rr * g) + x * (m.rl * g);
+            }
+            EXPECT_EQ(sum, expected);
+            EXPECT_EQ(from_doubles, expected);
+        }
+        kernels::mix_mono_ridden(mono.data(), frames, ride.data(), 0.6, 0.8, sum.data());
+        for (size_t i = 0; i < frames; ++i) {
+            expected[2 * i] += static_cast<double>(mono[i]) * (0.6 * ride[2 * i]);
+            expected[2 * i + 1] += static_cast<double>(mono[i]) * (0.8 * ride[2 * i]);
+        }
+        EXPECT_EQ(sum, expected);
     }
 }
 

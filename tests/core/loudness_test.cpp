@@ -96,6 +96,33 @@ TEST_P(AtRate, tech_3341_case_15_to_19_true_peak) {
     check(4, 45, 1.41, 3.0);
 }
 
+TEST(TruePeak, is_the_full_computations_to_the_bit_whatever_is_skipped) {
+    uint32_t seed = 1;
+    const auto random = [&](uint32_t below) { return (seed = seed * 1664525U + 1013904223U) / 65536U % below; };
+    for (int round = 0; round < 60; ++round) {
+        const int channels = 1 + round % 2, rate = round % 3 == 0 ? 96000 : 44100;
+        const double slope = random(100) / 20000.0, hz = 50.0 + random(15000);
+        const auto x = make(20000, channels, [n = noise(seed, 0.3), s = sine(hz, rate, 0.6), slope](int64_t i, int c) {
+            return (n(i, c) + s(i, c)) * std::exp(-slope * static_cast<double>(i % 5000));
+        });
+        const auto peak_of = [&](int64_t first, int64_t frames) {
+            float peak = 0.0f;
+            for (auto i = static_cast<size_t>(first * channels); i < static_cast<size_t>((first + frames) * channels);
+                 ++i)
+                peak = std::max(peak, std::fabs(x[i]));
+            return peak;
+        };
+        TruePeak whole(channels, rate), parts(channels, rate);
+        whole.add(x.data(), 20000, peak_of(0, 20000));  // one stretch: nothing can be skipped
+        for (int64_t at = 0; at < 20000;) {
+            const int64_t frames = std::min<int64_t>(20000 - at, 1 + random(700));
+            parts.add(x.data() + at * channels, frames, peak_of(at, frames));
+            at += frames;
+        }
+        EXPECT_EQ(whole.finish(), parts.finish()) << round;
+    }
+}
+
 TEST(TruePeak, skipping_quiet_stretches_changes_nothing) {
     // Bursts of very different level, so that most stretches are skipped; against every point interpolated in double.
     const auto x =

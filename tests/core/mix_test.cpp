@@ -1,4 +1,5 @@
 // Pan laws, rides and the renderer, by closed forms and to the bit.
+#include "core/mix/mix_peak.h"
 #include "core/mix/mixdown.h"
 #include "tests/support/sounds.h"
 
@@ -274,7 +275,7 @@ TEST(WholeSongPeak, is_what_rendering_everything_finds_to_the_bit) {
                 t.pan = -1.0 + 2.0 * uniform(random), t.width = 2.0 * uniform(random);
                 t.mute = uniform(random) < 0.15, t.solo = uniform(random) < 0.1,
                 t.polarity_inverted = uniform(random) < 0.5;
-                t.delay_samples = static_cast<int64_t>(600.0 * uniform(random)) - 300;
+                t.delay_samples = std::floor(600.0 * uniform(random)) - 300.0;
                 t.level_ride = nullptr;
                 if (uniform(random) < 0.5) {
                     Curve c;

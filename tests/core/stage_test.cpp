@@ -107,7 +107,9 @@ std::vector<std::string> found_in(const std::string& name) {
     Folder cache;
     std::vector<std::string> ids;
     const auto material = load_material(demo_folder() / name, 48000).value();
-    for (const Finding& f : findings_of(*material)) ids.push_back(f.id);
+    Track track;
+    track.name = fs::path(name).stem().string();
+    for (const Finding& f : findings_of(*material, track)) ids.push_back(f.id);
     return ids;
 }
 
@@ -126,6 +128,45 @@ TEST(Findings, name_the_demos_faults) {
     EXPECT_TRUE(has(found_in("16 Lantern Bells.wav"), "late_peak"));
     EXPECT_TRUE(has(found_in("18 Crowd.wav"), "converted"));
     EXPECT_TRUE(found_in("01 Kick Close.wav").empty());
+}
+
+TEST(Findings, dither_is_as_good_as_silence_and_nothing_else) {
+    Folder folder;
+    write(folder / "a.wav", make(48000 * 8, 2, noise(7, 1.0 / 32768.0)), 2);
+    const auto found = findings_of(*load_material(folder / "a.wav", 48000).value(), Track{});
+    ASSERT_EQ(found.size(), 1u);
+    EXPECT_EQ(found.front().text, "as good as silent: peak -90 dBFS");
+}
+
+TEST(Findings, unrelated_sides_do_not_lose_in_mono) {
+    Folder folder;
+    const auto finding = [&](double common) {
+        const Wave a = noise(1, 0.3), b = noise(2, 0.3), both = noise(3, 0.3 * std::fabs(common));
+        write(folder / "a.wav",
+              make(48000 * 4, 2,
+                   [&](int64_t i, int c) {
+                       return c == 0 ? a(i, 0) + both(i, 0) : b(i, 0) + (common < 0.0 ? -1.0 : 1.0) * both(i, 0);
+                   }),
+              2);
+        for (const Finding& f : findings_of(*load_material(folder / "a.wav", 48000).value(), Track{}))
+            if (f.id == "correlation" || f.id == "low_correlation") return f.text;
+        return std::string();
+    };
+    EXPECT_EQ(finding(0.0), "correlation 0.0");
+    EXPECT_EQ(finding(-0.2), "correlation 0.0");  // -0.04 / 1.04
+    EXPECT_EQ(finding(-1.0), "loses in mono (correlation -0.50)");
+    EXPECT_EQ(finding(1.0), "");
+}
+
+TEST(Kind, a_telling_name_outweighs_a_doubtful_sound) {
+    // Hits of half a second that ring on: by ear a kick, by figures close to a held note.
+    const auto hits = [](int64_t i, int) {
+        const double t = static_cast<double>(i % 24000) / 48000.0;
+        return 0.8 * std::exp(-6.0 * t) * std::sin(2.0 * std::numbers::pi * 55.0 * t);
+    };
+    Folder folder;
+    write(folder / "01 kick.wav", make(48000 * 8, 1, hits), 1);
+    EXPECT_EQ(load_material(folder / "01 kick.wav", 48000).value()->measurement.kind, Kind::percussive);
 }
 
 TEST(Checks, tell_what_keeps_a_mix_from_mastering) {
@@ -158,4 +199,25 @@ TEST(Checks, tell_what_keeps_a_mix_from_mastering) {
     checks = run({});
     EXPECT_FALSE(passed(checks, "mix_not_silent"));
     EXPECT_FALSE(passed(checks, "mute_left_on"));
+}
+
+TEST(PeakAfterRide, is_the_peak_of_what_the_ride_leaves) {
+    Folder folder;
+    // Impulses of 0.5 at 1 s and 0.8 at 3 s; the ride takes 12 dB from the second one.
+    write(folder / "a.wav", make(192000, 1, [](int64_t i, int) { return i == 48000    ? 0.5
+                                                                        : i == 144000 ? -0.8
+                                                                                      : 0.0; }),
+          1);
+    Track t;
+    t.source.file = folder / "a.wav";
+    const auto m = load_material(t.source, 48000).value();
+    t.fader_db = -2.0, t.trim_db = 1.0;
+    EXPECT_NEAR(*peak_after_ride_dbfs(t, *m, 0.0), 20 * std::log10(0.8) - 1.0, 1e-4);
+    t.level_ride = std::make_shared<const Curve>(Curve{{{2.0, 0.0}, {2.5, -12.0}}});
+    EXPECT_NEAR(*peak_after_ride_dbfs(t, *m, 0.0), 20 * std::log10(0.5) - 1.0, 1e-4);
+    EXPECT_NEAR(*peak_after_ride_dbfs(t, *m, -3.0), 20 * std::log10(0.5) - 4.0, 1e-4);
+    t.delay_samples = 72000;  // the first one comes at 2.5 s now, where the ride is down too
+    EXPECT_NEAR(*peak_after_ride_dbfs(t, *m, 0.0), 20 * std::log10(0.8) - 13.0, 1e-4);
+    t.fader_db = silence_db;
+    EXPECT_FALSE(peak_after_ride_dbfs(t, *m, 0.0));
 }

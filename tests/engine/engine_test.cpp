@@ -26,15 +26,17 @@ class ByHand : public testing::Test {
         return out;
     }
 
-    /// One block; while the transport waits for samples it is asked again, as long as nothing moves.
+    /// One block, once its samples are there; while the transport waits for them it is asked again, as long as nothing
+    /// moves.
     std::vector<float> block(int frames) {
         std::vector<float> out(static_cast<size_t>(2 * frames));
         for (int tries = 0; tries < 2000; ++tries) {
+            for (int n = 0; n < 200 && !engine.ready(frames); ++n)
+                std::this_thread::sleep_for(std::chrono::milliseconds(1));
             const int64_t before = engine.position();
             engine.fill(out.data(), frames, false);
             const bool heard = std::any_of(out.begin(), out.end(), [](float x) { return x != 0.0f; });
             if (heard || engine.position() != before || !engine.playing()) break;
-            std::this_thread::sleep_for(std::chrono::milliseconds(1));
         }
         return out;
     }

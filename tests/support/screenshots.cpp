@@ -8,6 +8,9 @@
 #include <cstdio>
 
 #include "app/ride/ride.h"
+#include "app/stage/phase_dialog.h"
+#include "app/stage/sheet_dialog.h"
+#include "app/stage/stage_table.h"
 #include "app/window/main_window.h"
 #include "demosong/song.h"
 
@@ -45,6 +48,19 @@ Session balanced(Session session) {
         session = with_track(session, track->id, [&](Track& t) { t.fader_db = fader, t.pan = pan; });
     }
     return session;
+}
+
+PhaseDialog* make(PhaseDialog*, MainWindow& w) { return new PhaseDialog(w.work(), {}, &w); }
+SheetDialog* make(SheetDialog*, MainWindow& w) { return new SheetDialog(w.work(), &w); }
+StageTable* make(StageTable*, MainWindow& w) { return new StageTable(w.work(), &w); }
+
+/// A dialog over the window, as it opens.
+template <class Dialog>
+void shoot_dialog(MainWindow& window, const QString& folder, const QString& name) {
+    std::unique_ptr<Dialog> dialog(make(static_cast<Dialog*>(nullptr), window));
+    dialog->show();
+    QTest::qWait(1500);
+    dialog->grab().save(folder + "/" + name + ".png");
 }
 
 void all_stations(MainWindow& window, const QString& folder, const QString& prefix) {
@@ -106,6 +122,84 @@ int main(int argc, char** argv) {
     QTest::qWait(1500);
     work.player.stop();
     all_stations(window, folder, "");
+    // Balance with buses, a headroom plan, the field, and what covers the voice.
+    const auto press = [&](const char* action) {
+        window.findChild<QAction*>(action)->trigger();
+        QTest::qWait(30);
+    };
+    const Session before = work.document.session();
+    const auto row = [&](const char* name) { return work.document.session().find(std::string(name))->id; };
+    work.document.edit_tracks("Anchors", {row("Kick Close"), row("Bass"), voice}, [](Track& t) { t.anchor = true; });
+    work.document.select_only(row("Snare"));
+    press("makeBus");
+    work.document.select_only(voice);
+    press("makeGroup");
+    press("pageHeadroomAction");
+    settle(window);
+    QTest::qWait(1500);
+    if (work.mix.headroom() && work.mix.headroom()->proposals.size() > 1) {
+        Workspace::Ghosts ghosts;
+        for (const auto& [id, db] : work.mix.headroom()->proposals[1].faders) ghosts[id] = db;
+        work.show_ghosts(ghosts);
+    }
+    shoot(window, folder, "10-headroom");
+    press("pageCoverAction");
+    QTest::qWait(200);
+    for (int n = 0; n < 600 && (work.mix.excited() < 1.0 || !work.mix.audibility(voice)); ++n) QTest::qWait(20);
+    shoot(window, folder, "11-audibility");
+    if (everything) {
+        for (const char* page : {"pageBuildUpAction", "pageMonoAction", "pagePictureAction"}) {
+            press(page);
+            if (QString(page) == "pageBuildUpAction") {
+                window.findChild<QPushButton*>("buildUpStart")->click();
+                for (int n = 0; n < 3; ++n) window.findChild<QPushButton*>("buildUpNext")->click();
+            }
+            if (QString(page) == "pagePictureAction") {
+                window.findChild<QPushButton*>("buildUpLeave")->click();
+                press("monoAction");
+                press("quietAction");
+                work.player.locate(36.0);
+                work.player.toggle_playing();
+                QTest::qWait(3500);
+                window.grab().save(folder + "/" + page + ".png");
+                work.player.stop();
+                press("monitorOff");
+                continue;
+            }
+            shoot(window, folder, page);
+        }
+        press("pagePictureAction");
+    } else {
+        press("pageCoverAction");
+    }
+    press("fieldAction");
+    work.player.locate(36.0);
+    work.player.toggle_playing();
+    QTest::qWait(1200);
+    window.grab().save(folder + "/12-field.png");
+    work.player.stop();
+    press("fieldAction");
+    work.document.edit("Back", before);
+    window.stations().choose(0);
+    const TrackId snare = work.document.session().find(std::string("Snare"))->id;
+    work.document.select_only(snare);
+    work.show_panel(true);
+    work.player.locate(30.0);
+    work.split_clip(snare);
+    work.player.locate(36.5);
+    work.split_clip(snare);
+    Clips clips = work.clips(snare);
+    clips[1].gain_db = 4.5, clips[1].fade_in = 12000, clips[1].fade_out = 48000;
+    work.set_clips(snare, "Clips", clips);
+    shoot(window, folder, "6-clips");
+    work.show_panel(false);
+    for (int n = 0; n < 3; ++n) work.document.undo();
+    settle(window);
+    shoot_dialog<PhaseDialog>(window, folder, "7-phase");
+    shoot_dialog<SheetDialog>(window, folder, "8-sheet");
+    shoot_dialog<StageTable>(window, folder, "9-table");
+    work.document.select_only(voice);
+    work.player.locate(37.5);
     window.show_night(true);
     window.stations().choose(2);
     shoot(window, folder, "night-3-balance");
@@ -114,13 +208,13 @@ int main(int argc, char** argv) {
         window.show_night(false);
         Session crowded = work.document.session();
         std::vector<fs::path> files;
-        for (int n = 0; n < 42; ++n) files.push_back(crowded.tracks[static_cast<size_t>(n) % 18]->file);
+        for (int n = 0; n < 42; ++n) files.push_back(crowded.tracks[static_cast<size_t>(n) % 18]->source.file);
         work.document.edit("Crowd", with_files(crowded, files));
         window.stations().choose(2);
         shoot(window, folder, "crowded-balance");
         window.stations().choose(1);
         shoot(window, folder, "crowded-stage");
-        work.document.edit_tracks("Lose", {voice}, [](Track& t) { t.file = "/nowhere/Voice.wav"; });
+        work.document.edit_tracks("Lose", {voice}, [](Track& t) { t.source.file = "/nowhere/Voice.wav"; });
         window.stations().choose(0);
         shoot(window, folder, "missing");
     }

@@ -122,7 +122,7 @@ struct Mix {
     void change(size_t n, const std::function<void(Track&)>& with) { session = with_track(session, id(n), with); }
     PlanPtr plan() const {
         return compile_plan(session, [this](const Track& t) {
-            auto loaded = load_material(t.file, session.sample_rate);
+            auto loaded = load_material(source_of(t), session.sample_rate);
             EXPECT_TRUE(loaded) << (loaded ? "" : loaded.error().text());
             return loaded.value_or(nullptr);
         });

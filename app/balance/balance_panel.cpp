@@ -1,0 +1,538 @@
+#include "app/balance/balance_panel.h"
+
+#include <QHBoxLayout>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QToolButton>
+#include <cmath>
+
+#include "app/style/text.h"
+#include "app/style/theme.h"
+
+namespace isotonus {
+
+namespace {
+
+using Page = Workspace::BalancePage;
+constexpr int panel_height = 176;
+
+QString name_of(const Workspace& work, TrackId id) {
+    const Track* t = work.document.track(id);
+    return t ? QString::fromStdString(t->name) : QString();
+}
+
+void words(QPainter& painter, int x, int y, int wide, const QString& text, const QColor& ink, int pixels = 11,
+           bool right = false) {
+    painter.setFont(lettering(pixels));
+    painter.setPen(ink);
+    painter.drawText(QRect(x, y, wide, 16), Qt::AlignVCenter | (right ? Qt::AlignRight : Qt::AlignLeft),
+                     QFontMetrics(painter.font()).elidedText(text, Qt::ElideRight, wide));
+}
+
+void bar(QPainter& painter, const QRect& place, double share, const QColor& ink) {
+    painter.fillRect(place, theme().rule);
+    painter.fillRect(place.left(), place.top(),
+                     static_cast<int>(std::lround(std::clamp(share, 0.0, 1.0) * place.width())), place.height(), ink);
+}
+
+}  // namespace
+
+BalancePanel::BalancePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("balancePanel");
+    setFixedHeight(panel_height);
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(8, 8, 8, 6);
+    layout->setSpacing(20);
+    auto* list = new QVBoxLayout;
+    list->setSpacing(2);
+    pages_ = new QStackedWidget;
+    const auto page = [&](Page which, const char* name, const QString& title, const QString& key, QWidget* widget) {
+        auto* b = new QToolButton;
+        b->setObjectName(name);
+        b->setText(title + "  " + key);
+        b->setCheckable(true);
+        b->setFixedSize(head_width - 28, 28);
+        b->setFocusPolicy(Qt::NoFocus);
+        connect(b, &QToolButton::clicked, this, [this, which] {
+            if (work_.balance_page == which) return follow();
+            work_.show_balance_page(which);
+        });
+        connect(&work_, &Workspace::balance_page_changed, b,
+                [this, b, which] { b->setChecked(work_.balance_page == which); });
+        b->setChecked(work_.balance_page == which);
+        list->addWidget(b);
+        pages_->addWidget(widget);
+    };
+    page(Page::headroom, "pageHeadroom", tr("headroom plan"), "Y", new HeadroomPage(work, pages_));
+    page(Page::build_up, "pageBuildUp", tr("build-up"), "B", new BuildUpPage(work, pages_));
+    page(Page::cover, "pageCover", tr("what covers this row"), "U", new CoverPage(work, pages_));
+    page(Page::mono, "pageMono", tr("loss in mono"), "Shift+O", new MonoPage(work, pages_));
+    page(Page::picture, "pagePicture", tr("stereo picture"), "I", new PicturePage(work, pages_));
+    list->addStretch();
+    layout->addLayout(list);
+    layout->addWidget(pages_, 1);
+    connect(&work_, &Workspace::balance_page_changed, this, &BalancePanel::follow);
+    follow();
+}
+
+void BalancePanel::follow() {
+    if (work_.balance_page != Page::none) pages_->setCurrentIndex(static_cast<int>(work_.balance_page) - 1);
+}
+
+void BalancePanel::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.fillRect(rect(), theme().panel);
+    painter.setPen(theme().faint);
+    painter.drawLine(0, 0, width(), 0);
+    painter.setPen(theme().rule);
+    painter.drawLine(head_width - 10, 8, head_width - 10, height() - 8);
+}
+
+// --- headroom plan --------------------------------------------------------------------------------------------------
+
+HeadroomPage::HeadroomPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(400, 20, 0, 0);
+    column->setSpacing(6);
+    for (int n = 0; n < 3; ++n) {
+        auto* b = new QPushButton;
+        b->setObjectName("proposal" + QString::number(n + 1));
+        b->setAccessibleName(tr("Proposal %1").arg(n + 1));
+        b->setFixedHeight(40);
+        b->setStyleSheet("text-align: left; padding: 1px 8px; font-size: 11px;");
+        b->installEventFilter(this);
+        connect(b, &QPushButton::clicked, this, [this, n] {
+            const auto& plan = work_.mix.headroom();
+            if (!plan || static_cast<size_t>(n) >= plan->proposals.size()) return;
+            const Proposal p = plan->proposals[static_cast<size_t>(n)];
+            work_.show_ghosts({});
+            work_.document.edit(tr("Headroom plan: %n fader(s) down", nullptr, static_cast<int>(p.faders.size())),
+                                with_proposal(work_.document.session(), p));
+        });
+        column->addWidget(b);
+        proposals_.push_back(b);
+    }
+    column->addStretch();
+    connect(&work_.mix, &MixWatch::headroom_changed, this, &HeadroomPage::follow);
+    connect(&work_.mix, &MixWatch::changed, this, qOverload<>(&QWidget::update));
+    follow();
+}
+
+QString HeadroomPage::words(const Proposal& p) const {
+    QString who;
+    if (p.way == Remake::all_down) {
+        who = tr("Everything");
+    } else if (p.way == Remake::not_anchors) {
+        who = tr("All but the anchors");
+    } else {
+        QStringList names;
+        for (const auto& [id, db] : p.faders) names << name_of(work_, id);
+        who = names.join(", ");
+    }
+    const QString change = p.balance_change_db > 0.0 ? tr("the balance changes by %1").arg(db_text(p.balance_change_db))
+                                                     : tr("the balance stays");
+    return tr("%1: down by %2\npeak %3, %4").arg(who, db_text(p.by_db), level_text(p.peak_dbfs, "dBFS"), change) +
+           (p.reaches ? QString() : tr("; not enough"));
+}
+
+void HeadroomPage::follow() {
+    const auto& plan = work_.mix.headroom();
+    moment_ = 0;
+    for (size_t n = 0; n < proposals_.size(); ++n) {
+        const bool there = plan && n < plan->proposals.size();
+        proposals_[n]->setVisible(there);
+        if (!there) continue;
+        const QString text = words(plan->proposals[n]);
+        proposals_[n]->setText(text);
+        proposals_[n]->setToolTip(text);
+        proposals_[n]->setAccessibleName(text);
+    }
+    work_.show_ghosts({});
+    update();
+}
+
+bool HeadroomPage::eventFilter(QObject* watched, QEvent* event) {
+    const auto& plan = work_.mix.headroom();
+    for (size_t n = 0; n < proposals_.size(); ++n) {
+        if (watched != proposals_[n] || !plan || n >= plan->proposals.size()) continue;
+        if (event->type() == QEvent::Enter || event->type() == QEvent::FocusIn) {
+            Workspace::Ghosts ghosts;
+            for (const auto& [id, db] : plan->proposals[n].faders) ghosts[id] = db;
+            work_.show_ghosts(std::move(ghosts));
+        } else if (event->type() == QEvent::Leave || event->type() == QEvent::FocusOut) {
+            work_.show_ghosts({});
+        }
+    }
+    return QWidget::eventFilter(watched, event);
+}
+
+void HeadroomPage::mousePressEvent(QMouseEvent* event) {
+    const auto& plan = work_.mix.headroom();
+    if (!plan || event->position().y() > 24) return;
+    const auto n = static_cast<size_t>(std::max(0.0, event->position().x()) / 76.0);
+    if (n >= plan->worst.size()) return;
+    moment_ = n;
+    const double time_s = static_cast<double>(plan->worst[n].frame) / work_.document.session().sample_rate;
+    work_.player.locate(std::max(0.0, time_s - 1.0));
+    update();
+}
+
+void HeadroomPage::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    const auto& plan = work_.mix.headroom();
+    if (!plan || plan->worst.empty()) {
+        isotonus::words(
+            painter, 0, 4, 380,
+            work_.document.session().tracks.empty() ? tr("no tracks") : tr("looking for what makes the peak…"),
+            theme().faint, 13);
+        return;
+    }
+    const double rate = work_.document.session().sample_rate;
+    for (size_t n = 0; n < plan->worst.size(); ++n) {  // the worst moments: a click goes there
+        const QRect place(static_cast<int>(n) * 76, 0, 72, 22);
+        painter.setPen(n == moment_ ? theme().accent : theme().rule);
+        painter.drawRect(place.adjusted(0, 0, -1, -1));
+        painter.setFont(lettering(11));
+        painter.setPen(theme().ink);
+        painter.drawText(place, Qt::AlignCenter, time_text(static_cast<double>(plan->worst[n].frame) / rate));
+    }
+    const Moment& m = plan->worst[std::min(moment_, plan->worst.size() - 1)];
+    isotonus::words(painter, 0, 26, 380,
+                    tr("%1 on the %2 side; made by, in dB each:")
+                        .arg(db_text(m.peak_dbfs, "dBFS"), m.right ? tr("right") : tr("left")),
+                    theme().ink);
+    for (size_t i = 0; i < std::min<size_t>(6, m.contributions.size()); ++i) {
+        const Contribution& c = m.contributions[i];
+        const int y = 44 + static_cast<int>(i) * 18;
+        isotonus::words(painter, 0, y, 150, name_of(work_, c.id), theme().ink);
+        bar(painter, QRect(156, y + 4, 120, 8), c.makes_db / 6.0, theme().above);
+        isotonus::words(painter, 280, y, 50, db_text(c.makes_db), theme().ink, 11, true);
+    }
+    if (plan->proposals.empty()) {
+        const TargetSheet& sheet = work_.document.session().targets;
+        const double room = sheet.mains_high_dbfs - plan->peak_dbfs.value_or(sheet.mains_high_dbfs);
+        isotonus::words(
+            painter, 400, 26, width() - 400,
+            tr("Nothing needs to go down: there is %1 of room up to the top of the window.").arg(db_text(room)),
+            theme().ink, 13);
+    } else {
+        isotonus::words(painter, 400, 0, width() - 400,
+                        tr("What could go down so that the peak falls into its window; the pointer shows the faders:"),
+                        theme().faint);
+    }
+}
+
+// --- build-up -------------------------------------------------------------------------------------------------------
+
+BuildUpPage::BuildUpPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(work), now_(work.build_up) {
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    auto* line = new QHBoxLayout;
+    order_ = new QComboBox;
+    order_->setObjectName("buildUpOrder");
+    order_->setAccessibleName(tr("Order of the build-up"));
+    order_->addItems({tr("beat: kick, bass, snare, hats, melody, the rest"),
+                      tr("band: kit, bass, keys and guitars, voices"), tr("anchors first"),
+                      tr("from silence, row by row"), tr("own: the selected rows first")});
+    const auto button = [&](const char* name, const QString& text, auto work_to_do) {
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        connect(b, &QPushButton::clicked, this, work_to_do);
+        line->addWidget(b);
+        return b;
+    };
+    line->addWidget(order_);
+    start_ = button("buildUpStart", tr("Mute everything and begin"), [this] { start(); });
+    all_ = button("buildUpAll", tr("Or all at their suggested levels"), [this] { take_all(); });
+    back_ = button("buildUpBack", tr("Back"), [this] { step(-1); });
+    next_ = button("buildUpNext", tr("Next track"), [this] { step(1); });
+    take_ = button("buildUpTake", tr("Take the suggested level"), [this] { take_suggestion(); });
+    leave_ = button("buildUpLeave", tr("Leave"), [this] { leave(); });
+    line->addStretch();
+    column->addLayout(line);
+    step_text_ = new QLabel;
+    step_text_->setObjectName("buildUpStep");
+    step_text_->setStyleSheet("font-size: 16px;");
+    advice_ = new QLabel;
+    advice_->setObjectName("buildUpAdvice");
+    headroom_ = new QLabel;
+    headroom_->setObjectName("buildUpHeadroom");
+    column->addWidget(step_text_);
+    column->addWidget(advice_);
+    column->addWidget(headroom_);
+    column->addStretch();
+    connect(&work_.document, &Document::session_changed, this, &BuildUpPage::follow);
+    connect(&work_.mix, &MixWatch::changed, this, &BuildUpPage::follow);
+    follow();
+}
+
+/// All tracks up to this step are heard, those after it are muted.
+Session BuildUpPage::with_step(const Session& session, size_t step) const {
+    Session next = session;
+    for (size_t i = 0; i < now_.tracks.size(); ++i)
+        next = with_track(next, now_.tracks[i], [&](Track& t) { t.mute = i > step; });
+    return next;
+}
+
+void BuildUpPage::start() {
+    const auto family = [this](const Track& t) { return work_.family(t); };
+    now_.tracks = build_up_order(work_.document.session(), static_cast<BuildUpOrder>(order_->currentIndex()), family,
+                                 work_.document.selected());
+    if (now_.tracks.empty()) return;
+    now_.mutes_before.clear();
+    for (const auto& t : work_.document.session().tracks) now_.mutes_before[t->id] = t->mute;
+    now_.step = 0;
+    now_.from_silence = order_->currentIndex() == static_cast<int>(BuildUpOrder::from_silence);
+    work_.document.edit(tr("Build-up: %1").arg(name_of(work_, now_.tracks[0])), with_step(work_.document.session(), 0));
+    work_.document.select_only(now_.tracks[0]);
+}
+
+void BuildUpPage::step(int by) {
+    const auto to = static_cast<int>(now_.step) + by;
+    if (now_.tracks.empty() || to < 0) return;
+    if (to >= static_cast<int>(now_.tracks.size())) return leave();
+    now_.step = static_cast<size_t>(to);
+    work_.document.edit(tr("Build-up: %1").arg(name_of(work_, now_.tracks[now_.step])),
+                        with_step(work_.document.session(), now_.step));
+    work_.document.select_only(now_.tracks[now_.step]);
+}
+
+void BuildUpPage::leave() {
+    if (now_.tracks.empty()) return;
+    Session next = work_.document.session();
+    for (size_t i = now_.step + 1; i < now_.tracks.size(); ++i)
+        next = with_track(next, now_.tracks[i], [&](Track& t) { t.mute = now_.mutes_before[t.id]; });
+    now_.tracks.clear();
+    work_.document.edit(tr("Build-up: done"), std::move(next));
+}
+
+void BuildUpPage::take_suggestion() {
+    const Track* t = now_.tracks.empty() ? nullptr : work_.document.track(now_.tracks[now_.step]);
+    if (!t) return;
+    const double db =
+        suggested_fader_db(work_.document.session(), *t, [this](const Track& x) { return work_.family(x); });
+    work_.document.edit_tracks(tr("Fader %1 %2").arg(name_of(work_, t->id), db_text(db)), {t->id},
+                               [db](Track& track) { track.fader_db = db; });
+}
+
+/// A first guess at once: anchors first, since the others follow them.
+void BuildUpPage::take_all() {
+    const auto family = [this](const Track& x) { return work_.family(x); };
+    Session next = work_.document.session();
+    for (const bool anchors : {true, false})
+        for (const auto& t : work_.document.session().tracks)
+            if (t->anchor == anchors) {
+                const double db = suggested_fader_db(next, *t, family);
+                next = with_track(next, t->id, [db](Track& track) { track.fader_db = db; });
+            }
+    work_.document.edit(tr("All faders at their suggested levels"), std::move(next));
+}
+
+void BuildUpPage::follow() {
+    const bool on = !now_.tracks.empty();
+    const Track* t = on ? work_.document.track(now_.tracks[now_.step]) : nullptr;
+    if (on && !t) now_.tracks.clear();
+    order_->setEnabled(!t);
+    start_->setVisible(!t);
+    all_->setVisible(!t);
+    for (QPushButton* b : {back_, next_, take_, leave_}) b->setVisible(t != nullptr);
+    back_->setEnabled(now_.step > 0);
+    if (!t) {
+        step_text_->setText(tr("Bring the tracks up one at a time."));
+        advice_->setText(tr(
+            "Everything is muted; each step brings one track in. What is set stays, and it can be left at any time."));
+        headroom_->clear();
+        if (work_.balance_page == Page::build_up) work_.show_ghosts({});
+        return;
+    }
+    next_->setText(now_.step + 1 < now_.tracks.size() ? tr("Next: %1").arg(name_of(work_, now_.tracks[now_.step + 1]))
+                                                      : tr("Done"));
+    step_text_->setText(tr("%1 of %2: %3").arg(now_.step + 1).arg(now_.tracks.size()).arg(name_of(work_, t->id)));
+    const double db =
+        suggested_fader_db(work_.document.session(), *t, [this](const Track& x) { return work_.family(x); });
+    advice_->setText(
+        now_.from_silence ? tr("Raise it from silence until it is just heard. Around %1 is where it often ends.")
+                                .arg(db_text(db, "dB", true))
+        : t->anchor
+            ? tr("An anchor: loud and clear of the others. Start at %1.").arg(db_text(db, "dB", true))
+            : tr("Against the anchors, %1 is a place to start from; then by ear.").arg(db_text(db, "dB", true)));
+    const auto& peak = work_.mix.peak();
+    const TargetSheet& sheet = work_.document.session().targets;
+    if (peak && peak->dbfs)
+        headroom_->setText(*peak->dbfs > sheet.mains_high_dbfs
+                               ? tr("The whole song peaks at %1: %2 above its window.")
+                                     .arg(db_text(*peak->dbfs, "dBFS"), db_text(*peak->dbfs - sheet.mains_high_dbfs))
+                               : tr("The whole song peaks at %1: %2 of room.")
+                                     .arg(db_text(*peak->dbfs, "dBFS"), db_text(sheet.mains_high_dbfs - *peak->dbfs)));
+    else
+        headroom_->setText(tr("Nothing is heard yet."));
+    if (work_.balance_page == Page::build_up) work_.show_ghosts({{t->id, db}});
+}
+
+// --- what covers ----------------------------------------------------------------------------------------------------
+
+CoverPage::CoverPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("coverPage");
+    connect(&work_.mix, &MixWatch::audibility_changed, this, [this] {
+        known_in_ = nullptr;
+        update();
+    });
+    connect(&work_.document, &Document::selection_changed, this, qOverload<>(&QWidget::update));
+}
+
+void CoverPage::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    names_.clear();
+    const TrackId id = work_.document.focused();
+    const Audibility* a = work_.mix.audibility(id);
+    if (work_.mix.excited() < 1.0 || !a) {
+        words(painter, 0, 4, width(),
+              work_.mix.excited() < 1.0
+                  ? tr("listening to the tracks: %1 %").arg(std::lround(100.0 * work_.mix.excited()))
+                  : tr("This track is not heard: muted, or its fader is off."),
+              theme().faint, 13);
+        return;
+    }
+    if (known_for_ != id || known_in_ != work_.player.plan()) {
+        known_for_ = id;
+        known_in_ = work_.player.plan();
+        covers_ = work_.mix.covers(id);
+    }
+    words(painter, 0, 0, width(),
+          tr("%1: %2 % of its bands stand above the rest, %3 % at the quiet check's level. What lies over it could go "
+             "down instead:")
+              .arg(name_of(work_, id))
+              .arg(std::lround(100.0 * a->share.value_or(0.0)))
+              .arg(std::lround(100.0 * a->quiet_share.value_or(0.0))),
+          theme().ink);
+    const auto& sections = work_.document.session().sections;
+    for (size_t i = 0; i < covers_.size() && i < 8; ++i) {
+        const int y = 20 + static_cast<int>(i) * 17;
+        words(painter, 0, y, 100, sections.empty() ? tr("the song") : QString::fromStdString(sections[i].name),
+              theme().faint);
+        const Level share = sections.empty() ? a->share : i < a->in_sections.size() ? a->in_sections[i] : std::nullopt;
+        if (!share) {
+            words(painter, 106, y, 120, tr("not playing"), theme().faint);
+            continue;
+        }
+        bar(painter, QRect(106, y + 5, 80, 6), *share, *share < 0.15 ? theme().above : theme().accent);
+        words(painter, 190, y, 44, QString::number(std::lround(*share * 100.0)) + " %", theme().ink, 11, true);
+        int x = 250;
+        for (const Cover& c : covers_[i]) {
+            const QString text = name_of(work_, c.id) + " " + QString::number(std::lround(c.share * 100.0)) + " %";
+            const int wide = QFontMetrics(lettering(11)).horizontalAdvance(text) + 4;
+            if (x + wide > width()) break;
+            words(painter, x, y, wide, text, theme().accent);
+            names_.push_back({QRect(x, y, wide, 16), c.id});
+            x += wide + 14;
+        }
+    }
+}
+
+void CoverPage::mousePressEvent(QMouseEvent* event) {
+    for (const auto& [place, id] : names_)
+        if (place.contains(event->position().toPoint())) return work_.document.select_only(id);
+}
+
+// --- mono -----------------------------------------------------------------------------------------------------------
+
+MonoPage::MonoPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("monoPage");
+    connect(&work_.mix, &MixWatch::changed, this, qOverload<>(&QWidget::update));
+    connect(&work_.player, &Player::plan_changed, this, qOverload<>(&QWidget::update));
+}
+
+void MonoPage::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    rows_.clear();
+    const auto& figures = work_.mix.figures();
+    const Level mix = figures ? mono_loss_db(figures->measurement) : std::nullopt;
+    words(painter, 0, 0, width(),
+          tr("Summed to mono the whole mix changes by %1; by row, the greatest loss first (0 dB: nothing is lost):")
+              .arg(mix ? db_text(*mix) : tr("… dB")),
+          theme().ink);
+    const int per_column = 7, wide = std::max(200, width() / 4);
+    int n = 0;
+    for (const MonoLoss& loss : mono_losses(*work_.player.plan())) {
+        const int x = n / per_column * wide, y = 22 + n % per_column * 18;
+        if (x + wide > width() + 8) break;
+        words(painter, x, y, wide - 130, name_of(work_, loss.id), theme().ink);
+        bar(painter, QRect(x + wide - 124, y + 5, 50, 6), -loss.loss_db / 12.0,
+            loss.loss_db < -4.0 ? theme().above : theme().accent);
+        words(painter, x + wide - 72, y, 58, std::isinf(loss.loss_db) ? tr("gone") : db_text(loss.loss_db), theme().ink,
+              11, true);
+        rows_.push_back({QRect(x, y, wide - 8, 18), loss.id});
+        ++n;
+    }
+}
+
+void MonoPage::mousePressEvent(QMouseEvent* event) {
+    for (const auto& [place, id] : rows_)
+        if (place.contains(event->position().toPoint())) return work_.document.select_only(id);
+}
+
+// --- the stereo picture ---------------------------------------------------------------------------------------------
+
+PicturePage::PicturePage(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("picturePage");
+    connect(&work_.player, &Player::levels_changed, this, qOverload<>(&QWidget::update));
+}
+
+void PicturePage::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    const LiveMix& live = work_.player.live();
+    // Mid goes up, side across: what is mono is an upright line, what would cancel lies flat.
+    const QRect area(0, 0, 260, height() - 4);
+    const QPoint foot(area.center().x(), area.bottom() - 14);
+    const double reach = area.height() - 26;
+    painter.setPen(theme().rule);
+    for (const double ring : {0.25, 0.5, 1.0})
+        painter.drawArc(QRectF(foot.x() - ring * reach, foot.y() - ring * reach, 2 * ring * reach, 2 * ring * reach), 0,
+                        180 * 16);
+    painter.drawLine(foot, QPoint(foot.x(), static_cast<int>(foot.y() - reach)));
+    painter.drawLine(QPointF(foot), QPointF(foot.x() - reach * 0.7071, foot.y() - reach * 0.7071));
+    painter.drawLine(QPointF(foot), QPointF(foot.x() + reach * 0.7071, foot.y() - reach * 0.7071));
+    painter.drawLine(area.left(), foot.y(), area.right(), foot.y());
+    words(painter, foot.x() - static_cast<int>(reach * 0.7071) - 18, foot.y() - static_cast<int>(reach * 0.7071) - 14,
+          16, tr("L"), theme().faint);
+    words(painter, foot.x() + static_cast<int>(reach * 0.7071) + 4, foot.y() - static_cast<int>(reach * 0.7071) - 14,
+          16, tr("R"), theme().faint);
+    QColor ink = theme().accent;
+    ink.setAlphaF(0.5f);
+    painter.setPen(QPen(ink, 1.6));
+    QVector<QPointF> points;
+    if (work_.player.playing())
+        for (const LiveMix::Point& p : live.trace()) {
+            // The distance in dB, -48 dB at the foot; the half below is turned up: only the angle tells.
+            const double mid = (static_cast<double>(p.left) + static_cast<double>(p.right)) / 2.0,
+                         side = (static_cast<double>(p.right) - static_cast<double>(p.left)) / 2.0;
+            const double size = std::hypot(mid, side);
+            if (size < 0.004) continue;
+            const double far = std::clamp((20.0 * std::log10(size) + 48.0) / 48.0, 0.0, 1.0) * reach / size;
+            const double sign = mid < 0.0 ? -1.0 : 1.0;
+            points.push_back(QPointF(foot.x() + sign * side * far, foot.y() - std::fabs(mid) * far));
+        }
+    painter.drawPoints(points.constData(), static_cast<int>(points.size()));
+    words(painter, 300, 0, width() - 300, tr("correlation by band: +1 mono, 0 unrelated, −1 cancels in mono"),
+          theme().faint);
+    const QString names[LiveMix::bands] = {tr("below 120 Hz"), tr("120 – 500 Hz"), tr("500 Hz – 2 kHz"),
+                                           tr("2 – 6 kHz"), tr("above 6 kHz")};
+    for (size_t b = 0; b <= LiveMix::bands; ++b) {
+        const Level value = b < LiveMix::bands ? live.correlation(b) : live.correlation();
+        const int y = 24 + static_cast<int>(b) * 22;
+        words(painter, 300, y, 110, b < LiveMix::bands ? names[b] : tr("all together"), theme().ink);
+        const QRect scale(416, y + 5, 200, 6);
+        painter.fillRect(scale, theme().rule);
+        painter.fillRect(scale.center().x(), y + 2, 1, 12, theme().faint);
+        if (!value) continue;
+        const int at = scale.center().x() + static_cast<int>(*value * scale.width() / 2.0);
+        painter.fillRect(QRect(QPoint(std::min(at, scale.center().x()), scale.top()),
+                               QPoint(std::max(at, scale.center().x()), scale.bottom())),
+                         *value < 0.0 ? theme().above : theme().inside);
+        words(painter, 622, y, 50,
+              QString(*value < 0.0 ? QChar(0x2212) : QChar('+')) + QString::number(std::fabs(*value), 'f', 2),
+              theme().ink, 11, true);
+    }
+}
+
+}  // namespace isotonus

@@ -1,0 +1,209 @@
+#include "app/balance/bus_block.h"
+
+#include <QContextMenuEvent>
+#include <QHBoxLayout>
+#include <QMenu>
+
+#include "app/balance/balance.h"
+
+namespace isotonus {
+
+BusHead::BusHead(Workspace& work, TrackId id, int number, QWidget* parent)
+    : QWidget(parent), work_(work), id_(id), number_(number) {
+    setFixedSize(head_width, row_height());
+    setObjectName("busHead");
+    const auto button = [this](const char* name, const QString& letter, int x, int wide) {
+        auto* b = new QToolButton(this);
+        b->setObjectName(name);
+        b->setText(letter);
+        b->setCheckable(true);
+        b->setGeometry(x, (row_height() - 22) / 2, wide, 22);
+        b->setFocusPolicy(Qt::NoFocus);
+        return b;
+    };
+    const bool is_bus = work_.document.session().find_bus(id);
+    hear_ = button("hearUnder", tr("hear"), head_width - (is_bus ? 106 : 52), 44);
+    hear_->setToolTip(
+        number < 8 ? tr("Hear these rows alone, and back. Nothing of it reaches an export. (Shift+F%1)").arg(number + 1)
+                   : tr("Hear these rows alone, and back. Nothing of it reaches an export."));
+    connect(hear_, &QToolButton::clicked, this, [this] { work_.player.hear_under(id_); });
+    if (!is_bus) return;
+    mute_ = button("mute", "M", head_width - 60, 24);
+    solo_ = button("solo", "S", head_width - 33, 24);
+    const auto flag = [this](bool Bus::*member, const QString& text) {
+        return [this, member, text](bool on) {
+            const QString name = QString::fromStdString(work_.document.session().find_bus(id_)->name);
+            work_.document.edit(text.arg(name),
+                                with_bus(work_.document.session(), id_, [member, on](Bus& b) { b.*member = on; }));
+        };
+    };
+    connect(mute_, &QToolButton::clicked, this, flag(&Bus::mute, tr("Mute %1")));
+    connect(solo_, &QToolButton::clicked, this, flag(&Bus::solo, tr("Solo %1")));
+}
+
+void BusHead::refresh() {
+    const Session& s = work_.document.session();
+    const Bus* bus = s.find_bus(id_);
+    const ControlGroup* group = s.find_group(id_);
+    if (!bus && !group) return;
+    const QString name = QString::fromStdString(bus ? bus->name : group->name);
+    setAccessibleName(name);
+    hear_->setAccessibleName(tr("Hear %1 alone").arg(name));
+    hear_->setChecked(work_.player.hearing() == Player::Hearing::under && work_.player.heard_id() == id_);
+    if (bus) {
+        mute_->setChecked(bus->mute);
+        mute_->setAccessibleName(tr("Mute %1").arg(name));
+        solo_->setChecked(bus->solo);
+        solo_->setAccessibleName(tr("Solo %1").arg(name));
+    }
+    update();
+}
+
+void BusHead::paintEvent(QPaintEvent*) {
+    const Session& s = work_.document.session();
+    const Bus* bus = s.find_bus(id_);
+    const ControlGroup* group = s.find_group(id_);
+    if (!bus && !group) return;
+    QPainter painter(this);
+    painter.fillRect(rect(), theme().ground);
+    const QColor ink = theme().track_ink(bus ? bus->ink : group->ink);
+    if (bus)
+        painter.fillRect(0, 0, 4, height() - 1, ink);
+    else
+        for (int y = 0; y < height() - 1; y += 6)
+            painter.fillRect(0, y, 4, 3, ink);  // a group sums nothing: a dashed edge
+    painter.setFont(lettering(13, true));
+    painter.setPen(theme().ink);
+    const bool two_lines = height() >= 30;
+    const QRect place(16, two_lines ? 2 : 0, head_width - (bus ? 126 : 72), two_lines ? 18 : height());
+    painter.drawText(
+        place, Qt::AlignVCenter,
+        QFontMetrics(painter.font())
+            .elidedText(QString::fromStdString(bus ? bus->name : group->name), Qt::ElideRight, place.width()));
+    if (two_lines) {
+        const auto rows = static_cast<int>(tracks_under(s, id_).size());
+        const Bus* to = bus ? s.find_bus(bus->output) : nullptr;
+        QString below = bus ? tr("bus of %n row(s)", nullptr, rows) : tr("group of %n row(s)", nullptr, rows);
+        if (to) below += tr(", to %1").arg(QString::fromStdString(to->name));
+        painter.setFont(lettering(11));
+        painter.setPen(theme().faint);
+        painter.drawText(QRect(16, height() - 17, place.width(), 14), Qt::AlignVCenter, below);
+    }
+    painter.setPen(theme().rule);
+    painter.drawLine(0, height() - 1, width(), height() - 1);
+    painter.drawLine(width() - 1, 0, width() - 1, height());
+}
+
+void BusHead::rename() {
+    const Session& s = work_.document.session();
+    const Bus* bus = s.find_bus(id_);
+    const std::string before = bus ? bus->name : s.find_group(id_)->name;
+    const auto name = work_.prompter->ask_text(tr("Rename"), tr("Its name"), QString::fromStdString(before));
+    if (!name || name->trimmed().isEmpty()) return;
+    const std::string to = name->trimmed().toStdString();
+    work_.document.edit(tr("Rename %1 to %2").arg(QString::fromStdString(before), name->trimmed()),
+                        bus ? with_bus(s, id_, [&](Bus& b) { b.name = to; })
+                            : with_group(s, id_, [&](ControlGroup& g) { g.name = to; }));
+}
+
+void BusHead::contextMenuEvent(QContextMenuEvent* event) {
+    const Session& s = work_.document.session();
+    QMenu menu;
+    menu.setObjectName("busMenu");
+    connect(menu.addAction(tr("Rename…")), &QAction::triggered, this, [this] { rename(); });
+    connect(menu.addAction(tr("Select its rows")), &QAction::triggered, this, [this] {
+        const auto rows = tracks_under(work_.document.session(), id_);
+        if (!rows.empty()) work_.document.select(rows, rows.front());
+    });
+    if (const Bus* bus = s.find_bus(id_)) {
+        connect(menu.addAction(tr("Trim %1…").arg(db_text(bus->trim_db, "dB", true))), &QAction::triggered, this,
+                [this, now = bus->trim_db] {
+                    const auto text =
+                        work_.prompter->ask_text(tr("Trim of the bus"), tr("dB, −24 … +24"), db_text(now, ""));
+                    const auto db = text ? parse_level(*text) : std::nullopt;
+                    if (db && std::fabs(*db) <= trim_max_db)
+                        work_.document.edit(tr("Trim of the bus %1").arg(db_text(*db, "dB", true)),
+                                            with_bus(work_.document.session(), id_, [&](Bus& b) { b.trim_db = *db; }));
+                });
+        connect(menu.addAction(tr("Add the selected rows")), &QAction::triggered, this,
+                [this] { work_.lead_to(work_.document.selected(), id_); });
+        QMenu* outputs = menu.addMenu(tr("Leads to"));
+        const auto output = [&](const QString& name, TrackId to) {
+            QAction* a = outputs->addAction(name);
+            a->setCheckable(true);
+            a->setChecked(bus->output == to);
+            connect(a, &QAction::triggered, this, [this, to] { work_.lead_to({id_}, to); });
+        };
+        output(tr("the main output"), main_output);
+        for (const Bus& other : s.buses)
+            if (other.id != id_ && !leads_to(s, other.id, id_)) output(QString::fromStdString(other.name), other.id);
+    } else {
+        connect(menu.addAction(tr("Its members are the selected rows")), &QAction::triggered, this, [this] {
+            work_.document.edit(tr("Members of the group"),
+                                with_group(work_.document.session(), id_,
+                                           [this](ControlGroup& g) { g.members = work_.document.selected(); }));
+        });
+    }
+    menu.addSeparator();
+    // Later: the row that asks goes with it.
+    connect(
+        menu.addAction(tr("Remove; its rows stay")), &QAction::triggered, this,
+        [work = &work_, id = id_] { work->remove_bus_or_group(id); }, Qt::QueuedConnection);
+    menu.exec(event->globalPos());
+}
+
+BusBlock::BusBlock(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("busBlock");
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(0, 2, scroll_width, 0);
+    layout->setSpacing(0);
+    connect(&work_.document, &Document::session_changed, this, &BusBlock::follow_session);
+    const auto repaint = [this] {
+        for (const Row& row : rows_) row.head->refresh(), row.lane->refresh();
+    };
+    connect(&work_.player, &Player::hearing_changed, this, repaint);
+    connect(&work_, &Workspace::ghosts_changed, this, repaint);
+    connect(&work_.player, &Player::levels_changed, this, [this] {
+        for (const Row& row : rows_) row.lane->levels_changed();
+    });
+    follow_session();
+}
+
+void BusBlock::follow_session() {
+    const Session& s = work_.document.session();
+    std::vector<TrackId> ids;
+    for (const Bus& b : s.buses) ids.push_back(b.id);
+    for (const ControlGroup& g : s.groups) ids.push_back(g.id);
+    const bool same = std::equal(rows_.begin(), rows_.end(), ids.begin(), ids.end(),
+                                 [](const Row& r, TrackId id) { return r.head->id() == id; });
+    if (!same) {
+        while (QLayoutItem* item = layout()->takeAt(0)) {
+            item->widget()->hide();
+            item->widget()->deleteLater();
+            delete item;
+        }
+        rows_.clear();
+        for (const TrackId id : ids) {
+            auto* row = new QWidget;
+            auto* line = new QHBoxLayout(row);
+            line->setContentsMargins(0, 0, 0, 0);
+            line->setSpacing(0);
+            auto* head = new BusHead(work_, id, static_cast<int>(rows_.size()), row);
+            auto* lane = new BusLane(work_, id, row);
+            line->addWidget(head);
+            line->addWidget(lane, 1);
+            layout()->addWidget(row);
+            rows_.push_back({head, lane});
+        }
+        setVisible(!ids.empty());
+    }
+    for (const Row& row : rows_) row.head->refresh(), row.lane->refresh();
+}
+
+void BusBlock::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.fillRect(rect(), theme().ground);
+    painter.fillRect(0, 0, width(), 2, theme().faint);  // a firm line: what is below stays
+}
+
+}  // namespace isotonus

@@ -1,0 +1,49 @@
+// Buses and control groups: rows below the others that never scroll away.
+#pragma once
+
+#include <QToolButton>
+
+#include "app/desk/lane.h"
+
+namespace isotonus {
+
+/// Name, hearing, mute and solo of a bus or a control group.
+class BusHead : public QWidget {
+    Q_OBJECT
+  public:
+    BusHead(Workspace& work, TrackId id, int number, QWidget* parent);
+    TrackId id() const { return id_; }
+    void refresh();
+
+  protected:
+    void paintEvent(QPaintEvent*) override;
+    void mouseDoubleClickEvent(QMouseEvent*) override { rename(); }
+    void contextMenuEvent(QContextMenuEvent* event) override;
+
+  private:
+    void rename();
+    Workspace& work_;
+    TrackId id_;
+    int number_;
+    QToolButton *hear_, *mute_ = nullptr, *solo_ = nullptr;
+};
+
+class BusBlock : public QWidget {
+    Q_OBJECT
+  public:
+    BusBlock(Workspace& work, QWidget* parent);
+
+  protected:
+    void paintEvent(QPaintEvent*) override;
+
+  private:
+    void follow_session();
+    Workspace& work_;
+    struct Row {
+        BusHead* head;
+        Lane* lane;
+    };
+    std::vector<Row> rows_;
+};
+
+}  // namespace isotonus

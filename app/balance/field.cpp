@@ -1,0 +1,242 @@
+#include "app/balance/field.h"
+
+#include <QKeyEvent>
+#include <QPainter>
+#include <algorithm>
+#include <cmath>
+
+#include "app/balance/balance.h"
+
+namespace isotonus {
+
+Field::Field(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("field");
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    setAccessibleName(tr("Field: tracks by pan and level"));
+    setVisible(work_.field_shown);
+    const auto repaint = [this] { update(); };
+    connect(&work_.document, &Document::session_changed, this, repaint);
+    connect(&work_.document, &Document::selection_changed, this, repaint);
+    connect(&work_.materials, &Materials::changed, this, repaint);
+    connect(&work_.player, &Player::levels_changed, this, repaint);
+    connect(&work_, &Workspace::ghosts_changed, this, repaint);
+    connect(&work_.mix, &MixWatch::audibility_changed, this, repaint);
+    connect(&work_, &Workspace::field_changed, this, [this] {
+        if (work_.field_shown) work_.mix.want_audibility(true);  // the points' sizes come from the same bands
+        setVisible(work_.field_shown);
+        raise();
+    });
+}
+
+QRectF Field::area() const { return QRectF(rect()).adjusted(64, 34, -32, -34); }
+
+double Field::y_of(double fader_db) const {
+    const double share = std::isinf(fader_db) ? 0.0 : (std::clamp(fader_db, -40.0, 12.0) + 42.0) / 54.0;
+    return area().bottom() - share * area().height();
+}
+
+double Field::db_of(double y) const { return (area().bottom() - y) / area().height() * 54.0 - 42.0; }
+
+double Field::radius_of(const Track& track) const {
+    const auto wide = work_.mix.bandwidth(track);
+    return wide ? 7.0 + 18.0 * *wide : 9.0;  // a middle size until its bands are known
+}
+
+QPointF Field::place_of(const Track& track) const {
+    const double pan = track.sides_apart ? (track.left_pan + track.right_pan) / 2.0 : track.pan;
+    return {area().center().x() + pan * area().width() / 2.0, y_of(track.fader_db)};
+}
+
+TrackId Field::at(const QPointF& place) const {
+    TrackId found = 0;
+    double nearest = 1e9;
+    for (const auto& t : work_.document.session().tracks) {
+        const QPointF d = place_of(*t) - place;
+        const double distance = std::hypot(d.x(), d.y());
+        if (distance < std::max(10.0, radius_of(*t)) && distance < nearest) nearest = distance, found = t->id;
+    }
+    return found;
+}
+
+void Field::move_selected(double pan_by, double db_by, uint64_t gesture) {
+    const auto& ids = work_.document.selected();
+    const Track* t = work_.document.track(work_.document.focused());
+    if (!t || ids.empty()) return;
+    const QString name = ids.size() == 1 ? tr("Place %1").arg(QString::fromStdString(t->name))
+                                         : tr("Place %n track(s)", nullptr, static_cast<int>(ids.size()));
+    work_.document.edit_tracks(
+        name, ids,
+        [=](Track& track) {
+            if (pan_by != 0.0) {
+                track.pan = std::clamp(track.pan + pan_by, -1.0, 1.0);
+                track.left_pan = std::clamp(track.left_pan + pan_by, -1.0, 1.0);
+                track.right_pan = std::clamp(track.right_pan + pan_by, -1.0, 1.0);
+            }
+            if (db_by != 0.0)
+                track.fader_db = std::isinf(track.fader_db)       ? (db_by > 0.0 ? -40.0 + db_by : silence_db)
+                                 : track.fader_db + db_by < -41.0 ? silence_db
+                                                                  : std::min(track.fader_db + db_by, fader_max_db);
+        },
+        gesture);
+}
+
+void Field::mousePressEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton) return;
+    setFocus();
+    last_ = pressed_ = event->position();
+    const TrackId id = at(last_);
+    if (!id) {
+        framing_ = true;
+        return;
+    }
+    select_by_click(work_.document, id, event->modifiers());
+    dragging_ = !(event->modifiers() & Qt::ControlModifier);
+    gesture_ = work_.document.new_gesture();
+}
+
+void Field::mouseMoveEvent(QMouseEvent* event) {
+    const QPointF here = event->position();
+    if (dragging_) {
+        const double fine = event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0;
+        const QPointF by = here - last_;
+        move_selected(by.x() * fine * 2.0 / area().width(), -by.y() * fine * 54.0 / area().height(), gesture_);
+        last_ = here;
+    } else if (framing_) {  // a frame drawn over points selects them
+        last_ = here;
+        update();
+        return;
+    }
+    const Track* t = work_.document.track(dragging_ ? work_.document.focused() : at(here));
+    if (t)
+        emit work_.hint(
+            tr("%1: fader %2, pan %3").arg(QString::fromStdString(t->name), db_text(t->fader_db), pan_text(t->pan)));
+    else
+        emit work_.hint(tr("Drag points: across is pan, up is level. A frame selects several."));
+}
+
+void Field::mouseReleaseEvent(QMouseEvent*) {
+    if (framing_) {
+        const QRectF frame = QRectF(pressed_, last_).normalized();
+        std::vector<TrackId> ids;
+        for (const auto& t : work_.document.session().tracks)
+            if (frame.contains(place_of(*t))) ids.push_back(t->id);
+        if (!ids.empty()) work_.document.select(ids, ids.front());
+    }
+    dragging_ = framing_ = false;
+    update();
+}
+
+void Field::mouseDoubleClickEvent(QMouseEvent* event) {
+    if (const TrackId id = at(event->position()))
+        work_.document.edit_tracks(tr("Place in the centre at 0 dB"), work_.document.moved_with(id),
+                                   [](Track& t) { t.pan = t.fader_db = 0.0; });
+}
+
+void Field::keyPressEvent(QKeyEvent* event) {
+    const double db = event->modifiers() & Qt::ShiftModifier     ? 0.1
+                      : event->modifiers() & Qt::ControlModifier ? 3.0
+                                                                 : 1.0;
+    switch (event->key()) {
+        case Qt::Key_Up:
+            return move_selected(0.0, db, 0);
+        case Qt::Key_Down:
+            return move_selected(0.0, -db, 0);
+        case Qt::Key_Left:
+            return move_selected(-0.05 * db, 0.0, 0);
+        case Qt::Key_Right:
+            return move_selected(0.05 * db, 0.0, 0);
+        default:
+            QWidget::keyPressEvent(event);
+    }
+}
+
+void Field::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.fillRect(rect(), theme().ground);
+    painter.setFont(lettering(11));
+    const QRectF a = area();
+    for (const double db : {12.0, 6.0, 0.0, -6.0, -12.0, -18.0, -24.0, -30.0, -40.0}) {
+        const int y = static_cast<int>(y_of(db));
+        painter.setPen(db == 0.0 ? theme().faint : theme().rule);
+        painter.drawLine(static_cast<int>(a.left()), y, static_cast<int>(a.right()), y);
+        painter.setPen(theme().faint);
+        painter.drawText(QRect(8, y - 8, 48, 16), Qt::AlignRight | Qt::AlignVCenter,
+                         db_text(db, "", true).remove(".0"));
+    }
+    painter.drawText(QRect(8, static_cast<int>(a.bottom()) - 8, 48, 16), Qt::AlignRight | Qt::AlignVCenter, tr("off"));
+    painter.drawText(QRect(8, 8, 70, 16), Qt::AlignVCenter, tr("fader dB"));
+    for (const double pan : {-1.0, -0.5, 0.0, 0.5, 1.0}) {
+        const int x = static_cast<int>(a.center().x() + pan * a.width() / 2.0);
+        painter.setPen(pan == 0.0 ? theme().faint : theme().rule);
+        painter.drawLine(x, static_cast<int>(a.top()), x, static_cast<int>(a.bottom()));
+        painter.setPen(theme().faint);
+        painter.drawText(QRect(x - 24, static_cast<int>(a.bottom()) + 8, 48, 16), Qt::AlignCenter, pan_text(pan));
+    }
+    painter.setRenderHint(QPainter::Antialiasing);
+    for (const auto& t : work_.document.session().tracks) {
+        const QPointF at = place_of(*t);
+        const double radius = radius_of(*t);
+        const bool heard = work_.document.session().is_heard(*t), selected = work_.document.is_selected(t->id);
+        const auto* bars = work_.player.meters().find(t->id);
+        const double live = bars ? std::clamp((bars->after_fader.level_db + 48.0) / 48.0, 0.0, 1.0) : 0.0;
+        QColor fill = theme().track_ink(t->ink);
+        fill.setAlphaF(static_cast<float>(heard ? 0.16 + 0.7 * live : 0.06));  // brighter while it sounds
+        painter.setBrush(fill);
+        painter.setPen(QPen(selected ? theme().accent : theme().track_ink(t->ink), selected ? 2.5 : 1.2,
+                            heard ? Qt::SolidLine : Qt::DotLine));
+        painter.drawEllipse(at, radius, radius);
+        if (t->anchor) {
+            painter.setBrush(theme().ink);
+            painter.setPen(Qt::NoPen);
+            painter.drawPolygon(QPolygonF({at + QPointF(-5, 4), at + QPointF(0, -4), at + QPointF(5, 4)}));
+        }
+        if (const auto ghost = work_.ghosts().find(t->id); ghost != work_.ghosts().end()) {
+            painter.setBrush(Qt::NoBrush);
+            painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
+            painter.drawEllipse(QPointF(at.x(), y_of(ghost->second)), radius, radius);
+        }
+    }
+    // Names beside their points, from above to below: at the right, else at the left, else moved down on a thread.
+    std::vector<const Track*> order;
+    for (const auto& t : work_.document.session().tracks) order.push_back(t.get());
+    std::stable_sort(order.begin(), order.end(),
+                     [this](const Track* x, const Track* y) { return place_of(*x).y() < place_of(*y).y(); });
+    std::vector<QRect> named;
+    painter.setFont(lettering(11));
+    for (const Track* t : order) {
+        const QPointF at = place_of(*t);
+        const double radius = radius_of(*t);
+        const QString name = QString::fromStdString(t->name);
+        const int wide = painter.fontMetrics().horizontalAdvance(name) + 2;
+        const QRect right(static_cast<int>(at.x() + radius + 5), static_cast<int>(at.y()) - 8, wide, 15);
+        const QRect left = right.translated(-wide - 10 - static_cast<int>(2.0 * radius), 0);
+        const auto is_free = [&](const QRect& r) {
+            return rect().contains(r) &&
+                   std::none_of(named.begin(), named.end(), [&](const QRect& n) { return n.intersects(r); });
+        };
+        QRect place = is_free(right) ? right : left;
+        for (int down = 8; !is_free(place) && down < 200; down += 8)
+            place = is_free(right.translated(0, down)) ? right.translated(0, down) : left.translated(0, down);
+        named.push_back(place);
+        if (place.top() > at.y() + 10.0) {  // a thread from the point to its name
+            painter.setPen(QPen(theme().faint, 0.6));
+            painter.drawLine(at,
+                             QPointF(place.left() > at.x() ? place.left() - 2 : place.right() + 2, place.center().y()));
+        }
+        painter.setPen(work_.document.session().is_heard(*t) ? theme().ink : theme().faint);
+        painter.drawText(place, Qt::AlignVCenter, name);
+    }
+    if (framing_) {
+        painter.setBrush(Qt::NoBrush);
+        painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
+        painter.drawRect(QRectF(pressed_, last_).normalized());
+    }
+    if (hasFocus()) {
+        painter.setBrush(Qt::NoBrush);
+        painter.setPen(theme().accent);
+        painter.drawRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5));
+    }
+}
+
+}  // namespace isotonus

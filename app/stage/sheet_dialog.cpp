@@ -1,0 +1,288 @@
+#include "app/stage/sheet_dialog.h"
+
+#include <QDialogButtonBox>
+#include <QFormLayout>
+#include <QHeaderView>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QVBoxLayout>
+#include <algorithm>
+#include <cstdlib>
+
+#include "app/desk/row_head.h"
+#include "app/style/text.h"
+#include "core/session/session_file.h"
+
+namespace isotonus {
+
+QString measure_words(Measure measure) {
+    switch (measure) {
+        case Measure::peak:
+            return SheetDialog::tr("sample peak");
+        case Measure::average:
+            return average_label();
+        case Measure::true_peak:
+            return SheetDialog::tr("true peak");
+        case Measure::short_term:
+            return SheetDialog::tr("loudest 3 s");
+        case Measure::vu:
+            break;
+    }
+    return SheetDialog::tr("VU maximum");
+}
+
+namespace {
+
+enum Column { word_column, family_column, kind_column, measure_column, low_column, aim_column, high_column, columns };
+
+/// With a true minus sign, and either sign typed.
+class LevelBox : public QDoubleSpinBox {
+  public:
+    QString textFromValue(double value) const override { return db_text(value, "").trimmed(); }
+    double valueFromText(const QString& text) const override { return parse_level(text).value_or(value()); }
+    QValidator::State validate(QString& text, int&) const override {
+        return parse_level(text) ? QValidator::Acceptable : QValidator::Intermediate;
+    }
+};
+
+QDoubleSpinBox* level_box(double value) {
+    auto* box = new LevelBox;
+    box->setRange(-60.0, 0.0);
+    box->setDecimals(1);
+    box->setSingleStep(0.5);
+    box->setValue(value);
+    box->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    return box;
+}
+
+}  // namespace
+
+fs::path SheetDialog::own_folder() {
+    const char* config = std::getenv("XDG_CONFIG_HOME");
+    const char* home = std::getenv("HOME");
+    const fs::path base = config && *config ? fs::path(config) : fs::path(home && *home ? home : "/tmp") / ".config";
+    return base / "isotonus" / "sheets";
+}
+
+SheetDialog::SheetDialog(Workspace& work, QWidget* parent) : QDialog(parent), work_(work) {
+    setObjectName("sheetDialog");
+    setWindowTitle(tr("Target sheet"));
+    resize(820, 460);
+    auto* layout = new QVBoxLayout(this);
+    auto* top = new QHBoxLayout;
+    choice_ = new QComboBox;
+    choice_->setObjectName("sheetChoice");
+    choice_->setAccessibleName(tr("Target sheet"));
+    top->addWidget(new QLabel(tr("Sheet")));
+    top->addWidget(choice_, 1);
+    const auto button = [&](QHBoxLayout* to, const char* name, const QString& text, const QString& why, auto method) {
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        b->setToolTip(why);
+        b->setAutoDefault(false);
+        connect(b, &QPushButton::clicked, this, method);
+        to->addWidget(b);
+    };
+    button(top, "sheetKeep", tr("Keep as my own…"), tr("Keeps what stands here under a name, for other sessions too."),
+           &SheetDialog::keep_as_own);
+    button(top, "sheetImport", tr("Import…"), tr("A sheet from a JSON file."), &SheetDialog::import_sheet);
+    button(top, "sheetExport", tr("Export…"), tr("What stands here as a JSON file."), &SheetDialog::export_sheet);
+    layout->addLayout(top);
+    auto* why = new QLabel(
+        tr("The first line that fits a track gives its window; empty fields fit all. The last two lines are for "
+           "what no other line fits."));
+    why->setWordWrap(true);
+    layout->addWidget(why);
+    table_ = new QTableWidget(0, columns);
+    table_->setObjectName("sheetTable");
+    table_->setHorizontalHeaderLabels(
+        {tr("word in the name"), tr("family"), tr("kind"), tr("measure"), tr("from"), tr("aim"), tr("to")});
+    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Interactive);
+    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+    table_->verticalHeader()->hide();
+    table_->verticalHeader()->setDefaultSectionSize(32);
+    table_->setShowGrid(false);
+    const int widths[] = {150, 130, 130, 150, 70, 70, 70};
+    for (int c = 0; c < columns; ++c) table_->setColumnWidth(c, widths[c]);
+    layout->addWidget(table_, 1);
+    auto* rules = new QHBoxLayout;
+    button(rules, "ruleAdd", tr("Add a line"), tr("A window for some tracks only."), &SheetDialog::add_rule);
+    button(rules, "ruleRemove", tr("Remove the line"), tr("Takes the chosen line away."), &SheetDialog::remove_rule);
+    rules->addStretch();
+    layout->addLayout(rules);
+    auto* form = new QHBoxLayout;
+    const auto field = [&](const QString& text, QWidget* w) {
+        form->addWidget(new QLabel(text));
+        form->addWidget(w);
+        form->addSpacing(12);
+    };
+    field(tr("Peak ceiling, dBFS"), ceiling_ = level_box(-6.0));
+    ceiling_->setObjectName("sheetCeiling");
+    field(tr("Mains from"), mains_low_ = level_box(-10.0));
+    field(tr("to"), mains_high_ = level_box(-6.0));
+    spikes_ = new QCheckBox(tr("count spikes"));
+    spikes_->setObjectName("sheetSpikes");
+    spikes_->setToolTip(
+        tr("Off: a track's peak is what remains without the up to three short moments that alone set it."));
+    form->addWidget(spikes_);
+    form->addStretch();
+    layout->addLayout(form);
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
+    buttons->button(QDialogButtonBox::Ok)->setText(tr("Use"));
+    buttons->button(QDialogButtonBox::Ok)->setObjectName("sheetUse");
+    layout->addWidget(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, this, &SheetDialog::take);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(choice_, &QComboBox::activated, this, [this](int n) {
+        if (n >= 0 && static_cast<size_t>(n) < sheets_.size()) show_sheet(sheets_[static_cast<size_t>(n)]);
+    });
+    list_sheets();
+    show_sheet(work_.document.session().targets);
+}
+
+void SheetDialog::list_sheets() {
+    sheets_ = built_in_sheets();
+    std::error_code problem;
+    std::vector<fs::path> files;
+    for (const auto& entry : fs::directory_iterator(own_folder(), problem))
+        if (entry.path().extension() == ".json") files.push_back(entry.path());
+    std::sort(files.begin(), files.end());
+    for (const fs::path& file : files)
+        if (auto own = read_sheet(file)) sheets_.push_back(std::move(*own));
+    choice_->clear();
+    for (const TargetSheet& s : sheets_) choice_->addItem(QString::fromStdString(s.name));
+}
+
+void SheetDialog::add_row(const QString& word, int family, int kind, const Target& target) {
+    const int row = table_->rowCount();
+    table_->insertRow(row);
+    auto* name = new QLineEdit(word);
+    name->setAccessibleName(tr("word in the name"));
+    table_->setCellWidget(row, word_column, name);
+    auto* families = new QComboBox;
+    families->addItem(tr("any"));
+    for (size_t n = 0; n < family_names.size(); ++n) families->addItem(family_word(static_cast<Family>(n)));
+    families->setCurrentIndex(family + 1);
+    table_->setCellWidget(row, family_column, families);
+    auto* kinds = new QComboBox;
+    kinds->addItems({tr("any"), tr("percussive"), tr("sustained")});
+    kinds->setCurrentIndex(kind + 1);
+    table_->setCellWidget(row, kind_column, kinds);
+    auto* measures = new QComboBox;
+    for (size_t n = 0; n < measure_names.size(); ++n) measures->addItem(measure_words(static_cast<Measure>(n)));
+    measures->setCurrentIndex(static_cast<int>(target.measure));
+    table_->setCellWidget(row, measure_column, measures);
+    table_->setCellWidget(row, low_column, level_box(target.low_dbfs));
+    table_->setCellWidget(row, aim_column, level_box(target.aim_dbfs));
+    table_->setCellWidget(row, high_column, level_box(target.high_dbfs));
+}
+
+void SheetDialog::show_sheet(const TargetSheet& sheet) {
+    name_ = QString::fromStdString(sheet.name);
+    choice_->setCurrentIndex(choice_->findText(name_));
+    table_->setRowCount(0);
+    for (const TargetRule& r : sheet.rules)
+        add_row(QString::fromStdString(r.word), r.family ? static_cast<int>(*r.family) : -1,
+                r.kind ? static_cast<int>(*r.kind) : -1, r.target);
+    add_row({}, -1, static_cast<int>(Kind::percussive), sheet.percussive);
+    add_row({}, -1, static_cast<int>(Kind::sustained), sheet.sustained);
+    for (int row = table_->rowCount() - 2; row < table_->rowCount(); ++row)
+        for (const int column : {word_column, family_column, kind_column})
+            table_->cellWidget(row, column)->setEnabled(false);
+    ceiling_->setValue(sheet.peak_ceiling_dbfs);
+    mains_low_->setValue(sheet.mains_low_dbfs);
+    mains_high_->setValue(sheet.mains_high_dbfs);
+    spikes_->setChecked(sheet.count_spikes);
+}
+
+TargetSheet SheetDialog::shown() const {
+    TargetSheet sheet;
+    sheet.name = name_.toStdString();
+    for (int row = 0; row < table_->rowCount(); ++row) {
+        const auto combo = [&](int column) {
+            return static_cast<QComboBox*>(table_->cellWidget(row, column))->currentIndex();
+        };
+        const auto level = [&](int column) {
+            return static_cast<QDoubleSpinBox*>(table_->cellWidget(row, column))->value();
+        };
+        TargetRule rule;
+        rule.word = static_cast<QLineEdit*>(table_->cellWidget(row, word_column))->text().trimmed().toStdString();
+        if (combo(family_column) > 0) rule.family = static_cast<Family>(combo(family_column) - 1);
+        if (combo(kind_column) > 0) rule.kind = static_cast<Kind>(combo(kind_column) - 1);
+        const double low = std::min(level(low_column), level(high_column)),
+                     high = std::max(level(low_column), level(high_column));
+        rule.target = {static_cast<Measure>(combo(measure_column)), low, std::clamp(level(aim_column), low, high),
+                       high};
+        if (row == table_->rowCount() - 2)
+            sheet.percussive = rule.target;
+        else if (row == table_->rowCount() - 1)
+            sheet.sustained = rule.target;
+        else
+            sheet.rules.push_back(rule);
+    }
+    sheet.peak_ceiling_dbfs = ceiling_->value();
+    sheet.mains_low_dbfs = std::min(mains_low_->value(), mains_high_->value());
+    sheet.mains_high_dbfs = std::max(mains_low_->value(), mains_high_->value());
+    sheet.count_spikes = spikes_->isChecked();
+    return sheet;
+}
+
+void SheetDialog::add_rule() {
+    TargetSheet sheet = shown();
+    sheet.rules.push_back({"", Family::other, {}, sheet.sustained});
+    show_sheet(sheet);
+}
+
+void SheetDialog::remove_rule() {
+    TargetSheet sheet = shown();
+    const int row = table_->currentRow();
+    if (row < 0 || static_cast<size_t>(row) >= sheet.rules.size()) return;
+    sheet.rules.erase(sheet.rules.begin() + row);
+    show_sheet(sheet);
+}
+
+void SheetDialog::keep_as_own() {
+    const auto name = work_.prompter->ask_text(tr("Keep the sheet"), tr("Its name"), name_);
+    if (!name || name->trimmed().isEmpty()) return;
+    name_ = name->trimmed();
+    std::error_code problem;
+    fs::create_directories(own_folder(), problem);
+    const fs::path file = own_folder() / (QString(name_).replace('/', '-').toStdString() + ".json");
+    if (const auto kept = write_whole(file, sheet_file_text(shown())); !kept) {
+        work_.prompter->complain(QString::fromStdString(kept.error().text()));
+        return;
+    }
+    const TargetSheet sheet = shown();
+    list_sheets();
+    show_sheet(sheet);
+}
+
+void SheetDialog::export_sheet() {
+    auto file = work_.prompter->save_file(tr("Export the sheet"), tr("Target sheet (*.json)"),
+                                          fs::path(name_.toStdString() + ".json"));
+    if (!file) return;
+    if (file->extension().empty()) *file += ".json";
+    if (const auto done = write_whole(*file, sheet_file_text(shown())); !done)
+        work_.prompter->complain(QString::fromStdString(done.error().text()));
+}
+
+void SheetDialog::import_sheet() {
+    const auto file = work_.prompter->open_file(tr("Import a sheet"), tr("Target sheet (*.json)"));
+    if (!file) return;
+    const auto sheet = read_sheet(*file);
+    if (sheet)
+        show_sheet(*sheet);
+    else
+        work_.prompter->complain(QString::fromStdString(sheet.error().text()));
+}
+
+void SheetDialog::take() {
+    Session next = work_.document.session();
+    next.targets = shown();
+    if (next.targets != work_.document.session().targets)
+        work_.document.edit(tr("Target sheet '%1'").arg(name_), std::move(next));
+    accept();
+}
+
+}  // namespace isotonus

@@ -1,0 +1,114 @@
+// What a track plays before its trim: clips of a file (or of a pair), its choice of channels, its offset taken away.
+// Nothing here changes a file; every part is a setting that can be undone.
+#pragma once
+
+#include <array>
+#include <optional>
+
+#include "core/audio/crossover.h"
+#include "core/audio/media.h"
+
+namespace isotonus {
+
+/// A piece of a track's file, placed in the song.  Frames at the session's rate.
+struct Clip {
+    int64_t start = 0;     ///< where it begins in the song, 0 or later
+    int64_t offset = 0;    ///< where it begins in the file
+    int64_t frames = 0;    ///< how long it is
+    double gain_db = 0.0;  ///< -36 … +36
+    int64_t fade_in = 0;   ///< frames; the gain rises as sin^2(pi/2 t)
+    int64_t fade_out = 0;  ///< frames; falls as cos^2(pi/2 t): two fades of one material across each other sum to 1
+    int64_t end() const { return start + frames; }
+    bool operator==(const Clip&) const = default;
+};
+inline constexpr double clip_gain_max_db = 36.0;
+
+/// Which channels of a file are heard.
+enum class Channels {
+    as_recorded,  ///< mono or stereo; a file of more channels is folded to stereo
+    swapped,      ///< left and right change places
+    mono,         ///< the mean of both sides
+    one           ///< one channel alone, as mono
+};
+
+/// A part of a track's spectrum: what the low end is kept in the centre by.  `low` is the mean of the sides below the
+/// crossover, mono; `high` is each side without its own lows.  Low and high of a mono track sum to it.
+enum class Band { all, low, high };
+
+struct Source {
+    fs::path file;        ///< absolute while in memory
+    fs::path right_file;  ///< of a pair of mono files the right side; empty: none
+    Channels channels = Channels::as_recorded;
+    int channel = 0;              ///< from 0, for Channels::one
+    bool offset_removed = false;  ///< the mean of each channel (its DC offset) is taken away
+    std::vector<Clip> clips;      ///< where they overlap they sum; none: all of the file, from the song's start
+    double delay_fraction = 0.0;  ///< 0 … 1 sample later
+    Band band = Band::all;
+    double crossover_hz = 0.0;  ///< between low and high
+    bool operator==(const Source&) const = default;
+    /// The file as it is, from start to end.
+    bool plain() const {
+        return right_file.empty() && channels == Channels::as_recorded && !offset_removed && clips.empty() &&
+               delay_fraction == 0.0 && band == Band::all;
+    }
+};
+
+/// A source whose files can be reached at once.
+struct ReadySource {
+    Source source;
+    Media media;                     ///< of the file
+    std::optional<Media> right;      ///< of the right file
+    std::array<double, 2> offset{};  ///< what is taken away from each channel heard; 1 is full scale
+    int channels = 0;                ///< heard: 1 or 2
+    int rate = 0;                    ///< the session's, Hz
+    int64_t frames = 0;              ///< up to the end of the last clip
+    int64_t file_frames() const { return std::max(media.frames, right ? right->frames : 0); }
+};
+
+/// Prepares the files of a source (see prepare_media).  Offsets are still 0.
+Result<ReadySource> prepare_source(const Source& source, int session_rate, Progress* progress = nullptr);
+
+/// Where a frame of the file is heard in the song; -1 when no clip holds it.
+int64_t song_frame(const Source& source, int64_t file_frame);
+
+/// How loud a clip is at a frame of the song: its gain and its fades; linear.
+double clip_gain_at(const Clip& clip, int64_t song_frame);
+
+/// Files of more than two channels are folded by ITU-R BS.775 (centre and surrounds at -3 dB to their sides, the low
+/// effects channel left out) where the count is 3 to 6 or 8, in the order of WAVE files; else odd channels go left and
+/// even ones right.  Fractions of a sample are delayed by a Kaiser-windowed sinc of 64 taps (flat within 0.01 dB up to
+/// 0.45 of the rate).  Bands are split by LowBand (crossover.h).  Not safe to share between threads.
+class SourceReader {
+  public:
+    static Result<SourceReader> open(const ReadySource& source);
+
+    int channels() const { return channels_; }
+
+    /// Fills `out` with frames of the song, interleaved; silence where no clip is.  The same samples for any blocks.
+    Result<void> read(int64_t first, int64_t frames, float* out);
+
+    /// Samples that were no numbers, so far.
+    int64_t non_finite() const { return file_.non_finite() + (right_ ? right_->non_finite() : 0); }
+
+  private:
+    explicit SourceReader(SoundReader file) : file_(std::move(file)) {}
+    Result<void> read_file(int64_t first, int64_t frames, float* out);
+    Result<void> read_clips(int64_t first, int64_t frames, float* out);
+    Result<void> read_delayed(int64_t first, int64_t frames, float* out);
+    Result<void> read_band(int64_t first, int64_t frames, float* out);
+
+    Source source_;
+    std::array<double, 2> offset_{};
+    int channels_ = 0;
+    SoundReader file_;
+    std::optional<SoundReader> right_;
+    std::vector<float> raw_, clip_, late_;
+    std::vector<std::array<float, 2>> fold_;  ///< what each channel of the file gives to left and right
+    std::vector<double> taps_;
+    std::optional<LowBand> low_;
+    int whole_channels_ = 0;  ///< before the low band made one of them
+    std::vector<float> cell_in_, cell_out_;
+    int64_t cell_ = -1;  ///< the cell of the song that is in cell_out_; -1: none
+};
+
+}  // namespace isotonus

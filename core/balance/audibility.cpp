@@ -1,0 +1,326 @@
+#include "core/balance/audibility.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+#include "core/audio/fft.h"
+
+namespace isotonus {
+
+namespace {
+
+constexpr int fft_frames = 4096;
+
+double between(const std::vector<std::pair<double, double>>& points, double hz) {
+    if (hz <= points.front().first) return points.front().second;
+    for (size_t i = 1; i < points.size(); ++i)
+        if (hz <= points[i].first) {
+            const auto [f0, v0] = points[i - 1];
+            const auto [f1, v1] = points[i];
+            return v0 + (v1 - v0) * std::log(hz / f0) / std::log(f1 / f0);
+        }
+    return points.back().second;
+}
+
+/// What each band passes on to the others: rounded-exponential filters W(g) = (1 + p g) exp(-p g) with
+/// g = |f - fc| / fc and p = 4 fc / ERB(fc) (Glasberg and Moore, 1990), four bands to each side.
+constexpr size_t spread_reach = 4;
+const std::array<std::array<float, 2 * spread_reach + 1>, band_count>& spreading() {
+    static const auto table = [] {
+        std::array<std::array<float, 2 * spread_reach + 1>, band_count> w{};
+        for (size_t to = 0; to < band_count; ++to)
+            for (size_t k = 0; k <= 2 * spread_reach; ++k) {
+                if (to + k < spread_reach || to + k - spread_reach >= band_count) continue;
+                const double fc = band_middle_hz(to), f = band_middle_hz(to + k - spread_reach);
+                const double pg = 4.0 * std::fabs(f - fc) / erb_hz(fc);
+                w[to][k] = static_cast<float>((1.0 + pg) * std::exp(-pg));
+            }
+        return w;
+    }();
+    return table;
+}
+
+void spread(Bands& bands) {
+    const auto& w = spreading();
+    const Bands in = bands;
+    for (size_t to = 0; to < band_count; ++to) {
+        float sum = 0.0f;
+        for (size_t k = 0; k <= 2 * spread_reach; ++k)
+            if (to + k >= spread_reach && to + k - spread_reach < band_count)
+                sum += w[to][k] * in[to + k - spread_reach];
+        bands[to] = sum;
+    }
+}
+
+/// Thresholds of a listening level, in the unit of excitation (full scale 1).
+struct Thresholds {
+    Bands quiet, masked;
+    explicit Thresholds(double level_db_spl) {
+        // -18 dBFS AES17 is a mean square of -21.01 dB, and is heard at level_db_spl.
+        const double full_scale_db_spl = level_db_spl + 18.0 + aes17_db;
+        for (size_t b = 0; b < band_count; ++b) {
+            const double hz = band_middle_hz(b);
+            quiet[b] = static_cast<float>(std::pow(10.0, (hearing_threshold_db_spl(hz) - full_scale_db_spl) / 10.0));
+            masked[b] = static_cast<float>(std::pow(10.0, masked_threshold_db(hz) / 10.0));
+        }
+    }
+};
+
+/// A track of the plan with its excitation in the mix.
+struct Voice {
+    TrackId id;
+    struct Part {
+        const PlanTrack* track;
+        ExcitationPtr excitation;
+        float left, right, product;  ///< power gains, both sides together
+        int64_t shift;               ///< hops
+    };
+    std::vector<Part> parts;
+
+    /// Mean power of both sides in each band, at the main output.
+    Bands at(int64_t hop, const RenderPlan& plan) const {
+        Bands sum{};
+        for (const Part& p : parts) {
+            const int64_t here = hop - p.shift;
+            if (here < 0 || here >= static_cast<int64_t>(p.excitation->hops.size())) continue;
+            const Excitation::Hop& h = p.excitation->hops[static_cast<size_t>(here)];
+            float ride = 1.0f;
+            if (!p.track->rides.empty()) {
+                const double middle = (static_cast<double>(hop) + 0.5) * Excitation::hop_frames;
+                ride = static_cast<float>(std::pow(p.track->ride_at(middle / plan.sample_rate), 2.0));
+            }
+            const float l = p.left * ride, r = p.right * ride, x = p.product * ride;
+            if (p.excitation->channels == 1)
+                for (size_t b = 0; b < band_count; ++b) sum[b] += l * h.left[b];
+            else
+                for (size_t b = 0; b < band_count; ++b)
+                    sum[b] += std::max(0.0f, l * h.left[b] + r * h.right[b] + x * h.product[b]);
+        }
+        return sum;
+    }
+};
+
+std::vector<Voice> voices_of(const RenderPlan& plan, const ExcitationOf& excitation) {
+    std::vector<Voice> voices;
+    const double main = plan.main_gain * plan.main_gain / 2.0;
+    for (const PlanTrack& t : plan.tracks) {
+        if (!t.heard() || t.to_main.silent()) continue;
+        ExcitationPtr e = excitation(t.material);
+        if (!e) continue;
+        const GainMatrix& g = t.to_main;
+        const double ll = g.left_from_left, lr = g.left_from_right, rl = g.right_from_left, rr = g.right_from_right;
+        Voice::Part part{&t,   e,    0.0f,
+                         0.0f, 0.0f, std::llround(static_cast<double>(t.delay_samples) / Excitation::hop_frames)};
+        if (t.channels == 1) {
+            part.left = static_cast<float>(main * (ll * ll + rr * rr));
+        } else {
+            part.left = static_cast<float>(main * (ll * ll + rl * rl));
+            part.right = static_cast<float>(main * (lr * lr + rr * rr));
+            part.product = static_cast<float>(main * 2.0 * (ll * lr + rl * rr));
+        }
+        if (t.part == Band::low && !voices.empty() && voices.back().id == t.id)
+            voices.back().parts.push_back(part);
+        else
+            voices.push_back({t.id, {part}});
+    }
+    return voices;
+}
+
+float top(const Bands& b) { return *std::max_element(b.begin(), b.end()); }
+
+constexpr float band_range = 0.00316f, hop_range = 0.001f;  ///< -25 dB, -30 dB
+
+}  // namespace
+
+double erb_hz(double hz) { return 24.7 * (4.37 * hz / 1000.0 + 1.0); }
+double erb_number(double hz) { return 21.4 * std::log10(4.37 * hz / 1000.0 + 1.0); }
+double hz_of_erb_number(double number) { return (std::pow(10.0, number / 21.4) - 1.0) / 4.37 * 1000.0; }
+double band_middle_hz(size_t band) { return hz_of_erb_number(static_cast<double>(band) + 1.5); }
+
+double hearing_threshold_db_spl(double hz) {
+    static const std::vector<std::pair<double, double>> table{
+        {20, 78.5},   {25, 68.7},  {31.5, 59.5}, {40, 51.1},    {50, 44.0},   {63, 37.5},   {80, 31.5},   {100, 26.5},
+        {125, 22.1},  {160, 17.9}, {200, 14.4},  {250, 11.4},   {315, 8.6},   {400, 6.2},   {500, 4.4},   {630, 3.0},
+        {800, 2.2},   {1000, 2.4}, {1250, 3.5},  {1600, 1.7},   {2000, -1.3}, {2500, -4.2}, {3150, -6.0}, {4000, -5.4},
+        {5000, -1.5}, {6300, 6.0}, {8000, 12.6}, {10000, 13.9}, {12500, 12.3}};
+    return between(table, hz);
+}
+
+double masked_threshold_db(double hz) {
+    static const std::vector<std::pair<double, double>> table{{50, 13.0},  {100, 5.0},  {200, 0.0},
+                                                              {300, -1.5}, {500, -2.5}, {1000, -3.0}};
+    return between(table, hz);
+}
+
+Result<ExcitationPtr> excitation_of(const ReadySource& source, Progress* progress) {
+    auto reader = SourceReader::open(source);
+    if (!reader) return tl::unexpected(reader.error());
+    auto out = std::make_shared<Excitation>();
+    out->channels = source.channels;
+    // A raised-cosine slope over the outer quarters: leakage falls fast, and little of the time is lost.
+    std::vector<float> window(fft_frames);
+    double window_power = 0.0;
+    for (int i = 0; i < fft_frames; ++i) {
+        const double edge = std::min(i + 0.5, fft_frames - i - 0.5) / (fft_frames / 4.0);
+        const double w = edge < 1.0 ? 0.5 - 0.5 * std::cos(std::numbers::pi * edge) : 1.0;
+        window[static_cast<size_t>(i)] = static_cast<float>(w);
+        window_power += w * w;
+    }
+    std::array<size_t, band_count + 1> first_bin{};  // of each band
+    for (size_t b = 0; b <= band_count; ++b)
+        first_bin[b] = std::min<size_t>(
+            fft_frames / 2,
+            static_cast<size_t>(std::ceil(hz_of_erb_number(static_cast<double>(b) + 1.0) * fft_frames / source.rate)));
+    RealFft left(fft_frames), right(fft_frames);
+    std::vector<float> samples(static_cast<size_t>(Excitation::hop_frames * source.channels));
+    // Power of a bin as mean square: twice |X|^2 over N times the window's power.
+    const auto scale = static_cast<float>(2.0 / (window_power * fft_frames) / 2.0);  // a hop is the mean of two
+    for (int64_t first = 0; first < source.frames; first += Excitation::hop_frames) {
+        if (progress && progress->cancelled()) return fail(source.source.file.string(), "cancelled");
+        if (auto done = reader->read(first, Excitation::hop_frames, samples.data()); !done)
+            return tl::unexpected(done.error());
+        Excitation::Hop hop{};
+        for (int64_t half = 0; half < Excitation::hop_frames; half += fft_frames) {
+            float most = 0.0f;
+            for (int i = 0; i < fft_frames; ++i) {
+                const auto n = static_cast<size_t>(i);
+                const float* x = samples.data() + (half + i) * source.channels;
+                left.time()[n] = x[0] * window[n];
+                right.time()[n] = x[source.channels - 1] * window[n];
+                most = std::max({most, std::fabs(x[0]), std::fabs(x[source.channels - 1])});
+            }
+            if (most == 0.0f) continue;
+            left.forward();
+            if (source.channels == 2) right.forward();
+            const auto l = left.bins(), r = right.bins();
+            for (size_t b = 0; b < band_count; ++b) {
+                float ll = 0.0f, rr = 0.0f, lr = 0.0f;
+                for (size_t k = first_bin[b]; k < first_bin[b + 1]; ++k) {
+                    ll += l[k].real() * l[k].real() + l[k].imag() * l[k].imag();
+                    if (source.channels == 1) continue;
+                    rr += r[k].real() * r[k].real() + r[k].imag() * r[k].imag();
+                    lr += l[k].real() * r[k].real() + l[k].imag() * r[k].imag();
+                }
+                hop.left[b] += ll * scale, hop.right[b] += rr * scale, hop.product[b] += lr * scale;
+            }
+        }
+        spread(hop.left);
+        if (source.channels == 2) spread(hop.right), spread(hop.product);
+        out->hops.push_back(hop);
+    }
+    return ExcitationPtr(std::move(out));
+}
+
+double bandwidth_share(const Excitation& e) {
+    std::array<double, band_count> sum{};
+    for (const Excitation::Hop& h : e.hops)
+        for (size_t b = 0; b < band_count; ++b) sum[b] += static_cast<double>(h.left[b] + h.right[b]);
+    const double most = *std::max_element(sum.begin(), sum.end());
+    if (most <= 0.0) return 0.0;
+    const auto wide = std::count_if(sum.begin(), sum.end(), [most](double s) { return s >= 0.01 * most; });
+    return static_cast<double>(wide) / static_cast<double>(band_count);
+}
+
+std::vector<Audibility> audibility(const RenderPlan& plan, const ExcitationOf& excitation, const Listening& listening,
+                                   const std::vector<int64_t>& sections) {
+    const std::vector<Voice> voices = voices_of(plan, excitation);
+    const Thresholds normal(listening.level_db_spl), quiet(listening.level_db_spl + listening.quiet_db);
+    const int64_t hops = (plan.frames + Excitation::hop_frames - 1) / Excitation::hop_frames;
+    const size_t parts = sections.size() + 1;  // what lies before the first section too
+    struct Count {
+        int64_t bands = 0, heard = 0, quiet = 0;
+    };
+    std::vector<std::vector<Count>> counts(voices.size(), std::vector<Count>(parts));
+    // What each voice has in each hop; twice through, since the loudest hop must be known first.
+    std::vector<Bands> all(voices.size() * static_cast<size_t>(hops));
+    std::vector<float> loudest(voices.size());
+    parallel_for(static_cast<int64_t>(voices.size()), worker_count(), [&](int64_t v) {
+        const auto n = static_cast<size_t>(v);
+        for (int64_t h = 0; h < hops; ++h) {
+            Bands& here = all[n * static_cast<size_t>(hops) + static_cast<size_t>(h)];
+            here = voices[n].at(h, plan);
+            loudest[n] = std::max(loudest[n], top(here));
+        }
+    });
+    size_t part = 0;
+    for (int64_t h = 0; h < hops; ++h) {
+        while (part < sections.size() && h * Excitation::hop_frames + Excitation::hop_frames / 2 >= sections[part])
+            ++part;
+        Bands total{};
+        for (size_t v = 0; v < voices.size(); ++v) {
+            const Bands& own = all[v * static_cast<size_t>(hops) + static_cast<size_t>(h)];
+            for (size_t b = 0; b < band_count; ++b) total[b] += own[b];
+        }
+        for (size_t v = 0; v < voices.size(); ++v) {
+            const Bands& own = all[v * static_cast<size_t>(hops) + static_cast<size_t>(h)];
+            const float strongest = top(own);
+            if (strongest <= loudest[v] * hop_range || strongest <= 0.0f) continue;
+            Count& c = counts[v][part];
+            for (size_t b = 0; b < band_count; ++b) {
+                if (own[b] < strongest * band_range || own[b] < normal.quiet[b]) continue;
+                const float rest = std::max(0.0f, total[b] - own[b]);
+                ++c.bands;
+                c.heard += own[b] > normal.masked[b] * rest + normal.quiet[b] ? 1 : 0;
+                c.quiet += own[b] > quiet.masked[b] * rest + quiet.quiet[b] ? 1 : 0;
+            }
+        }
+    }
+    std::vector<Audibility> found;
+    for (size_t v = 0; v < voices.size(); ++v) {
+        Audibility a;
+        a.id = voices[v].id;
+        Count sum;
+        for (size_t p = 0; p < parts; ++p) {
+            const Count& c = counts[v][p];
+            sum.bands += c.bands, sum.heard += c.heard, sum.quiet += c.quiet;
+            if (p > 0)
+                a.in_sections.push_back(c.bands > 0 ? Level(static_cast<double>(c.heard) / static_cast<double>(c.bands))
+                                                    : std::nullopt);
+        }
+        if (sum.bands > 0) {
+            a.share = static_cast<double>(sum.heard) / static_cast<double>(sum.bands);
+            a.quiet_share = static_cast<double>(sum.quiet) / static_cast<double>(sum.bands);
+        }
+        found.push_back(std::move(a));
+    }
+    return found;
+}
+
+std::vector<Cover> covered_by(const RenderPlan& plan, TrackId id, const ExcitationOf& excitation,
+                              const Listening& listening, int64_t first_frame, int64_t end_frame) {
+    const std::vector<Voice> voices = voices_of(plan, excitation);
+    const auto me = std::find_if(voices.begin(), voices.end(), [id](const Voice& v) { return v.id == id; });
+    if (me == voices.end()) return {};
+    const Thresholds normal(listening.level_db_spl);
+    std::vector<double> over(voices.size());
+    const int64_t first = first_frame / Excitation::hop_frames;
+    const int64_t end = (std::min(end_frame, plan.frames) + Excitation::hop_frames - 1) / Excitation::hop_frames;
+    for (int64_t h = first; h < end; ++h) {
+        const Bands own = me->at(h, plan);
+        const float strongest = top(own);
+        if (strongest <= 0.0f) continue;
+        std::vector<Bands> others;
+        Bands total{};
+        for (const Voice& v : voices) {
+            others.push_back(v.at(h, plan));
+            for (size_t b = 0; b < band_count; ++b) total[b] += others.back()[b];
+        }
+        for (size_t b = 0; b < band_count; ++b) {
+            if (own[b] < strongest * band_range || own[b] < normal.quiet[b]) continue;
+            const float rest = total[b] - own[b];
+            if (rest <= 0.0f || own[b] > normal.masked[b] * rest + normal.quiet[b]) continue;
+            for (size_t v = 0; v < voices.size(); ++v)
+                if (voices[v].id != id) over[v] += static_cast<double>(others[v][b] / rest);
+        }
+    }
+    double sum = 0.0;
+    for (const double o : over) sum += o;
+    std::vector<Cover> covers;
+    for (size_t v = 0; v < voices.size(); ++v)
+        if (sum > 0.0 && over[v] / sum > 0.02) covers.push_back({voices[v].id, over[v] / sum});
+    std::stable_sort(covers.begin(), covers.end(), [](const Cover& a, const Cover& b) { return a.share > b.share; });
+    return covers;
+}
+
+}  // namespace isotonus

@@ -1,0 +1,78 @@
+#include "core/balance/build_up.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace isotonus {
+
+namespace {
+
+bool any_word(const Track& t, std::initializer_list<const char*> words) {
+    return std::any_of(words.begin(), words.end(), [&](const char* w) { return has_word(t.name, w); });
+}
+bool is_kick(const Track& t) { return has_word(t.name, "kick"); }
+bool is_backbeat(const Track& t) { return any_word(t, {"snare", "clap"}); }
+bool is_hat(const Track& t) { return any_word(t, {"hat", "hihat"}); }
+bool is_melody(const Track& t) { return any_word(t, {"melody", "lead", "solo", "theme"}) && !any_word(t, {"counter"}); }
+bool is_second_voice(const Track& t) {
+    return any_word(t, {"hum", "choir", "backing", "bv", "double", "harmony", "adlib"});
+}
+
+int place_of(const Track& t, BuildUpOrder order, Family f) {
+    if (order == BuildUpOrder::anchors) return t.anchor ? 0 : 1;
+    if (order == BuildUpOrder::beat)
+        return is_kick(t)             ? 0
+               : f == Family::bass    ? 1
+               : is_backbeat(t)       ? 2
+               : is_hat(t)            ? 3
+               : is_melody(t)         ? 4
+               : f == Family::drums   ? 5
+               : f == Family::effects ? 8
+                                      : 6;
+    if (order == BuildUpOrder::band)
+        return is_kick(t) || is_backbeat(t)                                        ? 0
+               : f == Family::drums || f == Family::percussion                     ? 1
+               : f == Family::bass                                                 ? 2
+               : f == Family::keys || f == Family::guitars || f == Family::strings ? 3
+               : f == Family::voices                                               ? 5
+               : f == Family::effects                                              ? 6
+                                                                                   : 4;
+    return 0;
+}
+
+}  // namespace
+
+std::vector<TrackId> build_up_order(const Session& session, BuildUpOrder order, const FamilyOf& family,
+                                    const std::vector<TrackId>& first) {
+    std::vector<std::pair<int, TrackId>> places;
+    for (const auto& t : session.tracks) {
+        const bool picked = std::find(first.begin(), first.end(), t->id) != first.end();
+        places.emplace_back(order == BuildUpOrder::own ? (picked ? 0 : 1) : place_of(*t, order, family(*t)), t->id);
+    }
+    std::stable_sort(places.begin(), places.end(), [](const auto& a, const auto& b) { return a.first < b.first; });
+    std::vector<TrackId> ids;
+    for (const auto& [place, id] : places) ids.push_back(id);
+    return ids;
+}
+
+double suggested_fader_db(const Session& session, const Track& track, const FamilyOf& family) {
+    const auto weight = [&](const Track& t) {
+        const Family f = family(t);
+        if (is_kick(t) || f == Family::bass) return 0.0;
+        if (is_backbeat(t)) return -1.0;
+        if (is_hat(t) || f == Family::percussion) return -9.0;
+        if (f == Family::drums) return -5.0;
+        if (f == Family::voices) return is_second_voice(t) ? -8.0 : -2.0;
+        if (is_melody(t)) return -2.0;
+        if (f == Family::keys || f == Family::guitars || f == Family::strings) return -7.0;
+        return f == Family::effects ? -14.0 : -8.0;
+    };
+    if (track.anchor) return 0.0;
+    double sum = 0.0;
+    int count = 0;
+    for (const auto& t : session.tracks)
+        if (t->anchor && !t->mute && std::isfinite(t->fader_db)) sum += t->fader_db, ++count;
+    return weight(track) + (count > 0 ? sum / count : 0.0);
+}
+
+}  // namespace isotonus

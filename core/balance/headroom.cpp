@@ -1,0 +1,183 @@
+#include "core/balance/headroom.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace isotonus {
+
+namespace {
+
+constexpr double furthest_db = 24.0, fine_db = 0.05;
+
+std::vector<TrackId> heard_tracks(const RenderPlan& plan) {
+    std::vector<TrackId> ids;
+    for (const PlanTrack& t : plan.tracks)
+        if (t.heard() && t.part != Band::low) ids.push_back(t.id);
+    return ids;
+}
+
+/// One kind of proposal: these tracks, down by the least that reaches the target.
+struct Search {
+    const Session& session;
+    const MaterialOf& material;
+    double target_dbfs;
+    MixPeaks& peaks;
+    Progress* progress;
+    size_t heard;
+
+    Proposal made(Remake way, const std::vector<TrackId>& ids, double by_db) const {
+        Proposal p;
+        p.way = way;
+        p.by_db = by_db;
+        for (const TrackId id : ids)
+            if (const Track* t = session.find(id)) {
+                const double to = t->fader_db - by_db;
+                p.faders.emplace_back(id, to < fader_floor_db ? silence_db : to);
+            }
+        p.balance_change_db = ids.size() < heard ? by_db : 0.0;
+        return p;
+    }
+
+    Result<Level> peak_with(const Proposal& p) const {
+        const auto found = peaks.find(compile_plan(with_proposal(session, p), material, Solo::left_out), progress);
+        if (!found) return tl::unexpected(found.error());
+        return level_from_gain(static_cast<double>(found->peak));
+    }
+
+    /// Sets p.peak_dbfs and p.reaches.
+    Result<Proposal> tried(Proposal p) const {
+        const auto peak = peak_with(p);
+        if (!peak) return tl::unexpected(peak.error());
+        p.peak_dbfs = *peak;
+        p.reaches = !*peak || **peak <= target_dbfs + 1e-9;
+        return p;
+    }
+
+    Result<Proposal> least(Remake way, const std::vector<TrackId>& ids, double least_db, double most_db) const {
+        auto best = tried(made(way, ids, most_db));
+        if (!best || !best->reaches) return best;
+        double low = least_db, high = most_db;
+        while (high - low > fine_db) {
+            const double middle = (low + high) / 2.0;
+            auto now = tried(made(way, ids, middle));
+            if (!now) return now;
+            if (now->reaches)
+                best = now, high = middle;
+            else
+                low = middle;
+        }
+        return best;
+    }
+};
+
+}  // namespace
+
+Session with_proposal(const Session& session, const Proposal& proposal) {
+    Session next = session;
+    for (auto& track : next.tracks)
+        for (const auto& [id, fader_db] : proposal.faders) {
+            if (track->id != id) continue;
+            Track t = *track;
+            t.fader_db = fader_db;
+            track = std::make_shared<const Track>(std::move(t));
+        }
+    return next;
+}
+
+Result<std::vector<Moment>> moments_of(const PlanPtr& plan, const std::vector<MixPeak>& peaks) {
+    auto reader = PlanReader::open(plan, true);
+    if (!reader) return tl::unexpected(reader.error());
+    Renderer renderer(plan);
+    std::vector<Moment> moments;
+    for (const MixPeak& peak : peaks) {
+        const auto inputs = reader->read(peak.frame, 1);
+        if (!inputs) return tl::unexpected(inputs.error());
+        float out[2] = {};
+        renderer.process(peak.frame, 1, *inputs, out);
+        Moment m;
+        m.frame = peak.frame;
+        m.right = std::fabs(out[1]) > std::fabs(out[0]);
+        const double sum = static_cast<double>(out[m.right ? 1 : 0]);
+        m.peak_dbfs = db_from_gain(std::fabs(sum));
+        for (size_t i = 0; i < plan->tracks.size(); ++i) {
+            const PlanTrack& t = plan->tracks[i];
+            if (!(*inputs)[i] || !t.heard()) continue;
+            const double x = static_cast<double>((*inputs)[i][0]);
+            const double y = t.channels == 2 ? static_cast<double>((*inputs)[i][1]) : 0.0;
+            const GainMatrix& g = t.to_main;
+            const double side = !m.right          ? g.left_from_left * x + g.left_from_right * y
+                                : t.channels == 2 ? g.right_from_left * x + g.right_from_right * y
+                                                  : g.right_from_right * x;
+            const double here = side * t.ride_at(static_cast<double>(peak.frame) / plan->sample_rate) * plan->main_gain;
+            if (t.part == Band::low && !m.contributions.empty() && m.contributions.back().id == t.id)
+                m.contributions.back().makes_db += here;  // both parts of a track together
+            else
+                m.contributions.push_back({t.id, {}, here});
+        }
+        for (Contribution& c : m.contributions) {  // so far its sample; now what it makes
+            const double here = c.makes_db;
+            c.alone_dbfs = level_from_gain(std::fabs(here));
+            c.makes_db = m.peak_dbfs - db_from_gain(std::max(1e-6, std::fabs(sum - here)));
+        }
+        std::stable_sort(m.contributions.begin(), m.contributions.end(),
+                         [](const Contribution& a, const Contribution& b) { return a.makes_db > b.makes_db; });
+        moments.push_back(std::move(m));
+    }
+    return moments;
+}
+
+Result<HeadroomPlan> headroom_plan(const Session& session, const MaterialOf& material, double target_dbfs,
+                                   MixPeaks& peaks, Progress* progress) {
+    const PlanPtr plan = compile_plan(session, material, Solo::left_out);
+    if (auto settled = peaks.settle(plan, progress); !settled) return tl::unexpected(settled.error());
+    HeadroomPlan out;
+    out.target_dbfs = target_dbfs;
+    auto worst = moments_of(plan, peaks.worst_moments(5, plan->sample_rate));
+    if (!worst) return tl::unexpected(worst.error());
+    out.worst = std::move(*worst);
+    if (out.worst.empty()) return out;
+    const double peak = out.worst.front().peak_dbfs;
+    out.peak_dbfs = peak;
+    if (peak <= target_dbfs) return out;
+
+    const std::vector<TrackId> heard = heard_tracks(*plan);
+    const Search search{session, material, target_dbfs, peaks, progress, heard.size()};
+    // A hair more than the difference: decibels have more digits than samples.
+    auto all = search.tried(search.made(Remake::all_down, heard, peak - target_dbfs + 1e-4));
+    if (!all) return tl::unexpected(all.error());
+    out.proposals.push_back(std::move(*all));
+
+    std::vector<std::pair<double, TrackId>> makers;  // summed over the moments that lie above the target
+    for (const TrackId id : heard) {
+        double makes = 0.0;
+        for (const Moment& m : out.worst)
+            for (const Contribution& c : m.contributions)
+                if (c.id == id && m.peak_dbfs > target_dbfs) makes += std::max(0.0, c.makes_db);
+        makers.emplace_back(makes, id);
+    }
+    std::stable_sort(makers.begin(), makers.end(), [](const auto& a, const auto& b) { return a.first > b.first; });
+    constexpr double modest_db = 6.0;  // more than that for one track is no balance any more
+    std::optional<Proposal> largest;
+    std::vector<TrackId> few;
+    const size_t most = std::min<size_t>(6, makers.size());
+    for (size_t k = 0; k < most; ++k) {
+        few.push_back(makers[k].second);
+        auto found = search.least(Remake::largest, few, 0.0, few.size() < most ? modest_db : furthest_db);
+        if (!found) return tl::unexpected(found.error());
+        largest = std::move(*found);
+        if (largest->reaches) break;
+    }
+    if (largest) out.proposals.push_back(std::move(*largest));
+
+    std::vector<TrackId> others;
+    for (const TrackId id : heard)
+        if (!session.find(id)->anchor) others.push_back(id);
+    if (others.size() < heard.size() && !others.empty()) {
+        auto found = search.least(Remake::not_anchors, others, 0.0, furthest_db);
+        if (!found) return tl::unexpected(found.error());
+        out.proposals.push_back(std::move(*found));
+    }
+    return out;
+}
+
+}  // namespace isotonus

@@ -1,0 +1,55 @@
+#include "core/balance/mono_loss.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace isotonus {
+
+namespace {
+
+struct Powers {
+    double left = 0.0, right = 0.0, product = 0.0;
+};
+
+Powers powers_of(const Measurement& m) {
+    const auto power = [](const Level& dbfs) { return dbfs ? std::pow(10.0, (*dbfs - aes17_db) / 10.0) : 0.0; };
+    if (m.channels == 1) {
+        const double p = power(m.rms_dbfs);
+        return {p, p, p};
+    }
+    const double l = power(m.left_dbfs), r = power(m.right_dbfs);
+    return {l, r, m.correlation.value_or(0.0) * std::sqrt(l * r)};
+}
+
+}  // namespace
+
+double mono_loss_db(double left, double right, double product) {
+    return db_from_power(std::max(0.0, (left + right + 2.0 * product) / (2.0 * (left + right))));
+}
+
+Level mono_loss_db(const Measurement& m) {
+    if (!m.rms_dbfs) return std::nullopt;
+    const Powers p = powers_of(m);
+    return mono_loss_db(p.left, p.right, p.product);
+}
+
+std::vector<MonoLoss> mono_losses(const RenderPlan& plan) {
+    std::vector<MonoLoss> losses;
+    for (const PlanTrack& t : plan.tracks) {
+        if (!t.heard() || t.part == Band::low || t.to_main.silent() || !t.material->measurement.rms_dbfs) continue;
+        const Powers p = powers_of(t.material->measurement);
+        const GainMatrix& g = t.to_main;
+        // A mono track goes to each side by one gain; its sides are the same signal.
+        const double lr = t.channels == 1 ? 0.0 : g.left_from_right, rl = t.channels == 1 ? 0.0 : g.right_from_left;
+        const double ll = g.left_from_left, rr = g.right_from_right;
+        const double left = ll * ll * p.left + lr * lr * p.right + 2.0 * ll * lr * p.product;
+        const double right = rl * rl * p.left + rr * rr * p.right + 2.0 * rl * rr * p.product;
+        const double product = ll * rl * p.left + lr * rr * p.right + (ll * rr + lr * rl) * p.product;
+        losses.push_back({t.id, mono_loss_db(left, right, product)});
+    }
+    std::stable_sort(losses.begin(), losses.end(),
+                     [](const MonoLoss& a, const MonoLoss& b) { return a.loss_db < b.loss_db; });
+    return losses;
+}
+
+}  // namespace isotonus

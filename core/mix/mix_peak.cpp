@@ -1,0 +1,323 @@
+#include "core/mix/mix_peak.h"
+
+#include <sys/resource.h>
+#include <unistd.h>
+
+#include <algorithm>
+#include <cmath>
+#include <mutex>
+#include <numeric>
+
+#include "core/audio/kernels.h"
+
+namespace isotonus {
+
+namespace {
+
+constexpr int64_t block = LevelSummary::block_frames;
+constexpr double slack = 1.00001;  ///< for roundings
+
+/// The calling thread runs when others do not want to (Linux gives each thread a niceness of its own).
+void yield_to_others() { setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), 15); }
+
+/// |L|, |R| that channels of these magnitudes can give.
+struct Sides {
+    double left = 0.0, right = 0.0;
+    Sides& operator+=(const Sides& o) { return left += o.left, right += o.right, *this; }
+};
+Sides through(const GainMatrix& g, int channels, double l, double r) {
+    if (channels == 1) return {std::fabs(g.left_from_left) * l, std::fabs(g.right_from_right) * l};
+    return {std::fabs(g.left_from_left) * l + std::fabs(g.left_from_right) * r,
+            std::fabs(g.right_from_left) * l + std::fabs(g.right_from_right) * r};
+}
+
+bool same_rides(const PlanTrack& a, const PlanTrack& b) {
+    return std::equal(a.rides.begin(), a.rides.end(), b.rides.begin(), b.rides.end(),
+                      [](const auto& x, const auto& y) { return x == y || *x == *y; });
+}
+
+/// Blocks of the file under a block of the song: the first, and whether a second is touched too.
+std::pair<int64_t, bool> shift_of(int64_t delay) {
+    const int64_t whole = delay >= 0 ? delay / block : -((-delay + block - 1) / block);
+    return {whole, whole * block != delay};
+}
+
+double reach_of(const LevelSummary& s, int64_t b, int c) {
+    if (b < 0 || b >= s.blocks()) return 0.0;
+    const auto at = static_cast<size_t>(b * s.channels + c);
+    return static_cast<double>(std::max(-s.low[at], s.high[at]));
+}
+
+/// An upper bound in every stretch from the tracks alone: for every 256 frames what each can reach, added.
+std::vector<double> bounds_of_tracks(const RenderPlan& plan) {
+    const int64_t blocks = (plan.frames + block - 1) / block;
+    std::vector<Sides> sums(static_cast<size_t>(blocks));
+    for (const PlanTrack& t : plan.tracks) {
+        if (!t.heard()) continue;
+        const LevelSummary& s = t.material->summary;
+        const auto [whole, split] = shift_of(t.delay_samples);
+        const int last = s.channels - 1;
+        for (int64_t b = 0; b < blocks; ++b) {
+            double l = reach_of(s, b - whole, 0), r = reach_of(s, b - whole, last);
+            if (split) {
+                l = std::max(l, reach_of(s, b - whole - 1, 0));
+                r = std::max(r, reach_of(s, b - whole - 1, last));
+            }
+            if (l == 0.0 && r == 0.0) continue;
+            const double ride = t.rides.empty() ? 1.0 : t.ride_bound(plan.sample_rate, b * block, block + 32);
+            sums[static_cast<size_t>(b)] += through(t.to_main, t.channels, l * ride, r * ride);
+        }
+    }
+    constexpr size_t group = MixPeaks::stretch_frames / block;
+    std::vector<double> bounds;
+    for (size_t b = 0; b < sums.size(); b += group) {
+        double most = 0.0;
+        for (size_t k = b; k < std::min(b + group, sums.size()); ++k)
+            most = std::max({most, sums[k].left, sums[k].right});
+        bounds.push_back(most * std::fabs(plan.main_gain) * slack);
+    }
+    return bounds;
+}
+
+}  // namespace
+
+/// What differs between two plans of the same sources, with the factor that leaves the least.
+struct MixPeaks::Change {
+    bool none = true;  ///< the same gains and rides
+    double factor = 1.0;
+    struct Part {
+        size_t track;
+        GainMatrix more;  ///< |new - factor * old|, or new and old apart when the rides differ
+        GainMatrix old, now;
+        bool rides_differ;
+    };
+    std::vector<Part> parts;
+
+    Change(const RenderPlan& from, const RenderPlan& to, const std::vector<double>& weight) {
+        std::vector<double> factors{1.0};
+        for (size_t i = 0; i < to.tracks.size(); ++i) {
+            const double old = std::fabs(from.tracks[i].to_main.left_from_left * from.main_gain) +
+                               std::fabs(from.tracks[i].to_main.right_from_right * from.main_gain);
+            const double now = std::fabs(to.tracks[i].to_main.left_from_left * to.main_gain) +
+                               std::fabs(to.tracks[i].to_main.right_from_right * to.main_gain);
+            if (old > 0.0 && now > 0.0 && factors.size() < 9) factors.push_back(now / old);
+        }
+        double least = -1.0;
+        for (const double f : factors) {
+            double cost = 0.0;
+            for (size_t i = 0; i < to.tracks.size(); ++i) {
+                const Sides s = through(difference(from, to, i, f), 2, weight[i], weight[i]);
+                cost += s.left + s.right;
+            }
+            if (least >= 0.0 && cost >= least) continue;
+            least = cost;
+            factor = f;
+        }
+        for (size_t i = 0; i < to.tracks.size(); ++i) {
+            const GainMatrix d = difference(from, to, i, factor);
+            const bool rides_differ = !same_rides(from.tracks[i], to.tracks[i]);
+            if (d.silent() && !rides_differ) continue;
+            parts.push_back({i, d, scaled(from.tracks[i].to_main, factor * from.main_gain),
+                             scaled(to.tracks[i].to_main, to.main_gain), rides_differ});
+        }
+        none = factor == 1.0 && parts.empty() && from.main_gain == to.main_gain;
+    }
+    static GainMatrix difference(const RenderPlan& from, const RenderPlan& to, size_t i, double factor) {
+        const GainMatrix a = scaled(from.tracks[i].to_main, factor * from.main_gain),
+                         b = scaled(to.tracks[i].to_main, to.main_gain);
+        return {b.left_from_left - a.left_from_left, b.left_from_right - a.left_from_right,
+                b.right_from_left - a.right_from_left, b.right_from_right - a.right_from_right};
+    }
+};
+
+void MixPeaks::begin(const PlanPtr& plan) {
+    if (plan_ && plan_->same_sources(*plan) && plan_->frames == plan->frames) {
+        plan_ = plan;
+        return;
+    }
+    plan_ = plan;
+    readers_.clear();
+    readers_.resize(static_cast<size_t>(workers_));
+    const int64_t stretches = (plan->frames + stretch_frames - 1) / stretch_frames;
+    known_.assign(static_cast<size_t>(stretches), {});
+    reach_.assign(plan->tracks.size(), {});
+    constexpr int64_t group = stretch_frames / block;
+    for (size_t i = 0; i < plan->tracks.size(); ++i) {
+        const PlanTrack& t = plan->tracks[i];
+        const LevelSummary& s = t.material->summary;
+        const auto [whole, split] = shift_of(t.delay_samples);
+        Reach& reach = reach_[i];
+        for (int64_t k = 0; k < stretches; ++k) {
+            double l = 0.0, r = 0.0;
+            for (int64_t b = k * group - whole - (split ? 1 : 0); b < (k + 1) * group - whole; ++b) {
+                l = std::max(l, reach_of(s, b, 0));
+                r = std::max(r, reach_of(s, b, s.channels - 1));
+            }
+            reach.left.push_back(static_cast<float>(l));
+            reach.right.push_back(static_cast<float>(r));
+        }
+    }
+}
+
+std::vector<double> MixPeaks::bounds(const PlanPtr& plan) {
+    std::vector<double> found(known_.size());
+    if (std::any_of(known_.begin(), known_.end(), [](const Known& k) { return !k.under; }))
+        found = bounds_of_tracks(*plan);
+    std::vector<double> weight;  // of tracks, for choosing a factor
+    for (const Reach& r : reach_)
+        weight.push_back(std::accumulate(r.left.begin(), r.left.end(), 1e-9) +
+                         std::accumulate(r.right.begin(), r.right.end(), 1e-9));
+    std::map<const RenderPlan*, Change> changes;
+    for (size_t k = 0; k < known_.size(); ++k) {
+        Known& known = known_[k];
+        if (!known.under) continue;
+        auto at = changes.find(known.under.get());
+        if (at == changes.end()) at = changes.emplace(known.under.get(), Change(*known.under, *plan, weight)).first;
+        const Change& change = at->second;
+        if (change.none) {
+            known.under = plan;
+            found[k] = static_cast<double>(std::max(known.left, known.right));
+            continue;
+        }
+        const auto first = static_cast<int64_t>(k) * stretch_frames;
+        Sides sum{static_cast<double>(known.left) * change.factor, static_cast<double>(known.right) * change.factor};
+        for (const Change::Part& p : change.parts) {
+            const double l = static_cast<double>(reach_[p.track].left[k]),
+                         r = static_cast<double>(reach_[p.track].right[k]);
+            if (l == 0.0 && r == 0.0) continue;
+            const PlanTrack &old = known.under->tracks[p.track], &now = plan->tracks[p.track];
+            const auto bound = [&](const PlanTrack& t) {
+                return t.rides.empty() ? 1.0 : t.ride_bound(plan->sample_rate, first, stretch_frames + 32);
+            };
+            if (p.rides_differ) {
+                const double a = bound(old), b = bound(now);
+                sum += through(p.old, now.channels, l * a, r * a);
+                sum += through(p.now, now.channels, l * b, r * b);
+            } else {
+                const double a = bound(now);
+                sum += through(p.more, now.channels, l * a, r * a);
+            }
+        }
+        found[k] = std::max(sum.left, sum.right) * slack;
+    }
+    return found;
+}
+
+Result<void> MixPeaks::render(const PlanPtr& plan, const std::vector<int64_t>& order, const std::vector<double>* bounds,
+                              MixPeak* best, Progress* progress) {
+    std::mutex mutex;
+    std::optional<Error> error;
+    std::atomic<int64_t> next{0}, rendered{0};
+    std::atomic<float> best_so_far{best->peak};
+    const auto work = [&](int64_t worker) {
+        auto& reader = readers_[static_cast<size_t>(worker)];
+        const auto stop_with = [&](Error what) {
+            std::scoped_lock lock(mutex);
+            error = std::move(what);
+            next = static_cast<int64_t>(order.size());
+        };
+        if (!reader) {
+            auto opened = PlanReader::open(plan, true);
+            if (!opened) return stop_with(opened.error());
+            reader = std::move(*opened);
+        } else if (auto followed = reader->follow(plan); !followed) {
+            return stop_with(followed.error());
+        }
+        Renderer renderer(plan);
+        std::vector<float> out(static_cast<size_t>(2 * stretch_frames));
+        for (int64_t n = next.fetch_add(1); n < static_cast<int64_t>(order.size()); n = next.fetch_add(1)) {
+            const int64_t stretch = order[static_cast<size_t>(n)];
+            // Equal bounds are still looked at: the same peak may come earlier in the song.
+            if (bounds && ((*bounds)[static_cast<size_t>(stretch)] < static_cast<double>(best_so_far.load()) ||
+                           (*bounds)[static_cast<size_t>(stretch)] == 0.0))
+                return;
+            if (progress && progress->cancelled()) return stop_with({"", "cancelled"});
+            const int64_t first = stretch * stretch_frames, frames = std::min(stretch_frames, plan->frames - first);
+            const auto inputs = reader->read(first, frames);
+            if (!inputs) return stop_with(inputs.error());
+            renderer.process(first, frames, *inputs, out.data());
+            rendered.fetch_add(1);
+            Known known{plan, 0.0f, 0.0f, first};
+            for (int64_t i = 0; i < frames; ++i) {
+                known.left = std::max(known.left, std::fabs(out[static_cast<size_t>(2 * i)]));
+                known.right = std::max(known.right, std::fabs(out[static_cast<size_t>(2 * i + 1)]));
+            }
+            const float peak = std::max(known.left, known.right);
+            known.frame +=
+                (std::find_if(out.begin(), out.begin() + 2 * frames, [&](float x) { return std::fabs(x) == peak; }) -
+                 out.begin()) /
+                2;
+            known_[static_cast<size_t>(stretch)] = known;
+            if (progress && !bounds) progress->report(static_cast<double>(n + 1) / static_cast<double>(order.size()));
+            std::scoped_lock lock(mutex);
+            if (peak < best->peak || peak == 0.0f) continue;
+            if (peak > best->peak || known.frame < best->frame) *best = {peak, known.frame};
+            best_so_far = best->peak;
+        }
+    };
+    if (bounds)
+        parallel_for(workers_, workers_, work);
+    else
+        std::jthread([&] {  // nobody waits for this: one thread, behind all others
+            yield_to_others();
+            work(0);
+        })
+            .join();
+    rendered_ = rendered;
+    if (!error) return {};
+    if (!progress || !progress->cancelled()) {  // a file went away: open it again next time
+        readers_.clear();
+        readers_.resize(static_cast<size_t>(workers_));
+    }
+    return tl::unexpected(*error);
+}
+
+Result<MixPeak> MixPeaks::find(const PlanPtr& plan, Progress* progress) {
+    begin(plan);
+    const std::vector<double> most = bounds(plan);
+    MixPeak best;
+    std::vector<int64_t> order;
+    for (size_t k = 0; k < known_.size(); ++k) {
+        const Known& known = known_[k];
+        if (known.under != plan) {
+            order.push_back(static_cast<int64_t>(k));
+            continue;
+        }
+        const float peak = std::max(known.left, known.right);
+        if (peak > best.peak) best = {peak, known.frame};
+    }
+    std::stable_sort(order.begin(), order.end(),
+                     [&](int64_t a, int64_t b) { return most[static_cast<size_t>(a)] > most[static_cast<size_t>(b)]; });
+    if (auto done = render(plan, order, &most, &best, progress); !done) return tl::unexpected(done.error());
+    return best;
+}
+
+Result<void> MixPeaks::settle(const PlanPtr& plan, Progress* progress) {
+    begin(plan);
+    bounds(plan);  // finds out what is known already
+    std::vector<int64_t> order;
+    for (size_t k = 0; k < known_.size(); ++k)
+        if (known_[k].under != plan) order.push_back(static_cast<int64_t>(k));
+    MixPeak best;
+    return render(plan, order, nullptr, &best, progress);
+}
+
+std::vector<MixPeak> MixPeaks::worst_moments(size_t count, int64_t apart) const {
+    std::vector<MixPeak> all, found;
+    for (const Known& k : known_)
+        if (k.under == plan_ && std::max(k.left, k.right) > 0.0f) all.push_back({std::max(k.left, k.right), k.frame});
+    std::stable_sort(all.begin(), all.end(), [](const MixPeak& a, const MixPeak& b) { return a.peak > b.peak; });
+    for (const MixPeak& m : all) {
+        if (found.size() >= count) break;
+        if (std::all_of(found.begin(), found.end(),
+                        [&](const MixPeak& f) { return std::abs(f.frame - m.frame) >= apart; }))
+            found.push_back(m);
+    }
+    return found;
+}
+
+Result<MixPeak> whole_song_peak(const PlanPtr& plan, Progress* progress, int workers) {
+    return MixPeaks(workers).find(plan, progress);
+}
+
+}  // namespace isotonus

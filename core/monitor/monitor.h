@@ -1,0 +1,75 @@
+// The monitor path: how the mix is heard.  Nothing of it can reach an export: it works on a device's block, after the
+// export tap.  docs/monitoring.md lists the playback checks' curves.
+#pragma once
+
+#include <array>
+#include <memory>
+#include <string_view>
+#include <vector>
+
+namespace isotonus {
+
+enum class Sides { stereo, mono, left, right, swapped, side };
+inline constexpr std::array<const char*, 6> sides_names{"stereo", "mono", "left", "right", "swapped", "side"};
+
+/// Small systems to hear the mix as through; our own curves, linear.
+enum class Playback { none, phone, laptop, radio, earphones, car, club };
+inline constexpr std::array<const char*, 7> playback_names{"none",      "phone", "laptop", "radio",
+                                                           "earphones", "car",   "club"};
+
+struct MonitorSettings {
+    double level_db = 0.0;  ///< -60 … 0
+    bool dim = false;
+    double dim_db = -20.0;
+    Sides sides = Sides::stereo;
+    bool quiet = false;  ///< the quiet check
+    double quiet_db = -30.0;
+    Playback playback = Playback::none;
+    bool cross_feed = false;  ///< headphones as if on loudspeakers (libbs2b)
+    double rest_db = -15.0;   ///< of the mix while rows are listened to
+    bool operator==(const MonitorSettings&) const = default;
+    /// Something changes what is heard, the level left aside.
+    bool any_on() const { return dim || quiet || cross_feed || sides != Sides::stereo || playback != Playback::none; }
+};
+
+/// One second-order section, direct form.
+struct Section2 {
+    double b0 = 1.0, b1 = 0.0, b2 = 0.0, a1 = 0.0, a2 = 0.0;
+};
+
+/// Butterworth, 12 dB an octave.
+Section2 low_cut_section(double hz, double sample_rate);
+Section2 high_cut_section(double hz, double sample_rate);
+
+/// The sections of a playback check at a rate, from the Audio EQ Cookbook (W3C Note); and whether it sums to mono.
+std::vector<Section2> playback_sections(Playback playback, double sample_rate);
+bool playback_is_mono(Playback playback);
+/// Gain of these sections at a frequency, dB.
+double response_db(const std::vector<Section2>& sections, double hz, double sample_rate);
+
+/// Built where allocation is allowed; process is real-time safe.
+class MonitorPath {
+  public:
+    MonitorPath(const MonitorSettings& settings, double sample_rate);
+    ~MonitorPath();
+    MonitorPath(const MonitorPath&) = delete;
+
+    const MonitorSettings& settings() const { return settings_; }
+
+    /// Works on interleaved stereo in place.  `listen`, when not null, is the listening sum: the rest is dimmed.
+    void process(float* stereo, int frames, const float* listen);
+
+  private:
+    struct State {
+        double s1 = 0.0, s2 = 0.0;
+    };
+    MonitorSettings settings_;
+    std::vector<Section2> sections_;
+    std::vector<std::array<State, 2>> states_;
+    bool mono_;
+    double gain_;
+    struct CrossFeed;
+    std::unique_ptr<CrossFeed> cross_feed_;
+};
+
+}  // namespace isotonus

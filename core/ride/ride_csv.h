@@ -1,0 +1,18 @@
+// Rides as text that any table program reads: "seconds,value", one point a line.
+#pragma once
+
+#include <string>
+
+#include "core/result.h"
+#include "core/ride/curve.h"
+
+namespace isotonus {
+
+/// A first line "seconds,value,segment", then the points; seconds and values with a point, whatever the language.
+std::string ride_to_csv(const Curve& curve);
+
+/// Reads it back.  The first line may be missing; so may the segment (a line then); empty lines are skipped; points may
+/// come in any order.  Values are held to what a level ride can be.  Fails with the file, the line and the fault.
+Result<Curve> ride_from_csv(const std::string& text, const std::string& file);
+
+}  // namespace isotonus

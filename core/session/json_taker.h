@@ -1,0 +1,116 @@
+// Reading JSON that people may have edited: every fault is told with its place, unknown keys are kept.
+#pragma once
+
+#include <fmt/format.h>
+
+#include <cmath>
+#include <memory>
+#include <nlohmann/json.hpp>
+#include <span>
+#include <string>
+
+#include "core/decibels.h"
+#include "core/result.h"
+
+namespace isotonus {
+
+/// Parses text; `what` the file should be goes into the sentence about broken JSON, with line and column.
+Result<nlohmann::json> parse_json(const std::string& text, const std::string& file, const char* what);
+
+/// Takes the known keys out of an object one by one; what is left at the end is unknown and kept.
+/// The first fault found is remembered; later calls change nothing.
+class Taker {
+  public:
+    Taker(const nlohmann::json& object, std::string place, std::string* fault)
+        : place_(std::move(place)), fault_(fault) {
+        if (object.is_object())
+            left_ = object;
+        else
+            complain("must be an object");
+    }
+
+    void number(const char* key, double& to, double low, double high) {
+        const nlohmann::json* v = take(key);
+        if (!v) return;
+        if (!v->is_number() || !std::isfinite(v->get<double>()))
+            complain(key, "must be a number");
+        else if (v->get<double>() < low || v->get<double>() > high)
+            complain(key, fmt::format("must lie between {:g} and {:g}", low, high));
+        else
+            to = v->get<double>();
+    }
+    void level(const char* key, double& to) {  // null is silence
+        if (left_.contains(key) && left_[key].is_null()) {
+            take(key);
+            to = silence_db;
+        } else {
+            number(key, to, -200.0, fader_max_db);
+        }
+    }
+    template <class Int>
+    void integer(const char* key, Int& to, int64_t low, int64_t high) {
+        const nlohmann::json* v = take(key);
+        if (!v) return;
+        if (!v->is_number_integer())
+            complain(key, "must be a whole number");
+        else if (v->get<double>() < static_cast<double>(low) || v->get<double>() > static_cast<double>(high))
+            complain(key, fmt::format("must lie between {} and {}", low, high));
+        else
+            to = v->get<Int>();
+    }
+    void truth(const char* key, bool& to) {
+        const nlohmann::json* v = take(key);
+        if (!v) return;
+        if (v->is_boolean())
+            to = v->get<bool>();
+        else
+            complain(key, "must be true or false");
+    }
+    void text(const char* key, std::string& to, bool required = false) {
+        if (required && !left_.contains(key)) complain(key, "is missing");
+        const nlohmann::json* v = take(key);
+        if (!v) return;
+        if (v->is_string())
+            to = v->get<std::string>();
+        else
+            complain(key, "must be a string");
+    }
+    /// The place of a word in a list; -1 when the key is absent.
+    int word(const char* key, std::span<const char* const> words) {
+        std::string value;
+        if (!left_.contains(key)) return -1;
+        text(key, value);
+        int n = 0;
+        for (const char* w : words) {
+            if (value == w) return n;
+            ++n;
+        }
+        complain(key, fmt::format("cannot be '{}'", value));
+        return -1;
+    }
+    const nlohmann::json* take(const char* key) {
+        if (!left_.is_object() || !left_.contains(key)) return nullptr;
+        taken_ = left_[key];
+        left_.erase(key);
+        return &taken_;
+    }
+    bool has(const char* key) const { return left_.is_object() && left_.contains(key); }
+    void put_back(const char* key, const nlohmann::json& value) { left_[key] = value; }
+    std::string at(const std::string& key) const { return place_.empty() ? key : place_ + "." + key; }
+    void complain(const std::string& key, const std::string& what) {
+        if (fault_->empty()) *fault_ = fmt::format("'{}' {}", at(key), what);
+    }
+    void complain(const std::string& what) {
+        if (fault_->empty()) *fault_ = fmt::format("'{}' {}", place_.empty() ? "session" : place_, what);
+    }
+    std::shared_ptr<const nlohmann::json> left() const {
+        return left_.empty() ? nullptr : std::make_shared<const nlohmann::json>(left_);
+    }
+
+  private:
+    nlohmann::json left_ = nlohmann::json::object(), taken_;
+    std::string place_;
+    std::string* fault_;
+};
+
+}  // namespace isotonus

@@ -1,0 +1,46 @@
+#include "core/session/tempo.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace isotonus {
+
+namespace {
+
+constexpr double same_s = 1e-6;  ///< times nearer than this are one: a mark's own time is its first beat
+
+size_t mark_at(const std::vector<TempoMark>& tempo, double time_s) {
+    size_t at = 0;
+    while (at + 1 < tempo.size() && tempo[at + 1].time_s <= time_s + same_s) ++at;
+    return at;
+}
+
+}  // namespace
+
+void sort_tempo(std::vector<TempoMark>& tempo) {
+    std::stable_sort(tempo.begin(), tempo.end(),
+                     [](const TempoMark& a, const TempoMark& b) { return a.time_s < b.time_s; });
+}
+
+BarPosition bar_at(const std::vector<TempoMark>& tempo, double time_s) {
+    int bars = 0;
+    const size_t at = mark_at(tempo, time_s);
+    for (size_t i = 0; i < at; ++i)
+        bars += static_cast<int>(std::ceil((tempo[i + 1].time_s - tempo[i].time_s) / tempo[i].bar_s() - same_s));
+    const TempoMark& m = tempo[at];
+    const double beats = (time_s - m.time_s) / m.beat_s() + same_s;
+    const double bar = std::floor(beats / m.beats), beat = std::floor(beats - bar * m.beats);
+    return {bars + static_cast<int>(bar) + 1, static_cast<int>(beat) + 1,
+            std::max(0.0, beats - same_s - bar * m.beats - beat)};
+}
+
+double snapped(const std::vector<TempoMark>& tempo, double time_s, bool bars) {
+    if (tempo.empty()) return time_s;
+    const size_t at = mark_at(tempo, time_s);
+    const TempoMark& m = tempo[at];
+    const double step = bars ? m.bar_s() : m.beat_s();
+    const double near = m.time_s + std::round((time_s - m.time_s) / step) * step;
+    return at + 1 < tempo.size() ? std::min(near, tempo[at + 1].time_s) : near;
+}
+
+}  // namespace isotonus

@@ -1,0 +1,32 @@
+// Bars and beats: a tempo map as Standard MIDI Files have it.
+#pragma once
+
+#include <vector>
+
+namespace isotonus {
+
+/// From this time on the song has this tempo and this time signature; a bar starts here.
+struct TempoMark {
+    double time_s = 0.0;
+    double quarters_a_minute = 120.0;
+    int beats = 4, beat_unit = 4;  ///< 6/8: 6 and 8
+    double beat_s() const { return 60.0 / quarters_a_minute * 4.0 / beat_unit; }
+    double bar_s() const { return beat_s() * beats; }
+    bool operator==(const TempoMark&) const = default;
+};
+
+struct BarPosition {
+    int bar = 1, beat = 1;  ///< both from 1
+    double share = 0.0;     ///< of the beat, 0 … 1
+};
+
+void sort_tempo(std::vector<TempoMark>& tempo);
+
+/// The bar at a time; before the first mark bars count down from it (bar 0, -1 …).  A bar that a mark cuts short counts
+/// as one.  The map must not be empty.
+BarPosition bar_at(const std::vector<TempoMark>& tempo, double time_s);
+
+/// The nearest beat (`bars`: start of a bar) to a time; the time itself when the map is empty.
+double snapped(const std::vector<TempoMark>& tempo, double time_s, bool bars = false);
+
+}  // namespace isotonus

@@ -1,0 +1,250 @@
+// Gather with the real window: files of all kinds, rows, clips, findings, sections.
+#include <QComboBox>
+#include <QMenu>
+#include <QTimer>
+
+#include "app/desk/family_row.h"
+#include "app/desk/row_head.h"
+#include "app/gather/clip_panel.h"
+#include "core/session/sections_file.h"
+#include "core/session/session_file.h"
+#include "tests/app/window_fixture.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+
+/// Opens a row's menu and triggers the entry with these words, in a menu inside it if need be.
+void choose_in_menu(RowHead* head, const QString& words) {
+    QTimer::singleShot(30, [words] {
+        auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+        ASSERT_TRUE(menu);
+        QAction* found = nullptr;
+        auto menus = menu->findChildren<QMenu*>();
+        menus << menu;
+        for (QMenu* m : menus)
+            for (QAction* a : m->actions())
+                if (a->text() == words) found = a;
+        EXPECT_TRUE(found) << words.toStdString();
+        if (found) found->trigger();
+        menu->close();
+    });
+    QContextMenuEvent event(QContextMenuEvent::Mouse, QPoint(60, 12), head->mapToGlobal(QPoint(60, 12)));
+    QApplication::sendEvent(head, &event);
+}
+
+}  // namespace
+
+TEST_F(Window, pairs_become_stereo_and_many_channels_are_split) {
+    fs::create_directories(folder / "in");
+    write(folder / "in/OH L.wav", make(48000, 1, sine(300, 48000, 0.2)), 1);
+    write(folder / "in/OH R.wav", make(48000, 1, sine(400, 48000, 0.2)), 1);
+    write(folder / "in/Room.wav",
+          make(48000, 4, [](int64_t i, int c) { return 0.1 * c + 1e-6 * static_cast<double>(i); }), 4);
+    drop({folder / "in"});
+    settle();
+    EXPECT_EQ(answers.asked, 2);
+    ASSERT_EQ(session().tracks.size(), 5u);
+    EXPECT_EQ(track(0).name, "OH");
+    EXPECT_EQ(work().materials.measured(track(0))->channels, 2);
+    EXPECT_EQ(track(4).name, "Room 4");
+    EXPECT_NEAR(*work().materials.measured(track(4))->sample_peak_dbfs, 20.0 * std::log10(0.3 + 0.048), 0.05);
+    answers.answer = Prompter::Answer::no;
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_TRUE(session().tracks.empty());
+    drop({folder / "in"});
+    settle();
+    ASSERT_EQ(session().tracks.size(), 3u);
+    EXPECT_EQ(work().materials.measured(track(2))->channels, 2);  // folded
+}
+
+TEST_F(Window, twins_and_silence_are_pointed_out) {
+    const auto tone = make(48000, 1, sine(300, 48000, 0.2));
+    drop({write(folder / "Tone.wav", tone, 1), write(folder / "Tone again.wav", tone, 1),
+          write(folder / "Nothing.wav", make(48000, 1, [](int64_t, int) { return 0.0; }), 1)});
+    settle();
+    ASSERT_EQ(work().materials.findings(track(1)).front().id, "identical");
+    EXPECT_EQ(work().materials.findings(track(1)).front().text, "the same audio as Tone");
+    EXPECT_EQ(work().materials.findings(track(2)).front().id, "silent");
+}
+
+TEST_F(Window, rows_are_dragged_folded_duplicated_and_marked) {
+    import_all();
+    auto* head = window->desk().head_of(track(0).id);
+    drag(head, QPoint(60, 12), QPoint(60, 12 + 2 * row_height() + 20));
+    QTest::qWait(20);
+    EXPECT_EQ(track(2).name, "1 Kick");
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_EQ(track(0).name, "1 Kick");
+
+    work().document.select_only(track(1).id);
+    QTest::keyClick(window.get(), Qt::Key_G);
+    auto* folded = window->findChild<FamilyRow*>("familyRow");
+    ASSERT_TRUE(folded);
+    QTest::qWait(20);
+    EXPECT_EQ(folded->family(), Family::keys);
+    EXPECT_EQ(window->findChildren<RowHead*>().size(), 2);
+    QTest::mouseClick(folded, Qt::LeftButton, Qt::NoModifier, QPoint(60, 10));
+    QTest::qWait(20);
+    EXPECT_EQ(window->findChildren<RowHead*>().size(), 3);
+
+    work().document.select_only(track(0).id);
+    QTest::keyClick(window.get(), Qt::Key_D, Qt::ControlModifier);
+    EXPECT_EQ(track(1).name, "1 Kick copy");
+    EXPECT_EQ(track(1).source, track(0).source);
+    QTest::keyClick(window.get(), Qt::Key_A);
+    EXPECT_TRUE(track(0).anchor);
+    settle();
+    answers.text = "two microphones";
+    choose_in_menu(window->desk().head_of(track(0).id), "Note…");
+    EXPECT_EQ(track(0).note, "two microphones");
+    EXPECT_TRUE(window->desk().head_of(track(0).id)->toolTip().contains("two microphones"));
+    choose_in_menu(window->desk().head_of(track(2).id), "strings");
+    EXPECT_EQ(track(2).family, Family::strings);
+    choose_in_menu(window->desk().head_of(track(2).id), "left side alone");
+    EXPECT_EQ(track(2).source.channels, Channels::one);
+    settle();
+    EXPECT_EQ(work().materials.measured(track(2))->channels, 1);
+}
+
+TEST_F(Window, a_newer_render_takes_a_files_place_with_all_settings) {
+    import_all();
+    station(2);
+    type(lane(2), "-7.5");
+    answers.file = write(folder / "Voice 2.wav", make(96000, 1, sine(440, 48000, 0.5)), 1);
+    choose_in_menu(window->desk().head_of(track(2).id), "Replace the file…");
+    settle();
+    EXPECT_EQ(track(2).source.file, *answers.file);
+    EXPECT_EQ(track(2).fader_db, -7.5);
+    EXPECT_NEAR(*work().materials.measured(track(2))->sample_peak_dbfs, -6.02, 0.01);
+    answers.file = folder / "none.wav";
+    choose_in_menu(window->desk().head_of(track(2).id), "Replace the file…");
+    EXPECT_EQ(answers.complaints.size(), 1);
+    EXPECT_EQ(track(2).source.file, folder / "Voice 2.wav");
+}
+
+TEST_F(Window, clips_are_split_moved_trimmed_faded_and_lifted) {
+    import_all();
+    work().document.select_only(track(1).id);  // the pad, 5 s
+    QTest::keyClick(window.get(), Qt::Key_E);
+    auto* editor = find<ClipEditor>("clipEditor");
+    ASSERT_TRUE(editor->isVisible());
+    work().player.locate(2.0);
+    QTest::keyClick(window.get(), Qt::Key_X);
+    ASSERT_EQ(track(1).source.clips.size(), 2u);
+    EXPECT_EQ(track(1).source.clips[1].start, 96000);
+    settle();
+    const auto x = [&](int64_t frame) { return static_cast<int>(std::lround(editor->x_of(frame))); };
+    // Up by 12 pixels inside the second clip: +6 dB; the level follows.
+    drag(editor, QPoint(x(150000), 80), QPoint(x(150000), 68));
+    EXPECT_NEAR(track(1).source.clips[1].gain_db, 3.0, 1e-9);
+    settle();
+    EXPECT_NEAR(*work().materials.measured(track(1))->sample_peak_dbfs, 20.0 * std::log10(0.3) + 3.0, 0.02);
+    EXPECT_EQ(work().document.undo_name().left(9), "Clip gain");
+    QTest::mouseDClick(editor, Qt::LeftButton, Qt::NoModifier, QPoint(x(150000), 80));
+    EXPECT_EQ(track(1).source.clips[1].gain_db, 0.0);
+    // By its title to the right, by its right edge to the left, by its corner into a fade.
+    drag(editor, QPoint(x(150000), 6), QPoint(x(150000 + 48000), 6));
+    EXPECT_NEAR(static_cast<double>(track(1).source.clips[1].start), 144000.0, 600.0);
+    drag(editor, QPoint(x(track(1).source.clips[1].end()), 90), QPoint(x(200000), 90));
+    EXPECT_NEAR(static_cast<double>(track(1).source.clips[1].end()), 200000.0, 600.0);
+    const int64_t start = track(1).source.clips[1].start;
+    drag(editor, QPoint(x(start) + 8, ClipEditor::title_height + 5),
+         QPoint(x(start + 20000), ClipEditor::title_height + 5));
+    EXPECT_NEAR(static_cast<double>(track(1).source.clips[1].fade_in), 20000.0, 700.0);
+    settle();
+    EXPECT_EQ(work().player.plan()->frames, std::max<int64_t>(240000, track(1).source.clips[1].end()));
+    // The lane's own value is the clip's gain.
+    type(lane(1), "-4.5");
+    EXPECT_EQ(track(1).source.clips[1].gain_db, -4.5);
+    QTest::keyClick(lane(1), Qt::Key_Backspace);
+    EXPECT_EQ(track(1).source.clips[1].gain_db, 0.0);
+    // A marked stretch is cut out, and all of it comes back.
+    drag(editor, QPoint(x(20000), 80), QPoint(x(60000), 80), Qt::ShiftModifier);
+    EXPECT_TRUE(work().player.loop().on);
+    QTest::mouseClick(find<QPushButton>("cutLoop"), Qt::LeftButton);
+    EXPECT_EQ(track(1).source.clips.size(), 3u);
+    QTest::mouseClick(find<QPushButton>("removeClip"), Qt::LeftButton);
+    EXPECT_EQ(track(1).source.clips.size(), 2u);
+    QTest::mouseClick(find<QPushButton>("wholeFile"), Qt::LeftButton);
+    EXPECT_TRUE(track(1).source.clips.empty());
+    undo_everything();
+    EXPECT_TRUE(session().tracks.empty());
+}
+
+TEST_F(Window, a_finding_is_heard_and_mended_by_a_click) {
+    const auto shifted = make(96000, 1, [s = sine(300, 48000, 0.2)](int64_t i, int c) { return s(i, c) + 0.1; });
+    auto spiky = make(480000, 1, sine(300, 48000, 0.05));
+    spiky[240000] = 0.9f;
+    drop({write(folder / "Pad.wav", shifted, 1), write(folder / "Keys.wav", spiky, 1)});
+    settle();
+    work().document.select_only(track(0).id);
+    QTest::keyClick(window.get(), Qt::Key_E);
+    QTest::mouseClick(find<QToolButton>("putRight"), Qt::LeftButton);
+    EXPECT_TRUE(track(0).source.offset_removed);
+    settle();
+    EXPECT_NEAR(work().materials.measured(track(0))->dc_offset, 0.0, 1e-6);
+    EXPECT_TRUE(work().materials.findings(track(0)).empty());
+    work().document.select_only(track(1).id);
+    QTest::qWait(20);
+    // The flag on the lane plays the place, alone; with the song stopped the mix is heard again.
+    static_cast<QWidget*>(lane(1))->grab();
+    QTest::mouseClick(lane(1), Qt::LeftButton, Qt::NoModifier, QPoint(306, lane(1)->height() - 9));
+    wait_for([&] { return work().player.playing(); });
+    EXPECT_EQ(work().player.hearing(), Player::Hearing::track);
+    EXPECT_GE(work().player.position_s(), 4.4);
+    QTest::keyClick(window.get(), Qt::Key_Space);
+    wait_for([&] { return work().player.hearing() == Player::Hearing::mix; });
+    QTest::mouseClick(find<QToolButton>("putRight"), Qt::LeftButton);
+    settle();
+    EXPECT_NEAR(*work().materials.measured(track(1))->sample_peak_dbfs, 20.0 * std::log10(0.05), 0.1);
+}
+
+TEST_F(Window, sections_and_tempo_come_in_and_go_out) {
+    import_all();
+    Session other;
+    other.tempo = {{0.0, 120.0, 4, 4}};
+    other.sections = {{"verse", 1.0, 0}, {"chorus", 3.0, 0}};
+    answers.file = folder / "song.mid";
+    ASSERT_TRUE(write_whole(*answers.file, sections_to_midi(other)));
+    window->findChild<QAction*>("sectionsIn")->trigger();
+    ASSERT_EQ(session().sections.size(), 2u);
+    EXPECT_EQ(session().sections[1].name, "chorus");
+    EXPECT_NEAR(session().tempo.at(0).quarters_a_minute, 120.0, 1e-6);
+    // With a tempo, a section made near a beat stands on it; without snapping where the playhead is.
+    work().player.locate(2.13);
+    answers.text = "break";
+    QTest::keyClick(window.get(), Qt::Key_N);
+    EXPECT_NEAR(session().sections[1].start_s, 2.0, 1e-6);
+    QTest::keyClick(window.get(), Qt::Key_J);
+    work().player.locate(4.13);
+    answers.text = "end";
+    QTest::keyClick(window.get(), Qt::Key_N);
+    EXPECT_NEAR(session().sections[3].start_s, 4.13, 1e-3);
+    answers.file = folder / "out.mid";
+    window->findChild<QAction*>("sectionsOut")->trigger();
+    EXPECT_EQ(read_sections(folder / "out.mid").value().sections.size(), 4u);
+    answers.text = "97.5 6/8";
+    window->findChild<QAction*>("tempo")->trigger();
+    EXPECT_EQ(session().tempo.at(0).beats, 6);
+    answers.text = "fast";
+    window->findChild<QAction*>("tempo")->trigger();
+    EXPECT_EQ(answers.complaints.size(), 1);
+    EXPECT_NEAR(session().tempo.at(0).quarters_a_minute, 97.5, 1e-9);
+    answers.file = folder / "audio/1 Kick.wav";
+    window->findChild<QAction*>("sectionsIn")->trigger();  // no cue points in it
+    EXPECT_TRUE(answers.complaints.back().contains("no cue points"));
+}
+
+TEST_F(Window, the_song_is_zoomed_to_the_sample) {
+    import_all();
+    work().time.show(1.0, 1.0006);
+    for (int n = 0; n < 5; ++n) {
+        station(n);
+        EXPECT_FALSE(window->grab().isNull());
+    }
+    EXPECT_NEAR(work().time.to_s() - work().time.from_s(), 0.0006, 1e-6);
+    work().time.zoom(1e6, 1.0);
+    EXPECT_GE(work().time.to_s() - work().time.from_s(), 0.0005 - 1e-9);
+}

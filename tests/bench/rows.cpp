@@ -1,0 +1,47 @@
+// bench_rows FOLDER: how soon a folder's files stand as rows, and how fast the song map and the lanes follow a zoom.
+#include <fmt/format.h>
+
+#include <QApplication>
+#include <QElapsedTimer>
+#include <QStyleFactory>
+#include <QTest>
+#include <algorithm>
+
+#include "app/songmap/song_map.h"
+#include "app/window/main_window.h"
+
+using namespace isotonus;
+
+int main(int argc, char** argv) {
+    QApplication application(argc, argv);
+    QApplication::setStyle(QStyleFactory::create("Fusion"));
+    if (argc < 2) return 2;
+    MainWindow window;
+    window.work().player.open_device(simulated_device, 512);
+    window.show();
+    QTest::qWait(300);
+    QElapsedTimer clock;
+    clock.start();
+    window.files().take_in({argv[1]});
+    QApplication::processEvents();
+    const double listed_s = static_cast<double>(clock.nsecsElapsed()) * 1e-9;
+    while (window.work().materials.waiting() > 0 || window.work().mix.busy()) QTest::qWait(20);
+    const double measured_s = static_cast<double>(clock.nsecsElapsed()) * 1e-9;
+    QTest::qWait(500);
+    std::vector<double> frames_ms;
+    auto& time = window.work().time;
+    for (int n = 0; n < 240; ++n) {  // in to single samples and out again
+        clock.restart();
+        time.zoom(n < 120 ? 1.1 : 1.0 / 1.1, 40.0);
+        QApplication::processEvents();
+        frames_ms.push_back(static_cast<double>(clock.nsecsElapsed()) * 1e-6);
+    }
+    std::sort(frames_ms.begin(), frames_ms.end());
+    fmt::print(
+        "{} rows listed in {:.3f} s, all measured in {:.2f} s; a zoom step drawn in {:.1f} ms (median), {:.1f} ms "
+        "(99th "
+        "percentile), {:.1f} ms at most; a frame of 60 a second lasts 16.7 ms\n",
+        window.work().document.session().tracks.size(), listed_s, measured_s, frames_ms[frames_ms.size() / 2],
+        frames_ms[frames_ms.size() * 99 / 100], frames_ms.back());
+    window.work().document.start_new();
+}
