@@ -3,13 +3,16 @@
 
 #include <fmt/format.h>
 
+#include <cmath>
+#include <ctime>
 #include <map>
 
 #include <CLI/CLI.hpp>
 #include <nlohmann/json.hpp>
 
 #include "cli/play.h"
-#include "core/handoff/checks.h"
+#include "core/handoff/delivery.h"
+#include "core/handoff/sheet.h"
 #include "core/measure/measurement_json.h"
 #include "core/session/session_file.h"
 #include "core/stage/staging.h"
@@ -143,7 +146,7 @@ int show(const fs::path& file, bool as_json) {
     for (const auto& t : session->tracks)
         fmt::print("  {:24} trim {:+6.1f} dB  fader {:+6.1f} dB  pan {:+.2f}{}{}{}{}\n", t->name, t->trim_db,
                    t->fader_db, t->pan, t->mute ? "  muted" : "", t->solo ? "  solo" : "",
-                   t->polarity_inverted ? "  inverted" : "", t->level_ride ? "  ridden" : "");
+                   t->polarity_inverted ? "  inverted" : "", t->rides.any() ? "  ridden" : "");
     return done;
 }
 
@@ -212,31 +215,48 @@ int set(const fs::path& file, const std::string& name, const std::vector<std::st
     return written ? done : complain(written.error());
 }
 
+/// The row of this name: a track, a bus, a control group, or main.
+std::optional<TrackId> row_called(const Session& session, const std::string& name) {
+    if (const Track* t = session.find(name)) return t->id;
+    for (const Bus& b : session.buses)
+        if (b.name == name) return b.id;
+    for (const ControlGroup& g : session.groups)
+        if (g.name == name) return g.id;
+    return name == "main" ? std::optional(main_output) : std::nullopt;
+}
+
 int ride(const fs::path& file, const std::string& name, const std::string& parameter,
          const std::vector<std::string>& points) {
     const auto session = read_session(file);
     if (!session) return complain(session.error());
-    const Track* track = session->find(name);
-    if (!track) return complain({file.string(), fmt::format("there is no track called '{}'", name)}, wrong_usage);
-    if (parameter != "level")
-        return complain({"", fmt::format("'{}' cannot be ridden; level can", parameter)}, wrong_usage);
+    const auto row = row_called(*session, name);
+    if (!row) return complain({file.string(), fmt::format("there is no row called '{}'", name)}, wrong_usage);
+    const auto ridden = parameter_named(parameter);
+    if (!ridden || !can_be_ridden(session->row_kind(*row), *ridden)) {
+        std::string known;
+        for (const ParameterInfo& p : parameters())
+            if (can_be_ridden(session->row_kind(*row), p.parameter))
+                known += (known.empty() ? "" : ", ") + std::string(p.id);
+        return complain({"", fmt::format("'{}' cannot be ridden; {} can: {}", parameter, name, known)}, wrong_usage);
+    }
+    const ParameterInfo& info = info_of(*ridden);
     Curve curve;
     for (const std::string& text : points) {
         RidePoint p;
         int used = 0;
         if (std::sscanf(text.c_str(), "%lf=%lf%n", &p.time_s, &p.value, &used) != 2 ||
             used != static_cast<int>(text.size()) || !std::isfinite(p.time_s) || !(p.time_s >= 0.0))
-            return complain({"", fmt::format("'{}' is not TIME=VALUE, in seconds and dB", text)}, wrong_usage);
-        if (!(p.value >= ride_min_db && p.value <= ride_max_db))
-            return complain({"", fmt::format("a level ride goes from {:g} to {:g} dB; {} is outside", ride_min_db,
-                                             ride_max_db, text)},
+            return complain({"", fmt::format("'{}' is not TIME=VALUE, in seconds and {}", text,
+                                             *info.unit ? info.unit : "the parameter's unit")},
                             wrong_usage);
+        if (!(p.value >= info.low && p.value <= info.high))
+            return complain({"", fmt::format("a {} ride goes from {:g} to {:g} {}; {} is outside", info.id, info.low,
+                                             info.high, info.unit, text)},
+                            wrong_usage);
+        if (info.law == Law::toggle) p.segment = Segment::step;
         curve.insert(p);
     }
-    const Session next = with_track(*session, track->id, [&](Track& t) {
-        t.level_ride = curve.empty() ? nullptr : std::make_shared<const Curve>(curve);
-    });
-    const auto written = write_session(next, file);
+    const auto written = write_session(with_ride(*session, *row, *ridden, curve), file);
     return written ? done : complain(written.error());
 }
 
@@ -310,18 +330,97 @@ int check(const fs::path& file, bool as_json) {
     const PlanPtr plan = opened->plan();
     const auto mix = measure_mix(plan);
     if (!mix) return complain(mix.error());
-    const auto checks = check_handoff(opened->session, *plan, mix->measurement, opened->missing);
+    CheckInput input{opened->session, *plan, *mix, opened->missing, {}, false, {}};
+    input.limits = limits_of(opened->session.hand_off.profile, opened->session.hand_off.own);
+    if (const auto moments = moments_of(plan, overs_of(mix->summary, plan->sample_rate, input.limits.most_peak_dbfs)))
+        input.overs = *moments;
+    const auto checks = check_handoff(input);
     json list = json::array();
     for (const Check& c : checks) {
         list.push_back({{"id", c.id},
                         {"passed", c.passed},
                         {"measured", level_json(c.measured)},
                         {"limit", level_json(c.limit)},
-                        {"text", c.text}});
-        if (!as_json) fmt::print("{}  {:20} {}\n", c.passed ? "ok  " : "FAIL", c.id, c.text);
+                        {"text", c.text},
+                        {"notice", c.notice},
+                        {"why", c.why}});
+        if (!as_json) fmt::print("{}  {:20} {}\n", c.passed ? "ok  " : c.notice ? "note" : "FAIL", c.id, c.text);
     }
     if (as_json) print({{"passed", all_passed(checks)}, {"checks", list}});
     return all_passed(checks) ? done : check_failed;
+}
+
+struct DeliverOptions {
+    fs::path session, folder;
+    std::string type = "wav", bits = "24", stems = "none", note;
+    int rate = 0;
+    double from_s = 0.0, to_s = -1.0;
+    bool before_main = false, tail = false, bext = false, force = false, sections = false, as_json = false;
+};
+
+int deliver_all(const DeliverOptions& options) {
+    const auto opened = open_with_materials(options.session);
+    if (!opened) return complain(opened.error());
+    const Session& session = opened->session;
+    const PlanPtr plan = opened->plan();
+    Delivery d;
+    d.folder = options.folder;
+    d.session_name = options.session.stem().string();
+    d.type = *file_type_named(options.type);
+    d.format = options.bits == "16" ? SampleFormat::s16 : options.bits == "24" ? SampleFormat::s24 : SampleFormat::f32;
+    d.stems = options.stems == "tracks"     ? StemSplit::tracks
+              : options.stems == "families" ? StemSplit::families
+              : options.stems == "buses"    ? StemSplit::buses
+                                            : StemSplit::none;
+    d.stems_before_main = options.before_main;
+    d.sample_rate = options.rate;
+    d.tail = options.tail;
+    d.bext = options.bext;
+    d.overwrite = options.force;
+    const std::time_t now = std::time(nullptr);
+    std::tm local{};
+    localtime_r(&now, &local);
+    d.date = fmt::format("{:04}-{:02}-{:02}", local.tm_year + 1900, local.tm_mon + 1, local.tm_mday);
+    d.time = fmt::format("{:02}:{:02}:{:02}", local.tm_hour, local.tm_min, local.tm_sec);
+    const auto frames_at = [&](double s) { return static_cast<int64_t>(std::llround(s * plan->sample_rate)); };
+    if (options.sections)
+        for (size_t i = 0; i < session.sections.size(); ++i) {
+            const int64_t first = frames_at(session.sections[i].start_s);
+            const int64_t end = frames_at(section_end_s(session, static_cast<int>(i), plan->duration_s()));
+            if (end > first) d.excerpts.push_back({session.sections[i].name, {first, end - first}});
+        }
+    else if (options.from_s > 0.0 || options.to_s >= 0.0) {
+        if (options.to_s >= 0.0 && options.to_s <= options.from_s)
+            return complain({"", "--to must lie after --from"}, wrong_usage);
+        const int64_t first = frames_at(options.from_s);
+        d.excerpts.push_back({"", {first, options.to_s < 0.0 ? 0 : frames_at(options.to_s) - first}});
+    }
+    const auto mix = measure_mix(plan);
+    if (!mix) return complain(mix.error());
+    CheckInput input{session, *plan, *mix, opened->missing, {}, false, {}};
+    input.limits = limits_of(session.hand_off.profile, session.hand_off.own);
+    const auto checks = check_handoff(input);
+    const auto report = deliver(plan, session, d);
+    if (!report) return complain(report.error());
+    const json sheet = sheet_to_json({session, d.session_name, d.date, *plan, checks, *report});
+    const std::pair<const char*, std::string> papers[] = {{" sheet.json", sheet.dump(1) + "\n"},
+                                                          {" sheet.txt", sheet_to_text(sheet)},
+                                                          {" checksums.sha256", checksums_of(*report)}};
+    for (const auto& [name, text] : papers)
+        if (auto done = write_whole(d.folder / (d.session_name + name), text); !done) return complain(done.error());
+    bool proved = true;
+    for (const DeliveredFile& f : report->files) {
+        proved = proved && f.proof != Proof::differs;
+        if (!options.as_json)
+            fmt::print("{}  {:>10}  {:>10}  {}\n", f.file.string(), in_words(f.measured.sample_peak_dbfs, "dBFS"),
+                       in_words(f.measured.integrated_lufs, "LUFS"),
+                       f.proof == Proof::same    ? "read back: the same samples"
+                       : f.proof == Proof::alike ? "read back: the same level and length"
+                                                 : "READ BACK: DIFFERS");
+    }
+    if (options.as_json) print(sheet);
+    if (!proved) return check_failed;
+    return opened->missing.empty() ? done : file_trouble;
 }
 
 int play_session(const fs::path& file, const std::string& device, double seconds, bool as_json) {
@@ -388,10 +487,10 @@ int main(int argc, char** argv) {
     set_verb->add_option("SETTINGS", list, "KEY=VALUE")->required();
     set_verb->callback([&] { status = set(session, name, list); });
 
-    auto* ride_verb = verb("ride", "replace a ride's points: seconds = dB");
+    auto* ride_verb = verb("ride", "replace a ride's points: seconds = value");
     session_argument(ride_verb);
-    ride_verb->add_option("TRACK", name)->required();
-    ride_verb->add_option("PARAMETER", parameter, "level")->required();
+    ride_verb->add_option("TRACK", name, "a track, a bus, a control group, or main")->required();
+    ride_verb->add_option("PARAMETER", parameter, "level, trim, pan, width or mute")->required();
     ride_verb->add_option("POINTS", list, "TIME=VALUE; none takes the ride away");
     ride_verb->callback([&] { status = ride(session, name, parameter, list); });
 
@@ -412,6 +511,26 @@ int main(int argc, char** argv) {
     session_argument(check_verb);
     json_flag(check_verb);
     check_verb->callback([&] { status = check(session, as_json); });
+
+    DeliverOptions delivery;
+    auto* deliver_verb = verb("deliver", "mix and stems into a folder, read back, with a sheet and checksums");
+    deliver_verb->add_option("SESSION", delivery.session)->required();
+    deliver_verb->add_option("FOLDER", delivery.folder)->required();
+    deliver_verb->add_option("--type", delivery.type)
+        ->check(CLI::IsMember({"wav", "aiff", "flac", "ogg", "opus", "mp3"}));
+    deliver_verb->add_option("--bits", delivery.bits, "16, 24 or 32f")->check(CLI::IsMember({"16", "24", "32f"}));
+    deliver_verb->add_option("--stems", delivery.stems, "none, tracks, families or buses")
+        ->check(CLI::IsMember({"none", "tracks", "families", "buses"}));
+    deliver_verb->add_flag("--before-main", delivery.before_main, "stems without the main fader");
+    deliver_verb->add_option("--rate", delivery.rate, "Hz")->check(CLI::Range(8000, 768000));
+    deliver_verb->add_option("--from", delivery.from_s, "seconds")->check(CLI::NonNegativeNumber);
+    deliver_verb->add_option("--to", delivery.to_s, "seconds")->check(CLI::NonNegativeNumber);
+    deliver_verb->add_flag("--sections", delivery.sections, "each section by itself");
+    deliver_verb->add_flag("--tail", delivery.tail, "go on until it is silent");
+    deliver_verb->add_flag("--bext", delivery.bext, "Broadcast Wave");
+    deliver_verb->add_flag("--force", delivery.force, "replace files that are there");
+    deliver_verb->add_flag("--json", delivery.as_json, "the hand-off sheet on standard output");
+    deliver_verb->callback([&] { status = deliver_all(delivery); });
 
     auto* play_verb = verb("play", "play through the real-time engine");
     session_argument(play_verb);

@@ -146,6 +146,40 @@ bool FaderLane::grab(const QPoint& at) {
     return true;
 }
 
+Parameter FaderLane::ridden_by(Part part) {
+    return part == Part::fader ? Parameter::level : part == Part::width ? Parameter::width : Parameter::pan;
+}
+
+bool FaderLane::write(Part part, double to, uint64_t gesture) {
+    const Parameter parameter = ridden_by(part);
+    work_.touched(id(), parameter);
+    if (!work_.writing.writes(id()) || part == Part::left_side || part == Part::right_side) return false;
+    const double own = work_.fader_db(id());
+    const double value = part != Part::fader ? to : std::isinf(own) || std::isinf(to) ? ride_min_db : to - own;
+    const ParameterInfo& info = info_of(parameter);
+    if (gesture)
+        work_.writing.move(id(), parameter, std::clamp(value, info.low, info.high));
+    else
+        work_.writing.tap(id(), parameter, std::clamp(value, info.low, info.high));
+    update();
+    return true;
+}
+
+void FaderLane::let_go() {
+    for (const Parameter p : {Parameter::level, Parameter::pan, Parameter::width}) work_.writing.release(id(), p);
+}
+
+FaderLane::Values FaderLane::with_writing(Values v) const {
+    const auto now = [this](Parameter p, double& value, bool added) {
+        if (!work_.writing.writer(id(), p)) return;
+        value = work_.writing.value_now(id(), p) + (added ? value : 0.0);
+    };
+    now(Parameter::level, v.fader_db, true);
+    now(Parameter::pan, v.pan, false);
+    now(Parameter::width, v.width, false);
+    return v;
+}
+
 bool FaderLane::key(QKeyEvent* event) {
     active_ = Part::fader;
     const auto on = [&](Part part, double by) {
@@ -319,9 +353,8 @@ FaderLane::Values BalanceLane::values() const {
     const Track& t = *track();
     const Measurement* m = work_.materials.measured(t);
     const bool stereo = m && m->channels == 2;
-    return {
-        t.fader_db, t.pan,      t.width, true, stereo, work_.document.session().is_heard(t), t.sides_apart && stereo,
-        t.left_pan, t.right_pan};
+    return with_writing({t.fader_db, t.pan, t.width, true, stereo, work_.document.session().is_heard(t),
+                         t.sides_apart && stereo, t.left_pan, t.right_pan});
 }
 
 Level BalanceLane::song_peak_dbfs() const {
@@ -350,6 +383,7 @@ QString BalanceLane::sentence() const {
 }
 
 void BalanceLane::move(Part part, double to, uint64_t gesture) {
+    if (write(part, to, gesture)) return;
     const auto ids = work_.document.moved_with(id());
     const double from = value_of(part);
     const auto rows = ids.size();
@@ -396,7 +430,7 @@ FaderLane::Values BusLane::values() const {
         v.fader_db = g->fader_db;
         v.has_pan = false;
     }
-    return v;
+    return with_writing(v);
 }
 
 QString BusLane::sentence() const {
@@ -410,6 +444,7 @@ QString BusLane::sentence() const {
 }
 
 void BusLane::move(Part part, double to, uint64_t gesture) {
+    if (write(part, to, gesture)) return;
     const QString value = part == Part::fader ? db_text(to) : part == Part::width ? width_text(to) : pan_text(to);
     const QString name = tr("%1 %2 %3").arg(value_name(), track_name(), value);
     if (group())
@@ -439,7 +474,10 @@ QString BalanceStation::state(const Workspace& work) const {
     return QCoreApplication::translate("Station", "in its window");
 }
 
-QWidget* BalanceStation::make_pinned(Workspace& work, QWidget* parent) const { return new BusBlock(work, parent); }
+QWidget* BalanceStation::make_pinned(Workspace& work, QWidget* parent) const {
+    return new BusBlock(work, parent, false,
+                        [&work](TrackId id, QWidget* row) -> Lane* { return new BusLane(work, id, row); });
+}
 
 QWidget* BalanceStation::make_panel(Workspace& work, QWidget* parent) const { return new BalancePanel(work, parent); }
 

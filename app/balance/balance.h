@@ -33,8 +33,14 @@ class FaderLane : public Lane {
     double per_pixel(const QPoint& at) const override;
     bool grab(const QPoint& at) override;
     bool key(QKeyEvent* event) override;
+    void let_go() override;
     void paint(QPainter& painter, const QRect& clip) override;
     double value_of(Part part) const;
+    /// While the row is written the move goes into its ride; `gesture` 0 is one nudge.
+    bool write(Part part, double to, uint64_t gesture);
+    static Parameter ridden_by(Part part);
+    /// What is being written, in place of the row's own settings.
+    Values with_writing(Values values) const;
 
     Part active_ = Part::fader;
 

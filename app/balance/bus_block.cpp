@@ -4,8 +4,6 @@
 #include <QHBoxLayout>
 #include <QMenu>
 
-#include "app/balance/balance.h"
-
 namespace isotonus {
 
 BusHead::BusHead(Workspace& work, TrackId id, int number, QWidget* parent)
@@ -21,6 +19,7 @@ BusHead::BusHead(Workspace& work, TrackId id, int number, QWidget* parent)
         b->setFocusPolicy(Qt::NoFocus);
         return b;
     };
+    if (id == main_output) return;
     const bool is_bus = work_.document.session().find_bus(id);
     hear_ = button("hearUnder", tr("hear"), head_width - (is_bus ? 106 : 52), 44);
     hear_->setToolTip(
@@ -45,6 +44,7 @@ void BusHead::refresh() {
     const Session& s = work_.document.session();
     const Bus* bus = s.find_bus(id_);
     const ControlGroup* group = s.find_group(id_);
+    if (id_ == main_output) setAccessibleName(tr("main output"));
     if (!bus && !group) return;
     const QString name = QString::fromStdString(bus ? bus->name : group->name);
     setAccessibleName(name);
@@ -63,11 +63,12 @@ void BusHead::paintEvent(QPaintEvent*) {
     const Session& s = work_.document.session();
     const Bus* bus = s.find_bus(id_);
     const ControlGroup* group = s.find_group(id_);
-    if (!bus && !group) return;
+    const bool is_main = id_ == main_output;
+    if (!bus && !group && !is_main) return;
     QPainter painter(this);
     painter.fillRect(rect(), theme().ground);
-    const QColor ink = theme().track_ink(bus ? bus->ink : group->ink);
-    if (bus)
+    const QColor ink = is_main ? theme().ink : theme().track_ink(bus ? bus->ink : group->ink);
+    if (bus || is_main)
         painter.fillRect(0, 0, 4, height() - 1, ink);
     else
         for (int y = 0; y < height() - 1; y += 6)
@@ -76,11 +77,15 @@ void BusHead::paintEvent(QPaintEvent*) {
     painter.setPen(theme().ink);
     const bool two_lines = height() >= 30;
     const QRect place(16, two_lines ? 2 : 0, head_width - (bus ? 126 : 72), two_lines ? 18 : height());
-    painter.drawText(
-        place, Qt::AlignVCenter,
-        QFontMetrics(painter.font())
-            .elidedText(QString::fromStdString(bus ? bus->name : group->name), Qt::ElideRight, place.width()));
-    if (two_lines) {
+    painter.drawText(place, Qt::AlignVCenter,
+                     QFontMetrics(painter.font())
+                         .elidedText(is_main ? tr("main output") : QString::fromStdString(s.name_of(id_)),
+                                     Qt::ElideRight, place.width()));
+    if (two_lines && is_main) {
+        painter.setFont(lettering(11));
+        painter.setPen(theme().faint);
+        painter.drawText(QRect(16, height() - 17, place.width(), 14), Qt::AlignVCenter, tr("all of the mix"));
+    } else if (two_lines) {
         const auto rows = static_cast<int>(tracks_under(s, id_).size());
         const Bus* to = bus ? s.find_bus(bus->output) : nullptr;
         QString below = bus ? tr("bus of %n row(s)", nullptr, rows) : tr("group of %n row(s)", nullptr, rows);
@@ -95,6 +100,7 @@ void BusHead::paintEvent(QPaintEvent*) {
 }
 
 void BusHead::rename() {
+    if (id_ == main_output) return;
     const Session& s = work_.document.session();
     const Bus* bus = s.find_bus(id_);
     const std::string before = bus ? bus->name : s.find_group(id_)->name;
@@ -107,6 +113,7 @@ void BusHead::rename() {
 }
 
 void BusHead::contextMenuEvent(QContextMenuEvent* event) {
+    if (id_ == main_output) return;
     const Session& s = work_.document.session();
     QMenu menu;
     menu.setObjectName("busMenu");
@@ -152,7 +159,8 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     menu.exec(event->globalPos());
 }
 
-BusBlock::BusBlock(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+BusBlock::BusBlock(Workspace& work, QWidget* parent, bool with_main, MakeLane make_lane)
+    : QWidget(parent), work_(work), with_main_(with_main), make_lane_(std::move(make_lane)) {
     setObjectName("busBlock");
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(0, 2, scroll_width, 0);
@@ -163,6 +171,8 @@ BusBlock::BusBlock(Workspace& work, QWidget* parent) : QWidget(parent), work_(wo
     };
     connect(&work_.player, &Player::hearing_changed, this, repaint);
     connect(&work_, &Workspace::ghosts_changed, this, repaint);
+    connect(&work_, &Workspace::ride_view_changed, this, repaint);
+    connect(&work_.writing, &Writing::changed, this, repaint);
     connect(&work_.player, &Player::levels_changed, this, [this] {
         for (const Row& row : rows_) row.lane->levels_changed();
     });
@@ -174,6 +184,7 @@ void BusBlock::follow_session() {
     std::vector<TrackId> ids;
     for (const Bus& b : s.buses) ids.push_back(b.id);
     for (const ControlGroup& g : s.groups) ids.push_back(g.id);
+    if (with_main_) ids.push_back(main_output);
     const bool same = std::equal(rows_.begin(), rows_.end(), ids.begin(), ids.end(),
                                  [](const Row& r, TrackId id) { return r.head->id() == id; });
     if (!same) {
@@ -189,7 +200,7 @@ void BusBlock::follow_session() {
             line->setContentsMargins(0, 0, 0, 0);
             line->setSpacing(0);
             auto* head = new BusHead(work_, id, static_cast<int>(rows_.size()), row);
-            auto* lane = new BusLane(work_, id, row);
+            Lane* lane = make_lane_(id, row);
             line->addWidget(head);
             line->addWidget(lane, 1);
             layout()->addWidget(row);

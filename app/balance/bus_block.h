@@ -25,13 +25,15 @@ class BusHead : public QWidget {
     Workspace& work_;
     TrackId id_;
     int number_;
-    QToolButton *hear_, *mute_ = nullptr, *solo_ = nullptr;
+    QToolButton *hear_ = nullptr, *mute_ = nullptr, *solo_ = nullptr;
 };
 
 class BusBlock : public QWidget {
     Q_OBJECT
   public:
-    BusBlock(Workspace& work, QWidget* parent);
+    using MakeLane = std::function<Lane*(TrackId, QWidget*)>;
+    /// With the main output as the last row when `with_main`.
+    BusBlock(Workspace& work, QWidget* parent, bool with_main, MakeLane make_lane);
 
   protected:
     void paintEvent(QPaintEvent*) override;
@@ -39,6 +41,8 @@ class BusBlock : public QWidget {
   private:
     void follow_session();
     Workspace& work_;
+    bool with_main_;
+    MakeLane make_lane_;
     struct Row {
         BusHead* head;
         Lane* lane;

@@ -95,6 +95,9 @@ QWidget* Desk::make_empty_state() {
     return page;
 }
 
+/// The panel goes while the rows are still there: what it lets go of may make them look again.
+Desk::~Desk() { delete panel_; }
+
 void Desk::show_station(const Station* station) {
     station_ = station;
     for (QWidget** old : {&tools_, &panel_, &pinned_, &view_}) delete std::exchange(*old, nullptr);

@@ -15,6 +15,7 @@ class Desk : public QWidget {
     Q_OBJECT
   public:
     explicit Desk(Workspace& work, QWidget* parent = nullptr);
+    ~Desk() override;
 
     void show_station(const Station* station);
     Lane* lane_of(TrackId id) const;

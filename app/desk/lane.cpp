@@ -84,7 +84,9 @@ void Lane::mouseMoveEvent(QMouseEvent* event) {
     emit work_.hint(sentence());
 }
 
-void Lane::mouseReleaseEvent(QMouseEvent*) { dragging_ = false; }
+void Lane::mouseReleaseEvent(QMouseEvent*) {
+    if (std::exchange(dragging_, false)) let_go();
+}
 
 void Lane::mouseDoubleClickEvent(QMouseEvent* event) {
     if (grab(event->position().toPoint())) reset_value();

@@ -52,6 +52,8 @@ class Lane : public QWidget {
     /// What one pixel of a drag stands for, and whether a drag may start here.
     virtual double per_pixel(const QPoint& at) const = 0;
     virtual bool grab(const QPoint&) { return true; }
+    /// The drag that was begun has ended.
+    virtual void let_go() {}
     virtual bool key(QKeyEvent*) { return false; }
     /// Children of the lane that have places of their own.
     virtual void place_children() {}

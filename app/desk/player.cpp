@@ -7,7 +7,11 @@
 namespace isotonus {
 
 Player::Player(Document& document, Materials& materials, QObject* parent)
-    : QObject(parent), document_(document), materials_(materials), plan_(std::make_shared<RenderPlan>()) {
+    : QObject(parent),
+      document_(document),
+      materials_(materials),
+      plan_(std::make_shared<RenderPlan>()),
+      heard_(plan_) {
     connect(&document_, &Document::session_changed, this, &Player::follow_session);
     // Many files come in at once when a session opens: one plan for all of them.
     recompile_.setSingleShot(true);
@@ -49,7 +53,7 @@ void Player::follow_session() {
     if (engine_.device() && engine_.sample_rate() != document_.session().sample_rate)
         open_device(wanted_device_, block_frames_);
     std::erase_if(listened_, [this](TrackId id) { return !document_.track(id); });
-    engine_.set_plan(heard_plan());
+    send_plan();
     if (live_.sample_rate() != document_.session().sample_rate) live_ = LiveMix(document_.session().sample_rate);
     forward_loop();
     emit plan_changed();
@@ -57,7 +61,7 @@ void Player::follow_session() {
 
 PlanPtr Player::heard_plan() const {
     const auto material = [this](const Track& t) { return materials_.of(t); };
-    const Session& session = document_.session();
+    const Session& session = instead_ ? *instead_ : document_.session();
     PlanPtr plan;
     if (hearing_ == Hearing::at_rest)
         plan = compile_plan(with_mix_at_rest(session), material);
@@ -67,15 +71,68 @@ PlanPtr Player::heard_plan() const {
         plan = compile_plan(with_only(session, tracks_under(session, heard_id_)), material);
     else
         plan = compile_plan(session, material);
-    return listened_.empty() ? plan : plan_listening(*plan, session, listened_, listened_where_ == Listen::after_fader);
+    if (!listened_.empty()) plan = plan_listening(*plan, session, listened_, listened_where_ == Listen::after_fader);
+    return with_compared(plan);
+}
+
+void Player::send_plan() {
+    heard_ = heard_plan();
+    engine_.set_plan(heard_);
+}
+
+/// Recordings play along silently, so that changing over needs no reading and leaves no gap.
+PlanPtr Player::with_compared(PlanPtr plan) const {
+    if (compared_.empty()) return plan;
+    auto next = std::make_shared<RenderPlan>(*plan);
+    const GainMatrix none{0.0, 0.0, 0.0, 0.0};
+    if (compared_heard_) {
+        next->main_gain = 1.0;
+        next->main = {};
+        for (PlanTrack& t : next->tracks) {
+            t.gains = t.to_main = none;
+            t.level = 0.0;
+        }
+    }
+    constexpr TrackId first_id = TrackId{1} << 60;
+    for (size_t i = 0; i < compared_.size(); ++i) {
+        PlanTrack t;
+        t.id = first_id + i;
+        t.material = compared_[i].material;
+        t.channels = t.material->ready.channels;
+        t.frames = t.material->ready.frames;
+        t.level = compared_heard_ == i ? compared_[i].gain : 0.0;
+        t.fader_gain = t.level;
+        t.gains = t.to_main = scaled(GainMatrix{}, t.level);
+        next->tracks.push_back(std::move(t));
+    }
+    return next;
+}
+
+void Player::set_compared(std::vector<Compared> recordings) {
+    compared_ = std::move(recordings);
+    if (compared_heard_ && *compared_heard_ >= compared_.size()) compared_heard_.reset();
+    send_plan();
+}
+
+void Player::hear_compared(std::optional<size_t> which) {
+    if (which && *which >= compared_.size()) which.reset();
+    compared_heard_ = which;
+    send_plan();
+    emit hearing_changed();
 }
 
 void Player::hear(Hearing what, TrackId id) {
     if (hearing_ == what && heard_id_ == id) return;
     hearing_ = what;
     heard_id_ = id;
-    engine_.set_plan(heard_plan());
+    send_plan();
     emit hearing_changed();
+}
+
+void Player::hear_instead(std::shared_ptr<const Session> session) {
+    if (!session && !instead_) return;
+    instead_ = std::move(session);
+    send_plan();
 }
 
 void Player::hear_under(TrackId id) {
@@ -93,7 +150,7 @@ void Player::set_monitor(const MonitorSettings& settings) {
 void Player::listen_to(std::vector<TrackId> ids, Listen where) {
     listened_ = std::move(ids);
     listened_where_ = where;
-    engine_.set_plan(heard_plan());
+    send_plan();
     emit hearing_changed();
 }
 
@@ -169,7 +226,7 @@ void Player::tick() {
                          std::any_of(meters_.tracks.begin(), meters_.tracks.end(),
                                      [](const auto& t) { return t.after_trim.level_db > silence_db; });
     if (levels.any || falling) {
-        meters_.advance(*plan_, levels, elapsed_s);
+        meters_.advance(*heard_, levels, elapsed_s);
         emit levels_changed();
     }
     const double position = position_s();

@@ -44,6 +44,9 @@ class Player : public QObject {
     void hear_track(TrackId id, double from_s);
     void hear_under(TrackId bus_or_group);  ///< a second time: the mix again
 
+    /// Another session in the place of the document's, for the ear alone: rides that are being written.
+    void hear_instead(std::shared_ptr<const Session> session);
+
     /// How it is heard; no export knows of it.
     const MonitorSettings& monitor() const { return engine_.monitor(); }
     void set_monitor(const MonitorSettings& settings);
@@ -54,7 +57,19 @@ class Player : public QObject {
     const std::vector<TrackId>& listened() const { return listened_; }
     Listen listened_where() const { return listened_where_; }
     /// Something stands between the mix and the ear.
-    bool anything_on() const { return monitor().any_on() || !listened_.empty() || hearing_ != Hearing::mix; }
+    bool anything_on() const {
+        return monitor().any_on() || !listened_.empty() || hearing_ != Hearing::mix || compared_heard_;
+    }
+
+    /// A print or a reference that is compared with the mix, never through the mix's faders.
+    struct Compared {
+        MaterialPtr material;
+        double gain = 1.0;
+    };
+    void set_compared(std::vector<Compared> recordings);
+    /// Hears one of them in the mix's place, from the same place in the song; none: the mix.
+    void hear_compared(std::optional<size_t> which);
+    std::optional<size_t> heard_compared() const { return compared_heard_; }
 
     struct Loop {
         bool on = false;
@@ -78,13 +93,18 @@ class Player : public QObject {
     void follow_session();
     void hear(Hearing what, TrackId track = 0);
     PlanPtr heard_plan() const;
+    void send_plan();
+    PlanPtr with_compared(PlanPtr plan) const;
     void tick();
     void forward_loop();
 
     Document& document_;
     Materials& materials_;
     Engine engine_;
-    PlanPtr plan_;
+    PlanPtr plan_, heard_ = plan_;
+    std::vector<Compared> compared_;
+    std::optional<size_t> compared_heard_;
+    std::shared_ptr<const Session> instead_;
     Hearing hearing_ = Hearing::mix;
     TrackId heard_id_ = 0;
     std::vector<TrackId> listened_;

@@ -1,9 +1,13 @@
 #include "app/desk/prompter.h"
 
+#include <QDialogButtonBox>
+#include <QDoubleSpinBox>
 #include <QFileDialog>
+#include <QFormLayout>
 #include <QInputDialog>
 #include <QMessageBox>
 #include <QPushButton>
+#include <cmath>
 
 namespace isotonus {
 
@@ -46,6 +50,40 @@ std::optional<QString> DialogPrompter::ask_text(const QString& title, const QStr
     bool given = false;
     const QString text = QInputDialog::getText(parent_, title, label, QLineEdit::Normal, initial, &given).trimmed();
     return given && !text.isEmpty() ? std::optional(text) : std::nullopt;
+}
+
+std::optional<std::vector<double>> DialogPrompter::ask_numbers(const QString& title,
+                                                               const std::vector<Number>& numbers) {
+    QDialog dialog(parent_);
+    dialog.setObjectName("numbersDialog");
+    dialog.setWindowTitle(title);
+    auto* form = new QFormLayout(&dialog);
+    std::vector<QDoubleSpinBox*> boxes;
+    for (const Number& n : numbers) {
+        auto* box = new QDoubleSpinBox;
+        box->setDecimals(n.decimals);
+        box->setRange(n.low, n.high);
+        box->setSingleStep(std::pow(10.0, -n.decimals) * (n.high - n.low > 20.0 ? 10.0 : 1.0));
+        box->setValue(n.value);
+        box->setAccessibleName(n.label);
+        form->addRow(n.label, box);
+        boxes.push_back(box);
+    }
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
+    QObject::connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
+    QObject::connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
+    form->addRow(buttons);
+    if (dialog.exec() != QDialog::Accepted) return std::nullopt;
+    std::vector<double> values;
+    for (const QDoubleSpinBox* box : boxes) values.push_back(box->value());
+    return values;
+}
+
+std::optional<size_t> DialogPrompter::ask_choice(const QString& title, const QString& label,
+                                                 const QStringList& choices) {
+    bool given = false;
+    const QString chosen = QInputDialog::getItem(parent_, title, label, choices, 0, false, &given);
+    return given ? std::optional(static_cast<size_t>(std::max<qsizetype>(0, choices.indexOf(chosen)))) : std::nullopt;
 }
 
 void DialogPrompter::complain(const QString& text) {

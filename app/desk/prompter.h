@@ -1,7 +1,7 @@
 // Questions to the user, behind a seam that tests can answer.
 #pragma once
 
-#include <QString>
+#include <QStringList>
 #include <filesystem>
 #include <optional>
 #include <vector>
@@ -25,6 +25,17 @@ class Prompter {
     virtual Answer ask(const QString& title, const QString& text, const QString& yes, const QString& no) = 0;
     /// A line of text; none when the user cancels.
     virtual std::optional<QString> ask_text(const QString& title, const QString& label, const QString& initial) = 0;
+    /// Several numbers at once, each in its range; none when the user cancels.
+    struct Number {
+        QString label;
+        double value = 0.0, low = 0.0, high = 1.0;
+        int decimals = 1;
+    };
+    virtual std::optional<std::vector<double>> ask_numbers(const QString& title,
+                                                           const std::vector<Number>& numbers) = 0;
+    /// One of a list: its place.
+    virtual std::optional<size_t> ask_choice(const QString& title, const QString& label,
+                                             const QStringList& choices) = 0;
     virtual void complain(const QString& text) = 0;
 };
 
@@ -38,6 +49,8 @@ class DialogPrompter : public Prompter {
     std::optional<fs::path> save_file(const QString& title, const QString& filter, const fs::path& suggested) override;
     Answer ask(const QString& title, const QString& text, const QString& yes, const QString& no) override;
     std::optional<QString> ask_text(const QString& title, const QString& label, const QString& initial) override;
+    std::optional<std::vector<double>> ask_numbers(const QString& title, const std::vector<Number>& numbers) override;
+    std::optional<size_t> ask_choice(const QString& title, const QString& label, const QStringList& choices) override;
     void complain(const QString& text) override;
 
   private:

@@ -35,7 +35,20 @@ void TimeView::zoom(double factor, double around_s) {
     show(around_s - share * length, around_s + (1.0 - share) * length);
 }
 
-Workspace::Workspace() : materials(document), player(document, materials), mix(document, player) {
+Workspace::Workspace()
+    : materials(document),
+      player(document, materials),
+      mix(document, player),
+      writing(document, player),
+      faders(*this),
+      comparison(document, player, mix),
+      exports(comparison) {
+    connect(&faders, &FaderLink::message, this, &Workspace::hint);
+    connect(&document, &Document::selection_changed, this, [this] {
+        if (!ride_view.row) return;
+        ride_view.row.reset();
+        emit ride_view_changed();
+    });
     connect(&player, &Player::plan_changed, this, [this] { time.set_song(song_s()); });
     connect(&mix, &MixWatch::changed, this, &Workspace::take_passage);
     connect(&materials, &Materials::changed, this, [this] { time.set_song(song_s()); });
@@ -306,6 +319,82 @@ void Workspace::spread_pans() {
 void Workspace::toggle_fold(Family family) {
     if (!folded_.erase(family)) folded_.insert(family);
     emit folds_changed();
+}
+
+void Workspace::show_ride(RideView view) {
+    if (std::find(view.open.begin(), view.open.end(), view.parameter) == view.open.end()) view.open = {view.parameter};
+    ride_view = std::move(view);
+    emit ride_view_changed();
+}
+
+void Workspace::touched(TrackId row, Parameter parameter) {
+    if (ride_row() == row && ride_view.parameter == parameter) return;
+    RideView view = ride_view;
+    view.parameter = parameter;
+    if (document.track(row)) {
+        view.row.reset();
+        if (document.focused() != row) {
+            if (document.is_selected(row))
+                document.select(document.selected(), row);
+            else
+                document.select_only(row);
+        }
+    } else {
+        view.row = row;
+    }
+    show_ride(std::move(view));
+    emit hint(tr("%1 of %2: its ride is shown.")
+                  .arg(info_of(parameter).id, QString::fromStdString(document.session().name_of(row))));
+}
+
+double Workspace::fader_db(TrackId row) const {
+    const Session& s = document.session();
+    if (const Track* t = s.find(row)) return t->fader_db;
+    if (const Bus* b = s.find_bus(row)) return b->fader_db;
+    if (const ControlGroup* g = s.find_group(row)) return g->fader_db;
+    return s.main_fader_db;
+}
+
+void Workspace::set_fader(TrackId row, double db, uint64_t gesture) {
+    const Session& s = document.session();
+    if (db < fader_floor_db) db = silence_db;
+    Session next = s;
+    if (s.find(row))
+        next = with_track(s, row, [db](Track& t) { t.fader_db = db; });
+    else if (s.find_bus(row))
+        next = with_bus(s, row, [db](Bus& b) { b.fader_db = db; });
+    else if (s.find_group(row))
+        next = with_group(s, row, [db](ControlGroup& g) { g.fader_db = db; });
+    else
+        next.main_fader_db = db;
+    document.edit(tr("Fader %1 %2").arg(QString::fromStdString(s.name_of(row)), db_text(db)), std::move(next), gesture);
+}
+
+void Workspace::set_own_value(TrackId row, Parameter parameter, double value, uint64_t gesture) {
+    const Session& s = document.session();
+    const auto set = [&](auto& x) {
+        switch (parameter) {
+            case Parameter::level:
+                break;
+            case Parameter::trim:
+                x.trim_db = value;
+                break;
+            case Parameter::pan:
+                x.pan = value;
+                break;
+            case Parameter::width:
+                x.width = value;
+                break;
+            case Parameter::mute:
+                x.mute = value >= 0.5;
+                break;
+        }
+    };
+    const QString name = tr("%1 of %2").arg(info_of(parameter).id, QString::fromStdString(s.name_of(row)));
+    if (s.find(row))
+        document.edit(name, with_track(s, row, set), gesture);
+    else if (s.find_bus(row))
+        document.edit(name, with_bus(s, row, set), gesture);
 }
 
 void Workspace::stage_all() {

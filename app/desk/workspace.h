@@ -5,8 +5,10 @@
 #include <map>
 #include <set>
 
+#include "app/desk/comparison.h"
+#include "app/desk/export_queue.h"
+#include "app/desk/fader_link.h"
 #include "app/desk/mix_watch.h"
-
 #include "app/desk/prompter.h"
 #include "core/session/clips.h"
 #include "core/session/routing.h"
@@ -42,6 +44,10 @@ class Workspace : public QObject {
     Player player;
     MixWatch mix;
     TimeView time;
+    Writing writing;
+    FaderLink faders;
+    Comparison comparison;
+    ExportQueue exports;
     Prompter* prompter = nullptr;  ///< set by the window, or by a test
 
     /// Sets the focused and all rows' trims to their targets; one undo step.
@@ -111,6 +117,25 @@ class Workspace : public QObject {
         bool from_silence = false;
     } build_up;
 
+    /// What the panel of Ride shows.
+    struct RideView {
+        Parameter parameter = Parameter::level;         ///< what the tools work on
+        std::vector<Parameter> open{Parameter::level};  ///< its lanes, one below the other
+        bool family = false;                            ///< instead: this parameter of all rows of the row's family
+        std::optional<TrackId> row;  ///< a bus, a control group or the main output; else the focused track
+    } ride_view;
+    TrackId ride_row() const { return ride_view.row.value_or(document.focused()); }
+    void show_ride(RideView view);
+    /// A control was moved: its lane comes up.
+    void touched(TrackId row, Parameter parameter);
+    /// Points that were copied, to paste elsewhere.
+    Curve ride_clip;
+
+    // Any row's own settings, for what moves all kinds of rows.
+    double fader_db(TrackId row) const;
+    void set_fader(TrackId row, double db, uint64_t gesture);
+    void set_own_value(TrackId row, Parameter parameter, double value, uint64_t gesture);
+
     // Routing of the selected rows.
     void make_bus();
     void make_group();
@@ -152,6 +177,7 @@ class Workspace : public QObject {
     void hint(const QString& sentence);
     void folds_changed();
     void ghosts_changed();
+    void ride_view_changed();
     void balance_page_changed();
     void field_changed();
     void clip_chosen();

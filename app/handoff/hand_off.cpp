@@ -1,8 +1,10 @@
 #include "app/handoff/hand_off.h"
 
 #include <QCoreApplication>
+#include <QDateTime>
 #include <QGridLayout>
 #include <QScrollArea>
+#include <QScrollBar>
 #include <cmath>
 
 #include "core/stage/findings.h"
@@ -39,9 +41,9 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
             painter.fillRect(QRect(QPoint(x_of(-60.0), y(13)), QPoint(x_of(*average), y(22))), bar);
         }
         painter.fillRect(x_of(*peak) - 1, y(10), 3, y(15), theme().ink);
-        words << (t.level_ride ? tr("peak %1 before its ride") : tr("peak %1")).arg(db_text(*peak, "dBFS"))
+        words << (t.rides.any() ? tr("peak %1 before its ride") : tr("peak %1")).arg(db_text(*peak, "dBFS"))
               << tr("pan %1").arg(pan_text(t.pan));
-        if (t.level_ride) words << tr("ridden");
+        if (t.rides.any()) words << tr("ridden");
         if (t.polarity_inverted) words << tr("polarity inverted");
     } else {
         words << (heard                                                           ? tr("silent")
@@ -55,38 +57,130 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
                      words.join(" · "));
 }
 
+// --- the panel ------------------------------------------------------------------------------------------------------
+
+namespace {
+
+QLabel* heading(const QString& text) {
+    auto* label = new QLabel(text);
+    label->setStyleSheet("font-size: 16px;");
+    return label;
+}
+
+/// File types with their formats, as the form offers them.
+struct Form {
+    FileType type;
+    SampleFormat format;
+};
+const std::array<Form, 10> forms{{{FileType::wav, SampleFormat::s24},
+                                  {FileType::wav, SampleFormat::s16},
+                                  {FileType::wav, SampleFormat::f32},
+                                  {FileType::aiff, SampleFormat::s24},
+                                  {FileType::aiff, SampleFormat::s16},
+                                  {FileType::flac, SampleFormat::s24},
+                                  {FileType::flac, SampleFormat::s16},
+                                  {FileType::ogg, SampleFormat::f32},
+                                  {FileType::opus, SampleFormat::f32},
+                                  {FileType::mp3, SampleFormat::f32}}};
+
+}  // namespace
+
 HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setObjectName("handOffPanel");
-    setFixedHeight(296);
-    auto* grid = new QGridLayout(this);
-    grid->setContentsMargins(16, 12, 16, 12);
-    grid->setHorizontalSpacing(24);
-    const auto heading = [&](const QString& text) {
-        auto* label = new QLabel(text);
-        label->setStyleSheet("font-size: 16px;");
-        return label;
-    };
-    grid->addWidget(heading(tr("Checks before hand-off")), 0, 0);
-    checks_ = new QLabel;
-    checks_->setObjectName("checks");
-    checks_->setTextFormat(Qt::RichText);
-    checks_->setWordWrap(true);
-    checks_->setAlignment(Qt::AlignTop);
-    auto* scroll = new QScrollArea;
-    scroll->setWidget(checks_);
-    scroll->setWidgetResizable(true);
-    scroll->setFrameShape(QFrame::NoFrame);
-    grid->addWidget(scroll, 1, 0, 7, 1);
-    grid->setColumnStretch(0, 5);
-    grid->setColumnStretch(2, 4);
+    setFixedHeight(324);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(16, 8, 16, 10);
+    row->setSpacing(20);
+    row->addWidget(make_checks(), 5);
+    row->addWidget(make_form(), 5);
+    row->addWidget(make_outcome(), 3);
 
-    grid->addWidget(heading(tr("Export the mix")), 0, 1, 1, 2);
-    const auto field = [&](int row, const QString& text, QWidget* widget) {
+    progress_timer_.setInterval(50);
+    connect(&progress_timer_, &QTimer::timeout, this,
+            [this] { bar_->setValue(static_cast<int>(work_.exports.fraction() * 1000.0)); });
+    connect(&work_.mix, &MixWatch::changed, this, &HandOffPanel::show_checks);
+    connect(&work_.player, &Player::hearing_changed, this, &HandOffPanel::show_checks);
+    connect(&work_.document, &Document::session_changed, this, [this] {
+        fill_ranges();
+        if (notes_->toPlainText().toStdString() != work_.document.session().hand_off.notes)
+            notes_->setPlainText(QString::fromStdString(work_.document.session().hand_off.notes));
+        profile_->setCurrentIndex(static_cast<int>(work_.document.session().hand_off.profile));
+    });
+    connect(&work_.player, &Player::loop_changed, this, &HandOffPanel::fill_ranges);
+    connect(&work_.exports, &ExportQueue::changed, this, &HandOffPanel::show_queue);
+    const char* home = std::getenv("HOME");
+    const fs::path folder =
+        work_.document.path() ? work_.document.path()->parent_path() : fs::path(home ? home : "/tmp");
+    file_->setText(to_qt(folder / (work_.document.name().toStdString() + " mix.wav")));
+    work_.mix.want_figures(true);
+    fill_ranges();
+    show_checks();
+    show_queue();
+}
+
+HandOffPanel::~HandOffPanel() { work_.mix.want_figures(false); }
+
+QWidget* HandOffPanel::make_checks() {
+    auto* box = new QWidget;
+    auto* grid = new QGridLayout(box);
+    grid->setContentsMargins(0, 0, 0, 0);
+    grid->addWidget(heading(tr("Checks before hand-off")), 0, 0);
+    profile_ = new QComboBox;
+    profile_->setObjectName("checkProfile");
+    profile_->setAccessibleName(tr("Limits"));
+    profile_->addItems({tr("for mastering"), tr("streaming demo"), tr("own limits")});
+    profile_->setCurrentIndex(static_cast<int>(work_.document.session().hand_off.profile));
+    profile_->setToolTip(tr("What the checks ask for."));
+    connect(profile_, &QComboBox::activated, this, [this](int n) {
+        Session next = work_.document.session();
+        next.hand_off.profile = static_cast<HandOffProfile>(n);
+        if (next.hand_off.profile == HandOffProfile::own) {
+            work_.document.edit(tr("Own limits"), std::move(next));
+            own_limits();
+        } else {
+            work_.document.edit(tr("Limits %1").arg(profile_->currentText()), std::move(next));
+        }
+        show_checks();
+    });
+    grid->addWidget(profile_, 0, 1);
+    checks_ = new QListWidget;
+    checks_->setObjectName("checks");
+    checks_->setAccessibleName(tr("Checks before hand-off"));
+    checks_->setWordWrap(true);
+    checks_->setFrameShape(QFrame::NoFrame);
+    checks_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    connect(checks_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) {
+        const auto n = static_cast<size_t>(item->data(Qt::UserRole).toInt());
+        if (n >= checks_now_.size()) return;
+        const Check& c = checks_now_[n];
+        if (work_.document.track(c.row)) work_.document.select_only(c.row);
+        if (c.time_s >= 0.0) work_.player.locate(std::max(0.0, c.time_s - 1.0));
+        emit work_.hint(QString::fromStdString(c.why));
+    });
+    grid->addWidget(checks_, 1, 0, 1, 2);
+    grid->setColumnStretch(0, 1);
+    return box;
+}
+
+QWidget* HandOffPanel::make_form() {
+    auto* box = new QWidget;
+    auto* grid = new QGridLayout(box);
+    grid->setContentsMargins(0, 0, 0, 0);
+    grid->setVerticalSpacing(4);
+    grid->addWidget(heading(tr("Export")), 0, 0, 1, 2);
+    int line = 1;
+    const auto field = [&](const QString& text, QWidget* widget, QWidget* named) {
         auto* label = new QLabel(text);
-        label->setBuddy(widget);
-        widget->setAccessibleName(text);
-        grid->addWidget(label, row, 1);
-        grid->addWidget(widget, row, 2);
+        label->setBuddy(named);
+        named->setAccessibleName(text);
+        grid->addWidget(label, line, 0);
+        grid->addWidget(widget, line++, 1);
+    };
+    const auto combo = [&](const char* name) {
+        auto* c = new QComboBox;
+        c->setObjectName(name);
+        c->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        return c;
     };
     auto* file_row = new QWidget;
     auto* file_layout = new QHBoxLayout(file_row);
@@ -98,20 +192,61 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     connect(choose, &QPushButton::clicked, this, &HandOffPanel::choose_file);
     file_layout->addWidget(file_, 1);
     file_layout->addWidget(choose);
-    field(1, tr("File"), file_row);
-    file_->setAccessibleName(tr("File"));
-    format_ = new QComboBox;
-    format_->setObjectName("exportFormat");
-    format_->addItem(tr("WAV, 24 bit"), 24);
-    format_->addItem(tr("WAV, 16 bit with dither"), 16);
-    format_->addItem(tr("WAV, 32 bit float"), 32);
-    field(2, tr("Format"), format_);
-    rate_ = new QComboBox;
-    rate_->setObjectName("exportRate");
-    field(3, tr("Rate"), rate_);
-    range_ = new QComboBox;
-    range_->setObjectName("exportRange");
-    field(4, tr("Range"), range_);
+    field(tr("Mix to"), file_row, file_);
+    what_ = combo("exportWhat");
+    what_->addItems({tr("the mix"), tr("the mix and a stem of each track"), tr("the mix and a stem of each family"),
+                     tr("the mix and a stem of each bus"), tr("stems of the tracks alone"),
+                     tr("stems of the families alone"), tr("stems of the buses alone")});
+    field(tr("What"), what_, what_);
+    pattern_ = new QLineEdit("{session} {number} {part}");
+    pattern_->setObjectName("exportPattern");
+    pattern_->setToolTip(
+        tr("Names of the stems. {session} {part} {number} {section} {date} {rate} {bits} stand for what they say."));
+    field(tr("Stem names"), pattern_, pattern_);
+    format_ = combo("exportFormat");
+    format_->addItems({tr("WAV, 24 bit"), tr("WAV, 16 bit with dither"), tr("WAV, 32 bit float"), tr("AIFF, 24 bit"),
+                       tr("AIFF, 16 bit with dither"), tr("FLAC, 24 bit"), tr("FLAC, 16 bit with dither"),
+                       tr("Ogg Vorbis"), tr("Opus"), tr("MP3")});
+    connect(format_, &QComboBox::currentIndexChanged, this, [this](int n) {
+        fs::path file = from_qt(file_->text());
+        if (n < 0 || file.empty()) return;
+        file_->setText(to_qt(file.replace_extension(file_type_name(forms[static_cast<size_t>(n)].type))));
+    });
+    rate_ = combo("exportRate");
+    auto* form_row = new QWidget;
+    auto* form_layout = new QHBoxLayout(form_row);
+    form_layout->setContentsMargins(0, 0, 0, 0);
+    form_layout->addWidget(format_, 1);
+    form_layout->addWidget(rate_, 1);
+    rate_->setAccessibleName(tr("Rate"));
+    field(tr("Format, rate"), form_row, format_);
+    range_ = combo("exportRange");
+    field(tr("Range"), range_, range_);
+    const auto tick = [&](const char* name, const QString& text, const QString& tip, bool on) {
+        auto* c = new QCheckBox(text);
+        c->setObjectName(name);
+        c->setToolTip(tip);
+        c->setChecked(on);
+        return c;
+    };
+    before_main_ = tick("stemsBeforeMain", tr("stems before the main fader"),
+                        tr("Without the main fader and the main output's rides."), false);
+    tail_ = tick("exportTail", tr("with its tail"), tr("A section or the loop goes on until it has died away."), false);
+    bext_ = tick("exportBext", tr("Broadcast Wave"),
+                 tr("Date, place in the song and loudness in the file (EBU Tech 3285)."), true);
+    sheet_ = tick("exportSheet", tr("hand-off sheet"),
+                  tr("PDF, JSON and text with figures, checks, notes and the recall list; and checksums."), false);
+    print_ = tick("exportPrint", tr("keep as a print"), tr("To compare with in Compare."), false);
+    auto* ticks = new QWidget;
+    auto* tick_grid = new QGridLayout(ticks);
+    tick_grid->setContentsMargins(0, 2, 0, 2);
+    tick_grid->setVerticalSpacing(2);
+    tick_grid->addWidget(sheet_, 0, 0);
+    tick_grid->addWidget(print_, 0, 1);
+    tick_grid->addWidget(bext_, 0, 2);
+    tick_grid->addWidget(tail_, 1, 0);
+    tick_grid->addWidget(before_main_, 1, 1, 1, 2);
+    grid->addWidget(ticks, line++, 0, 1, 2);
     auto* buttons = new QWidget;
     auto* row = new QHBoxLayout(buttons);
     row->setContentsMargins(0, 0, 0, 0);
@@ -120,44 +255,51 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     export_->setDefault(true);
     cancel_ = new QPushButton(tr("Cancel"));
     cancel_->setObjectName("cancelExport");
-    cancel_->setEnabled(false);
     bar_ = new QProgressBar;
     bar_->setTextVisible(false);
     bar_->setRange(0, 1000);
     row->addWidget(export_);
     row->addWidget(cancel_);
     row->addWidget(bar_, 1);
-    grid->addWidget(buttons, 5, 1, 1, 2);
-    result_ = new QLabel(tr("A mastering engineer wants 24 bit at the session's rate, with 3 to 6 dB of headroom."));
+    grid->addWidget(buttons, line++, 0, 1, 2);
+    grid->setRowStretch(line, 1);
+    grid->setColumnStretch(1, 1);
+    connect(export_, &QPushButton::clicked, this, &HandOffPanel::start);
+    connect(cancel_, &QPushButton::clicked, this, [this] { work_.exports.cancel(); });
+    return box;
+}
+
+QWidget* HandOffPanel::make_outcome() {
+    auto* box = new QWidget;
+    auto* column = new QVBoxLayout(box);
+    column->setContentsMargins(0, 0, 0, 0);
+    auto* label = heading(tr("Notes to the engineer"));
+    column->addWidget(label);
+    notes_ = new QPlainTextEdit(QString::fromStdString(work_.document.session().hand_off.notes));
+    notes_->setObjectName("handOffNotes");
+    notes_->setAccessibleName(label->text());
+    notes_->setPlaceholderText(tr("What it should feel like, what worries you. It goes on the sheet."));
+    notes_->setTabChangesFocus(true);
+    label->setBuddy(notes_);
+    connect(notes_, &QPlainTextEdit::textChanged, this, [this, gesture = work_.document.new_gesture()] {
+        const std::string text = notes_->toPlainText().toStdString();
+        if (text == work_.document.session().hand_off.notes) return;
+        Session next = work_.document.session();
+        next.hand_off.notes = text;
+        work_.document.edit(tr("Notes to the engineer"), std::move(next), gesture);
+    });
+    column->addWidget(notes_, 2);
+    result_ = new QLabel;
     result_->setObjectName("exportResult");
     result_->setWordWrap(true);
     result_->setAlignment(Qt::AlignTop);
-    grid->addWidget(result_, 6, 1, 2, 2);
-    grid->setRowStretch(7, 1);
-
-    connect(export_, &QPushButton::clicked, this, &HandOffPanel::start);
-    connect(cancel_, &QPushButton::clicked, this, [this] {
-        if (progress_) progress_->cancel();
-    });
-    progress_timer_.setInterval(50);
-    connect(&progress_timer_, &QTimer::timeout, this,
-            [this] { bar_->setValue(static_cast<int>(progress_->fraction() * 1000.0)); });
-    connect(&work_.mix, &MixWatch::changed, this, &HandOffPanel::show_checks);
-    connect(&work_.document, &Document::session_changed, this, &HandOffPanel::fill_ranges);
-    connect(&work_.player, &Player::loop_changed, this, &HandOffPanel::fill_ranges);
-    const char* home = std::getenv("HOME");
-    const fs::path folder =
-        work_.document.path() ? work_.document.path()->parent_path() : fs::path(home ? home : "/tmp");
-    file_->setText(to_qt(folder / (work_.document.name().toStdString() + " mix.wav")));
-    work_.mix.want_figures(true);
-    fill_ranges();
-    show_checks();
-}
-
-HandOffPanel::~HandOffPanel() {
-    work_.mix.want_figures(false);
-    if (progress_) progress_->cancel();
-    pool_.waitForDone();
+    result_->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    auto* scroll = new QScrollArea;
+    scroll->setWidget(result_);
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    column->addWidget(scroll, 3);
+    return box;
 }
 
 void HandOffPanel::paintEvent(QPaintEvent*) {
@@ -167,19 +309,75 @@ void HandOffPanel::paintEvent(QPaintEvent*) {
     painter.drawLine(0, 0, width(), 0);
 }
 
+void HandOffPanel::own_limits() {
+    const HandOffLimits& l = work_.document.session().hand_off.own;
+    const auto n = work_.prompter->ask_numbers(
+        tr("Own limits"), {{tr("peak at most, dBFS"), l.most_peak_dbfs, -40.0, 6.0, 1},
+                           {tr("peak at least, dBFS"), l.least_peak_dbfs, -90.0, 0.0, 1},
+                           {tr("true peak at most, dBTP"), l.most_true_peak_dbtp, -40.0, 6.0, 1},
+                           {tr("loudness at least, LUFS (−70: any)"), l.least_lufs.value_or(-70.0), -70.0, 0.0, 1},
+                           {tr("loudness at most, LUFS (0: any)"), l.most_lufs.value_or(0.0), -70.0, 0.0, 1},
+                           {tr("silence at the ends at most, s"), l.longest_silence_s, 0.0, 60.0, 1},
+                           {tr("loss in mono at most, dB"), l.most_mono_loss_db, 0.0, 40.0, 1}});
+    if (!n) return;
+    Session next = work_.document.session();
+    HandOffLimits& own = next.hand_off.own;
+    own.most_peak_dbfs = (*n)[0];
+    own.least_peak_dbfs = (*n)[1];
+    own.most_true_peak_dbtp = (*n)[2];
+    own.least_lufs = (*n)[3] > -70.0 ? std::optional((*n)[3]) : std::nullopt;
+    own.most_lufs = (*n)[4] < 0.0 ? std::optional((*n)[4]) : std::nullopt;
+    own.longest_silence_s = (*n)[5];
+    own.most_mono_loss_db = (*n)[6];
+    work_.document.edit(tr("Own limits"), std::move(next));
+}
+
 void HandOffPanel::show_checks() {
     if (!work_.mix.figures()) {
-        checks_->setText(tr("The mix is being measured…"));
+        if (checks_->count() == 0) new QListWidgetItem(tr("The mix is being measured…"), checks_);
         return;
     }
-    QString text = "<table cellspacing=0 cellpadding=1>";
-    for (const Check& c : check_handoff(work_.document.session(), *work_.player.plan(),
-                                        work_.mix.figures()->measurement, work_.materials.missing())) {
-        const QString mark = c.passed ? QString("<span style='color:%1'>✓</span>").arg(theme().inside.name())
-                                      : QString("<span style='color:%1'><b>✗</b></span>").arg(theme().clipped.name());
-        text += QString("<tr><td width=22>%1</td><td>%2</td></tr>").arg(mark, with_true_minus(c.text).toHtmlEscaped());
-    }
-    checks_->setText(text + "</table>");
+    const Session& session = work_.document.session();
+    const PlanPtr plan = work_.player.plan();
+    CheckInput input{session, *plan, *work_.mix.figures(), work_.materials.missing(), {}, work_.player.anything_on(),
+                     {}};
+    input.limits = limits_of(session.hand_off.profile, session.hand_off.own);
+    if (const auto overs = overs_of(work_.mix.figures()->summary, plan->sample_rate, input.limits.most_peak_dbfs, 3);
+        !overs.empty())
+        if (auto moments = moments_of(plan, overs)) input.overs = *moments;
+    checks_now_ = check_handoff(input);
+    const int scrolled = checks_->verticalScrollBar()->value();
+    checks_->clear();
+    // What does not pass comes first.
+    for (const int rank : {0, 1, 2})
+        for (size_t n = 0; n < checks_now_.size(); ++n) {
+            const Check& c = checks_now_[n];
+            if ((c.passed ? 2 : c.notice ? 1 : 0) != rank) continue;
+            const QString mark = c.passed ? QString(QChar(0x2713)) : c.notice ? QString("!") : QString(QChar(0x2717));
+            auto* item = new QListWidgetItem(mark + "  " + with_true_minus(c.text), checks_);
+            item->setData(Qt::UserRole, static_cast<int>(n));
+            item->setToolTip(QString::fromStdString(c.why));
+            item->setForeground(rank == 0 ? theme().clipped : rank == 1 ? theme().above : theme().ink);
+        }
+    checks_->verticalScrollBar()->setValue(scrolled);
+}
+
+void HandOffPanel::show_queue() {
+    const ExportQueue& q = work_.exports;
+    cancel_->setEnabled(q.busy());
+    if (q.busy())
+        progress_timer_.start();
+    else
+        progress_timer_.stop();
+    bar_->setValue(q.busy() ? static_cast<int>(q.fraction() * 1000.0) : q.last_words().isEmpty() ? 0 : 1000);
+    QString text = q.last_words();
+    if (q.busy())
+        text = (q.waiting() > 0 ? tr("Exporting; %n more wait(s)…", nullptr, static_cast<int>(q.waiting()))
+                                : tr("Exporting…")) +
+               (text.isEmpty() ? QString() : "\n\n" + text);
+    if (text.isEmpty())
+        text = tr("A mastering engineer wants 24 bit at the session's rate, with 3 to 6 dB of headroom.");
+    result_->setText(text);
 }
 
 void HandOffPanel::fill_ranges() {
@@ -197,6 +395,7 @@ void HandOffPanel::fill_ranges() {
     if (const auto& loop = work_.player.loop(); loop.to_s > loop.from_s)
         add(tr("loop, %1 to %2").arg(time_text(loop.from_s), time_text(loop.to_s)), loop.from_s, loop.to_s);
     const auto& sections = work_.document.session().sections;
+    if (sections.size() > 1) range_->addItem(tr("each section by itself"), QVariantList());
     for (size_t i = 0; i < sections.size(); ++i)
         add(tr("section %1, %2").arg(i + 1).arg(QString::fromStdString(sections[i].name)), sections[i].start_s,
             i + 1 < sections.size() ? sections[i + 1].start_s : song_s);
@@ -204,57 +403,75 @@ void HandOffPanel::fill_ranges() {
 }
 
 void HandOffPanel::choose_file() {
-    if (const auto file = work_.prompter->save_file(tr("Export the mix as"), tr("WAV (*.wav)"), from_qt(file_->text())))
+    if (const auto file = work_.prompter->save_file(
+            tr("Export the mix as"), tr("Audio (*.wav *.aiff *.flac *.ogg *.opus *.mp3)"), from_qt(file_->text())))
         file_->setText(to_qt(*file));
 }
 
-void HandOffPanel::start() {
-    Export what;
-    what.file = from_qt(file_->text());
-    if (what.file.extension().empty()) what.file += ".wav";
-    const int bits = format_->currentData().toInt();
-    what.format = bits == 16 ? SampleFormat::s16 : bits == 24 ? SampleFormat::s24 : SampleFormat::f32;
-    what.sample_rate = rate_->currentData().toInt();
+Delivery HandOffPanel::delivery() const {
+    const Session& session = work_.document.session();
+    const Form& form = forms[static_cast<size_t>(format_->currentIndex())];
+    Delivery d;
+    const fs::path file = from_qt(file_->text());
+    d.folder = file.parent_path();
+    d.mix_name = file.stem().string();
+    d.session_name = work_.document.name().toStdString();
+    if (!pattern_->text().trimmed().isEmpty()) d.pattern = pattern_->text().toStdString();
+    const int what = what_->currentIndex();
+    const StemSplit splits[] = {StemSplit::none, StemSplit::tracks, StemSplit::families, StemSplit::buses};
+    d.mix = what < 4;
+    d.stems = splits[what < 4 ? what : what - 3];
+    d.stems_before_main = before_main_->isChecked();
+    d.tail = tail_->isChecked();
+    d.type = form.type;
+    d.format = form.format;
+    d.sample_rate = rate_->currentData().toInt();
+    d.bext = bext_->isChecked() && form.type == FileType::wav;
+    const QDateTime now = QDateTime::currentDateTime();
+    d.date = now.toString("yyyy-MM-dd").toStdString();
+    d.time = now.toString("HH:mm:ss").toStdString();
     const QVariantList range = range_->currentData().toList();
-    const double rate = work_.document.session().sample_rate;
-    what.stretch.first = std::llround(range[0].toDouble() * rate);
-    what.stretch.frames = std::llround(range[1].toDouble() * rate) - what.stretch.first;
-    if (fs::exists(what.file) &&
-        work_.prompter->ask(tr("The file exists"), tr("%1 exists already. Replace it?").arg(to_qt(what.file)),
-                            tr("Replace"), {}) != Prompter::Answer::yes)
-        return;
-    export_->setEnabled(false);
-    cancel_->setEnabled(true);
-    result_->setText(tr("Exporting %1…").arg(to_qt(what.file)));
-    progress_ = std::make_shared<Progress>();
-    progress_timer_.start();
-    pool_.start([this, plan = work_.player.plan(), what, progress = progress_] {
-        auto report = export_mix(plan, what, progress.get());
-        QMetaObject::invokeMethod(this, [this, report = std::move(report)] { finished(report); });
-    });
+    const auto frame = [&](double s) { return static_cast<int64_t>(std::llround(s * session.sample_rate)); };
+    if (range.isEmpty()) {
+        for (size_t i = 0; i < session.sections.size(); ++i) {
+            const int64_t first = frame(session.sections[i].start_s),
+                          end = frame(section_end_s(session, static_cast<int>(i), work_.player.plan()->duration_s()));
+            if (end > first) d.excerpts.push_back({session.sections[i].name, {first, end - first}});
+        }
+    } else if (range[1].toDouble() > 0.0) {
+        const int64_t first = frame(range[0].toDouble());
+        d.excerpts.push_back({"", {first, frame(range[1].toDouble()) - first}});
+    }
+    return d;
 }
 
-void HandOffPanel::finished(const Result<ExportReport>& report) {
-    progress_timer_.stop();
-    export_->setEnabled(true);
-    cancel_->setEnabled(false);
-    bar_->setValue(report ? 1000 : 0);
-    if (!report) {
-        result_->setText(progress_->cancelled()
-                             ? tr("Cancelled; no file was written.")
-                             : tr("Not exported: %1").arg(QString::fromStdString(report.error().text())));
-        return;
+void HandOffPanel::start() {
+    ExportQueue::Job job{work_.player.plan(), work_.document.session(), delivery(),
+                         checks_now_,         sheet_->isChecked(),      print_->isChecked()};
+    std::vector<fs::path> files = files_of(job.plan, job.session, job.delivery);
+    if (job.sheet)
+        for (const fs::path& f : ExportQueue::papers(job.delivery)) files.push_back(f);
+    QStringList there;
+    std::error_code ignored;
+    for (const fs::path& f : files)
+        if (fs::exists(f, ignored)) there << to_qt(f.filename());
+    if (!there.isEmpty()) {
+        const QString text = there.size() == 1 ? tr("%1 exists already. Replace it?").arg(there.front())
+                                               : tr("%1 and %n more file(s) exist already. Replace them?", nullptr,
+                                                    static_cast<int>(there.size()) - 1)
+                                                     .arg(there.front());
+        if (work_.prompter->ask(tr("The file exists"), text, tr("Replace"), {}) != Prompter::Answer::yes) return;
+        job.delivery.overwrite = true;
     }
-    const Measurement& m = report->measured;
-    QString text = tr("%1 is written: %2, peak %3 (headroom %4), true peak %5, loudness %6. It took %7 s.")
-                       .arg(to_qt(report->file), time_text(m.duration_s()), level_text(m.sample_peak_dbfs, "dBFS"),
-                            m.sample_peak_dbfs ? db_text(-*m.sample_peak_dbfs) : tr("all"),
-                            level_text(m.true_peak_dbtp, "dBTP"), level_text(m.integrated_lufs, "LUFS"))
-                       .arg(report->render_seconds, 0, 'f', 1);
-    if (report->clamped_samples > 0)
-        text += ' ' +
-                tr("%1 samples lay above full scale and were clipped: turn the mix down.").arg(report->clamped_samples);
-    result_->setText(text);
+    work_.exports.add(std::move(job));
+}
+
+void paint_hand_off_ruler(QPainter& painter, const QRect& area, const Workspace&) {
+    Ruler::level(20.0, area.width() / 2.0).paint(painter, area);
+    painter.setPen(theme().faint);
+    painter.setFont(lettering(11));
+    painter.drawText(QRect(area.width() / 2 + 24, 0, 300, area.height() - 2), Qt::AlignVCenter,
+                     QCoreApplication::translate("Station", "what each row brings to the mix, after its fader"));
 }
 
 QString HandOffStation::title() const { return QCoreApplication::translate("Station", "Hand off"); }
@@ -263,14 +480,6 @@ QString HandOffStation::state(const Workspace& work) const {
     const auto& peak = work.mix.peak();
     if (!peak || !peak->dbfs) return {};
     return QCoreApplication::translate("Station", "headroom %1").arg(db_text(-*peak->dbfs));
-}
-
-void HandOffStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace&) const {
-    Ruler::level(20.0, area.width() / 2.0).paint(painter, area);
-    painter.setPen(theme().faint);
-    painter.setFont(lettering(11));
-    painter.drawText(QRect(area.width() / 2 + 24, 0, 300, area.height() - 2), Qt::AlignVCenter,
-                     QCoreApplication::translate("Station", "what each row brings to the mix, after its fader"));
 }
 
 }  // namespace isotonus

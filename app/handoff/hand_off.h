@@ -1,13 +1,16 @@
-// Hand off: the checks, and the export with what came of it.
+// Hand off: the checks, the exports with their proof, and the sheet.
 #pragma once
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>
 #include <QLineEdit>
+#include <QListWidget>
+#include <QPlainTextEdit>
 #include <QProgressBar>
 #include <QPushButton>
-#include <QThreadPool>
 
+#include "app/desk/export_queue.h"
 #include "app/desk/station.h"
 
 namespace isotonus {
@@ -39,22 +42,31 @@ class HandOffPanel : public QWidget {
     void paintEvent(QPaintEvent*) override;
 
   private:
+    QWidget* make_checks();
+    QWidget* make_form();
+    QWidget* make_outcome();
     void show_checks();
+    void show_queue();
     void fill_ranges();
     void choose_file();
+    void own_limits();
+    Delivery delivery() const;
     void start();
-    void finished(const Result<ExportReport>& report);
 
     Workspace& work_;
-    QThreadPool pool_;
-    std::shared_ptr<Progress> progress_;
     QTimer progress_timer_;
-    QLabel *checks_, *result_;
-    QLineEdit* file_;
-    QComboBox *format_, *rate_, *range_;
+    std::vector<Check> checks_now_;
+    QListWidget* checks_;
+    QLabel* result_;
+    QLineEdit *file_, *pattern_;
+    QComboBox *profile_, *what_, *format_, *rate_, *range_;
+    QCheckBox *before_main_, *tail_, *bext_, *sheet_, *print_;
+    QPlainTextEdit* notes_;
     QPushButton *export_, *cancel_;
     QProgressBar* bar_;
 };
+
+void paint_hand_off_ruler(QPainter& painter, const QRect& area, const Workspace& work);
 
 class HandOffStation : public Station {
   public:
@@ -63,7 +75,9 @@ class HandOffStation : public Station {
     Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override {
         return new HandOffLane(work, id, parent);
     }
-    void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override;
+    void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override {
+        paint_hand_off_ruler(painter, area, work);
+    }
     QWidget* make_panel(Workspace& work, QWidget* parent) const override { return new HandOffPanel(work, parent); }
 };
 

@@ -16,13 +16,30 @@ Ruler main_ruler(int width) { return Ruler::fader(12.0, width - 12.0); }
 MainFader::MainFader(Workspace& work, QWidget* parent) : Lane(work, 0, parent) { setObjectName("mainFader"); }
 
 void MainFader::move_to(double db, uint64_t gesture) {
+    work_.touched(main_output, Parameter::level);
+    if (work_.writing.writes(main_output)) {
+        const double value =
+            std::clamp(std::isinf(db) ? ride_min_db : db - work_.fader_db(main_output), ride_min_db, ride_max_db);
+        if (gesture)
+            work_.writing.move(main_output, Parameter::level, value);
+        else
+            work_.writing.tap(main_output, Parameter::level, value);
+        update();
+        return;
+    }
     Session next = work_.document.session();
     next.main_fader_db = db;
     work_.document.edit(tr("Main fader %1").arg(db_text(db)), std::move(next), gesture);
 }
 
-void MainFader::nudge(double by_db, uint64_t gesture) {
-    move_to(fader_moved(work_.document.session().main_fader_db, by_db), gesture);
+void MainFader::nudge(double by_db, uint64_t gesture) { move_to(fader_moved(shown_db(), by_db), gesture); }
+
+/// With what is being written.
+double MainFader::shown_db() const {
+    const double ride = work_.writing.writer(main_output, Parameter::level)
+                            ? work_.writing.value_now(main_output, Parameter::level)
+                            : 0.0;
+    return work_.document.session().main_fader_db + ride;
 }
 
 void MainFader::type_value(const QString& text) {
@@ -48,8 +65,7 @@ void MainFader::paint(QPainter& painter, const QRect&) {
     painter.setPen(theme().ink);
     const int zero = static_cast<int>(std::lround(r.place(0.0)));
     painter.drawLine(zero, 13, zero, 23);
-    paint_blade(painter, static_cast<int>(std::lround(r.place(work_.document.session().main_fader_db))), 8, 28,
-                theme().accent);
+    paint_blade(painter, static_cast<int>(std::lround(r.place(shown_db()))), 8, 28, theme().accent);
 }
 
 MonitorLevel::MonitorLevel(Workspace& work, QWidget* parent) : Lane(work, 0, parent) {

@@ -23,10 +23,12 @@ class MainFader : public Lane {
     void reset_value() override;
     QString sentence() const override;
     double per_pixel(const QPoint&) const override;
+    void let_go() override { work_.writing.release(main_output, Parameter::level); }
     void paint(QPainter& painter, const QRect& clip) override;
 
   private:
     void move_to(double db, uint64_t gesture);
+    double shown_db() const;
 };
 
 /// How loud the loudspeakers are: the monitor's level.

@@ -1,534 +1,648 @@
 #include "app/ride/ride.h"
 
-#include <QCoreApplication>
+#include <QApplication>
 #include <QGridLayout>
-#include <QKeyEvent>
+#include <QMenu>
 #include <QPainterPath>
-#include <QPushButton>
 #include <algorithm>
 #include <cmath>
 #include <fstream>
 
+#include "app/balance/bus_block.h"
+#include "app/ride/fader_box_window.h"
+#include "core/mix/draft_powers.h"
 #include "core/ride/draft.h"
+#include "core/ride/hits.h"
 #include "core/ride/ride_csv.h"
-#include "core/ride/thin.h"
 
 namespace isotonus {
 
-namespace {
-
-constexpr double low_db = -30.0, high_db = 12.0;  // what the canvas shows
-constexpr double hit_pixels = 8.0;
-
-/// The curve as a line from edge to edge.
-QPainterPath path_of(const Curve& curve, const TimeRuler& time, const std::function<double(double)>& y_of) {
-    QPainterPath path;
-    const auto y = [&](double db) { return y_of(std::clamp(db, low_db, high_db)); };
-    // Bends and S-shapes every few pixels.
-    const auto bow = [&](const RidePoint& from, double left, double right) {
-        if (from.segment == Segment::bend || from.segment == Segment::smooth)
-            for (double at = left + 4.0; at < right; at += 4.0) path.lineTo(at, y(curve.value_at(time.time(at))));
-    };
-    path.moveTo(time.left, y(curve.value_at(time.from_s)));
-    for (size_t i = 0; i < curve.points.size(); ++i) {
-        const RidePoint& p = curve.points[i];
-        if (p.time_s < time.from_s) continue;
-        if (p.time_s > time.to_s) break;
-        const double x = time.place(p.time_s);
-        if (i > 0) bow(curve.points[i - 1], path.currentPosition().x(), x);
-        if (i > 0 && curve.points[i - 1].segment == Segment::step) path.lineTo(x, y(curve.points[i - 1].value));
-        path.lineTo(x, y(p.value));
-    }
-    const auto past = std::find_if(curve.points.begin(), curve.points.end(),
-                                   [&](const RidePoint& p) { return p.time_s > time.to_s; });
-    if (past != curve.points.begin() && past != curve.points.end())
-        bow(*(past - 1), path.currentPosition().x(), time.right);
-    path.lineTo(time.right, y(curve.value_at(time.to_s)));
-    return path;
-}
-
-}  // namespace
-
 // --- the lane -------------------------------------------------------------------------------------------------------
 
+QString RideLane::track_name() const { return QString::fromStdString(work_.document.session().name_of(id())); }
+
+/// The parameter that the panel shows; else the first that is ridden.
+Parameter RideLane::shown() const {
+    const Parameter now = work_.ride_view.parameter;
+    if ((*rides())[now]) return now;
+    for (const ParameterInfo& p : parameters())
+        if ((*rides())[p.parameter]) return p.parameter;
+    return now;
+}
+
 QString RideLane::value_text() const {
-    if (!track() || !track()->level_ride) return tr("none");
-    return tr("%n point(s)", nullptr, static_cast<int>(track()->level_ride->points.size()));
+    if (!rides() || !rides()->any()) return tr("none");
+    QStringList words;
+    for (const ParameterInfo& p : parameters())
+        if (const CurvePtr& curve = (*rides())[p.parameter])
+            words << tr("%1 %2").arg(parameter_word(p.parameter),
+                                     tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())));
+    if (rides()->bypassed) words << tr("bypassed");
+    return words.join(", ");
 }
 
 QString RideLane::sentence() const {
-    return tr("%1: level ride, %2. Click to draw it below; Left and Right lower and raise all of it.")
+    return tr("%1: %2. Click to draw it below; Left and Right lower and raise all of it; Enter trims it by a number.")
         .arg(track_name(), value_text());
 }
 
 bool RideLane::grab(const QPoint&) {
-    work_.document.select_only(id());
+    if (track()) {
+        work_.document.select_only(id());
+    } else {
+        Workspace::RideView view = work_.ride_view;
+        view.row = id();
+        if (!can_be_ridden(work_.document.session().row_kind(id()), view.parameter)) view.parameter = Parameter::level;
+        work_.show_ride(std::move(view));
+    }
     return false;
 }
 
-void RideLane::nudge(double by_db, uint64_t gesture) {
-    work_.document.edit_tracks(
-        tr("Ride %1 %2 as a whole").arg(track_name(), db_text(by_db, "dB", true)), work_.document.moved_with(id()),
-        [by_db](Track& t) {
-            if (!t.level_ride) return;
-            Curve curve = *t.level_ride;
-            for (RidePoint& p : curve.points) p.value = std::clamp(p.value + by_db, ride_min_db, ride_max_db);
-            t.level_ride = std::make_shared<const Curve>(std::move(curve));
-        },
-        gesture);
+std::vector<TrackId> RideLane::rows_meant() const {
+    return track() ? work_.document.moved_with(id()) : std::vector<TrackId>{id()};
+}
+
+void RideLane::nudge(double by, uint64_t gesture) {
+    if (!exists()) return;
+    const Parameter p = shown();
+    const ParameterInfo& info = info_of(p);
+    const double step = p == Parameter::level || p == Parameter::trim ? by : 0.1 * by;
+    Session next = work_.document.session();
+    for (const TrackId row : rows_meant())
+        if (const CurvePtr& curve = (*next.rides_of(row))[p])
+            next = with_ride(next, row, p, raised(*curve, step, info));
+    work_.document.edit(tr("Ride %1 %2 as a whole").arg(track_name(), ride_value_text(p, step)), std::move(next),
+                        gesture);
+}
+
+void RideLane::type_value(const QString& text) {
+    const Parameter p = shown();
+    if (const auto by = parse_ride_value(p, text))
+        nudge(p == Parameter::level || p == Parameter::trim ? *by : *by * 10.0, 0);
 }
 
 void RideLane::paint(QPainter& painter, const QRect& clip) {
-    const Track& t = *track();
     const TimeRuler time = lane_time(work_, width());
-    if (const MaterialPtr m = work_.materials.of(t)) {
-        QColor shadow = theme().rule;
+    const Parameter p = shown();
+    const CurvePtr& curve = (*rides())[p];
+    const Track* t = track();
+    if (const MaterialPtr m = t ? work_.materials.of(*t) : nullptr)
         paint_level_shadow(painter, QRect(0, 2, width(), height() - 5), clip, m->summary, m->measurement.sample_rate,
-                           t.delay_samples / m->measurement.sample_rate, gain_from_db(t.trim_db), time, shadow,
-                           t.level_ride.get());
-    }
-    if (!t.level_ride) return;
+                           t->delay_samples / m->measurement.sample_rate, gain_from_db(t->trim_db), time, theme().rule,
+                           p == Parameter::level ? curve.get() : nullptr);
+    const bool bypassed = rides()->bypassed || work_.document.session().rides_bypassed;
+    const ParameterInfo& info = info_of(p);
+    const double low = p == Parameter::level ? -30.0 : info.low, high = info.high, h = height() - 6.0;
+    const auto y_of = [&](double v) { return 3.0 + h * (high - std::clamp(v, low, high)) / (high - low); };
     painter.setRenderHint(QPainter::Antialiasing);
-    painter.setPen(QPen(theme().track_ink(t.ink), 1.5));
     painter.setBrush(Qt::NoBrush);
-    const double h = height() - 6.0;
-    painter.drawPath(
-        path_of(*t.level_ride, time, [h](double db) { return 3.0 + h * (high_db - db) / (high_db - low_db); }));
+    if (curve) {
+        const Bus* bus = work_.document.session().find_bus(id());
+        const ControlGroup* group = work_.document.session().find_group(id());
+        const QColor ink = t       ? theme().track_ink(t->ink)
+                           : bus   ? theme().track_ink(bus->ink)
+                           : group ? theme().track_ink(group->ink)
+                                   : theme().ink;
+        painter.setPen(QPen(ink, 1.5, bypassed ? Qt::DashLine : Qt::SolidLine));
+        painter.drawPath(ride_path(*curve, info.rest, time, y_of));
+    }
+    if (const RideWriter* writer = work_.writing.writer(id(), p); writer && writer->any()) {
+        painter.setPen(QPen(theme().above, 1.8));
+        painter.drawPath(ride_path(writer->so_far(work_.player.position_s()), info.rest, time, y_of));
+    }
     painter.setRenderHint(QPainter::Antialiasing, false);
+    QStringList words;
+    for (const ParameterInfo& other : parameters())
+        if ((*rides())[other.parameter] && (other.parameter != p || p != Parameter::level))
+            words << parameter_word(other.parameter);
+    const QString modes[] = {QString(), tr("touch"), tr("latch"), tr("write")};
+    if (const QString mode = modes[static_cast<size_t>(work_.writing.mode(id()))]; !mode.isEmpty()) words << mode;
+    if (words.isEmpty()) return;
+    painter.setFont(lettering(11));
+    painter.setPen(theme().ink);
+    const QString text = words.join(" · ");
+    const int wide = QFontMetrics(painter.font()).horizontalAdvance(text) + 10;
+    painter.fillRect(QRect(4, 2, wide, 15), theme().ground);
+    painter.drawText(QRect(9, 2, wide, 15), Qt::AlignVCenter, text);
 }
 
-// --- the editor -----------------------------------------------------------------------------------------------------
+// --- the panel ------------------------------------------------------------------------------------------------------
 
-RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
-    setObjectName("rideEditor");
-    setFixedHeight(236);
-    setFocusPolicy(Qt::StrongFocus);
-    setMouseTracking(true);
-    setAccessibleName(tr("Ride editor"));
+RidePanel::RidePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("ridePanel");
+    setFixedHeight(272);
+    list_ = new QListWidget(this);
+    list_->setObjectName("rideList");
+    list_->setAccessibleName(tr("All rides of the session"));
+    list_->hide();
+    connect(list_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) {
+        const auto row = item->data(Qt::UserRole).toULongLong();
+        const auto parameter = static_cast<Parameter>(item->data(Qt::UserRole + 1).toInt());
+        show_list(false);
+        if (work_.document.track(row)) work_.document.select_only(row);
+        Workspace::RideView view = work_.ride_view;
+        view.parameter = parameter;
+        view.family = false;
+        view.row = work_.document.track(row) ? std::nullopt : std::optional<TrackId>(row);
+        work_.show_ride(std::move(view));
+    });
+    make_tools();
+    connect(&work_, &Workspace::ride_view_changed, this, &RidePanel::follow);
+    connect(&work_.document, &Document::selection_changed, this, &RidePanel::follow);
+    connect(&work_.document, &Document::session_changed, this, &RidePanel::follow);
+    connect(&work_.writing, &Writing::changed, this, &RidePanel::refresh);
+    follow();
+}
+
+void RidePanel::make_tools() {
     auto* tools = new QWidget(this);
-    tools->setGeometry(12, 34, head_width - 66, 136);
-    auto* layout = new QGridLayout(tools);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(4);
-    int place = 0;
-    const auto button = [&](const char* name, const QString& text, const QString& tip, auto work_done) {
-        auto* b = new QPushButton(tools);
+    tools->setObjectName("rideTools");
+    tools->setGeometry(8, 28, head_width - 62, 236);
+    auto* grid = new QGridLayout(tools);
+    grid->setContentsMargins(0, 0, 0, 0);
+    grid->setSpacing(3);
+    constexpr int columns = 60;  // shared by rows of 5, 4, 3 and 2 buttons
+    int row = 0;
+    const auto switches = [&](const char* name, const QString& text, const QString& tip, int place, int of) {
+        auto* b = new QToolButton;
         b->setObjectName(name);
         b->setText(text);
         b->setToolTip(tip);
+        b->setAccessibleName(text);
+        b->setCheckable(true);
         b->setFocusPolicy(Qt::NoFocus);
-        connect(b, &QPushButton::clicked, this, work_done);
-        layout->addWidget(b, place / 2, place % 2);
-        ++place;
+        b->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+        b->setFixedHeight(24);
+        b->setStyleSheet("padding: 0;");
+        grid->addWidget(b, row, place * columns / of, 1, columns / of);
+        return b;
     };
-    button("rideStep", tr("Shape"), tr("How the level goes to the next point: line, step, bends, S. (T)"),
-           [this] { toggle_steps(); });
-    button("rideDelete", tr("Delete"), tr("Takes the selected points away. (Delete)"), [this] { remove_selected(); });
-    button("rideDraft", tr("Draft…"), tr("A first ride that brings every phrase to one level; points like any others."),
-           [this] { draft(); });
+    for (const ParameterInfo& p : parameters()) {
+        const auto n = static_cast<int>(p.parameter);
+        parameters_[static_cast<size_t>(n)] =
+            switches(qPrintable(QString("ride_%1").arg(p.id)), parameter_word(p.parameter),
+                     tr("Its lane; with Ctrl besides those that are shown."), n, 5);
+        connect(parameters_[static_cast<size_t>(n)], &QToolButton::clicked, this, [this, parameter = p.parameter] {
+            choose(parameter, QApplication::keyboardModifiers() & Qt::ControlModifier);
+        });
+    }
+    ++row;
+    const std::pair<QString, QString> modes[] = {
+        {tr("read"), tr("The ride plays; moving a control sets it as ever.")},
+        {tr("touch"), tr("While the song plays, a control that is held is written; let go, it returns to the ride.")},
+        {tr("latch"), tr("Written from the first touch until the song stops.")},
+        {tr("write"), tr("Written over from where the song starts until it stops.")}};
+    const char* mode_names[] = {"modeRead", "modeTouch", "modeLatch", "modeWrite"};
+    for (int n = 0; n < 4; ++n) {
+        modes_[static_cast<size_t>(n)] =
+            switches(mode_names[n], modes[n].first, modes[n].second + ' ' + tr("With Ctrl for all rows."), n, 4);
+        connect(modes_[static_cast<size_t>(n)], &QToolButton::clicked, this, [this, n] {
+            const auto mode = static_cast<WriteMode>(n);
+            if (QApplication::keyboardModifiers() & Qt::ControlModifier)
+                work_.writing.set_mode_for_all(mode);
+            else
+                work_.writing.set_mode(work_.ride_row(), mode);
+        });
+    }
+    ++row;
+    int place = 0;
+    const auto button = [&](const char* name, const QString& text, const QString& tip, auto work_done) {
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        b->setToolTip(tip);
+        b->setFocusPolicy(Qt::NoFocus);
+        b->setFixedHeight(24);
+        b->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+        b->setStyleSheet("padding: 0 2px;");
+        connect(b, &QPushButton::clicked, this, work_done);
+        grid->addWidget(b, row + place / 3, place % 3 * 20, 1, 20);
+        ++place;
+        return b;
+    };
+    const auto menu = [&](const char* name, const QString& text, const QString& tip, QMenu* entries) {
+        auto* b = button(name, text, tip, [] {});
+        b->setStyleSheet("QPushButton { padding: 0 2px; } QPushButton::menu-indicator { image: none; }");
+        b->setMenu(entries);
+    };
+    button("rideStep", tr("Shape"), tr("How the ride goes to the next point: line, step, bends, S. (T)"),
+           [this] { active().toggle_shape(); });
+    button("rideDelete", tr("Delete"), tr("Takes the selected points, or the marked stretch, away. (Delete)"),
+           [this] { active().remove_selected(); });
     button("rideLock", tr("Lock"), tr("A draft leaves locked points, and what lies between them, alone. (L)"),
-           [this] { toggle_locks(); });
-    button("rideThin", tr("Thin"), tr("Takes away points that move the ride by less than 0.1 dB."), [this] { thin(); });
-    button("rideOut", tr("To CSV…"), tr("The points as a table of seconds and dB."), [this] { csv_out(); });
-    button("rideIn", tr("From CSV…"), tr("Points from a table of seconds and dB."), [this] { csv_in(); });
-    button("rideClear", tr("Clear"), tr("Takes the whole ride away; undo brings it back."), [this] { clear(); });
-    connect(&work_.document, &Document::session_changed, this, [this] {
-        const size_t count = curve().points.size();
-        std::erase_if(selected_, [count](size_t i) { return i >= count; });
-        update();
+           [this] { active().toggle_locks(); });
+    button("rideDraft", tr("Draft…"), tr("A first ride that brings every phrase to one level; points like any others."),
+           [this] { draft(false); });
+    menu("rideShapes", tr("Shapes…"), tr("Fade-out, lift, dips at another track's hits, tremolo, throw."),
+         make_shapes());
+    button("rideThin", tr("Thin"), tr("Takes away points that hardly move the ride."), [this] { active().thin(); });
+    button("rideOut", tr("CSV out…"), tr("The points as a table of seconds and values."), [this] { csv_out(); });
+    button("rideIn", tr("CSV in…"), tr("Points from a table of seconds and values."), [this] { csv_in(); });
+    button("rideClear", tr("Clear"), tr("Takes the whole ride away; undo brings it back."), [this] {
+        if (!active().curve().empty()) active().store({}, tr("clear"));
     });
-    connect(&work_.document, &Document::selection_changed, this, [this] {
-        selected_.clear();
-        update();
+    menu("rideMore", tr("More…"), tr("Copy, paste at a section, trim, faders over MIDI …"), make_more());
+    row += (place + 2) / 3;
+    bypass_ =
+        switches("rideBypass", tr("bypass"), tr("As if this row had no rides, to compare; with Ctrl all rows."), 0, 3);
+    connect(bypass_, &QToolButton::clicked, this,
+            [this] { bypass(QApplication::keyboardModifiers() & Qt::ControlModifier); });
+    family_ = switches("rideFamily", tr("family"), tr("This lane of all rows of the family."), 1, 3);
+    connect(family_, &QToolButton::clicked, this, [this](bool on) {
+        Workspace::RideView view = work_.ride_view;
+        view.family = on;
+        work_.show_ride(std::move(view));
     });
-    connect(&work_.materials, &Materials::changed, this, [this] { update(); });
-    connect(&work_.time, &TimeView::changed, this, [this] { update(); });
-    connect(&work_.player, &Player::moved, this, [this] {
-        const int x = static_cast<int>(time().place(work_.player.position_s()));
-        if (x == playhead_x_) return;
-        update(playhead_x_ - 1, 0, 3, height());
-        playhead_x_ = x;
-        update(playhead_x_ - 1, 0, 3, height());
+    all_ = switches("rideAll", tr("all rides"), tr("A list of every ride in the session."), 2, 3);
+    connect(all_, &QToolButton::clicked, this, [this](bool on) { show_list(on); });
+}
+
+QMenu* RidePanel::make_shapes() {
+    auto* menu = new QMenu(this);
+    menu->setObjectName("rideShapesMenu");
+    const auto item = [&](const char* name, const QString& text, auto work_done) {
+        QAction* action = menu->addAction(text);
+        action->setObjectName(name);
+        connect(action, &QAction::triggered, this, work_done);
+    };
+    item("draftRest", tr("Draft against the rest of the mix…"), [this] { draft(true); });
+    menu->addSeparator();
+    item("shapeFade", tr("Fade-out…"), [this] {
+        RideEditor& e = active();
+        const double song = work_.time.song_s();
+        const Span span = e.range().value_or(Span{std::max(0.0, song - 8.0), song});
+        const auto n = work_.prompter->ask_numbers(tr("Fade-out"),
+                                                   {{tr("from, s"), span.from_s, 0.0, song, 2},
+                                                    {tr("to, s"), span.to_s, 0.0, song, 2},
+                                                    {tr("bend: −1 fast first … 1 slow first"), 0.0, -1.0, 1.0, 2}});
+        if (!n || (*n)[1] <= (*n)[0]) return;
+        e.store(
+            fade_out(e.curve(), {(*n)[0], (*n)[1]}, (*n)[2] == 0.0 ? Segment::line : Segment::bend, (*n)[2], e.info()),
+            tr("fade-out from %1").arg(time_text((*n)[0], 2)));
     });
-}
-
-QRect RideEditor::canvas() const { return QRect(head_width, 8, width() - head_width - scroll_width, height() - 16); }
-
-TimeRuler RideEditor::time() const {
-    TimeRuler t = lane_time(work_, canvas().width());
-    t.left += head_width;
-    t.right += head_width;
-    return t;
-}
-
-QPointF RideEditor::place_of(double time_s, double db) const {
-    const QRect c = canvas();
-    return {time().place(time_s), c.top() + c.height() * (high_db - db) / (high_db - low_db)};
-}
-
-double RideEditor::db_at(double y) const {
-    return high_db - (y - canvas().top()) * (high_db - low_db) / canvas().height();
-}
-
-Curve RideEditor::curve() const { return track() && track()->level_ride ? *track()->level_ride : Curve{}; }
-
-int RideEditor::point_at(const QPointF& at) const {
-    const Curve c = curve();
-    int nearest = -1;
-    double least = hit_pixels;
-    for (size_t i = 0; i < c.points.size(); ++i) {
-        const QPointF p = place_of(c.points[i].time_s, std::clamp(c.points[i].value, low_db, high_db));
-        if (const double d = std::hypot(p.x() - at.x(), p.y() - at.y()); d < least)
-            least = d, nearest = static_cast<int>(i);
-    }
-    return nearest;
-}
-
-void RideEditor::store(const Curve& changed, const QString& what, uint64_t gesture) {
-    const QString name = tr("Ride %1: %2").arg(QString::fromStdString(track()->name), what);
-    work_.document.edit_tracks(
-        name, {track()->id},
-        [&](Track& t) { t.level_ride = changed.empty() ? nullptr : std::make_shared<const Curve>(changed); }, gesture);
-}
-
-void RideEditor::move_selected(double by_s, double by_db, uint64_t gesture) {
-    Curve c = curve();
-    if (selected_.empty()) return;
-    // Points keep their order: a moved one stops at its neighbours.
-    for (const size_t i : selected_) {
-        if (by_s < 0.0 && i > 0 && !selected_.contains(i - 1))
-            by_s = std::max(by_s, c.points[i - 1].time_s - c.points[i].time_s);
-        if (by_s > 0.0 && i + 1 < c.points.size() && !selected_.contains(i + 1))
-            by_s = std::min(by_s, c.points[i + 1].time_s - c.points[i].time_s);
-        by_s = std::max(by_s, -c.points[i].time_s);
-    }
-    for (const size_t i : selected_) {
-        c.points[i].time_s += by_s;
-        c.points[i].value = std::clamp(c.points[i].value + by_db, ride_min_db, ride_max_db);
-    }
-    const RidePoint& first = c.points[*selected_.begin()];
-    store(c,
-          selected_.size() == 1
-              ? tr("point to %1, %2").arg(time_text(first.time_s, 2), db_text(first.value, "dB", true))
-              : tr("move %1 points").arg(selected_.size()),
-          gesture);
-}
-
-void RideEditor::remove_selected() {
-    if (selected_.empty()) return;
-    Curve c = curve();
-    for (auto i = selected_.rbegin(); i != selected_.rend(); ++i)
-        c.points.erase(c.points.begin() + static_cast<std::ptrdiff_t>(*i));
-    const size_t count = selected_.size();
-    selected_.clear();
-    store(c, count == 1 ? tr("delete a point") : tr("delete %1 points").arg(count));
-}
-
-void RideEditor::toggle_steps() {
-    Curve c = curve();
-    if (selected_.empty()) return;
-    // Line, step, bend that starts slowly, bend that starts fast, S, and line again.
-    RidePoint next = c.points[*selected_.begin()];
-    if (next.segment == Segment::bend && next.bend > 0.0) {
-        next.bend = -next.bend;
-    } else {
-        next.segment = static_cast<Segment>((static_cast<int>(next.segment) + 1) % 4);
-        if (next.segment == Segment::bend) next.bend = 0.5;
-    }
-    for (const size_t i : selected_) c.points[i].segment = next.segment, c.points[i].bend = next.bend;
-    const QString names[] = {tr("line"), tr("step"), next.bend > 0.0 ? tr("bend, slow first") : tr("bend, fast first"),
-                             tr("S-shape")};
-    store(c, names[static_cast<size_t>(next.segment)]);
-}
-
-void RideEditor::toggle_locks() {
-    Curve c = curve();
-    if (selected_.empty()) return;
-    const bool on = !c.points[*selected_.begin()].locked;
-    for (const size_t i : selected_) c.points[i].locked = on;
-    store(c, on ? tr("lock") : tr("unlock"));
-}
-
-void RideEditor::draft() {
-    const MaterialPtr m = track() ? work_.materials.of(*track()) : nullptr;
-    if (!m) return;
-    const auto target = work_.prompter->ask_text(
-        tr("Ride draft"),
-        tr("Level each phrase should have after the trim, dBFS AES17; empty: the middle of its phrases"), QString());
-    if (!target) return;
-    DraftWish wish;
-    const double trim_power = std::pow(10.0, track()->trim_db / 10.0);
-    if (!target->trimmed().isEmpty()) {
-        wish.target_dbfs = parse_level(*target);
-        if (!wish.target_dbfs || !std::isfinite(*wish.target_dbfs)) {
-            work_.prompter->complain(tr("'%1' is not a level in dBFS.").arg(*target));
+    item("shapeLift", tr("Lift of the section or the marked stretch…"), [this] {
+        RideEditor& e = active();
+        const auto n = work_.prompter->ask_numbers(
+            tr("Lift"), {{tr("by"), 2.0, -24.0, 24.0, 1}, {tr("edges, s"), e.edge_s, 0.0, 10.0, 2}});
+        if (!n) return;
+        e.edge_s = (*n)[1];
+        ParameterInfo own = e.info();
+        own.rest = e.rest();
+        e.store(raised(e.curve(), e.range_meant(), (*n)[0], (*n)[1], own),
+                tr("lift %1").arg(ride_value_text(e.parameter(), (*n)[0])));
+    });
+    item("shapeDips", tr("Dips around the hits of another track…"), [this] { dips(); });
+    item("shapeTremolo", tr("Tremolo on the grid…"), [this] { tremolo_on_grid(); });
+    item("shapeThrow", tr("Throw: up for the marked words only…"), [this] {
+        RideEditor& e = active();
+        if (!e.range()) {
+            emit work_.hint(tr("Mark the words first: drag in the strip above the curve."));
             return;
         }
-    }
-    std::vector<double> power = m->hops.unweighted;
-    for (double& p : power) p *= trim_power;
-    Curve drafted = ride_draft(power, 0.1, wish, curve());
-    const double shift_s = work_.shift_s(*track());
-    for (RidePoint& p : drafted.points)
-        if (!p.locked) p.time_s = std::max(0.0, p.time_s + shift_s);
-    selected_.clear();
-    store(drafted, tr("draft of %n point(s)", nullptr, static_cast<int>(drafted.points.size())));
+        const auto n = work_.prompter->ask_numbers(
+            tr("Throw"), {{tr("up by"), 6.0, 0.0, 24.0, 1}, {tr("edges, ms"), 30.0, 0.0, 2000.0, 0}});
+        if (n) e.store(thrown(e.curve(), {*e.range()}, (*n)[0], (*n)[1] / 1000.0, e.info()), tr("throw"));
+    });
+    return menu;
 }
 
-void RideEditor::thin() {
-    const Curve c = curve(), fewer = thinned(c);
-    if (fewer == c) {
-        emit work_.hint(tr("There is nothing to thin: every point moves the ride by more than 0.1 dB."));
+QMenu* RidePanel::make_more() {
+    auto* menu = new QMenu(this);
+    menu->setObjectName("rideMoreMenu");
+    const auto item = [&](const char* name, const QString& text, auto work_done) {
+        QAction* action = menu->addAction(text);
+        action->setObjectName(name);
+        connect(action, &QAction::triggered, this, work_done);
+        return action;
+    };
+    item("rideCopy", tr("Copy the marked stretch (Ctrl+C)"), [this] { active().copy(); });
+    item("ridePaste", tr("Paste at the playhead (Ctrl+V)"), [this] { active().paste_at(work_.player.position_s()); });
+    QMenu* sections = menu->addMenu(tr("Paste at a section"));
+    sections->setObjectName("pasteSections");
+    connect(sections, &QMenu::aboutToShow, this, [this, sections] {
+        sections->clear();
+        for (const Section& s : work_.document.session().sections)
+            connect(sections->addAction(QString::fromStdString(s.name)), &QAction::triggered, this,
+                    [this, at = s.start_s] { active().paste_at(at); });
+    });
+    item("rideTrim", tr("Trim the whole ride…"), [this] {
+        RideEditor& e = active();
+        if (e.curve().empty()) return;
+        const double most = e.info().high - e.info().low;
+        const auto n = work_.prompter->ask_numbers(tr("Trim of the ride"), {{tr("by"), 0.0, -most, most, 2}});
+        if (n)
+            e.store(raised(e.curve(), (*n)[0], e.info()), tr("trim %1").arg(ride_value_text(e.parameter(), (*n)[0])));
+    });
+    item("ridePoint", tr("Type the point (Enter)"), [this] { active().type_point(); });
+    item("rideReturn", tr("Return time of touch…"), [this] {
+        if (const auto n = work_.prompter->ask_numbers(tr("Touch"),
+                                                       {{tr("return time, s"), work_.writing.return_s, 0.0, 10.0, 2}}))
+            work_.writing.return_s = (*n)[0];
+    });
+    menu->addSeparator();
+    item("faderBox", tr("Simulated fader box"), [this] { FaderBoxWindow::show_for(work_, window()); });
+    item("faderLearn", tr("Learn: the next fader moves this"), [this] {
+        work_.faders.learn({work_.ride_row(), work_.ride_view.parameter});
+    });
+    QMenu* devices = menu->addMenu(tr("Faders over MIDI"));
+    connect(devices, &QMenu::aboutToShow, this, [this, devices] {
+        devices->clear();
+        for (const QString& name : FaderLink::devices()) {
+            QAction* a = devices->addAction(name);
+            a->setCheckable(true);
+            a->setChecked(name == work_.faders.device());
+            connect(a, &QAction::triggered, this, [this, name] { work_.faders.open(name); });
+        }
+        if (devices->isEmpty()) devices->addAction(tr("no MIDI device is there"))->setEnabled(false);
+    });
+    return menu;
+}
+
+RideEditor& RidePanel::active() const {
+    for (RideEditor* lane : lanes_)
+        if (lane->hasFocus()) return *lane;
+    for (RideEditor* lane : lanes_)
+        if (lane->row() == work_.ride_row() && lane->parameter() == work_.ride_view.parameter) return *lane;
+    return *lanes_.front();
+}
+
+QString RidePanel::row_name() const {
+    return QString::fromStdString(work_.document.session().name_of(work_.ride_row()));
+}
+
+void RidePanel::choose(Parameter parameter, bool add) {
+    Workspace::RideView view = work_.ride_view;
+    if (!can_be_ridden(work_.document.session().row_kind(work_.ride_row()), parameter)) {
+        emit work_.hint(tr("A control group has a level and a mute to ride."));
+        refresh();
         return;
     }
-    selected_.clear();
-    store(fewer, tr("thin from %1 to %2 points").arg(c.points.size()).arg(fewer.points.size()));
+    if (!add) {
+        view.open = {parameter};
+    } else if (const auto at = std::find(view.open.begin(), view.open.end(), parameter);
+               at != view.open.end() && view.open.size() > 1) {
+        view.open.erase(at);
+        parameter = view.open.front();
+    } else if (at == view.open.end()) {
+        view.open.push_back(parameter);
+    }
+    view.parameter = parameter;
+    work_.show_ride(std::move(view));
 }
 
-void RideEditor::csv_out() {
-    if (!track() || curve().empty()) return;
-    const auto file = work_.prompter->save_file(tr("Ride as CSV"), tr("Tables (*.csv)"), track()->name + ".csv");
+void RidePanel::follow() {
+    const Session& session = work_.document.session();
+    std::vector<std::pair<TrackId, Parameter>> wanted;
+    const TrackId row = work_.ride_row();
+    const Track* t = session.find(row);
+    if (work_.ride_view.family && t) {
+        const Family family = work_.family(*t);
+        for (const auto& other : session.tracks)
+            if (work_.family(*other) == family && wanted.size() < 8)
+                wanted.emplace_back(other->id, work_.ride_view.parameter);
+    } else {
+        for (const Parameter p : work_.ride_view.open)
+            if (can_be_ridden(session.row_kind(row), p)) wanted.emplace_back(row, p);
+    }
+    if (wanted.empty()) wanted.emplace_back(row, work_.ride_view.parameter);
+    while (lanes_.size() > wanted.size()) {
+        lanes_.back()->deleteLater();
+        lanes_.back()->hide();
+        lanes_.pop_back();
+    }
+    while (lanes_.size() < wanted.size()) {
+        lanes_.push_back(new RideEditor(work_, this));
+        lanes_.back()->setObjectName(lanes_.size() == 1 ? QString("rideEditor")
+                                                        : QString("rideEditor%1").arg(lanes_.size()));
+        lanes_.back()->setVisible(!all_->isChecked());
+    }
+    for (size_t n = 0; n < wanted.size(); ++n) lanes_[n]->show_ride(wanted[n].first, wanted[n].second);
+    place_lanes();
+    if (all_->isChecked()) fill_list();
+    refresh();
+}
+
+void RidePanel::place_lanes() {
+    const int left = head_width - 54, room = height() - 12;
+    const int each = room / std::max(1, static_cast<int>(lanes_.size()));
+    for (size_t n = 0; n < lanes_.size(); ++n)
+        lanes_[n]->setGeometry(left, 6 + static_cast<int>(n) * each, width() - left, each - 2);
+    list_->setGeometry(head_width, 6, width() - head_width - scroll_width, height() - 12);
+}
+
+void RidePanel::refresh() {
+    const Session& session = work_.document.session();
+    const TrackId row = work_.ride_row();
+    const Rides* rides = session.rides_of(row);
+    for (const ParameterInfo& p : parameters()) {
+        QToolButton* b = parameters_[static_cast<size_t>(p.parameter)];
+        const auto& open = work_.ride_view.open;
+        b->setChecked(std::find(open.begin(), open.end(), p.parameter) != open.end());
+        b->setEnabled(can_be_ridden(session.row_kind(row), p.parameter));
+        b->setFont(lettering(11, rides && (*rides)[p.parameter]));
+    }
+    for (size_t n = 0; n < modes_.size(); ++n) modes_[n]->setChecked(static_cast<size_t>(work_.writing.mode(row)) == n);
+    bypass_->setChecked(session.rides_bypassed || (rides && rides->bypassed));
+    family_->setChecked(work_.ride_view.family);
+    update();
+}
+
+void RidePanel::show_list(bool on) {
+    all_->setChecked(on);
+    for (RideEditor* lane : lanes_) lane->setVisible(!on);
+    if (on) fill_list();
+    list_->setVisible(on);
+    if (on) list_->setFocus();
+}
+
+void RidePanel::fill_list() {
+    list_->clear();
+    const Session& session = work_.document.session();
+    for (const TrackId row : work_.faders.rows())
+        for (const ParameterInfo& p : parameters()) {
+            const Rides* rides = session.rides_of(row);
+            const CurvePtr curve = rides ? (*rides)[p.parameter] : nullptr;
+            if (!curve) continue;
+            const auto [low, high] =
+                std::minmax_element(curve->points.begin(), curve->points.end(),
+                                    [](const auto& a, const auto& b) { return a.value < b.value; });
+            auto* item = new QListWidgetItem(
+                tr("%1 · %2 · %3, %4 to %5%6")
+                    .arg(QString::fromStdString(session.name_of(row)), parameter_word(p.parameter),
+                         tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())),
+                         ride_value_text(p.parameter, low->value), ride_value_text(p.parameter, high->value),
+                         rides->bypassed || session.rides_bypassed ? tr(" · bypassed") : QString()),
+                list_);
+            item->setData(Qt::UserRole, QVariant::fromValue<qulonglong>(row));
+            item->setData(Qt::UserRole + 1, static_cast<int>(p.parameter));
+        }
+    if (list_->count() == 0) new QListWidgetItem(tr("Nothing is ridden yet."), list_);
+}
+
+void RidePanel::draft(bool against_rest) {
+    const Track* t = work_.document.track(work_.ride_row());
+    const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
+    if (!m) {
+        emit work_.hint(tr("A draft is made for a track: choose one."));
+        return;
+    }
+    // Rides that are there count for the others, not for this one.
+    const DraftPowers powers = draft_powers(*work_.player.plan(), t->id);
+    DraftWish wish;
+    const auto& power = against_rest ? powers.heard : powers.own;
+    const auto phrases = phrases_of(power, DraftPowers::hop_s, wish, powers.rest);
+    std::vector<double> levels;
+    for (const Phrase& p : phrases)
+        if (!against_rest)
+            levels.push_back(p.level_dbfs);
+        else if (p.rest_dbfs)
+            levels.push_back(p.level_dbfs - *p.rest_dbfs);
+    if (levels.empty()) {
+        emit work_.hint(tr("There is no phrase to ride in this track."));
+        return;
+    }
+    std::nth_element(levels.begin(), levels.begin() + static_cast<std::ptrdiff_t>(levels.size() / 2), levels.end());
+    const double middle = std::round(levels[levels.size() / 2] * 10.0) / 10.0;
+    const auto n =
+        work_.prompter->ask_numbers(against_rest ? tr("Ride draft against the rest") : tr("Ride draft"),
+                                    {{against_rest ? tr("each phrase above the rest, dB (K-weighted)")
+                                                   : tr("level of each phrase after the trim, dBFS AES17"),
+                                      middle, -90.0, 40.0, 1},
+                                     {tr("leave alone within, ± dB"), wish.range_db, 0.0, 12.0, 1},
+                                     {tr("depth, %"), 100.0, 0.0, 100.0, 0},
+                                     {tr("at most up, dB"), wish.most_up_db, 0.0, 12.0, 1},
+                                     {tr("at most down, dB"), wish.most_down_db, 0.0, 40.0, 1},
+                                     {tr("silence: below the loudest by, dB"), 10.0 - wish.silence_db, 10.0, 70.0, 0},
+                                     {tr("leave alone (breaths) shorter than, s"), wish.shortest_s, 0.1, 3.0, 2},
+                                     {tr("follow longer phrases in parts of, s"), wish.follow_s, 0.5, 30.0, 1}});
+    if (!n) return;
+    (against_rest ? wish.above_rest_db : wish.target_dbfs) = (*n)[0];
+    wish.range_db = (*n)[1];
+    wish.depth = (*n)[2] / 100.0;
+    wish.most_up_db = (*n)[3];
+    wish.most_down_db = (*n)[4];
+    wish.silence_db = 10.0 - (*n)[5];
+    wish.shortest_s = (*n)[6];
+    wish.follow_s = (*n)[7];
+    RideEditor& e = active();
+    if (e.parameter() != Parameter::level) choose(Parameter::level, false);
+    Curve before = active().curve();
+    for (RidePoint& p : before.points) p.time_s -= powers.shift_s;
+    Curve drafted = ride_draft(power, DraftPowers::hop_s, wish, before, powers.rest);
+    for (RidePoint& p : drafted.points) p.time_s = std::max(0.0, p.time_s + powers.shift_s);
+    active().store(drafted, tr("draft of %n point(s)", nullptr, static_cast<int>(drafted.points.size())));
+}
+
+void RidePanel::dips() {
+    RideEditor& e = active();
+    std::vector<const Track*> tracks;
+    QStringList names;
+    for (const auto& t : work_.document.session().tracks)
+        if (t->id != e.row() && work_.materials.of(*t))
+            tracks.push_back(t.get()), names << QString::fromStdString(t->name);
+    const auto which = work_.prompter->ask_choice(tr("Dips"), tr("around the hits of"), names);
+    if (!which || *which >= tracks.size()) return;
+    Dip dip;
+    const auto n = work_.prompter->ask_numbers(tr("Dips around the hits of %1").arg(names[static_cast<int>(*which)]),
+                                               {{tr("depth"), dip.depth, 0.1, 40.0, 1},
+                                                {tr("attack, ms"), dip.attack_s * 1000.0, 0.0, 500.0, 0},
+                                                {tr("hold, ms"), dip.hold_s * 1000.0, 0.0, 2000.0, 0},
+                                                {tr("release, ms"), dip.release_s * 1000.0, 1.0, 4000.0, 0}});
+    if (!n) return;
+    dip = {(*n)[0], (*n)[1] / 1000.0, (*n)[2] / 1000.0, (*n)[3] / 1000.0};
+    const MaterialPtr m = work_.materials.of(*tracks[*which]);
+    std::vector<double> hits = hits_of(m->summary, m->measurement.sample_rate);
+    for (double& hit : hits) hit += work_.shift_s(*tracks[*which]);
+    const Span span = e.range().value_or(Span{0.0, work_.time.song_s()});
+    e.store(dipped(e.curve(), span, hits, dip, e.info()), tr("dips around %1").arg(names[static_cast<int>(*which)]));
+}
+
+void RidePanel::tremolo_on_grid() {
+    RideEditor& e = active();
+    const auto& tempo = work_.document.session().tempo;
+    const auto n = work_.prompter->ask_numbers(
+        tr("Tremolo"),
+        {{tempo.empty() ? tr("period, s") : tr("period, beats"), tempo.empty() ? 0.5 : 1.0, 0.05, 64.0, 2},
+         {tr("depth"), e.parameter() == Parameter::level ? 6.0 : 0.5, 0.01, 40.0, 2}});
+    if (!n) return;
+    const Span span = e.range_meant();
+    double beat_s = 1.0;
+    for (const TempoMark& m : tempo)
+        if (m.time_s <= span.from_s || &m == &tempo.front()) beat_s = 60.0 / m.quarters_a_minute * 4.0 / m.beat_unit;
+    ParameterInfo own = e.info();
+    own.rest = e.rest();
+    e.store(tremolo(e.curve(), span, (*n)[0] * beat_s, (*n)[1], own), tr("tremolo"));
+}
+
+void RidePanel::bypass(bool all) {
+    const Session& s = work_.document.session();
+    Session next = s;
+    const Rides* rides = s.rides_of(work_.ride_row());
+    if (all || s.rides_bypassed) {
+        next.rides_bypassed = !s.rides_bypassed;
+        work_.document.edit(next.rides_bypassed ? tr("Bypass all rides") : tr("All rides again"), std::move(next));
+    } else if (rides) {
+        const bool on = !rides->bypassed;
+        next = with_rides(s, work_.ride_row(), [on](Rides& r) { r.bypassed = on; });
+        work_.document.edit((on ? tr("Bypass the rides of %1") : tr("The rides of %1 again")).arg(row_name()),
+                            std::move(next));
+    }
+    refresh();
+}
+
+void RidePanel::csv_out() {
+    if (active().curve().empty()) return;
+    const fs::path suggested = (row_name() + ' ' + parameter_word(active().parameter()) + " ride.csv").toStdString();
+    const auto file = work_.prompter->save_file(tr("The ride as a table"), tr("CSV (*.csv)"), suggested);
     if (!file) return;
-    if (const auto written = write_whole(*file, ride_to_csv(curve())); !written)
-        work_.prompter->complain(QString::fromStdString(written.error().text()));
+    if (const auto done = write_whole(*file, ride_to_csv(active().curve())); !done)
+        work_.prompter->complain(QString::fromStdString(done.error().text()));
 }
 
-void RideEditor::csv_in() {
-    if (!track()) return;
-    const auto file = work_.prompter->open_file(tr("Ride from CSV"), tr("Tables (*.csv);;All files (*)"));
+void RidePanel::csv_in() {
+    if (!work_.document.session().rides_of(work_.ride_row())) return;
+    const auto file = work_.prompter->open_file(tr("A ride from a table"), tr("CSV (*.csv)"));
     if (!file) return;
     std::ifstream in(*file, std::ios::binary);
+    if (!in) {
+        work_.prompter->complain(tr("%1 cannot be read.").arg(to_qt(*file)));
+        return;
+    }
     const std::string text((std::istreambuf_iterator<char>(in)), std::istreambuf_iterator<char>());
-    const auto read =
-        in ? ride_from_csv(text, file->string()) : Result<Curve>(fail(file->string(), "the file cannot be read"));
+    const auto read = ride_from_csv(text, file->string(), active().info());
     if (!read) {
         work_.prompter->complain(QString::fromStdString(read.error().text()));
         return;
     }
-    selected_.clear();
-    store(*read, tr("from a table"));
+    active().store(*read, tr("from %1").arg(to_qt(file->filename())));
 }
 
-void RideEditor::clear() {
-    selected_.clear();
-    if (track() && track()->level_ride) store({}, tr("clear"));
-}
-
-void RideEditor::mousePressEvent(QMouseEvent* event) {
-    if (!track() || event->button() != Qt::LeftButton || !canvas().contains(event->position().toPoint())) return;
-    last_ = event->position();
-    gesture_ = work_.document.new_gesture();
-    const int hit = point_at(last_);
-    const bool ctrl = event->modifiers() & Qt::ControlModifier;
-    if (hit >= 0) {
-        const size_t i = static_cast<size_t>(hit);
-        if (ctrl) {
-            if (!selected_.erase(i)) selected_.insert(i);
-        } else if (!selected_.contains(i)) {
-            selected_ = {i};
-        }
-        drag_ = ctrl ? Drag::none : Drag::points;
-    } else if (ctrl) {
-        drag_ = Drag::band;
-        band_from_ = band_to_ = last_;
-    } else {
-        Curve c = curve();
-        RidePoint p{std::clamp(time().time(last_.x()), 0.0, work_.time.song_s()),
-                    std::clamp(db_at(last_.y()), ride_min_db, ride_max_db), Segment::line};
-        p.value = std::round(p.value * 10.0) / 10.0;
-        selected_ = {c.insert(p)};
-        store(c, tr("add point %1, %2").arg(time_text(p.time_s, 2), db_text(p.value, "dB", true)), gesture_);
-        drag_ = Drag::points;
-    }
-    update();
-}
-
-void RideEditor::mouseMoveEvent(QMouseEvent* event) {
-    const QPointF at = event->position();
-    if (drag_ == Drag::none) {
-        if (track() && canvas().contains(at.toPoint()))
-            emit work_.hint(
-                tr("%1 at %2, ride %3. Click adds a point, drag moves it, Ctrl and drag selects, Delete removes.")
-                    .arg(QString::fromStdString(track()->name), time_text(time().time(at.x()), 2),
-                         db_text(curve().value_at(time().time(at.x())), "dB", true)));
-        return;
-    }
-    if (drag_ == Drag::band) {
-        band_to_ = at;
-        selected_.clear();
-        const QRectF band = QRectF(band_from_, band_to_).normalized();
-        const Curve c = curve();
-        for (size_t i = 0; i < c.points.size(); ++i)
-            if (band.contains(place_of(c.points[i].time_s, c.points[i].value))) selected_.insert(i);
-        update();
-        return;
-    }
-    const double fine = event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0;
-    move_selected((time().time(at.x()) - time().time(last_.x())) * fine, (db_at(at.y()) - db_at(last_.y())) * fine,
-                  gesture_);
-    last_ = at;
-    if (!selected_.empty()) {
-        const RidePoint p = curve().points[*selected_.begin()];
-        emit work_.hint(tr("%1, %2").arg(time_text(p.time_s, 2), db_text(p.value, "dB", true)));
-    }
-}
-
-void RideEditor::mouseReleaseEvent(QMouseEvent*) {
-    drag_ = Drag::none;
-    update();
-}
-
-void RideEditor::mouseDoubleClickEvent(QMouseEvent* event) {
-    const int hit = point_at(event->position());
-    if (hit < 0) return;
-    Curve c = curve();
-    c.points[static_cast<size_t>(hit)].value = 0.0;
-    store(c, tr("point to 0 dB"), gesture_);
-}
-
-void RideEditor::keyPressEvent(QKeyEvent* event) {
-    const double step_db = event->modifiers() & Qt::ShiftModifier     ? 0.1
-                           : event->modifiers() & Qt::ControlModifier ? 3.0
-                                                                      : 1.0;
-    const double step_s = event->modifiers() & Qt::ShiftModifier ? 0.01 : 0.1;
-    const size_t count = curve().points.size();
-    switch (event->key()) {
-        case Qt::Key_Delete:
-        case Qt::Key_Backspace:
-            remove_selected();
-            return;
-        case Qt::Key_T:
-            toggle_steps();
-            return;
-        case Qt::Key_L:
-            toggle_locks();
-            return;
-        case Qt::Key_Up:
-            move_selected(0.0, step_db, 0);
-            return;
-        case Qt::Key_Down:
-            move_selected(0.0, -step_db, 0);
-            return;
-        case Qt::Key_Left:
-            move_selected(-step_s, 0.0, 0);
-            return;
-        case Qt::Key_Right:
-            move_selected(step_s, 0.0, 0);
-            return;
-        case Qt::Key_A:
-            if (!(event->modifiers() & Qt::ControlModifier)) break;
-            for (size_t i = 0; i < count; ++i) selected_.insert(i);
-            update();
-            return;
-        case Qt::Key_BracketLeft:
-        case Qt::Key_BracketRight:
-            if (count > 0) {
-                const size_t at = selected_.empty() ? 0 : *selected_.begin();
-                selected_ = {event->key() == Qt::Key_BracketLeft ? (at + count - 1) % count
-                             : selected_.empty()                 ? 0
-                                                                 : (at + 1) % count};
-                update();
-            }
-            return;
-        case Qt::Key_Insert:
-            if (track()) {
-                Curve c = curve();
-                const double t = work_.player.position_s();
-                selected_ = {c.insert({t, c.value_at(t), Segment::line})};
-                store(c, tr("add point at the playhead"));
-            }
-            return;
-        default:
-            break;
-    }
-    QWidget::keyPressEvent(event);
-}
-
-void RideEditor::paintEvent(QPaintEvent* event) {
+void RidePanel::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    painter.fillRect(event->rect(), theme().panel);
+    painter.fillRect(rect(), theme().panel);
     painter.setPen(theme().faint);
     painter.drawLine(0, 0, width(), 0);
-    const Track* t = track();
     painter.setFont(lettering(13, true));
     painter.setPen(theme().ink);
-    painter.drawText(QRect(12, 10, head_width - 60, 20), Qt::AlignVCenter,
-                     t ? tr("Level of %1").arg(QString::fromStdString(t->name)) : tr("Choose a row"));
-    const QRect c = canvas();
-    painter.setFont(lettering(11));
-    painter.setPen(theme().faint);
-    painter.drawText(QRect(12, height() - 62, head_width - 70, 54), Qt::AlignBottom | Qt::TextWordWrap,
-                     tr("Shadow: the track's level, grey before and tinted after the ride."));
-    for (double db = 12.0; db >= low_db; db -= 6.0) {
-        const int y = static_cast<int>(place_of(0.0, db).y());
-        painter.setPen(db == 0.0 ? theme().faint : theme().rule);
-        painter.drawLine(c.left(), y, c.right(), y);
-        painter.setPen(theme().faint);
-        painter.drawText(QRect(head_width - 48, y - 8, 42, 16), Qt::AlignRight | Qt::AlignVCenter,
-                         db_text(db, "", true).remove(".0"));
-    }
-    if (!t) return;
-    const TimeRuler ruler = time();
-    if (const MaterialPtr m = work_.materials.of(*t)) {
-        const double shift_s = t->delay_samples / m->measurement.sample_rate;
-        const QRect foot = c.adjusted(0, c.height() / 3, 0, 0);
-        QColor before = theme().faint, after = theme().track_ink(t->ink);
-        before.setAlpha(60);
-        after.setAlpha(90);
-        paint_level_shadow(painter, foot, event->rect(), m->summary, m->measurement.sample_rate, shift_s,
-                           gain_from_db(t->trim_db), ruler, before);
-        if (t->level_ride)
-            paint_level_shadow(painter, foot, event->rect(), m->summary, m->measurement.sample_rate, shift_s,
-                               gain_from_db(t->trim_db), ruler, after, t->level_ride.get());
-    }
-    painter.setClipRect(c);
-    painter.setRenderHint(QPainter::Antialiasing);
-    const Curve ride = curve();
-    painter.setPen(QPen(ride.empty() ? theme().faint : theme().ink, 1.8));
-    painter.drawPath(path_of(ride, ruler, [this](double db) { return place_of(0.0, db).y(); }));
-    for (size_t i = 0; i < ride.points.size(); ++i) {
-        const QPointF p = place_of(ride.points[i].time_s, std::clamp(ride.points[i].value, low_db, high_db));
-        painter.setPen(QPen(theme().accent, 1.5));
-        painter.setBrush(selected_.contains(i) ? theme().accent : theme().panel);
-        if (ride.points[i].locked) {  // a bar under it: it stays
-            painter.drawLine(QPointF(p.x() - 6, p.y() + 8), QPointF(p.x() + 6, p.y() + 8));
-        }
-        if (ride.points[i].segment == Segment::step)
-            painter.drawRect(QRectF(p.x() - 4, p.y() - 4, 8, 8));
-        else
-            painter.drawEllipse(p, 4.5, 4.5);
-        if (selected_.contains(i) && selected_.size() == 1) {
-            painter.setPen(theme().ink);
-            const double x = std::min(p.x() + 10, c.right() - 120.0);
-            painter.drawText(
-                QRectF(x, p.y() - 22, 130, 16), Qt::AlignVCenter,
-                tr("%1  %2").arg(time_text(ride.points[i].time_s, 2), db_text(ride.points[i].value, "dB", true)));
-        }
-    }
-    painter.setRenderHint(QPainter::Antialiasing, false);
-    if (drag_ == Drag::band) {
-        painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
-        painter.setBrush(Qt::NoBrush);
-        painter.drawRect(QRectF(band_from_, band_to_).normalized());
-    }
-    painter.setPen(theme().accent);
-    const int x = static_cast<int>(ruler.place(work_.player.position_s()));
-    painter.drawLine(x, c.top(), x, c.bottom());
-    if (ride.empty()) {
-        painter.setPen(theme().faint);
-        painter.setFont(lettering(13));
-        painter.drawText(
-            c, Qt::AlignHCenter | Qt::AlignTop,
-            tr("No ride yet: click to add the first point. Up is louder; the fader's level is the 0 dB line."));
-    }
+    const QString name = row_name();
+    painter.drawText(QRect(12, 4, head_width - 70, 22), Qt::AlignVCenter,
+                     QFontMetrics(painter.font())
+                         .elidedText(name.isEmpty() ? tr("Choose a row") : tr("Rides of %1").arg(name), Qt::ElideRight,
+                                     head_width - 70));
 }
+
+// --- the station ----------------------------------------------------------------------------------------------------
 
 QString RideStation::title() const { return QCoreApplication::translate("Station", "Ride"); }
 
 QString RideStation::state(const Workspace& work) const {
     int ridden = 0;
-    for (const auto& t : work.document.session().tracks) ridden += t->level_ride ? 1 : 0;
+    for (const TrackId row : work.faders.rows()) ridden += work.document.session().rides_of(row)->any() ? 1 : 0;
     return ridden > 0 ? QCoreApplication::translate("Station", "%1 ridden").arg(ridden) : QString();
+}
+
+QWidget* RideStation::make_pinned(Workspace& work, QWidget* parent) const {
+    return new BusBlock(work, parent, true,
+                        [&work](TrackId id, QWidget* row) -> Lane* { return new RideLane(work, id, row); });
 }
 
 }  // namespace isotonus

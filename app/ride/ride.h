@@ -1,73 +1,76 @@
-// Ride: a track's level over time, drawn.
+// Ride: levels, pans, widths and mutes that move with the song.
 #pragma once
 
-#include <set>
+#include <QListWidget>
+#include <QPushButton>
+#include <QToolButton>
 
 #include "app/desk/station.h"
+#include "app/ride/ride_editor.h"
 
 namespace isotonus {
 
-/// A row's ride in small.
+/// A row's ride in small: of a track, a bus, a control group, or the main output.
 class RideLane : public Lane {
     Q_OBJECT
   public:
     using Lane::Lane;
 
   protected:
+    bool exists() const override { return rides() != nullptr; }
+    void select_row() override {}
+    QString track_name() const override;
     QString value_text() const override;
     QString value_name() const override { return tr("ride"); }
     void nudge(double by_db, uint64_t gesture) override;
-    void type_value(const QString&) override {}
+    void type_value(const QString& text) override;
     void reset_value() override {}
     QString sentence() const override;
     double per_pixel(const QPoint&) const override { return 0.0; }
     bool grab(const QPoint&) override;
     void paint(QPainter& painter, const QRect& clip) override;
-};
-
-/// The focused row's ride, large: points are added, moved, selected and deleted here.
-class RideEditor : public QWidget {
-    Q_OBJECT
-  public:
-    RideEditor(Workspace& work, QWidget* parent);
-
-    /// Places of the canvas, for tests and for drawing.
-    QPointF place_of(double time_s, double db) const;
-    const std::set<size_t>& selected_points() const { return selected_; }
-
-  protected:
-    void paintEvent(QPaintEvent* event) override;
-    void mousePressEvent(QMouseEvent* event) override;
-    void mouseMoveEvent(QMouseEvent* event) override;
-    void mouseReleaseEvent(QMouseEvent* event) override;
-    void mouseDoubleClickEvent(QMouseEvent* event) override;
-    void keyPressEvent(QKeyEvent* event) override;
 
   private:
-    enum class Drag { none, points, band };
-    const Track* track() const { return work_.document.track(work_.document.focused()); }
-    Curve curve() const;
-    QRect canvas() const;
-    TimeRuler time() const;
-    double db_at(double y) const;
-    int point_at(const QPointF& at) const;
-    void store(const Curve& curve, const QString& what, uint64_t gesture = 0);
-    void move_selected(double by_s, double by_db, uint64_t gesture);
-    void remove_selected();
-    void toggle_steps();
-    void toggle_locks();
-    void draft();
-    void thin();
+    const Rides* rides() const { return work_.document.session().rides_of(id()); }
+    Parameter shown() const;
+    std::vector<TrackId> rows_meant() const;
+};
+
+/// The tools, and the lanes of what is ridden, large.
+class RidePanel : public QWidget {
+    Q_OBJECT
+  public:
+    RidePanel(Workspace& work, QWidget* parent);
+
+  protected:
+    void paintEvent(QPaintEvent*) override;
+    void resizeEvent(QResizeEvent*) override { place_lanes(); }
+
+  private:
+    void make_tools();
+    QMenu* make_shapes();
+    QMenu* make_more();
+    void follow();
+    void refresh();
+    void place_lanes();
+    void show_list(bool on);
+    void fill_list();
+    RideEditor& active() const;
+    QString row_name() const;
+    void choose(Parameter parameter, bool add);
+    void draft(bool against_rest);
+    void dips();
+    void tremolo_on_grid();
     void csv_out();
     void csv_in();
-    void clear();
+    void bypass(bool all);
 
     Workspace& work_;
-    std::set<size_t> selected_;
-    Drag drag_ = Drag::none;
-    QPointF last_, band_from_, band_to_;
-    uint64_t gesture_ = 0;
-    int playhead_x_ = -1;
+    std::vector<RideEditor*> lanes_;
+    QListWidget* list_;
+    std::array<QToolButton*, parameter_count> parameters_{};
+    std::array<QToolButton*, 4> modes_{};
+    QToolButton *family_ = nullptr, *all_ = nullptr, *bypass_ = nullptr;
 };
 
 class RideStation : public Station {
@@ -77,10 +80,14 @@ class RideStation : public Station {
     Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override {
         return new RideLane(work, id, parent);
     }
+    Lane* make_bus_lane(Workspace& work, TrackId id, QWidget* parent) const override {
+        return new RideLane(work, id, parent);
+    }
     void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override {
         lane_time(work, area.width()).paint(painter, area);
     }
-    QWidget* make_panel(Workspace& work, QWidget* parent) const override { return new RideEditor(work, parent); }
+    QWidget* make_pinned(Workspace& work, QWidget* parent) const override;
+    QWidget* make_panel(Workspace& work, QWidget* parent) const override { return new RidePanel(work, parent); }
 };
 
 }  // namespace isotonus

@@ -5,14 +5,12 @@
 
 #include "app/style/text.h"
 #include "app/style/theme.h"
+#include "core/ride/parameter.h"
 
 namespace isotonus {
 
 namespace {
 
-// Places of fader levels; straight between them.
-constexpr std::array<std::pair<double, double>, 8> fader_places{
-    {{-72.0, 0.0}, {-48.0, 0.08}, {-24.0, 0.26}, {-12.0, 0.44}, {-6.0, 0.58}, {0.0, 0.78}, {6.0, 0.92}, {12.0, 1.0}}};
 constexpr std::array fader_marks{-48.0, -36.0, -24.0, -18.0, -12.0, -9.0, -6.0, -3.0, 0.0, 3.0, 6.0, 12.0};
 constexpr std::array level_marks{-60.0, -54.0, -48.0, -42.0, -36.0, -30.0, -24.0, -18.0, -12.0, -6.0, 0.0};
 
@@ -26,29 +24,13 @@ void each_mark(bool fader, Do with) {
 
 }  // namespace
 
-double Ruler::share(double db) const {
-    if (!fader_) return (std::max(db, -60.0) + 60.0) / 60.0;
-    if (db <= fader_places.front().first) return 0.0;
-    for (size_t i = 1; i < fader_places.size(); ++i) {
-        const auto [db0, p0] = fader_places[i - 1];
-        const auto [db1, p1] = fader_places[i];
-        if (db <= db1) return p0 + (p1 - p0) * (db - db0) / (db1 - db0);
-    }
-    return 1.0;
-}
+double Ruler::share(double db) const { return fader_ ? fader_position(db) : (std::max(db, -60.0) + 60.0) / 60.0; }
 
 double Ruler::place(double db) const { return from_ + (to_ - from_) * share(db); }
 
 double Ruler::db(double place) const {
     const double s = (place - from_) / (to_ - from_);
-    if (!fader_) return s * 60.0 - 60.0;
-    if (s <= 0.0) return silence_db;
-    for (size_t i = 1; i < fader_places.size(); ++i) {
-        const auto [db0, p0] = fader_places[i - 1];
-        const auto [db1, p1] = fader_places[i];
-        if (s <= p1) return db0 + (db1 - db0) * (s - p0) / (p1 - p0);
-    }
-    return fader_places.back().first;
+    return fader_ ? fader_db_at(s) : s * 60.0 - 60.0;
 }
 
 double Ruler::db_per_pixel(double db) const {

@@ -1,6 +1,7 @@
 #include "app/window/main_window.h"
 
 #include "app/balance/balance.h"
+#include "app/ride/fader_box_window.h"
 #include "app/stage/phase_dialog.h"
 #include "app/stage/sheet_dialog.h"
 #include "app/stage/stage_table.h"
@@ -226,6 +227,16 @@ void MainWindow::make_actions() {
     add("soloSafe", tr("Solo safe: heard even when others are soloed"), QKeySequence("Alt+S"),
         [this] { toggle_flag(&Track::solo_safe, tr("Solo safe")); });
     make_balance_actions();
+    add("compare", tr("Compare: the mix, and the print or reference heard last"), Qt::Key_F6,
+        [this] { work_.comparison.toggle(); });
+    add("compareNext", tr("Compare: on to the next print or reference"), QKeySequence("Shift+F6"),
+        [this] { work_.comparison.next(); });
+    add("faderBoxAction", tr("Simulated fader box"), QKeySequence("Shift+B"),
+        [this] { FaderBoxWindow::show_for(work_, this); });
+    add("writeRead", tr("Ride: all rows read"), QKeySequence("Shift+W"),
+        [this] { work_.writing.set_mode_for_all(WriteMode::read); });
+    add("writeTouch", tr("Ride: all rows write while touched"), QKeySequence("Ctrl+W"),
+        [this] { work_.writing.set_mode_for_all(WriteMode::touch); });
     add("resetClips", tr("Reset all clip flags and holds"), Qt::Key_C, [this] { work_.player.reset_meters(); });
     add("stageAllAction", tr("Stage all"), QKeySequence("Ctrl+G"), [this] { work_.stage_all(); });
     add("selectAll", tr("Select all rows"), QKeySequence("Ctrl+A"), [this] { work_.document.select_all(); });
@@ -242,6 +253,8 @@ void MainWindow::make_actions() {
         {", and .", tr("Balance: pan left or right; P types it")},
         {"< and >", tr("Balance: width (or the right side); Shift+P types it")},
         {"Insert, Delete, T, L", tr("Ride: point at the playhead, take points away, their shape, lock them")},
+        {", . < >", tr("Ride: squeeze and spread the values, the times of the selected points")},
+        {"Ctrl+C, Ctrl+V, Enter", tr("Ride: copy a stretch, paste it at the playhead, type a point")},
         {"[ and ]", tr("Ride: the point before, the point after; arrows move it")}};
     for (const auto& [keys, what] : by_lanes) keys_.push_back({keys, what});
 }

@@ -4,6 +4,7 @@
 #include <QPainter>
 
 #include "app/balance/balance.h"
+#include "app/compare/compare.h"
 #include "app/gather/gather.h"
 #include "app/handoff/hand_off.h"
 #include "app/ride/ride.h"
@@ -45,6 +46,7 @@ StationTabs::StationTabs(Workspace& work, QWidget* parent) : QWidget(parent), wo
     stations_.push_back(std::make_unique<StageStation>());
     stations_.push_back(std::make_unique<BalanceStation>());
     stations_.push_back(std::make_unique<RideStation>());
+    stations_.push_back(std::make_unique<CompareStation>());
     stations_.push_back(std::make_unique<HandOffStation>());
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);

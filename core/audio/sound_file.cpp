@@ -225,24 +225,51 @@ double uniform_at(uint64_t place) {
 
 }  // namespace
 
-int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t first_sample, unsigned char* out) {
+int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t first_sample, unsigned char* out,
+                     Dither dither) {
     if (format == SampleFormat::f32) {
         std::memcpy(out, in.data(), in.size_bytes());
         return 0;
     }
-    if (format == SampleFormat::s24) return static_cast<int64_t>(kernels::pack_s24(in.data(), in.size(), out));
+    const bool dithered = dither == Dither::always || (dither == Dither::for_16_bit && format == SampleFormat::s16);
+    if (format == SampleFormat::s24 && !dithered)
+        return static_cast<int64_t>(kernels::pack_s24(in.data(), in.size(), out));
+    const double scale = format == SampleFormat::s16 ? 32768.0 : 8388608.0;
+    const int bytes = bytes_of(format);
     int64_t clamped = 0;
     for (size_t i = 0; i < in.size(); ++i) {
         const uint64_t place = 2 * (static_cast<uint64_t>(first_sample) + i);
-        const double x = static_cast<double>(in[i]) * 32768.0;
-        const double dither = in[i] == 0.0f ? 0.0 : uniform_at(place) - uniform_at(place + 1);
-        if (std::nearbyint(x) > 32767.0 || x < -32768.0) ++clamped;
+        const double x = static_cast<double>(in[i]) * scale;
+        const double noise = in[i] == 0.0f || !dithered ? 0.0 : uniform_at(place) - uniform_at(place + 1);
+        if (std::nearbyint(x) > scale - 1.0 || x < -scale) ++clamped;
         const auto value =
-            static_cast<uint16_t>(static_cast<int16_t>(std::clamp(std::nearbyint(x + dither), -32768.0, 32767.0)));
-        out[2 * i] = static_cast<unsigned char>(value);
-        out[2 * i + 1] = static_cast<unsigned char>(value >> 8);
+            static_cast<uint32_t>(static_cast<int32_t>(std::clamp(std::nearbyint(x + noise), -scale, scale - 1.0)));
+        for (int k = 0; k < bytes; ++k) *out++ = static_cast<unsigned char>(value >> (8 * k));
     }
     return clamped;
+}
+
+void unpack_samples(std::span<const unsigned char> packed, SampleFormat format, float* out) {
+    const size_t count = packed.size() / static_cast<size_t>(bytes_of(format));
+    if (format == SampleFormat::f32)
+        std::memcpy(out, packed.data(), packed.size());
+    else if (format == SampleFormat::s24)
+        kernels::unpack_s24(packed.data(), count, out);
+    else
+        for (size_t i = 0; i < count; ++i)
+            out[i] = static_cast<float>(static_cast<int16_t>(packed[2 * i] | packed[2 * i + 1] << 8)) / 32768.0f;
+}
+
+namespace {
+constexpr std::array<const char*, 6> type_names{"wav", "aiff", "flac", "ogg", "opus", "mp3"};
+}
+
+const char* file_type_name(FileType type) { return type_names[static_cast<size_t>(type)]; }
+
+std::optional<FileType> file_type_named(std::string_view name) {
+    for (size_t i = 0; i < type_names.size(); ++i)
+        if (name == type_names[i]) return static_cast<FileType>(i);
+    return std::nullopt;
 }
 
 namespace {
@@ -283,37 +310,122 @@ void write_markers(SNDFILE* sound, const std::vector<Marker>& markers) {
     sf_set_chunk(sound, &chunk);
 }
 
+/// Text into a field of fixed size, without a closing zero when it is full (EBU Tech 3285).
+template <size_t size>
+void put_text(char (&field)[size], const std::string& text) {
+    std::memset(field, 0, size);
+    std::memcpy(field, text.data(), std::min(size, text.size()));
+}
+
+/// Loudness figures are hundredths; 0x7fff says that one is not known.
+int16_t hundredths(const std::optional<double>& value) {
+    return value ? static_cast<int16_t>(std::lround(std::clamp(*value, -99.99, 99.99) * 100.0)) : int16_t{0x7fff};
+}
+
+void set_bext(SNDFILE* sound, const Broadcast& b) {
+    SF_BROADCAST_INFO info{};
+    put_text(info.description, b.description);
+    put_text(info.originator, b.originator);
+    put_text(info.originator_reference, b.reference);
+    put_text(info.origination_date, b.date);
+    put_text(info.origination_time, b.time);
+    info.time_reference_low = static_cast<uint32_t>(b.time_reference);
+    info.time_reference_high = static_cast<uint32_t>(static_cast<uint64_t>(b.time_reference) >> 32);
+    info.version = 2;
+    info.loudness_value = hundredths(b.loudness_lufs);
+    info.loudness_range = hundredths(b.range_lu);
+    info.max_true_peak_level = hundredths(b.true_peak_dbtp);
+    info.max_momentary_loudness = hundredths(b.momentary_lufs);
+    info.max_shortterm_loudness = hundredths(b.short_term_lufs);
+    const std::string history = b.history.substr(0, sizeof info.coding_history - 1);
+    std::memcpy(info.coding_history, history.data(), history.size());
+    info.coding_history_size = static_cast<uint32_t>(history.size());
+    sf_command(sound, SFC_SET_BROADCAST_INFO, &info, sizeof info);
+}
+
+int library_format(const SoundSpec& spec) {
+    constexpr int64_t wav_limit = 0xFFFF0000;
+    const int samples = spec.format == SampleFormat::s16   ? SF_FORMAT_PCM_16
+                        : spec.format == SampleFormat::s24 ? SF_FORMAT_PCM_24
+                                                           : SF_FORMAT_FLOAT;
+    switch (spec.type) {
+        case FileType::wav:
+            return samples |
+                   (spec.expected_frames * spec.channels * bytes_of(spec.format) < wav_limit ? SF_FORMAT_WAV
+                                                                                             : SF_FORMAT_RF64);
+        case FileType::aiff:
+            return samples | SF_FORMAT_AIFF;
+        case FileType::flac:
+            return samples | SF_FORMAT_FLAC;
+        case FileType::ogg:
+            return SF_FORMAT_OGG | SF_FORMAT_VORBIS;
+        case FileType::opus:
+            return SF_FORMAT_OGG | SF_FORMAT_OPUS;
+        case FileType::mp3:
+            break;
+    }
+    return SF_FORMAT_MPEG | SF_FORMAT_MPEG_LAYER_III;
+}
+
 }  // namespace
 
 Result<SoundWriter> SoundWriter::create(const fs::path& file, int channels, int sample_rate, SampleFormat format,
                                         int64_t expected_frames, const std::vector<Marker>& markers) {
+    SoundSpec spec;
+    spec.format = format;
+    spec.channels = channels;
+    spec.sample_rate = sample_rate;
+    spec.expected_frames = expected_frames;
+    spec.markers = markers;
+    return create(file, spec);
+}
+
+Result<SoundWriter> SoundWriter::create(const fs::path& file, const SoundSpec& spec) {
     SoundWriter writer;
     writer.file_ = file;
+    writer.type_ = spec.type;
+    writer.format_ = is_lossy(spec.type) ? SampleFormat::f32 : spec.format;
     static std::atomic<unsigned> count{0};  // two threads may be converting the same file
     writer.temporary_ =
         file.parent_path() / fmt::format(".{}.{}.{}.part", file.filename().string(), getpid(), count.fetch_add(1));
-    constexpr int64_t wav_limit = 0xFFFF0000;
     SF_INFO info{};
-    info.channels = channels;
-    info.samplerate = sample_rate;
-    info.format = (expected_frames * channels * bytes_of(format) < wav_limit ? SF_FORMAT_WAV : SF_FORMAT_RF64) |
-                  (format == SampleFormat::s16   ? SF_FORMAT_PCM_16
-                   : format == SampleFormat::s24 ? SF_FORMAT_PCM_24
-                                                 : SF_FORMAT_FLOAT);
+    info.channels = spec.channels;
+    info.samplerate = spec.sample_rate;
+    info.format = library_format(spec);
     if (fs::is_directory(file)) return fail(file.string(), "a folder of this name is in the way");
+    if (spec.type == FileType::flac && spec.format == SampleFormat::f32)
+        return fail(file.string(), "FLAC holds 16 or 24 bit, no floating point");
+    if (!sf_format_check(&info))
+        return fail(file.string(), fmt::format("a {} file cannot hold {} channels at {} Hz", file_type_name(spec.type),
+                                               spec.channels, spec.sample_rate));
     writer.sound_ = sf_open(writer.temporary_.c_str(), SFM_WRITE, &info);
     if (!writer.sound_) return fail(file.string(), std::string("the file cannot be written: ") + sf_strerror(nullptr));
     sf_command(writer.sound_, SFC_SET_ADD_PEAK_CHUNK, nullptr, SF_FALSE);  // it would carry the time of writing
-    if (!markers.empty()) write_markers(writer.sound_, markers);
+    sf_command(writer.sound_, SFC_SET_CLIPPING, nullptr, SF_TRUE);
+    if (is_lossy(spec.type)) {
+        double quality = spec.quality;
+        if (spec.type == FileType::mp3)
+            quality = 1.0 - quality, sf_command(writer.sound_, SFC_SET_COMPRESSION_LEVEL, &quality, sizeof quality);
+        else
+            sf_command(writer.sound_, SFC_SET_VBR_ENCODING_QUALITY, &quality, sizeof quality);
+    }
+    if (spec.type == FileType::wav) {
+        if (spec.bext) set_bext(writer.sound_, *spec.bext);
+        if (!spec.markers.empty()) write_markers(writer.sound_, spec.markers);
+    }
     return writer;
 }
 
 SoundWriter::SoundWriter(SoundWriter&& other) noexcept
     : file_(std::move(other.file_)),
       temporary_(std::move(other.temporary_)),
-      sound_(std::exchange(other.sound_, nullptr)) {
+      sound_(std::exchange(other.sound_, nullptr)),
+      type_(other.type_),
+      format_(other.format_) {
     other.temporary_.clear();
 }
+
+void SoundWriter::finish_bext(const Broadcast& bext) { set_bext(sound_, bext); }
 
 SoundWriter::~SoundWriter() {
     if (sound_) sf_close(sound_);
@@ -322,8 +434,27 @@ SoundWriter::~SoundWriter() {
 }
 
 Result<void> SoundWriter::write(std::span<const unsigned char> packed) {
-    const auto bytes = static_cast<sf_count_t>(packed.size());
-    if (sf_write_raw(sound_, packed.data(), bytes) == bytes) return {};
+    const auto bytes = static_cast<size_t>(bytes_of(format_));
+    const auto count = static_cast<sf_count_t>(packed.size() / bytes);
+    bool done = false;
+    if (type_ == FileType::wav) {
+        done = sf_write_raw(sound_, packed.data(), static_cast<sf_count_t>(packed.size())) ==
+               static_cast<sf_count_t>(packed.size());
+    } else if (format_ == SampleFormat::f32) {
+        floats_.resize(static_cast<size_t>(count));
+        std::memcpy(floats_.data(), packed.data(), packed.size());
+        done = sf_write_float(sound_, floats_.data(), count) == count;
+    } else {  // the library takes whole numbers from their top bits
+        whole_.resize(static_cast<size_t>(count));
+        for (size_t i = 0; i < whole_.size(); ++i) {
+            uint32_t value = 0;
+            for (size_t k = 0; k < bytes; ++k)
+                value |= static_cast<uint32_t>(packed[i * bytes + k]) << (8 * (4 - bytes + k));
+            whole_[i] = static_cast<int>(value);
+        }
+        done = sf_write_int(sound_, whole_.data(), count) == count;
+    }
+    if (done) return {};
     return fail(file_.string(), std::string("writing failed: ") + sf_strerror(sound_));
 }
 

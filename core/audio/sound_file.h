@@ -4,8 +4,10 @@
 #include <cstdint>
 #include <filesystem>
 #include <memory>
+#include <optional>
 #include <span>
 #include <string>
+#include <string_view>
 #include <vector>
 
 #include "core/result.h"
@@ -79,30 +81,71 @@ inline int bytes_of(SampleFormat format) {
     return format == SampleFormat::s16 ? 2 : format == SampleFormat::s24 ? 3 : 4;
 }
 
-/// Packs interleaved floats into little-endian samples.  16 bit gets TPDF dither of 2 LSB peak to peak that depends
-/// only on the sample's place (`first_sample`), so that the same export is the same file.  24 bit is rounded to
-/// nearest. Returns how many samples lay beyond full scale and were clamped (never in f32).
-int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t first_sample, unsigned char* out);
+/// Whether 16 and 24 bit get TPDF dither of 2 LSB peak to peak; otherwise they are rounded to nearest.
+enum class Dither { none, for_16_bit, always };
 
-/// Writes a WAV file (RF64, EBU Tech 3306, when it will exceed 4 GB) under a temporary name beside the wanted one.
+/// Packs interleaved floats into little-endian samples.  Dither depends only on the sample's place (`first_sample`), so
+/// that the same export is the same file; digital silence gets none.  Returns how many samples lay beyond full scale
+/// and were clamped (never in f32).
+int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t first_sample, unsigned char* out,
+                     Dither dither = Dither::for_16_bit);
+/// The samples that a reader of the packed ones gets.
+void unpack_samples(std::span<const unsigned char> packed, SampleFormat format, float* out);
+
+enum class FileType { wav, aiff, flac, ogg, opus, mp3 };
+const char* file_type_name(FileType type);  ///< "wav" …: also the ending of its files
+std::optional<FileType> file_type_named(std::string_view name);
+/// Ogg (Vorbis), Opus and MP3 keep no samples as they were.
+inline bool is_lossy(FileType type) { return type == FileType::ogg || type == FileType::opus || type == FileType::mp3; }
+
+/// The `bext` chunk of a Broadcast Wave file (EBU Tech 3285, version 2).
+struct Broadcast {
+    std::string description, originator, reference;
+    std::string date, time;      ///< "2030-01-31", "12:00:00"
+    int64_t time_reference = 0;  ///< frames from the start of the song
+    std::string history;         ///< coding history before this file; the writer adds a line of its own
+    std::optional<double> loudness_lufs, range_lu, true_peak_dbtp, momentary_lufs, short_term_lufs;
+};
+
+struct SoundSpec {
+    FileType type = FileType::wav;
+    SampleFormat format = SampleFormat::s24;  ///< of WAV and AIFF; FLAC: 16 or 24 bit; lossy types take f32
+    int channels = 2;
+    int sample_rate = 48000;
+    int64_t expected_frames = 0;    ///< WAV becomes RF64 (EBU Tech 3306) when it will exceed 4 GB
+    double quality = 0.8;           ///< 0 … 1, of lossy types
+    std::vector<Marker> markers;    ///< WAV only: cue points with labels (RIFF `cue ` and `LIST adtl`)
+    std::optional<Broadcast> bext;  ///< WAV and RF64 only
+};
+
+/// Writes a sound file under a temporary name beside the wanted one.
 /// commit() gives it its name; without it, nothing is left behind and an existing file stays as it was.
 class SoundWriter {
   public:
-    /// `markers` become cue points with labels (RIFF `cue ` and `LIST adtl`).
+    /// Fails with a sentence, also when the type cannot hold the format or the rate.
+    static Result<SoundWriter> create(const fs::path& file, const SoundSpec& spec);
+    /// A WAV file.
     static Result<SoundWriter> create(const fs::path& file, int channels, int sample_rate, SampleFormat format,
                                       int64_t expected_frames, const std::vector<Marker>& markers = {});
     SoundWriter(SoundWriter&&) noexcept;
     SoundWriter& operator=(SoundWriter&&) = delete;
     ~SoundWriter();
 
-    /// Samples packed as by pack_samples.
+    /// Samples packed as by pack_samples, in the spec's format (f32 for lossy types).
     Result<void> write(std::span<const unsigned char> packed);
+    /// What is known only at the end; the file must have had a bext from the start.
+    void finish_bext(const Broadcast& bext);
+    const fs::path& temporary() const { return temporary_; }
     Result<void> commit();
 
   private:
     SoundWriter() = default;
     fs::path file_, temporary_;
     SNDFILE* sound_ = nullptr;
+    FileType type_ = FileType::wav;
+    SampleFormat format_ = SampleFormat::f32;
+    std::vector<int> whole_;
+    std::vector<float> floats_;
 };
 
 }  // namespace isotonus

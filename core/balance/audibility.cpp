@@ -86,9 +86,9 @@ struct Voice {
             if (here < 0 || here >= static_cast<int64_t>(p.excitation->hops.size())) continue;
             const Excitation::Hop& h = p.excitation->hops[static_cast<size_t>(here)];
             float ride = 1.0f;
-            if (!p.track->rides.empty()) {
+            if (p.track->way_ridden()) {
                 const double middle = (static_cast<double>(hop) + 0.5) * Excitation::hop_frames;
-                ride = static_cast<float>(std::pow(p.track->ride_at(middle / plan.sample_rate), 2.0));
+                ride = static_cast<float>(p.track->way_power_at(middle / plan.sample_rate));
             }
             const float l = p.left * ride, r = p.right * ride, x = p.product * ride;
             if (p.excitation->channels == 1)

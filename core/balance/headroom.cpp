@@ -104,11 +104,11 @@ Result<std::vector<Moment>> moments_of(const PlanPtr& plan, const std::vector<Mi
             if (!(*inputs)[i] || !t.heard()) continue;
             const double x = static_cast<double>((*inputs)[i][0]);
             const double y = t.channels == 2 ? static_cast<double>((*inputs)[i][1]) : 0.0;
-            const GainMatrix& g = t.to_main;
+            const GainMatrix g = t.way_at(static_cast<double>(peak.frame) / plan->sample_rate);
             const double side = !m.right          ? g.left_from_left * x + g.left_from_right * y
                                 : t.channels == 2 ? g.right_from_left * x + g.right_from_right * y
                                                   : g.right_from_right * x;
-            const double here = side * t.ride_at(static_cast<double>(peak.frame) / plan->sample_rate) * plan->main_gain;
+            const double here = side * plan->main_gain;
             if (t.part == Band::low && !m.contributions.empty() && m.contributions.back().id == t.id)
                 m.contributions.back().makes_db += here;  // both parts of a track together
             else

@@ -2,15 +2,17 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <cmath>
+
+#include "core/balance/mono_loss.h"
+#include "core/stage/findings.h"
 
 namespace isotonus {
 
 namespace {
 
-constexpr double most_peak_dbfs = -3.0;  // 3 to 6 dB of headroom are asked for
-constexpr double most_true_peak_dbtp = -1.0;
-constexpr double most_dc = 0.001;  // -60 dBFS
+constexpr double silence_gain = 0.001;  // -60 dBFS
 
 std::string joined(const std::vector<std::string>& names) {
     std::string text;
@@ -18,57 +20,265 @@ std::string joined(const std::vector<std::string>& names) {
     return text;
 }
 
-Check about_tracks(std::string id, const std::vector<std::string>& names, const std::string& found,
-                   const std::string& none) {
-    return {std::move(id), names.empty(), static_cast<double>(names.size()), 0.0,
-            names.empty() ? none : found + ": " + joined(names)};
+std::string at(double time_s) {
+    return fmt::format("{}:{:05.2f}", static_cast<int>(time_s) / 60, std::fmod(time_s, 60.0));
+}
+
+/// A list of rows that should be empty.
+struct Rows {
+    std::vector<std::string> names;
+    TrackId first = 0;
+    double time_s = -1.0;
+    void add(TrackId id, const std::string& text, double where = -1.0) {
+        if (names.empty()) first = id, time_s = where;
+        names.push_back(text);
+    }
+};
+
+Check about(std::string id, const Rows& rows, const std::string& found, const std::string& none, std::string why) {
+    return {std::move(id),
+            rows.names.empty(),
+            static_cast<double>(rows.names.size()),
+            0.0,
+            rows.names.empty() ? none : found + ": " + joined(rows.names),
+            std::move(why),
+            rows.time_s,
+            rows.first};
+}
+
+float reach(const LevelSummary& s, int64_t block) {
+    float most = 0.0f;
+    for (int c = 0; c < s.channels; ++c) {
+        const auto i = static_cast<size_t>(block * s.channels + c);
+        most = std::max({most, -s.low[i], s.high[i]});
+    }
+    return most;
+}
+
+/// Times at which the mix begins and ends to be heard, seconds.
+std::pair<double, double> sounding(const LevelSummary& s, int rate) {
+    int64_t first = 0, last = s.blocks() - 1;
+    while (first < s.blocks() && static_cast<double>(reach(s, first)) < silence_gain) ++first;
+    while (last > first && static_cast<double>(reach(s, last)) < silence_gain) --last;
+    const double block_s = static_cast<double>(LevelSummary::block_frames) / rate;
+    return {static_cast<double>(first) * block_s, static_cast<double>(last + 1) * block_s};
+}
+
+void check_levels(const CheckInput& in, std::vector<Check>& checks) {
+    const Measurement& mix = in.mix.measurement;
+    const HandOffLimits& limits = in.limits;
+    const double peak = *mix.sample_peak_dbfs;
+    std::string text = fmt::format("the mix peaks at {:.1f} dBFS, at {}: {:.1f} dB of headroom, {:g} dB are asked for",
+                                   peak, at(mix.peak_time_s), -peak, -limits.most_peak_dbfs);
+    for (const Moment& m : in.overs) {
+        std::vector<std::string> names;
+        for (const Contribution& c : m.contributions)
+            if (names.size() < 3 && c.makes_db > 0.3)
+                names.push_back(fmt::format("{} {:.1f} dB", in.session.name_of(c.id), c.makes_db));
+        text += fmt::format("; {:.1f} at {}{}", m.peak_dbfs, at(static_cast<double>(m.frame) / in.plan.sample_rate),
+                            names.empty() ? "" : " by " + joined(names));
+    }
+    checks.push_back({"headroom", peak <= limits.most_peak_dbfs, peak, limits.most_peak_dbfs, text,
+                      "Processing after the mix needs room to work in.", mix.peak_time_s});
+    checks.push_back({"level_enough", peak >= limits.least_peak_dbfs, peak, limits.least_peak_dbfs,
+                      peak >= limits.least_peak_dbfs
+                          ? fmt::format("the mix is not too quiet: {:.1f} dBFS", peak)
+                          : fmt::format("the mix peaks at only {:.1f} dBFS; {:g} is expected at least", peak,
+                                        limits.least_peak_dbfs),
+                      "A mix far below full scale gives its lowest bits away.", mix.peak_time_s});
+    checks.push_back({"true_peak", *mix.true_peak_dbtp <= limits.most_true_peak_dbtp, mix.true_peak_dbtp,
+                      limits.most_true_peak_dbtp, fmt::format("the true peak is {:.1f} dBTP", *mix.true_peak_dbtp),
+                      "Between its samples the wave may reach higher than any of them, and clip a converter."});
+    const bool clips = mix.clipped_runs > 0 || peak > 0.0;
+    const double clip_s = mix.first_clipped_runs.empty()
+                              ? mix.peak_time_s
+                              : static_cast<double>(mix.first_clipped_runs.front().first_frame) / mix.sample_rate;
+    checks.push_back({"mix_clips", !clips, static_cast<double>(mix.clipped_runs), 0.0,
+                      clips ? fmt::format("the mix clips in {} runs", mix.clipped_runs) : "the mix does not clip",
+                      "What is clipped here cannot be brought back.", clips ? clip_s : -1.0});
+    checks.push_back({"mix_dc_offset", std::fabs(mix.dc_offset) <= limits.most_dc, std::fabs(mix.dc_offset),
+                      limits.most_dc,
+                      fmt::format("the mix's DC offset is {:.3f} % of full scale", 100.0 * mix.dc_offset),
+                      "It takes room from one side of the wave, and clicks at cuts."});
+    if (limits.least_lufs || limits.most_lufs) {
+        const double loud = mix.integrated_lufs.value_or(-70.0);
+        const bool low = limits.least_lufs && loud < *limits.least_lufs,
+                   high = limits.most_lufs && loud > *limits.most_lufs;
+        checks.push_back({"loudness", !low && !high, loud, low ? limits.least_lufs : limits.most_lufs,
+                          fmt::format("the mix's loudness is {:.1f} LUFS{}", loud,
+                                      low    ? ": quieter than what it will be heard beside"
+                                      : high ? ": louder than what it will be heard beside"
+                                             : ""),
+                          "Players turn loud songs down; quiet ones stay quiet."});
+    }
+    const Level lost = mono_loss_db(mix);
+    const double loss = lost ? -*lost : 0.0;
+    checks.push_back({"mono_loss", loss <= limits.most_mono_loss_db, loss, limits.most_mono_loss_db,
+                      fmt::format("summed to mono the mix loses {:.1f} dB", loss),
+                      "Phones, clubs and small radios play the sum of both sides."});
+}
+
+void check_ends(const CheckInput& in, std::vector<Check>& checks) {
+    const LevelSummary& s = in.mix.summary;
+    const int rate = in.plan.sample_rate;
+    const auto [from_s, to_s] = sounding(s, rate);
+    const double end_s = in.plan.duration_s(), longest = in.limits.longest_silence_s;
+    checks.push_back({"silence_at_start", from_s <= longest, from_s, longest,
+                      fmt::format("the mix begins to sound at {}", at(from_s)),
+                      "Silence before the song was mostly left over.", from_s});
+    checks.push_back({"silence_at_end", end_s - to_s <= longest, end_s - to_s, longest,
+                      fmt::format("the mix is silent for its last {:.1f} s", std::max(0.0, end_s - to_s)),
+                      "Silence after the song was mostly left over.", to_s});
+    // The last 10 ms.
+    float most = 0.0f;
+    const auto blocks = std::max<int64_t>(1, rate / 100 / LevelSummary::block_frames);
+    for (int64_t b = std::max<int64_t>(0, s.blocks() - blocks); b < s.blocks(); ++b) most = std::max(most, reach(s, b));
+    const Level end_level = level_from_gain(static_cast<double>(most));
+    const bool cut = end_level && *end_level > in.limits.tail_dbfs;
+    checks.push_back({"tail_cut", !cut, end_level, in.limits.tail_dbfs,
+                      cut ? fmt::format("the mix ends at {:.1f} dBFS: its end is cut off", *end_level)
+                          : "the mix has died away where it ends",
+                      "A tail that is cut off is heard as a fault, and cannot be added later.",
+                      cut ? end_s - 1.0 : -1.0});
+}
+
+void check_rows(const CheckInput& in, std::vector<Check>& checks) {
+    const Session& session = in.session;
+    Rows muted, soloed, lost, clipped, offset, not_finite, silent, converted, limits, findings, higher;
+    const auto end_of_travel = [&](TrackId id, const Rides& rides) {
+        for (const ParameterInfo& p : parameters()) {
+            const CurvePtr curve = rides.heard(p.parameter);
+            if (!curve || p.law == Law::toggle || !p.added) continue;
+            for (const RidePoint& point : curve->points) {
+                const bool top = point.value >= p.high - 1e-9, bottom = point.value <= p.low + 1e-9;
+                if (!top && !bottom) continue;
+                // A fade to nothing is meant to end at the bottom.
+                if (bottom && p.parameter == Parameter::level && &point == &curve->points.back()) continue;
+                limits.add(
+                    id, fmt::format("{} {} {:+g} dB at {}", session.name_of(id), p.id, point.value, at(point.time_s)),
+                    point.time_s);
+                break;
+            }
+        }
+    };
+    for (const MissingFile& m : in.missing) {
+        const Track* t = session.find(m.track);
+        lost.add(t ? t->id : 0, fmt::format("{} ({})", m.track, m.error.text()));
+    }
+    for (const auto& track : session.tracks) {
+        if (track->mute) muted.add(track->id, track->name);
+        if (track->solo) soloed.add(track->id, track->name);
+        end_of_travel(track->id, track->rides);
+    }
+    for (const Bus& b : session.buses) {
+        if (b.mute) muted.add(b.id, b.name);
+        if (b.solo) soloed.add(b.id, b.name);
+        end_of_travel(b.id, b.rides);
+    }
+    for (const ControlGroup& g : session.groups) end_of_travel(g.id, g.rides);
+    end_of_travel(main_output, session.main_rides);
+    for (const PlanTrack& t : in.plan.tracks) {
+        const Track* track = session.find(t.id);
+        if (!track || t.part == Band::low) continue;
+        const Material& material = *t.material;
+        const Measurement& m = material.measurement;
+        if (session.is_open(*track) && (!t.heard() || t.to_main.silent() || in.plan.main_gain == 0.0))
+            silent.add(track->id, track->name);
+        if (!t.heard()) continue;
+        if (m.clipped_runs > 0)
+            clipped.add(track->id, fmt::format("{} ({} runs)", track->name, m.clipped_runs),
+                        m.first_clipped_runs.empty() ? -1.0
+                                                     : static_cast<double>(m.first_clipped_runs.front().first_frame) /
+                                                           std::max(1, material.recorded.sample_rate));
+        if (std::fabs(m.dc_offset) > in.limits.most_dc)
+            offset.add(track->id, fmt::format("{} ({:.2f} %)", track->name, 100.0 * m.dc_offset));
+        if (m.non_finite_samples > 0)
+            not_finite.add(track->id, fmt::format("{} ({})", track->name, m.non_finite_samples));
+        const int rate = material.ready.media.source.sample_rate;
+        if (rate != session.sample_rate)
+            converted.add(track->id, fmt::format("{} ({:g} kHz)", track->name, rate / 1000.0));
+        if (rate > session.sample_rate) higher.add(track->id, fmt::format("{} ({:g} kHz)", track->name, rate / 1000.0));
+        for (const Finding& f : findings_of(material, *track))
+            if (f.fault && f.id != "clipped" && f.id != "dc_offset")
+                findings.add(track->id, fmt::format("{}: {}", track->name, f.text), f.time_s);
+    }
+    const auto add = [&](const char* id, const Rows& rows, const char* found, const char* none, const char* why) {
+        checks.push_back(about(id, rows, found, none, why));
+    };
+    add("missing_files", lost, "files that cannot be used", "every track's file is there",
+        "What is not there is not in the mix.");
+    add("solo_left_on", soloed, "solo is on", "no solo is on",
+        "Solo is left out of exports: what leaves is not what you hear.");
+    add("mute_left_on", muted, "muted", "nothing is muted", "A mute that was forgotten is a part that is missing.");
+    add("no_output", silent, "reach nothing (fader off, or a bus that is off)", "every track reaches the main output",
+        "A row that is on and not heard is mostly a mistake.");
+    add("clipped_tracks", clipped, "recorded with clipping", "no track has clipped runs",
+        "It distorts, whatever its level in the mix.");
+    add("track_dc_offset", offset, "DC offset", "no track has a DC offset", "It takes room, and clicks at cuts.");
+    add("samples_not_numbers", not_finite, "samples that are not numbers (played as silence)",
+        "every sample is a number", "The file was written by something that failed.");
+    add("converted_files", converted, "files of another rate (converted)", "every file has the session's rate",
+        "A conversion more than is needed; fine when it is meant.");
+    add("rate_below_source", higher, "recorded at a higher rate than the session's",
+        "the session's rate is not below any file's", "What lies above half the session's rate is lost.");
+    add("ride_at_its_end", limits, "rides at the end of their travel", "no ride reaches the end of its travel",
+        "The control wanted to go farther than it can: the fader or the trim should do the rest.");
+    add("open_findings", findings, "findings that are still open", "nothing that was found is still open",
+        "What was heard while gathering is heard in the mix too.");
 }
 
 }  // namespace
 
-std::vector<Check> check_handoff(const Session& session, const RenderPlan& plan, const Measurement& mix,
-                                 const std::vector<MissingFile>& missing) {
-    std::vector<Check> checks;
-    std::vector<std::string> muted, soloed, lost, clipped, offset, not_finite;
-    for (const MissingFile& m : missing) lost.push_back(fmt::format("{} ({})", m.track, m.error.text()));
-    for (const auto& track : session.tracks) {
-        if (track->mute) muted.push_back(track->name);
-        if (track->solo) soloed.push_back(track->name);
+std::vector<MixPeak> overs_of(const LevelSummary& mix, int rate, double above_dbfs, size_t count) {
+    std::vector<MixPeak> all, found;
+    const auto above = static_cast<float>(gain_from_db(above_dbfs));
+    for (int64_t b = 0; b < mix.blocks(); ++b)
+        if (const float peak = reach(mix, b); peak > above) all.push_back({peak, b * LevelSummary::block_frames});
+    std::stable_sort(all.begin(), all.end(), [](const MixPeak& a, const MixPeak& b) { return a.peak > b.peak; });
+    for (const MixPeak& m : all) {
+        if (found.size() >= count) break;
+        if (std::all_of(found.begin(), found.end(),
+                        [&](const MixPeak& f) { return std::abs(f.frame - m.frame) >= rate; }))
+            found.push_back(m);
     }
-    for (const PlanTrack& t : plan.tracks) {
-        const Track* track = session.find(t.id);
-        const Measurement& m = t.material->measurement;
-        if (!track || !t.heard() || t.part == Band::low) continue;
-        if (m.clipped_runs > 0) clipped.push_back(fmt::format("{} ({} runs)", track->name, m.clipped_runs));
-        if (std::fabs(m.dc_offset) > most_dc)
-            offset.push_back(fmt::format("{} ({:.2f} %)", track->name, 100.0 * m.dc_offset));
-        if (m.non_finite_samples > 0) not_finite.push_back(fmt::format("{} ({})", track->name, m.non_finite_samples));
-    }
+    return found;
+}
 
-    checks.push_back({"mix_not_silent", mix.sample_peak_dbfs.has_value(), mix.sample_peak_dbfs, std::nullopt,
-                      mix.sample_peak_dbfs ? "the mix is heard" : "the mix is silent from start to end"});
-    if (mix.sample_peak_dbfs) {
-        const double peak = *mix.sample_peak_dbfs;
-        checks.push_back(
-            {"headroom", peak <= most_peak_dbfs, peak, most_peak_dbfs,
-             fmt::format("the mix peaks at {:.1f} dBFS, at {:.2f} s: {:.1f} dB of headroom, 3 to 6 dB are asked for",
-                         peak, mix.peak_time_s, -peak)});
-        checks.push_back({"true_peak", *mix.true_peak_dbtp <= most_true_peak_dbtp, mix.true_peak_dbtp,
-                          most_true_peak_dbtp, fmt::format("the true peak is {:.1f} dBTP", *mix.true_peak_dbtp)});
-        checks.push_back({"mix_clips", mix.clipped_runs == 0 && peak <= 0.0, static_cast<double>(mix.clipped_runs), 0.0,
-                          mix.clipped_runs == 0 && peak <= 0.0
-                              ? "the mix does not clip"
-                              : fmt::format("the mix clips in {} runs", mix.clipped_runs)});
-        checks.push_back({"mix_dc_offset", std::fabs(mix.dc_offset) <= most_dc, std::fabs(mix.dc_offset), most_dc,
-                          fmt::format("the mix's DC offset is {:.3f} % of full scale", 100.0 * mix.dc_offset)});
+std::vector<Check> check_handoff(const CheckInput& in) {
+    std::vector<Check> checks;
+    const Session& session = in.session;
+    const bool heard = in.mix.measurement.sample_peak_dbfs.has_value();
+    checks.push_back({"mix_not_silent", heard, in.mix.measurement.sample_peak_dbfs, std::nullopt,
+                      heard ? "the mix is heard" : "the mix is silent from start to end",
+                      "There is nothing to hand off."});
+    if (heard) {
+        check_levels(in, checks);
+        check_ends(in, checks);
     }
-    checks.push_back(about_tracks("missing_files", lost, "files that cannot be used", "every track's file is there"));
-    checks.push_back(about_tracks("solo_left_on", soloed, "solo is on", "no solo is on"));
-    checks.push_back(about_tracks("mute_left_on", muted, "muted", "nothing is muted"));
-    checks.push_back(about_tracks("clipped_tracks", clipped, "recorded with clipping", "no track has clipped runs"));
-    checks.push_back(about_tracks("track_dc_offset", offset, "DC offset", "no track has a DC offset"));
-    checks.push_back(about_tracks("samples_not_numbers", not_finite, "samples that are not numbers (played as silence)",
-                                  "every sample is a number"));
+    const bool ridden = in.plan.main.ridden();
+    checks.push_back({"main_output_bare", !ridden, ridden ? 1.0 : 0.0, 0.0,
+                      ridden ? "the main output is ridden: a mastering engineer mostly wants to do fades"
+                             : "nothing is on the main output but its fader",
+                      "What is done to the whole mix belongs to mastering, unless it was agreed."});
+    const bool bypassed = session.rides_bypassed ||
+                          std::any_of(session.tracks.begin(), session.tracks.end(),
+                                      [](const auto& t) { return t->rides.bypassed && t->rides.any(); }) ||
+                          std::any_of(session.buses.begin(), session.buses.end(),
+                                      [](const Bus& b) { return b.rides.bypassed && b.rides.any(); }) ||
+                          (session.main_rides.bypassed && session.main_rides.any());
+    checks.push_back({"rides_bypassed", !bypassed, bypassed ? 1.0 : 0.0, 0.0,
+                      bypassed ? "rides are bypassed" : "no ride is bypassed",
+                      "A bypass is for comparing; the export has none of these rides."});
+    checks.push_back({"monitoring_on", !in.monitoring_on, in.monitoring_on ? 1.0 : 0.0, 0.0,
+                      in.monitoring_on
+                          ? "something stands between the mix and your ears (dim, mono, a playback check …)"
+                          : "you hear the mix as it is",
+                      "It never reaches the export, so that what you judge is not what leaves."});
+    check_rows(in, checks);
+    for (Check& c : checks)
+        for (const char* id :
+             {"level_enough", "tail_cut", "converted_files", "rate_below_source", "ride_at_its_end", "open_findings"})
+            c.notice = c.notice || c.id == id;
     return checks;
 }
 

@@ -1,10 +1,10 @@
-// The checks before hand-off: is this mix fit for a mastering engineer?  Limits are common practice, no source,
-// but for true peak (EBU R 128: at most -1 dBTP).
+// The checks before hand-off: is this mix fit for who gets it?
 #pragma once
 
 #include <string>
 #include <vector>
 
+#include "core/balance/headroom.h"
 #include "core/mix/mixdown.h"
 
 namespace isotonus {
@@ -14,7 +14,11 @@ struct Check {
     bool passed = false;
     Level measured;
     Level limit;
-    std::string text;  ///< what was found, in a sentence
+    std::string text;      ///< what was found, in a sentence
+    std::string why;       ///< why it matters, in a sentence
+    double time_s = -1.0;  ///< a place in the song to go to, when there is one
+    TrackId row = 0;       ///< a row to go to; 0: none
+    bool notice = false;   ///< worth a look when it does not pass, but no reason to hold the mix back
 };
 
 /// What is known of a track whose file could not be used.
@@ -23,13 +27,25 @@ struct MissingFile {
     Error error;
 };
 
-/// `mix` as measured by measure_mix.
-std::vector<Check> check_handoff(const Session& session, const RenderPlan& plan, const Measurement& mix,
-                                 const std::vector<MissingFile>& missing);
+struct CheckInput {
+    const Session& session;
+    const RenderPlan& plan;        ///< as it would be exported
+    const Measurer::Outcome& mix;  ///< as measured by measure_mix
+    std::vector<MissingFile> missing;
+    HandOffLimits limits;
+    bool monitoring_on = false;  ///< something stands between the mix and the ear
+    std::vector<Moment> overs;   ///< what makes the places above the limit (see overs_of), when it was asked for
+};
+
+/// Limits are those of the profile: common practice, no source, but for true peak (EBU R 128: at most -1 dBTP).
+std::vector<Check> check_handoff(const CheckInput& input);
+
+/// The highest places of the mix above a peak, at least a second apart, at most `count`; none when it stays below.
+std::vector<MixPeak> overs_of(const LevelSummary& mix, int sample_rate, double above_dbfs, size_t count = 5);
 
 inline bool all_passed(const std::vector<Check>& checks) {
     for (const Check& c : checks)
-        if (!c.passed) return false;
+        if (!c.passed && !c.notice) return false;
     return true;
 }
 

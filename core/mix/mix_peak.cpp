@@ -32,8 +32,16 @@ Sides through(const GainMatrix& g, int channels, double l, double r) {
 }
 
 bool same_rides(const PlanTrack& a, const PlanTrack& b) {
-    return std::equal(a.rides.begin(), a.rides.end(), b.rides.begin(), b.rides.end(),
-                      [](const auto& x, const auto& y) { return x == y || *x == *y; });
+    if (!a.same_rides(b)) return false;
+    return std::equal(a.after.begin(), a.after.end(), b.after.begin(), b.after.end(),
+                      [](const RowGains& x, const RowGains& y) { return x.same_rides(y); });
+}
+
+/// Row by row the same gains, which tells more than the same gains of the whole way.
+bool same_rows(const PlanTrack& a, const PlanTrack& b) {
+    if (!(a.gains == b.gains)) return false;
+    return std::equal(a.after.begin(), a.after.end(), b.after.begin(), b.after.end(),
+                      [](const RowGains& x, const RowGains& y) { return x.gains == y.gains; });
 }
 
 /// Blocks of the file under a block of the song: the first, and whether a second is touched too.
@@ -64,8 +72,8 @@ std::vector<double> bounds_of_tracks(const RenderPlan& plan) {
                 r = std::max(r, reach_of(s, b - whole - 1, last));
             }
             if (l == 0.0 && r == 0.0) continue;
-            const double ride = t.rides.empty() ? 1.0 : t.ride_bound(plan.sample_rate, b * block, block + 32);
-            sums[static_cast<size_t>(b)] += through(t.to_main, t.channels, l * ride, r * ride);
+            sums[static_cast<size_t>(b)] += through(
+                t.way_ridden() ? t.way_bound(plan.sample_rate, b * block, block + 32) : t.to_main, t.channels, l, r);
         }
     }
     constexpr size_t group = MixPeaks::stretch_frames / block;
@@ -87,9 +95,8 @@ struct MixPeaks::Change {
     double factor = 1.0;
     struct Part {
         size_t track;
-        GainMatrix more;  ///< |new - factor * old|, or new and old apart when the rides differ
-        GainMatrix old, now;
-        bool rides_differ;
+        GainMatrix more;  ///< new - factor * old, without rides
+        bool apart;       ///< the rides differ, or turn pan or width: old and new are bounded each by itself
     };
     std::vector<Part> parts;
 
@@ -115,10 +122,10 @@ struct MixPeaks::Change {
         }
         for (size_t i = 0; i < to.tracks.size(); ++i) {
             const GainMatrix d = difference(from, to, i, factor);
-            const bool rides_differ = !same_rides(from.tracks[i], to.tracks[i]);
-            if (d.silent() && !rides_differ) continue;
-            parts.push_back({i, d, scaled(from.tracks[i].to_main, factor * from.main_gain),
-                             scaled(to.tracks[i].to_main, to.main_gain), rides_differ});
+            const PlanTrack &old = from.tracks[i], &now = to.tracks[i];
+            const bool placed = old.way_placed() || now.way_placed(), rides_differ = !same_rides(old, now);
+            if (d.silent() && !rides_differ && (!placed || same_rows(old, now))) continue;
+            parts.push_back({i, d, placed || rides_differ});
         }
         none = factor == 1.0 && parts.empty() && from.main_gain == to.main_gain;
     }
@@ -186,15 +193,15 @@ std::vector<double> MixPeaks::bounds(const PlanPtr& plan) {
                          r = static_cast<double>(reach_[p.track].right[k]);
             if (l == 0.0 && r == 0.0) continue;
             const PlanTrack &old = known.under->tracks[p.track], &now = plan->tracks[p.track];
-            const auto bound = [&](const PlanTrack& t) {
-                return t.rides.empty() ? 1.0 : t.ride_bound(plan->sample_rate, first, stretch_frames + 32);
-            };
-            if (p.rides_differ) {
-                const double a = bound(old), b = bound(now);
-                sum += through(p.old, now.channels, l * a, r * a);
-                sum += through(p.now, now.channels, l * b, r * b);
+            if (p.apart) {
+                const double rate = plan->sample_rate;
+                const double before = std::fabs(change.factor * known.under->main_gain),
+                             after = std::fabs(plan->main_gain);
+                sum += through(old.way_bound(rate, first, stretch_frames + 32), now.channels, l * before, r * before);
+                sum += through(now.way_bound(rate, first, stretch_frames + 32), now.channels, l * after, r * after);
             } else {
-                const double a = bound(now);
+                const double a =
+                    now.way_ridden() ? now.way_ride_bound(plan->sample_rate, first, stretch_frames + 32) : 1.0;
                 sum += through(p.more, now.channels, l * a, r * a);
             }
         }

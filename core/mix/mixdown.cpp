@@ -55,8 +55,8 @@ constexpr int64_t chunk_frames = 16384;
 /// What the threads of one render share: chunks are taken in order, rendered anywhere, and handed out in order.
 struct ChunkQueue {
     struct Slot {
-        std::vector<float> samples;
-        int64_t chunk = -1;  ///< which one is ready in it
+        std::vector<std::vector<float>> samples;  ///< of each plan
+        int64_t chunk = -1;                       ///< which one is ready in it
     };
     std::mutex mutex;
     std::condition_variable changed;
@@ -66,10 +66,20 @@ struct ChunkQueue {
     bool stop = false;
 };
 
-void render_chunks(const PlanPtr& plan, Stretch stretch, int block_frames, ChunkQueue& queue) {
-    auto reader = PlanReader::open(plan, true);
-    Renderer renderer(plan);
-    std::vector<float> samples(static_cast<size_t>(2 * chunk_frames));
+/// A plan in which is heard what is heard in any of these.
+PlanPtr union_of(const std::vector<PlanPtr>& plans) {
+    if (plans.size() == 1) return plans.front();
+    auto all = std::make_shared<RenderPlan>(*plans.front());
+    for (const PlanPtr& plan : plans)
+        for (size_t i = 0; i < all->tracks.size(); ++i)
+            if (plan->tracks[i].heard()) all->tracks[i].gains = plan->tracks[i].gains;
+    return all;
+}
+
+void render_chunks(const std::vector<PlanPtr>& plans, Stretch stretch, int block_frames, ChunkQueue& queue) {
+    auto reader = PlanReader::open(union_of(plans), true);
+    std::vector<Renderer> renderers(plans.begin(), plans.end());
+    std::vector<std::vector<float>> samples(plans.size(), std::vector<float>(static_cast<size_t>(2 * chunk_frames)));
     for (;;) {
         int64_t chunk = 0;
         {
@@ -91,7 +101,8 @@ void render_chunks(const PlanPtr& plan, Stretch stretch, int block_frames, Chunk
             if (!inputs)
                 error = inputs.error();
             else
-                renderer.process(first + at, part, *inputs, samples.data() + 2 * at);
+                for (size_t p = 0; p < renderers.size(); ++p)
+                    renderers[p].process(first + at, part, *inputs, samples[p].data() + 2 * at);
         }
         std::unique_lock lock(queue.mutex);
         if (error) {
@@ -99,7 +110,12 @@ void render_chunks(const PlanPtr& plan, Stretch stretch, int block_frames, Chunk
             queue.stop = true;
         }
         auto& slot = queue.slots[static_cast<size_t>(chunk) % queue.slots.size()];
-        slot.samples.assign(samples.begin(), samples.begin() + 2 * frames);
+        slot.samples.resize(plans.size());
+        for (size_t p = 0; p < plans.size(); ++p) {
+            samples[p].resize(static_cast<size_t>(2 * frames));
+            slot.samples[p].swap(samples[p]);
+            samples[p].resize(static_cast<size_t>(2 * chunk_frames));
+        }
         slot.chunk = chunk;
         queue.changed.notify_all();
     }
@@ -109,11 +125,17 @@ void render_chunks(const PlanPtr& plan, Stretch stretch, int block_frames, Chunk
 
 Result<void> render_stretch(const PlanPtr& plan, Stretch stretch, int block_frames, const MixSink& sink,
                             Progress* progress, int workers) {
+    return render_together(
+        {plan}, stretch, block_frames, [&](const auto& pieces) { return sink(pieces.front()); }, progress, workers);
+}
+
+Result<void> render_together(const std::vector<PlanPtr>& plans, Stretch stretch, int block_frames,
+                             const PiecesSink& sink, Progress* progress, int workers, const bool* enough) {
     ChunkQueue queue;
     queue.count = (stretch.frames + chunk_frames - 1) / chunk_frames;
     queue.slots.resize(static_cast<size_t>(2 * workers));
     std::vector<std::jthread> threads;
-    for (int i = 0; i < workers; ++i) threads.emplace_back([&] { render_chunks(plan, stretch, block_frames, queue); });
+    for (int i = 0; i < workers; ++i) threads.emplace_back([&] { render_chunks(plans, stretch, block_frames, queue); });
     const auto stop_with = [&](Error error) -> Result<void> {
         {
             std::unique_lock lock(queue.mutex);
@@ -122,7 +144,7 @@ Result<void> render_stretch(const PlanPtr& plan, Stretch stretch, int block_fram
         }
         return tl::unexpected(std::move(error));
     };
-    std::vector<float> samples;
+    std::vector<std::vector<float>> samples;
     for (int64_t chunk = 0; chunk < queue.count; ++chunk) {
         if (progress && progress->cancelled()) return stop_with({"", "cancelled"});
         {
@@ -138,6 +160,10 @@ Result<void> render_stretch(const PlanPtr& plan, Stretch stretch, int block_fram
             queue.changed.notify_all();
         }
         if (auto done = sink(samples); !done) return stop_with(done.error());
+        if (enough && *enough) {
+            stop_with({});
+            return {};
+        }
         if (progress) progress->report(static_cast<double>(chunk + 1) / static_cast<double>(queue.count));
     }
     return {};
@@ -215,7 +241,7 @@ Result<std::vector<ExportReport>> export_stems(const PlanPtr& plan, const Sessio
         Export one = like;
         one.file = folder / fmt::format("{:02} {}.wav", number, name);
         one.stretch = clamp_stretch(like.stretch, *plan);
-        auto report = export_mix(plan_of_one_track(*plan, t.id), one, progress);
+        auto report = export_mix(plan_of_tracks(*plan, {t.id}), one, progress);
         if (!report) return tl::unexpected(report.error());
         reports.push_back(std::move(*report));
     }

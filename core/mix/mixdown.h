@@ -37,6 +37,16 @@ struct Stretch {
 /// Receives the rendered stretch in order, piece by piece, interleaved stereo.
 using MixSink = std::function<Result<void>(std::span<const float>)>;
 
+/// Receives one piece of each plan, interleaved stereo.
+using PiecesSink = std::function<Result<void>(const std::vector<std::vector<float>>&)>;
+
+/// Renders several plans of the same sources in one pass: every file is read once.  Pieces come in order, on the
+/// calling thread.  A sink that has enough says so through `enough`.  Fails as reading or the sink does, or with
+/// "cancelled".
+Result<void> render_together(const std::vector<PlanPtr>& plans, Stretch stretch, int block_frames,
+                             const PiecesSink& sink, Progress* progress = nullptr, int workers = worker_count(),
+                             const bool* enough = nullptr);
+
 /// Renders on `workers` threads; the sink is called on the calling thread.  Fails as reading or the sink does, or with
 /// "cancelled".
 Result<void> render_stretch(const PlanPtr& plan, Stretch stretch, int block_frames, const MixSink& sink,

@@ -18,9 +18,7 @@ std::array<double, 2> power_gains(const PlanTrack& t, double main_gain) {
     return {(t.channels == 1 ? left + right : left) * main, right * main};
 }
 
-double ride_power(const PlanTrack& t, double time_s) {
-    return t.rides.empty() ? 1.0 : std::pow(t.ride_at(time_s), 2.0);
-}
+double ride_power(const PlanTrack& t, double time_s) { return t.way_ridden() ? t.way_power_at(time_s) : 1.0; }
 
 }  // namespace
 

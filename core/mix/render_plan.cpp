@@ -1,19 +1,196 @@
 #include "core/mix/render_plan.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace isotonus {
 
-double PlanTrack::ride_at(double time_s) const {
+namespace {
+
+/// Value of a curve of gates, at most: they are straight between their points.
+double gate_bound(const Curve& gate, double from_s, double to_s) {
+    double most = std::max(gate.value_at(from_s), gate.value_at(to_s));
+    for (const RidePoint& p : gate.points)
+        if (p.time_s >= from_s && p.time_s <= to_s) most = std::max(most, p.value);
+    return most;
+}
+
+std::pair<double, double> range_of(const CurvePtr& ride, double own, double from_s, double to_s) {
+    if (!ride) return {own, own};
+    double low = ride->value_at(from_s), high = low;
+    const auto take = [&](double v) { low = std::min(low, v), high = std::max(high, v); };
+    take(ride->value_at(to_s));
+    const auto& p = ride->points;
+    for (auto at =
+             std::lower_bound(p.begin(), p.end(), from_s, [](const RidePoint&x, double t) { return x.time_s < t; });
+         at != p.end() && at->time_s <= to_s; ++at) {
+        take(at->value);
+        if (at != p.begin()) take((at - 1)->value);  // the lower side of an edge
+    }
+    return {low, high};
+}
+
+GainMatrix place(const RowGains& row, double pan, double width) {
+    return row.channels == 1 ? pan_mono(row.law, pan) : pan_stereo(pan, width);
+}
+
+GainMatrix magnitudes(const GainMatrix& m) {
+    return {std::fabs(m.left_from_left), std::fabs(m.left_from_right), std::fabs(m.right_from_left),
+            std::fabs(m.right_from_right)};
+}
+
+GainMatrix larger(const GainMatrix& a, const GainMatrix& b) {
+    return {std::max(a.left_from_left, b.left_from_left), std::max(a.left_from_right, b.left_from_right),
+            std::max(a.right_from_left, b.right_from_left), std::max(a.right_from_right, b.right_from_right)};
+}
+
+double power_of(const GainMatrix& m, int channels) {
+    const double own = m.left_from_left * m.left_from_left + m.right_from_right * m.right_from_right;
+    return channels == 1 ? own : own + m.left_from_right * m.left_from_right + m.right_from_left * m.right_from_left;
+}
+
+/// A mono track's two gains as a matrix that has both from the left channel.
+GainMatrix as_stereo(const GainMatrix& m) { return {m.left_from_left, 0.0, m.right_from_right, 0.0}; }
+
+/// One row after another, for a track of this many channels: a mono track has two gains and no matrix.
+GainMatrix after_row(const GainMatrix& row, const GainMatrix& so_far, int channels) {
+    if (channels == 2) return chained(row, so_far);
+    const GainMatrix both = chained(row, as_stereo(so_far));
+    return {both.left_from_left, 0.0, 0.0, both.right_from_left};
+}
+
+}  // namespace
+
+Curve gate_of(const Curve& mute) {
+    constexpr double ramp_s = 0.005;
+    // Where it turns to muted and back.
+    std::vector<std::pair<double, bool>> turns;
+    const auto& points = mute.points;
+    bool muted = !mute.empty() && points.front().value >= 0.5;
+    const double first = muted ? 0.0 : 1.0;
+    const auto turn = [&](double time_s, bool to) {
+        if (to == muted) return;
+        muted = to;
+        turns.emplace_back(time_s, to);
+    };
+    for (size_t i = 0; i < points.size(); ++i) {
+        turn(points[i].time_s, points[i].value >= 0.5);
+        if (i + 1 == points.size() || points[i].segment == Segment::step) continue;
+        const bool next = points[i + 1].value >= 0.5;
+        if (next == muted || points[i + 1].time_s <= points[i].time_s) continue;
+        // Every kind of segment rises or falls all the way: it passes the middle once.
+        double low = points[i].time_s, high = points[i + 1].time_s;
+        for (int n = 0; n < 60; ++n) {
+            const double middle = (low + high) / 2.0;
+            ((mute.value_at(middle) >= 0.5) == next ? high : low) = middle;
+        }
+        turn(high, next);
+    }
+    Curve gate{{{0.0, first}}};
+    double value = first;
+    for (size_t i = 0; i < turns.size(); ++i) {
+        const double to = turns[i].second ? 0.0 : 1.0, start = turns[i].first;
+        const double until = i + 1 < turns.size() ? turns[i + 1].first : start + ramp_s;
+        const double share = std::min(1.0, (until - start) / ramp_s);
+        gate.points.push_back({start, value});
+        value += std::clamp(to - value, -share, share);
+        gate.points.push_back({std::min(start + ramp_s, until), value});
+    }
+    return gate;
+}
+
+double RowGains::ride_at(double time_s) const {
     double gain = 1.0;
-    for (const auto& ride : rides) gain *= gain_from_db(ride->value_at(time_s));
+    for (const auto& ride : level_rides) gain *= gain_from_db(ride->value_at(time_s));
+    for (const auto& gate : gates) gain *= gate->value_at(time_s);
     return gain;
 }
 
-double PlanTrack::ride_bound(double sample_rate, int64_t first, int64_t count) const {
+double RowGains::ride_bound(double sample_rate, int64_t first, int64_t count) const {
     double gain = 1.0;
-    for (const auto& ride : rides) gain *= level_ride_bound(*ride, sample_rate, first, count);
+    for (const auto& ride : level_rides) gain *= level_ride_bound(*ride, sample_rate, first, count);
+    for (const auto& gate : gates)
+        gain *= gate_bound(*gate, static_cast<double>(first) / sample_rate,
+                           static_cast<double>(first + count) / sample_rate);
     return gain;
+}
+
+GainMatrix RowGains::place_at(double time_s) const {
+    return place(*this, pan_ride ? pan_ride->value_at(time_s) : pan, width_ride ? width_ride->value_at(time_s) : width);
+}
+
+GainMatrix RowGains::at(double time_s) const {
+    return scaled(placed() ? scaled(place_at(time_s), level) : gains, ride_at(time_s));
+}
+
+GainMatrix RowGains::bound(double sample_rate, int64_t first, int64_t count) const {
+    GainMatrix most = magnitudes(gains);
+    if (placed()) {
+        // Gains go straight between cells: the values at the ends of the cells that touch the stretch bound them.  Each
+        // gain is a falling or rising function of |pan| on either side of the centre, times a line in the width.
+        const double from_s = static_cast<double>(first - place_cell) / sample_rate,
+                     to_s = static_cast<double>(first + count + place_cell) / sample_rate;
+        const auto [pan_low, pan_high] = range_of(pan_ride, pan, from_s, to_s);
+        const auto [width_low, width_high] = range_of(width_ride, width, from_s, to_s);
+        most = {0.0, 0.0, 0.0, 0.0};
+        for (const double p : {pan_low, pan_high, std::clamp(0.0, pan_low, pan_high)})
+            for (const double w : {width_low, width_high}) most = larger(most, magnitudes(place(*this, p, w)));
+        most = scaled(most, std::fabs(level));
+    }
+    return scaled(most, ride_bound(sample_rate, first, count));
+}
+
+bool RowGains::same_rides(const RowGains& o) const {
+    const auto same = [](const CurvePtr& x, const CurvePtr& y) { return x == y || (x && y && *x == *y); };
+    const auto all = [&](const auto& a, const auto& b) {
+        return std::equal(a.begin(), a.end(), b.begin(), b.end(), same);
+    };
+    return all(level_rides, o.level_rides) && all(gates, o.gates) && same(pan_ride, o.pan_ride) &&
+           same(width_ride, o.width_ride) &&
+           (!placed() || (law == o.law && channels == o.channels && pan == o.pan && width == o.width));
+}
+
+bool PlanTrack::way_ridden() const {
+    return ridden() || std::any_of(after.begin(), after.end(), [](const RowGains& r) { return r.ridden(); });
+}
+
+bool PlanTrack::way_placed() const {
+    return placed() || std::any_of(after.begin(), after.end(), [](const RowGains& r) { return r.placed(); });
+}
+
+double PlanTrack::way_ride_at(double time_s) const {
+    double gain = ride_at(time_s);
+    for (const RowGains& r : after) gain *= r.ride_at(time_s);
+    return gain;
+}
+
+double PlanTrack::way_ride_bound(double sample_rate, int64_t first, int64_t count) const {
+    double gain = ride_bound(sample_rate, first, count);
+    for (const RowGains& r : after) gain *= r.ride_bound(sample_rate, first, count);
+    return gain;
+}
+
+GainMatrix PlanTrack::way_at(double time_s) const {
+    if (!way_placed()) return scaled(to_main, way_ride_at(time_s));
+    GainMatrix way = at(time_s);
+    for (const RowGains& r : after) way = after_row(r.at(time_s), way, channels);
+    return way;
+}
+
+GainMatrix PlanTrack::way_bound(double sample_rate, int64_t first, int64_t count) const {
+    if (!way_placed()) return scaled(magnitudes(to_main), way_ride_bound(sample_rate, first, count));
+    GainMatrix way = bound(sample_rate, first, count);
+    for (const RowGains& r : after) way = after_row(r.bound(sample_rate, first, count), way, channels);
+    return way;
+}
+
+double PlanTrack::way_power_at(double time_s) const {
+    if (!way_placed()) {
+        const double gain = way_ride_at(time_s);
+        return gain * gain;
+    }
+    const double still = power_of(to_main, channels);
+    return still > 0.0 ? power_of(way_at(time_s), channels) / still : 0.0;
 }
 
 bool RenderPlan::same_sources(const RenderPlan& other) const {
@@ -68,10 +245,29 @@ std::vector<const Bus*> in_order(const Session& session) {
     return order;
 }
 
-GainMatrix pan_of(const Session& session, const Track& track, int channels) {
-    if (channels == 1) return pan_mono(session.pan_law, track.pan);
-    return track.sides_apart ? pan_apart(session.pan_law, track.left_pan, track.right_pan)
-                             : pan_stereo(track.pan, track.width);
+/// What a row's rides, and those of the groups it belongs to, do; `place` as well, where pan and width may ride.
+void add_rides(RowGains& row, const Session& session, const Rides& rides, TrackId id, bool place) {
+    if (session.rides_bypassed) return;
+    const auto add = [&](const Rides& r, Parameter p) {
+        if (CurvePtr curve = r.heard(p)) row.level_rides.push_back(std::move(curve));
+    };
+    const auto add_gate = [&](const Rides& r) {
+        if (const CurvePtr mute = r.heard(Parameter::mute))
+            row.gates.push_back(std::make_shared<const Curve>(gate_of(*mute)));
+    };
+    add(rides, Parameter::level);
+    add(rides, Parameter::trim);
+    add_gate(rides);
+    for (const ControlGroup& g : session.groups) {
+        if (id == main_output || std::find(g.members.begin(), g.members.end(), id) == g.members.end()) continue;
+        add(g.rides, Parameter::level);
+        add_gate(g.rides);
+    }
+    if (!place) return;
+    row.pan_ride = rides.heard(Parameter::pan);
+    if (row.channels == 2) row.width_ride = rides.heard(Parameter::width);
+    if (row.pan_ride) row.pan = 0.0;
+    if (row.width_ride) row.width = 1.0;
 }
 
 }  // namespace
@@ -85,12 +281,15 @@ PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo so
         const auto at = std::find_if(buses.begin(), buses.end(), [id](const Bus* b) { return b->id == id; });
         return at == buses.end() ? -1 : static_cast<int>(at - buses.begin());
     };
+    add_rides(plan->main, session, session.main_rides, main_output, true);
     for (const Bus* b : buses) {
         PlanBus bus;
         bus.id = b->id;
-        bus.level_gain = b->mute ? 0.0 : gain_from_db(b->trim_db + b->fader_db + session.group_db(b->id));
-        bus.gains = scaled(pan_stereo(b->pan, b->width), bus.level_gain);
-        bus.level_ride = b->level_ride;
+        bus.level = b->mute ? 0.0 : gain_from_db(b->trim_db + b->fader_db + session.group_db(b->id));
+        bus.pan = b->pan;
+        bus.width = b->width;
+        add_rides(bus, session, b->rides, b->id, true);
+        bus.gains = scaled(pan_stereo(bus.pan, bus.width), bus.level);
         bus.output = place_of(b->output);
         plan->buses.push_back(std::move(bus));
     }
@@ -119,19 +318,24 @@ PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo so
             p.delay_samples = whole_delay(*track);
             p.trim_gain = gain_from_db(track->trim_db);
             p.fader_gain = heard ? gain_from_db(track->fader_db + session.group_db(track->id)) : 0.0;
-            const GainMatrix pan = part != Band::low ? pan_of(session, *track, p.channels)
-                                                     : pan_mono(channels == 1 ? session.pan_law : PanLaw::balance, 0.0);
-            p.gains = scaled(pan, p.trim_gain * p.fader_gain * (track->polarity_inverted ? -1.0 : 1.0));
-            p.level_ride = track->level_ride;
+            p.level = p.trim_gain * p.fader_gain * (track->polarity_inverted ? -1.0 : 1.0);
+            const bool apart = p.channels == 2 && track->sides_apart;
+            p.law = part != Band::low || channels == 1 ? session.pan_law : PanLaw::balance;
+            if (part != Band::low) p.pan = track->pan, p.width = track->width;
+            add_rides(p, session, track->rides, track->id, part != Band::low && !apart);
+            p.gains = scaled(p.channels == 1 ? pan_mono(p.law, p.pan)
+                             : apart         ? pan_apart(p.law, track->left_pan, track->right_pan)
+                                             : pan_stereo(p.pan, p.width),
+                             p.level);
             p.output = place_of(track->output);
             p.material = m;
             p.to_main = p.gains;
-            if (p.level_ride) p.rides.push_back(p.level_ride);
             for (int b = p.output; b >= 0; b = plan->buses[static_cast<size_t>(b)].output) {
                 const PlanBus& bus = plan->buses[static_cast<size_t>(b)];
-                p.to_main = chained(bus.gains, p.to_main);
-                if (bus.level_ride) p.rides.push_back(bus.level_ride);
+                p.to_main = after_row(bus.gains, p.to_main, p.channels);
+                p.after.push_back(bus);
             }
+            if (plan->main.ridden()) p.after.push_back(plan->main);
             plan->frames = std::max(plan->frames, p.frames + p.delay_samples);
             plan->tracks.push_back(std::move(p));
         }
@@ -139,10 +343,11 @@ PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo so
     return plan;
 }
 
-PlanPtr plan_of_one_track(const RenderPlan& plan, TrackId id) {
+PlanPtr plan_of_tracks(const RenderPlan& plan, const std::vector<TrackId>& ids) {
     auto one = std::make_shared<RenderPlan>(plan);
     for (PlanTrack& t : one->tracks)
-        if (t.id != id) t.gains = t.to_main = {0.0, 0.0, 0.0, 0.0};
+        if (std::find(ids.begin(), ids.end(), t.id) == ids.end())
+            t.level = 0.0, t.gains = t.to_main = {0.0, 0.0, 0.0, 0.0};
     return one;
 }
 

@@ -10,37 +10,71 @@
 
 namespace isotonus {
 
-struct PlanTrack {
+/// What a row does to what passes through it, over the song.
+struct RowGains {
+    double level = 1.0;                 ///< linear, without rides: trim, polarity, fader, groups, mute, solo
+    GainMatrix gains;                   ///< level and place in one, without rides
+    std::vector<CurvePtr> level_rides;  ///< dB, added: of level, trim, and of the groups' levels
+    std::vector<CurvePtr> gates;        ///< linear 0 … 1, multiplied: of mutes (see gate_of)
+    CurvePtr pan_ride, width_ride;      ///< in place of pan and width
+    PanLaw law = PanLaw::constant_power;
+    int channels = 2;
+    double pan = 0.0, width = 1.0;  ///< what does not ride of the two
+
+    /// Pan or width move: the gains follow their values at every 32nd frame of the song, straight between.
+    bool placed() const { return pan_ride || width_ride; }
+    bool ridden() const { return !level_rides.empty() || !gates.empty() || placed(); }
+    /// What the level rides and gates multiply by, and at most in [first, first + frames].
+    double ride_at(double time_s) const;
+    double ride_bound(double sample_rate, int64_t first, int64_t frames) const;
+    /// Pan and width at a time; the identity where they do not ride.
+    GainMatrix place_at(double time_s) const;
+    GainMatrix at(double time_s) const;
+    /// Magnitudes that none of the gains exceeds in [first, first + frames].
+    GainMatrix bound(double sample_rate, int64_t first, int64_t frames) const;
+    bool same_rides(const RowGains& other) const;
+};
+
+/// Frames between two values of a ridden pan or width.
+inline constexpr int64_t place_cell = 32;
+
+/// A mute ride as gains: 0 from where its value is 0.5 or more, 1 elsewhere, each way in a line over 5 ms.
+Curve gate_of(const Curve& mute);
+
+struct PlanTrack : RowGains {
     TrackId id = 0;
     Band part = Band::all;  ///< a track whose low end is kept in the centre is two: `high`, and `low` right after it
     int channels = 1;
-    int64_t frames = 0;         ///< of the source
-    int64_t delay_samples = 0;  ///< whole ones; the rest is in the source
-    double trim_gain = 1.0;     ///< linear
-    double fader_gain = 1.0;    ///< linear, with its control groups; 0 when the track is not heard
-    GainMatrix gains;           ///< trim, polarity, fader, mute and solo, pan and width in one
-    std::shared_ptr<const Curve> level_ride;
+    int64_t frames = 0;                     ///< of the source
+    int64_t delay_samples = 0;              ///< whole ones; the rest is in the source
+    double trim_gain = 1.0;                 ///< linear
+    double fader_gain = 1.0;                ///< linear, with its control groups; 0 when the track is not heard
     int output = -1;                        ///< place of a bus in RenderPlan::buses; -1: the main output
     GainMatrix listen{0.0, 0.0, 0.0, 0.0};  ///< to the listening sum of the monitor path
     bool listen_after_fader = false;        ///< the listening sum follows the ride too
     MaterialPtr material;                   ///< the source, and its level over time for bounds
 
     // The way to the main output as a whole, for bounds and pictures: the renderer itself goes from bus to bus.
-    GainMatrix to_main;                               ///< gains, and those of the buses; the main fader left out
-    std::vector<std::shared_ptr<const Curve>> rides;  ///< its own and those of its buses
+    GainMatrix to_main;           ///< gains, and those of the buses; rides and the main fader left out
+    std::vector<RowGains> after;  ///< its buses, and the main output's rides
 
     bool heard() const { return !gains.silent(); }
-    /// What the rides multiply by at a time, and at most in [first, first + frames].
-    double ride_at(double time_s) const;
-    double ride_bound(double sample_rate, int64_t first, int64_t frames) const;
+    bool way_ridden() const;
+    bool way_placed() const;
+    /// What all level rides and gates on the way multiply by, and at most in [first, first + frames].
+    double way_ride_at(double time_s) const;
+    double way_ride_bound(double sample_rate, int64_t first, int64_t frames) const;
+    /// to_main with all rides; and magnitudes that it does not exceed.
+    GainMatrix way_at(double time_s) const;
+    GainMatrix way_bound(double sample_rate, int64_t first, int64_t frames) const;
+    /// How many times its power is at a time what it would be without rides; for a stereo track whose pan or width
+    /// rides as if both sides were alike.
+    double way_power_at(double time_s) const;
 };
 
 /// Sums what leads to it.  A bus stands before the one it leads to.
-struct PlanBus {
+struct PlanBus : RowGains {
     TrackId id = 0;
-    double level_gain = 1.0;  ///< trim, fader and control groups: what its meter shows, linear
-    GainMatrix gains;         ///< the same with pan and width
-    std::shared_ptr<const Curve> level_ride;
     int output = -1;
 };
 
@@ -50,6 +84,7 @@ struct RenderPlan {
     std::vector<PlanTrack> tracks;
     std::vector<PlanBus> buses;
     double main_gain = 1.0;
+    RowGains main;  ///< the main output's rides; the fader is main_gain
 
     double duration_s() const { return static_cast<double>(frames) / sample_rate; }
     /// Plays the same samples from the same files in the same places, whatever the gains.
@@ -68,8 +103,8 @@ enum class Solo { counts, left_out };
 /// Tracks without material (missing, or not read yet) are left out.
 PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo solo = Solo::counts);
 
-/// The same plan with all tracks but one silent.
-PlanPtr plan_of_one_track(const RenderPlan& plan, TrackId id);
+/// The same plan with all tracks but these silent.
+PlanPtr plan_of_tracks(const RenderPlan& plan, const std::vector<TrackId>& ids);
 
 /// The same plan with these tracks in the listening sum too: as they are after their trim, in the centre; or after
 /// fader, ride, pan and buses.

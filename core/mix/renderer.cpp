@@ -13,7 +13,7 @@ Renderer::Renderer(PlanPtr plan)
       fades_(plan_->tracks.size()),
       bus_fades_(plan_->buses.size()),
       sums_((1 + plan_->buses.size()) * static_cast<size_t>(2 * part_frames)),
-      ride_(static_cast<size_t>(2 * part_frames)),
+      ride_(static_cast<size_t>(3 * part_frames)),
       whole_(static_cast<size_t>(2 * part_frames)) {}
 
 double Renderer::fade_left(const Fade& fade, int64_t frame) const {
@@ -21,14 +21,48 @@ double Renderer::fade_left(const Fade& fade, int64_t frame) const {
     return 1.0 - static_cast<double>(frame - fade.start) / static_cast<double>(fade_frames_);
 }
 
-GainMatrix Renderer::gains_at(const GainMatrix& g, const std::shared_ptr<const Curve>& curve, const Fade& fade,
-                              int64_t frame) const {
-    double ride = 1.0;
-    if (curve) level_ride_gains(*curve, plan_->sample_rate, frame, 1, &ride);
-    const double left = fade_left(fade, frame);
-    const GainMatrix& r = fade.residue;
-    return {g.left_from_left * ride + r.left_from_left * left, g.left_from_right * ride + r.left_from_right * left,
-            g.right_from_left * ride + r.right_from_left * left, g.right_from_right * ride + r.right_from_right * left};
+double Renderer::ride_at(const RowGains& row, int64_t frame) const {
+    double gain = 1.0;
+    for (const CurvePtr& curve : row.level_rides) {
+        double ride = 1.0;
+        level_ride_gains(*curve, plan_->sample_rate, frame, 1, &ride);
+        gain *= ride;
+    }
+    for (const CurvePtr& gate : row.gates) gain *= gate->value_at(static_cast<double>(frame) / plan_->sample_rate);
+    return gain;
+}
+
+namespace {
+
+GainMatrix plus(const GainMatrix& a, const GainMatrix& b, double share) {
+    return {a.left_from_left + b.left_from_left * share, a.left_from_right + b.left_from_right * share,
+            a.right_from_left + b.right_from_left * share, a.right_from_right + b.right_from_right * share};
+}
+
+/// Where pan and width ride: their gains at the cells' ends, straight between.
+struct Cells {
+    const RowGains& row;
+    double rate;
+    int64_t cell = -1;
+    GainMatrix from{}, to{};
+    GainMatrix at(int64_t frame) {
+        const int64_t here = frame / place_cell;
+        if (here != cell) {
+            from = here == cell + 1 && cell >= 0 ? to : row.place_at(static_cast<double>(here * place_cell) / rate);
+            to = row.place_at(static_cast<double>((here + 1) * place_cell) / rate);
+            cell = here;
+        }
+        const double share = static_cast<double>(frame - here * place_cell) / place_cell;
+        return plus(scaled(from, 1.0 - share), to, share);
+    }
+};
+
+}  // namespace
+
+GainMatrix Renderer::gains_at(const RowGains& row, double factor, const Fade& fade, int64_t frame) const {
+    Cells cells{row, static_cast<double>(plan_->sample_rate)};
+    const GainMatrix still = row.placed() ? scaled(cells.at(frame), row.level) : row.gains;
+    return plus(scaled(still, ride_at(row, frame) * factor), fade.residue, fade_left(fade, frame));
 }
 
 Renderer::Fade Renderer::fade_between(const GainMatrix& old, const GainMatrix& now, int64_t frame) const {
@@ -49,59 +83,59 @@ void Renderer::take_over(const Renderer& previous, int64_t frame) {
             guess = 0;
             while (guess < old_tracks.size() && !is_it(guess)) ++guess;
         }
-        const GainMatrix old = guess < old_tracks.size()
-                                   ? previous.gains_at(old_tracks[guess].gains, old_tracks[guess].level_ride,
-                                                       previous.fades_[guess], frame)
-                                   : none;
+        const GainMatrix old =
+            guess < old_tracks.size() ? previous.gains_at(old_tracks[guess], 1.0, previous.fades_[guess], frame) : none;
         ++guess;
-        fades_[i] = fade_between(old, gains_at(t.gains, t.level_ride, {}, frame), frame);
+        fades_[i] = fade_between(old, gains_at(t, 1.0, {}, frame), frame);
     }
     const auto& old_buses = previous.plan_->buses;
     for (size_t i = 0; i < bus_fades_.size(); ++i) {
         const PlanBus& b = plan_->buses[i];
         size_t at = 0;
         while (at < old_buses.size() && old_buses[at].id != b.id) ++at;
-        const GainMatrix now = gains_at(b.gains, b.level_ride, {}, frame);
-        const GainMatrix old = at < old_buses.size() ? previous.gains_at(old_buses[at].gains, old_buses[at].level_ride,
-                                                                         previous.bus_fades_[at], frame)
-                                                     : now;
+        const GainMatrix now = gains_at(b, 1.0, {}, frame);
+        const GainMatrix old =
+            at < old_buses.size() ? previous.gains_at(old_buses[at], 1.0, previous.bus_fades_[at], frame) : now;
         bus_fades_[i] = fade_between(old, now, frame);
     }
-    const Fade main_fade{{}, previous.main_start_, previous.main_fading_};
-    main_residue_ =
-        previous.plan_->main_gain + previous.main_residue_ * previous.fade_left(main_fade, frame) - plan_->main_gain;
-    main_start_ = frame;
-    main_fading_ = main_residue_ != 0.0;
+    main_fade_ = {};
+    main_fade_ = fade_between(previous.main_gains_at(frame), main_gains_at(frame), frame);
 }
 
-/// Each gain twice, as stereo samples take it.
-const double* Renderer::rides(const std::shared_ptr<const Curve>& ride, int64_t first, int64_t frames) {
-    if (!ride) return nullptr;
+/// Each gain twice, as stereo samples take it; null where nothing rides the level.
+const double* Renderer::rides(const RowGains& row, int64_t first, int64_t frames) {
+    if (row.level_rides.empty() && row.gates.empty()) return nullptr;
     double* const gains = ride_.data();
-    level_ride_gains(*ride, plan_->sample_rate, first, frames, gains + frames);
-    for (int64_t i = 0; i < frames; ++i) gains[2 * i] = gains[2 * i + 1] = gains[frames + i];
+    double* const one = gains + 2 * part_frames;
+    double* const all = gains + frames;
+    for (size_t n = 0; n < row.level_rides.size(); ++n) {
+        level_ride_gains(*row.level_rides[n], plan_->sample_rate, first, frames, n == 0 ? all : one);
+        for (int64_t i = 0; n > 0 && i < frames; ++i) all[i] *= one[i];
+    }
+    if (row.level_rides.empty()) std::fill_n(all, frames, 1.0);
+    for (const CurvePtr& gate : row.gates)
+        for (int64_t i = 0; i < frames; ++i)
+            all[i] *= gate->value_at(static_cast<double>(first + i) / plan_->sample_rate);
+    for (int64_t i = 0; i < frames; ++i) gains[2 * i] = gains[2 * i + 1] = all[i];
     return gains;
 }
 
-/// While a fade lasts, frame by frame: gains * ride + residue * what is left of the fade.
-template <class In>
-void Renderer::add_fading(const GainMatrix& g, const Fade& fade, const double* ride, int channels, int64_t first,
-                          int64_t frames, const In* in, double* sum) const {
-    const GainMatrix& r = fade.residue;
-    for (int64_t i = 0; i < frames; ++i, sum += 2) {
-        const double gain = ride ? ride[2 * i] : 1.0, left = fade_left(fade, first + i);
-        const double ll = g.left_from_left * gain + r.left_from_left * left;
-        const double rr = g.right_from_right * gain + r.right_from_right * left;
-        if (channels == 1) {
+/// Frame by frame, where gains fade or a place rides: gains * ride + residue * what is left of the fade.
+template <class In, class Put>
+void Renderer::move(const RowGains& row, double factor, const Fade& fade, const double* ride, int64_t first,
+                    int64_t frames, const In* in, const Put& put) const {
+    Cells cells{row, static_cast<double>(plan_->sample_rate)};
+    const bool placed = row.placed();
+    for (int64_t i = 0; i < frames; ++i) {
+        const double gain = (ride ? ride[2 * i] : 1.0) * factor;
+        const GainMatrix still = placed ? scaled(cells.at(first + i), row.level) : row.gains;
+        const GainMatrix g = plus(scaled(still, gain), fade.residue, fade_left(fade, first + i));
+        if (row.channels == 1) {
             const double x = static_cast<double>(in[i]);
-            sum[0] += x * ll;
-            sum[1] += x * rr;
+            put(i, x * g.left_from_left, x * g.right_from_right);
         } else {
-            const double lr = g.left_from_right * gain + r.left_from_right * left;
-            const double rl = g.right_from_left * gain + r.right_from_left * left;
             const double x = static_cast<double>(in[2 * i]), y = static_cast<double>(in[2 * i + 1]);
-            sum[0] += x * ll + y * lr;
-            sum[1] += y * rr + x * rl;
+            put(i, x * g.left_from_left + y * g.left_from_right, y * g.right_from_right + x * g.right_from_left);
         }
     }
 }
@@ -111,9 +145,10 @@ void Renderer::add_track(size_t track, int64_t first, int64_t frames, const floa
     const GainMatrix& g = t.gains;
     const auto count = static_cast<size_t>(frames);
     double* const sum = sum_of(t.output);
-    const double* const ride = rides(t.level_ride, first, frames);
-    if (fading(fades_[track], first))
-        add_fading(g, fades_[track], ride, t.channels, first, frames, in, sum);
+    const double* const ride = rides(t, first, frames);
+    if (t.placed() || fading(fades_[track], first))
+        move(t, 1.0, fades_[track], ride, first, frames, in,
+             [sum](int64_t i, double l, double r) { sum[2 * i] += l, sum[2 * i + 1] += r; });
     else if (t.channels == 2 && (ride || !g.straight()))
         kernels::mix_matrix(in, count, ride,
                             {g.left_from_left, g.left_from_right, g.right_from_left, g.right_from_right}, sum);
@@ -131,21 +166,22 @@ void Renderer::add_bus(size_t bus, int64_t first, int64_t frames) {
     const bool fades = fading(bus_fades_[bus], first);
     if (g.silent() && !fades) return;
     const double* const in = sum_of(static_cast<int>(bus));
-    const double* const ride = rides(b.level_ride, first, frames);
-    if (fades)
-        add_fading(g, bus_fades_[bus], ride, 2, first, frames, in, sum_of(b.output));
+    double* const sum = sum_of(b.output);
+    const double* const ride = rides(b, first, frames);
+    if (fades || b.placed())
+        move(b, 1.0, bus_fades_[bus], ride, first, frames, in,
+             [sum](int64_t i, double l, double r) { sum[2 * i] += l, sum[2 * i + 1] += r; });
     else
         kernels::mix_matrix(in, static_cast<size_t>(frames), ride,
-                            {g.left_from_left, g.left_from_right, g.right_from_left, g.right_from_right},
-                            sum_of(b.output));
+                            {g.left_from_left, g.left_from_right, g.right_from_left, g.right_from_right}, sum);
 }
 
 void Renderer::add_listening(size_t track, int64_t first, int64_t frames, const float* in, float* listen) {
     const PlanTrack& t = plan_->tracks[track];
     const GainMatrix& g = t.listen;
     for (int64_t i = 0; i < frames; ++i) {
-        const double ride = t.listen_after_fader && !t.rides.empty()
-                                ? t.ride_at(static_cast<double>(first + i) / plan_->sample_rate)
+        const double ride = t.listen_after_fader && t.way_ridden()
+                                ? t.way_ride_at(static_cast<double>(first + i) / plan_->sample_rate)
                                 : 1.0;
         const double x = static_cast<double>(in[i * t.channels]),
                      y = t.channels == 2 ? static_cast<double>(in[2 * i + 1]) : 0.0;
@@ -169,9 +205,7 @@ void Renderer::raise_levels(size_t track, int64_t first, int64_t frames, const f
     const PlanTrack& t = plan_->tracks[track];
     const float peak = kernels::peak(in, static_cast<size_t>(frames * t.channels));
     // The ride is taken at the middle of the part (at most 512 frames): a lamp on a screen cannot show more.
-    double ride = 1.0;
-    if (t.level_ride) level_ride_gains(*t.level_ride, plan_->sample_rate, first + frames / 2, 1, &ride);
-    const double level = t.trim_gain * t.fader_gain * ride;
+    const double level = t.trim_gain * t.fader_gain * ride_at(t, first + frames / 2);
     double magnitude[2] = {};
     for (int64_t i = 0; i < frames * t.channels; ++i)
         magnitude[i & (t.channels - 1)] += static_cast<double>(std::fabs(in[i]));
@@ -201,31 +235,29 @@ void Renderer::process(int64_t first, int64_t frames, std::span<const float* con
         }
         for (size_t b = 0; b < plan_->buses.size(); ++b) {
             if (!levels.empty()) {
-                double peak = 0.0, ride = 1.0;
+                double peak = 0.0;
                 const PlanBus& bus = plan_->buses[b];
                 const double* sum = sum_of(static_cast<int>(b));
                 for (int64_t i = 0; i < 2 * part; ++i) peak = std::max(peak, std::fabs(sum[i]));
-                if (bus.level_ride) level_ride_gains(*bus.level_ride, plan_->sample_rate, at + part / 2, 1, &ride);
                 TrackLevels& level = levels[tracks + b];
                 level.frames += part;
                 level.peak_after_trim = std::max(level.peak_after_trim, static_cast<float>(peak));
-                level.peak_after_fader =
-                    std::max(level.peak_after_fader, static_cast<float>(peak * bus.level_gain * ride));
+                level.peak_after_fader = std::max(level.peak_after_fader,
+                                                  static_cast<float>(peak * bus.level * ride_at(bus, at + part / 2)));
             }
             add_bus(b, at, part);
         }
         float* const to = out + 2 * done;
         const double* const sum = sum_of(-1);
-        if (main_fading_ && at < main_start_ + fade_frames_) {
-            const Fade fade{{}, main_start_, true};
-            for (int64_t i = 0; i < part; ++i) {
-                const double gain = plan_->main_gain + main_residue_ * fade_left(fade, at + i);
-                to[2 * i] = static_cast<float>(sum[2 * i] * gain);
-                to[2 * i + 1] = static_cast<float>(sum[2 * i + 1] * gain);
-            }
-        } else {
+        const RowGains& main = plan_->main;
+        if (main.ridden() || fading(main_fade_, at))
+            move(main, plan_->main_gain, main_fade_, rides(main, at, part), at, part, sum,
+                 [to](int64_t i, double l, double r) {
+                     to[2 * i] = static_cast<float>(l);
+                     to[2 * i + 1] = static_cast<float>(r);
+                 });
+        else
             kernels::scale_to_float(sum, static_cast<size_t>(2 * part), plan_->main_gain, to);
-        }
         done += part;
     }
 }

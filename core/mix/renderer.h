@@ -45,13 +45,15 @@ class Renderer {
     };
     bool fading(const Fade& fade, int64_t frame) const { return fade.active && frame < fade.start + fade_frames_; }
     double fade_left(const Fade& fade, int64_t frame) const;
-    GainMatrix gains_at(const GainMatrix& gains, const std::shared_ptr<const Curve>& ride, const Fade& fade,
-                        int64_t frame) const;
+    /// A row's gains at a frame, with what is left of its fade.
+    GainMatrix gains_at(const RowGains& row, double factor, const Fade& fade, int64_t frame) const;
+    GainMatrix main_gains_at(int64_t frame) const { return gains_at(plan_->main, plan_->main_gain, main_fade_, frame); }
     Fade fade_between(const GainMatrix& old, const GainMatrix& now, int64_t frame) const;
-    const double* rides(const std::shared_ptr<const Curve>& ride, int64_t first, int64_t frames);
-    template <class In>
-    void add_fading(const GainMatrix& gains, const Fade& fade, const double* ride, int channels, int64_t first,
-                    int64_t frames, const In* in, double* sum) const;
+    const double* rides(const RowGains& row, int64_t first, int64_t frames);
+    double ride_at(const RowGains& row, int64_t frame) const;
+    template <class In, class Put>
+    void move(const RowGains& row, double factor, const Fade& fade, const double* ride, int64_t first, int64_t frames,
+              const In* in, const Put& put) const;
     void add_track(size_t track, int64_t first, int64_t frames, const float* in);
     void add_bus(size_t bus, int64_t first, int64_t frames);
     void add_listening(size_t track, int64_t first, int64_t frames, const float* in, float* listen);
@@ -62,9 +64,7 @@ class Renderer {
     PlanPtr plan_;
     int64_t fade_frames_;
     std::vector<Fade> fades_, bus_fades_;
-    double main_residue_ = 0.0;
-    int64_t main_start_ = 0;
-    bool main_fading_ = false;
+    Fade main_fade_;
     std::vector<double> sums_, ride_;  ///< of the main output, then of each bus
     std::vector<float> whole_;
 };

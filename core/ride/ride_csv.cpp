@@ -35,7 +35,7 @@ std::string ride_to_csv(const Curve& curve) {
     return text;
 }
 
-Result<Curve> ride_from_csv(const std::string& text, const std::string& file) {
+Result<Curve> ride_from_csv(const std::string& text, const std::string& file, const ParameterInfo& info) {
     Curve curve;
     std::istringstream lines(text);
     int line_number = 0;
@@ -51,9 +51,10 @@ Result<Curve> ride_from_csv(const std::string& text, const std::string& file) {
         if (!numbers)
             return fail(file, fmt::format("line {}: 'seconds,value' is wanted, not '{}'", line_number, trimmed(line)));
         if (p.time_s < 0.0) return fail(file, fmt::format("line {}: a time cannot be before 0 s", line_number));
-        if (p.value < ride_min_db || p.value > ride_max_db)
-            return fail(file, fmt::format("line {}: a level ride goes from {:g} to {:g} dB, {:g} is outside",
-                                          line_number, ride_min_db, ride_max_db, p.value));
+        if (p.value < info.low || p.value > info.high)
+            return fail(
+                file, fmt::format("line {}: a {} ride goes from {:g} to {:g}{}, {:g} is outside", line_number, info.id,
+                                  info.low, info.high, *info.unit ? std::string(" ") + info.unit : "", p.value));
         for (size_t n = 0; fields.size() > 2 && n < names.size(); ++n)
             if (fields[2] == names[n]) p.segment = static_cast<Segment>(n);
         curve.insert(p);

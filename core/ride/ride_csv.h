@@ -4,7 +4,7 @@
 #include <string>
 
 #include "core/result.h"
-#include "core/ride/curve.h"
+#include "core/ride/parameter.h"
 
 namespace isotonus {
 
@@ -12,7 +12,9 @@ namespace isotonus {
 std::string ride_to_csv(const Curve& curve);
 
 /// Reads it back.  The first line may be missing; so may the segment (a line then); empty lines are skipped; points may
-/// come in any order.  Values are held to what a level ride can be.  Fails with the file, the line and the fault.
-Result<Curve> ride_from_csv(const std::string& text, const std::string& file);
+/// come in any order.  Values outside of the parameter's range are refused.  Fails with the file, the line and the
+/// fault.
+Result<Curve> ride_from_csv(const std::string& text, const std::string& file,
+                            const ParameterInfo& info = info_of(Parameter::level));
 
 }  // namespace isotonus

@@ -56,6 +56,55 @@ bool Session::is_soloed(const Track& track) const {
     return false;
 }
 
+RowKind Session::row_kind(TrackId id) const {
+    return id == main_output ? RowKind::main
+           : find_bus(id)    ? RowKind::bus
+           : find_group(id)  ? RowKind::group
+                             : RowKind::track;
+}
+
+const Rides* Session::rides_of(TrackId id) const {
+    if (id == main_output) return &main_rides;
+    if (const Track* t = find(id)) return &t->rides;
+    if (const Bus* b = find_bus(id)) return &b->rides;
+    const ControlGroup* g = find_group(id);
+    return g ? &g->rides : nullptr;
+}
+
+std::string Session::name_of(TrackId id) const {
+    if (id == main_output) return "main";
+    if (const Track* t = find(id)) return t->name;
+    if (const Bus* b = find_bus(id)) return b->name;
+    const ControlGroup* g = find_group(id);
+    return g ? g->name : std::string();
+}
+
+Session with_rides(const Session& session, TrackId row, const std::function<void(Rides&)>& change) {
+    if (session.find(row)) return with_track(session, row, [&](Track& t) { change(t.rides); });
+    Session next = session;
+    if (row == main_output) change(next.main_rides);
+    for (Bus& b : next.buses)
+        if (b.id == row) change(b.rides);
+    for (ControlGroup& g : next.groups)
+        if (g.id == row) change(g.rides);
+    return next;
+}
+
+Session with_ride(const Session& session, TrackId row, Parameter parameter, const Curve& curve) {
+    return with_rides(session, row, [&](Rides& rides) {
+        rides[parameter] = curve.empty() ? nullptr : std::make_shared<const Curve>(curve);
+    });
+}
+
+double own_value(const Session& session, TrackId row, Parameter parameter) {
+    const Track* t = session.find(row);
+    const Bus* b = session.find_bus(row);
+    if (parameter == Parameter::pan) return t ? t->pan : b ? b->pan : 0.0;
+    if (parameter == Parameter::width) return t ? t->width : b ? b->width : 1.0;
+    if (parameter == Parameter::mute) return (t && t->mute) || (b && b->mute) ? 1.0 : 0.0;
+    return 0.0;
+}
+
 double Session::group_db(TrackId member) const {
     double db = 0.0;
     for (const ControlGroup& g : groups)
@@ -201,18 +250,19 @@ Session with_tracks_before(const Session& session, const std::vector<TrackId>& i
 Session with_mix_at_rest(const Session& session) {
     Session next = session;
     next.main_fader_db = 0.0;
+    next.main_rides = {};
     for (Bus& bus : next.buses) {
         bus.trim_db = bus.fader_db = bus.pan = 0.0;
         bus.width = 1.0;
-        bus.level_ride = nullptr;
+        bus.rides = {};
     }
-    for (ControlGroup& group : next.groups) group.fader_db = 0.0;
+    for (ControlGroup& group : next.groups) group.fader_db = 0.0, group.rides = {};
     for (auto& track : next.tracks) {
         Track rest = *track;
         rest.fader_db = rest.pan = rest.low_centre_hz = 0.0;
         rest.width = 1.0;
         rest.sides_apart = false;
-        rest.level_ride = nullptr;
+        rest.rides = {};
         track = std::make_shared<const Track>(std::move(rest));
     }
     return next;

@@ -15,8 +15,9 @@
 #include "core/audio/source.h"
 #include "core/measure/measurement.h"
 #include "core/result.h"
-#include "core/ride/curve.h"
+#include "core/ride/parameter.h"
 #include "core/session/family.h"
+#include "core/session/hand_off_settings.h"
 #include "core/session/target_sheet.h"
 #include "core/session/tempo.h"
 
@@ -56,10 +57,10 @@ struct Track {
     double delay_samples = 0.0;  ///< at the session's rate; negative is earlier
     bool anchor = false;         ///< one of the few tracks the mix stands on
     std::string note;
-    std::optional<bool> count_spikes;         ///< absent: as the sheet says
-    bool passes_ceiling = false;              ///< staging may lift its peak above the sheet's ceiling
-    int ink = 0;                              ///< 0 … 11, which of the twelve inks
-    std::shared_ptr<const Curve> level_ride;  ///< absent: none
+    std::optional<bool> count_spikes;  ///< absent: as the sheet says
+    bool passes_ceiling = false;       ///< staging may lift its peak above the sheet's ceiling
+    int ink = 0;                       ///< 0 … 11, which of the twelve inks
+    Rides rides;
     UnknownKeys unknown;
 };
 
@@ -82,7 +83,7 @@ struct Bus {
     bool mute = false, solo = false;
     TrackId output = main_output;
     int ink = 0;
-    std::shared_ptr<const Curve> level_ride;  ///< absent: none
+    Rides rides;
     UnknownKeys unknown;
 };
 
@@ -94,6 +95,7 @@ struct ControlGroup {
     double fader_db = 0.0;         ///< minus infinity … +12
     std::vector<TrackId> members;  ///< tracks and buses
     int ink = 0;
+    Rides rides;  ///< level and mute
     UnknownKeys unknown;
 };
 
@@ -119,6 +121,10 @@ struct Session {
     std::vector<Section> sections;                   ///< in order of time
     std::vector<TempoMark> tempo;                    ///< in order of time; empty: the song has no bars
     double main_fader_db = 0.0;
+    Rides main_rides;
+    bool rides_bypassed = false;        ///< all of them, as if there were none
+    HandOff hand_off;                   ///< limits, notes
+    std::vector<Recording> recordings;  ///< prints and references, to compare with
     TrackId next_id = 1;
     UnknownKeys unknown, unknown_main;
 
@@ -135,7 +141,19 @@ struct Session {
     bool is_soloed(const Track& track) const;
     /// What the groups of a track or a bus add to its fader, dB.
     double group_db(TrackId member) const;
+    RowKind row_kind(TrackId id) const;
+    /// Null for a row that is not there.
+    const Rides* rides_of(TrackId id) const;
+    std::string name_of(TrackId id) const;  ///< of any row; "main" for the main output
 };
+
+/// A copy in which this ride of a row (a track, a bus, a control group, the main output) is `curve`; none when it has
+/// no points.
+Session with_ride(const Session& session, TrackId row, Parameter parameter, const Curve& curve);
+/// A copy in which a row's rides are changed.
+Session with_rides(const Session& session, TrackId row, const std::function<void(Rides&)>& change);
+/// What a parameter of a row is without a ride: 0 for what is added, else the row's own setting.
+double own_value(const Session& session, TrackId row, Parameter parameter);
 
 /// A copy of the session in which `change` was applied to one track.
 Session with_track(const Session& session, TrackId id, const std::function<void(Track&)>& change);

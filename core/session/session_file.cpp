@@ -25,6 +25,7 @@ constexpr const char* segment_names[] = {"line", "step", "bend", "smooth"};
 constexpr const char* kind_names[] = {"auto", "percussive", "sustained"};
 constexpr const char* channels_names[] = {"as_recorded", "swapped", "mono", "one"};
 constexpr const char* pan_law_names[] = {"constant_power", "compromise", "linear", "balance"};
+constexpr const char* profile_names[] = {"mastering", "streaming_demo", "own"};
 
 json level_to_json(double level_db) { return std::isinf(level_db) ? json(nullptr) : json(level_db); }
 
@@ -39,17 +40,24 @@ json points_of(const Curve& ride) {
     return points;
 }
 
+void put_rides(json& j, const Rides& rides) {
+    for (const ParameterInfo& p : parameters())
+        if (const CurvePtr& curve = rides[p.parameter]) j["rides"][p.id] = points_of(*curve);
+    if (rides.bypassed) j["rides_bypassed"] = true;
+}
+
+std::string beside(const fs::path& file, const fs::path& folder) {
+    const fs::path relative = file.lexically_relative(folder);
+    return relative.empty() ? file.generic_string() : relative.generic_string();
+}
+
 json track_to_json(const Track& t, const fs::path& folder) {
     json j = t.unknown ? *t.unknown : json::object();
-    const auto beside = [&](const fs::path& file) {
-        const fs::path relative = file.lexically_relative(folder);
-        return relative.empty() ? file.generic_string() : relative.generic_string();
-    };
     const Source& source = t.source;
     j["id"] = t.id;
     j["name"] = t.name;
-    j["file"] = beside(source.file);
-    if (!source.right_file.empty()) j["right_file"] = beside(source.right_file);
+    j["file"] = beside(source.file, folder);
+    if (!source.right_file.empty()) j["right_file"] = beside(source.right_file, folder);
     if (source.channels != Channels::as_recorded) j["channels"] = channels_names[static_cast<int>(source.channels)];
     if (source.channels == Channels::one) j["channel"] = source.channel;
     if (source.offset_removed) j["offset_removed"] = true;
@@ -86,7 +94,7 @@ json track_to_json(const Track& t, const fs::path& folder) {
     if (t.low_centre_hz > 0.0) j["low_centre_hz"] = t.low_centre_hz;
     if (t.solo_safe) j["solo_safe"] = true;
     if (t.output != main_output) j["output"] = t.output;
-    if (t.level_ride) j["rides"]["level"] = points_of(*t.level_ride);
+    put_rides(j, t.rides);
     return j;
 }
 
@@ -109,18 +117,18 @@ Curve curve_from(const json& j, const std::string& place, std::string* fault) {
     return curve;
 }
 
-/// The rides of a track or a bus; those that this version does not know stay among the unknown keys.
-std::shared_ptr<const Curve> level_ride_from(Taker& t, std::string* fault) {
+/// The rides of a row; those that this version does not know stay among the unknown keys.
+void take_rides(Taker& t, Rides& rides, std::string* fault) {
+    t.truth("rides_bypassed", rides.bypassed);
     const json* v = t.take("rides");
-    if (!v) return nullptr;
-    const json rides = *v;
-    Taker r(rides, t.at("rides"), fault);
-    std::shared_ptr<const Curve> ride;
-    if (const json* level = r.take("level"))
-        if (Curve curve = curve_from(*level, r.at("level"), fault); !curve.empty())
-            ride = std::make_shared<const Curve>(std::move(curve));
+    if (!v) return;
+    const json all = *v;
+    Taker r(all, t.at("rides"), fault);
+    for (const ParameterInfo& p : parameters())
+        if (const json* points = r.take(p.id))
+            if (Curve curve = curve_from(*points, r.at(p.id), fault); !curve.empty())
+                rides[p.parameter] = std::make_shared<const Curve>(std::move(curve));
     if (const UnknownKeys others = r.left()) t.put_back("rides", *others);
-    return ride;
 }
 
 std::vector<TrackId> ids_from(const json& j, const std::string& place, std::string* fault) {
@@ -151,7 +159,7 @@ json bus_to_json(const Bus& b) {
     j["solo"] = b.solo;
     j["output"] = b.output;
     j["ink"] = b.ink;
-    if (b.level_ride) j["rides"]["level"] = points_of(*b.level_ride);
+    put_rides(j, b.rides);
     return j;
 }
 
@@ -169,7 +177,7 @@ Bus bus_from(const json& j, const std::string& place, std::string* fault) {
     t.truth("solo", b.solo);
     t.integer("output", b.output, 0, int64_t{1} << 53);
     t.integer("ink", b.ink, 0, 11);
-    b.level_ride = level_ride_from(t, fault);
+    take_rides(t, b.rides, fault);
     b.unknown = t.left();
     return b;
 }
@@ -182,6 +190,7 @@ json group_to_json(const ControlGroup& g) {
     j["fader_db"] = level_to_json(g.fader_db);
     j["members"] = g.members;
     j["ink"] = g.ink;
+    put_rides(j, g.rides);
     return j;
 }
 
@@ -194,6 +203,7 @@ ControlGroup group_from(const json& j, const std::string& place, std::string* fa
     t.level("fader_db", g.fader_db);
     if (const json* v = t.take("members")) g.members = ids_from(*v, t.at("members"), fault);
     t.integer("ink", g.ink, 0, 11);
+    take_rides(t, g.rides, fault);
     g.unknown = t.left();
     return g;
 }
@@ -256,9 +266,86 @@ Track track_from(const json& j, const std::string& place, const fs::path& folder
     t.number("low_centre_hz", track.low_centre_hz, 0.0, low_centre_max_hz);
     t.truth("solo_safe", track.solo_safe);
     t.integer("output", track.output, 0, int64_t{1} << 53);
-    track.level_ride = level_ride_from(t, fault);
+    take_rides(t, track.rides, fault);
     track.unknown = t.left();
     return track;
+}
+
+json optional_to_json(const std::optional<double>& value) { return value ? json(*value) : json(nullptr); }
+
+void take_optional(Taker& t, const char* key, std::optional<double>& to) {
+    double value = 0.0;
+    if (const json* v = t.take(key); v && !v->is_null()) {
+        t.put_back(key, json(*v));
+        t.number(key, value, -400.0, 400.0);
+        to = value;
+    }
+}
+
+json hand_off_to_json(const HandOff& h) {
+    const HandOffLimits& l = h.own;
+    return {{"profile", profile_names[static_cast<int>(h.profile)]},
+            {"notes", h.notes},
+            {"own",
+             {{"most_peak_dbfs", l.most_peak_dbfs},
+              {"least_peak_dbfs", l.least_peak_dbfs},
+              {"most_true_peak_dbtp", l.most_true_peak_dbtp},
+              {"least_lufs", optional_to_json(l.least_lufs)},
+              {"most_lufs", optional_to_json(l.most_lufs)},
+              {"longest_silence_s", l.longest_silence_s},
+              {"most_dc", l.most_dc},
+              {"most_mono_loss_db", l.most_mono_loss_db},
+              {"tail_dbfs", l.tail_dbfs}}}};
+}
+
+HandOff hand_off_from(const json& given, std::string* fault) {
+    const json j = given;
+    HandOff h;
+    Taker t(j, "hand_off", fault);
+    if (const int n = t.word("profile", profile_names); n >= 0) h.profile = static_cast<HandOffProfile>(n);
+    t.text("notes", h.notes);
+    if (const json* v = t.take("own")) {
+        const json own = *v;
+        Taker r(own, "hand_off.own", fault);
+        HandOffLimits& l = h.own;
+        r.number("most_peak_dbfs", l.most_peak_dbfs, -60.0, 12.0);
+        r.number("least_peak_dbfs", l.least_peak_dbfs, -120.0, 12.0);
+        r.number("most_true_peak_dbtp", l.most_true_peak_dbtp, -60.0, 12.0);
+        take_optional(r, "least_lufs", l.least_lufs);
+        take_optional(r, "most_lufs", l.most_lufs);
+        r.number("longest_silence_s", l.longest_silence_s, 0.0, 3600.0);
+        r.number("most_dc", l.most_dc, 0.0, 1.0);
+        r.number("most_mono_loss_db", l.most_mono_loss_db, 0.0, 200.0);
+        r.number("tail_dbfs", l.tail_dbfs, -200.0, 0.0);
+    }
+    return h;
+}
+
+json recording_to_json(const Recording& r, const fs::path& folder) {
+    return {{"name", r.name},
+            {"file", beside(r.file, folder)},
+            {"reference", r.reference},
+            {"made", r.made},
+            {"note", r.note},
+            {"integrated_lufs", optional_to_json(r.integrated_lufs)},
+            {"sample_peak_dbfs", optional_to_json(r.sample_peak_dbfs)},
+            {"true_peak_dbtp", optional_to_json(r.true_peak_dbtp)}};
+}
+
+Recording recording_from(const json& j, const std::string& place, const fs::path& folder, std::string* fault) {
+    Taker t(j, place, fault);
+    Recording r;
+    std::string file;
+    t.text("name", r.name, true);
+    t.text("file", file, true);
+    if (!file.empty()) r.file = (folder / fs::path(file)).lexically_normal();
+    t.truth("reference", r.reference);
+    t.text("made", r.made);
+    t.text("note", r.note);
+    take_optional(t, "integrated_lufs", r.integrated_lufs);
+    take_optional(t, "sample_peak_dbfs", r.sample_peak_dbfs);
+    take_optional(t, "true_peak_dbtp", r.true_peak_dbtp);
+    return r;
 }
 
 /// Numbers that are missing or there twice are given anew; outputs that lead nowhere or in a circle lead to the main
@@ -311,8 +398,12 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
                               {"quarters_a_minute", m.quarters_a_minute},
                               {"beats", m.beats},
                               {"beat_unit", m.beat_unit}});
+    if (s.rides_bypassed) j["rides_bypassed"] = true;
+    if (s.hand_off != HandOff{}) j["hand_off"] = hand_off_to_json(s.hand_off);
+    for (const Recording& r : s.recordings) j["recordings"].push_back(recording_to_json(r, folder));
     json main = s.unknown_main ? *s.unknown_main : json::object();
     main["fader_db"] = level_to_json(s.main_fader_db);
+    put_rides(main, s.main_rides);
     j["main"] = main;
     return j.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
 }
@@ -400,10 +491,16 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
         }
         sort_tempo(s.tempo);
     }
+    t.truth("rides_bypassed", s.rides_bypassed);
+    if (const json* v = t.take("hand_off")) s.hand_off = hand_off_from(*v, &fault);
+    each("recordings", [&](const json& item, const std::string& place, size_t) {
+        s.recordings.push_back(recording_from(item, place, folder, &fault));
+    });
     if (const json* v = t.take("main")) {
         const json main = *v;
         Taker r(main, "main", &fault);
         r.level("fader_db", s.main_fader_db);
+        take_rides(r, s.main_rides, &fault);
         s.unknown_main = r.left();
     }
     s.unknown = t.left();

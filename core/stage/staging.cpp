@@ -160,7 +160,10 @@ Level peak_after_fader_dbfs(const Track& track, const Measurement& measured) {
 Level peak_after_ride_dbfs(const Track& track, const Material& material, double group_db) {
     const double level_db = track.trim_db + track.fader_db + group_db;
     if (std::isinf(level_db)) return std::nullopt;
-    if (!track.level_ride) return plus(material.measurement.sample_peak_dbfs, level_db);
+    std::vector<CurvePtr> rides;
+    for (const Parameter p : {Parameter::level, Parameter::trim})
+        if (CurvePtr ride = track.rides.heard(p)) rides.push_back(std::move(ride));
+    if (rides.empty()) return plus(material.measurement.sample_peak_dbfs, level_db);
     const LevelSummary& s = material.summary;
     const auto channels = static_cast<size_t>(s.channels);
     double most = 0.0;
@@ -169,8 +172,10 @@ Level peak_after_ride_dbfs(const Track& track, const Material& material, double 
         for (size_t i = static_cast<size_t>(b) * channels; i < static_cast<size_t>(b + 1) * channels; ++i)
             reach = std::max({reach, -s.low[i], s.high[i]});
         const int64_t first = b * LevelSummary::block_frames + whole_delay(track);
-        most = std::max(most, static_cast<double>(reach) * level_ride_bound(*track.level_ride, material.ready.rate,
-                                                                            first, LevelSummary::block_frames));
+        double gain = 1.0;
+        for (const CurvePtr& ride : rides)
+            gain *= level_ride_bound(*ride, material.ready.rate, first, LevelSummary::block_frames);
+        most = std::max(most, static_cast<double>(reach) * gain);
     }
     return plus(level_from_gain(most), level_db);
 }

@@ -13,6 +13,7 @@
 #include <QTest>
 #include <QUrl>
 #include <fstream>
+#include <map>
 
 #include "app/handoff/hand_off.h"
 #include "app/ride/ride.h"
@@ -40,6 +41,16 @@ struct Answers : Prompter {
     std::optional<QString> ask_text(const QString&, const QString&, const QString&) override {
         return text.isEmpty() ? std::nullopt : std::optional(text);
     }
+    /// By place; what is not there stays as it was offered.
+    std::map<size_t, double> numbers;
+    bool cancel_numbers = false;
+    std::optional<std::vector<double>> ask_numbers(const QString&, const std::vector<Number>& given) override {
+        std::vector<double> values;
+        for (const Number& n : given) values.push_back(numbers.contains(values.size()) ? numbers[values.size()] : n.value);
+        return cancel_numbers ? std::nullopt : std::optional(values);
+    }
+    size_t choice = 0;
+    std::optional<size_t> ask_choice(const QString&, const QString&, const QStringList&) override { return choice; }
     void complain(const QString& text) override { complaints << text; }
 };
 

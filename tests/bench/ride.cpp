@@ -44,7 +44,8 @@ int main(int argc, char** argv) {
         const double length_s = materials.at(t->id)->measurement.duration_s();
         for (int n = 0; n < points; ++n)
             c.points.push_back({length_s * n / points, 3.0 * std::sin(n * 0.37 + static_cast<double>(t->id))});
-        ridden = with_track(ridden, t->id, [&](Track& x) { x.level_ride = std::make_shared<const Curve>(c); });
+        ridden =
+            with_track(ridden, t->id, [&](Track& x) { x.rides[Parameter::level] = std::make_shared<const Curve>(c); });
     }
     render(session);
     const double without = render(session), with = render(ridden);

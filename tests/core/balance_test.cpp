@@ -120,7 +120,7 @@ TEST(MonoLoss, of_tracks_is_what_summing_their_renders_gives) {
     ASSERT_EQ(losses.size(), 3u);
     EXPECT_EQ(losses.front().id, 1u);
     for (const MonoLoss& loss : losses) {
-        const PlanPtr one = plan_of_one_track(*plan, loss.id);
+        const PlanPtr one = plan_of_tracks(*plan, {loss.id});
         double mono = 0.0, sides = 0.0;
         ASSERT_TRUE(render_stretch(one, {0, one->frames}, 4096, [&](std::span<const float> x) {
             for (size_t i = 0; i < x.size(); i += 2) {

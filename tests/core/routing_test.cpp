@@ -70,9 +70,10 @@ TEST(Bus, its_pan_width_and_ride_are_those_of_a_stereo_track_with_the_sum) {
     TrackId bus = 0;
     mix.session = with_new_bus(mix.session, "all", std::nullopt, {1, 2, 3, 4}, &bus);
     const auto curve = ride({{0.1, -10.0}, {0.4, 3.0}});
-    mix.session = with_bus(mix.session, bus, [&](Bus& b) { b.pan = 0.3, b.width = 0.5, b.level_ride = curve; });
+    mix.session =
+        with_bus(mix.session, bus, [&](Bus& b) { b.pan = 0.3, b.width = 0.5, b.rides[Parameter::level] = curve; });
     Mix one({write(folder / "sum.wav", sum, 2)});
-    one.change(0, [&](Track& t) { t.pan = 0.3, t.width = 0.5, t.level_ride = curve; });
+    one.change(0, [&](Track& t) { t.pan = 0.3, t.width = 0.5, t.rides[Parameter::level] = curve; });
     EXPECT_LT(largest_difference(render(mix.plan()), render(one.plan())), rounding);
 }
 
@@ -284,7 +285,9 @@ TEST(SessionFile, keeps_buses_groups_and_selections) {
     TrackId bus = 0, other = 0;
     s = with_new_bus(with_new_bus(s, "drums", Family::drums, {1, 2}, &bus), "all", {}, {}, &other);
     s = with_new_group(with_output(s, {bus}, other).value(), "front", Family::voices, {3, bus});
-    s = with_bus(s, bus, [](Bus& b) { b.fader_db = silence_db, b.pan = 0.5, b.level_ride = ride({{1.0, -3.0}}); });
+    s = with_bus(s, bus, [](Bus& b) {
+        b.fader_db = silence_db, b.pan = 0.5, b.rides[Parameter::level] = ride({{1.0, -3.0}});
+    });
     s = with_track(s, 3,
                    [](Track& t) { t.sides_apart = t.solo_safe = true, t.left_pan = -0.5, t.low_centre_hz = 120.0; });
     s.selections[1] = {1, 3};
@@ -293,7 +296,7 @@ TEST(SessionFile, keeps_buses_groups_and_selections) {
     EXPECT_EQ(session_to_json(back, "/"), text);
     EXPECT_EQ(back.find(TrackId{1})->output, bus);
     EXPECT_EQ(back.find_bus(bus)->output, other);
-    EXPECT_EQ(back.find_bus(bus)->level_ride->points.size(), 1u);
+    EXPECT_EQ(back.find_bus(bus)->rides[Parameter::level]->points.size(), 1u);
     EXPECT_EQ(back.groups[0].members, (std::vector<TrackId>{3, bus}));
     EXPECT_EQ(back.selections[1], (std::vector<TrackId>{1, 3}));
     EXPECT_EQ(back.next_id, s.next_id);
@@ -363,10 +366,12 @@ TEST(MixPeaks, of_one_plan_after_another_are_those_of_full_rendering_to_the_bit)
         else if (u < 0.56)
             mix.change(any, [&](Track& t) { t.fader_db = silence_db; });
         else if (u < 0.62)
-            mix.change(any, [&](Track& t) { t.level_ride = uniform(random) < 0.4 ? nullptr : random_ride(); });
+            mix.change(any,
+                       [&](Track& t) { t.rides[Parameter::level] = uniform(random) < 0.4 ? nullptr : random_ride(); });
         else if (u < 0.7)
             mix.session = with_bus(mix.session, bus, [&](Bus& b) {
-                b.fader_db = -6.0 * uniform(random), b.level_ride = uniform(random) < 0.5 ? nullptr : random_ride();
+                b.fader_db = -6.0 * uniform(random),
+                b.rides[Parameter::level] = uniform(random) < 0.5 ? nullptr : random_ride();
             });
         else if (u < 0.76)
             mix.session = with_group(mix.session, group, [&](ControlGroup& g) { g.fader_db = -9.0 * uniform(random); });

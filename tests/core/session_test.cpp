@@ -23,7 +23,8 @@ Session example(const fs::path& folder) {
     });
     s = with_track(s, 2, [](Track& t) {
         t.width = 0.5, t.solo = true;
-        t.level_ride = std::make_shared<const Curve>(Curve{{{1.0, -2.0, Segment::line}, {2.5, 3.0, Segment::step}}});
+        t.rides[Parameter::level] =
+            std::make_shared<const Curve>(Curve{{{1.0, -2.0, Segment::line}, {2.5, 3.0, Segment::step}}});
     });
     s.sections = {{"intro", 0.0}, {"verse", 9.6}};
     s.main_fader_db = -1.5;
@@ -59,7 +60,7 @@ TEST(SessionFile, comes_back_as_it_was) {
     EXPECT_TRUE(std::isinf(after.tracks[0]->fader_db));
     EXPECT_EQ(*after.tracks[0]->target, *before.tracks[0]->target);
     EXPECT_EQ(after.tracks[0]->family, Family::strings);
-    EXPECT_EQ(*after.tracks[1]->level_ride, *before.tracks[1]->level_ride);
+    EXPECT_EQ(*after.tracks[1]->rides[Parameter::level], *before.tracks[1]->rides[Parameter::level]);
     EXPECT_EQ(after.next_id, 4u);
 }
 
@@ -76,13 +77,13 @@ TEST(SessionFile, unknown_keys_are_kept_everywhere) {
     j["future"] = {{"a", 1}};
     j["main"] = {{"fader_db", 0.0}, {"limiter", true}};
     j["tracks"][0]["sends"] = json::array({1, 2});
-    j["tracks"][0]["rides"] = {{"width", json::array()}};
+    j["tracks"][0]["rides"] = {{"warmth", json::array()}};
     const Session s = session_from_json(j.dump(), "/folder/x.isotonus").value();
     const json back = json::parse(session_to_json(s, "/folder"));
     EXPECT_EQ(back["future"], j["future"]);
     EXPECT_EQ(back["main"]["limiter"], true);
     EXPECT_EQ(back["tracks"][0]["sends"], j["tracks"][0]["sends"]);
-    EXPECT_TRUE(back["tracks"][0]["rides"].contains("width"));
+    EXPECT_TRUE(back["tracks"][0]["rides"].contains("warmth"));
 }
 
 TEST(SessionFile, each_fault_has_its_sentence) {
@@ -94,8 +95,8 @@ TEST(SessionFile, each_fault_has_its_sentence) {
     EXPECT_NE(error_of("[1, 2]").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "other"})").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "isotonus-session"})").find("\"version\""), std::string::npos);
-    EXPECT_EQ(error_of(R"({"format": "isotonus-session", "version": 4})"),
-              "this session was written by a newer Isotonus (version 4; this one reads up to 3)");
+    EXPECT_EQ(error_of(R"({"format": "isotonus-session", "version": 5})"),
+              "this session was written by a newer Isotonus (version 5; this one reads up to 4)");
     EXPECT_NE(error_of(R"({"format": "isotonus-session", "version": 0})").find("1 or more"), std::string::npos);
     const std::tuple<const char*, json, const char*> faults[] = {
         {"trim_db", "loud", "'tracks[0].trim_db' must be a number"},

@@ -52,7 +52,7 @@ class ByHand : public testing::Test {
 TEST_F(ByHand, plays_what_the_core_renders_to_the_bit) {
     Mix mix = two_tracks();
     mix.change(1, [](Track& t) {
-        t.pan = 0.3, t.level_ride = std::make_shared<const Curve>(Curve{{{0.1, -9.0}, {0.7, 3.0}}});
+        t.pan = 0.3, t.rides[Parameter::level] = std::make_shared<const Curve>(Curve{{{0.1, -9.0}, {0.7, 3.0}}});
     });
     const PlanPtr plan = mix.plan();
     const auto expected = whole(plan);

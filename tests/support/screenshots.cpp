@@ -64,7 +64,7 @@ void shoot_dialog(MainWindow& window, const QString& folder, const QString& name
 }
 
 void all_stations(MainWindow& window, const QString& folder, const QString& prefix) {
-    const char* names[] = {"1-gather", "2-stage", "3-balance", "4-ride", "5-hand-off"};
+    const char* names[] = {"1-gather", "2-stage", "3-balance", "4-ride", "13-compare", "5-hand-off"};
     for (int n = 0; n < window.stations().count(); ++n) {
         window.stations().choose(n);
         shoot(window, folder, prefix + names[n]);
@@ -114,7 +114,7 @@ int main(int argc, char** argv) {
                                        {38.6, -4.0},
                                        {43.0, -4.0}})
             c.insert({time, db, Segment::line});
-        t.level_ride = std::make_shared<const Curve>(c);
+        t.rides[Parameter::level] = std::make_shared<const Curve>(c);
     });
     work.document.select_only(voice);
     work.player.locate(36.0);

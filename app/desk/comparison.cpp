@@ -1,0 +1,154 @@
+#include "app/desk/comparison.h"
+
+#include <cmath>
+
+namespace isotonus {
+
+Comparison::Comparison(Document& document, Player& player, MixWatch& mix, QObject* parent)
+    : QObject(parent), document_(document), player_(player), mix_(mix) {
+    pool_.setMaxThreadCount(1);
+    connect(&document_, &Document::session_changed, this, &Comparison::follow);
+    connect(&mix_, &MixWatch::changed, this, &Comparison::send);
+}
+
+Comparison::~Comparison() {
+    progress_->cancel();
+    pool_.waitForDone();
+}
+
+const Comparison::Known* Comparison::known(size_t n) const {
+    const auto at = known_.find({recordings()[n].file, document_.session().sample_rate});
+    return at == known_.end() ? nullptr : &at->second;
+}
+
+std::optional<double> Comparison::match_db(size_t n) const {
+    const Known* k = known(n);
+    const auto& figures = mix_.figures();
+    if (!k || !k->material || !figures || !figures->measurement.integrated_lufs) return std::nullopt;
+    const Measurement& m = k->material->measurement;
+    if (!m.integrated_lufs) return std::nullopt;
+    return std::min(*figures->measurement.integrated_lufs - *m.integrated_lufs, -m.true_peak_dbtp.value_or(0.0));
+}
+
+void Comparison::want(bool wanted) {
+    if (wanted_ == wanted) return;
+    wanted_ = wanted;
+    mix_.want_figures(wanted);
+    if (!wanted) hear(std::nullopt);
+    follow();
+}
+
+void Comparison::follow() {
+    if (!wanted_) return;
+    const int rate = document_.session().sample_rate;
+    for (const Recording& r : recordings()) {
+        if (!known_.try_emplace({r.file, rate}).second) continue;
+        pool_.start([this, file = r.file, rate, progress = progress_] {
+            auto loaded = load_material(file, rate, progress.get());
+            QMetaObject::invokeMethod(this, [this, file, rate, loaded = std::move(loaded)] {
+                Known& k = known_[{file, rate}];
+                if (loaded)
+                    k.material = *loaded;
+                else
+                    k.trouble = QString::fromStdString(loaded.error().text());
+                send();
+            });
+        });
+    }
+    send();
+}
+
+/// The player gets those that are read, each at the mix's loudness.
+void Comparison::send() {
+    std::vector<Player::Compared> all;
+    const auto before = heard();
+    places_.clear();
+    for (size_t n = 0; wanted_ && n < recordings().size(); ++n) {
+        const Known* k = known(n);
+        if (!k || !k->material) continue;
+        places_.push_back(n);
+        all.push_back({k->material, gain_from_db(match_db(n).value_or(0.0))});
+    }
+    player_.set_compared(std::move(all));
+    if (before) hear(before);
+    emit changed();
+}
+
+void Comparison::hear(std::optional<size_t> n) {
+    const auto at = n ? std::find(places_.begin(), places_.end(), *n) : places_.end();
+    if (at == places_.end()) {
+        player_.hear_compared(std::nullopt);
+    } else {
+        last_ = n;
+        player_.hear_compared(static_cast<size_t>(at - places_.begin()));
+    }
+    emit changed();
+}
+
+std::optional<size_t> Comparison::heard() const {
+    const auto at = player_.heard_compared();
+    return at && *at < places_.size() ? std::optional(places_[*at]) : std::nullopt;
+}
+
+void Comparison::toggle() {
+    if (!wanted_) want(true);
+    if (heard())
+        hear(std::nullopt);
+    else if (last_ && *last_ < recordings().size())
+        hear(last_);
+    else if (!places_.empty())
+        hear(places_.front());
+}
+
+void Comparison::next() {
+    if (!wanted_) want(true);
+    if (places_.empty()) return;
+    const auto now = heard();
+    const auto at = now ? std::find(places_.begin(), places_.end(), *now) : places_.end();
+    hear(at == places_.end()       ? std::optional(places_.front())
+         : at + 1 == places_.end() ? std::nullopt
+                                   : std::optional(*(at + 1)));
+}
+
+void Comparison::add_reference(const fs::path& file) {
+    Session next = document_.session();
+    Recording r;
+    r.name = file.stem().string();
+    r.file = fs::absolute(file).lexically_normal();
+    r.reference = true;
+    next.recordings.push_back(r);
+    document_.edit(tr("Reference %1").arg(QString::fromStdString(r.name)), std::move(next));
+}
+
+void Comparison::add_print(const fs::path& file, const Measurement& m, const QString& made, const QString& note) {
+    Session next = document_.session();
+    Recording r;
+    r.name = file.stem().string();
+    r.file = fs::absolute(file).lexically_normal();
+    r.made = made.toStdString();
+    r.note = note.toStdString();
+    r.integrated_lufs = m.integrated_lufs;
+    r.sample_peak_dbfs = m.sample_peak_dbfs;
+    r.true_peak_dbtp = m.true_peak_dbtp;
+    std::erase_if(next.recordings, [&](const Recording& x) { return x.file == r.file; });  // written anew
+    known_.erase({r.file, next.sample_rate});
+    next.recordings.push_back(r);
+    document_.edit(tr("Print %1").arg(QString::fromStdString(r.name)), std::move(next));
+}
+
+void Comparison::set_note(size_t n, const QString& note) {
+    Session next = document_.session();
+    next.recordings[n].note = note.toStdString();
+    document_.edit(tr("Note to %1").arg(QString::fromStdString(next.recordings[n].name)), std::move(next));
+}
+
+void Comparison::remove(size_t n) {
+    Session next = document_.session();
+    const QString name = QString::fromStdString(next.recordings[n].name);
+    next.recordings.erase(next.recordings.begin() + static_cast<std::ptrdiff_t>(n));
+    hear(std::nullopt);
+    last_.reset();
+    document_.edit(tr("Take %1 off the list").arg(name), std::move(next));
+}
+
+}  // namespace isotonus

@@ -1,0 +1,129 @@
+#include "app/desk/export_queue.h"
+
+#include <QBuffer>
+#include <QPdfWriter>
+#include <QTextDocument>
+
+#include "app/desk/comparison.h"
+#include "app/desk/prompter.h"
+#include "app/style/text.h"
+#include "app/style/theme.h"
+#include "core/session/session_file.h"
+
+namespace isotonus {
+
+ExportQueue::ExportQueue(Comparison& comparison) : comparison_(comparison) { pool_.setMaxThreadCount(1); }
+
+ExportQueue::~ExportQueue() {
+    cancel();
+    pool_.waitForDone();
+}
+
+void ExportQueue::add(Job job) {
+    waiting_.push_back(std::move(job));
+    if (!progress_) start_next();
+    emit changed();
+}
+
+void ExportQueue::cancel() {
+    waiting_.clear();
+    if (progress_) progress_->cancel();
+    emit changed();
+}
+
+void ExportQueue::start_next() {
+    if (waiting_.empty()) return;
+    progress_ = std::make_shared<Progress>();
+    pool_.start([this, job = std::move(waiting_.front()), progress = progress_] {
+        auto report = deliver(job.plan, job.session, job.delivery, progress.get());
+        QMetaObject::invokeMethod(this, [this, job, report = std::move(report)] { finished(job, report); });
+    });
+    waiting_.pop_front();
+}
+
+std::vector<fs::path> ExportQueue::papers(const Delivery& d) {
+    std::vector<fs::path> files;
+    for (const char* ending : {" sheet.pdf", " sheet.json", " sheet.txt", " checksums.sha256"})
+        files.push_back(d.folder / (d.session_name + ending));
+    return files;
+}
+
+/// The sheet in its forms and the checksums; a sentence when one cannot be written.
+QString ExportQueue::write_papers(const Job& job, const DeliveryReport& report) const {
+    const nlohmann::json sheet =
+        sheet_to_json({job.session, job.delivery.session_name, job.delivery.date, *job.plan, job.checks, report});
+    const auto files = papers(job.delivery);
+    QByteArray pdf;
+    QBuffer buffer(&pdf);
+    buffer.open(QIODevice::WriteOnly);
+    QPdfWriter writer(&buffer);
+    writer.setPageSize(QPageSize(QPageSize::A4));
+    writer.setPageMargins(QMarginsF(15, 15, 15, 15), QPageLayout::Millimeter);
+    writer.setTitle(QString::fromStdString(job.delivery.session_name));
+    writer.setCreator("Isotonus");
+    writer.setResolution(96);
+    QTextDocument document;
+    document.setDefaultFont(QFont(lettering(11).family(), 8));
+    document.setPageSize(QSizeF(writer.width(), writer.height()));
+    document.setHtml(QString::fromStdString(sheet_to_html(sheet)));
+    document.print(&writer);
+    buffer.close();
+    const std::string texts[] = {pdf.toStdString(),
+                                 sheet.dump(1, ' ', false, nlohmann::json::error_handler_t::replace) + "\n",
+                                 sheet_to_text(sheet), checksums_of(report)};
+    for (size_t n = 0; n < files.size(); ++n)
+        if (const auto done = write_whole(files[n], texts[n]); !done)
+            return QString::fromStdString(done.error().text());
+    return {};
+}
+
+void ExportQueue::finished(const Job& job, const Result<DeliveryReport>& report) {
+    const bool cancelled = progress_ && progress_->cancelled();
+    progress_.reset();
+    if (!report) {
+        words_ = cancelled ? tr("Cancelled; no file was written.")
+                           : tr("Not exported: %1").arg(QString::fromStdString(report.error().text()));
+    } else {
+        QStringList words;
+        int same = 0, alike = 0, differ = 0;
+        int64_t clamped = 0;
+        const DeliveredFile* mix = nullptr;
+        for (const DeliveredFile& f : report->files) {
+            (f.proof == Proof::same ? same : f.proof == Proof::alike ? alike : differ) += 1;
+            clamped += f.clamped_samples;
+            if (f.is_mix && !mix) mix = &f;
+        }
+        const DeliveredFile& first = mix ? *mix : report->files.front();
+        const Measurement& m = first.measured;
+        const auto count = static_cast<int>(report->files.size());
+        words << (count == 1
+                      ? tr("%1 is written").arg(to_qt(first.file))
+                      : tr("%n file(s) are written", nullptr, count) + tr(", %1 among them").arg(to_qt(first.file)));
+        words << tr("%1, peak %2 (headroom %3), true peak %4, loudness %5")
+                     .arg(time_text(m.duration_s()), level_text(m.sample_peak_dbfs, "dBFS"),
+                          m.sample_peak_dbfs ? db_text(-*m.sample_peak_dbfs) : tr("all"),
+                          level_text(m.true_peak_dbtp, "dBTP"), level_text(m.integrated_lufs, "LUFS"));
+        if (differ > 0)
+            words << tr("READ BACK, %n FILE(S) DIFFER FROM WHAT WAS RENDERED", nullptr, differ);
+        else
+            words << (alike > 0 ? tr("read back: level and length are right") : tr("read back: every sample is right"));
+        if (report->stems_compared)
+            words << (report->residue_dbfs ? tr("the stems' sum differs from the mix by %1 at most")
+                                                 .arg(db_text(*report->residue_dbfs, "dBFS"))
+                                           : tr("the stems sum to the mix exactly"));
+        if (clamped > 0)
+            words << tr("%1 samples lay above full scale and were clipped: turn the mix down").arg(clamped);
+        words << tr("it took %1 s").arg(report->seconds, 0, 'f', 1);
+        if (job.sheet)
+            if (const QString trouble = write_papers(job, *report); !trouble.isEmpty())
+                words << tr("the sheet was not written: %1").arg(trouble);
+        words_ = words.join("; ") + '.';
+        if (job.print && mix)
+            comparison_.add_print(mix->file, m,
+                                  QString::fromStdString(job.delivery.date + ' ' + job.delivery.time.substr(0, 5)), {});
+    }
+    start_next();
+    emit changed();
+}
+
+}  // namespace isotonus

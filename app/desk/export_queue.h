@@ -1,0 +1,52 @@
+// Exports in the background, one after another, with their papers.
+#pragma once
+
+#include <QObject>
+#include <QThreadPool>
+#include <deque>
+
+#include "core/handoff/sheet.h"
+
+namespace isotonus {
+
+class Comparison;
+
+/// The exports that wait and the one that runs; work goes on meanwhile, in whatever station.
+class ExportQueue : public QObject {
+    Q_OBJECT
+  public:
+    explicit ExportQueue(Comparison& comparison);
+    ~ExportQueue() override;
+
+    struct Job {
+        PlanPtr plan;
+        Session session;
+        Delivery delivery;
+        std::vector<Check> checks;
+        bool sheet = true, print = false;
+    };
+    void add(Job job);
+    void cancel();  ///< the one that runs, and all that wait
+    bool busy() const { return progress_ != nullptr; }
+    size_t waiting() const { return waiting_.size(); }
+    double fraction() const { return progress_ ? progress_->fraction() : 0.0; }
+    const QString& last_words() const { return words_; }
+    /// Files of the sheet that a delivery writes beside its audio.
+    static std::vector<fs::path> papers(const Delivery& delivery);
+
+  signals:
+    void changed();
+
+  private:
+    void start_next();
+    void finished(const Job& job, const Result<DeliveryReport>& report);
+    QString write_papers(const Job& job, const DeliveryReport& report) const;
+
+    Comparison& comparison_;
+    QThreadPool pool_;
+    std::deque<Job> waiting_;
+    std::shared_ptr<Progress> progress_;
+    QString words_;
+};
+
+}  // namespace isotonus

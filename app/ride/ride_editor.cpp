@@ -1,0 +1,704 @@
+#include "app/ride/ride_editor.h"
+
+#include <QCoreApplication>
+#include <QKeyEvent>
+#include <QPainterPath>
+#include <algorithm>
+#include <cmath>
+
+#include "core/ride/thin.h"
+
+namespace isotonus {
+
+namespace {
+
+constexpr double hit_pixels = 8.0;
+constexpr int strip_height = 12, axis_width = 54;
+
+/// What the canvas shows: rides below -30 dB stand at its lower edge.
+std::pair<double, double> shown_range(Parameter p) {
+    return p == Parameter::level ? std::pair{-30.0, 12.0} : std::pair{info_of(p).low, info_of(p).high};
+}
+
+}  // namespace
+
+QString parameter_word(Parameter parameter) {
+    const QString words[] = {RideEditor::tr("level"), RideEditor::tr("trim"), RideEditor::tr("pan"),
+                             RideEditor::tr("width"), RideEditor::tr("mute")};
+    return words[static_cast<size_t>(parameter)];
+}
+
+QString ride_value_text(Parameter parameter, double value) {
+    switch (parameter) {
+        case Parameter::level:
+        case Parameter::trim:
+            return db_text(value, "dB", true);
+        case Parameter::pan:
+            return pan_text(value);
+        case Parameter::width:
+            return RideEditor::tr("%1 %").arg(std::lround(value * 100.0));
+        case Parameter::mute:
+            break;
+    }
+    return value >= 0.5 ? RideEditor::tr("muted") : RideEditor::tr("on");
+}
+
+std::optional<double> parse_ride_value(Parameter parameter, const QString& text) {
+    std::optional<double> value;
+    if (parameter == Parameter::pan) {
+        value = parse_pan(text);
+    } else if (parameter == Parameter::mute) {
+        const QString word = text.trimmed().toLower();
+        if (word == RideEditor::tr("muted") || word == "1") value = 1.0;
+        if (word == RideEditor::tr("on") || word == "0") value = 0.0;
+    } else {
+        value = parse_level(QString(text).remove('%'));
+        if (value && parameter == Parameter::width) *value /= 100.0;
+    }
+    const ParameterInfo& info = info_of(parameter);
+    return value && *value >= info.low && *value <= info.high ? value : std::nullopt;
+}
+
+QPainterPath ride_path(const Curve& curve, double rest, const TimeRuler& time,
+                       const std::function<double(double)>& y_of) {
+    QPainterPath path;
+    const auto& points = curve.points;
+    if (points.empty()) {
+        path.moveTo(time.left, y_of(rest));
+        path.lineTo(time.right, y_of(rest));
+        return path;
+    }
+    // Bends and S-shapes every few pixels.
+    const auto bow = [&](const RidePoint& from, double left, double right) {
+        if (from.segment == Segment::bend || from.segment == Segment::smooth)
+            for (double at = left + 4.0; at < right; at += 4.0) path.lineTo(at, y_of(curve.value_at(time.time(at))));
+    };
+    path.moveTo(time.left, y_of(curve.value_at(time.from_s)));
+    auto at = std::lower_bound(points.begin(), points.end(), time.from_s,
+                               [](const RidePoint& p, double t) { return p.time_s < t; });
+    for (; at != points.end() && at->time_s <= time.to_s; ++at) {
+        const double x = time.place(at->time_s);
+        if (at != points.begin()) {
+            bow(*(at - 1), path.currentPosition().x(), x);
+            if ((at - 1)->segment == Segment::step) path.lineTo(x, y_of((at - 1)->value));
+        }
+        path.lineTo(x, y_of(at->value));
+    }
+    if (at != points.begin() && at != points.end()) bow(*(at - 1), path.currentPosition().x(), time.right);
+    path.lineTo(time.right, y_of(curve.value_at(time.to_s)));
+    return path;
+}
+
+RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    connect(&work_.document, &Document::session_changed, this, [this] {
+        const size_t count = curve().points.size();
+        std::erase_if(selected_, [count](size_t i) { return i >= count; });
+        update();
+    });
+    connect(&work_.materials, &Materials::changed, this, [this] { update(); });
+    connect(&work_.time, &TimeView::changed, this, [this] { update(); });
+    connect(&work_.writing, &Writing::changed, this, [this] { update(); });
+    connect(&work_.player, &Player::moved, this, [this] {
+        const int x = static_cast<int>(time().place(work_.player.position_s()));
+        if (x == playhead_x_) return;
+        update(playhead_x_ - 1, 0, 3, height());
+        playhead_x_ = x;
+        update(playhead_x_ - 1, 0, 3, height());
+    });
+}
+
+void RideEditor::show_ride(TrackId row, Parameter parameter) {
+    if (row != row_ || parameter != parameter_) {
+        selected_.clear();
+        range_.reset();
+        drag_ = Drag::none;
+    }
+    row_ = row;
+    parameter_ = parameter;
+    setAccessibleName(tr("Ride editor, %1 of %2").arg(parameter_word(parameter), row_name()));
+    update();
+}
+
+QRect RideEditor::canvas() const {
+    return QRect(axis_width, strip_height, width() - axis_width - scroll_width, height() - strip_height - 4);
+}
+
+QRect RideEditor::strip() const { return QRect(axis_width, 0, width() - axis_width - scroll_width, strip_height); }
+
+TimeRuler RideEditor::time() const {
+    TimeRuler t = lane_time(work_, canvas().width());
+    t.left += axis_width;
+    t.right += axis_width;
+    return t;
+}
+
+std::pair<double, double> RideEditor::shown_values() const { return shown_range(parameter_); }
+
+QPointF RideEditor::place_of(double time_s, double value) const {
+    const auto [low, high] = shown_values();
+    const QRect c = canvas().adjusted(0, 4, 0, -4);
+    return {time().place(time_s), c.top() + c.height() * (high - std::clamp(value, low, high)) / (high - low)};
+}
+
+double RideEditor::value_at(double y) const {
+    const auto [low, high] = shown_values();
+    const QRect c = canvas().adjusted(0, 4, 0, -4);
+    const double value = high - (y - c.top()) * (high - low) / c.height();
+    return info().law == Law::toggle ? (value >= 0.5 ? 1.0 : 0.0) : value;
+}
+
+Curve RideEditor::curve() const {
+    const Rides* rides = work_.document.session().rides_of(row_);
+    return rides && (*rides)[parameter_] ? *(*rides)[parameter_] : Curve{};
+}
+
+int RideEditor::point_at(const QPointF& at) const {
+    const Curve c = curve();
+    int nearest = -1;
+    double least = hit_pixels;
+    for (size_t i = 0; i < c.points.size(); ++i) {
+        const QPointF p = place_of(c.points[i].time_s, c.points[i].value);
+        if (const double d = std::hypot(p.x() - at.x(), p.y() - at.y()); d < least)
+            least = d, nearest = static_cast<int>(i);
+    }
+    return nearest;
+}
+
+double RideEditor::snapped_time(double time_s) const {
+    if (!work_.snapping) return time_s;
+    const TimeRuler ruler = time();
+    double best = work_.snap(time_s), least = std::fabs(ruler.place(best) - ruler.place(time_s));
+    if (best == time_s || least > hit_pixels) best = time_s, least = hit_pixels;
+    const auto offer = [&](double to) {
+        const double pixels = std::fabs(ruler.place(to) - ruler.place(time_s));
+        if (pixels < least) best = to, least = pixels;
+    };
+    for (const Section& s : work_.document.session().sections) offer(s.start_s);
+    offer(work_.player.position_s());
+    const Rides* rides = work_.document.session().rides_of(row_);
+    for (const ParameterInfo& p : parameters())
+        if (rides && p.parameter != parameter_ && (*rides)[p.parameter])
+            for (const RidePoint& point : (*rides)[p.parameter]->points) offer(point.time_s);
+    return best;
+}
+
+void RideEditor::store(const Curve& changed, const QString& what, uint64_t gesture) {
+    if (!exists()) return;
+    const QString name = parameter_ == Parameter::level
+                             ? tr("Ride %1: %2").arg(row_name(), what)
+                             : tr("Ride %1 of %2: %3").arg(parameter_word(parameter_), row_name(), what);
+    work_.document.edit(name, with_ride(work_.document.session(), row_, parameter_, changed), gesture);
+}
+
+void RideEditor::set_range(std::optional<Span> range) {
+    range_ = range;
+    update();
+}
+
+Span RideEditor::range_meant() const {
+    if (range_) return *range_;
+    const Session& s = work_.document.session();
+    const int section = section_at(s, work_.player.position_s());
+    if (section < 0) return {0.0, work_.time.song_s()};
+    return {s.sections[static_cast<size_t>(section)].start_s, section_end_s(s, section, work_.time.song_s())};
+}
+
+void RideEditor::move_selected(double by_s, double by, uint64_t gesture) {
+    if (selected_.empty()) return;
+    const Curve c = moved(curve(), selected_, by_s, by, info());
+    const RidePoint& first = c.points[*selected_.begin()];
+    store(c,
+          selected_.size() == 1
+              ? tr("point to %1, %2").arg(time_text(first.time_s, 2), ride_value_text(parameter_, first.value))
+              : tr("move %1 points").arg(selected_.size()),
+          gesture);
+}
+
+void RideEditor::remove_selected() {
+    Curve c = curve();
+    if (range_ && selected_.empty()) {
+        store(without_inside(c, *range_, info()), tr("clear a stretch"));
+        return;
+    }
+    if (selected_.empty()) return;
+    for (auto i = selected_.rbegin(); i != selected_.rend(); ++i)
+        c.points.erase(c.points.begin() + static_cast<std::ptrdiff_t>(*i));
+    const size_t count = selected_.size();
+    selected_.clear();
+    store(c, count == 1 ? tr("delete a point") : tr("delete %1 points").arg(count));
+}
+
+void RideEditor::toggle_shape() {
+    Curve c = curve();
+    if (selected_.empty()) return;
+    // Line, step, bend that starts slowly, bend that starts fast, S, and line again.
+    RidePoint next = c.points[*selected_.begin()];
+    if (next.segment == Segment::bend && next.bend > 0.0) {
+        next.bend = -next.bend;
+    } else {
+        next.segment = static_cast<Segment>((static_cast<int>(next.segment) + 1) % 4);
+        if (next.segment == Segment::bend) next.bend = 0.5;
+    }
+    for (const size_t i : selected_) c.points[i].segment = next.segment, c.points[i].bend = next.bend;
+    const QString names[] = {tr("line"), tr("step"), next.bend > 0.0 ? tr("bend, slow first") : tr("bend, fast first"),
+                             tr("S-shape")};
+    store(c, names[static_cast<size_t>(next.segment)]);
+}
+
+void RideEditor::toggle_locks() {
+    Curve c = curve();
+    if (selected_.empty()) return;
+    const bool on = !c.points[*selected_.begin()].locked;
+    for (const size_t i : selected_) c.points[i].locked = on;
+    store(c, on ? tr("lock") : tr("unlock"));
+}
+
+void RideEditor::thin() {
+    const Curve c = curve(), fewer = thinned(c, std::max(info().tolerance, 1e-9));
+    if (fewer == c) {
+        emit work_.hint(tr("There is nothing to thin: every point moves the ride by more than %1.")
+                            .arg(ride_value_text(parameter_, info().tolerance).remove('+')));
+        return;
+    }
+    selected_.clear();
+    store(fewer, tr("%1 points of %2").arg(fewer.points.size()).arg(c.points.size()));
+}
+
+void RideEditor::copy() {
+    const Curve c = curve();
+    std::optional<Span> span = range_;
+    if (!span && selected_.size() > 1)
+        span = Span{c.points[*selected_.begin()].time_s, c.points[*selected_.rbegin()].time_s};
+    if (!span || c.empty()) {
+        emit work_.hint(tr("Mark a stretch in the strip above the curve, or choose two points, to copy."));
+        return;
+    }
+    work_.ride_clip = cut_out(c, *span, info().tolerance);
+    emit work_.hint(tr("%n point(s) copied; Ctrl+V puts them at the playhead.", nullptr,
+                       static_cast<int>(work_.ride_clip.points.size())));
+}
+
+void RideEditor::paste_at(double time_s) {
+    if (work_.ride_clip.empty()) return;
+    const Span span{time_s, time_s + work_.ride_clip.points.back().time_s};
+    selected_.clear();
+    ParameterInfo own = info();
+    own.rest = rest();
+    store(with_inside(curve(), span, work_.ride_clip, own), tr("paste at %1").arg(time_text(time_s, 2)));
+    set_range(span);
+}
+
+void RideEditor::scale_values(double factor) {
+    if (selected_.size() < 2) return;
+    store(scaled(curve(), selected_, factor, info()), tr("scale %1 points").arg(selected_.size()));
+}
+
+void RideEditor::stretch_times(double factor) {
+    if (selected_.size() < 2) return;
+    store(stretched(curve(), selected_, factor), tr("stretch %1 points").arg(selected_.size()));
+}
+
+void RideEditor::type_point() {
+    const Curve c = curve();
+    if (selected_.size() != 1) return;
+    const RidePoint& p = c.points[*selected_.begin()];
+    const auto text =
+        work_.prompter->ask_text(tr("The point"), tr("Seconds, and value"),
+                                 QString("%1  %2").arg(p.time_s, 0, 'f', 3).arg(ride_value_text(parameter_, p.value)));
+    if (!text) return;
+    const QString line = text->simplified();
+    const qsizetype gap = line.indexOf(' ');
+    bool number = false;
+    const double time_s = line.left(gap).replace(',', '.').toDouble(&number);
+    const auto value = gap > 0 ? parse_ride_value(parameter_, line.mid(gap + 1)) : std::nullopt;
+    if (!number || !value || time_s < 0.0) {
+        work_.prompter->complain(
+            tr("'%1' is not a time in seconds and a value between %2 and %3.")
+                .arg(*text, ride_value_text(parameter_, info().low), ride_value_text(parameter_, info().high)));
+        return;
+    }
+    move_selected(time_s - p.time_s, *value - p.value, 0);
+}
+
+void RideEditor::select_in(const std::function<bool(const QPointF&)>& inside) {
+    selected_.clear();
+    const Curve c = curve();
+    for (size_t i = 0; i < c.points.size(); ++i)
+        if (inside(place_of(c.points[i].time_s, c.points[i].value))) selected_.insert(i);
+    update();
+}
+
+void RideEditor::focusInEvent(QFocusEvent* event) {
+    QWidget::focusInEvent(event);
+    if (work_.ride_view.family || work_.ride_view.parameter == parameter_) return;
+    Workspace::RideView view = work_.ride_view;
+    view.parameter = parameter_;
+    work_.show_ride(std::move(view));
+}
+
+void RideEditor::mousePressEvent(QMouseEvent* event) {
+    if (!exists() || event->button() != Qt::LeftButton) return;
+    const QPoint place = event->position().toPoint();
+    last_ = from_ = event->position();
+    moved_ = false;
+    gesture_ = work_.document.new_gesture();
+    if (strip().contains(place)) {
+        drag_ = Drag::range;
+        selected_.clear();
+        const double t = snapped_time(std::clamp(time().time(last_.x()), 0.0, work_.time.song_s()));
+        range_ = Span{t, t};
+        update();
+        return;
+    }
+    if (!canvas().contains(place)) return;
+    const int hit = point_at(last_);
+    const bool ctrl = event->modifiers() & Qt::ControlModifier;
+    if (hit >= 0) {
+        const size_t i = static_cast<size_t>(hit);
+        if (ctrl) {
+            if (!selected_.erase(i)) selected_.insert(i);
+        } else if (!selected_.contains(i)) {
+            selected_ = {i};
+        }
+        drag_ = ctrl ? Drag::none : Drag::points;
+    } else if (ctrl) {
+        drag_ = event->modifiers() & Qt::ShiftModifier ? Drag::lasso : Drag::band;
+        lasso_ = QPolygonF{last_};
+    } else if (range_ && time().time(last_.x()) >= range_->from_s && time().time(last_.x()) <= range_->to_s) {
+        drag_ = Drag::raise;
+        before_ = curve();
+    } else {
+        range_.reset();
+        Curve c = curve();
+        RidePoint p{snapped_time(std::clamp(time().time(last_.x()), 0.0, work_.time.song_s())),
+                    std::clamp(value_at(last_.y()), info().low, info().high)};
+        if (info().law == Law::toggle) p.segment = Segment::step;
+        const double unit = parameter_ == Parameter::level || parameter_ == Parameter::trim ? 10.0 : 100.0;
+        p.value = std::round(p.value * unit) / unit;
+        selected_ = {c.insert(p)};
+        store(c, tr("add point %1, %2").arg(time_text(p.time_s, 2), ride_value_text(parameter_, p.value)), gesture_);
+        drag_ = Drag::points;
+    }
+    update();
+}
+
+void RideEditor::mouseMoveEvent(QMouseEvent* event) {
+    const QPointF at = event->position();
+    const double here_s = time().time(at.x());
+    if (drag_ != Drag::none) moved_ = moved_ || (at - from_).manhattanLength() > 2.0;
+    switch (drag_) {
+        case Drag::none:
+            if (exists() && canvas().contains(at.toPoint())) {
+                const Curve c = curve();
+                emit work_.hint(tr("%1 at %2, %3 ride %4. Click adds a point, drag moves it, Ctrl and drag selects.")
+                                    .arg(row_name(), time_text(here_s, 2), parameter_word(parameter_),
+                                         ride_value_text(parameter_, c.empty() ? rest() : c.value_at(here_s))));
+            } else if (strip().contains(at.toPoint())) {
+                emit work_.hint(tr("Drag here to mark a stretch; then drag the curve in it up or down."));
+            }
+            return;
+        case Drag::range: {
+            const double start = time().time(from_.x()),
+                         end = snapped_time(std::clamp(here_s, 0.0, work_.time.song_s()));
+            const double first = snapped_time(std::clamp(start, 0.0, work_.time.song_s()));
+            range_ = Span{std::min(first, end), std::max(first, end)};
+            emit work_.hint(tr("%1 to %2").arg(time_text(range_->from_s, 2), time_text(range_->to_s, 2)));
+            update();
+            return;
+        }
+        case Drag::band: {
+            const QRectF band = QRectF(from_, at).normalized();
+            last_ = at;
+            select_in([&](const QPointF& p) { return band.contains(p); });
+            return;
+        }
+        case Drag::lasso:
+            lasso_ << at;
+            select_in([&](const QPointF& p) { return lasso_.containsPoint(p, Qt::OddEvenFill); });
+            return;
+        case Drag::raise: {
+            const double fine = event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0;
+            const double by = (value_at(at.y()) - value_at(from_.y())) * fine;
+            ParameterInfo own = info();
+            own.rest = rest();
+            store(raised(before_, *range_, by, edge_s, own), tr("a stretch %1").arg(ride_value_text(parameter_, by)),
+                  gesture_);
+            emit work_.hint(
+                tr("%1 to %2: %3")
+                    .arg(time_text(range_->from_s, 2), time_text(range_->to_s, 2), ride_value_text(parameter_, by)));
+            return;
+        }
+        case Drag::points:
+            break;
+    }
+    if (!moved_) return;
+    const double fine = event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0;
+    double by_s = (here_s - time().time(last_.x())) * fine;
+    const Curve c = curve();
+    if (selected_.size() == 1 && !(event->modifiers() & Qt::ShiftModifier))
+        by_s = snapped_time(std::max(0.0, here_s)) - c.points[*selected_.begin()].time_s;
+    move_selected(by_s, (value_at(at.y()) - value_at(last_.y())) * fine, gesture_);
+    last_ = at;
+    if (selected_.empty()) return;
+    const RidePoint p = curve().points[*selected_.begin()];
+    emit work_.hint(tr("%1, %2").arg(time_text(p.time_s, 2), ride_value_text(parameter_, p.value)));
+}
+
+void RideEditor::mouseReleaseEvent(QMouseEvent*) {
+    if (drag_ == Drag::range && range_ && range_->length_s() <= 0.0) range_.reset();
+    if (drag_ == Drag::range && range_) {
+        const Curve c = curve();
+        for (size_t i = 0; i < c.points.size(); ++i)
+            if (c.points[i].time_s >= range_->from_s && c.points[i].time_s <= range_->to_s) selected_.insert(i);
+    }
+    if (drag_ == Drag::raise && !moved_) range_.reset();
+    drag_ = Drag::none;
+    update();
+}
+
+void RideEditor::mouseDoubleClickEvent(QMouseEvent* event) {
+    const int hit = point_at(event->position());
+    if (hit < 0) return;
+    Curve c = curve();
+    c.points[static_cast<size_t>(hit)].value = info().rest;
+    store(c,
+          tr("point to %1")
+              .arg(parameter_ == Parameter::level ? QString("0 dB") : ride_value_text(parameter_, info().rest)),
+          gesture_);
+}
+
+void RideEditor::keyPressEvent(QKeyEvent* event) {
+    const bool shift = event->modifiers() & Qt::ShiftModifier, ctrl = event->modifiers() & Qt::ControlModifier;
+    const bool in_db = parameter_ == Parameter::level || parameter_ == Parameter::trim;
+    const double unit = in_db ? 1.0 : info().law == Law::toggle ? 1.0 : 0.1;
+    const double step = (shift ? 0.1 : ctrl ? 3.0 : 1.0) * unit, step_s = shift ? 0.01 : 0.1;
+    const size_t count = curve().points.size();
+    // While the song plays and this row writes, Up and Down ride it by hand.
+    if (work_.writing.writes(row_) && (event->key() == Qt::Key_Up || event->key() == Qt::Key_Down)) {
+        const double now = work_.writing.value_now(row_, parameter_), by = event->key() == Qt::Key_Up ? step : -step;
+        work_.writing.tap(row_, parameter_, std::clamp(now + by, info().low, info().high));
+        return;
+    }
+    switch (event->key()) {
+        case Qt::Key_Delete:
+        case Qt::Key_Backspace:
+            return remove_selected();
+        case Qt::Key_T:
+            return toggle_shape();
+        case Qt::Key_L:
+            return toggle_locks();
+        case Qt::Key_Up:
+            return move_selected(0.0, step, 0);
+        case Qt::Key_Down:
+            return move_selected(0.0, -step, 0);
+        case Qt::Key_Left:
+            return move_selected(-step_s, 0.0, 0);
+        case Qt::Key_Right:
+            return move_selected(step_s, 0.0, 0);
+        case Qt::Key_Comma:
+            return scale_values(1.0 / 1.1);
+        case Qt::Key_Period:
+            return scale_values(1.1);
+        case Qt::Key_Less:
+            return stretch_times(1.0 / 1.1);
+        case Qt::Key_Greater:
+            return stretch_times(1.1);
+        case Qt::Key_Return:
+        case Qt::Key_Enter:
+            return type_point();
+        case Qt::Key_C:
+            if (!ctrl) break;
+            return copy();
+        case Qt::Key_V:
+            if (!ctrl) break;
+            return paste_at(work_.player.position_s());
+        case Qt::Key_A:
+            if (!ctrl) break;
+            for (size_t i = 0; i < count; ++i) selected_.insert(i);
+            update();
+            return;
+        case Qt::Key_BracketLeft:
+        case Qt::Key_BracketRight:
+            if (count > 0) {
+                const size_t at = selected_.empty() ? 0 : *selected_.begin();
+                selected_ = {event->key() == Qt::Key_BracketLeft ? (at + count - 1) % count
+                             : selected_.empty()                 ? 0
+                                                                 : (at + 1) % count};
+                update();
+            }
+            return;
+        case Qt::Key_Insert:
+            if (exists()) {
+                Curve c = curve();
+                const double t = work_.player.position_s();
+                const double v = c.empty() ? rest() : c.value_at(t);
+                selected_ = {c.insert({t, v, info().law == Law::toggle ? Segment::step : Segment::line})};
+                store(c, tr("add point at the playhead"));
+            }
+            return;
+        default:
+            break;
+    }
+    QWidget::keyPressEvent(event);
+}
+
+void RideEditor::paint_axis(QPainter& painter) {
+    const QRect c = canvas();
+    std::vector<double> marks;
+    switch (parameter_) {
+        case Parameter::level:
+            marks = {12.0, 6.0, 0.0, -6.0, -12.0, -18.0, -24.0, -30.0};
+            break;
+        case Parameter::trim:
+            marks = {24.0, 12.0, 0.0, -12.0, -24.0};
+            break;
+        case Parameter::pan:
+            marks = {1.0, 0.5, 0.0, -0.5, -1.0};
+            break;
+        case Parameter::width:
+            marks = {2.0, 1.5, 1.0, 0.5, 0.0};
+            break;
+        case Parameter::mute:
+            marks = {1.0, 0.0};
+            break;
+    }
+    if (c.height() < 120 && marks.size() > 3) {  // little room: every other one, the middle among them
+        std::vector<double> few;
+        for (const double m : marks)
+            if (parameter_ == Parameter::level
+                    ? std::fmod(m, 12.0) == 0.0
+                    : m == marks.front() || m == marks.back() || m == marks[marks.size() / 2])
+                few.push_back(m);
+        marks = few;
+    }
+    painter.setFont(lettering(11));
+    for (const double value : marks) {
+        const int y = static_cast<int>(place_of(0.0, value).y());
+        painter.setPen(value == info().rest ? theme().faint : theme().rule);
+        painter.drawLine(c.left(), y, c.right(), y);
+        painter.setPen(theme().faint);
+        const QString text = parameter_ == Parameter::level || parameter_ == Parameter::trim
+                                 ? db_text(value, "", true).remove(".0")
+                                 : ride_value_text(parameter_, value);
+        painter.drawText(QRect(0, std::clamp(y - 8, 0, height() - 16), axis_width - 6, 16),
+                         Qt::AlignRight | Qt::AlignVCenter, text.trimmed());
+    }
+}
+
+void RideEditor::paint_shadows(QPainter& painter, const QRect& clip) {
+    const Track* t = track();
+    const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
+    if (!m) return;
+    const QRect c = canvas();
+    const double shift_s = t->delay_samples / m->measurement.sample_rate;
+    const QRect foot = c.adjusted(0, c.height() / 3, 0, 0);
+    QColor before = theme().faint, after = theme().track_ink(t->ink);
+    before.setAlpha(60);
+    after.setAlpha(90);
+    paint_level_shadow(painter, foot, clip, m->summary, m->measurement.sample_rate, shift_s, gain_from_db(t->trim_db),
+                       time(), before);
+    const Curve ride = curve();
+    if (parameter_ == Parameter::level && !ride.empty())
+        paint_level_shadow(painter, foot, clip, m->summary, m->measurement.sample_rate, shift_s,
+                           gain_from_db(t->trim_db), time(), after, &ride);
+}
+
+void RideEditor::paint_points(QPainter& painter) {
+    const QRect c = canvas();
+    const Curve ride = curve();
+    const TimeRuler ruler = time();
+    for (size_t i = 0; i < ride.points.size(); ++i) {
+        if (ride.points[i].time_s < ruler.from_s || ride.points[i].time_s > ruler.to_s) continue;
+        const QPointF p = place_of(ride.points[i].time_s, ride.points[i].value);
+        painter.setPen(QPen(theme().accent, 1.5));
+        painter.setBrush(selected_.contains(i) ? theme().accent : theme().panel);
+        if (ride.points[i].locked)  // a bar under it: it stays
+            painter.drawLine(QPointF(p.x() - 6, p.y() + 8), QPointF(p.x() + 6, p.y() + 8));
+        if (ride.points[i].segment == Segment::step)
+            painter.drawRect(QRectF(p.x() - 4, p.y() - 4, 8, 8));
+        else
+            painter.drawEllipse(p, 4.5, 4.5);
+        if (selected_.contains(i) && selected_.size() == 1) {
+            painter.setPen(theme().ink);
+            const double x = std::min(p.x() + 10, c.right() - 140.0), y = std::max<double>(p.y() - 22, c.top());
+            painter.drawText(QRectF(x, y, 150, 16), Qt::AlignVCenter,
+                             tr("%1  %2").arg(time_text(ride.points[i].time_s, 2),
+                                              ride_value_text(parameter_, ride.points[i].value)));
+        }
+    }
+}
+
+void RideEditor::paintEvent(QPaintEvent* event) {
+    QPainter painter(this);
+    painter.fillRect(event->rect(), theme().panel);
+    if (!exists()) return;
+    const QRect c = canvas();
+    const TimeRuler ruler = time();
+    painter.fillRect(strip(), theme().ground);
+    paint_axis(painter);
+    paint_shadows(painter, event->rect());
+    painter.setClipRect(QRect(c.left(), 0, c.width(), height()));
+    if (range_) {
+        QColor wash = theme().accent;
+        wash.setAlpha(36);
+        const QRectF marked(QPointF(ruler.place(range_->from_s), 0), QPointF(ruler.place(range_->to_s), height()));
+        painter.fillRect(marked, wash);
+        painter.fillRect(QRectF(marked.left(), 2, marked.width(), 6), theme().accent);
+    }
+    painter.setRenderHint(QPainter::Antialiasing);
+    const Curve ride = curve();
+    const RideWriter* writer = work_.writing.writer(row_, parameter_);
+    const Rides& rides = *work_.document.session().rides_of(row_);
+    const bool bypassed = rides.bypassed || work_.document.session().rides_bypassed;
+    const auto y_of = [this](double value) { return place_of(0.0, value).y(); };
+    painter.setPen(QPen(ride.empty() || bypassed || writer ? theme().faint : theme().ink, 1.8,
+                        bypassed ? Qt::DashLine : Qt::SolidLine));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawPath(ride_path(ride, rest(), ruler, y_of));
+    if (!writer) paint_points(painter);
+    if (writer && writer->any()) {  // what is being written, in another ink
+        const double now = work_.player.position_s();
+        const Curve written = writer->so_far(now);
+        for (const Span& span : writer->written(now)) {
+            TimeRuler part = ruler;
+            part.from_s = std::max(span.from_s, ruler.from_s);
+            part.to_s = std::min(span.to_s, ruler.to_s);
+            if (part.to_s <= part.from_s) continue;
+            part.left = ruler.place(part.from_s);
+            part.right = ruler.place(part.to_s);
+            painter.setPen(QPen(theme().above, 2.4));
+            painter.drawPath(ride_path(written, rest(), part, y_of));
+        }
+    }
+    painter.setRenderHint(QPainter::Antialiasing, false);
+    painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
+    painter.setBrush(Qt::NoBrush);
+    if (drag_ == Drag::band) painter.drawRect(QRectF(from_, last_).normalized());
+    if (drag_ == Drag::lasso) painter.drawPolygon(lasso_);
+    painter.setPen(theme().accent);
+    const int x = static_cast<int>(ruler.place(work_.player.position_s()));
+    painter.drawLine(x, 0, x, c.bottom());
+    painter.setClipping(false);
+    painter.setFont(lettering(11, hasFocus()));
+    painter.setPen(theme().ink);
+    painter.drawText(
+        QRect(c.left() + 6, c.top() + 1, 260, 16), Qt::AlignVCenter,
+        tr("%1 of %2%3").arg(parameter_word(parameter_), row_name(), bypassed ? tr(", bypassed") : QString()));
+    if (ride.empty() && !writer && c.height() > 60) {
+        painter.setPen(theme().faint);
+        painter.setFont(lettering(13));
+        painter.drawText(c.adjusted(0, 2, 0, 0), Qt::AlignHCenter | Qt::AlignTop,
+                         parameter_ == Parameter::level
+                             ? tr("No ride yet: click to add the first point. Up is louder; 0 dB is the fader's level.")
+                             : tr("No ride yet: click to add the first point."));
+    }
+    if (hasFocus()) {
+        painter.setPen(theme().accent);
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(c.adjusted(0, 0, -1, 0));
+    }
+}
+
+}  // namespace isotonus

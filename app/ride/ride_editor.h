@@ -1,0 +1,98 @@
+// One ride, large: points are drawn, moved, chosen and shaped here.
+#pragma once
+
+#include <set>
+
+#include "app/desk/lane.h"
+#include "core/ride/curve_edit.h"
+
+namespace isotonus {
+
+/// A value of a parameter as it is written everywhere: "−3.0 dB", "L 30", "120 %", "muted".
+QString ride_value_text(Parameter parameter, double value);
+/// The same typed.
+std::optional<double> parse_ride_value(Parameter parameter, const QString& text);
+QString parameter_word(Parameter parameter);
+
+/// The curve as a line from edge to edge.
+QPainterPath ride_path(const Curve& curve, double rest, const TimeRuler& time,
+                       const std::function<double(double)>& y_of);
+
+class RideEditor : public QWidget {
+    Q_OBJECT
+  public:
+    RideEditor(Workspace& work, QWidget* parent);
+    /// What it shows; `main` lanes have the tools, and the keys go to the one that has the focus.
+    void show_ride(TrackId row, Parameter parameter);
+    TrackId row() const { return row_; }
+    Parameter parameter() const { return parameter_; }
+
+    /// Places of the canvas, for tests and for drawing.
+    QPointF place_of(double time_s, double value) const;
+    const std::set<size_t>& selected_points() const { return selected_; }
+    /// The stretch that was marked in the strip above the curve.
+    const std::optional<Span>& range() const { return range_; }
+    void set_range(std::optional<Span> range);
+    /// The marked stretch; else the section at the playhead; else the whole song.
+    Span range_meant() const;
+
+    const ParameterInfo& info() const { return info_of(parameter_); }
+    Curve curve() const;
+    double rest() const { return own_value(work_.document.session(), row_, parameter_); }
+    void store(const Curve& curve, const QString& what, uint64_t gesture = 0);
+
+    // The tools.
+    void remove_selected();
+    void toggle_shape();
+    void toggle_locks();
+    void thin();
+    void copy();
+    void paste_at(double time_s);
+    void scale_values(double factor);
+    void stretch_times(double factor);
+    void type_point();
+    double edge_s = 0.25;  ///< of a stretch that is raised
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+
+  private:
+    enum class Drag { none, points, band, lasso, range, raise };
+    const Track* track() const { return work_.document.track(row_); }
+    bool exists() const { return work_.document.session().rides_of(row_) != nullptr; }
+    QString row_name() const { return QString::fromStdString(work_.document.session().name_of(row_)); }
+    QRect canvas() const;
+    QRect strip() const;
+    TimeRuler time() const;
+    std::pair<double, double> shown_values() const;
+    double value_at(double y) const;
+    int point_at(const QPointF& at) const;
+    /// Beats, section edges, the playhead, points of other rides nearby.
+    double snapped_time(double time_s) const;
+    void move_selected(double by_s, double by, uint64_t gesture);
+    void select_in(const std::function<bool(const QPointF&)>& inside);
+    void paint_axis(QPainter& painter);
+    void paint_shadows(QPainter& painter, const QRect& clip);
+    void paint_points(QPainter& painter);
+
+    Workspace& work_;
+    TrackId row_ = 0;
+    Parameter parameter_ = Parameter::level;
+    std::set<size_t> selected_;
+    std::optional<Span> range_;
+    Drag drag_ = Drag::none;
+    QPointF last_, from_;
+    QPolygonF lasso_;
+    Curve before_;  ///< a stretch that is being raised: as it was
+    bool moved_ = false;
+    uint64_t gesture_ = 0;
+    int playhead_x_ = -1;
+};
+
+}  // namespace isotonus

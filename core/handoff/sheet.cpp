@@ -1,0 +1,262 @@
+#include "core/handoff/sheet.h"
+
+#include <fmt/format.h>
+
+#include <cmath>
+
+#include "core/stage/staging.h"
+
+namespace isotonus {
+
+using nlohmann::json;
+
+namespace {
+
+json level(const Level& value) { return value && std::isfinite(*value) ? json(*value) : json(nullptr); }
+json level(double value) { return level(Level(value)); }
+
+std::string decibels(const json& value, const char* unit = "dB") {
+    return value.is_null() ? "off" : fmt::format("{:+.1f} {}", value.get<double>(), unit);
+}
+
+std::string figure(const json& value, const char* unit) {
+    return value.is_null() ? std::string("-") : fmt::format("{:.1f} {}", value.get<double>(), unit);
+}
+
+std::string place(double pan) {
+    const long percent = std::lround(std::fabs(pan) * 100.0);
+    return percent == 0 ? "centre" : fmt::format("{} % {}", percent, pan < 0.0 ? "left" : "right");
+}
+
+json rides_of(const Rides& rides) {
+    json all = json::object();
+    for (const ParameterInfo& p : parameters())
+        if (const CurvePtr& curve = rides[p.parameter]) all[p.id] = curve->points.size();
+    return all;
+}
+
+/// "level 12 points, pan 4 points"
+std::string rides_in_words(const json& rides) {
+    std::string text;
+    for (const auto& [id, points] : rides.items())
+        text += fmt::format("{}{} ride of {} point{}", text.empty() ? "" : ", ", id, points.get<int>(),
+                            points.get<int>() == 1 ? "" : "s");
+    return text;
+}
+
+std::string time_in_words(double s) { return fmt::format("{}:{:05.2f}", static_cast<int>(s) / 60, std::fmod(s, 60.0)); }
+
+std::string escaped(const std::string& text) {
+    std::string safe;
+    for (const char c : text)
+        if (c == '<')
+            safe += "&lt;";
+        else if (c == '>')
+            safe += "&gt;";
+        else if (c == '&')
+            safe += "&amp;";
+        else if (c == '\n')
+            safe += "<br>";
+        else
+            safe += c;
+    return safe;
+}
+
+/// The sheet as headed tables, for both printed forms.
+struct Table {
+    std::string title;
+    std::vector<std::string> heads;
+    std::vector<std::vector<std::string>> rows;
+};
+
+std::vector<Table> tables_of(const json& s) {
+    std::vector<Table> tables;
+    Table files{"Files", {"file", "peak", "true peak", "loudness", "length", "read back", "SHA-256"}, {}};
+    for (const json& f : s["files"])
+        files.rows.push_back({f["file"], figure(f["sample_peak_dbfs"], "dBFS"), figure(f["true_peak_dbtp"], "dBTP"),
+                              figure(f["integrated_lufs"], "LUFS"), time_in_words(f["duration_s"]), f["proof"],
+                              f["sha256"].get<std::string>().substr(0, 16) + "…"});
+    tables.push_back(std::move(files));
+    Table checks{"Checks", {"", "found"}, {}};
+    for (const json& c : s["checks"])
+        checks.rows.push_back({c["passed"].get<bool>() ? "ok" : c["notice"].get<bool>() ? "note" : "NO", c["text"]});
+    tables.push_back(std::move(checks));
+    if (!s["sections"].empty()) {
+        Table sections{"Sections", {"at", "name"}, {}};
+        for (const json& x : s["sections"]) sections.rows.push_back({time_in_words(x["start_s"]), x["name"]});
+        tables.push_back(std::move(sections));
+    }
+    Table recall{"Recall", {"track", "target", "trim", "fader", "pan", "to", "and"}, {}};
+    for (const json& t : s["tracks"]) {
+        std::string rest;
+        const auto add = [&](const std::string& what) { rest += (rest.empty() ? "" : ", ") + what; };
+        if (t["mute"].get<bool>()) add("muted");
+        if (t["polarity_inverted"].get<bool>()) add("polarity inverted");
+        if (t["width"].get<double>() != 1.0) add(fmt::format("width {:.0f} %", t["width"].get<double>() * 100.0));
+        if (t["delay_samples"].get<double>() != 0.0)
+            add(fmt::format("delay {:g} samples", t["delay_samples"].get<double>()));
+        if (const std::string r = rides_in_words(t["rides"]); !r.empty()) add(r);
+        if (const std::string n = t["note"]; !n.empty()) add(n);
+        recall.rows.push_back({t["name"], t["target"], decibels(t["trim_db"]), decibels(t["fader_db"]), place(t["pan"]),
+                               t["output"], rest});
+    }
+    tables.push_back(std::move(recall));
+    if (!s["buses"].empty() || !s["groups"].empty()) {
+        Table buses{"Buses and control groups", {"name", "", "fader", "and"}, {}};
+        for (const json& b : s["buses"])
+            buses.rows.push_back({b["name"], "bus", decibels(b["fader_db"]), rides_in_words(b["rides"])});
+        for (const json& g : s["groups"])
+            buses.rows.push_back({g["name"], "control group", decibels(g["fader_db"]), rides_in_words(g["rides"])});
+        tables.push_back(std::move(buses));
+    }
+    const std::string main_rides = rides_in_words(s["main"]["rides"]);
+    tables.push_back({"Main output",
+                      {"fader", "and"},
+                      {{decibels(s["main"]["fader_db"]), main_rides.empty() ? "no processing" : main_rides}}});
+    return tables;
+}
+
+/// Characters, not bytes, of UTF-8.
+size_t width_of(const std::string& text) {
+    return static_cast<size_t>(std::count_if(text.begin(), text.end(), [](char c) { return (c & 0xc0) != 0x80; }));
+}
+
+std::string summary(const json& s) {
+    std::string text =
+        fmt::format("{}, {:g} kHz", time_in_words(s["duration_s"]), s["sample_rate"].get<int>() / 1000.0);
+    if (s["stems_compared"].get<bool>())
+        text += s["stems_residue_dbfs"].is_null()
+                    ? "; the stems sum to the mix to the last bit"
+                    : fmt::format("; the stems' sum differs from the mix by {:.1f} dBFS at most",
+                                  s["stems_residue_dbfs"].get<double>());
+    return text;
+}
+
+}  // namespace
+
+json sheet_to_json(const SheetInput& in) {
+    json s = {{"format", "isotonus-hand-off"},
+              {"version", 1},
+              {"session", in.name},
+              {"date", in.date},
+              {"sample_rate", in.report.sample_rate},
+              {"duration_s", in.plan.duration_s()},
+              {"notes", in.session.hand_off.notes},
+              {"stems_compared", in.report.stems_compared},
+              {"stems_residue_dbfs", level(in.report.residue_dbfs)}};
+    for (const char* list : {"files", "checks", "sections", "tracks", "buses", "groups"}) s[list] = json::array();
+    for (const DeliveredFile& f : in.report.files) {
+        const Measurement& m = f.measured;
+        s["files"].push_back({{"file", f.file.filename().string()},
+                              {"part", f.part},
+                              {"section", f.excerpt},
+                              {"mix", f.is_mix},
+                              {"frames", m.frames},
+                              {"sample_rate", m.sample_rate},
+                              {"duration_s", m.duration_s()},
+                              {"bytes", f.bytes},
+                              {"sample_peak_dbfs", level(m.sample_peak_dbfs)},
+                              {"true_peak_dbtp", level(m.true_peak_dbtp)},
+                              {"integrated_lufs", level(m.integrated_lufs)},
+                              {"loudness_range_lu", level(m.loudness_range_lu)},
+                              {"clamped_samples", f.clamped_samples},
+                              {"proof", f.proof == Proof::same    ? "same samples"
+                                        : f.proof == Proof::alike ? "lossy, same level and length"
+                                                                  : "DIFFERS"},
+                              {"sha256", f.sha256}});
+    }
+    for (const Check& c : in.checks)
+        s["checks"].push_back({{"id", c.id},
+                               {"passed", c.passed},
+                               {"notice", c.notice},
+                               {"measured", level(c.measured)},
+                               {"limit", level(c.limit)},
+                               {"text", c.text}});
+    for (const Section& x : in.session.sections) s["sections"].push_back({{"name", x.name}, {"start_s", x.start_s}});
+    for (const auto& track : in.session.tracks) {
+        const Track& t = *track;
+        const auto at = std::find_if(in.plan.tracks.begin(), in.plan.tracks.end(),
+                                     [&](const PlanTrack& p) { return p.id == t.id; });
+        const Measurement* m = at == in.plan.tracks.end() ? nullptr : &at->material->measurement;
+        json j = {{"name", t.name},
+                  {"file", t.source.file.filename().string()},
+                  {"trim_db", level(t.trim_db)},
+                  {"fader_db", level(t.fader_db)},
+                  {"pan", t.pan},
+                  {"width", t.width},
+                  {"mute", t.mute},
+                  {"polarity_inverted", t.polarity_inverted},
+                  {"delay_samples", t.delay_samples},
+                  {"output", in.session.name_of(t.output)},
+                  {"rides", rides_of(t.rides)},
+                  {"note", t.note},
+                  {"target", ""}};
+        if (m) {
+            const Staging staged = staged_as_is(in.session.targets, t, *m);
+            j["target"] = fmt::format("{} {:g} … {:g}", measure_name(staged.target.measure), staged.target.low_dbfs,
+                                      staged.target.high_dbfs);
+            j["staged_dbfs"] = level(staged.after_dbfs);
+            j["sample_peak_dbfs"] = level(m->sample_peak_dbfs);
+            j["integrated_lufs"] = level(m->integrated_lufs);
+        }
+        s["tracks"].push_back(std::move(j));
+    }
+    for (const Bus& b : in.session.buses)
+        s["buses"].push_back({{"name", b.name},
+                              {"trim_db", level(b.trim_db)},
+                              {"fader_db", level(b.fader_db)},
+                              {"pan", b.pan},
+                              {"width", b.width},
+                              {"mute", b.mute},
+                              {"output", in.session.name_of(b.output)},
+                              {"rides", rides_of(b.rides)}});
+    for (const ControlGroup& g : in.session.groups)
+        s["groups"].push_back({{"name", g.name}, {"fader_db", level(g.fader_db)}, {"rides", rides_of(g.rides)}});
+    s["main"] = {{"fader_db", level(in.session.main_fader_db)}, {"rides", rides_of(in.session.main_rides)}};
+    return s;
+}
+
+std::string sheet_to_text(const json& s) {
+    std::string text = fmt::format("{}\nHand-off sheet, {}\n{}\n", s["session"].get<std::string>(),
+                                   s["date"].get<std::string>(), summary(s));
+    if (const std::string notes = s["notes"]; !notes.empty()) text += "\nNotes\n\n" + notes + "\n";
+    for (const Table& t : tables_of(s)) {
+        std::vector<size_t> widths;
+        for (const auto& head : t.heads) widths.push_back(width_of(head));
+        for (const auto& row : t.rows)
+            for (size_t c = 0; c < row.size(); ++c) widths[c] = std::max(widths[c], width_of(row[c]));
+        const auto line = [&](const std::vector<std::string>& cells) {
+            std::string out;
+            for (size_t c = 0; c < cells.size(); ++c)
+                out += cells[c] + std::string(c + 1 < cells.size() ? widths[c] - width_of(cells[c]) + 2 : 0, ' ');
+            text += out + "\n";
+        };
+        text += "\n" + t.title + "\n\n";
+        line(t.heads);
+        for (const auto& row : t.rows) line(row);
+    }
+    text += "\nChecksums (SHA-256)\n\n";
+    for (const json& f : s["files"])
+        text += f["sha256"].get<std::string>() + "  " + f["file"].get<std::string>() + "\n";
+    return text;
+}
+
+std::string sheet_to_html(const json& s) {
+    std::string html = fmt::format("<h1>{}</h1><p>Hand-off sheet, {}<br>{}</p>", escaped(s["session"]),
+                                   escaped(s["date"]), escaped(summary(s)));
+    if (const std::string notes = s["notes"]; !notes.empty()) html += "<h2>Notes</h2><p>" + escaped(notes) + "</p>";
+    for (const Table& t : tables_of(s)) {
+        html += "<h2>" + escaped(t.title) + "</h2><table cellspacing='0' cellpadding='3' width='100%'><tr>";
+        for (const auto& head : t.heads) html += "<th align='left'>" + escaped(head) + "</th>";
+        html += "</tr>";
+        for (const auto& row : t.rows) {
+            html += "<tr>";
+            for (const auto& cell : row) html += "<td>" + escaped(cell) + "</td>";
+            html += "</tr>";
+        }
+        html += "</table>";
+    }
+    return html;
+}
+
+}  // namespace isotonus

@@ -1,0 +1,51 @@
+// What a session keeps of its hand-off and of what it is compared with.
+#pragma once
+
+#include <filesystem>
+#include <optional>
+#include <string>
+
+namespace isotonus {
+
+/// What the checks before hand-off ask for.
+struct HandOffLimits {
+    double most_peak_dbfs = -3.0;       ///< sample peak of the mix
+    double least_peak_dbfs = -12.0;     ///< more headroom than this is given away
+    double most_true_peak_dbtp = -1.0;  ///< EBU R 128: at most -1 dBTP
+    std::optional<double> least_lufs;   ///< integrated loudness
+    std::optional<double> most_lufs;
+    double longest_silence_s = 3.0;  ///< before the first sound; after the last the tail is looked at
+    double most_dc = 0.001;          ///< share of full scale: -60 dBFS
+    double most_mono_loss_db = 6.0;  ///< of the mix, summed to mono
+    double tail_dbfs = -60.0;        ///< louder than this in the last 10 ms: the end is cut off
+    bool operator==(const HandOffLimits&) const = default;
+};
+
+enum class HandOffProfile {
+    mastering,       ///< for a mastering engineer: 3 dB of headroom at least, nothing on the main output
+    streaming_demo,  ///< to be listened to as it is: up to -1 dBTP, -20 to -13 LUFS
+    own,
+};
+
+/// Limits of the profiles that come with the application; of `own` those that were set.
+HandOffLimits limits_of(HandOffProfile profile, const HandOffLimits& own);
+
+struct HandOff {
+    HandOffProfile profile = HandOffProfile::mastering;
+    HandOffLimits own;
+    std::string notes;  ///< to the mastering engineer
+    bool operator==(const HandOff&) const = default;
+};
+
+/// A print (an export that was kept) or a reference: something to compare the mix with.
+struct Recording {
+    std::string name;
+    std::filesystem::path file;
+    bool reference = false;
+    std::string made;  ///< date and time, ISO 8601; empty for references
+    std::string note;
+    std::optional<double> integrated_lufs, sample_peak_dbfs, true_peak_dbtp;  ///< of the file
+    bool operator==(const Recording&) const = default;
+};
+
+}  // namespace isotonus
