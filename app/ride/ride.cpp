@@ -158,35 +158,43 @@ void RidePanel::make_tools() {
     auto* tools = new QWidget(this);
     tools->setObjectName("rideTools");
     tools->setGeometry(8, 28, head_width - 62, 236);
-    auto* grid = new QGridLayout(tools);
-    grid->setContentsMargins(0, 0, 0, 0);
-    grid->setSpacing(3);
-    constexpr int columns = 60;  // shared by rows of 5, 4, 3 and 2 buttons
-    int row = 0;
-    const auto switches = [&](const char* name, const QString& text, const QString& tip, int place, int of) {
+    auto* column = new QVBoxLayout(tools);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(4);
+    QHBoxLayout* line = nullptr;
+    const auto new_line = [&] {
+        line = new QHBoxLayout;
+        line->setSpacing(3);
+        column->addLayout(line);
+    };
+    const auto fits = [](QAbstractButton* b) {
+        b->setFocusPolicy(Qt::NoFocus);
+        b->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+        b->setFixedHeight(24);
+    };
+    const auto switches = [&](const char* name, const QString& text, const QString& tip) {
         auto* b = new QToolButton;
         b->setObjectName(name);
         b->setText(text);
         b->setToolTip(tip);
         b->setAccessibleName(text);
         b->setCheckable(true);
-        b->setFocusPolicy(Qt::NoFocus);
-        b->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
-        b->setFixedHeight(24);
+        fits(b);
         b->setStyleSheet("padding: 0;");
-        grid->addWidget(b, row, place * columns / of, 1, columns / of);
+        line->addWidget(b, 1);
         return b;
     };
+    new_line();
     for (const ParameterInfo& p : parameters()) {
         const auto n = static_cast<int>(p.parameter);
         parameters_[static_cast<size_t>(n)] =
             switches(qPrintable(QString("ride_%1").arg(p.id)), parameter_word(p.parameter),
-                     tr("Its lane; with Ctrl besides those that are shown."), n, 5);
+                     tr("Its lane; with Ctrl besides those that are shown."));
         connect(parameters_[static_cast<size_t>(n)], &QToolButton::clicked, this, [this, parameter = p.parameter] {
             choose(parameter, QApplication::keyboardModifiers() & Qt::ControlModifier);
         });
     }
-    ++row;
+    new_line();
     const std::pair<QString, QString> modes[] = {
         {tr("read"), tr("The ride plays; moving a control sets it as ever.")},
         {tr("touch"), tr("While the song plays, a control that is held is written; let go, it returns to the ride.")},
@@ -195,7 +203,7 @@ void RidePanel::make_tools() {
     const char* mode_names[] = {"modeRead", "modeTouch", "modeLatch", "modeWrite"};
     for (int n = 0; n < 4; ++n) {
         modes_[static_cast<size_t>(n)] =
-            switches(mode_names[n], modes[n].first, modes[n].second + ' ' + tr("With Ctrl for all rows."), n, 4);
+            switches(mode_names[n], modes[n].first, modes[n].second + ' ' + tr("With Ctrl for all rows."));
         connect(modes_[static_cast<size_t>(n)], &QToolButton::clicked, this, [this, n] {
             const auto mode = static_cast<WriteMode>(n);
             if (QApplication::keyboardModifiers() & Qt::ControlModifier)
@@ -204,19 +212,16 @@ void RidePanel::make_tools() {
                 work_.writing.set_mode(work_.ride_row(), mode);
         });
     }
-    ++row;
     int place = 0;
     const auto button = [&](const char* name, const QString& text, const QString& tip, auto work_done) {
+        if (place++ % 3 == 0) new_line();
         auto* b = new QPushButton(text);
         b->setObjectName(name);
         b->setToolTip(tip);
-        b->setFocusPolicy(Qt::NoFocus);
-        b->setFixedHeight(24);
-        b->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+        fits(b);
         b->setStyleSheet("padding: 0 2px;");
         connect(b, &QPushButton::clicked, this, work_done);
-        grid->addWidget(b, row + place / 3, place % 3 * 20, 1, 20);
-        ++place;
+        line->addWidget(b, 1);
         return b;
     };
     const auto menu = [&](const char* name, const QString& text, const QString& tip, QMenu* entries) {
@@ -241,19 +246,20 @@ void RidePanel::make_tools() {
         if (!active().curve().empty()) active().store({}, tr("clear"));
     });
     menu("rideMore", tr("More…"), tr("Copy, paste at a section, trim, faders over MIDI …"), make_more());
-    row += (place + 2) / 3;
-    bypass_ =
-        switches("rideBypass", tr("bypass"), tr("As if this row had no rides, to compare; with Ctrl all rows."), 0, 3);
+    line->addStretch(2);
+    new_line();
+    bypass_ = switches("rideBypass", tr("bypass"), tr("As if this row had no rides, to compare; with Ctrl all rows."));
     connect(bypass_, &QToolButton::clicked, this,
             [this] { bypass(QApplication::keyboardModifiers() & Qt::ControlModifier); });
-    family_ = switches("rideFamily", tr("family"), tr("This lane of all rows of the family."), 1, 3);
+    family_ = switches("rideFamily", tr("family"), tr("This lane of all rows of the family."));
     connect(family_, &QToolButton::clicked, this, [this](bool on) {
         Workspace::RideView view = work_.ride_view;
         view.family = on;
         work_.show_ride(std::move(view));
     });
-    all_ = switches("rideAll", tr("all rides"), tr("A list of every ride in the session."), 2, 3);
+    all_ = switches("rideAll", tr("all rides"), tr("A list of every ride in the session."));
     connect(all_, &QToolButton::clicked, this, [this](bool on) { show_list(on); });
+    column->addStretch();
 }
 
 QMenu* RidePanel::make_shapes() {

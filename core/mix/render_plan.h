@@ -44,7 +44,6 @@ Curve gate_of(const Curve& mute);
 struct PlanTrack : RowGains {
     TrackId id = 0;
     Band part = Band::all;  ///< a track whose low end is kept in the centre is two: `high`, and `low` right after it
-    int channels = 1;
     int64_t frames = 0;                     ///< of the source
     int64_t delay_samples = 0;              ///< whole ones; the rest is in the source
     double trim_gain = 1.0;                 ///< linear

@@ -61,13 +61,15 @@ Curve with_point_at(const Curve& curve, double time_s, double tolerance) {
     const double start = from.time_s, end = at->time_s;
     Curve lines{{from}};
     lines.points.back().segment = Segment::line;
-    constexpr int parts = 256;
-    for (int n = 1; n < parts; ++n) {
-        const double t = start + (end - start) * n / parts;
-        if (lines.points.back().time_s < time_s && t >= time_s)
-            lines.points.push_back({time_s, curve.value_at(time_s), Segment::line, 0.5, true});
-        if (t != time_s) lines.points.push_back({t, curve.value_at(t)});
-    }
+    // Even steps, and towards a start that is infinitely steep (bend below 0) ever smaller ones.
+    std::vector<double> times{time_s};
+    for (int n = 1; n < 256; ++n) times.push_back(start + (end - start) * n / 256.0);
+    for (int n = 1; n < 400 && from.segment == Segment::bend && from.bend < 0.0; ++n)
+        times.push_back(start + (end - start) * std::exp2(-n / 8.0));
+    std::sort(times.begin(), times.end());
+    for (const double t : times)
+        if (t > lines.points.back().time_s && t < end)
+            lines.points.push_back({t, curve.value_at(t), Segment::line, 0.5, t == time_s});
     lines.points.push_back(*at);
     lines = thinned(lines, tolerance / 2.0);
     for (RidePoint& p : lines.points)

@@ -353,7 +353,7 @@ TEST(MixPeaks, of_one_plan_after_another_are_those_of_full_rendering_to_the_bit)
         for (int p = 0; p < 5; ++p) c.insert({1.6 * uniform(random), -12.0 + 18.0 * uniform(random)});
         return std::make_shared<const Curve>(c);
     };
-    for (int round = 0; round < 150; ++round) {
+    for (int round = 0; round < 220; ++round) {
         const auto any = static_cast<size_t>(uniform(random) * 5.999);
         const double u = uniform(random);
         if (u < 0.35)
@@ -365,15 +365,32 @@ TEST(MixPeaks, of_one_plan_after_another_are_those_of_full_rendering_to_the_bit)
             mix.change(any, [&](Track& t) { t.mute = !t.mute; });
         else if (u < 0.56)
             mix.change(any, [&](Track& t) { t.fader_db = silence_db; });
-        else if (u < 0.62)
-            mix.change(any,
-                       [&](Track& t) { t.rides[Parameter::level] = uniform(random) < 0.4 ? nullptr : random_ride(); });
-        else if (u < 0.7)
+        else if (u < 0.66) {
+            // Any parameter of any row is ridden, or not any more.
+            const TrackId rows[] = {mix.id(any), mix.id(any), bus, upper, group, main_output};
+            const TrackId row = rows[static_cast<size_t>(uniform(random) * 5.999)];
+            const auto p = static_cast<Parameter>(static_cast<int>(uniform(random) * 4.999));
+            const ParameterInfo& info = info_of(p);
+            Curve c;
+            for (int n = 0; n < 5 && uniform(random) < 0.9; ++n) {
+                RidePoint point{1.6 * uniform(random),
+                                std::max(info.low, -20.0) +
+                                    (std::min(info.high, 6.0) - std::max(info.low, -20.0)) * uniform(random)};
+                point.segment = static_cast<Segment>(static_cast<int>(uniform(random) * 3.999));
+                c.insert(point);
+            }
+            if (can_be_ridden(mix.session.row_kind(row), p))
+                mix.session = with_ride(mix.session, row, p, uniform(random) < 0.4 ? Curve{} : c);
+        } else if (u < 0.68)
+            mix.session.rides_bypassed = uniform(random) < 0.3;
+        else if (u < 0.72)
+            mix.session = with_bus(mix.session, bus, [&](Bus& b) { b.width = 2.0 * uniform(random); });
+        else if (u < 0.75)
             mix.session = with_bus(mix.session, bus, [&](Bus& b) {
                 b.fader_db = -6.0 * uniform(random),
                 b.rides[Parameter::level] = uniform(random) < 0.5 ? nullptr : random_ride();
             });
-        else if (u < 0.76)
+        else if (u < 0.77)
             mix.session = with_group(mix.session, group, [&](ControlGroup& g) { g.fader_db = -9.0 * uniform(random); });
         else if (u < 0.8)
             mix.session = with_bus(mix.session, upper, [&](Bus& b) { b.mute = !b.mute, b.pan = uniform(random); });

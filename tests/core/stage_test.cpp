@@ -176,7 +176,8 @@ TEST(Checks, tell_what_keeps_a_mix_from_mastering) {
     mix.change(0, [](Track& t) { t.fader_db = 6.0, t.mute = false; });
     const auto run = [&](const std::vector<MissingFile>& missing) {
         const PlanPtr plan = mix.plan();
-        return check_handoff(mix.session, *plan, measure_mix(plan).value().measurement, missing);
+        const auto measured = measure_mix(plan).value();
+        return check_handoff({mix.session, *plan, measured, missing, {}, false, {}});
     };
     const auto passed = [](const std::vector<Check>& checks, const std::string& id) {
         for (const Check& c : checks)
