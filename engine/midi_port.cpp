@@ -94,7 +94,10 @@ Result<std::shared_ptr<MidiPort>> open_midi(const std::string& name) {
             port->out = client<RtMidiOut>(api);
             // Both ways of a device mostly bear one name; else the first that begins like it.
             auto back = place_of(*port->out, name);
-            const std::string stem = name.substr(0, name.find(':'));
+            std::string stem = name.substr(0, name.find(':'));
+            // JACK numbers clients of one name: "box-01".
+            if (const size_t dash = stem.rfind('-'); dash != std::string::npos && stem.size() == dash + 3)
+                stem.resize(dash);
             for (unsigned n = 0; !back && n < port->out->getPortCount(); ++n)
                 if (port->out->getPortName(n).starts_with(stem)) back = n;
             if (back)

@@ -43,7 +43,7 @@ ComparePanel::ComparePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
         row->addWidget(b);
         return b;
     };
-    hear_ = button("compareHear", tr("Hear it"), tr("In the mix's place, and back. (F6; Shift+F6 goes on to the next)"),
+    hear_ = button("compareHear", tr("Hear it"), tr("In the mix's place, and back. (F6; Ctrl+F6 goes on to the next)"),
                    [this] {
                        const auto n = chosen();
                        work_.comparison.hear(n == work_.comparison.heard() ? std::nullopt : n);

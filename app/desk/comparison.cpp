@@ -27,7 +27,8 @@ std::optional<double> Comparison::match_db(size_t n) const {
     if (!k || !k->material || !figures || !figures->measurement.integrated_lufs) return std::nullopt;
     const Measurement& m = k->material->measurement;
     if (!m.integrated_lufs) return std::nullopt;
-    return std::min(*figures->measurement.integrated_lufs - *m.integrated_lufs, -m.true_peak_dbtp.value_or(0.0));
+    return std::min(*figures->measurement.integrated_lufs - *m.integrated_lufs,
+                    std::max(0.0, -m.true_peak_dbtp.value_or(0.0)));
 }
 
 void Comparison::want(bool wanted) {
@@ -139,7 +140,8 @@ void Comparison::add_print(const fs::path& file, const Measurement& m, const QSt
 void Comparison::set_note(size_t n, const QString& note) {
     Session next = document_.session();
     next.recordings[n].note = note.toStdString();
-    document_.edit(tr("Note to %1").arg(QString::fromStdString(next.recordings[n].name)), std::move(next));
+    const QString name = tr("Note to %1").arg(QString::fromStdString(next.recordings[n].name));
+    document_.edit(name, std::move(next));
 }
 
 void Comparison::remove(size_t n) {

@@ -22,8 +22,8 @@ class Comparison : public QObject {
         QString trouble;
     };
     const Known* known(size_t n) const;
-    /// dB that bring a recording to the mix's integrated loudness; at most so much that it does not clip.  Absent while
-    /// one of the two is not known.
+    /// dB that bring a recording to the mix's integrated loudness; turned up only as far as it does not clip.  Absent
+    /// while one of the two is not known.
     std::optional<double> match_db(size_t n) const;
 
     /// Hears a recording in the mix's place; none: the mix.

@@ -102,6 +102,7 @@ double FaderLink::position(const Target& t) const {
 
 void FaderLink::receive(const MidiBytes& bytes) {
     if (const auto touch = FaderMidiReader::touch(bytes)) {
+        flush_coarse();
         touched_[touch->fader] = touch->on;
         // Which target it is depends on what the fader speaks: the one that was heard last.
         for (const auto& [address, heard] : heard_) {
@@ -116,7 +117,29 @@ void FaderLink::receive(const MidiBytes& bytes) {
         if (touch->on) gesture_ = work_.document.new_gesture();
         return;
     }
-    if (const auto move = reader_.move(bytes)) moved(*move);
+    const auto move = reader_.move(bytes);
+    if (!move) return;
+    const FaderAddress& a = move->address;
+    if (a.speech == FaderSpeech::control_14) {
+        pairs_.insert(a);
+        coarse_.reset();
+    } else {
+        flush_coarse();
+        if (a.speech == FaderSpeech::control_7 && pairs_.contains({FaderSpeech::control_14, a.channel, a.control})) {
+            coarse_ = move;  // its fine half comes next
+            return;
+        }
+    }
+    moved(*move);
+}
+
+/// A coarse half that no fine one followed: the control is none of a pair any more.
+void FaderLink::flush_coarse() {
+    if (!coarse_) return;
+    const FaderMove move = *coarse_;
+    coarse_.reset();
+    pairs_.erase({FaderSpeech::control_14, move.address.channel, move.address.control});
+    moved(move);
 }
 
 void FaderLink::moved(const FaderMove& move) {
@@ -135,13 +158,6 @@ void FaderLink::moved(const FaderMove& move) {
             learned_[address] = own->second;
             learned_.erase(own);
         }
-        heard_.erase(coarse);
-        heard_[address];
-    } else if (address.speech == FaderSpeech::control_7 &&
-               heard_.contains({FaderSpeech::control_14, address.channel, address.control}) &&
-               !learned_.contains(address) &&
-               heard_[{FaderSpeech::control_14, address.channel, address.control}].position >= 0.0) {
-        return;  // the coarse half of a pair
     }
     heard_[address].position = move.position;
     const auto at = target(address);

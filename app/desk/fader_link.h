@@ -1,6 +1,8 @@
 // Faders over MIDI: a device's moves become moves of rows, and its motors follow them.
 #pragma once
 
+#include <set>
+
 #include "app/desk/writing.h"
 #include "engine/fader_box.h"
 
@@ -46,6 +48,7 @@ class FaderLink : public QObject {
   private:
     void receive(const MidiBytes& bytes);
     void moved(const FaderMove& move);
+    void flush_coarse();
     void set(const Target& target, double position);
     void tell_motors();
 
@@ -59,6 +62,8 @@ class FaderLink : public QObject {
     struct Heard {
         double position = -1.0;  ///< what the device was told or said last
     };
+    std::set<FaderAddress> pairs_;         ///< controls that came with fine halves
+    std::optional<FaderMove> coarse_;      ///< the coarse half of such a pair, until the next message
     std::map<FaderAddress, Heard> heard_;  ///< faders that have moved: their motors are told
     std::map<int, bool> touched_;          ///< by fader number, when the device tells
     int bank_ = 0;

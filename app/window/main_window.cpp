@@ -229,7 +229,7 @@ void MainWindow::make_actions() {
     make_balance_actions();
     add("compare", tr("Compare: the mix, and the print or reference heard last"), Qt::Key_F6,
         [this] { work_.comparison.toggle(); });
-    add("compareNext", tr("Compare: on to the next print or reference"), QKeySequence("Shift+F6"),
+    add("compareNext", tr("Compare: on to the next print or reference"), QKeySequence("Ctrl+F6"),
         [this] { work_.comparison.next(); });
     add("faderBoxAction", tr("Simulated fader box"), QKeySequence("Shift+B"),
         [this] { FaderBoxWindow::show_for(work_, this); });

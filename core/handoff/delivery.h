@@ -39,7 +39,7 @@ struct Delivery {
 
 enum class Proof {
     same,   ///< every sample of the file is the one that was rendered
-    alike,  ///< a lossy file: length and level are what was rendered
+    alike,  ///< a lossy file: its length, and its power to 3 dB, are what was rendered
     differs
 };
 

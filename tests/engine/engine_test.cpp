@@ -2,8 +2,10 @@
 #include "engine/engine.h"
 
 #include <chrono>
+#include <mutex>
 #include <thread>
 
+#include "engine/fader_box.h"
 #include "engine/meter_board.h"
 #include "tests/support/sounds.h"
 
@@ -245,6 +247,48 @@ TEST(MeterBar, falls_20_dB_in_1_7_s_holds_and_latches) {  // fall: IEC 60268-18 
     EXPECT_FALSE(bar.clipped);
 }
 
+/// A fader box on a real port of the server, heard through another: the same bytes both ways.
+void through_jack_midi() {
+    const auto made = make_midi("paper box");
+    ASSERT_TRUE(made) << (made ? "" : made.error().text());
+    FaderBox box(*made);
+    std::string name;
+    for (const std::string& found : midi_inputs())
+        if (found.find("paper box") != std::string::npos) name = found;
+    ASSERT_FALSE(name.empty());
+    const auto opened = open_midi(name);
+    ASSERT_TRUE(opened) << (opened ? "" : opened.error().text());
+    std::mutex mutex;
+    std::vector<MidiBytes> heard;
+    (*opened)->on_message([&](const MidiBytes& bytes) {
+        std::scoped_lock lock(mutex);
+        heard.push_back(bytes);
+    });
+    const auto wait = [](const std::function<bool()>& done) {
+        for (int n = 0; n < 400 && !done(); ++n) std::this_thread::sleep_for(std::chrono::milliseconds(5));
+        return done();
+    };
+    box.touch(2);
+    for (int n = 1; n <= 20; ++n) box.move(2, n / 20.0);
+    box.release(2);
+    EXPECT_TRUE(wait([&] {
+        std::scoped_lock lock(mutex);
+        return heard.size() == 22;
+    }));
+    FaderMidiReader reader;
+    std::scoped_lock lock(mutex);
+    ASSERT_EQ(heard.size(), 22u);
+    EXPECT_TRUE(FaderMidiReader::touch(heard.front())->on);
+    for (size_t n = 1; n <= 20; ++n) EXPECT_NEAR(reader.move(heard[n])->position, static_cast<double>(n) / 20.0, 1e-4);
+    EXPECT_FALSE(FaderMidiReader::touch(heard.back())->on);
+    // And its motor follows.
+    for (const MidiBytes& bytes : fader_bytes(FaderBox::address(FaderSpeech::pitch_bend, 2), 0.25))
+        (*opened)->send(bytes);
+    EXPECT_TRUE(wait([&] { return std::fabs(box.position(2) - 0.25) < 1e-3; }));
+    EXPECT_FALSE(open_midi("no such box"));
+    (*opened)->on_message({});
+}
+
 TEST(Jack, dummy_server_is_a_device_like_any_other) {
     int status = 0;
     output_of("command -v jackd >/dev/null", &status);
@@ -283,6 +327,7 @@ TEST(Jack, dummy_server_is_a_device_like_any_other) {
         Engine second;
         EXPECT_FALSE(second.open(name, 44100, 256));
         EXPECT_EQ(second.device()->name(), simulated_device);
+        through_jack_midi();
         // The server dies under a playing engine.
         kill(server, SIGKILL);
         std::optional<std::string> message;

@@ -1,0 +1,191 @@
+// Hand off and Compare: checks that lead to their place, exports that queue, the sheet, prints by one key.
+#include "app/compare/compare.h"
+#include "tests/app/window_fixture.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+
+class HandOffWindow : public Window {
+  protected:
+    void open_hand_off() {
+        import_all();
+        station(5);
+        settle();
+        find<QLineEdit>("exportFile")->setText(to_qt(folder / "out/boats mix.wav"));
+    }
+    void choose(const char* combo, const QString& text) {
+        auto* c = find<QComboBox>(combo);
+        const int n = c->findText(text, Qt::MatchStartsWith);
+        ASSERT_GE(n, 0) << text.toStdString();
+        c->setCurrentIndex(n);
+        emit c->activated(n);
+    }
+    void export_now() {
+        QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
+        wait_for([&] { return !work().exports.busy(); });
+    }
+    QString words() { return find<QLabel>("exportResult")->text(); }
+    QListWidgetItem* check(const QString& text) {
+        auto* list = find<QListWidget>("checks");
+        for (int n = 0; n < list->count(); ++n)
+            if (list->item(n)->text().contains(text)) return list->item(n);
+        return nullptr;
+    }
+};
+
+}  // namespace
+
+TEST_F(HandOffWindow, checks_are_current_and_lead_to_their_place) {
+    open_hand_off();
+    ASSERT_TRUE(check("nothing is muted"));
+    work().document.edit_tracks("Mute", {track(1).id}, [](Track& t) { t.mute = true; });
+    settle();
+    QListWidgetItem* muted = check("muted: 2 Pad");
+    ASSERT_TRUE(muted);
+    EXPECT_TRUE(muted->text().startsWith(QChar(0x2717)));
+    auto* list = find<QListWidget>("checks");
+    EXPECT_LT(list->row(muted), 8);  // what fails comes first
+    work().document.select_only(track(0).id);
+    list->setFocus();
+    list->setCurrentItem(muted);
+    QTest::keyClick(list, Qt::Key_Return);
+    EXPECT_EQ(work().document.focused(), track(1).id);
+    MonitorSettings m = work().player.monitor();
+    m.dim = true;
+    work().player.set_monitor(m);
+    EXPECT_TRUE(check("between the mix and your ears"));
+    // A place in the song: the peak.
+    QListWidgetItem* peak = check("the mix peaks at");
+    ASSERT_TRUE(peak);
+    list->setCurrentItem(peak);
+    work().player.locate(4.9);
+    QTest::keyClick(list, Qt::Key_Return);
+    EXPECT_NEAR(work().player.position_s(), std::max(0.0, work().mix.peak()->time_s - 1.0), 0.05);
+    // Another profile, other limits.
+    choose("checkProfile", "streaming demo");
+    EXPECT_EQ(session().hand_off.profile, HandOffProfile::streaming_demo);
+    settle();
+    EXPECT_TRUE(check("loudness"));
+    answers.numbers = {{0, -20.0}};
+    choose("checkProfile", "own limits");
+    EXPECT_EQ(session().hand_off.own.most_peak_dbfs, -20.0);
+    settle();
+    EXPECT_TRUE(check("20 dB are asked for"));
+}
+
+TEST_F(HandOffWindow, a_delivery_with_stems_sheet_and_notes_is_accepted_by_the_desk) {
+    open_hand_off();
+    auto* notes = find<QPlainTextEdit>("handOffNotes");
+    notes->setFocus();
+    QTest::keyClicks(notes, "soft bells");
+    EXPECT_EQ(session().hand_off.notes, "soft bells");
+    work().document.edit("Down", [&] {
+        Session s = session();
+        s.main_fader_db = -6.0;
+        return s;
+    }());
+    settle();
+    choose("exportWhat", "the mix and a stem of each track");
+    find<QCheckBox>("exportSheet")->setChecked(true);
+    export_now();
+    EXPECT_TRUE(words().contains("4 files are written")) << words().toStdString();
+    EXPECT_TRUE(words().contains("every sample is right"));
+    for (const char* name : {"boats mix.wav", "Untitled 01 1 Kick.wav", "Untitled sheet.pdf", "Untitled sheet.json",
+                             "Untitled sheet.txt", "Untitled checksums.sha256"})
+        EXPECT_TRUE(fs::exists(folder / "out" / name)) << name;
+    // The sheet reads as PDF; its text holds the notes.
+    std::ifstream pdf(folder / "out/Untitled sheet.pdf", std::ios::binary);
+    std::string head(5, ' ');
+    pdf.read(head.data(), 5);
+    EXPECT_EQ(head, "%PDF-");
+    std::ifstream text(folder / "out/Untitled sheet.txt");
+    EXPECT_NE(std::string((std::istreambuf_iterator<char>(text)), {}).find("soft bells"), std::string::npos);
+    int status = 1;
+    const std::string desk =
+        output_of("'" + std::string(ISOTONUS_DESK) + "' '" + (folder / "out").string() + "' 2>&1", &status);
+    EXPECT_EQ(status, 0) << desk;
+}
+
+TEST_F(HandOffWindow, exports_queue_while_work_goes_on_and_can_be_cancelled) {
+    open_hand_off();
+    for (const char* name : {"one.wav", "two.wav", "three.wav"}) {
+        find<QLineEdit>("exportFile")->setText(to_qt(folder / "out" / name));
+        QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
+    }
+    station(2);  // leaving the station stops nothing
+    wait_for([&] { return !work().exports.busy(); });
+    for (const char* name : {"one.wav", "two.wav", "three.wav"}) EXPECT_TRUE(fs::exists(folder / "out" / name)) << name;
+    station(5);
+    find<QLineEdit>("exportFile")->setText(to_qt(folder / "out/four.wav"));
+    QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
+    find<QLineEdit>("exportFile")->setText(to_qt(folder / "out/five.wav"));
+    QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
+    QTest::mouseClick(find<QPushButton>("cancelExport"), Qt::LeftButton);
+    wait_for([&] { return !work().exports.busy(); });
+    EXPECT_FALSE(fs::exists(folder / "out/five.wav"));
+    choose("exportFormat", "FLAC, 24");
+    EXPECT_TRUE(find<QLineEdit>("exportFile")->text().endsWith("five.flac"));
+    export_now();
+    EXPECT_TRUE(fs::exists(folder / "out/five.flac"));
+}
+
+TEST_F(HandOffWindow, a_print_is_compared_by_one_key_matched_and_without_a_gap) {
+    open_hand_off();
+    Session lower = session();
+    lower.main_fader_db = -9.0;
+    work().document.edit("Down", lower);
+    find<QCheckBox>("exportPrint")->setChecked(true);
+    export_now();
+    ASSERT_EQ(session().recordings.size(), 1u);
+    EXPECT_FALSE(session().recordings[0].made.empty());
+    // A reference 6 dB lower.
+    auto quiet = read(folder / "out/boats mix.wav");
+    for (float& x : quiet) x *= 0.5f;
+    answers.files = {write(folder / "reference.wav", quiet, 2)};
+    station(4);
+    QTest::mouseClick(find<QPushButton>("compareAdd"), Qt::LeftButton);
+    ASSERT_EQ(session().recordings.size(), 2u);
+    settle();
+    wait_for([&] { return work().comparison.match_db(0) && work().comparison.match_db(1); });
+    EXPECT_NEAR(*work().comparison.match_db(0), 0.0, 0.05);
+    EXPECT_NEAR(*work().comparison.match_db(1), 6.0, 0.05);
+    auto* table = find<QTableWidget>("compareTable");
+    EXPECT_EQ(table->rowCount(), 3);
+    work().player.toggle_playing();
+    wait_for([&] { return work().player.position_s() > 0.5; });
+    const int64_t late = work().player.engine().service().late_blocks;
+    double before_s = work().player.position_s();
+    QTest::keyClick(window.get(), Qt::Key_F6);
+    EXPECT_EQ(work().comparison.heard(), 0u);
+    EXPECT_TRUE(work().player.anything_on());  // the stripe warns
+    QTest::qWait(150);
+    EXPECT_GT(work().player.position_s(), before_s);  // from the same place on
+    QTest::keyClick(window.get(), Qt::Key_F6, Qt::ControlModifier);
+    EXPECT_EQ(work().comparison.heard(), 1u);
+    // Faders do not reach it.
+    Session s = session();
+    s.main_fader_db = silence_db;
+    work().document.edit("Down", s);
+    QTest::qWait(200);
+    EXPECT_GT(work().player.meters().main[0].level_db, -40.0);
+    work().document.undo();
+    QTest::keyClick(window.get(), Qt::Key_F6);
+    EXPECT_FALSE(work().comparison.heard());
+    EXPECT_EQ(work().player.engine().service().late_blocks, late);
+    work().player.stop();
+    // Notes, and off the list; a file that is gone is told.
+    table->setCurrentCell(1, 0);
+    answers.text = "too dull";
+    QTest::mouseClick(find<QPushButton>("compareNote"), Qt::LeftButton);
+    EXPECT_EQ(session().recordings[0].note, "too dull");
+    table->setCurrentCell(2, 0);
+    QTest::mouseClick(find<QPushButton>("compareRemove"), Qt::LeftButton);
+    EXPECT_EQ(session().recordings.size(), 1u);
+    EXPECT_TRUE(fs::exists(folder / "reference.wav"));
+    s = session();
+    s.recordings[0].file = "/nowhere/print.wav";
+    work().document.edit("Lose", s);
+    wait_for([&] { return table->item(1, 7)->text().contains("does not exist"); });
+}

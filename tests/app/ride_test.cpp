@@ -1,0 +1,346 @@
+// Ride by mouse and keys, and writing live: from a fader on the screen and from the simulated box, through MIDI bytes.
+#include "app/ride/ride.h"
+
+#include "app/ride/fader_box_window.h"
+#include "tests/app/window_fixture.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+
+class RideWindow : public Window {
+  protected:
+    RideEditor* editor() { return find<RideEditor>("rideEditor"); }
+    const Curve& curve(size_t n, Parameter p = Parameter::level) {
+        static const Curve none;
+        const CurvePtr& c = track(n).rides[p];
+        return c ? *c : none;
+    }
+    void click(const char* button) { QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton); }
+    void trigger(const char* action) { find<QAction>(action)->trigger(); }
+    void open_ride(size_t n) {
+        import_all();
+        station(3);
+        work().document.select_only(track(n).id);
+        QTest::qWait(20);
+    }
+    QPoint at(double time_s, double value) { return editor()->place_of(time_s, value).toPoint(); }
+    void draw(std::initializer_list<std::pair<double, double>> points) {
+        for (const auto& [t, v] : points) QTest::mouseClick(editor(), Qt::LeftButton, Qt::NoModifier, at(t, v));
+    }
+    /// Marks a stretch in the strip above the curve.
+    void mark(double from_s, double to_s) {
+        drag(editor(), QPoint(at(from_s, 0).x(), 4), QPoint(at(to_s, 0).x(), 4));
+        ASSERT_TRUE(editor()->range());
+        EXPECT_NEAR(editor()->range()->from_s, from_s, 0.02);
+        EXPECT_NEAR(editor()->range()->to_s, to_s, 0.02);
+    }
+    /// Plays until a place in the song.
+    void play_to(double time_s) {
+        if (!work().player.playing()) work().player.toggle_playing();
+        wait_for([&] { return work().player.position_s() >= time_s; });
+    }
+    void stop() {
+        work().player.stop();
+        wait_for([&] { return !work().player.playing(); });
+        QTest::qWait(40);
+    }
+};
+
+}  // namespace
+
+TEST_F(RideWindow, every_parameter_has_its_lane_and_several_stand_open) {
+    open_ride(1);
+    click("ride_pan");
+    EXPECT_EQ(editor()->parameter(), Parameter::pan);
+    draw({{1.0, -0.5}, {3.0, 0.5}});
+    ASSERT_EQ(curve(1, Parameter::pan).points.size(), 2u);
+    EXPECT_NEAR(curve(1, Parameter::pan).value_at(1.0), -0.5, 0.03);
+    QTest::mouseClick(find<QToolButton>("ride_mute"), Qt::LeftButton, Qt::ControlModifier);
+    QTest::keyPress(window.get(), Qt::Key_Control);  // the application asks which keys are down
+    QTest::keyRelease(window.get(), Qt::Key_Control);
+    work().show_ride({Parameter::mute, {Parameter::pan, Parameter::mute}, false, {}});
+    auto* second = find<RideEditor>("rideEditor2");
+    EXPECT_EQ(second->parameter(), Parameter::mute);
+    QTest::mouseClick(second, Qt::LeftButton, Qt::NoModifier, second->place_of(2.0, 1.0).toPoint());
+    ASSERT_EQ(curve(1, Parameter::mute).points.size(), 1u);
+    EXPECT_EQ(curve(1, Parameter::mute).points[0].segment, Segment::step);
+    // All of them in a list; a choice there goes to the lane.
+    click("rideAll");
+    auto* list = find<QListWidget>("rideList");
+    ASSERT_EQ(list->count(), 2);
+    EXPECT_TRUE(list->item(1)->text().contains("mute"));
+    list->setCurrentRow(0);
+    QTest::keyClick(list, Qt::Key_Return);
+    EXPECT_EQ(editor()->parameter(), Parameter::pan);
+    EXPECT_FALSE(list->isVisible());
+    // The lane of the whole family.
+    work().document.edit_tracks("Family", {track(0).id, track(1).id}, [](Track& t) { t.family = Family::keys; });
+    click("rideFamily");
+    EXPECT_EQ(find<RideEditor>("rideEditor2")->row() + editor()->row(), track(0).id + track(1).id);
+}
+
+TEST_F(RideWindow, a_marked_stretch_is_raised_by_a_drag_copied_and_pasted) {
+    open_ride(2);
+    draw({{0.5, -6.0}, {3.5, -6.0}});
+    mark(1.0, 2.0);
+    drag(editor(), at(1.5, -6.0) + QPoint(0, -20), at(1.5, -3.0) + QPoint(0, -20));
+    EXPECT_NEAR(curve(2).value_at(1.5), -3.0, 0.4);
+    EXPECT_NEAR(curve(2).value_at(0.9), -6.0, 0.3);
+    EXPECT_NEAR(curve(2).value_at(2.1), -6.0, 0.3);
+    EXPECT_NEAR(curve(2).value_at(1.125), (curve(2).value_at(1.5) + curve(2).value_at(0.9)) / 2.0, 0.3);  // its edge
+    EXPECT_TRUE(work().document.undo_name().contains("a stretch"));
+    const double raised = curve(2).value_at(1.5);
+    editor()->setFocus();
+    QTest::keyClick(editor(), Qt::Key_C, Qt::ControlModifier);
+    work().player.locate(2.5);
+    QTest::qWait(30);
+    QTest::keyClick(editor(), Qt::Key_V, Qt::ControlModifier);
+    EXPECT_NEAR(curve(2).value_at(3.0), raised, 0.01);
+    EXPECT_NEAR(curve(2).value_at(1.5), raised, 0.01);
+    // Undo takes one gesture at a time.
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_NEAR(curve(2).value_at(3.0), -6.0, 0.3);
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_NEAR(curve(2).value_at(1.5), -6.0, 0.3);
+}
+
+TEST_F(RideWindow, points_are_lassoed_scaled_stretched_and_typed) {
+    open_ride(1);
+    draw({{0.5, 0.0}, {1.5, 6.0}, {2.5, -6.0}, {4.0, 0.0}});
+    editor()->setFocus();
+    // Around the two in the middle, Ctrl and Shift held.
+    const auto keys = Qt::ControlModifier | Qt::ShiftModifier;
+    QTest::mousePress(editor(), Qt::LeftButton, keys, at(1.0, 9.0));
+    for (const QPoint& p : {at(3.0, 9.0), at(3.0, -10.0), at(1.0, -10.0)}) {
+        QMouseEvent move(QEvent::MouseMove, p, editor()->mapToGlobal(p), Qt::NoButton, Qt::LeftButton, keys);
+        QApplication::sendEvent(editor(), &move);
+    }
+    QTest::mouseRelease(editor(), Qt::LeftButton, keys, at(1.0, -10.0));
+    EXPECT_EQ(editor()->selected_points(), (std::set<size_t>{1, 2}));
+    const double high = curve(1).points[1].value, low = curve(1).points[2].value;
+    QTest::keyClick(editor(), Qt::Key_Comma);
+    EXPECT_NEAR(curve(1).points[1].value - curve(1).points[2].value, (high - low) / 1.1, 1e-9);
+    const double length = curve(1).points[2].time_s - curve(1).points[1].time_s;
+    QTest::keyClick(editor(), Qt::Key_Greater, Qt::ShiftModifier);
+    EXPECT_NEAR(curve(1).points[2].time_s - curve(1).points[1].time_s, length * 1.1, 1e-9);
+    QTest::mouseClick(editor(), Qt::LeftButton, Qt::NoModifier,
+                      at(curve(1).points[0].time_s, curve(1).points[0].value));
+    answers.text = "0.25 −4.5";
+    QTest::keyClick(editor(), Qt::Key_Return);
+    EXPECT_NEAR(curve(1).points[0].time_s, 0.25, 1e-9);
+    EXPECT_NEAR(curve(1).points[0].value, -4.5, 1e-9);
+    answers.text = "0.25 loud";
+    QTest::keyClick(editor(), Qt::Key_Return);
+    EXPECT_EQ(answers.complaints.size(), 1);
+    // Near a section's edge a point snaps to it.
+    Session s = session();
+    s.sections = {{"one", 0.0, 0}, {"two", 3.0, 0}};
+    work().document.edit("Sections", s);
+    drag(editor(), at(curve(1).points[3].time_s, curve(1).points[3].value), at(3.0, 0.0) + QPoint(4, 0));
+    EXPECT_EQ(curve(1).points[3].time_s, 3.0);
+}
+
+TEST_F(RideWindow, ready_shapes_land_as_points) {
+    open_ride(1);
+    answers.numbers = {{0, 3.0}, {1, 5.0}, {2, 0.5}};
+    trigger("shapeFade");
+    EXPECT_EQ(curve(1).value_at(5.0), ride_min_db);
+    EXPECT_EQ(curve(1).value_at(2.9), 0.0);
+    click("rideClear");
+    mark(1.0, 3.0);
+    answers.numbers = {{0, 2.0}, {1, 0.2}};
+    trigger("shapeLift");
+    EXPECT_NEAR(curve(1).value_at(2.0), 2.0, 1e-9);
+    EXPECT_NEAR(curve(1).value_at(3.1), 0.0, 1e-9);
+    click("rideClear");
+    answers.choice = 0;  // the kick, which is struck twice a second
+    answers.numbers = {{0, 6.0}};
+    trigger("shapeDips");
+    EXPECT_NEAR(curve(1).value_at(1.51), -6.0, 0.01);
+    EXPECT_NEAR(curve(1).value_at(1.95), 0.0, 0.01);
+    click("rideClear");
+    mark(1.0, 3.0);
+    answers.numbers = {{0, 0.5}, {1, 4.0}};
+    trigger("shapeTremolo");
+    EXPECT_NEAR(curve(1).value_at(1.75), -4.0, 0.1);
+    click("rideClear");
+    mark(2.0, 2.5);
+    answers.numbers = {{0, 5.0}, {1, 50.0}};
+    trigger("shapeThrow");
+    EXPECT_NEAR(curve(1).value_at(2.25), 5.0, 0.01);
+    EXPECT_NEAR(curve(1).value_at(1.9), 0.0, 0.01);
+    // Trim of the whole ride, and bypass.
+    answers.numbers = {{0, -2.0}};
+    trigger("rideTrim");
+    EXPECT_NEAR(curve(1).value_at(2.25), 3.0, 0.01);
+    click("rideBypass");
+    EXPECT_TRUE(track(1).rides.bypassed);
+    EXPECT_FALSE(work().player.plan()->tracks[1].ridden());
+    click("rideBypass");
+    EXPECT_TRUE(work().player.plan()->tracks[1].ridden());
+    answers.numbers = {};
+    trigger("draftRest");
+    EXPECT_TRUE(work().document.undo_name().contains("draft of"));
+}
+
+TEST_F(RideWindow, the_main_output_and_buses_are_ridden_in_their_rows) {
+    import_all();
+    work().document.select({track(0).id, track(1).id}, track(0).id);
+    find<QAction>("makeBus")->trigger();
+    station(3);
+    const TrackId bus = session().buses[0].id;
+    QTest::qWait(30);
+    std::map<TrackId, RideLane*> lanes;
+    for (auto* lane : find("busBlock")->findChildren<RideLane*>()) lanes[lane->id()] = lane;
+    ASSERT_TRUE(lanes.contains(bus) && lanes.contains(main_output));
+    QTest::mouseClick(lanes[main_output], Qt::LeftButton);
+    EXPECT_EQ(editor()->row(), main_output);
+    draw({{1.0, -3.0}});
+    ASSERT_TRUE(session().main_rides[Parameter::level]);
+    QTest::mouseClick(lanes[bus], Qt::LeftButton);
+    draw({{1.0, -6.0}});
+    ASSERT_TRUE(session().find_bus(bus)->rides[Parameter::level]);
+    // The whole-song peak counts them at once.
+    settle();
+    const double with = *work().mix.peak()->dbfs;
+    work().document.undo();
+    work().document.undo();
+    settle();
+    EXPECT_GT(*work().mix.peak()->dbfs, with + 2.5);
+    // Enter in the lane trims the ride as a whole.
+    work().document.redo();
+    type(lanes[main_output], "-2");
+    EXPECT_NEAR(session().main_rides[Parameter::level]->points[0].value, -5.0, 0.3);
+}
+
+TEST_F(RideWindow, a_fader_held_while_the_song_plays_is_written_in_one_step) {
+    import_all();
+    station(2);
+    work().writing.set_mode(track(1).id, WriteMode::touch);
+    work().writing.return_s = 0.2;
+    auto* pad = lane(1);
+    const double fader = track(1).fader_db;
+    play_to(1.0);
+    QTest::mousePress(pad, Qt::LeftButton, Qt::NoModifier, QPoint(200, 18));
+    for (int n = 1; n <= 20; ++n) {
+        QMouseEvent move(QEvent::MouseMove, QPoint(200 - 2 * n, 18), pad->mapToGlobal(QPoint(200 - 2 * n, 18)),
+                         Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(pad, &move);
+        QTest::qWait(20);
+    }
+    EXPECT_TRUE(work().writing.held(track(1).id, Parameter::level));
+    const double down = work().writing.value_now(track(1).id, Parameter::level);
+    EXPECT_LT(down, -2.0);
+    EXPECT_FALSE(work().document.can_undo() && work().document.undo_name().contains("Write"));
+    QTest::mouseRelease(pad, Qt::LeftButton, Qt::NoModifier, QPoint(160, 18));
+    const double released_s = work().player.position_s();
+    play_to(released_s + 0.6);
+    stop();
+    ASSERT_TRUE(track(1).rides[Parameter::level]);
+    EXPECT_EQ(track(1).fader_db, fader);  // the fader itself stays
+    EXPECT_TRUE(work().document.undo_name().contains("Write level of 2 Pad"))
+        << work().document.undo_name().toStdString();
+    EXPECT_NEAR(curve(1).value_at(0.5), 0.0, 1e-9);
+    EXPECT_NEAR(curve(1).value_at(released_s - 0.03), down, 0.4);
+    EXPECT_NEAR(curve(1).value_at(released_s + 0.5), 0.0, 1e-6);  // back at the ride
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_FALSE(track(1).rides[Parameter::level]);
+    // In read the same gesture moves the fader.
+    work().writing.set_mode_for_all(WriteMode::read);
+    drag(pad, QPoint(200, 18), QPoint(160, 18));
+    EXPECT_LT(track(1).fader_db, fader);
+    EXPECT_FALSE(track(1).rides[Parameter::level]);
+}
+
+TEST_F(RideWindow, the_boxs_known_moves_are_written_through_midi_bytes) {
+    import_all();
+    station(3);
+    FaderBoxWindow* window_of_box = FaderBoxWindow::show_for(work(), window.get());
+    FaderBox& box = window_of_box->box();
+    QTest::qWait(80);
+    // Motors stand at the faders.
+    EXPECT_NEAR(box.position(0), fader_position(track(0).fader_db), 1e-3);
+    for (const FaderSpeech speech : {FaderSpeech::pitch_bend, FaderSpeech::control_14, FaderSpeech::control_7}) {
+        box.speak(speech);
+        work().player.locate(0.0);
+        work().writing.set_mode(track(0).id, WriteMode::latch);
+        QTest::qWait(60);
+        play_to(0.5);
+        // A known path: from 0 down 10 dB within a second.
+        std::vector<std::pair<double, double>> path;
+        box.touch(0);
+        for (int n = 0; n <= 25; ++n) {
+            const double db = -10.0 * n / 25.0;
+            box.move(0, fader_position(track(0).fader_db + db));
+            path.emplace_back(work().player.position_s(), db);
+            QTest::qWait(30);
+        }
+        box.release(0);
+        const double after_s = work().player.position_s();
+        play_to(after_s + 0.3);
+        stop();
+        const CurvePtr written = track(0).rides[Parameter::level];
+        ASSERT_TRUE(written);
+        // Within the tolerance, what one step of the speech is, and what it moves in a tick of the clock.
+        const double step = speech == FaderSpeech::control_7 ? 0.35 : 0.01;
+        for (const auto& [t, db] : path) EXPECT_NEAR(written->value_at(t + 1e-4), db, 0.1 + step + 0.45) << t;
+        EXPECT_NEAR(written->value_at(after_s + 0.1), -10.0, 0.1 + step);  // latched
+        EXPECT_LT(written->points.size(), 20u);                            // and thinned
+        EXPECT_EQ(track(0).fader_db, 0.0);
+        work().document.undo();
+        EXPECT_FALSE(track(0).rides[Parameter::level]);
+    }
+    // The motor follows the ride while it is read.
+    work().writing.set_mode_for_all(WriteMode::read);
+    work().document.edit("Ride", with_ride(session(), track(1).id, Parameter::level, {{{0.0, -6.0}}}));
+    QTest::qWait(100);
+    EXPECT_NEAR(box.position(1), fader_position(-6.0), 0.02);
+    // Without writing the fader itself moves, through the bytes all the same.
+    box.speak(FaderSpeech::pitch_bend);
+    QTest::qWait(80);
+    box.move(2, fader_position(0.0));
+    box.move(2, fader_position(-4.0));
+    EXPECT_NEAR(track(2).fader_db, -4.0, 0.05);
+}
+
+TEST_F(RideWindow, a_fader_is_learned_and_waits_until_it_meets_its_value) {
+    import_all();
+    station(3);
+    work().document.select_only(track(1).id);
+    auto [ours, device] = midi_pair();
+    work().faders.use(ours, "plain fader");  // no motors, no touch
+    click("ride_pan");
+    trigger("faderLearn");
+    EXPECT_TRUE(work().faders.learning());
+    const FaderAddress knob{FaderSpeech::control_7, 0, 20};
+    const auto send = [&, port = device](double position) {
+        for (const MidiBytes& bytes : fader_bytes(knob, position)) port->send(bytes);
+    };
+    send(0.1);
+    EXPECT_FALSE(work().faders.learning());
+    ASSERT_TRUE(work().faders.target(knob));
+    EXPECT_EQ(work().faders.target(knob)->parameter, Parameter::pan);
+    send(0.2);
+    EXPECT_EQ(track(1).pan, 0.0);  // it stands at the left, the pan in the centre: nothing jumps
+    send(0.45);
+    EXPECT_EQ(track(1).pan, 0.0);
+    send(0.55);
+    EXPECT_NEAR(track(1).pan, 0.1, 0.02);
+    send(0.9);
+    EXPECT_NEAR(track(1).pan, 0.8, 0.02);
+}
+
+TEST_F(RideWindow, a_touched_control_brings_its_lane_up) {
+    import_all();
+    station(2);
+    drag(lane(2), QPoint(lane(2)->width() - 120, 18), QPoint(lane(2)->width() - 100, 18));
+    EXPECT_EQ(work().ride_view.parameter, Parameter::pan);
+    EXPECT_EQ(work().ride_row(), track(2).id);
+    drag(find("mainFader"), QPoint(100, 18), QPoint(90, 18));
+    EXPECT_EQ(work().ride_row(), main_output);
+    station(3);
+    EXPECT_EQ(editor()->row(), main_output);
+    EXPECT_EQ(editor()->parameter(), Parameter::level);
+}
