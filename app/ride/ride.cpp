@@ -237,15 +237,15 @@ void RidePanel::make_tools() {
            [this] { active().toggle_locks(); });
     button("rideDraft", tr("Draft…"), tr("A first ride that brings every phrase to one level; points like any others."),
            [this] { draft(false); });
-    menu("rideShapes", tr("Shapes…"), tr("Fade-out, lift, dips at another track's hits, tremolo, throw."),
+    menu("rideShapes", tr("Shapes"), tr("Fade-out, lift, dips at another track's hits, tremolo, throw."),
          make_shapes());
     button("rideThin", tr("Thin"), tr("Takes away points that hardly move the ride."), [this] { active().thin(); });
-    button("rideOut", tr("CSV out…"), tr("The points as a table of seconds and values."), [this] { csv_out(); });
-    button("rideIn", tr("CSV in…"), tr("Points from a table of seconds and values."), [this] { csv_in(); });
+    button("rideOut", tr("CSV out"), tr("The points as a table of seconds and values."), [this] { csv_out(); });
+    button("rideIn", tr("CSV in"), tr("Points from a table of seconds and values."), [this] { csv_in(); });
     button("rideClear", tr("Clear"), tr("Takes the whole ride away; undo brings it back."), [this] {
         if (!active().curve().empty()) active().store({}, tr("clear"));
     });
-    menu("rideMore", tr("More…"), tr("Copy, paste at a section, trim, faders over MIDI …"), make_more());
+    menu("rideMore", tr("More"), tr("Copy, paste at a section, trim, faders over MIDI …"), make_more());
     line->addStretch(2);
     new_line();
     bypass_ = switches("rideBypass", tr("bypass"), tr("As if this row had no rides, to compare; with Ctrl all rows."));

@@ -269,7 +269,51 @@ void MixStereo(const float* HWY_RESTRICT in, size_t frames, double left, double 
     }
 }
 
-/// In: float or double.  `ride` has a gain for each sample, or is null.
+/// Indices that give each of the first lanes twice: 0 0 1 1 …
+template <class D>
+auto Pairs(D d) {
+    HWY_ALIGN int64_t index[hn::MaxLanes(D())] = {};
+    for (size_t k = 0; k < hn::Lanes(d); ++k) index[k] = static_cast<int64_t>(k / 2);
+    return hn::SetTableIndices(d, index);
+}
+
+void MixStereoRidden(const float* HWY_RESTRICT in, size_t frames, const double* HWY_RESTRICT ride, double left,
+                     double right, double* HWY_RESTRICT sum) {
+    const hn::ScalableTag<double> d;
+    const hn::Rebind<float, decltype(d)> f;
+    const size_t lanes = hn::Lanes(d), samples = 2 * frames;
+    size_t i = 0;
+    if (lanes >= 2) {  // a vector holds whole frames
+        const auto gain = hn::OddEven(hn::Set(d, right), hn::Set(d, left));
+        const auto pairs = Pairs(d);
+        for (; i / 2 + lanes <= frames; i += lanes) {
+            const auto x = hn::PromoteTo(d, hn::LoadU(f, in + i));
+            const auto g = hn::TableLookupLanes(hn::LoadU(d, ride + i / 2), pairs);
+            hn::StoreU(hn::Add(hn::LoadU(d, sum + i), hn::Mul(x, hn::Mul(gain, g))), d, sum + i);
+        }
+    }
+    for (; i < samples; i += 2) {
+        sum[i] += static_cast<double>(in[i]) * (left * ride[i / 2]);
+        sum[i + 1] += static_cast<double>(in[i + 1]) * (right * ride[i / 2]);
+    }
+}
+
+void Geometric(double base, double ratio, size_t count, double* out) {
+    constexpr size_t head = 16;
+    out[0] = base;
+    for (size_t have = 1; have < std::min(head, count); have *= 2, ratio *= ratio)
+        for (size_t k = 0; k < std::min(have, count - have); ++k) out[have + k] = out[k] * ratio;
+    if (count <= head) return;
+    const hn::ScalableTag<double> d;
+    const size_t lanes = hn::Lanes(d);
+    size_t k = head;
+    if (lanes <= head)
+        for (const auto step = hn::Set(d, ratio); k + lanes <= count; k += lanes)
+            hn::StoreU(hn::Mul(hn::LoadU(d, out + k - head), step), d, out + k);
+    for (; k < count; ++k) out[k] = out[k - head] * ratio;
+}
+
+/// In: float or double.  `ride` has a gain for each frame, or is null.
 template <class In>
 void MixMatrix(const In* HWY_RESTRICT in, size_t frames, const double* HWY_RESTRICT ride, const Matrix& m,
                double* HWY_RESTRICT sum) {
@@ -286,16 +330,17 @@ void MixMatrix(const In* HWY_RESTRICT in, size_t frames, const double* HWY_RESTR
             else
                 return hn::PromoteTo(d, hn::LoadU(narrow, in + at));
         };
-        for (; i + lanes <= samples; i += lanes) {
+        const auto pairs = Pairs(d);
+        for (; i / 2 + lanes <= frames; i += lanes) {
             const auto x = load(i), y = hn::Reverse2(d, x);
-            const auto g = ride ? hn::LoadU(d, ride + i) : hn::Set(d, 1.0);
+            const auto g = ride ? hn::TableLookupLanes(hn::LoadU(d, ride + i / 2), pairs) : hn::Set(d, 1.0);
             const auto moved = hn::Add(hn::Mul(x, hn::Mul(own, g)), hn::Mul(y, hn::Mul(other, g)));
             hn::StoreU(hn::Add(hn::LoadU(d, sum + i), moved), d, sum + i);
         }
     }
     for (; i < samples; i += 2) {
         const double x = static_cast<double>(in[i]), y = static_cast<double>(in[i + 1]);
-        const double g = ride ? ride[i] : 1.0;
+        const double g = ride ? ride[i / 2] : 1.0;
         sum[i] += x * (m.ll * g) + y * (m.lr * g);
         sum[i + 1] += y * (m.rr * g) + x * (m.rl * g);
     }
@@ -311,8 +356,8 @@ void MixMonoRidden(const float* HWY_RESTRICT in, size_t frames, const double* HW
                    double right, double* HWY_RESTRICT sum) {
     for (size_t i = 0; i < frames; ++i) {
         const double x = static_cast<double>(in[i]);
-        sum[2 * i] += x * (left * ride[2 * i]);
-        sum[2 * i + 1] += x * (right * ride[2 * i]);
+        sum[2 * i] += x * (left * ride[i]);
+        sum[2 * i + 1] += x * (right * ride[i]);
     }
 }
 
@@ -347,6 +392,8 @@ HWY_EXPORT(MixMono);
 HWY_EXPORT(MixMatrixOfFloats);
 HWY_EXPORT(MixMatrixOfDoubles);
 HWY_EXPORT(MixMonoRidden);
+HWY_EXPORT(MixStereoRidden);
+HWY_EXPORT(Geometric);
 HWY_EXPORT(ScaleToFloat);
 
 void unpack_s16(const int16_t* in, size_t samples, float* out) { HWY_DYNAMIC_DISPATCH(UnpackS16)(in, samples, out); }
@@ -377,6 +424,12 @@ void mix_matrix(const float* in, size_t frames, const double* ride, const Matrix
 }
 void mix_matrix(const double* in, size_t frames, const double* ride, const Matrix& m, double* sum) {
     HWY_DYNAMIC_DISPATCH(MixMatrixOfDoubles)(in, frames, ride, m, sum);
+}
+void mix_stereo_ridden(const float* in, size_t frames, const double* ride, double left, double right, double* sum) {
+    HWY_DYNAMIC_DISPATCH(MixStereoRidden)(in, frames, ride, left, right, sum);
+}
+void geometric(double base, double ratio, size_t count, double* out) {
+    HWY_DYNAMIC_DISPATCH(Geometric)(base, ratio, count, out);
 }
 void mix_mono_ridden(const float* in, size_t frames, const double* ride, double left, double right, double* sum) {
     HWY_DYNAMIC_DISPATCH(MixMonoRidden)(in, frames, ride, left, right, sum);

@@ -46,17 +46,23 @@ float fir_peak(const float* in, size_t samples, int channels, const float* h, in
 void mix_stereo(const float* in, size_t frames, double left, double right, double* sum);
 
 /// Stereo to stereo: sum[2i] += in[2i] * (ll g) + in[2i+1] * (lr g), sum[2i+1] += in[2i+1] * (rr g) + in[2i] * (rl g),
-/// products and sums in double; g is ride[2i] (each gain stands there twice), or 1 when ride is null.
+/// products and sums in double; g is ride[i], or 1 when ride is null.
 struct Matrix {
     double ll, lr, rl, rr;
 };
 void mix_matrix(const float* in, size_t frames, const double* ride, const Matrix& m, double* sum);
 void mix_matrix(const double* in, size_t frames, const double* ride, const Matrix& m, double* sum);
+/// The same without what crosses: lr and rl are 0.
+void mix_stereo_ridden(const float* in, size_t frames, const double* ride, double left, double right, double* sum);
 /// Mono with a ride, as above.
 void mix_mono_ridden(const float* in, size_t frames, const double* ride, double left, double right, double* sum);
 
 /// sum[2i] += in[i] * left, sum[2i+1] += in[i] * right, products and sums in double.
 void mix_mono(const float* in, size_t frames, double left, double right, double* sum);
+
+/// out[k] = base * ratio^k, for k = 0 … count - 1: the first 16 by doubling, then out[k] = out[k - 16] * ratio^16, so
+/// that what stands at k does not depend on the count.
+void geometric(double base, double ratio, size_t count, double* out);
 
 /// out = float(sum * gain)
 void scale_to_float(const double* sum, size_t samples, double gain, float* out);

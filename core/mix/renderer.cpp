@@ -13,7 +13,7 @@ Renderer::Renderer(PlanPtr plan)
       fades_(plan_->tracks.size()),
       bus_fades_(plan_->buses.size()),
       sums_((1 + plan_->buses.size()) * static_cast<size_t>(2 * part_frames)),
-      ride_(static_cast<size_t>(3 * part_frames)),
+      ride_(static_cast<size_t>(2 * part_frames)),
       whole_(static_cast<size_t>(2 * part_frames)) {}
 
 double Renderer::fade_left(const Fade& fade, int64_t frame) const {
@@ -102,12 +102,11 @@ void Renderer::take_over(const Renderer& previous, int64_t frame) {
     main_fade_ = fade_between(previous.main_gains_at(frame), main_gains_at(frame), frame);
 }
 
-/// Each gain twice, as stereo samples take it; null where nothing rides the level.
+/// A gain for each frame; null where nothing rides the level.
 const double* Renderer::rides(const RowGains& row, int64_t first, int64_t frames) {
     if (row.level_rides.empty() && row.gates.empty()) return nullptr;
-    double* const gains = ride_.data();
-    double* const one = gains + 2 * part_frames;
-    double* const all = gains + frames;
+    double* const all = ride_.data();
+    double* const one = all + part_frames;
     for (size_t n = 0; n < row.level_rides.size(); ++n) {
         level_ride_gains(*row.level_rides[n], plan_->sample_rate, first, frames, n == 0 ? all : one);
         for (int64_t i = 0; n > 0 && i < frames; ++i) all[i] *= one[i];
@@ -116,8 +115,7 @@ const double* Renderer::rides(const RowGains& row, int64_t first, int64_t frames
     for (const CurvePtr& gate : row.gates)
         for (int64_t i = 0; i < frames; ++i)
             all[i] *= gate->value_at(static_cast<double>(first + i) / plan_->sample_rate);
-    for (int64_t i = 0; i < frames; ++i) gains[2 * i] = gains[2 * i + 1] = all[i];
-    return gains;
+    return all;
 }
 
 /// Frame by frame, where gains fade or a place rides: gains * ride + residue * what is left of the fade.
@@ -127,7 +125,7 @@ void Renderer::move(const RowGains& row, double factor, const Fade& fade, const 
     Cells cells{row, static_cast<double>(plan_->sample_rate)};
     const bool placed = row.placed();
     for (int64_t i = 0; i < frames; ++i) {
-        const double gain = (ride ? ride[2 * i] : 1.0) * factor;
+        const double gain = (ride ? ride[i] : 1.0) * factor;
         const GainMatrix still = placed ? scaled(cells.at(first + i), row.level) : row.gains;
         const GainMatrix g = plus(scaled(still, gain), fade.residue, fade_left(fade, first + i));
         if (row.channels == 1) {
@@ -149,7 +147,9 @@ void Renderer::add_track(size_t track, int64_t first, int64_t frames, const floa
     if (t.placed() || fading(fades_[track], first))
         move(t, 1.0, fades_[track], ride, first, frames, in,
              [sum](int64_t i, double l, double r) { sum[2 * i] += l, sum[2 * i + 1] += r; });
-    else if (t.channels == 2 && (ride || !g.straight()))
+    else if (t.channels == 2 && ride && g.straight())
+        kernels::mix_stereo_ridden(in, count, ride, g.left_from_left, g.right_from_right, sum);
+    else if (t.channels == 2 && !g.straight())
         kernels::mix_matrix(in, count, ride,
                             {g.left_from_left, g.left_from_right, g.right_from_left, g.right_from_right}, sum);
     else if (t.channels == 2)

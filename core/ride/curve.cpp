@@ -2,7 +2,9 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
+#include "core/audio/kernels.h"
 #include "core/decibels.h"
 
 namespace isotonus {
@@ -56,17 +58,13 @@ int64_t frame_from(double time_s, double rate) {
     return frame;
 }
 
-/// base * ratio^k for k = 0 … count - 1; what stands at k does not depend on count.
-void geometric(double base, double ratio, int64_t count, double* out) {
-    out[0] = base;
-    for (int64_t have = 1; have < count; have *= 2, ratio *= ratio)
-        for (int64_t k = 0; k < std::min(have, count - have); ++k) out[have + k] = out[k] * ratio;
-}
+/// gain_from_db, faster.
+double gain_of(double db) { return std::exp(db * (std::numbers::ln10 / 20.0)); }
 
 }  // namespace
 
 void level_ride_gains(const Curve& curve, double rate, int64_t first, int64_t count, double* gains) {
-    constexpr int64_t cell = 128;
+    constexpr int64_t cell = 512;
     const auto& p = curve.points;
     const int64_t end = first + count;
     auto next = static_cast<size_t>(after(p, static_cast<double>(first) / rate) - p.begin());
@@ -77,29 +75,29 @@ void level_ride_gains(const Curve& curve, double rate, int64_t first, int64_t co
         double* const out = gains + (frame - first);
         const RidePoint* from = next > 0 ? &p[next - 1] : nullptr;
         if (!from || next == p.size() || from->segment == Segment::step) {
-            std::fill_n(out, stop - frame, gain_from_db(from ? from->value : p.empty() ? 0.0 : p[0].value));
+            std::fill_n(out, stop - frame, gain_of(from ? from->value : p.empty() ? 0.0 : p[0].value));
             frame = stop;
             continue;
         }
         const double length_s = p[next].time_s - from->time_s, rise = p[next].value - from->value;
         const auto exact = [&](int64_t at) {
             const double u = (static_cast<double>(at) / rate - from->time_s) / length_s;
-            return gain_from_db(from->value + rise * share_at(*from, u));
+            return gain_of(from->value + rise * share_at(*from, u));
         };
         if (from->segment != Segment::line) {
             for (; frame < stop; ++frame) gains[frame - first] = exact(frame);
             continue;
         }
-        const double ratio = gain_from_db(rise / length_s / rate);
+        const double ratio = gain_of(rise / length_s / rate);
         const int64_t begin = frame_from(from->time_s, rate);
         while (frame < stop) {
             const int64_t in_cell = ((frame % cell) + cell) % cell;
             const int64_t start = std::max(frame - in_cell, begin), until = std::min(frame - in_cell + cell, stop);
             if (start == frame) {
-                geometric(exact(start), ratio, until - start, gains + (frame - first));
+                kernels::geometric(exact(start), ratio, static_cast<size_t>(until - start), gains + (frame - first));
             } else {  // the block begins inside of a run
                 double run[cell];
-                geometric(exact(start), ratio, until - start, run);
+                kernels::geometric(exact(start), ratio, static_cast<size_t>(until - start), run);
                 std::copy(run + (frame - start), run + (until - start), gains + (frame - first));
             }
             frame = until;

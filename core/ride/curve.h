@@ -48,7 +48,7 @@ inline constexpr double ride_max_db = 12.0;
 double share_at(const RidePoint& from, double u);
 
 /// Linear gains of a level ride for `count` frames from `first_frame` on, at `sample_rate` Hz.
-/// A line is a geometric series, which is what linear in dB is, begun anew from the exact value at every 128th frame of
+/// A line is a geometric series, which is what linear in dB is, begun anew from the exact value at every 512th frame of
 /// the song and at the first frame of the segment; bends and S-shapes are computed frame by frame.  So the value of a
 /// frame does not depend on how the song is cut into blocks.
 void level_ride_gains(const Curve& curve, double sample_rate, int64_t first_frame, int64_t count, double* gains);

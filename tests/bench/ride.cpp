@@ -6,6 +6,7 @@
 #include <cmath>
 #include <map>
 
+#include "core/mix/draft_powers.h"
 #include "core/mix/mixdown.h"
 #include "core/ride/draft.h"
 #include "core/ride/thin.h"
@@ -59,9 +60,15 @@ int main(int argc, char** argv) {
     const double copying = seconds([&] { dense = Curve{std::vector<RidePoint>(dense.points)}; });
     fmt::print("thinning 100,000 points to {}: {:.1f} ms; copying them {:.1f} ms\n", left, 1e3 * thinning,
                1e3 * copying);
-    const Material& voice = *materials.begin()->second;
+    const PlanPtr plan = compile_plan(ridden, material);
     size_t drafted = 0;
-    const double drafting = seconds([&] { drafted = ride_draft(voice.hops.unweighted, 0.1, {}).points.size(); });
-    fmt::print("a draft of {:.0f} s: {:.2f} ms, {} points\n", voice.measurement.duration_s(), 1e3 * drafting, drafted);
+    const double drafting = seconds([&] {
+        const DraftPowers powers = draft_powers(*plan, plan->tracks[0].id);
+        DraftWish wish;
+        wish.above_rest_db = 0.0;
+        drafted = ride_draft(powers.heard, DraftPowers::hop_s, wish, {}, powers.rest).points.size();
+    });
+    fmt::print("a draft of {:.0f} s against {} tracks: {:.2f} ms, {} points\n", plan->duration_s(),
+               plan->tracks.size() - 1, 1e3 * drafting, drafted);
     return 0;
 }

@@ -111,13 +111,13 @@ TEST(Kernels, mixing_is_the_same_to_the_bit_whatever_the_length) {
         EXPECT_EQ(sum, expected);
         const kernels::Matrix m{0.7, -0.2, 0.1, 0.9};
         const std::vector<double> doubles(stereo.begin(), stereo.begin() + static_cast<std::ptrdiff_t>(2 * frames));
-        std::vector<double> ride(2 * frames), from_doubles = sum;
-        for (size_t i = 0; i < frames; ++i) ride[2 * i] = ride[2 * i + 1] = 0.3 + 0.001 * static_cast<double>(i);
+        std::vector<double> ride(frames), from_doubles = sum;
+        for (size_t i = 0; i < frames; ++i) ride[i] = 0.3 + 0.001 * static_cast<double>(i);
         for (const double* r : {static_cast<const double*>(nullptr), static_cast<const double*>(ride.data())}) {
             kernels::mix_matrix(stereo.data(), frames, r, m, sum.data());
             kernels::mix_matrix(doubles.data(), frames, r, m, from_doubles.data());
             for (size_t i = 0; i < frames; ++i) {
-                const double g = r ? r[2 * i] : 1.0, x = doubles[2 * i], y = doubles[2 * i + 1];
+                const double g = r ? r[i] : 1.0, x = doubles[2 * i], y = doubles[2 * i + 1];
                 expected[2 * i] += x * (m.ll * g) + y * (m.lr * g);
                 expected[2 * i + 1] += y * (m.rr * g) + x * (m.rl * g);
             }
@@ -126,10 +126,22 @@ TEST(Kernels, mixing_is_the_same_to_the_bit_whatever_the_length) {
         }
         kernels::mix_mono_ridden(mono.data(), frames, ride.data(), 0.6, 0.8, sum.data());
         for (size_t i = 0; i < frames; ++i) {
-            expected[2 * i] += static_cast<double>(mono[i]) * (0.6 * ride[2 * i]);
-            expected[2 * i + 1] += static_cast<double>(mono[i]) * (0.8 * ride[2 * i]);
+            expected[2 * i] += static_cast<double>(mono[i]) * (0.6 * ride[i]);
+            expected[2 * i + 1] += static_cast<double>(mono[i]) * (0.8 * ride[i]);
+        }
+        kernels::mix_stereo_ridden(stereo.data(), frames, ride.data(), 0.7, -0.3, sum.data());
+        for (size_t i = 0; i < frames; ++i) {
+            expected[2 * i] += static_cast<double>(stereo[2 * i]) * (0.7 * ride[i]);
+            expected[2 * i + 1] += static_cast<double>(stereo[2 * i + 1]) * (-0.3 * ride[i]);
         }
         EXPECT_EQ(sum, expected);
+        std::vector<double> series(frames), longer(frames + 37);
+        kernels::geometric(0.5, 1.001, frames, series.data());
+        kernels::geometric(0.5, 1.001, frames + 37, longer.data());
+        for (size_t i = 0; i < frames; ++i) {
+            ASSERT_EQ(series[i], longer[i]);
+            ASSERT_NEAR(series[i], 0.5 * std::pow(1.001, static_cast<double>(i)), 1e-13);
+        }
     }
 }
 
