@@ -201,6 +201,7 @@ void Desk::follow_session() {
 
 void Desk::rebuild() {
     const bool had_focus = qobject_cast<Lane*>(QApplication::focusWidget()) != nullptr;
+    work_.rows_changing = true;
     // A focused lane that is hidden would hand the focus, and with it the selection, to the next.
     if (QWidget* focused = QApplication::focusWidget(); focused && content_->isAncestorOf(focused))
         focused->clearFocus();
@@ -212,6 +213,7 @@ void Desk::rebuild() {
         item->widget()->deleteLater();
         delete item;
     }
+    work_.rows_changing = false;
     rows_.clear();
     folds_.clear();
     for (const auto& track : work_.document.session().tracks) {

@@ -166,7 +166,8 @@ bool Lane::eventFilter(QObject* watched, QEvent* event) {
 void Lane::enterEvent(QEnterEvent*) { emit work_.hint(sentence()); }
 
 void Lane::focusInEvent(QFocusEvent* event) {
-    if (event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason) select_row();
+    const bool by_tab = event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason;
+    if (by_tab && !work_.rows_changing) select_row();
     update();
 }
 

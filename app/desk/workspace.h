@@ -80,6 +80,9 @@ class Workspace : public QObject {
         emit panel_shown(on);
     }
 
+    /// Rows are being made anew: focus that wanders meanwhile chooses nothing.
+    bool rows_changing = false;
+
     /// Families that show as one row.
     bool folded(Family family) const { return folded_.contains(family); }
     void toggle_fold(Family family);

@@ -383,7 +383,7 @@ void HandOffPanel::show_queue() {
 void HandOffPanel::fill_ranges() {
     const int rate_before = std::max(0, rate_->currentIndex()), range_before = std::max(0, range_->currentIndex());
     rate_->clear();
-    rate_->addItem(tr("as the session, %1 kHz").arg(work_.document.session().sample_rate / 1000.0), 0);
+    rate_->addItem(tr("%1 kHz, as it is").arg(work_.document.session().sample_rate / 1000.0), 0);
     for (const int hz : {44100, 48000, 88200, 96000}) rate_->addItem(tr("%1 kHz").arg(hz / 1000.0), hz);
     rate_->setCurrentIndex(rate_before);
     range_->clear();

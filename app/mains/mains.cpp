@@ -208,6 +208,7 @@ QString Mains::warning() const {
     if (work_.player.hearing() == Player::Hearing::at_rest) on << tr("faders at rest (0)");
     if (work_.player.hearing() == Player::Hearing::track) on << tr("one track alone");
     if (work_.player.hearing() == Player::Hearing::under) on << tr("some rows alone");
+    if (work_.player.heard_compared()) on << tr("not the mix (F6)");
     if (!work_.player.listened().empty())
         on << (work_.player.listened_where() == Player::Listen::before_fader ? tr("before the fader")
                                                                              : tr("after the fader"));

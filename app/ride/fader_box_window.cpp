@@ -29,12 +29,12 @@ void BoxFader::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.fillRect(rect(), theme().ground);
     painter.setFont(lettering(11));
-    const int middle = 22;
+    const int middle = 18;
     for (const double db : {12.0, 6.0, 0.0, -6.0, -12.0, -24.0, -48.0}) {
         const int y = y_of(fader_position(db));
         painter.setPen(db == 0.0 ? theme().ink : theme().faint);
         painter.drawLine(middle - 4, y, middle + 4, y);
-        painter.drawText(QRect(middle + 10, y - 7, 30, 14), Qt::AlignVCenter, db_text(db, "", true).remove(".0"));
+        painter.drawText(QRect(middle + 18, y - 7, 26, 14), Qt::AlignVCenter, db_text(db, "", true).remove(".0"));
     }
     painter.setPen(theme().faint);
     painter.drawLine(middle, margin, middle, height() - margin);

@@ -94,7 +94,6 @@ void RideLane::paint(QPainter& painter, const QRect& clip) {
     const ParameterInfo& info = info_of(p);
     const double low = p == Parameter::level ? -30.0 : info.low, high = info.high, h = height() - 6.0;
     const auto y_of = [&](double v) { return 3.0 + h * (high - std::clamp(v, low, high)) / (high - low); };
-    painter.setRenderHint(QPainter::Antialiasing);
     painter.setBrush(Qt::NoBrush);
     if (curve) {
         const Bus* bus = work_.document.session().find_bus(id());
@@ -103,14 +102,11 @@ void RideLane::paint(QPainter& painter, const QRect& clip) {
                            : bus   ? theme().track_ink(bus->ink)
                            : group ? theme().track_ink(group->ink)
                                    : theme().ink;
-        painter.setPen(QPen(ink, 1.5, bypassed ? Qt::DashLine : Qt::SolidLine));
-        painter.drawPath(ride_path(*curve, info.rest, time, y_of));
+        paint_ride(painter, *curve, info.rest, time, QPen(ink, 1.5, bypassed ? Qt::DashLine : Qt::SolidLine), y_of);
     }
     if (const RideWriter* writer = work_.writing.writer(id(), p); writer && writer->any()) {
-        painter.setPen(QPen(theme().above, 1.8));
-        painter.drawPath(ride_path(writer->so_far(work_.player.position_s()), info.rest, time, y_of));
+        paint_ride(painter, writer->so_far(work_.player.position_s()), info.rest, time, QPen(theme().above, 1.8), y_of);
     }
-    painter.setRenderHint(QPainter::Antialiasing, false);
     QStringList words;
     for (const ParameterInfo& other : parameters())
         if ((*rides())[other.parameter] && (other.parameter != p || p != Parameter::level))

@@ -89,6 +89,36 @@ QPainterPath ride_path(const Curve& curve, double rest, const TimeRuler& time,
     return path;
 }
 
+void paint_ride(QPainter& painter, const Curve& curve, double rest, const TimeRuler& time, const QPen& pen,
+                const std::function<double(double)>& y_of) {
+    const auto& points = curve.points;
+    const auto before = [](const RidePoint& p, double t) { return p.time_s < t; };
+    const auto first = std::lower_bound(points.begin(), points.end(), time.from_s, before);
+    const auto last = std::lower_bound(first, points.end(), time.to_s, before);
+    if (static_cast<double>(last - first) * 4.0 < time.right - time.left) {
+        painter.setRenderHint(QPainter::Antialiasing);
+        painter.setPen(pen);
+        painter.drawPath(ride_path(curve, rest, time, y_of));
+        painter.setRenderHint(QPainter::Antialiasing, false);
+        return;
+    }
+    QPolygon line;
+    auto at = first;
+    for (int x = static_cast<int>(time.left); x <= static_cast<int>(time.right); ++x) {
+        double low = y_of(curve.value_at(time.time(x))), high = low;
+        for (const double until = time.time(x + 1.0); at != last && at->time_s < until; ++at) {
+            low = std::min(low, y_of(at->value));
+            high = std::max(high, y_of(at->value));
+        }
+        line << QPoint(x, static_cast<int>(std::lround(low)));
+        if (high - low > 1.0) line << QPoint(x, static_cast<int>(std::lround(high)));
+    }
+    QPen thin = pen;
+    thin.setWidth(1);
+    painter.setPen(thin);
+    painter.drawPolyline(line);
+}
+
 RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
@@ -609,9 +639,13 @@ void RideEditor::paint_points(QPainter& painter) {
     const QRect c = canvas();
     const Curve ride = curve();
     const TimeRuler ruler = time();
+    double drawn_x = -100.0;
     for (size_t i = 0; i < ride.points.size(); ++i) {
         if (ride.points[i].time_s < ruler.from_s || ride.points[i].time_s > ruler.to_s) continue;
         const QPointF p = place_of(ride.points[i].time_s, ride.points[i].value);
+        // Where they stand shoulder to shoulder, every few pixels one; a zoom shows the rest.
+        if (p.x() - drawn_x < 3.0 && !selected_.contains(i)) continue;
+        drawn_x = p.x();
         painter.setPen(QPen(theme().accent, 1.5));
         painter.setBrush(selected_.contains(i) ? theme().accent : theme().panel);
         if (ride.points[i].locked)  // a bar under it: it stays
@@ -647,16 +681,17 @@ void RideEditor::paintEvent(QPaintEvent* event) {
         painter.fillRect(marked, wash);
         painter.fillRect(QRectF(marked.left(), 2, marked.width(), 6), theme().accent);
     }
-    painter.setRenderHint(QPainter::Antialiasing);
     const Curve ride = curve();
     const RideWriter* writer = work_.writing.writer(row_, parameter_);
     const Rides& rides = *work_.document.session().rides_of(row_);
     const bool bypassed = rides.bypassed || work_.document.session().rides_bypassed;
     const auto y_of = [this](double value) { return place_of(0.0, value).y(); };
-    painter.setPen(QPen(ride.empty() || bypassed || writer ? theme().faint : theme().ink, 1.8,
-                        bypassed ? Qt::DashLine : Qt::SolidLine));
     painter.setBrush(Qt::NoBrush);
-    painter.drawPath(ride_path(ride, rest(), ruler, y_of));
+    paint_ride(painter, ride, rest(), ruler,
+               QPen(ride.empty() || bypassed || writer ? theme().faint : theme().ink, 1.8,
+                    bypassed ? Qt::DashLine : Qt::SolidLine),
+               y_of);
+    painter.setRenderHint(QPainter::Antialiasing);
     if (!writer) paint_points(painter);
     if (writer && writer->any()) {  // what is being written, in another ink
         const double now = work_.player.position_s();
@@ -668,8 +703,7 @@ void RideEditor::paintEvent(QPaintEvent* event) {
             if (part.to_s <= part.from_s) continue;
             part.left = ruler.place(part.from_s);
             part.right = ruler.place(part.to_s);
-            painter.setPen(QPen(theme().above, 2.4));
-            painter.drawPath(ride_path(written, rest(), part, y_of));
+            paint_ride(painter, written, rest(), part, QPen(theme().above, 2.4), y_of);
         }
     }
     painter.setRenderHint(QPainter::Antialiasing, false);

@@ -18,6 +18,10 @@ QString parameter_word(Parameter parameter);
 QPainterPath ride_path(const Curve& curve, double rest, const TimeRuler& time,
                        const std::function<double(double)>& y_of);
 
+/// Draws it; where points stand closer than pixels, as what each column reaches, in a thin line.
+void paint_ride(QPainter& painter, const Curve& curve, double rest, const TimeRuler& time, const QPen& pen,
+                const std::function<double(double)>& y_of);
+
 class RideEditor : public QWidget {
     Q_OBJECT
   public:

@@ -189,3 +189,57 @@ TEST_F(HandOffWindow, a_print_is_compared_by_one_key_matched_and_without_a_gap) 
     work().document.edit("Lose", s);
     wait_for([&] { return table->item(1, 7)->text().contains("does not exist"); });
 }
+
+TEST_F(HandOffWindow, from_a_folder_of_audio_to_a_delivery_that_the_desk_accepts) {
+    // The demo's audio as a folder it has never seen; every step is a gesture in the window.
+    QElapsedTimer clock;
+    clock.start();
+    int gestures = 0;
+    const auto did = [&gestures] { ++gestures; };
+    fs::create_directories(folder / "evening");
+    for (const auto& entry : fs::directory_iterator(demo_folder()))
+        if (entry.path().extension() != ".isotonus" && has_audio_extension(entry.path()))
+            fs::create_symlink(entry.path(), folder / "evening" / entry.path().filename());
+    drop({folder / "evening"}), did();
+    settle();
+    ASSERT_GE(session().tracks.size(), 16u);
+    // Gather: what can be put right is put right.
+    for (const auto& t : std::vector(session().tracks))
+        for (const Finding& f : work().materials.findings(*t))
+            if (f.remedy == Remedy::remove_offset) work().put_right(t->id, f), did();
+    settle();
+    // Stage, and a first balance: every fader to one level, then the voices up.
+    station(1), did();
+    QTest::mouseClick(find<QPushButton>("stageAll"), Qt::LeftButton), did();
+    station(2), did();
+    QTest::keyClick(window.get(), Qt::Key_A, Qt::ControlModifier), did();
+    type(lane(0), "-12"), did();
+    TrackId voice = 0;
+    for (const auto& t : session().tracks)
+        if (t->name.ends_with("Voice")) voice = t->id;
+    ASSERT_TRUE(voice);
+    work().document.select_only(voice), did();
+    type(window->desk().lane_of(voice), "-6"), did();
+    // Ride: a draft for the voice.
+    station(3), did();
+    EXPECT_EQ(work().document.focused(), voice);  // another station, the same rows
+    QTest::mouseClick(find<QPushButton>("rideDraft"), Qt::LeftButton), did();
+    ASSERT_TRUE(session().find(voice)->rides[Parameter::level]);
+    // Hand off: what fails is looked at, the main fader gives the headroom, and the folder leaves.
+    station(5), did();
+    settle();
+    if (*work().mix.peak()->dbfs > -3.5)
+        type(find<Lane>("mainFader"), db_text(-3.5 - *work().mix.peak()->dbfs, "")), did();
+    settle();
+    EXPECT_TRUE(check("dB are asked for")->text().startsWith(QChar(0x2713)));
+    find<QLineEdit>("exportFile")->setText(to_qt(folder / "out/evening mix.wav")), did();
+    choose("exportWhat", "the mix and a stem of each track"), did();
+    find<QCheckBox>("exportSheet")->click(), did();
+    export_now(), did();
+    int status = 1;
+    const std::string desk =
+        output_of("'" + std::string(ISOTONUS_DESK) + "' '" + (folder / "out").string() + "' 2>&1", &status);
+    EXPECT_EQ(status, 0) << desk;
+    std::printf("from a folder to an accepted delivery: %d gestures, %.1f s; %s", gestures,
+                static_cast<double>(clock.elapsed()) / 1e3, desk.c_str());
+}

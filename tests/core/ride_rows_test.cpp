@@ -39,7 +39,7 @@ class RiddenRows : public testing::Test {
 }  // namespace
 
 TEST_F(RiddenRows, pan_and_width_are_what_numpy_evaluates_at_every_sample) {
-    // Independent evaluation of docs/rides.md: the laws at every 32nd frame, straight between.
+    // Independent evaluation of what render_plan.h says: the laws at every 32nd frame, straight between.
     Mix mono = dc(1), stereo = dc(2);
     const Curve pan = line({{0.1, -1.0}, {0.4, 0.8, Segment::smooth}, {0.7, -0.3, Segment::step}, {0.9, 0.5}});
     const Curve width = line({{0.2, 0.0}, {0.8, 2.0}});

@@ -4,9 +4,11 @@
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QStyleFactory>
+#include <QTemporaryDir>
 #include <QTest>
 #include <cstdio>
 
+#include "app/ride/fader_box_window.h"
 #include "app/ride/ride.h"
 #include "app/stage/phase_dialog.h"
 #include "app/stage/sheet_dialog.h"
@@ -122,6 +124,34 @@ int main(int argc, char** argv) {
     QTest::qWait(1500);
     work.player.stop();
     all_stations(window, folder, "");
+    // Compare with a print of this mix, kept a little lower, and the fader box over the rides.
+    QTemporaryDir prints;
+    Delivery delivery;
+    delivery.folder = prints.path().toStdString();
+    delivery.session_name = "The paper-boat festival";
+    if (const auto report = deliver(work.player.plan(), work.document.session(), delivery))
+        work.comparison.add_print(report->files[0].file, report->files[0].measured, "2030-06-21 21:30",
+                                  "before the bells");
+    work.document.edit("Lower", [&] {
+        Session lower = work.document.session();
+        lower.main_fader_db = -2.0;
+        return lower;
+    }());
+    window.stations().choose(4);
+    settle(window);
+    QTest::qWait(400);
+    work.comparison.toggle();
+    shoot(window, folder, "13-compare");
+    work.comparison.toggle();
+    window.stations().choose(3);
+    work.show_ride({Parameter::level, {Parameter::level, Parameter::pan}, false, {}});
+    if (everything) shoot(window, folder, "ride-two-lanes");
+    auto* box = FaderBoxWindow::show_for(work, &window);
+    QTest::qWait(200);
+    box->grab().save(folder + "/14-fader-box.png");
+    box->close();
+    work.show_ride({});
+    for (int n = 0; n < 2; ++n) work.document.undo();
     // Balance with buses, a headroom plan, the field, and what covers the voice.
     const auto press = [&](const char* action) {
         window.findChild<QAction*>(action)->trigger();
