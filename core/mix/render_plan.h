@@ -44,7 +44,7 @@ Curve gate_of(const Curve& mute);
 struct PlanTrack : RowGains {
     TrackId id = 0;
     Band part = Band::all;  ///< a track whose low end is kept in the centre is two: `high`, and `low` right after it
-    int64_t frames = 0;                     ///< of the source
+    int64_t frames = 0;     ///< of the source
     int64_t delay_samples = 0;              ///< whole ones; the rest is in the source
     double trim_gain = 1.0;                 ///< linear
     double fader_gain = 1.0;                ///< linear, with its control groups; 0 when the track is not heard

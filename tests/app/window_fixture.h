@@ -46,7 +46,8 @@ struct Answers : Prompter {
     bool cancel_numbers = false;
     std::optional<std::vector<double>> ask_numbers(const QString&, const std::vector<Number>& given) override {
         std::vector<double> values;
-        for (const Number& n : given) values.push_back(numbers.contains(values.size()) ? numbers[values.size()] : n.value);
+        for (const Number& n : given)
+            values.push_back(numbers.contains(values.size()) ? numbers[values.size()] : n.value);
         return cancel_numbers ? std::nullopt : std::optional(values);
     }
     size_t choice = 0;
