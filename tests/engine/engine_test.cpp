@@ -98,6 +98,31 @@ TEST_F(ByHand, locates_and_stops_without_a_click) {
     EXPECT_EQ(heard.back(), 0.0f);
 }
 
+TEST_F(ByHand, changes_over_to_a_recording_without_a_gap) {
+    // As Compare does: both play along, and only the gains change.
+    Mix mix({write(folder / "mix.wav", std::vector<float>(400000, 0.5f), 2),
+             write(folder / "print.wav", std::vector<float>(400000, 0.25f), 2)});
+    const PlanPtr both = mix.plan();
+    const PlanPtr mix_alone = plan_of_tracks(*both, {mix.id(0)}), print_alone = plan_of_tracks(*both, {mix.id(1)});
+    engine.set_plan(mix_alone);
+    engine.play();
+    for (int n = 0; n < 4; ++n) block(256);
+    const int64_t before = engine.position();
+    std::vector<float> heard;
+    for (int n = 0; n < 8; ++n) {
+        if (n == 2) engine.set_plan(print_alone);
+        const auto out = block(256);
+        heard.insert(heard.end(), out.begin(), out.end());
+    }
+    EXPECT_EQ(engine.position(), before + 8 * 256);  // the song went on
+    EXPECT_EQ(heard[2 * 511], 0.5f);
+    EXPECT_EQ(heard.back(), 0.25f);
+    for (size_t i = 2; i < heard.size(); i += 2) {
+        ASSERT_GE(heard[i], 0.25f - 1e-6f);  // never quieter than the quieter of the two: no gap
+        ASSERT_LE(std::fabs(heard[i] - heard[i - 2]), 0.25f / 480.0f * 1.01f);  // and no click: 10 ms
+    }
+}
+
 TEST_F(ByHand, loops_between_its_ends) {
     Mix mix({write(folder / "ramp.wav", make(48000, 1, [](int64_t i, int) { return static_cast<double>(i) / 48000.0; }),
                    1)});
