@@ -539,10 +539,17 @@ void MainWindow::dropEvent(QDropEvent* event) {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
+    if (work_.exports.busy() &&
+        work_.prompter->ask(tr("An export is running"), tr("It is not finished. Leave, and write none of its files?"),
+                            tr("Leave"), {}) != Prompter::Answer::yes) {
+        event->ignore();
+        return;
+    }
     if (!files_.may_leave()) {
         event->ignore();
         return;
     }
+    work_.exports.cancel();
     work_.player.stop();
     work_.document.start_new();  // nothing is left to recover
     event->accept();

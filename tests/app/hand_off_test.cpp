@@ -131,6 +131,24 @@ TEST_F(HandOffWindow, exports_queue_while_work_goes_on_and_can_be_cancelled) {
     EXPECT_TRUE(fs::exists(folder / "out/five.flac"));
 }
 
+TEST_F(HandOffWindow, the_window_asks_before_it_leaves_an_export) {
+    // Long enough that it is still running when the window is closed.
+    write(folder / "long.wav", make(48000 * 120, 2, noise(9, 0.1)), 2);
+    drop({folder / "long.wav"});
+    settle();
+    station(5);
+    find<QLineEdit>("exportFile")->setText(to_qt(folder / "out/long.wav"));
+    QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
+    ASSERT_TRUE(work().exports.busy());
+    answers.answer = Prompter::Answer::cancel;
+    answers.asked = 0;
+    EXPECT_FALSE(window->close());
+    EXPECT_EQ(answers.asked, 1);
+    EXPECT_TRUE(window->isVisible());
+    wait_for([&] { return !work().exports.busy(); });
+    EXPECT_TRUE(fs::exists(folder / "out/long.wav"));
+}
+
 TEST_F(HandOffWindow, a_print_is_compared_by_one_key_and_matched) {
     open_hand_off();
     Session lower = session();
