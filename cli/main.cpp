@@ -355,7 +355,8 @@ struct DeliverOptions {
     std::string type = "wav", bits = "24", stems = "none", note;
     int rate = 0;
     double from_s = 0.0, to_s = -1.0;
-    bool before_main = false, tail = false, bext = false, force = false, sections = false, as_json = false;
+    bool before_main = false, tail = false, bext = false, force = false, sections = false, undithered = false,
+         as_json = false;
 };
 
 int deliver_all(const DeliverOptions& options) {
@@ -375,6 +376,7 @@ int deliver_all(const DeliverOptions& options) {
     d.stems_before_main = options.before_main;
     d.sample_rate = options.rate;
     d.tail = options.tail;
+    if (options.undithered) d.dither = Dither::none;
     d.bext = options.bext;
     d.overwrite = options.force;
     const std::time_t now = std::time(nullptr);
@@ -527,6 +529,7 @@ int main(int argc, char** argv) {
     deliver_verb->add_option("--to", delivery.to_s, "seconds")->check(CLI::NonNegativeNumber);
     deliver_verb->add_flag("--sections", delivery.sections, "each section by itself");
     deliver_verb->add_flag("--tail", delivery.tail, "go on until it is silent");
+    deliver_verb->add_flag("--no-dither", delivery.undithered, "16 and 24 bit rounded, without TPDF dither");
     deliver_verb->add_flag("--bext", delivery.bext, "Broadcast Wave");
     deliver_verb->add_flag("--force", delivery.force, "replace files that are there");
     deliver_verb->add_flag("--json", delivery.as_json, "the hand-off sheet on standard output");

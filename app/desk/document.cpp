@@ -11,7 +11,7 @@ namespace isotonus {
 Document::Document(QObject* parent) : QObject(parent), title_(tr("Untitled")) {
     aside_timer_.setSingleShot(true);
     aside_timer_.setInterval(2000);
-    connect(&aside_timer_, &QTimer::timeout, this, &Document::keep_aside);
+    connect(&aside_timer_, &QTimer::timeout, this, &Document::start_keeping_aside);
 }
 
 Document::~Document() { forget_aside(); }
@@ -146,16 +146,25 @@ fs::path place_file(const fs::path& aside) { return fs::path(aside).replace_exte
 
 }  // namespace
 
-void Document::keep_aside() {
+void Document::start_keeping_aside() {
     if (is_saved()) return;
-    const fs::path file = aside_file(getpid());
-    // A recovery that cannot be written must not disturb the work; the next edit tries again.
-    if (!write_session(session(), file)) return;
-    (void)write_whole(place_file(file), path_ ? path_->string() : std::string());
+    // Behind the work: a long session with many rides takes a while to write.
+    aside_pool_.start([now = session(), place = path_ ? path_->string() : std::string()] {
+        const fs::path file = aside_file(getpid());
+        // A recovery that cannot be written must not disturb the work; the next edit tries again.
+        if (!write_session(now, file)) return;
+        (void)write_whole(place_file(file), place);
+    });
+}
+
+void Document::keep_aside() {
+    start_keeping_aside();
+    aside_pool_.waitForDone();
 }
 
 void Document::forget_aside() {
     aside_timer_.stop();
+    aside_pool_.waitForDone();
     discard({aside_file(getpid()), std::nullopt});
 }
 

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QObject>
+#include <QThreadPool>
 #include <QTimer>
 #include <functional>
 #include <optional>
@@ -67,7 +68,7 @@ class Document : public QObject {
     static std::vector<Recovered> left_behind();
     static void discard(const Recovered& left);
     Result<void> recover(const Recovered& left);
-    void keep_aside();
+    void keep_aside();  ///< now, and waits until it is written
 
   signals:
     void session_changed();
@@ -76,6 +77,7 @@ class Document : public QObject {
 
   private:
     void changed();
+    void start_keeping_aside();
     void forget_aside();
 
     History history_;
@@ -85,6 +87,7 @@ class Document : public QObject {
     TrackId focused_ = 0;
     uint64_t last_gesture_ = 0;
     QTimer aside_timer_;
+    QThreadPool aside_pool_;
 };
 
 }  // namespace isotonus

@@ -3,6 +3,7 @@
 
 #include <QObject>
 #include <QThreadPool>
+#include <QVariantMap>
 #include <deque>
 
 #include "core/handoff/sheet.h"
@@ -33,6 +34,9 @@ class ExportQueue : public QObject {
     const QString& last_words() const { return words_; }
     /// Files of the sheet that a delivery writes beside its audio.
     static std::vector<fs::path> papers(const Delivery& delivery);
+
+    /// What the form for exports said last, by the names of its fields; it outlives the form.
+    QVariantMap form;
 
   signals:
     void changed();

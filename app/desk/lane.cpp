@@ -2,9 +2,11 @@
 
 #include <QApplication>
 #include <QKeyEvent>
-#include <QPainterPath>
 #include <cmath>
 #include <list>
+
+#include "app/style/columns.h"
+#include "core/ride/curve_walk.h"
 
 namespace isotonus {
 
@@ -225,7 +227,6 @@ const std::vector<float>& samples_of(const MaterialPtr& material, int64_t first,
 
 void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const MaterialPtr& material,
                     double shift_s, double gain, const TimeRuler& time, const QColor& colour) {
-    painter.setPen(colour);
     const LevelSummary& s = material->summary;
     const int rate = material->measurement.sample_rate;
     const size_t channels = static_cast<size_t>(s.channels);
@@ -235,8 +236,7 @@ void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, con
     };
     const QRect columns = area & clip;
     const double frames_a_pixel = (time.time(1.0) - time.time(0.0)) * rate;
-    QVector<QLine> lines;  // drawn at once: ten thousand calls a frame would be slow
-    lines.reserve(columns.width());
+    Columns lines(columns);
     if (frames_a_pixel >= 32.0) {
         for (int x = columns.left(); x <= columns.right(); ++x) {
             const auto [first, end] = blocks_of(x, s, rate, shift_s, time);
@@ -246,9 +246,9 @@ void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, con
                 low = std::min(low, s.low[i]);
                 high = std::max(high, s.high[i]);
             }
-            lines.append(QLine(x, y(high), x, y(low)));
+            lines.add(x, y(high), y(low));
         }
-        painter.drawLines(lines);
+        lines.paint(painter, colour);
         return;
     }
     const auto frame_at = [&](int x) { return static_cast<int64_t>(std::floor((time.time(x) - shift_s) * rate)); };
@@ -261,11 +261,12 @@ void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, con
             const auto to = static_cast<size_t>(frame_at(x + 1) - first + 1) * channels;  // touches the next column
             const auto [low, high] = std::minmax_element(samples.begin() + static_cast<std::ptrdiff_t>(from),
                                                          samples.begin() + static_cast<std::ptrdiff_t>(to));
-            lines.append(QLine(x, y(*high), x, y(*low)));
+            lines.add(x, y(*high), y(*low));
         }
-        painter.drawLines(lines);
+        lines.paint(painter, colour);
         return;
     }
+    painter.setPen(colour);
     for (size_t c = 0; c < channels; ++c) {  // sample by sample: a line through dots
         QPolygon line;
         for (int64_t i = 0; i < frames; ++i) {
@@ -281,23 +282,23 @@ void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, con
 
 void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& s, int rate,
                         double shift_s, double gain, const TimeRuler& time, const QColor& colour, const Curve* ride) {
-    painter.setPen(colour);
     const QRect columns = area & clip;
-    QVector<QLine> lines;
+    Columns lines(columns);
+    const Curve none;
+    CurveWalk walk(ride ? *ride : none);
+    const double gain_db = db_from_gain(gain) + aes17_db;
     for (int x = columns.left(); x <= columns.right(); ++x) {
         const auto [first, end] = blocks_of(x, s, rate, shift_s, time);
         if (first >= end) continue;
         double sum = 0.0;
         for (size_t i = static_cast<size_t>(first * s.channels); i < static_cast<size_t>(end * s.channels); ++i)
             sum += static_cast<double>(s.mean_square[i]);
-        double level =
-            db_from_power(sum / static_cast<double>((end - first) * s.channels)) + aes17_db + db_from_gain(gain);
-        if (ride) level += ride->value_at(time.time(x));
+        const double level = db_from_power(sum / static_cast<double>((end - first) * s.channels)) + gain_db +
+                             walk.value_at(time.time(x));
         const double share = std::clamp((level + 60.0) / 60.0, 0.0, 1.0);
-        if (share > 0.0)
-            lines.append(QLine(x, area.bottom(), x, area.bottom() - static_cast<int>(share * area.height())));
+        if (share > 0.0) lines.add(x, area.bottom(), area.bottom() - static_cast<int>(share * area.height()));
     }
-    painter.drawLines(lines);
+    lines.paint(painter, colour);
 }
 
 }  // namespace isotonus

@@ -122,11 +122,13 @@ const Audibility* MixWatch::audibility(TrackId id) const {
 }
 
 double MixWatch::excited() const {
-    const auto& tracks = player_.plan()->tracks;
-    if (tracks.empty()) return 1.0;
-    const auto known = std::count_if(tracks.begin(), tracks.end(),
-                                     [this](const PlanTrack& t) { return excitations_.contains(t.material); });
-    return static_cast<double>(known) / static_cast<double>(tracks.size());
+    int heard = 0, known = 0;
+    for (const PlanTrack& t : player_.plan()->tracks) {
+        if (!t.heard()) continue;
+        ++heard;
+        if (excitations_.contains(t.material)) ++known;
+    }
+    return heard == 0 ? 1.0 : static_cast<double>(known) / heard;
 }
 
 std::optional<double> MixWatch::bandwidth(const Track& track) const {
@@ -189,6 +191,12 @@ void MixWatch::hear() {
             if (std::exchange(hear_again_, false)) hear();
         });
     });
+}
+
+std::optional<Margins> MixWatch::margins(const RenderPlan& plan, TrackId id) const {
+    for (const PlanTrack& t : plan.tracks)
+        if (t.heard() && !excitations_.contains(t.material)) return std::nullopt;
+    return margins_of(plan, id, known_excitations(), listening_);
 }
 
 std::vector<std::vector<Cover>> MixWatch::covers(TrackId id) const {

@@ -36,8 +36,8 @@ class MixWatch : public QObject {
     void want_plan(bool wanted);
     const std::optional<HeadroomPlan>& headroom() const { return headroom_; }
 
-    /// Audibility follows every edit once somebody has asked for it; `excited` is how much of the tracks is known,
-    /// 0 … 1.
+    /// Audibility follows every edit once somebody has asked for it; `excited` is how much of the heard tracks is
+    /// known, 0 … 1.
     void want_audibility(bool wanted);
     bool audibility_wanted() const { return audibility_wanted_; }
     const Audibility* audibility(TrackId id) const;
@@ -46,6 +46,9 @@ class MixWatch : public QObject {
     std::optional<double> bandwidth(const Track& track) const;
     /// Who covers a track in each section (or in all of the song, when it has none); on the calling thread.
     std::vector<std::vector<Cover>> covers(TrackId id) const;
+    /// How far a track's bands lie over what covers them in a plan of the same sources; absent until all of its heard
+    /// tracks are known.
+    std::optional<Margins> margins(const RenderPlan& plan, TrackId id) const;
     void set_listening(const Listening& how);
 
   signals:

@@ -1,10 +1,12 @@
 #include "app/handoff/hand_off.h"
 
-#include <QCoreApplication>
+#include <QApplication>
 #include <QDateTime>
 #include <QGridLayout>
+#include <QPointer>
 #include <QScrollArea>
 #include <QScrollBar>
+#include <QThreadPool>
 #include <cmath>
 
 #include "core/stage/findings.h"
@@ -114,11 +116,33 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     file_->setText(to_qt(folder / (work_.document.name().toStdString() + " mix.wav")));
     work_.mix.want_figures(true);
     fill_ranges();
+    fill_form();
     show_checks();
     show_queue();
 }
 
-HandOffPanel::~HandOffPanel() { work_.mix.want_figures(false); }
+HandOffPanel::~HandOffPanel() {
+    keep_form();
+    work_.mix.want_figures(false);
+}
+
+void HandOffPanel::keep_form() {
+    QVariantMap& form = work_.exports.form;
+    for (const QComboBox* c : {what_, format_, rate_, range_}) form[c->objectName()] = c->currentText();
+    for (const QCheckBox* c : {before_main_, tail_, bext_, sheet_, print_, dither_})
+        form[c->objectName()] = c->isChecked();
+    for (const QLineEdit* e : {pattern_, file_}) form[e->objectName()] = e->text();
+    form["session"] = work_.document.name();
+}
+
+void HandOffPanel::fill_form() {
+    const QVariantMap& form = work_.exports.form;
+    if (form["session"] != work_.document.name()) return;  // of another song
+    for (QComboBox* c : {what_, format_, rate_, range_}) c->setCurrentText(form[c->objectName()].toString());
+    for (QCheckBox* c : {before_main_, tail_, bext_, sheet_, print_, dither_})
+        c->setChecked(form[c->objectName()].toBool());
+    for (QLineEdit* e : {pattern_, file_}) e->setText(form[e->objectName()].toString());
+}
 
 QWidget* HandOffPanel::make_checks() {
     auto* box = new QWidget;
@@ -204,9 +228,9 @@ QWidget* HandOffPanel::make_form() {
         tr("Names of the stems. {session} {part} {number} {section} {date} {rate} {bits} stand for what they say."));
     field(tr("Stem names"), pattern_, pattern_);
     format_ = combo("exportFormat");
-    format_->addItems({tr("WAV, 24 bit"), tr("WAV, 16 bit with dither"), tr("WAV, 32 bit float"), tr("AIFF, 24 bit"),
-                       tr("AIFF, 16 bit with dither"), tr("FLAC, 24 bit"), tr("FLAC, 16 bit with dither"),
-                       tr("Ogg Vorbis"), tr("Opus"), tr("MP3")});
+    format_->addItems({tr("WAV, 24 bit"), tr("WAV, 16 bit"), tr("WAV, 32 bit float"), tr("AIFF, 24 bit"),
+                       tr("AIFF, 16 bit"), tr("FLAC, 24 bit"), tr("FLAC, 16 bit"), tr("Ogg Vorbis"), tr("Opus"),
+                       tr("MP3")});
     connect(format_, &QComboBox::currentIndexChanged, this, [this](int n) {
         fs::path file = from_qt(file_->text());
         if (n < 0 || file.empty()) return;
@@ -237,6 +261,9 @@ QWidget* HandOffPanel::make_form() {
     sheet_ = tick("exportSheet", tr("hand-off sheet"),
                   tr("PDF, JSON and text with figures, checks, notes and the recall list; and checksums."), false);
     print_ = tick("exportPrint", tr("keep as a print"), tr("To compare with in Compare."), false);
+    dither_ =
+        tick("exportDither", tr("dither"),
+             tr("TPDF noise of ±1 LSB when the mix is reduced to 16 or 24 bit; without it, it is rounded."), true);
     auto* ticks = new QWidget;
     auto* tick_grid = new QGridLayout(ticks);
     tick_grid->setContentsMargins(0, 2, 0, 2);
@@ -245,7 +272,8 @@ QWidget* HandOffPanel::make_form() {
     tick_grid->addWidget(print_, 0, 1);
     tick_grid->addWidget(bext_, 0, 2);
     tick_grid->addWidget(tail_, 1, 0);
-    tick_grid->addWidget(before_main_, 1, 1, 1, 2);
+    tick_grid->addWidget(dither_, 1, 1);
+    tick_grid->addWidget(before_main_, 2, 0, 1, 2);
     grid->addWidget(ticks, line++, 0, 1, 2);
     auto* buttons = new QWidget;
     auto* row = new QHBoxLayout(buttons);
@@ -342,9 +370,8 @@ void HandOffPanel::show_checks() {
     CheckInput input{session, *plan, *work_.mix.figures(), work_.materials.missing(), {}, work_.player.anything_on(),
                      {}};
     input.limits = limits_of(session.hand_off.profile, session.hand_off.own);
-    if (const auto overs = overs_of(work_.mix.figures()->summary, plan->sample_rate, input.limits.most_peak_dbfs, 3);
-        !overs.empty())
-        if (auto moments = moments_of(plan, overs)) input.overs = *moments;
+    look_into_overs();
+    input.overs = overs_;
     checks_now_ = check_handoff(input);
     const int scrolled = checks_->verticalScrollBar()->value();
     checks_->clear();
@@ -360,6 +387,27 @@ void HandOffPanel::show_checks() {
             item->setForeground(rank == 0 ? theme().clipped : rank == 1 ? theme().above : theme().ink);
         }
     checks_->verticalScrollBar()->setValue(scrolled);
+}
+
+void HandOffPanel::look_into_overs() {
+    const PlanPtr plan = work_.player.plan();
+    const HandOff& h = work_.document.session().hand_off;
+    const double limit = limits_of(h.profile, h.own).most_peak_dbfs;
+    if (overs_of_ == plan && overs_limit_dbfs_ == limit) return;
+    overs_of_ = plan;
+    overs_limit_dbfs_ = limit;
+    overs_.clear();
+    const auto places = overs_of(work_.mix.figures()->summary, plan->sample_rate, limit, 3);
+    if (places.empty()) return;
+    QThreadPool::globalInstance()->start([panel = QPointer(this), plan, places] {
+        auto moments = moments_of(plan, places);
+        if (!moments) return;
+        QMetaObject::invokeMethod(qApp, [panel, plan, found = std::move(*moments)] {
+            if (!panel || panel->overs_of_ != plan) return;
+            panel->overs_ = found;
+            panel->show_checks();
+        });
+    });
 }
 
 void HandOffPanel::show_queue() {
@@ -423,6 +471,7 @@ Delivery HandOffPanel::delivery() const {
     d.stems = splits[what < 4 ? what : what - 3];
     d.stems_before_main = before_main_->isChecked();
     d.tail = tail_->isChecked();
+    d.dither = dither_->isChecked() ? Dither::always : Dither::none;
     d.type = form.type;
     d.format = form.format;
     d.sample_rate = rate_->currentData().toInt();

@@ -48,6 +48,10 @@ class HandOffPanel : public QWidget {
     void show_checks();
     void show_queue();
     void fill_ranges();
+    /// What the form says stays when another station is looked at meanwhile.
+    void keep_form();
+    void fill_form();
+    void look_into_overs();
     void choose_file();
     void own_limits();
     Delivery delivery() const;
@@ -56,11 +60,14 @@ class HandOffPanel : public QWidget {
     Workspace& work_;
     QTimer progress_timer_;
     std::vector<Check> checks_now_;
+    PlanPtr overs_of_;  ///< the mix whose overs are known, or being looked into
+    double overs_limit_dbfs_ = 0.0;
+    std::vector<Moment> overs_;  ///< what makes them
     QListWidget* checks_;
     QLabel* result_;
     QLineEdit *file_, *pattern_;
     QComboBox *profile_, *what_, *format_, *rate_, *range_;
-    QCheckBox *before_main_, *tail_, *bext_, *sheet_, *print_;
+    QCheckBox *before_main_, *tail_, *bext_, *sheet_, *print_, *dither_;
     QPlainTextEdit* notes_;
     QPushButton *export_, *cancel_;
     QProgressBar* bar_;

@@ -3,14 +3,14 @@
 #include <QApplication>
 #include <QGridLayout>
 #include <QMenu>
-#include <QPainterPath>
+#include <QTimer>
 #include <algorithm>
 #include <cmath>
 #include <fstream>
 
 #include "app/balance/bus_block.h"
 #include "app/ride/fader_box_window.h"
-#include "core/mix/draft_powers.h"
+#include "core/balance/draft_powers.h"
 #include "core/ride/draft.h"
 #include "core/ride/hits.h"
 #include "core/ride/ride_csv.h"
@@ -147,6 +147,7 @@ RidePanel::RidePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
     connect(&work_.document, &Document::selection_changed, this, &RidePanel::follow);
     connect(&work_.document, &Document::session_changed, this, &RidePanel::follow);
     connect(&work_.writing, &Writing::changed, this, &RidePanel::refresh);
+    connect(&work_.mix, &MixWatch::audibility_changed, this, &RidePanel::draft_when_heard);
     follow();
 }
 
@@ -232,7 +233,7 @@ void RidePanel::make_tools() {
     button("rideLock", tr("Lock"), tr("A draft leaves locked points, and what lies between them, alone. (L)"),
            [this] { active().toggle_locks(); });
     button("rideDraft", tr("Draft…"), tr("A first ride that brings every phrase to one level; points like any others."),
-           [this] { draft(false); });
+           [this] { draft(DraftBy::level); });
     menu("rideShapes", tr("Shapes"), tr("Fade-out, lift, dips at another track's hits, tremolo, throw."),
          make_shapes());
     button("rideThin", tr("Thin"), tr("Takes away points that hardly move the ride."), [this] { active().thin(); });
@@ -266,7 +267,8 @@ QMenu* RidePanel::make_shapes() {
         action->setObjectName(name);
         connect(action, &QAction::triggered, this, work_done);
     };
-    item("draftRest", tr("Draft against the rest of the mix…"), [this] { draft(true); });
+    item("draftRest", tr("Draft against the rest of the mix…"), [this] { draft(DraftBy::rest); });
+    item("draftHeard", tr("Draft by what is heard of it…"), [this] { draft(DraftBy::heard); });
     menu->addSeparator();
     item("shapeFade", tr("Fade-out…"), [this] {
         RideEditor& e = active();
@@ -296,13 +298,14 @@ QMenu* RidePanel::make_shapes() {
     item("shapeTremolo", tr("Tremolo on the grid…"), [this] { tremolo_on_grid(); });
     item("shapeThrow", tr("Throw: up for the marked words only…"), [this] {
         RideEditor& e = active();
-        if (!e.range()) {
-            emit work_.hint(tr("Mark the words first: drag in the strip above the curve."));
+        if (e.ranges().empty()) {
+            emit work_.hint(
+                tr("Mark the words first: drag in the strip above the curve, with Ctrl the next ones too."));
             return;
         }
         const auto n = work_.prompter->ask_numbers(
             tr("Throw"), {{tr("up by"), 6.0, 0.0, 24.0, 1}, {tr("edges, ms"), 30.0, 0.0, 2000.0, 0}});
-        if (n) e.store(thrown(e.curve(), {*e.range()}, (*n)[0], (*n)[1] / 1000.0, e.info()), tr("throw"));
+        if (n) e.store(thrown(e.curve(), e.ranges(), (*n)[0], (*n)[1] / 1000.0, e.info()), tr("throw"));
     });
     return menu;
 }
@@ -480,44 +483,58 @@ void RidePanel::fill_list() {
     if (list_->count() == 0) new QListWidgetItem(tr("Nothing is ridden yet."), list_);
 }
 
-void RidePanel::draft(bool against_rest) {
+void RidePanel::draft(DraftBy by) {
+    const Session& session = work_.document.session();
     const Track* t = work_.document.track(work_.ride_row());
-    const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
-    if (!m) {
+    if (!t || !work_.materials.of(*t)) {
         emit work_.hint(tr("A draft is made for a track: choose one."));
         return;
     }
-    // Rides that are there count for the others, not for this one.
-    const DraftPowers powers = draft_powers(*work_.player.plan(), t->id);
+    // All rides that are there count, but for the one that is made anew.
+    const PlanPtr plan = compile_plan(
+        with_ride(session, t->id, Parameter::level, {}), [this](const Track& x) { return work_.materials.of(x); },
+        Solo::left_out);
+    std::optional<Margins> margins;
+    if (by == DraftBy::heard && !(margins = work_.mix.margins(*plan, t->id))) {
+        emit work_.hint(tr("Listening to the tracks first; the draft comes then."));
+        draft_when_heard_ = t->id;
+        work_.mix.want_audibility(true);
+        return;
+    }
+    const DraftPowers powers = draft_powers(*plan, t->id);
+    const auto& power = by == DraftBy::level ? powers.own : powers.heard;
     DraftWish wish;
-    const auto& power = against_rest ? powers.heard : powers.own;
-    const auto phrases = phrases_of(power, DraftPowers::hop_s, wish, powers.rest);
-    std::vector<double> levels;
-    for (const Phrase& p : phrases)
-        if (!against_rest)
-            levels.push_back(p.level_dbfs);
-        else if (p.rest_dbfs)
-            levels.push_back(p.level_dbfs - *p.rest_dbfs);
-    if (levels.empty()) {
+    std::vector<Phrase> phrases = phrases_of(power, DraftPowers::hop_s, wish, powers.rest);
+    Level middle = by == DraftBy::level  ? middle_level(phrases)
+                   : by == DraftBy::rest ? middle_above(phrases)
+                                         : middle_share(phrases, *margins, powers.shift_s, session.sample_rate);
+    if (!middle) {
         emit work_.hint(tr("There is no phrase to ride in this track."));
         return;
     }
-    std::nth_element(levels.begin(), levels.begin() + static_cast<std::ptrdiff_t>(levels.size() / 2), levels.end());
-    const double middle = std::round(levels[levels.size() / 2] * 10.0) / 10.0;
-    const auto n =
-        work_.prompter->ask_numbers(against_rest ? tr("Ride draft against the rest") : tr("Ride draft"),
-                                    {{against_rest ? tr("each phrase above the rest, dB (K-weighted)")
-                                                   : tr("level of each phrase after the trim, dBFS AES17"),
-                                      middle, -90.0, 40.0, 1},
-                                     {tr("leave alone within, ± dB"), wish.range_db, 0.0, 12.0, 1},
-                                     {tr("depth, %"), 100.0, 0.0, 100.0, 0},
-                                     {tr("at most up, dB"), wish.most_up_db, 0.0, 12.0, 1},
-                                     {tr("at most down, dB"), wish.most_down_db, 0.0, 40.0, 1},
-                                     {tr("silence: below the loudest by, dB"), 10.0 - wish.silence_db, 10.0, 70.0, 0},
-                                     {tr("leave alone (breaths) shorter than, s"), wish.shortest_s, 0.1, 3.0, 2},
-                                     {tr("follow longer phrases in parts of, s"), wish.follow_s, 0.5, 30.0, 1}});
+    const Prompter::Number first =
+        by == DraftBy::level
+            ? Prompter::Number{tr("level of each phrase after the trim, dBFS AES17"), *middle, -90.0, 0.0, 1}
+        : by == DraftBy::rest
+            ? Prompter::Number{tr("each phrase above the rest, dB (K-weighted)"), *middle, -90.0, 40.0, 1}
+            : Prompter::Number{tr("heard of its bands in each phrase, %"), 100.0 * *middle, 1.0, 100.0, 0};
+    const QString title = by == DraftBy::level  ? tr("Ride draft")
+                          : by == DraftBy::rest ? tr("Ride draft against the rest")
+                                                : tr("Ride draft by what is heard");
+    const auto n = work_.prompter->ask_numbers(
+        title, {first,
+                {tr("leave alone within, ± dB"), wish.range_db, 0.0, 12.0, 1},
+                {tr("depth, %"), 100.0, 0.0, 100.0, 0},
+                {tr("at most up, dB"), wish.most_up_db, 0.0, 12.0, 1},
+                {tr("at most down, dB"), wish.most_down_db, 0.0, 40.0, 1},
+                {tr("silence: below the loudest by, dB"), 10.0 - wish.silence_db, 10.0, 70.0, 0},
+                {tr("leave alone (breaths) shorter than, s"), wish.shortest_s, 0.1, 3.0, 2},
+                {tr("follow longer phrases in parts of, s"), wish.follow_s, 0.5, 30.0, 1}});
     if (!n) return;
-    (against_rest ? wish.above_rest_db : wish.target_dbfs) = (*n)[0];
+    if (by == DraftBy::level)
+        wish.target_dbfs = (*n)[0];
+    else
+        wish.above_db = by == DraftBy::rest ? (*n)[0] : 0.0;
     wish.range_db = (*n)[1];
     wish.depth = (*n)[2] / 100.0;
     wish.most_up_db = (*n)[3];
@@ -525,13 +542,24 @@ void RidePanel::draft(bool against_rest) {
     wish.silence_db = 10.0 - (*n)[5];
     wish.shortest_s = (*n)[6];
     wish.follow_s = (*n)[7];
-    RideEditor& e = active();
-    if (e.parameter() != Parameter::level) choose(Parameter::level, false);
+    phrases = phrases_of(power, DraftPowers::hop_s, wish, powers.rest);
+    if (by == DraftBy::heard)
+        hold_against_heard(phrases, *margins, (*n)[0] / 100.0, powers.shift_s, session.sample_rate);
+    if (active().parameter() != Parameter::level) choose(Parameter::level, false);
     Curve before = active().curve();
     for (RidePoint& p : before.points) p.time_s -= powers.shift_s;
-    Curve drafted = ride_draft(power, DraftPowers::hop_s, wish, before, powers.rest);
+    Curve drafted = ride_draft(phrases, wish, before);
     for (RidePoint& p : drafted.points) p.time_s = std::max(0.0, p.time_s + powers.shift_s);
     active().store(drafted, tr("draft of %n point(s)", nullptr, static_cast<int>(drafted.points.size())));
+}
+
+void RidePanel::draft_when_heard() {
+    // Only what was asked for, and where the user still is.
+    if (!draft_when_heard_ || work_.mix.excited() < 1.0) return;
+    const TrackId wanted = std::exchange(draft_when_heard_, 0);
+    QTimer::singleShot(0, this, [this, wanted] {
+        if (isVisible() && work_.ride_row() == wanted) draft(DraftBy::heard);
+    });
 }
 
 void RidePanel::dips() {
@@ -567,9 +595,7 @@ void RidePanel::tremolo_on_grid() {
          {tr("depth"), e.parameter() == Parameter::level ? 6.0 : 0.5, 0.01, 40.0, 2}});
     if (!n) return;
     const Span span = e.range_meant();
-    double beat_s = 1.0;
-    for (const TempoMark& m : tempo)
-        if (m.time_s <= span.from_s || &m == &tempo.front()) beat_s = 60.0 / m.quarters_a_minute * 4.0 / m.beat_unit;
+    const double beat_s = tempo.empty() ? 1.0 : mark_at(tempo, span.from_s).beat_s();
     ParameterInfo own = e.info();
     own.rest = e.rest();
     e.store(tremolo(e.curve(), span, (*n)[0] * beat_s, (*n)[1], own), tr("tremolo"));

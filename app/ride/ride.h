@@ -58,7 +58,9 @@ class RidePanel : public QWidget {
     RideEditor& active() const;
     QString row_name() const;
     void choose(Parameter parameter, bool add);
-    void draft(bool against_rest);
+    enum class DraftBy { level, rest, heard };
+    void draft(DraftBy by);
+    void draft_when_heard();
     void dips();
     void tremolo_on_grid();
     void csv_out();
@@ -66,6 +68,7 @@ class RidePanel : public QWidget {
     void bypass(bool all);
 
     Workspace& work_;
+    TrackId draft_when_heard_ = 0;  ///< asked for before the tracks' audibility was known
     std::vector<RideEditor*> lanes_;
     QListWidget* list_;
     std::array<QToolButton*, parameter_count> parameters_{};

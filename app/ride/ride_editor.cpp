@@ -2,11 +2,8 @@
 
 #include <QCoreApplication>
 #include <QKeyEvent>
-#include <QPainterPath>
 #include <algorithm>
 #include <cmath>
-
-#include "core/ride/thin.h"
 
 namespace isotonus {
 
@@ -21,103 +18,6 @@ std::pair<double, double> shown_range(Parameter p) {
 }
 
 }  // namespace
-
-QString parameter_word(Parameter parameter) {
-    const QString words[] = {RideEditor::tr("level"), RideEditor::tr("trim"), RideEditor::tr("pan"),
-                             RideEditor::tr("width"), RideEditor::tr("mute")};
-    return words[static_cast<size_t>(parameter)];
-}
-
-QString ride_value_text(Parameter parameter, double value) {
-    switch (parameter) {
-        case Parameter::level:
-        case Parameter::trim:
-            return db_text(value, "dB", true);
-        case Parameter::pan:
-            return pan_text(value);
-        case Parameter::width:
-            return RideEditor::tr("%1 %").arg(std::lround(value * 100.0));
-        case Parameter::mute:
-            break;
-    }
-    return value >= 0.5 ? RideEditor::tr("muted") : RideEditor::tr("on");
-}
-
-std::optional<double> parse_ride_value(Parameter parameter, const QString& text) {
-    std::optional<double> value;
-    if (parameter == Parameter::pan) {
-        value = parse_pan(text);
-    } else if (parameter == Parameter::mute) {
-        const QString word = text.trimmed().toLower();
-        if (word == RideEditor::tr("muted") || word == "1") value = 1.0;
-        if (word == RideEditor::tr("on") || word == "0") value = 0.0;
-    } else {
-        value = parse_level(QString(text).remove('%'));
-        if (value && parameter == Parameter::width) *value /= 100.0;
-    }
-    const ParameterInfo& info = info_of(parameter);
-    return value && *value >= info.low && *value <= info.high ? value : std::nullopt;
-}
-
-QPainterPath ride_path(const Curve& curve, double rest, const TimeRuler& time,
-                       const std::function<double(double)>& y_of) {
-    QPainterPath path;
-    const auto& points = curve.points;
-    if (points.empty()) {
-        path.moveTo(time.left, y_of(rest));
-        path.lineTo(time.right, y_of(rest));
-        return path;
-    }
-    // Bends and S-shapes every few pixels.
-    const auto bow = [&](const RidePoint& from, double left, double right) {
-        if (from.segment == Segment::bend || from.segment == Segment::smooth)
-            for (double at = left + 4.0; at < right; at += 4.0) path.lineTo(at, y_of(curve.value_at(time.time(at))));
-    };
-    path.moveTo(time.left, y_of(curve.value_at(time.from_s)));
-    auto at = std::lower_bound(points.begin(), points.end(), time.from_s,
-                               [](const RidePoint& p, double t) { return p.time_s < t; });
-    for (; at != points.end() && at->time_s <= time.to_s; ++at) {
-        const double x = time.place(at->time_s);
-        if (at != points.begin()) {
-            bow(*(at - 1), path.currentPosition().x(), x);
-            if ((at - 1)->segment == Segment::step) path.lineTo(x, y_of((at - 1)->value));
-        }
-        path.lineTo(x, y_of(at->value));
-    }
-    if (at != points.begin() && at != points.end()) bow(*(at - 1), path.currentPosition().x(), time.right);
-    path.lineTo(time.right, y_of(curve.value_at(time.to_s)));
-    return path;
-}
-
-void paint_ride(QPainter& painter, const Curve& curve, double rest, const TimeRuler& time, const QPen& pen,
-                const std::function<double(double)>& y_of) {
-    const auto& points = curve.points;
-    const auto before = [](const RidePoint& p, double t) { return p.time_s < t; };
-    const auto first = std::lower_bound(points.begin(), points.end(), time.from_s, before);
-    const auto last = std::lower_bound(first, points.end(), time.to_s, before);
-    if (static_cast<double>(last - first) * 4.0 < time.right - time.left) {
-        painter.setRenderHint(QPainter::Antialiasing);
-        painter.setPen(pen);
-        painter.drawPath(ride_path(curve, rest, time, y_of));
-        painter.setRenderHint(QPainter::Antialiasing, false);
-        return;
-    }
-    QPolygon line;
-    auto at = first;
-    for (int x = static_cast<int>(time.left); x <= static_cast<int>(time.right); ++x) {
-        double low = y_of(curve.value_at(time.time(x))), high = low;
-        for (const double until = time.time(x + 1.0); at != last && at->time_s < until; ++at) {
-            low = std::min(low, y_of(at->value));
-            high = std::max(high, y_of(at->value));
-        }
-        line << QPoint(x, static_cast<int>(std::lround(low)));
-        if (high - low > 1.0) line << QPoint(x, static_cast<int>(std::lround(high)));
-    }
-    QPen thin = pen;
-    thin.setWidth(1);
-    painter.setPen(thin);
-    painter.drawPolyline(line);
-}
 
 RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setFocusPolicy(Qt::StrongFocus);
@@ -142,7 +42,7 @@ RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
 void RideEditor::show_ride(TrackId row, Parameter parameter) {
     if (row != row_ || parameter != parameter_) {
         selected_.clear();
-        range_.reset();
+        ranges_.clear();
         drag_ = Drag::none;
     }
     row_ = row;
@@ -222,17 +122,29 @@ void RideEditor::store(const Curve& changed, const QString& what, uint64_t gestu
     work_.document.edit(name, with_ride(work_.document.session(), row_, parameter_, changed), gesture);
 }
 
-void RideEditor::set_range(std::optional<Span> range) {
-    range_ = range;
+void RideEditor::set_range(Span range) {
+    ranges_ = {last_range_ = range};
     update();
 }
 
 Span RideEditor::range_meant() const {
-    if (range_) return *range_;
+    if (!ranges_.empty()) return last_range_;
     const Session& s = work_.document.session();
     const int section = section_at(s, work_.player.position_s());
     if (section < 0) return {0.0, work_.time.song_s()};
     return {s.sections[static_cast<size_t>(section)].start_s, section_end_s(s, section, work_.time.song_s())};
+}
+
+void RideEditor::mark(Span span) {
+    last_range_ = span;
+    ranges_ = ranges_before_;
+    ranges_.push_back(span);
+    ranges_ = joined(std::move(ranges_));
+}
+
+bool RideEditor::in_ranges(double time_s) const {
+    return std::any_of(ranges_.begin(), ranges_.end(),
+                       [time_s](const Span& r) { return time_s >= r.from_s && time_s <= r.to_s; });
 }
 
 void RideEditor::move_selected(double by_s, double by, uint64_t gesture) {
@@ -244,112 +156,6 @@ void RideEditor::move_selected(double by_s, double by, uint64_t gesture) {
               ? tr("point to %1, %2").arg(time_text(first.time_s, 2), ride_value_text(parameter_, first.value))
               : tr("move %1 points").arg(selected_.size()),
           gesture);
-}
-
-void RideEditor::remove_selected() {
-    Curve c = curve();
-    if (range_ && selected_.empty()) {
-        store(without_inside(c, *range_, info()), tr("clear a stretch"));
-        return;
-    }
-    if (selected_.empty()) return;
-    for (auto i = selected_.rbegin(); i != selected_.rend(); ++i)
-        c.points.erase(c.points.begin() + static_cast<std::ptrdiff_t>(*i));
-    const size_t count = selected_.size();
-    selected_.clear();
-    store(c, count == 1 ? tr("delete a point") : tr("delete %1 points").arg(count));
-}
-
-void RideEditor::toggle_shape() {
-    Curve c = curve();
-    if (selected_.empty()) return;
-    // Line, step, bend that starts slowly, bend that starts fast, S, and line again.
-    RidePoint next = c.points[*selected_.begin()];
-    if (next.segment == Segment::bend && next.bend > 0.0) {
-        next.bend = -next.bend;
-    } else {
-        next.segment = static_cast<Segment>((static_cast<int>(next.segment) + 1) % 4);
-        if (next.segment == Segment::bend) next.bend = 0.5;
-    }
-    for (const size_t i : selected_) c.points[i].segment = next.segment, c.points[i].bend = next.bend;
-    const QString names[] = {tr("line"), tr("step"), next.bend > 0.0 ? tr("bend, slow first") : tr("bend, fast first"),
-                             tr("S-shape")};
-    store(c, names[static_cast<size_t>(next.segment)]);
-}
-
-void RideEditor::toggle_locks() {
-    Curve c = curve();
-    if (selected_.empty()) return;
-    const bool on = !c.points[*selected_.begin()].locked;
-    for (const size_t i : selected_) c.points[i].locked = on;
-    store(c, on ? tr("lock") : tr("unlock"));
-}
-
-void RideEditor::thin() {
-    const Curve c = curve(), fewer = thinned(c, std::max(info().tolerance, 1e-9));
-    if (fewer == c) {
-        emit work_.hint(tr("There is nothing to thin: every point moves the ride by more than %1.")
-                            .arg(ride_value_text(parameter_, info().tolerance).remove('+')));
-        return;
-    }
-    selected_.clear();
-    store(fewer, tr("%1 points of %2").arg(fewer.points.size()).arg(c.points.size()));
-}
-
-void RideEditor::copy() {
-    const Curve c = curve();
-    std::optional<Span> span = range_;
-    if (!span && selected_.size() > 1)
-        span = Span{c.points[*selected_.begin()].time_s, c.points[*selected_.rbegin()].time_s};
-    if (!span || c.empty()) {
-        emit work_.hint(tr("Mark a stretch in the strip above the curve, or choose two points, to copy."));
-        return;
-    }
-    work_.ride_clip = cut_out(c, *span, info().tolerance);
-    emit work_.hint(tr("%n point(s) copied; Ctrl+V puts them at the playhead.", nullptr,
-                       static_cast<int>(work_.ride_clip.points.size())));
-}
-
-void RideEditor::paste_at(double time_s) {
-    if (work_.ride_clip.empty()) return;
-    const Span span{time_s, time_s + work_.ride_clip.points.back().time_s};
-    selected_.clear();
-    ParameterInfo own = info();
-    own.rest = rest();
-    store(with_inside(curve(), span, work_.ride_clip, own), tr("paste at %1").arg(time_text(time_s, 2)));
-    set_range(span);
-}
-
-void RideEditor::scale_values(double factor) {
-    if (selected_.size() < 2) return;
-    store(scaled(curve(), selected_, factor, info()), tr("scale %1 points").arg(selected_.size()));
-}
-
-void RideEditor::stretch_times(double factor) {
-    if (selected_.size() < 2) return;
-    store(stretched(curve(), selected_, factor), tr("stretch %1 points").arg(selected_.size()));
-}
-
-void RideEditor::type_point() {
-    const Curve c = curve();
-    if (selected_.size() != 1) return;
-    const RidePoint& p = c.points[*selected_.begin()];
-    const auto text =
-        work_.prompter->ask_text(tr("The point"), tr("Seconds, and value"),
-                                 QString("%1  %2").arg(p.time_s, 0, 'f', 3).arg(ride_value_text(parameter_, p.value)));
-    if (!text) return;
-    const QString line = text->simplified();
-    const qsizetype gap = line.indexOf(' ');
-    bool number = false;
-    const double time_s = line.left(gap).replace(',', '.').toDouble(&number);
-    const auto value = gap > 0 ? parse_ride_value(parameter_, line.mid(gap + 1)) : std::nullopt;
-    if (!number || !value || time_s < 0.0) {
-        work_.prompter->complain(
-            tr("'%1' is not a time in seconds and a value between %2 and %3.")
-                .arg(*text, ride_value_text(parameter_, info().low), ride_value_text(parameter_, info().high)));
-        return;
-    }
-    move_selected(time_s - p.time_s, *value - p.value, 0);
 }
 
 void RideEditor::select_in(const std::function<bool(const QPointF&)>& inside) {
@@ -378,7 +184,8 @@ void RideEditor::mousePressEvent(QMouseEvent* event) {
         drag_ = Drag::range;
         selected_.clear();
         const double t = snapped_time(std::clamp(time().time(last_.x()), 0.0, work_.time.song_s()));
-        range_ = Span{t, t};
+        ranges_before_ = event->modifiers() & Qt::ControlModifier ? ranges_ : std::vector<Span>{};
+        mark({t, t});
         update();
         return;
     }
@@ -396,11 +203,11 @@ void RideEditor::mousePressEvent(QMouseEvent* event) {
     } else if (ctrl) {
         drag_ = event->modifiers() & Qt::ShiftModifier ? Drag::lasso : Drag::band;
         lasso_ = QPolygonF{last_};
-    } else if (range_ && time().time(last_.x()) >= range_->from_s && time().time(last_.x()) <= range_->to_s) {
+    } else if (in_ranges(time().time(last_.x()))) {
         drag_ = Drag::raise;
         before_ = curve();
     } else {
-        range_.reset();
+        ranges_.clear();
         Curve c = curve();
         RidePoint p{snapped_time(std::clamp(time().time(last_.x()), 0.0, work_.time.song_s())),
                     std::clamp(value_at(last_.y()), info().low, info().high)};
@@ -426,15 +233,16 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
                                     .arg(row_name(), time_text(here_s, 2), parameter_word(parameter_),
                                          ride_value_text(parameter_, c.empty() ? rest() : c.value_at(here_s))));
             } else if (strip().contains(at.toPoint())) {
-                emit work_.hint(tr("Drag here to mark a stretch; then drag the curve in it up or down."));
+                emit work_.hint(
+                    tr("Drag here to mark a stretch (with Ctrl one more); then drag the curve in it up or down."));
             }
             return;
         case Drag::range: {
             const double start = time().time(from_.x()),
                          end = snapped_time(std::clamp(here_s, 0.0, work_.time.song_s()));
             const double first = snapped_time(std::clamp(start, 0.0, work_.time.song_s()));
-            range_ = Span{std::min(first, end), std::max(first, end)};
-            emit work_.hint(tr("%1 to %2").arg(time_text(range_->from_s, 2), time_text(range_->to_s, 2)));
+            mark({std::min(first, end), std::max(first, end)});
+            emit work_.hint(tr("%1 to %2").arg(time_text(last_range_.from_s, 2), time_text(last_range_.to_s, 2)));
             update();
             return;
         }
@@ -453,11 +261,12 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
             const double by = (value_at(at.y()) - value_at(from_.y())) * fine;
             ParameterInfo own = info();
             own.rest = rest();
-            store(raised(before_, *range_, by, edge_s, own), tr("a stretch %1").arg(ride_value_text(parameter_, by)),
-                  gesture_);
-            emit work_.hint(
-                tr("%1 to %2: %3")
-                    .arg(time_text(range_->from_s, 2), time_text(range_->to_s, 2), ride_value_text(parameter_, by)));
+            Curve c = before_;
+            for (const Span& r : ranges_) c = raised(c, r, by, edge_s, own);
+            store(c, tr("a stretch %1").arg(ride_value_text(parameter_, by)), gesture_);
+            emit work_.hint(tr("%1 to %2: %3")
+                                .arg(time_text(ranges_.front().from_s, 2), time_text(ranges_.back().to_s, 2),
+                                     ride_value_text(parameter_, by)));
             return;
         }
         case Drag::points:
@@ -477,13 +286,14 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void RideEditor::mouseReleaseEvent(QMouseEvent*) {
-    if (drag_ == Drag::range && range_ && range_->length_s() <= 0.0) range_.reset();
-    if (drag_ == Drag::range && range_) {
+    if (drag_ == Drag::range) {
+        std::erase_if(ranges_, [](const Span& r) { return r.length_s() <= 0.0; });
+        if (last_range_.length_s() <= 0.0 && !ranges_.empty()) last_range_ = ranges_.back();
         const Curve c = curve();
         for (size_t i = 0; i < c.points.size(); ++i)
-            if (c.points[i].time_s >= range_->from_s && c.points[i].time_s <= range_->to_s) selected_.insert(i);
+            if (in_ranges(c.points[i].time_s)) selected_.insert(i);
     }
-    if (drag_ == Drag::raise && !moved_) range_.reset();
+    if (drag_ == Drag::raise && !moved_) ranges_.clear();
     drag_ = Drag::none;
     update();
 }
@@ -674,10 +484,10 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     paint_axis(painter);
     paint_shadows(painter, event->rect());
     painter.setClipRect(QRect(c.left(), 0, c.width(), height()));
-    if (range_) {
-        QColor wash = theme().accent;
-        wash.setAlpha(36);
-        const QRectF marked(QPointF(ruler.place(range_->from_s), 0), QPointF(ruler.place(range_->to_s), height()));
+    QColor wash = theme().accent;
+    wash.setAlpha(36);
+    for (const Span& r : ranges_) {
+        const QRectF marked(QPointF(ruler.place(r.from_s), 0), QPointF(ruler.place(r.to_s), height()));
         painter.fillRect(marked, wash);
         painter.fillRect(QRectF(marked.left(), 2, marked.width(), 6), theme().accent);
     }

@@ -3,24 +3,10 @@
 
 #include <set>
 
-#include "app/desk/lane.h"
+#include "app/ride/ride_picture.h"
 #include "core/ride/curve_edit.h"
 
 namespace isotonus {
-
-/// A value of a parameter as it is written everywhere: "−3.0 dB", "L 30", "120 %", "muted".
-QString ride_value_text(Parameter parameter, double value);
-/// The same typed.
-std::optional<double> parse_ride_value(Parameter parameter, const QString& text);
-QString parameter_word(Parameter parameter);
-
-/// The curve as a line from edge to edge.
-QPainterPath ride_path(const Curve& curve, double rest, const TimeRuler& time,
-                       const std::function<double(double)>& y_of);
-
-/// Draws it; where points stand closer than pixels, as what each column reaches, in a thin line.
-void paint_ride(QPainter& painter, const Curve& curve, double rest, const TimeRuler& time, const QPen& pen,
-                const std::function<double(double)>& y_of);
 
 class RideEditor : public QWidget {
     Q_OBJECT
@@ -34,9 +20,11 @@ class RideEditor : public QWidget {
     /// Places of the canvas, for tests and for drawing.
     QPointF place_of(double time_s, double value) const;
     const std::set<size_t>& selected_points() const { return selected_; }
-    /// The stretch that was marked in the strip above the curve.
-    const std::optional<Span>& range() const { return range_; }
-    void set_range(std::optional<Span> range);
+    /// Stretches that were marked in the strip above the curve (Ctrl: one more), in the order of time; and the one that
+    /// was marked last.
+    const std::vector<Span>& ranges() const { return ranges_; }
+    std::optional<Span> range() const { return ranges_.empty() ? std::nullopt : std::optional(last_range_); }
+    void set_range(Span range);
     /// The marked stretch; else the section at the playhead; else the whole song.
     Span range_meant() const;
 
@@ -79,6 +67,8 @@ class RideEditor : public QWidget {
     int point_at(const QPointF& at) const;
     /// Beats, section edges, the playhead, points of other rides nearby.
     double snapped_time(double time_s) const;
+    void mark(Span span);
+    bool in_ranges(double time_s) const;
     void move_selected(double by_s, double by, uint64_t gesture);
     void select_in(const std::function<bool(const QPointF&)>& inside);
     void paint_axis(QPainter& painter);
@@ -89,7 +79,8 @@ class RideEditor : public QWidget {
     TrackId row_ = 0;
     Parameter parameter_ = Parameter::level;
     std::set<size_t> selected_;
-    std::optional<Span> range_;
+    std::vector<Span> ranges_, ranges_before_;
+    Span last_range_;
     Drag drag_ = Drag::none;
     QPointF last_, from_;
     QPolygonF lasso_;

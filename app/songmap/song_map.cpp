@@ -5,6 +5,8 @@
 #include <QMouseEvent>
 #include <cmath>
 
+#include "app/style/columns.h"
+
 namespace isotonus {
 
 SongMap::SongMap(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
@@ -197,15 +199,13 @@ void SongMap::paintEvent(QPaintEvent* event) {
             wash);
     }
     const int foot = height() - 16, room = foot - 20;
-    painter.setPen(theme().below);
-    QVector<QLine> lines;
+    Columns lines(map);
     for (int x = 0; x < static_cast<int>(shape_.size()); ++x) {
         const double level = db_from_power(shape_[static_cast<size_t>(x)]) + aes17_db;
         const double share = std::clamp((level + 48.0) / 48.0, 0.0, 1.0);
-        if (share > 0.0)
-            lines.append(QLine(map.left() + x, foot, map.left() + x, foot - static_cast<int>(share * room)));
+        if (share > 0.0) lines.add(map.left() + x, foot, foot - static_cast<int>(share * room));
     }
-    painter.drawLines(lines);
+    lines.paint(painter, theme().below);
     painter.setPen(theme().faint);
     painter.drawLine(map.left(), foot, map.right(), foot);
     ruler.paint(painter, QRect(map.left(), foot, map.width(), 15));

@@ -103,6 +103,40 @@ size_t PackS24(const float* HWY_RESTRICT in, size_t samples, uint8_t* HWY_RESTRI
     return clamped;
 }
 
+size_t Dithered(const float* HWY_RESTRICT in, size_t samples, float scale, uint32_t place, int32_t* HWY_RESTRICT out) {
+    const hn::ScalableTag<float> f;
+    const hn::Rebind<int32_t, decltype(f)> i32;
+    const hn::Rebind<uint32_t, decltype(f)> u32;
+    const size_t lanes = hn::Lanes(f);
+    const auto low = hn::Set(f, -scale), high = hn::Set(f, scale - 1.0f);
+    size_t clamped = 0;
+    HWY_ALIGN float rest[HWY_MAX_BYTES / 4] = {};
+    HWY_ALIGN int32_t last[HWY_MAX_BYTES / 4];
+    for (size_t i = 0; i < samples; i += lanes) {
+        const bool whole = i + lanes <= samples;
+        if (!whole) std::copy(in + i, in + samples, rest);
+        const auto x = hn::Mul(hn::LoadU(f, whole ? in + i : rest), hn::Set(f, scale));
+        auto h = hn::Add(hn::Set(u32, place + static_cast<uint32_t>(i)), hn::Iota(u32, 0u));
+        h = hn::Mul(hn::Xor(h, hn::ShiftRight<16>(h)), hn::Set(u32, 0x7feb352dU));
+        h = hn::Mul(hn::Xor(h, hn::ShiftRight<15>(h)), hn::Set(u32, 0x846ca68bU));
+        h = hn::Xor(h, hn::ShiftRight<16>(h));
+        const auto difference = hn::Sub(hn::ShiftRight<16>(h), hn::And(h, hn::Set(u32, 0xffffU)));
+        const auto noise = hn::Mul(hn::ConvertTo(f, hn::BitCast(i32, difference)), hn::Set(f, 0x1p-16f));
+        // The whole part by itself: near full scale a float has no room for noise below an LSB.
+        const auto floor = hn::Floor(x);
+        const auto rounded = hn::Add(floor, hn::Round(hn::Add(hn::Sub(x, floor), noise)));
+        const auto r = hn::IfThenElse(hn::Eq(x, hn::Zero(f)), x, rounded);
+        const auto still = hn::Round(x);
+        clamped += hn::CountTrue(f, hn::Gt(still, high)) + hn::CountTrue(f, hn::Lt(still, low));
+        const auto value = hn::ConvertTo(i32, hn::Min(hn::Max(r, low), high));
+        if (whole)
+            hn::StoreU(value, i32, out + i);
+        else
+            hn::Store(value, i32, last), std::copy(last, last + (samples - i), out + i);
+    }
+    return clamped;
+}
+
 void SumsOf16(const float* HWY_RESTRICT in, size_t frames, int channels, float* HWY_RESTRICT sums,
               float* HWY_RESTRICT magnitudes) {
 #if HWY_TARGET != HWY_SCALAR
@@ -384,6 +418,7 @@ HWY_EXPORT(UnpackS24);
 HWY_EXPORT(RemoveNonFinite);
 HWY_EXPORT(PackS24);
 HWY_EXPORT(MeasureStretch);
+HWY_EXPORT(Dithered);
 HWY_EXPORT(SumsOf16);
 HWY_EXPORT(Peak);
 HWY_EXPORT(FirPeak);
@@ -401,6 +436,9 @@ void unpack_s24(const uint8_t* in, size_t samples, float* out) { HWY_DYNAMIC_DIS
 size_t remove_non_finite(float* inout, size_t samples) { return HWY_DYNAMIC_DISPATCH(RemoveNonFinite)(inout, samples); }
 size_t pack_s24(const float* in, size_t samples, uint8_t* out) {
     return HWY_DYNAMIC_DISPATCH(PackS24)(in, samples, out);
+}
+size_t dithered(const float* in, size_t samples, float scale, uint32_t place, int32_t* out) {
+    return HWY_DYNAMIC_DISPATCH(Dithered)(in, samples, scale, place, out);
 }
 void sums_of_16(const float* in, size_t frames, int channels, float* sums, float* magnitudes) {
     HWY_DYNAMIC_DISPATCH(SumsOf16)(in, frames, channels, sums, magnitudes);

@@ -213,18 +213,6 @@ Result<void> SoundReader::read(int64_t first, int64_t frames, float* out) {
                                    begin + std::max<sf_count_t>(got, 0) / info_.channels, info_.frames));
 }
 
-namespace {
-
-/// Uniform in [0, 1), a function of the place alone (the finaliser of SplitMix64, Steele et al. 2014).
-double uniform_at(uint64_t place) {
-    uint64_t z = place * 0x9E3779B97F4A7C15ULL + 0x9E3779B97F4A7C15ULL;
-    z = (z ^ (z >> 30)) * 0xBF58476D1CE4E5B9ULL;
-    z = (z ^ (z >> 27)) * 0x94D049BB133111EBULL;
-    return static_cast<double>((z ^ (z >> 31)) >> 11) * 0x1.0p-53;
-}
-
-}  // namespace
-
 int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t first_sample, unsigned char* out,
                      Dither dither) {
     if (format == SampleFormat::f32) {
@@ -234,19 +222,30 @@ int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t fir
     const bool dithered = dither == Dither::always || (dither == Dither::for_16_bit && format == SampleFormat::s16);
     if (format == SampleFormat::s24 && !dithered)
         return static_cast<int64_t>(kernels::pack_s24(in.data(), in.size(), out));
-    const double scale = format == SampleFormat::s16 ? 32768.0 : 8388608.0;
-    const int bytes = bytes_of(format);
-    int64_t clamped = 0;
-    for (size_t i = 0; i < in.size(); ++i) {
-        const uint64_t place = 2 * (static_cast<uint64_t>(first_sample) + i);
-        const double x = static_cast<double>(in[i]) * scale;
-        const double noise = in[i] == 0.0f || !dithered ? 0.0 : uniform_at(place) - uniform_at(place + 1);
-        if (std::nearbyint(x) > scale - 1.0 || x < -scale) ++clamped;
-        const auto value =
-            static_cast<uint32_t>(static_cast<int32_t>(std::clamp(std::nearbyint(x + noise), -scale, scale - 1.0)));
-        for (int k = 0; k < bytes; ++k) *out++ = static_cast<unsigned char>(value >> (8 * k));
+    const float scale = format == SampleFormat::s16 ? 32768.0f : 8388608.0f;
+    size_t clamped = 0;
+    std::array<int32_t, 1024> values;
+    for (size_t at = 0; at < in.size(); at += values.size()) {
+        const size_t count = std::min(values.size(), in.size() - at);
+        if (dithered) {
+            clamped +=
+                kernels::dithered(in.data() + at, count, scale,
+                                  static_cast<uint32_t>(first_sample) + static_cast<uint32_t>(at), values.data());
+        } else {
+            for (size_t i = 0; i < count; ++i) {
+                const float x = std::nearbyint(in[at + i] * scale);
+                if (x > scale - 1.0f || x < -scale) ++clamped;
+                values[i] = static_cast<int32_t>(std::clamp(x, -scale, scale - 1.0f));
+            }
+        }
+        for (size_t i = 0; i < count; ++i) {
+            const auto value = static_cast<uint32_t>(values[i]);
+            *out++ = static_cast<unsigned char>(value);
+            *out++ = static_cast<unsigned char>(value >> 8);
+            if (format == SampleFormat::s24) *out++ = static_cast<unsigned char>(value >> 16);
+        }
     }
-    return clamped;
+    return static_cast<int64_t>(clamped);
 }
 
 void unpack_samples(std::span<const unsigned char> packed, SampleFormat format, float* out) {

@@ -323,4 +323,60 @@ std::vector<Cover> covered_by(const RenderPlan& plan, TrackId id, const Excitati
     return covers;
 }
 
+Margins margins_of(const RenderPlan& plan, TrackId id, const ExcitationOf& excitation, const Listening& listening) {
+    const std::vector<Voice> voices = voices_of(plan, excitation);
+    const auto me = std::find_if(voices.begin(), voices.end(), [id](const Voice& v) { return v.id == id; });
+    if (me == voices.end()) return {};
+    const Thresholds normal(listening.level_db_spl);
+    const auto hops = static_cast<size_t>((plan.frames + Excitation::hop_frames - 1) / Excitation::hop_frames);
+    std::vector<Bands> own(hops), rest(hops);
+    parallel_for(static_cast<int64_t>(hops), worker_count(), [&](int64_t h) {
+        const auto n = static_cast<size_t>(h);
+        own[n] = me->at(h, plan);
+        for (auto v = voices.begin(); v != voices.end(); ++v) {
+            if (v == me) continue;
+            const Bands other = v->at(h, plan);
+            for (size_t b = 0; b < band_count; ++b) rest[n][b] += other[b];
+        }
+    });
+    float loudest = 0.0f;
+    for (const Bands& o : own) loudest = std::max(loudest, top(o));
+    Margins margins{std::vector<std::vector<float>>(hops)};
+    for (size_t h = 0; h < hops; ++h) {
+        const float strongest = top(own[h]);
+        if (strongest <= loudest * hop_range || strongest <= 0.0f) continue;
+        for (size_t b = 0; b < band_count; ++b)
+            if (own[h][b] >= strongest * band_range && own[h][b] >= normal.quiet[b])
+                margins.over_db[h].push_back(10.0f *
+                                             std::log10(own[h][b] / (normal.masked[b] * rest[h][b] + normal.quiet[b])));
+    }
+    return margins;
+}
+
+std::vector<float> Margins::within(int64_t first_frame, int64_t end_frame) const {
+    std::vector<float> found;
+    for (size_t h = 0; h < over_db.size(); ++h) {
+        const int64_t middle = static_cast<int64_t>(h) * Excitation::hop_frames + Excitation::hop_frames / 2;
+        if (middle >= first_frame && middle < end_frame)
+            found.insert(found.end(), over_db[h].begin(), over_db[h].end());
+    }
+    return found;
+}
+
+Level Margins::share(int64_t first_frame, int64_t end_frame) const {
+    const auto over = within(first_frame, end_frame);
+    if (over.empty()) return std::nullopt;
+    const auto heard = std::count_if(over.begin(), over.end(), [](float o) { return o > 0.0f; });
+    return static_cast<double>(heard) / static_cast<double>(over.size());
+}
+
+Level Margins::gain_for(double share, int64_t first_frame, int64_t end_frame) const {
+    auto over = within(first_frame, end_frame);
+    if (over.empty()) return std::nullopt;
+    const auto wanted = static_cast<std::ptrdiff_t>(std::ceil(share * static_cast<double>(over.size())));
+    const auto at = over.begin() + std::clamp<std::ptrdiff_t>(wanted - 1, 0, std::ssize(over) - 1);
+    std::nth_element(over.begin(), at, over.end(), std::greater<>());
+    return -static_cast<double>(*at);
+}
+
 }  // namespace isotonus

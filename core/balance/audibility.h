@@ -76,4 +76,21 @@ struct Cover {
 std::vector<Cover> covered_by(const RenderPlan& plan, TrackId id, const ExcitationOf& excitation,
                               const Listening& listening, int64_t first_frame, int64_t end_frame);
 
+/// By how much each band of a track lies over what it must have to be heard, hop by hop; bands count as for its
+/// audibility.
+struct Margins {
+    std::vector<std::vector<float>> over_db;
+
+    /// Share of the bands between two frames that are heard, 0 … 1; absent where none counts.
+    Level share(int64_t first_frame, int64_t end_frame) const;
+    /// dB that the track must gain (or may lose) there for that share to be just heard, while all others stay as they
+    /// are.
+    Level gain_for(double share, int64_t first_frame, int64_t end_frame) const;
+
+  private:
+    std::vector<float> within(int64_t first_frame, int64_t end_frame) const;
+};
+/// Empty when the track is not heard, or its excitation is not known.
+Margins margins_of(const RenderPlan& plan, TrackId id, const ExcitationOf& excitation, const Listening& listening);
+
 }  // namespace isotonus

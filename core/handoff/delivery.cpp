@@ -40,6 +40,14 @@ const char* bits_name(const Delivery& d) {
     return d.format == SampleFormat::s16 ? "16" : d.format == SampleFormat::s24 ? "24" : "32f";
 }
 
+std::string format_in_words(const Delivery& d) {
+    if (is_lossy(d.type)) return file_type_name(d.type);
+    if (d.format == SampleFormat::f32) return "32 bit float";
+    const bool dithered =
+        d.dither == Dither::always || (d.dither == Dither::for_16_bit && d.format == SampleFormat::s16);
+    return fmt::format("{} bit{}", bits_name(d), dithered ? " with TPDF dither" : ", rounded");
+}
+
 /// What may stand in a file's name on any system.
 std::string safe(std::string text) {
     for (char& c : text)
@@ -81,6 +89,9 @@ struct Job {
     std::vector<unsigned char> packed;
     std::vector<float> as_written;  ///< of the last piece
     int64_t written = 0, clamped = 0;
+    /// Where its dither begins: by its place in the song, so that sections join without a seam; each part has noise
+    /// of its own, since alike the stems' would add up.
+    int64_t dither_place = 0;
     double square = 0.0;
     std::optional<Error> error;
 
@@ -88,16 +99,14 @@ struct Job {
     ~Job() { XXH3_freeState(hash); }
     Job(const Job&) = delete;
 
-    void put(std::span<const float> samples, const Delivery& d, bool keep) {
+    void put(std::span<const float> samples, const Delivery& d) {
         const SampleFormat format = packing_of(d);
         packed.resize(samples.size() * static_cast<size_t>(bytes_of(format)));
-        clamped += pack_samples(samples, format, 2 * written, packed.data(), d.dither);
+        clamped += pack_samples(samples, format, dither_place + 2 * written, packed.data(), d.dither);
         written += static_cast<int64_t>(samples.size() / 2);
-        XXH3_64bits_update(hash, packed.data(), packed.size());
-        if (keep) {
-            as_written.resize(samples.size());
-            unpack_samples(packed, format, as_written.data());
-        }
+        as_written.resize(samples.size());
+        unpack_samples(packed, format, as_written.data());
+        XXH3_64bits_update(hash, as_written.data(), as_written.size() * sizeof(float));
         if (is_lossy(d.type))
             for (const float x : samples) square += static_cast<double>(x) * static_cast<double>(x);
         if (measurer) measurer->add(samples.data(), static_cast<int64_t>(samples.size() / 2));
@@ -121,7 +130,6 @@ std::optional<Error> prove(DeliveredFile& out, Job& job, const Delivery& d, Prog
     XXH3_64bits_reset(hash);
     constexpr int64_t piece = 65536;
     std::vector<float> samples(static_cast<size_t>(piece * info.channels));
-    std::vector<unsigned char> packed;
     double square = 0.0;
     std::optional<Error> error;
     for (int64_t at = 0; at < info.frames && !error; at += piece) {
@@ -134,9 +142,7 @@ std::optional<Error> prove(DeliveredFile& out, Job& job, const Delivery& d, Prog
             for (const float x : got) square += static_cast<double>(x) * static_cast<double>(x);
             continue;
         }
-        packed.resize(got.size() * static_cast<size_t>(bytes_of(d.format)));
-        pack_samples(got, d.format, 0, packed.data(), Dither::none);
-        XXH3_64bits_update(hash, packed.data(), packed.size());
+        XXH3_64bits_update(hash, got.data(), got.size_bytes());
     }
     const bool same = XXH3_64bits_digest(hash) == XXH3_64bits_digest(job.hash);
     XXH3_freeState(hash);
@@ -179,6 +185,7 @@ Result<void> deliver_excerpt(const std::vector<Part>& parts, const PlanPtr& comp
     for (size_t i = 0; i < parts.size(); ++i) {
         auto job = std::make_unique<Job>();
         job->file = files[i];
+        job->dither_place = 2 * (stretch.first * rate / plan.sample_rate) + static_cast<int64_t>(i) * 0x9E3779B1LL;
         SoundSpec spec{d.type, d.format, 2, rate, frames, d.quality, markers, std::nullopt};
         if (d.bext) {
             job->bext.description = fmt::format("{}, {}", d.session_name, parts[i].name);
@@ -214,7 +221,7 @@ Result<void> deliver_excerpt(const std::vector<Part>& parts, const PlanPtr& comp
             Job& job = *jobs[static_cast<size_t>(i)];
             const auto put = [&](std::span<const float> samples) {
                 samples = samples.first(std::min(samples.size(), static_cast<size_t>(2 * (frames - job.written))));
-                job.put(samples, d, compares && !job.resampler);
+                job.put(samples, d);
             };
             if (!pieces.empty()) {
                 const std::span<const float> piece(pieces[static_cast<size_t>(i)].data(), length);
@@ -385,6 +392,7 @@ Result<DeliveryReport> deliver(const PlanPtr& plan, const Session& session, cons
 
     DeliveryReport report;
     report.sample_rate = rate_for(d.type, d.sample_rate > 0 ? d.sample_rate : plan->sample_rate);
+    report.format = format_in_words(d);
     PlanPtr compared;
     if (d.stems != StemSplit::none) {
         compared = plan;

@@ -27,7 +27,7 @@ struct Delivery {
     bool tail = false;               ///< a excerpt goes on until it has been below -60 dBFS for 50 ms
     FileType type = FileType::wav;
     SampleFormat format = SampleFormat::s24;
-    Dither dither = Dither::for_16_bit;
+    Dither dither = Dither::always;  ///< where the format has fewer bits than what is rendered
     int sample_rate = 0;  ///< Hz, converted after rendering; 0: as the session (or what the type can hold nearest)
     double quality = 0.8;
     bool cue_points = true;
@@ -61,6 +61,7 @@ struct DeliveryReport {
     bool stems_compared = false;
     double seconds = 0.0;
     int sample_rate = 0;
+    std::string format;  ///< in words: "24 bit with TPDF dither"
 };
 
 /// One file of each excerpt: the mix, or a stem.

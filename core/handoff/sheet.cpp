@@ -122,8 +122,8 @@ size_t width_of(const std::string& text) {
 }
 
 std::string summary(const json& s) {
-    std::string text =
-        fmt::format("{}, {:g} kHz", time_in_words(s["duration_s"]), s["sample_rate"].get<int>() / 1000.0);
+    std::string text = fmt::format("{}, {:g} kHz, {}", time_in_words(s["duration_s"]),
+                                   s["sample_rate"].get<int>() / 1000.0, s["sample_format"].get<std::string>());
     if (s["stems_compared"].get<bool>())
         text += s["stems_residue_dbfs"].is_null()
                     ? "; the stems sum to the mix to the last bit"
@@ -140,6 +140,7 @@ json sheet_to_json(const SheetInput& in) {
               {"session", in.name},
               {"date", in.date},
               {"sample_rate", in.report.sample_rate},
+              {"sample_format", in.report.format},
               {"duration_s", in.plan.duration_s()},
               {"notes", in.session.hand_off.notes},
               {"stems_compared", in.report.stems_compared},

@@ -206,7 +206,7 @@ Result<ExportReport> export_mix(const PlanPtr& plan, const Export& what, Progres
     const auto put = [&](std::span<const float> samples) -> Result<void> {
         samples = samples.first(std::min(samples.size(), static_cast<size_t>(2 * (frames - written))));
         packed.resize(samples.size() * static_cast<size_t>(bytes_of(what.format)));
-        report.clamped_samples += pack_samples(samples, what.format, 2 * written, packed.data());
+        report.clamped_samples += pack_samples(samples, what.format, 2 * written, packed.data(), Dither::always);
         written += static_cast<int64_t>(samples.size() / 2);
         measurer.add(samples.data(), static_cast<int64_t>(samples.size() / 2));
         return writer->write(packed);

@@ -3,6 +3,9 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/parallel.h"
+#include "core/ride/curve_walk.h"
+
 namespace isotonus {
 
 namespace {
@@ -18,7 +21,31 @@ std::array<double, 2> power_gains(const PlanTrack& t, double main_gain) {
     return {(t.channels == 1 ? left + right : left) * main, right * main};
 }
 
-double ride_power(const PlanTrack& t, double time_s) { return t.way_ridden() ? t.way_power_at(time_s) : 1.0; }
+/// PlanTrack::way_power_at for times that grow.
+class RideWalk {
+  public:
+    explicit RideWalk(const PlanTrack& t) : track_(t), still_(!t.way_ridden()), placed_(t.way_placed()) {
+        const auto take = [this](const RowGains& row) {
+            for (const CurvePtr& ride : row.level_rides) levels_.emplace_back(*ride);
+            for (const CurvePtr& gate : row.gates) gates_.emplace_back(*gate);
+        };
+        take(t);
+        for (const RowGains& row : t.after) take(row);
+    }
+    double power_at(double time_s) {
+        if (still_) return 1.0;
+        if (placed_) return track_.way_power_at(time_s);
+        double db = 0.0, gate = 1.0;
+        for (CurveWalk& w : levels_) db += w.value_at(time_s);
+        for (CurveWalk& w : gates_) gate *= w.value_at(time_s);
+        return gate * gate * (db == 0.0 ? 1.0 : std::pow(10.0, db / 10.0));
+    }
+
+  private:
+    const PlanTrack& track_;
+    bool still_, placed_;
+    std::vector<CurveWalk> levels_, gates_;
+};
 
 }  // namespace
 
@@ -29,12 +56,13 @@ MixOverview::MixOverview(PlanPtr plan) : plan_(std::move(plan)) {
         const auto gain = power_gains(t, plan_->main_gain);
         const std::vector<float>& power = t.material->power_of_8;
         const auto channels = static_cast<size_t>(t.channels);
+        RideWalk ride(t);
         for (size_t u = 0; u * channels < power.size(); ++u) {
             double here = 0.0;
             for (size_t c = 0; c < channels; ++c) here += static_cast<double>(power[u * channels + c]) * gain[c];
             const auto first = static_cast<int64_t>(u) * unit + t.delay_samples;
             here *=
-                static_cast<double>(unit) * ride_power(t, static_cast<double>(first + unit / 2) / plan_->sample_rate);
+                static_cast<double>(unit) * ride.power_at(static_cast<double>(first + unit / 2) / plan_->sample_rate);
             // A delay puts the unit across two of the song's.
             const int64_t at = first >= 0 ? first / unit : -((-first + unit - 1) / unit);
             const double share = static_cast<double>(first - at * unit) / static_cast<double>(unit);
@@ -57,27 +85,35 @@ double MixOverview::energy_before(double frame) const {
 
 std::vector<double> MixOverview::by_blocks(double from_frame, double per_column, int columns) const {
     std::vector<double> power(static_cast<size_t>(columns));
-    for (const PlanTrack& t : plan_->tracks) {
-        if (!t.heard() || !t.material) continue;
-        const LevelSummary& s = t.material->summary;
-        const auto gain = power_gains(t, plan_->main_gain);
-        for (int c = 0; c < columns; ++c) {
-            const double start = from_frame + c * per_column;
-            const double in_file = start - static_cast<double>(t.delay_samples);
-            if (in_file + per_column <= 0.0) continue;
-            const int64_t first = static_cast<int64_t>(std::max(0.0, in_file)) / block;
-            const int64_t end =
-                std::min(s.blocks(), std::max(first + 1, static_cast<int64_t>(in_file + per_column) / block));
-            if (first >= end) continue;
-            double sum = 0.0;
-            const float* at = s.mean_square.data() + first * s.channels;
-            for (int64_t b = first; b < end; ++b)
-                for (size_t ch = 0; ch < static_cast<size_t>(s.channels); ++ch)
-                    sum += static_cast<double>(*at++) * gain[ch];
-            power[static_cast<size_t>(c)] +=
-                sum / static_cast<double>(end - first) * ride_power(t, (start + per_column / 2.0) / plan_->sample_rate);
+    const auto compute = [&](int first_column, int end_column) {
+        for (const PlanTrack& t : plan_->tracks) {
+            if (!t.heard() || !t.material) continue;
+            const LevelSummary& s = t.material->summary;
+            const auto gain = power_gains(t, plan_->main_gain);
+            RideWalk ride(t);
+            for (int c = first_column; c < end_column; ++c) {
+                const double start = from_frame + c * per_column;
+                const double in_file = start - static_cast<double>(t.delay_samples);
+                if (in_file + per_column <= 0.0) continue;
+                const int64_t first = static_cast<int64_t>(std::max(0.0, in_file)) / block;
+                const int64_t end =
+                    std::min(s.blocks(), std::max(first + 1, static_cast<int64_t>(in_file + per_column) / block));
+                if (first >= end) continue;
+                double sum = 0.0;
+                const float* at = s.mean_square.data() + first * s.channels;
+                for (int64_t b = first; b < end; ++b)
+                    for (size_t ch = 0; ch < static_cast<size_t>(s.channels); ++ch)
+                        sum += static_cast<double>(*at++) * gain[ch];
+                power[static_cast<size_t>(c)] += sum / static_cast<double>(end - first) *
+                                                 ride.power_at((start + per_column / 2.0) / plan_->sample_rate);
+            }
         }
-    }
+    };
+    constexpr int columns_each = 128;
+    parallel_for((columns + columns_each - 1) / columns_each, worker_count(), [&](int64_t part) {
+        const int first = static_cast<int>(part) * columns_each;
+        compute(first, std::min(columns, first + columns_each));
+    });
     return power;
 }
 

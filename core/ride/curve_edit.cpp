@@ -43,6 +43,17 @@ Curve plus_lines(const Curve& curve, const std::vector<std::pair<double, double>
 
 }  // namespace
 
+std::vector<Span> joined(std::vector<Span> spans) {
+    std::sort(spans.begin(), spans.end(), [](const Span& a, const Span& b) { return a.from_s < b.from_s; });
+    std::vector<Span> out;
+    for (const Span& s : spans)
+        if (!out.empty() && s.from_s <= out.back().to_s)
+            out.back().to_s = std::max(out.back().to_s, s.to_s);
+        else
+            out.push_back(s);
+    return out;
+}
+
 Curve with_point_at(const Curve& curve, double time_s, double tolerance) {
     Curve cut = curve;
     if (cut.empty()) return cut;

@@ -15,6 +15,9 @@ struct Span {
     bool operator==(const Span&) const = default;
 };
 
+/// In the order of time, those that overlap or touch as one.
+std::vector<Span> joined(std::vector<Span> spans);
+
 /// The same ride with a point at this time.  Lines and steps are cut exactly; a bend or an S-shape becomes lines that
 /// keep to it within `tolerance`.
 Curve with_point_at(const Curve& curve, double time_s, double tolerance);

@@ -49,27 +49,47 @@ std::vector<Phrase> phrases_of(std::span<const double> power, double hop_s, cons
                  static_cast<double>(end) * hop_s,
                  db_from_power(sum / sounding) + aes17_db,
                  {}};
-        if (rest_sum > 0.0) p.rest_dbfs = db_from_power(rest_sum / sounding) + aes17_db;
+        if (rest_sum > 0.0) p.against_dbfs = db_from_power(rest_sum / sounding) + aes17_db;
         phrases.push_back(p);
     }
     return phrases;
 }
 
+Level median_of(std::vector<double> values) {
+    if (values.empty()) return std::nullopt;
+    const auto middle = values.begin() + std::ssize(values) / 2;
+    std::nth_element(values.begin(), middle, values.end());
+    return *middle;
+}
+
+Level middle_level(const std::vector<Phrase>& phrases) {
+    std::vector<double> levels;
+    for (const Phrase& p : phrases) levels.push_back(p.level_dbfs);
+    return median_of(std::move(levels));
+}
+
+Level middle_above(const std::vector<Phrase>& phrases) {
+    std::vector<double> above;
+    for (const Phrase& p : phrases)
+        if (p.against_dbfs) above.push_back(p.level_dbfs - *p.against_dbfs);
+    return median_of(std::move(above));
+}
+
 Curve ride_draft(std::span<const double> power, double hop_s, const DraftWish& wish, const Curve& before,
                  std::span<const double> rest) {
-    const std::vector<Phrase> phrases = phrases_of(power, hop_s, wish, rest);
-    double target = wish.target_dbfs.value_or(0.0);
-    if (!wish.target_dbfs && !phrases.empty()) {
-        std::vector<double> levels;
-        for (const Phrase& p : phrases) levels.push_back(p.level_dbfs);
-        std::nth_element(levels.begin(), levels.begin() + static_cast<std::ptrdiff_t>(levels.size() / 2), levels.end());
-        target = levels[levels.size() / 2];
-    }
+    return ride_draft(phrases_of(power, hop_s, wish, rest), wish, before);
+}
+
+Curve ride_draft(const std::vector<Phrase>& phrases, const DraftWish& wish, const Curve& before) {
+    const double target = wish.target_dbfs.value_or(middle_level(phrases).value_or(0.0));
     Curve draft;
     constexpr double silence_s = 2.0, glide_s = 0.25;
     double end_s = -1e9;
     for (const Phrase& p : phrases) {
-        const double wanted = wish.above_rest_db && p.rest_dbfs ? *p.rest_dbfs + *wish.above_rest_db : target;
+        // Where there is nothing to hold it against, nothing covers it: it stays as it is.
+        const double wanted = !wish.above_db   ? target
+                              : p.against_dbfs ? *p.against_dbfs + *wish.above_db
+                                               : p.level_dbfs;
         const double off = wanted - p.level_dbfs;
         double gain = std::fabs(off) <= wish.range_db ? 0.0 : off * wish.depth;
         gain = std::round(std::clamp(gain, -wish.most_down_db, wish.most_up_db) * 10.0) / 10.0;

@@ -22,6 +22,9 @@ struct BarPosition {
 
 void sort_tempo(std::vector<TempoMark>& tempo);
 
+/// The mark that holds at a time; before the first one, the first.  The map must not be empty.
+const TempoMark& mark_at(const std::vector<TempoMark>& tempo, double time_s);
+
 /// The bar at a time; before the first mark bars count down from it (bar 0, -1 …).  A bar that a mark cuts short counts
 /// as one.  The map must not be empty.
 BarPosition bar_at(const std::vector<TempoMark>& tempo, double time_s);

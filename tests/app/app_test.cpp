@@ -59,7 +59,7 @@ TEST_F(Window, the_whole_job_by_mouse_and_keys) {
     wait_for([&] { return fs::exists(out); });
     wait_for([&] { return find<QLabel>("exportResult")->text().contains("is written"); });
     EXPECT_TRUE(find<QLabel>("exportResult")->text().contains("read back: every sample is right"));
-    // The file is the core's own rendering, rounded to 24 bit.
+    // The file is the core's own rendering, reduced to 24 bit with the same dither.
     const PlanPtr plan = work().player.plan();
     Export same;
     same.file = folder / "core.wav";

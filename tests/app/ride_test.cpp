@@ -185,6 +185,41 @@ TEST_F(RideWindow, ready_shapes_land_as_points) {
     EXPECT_TRUE(work().document.undo_name().contains("draft of"));
 }
 
+TEST_F(RideWindow, several_stretches_are_marked_with_ctrl_and_thrown_together) {
+    open_ride(1);
+    mark(0.5, 1.0);
+    drag(editor(), QPoint(at(2.0, 0).x(), 4), QPoint(at(2.5, 0).x(), 4), Qt::ControlModifier);
+    drag(editor(), QPoint(at(2.4, 0).x(), 4), QPoint(at(3.0, 0).x(), 4), Qt::ControlModifier);  // goes on from there
+    ASSERT_EQ(editor()->ranges().size(), 2u);
+    EXPECT_NEAR(editor()->ranges()[1].to_s, 3.0, 0.02);
+    answers.numbers = {{0, 6.0}, {1, 50.0}};
+    trigger("shapeThrow");
+    for (const double inside : {0.75, 2.25, 2.75}) EXPECT_NEAR(curve(1).value_at(inside), 6.0, 0.01) << inside;
+    for (const double outside : {0.3, 1.5, 3.3}) EXPECT_NEAR(curve(1).value_at(outside), 0.0, 0.01) << outside;
+    // One drag raises both.
+    drag(editor(), at(2.25, 6.0) + QPoint(0, 20), at(2.25, 3.0) + QPoint(0, 20));
+    EXPECT_NEAR(curve(1).value_at(0.75), 3.0, 0.4);
+    EXPECT_NEAR(curve(1).value_at(2.75), curve(1).value_at(0.75), 0.01);
+    EXPECT_NEAR(curve(1).value_at(1.5), 0.0, 0.01);
+    mark(4.0, 4.5);  // without Ctrl: only this
+    EXPECT_EQ(editor()->ranges().size(), 1u);
+}
+
+TEST_F(RideWindow, a_draft_by_what_is_heard_listens_first_and_then_asks) {
+    open_ride(2);
+    answers.numbers = {{0, 90.0}, {1, 0.0}};
+    ASSERT_LT(work().mix.excited(), 1.0);
+    trigger("draftHeard");
+    EXPECT_FALSE(track(2).rides.any());  // not yet
+    wait_for([&] { return track(2).rides.any(); });
+    EXPECT_TRUE(work().document.undo_name().contains("draft of"));
+    EXPECT_EQ(answers.titles.back(), "Ride draft by what is heard");
+    // Known now: at once, and from the same start the same.
+    const Curve first = curve(2);
+    trigger("draftHeard");
+    EXPECT_EQ(curve(2), first);
+}
+
 TEST_F(RideWindow, the_main_output_and_buses_are_ridden_in_their_rows) {
     import_all();
     work().document.select({track(0).id, track(1).id}, track(0).id);

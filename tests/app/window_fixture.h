@@ -44,7 +44,9 @@ struct Answers : Prompter {
     /// By place; what is not there stays as it was offered.
     std::map<size_t, double> numbers;
     bool cancel_numbers = false;
-    std::optional<std::vector<double>> ask_numbers(const QString&, const std::vector<Number>& given) override {
+    QStringList titles;  ///< of what asked for them
+    std::optional<std::vector<double>> ask_numbers(const QString& title, const std::vector<Number>& given) override {
+        titles << title;
         std::vector<double> values;
         for (const Number& n : given)
             values.push_back(numbers.contains(values.size()) ? numbers[values.size()] : n.value);

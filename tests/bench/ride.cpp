@@ -6,7 +6,7 @@
 #include <cmath>
 #include <map>
 
-#include "core/mix/draft_powers.h"
+#include "core/balance/draft_powers.h"
 #include "core/mix/mixdown.h"
 #include "core/ride/draft.h"
 #include "core/ride/thin.h"
@@ -65,7 +65,7 @@ int main(int argc, char** argv) {
     const double drafting = seconds([&] {
         const DraftPowers powers = draft_powers(*plan, plan->tracks[0].id);
         DraftWish wish;
-        wish.above_rest_db = 0.0;
+        wish.above_db = 0.0;
         drafted = ride_draft(powers.heard, DraftPowers::hop_s, wish, {}, powers.rest).points.size();
     });
     fmt::print("a draft of {:.0f} s against {} tracks: {:.2f} ms, {} points\n", plan->duration_s(),

@@ -2,6 +2,7 @@
 #include "core/balance/headroom.h"
 
 #include "core/balance/audibility.h"
+#include "core/balance/draft_powers.h"
 #include "core/balance/mono_loss.h"
 #include "tests/support/sounds.h"
 
@@ -309,4 +310,80 @@ TEST(Audibility, of_the_demo_says_what_its_list_of_faults_says) {
     EXPECT_EQ(covers[0].id, mix.id(1));
     mix.change(1, [](Track& t) { t.mute = true; });
     EXPECT_GT(voice(), covered + 0.1);
+}
+
+// --- drafts of rides by what is heard -------------------------------------------------------------------------------
+
+TEST(HeardDraft, follows_what_covers_the_track_dB_for_dB) {
+    // Three phrases of one level under noise of three levels, 12 dB apart: what is needed follows the noise.
+    Sounds sounds;
+    const auto voice = [](int64_t i, int) {
+        const double t = static_cast<double>(i) / 48000.0, in_phrase = std::fmod(t, 4.0);
+        if (in_phrase < 0.5 || in_phrase > 3.0) return 0.0;
+        double sum = 0.0;
+        for (const size_t band : {12u, 16u, 20u, 24u, 28u})
+            sum += std::sin(2.0 * std::numbers::pi * band_middle_hz(band) * t + static_cast<double>(band));
+        return 0.1 * sum;
+    };
+    const auto hiss = [w = noise(9, 0.64)](int64_t i, int c) { return w(i, c) * std::pow(4.0, -(i / (4 * 48000))); };
+    Mix mix({write(sounds.folder / "v.wav", make(12 * 48000, 1, voice), 1),
+             write(sounds.folder / "n.wav", make(12 * 48000, 1, hiss), 1)});
+    const auto shares = [&] {
+        std::vector<double> found;
+        const auto rows = audibility(*mix.plan(), sounds.all(), {}, {24000, 144000, 216000, 336000, 408000, 528000});
+        for (const size_t phrase : {0u, 2u, 4u}) found.push_back(*rows[0].in_sections[phrase]);
+        return found;
+    };
+    const auto before = shares();
+    EXPECT_LT(before[0], 0.4);
+    EXPECT_GT(before[2], 0.8);
+    const Margins margins = margins_of(*mix.plan(), mix.id(0), sounds.all(), {});
+    const DraftPowers powers = draft_powers(*mix.plan(), mix.id(0));
+    DraftWish wish;
+    wish.above_db = 0.0;
+    wish.range_db = 0.0;
+    wish.most_up_db = wish.most_down_db = 40.0;
+    auto phrases = phrases_of(powers.heard, DraftPowers::hop_s, wish);
+    ASSERT_EQ(phrases.size(), 3u);
+    EXPECT_NEAR(*middle_share(phrases, margins, 0.0, 48000), before[1], 0.1);
+    hold_against_heard(phrases, margins, 0.8, 0.0, 48000);
+    const Curve ride = ride_draft(phrases, wish);
+    EXPECT_NEAR(ride.value_at(1.7) - ride.value_at(5.7), 12.04, 1.0);
+    EXPECT_NEAR(ride.value_at(5.7) - ride.value_at(9.7), 12.04, 1.0);
+    // The audibility of the ridden mix, computed afresh, has the wished share in every phrase; a little lower it does
+    // not.
+    const auto ride_by = [&](double lower_db) {
+        mix.change(0, [&](Track& t) {
+            t.rides[Parameter::level] = std::make_shared<const Curve>(ride);
+            t.fader_db = -lower_db;
+        });
+        return shares();
+    };
+    for (const double share : ride_by(-0.3)) EXPECT_GE(share, 0.76);
+    for (const double share : ride_by(2.5)) EXPECT_LT(share, 0.8);
+}
+
+TEST(HeardDraft, of_the_demos_voice_evens_out_what_is_heard) {
+    Sounds sounds;
+    Mix mix({demo_folder() / "13 Voice.wav", demo_folder() / "09 Held Chords.wav", demo_folder() / "07 Bass.wav"});
+    const PlanPtr plan = mix.plan();
+    const Margins margins = margins_of(*plan, mix.id(0), sounds.all(), {});
+    DraftWish wish;
+    wish.above_db = 0.0;
+    auto phrases = phrases_of(draft_powers(*plan, mix.id(0)).heard, DraftPowers::hop_s, wish);
+    const double wanted = *middle_share(phrases, margins, 0.0, 48000);
+    hold_against_heard(phrases, margins, wanted, 0.0, 48000);
+    const Curve ride = ride_draft(phrases, wish);
+    EXPECT_LT(static_cast<double>(ride.points.size()), 3.0 * plan->duration_s());
+    mix.change(0, [&](Track& t) { t.rides[Parameter::level] = std::make_shared<const Curve>(ride); });
+    const Margins after = margins_of(*mix.plan(), mix.id(0), sounds.all(), {});
+    double worst_before = 1.0, worst_after = 1.0;
+    for (const Phrase& p : phrases) {
+        const auto first = std::llround(p.from_s * 48000), end = std::llround(p.to_s * 48000);
+        worst_before = std::min(worst_before, margins.share(first, end).value_or(1.0));
+        worst_after = std::min(worst_after, after.share(first, end).value_or(1.0));
+    }
+    EXPECT_LT(worst_before, wanted - 0.1);
+    EXPECT_GT(worst_after, wanted - 0.06);
+    EXPECT_TRUE(margins_of(*mix.plan(), 999, sounds.all(), {}).over_db.empty());
 }

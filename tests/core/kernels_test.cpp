@@ -49,6 +49,33 @@ TEST(Kernels, pack_rounds_clamps_and_counts) {
     EXPECT_EQ(back, expected);
 }
 
+TEST(Kernels, dithered_agrees_with_a_plain_loop) {
+    const auto noise_at = [](uint32_t h) {
+        h = (h ^ (h >> 16)) * 0x7feb352dU;
+        h = (h ^ (h >> 15)) * 0x846ca68bU;
+        h ^= h >> 16;
+        return (static_cast<double>(h >> 16) - static_cast<double>(h & 0xffff)) / 65536.0;
+    };
+    for (const size_t n : sizes)
+        for (const float scale : {32768.0f, 8388608.0f}) {
+            auto in = make(static_cast<int64_t>(n), 1, noise(5));
+            for (size_t i = 0; i < n; i += 7) in[i] = 0.0f;
+            if (n > 2) in[1] = 1.0f, in[2] = -1.5f;
+            std::vector<int32_t> out(n);
+            const size_t clamped = kernels::dithered(in.data(), n, scale, 77, out.data());
+            size_t expected = 0;
+            for (size_t i = 0; i < n; ++i) {
+                const double x = static_cast<double>(in[i]) * static_cast<double>(scale),
+                             s = static_cast<double>(scale);
+                if (std::nearbyint(x) > s - 1.0 || x < -s - 0.5) ++expected;
+                const double wanted =
+                    x == 0.0 ? 0.0 : std::clamp(x + noise_at(77 + static_cast<uint32_t>(i)), -s, s - 1.0);
+                EXPECT_LE(std::fabs(out[i] - wanted), 0.5001) << i;
+            }
+            EXPECT_EQ(clamped, expected);
+        }
+}
+
 TEST(Kernels, stretch_figures_agree_with_a_plain_loop) {
     for (const int channels : {1, 2}) {
         for (const size_t frames : sizes) {

@@ -146,7 +146,7 @@ TEST(RideDraft, against_the_rest_follows_it) {
     std::vector<double> rest(power.size(), std::pow(10.0, (-20.0 - aes17_db) / 10.0));
     for (size_t i = 0; i < 40; ++i) rest[i] *= 0.25;  // 6 dB less under the first phrase
     DraftWish wish;
-    wish.above_rest_db = 3.0;
+    wish.above_db = 3.0;
     const Curve ride = ride_draft(power, 0.1, wish, {}, rest);
     EXPECT_NEAR(ride.value_at(2.0), -5.0, 0.11);  // -26.0 + 3 - (-18)
     EXPECT_NEAR(ride.value_at(5.0), 1.0, 0.11);

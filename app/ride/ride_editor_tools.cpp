@@ -1,0 +1,114 @@
+// What the ride editor's buttons and keys do to the points that are chosen.
+#include "app/ride/ride_editor.h"
+#include "core/ride/thin.h"
+
+namespace isotonus {
+
+void RideEditor::remove_selected() {
+    Curve c = curve();
+    if (!ranges_.empty() && selected_.empty()) {
+        for (const Span& r : ranges_) c = without_inside(c, r, info());
+        store(c, tr("clear a stretch"));
+        return;
+    }
+    if (selected_.empty()) return;
+    for (auto i = selected_.rbegin(); i != selected_.rend(); ++i)
+        c.points.erase(c.points.begin() + static_cast<std::ptrdiff_t>(*i));
+    const size_t count = selected_.size();
+    selected_.clear();
+    store(c, count == 1 ? tr("delete a point") : tr("delete %1 points").arg(count));
+}
+
+void RideEditor::toggle_shape() {
+    Curve c = curve();
+    if (selected_.empty()) return;
+    // Line, step, bend that starts slowly, bend that starts fast, S, and line again.
+    RidePoint next = c.points[*selected_.begin()];
+    if (next.segment == Segment::bend && next.bend > 0.0) {
+        next.bend = -next.bend;
+    } else {
+        next.segment = static_cast<Segment>((static_cast<int>(next.segment) + 1) % 4);
+        if (next.segment == Segment::bend) next.bend = 0.5;
+    }
+    for (const size_t i : selected_) c.points[i].segment = next.segment, c.points[i].bend = next.bend;
+    const QString names[] = {tr("line"), tr("step"), next.bend > 0.0 ? tr("bend, slow first") : tr("bend, fast first"),
+                             tr("S-shape")};
+    store(c, names[static_cast<size_t>(next.segment)]);
+}
+
+void RideEditor::toggle_locks() {
+    Curve c = curve();
+    if (selected_.empty()) return;
+    const bool on = !c.points[*selected_.begin()].locked;
+    for (const size_t i : selected_) c.points[i].locked = on;
+    store(c, on ? tr("lock") : tr("unlock"));
+}
+
+void RideEditor::thin() {
+    const Curve c = curve(), fewer = thinned(c, std::max(info().tolerance, 1e-9));
+    if (fewer == c) {
+        emit work_.hint(tr("There is nothing to thin: every point moves the ride by more than %1.")
+                            .arg(ride_value_text(parameter_, info().tolerance).remove('+')));
+        return;
+    }
+    selected_.clear();
+    store(fewer, tr("%1 points of %2").arg(fewer.points.size()).arg(c.points.size()));
+}
+
+void RideEditor::copy() {
+    const Curve c = curve();
+    std::optional<Span> span = range();
+    if (!span && selected_.size() > 1)
+        span = Span{c.points[*selected_.begin()].time_s, c.points[*selected_.rbegin()].time_s};
+    if (!span || c.empty()) {
+        emit work_.hint(tr("Mark a stretch in the strip above the curve, or choose two points, to copy."));
+        return;
+    }
+    work_.ride_clip = cut_out(c, *span, info().tolerance);
+    emit work_.hint(tr("%n point(s) copied; Ctrl+V puts them at the playhead.", nullptr,
+                       static_cast<int>(work_.ride_clip.points.size())));
+}
+
+void RideEditor::paste_at(double time_s) {
+    if (work_.ride_clip.empty()) return;
+    const Span span{time_s, time_s + work_.ride_clip.points.back().time_s};
+    selected_.clear();
+    ParameterInfo own = info();
+    own.rest = rest();
+    store(with_inside(curve(), span, work_.ride_clip, own), tr("paste at %1").arg(time_text(time_s, 2)));
+    set_range(span);
+}
+
+void RideEditor::scale_values(double factor) {
+    if (selected_.size() < 2) return;
+    store(scaled(curve(), selected_, factor, info()), tr("scale %1 points").arg(selected_.size()));
+}
+
+void RideEditor::stretch_times(double factor) {
+    if (selected_.size() < 2) return;
+    store(stretched(curve(), selected_, factor), tr("stretch %1 points").arg(selected_.size()));
+}
+
+void RideEditor::type_point() {
+    const Curve c = curve();
+    if (selected_.size() != 1) return;
+    const RidePoint& p = c.points[*selected_.begin()];
+    const auto text =
+        work_.prompter->ask_text(tr("The point"), tr("Seconds, and value"),
+                                 QString("%1  %2").arg(p.time_s, 0, 'f', 3).arg(ride_value_text(parameter_, p.value)));
+    if (!text) return;
+    const QString line = text->simplified();
+    const qsizetype gap = line.indexOf(' ');
+    bool number = false;
+    const double time_s = line.left(gap).replace(',', '.').toDouble(&number);
+    const auto value = gap > 0 ? parse_ride_value(parameter_, line.mid(gap + 1)) : std::nullopt;
+    if (!number || !value || time_s < 0.0) {
+        work_.prompter->complain(
+            tr("'%1' is not a time in seconds and a value between %2 and %3.")
+                .arg(*text, ride_value_text(parameter_, info().low), ride_value_text(parameter_, info().high)));
+        return;
+    }
+    move_selected(time_s - p.time_s, *value - p.value, 0);
+}
+
+}  // namespace isotonus

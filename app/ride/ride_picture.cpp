@@ -1,0 +1,79 @@
+#include "app/ride/ride_picture.h"
+
+#include <QCoreApplication>
+#include <algorithm>
+#include <cmath>
+
+#include "app/style/columns.h"
+#include "core/ride/curve_walk.h"
+
+namespace isotonus {
+
+namespace {
+
+QString tr(const char* text) { return QCoreApplication::translate("RideEditor", text); }
+
+}  // namespace
+
+QString parameter_word(Parameter parameter) {
+    const QString words[] = {tr("level"), tr("trim"), tr("pan"), tr("width"), tr("mute")};
+    return words[static_cast<size_t>(parameter)];
+}
+
+QString ride_value_text(Parameter parameter, double value) {
+    switch (parameter) {
+        case Parameter::level:
+        case Parameter::trim:
+            return db_text(value, "dB", true);
+        case Parameter::pan:
+            return pan_text(value);
+        case Parameter::width:
+            return tr("%1 %").arg(std::lround(value * 100.0));
+        case Parameter::mute:
+            break;
+    }
+    return value >= 0.5 ? tr("muted") : tr("on");
+}
+
+std::optional<double> parse_ride_value(Parameter parameter, const QString& text) {
+    std::optional<double> value;
+    if (parameter == Parameter::pan) {
+        value = parse_pan(text);
+    } else if (parameter == Parameter::mute) {
+        const QString word = text.trimmed().toLower();
+        if (word == tr("muted") || word == "1") value = 1.0;
+        if (word == tr("on") || word == "0") value = 0.0;
+    } else {
+        value = parse_level(QString(text).remove('%'));
+        if (value && parameter == Parameter::width) *value /= 100.0;
+    }
+    const ParameterInfo& info = info_of(parameter);
+    return value && *value >= info.low && *value <= info.high ? value : std::nullopt;
+}
+
+void paint_ride(QPainter& painter, const Curve& curve, double rest, const TimeRuler& time, const QPen& pen,
+                const std::function<double(double)>& y_of) {
+    const QRect area(static_cast<int>(time.left), 0, static_cast<int>(time.right - time.left) + 1, 1 << 14);
+    Columns line(area);
+    CurveWalk walk(curve);
+    const double half = pen.widthF() / 2.0;
+    auto at = std::lower_bound(curve.points.begin(), curve.points.end(), time.time(area.left()),
+                               [](const RidePoint& p, double t) { return p.time_s < t; });
+    double value = curve.empty() ? rest : walk.value_at(time.time(area.left()));
+    for (int x = area.left(); x <= area.right(); ++x) {
+        double low = value, high = value;
+        const double until = time.time(x + 1.0);
+        for (; at != curve.points.end() && at->time_s < until; ++at) {
+            if (at != curve.points.begin() && (at - 1)->segment == Segment::step)
+                low = std::min(low, (at - 1)->value), high = std::max(high, (at - 1)->value);
+            low = std::min(low, at->value);
+            high = std::max(high, at->value);
+        }
+        if (!curve.empty()) value = walk.value_at(until);  // where the next column begins: no gap between them
+        if (pen.style() == Qt::DashLine && x / 6 % 2 == 1) continue;
+        line.add_soft(x, y_of(std::max(high, value)) - half, y_of(std::min(low, value)) + half);
+    }
+    line.paint(painter, pen.color());
+}
+
+}  // namespace isotonus
