@@ -11,6 +11,7 @@
 #include <nlohmann/json.hpp>
 
 #include "cli/play.h"
+#include "core/balance/track_draft.h"
 #include "core/handoff/delivery.h"
 #include "core/handoff/sheet.h"
 #include "core/measure/measurement_json.h"
@@ -350,6 +351,59 @@ int check(const fs::path& file, bool as_json) {
     return all_passed(checks) ? done : check_failed;
 }
 
+struct DraftOptions {
+    fs::path session;
+    std::string track, by = "level";
+    std::optional<double> to;
+    double depth = 100.0;
+    DraftWish wish;
+};
+
+int draft(const DraftOptions& options) {
+    auto opened = open_with_materials(options.session);
+    if (!opened) return complain(opened.error());
+    Session& session = opened->session;
+    const auto track = session.find(options.track);
+    if (!track)
+        return complain({options.session.string(), fmt::format("there is no track '{}'", options.track)}, wrong_usage);
+    if (!opened->of(*track)) return complain({track->source.file.string(), "the file cannot be used"});
+    const TrackId id = track->id;
+    const CurvePtr before = track->rides[Parameter::level];
+    session = with_ride(session, id, Parameter::level, {});
+    const PlanPtr plan = opened->plan();
+    const DraftBy by = options.by == "rest" ? DraftBy::rest : options.by == "heard" ? DraftBy::heard : DraftBy::level;
+    Margins margins;
+    if (by == DraftBy::heard) {
+        std::map<MaterialPtr, ExcitationPtr> known;
+        for (const PlanTrack& t : plan->tracks)
+            if (t.heard()) known[t.material];
+        std::vector<MaterialPtr> list;
+        for (const auto& [material, none] : known) list.push_back(material);
+        parallel_for(std::ssize(list), worker_count(), [&](int64_t i) {
+            const MaterialPtr& m = list[static_cast<size_t>(i)];
+            known.at(m) = excitation_of(m->ready).value_or(nullptr);
+        });
+        margins = margins_of(
+            *plan, id, [&](const MaterialPtr& m) { return known.at(m); }, Listening{});
+    }
+    const TrackDraft made(*plan, id, by, std::move(margins));
+    const Level middle = made.middle(options.wish);
+    if (!middle) return complain({options.track, "there is no phrase to ride in this track"});
+    const double unit = by == DraftBy::heard ? 100.0 : 1.0, wanted = options.to ? *options.to / unit : *middle;
+    DraftWish wish = options.wish;
+    wish.depth = options.depth / 100.0;
+    const Curve ride = made.draft(wanted, wish, before ? *before : Curve{});
+    session = with_ride(session, id, Parameter::level, ride);
+    if (auto done = write_session(session, options.session); !done) return complain(done.error());
+    fmt::print("{}: {} phrases to {:.1f} {} (the median was {:.1f}), {} points\n", options.track,
+               made.phrases(wish, wanted).size(), wanted * unit,
+               by == DraftBy::level  ? "dBFS"
+               : by == DraftBy::rest ? "dB above the rest"
+                                     : "% heard",
+               *middle * unit, ride.points.size());
+    return done;
+}
+
 struct DeliverOptions {
     fs::path session, folder;
     std::string type = "wav", bits = "24", stems = "none", note;
@@ -401,6 +455,8 @@ int deliver_all(const DeliverOptions& options) {
     if (!mix) return complain(mix.error());
     CheckInput input{session, *plan, *mix, opened->missing, {}, false, {}};
     input.limits = limits_of(session.hand_off.profile, session.hand_off.own);
+    if (const auto moments = moments_of(plan, overs_of(mix->summary, plan->sample_rate, input.limits.most_peak_dbfs)))
+        input.overs = *moments;
     const auto checks = check_handoff(input);
     const auto report = deliver(plan, session, d);
     if (!report) return complain(report.error());
@@ -495,6 +551,23 @@ int main(int argc, char** argv) {
     ride_verb->add_option("PARAMETER", parameter, "level, trim, pan, width or mute")->required();
     ride_verb->add_option("POINTS", list, "TIME=VALUE; none takes the ride away");
     ride_verb->callback([&] { status = ride(session, name, parameter, list); });
+
+    DraftOptions drafted;
+    auto* draft_verb = verb("draft", "a level ride for a track, so that its phrases sit alike");
+    draft_verb->add_option("SESSION", drafted.session)->required();
+    draft_verb->add_option("TRACK", drafted.track)->required();
+    draft_verb->add_option("--by", drafted.by, "level, rest (of the mix) or heard (share of its bands)")
+        ->check(CLI::IsMember({"level", "rest", "heard"}));
+    draft_verb->add_option("--to", drafted.to, "dBFS AES17, dB above the rest, or % heard; the median if not said");
+    draft_verb->add_option("--depth", drafted.depth, "% of the difference")->check(CLI::Range(0.0, 100.0));
+    draft_verb->add_option("--within", drafted.wish.range_db, "dB that are left alone")->check(CLI::Range(0.0, 12.0));
+    draft_verb->add_option("--up", drafted.wish.most_up_db, "dB at most")->check(CLI::Range(0.0, 12.0));
+    draft_verb->add_option("--down", drafted.wish.most_down_db, "dB at most")->check(CLI::Range(0.0, 40.0));
+    draft_verb->add_option("--shortest", drafted.wish.shortest_s, "seconds; shorter sounds are left alone")
+        ->check(CLI::Range(0.1, 3.0));
+    draft_verb->add_option("--follow", drafted.wish.follow_s, "seconds; longer phrases are followed in parts")
+        ->check(CLI::Range(0.5, 30.0));
+    draft_verb->callback([&] { status = draft(drafted); });
 
     auto* render_verb = verb("render", "export the mix as WAV");
     render_verb->add_option("SESSION", options.session)->required();

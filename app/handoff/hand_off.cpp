@@ -397,7 +397,7 @@ void HandOffPanel::look_into_overs() {
     overs_of_ = plan;
     overs_limit_dbfs_ = limit;
     overs_.clear();
-    const auto places = overs_of(work_.mix.figures()->summary, plan->sample_rate, limit, 3);
+    const auto places = overs_of(work_.mix.figures()->summary, plan->sample_rate, limit);
     if (places.empty()) return;
     QThreadPool::globalInstance()->start([panel = QPointer(this), plan, places] {
         auto moments = moments_of(plan, places);

@@ -10,8 +10,7 @@
 
 #include "app/balance/bus_block.h"
 #include "app/ride/fader_box_window.h"
-#include "core/balance/draft_powers.h"
-#include "core/ride/draft.h"
+#include "core/balance/track_draft.h"
 #include "core/ride/hits.h"
 #include "core/ride/ride_csv.h"
 
@@ -501,13 +500,9 @@ void RidePanel::draft(DraftBy by) {
         work_.mix.want_audibility(true);
         return;
     }
-    const DraftPowers powers = draft_powers(*plan, t->id);
-    const auto& power = by == DraftBy::level ? powers.own : powers.heard;
     DraftWish wish;
-    std::vector<Phrase> phrases = phrases_of(power, DraftPowers::hop_s, wish, powers.rest);
-    Level middle = by == DraftBy::level  ? middle_level(phrases)
-                   : by == DraftBy::rest ? middle_above(phrases)
-                                         : middle_share(phrases, *margins, powers.shift_s, session.sample_rate);
+    const TrackDraft basis(*plan, t->id, by, margins.value_or(Margins{}));
+    const Level middle = basis.middle();
     if (!middle) {
         emit work_.hint(tr("There is no phrase to ride in this track."));
         return;
@@ -531,10 +526,6 @@ void RidePanel::draft(DraftBy by) {
                 {tr("leave alone (breaths) shorter than, s"), wish.shortest_s, 0.1, 3.0, 2},
                 {tr("follow longer phrases in parts of, s"), wish.follow_s, 0.5, 30.0, 1}});
     if (!n) return;
-    if (by == DraftBy::level)
-        wish.target_dbfs = (*n)[0];
-    else
-        wish.above_db = by == DraftBy::rest ? (*n)[0] : 0.0;
     wish.range_db = (*n)[1];
     wish.depth = (*n)[2] / 100.0;
     wish.most_up_db = (*n)[3];
@@ -542,14 +533,9 @@ void RidePanel::draft(DraftBy by) {
     wish.silence_db = 10.0 - (*n)[5];
     wish.shortest_s = (*n)[6];
     wish.follow_s = (*n)[7];
-    phrases = phrases_of(power, DraftPowers::hop_s, wish, powers.rest);
-    if (by == DraftBy::heard)
-        hold_against_heard(phrases, *margins, (*n)[0] / 100.0, powers.shift_s, session.sample_rate);
     if (active().parameter() != Parameter::level) choose(Parameter::level, false);
-    Curve before = active().curve();
-    for (RidePoint& p : before.points) p.time_s -= powers.shift_s;
-    Curve drafted = ride_draft(phrases, wish, before);
-    for (RidePoint& p : drafted.points) p.time_s = std::max(0.0, p.time_s + powers.shift_s);
+    const double wanted = by == DraftBy::heard ? (*n)[0] / 100.0 : (*n)[0];
+    const Curve drafted = basis.draft(wanted, wish, active().curve());
     active().store(drafted, tr("draft of %n point(s)", nullptr, static_cast<int>(drafted.points.size())));
 }
 

@@ -7,6 +7,7 @@
 
 #include "app/desk/station.h"
 #include "app/ride/ride_editor.h"
+#include "core/balance/track_draft.h"
 
 namespace isotonus {
 
@@ -58,7 +59,6 @@ class RidePanel : public QWidget {
     RideEditor& active() const;
     QString row_name() const;
     void choose(Parameter parameter, bool add);
-    enum class DraftBy { level, rest, heard };
     void draft(DraftBy by);
     void draft_when_heard();
     void dips();

@@ -96,6 +96,22 @@ int RideEditor::point_at(const QPointF& at) const {
     return nearest;
 }
 
+std::optional<QPointF> RideEditor::handle_of(const Curve& c, size_t i) const {
+    if (i + 1 >= c.points.size() || c.points[i].segment != Segment::bend) return std::nullopt;
+    const RidePoint &from = c.points[i], &to = c.points[i + 1];
+    const double middle_s = (from.time_s + to.time_s) / 2.0;
+    if (time().place(to.time_s) - time().place(from.time_s) < 32.0 || from.value == to.value) return std::nullopt;
+    return place_of(middle_s, c.value_at(middle_s));
+}
+
+int RideEditor::handle_at(const QPointF& at) const {
+    const Curve c = curve();
+    for (size_t i = 0; i < c.points.size(); ++i)
+        if (const auto h = handle_of(c, i); h && std::hypot(h->x() - at.x(), h->y() - at.y()) < hit_pixels)
+            return static_cast<int>(i);
+    return -1;
+}
+
 double RideEditor::snapped_time(double time_s) const {
     if (!work_.snapping) return time_s;
     const TimeRuler ruler = time();
@@ -200,6 +216,10 @@ void RideEditor::mousePressEvent(QMouseEvent* event) {
             selected_ = {i};
         }
         drag_ = ctrl ? Drag::none : Drag::points;
+    } else if (const int bent = ctrl ? -1 : handle_at(last_); bent >= 0) {
+        bent_ = static_cast<size_t>(bent);
+        selected_ = {bent_};
+        drag_ = Drag::bend;
     } else if (ctrl) {
         drag_ = event->modifiers() & Qt::ShiftModifier ? Drag::lasso : Drag::band;
         lasso_ = QPolygonF{last_};
@@ -267,6 +287,15 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
             emit work_.hint(tr("%1 to %2: %3")
                                 .arg(time_text(ranges_.front().from_s, 2), time_text(ranges_.back().to_s, 2),
                                      ride_value_text(parameter_, by)));
+            return;
+        }
+        case Drag::bend: {  // so that its middle is under the pointer
+            Curve c = curve();
+            if (bent_ + 1 >= c.points.size()) return;
+            RidePoint& from = c.points[bent_];
+            from.bend = bend_through((value_at(at.y()) - from.value) / (c.points[bent_ + 1].value - from.value));
+            store(c, tr("bend %1").arg(from.bend, 0, 'f', 2), gesture_);
+            emit work_.hint(tr("bend %1 (−1 fast first … 1 slow first)").arg(from.bend, 0, 'f', 2));
             return;
         }
         case Drag::points:
@@ -464,6 +493,12 @@ void RideEditor::paint_points(QPainter& painter) {
             painter.drawRect(QRectF(p.x() - 4, p.y() - 4, 8, 8));
         else
             painter.drawEllipse(p, 4.5, 4.5);
+        if (const auto handle = handle_of(ride, i)) {
+            painter.setPen(QPen(theme().accent, 1.5));
+            painter.setBrush(theme().panel);
+            painter.drawPolygon(QPolygonF{*handle + QPointF(-5, 0), *handle + QPointF(0, -5), *handle + QPointF(5, 0),
+                                          *handle + QPointF(0, 5)});
+        }
         if (selected_.contains(i) && selected_.size() == 1) {
             painter.setPen(theme().ink);
             const double x = std::min(p.x() + 10, c.right() - 140.0), y = std::max<double>(p.y() - 22, c.top());

@@ -55,7 +55,7 @@ class RideEditor : public QWidget {
     void focusInEvent(QFocusEvent* event) override;
 
   private:
-    enum class Drag { none, points, band, lasso, range, raise };
+    enum class Drag { none, points, band, lasso, range, raise, bend };
     const Track* track() const { return work_.document.track(row_); }
     bool exists() const { return work_.document.session().rides_of(row_) != nullptr; }
     QString row_name() const { return QString::fromStdString(work_.document.session().name_of(row_)); }
@@ -67,6 +67,9 @@ class RideEditor : public QWidget {
     int point_at(const QPointF& at) const;
     /// Beats, section edges, the playhead, points of other rides nearby.
     double snapped_time(double time_s) const;
+    /// Where a bend's handle stands: the middle of its segment; none where it is no bend or has no room.
+    std::optional<QPointF> handle_of(const Curve& c, size_t point) const;
+    int handle_at(const QPointF& at) const;
     void mark(Span span);
     bool in_ranges(double time_s) const;
     void move_selected(double by_s, double by, uint64_t gesture);
@@ -84,7 +87,8 @@ class RideEditor : public QWidget {
     Drag drag_ = Drag::none;
     QPointF last_, from_;
     QPolygonF lasso_;
-    Curve before_;  ///< a stretch that is being raised: as it was
+    Curve before_;     ///< a stretch that is being raised: as it was
+    size_t bent_ = 0;  ///< the point whose bend is dragged
     bool moved_ = false;
     uint64_t gesture_ = 0;
     int playhead_x_ = -1;

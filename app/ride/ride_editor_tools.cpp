@@ -93,22 +93,35 @@ void RideEditor::type_point() {
     const Curve c = curve();
     if (selected_.size() != 1) return;
     const RidePoint& p = c.points[*selected_.begin()];
-    const auto text =
-        work_.prompter->ask_text(tr("The point"), tr("Seconds, and value"),
-                                 QString("%1  %2").arg(p.time_s, 0, 'f', 3).arg(ride_value_text(parameter_, p.value)));
+    const bool bends = p.segment == Segment::bend;
+    QString offered = QString("%1  %2").arg(p.time_s, 0, 'f', 3).arg(ride_value_text(parameter_, p.value));
+    if (bends) offered += QString("  bend %1").arg(p.bend, 0, 'f', 2);
+    const auto text = work_.prompter->ask_text(
+        tr("The point"), bends ? tr("Seconds, value, and bend from −1 to 1") : tr("Seconds, and value"), offered);
     if (!text) return;
-    const QString line = text->simplified();
+    QString line = text->simplified();
+    double bend = p.bend;
+    if (const qsizetype at = line.indexOf(" bend "); bends && at > 0) {
+        bend = parse_level(line.mid(at + 6)).value_or(2.0);
+        line.truncate(at);
+    }
     const qsizetype gap = line.indexOf(' ');
     bool number = false;
     const double time_s = line.left(gap).replace(',', '.').toDouble(&number);
     const auto value = gap > 0 ? parse_ride_value(parameter_, line.mid(gap + 1)) : std::nullopt;
-    if (!number || !value || time_s < 0.0) {
+    if (!number || !value || time_s < 0.0 || std::fabs(bend) > 1.0) {
         work_.prompter->complain(
             tr("'%1' is not a time in seconds and a value between %2 and %3.")
                 .arg(*text, ride_value_text(parameter_, info().low), ride_value_text(parameter_, info().high)));
         return;
     }
-    move_selected(time_s - p.time_s, *value - p.value, 0);
+    const uint64_t gesture = work_.document.new_gesture();
+    if (bend != p.bend) {
+        Curve bent = c;
+        bent.points[*selected_.begin()].bend = bend;
+        store(bent, tr("bend %1").arg(bend, 0, 'f', 2), gesture);
+    }
+    if (time_s != p.time_s || *value != p.value) move_selected(time_s - p.time_s, *value - p.value, gesture);
 }
 
 }  // namespace isotonus

@@ -68,18 +68,24 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
     const Measurement& mix = in.mix.measurement;
     const HandOffLimits& limits = in.limits;
     const double peak = *mix.sample_peak_dbfs;
-    std::string text = fmt::format("the mix peaks at {:.1f} dBFS, at {}: {:.1f} dB of headroom, {:g} dB are asked for",
-                                   peak, at(mix.peak_time_s), -peak, -limits.most_peak_dbfs);
+    checks.push_back({"headroom", peak <= limits.most_peak_dbfs, peak, limits.most_peak_dbfs,
+                      fmt::format("the mix peaks at {:.1f} dBFS, at {}: {:.1f} dB of headroom, {:g} dB are asked for",
+                                  peak, at(mix.peak_time_s), -peak, -limits.most_peak_dbfs),
+                      "Processing after the mix needs room to work in.", mix.peak_time_s});
     for (const Moment& m : in.overs) {
         std::vector<std::string> names;
-        for (const Contribution& c : m.contributions)
-            if (names.size() < 3 && c.makes_db > 0.3)
-                names.push_back(fmt::format("{} {:.1f} dB", in.session.name_of(c.id), c.makes_db));
-        text += fmt::format("; {:.1f} at {}{}", m.peak_dbfs, at(static_cast<double>(m.frame) / in.plan.sample_rate),
-                            names.empty() ? "" : " by " + joined(names));
+        TrackId most = 0;  // who makes most of it: its row is where to go
+        for (const Contribution& c : m.contributions) {
+            if (names.size() == 3 || c.makes_db <= 0.3) continue;
+            if (names.empty()) most = c.id;
+            names.push_back(fmt::format("{} {:.1f} dB", in.session.name_of(c.id), c.makes_db));
+        }
+        const double time_s = static_cast<double>(m.frame) / in.plan.sample_rate;
+        checks.push_back({"over", false, m.peak_dbfs, limits.most_peak_dbfs,
+                          fmt::format("{:.1f} dBFS at {}{}", m.peak_dbfs, at(time_s),
+                                      names.empty() ? "" : ", made by " + joined(names)),
+                          "Without these rows there the peak would be lower by so much.", time_s, most});
     }
-    checks.push_back({"headroom", peak <= limits.most_peak_dbfs, peak, limits.most_peak_dbfs, text,
-                      "Processing after the mix needs room to work in.", mix.peak_time_s});
     checks.push_back({"level_enough", peak >= limits.least_peak_dbfs, peak, limits.least_peak_dbfs,
                       peak >= limits.least_peak_dbfs
                           ? fmt::format("the mix is not too quiet: {:.1f} dBFS", peak)
@@ -88,7 +94,8 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
                       "A mix far below full scale gives its lowest bits away.", mix.peak_time_s});
     checks.push_back({"true_peak", *mix.true_peak_dbtp <= limits.most_true_peak_dbtp, mix.true_peak_dbtp,
                       limits.most_true_peak_dbtp, fmt::format("the true peak is {:.1f} dBTP", *mix.true_peak_dbtp),
-                      "Between its samples the wave may reach higher than any of them, and clip a converter."});
+                      "Between its samples the wave may reach higher than any of them, and clip a converter.",
+                      mix.true_peak_time_s});
     const bool clips = mix.clipped_runs > 0 || peak > 0.0;
     const double clip_s = mix.first_clipped_runs.empty()
                               ? mix.peak_time_s

@@ -40,6 +40,7 @@ json measurement_to_json(const Measurement& m) {
            {"dc_offset", m.dc_offset},
            {"clipped_runs", m.clipped_runs},
            {"peak_time_s", m.peak_time_s},
+           {"true_peak_time_s", m.true_peak_time_s},
            {"kind", kind_name(m.kind)},
            {"channel_mean", m.channel_mean},
            {"share_below_40_hz", m.share_below_40_hz},
@@ -65,6 +66,7 @@ Measurement measurement_from_json(const json& j) {
     j.at("dc_offset").get_to(m.dc_offset);
     j.at("clipped_runs").get_to(m.clipped_runs);
     j.at("peak_time_s").get_to(m.peak_time_s);
+    j.at("true_peak_time_s").get_to(m.true_peak_time_s);
     j.at("non_finite_samples").get_to(m.non_finite_samples);
     j.at("channel_mean").get_to(m.channel_mean);
     j.at("share_below_40_hz").get_to(m.share_below_40_hz);
@@ -81,7 +83,7 @@ Measurement measurement_from_json(const json& j) {
 
 namespace {
 
-constexpr char cache_mark[] = "isotonus measurement 2\n";
+constexpr char cache_mark[] = "isotonus measurement 3\n";
 
 bool load_cached(const fs::path& file, Measurer::Outcome& out) {
     std::ifstream in(file, std::ios::binary);

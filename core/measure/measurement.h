@@ -35,17 +35,18 @@ struct Measurement {
     int channels = 0;
     int sample_rate = 0;  ///< Hz
     int64_t frames = 0;
-    Level sample_peak_dbfs;     ///< 20 log10 max |x|
-    double peak_time_s = 0.0;   ///< where that sample is (the first, if there are several)
-    Level true_peak_dbtp;       ///< ITU-R BS.1770-5 Annex 2
-    Level rms_dbfs;             ///< whole file, AES17 (a full-scale sine reads 0), mean power of the channels
-    Level average_dbfs;         ///< AES17 RMS of the gated 400 ms windows, see docs/measuring.md
-    Level crest_db;             ///< sample peak minus plain RMS (a sine has 3.01 dB)
-    Level integrated_lufs;      ///< ITU-R BS.1770-5
-    Level max_momentary_lufs;   ///< loudest 400 ms (EBU Tech 3341)
-    Level max_short_term_lufs;  ///< loudest 3 s
-    Level loudness_range_lu;    ///< EBU Tech 3342
-    double dc_offset = 0.0;     ///< mean of the channel whose mean is farthest from 0; 1 is full scale
+    Level sample_peak_dbfs;         ///< 20 log10 max |x|
+    double peak_time_s = 0.0;       ///< where that sample is (the first, if there are several)
+    Level true_peak_dbtp;           ///< ITU-R BS.1770-5 Annex 2
+    double true_peak_time_s = 0.0;  ///< where the stretch begins (4096 frames at most) that it lies in
+    Level rms_dbfs;                 ///< whole file, AES17 (a full-scale sine reads 0), mean power of the channels
+    Level average_dbfs;             ///< AES17 RMS of the gated 400 ms windows, see docs/measuring.md
+    Level crest_db;                 ///< sample peak minus plain RMS (a sine has 3.01 dB)
+    Level integrated_lufs;          ///< ITU-R BS.1770-5
+    Level max_momentary_lufs;       ///< loudest 400 ms (EBU Tech 3341)
+    Level max_short_term_lufs;      ///< loudest 3 s
+    Level loudness_range_lu;        ///< EBU Tech 3342
+    double dc_offset = 0.0;         ///< mean of the channel whose mean is farthest from 0; 1 is full scale
     int64_t clipped_runs = 0;
     std::vector<ClippedRun> first_clipped_runs;  ///< at most 100 of them
     Level correlation;                           ///< -1 … +1; absent for mono, or when a channel is silent

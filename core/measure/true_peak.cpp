@@ -34,18 +34,25 @@ TruePeak::TruePeak(int channels, int sample_rate) : channels_(channels), phases_
 
 void TruePeak::add(const float* in, int64_t frames, float sample_peak) {
     const size_t history = static_cast<size_t>((taps - 1) * channels_);
-    most_ = std::max(most_, sample_peak);
+    found(sample_peak);
     window_.insert(window_.end(), in, in + frames * channels_);
     search(frames, std::max(previous_peak_, sample_peak));
     window_.erase(window_.begin(), window_.end() - static_cast<std::ptrdiff_t>(history));
     // The history spans taps-1 frames: of this stretch only, unless it was shorter than that.
     previous_peak_ = frames >= taps - 1 ? sample_peak : std::max(previous_peak_, sample_peak);
+    frames_ += frames;
+}
+
+void TruePeak::found(float magnitude) {
+    if (magnitude <= most_) return;
+    most_ = magnitude;
+    place_ = frames_;
 }
 
 void TruePeak::search(int64_t frames, float reach_peak) {
     if (reach_peak * gain_bound_ <= most_) return;
-    most_ = std::max(most_, kernels::fir_peak(window_.data(), static_cast<size_t>(frames * channels_), channels_,
-                                              filters_.data(), taps, phases_));
+    found(kernels::fir_peak(window_.data(), static_cast<size_t>(frames * channels_), channels_, filters_.data(), taps,
+                            phases_));
 }
 
 double TruePeak::finish() {

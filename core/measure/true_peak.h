@@ -20,11 +20,15 @@ class TruePeak {
     /// Largest magnitude so far.
     double so_far() const { return static_cast<double>(most_); }
 
+    /// First frame of the stretch in which it lies.
+    int64_t place() const { return place_; }
+
     /// The same, with the end of the file taken as silence.
     double finish();
 
   private:
     void search(int64_t frames, float reach_peak);
+    void found(float magnitude);
 
     static constexpr int taps = 12;
     int channels_;
@@ -33,6 +37,7 @@ class TruePeak {
     float gain_bound_ = 1.0f;
     float most_ = 0.0f;
     float previous_peak_ = 0.0f;
+    int64_t frames_ = 0, place_ = 0;
     std::vector<float> window_;  ///< the last taps-1 frames, then the new stretch
 };
 

@@ -43,6 +43,10 @@ double share_at(const RidePoint& from, double u) {
     return u * u * (3.0 - 2.0 * u);
 }
 
+double bend_through(double share) {
+    return std::clamp(std::log(-std::log2(std::clamp(share, 1e-6, 1.0 - 1e-6))) / std::log(8.0), -1.0, 1.0);
+}
+
 size_t Curve::insert(RidePoint point) {
     const auto at = points.insert(after(points, point.time_s), point);
     return static_cast<size_t>(at - points.begin());

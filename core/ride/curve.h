@@ -47,6 +47,9 @@ inline constexpr double ride_max_db = 12.0;
 /// How far a segment has come at u = 0 … 1 of its time: 0 … 1.
 double share_at(const RidePoint& from, double u);
 
+/// The bend of a segment that has come this far (0 … 1) at half of its time: log8(log2(1 / share)), held to -1 … 1.
+double bend_through(double share);
+
 /// Linear gains of a level ride for `count` frames from `first_frame` on, at `sample_rate` Hz.
 /// A line is a geometric series, which is what linear in dB is, begun anew from the exact value at every 512th frame of
 /// the song and at the first frame of the segment; bends and S-shapes are computed frame by frame.  So the value of a

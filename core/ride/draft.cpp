@@ -62,26 +62,15 @@ Level median_of(std::vector<double> values) {
     return *middle;
 }
 
-Level middle_level(const std::vector<Phrase>& phrases) {
-    std::vector<double> levels;
-    for (const Phrase& p : phrases) levels.push_back(p.level_dbfs);
-    return median_of(std::move(levels));
-}
-
-Level middle_above(const std::vector<Phrase>& phrases) {
-    std::vector<double> above;
-    for (const Phrase& p : phrases)
-        if (p.against_dbfs) above.push_back(p.level_dbfs - *p.against_dbfs);
-    return median_of(std::move(above));
-}
-
 Curve ride_draft(std::span<const double> power, double hop_s, const DraftWish& wish, const Curve& before,
                  std::span<const double> rest) {
     return ride_draft(phrases_of(power, hop_s, wish, rest), wish, before);
 }
 
 Curve ride_draft(const std::vector<Phrase>& phrases, const DraftWish& wish, const Curve& before) {
-    const double target = wish.target_dbfs.value_or(middle_level(phrases).value_or(0.0));
+    std::vector<double> levels;
+    for (const Phrase& p : phrases) levels.push_back(p.level_dbfs);
+    const double target = wish.target_dbfs.value_or(median_of(std::move(levels)).value_or(0.0));
     Curve draft;
     constexpr double silence_s = 2.0, glide_s = 0.25;
     double end_s = -1e9;
@@ -104,6 +93,7 @@ Curve ride_draft(const std::vector<Phrase>& phrases, const DraftWish& wish, cons
         end_s = p.to_s;
     }
     if (!draft.empty()) draft.points.push_back({end_s + glide_s, 0.0});
+    for (RidePoint& p : draft.points) p.time_s = std::max(0.0, p.time_s);
 
     // What was locked stays, and the stretch between two locked points that follow each other.
     std::vector<RidePoint> locked;

@@ -34,10 +34,8 @@ struct Phrase {
 std::vector<Phrase> phrases_of(std::span<const double> power, double hop_s, const DraftWish& wish,
                                std::span<const double> rest_power = {});
 
-/// Medians of what phrases have now; absent without any.
+/// The one in the middle, of an even count the upper; absent without any.
 Level median_of(std::vector<double> values);
-Level middle_level(const std::vector<Phrase>& phrases);
-Level middle_above(const std::vector<Phrase>& phrases);
 
 /// A ride that brings every phrase to its target.  Two points a phrase, straight between: gains glide in the gaps and
 /// never inside of a phrase; where the track is silent for 2 s and more the ride returns to 0 dB.  `before`: what was

@@ -185,6 +185,32 @@ TEST_F(RideWindow, ready_shapes_land_as_points) {
     EXPECT_TRUE(work().document.undo_name().contains("draft of"));
 }
 
+TEST_F(RideWindow, a_bend_is_adjusted_by_its_handle_and_typed) {
+    open_ride(1);
+    draw({{1.0, 0.0}, {4.0, -12.0}});
+    QTest::mouseClick(editor(), Qt::LeftButton, Qt::NoModifier, at(1.0, curve(1).points[0].value));
+    QTest::keyClick(editor(), Qt::Key_T);
+    QTest::keyClick(editor(), Qt::Key_T);
+    ASSERT_EQ(curve(1).points[0].segment, Segment::bend);
+    const double start = curve(1).points[0].value, end = curve(1).points[1].value;
+    // The handle stands in the middle of the segment; the curve follows it.
+    drag(editor(), at(2.5, curve(1).value_at(2.5)), at(2.5, -3.0));
+    EXPECT_NEAR(curve(1).value_at(2.5), -3.0, 0.15);
+    EXPECT_NEAR(curve(1).points[0].bend, bend_through((-3.0 - start) / (end - start)), 0.02);
+    EXPECT_TRUE(work().document.undo_name().contains("bend"));
+    drag(editor(), at(2.5, curve(1).value_at(2.5)), at(2.5, -11.9));
+    EXPECT_EQ(curve(1).points[0].bend, -1.0);  // no farther
+    answers.text = "1.0  −1.0 dB  bend −0.25";
+    QTest::keyClick(editor(), Qt::Key_Return);
+    EXPECT_NEAR(curve(1).points[0].bend, -0.25, 1e-9);
+    EXPECT_NEAR(curve(1).points[0].value, -1.0, 1e-9);
+    answers.text = "1.0  −1.0 dB  bend 1.5";
+    QTest::keyClick(editor(), Qt::Key_Return);
+    EXPECT_EQ(answers.complaints.size(), 1);
+    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);  // one step for both
+    EXPECT_EQ(curve(1).points[0].bend, -1.0);
+}
+
 TEST_F(RideWindow, several_stretches_are_marked_with_ctrl_and_thrown_together) {
     open_ride(1);
     mark(0.5, 1.0);

@@ -84,6 +84,42 @@ TEST_F(Cli, errors_name_the_file_and_give_the_right_status) {
     EXPECT_EQ(run("new " + session + " --from '" + (folder / "audio").string() + "'").status, 3);  // it exists
 }
 
+TEST_F(Cli, drafts_a_ride_by_level_against_the_rest_and_by_what_is_heard) {
+    make_session();
+    // A voice of three phrases, 6 dB apart.
+    write(folder / "audio/Voice.wav",
+          make(480000, 1,
+               [s = sine(440, 48000, 0.1)](int64_t i, int c) {
+                   const auto phrase = i / 160000;
+                   return i % 160000 < 96000 ? s(i, c) * std::pow(2.0, static_cast<double>(phrase)) : 0.0;
+               }),
+          1);
+    ASSERT_EQ(run("new " + session + " --force --from '" + (folder / "audio").string() + "'").status, 0);
+    const auto values = [&] {
+        const json shown = run("show " + session + " --json").document();
+        std::vector<double> found;
+        for (const json& t : shown["tracks"])
+            if (t["name"] == "Voice")
+                for (const json& p : t["rides"]["level"]) found.push_back(p["value"]);
+        return found;
+    };
+    Ran ran = run("draft " + session + " Voice --to -20");
+    ASSERT_EQ(ran.status, 0) << ran.err;
+    EXPECT_NE(ran.out.find("Voice: 3 phrases to -20.0 dBFS"), std::string::npos) << ran.out;
+    auto points = values();
+    // A sine of 0.1 reads -20 dBFS by AES17: 0, -6 and -12 dB bring all of them there (edges of phrases count a
+    // little).
+    EXPECT_NEAR(*std::min_element(points.begin(), points.end()), -9.0, 0.11);  // no more than it may
+    ASSERT_EQ(run("draft " + session + " Voice --to -20 --down 20").status, 0);
+    points = values();
+    EXPECT_NEAR(*std::min_element(points.begin(), points.end()), -12.0, 0.3);
+    EXPECT_NE(run("draft " + session + " Voice --by rest --to 3").out.find("3.0 dB above the rest"), std::string::npos);
+    ran = run("draft " + session + " Voice --by heard --to 90");
+    EXPECT_NE(ran.out.find("90.0 % heard"), std::string::npos) << ran.out << ran.err;
+    EXPECT_EQ(run("draft " + session + " Nobody").status, 2);
+    EXPECT_EQ(run("draft " + session + " Voice --by ear").status, 2);
+}
+
 TEST_F(Cli, the_whole_job) {
     make_session();
     json s = run("show " + session + " --json").document();

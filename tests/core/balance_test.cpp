@@ -2,8 +2,8 @@
 #include "core/balance/headroom.h"
 
 #include "core/balance/audibility.h"
-#include "core/balance/draft_powers.h"
 #include "core/balance/mono_loss.h"
+#include "core/balance/track_draft.h"
 #include "tests/support/sounds.h"
 
 using namespace isotonus;
@@ -337,17 +337,14 @@ TEST(HeardDraft, follows_what_covers_the_track_dB_for_dB) {
     const auto before = shares();
     EXPECT_LT(before[0], 0.4);
     EXPECT_GT(before[2], 0.8);
-    const Margins margins = margins_of(*mix.plan(), mix.id(0), sounds.all(), {});
-    const DraftPowers powers = draft_powers(*mix.plan(), mix.id(0));
+    const TrackDraft draft(*mix.plan(), mix.id(0), DraftBy::heard,
+                           margins_of(*mix.plan(), mix.id(0), sounds.all(), {}));
     DraftWish wish;
-    wish.above_db = 0.0;
     wish.range_db = 0.0;
     wish.most_up_db = wish.most_down_db = 40.0;
-    auto phrases = phrases_of(powers.heard, DraftPowers::hop_s, wish);
-    ASSERT_EQ(phrases.size(), 3u);
-    EXPECT_NEAR(*middle_share(phrases, margins, 0.0, 48000), before[1], 0.1);
-    hold_against_heard(phrases, margins, 0.8, 0.0, 48000);
-    const Curve ride = ride_draft(phrases, wish);
+    ASSERT_EQ(draft.phrases(wish, 0.8).size(), 3u);
+    EXPECT_NEAR(*draft.middle(), before[1], 0.1);
+    const Curve ride = draft.draft(0.8, wish);
     EXPECT_NEAR(ride.value_at(1.7) - ride.value_at(5.7), 12.04, 1.0);
     EXPECT_NEAR(ride.value_at(5.7) - ride.value_at(9.7), 12.04, 1.0);
     // The audibility of the ridden mix, computed afresh, has the wished share in every phrase; a little lower it does
@@ -368,17 +365,14 @@ TEST(HeardDraft, of_the_demos_voice_evens_out_what_is_heard) {
     Mix mix({demo_folder() / "13 Voice.wav", demo_folder() / "09 Held Chords.wav", demo_folder() / "07 Bass.wav"});
     const PlanPtr plan = mix.plan();
     const Margins margins = margins_of(*plan, mix.id(0), sounds.all(), {});
-    DraftWish wish;
-    wish.above_db = 0.0;
-    auto phrases = phrases_of(draft_powers(*plan, mix.id(0)).heard, DraftPowers::hop_s, wish);
-    const double wanted = *middle_share(phrases, margins, 0.0, 48000);
-    hold_against_heard(phrases, margins, wanted, 0.0, 48000);
-    const Curve ride = ride_draft(phrases, wish);
+    const TrackDraft draft(*plan, mix.id(0), DraftBy::heard, margins);
+    const double wanted = *draft.middle();
+    const Curve ride = draft.draft(wanted, {});
     EXPECT_LT(static_cast<double>(ride.points.size()), 3.0 * plan->duration_s());
     mix.change(0, [&](Track& t) { t.rides[Parameter::level] = std::make_shared<const Curve>(ride); });
     const Margins after = margins_of(*mix.plan(), mix.id(0), sounds.all(), {});
     double worst_before = 1.0, worst_after = 1.0;
-    for (const Phrase& p : phrases) {
+    for (const Phrase& p : draft.phrases({}, wanted)) {
         const auto first = std::llround(p.from_s * 48000), end = std::llround(p.to_s * 48000);
         worst_before = std::min(worst_before, margins.share(first, end).value_or(1.0));
         worst_after = std::min(worst_after, after.share(first, end).value_or(1.0));

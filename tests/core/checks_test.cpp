@@ -76,7 +76,7 @@ TEST_F(HandOffChecks, every_line_fails_when_it_should) {
     EXPECT_GE(headroom.time_s, 0.0);
     EXPECT_NE(headroom.text.find("dB of headroom"), std::string::npos);
     fails("level_enough", [&] { mix.session.main_fader_db = -30.0; });
-    fails("true_peak", [&] { mix.session.main_fader_db = 9.0; });
+    EXPECT_GE(fails("true_peak", [&] { mix.session.main_fader_db = 9.0; }).time_s, 0.0);
     EXPECT_GE(fails("mix_clips",
                     [&] { mix.session.main_fader_db = 12.0, mix.change(0, [](Track& t) { t.fader_db = 12.0; }); })
                   .time_s,
@@ -174,7 +174,16 @@ TEST_F(HandOffChecks, overs_are_told_with_their_place_and_their_makers) {
         for (const MixPeak& b : places) EXPECT_TRUE(&a == &b || std::llabs(a.frame - b.frame) >= 48000);
     EXPECT_TRUE(overs_of(measured.summary, 48000, 12.0).empty());
     overs = moments_of(plan, places).value();
-    EXPECT_NE(one("headroom").text.find(" by "), std::string::npos);
+    // A line each, at its place, with the row that makes most of it.
+    std::vector<Check> told = all();
+    std::erase_if(told, [](const Check& c) { return c.id != "over"; });
+    ASSERT_EQ(told.size(), places.size());
+    for (size_t i = 0; i < told.size(); ++i) {
+        EXPECT_FALSE(told[i].passed);
+        EXPECT_NEAR(told[i].time_s, static_cast<double>(places[i].frame) / 48000.0, 0.01);
+        EXPECT_EQ(told[i].row, overs[i].contributions[0].id);
+        EXPECT_NE(told[i].text.find("made by " + mix.session.name_of(told[i].row)), std::string::npos);
+    }
     EXPECT_EQ(limits_of(HandOffProfile::own, limits), limits);
     EXPECT_EQ(limits_of(HandOffProfile::streaming_demo, {}).most_peak_dbfs, -1.0);
 }

@@ -99,6 +99,13 @@ TEST(RideTable, goes_out_and_comes_back) {
     EXPECT_EQ(fault("seconds,value\n"), "r.csv: there are no points in it: lines of 'seconds,value' are wanted");
 }
 
+TEST(Bend, through_a_place_half_way_is_undone_by_the_formula) {
+    for (const double bend : {-1.0, -0.4, 0.0, 0.3, 1.0})
+        EXPECT_NEAR(bend_through(share_at({0.0, 0.0, Segment::bend, bend}, 0.5)), bend, 1e-9);
+    EXPECT_EQ(bend_through(0.9999), -1.0);
+    EXPECT_EQ(bend_through(-3.0), 1.0);
+}
+
 // --- drafts ---------------------------------------------------------------------------------------------------------
 
 namespace {

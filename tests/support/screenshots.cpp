@@ -244,6 +244,26 @@ int main(int argc, char** argv) {
         shoot(window, folder, "crowded-balance");
         window.stations().choose(1);
         shoot(window, folder, "crowded-stage");
+        Session hot = work.document.session();
+        hot.main_fader_db = 9.0;
+        for (size_t n = 0; n < hot.tracks.size(); ++n)
+            if (n % 3 == 0) {
+                Curve dense;
+                for (int k = 0; k < 900; ++k)
+                    dense.points.push_back({k * 0.1, 4.0 * std::sin(k * 0.05 + static_cast<double>(n)) + (k % 5)});
+                dense.points[400].segment = Segment::bend;
+                hot = with_ride(hot, hot.tracks[n]->id, Parameter::level, dense);
+            }
+        work.document.edit("Hot", hot);
+        window.stations().choose(3);
+        work.document.select_only(work.document.session().tracks[6]->id);
+        work.show_ride({Parameter::level, {Parameter::level}, true, {}});
+        settle(window);
+        shoot(window, folder, "crowded-ride");
+        work.show_ride({Parameter::level, {Parameter::level}, false, {}});
+        window.stations().choose(5);
+        settle(window);
+        shoot(window, folder, "crowded-hand-off");
         work.document.edit_tracks("Lose", {voice}, [](Track& t) { t.source.file = "/nowhere/Voice.wav"; });
         window.stations().choose(0);
         shoot(window, folder, "missing");
