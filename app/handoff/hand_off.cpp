@@ -55,8 +55,9 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
     for (const Finding& finding : work_.materials.findings(t))
         if (finding.fault && heard) words << with_true_minus(finding.text);
     painter.setPen(heard ? theme().ink : theme().faint);
-    painter.drawText(QRect(width() / 2 + 24, 0, width() / 2 - 28, height()), Qt::AlignVCenter | Qt::AlignLeft,
-                     words.join(" · "));
+    const QRect place(width() / 2 + 24, 0, width() / 2 - 28, height());
+    painter.drawText(place, Qt::AlignVCenter | Qt::AlignLeft,
+                     QFontMetrics(painter.font()).elidedText(words.join(" · "), Qt::ElideRight, place.width()));
 }
 
 // --- the panel ------------------------------------------------------------------------------------------------------

@@ -489,10 +489,17 @@ void RideEditor::paint_points(QPainter& painter) {
         painter.setBrush(selected_.contains(i) ? theme().accent : theme().panel);
         if (ride.points[i].locked)  // a bar under it: it stays
             painter.drawLine(QPointF(p.x() - 6, p.y() + 8), QPointF(p.x() + 6, p.y() + 8));
+        // Among others that are close, small: the line must stay to be seen.
+        const auto is_close = [&](size_t other) {
+            const QPointF gap = place_of(ride.points[other].time_s, ride.points[other].value) - p;
+            return std::hypot(gap.x(), gap.y()) < 12.0;
+        };
+        const bool close = i > 0 && i + 1 < ride.points.size() && is_close(i - 1) && is_close(i + 1);
+        const double radius = close && !selected_.contains(i) ? 2.0 : 4.5;
         if (ride.points[i].segment == Segment::step)
-            painter.drawRect(QRectF(p.x() - 4, p.y() - 4, 8, 8));
+            painter.drawRect(QRectF(p.x() - radius, p.y() - radius, 2.0 * radius, 2.0 * radius));
         else
-            painter.drawEllipse(p, 4.5, 4.5);
+            painter.drawEllipse(p, radius, radius);
         if (const auto handle = handle_of(ride, i)) {
             painter.setPen(QPen(theme().accent, 1.5));
             painter.setBrush(theme().panel);
@@ -561,10 +568,12 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     painter.drawLine(x, 0, x, c.bottom());
     painter.setClipping(false);
     painter.setFont(lettering(11, hasFocus()));
+    const QString title =
+        tr("%1 of %2%3").arg(parameter_word(parameter_), row_name(), bypassed ? tr(", bypassed") : QString());
+    const QRect place(c.left() + 2, c.top() + 1, QFontMetrics(painter.font()).horizontalAdvance(title) + 8, 16);
+    painter.fillRect(place, theme().panel);
     painter.setPen(theme().ink);
-    painter.drawText(
-        QRect(c.left() + 6, c.top() + 1, 260, 16), Qt::AlignVCenter,
-        tr("%1 of %2%3").arg(parameter_word(parameter_), row_name(), bypassed ? tr(", bypassed") : QString()));
+    painter.drawText(place, Qt::AlignCenter, title);
     if (ride.empty() && !writer && c.height() > 60) {
         painter.setPen(theme().faint);
         painter.setFont(lettering(13));

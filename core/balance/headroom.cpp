@@ -90,21 +90,25 @@ Result<std::vector<Moment>> moments_of(const PlanPtr& plan, const std::vector<Mi
     Renderer renderer(plan);
     std::vector<Moment> moments;
     for (const MixPeak& peak : peaks) {
-        const auto inputs = reader->read(peak.frame, 1);
+        const int64_t frames = std::clamp<int64_t>(plan->frames - peak.frame, 1, LevelSummary::block_frames);
+        const auto inputs = reader->read(peak.frame, frames);
         if (!inputs) return tl::unexpected(inputs.error());
-        float out[2] = {};
-        renderer.process(peak.frame, 1, *inputs, out);
+        std::array<float, 2 * LevelSummary::block_frames> out{};
+        renderer.process(peak.frame, frames, *inputs, out.data());
+        const auto highest = std::max_element(out.begin(), out.begin() + 2 * frames,
+                                              [](float a, float b) { return std::fabs(a) < std::fabs(b); });
+        const auto at = static_cast<size_t>(highest - out.begin()) / 2;
         Moment m;
-        m.frame = peak.frame;
-        m.right = std::fabs(out[1]) > std::fabs(out[0]);
-        const double sum = static_cast<double>(out[m.right ? 1 : 0]);
+        m.frame = peak.frame + static_cast<int64_t>(at);
+        m.right = (highest - out.begin()) % 2 == 1;
+        const double sum = static_cast<double>(*highest);
         m.peak_dbfs = db_from_gain(std::fabs(sum));
         for (size_t i = 0; i < plan->tracks.size(); ++i) {
             const PlanTrack& t = plan->tracks[i];
             if (!(*inputs)[i] || !t.heard()) continue;
-            const double x = static_cast<double>((*inputs)[i][0]);
-            const double y = t.channels == 2 ? static_cast<double>((*inputs)[i][1]) : 0.0;
-            const GainMatrix g = t.way_at(static_cast<double>(peak.frame) / plan->sample_rate);
+            const float* in = (*inputs)[i] + at * static_cast<size_t>(t.channels);
+            const double x = static_cast<double>(in[0]), y = t.channels == 2 ? static_cast<double>(in[1]) : 0.0;
+            const GainMatrix g = t.way_at(static_cast<double>(m.frame) / plan->sample_rate);
             const double side = !m.right          ? g.left_from_left * x + g.left_from_right * y
                                 : t.channels == 2 ? g.right_from_left * x + g.right_from_right * y
                                                   : g.right_from_right * x;

@@ -19,7 +19,8 @@ struct Moment {
     std::vector<Contribution> contributions;  ///< of every heard track, the largest first
 };
 
-/// What makes these moments: the exact samples of every track there.  Fails as reading does.
+/// What makes these moments: the exact samples of every track at the highest one of the 256 frames from each peak's on
+/// (a level summary tells no more than that).  Fails as reading does.
 Result<std::vector<Moment>> moments_of(const PlanPtr& plan, const std::vector<MixPeak>& peaks);
 
 enum class Remake {

@@ -101,7 +101,9 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
                               ? mix.peak_time_s
                               : static_cast<double>(mix.first_clipped_runs.front().first_frame) / mix.sample_rate;
     checks.push_back({"mix_clips", !clips, static_cast<double>(mix.clipped_runs), 0.0,
-                      clips ? fmt::format("the mix clips in {} runs", mix.clipped_runs) : "the mix does not clip",
+                      mix.clipped_runs > 0 ? fmt::format("the mix clips in {} runs", mix.clipped_runs)
+                      : clips              ? fmt::format("the mix goes beyond full scale, to {:+.1f} dBFS", peak)
+                                           : "the mix does not clip",
                       "What is clipped here cannot be brought back.", clips ? clip_s : -1.0});
     checks.push_back({"mix_dc_offset", std::fabs(mix.dc_offset) <= limits.most_dc, std::fabs(mix.dc_offset),
                       limits.most_dc,

@@ -1,5 +1,8 @@
 // Hand off and Compare: checks that lead to their place, exports that queue, the sheet, prints by one key.
 #include "app/compare/compare.h"
+
+#include <numeric>
+
 #include "tests/app/window_fixture.h"
 
 using namespace isotonus;
@@ -25,6 +28,10 @@ class HandOffWindow : public Window {
     void export_now() {
         QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
         wait_for([&] { return !work().exports.busy(); });
+    }
+    void tick(const char* box) {
+        auto* c = find<QCheckBox>(box);
+        QTest::mouseClick(c, Qt::LeftButton, Qt::NoModifier, QPoint(10, c->height() / 2));
     }
     QString words() { return find<QLabel>("exportResult")->text(); }
     QListWidgetItem* check(const QString& text) {
@@ -73,6 +80,60 @@ TEST_F(HandOffWindow, checks_are_current_and_lead_to_their_place) {
     EXPECT_EQ(session().hand_off.own.most_peak_dbfs, -20.0);
     settle();
     EXPECT_TRUE(check("20 dB are asked for"));
+    // Each over has a line of its own, found in the background, that leads to its place and to who makes it.
+    wait_for([&] { return check("made by") != nullptr; });
+    work().document.select_only(track(2).id);
+    work().player.locate(0.0);
+    list->setCurrentItem(check("made by 2 Pad") ? check("made by 2 Pad") : check("made by"));
+    QTest::keyClick(list, Qt::Key_Return);
+    EXPECT_NE(work().document.focused(), track(2).id);
+}
+
+TEST_F(HandOffWindow, what_the_form_says_outlives_a_look_at_another_station) {
+    open_hand_off();
+    choose("exportFormat", "FLAC, 16 bit");
+    choose("exportWhat", "the mix and a stem of each track");
+    choose("exportRate", "44.1");
+    find<QLineEdit>("exportPattern")->setText("{number} {part}");
+    tick("exportSheet");
+    tick("exportDither");
+    station(2);
+    station(5);
+    EXPECT_EQ(find<QLineEdit>("exportFile")->text(), to_qt(folder / "out/boats mix.flac"));
+    EXPECT_EQ(find<QLineEdit>("exportPattern")->text(), "{number} {part}");
+    EXPECT_EQ(find<QComboBox>("exportFormat")->currentText(), "FLAC, 16 bit");
+    EXPECT_TRUE(find<QComboBox>("exportWhat")->currentText().contains("each track"));
+    EXPECT_TRUE(find<QComboBox>("exportRate")->currentText().startsWith("44.1"));
+    EXPECT_TRUE(find<QCheckBox>("exportSheet")->isChecked());
+    EXPECT_FALSE(find<QCheckBox>("exportDither")->isChecked());
+}
+
+TEST_F(HandOffWindow, dither_is_a_tick) {
+    open_hand_off();
+    work().document.edit_tracks("Alone", {track(0).id, track(2).id}, [](Track& t) { t.mute = true; });
+    settle();
+    const auto exported = [&](const char* name) {
+        find<QLineEdit>("exportFile")->setText(to_qt(folder / name));
+        export_now();
+        return read(folder / name);
+    };
+    choose("exportFormat", "WAV, 32");
+    const auto exact = exported("exact.wav");
+    choose("exportFormat", "WAV, 24");
+    const auto dithered = exported("dithered.wav");
+    tick("exportDither");
+    const auto rounded = exported("rounded.wav");
+    ASSERT_EQ(rounded.size(), exact.size());
+    ASSERT_EQ(dithered.size(), exact.size());
+    const auto worst = [](const std::vector<float>& a, const std::vector<float>& b) {
+        return std::transform_reduce(
+            a.begin(), a.end(), b.begin(), 0.0, [](double x, double y) { return std::max(x, y); },
+            [](float x, float y) { return std::fabs(static_cast<double>(x) - static_cast<double>(y)); });
+    };
+    constexpr double lsb = 1.0 / 8388608.0;
+    EXPECT_LE(worst(rounded, exact), 0.5001 * lsb);
+    EXPECT_GT(worst(dithered, exact), 0.9 * lsb);
+    EXPECT_LE(worst(dithered, exact), 1.5001 * lsb);
 }
 
 TEST_F(HandOffWindow, a_delivery_with_stems_sheet_and_notes_is_accepted_by_the_desk) {

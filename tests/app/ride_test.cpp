@@ -1,7 +1,11 @@
 // Ride by mouse and keys, and writing live: from a fader on the screen and from the simulated box, through MIDI bytes.
 #include "app/ride/ride.h"
 
+#include <random>
+
 #include "app/ride/fader_box_window.h"
+#include "app/style/columns.h"
+#include "core/ride/curve_walk.h"
 #include "tests/app/window_fixture.h"
 
 using namespace isotonus;
@@ -49,6 +53,82 @@ class RideWindow : public Window {
 };
 
 }  // namespace
+
+namespace {
+
+QImage painted(const std::function<void(QPainter&)>& paint) {
+    QImage image(40, 20, QImage::Format_ARGB32);
+    image.fill(Qt::white);
+    QPainter painter(&image);
+    paint(painter);
+    painter.end();
+    return image;
+}
+
+int darkness(const QImage& image, int x, int y) { return 255 - qRed(image.pixel(x, y)); }
+
+}  // namespace
+
+TEST(Columns, stand_where_they_are_put_with_soft_edges) {
+    application();
+    const QImage image = painted([](QPainter& painter) {
+        Columns columns(QRect(5, 2, 30, 16));
+        columns.add(5, 10, 4);
+        columns.add_soft(7, 6.25, 8.5);
+        columns.add_soft(9, 6.25, 6.75);
+        columns.add(3, 4, 10);     // outside
+        columns.add(11, -50, 50);  // held to the area
+        columns.paint(painter, Qt::black);
+    });
+    for (int y = 0; y < 20; ++y) {
+        EXPECT_EQ(darkness(image, 5, y), y >= 4 && y <= 10 ? 255 : 0) << y;
+        EXPECT_EQ(darkness(image, 11, y), y >= 2 && y <= 17 ? 255 : 0) << y;
+        EXPECT_EQ(darkness(image, 3, y) + darkness(image, 6, y), 0) << y;
+    }
+    EXPECT_NEAR(darkness(image, 7, 6), 191, 1);  // three quarters of the pixel
+    EXPECT_EQ(darkness(image, 7, 7), 255);
+    EXPECT_NEAR(darkness(image, 7, 8), 128, 1);
+    EXPECT_NEAR(darkness(image, 9, 6), 128, 1);
+}
+
+TEST(Columns, of_a_ride_pass_through_all_that_it_reaches) {
+    application();
+    TimeRuler time;
+    time.left = 0.0, time.right = 40.0, time.from_s = 0.0, time.to_s = 40.0;
+    // A step at 10 s, then more points than pixels between two values.
+    Curve curve{{{0.0, 2.0, Segment::step}, {10.0, 8.0}, {20.0, 8.0}}};
+    for (int n = 0; n < 200; ++n) curve.points.push_back({25.0 + n * 0.05, n % 2 ? 4.0 : 12.0});
+    const QImage image = painted([&](QPainter& painter) {
+        paint_ride(painter, curve, 0.0, time, QPen(Qt::black, 1.0), [](double v) { return 18.0 - v + 0.5; });
+    });
+    for (int x = 0; x < 9; ++x) EXPECT_EQ(darkness(image, x, 16), 255) << x;
+    for (int y = 10; y <= 16; ++y) EXPECT_EQ(darkness(image, 9, y) + darkness(image, 10, y) > 0, true) << y;
+    EXPECT_EQ(darkness(image, 15, 10), 255);
+    EXPECT_EQ(darkness(image, 15, 14), 0);
+    for (int y = 6; y <= 14; ++y) EXPECT_EQ(darkness(image, 28, y), 255) << y;
+    // Without points: its rest.
+    const QImage empty = painted([&](QPainter& painter) {
+        paint_ride(painter, {}, 5.0, time, QPen(Qt::black, 1.0), [](double v) { return 18.0 - v + 0.5; });
+    });
+    for (const int x : {0, 20, 39}) EXPECT_EQ(darkness(empty, x, 13), 255);
+}
+
+TEST(CurveWalk, agrees_with_looking_up_every_time) {
+    std::mt19937 random(5);
+    std::uniform_real_distribution<double> time(0.0, 30.0), value(-20.0, 10.0);
+    for (int round = 0; round < 50; ++round) {
+        Curve curve;
+        for (int n = 0; n < round; ++n)
+            curve.insert({time(random), value(random), static_cast<Segment>(n % 4), (n % 5) * 0.4 - 0.8});
+        CurveWalk walk(curve);
+        for (double t = -1.0; t < 31.0; t += 0.0371) EXPECT_EQ(walk.value_at(t), curve.value_at(t)) << t;
+        for (int n = 0; n < 50; ++n) {  // and backwards
+            const double t = time(random);
+            EXPECT_EQ(walk.value_at(t), curve.value_at(t)) << t;
+        }
+        for (const RidePoint& p : curve.points) EXPECT_EQ(walk.value_at(p.time_s), curve.value_at(p.time_s));
+    }
+}
 
 TEST_F(RideWindow, every_parameter_has_its_lane_and_several_stand_open) {
     open_ride(1);

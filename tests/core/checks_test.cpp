@@ -174,6 +174,10 @@ TEST_F(HandOffChecks, overs_are_told_with_their_place_and_their_makers) {
         for (const MixPeak& b : places) EXPECT_TRUE(&a == &b || std::llabs(a.frame - b.frame) >= 48000);
     EXPECT_TRUE(overs_of(measured.summary, 48000, 12.0).empty());
     overs = moments_of(plan, places).value();
+    for (size_t i = 0; i < overs.size(); ++i) {
+        EXPECT_NEAR(overs[i].peak_dbfs, db_from_gain(static_cast<double>(places[i].peak)), 1e-4);
+        EXPECT_LT(overs[i].frame - places[i].frame, LevelSummary::block_frames);
+    }
     // A line each, at its place, with the row that makes most of it.
     std::vector<Check> told = all();
     std::erase_if(told, [](const Check& c) { return c.id != "over"; });

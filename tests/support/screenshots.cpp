@@ -145,7 +145,16 @@ int main(int argc, char** argv) {
     work.comparison.toggle();
     window.stations().choose(3);
     work.show_ride({Parameter::level, {Parameter::level, Parameter::pan}, false, {}});
-    if (everything) shoot(window, folder, "ride-two-lanes");
+    if (everything) {
+        const Session straight = work.document.session();
+        Curve bent = *straight.find(voice)->rides[Parameter::level];
+        for (RidePoint& p : bent.points) p.segment = Segment::bend;
+        work.document.edit("Bend", with_ride(straight, voice, Parameter::level, bent));
+        auto* editor = window.findChild<RideEditor*>("rideEditor");
+        editor->set_range({30.0, 36.0});
+        shoot(window, folder, "ride-two-lanes");
+        work.document.edit("Straight", straight);
+    }
     auto* box = FaderBoxWindow::show_for(work, &window);
     QTest::qWait(200);
     box->grab().save(folder + "/14-fader-box.png");
