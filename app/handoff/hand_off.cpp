@@ -373,7 +373,12 @@ void HandOffPanel::show_checks() {
     input.limits = limits_of(session.hand_off.profile, session.hand_off.own);
     look_into_overs();
     input.overs = overs_;
-    checks_now_ = check_handoff(input);
+    std::vector<Check> checks = check_handoff(input);
+    const auto same = [](const Check& a, const Check& b) {
+        return a.text == b.text && a.passed == b.passed && a.row == b.row && a.time_s == b.time_s;
+    };
+    if (std::equal(checks.begin(), checks.end(), checks_now_.begin(), checks_now_.end(), same)) return;
+    checks_now_ = std::move(checks);
     const int scrolled = checks_->verticalScrollBar()->value();
     checks_->clear();
     // What does not pass comes first.
