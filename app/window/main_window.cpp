@@ -254,6 +254,7 @@ void MainWindow::make_actions() {
         {"< and >", tr("Balance: width (or the right side); Shift+P types it")},
         {"Insert, Delete, T, L", tr("Ride: point at the playhead, take points away, their shape, lock them")},
         {", . < >", tr("Ride: squeeze and spread the values, the times of the selected points")},
+        {"Ctrl and drag", tr("Ride: select points; in the strip above, mark one stretch more")},
         {"Ctrl+C, Ctrl+V, Enter", tr("Ride: copy a stretch, paste it at the playhead, type a point")},
         {"[ and ]", tr("Ride: the point before, the point after; arrows move it")}};
     for (const auto& [keys, what] : by_lanes) keys_.push_back({keys, what});

@@ -17,7 +17,8 @@ struct MonoLoss {
     double loss_db = 0.0;
 };
 
-/// Of every heard track as it is panned, through its buses (rides do not change it); the greatest loss first.
+/// Of every heard track as it is panned, through its buses; where they ride, over the song, as if its own sides were
+/// alike all the time.  The greatest loss first.
 std::vector<MonoLoss> mono_losses(const RenderPlan& plan);
 
 }  // namespace isotonus
