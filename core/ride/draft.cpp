@@ -94,6 +94,15 @@ Curve ride_draft(const std::vector<Phrase>& phrases, const DraftWish& wish, cons
     }
     if (!draft.empty()) draft.points.push_back({end_s + glide_s, 0.0});
     for (RidePoint& p : draft.points) p.time_s = std::max(0.0, p.time_s);
+    // A point between two of its own value says nothing.
+    std::vector<RidePoint> needed;
+    for (size_t i = 0; i < draft.points.size(); ++i) {
+        const RidePoint& p = draft.points[i];
+        const bool flat = i > 0 && i + 1 < draft.points.size() && draft.points[i - 1].value == p.value &&
+                          draft.points[i + 1].value == p.value;
+        if (!flat) needed.push_back(p);
+    }
+    draft.points = std::move(needed);
 
     // What was locked stays, and the stretch between two locked points that follow each other.
     std::vector<RidePoint> locked;

@@ -31,13 +31,17 @@ int main(int argc, char** argv) {
     QTest::qWait(500);
     std::vector<double> frames_ms;
     auto& time = window.work().time;
-    for (int n = 0; n < 240; ++n) {  // in to single samples and out again
-        clock.restart();
-        time.zoom(n < 120 ? 1.1 : 1.0 / 1.1, 40.0);
-        QApplication::processEvents();
-        frames_ms.push_back(static_cast<double>(clock.nsecsElapsed()) * 1e-6);
-    }
-    std::sort(frames_ms.begin(), frames_ms.end());
+    const auto zoom = [&](double step) {  // in and out again
+        frames_ms.clear();
+        for (int n = 0; n < 240; ++n) {
+            clock.restart();
+            time.zoom(n < 120 ? step : 1.0 / step, 40.0);
+            QApplication::processEvents();
+            frames_ms.push_back(static_cast<double>(clock.nsecsElapsed()) * 1e-6);
+        }
+        std::sort(frames_ms.begin(), frames_ms.end());
+    };
+    zoom(1.1);  // to single samples
     fmt::print(
         "{} rows listed in {:.3f} s, all measured in {:.2f} s; a zoom step drawn in {:.1f} ms (median), {:.1f} ms "
         "(99th "
@@ -56,14 +60,7 @@ int main(int argc, char** argv) {
     window.stations().choose(3);
     while (window.work().mix.busy()) QTest::qWait(20);
     QTest::qWait(500);
-    frames_ms.clear();
-    for (int n = 0; n < 240; ++n) {
-        clock.restart();
-        time.zoom(n < 120 ? 1.03 : 1.0 / 1.03, 40.0);
-        QApplication::processEvents();
-        frames_ms.push_back(static_cast<double>(clock.nsecsElapsed()) * 1e-6);
-    }
-    std::sort(frames_ms.begin(), frames_ms.end());
+    zoom(1.03);
     fmt::print(
         "in Ride, 2,000 points on every row: a zoom step drawn in {:.1f} ms (median), {:.1f} ms (99th percentile)\n",
         frames_ms[frames_ms.size() / 2], frames_ms[frames_ms.size() * 99 / 100]);

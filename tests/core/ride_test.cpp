@@ -148,6 +148,20 @@ TEST(RideDraft, brings_each_phrase_to_the_target_and_leaves_silence_alone) {
     EXPECT_TRUE(ride_draft(std::vector<double>(50, 0.0), 0.1, wish).empty());
 }
 
+TEST(RideDraft, of_phrases_that_need_the_same_has_no_points_between_them) {
+    std::vector<double> power(10, 1e-9);
+    for (int n = 0; n < 8; ++n) {  // six decibels too quiet, pauses of 1 s
+        power.insert(power.end(), 20, std::pow(10.0, (-24.0 - aes17_db) / 10.0));
+        power.insert(power.end(), 10, 1e-9);
+    }
+    DraftWish wish;
+    wish.target_dbfs = -18.0;
+    const Curve ride = ride_draft(power, 0.1, wish);
+    EXPECT_EQ(ride.points.size(), 4u);  // up before the first phrase, down behind the last
+    for (double t = 1.0; t < 24.0; t += 0.5) EXPECT_NEAR(ride.value_at(t), 6.0, 0.01) << t;
+    EXPECT_EQ(ride.value_at(25.0), 0.0);
+}
+
 TEST(RideDraft, against_the_rest_follows_it) {
     const auto power = phrases({-18.0, -18.0, -18.0, -18.0});
     std::vector<double> rest(power.size(), std::pow(10.0, (-20.0 - aes17_db) / 10.0));
