@@ -405,11 +405,11 @@ void HandOffPanel::look_into_overs() {
     overs_.clear();
     const auto places = overs_of(work_.mix.figures()->summary, plan->sample_rate, limit);
     if (places.empty()) return;
-    QThreadPool::globalInstance()->start([panel = QPointer(this), plan, places] {
+    QThreadPool::globalInstance()->start([panel = QPointer(this), plan, places, limit] {
         auto moments = moments_of(plan, places);
         if (!moments) return;
-        QMetaObject::invokeMethod(qApp, [panel, plan, found = std::move(*moments)] {
-            if (!panel || panel->overs_of_ != plan) return;
+        QMetaObject::invokeMethod(qApp, [panel, plan, limit, found = std::move(*moments)] {
+            if (!panel || panel->overs_of_ != plan || panel->overs_limit_dbfs_ != limit) return;
             panel->overs_ = found;
             panel->show_checks();
         });

@@ -1,0 +1,110 @@
+#include "app/ride/ride_lane.h"
+
+#include "app/ride/ride_picture.h"
+
+namespace isotonus {
+
+QString RideLane::track_name() const { return QString::fromStdString(work_.document.session().name_of(id())); }
+
+/// The parameter that the panel shows; else the first that is ridden.
+Parameter RideLane::shown() const {
+    const Parameter now = work_.ride_view.parameter;
+    if ((*rides())[now]) return now;
+    for (const ParameterInfo& p : parameters())
+        if ((*rides())[p.parameter]) return p.parameter;
+    return now;
+}
+
+QString RideLane::value_text() const {
+    if (!rides() || !rides()->any()) return tr("none");
+    QStringList words;
+    for (const ParameterInfo& p : parameters())
+        if (const CurvePtr& curve = (*rides())[p.parameter])
+            words << tr("%1 %2").arg(parameter_word(p.parameter),
+                                     tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())));
+    if (rides()->bypassed) words << tr("bypassed");
+    return words.join(", ");
+}
+
+QString RideLane::sentence() const {
+    return tr("%1: %2. Click to draw it below; Left and Right lower and raise all of it; Enter trims it by a number.")
+        .arg(track_name(), value_text());
+}
+
+bool RideLane::grab(const QPoint&) {
+    if (track()) {
+        work_.document.select_only(id());
+    } else {
+        Workspace::RideView view = work_.ride_view;
+        view.row = id();
+        if (!can_be_ridden(work_.document.session().row_kind(id()), view.parameter)) view.parameter = Parameter::level;
+        work_.show_ride(std::move(view));
+    }
+    return false;
+}
+
+std::vector<TrackId> RideLane::rows_meant() const {
+    return track() ? work_.document.moved_with(id()) : std::vector<TrackId>{id()};
+}
+
+void RideLane::nudge(double by, uint64_t gesture) {
+    if (!exists()) return;
+    const Parameter p = shown();
+    const ParameterInfo& info = info_of(p);
+    const double step = p == Parameter::level || p == Parameter::trim ? by : 0.1 * by;
+    Session next = work_.document.session();
+    for (const TrackId row : rows_meant())
+        if (const CurvePtr& curve = (*next.rides_of(row))[p])
+            next = with_ride(next, row, p, raised(*curve, step, info));
+    work_.document.edit(tr("Ride %1 %2 as a whole").arg(track_name(), ride_value_text(p, step)), std::move(next),
+                        gesture);
+}
+
+void RideLane::type_value(const QString& text) {
+    const Parameter p = shown();
+    if (const auto by = parse_ride_value(p, text))
+        nudge(p == Parameter::level || p == Parameter::trim ? *by : *by * 10.0, 0);
+}
+
+void RideLane::paint(QPainter& painter, const QRect& clip) {
+    const TimeRuler time = lane_time(work_, width());
+    const Parameter p = shown();
+    const CurvePtr& curve = (*rides())[p];
+    const Track* t = track();
+    if (const MaterialPtr m = t ? work_.materials.of(*t) : nullptr)
+        paint_level_shadow(painter, QRect(0, 2, width(), height() - 5), clip, m->summary, m->measurement.sample_rate,
+                           t->delay_samples / m->measurement.sample_rate, gain_from_db(t->trim_db), time, theme().rule,
+                           p == Parameter::level ? curve.get() : nullptr);
+    const bool bypassed = rides()->bypassed || work_.document.session().rides_bypassed;
+    const ParameterInfo& info = info_of(p);
+    const double low = p == Parameter::level ? -30.0 : info.low, high = info.high, h = height() - 6.0;
+    const auto y_of = [&](double v) { return 3.0 + h * (high - std::clamp(v, low, high)) / (high - low); };
+    painter.setBrush(Qt::NoBrush);
+    if (curve) {
+        const Bus* bus = work_.document.session().find_bus(id());
+        const ControlGroup* group = work_.document.session().find_group(id());
+        const QColor ink = t       ? theme().track_ink(t->ink)
+                           : bus   ? theme().track_ink(bus->ink)
+                           : group ? theme().track_ink(group->ink)
+                                   : theme().ink;
+        paint_ride(painter, *curve, info.rest, time, QPen(ink, 1.5, bypassed ? Qt::DashLine : Qt::SolidLine), y_of);
+    }
+    if (const RideWriter* writer = work_.writing.writer(id(), p); writer && writer->any()) {
+        paint_ride(painter, writer->so_far(work_.player.position_s()), info.rest, time, QPen(theme().above, 1.8), y_of);
+    }
+    QStringList words;
+    for (const ParameterInfo& other : parameters())
+        if ((*rides())[other.parameter] && (other.parameter != p || p != Parameter::level))
+            words << parameter_word(other.parameter);
+    const QString modes[] = {QString(), tr("touch"), tr("latch"), tr("write")};
+    if (const QString mode = modes[static_cast<size_t>(work_.writing.mode(id()))]; !mode.isEmpty()) words << mode;
+    if (words.isEmpty()) return;
+    painter.setFont(lettering(11));
+    painter.setPen(theme().ink);
+    const QString text = words.join(" · ");
+    const int wide = QFontMetrics(painter.font()).horizontalAdvance(text) + 10;
+    painter.fillRect(QRect(4, 2, wide, 15), theme().ground);
+    painter.drawText(QRect(9, 2, wide, 15), Qt::AlignVCenter, text);
+}
+
+}  // namespace isotonus
