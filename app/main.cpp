@@ -5,10 +5,40 @@
 #include <QStyleFactory>
 #include <QTimer>
 
+#include "app/desk/background.h"
 #include "app/window/main_window.h"
 
+namespace {
+
+/// The last net: what nobody caught is told, unsaved work is kept aside, and the program goes on.
+class Application : public QApplication {
+  public:
+    using QApplication::QApplication;
+    isotonus::MainWindow* window = nullptr;
+    bool notify(QObject* to, QEvent* event) override {
+        try {
+            return QApplication::notify(to, event);
+        } catch (const std::bad_alloc&) {
+            tell("there is not enough memory");
+        } catch (const std::exception& e) {
+            tell(QString::fromLocal8Bit(e.what()));
+        }
+        return false;
+    }
+
+  private:
+    void tell(const QString& what) {
+        if (!window) return;
+        window->work().document.keep_aside();
+        window->work().prompter->complain(
+            tr("Something failed that should not: %1. What you have not saved is kept aside.").arg(what));
+    }
+};
+
+}  // namespace
+
 int main(int argc, char** argv) {
-    QApplication application(argc, argv);
+    Application application(argc, argv);
     QApplication::setApplicationName("Isotonus");
     QApplication::setDesktopFileName("isotonus");
     QApplication::setStyle(QStyleFactory::create("Fusion"));
@@ -23,14 +53,16 @@ int main(int argc, char** argv) {
     CLI11_PARSE(options, argc, argv);
 
     isotonus::MainWindow window;
+    application.window = &window;
     window.show();
-    if (demo) {
-        window.files().open_demo();
-    } else if (!path.empty()) {
-        window.files().open_path(path);
-    } else {
-        QTimer::singleShot(0, &window, [&window] { window.files().offer_recovery(); });
-    }
+    isotonus::in_background(*QThreadPool::globalInstance(), [] { isotonus::tidy_cache(); });
+    QTimer::singleShot(0, &window, [&] {
+        if (window.files().offer_recovery()) return;  // what was not saved comes before what was asked for
+        if (demo)
+            window.files().open_demo();
+        else if (!path.empty())
+            window.files().open_path(path);
+    });
     QTimer look;
     if (!shot.empty()) {
         QObject::connect(&look, &QTimer::timeout, &window, [&] {
@@ -43,5 +75,7 @@ int main(int argc, char** argv) {
         });
         look.start(20);
     }
-    return QApplication::exec();
+    const int status = QApplication::exec();
+    application.window = nullptr;
+    return status;
 }

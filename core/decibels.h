@@ -32,6 +32,7 @@ inline Level level_from_power(double power) { return power > 0.0 ? Level(db_from
 inline constexpr double fader_max_db = 12.0;
 inline constexpr double fader_floor_db = -72.0;
 inline constexpr double trim_max_db = 24.0;
+inline constexpr double lowest_level_db = -200.0;  ///< what is lower is written as silence
 
 /// AES17: a full-scale sine reads 0 dBFS RMS, so 3.01 dB are added to the plain mathematical figure.
 inline constexpr double aes17_db = 3.010299956639812;

@@ -4,6 +4,8 @@
 #include <algorithm>
 #include <atomic>
 #include <cstdint>
+#include <exception>
+#include <mutex>
 #include <thread>
 #include <vector>
 
@@ -25,15 +27,31 @@ class Progress {
 inline int worker_count() { return static_cast<int>(std::max(1U, std::thread::hardware_concurrency())); }
 
 /// Calls work(index) once for each index in 0 … count-1 from at most `workers` threads; returns when all are done.
+/// What one of them throws is thrown again on the calling thread; the indices that were not begun are left out then.
+/// When the system gives no more threads, fewer do the work.
 template <class Work>
 void parallel_for(int64_t count, int workers, Work work) {
     std::atomic<int64_t> next{0};
+    std::mutex mutex;
+    std::exception_ptr thrown;
     auto loop = [&] {
-        for (int64_t index = next.fetch_add(1); index < count; index = next.fetch_add(1)) work(index);
+        try {
+            for (int64_t index = next.fetch_add(1); index < count; index = next.fetch_add(1)) work(index);
+        } catch (...) {
+            next = count;
+            std::scoped_lock lock(mutex);
+            thrown = std::current_exception();
+        }
     };
-    std::vector<std::jthread> others;
-    for (int64_t n = 1; n < std::min<int64_t>(workers, count); ++n) others.emplace_back(loop);
-    loop();
+    {
+        std::vector<std::jthread> others;
+        try {
+            for (int64_t n = 1; n < std::min<int64_t>(workers, count); ++n) others.emplace_back(loop);
+        } catch (const std::exception&) {
+        }
+        loop();
+    }
+    if (thrown) std::rethrow_exception(thrown);
 }
 
 }  // namespace isotonus

@@ -1,6 +1,8 @@
 // Errors are values: a sentence for the user and the file it speaks of.  No exception leaves the core.
 #pragma once
 
+#include <exception>
+#include <new>
 #include <string>
 #include <tl/expected.hpp>
 #include <utility>
@@ -8,8 +10,9 @@
 namespace isotonus {
 
 struct Error {
-    std::string file;  ///< the path as the user gave it; may be empty
-    std::string what;  ///< what is wrong, as a sentence without a full stop
+    std::string file;        ///< the path as the user gave it; may be empty
+    std::string what;        ///< what is wrong, as a sentence without a full stop
+    bool cancelled = false;  ///< nothing is wrong: the user stopped it
 
     std::string text() const { return file.empty() ? what : file + ": " + what; }
 };
@@ -20,5 +23,20 @@ using Result = tl::expected<T, Error>;
 inline tl::unexpected<Error> fail(std::string file, std::string what) {
     return tl::unexpected<Error>(Error{std::move(file), std::move(what)});
 }
+
+/// Runs work that returns a Result; what it throws (the memory is full, a library gave up) becomes an error too.
+template <class Work>
+auto without_exceptions(const std::string& file, const Work& work) -> decltype(work()) {
+    try {
+        return work();
+    } catch (const std::bad_alloc&) {
+        return fail(file, "there is not enough memory");
+    } catch (const std::exception& e) {
+        return fail(file, e.what());
+    }
+}
+
+/// What long work returns that was stopped on purpose.
+inline tl::unexpected<Error> stopped() { return tl::unexpected<Error>(Error{{}, "cancelled", true}); }
 
 }  // namespace isotonus

@@ -490,8 +490,12 @@ Result<void> write_tape(const Tape& tape, const fs::path& file, SampleFormat for
                          channels);
         samples = std::move(converted);
     }
-    auto writer = SoundWriter::create(file, static_cast<int>(channels), file_rate, format,
-                                      static_cast<int64_t>(samples.size() / channels));
+    SoundSpec spec;
+    spec.format = format;
+    spec.channels = static_cast<int>(channels);
+    spec.sample_rate = file_rate;
+    spec.expected_frames = static_cast<int64_t>(samples.size() / channels);
+    auto writer = SoundWriter::create(file, spec, none_protected());
     if (!writer) return tl::unexpected(writer.error());
     std::vector<unsigned char> packed(samples.size() * static_cast<size_t>(bytes_of(format)));
     pack_samples(samples, format, 0, packed.data());
@@ -509,9 +513,7 @@ struct Recipe {
 }  // namespace
 
 Result<fs::path> write_demo(const fs::path& folder, Progress* progress) {
-    std::error_code problem;
-    fs::create_directories(folder, problem);
-    if (problem) return fail(folder.string(), "the folder cannot be made: " + problem.message());
+    if (auto made = make_folder(folder); !made) return tl::unexpected(made.error());
     const std::vector<Recipe> recipes{
         {"01 Kick Close", kick_close},
         {"02 Kick Room", [] { return kick_room(kick_close()); }},
@@ -545,7 +547,7 @@ Result<fs::path> write_demo(const fs::path& folder, Progress* progress) {
         if (!written) outcome = written;
         if (progress) progress->report(++finished / static_cast<double>(recipes.size()));
     });
-    if (progress && progress->cancelled()) return fail(folder.string(), "cancelled");
+    if (progress && progress->cancelled()) return stopped();
     if (!outcome) return tl::unexpected(outcome.error());
 
     Session session = with_files({}, files);
@@ -554,7 +556,7 @@ Result<fs::path> write_demo(const fs::path& folder, Progress* progress) {
         named.name = named.name.substr(3);
         track = std::make_shared<const Track>(std::move(named));
     }
-    for (const PartSpan& part : parts) session.sections.push_back({part.name, part.first_bar * bar_s});
+    for (const PartSpan& part : parts) session.sections.push_back({part.name, part.first_bar * bar_s, 0});
     const fs::path file = folder / "demo.isotonus";
     if (auto written = write_session(session, file); !written) return tl::unexpected(written.error());
     return file;
@@ -565,7 +567,7 @@ Result<fs::path> demo_in_cache(Progress* progress) {
     const fs::path file = folder / "demo.isotonus";
     if (const auto session = read_session(file)) {
         const bool whole = std::all_of(session->tracks.begin(), session->tracks.end(),
-                                       [](const auto& t) { return fs::exists(t->source.file); });
+                                       [](const auto& t) { return is_there(t->source.file); });
         if (whole && !session->tracks.empty()) return file;
     }
     return write_demo(folder, progress);

@@ -6,6 +6,8 @@
 #include <algorithm>
 #include <atomic>
 #include <chrono>
+#include <functional>
+#include <future>
 #include <thread>
 
 namespace isotonus {
@@ -40,24 +42,58 @@ namespace {
 constexpr std::pair<RtAudio::Api, const char*> apis[] = {
     {RtAudio::UNIX_JACK, "JACK"}, {RtAudio::LINUX_PULSE, "Pulse"}, {RtAudio::LINUX_ALSA, "ALSA"}};
 
-/// RtAudio throws; nothing of that leaves this file.
-template <class Do>
-Result<void> guarded(const std::string& device, Do work) {
-    try {
-        work();
-    } catch (const RtAudioError& e) {
-        return fail(device, e.getMessage());
-    }
-    return {};
+/// How long an audio server may take to answer.  One that is frozen would keep its caller for ever.
+constexpr auto patience = std::chrono::seconds(3);
+
+/// Runs work that may hang on a thread of its own, and waits for it for a while; what comes too late is dropped by that
+/// thread, with all that the work holds.  RtAudio throws; nothing of that leaves here.
+template <class T>
+Result<T> in_time(const std::string& device, std::function<T()> work) {
+    auto promise = std::make_shared<std::promise<Result<T>>>();
+    std::future<Result<T>> answer = promise->get_future();
+    std::thread([promise, device, work = std::move(work)]() mutable {
+        Result<T> result = without_exceptions(device, [&]() -> Result<T> {
+            try {
+                return work();
+            } catch (const RtAudioError& e) {
+                return fail(device, e.getMessage());
+            }
+        });
+        work = nullptr;
+        promise->set_value(std::move(result));
+    }).detach();
+    if (answer.wait_for(patience) != std::future_status::ready) return fail(device, "the audio server does not answer");
+    return answer.get();
 }
+
+/// An open stream.  It may outlive the device that it was opened for, when the server does not let go of it.
+struct OpenStream {
+    explicit OpenStream(RtAudio::Api api) : audio(api) { audio.showWarnings(false); }
+    RtAudio audio;
+    int block_frames = 0;
+    std::atomic<BlockSource*> source{nullptr};
+    std::atomic<bool> busy{false};  ///< the source is being asked for a block
+
+    static int called(void* out, void*, unsigned frames, double, RtAudioStreamStatus status, void* self) {
+        auto& stream = *static_cast<OpenStream*>(self);
+        stream.busy = true;
+        auto* const to = static_cast<float*>(out);
+        if (BlockSource* source = stream.source)
+            source->fill(to, static_cast<int>(frames), (status & RTAUDIO_OUTPUT_UNDERFLOW) != 0);
+        else
+            std::fill_n(to, 2 * frames, 0.0f);
+        stream.busy = false;
+        return 0;
+    }
+};
 
 class RealDevice : public Device {
   public:
     static Result<std::unique_ptr<Device>> open(RtAudio::Api api, const std::string& name, const std::string& bare_name,
                                                 int rate, int block_frames, BlockSource& source) {
-        auto device = std::unique_ptr<RealDevice>(new RealDevice(api, name, source));
-        auto opened = guarded(name, [&] {
-            RtAudio& audio = *device->audio_;
+        auto opened = in_time<std::shared_ptr<OpenStream>>(name, [api, bare_name, rate, block_frames] {
+            auto stream = std::make_shared<OpenStream>(api);
+            RtAudio& audio = stream->audio;
             RtAudio::StreamParameters out;
             out.nChannels = 2;
             bool found = false;
@@ -73,40 +109,36 @@ class RealDevice : public Device {
             options.priority = 60;
             options.streamName = "Isotonus";
             unsigned frames = static_cast<unsigned>(block_frames);
-            audio.openStream(&out, nullptr, RTAUDIO_FLOAT32, static_cast<unsigned>(rate), &frames, &RealDevice::called,
-                             device.get(), &options);
-            device->block_frames_ = static_cast<int>(frames);
+            audio.openStream(&out, nullptr, RTAUDIO_FLOAT32, static_cast<unsigned>(rate), &frames, &OpenStream::called,
+                             stream.get(), &options);
+            stream->block_frames = static_cast<int>(frames);
             audio.startStream();
+            return stream;
         });
         if (!opened) return tl::unexpected(opened.error());
-        return device;
+        (*opened)->source = &source;
+        return std::unique_ptr<Device>(new RealDevice(name, std::move(*opened)));
     }
 
     ~RealDevice() override {
-        (void)guarded(name_, [&] {
-            if (audio_->isStreamRunning()) audio_->abortStream();
-            if (audio_->isStreamOpen()) audio_->closeStream();
+        stream_->source = nullptr;
+        while (stream_->busy) std::this_thread::yield();
+        (void)in_time<bool>(name_, [stream = std::move(stream_)] {
+            if (stream->audio.isStreamRunning()) stream->audio.abortStream();
+            if (stream->audio.isStreamOpen()) stream->audio.closeStream();
+            return true;
         });
     }
     const std::string& name() const override { return name_; }
-    int block_frames() const override { return block_frames_; }
-    bool alive() const override { return audio_->isStreamRunning(); }
+    int block_frames() const override { return stream_->block_frames; }
+    bool alive() const override { return stream_->audio.isStreamRunning(); }
 
   private:
-    RealDevice(RtAudio::Api api, std::string name, BlockSource& source)
-        : audio_(std::make_unique<RtAudio>(api)), name_(std::move(name)), source_(source) {
-        audio_->showWarnings(false);
-    }
-    static int called(void* out, void*, unsigned frames, double, RtAudioStreamStatus status, void* self) {
-        static_cast<RealDevice*>(self)->source_.fill(static_cast<float*>(out), static_cast<int>(frames),
-                                                     (status & RTAUDIO_OUTPUT_UNDERFLOW) != 0);
-        return 0;
-    }
+    RealDevice(std::string name, std::shared_ptr<OpenStream> stream)
+        : name_(std::move(name)), stream_(std::move(stream)) {}
 
-    std::unique_ptr<RtAudio> audio_;
     std::string name_;
-    int block_frames_ = 0;
-    BlockSource& source_;
+    std::shared_ptr<OpenStream> stream_;
 };
 
 }  // namespace
@@ -117,14 +149,17 @@ std::vector<std::string> device_names() {
     RtAudio::getCompiledApi(compiled);
     for (const auto& [api, label] : apis) {
         if (std::find(compiled.begin(), compiled.end(), api) == compiled.end()) continue;
-        (void)guarded(label, [&] {
+        const auto found = in_time<std::vector<std::string>>(label, [api, label] {
             RtAudio audio(api);
             audio.showWarnings(false);
+            std::vector<std::string> outputs;
             for (unsigned n = 0; n < audio.getDeviceCount(); ++n) {
                 const auto info = audio.getDeviceInfo(n);
-                if (info.probed && info.outputChannels >= 2) names.push_back(fmt::format("{}: {}", label, info.name));
+                if (info.probed && info.outputChannels >= 2) outputs.push_back(fmt::format("{}: {}", label, info.name));
             }
+            return outputs;
         });
+        if (found) names.insert(names.end(), found->begin(), found->end());
     }
     names.push_back(simulated_device);
     return names;

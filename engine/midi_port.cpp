@@ -11,7 +11,7 @@ namespace {
 class PairEnd : public MidiPort {
   public:
     void send(const MidiBytes& message) override {
-        if (const auto other = other_.lock(); other && other->receive_) other->receive_(message);
+        if (const auto other = other_.lock()) other->take(message);
     }
     std::weak_ptr<PairEnd> other_;
 };
@@ -49,7 +49,7 @@ class RealPort : public MidiPort {
         in->setCallback(
             [](double, std::vector<unsigned char>* message, void* self) {
                 auto& port = *static_cast<RealPort*>(self);
-                if (message && port.receive_) port.receive_(*message);
+                if (message) port.take(*message);
             },
             this);
     }

@@ -1,6 +1,7 @@
 // MIDI in and out: real ports through RtMidi, and a pair within the process for the simulated fader box.
 #pragma once
 
+#include <atomic>
 #include <functional>
 #include <memory>
 #include <string>
@@ -15,11 +16,18 @@ class MidiPort {
   public:
     virtual ~MidiPort() = default;
     virtual void send(const MidiBytes& message) = 0;
-    /// Called for every message that comes in, on the port's own thread (of a pair: the sender's).
-    void on_message(std::function<void(const MidiBytes&)> receive) { receive_ = std::move(receive); }
+    using Receiver = std::function<void(const MidiBytes&)>;
+    /// Called for every message that comes in, on the port's own thread (of a pair: the sender's).  What comes in
+    /// before is dropped.  May be set while messages come in.
+    void on_message(Receiver receive) { receive_ = std::make_shared<const Receiver>(std::move(receive)); }
 
   protected:
-    std::function<void(const MidiBytes&)> receive_;
+    void take(const MidiBytes& message) {
+        if (const auto receive = receive_.load(); receive && *receive) (*receive)(message);
+    }
+
+  private:
+    std::atomic<std::shared_ptr<const Receiver>> receive_;
 };
 
 /// Two ends: what one sends the other receives, at once.

@@ -21,6 +21,7 @@ Stream::~Stream() = default;
 bool Stream::enter(int64_t frame, std::vector<const float*>& inputs) {
     const int64_t chunk = frame / chunk_frames;
     playing_chunk_.store(chunk);
+    if (expected_chunk_.load(std::memory_order_relaxed) >= 0) expected_chunk_.store(-1);
     for (const Slot& slot : slots_) {
         if (slot.chunk.load() != chunk) continue;
         const int64_t offset = frame - chunk * chunk_frames;
@@ -46,26 +47,44 @@ std::string Stream::trouble() const {
     return trouble_;
 }
 
-std::vector<int64_t> Stream::wanted_chunks() const {
+void Stream::add_chunks_from(int64_t chunk, size_t most, std::vector<int64_t>& chunks) const {
     const int64_t last = (std::max<int64_t>(1, plan_->frames) - 1) / chunk_frames;
     const int64_t loop_first = loop_first_.load(), loop_end = loop_end_.load();
-    std::vector<int64_t> chunks;
-    int64_t chunk = playing_chunk_.load();
-    while (chunks.size() < slot_count - 1 && chunk <= last) {
+    while (chunks.size() < most && chunk <= last) {
         if (std::find(chunks.begin(), chunks.end(), chunk) != chunks.end()) break;  // a short loop, all of it
         chunks.push_back(chunk);
         const bool wraps = loop_end > loop_first && chunk == (loop_end - 1) / chunk_frames;
         chunk = wraps ? loop_first / chunk_frames : chunk + 1;
     }
+}
+
+std::vector<int64_t> Stream::wanted_chunks() const {
+    std::vector<int64_t> chunks;
+    const int64_t expected = expected_chunk_.load();
+    // What is expected may be late news: half of the slots stay with what is being played.
+    if (expected >= 0) {
+        add_chunks_from(playing_chunk_.load(), slot_count / 2, chunks);
+        std::vector<int64_t> ahead;
+        add_chunks_from(expected, slot_count / 2 - 1, ahead);
+        for (const int64_t chunk : ahead)
+            if (std::find(chunks.begin(), chunks.end(), chunk) == chunks.end()) chunks.push_back(chunk);
+    } else {
+        add_chunks_from(playing_chunk_.load(), slot_count - 1, chunks);
+    }
     return chunks;
+}
+
+void Stream::tell(const Error& error) {
+    std::scoped_lock lock(trouble_mutex_);
+    trouble_ = error.text();
 }
 
 void Stream::load(Slot& slot, int64_t chunk) {
     const int64_t first = chunk * chunk_frames;
     auto inputs = reader_->read(first, chunk_frames);
+    if (reader_->fault()) tell(*reader_->fault());
     if (!inputs) {
-        std::scoped_lock lock(trouble_mutex_);
-        trouble_ = inputs.error().text();
+        tell(inputs.error());
         std::fill(slot.present.begin(), slot.present.end(), char{0});
         return;
     }
@@ -76,14 +95,17 @@ void Stream::load(Slot& slot, int64_t chunk) {
 }
 
 void Stream::read_ahead(const std::stop_token& stop) {
+    const auto done = without_exceptions({}, [&]() -> Result<void> { return read_until(stop); });
+    if (!done) tell(done.error());
+}
+
+Result<void> Stream::read_until(const std::stop_token& stop) {
     using namespace std::chrono_literals;
-    if (auto opened = PlanReader::open(plan_, false)) {
-        reader_ = std::move(*opened);
-    } else {
-        std::scoped_lock lock(trouble_mutex_);
-        trouble_ = opened.error().text();
-        return;
-    }
+    // One file that cannot be read does not silence the others.
+    auto opened = PlanReader::open(plan_, false, true);
+    if (!opened) return tl::unexpected(opened.error());
+    reader_ = std::move(*opened);
+    if (reader_->fault()) tell(*reader_->fault());
     while (!stop.stop_requested()) {
         const auto wanted = wanted_chunks();
         const auto missing =
@@ -103,6 +125,7 @@ void Stream::read_ahead(const std::stop_token& stop) {
         load(*spare, *missing);
         spare->chunk.store(*missing);
     }
+    return {};
 }
 
 }  // namespace isotonus

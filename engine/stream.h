@@ -30,8 +30,9 @@ class Stream {
     /// frame, one for each track, and stay valid until the next call.
     bool enter(int64_t frame, std::vector<const float*>& inputs);
 
-    /// Any thread: where play goes on (as after a jump), and the loop, so that the right chunks are read.
-    void expect(int64_t frame) { playing_chunk_ = frame / chunk_frames; }
+    /// Any thread: where play will go on (after a jump while it stands still), and the loop, so that the right chunks
+    /// are read.
+    void expect(int64_t frame) { expected_chunk_ = frame / chunk_frames; }
     void set_loop(int64_t first, int64_t end);
 
     bool has(int64_t frame) const;
@@ -46,12 +47,16 @@ class Stream {
         std::vector<char> present;                ///< the track has samples in this chunk
     };
     void read_ahead(const std::stop_token& stop);
+    Result<void> read_until(const std::stop_token& stop);
     std::vector<int64_t> wanted_chunks() const;
+    void add_chunks_from(int64_t chunk, size_t most, std::vector<int64_t>& chunks) const;
     void load(Slot& slot, int64_t chunk);
+    void tell(const Error& error);
 
     PlanPtr plan_;
     std::array<Slot, slot_count> slots_;
-    std::atomic<int64_t> playing_chunk_{0};
+    std::atomic<int64_t> playing_chunk_{0};    ///< written by the audio thread alone
+    std::atomic<int64_t> expected_chunk_{-1};  ///< -1: play goes on where it is; the audio thread takes it away
     std::atomic<int64_t> loop_first_{0}, loop_end_{0};  ///< in frames; end 0: no loop
     std::optional<PlanReader> reader_;
     mutable std::mutex trouble_mutex_;

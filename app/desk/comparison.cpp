@@ -1,5 +1,7 @@
 #include "app/desk/comparison.h"
 
+#include "app/desk/background.h"
+
 #include <cmath>
 
 namespace isotonus {
@@ -44,7 +46,7 @@ void Comparison::follow() {
     const int rate = document_.session().sample_rate;
     for (const Recording& r : recordings()) {
         if (!known_.try_emplace({r.file, rate}).second) continue;
-        pool_.start([this, file = r.file, rate, progress = progress_] {
+        in_background(pool_, [this, file = r.file, rate, progress = progress_] {
             auto loaded = load_material(file, rate, progress.get());
             QMetaObject::invokeMethod(this, [this, file, rate, loaded = std::move(loaded)] {
                 Known& k = known_[{file, rate}];
@@ -115,7 +117,7 @@ void Comparison::add_reference(const fs::path& file) {
     Session next = document_.session();
     Recording r;
     r.name = file.stem().string();
-    r.file = fs::absolute(file).lexically_normal();
+    r.file = absolute_path(file);
     r.reference = true;
     next.recordings.push_back(r);
     document_.edit(tr("Reference %1").arg(QString::fromStdString(r.name)), std::move(next));
@@ -125,13 +127,13 @@ void Comparison::add_print(const fs::path& file, const Measurement& m, const QSt
     Session next = document_.session();
     Recording r;
     r.name = file.stem().string();
-    r.file = fs::absolute(file).lexically_normal();
+    r.file = absolute_path(file);
     r.made = made.toStdString();
     r.note = note.toStdString();
     r.integrated_lufs = m.integrated_lufs;
     r.sample_peak_dbfs = m.sample_peak_dbfs;
     r.true_peak_dbtp = m.true_peak_dbtp;
-    std::erase_if(next.recordings, [&](const Recording& x) { return x.file == r.file; });  // written anew
+    std::erase_if(next.recordings.change(), [&](const Recording& x) { return x.file == r.file; });  // written anew
     known_.erase({r.file, next.sample_rate});
     next.recordings.push_back(r);
     document_.edit(tr("Print %1").arg(QString::fromStdString(r.name)), std::move(next));
@@ -139,7 +141,7 @@ void Comparison::add_print(const fs::path& file, const Measurement& m, const QSt
 
 void Comparison::set_note(size_t n, const QString& note) {
     Session next = document_.session();
-    next.recordings[n].note = note.toStdString();
+    next.recordings.change()[n].note = note.toStdString();
     const QString name = tr("Note to %1").arg(QString::fromStdString(next.recordings[n].name));
     document_.edit(name, std::move(next));
 }
@@ -147,7 +149,8 @@ void Comparison::set_note(size_t n, const QString& note) {
 void Comparison::remove(size_t n) {
     Session next = document_.session();
     const QString name = QString::fromStdString(next.recordings[n].name);
-    next.recordings.erase(next.recordings.begin() + static_cast<std::ptrdiff_t>(n));
+    auto& list = next.recordings.change();
+    list.erase(list.begin() + static_cast<std::ptrdiff_t>(n));
     hear(std::nullopt);
     last_.reset();
     document_.edit(tr("Take %1 off the list").arg(name), std::move(next));

@@ -1,17 +1,25 @@
 #include "app/desk/document.h"
 
-#include <signal.h>
-#include <unistd.h>
+#include "app/desk/background.h"
+
+#include <sys/stat.h>
 
 #include <algorithm>
-#include <fstream>
+
+#include "app/desk/prompter.h"
+#include "core/session/validate.h"
 
 namespace isotonus {
 
 Document::Document(QObject* parent) : QObject(parent), title_(tr("Untitled")) {
+    aside_pool_.setMaxThreadCount(1);
     aside_timer_.setSingleShot(true);
-    aside_timer_.setInterval(2000);
+    aside_timer_.setInterval(300);
     connect(&aside_timer_, &QTimer::timeout, this, &Document::start_keeping_aside);
+    connect(&watcher_, &QFileSystemWatcher::fileChanged, this, [this] {
+        watch();  // a file that was replaced is another one
+        if (changed_outside()) emit file_changed_outside();
+    });
 }
 
 Document::~Document() { forget_aside(); }
@@ -19,13 +27,19 @@ Document::~Document() { forget_aside(); }
 void Document::changed() {
     std::erase_if(selected_, [this](TrackId id) { return !track(id); });
     if (!track(focused_)) focused_ = selected_.empty() ? 0 : selected_.front();
-    if (!is_saved()) aside_timer_.start();
+    // Not started anew by every edit: whoever keeps working has copies too.
+    if (!is_saved() && !aside_timer_.isActive()) aside_timer_.start();
     emit session_changed();
 }
 
-void Document::edit(const QString& name, Session next, uint64_t gesture) {
+bool Document::edit(const QString& name, Session next, uint64_t gesture) {
+    if (const auto valid = validate(next, &session()); !valid) {
+        emit refused(tr("%1: this cannot be. %2").arg(name, QString::fromStdString(valid.error().what)));
+        return false;
+    }
     history_.commit(std::move(next), name.toStdString(), gesture);
     changed();
+    return true;
 }
 
 void Document::edit_tracks(const QString& name, const std::vector<TrackId>& ids,
@@ -54,6 +68,8 @@ void Document::adopt(Session session, std::optional<fs::path> path, bool saved, 
     history_.reset(std::move(session));
     if (!saved) history_.mark_unsaved();
     path_ = std::move(path);
+    stamp_ = path_ ? stamp_of(*path_) : Stamp();
+    watch();
     title_ = title.isEmpty() ? tr("Untitled") : title;
     selected_.clear();
     focused_ = 0;
@@ -69,16 +85,62 @@ void Document::adopt(Session session, std::optional<fs::path> path, bool saved, 
 void Document::start_new() { adopt({}, std::nullopt, true); }
 
 Result<void> Document::open(const fs::path& file) {
+    const Stamp stamp = stamp_of(file);
     auto session = read_session(file);
     if (!session) return tl::unexpected(session.error());
-    adopt(std::move(*session), fs::absolute(file).lexically_normal(), true);
+    remove_stale_parts(real_path(file).parent_path());
+    adopt(std::move(*session), absolute_path(file), true);
+    stamp_ = stamp;  // of before it was read: what came in between is a change
     return {};
 }
 
-Result<void> Document::save(const fs::path& file) {
+Document::Stamp Document::stamp_of(const fs::path& file) {
+    struct stat s {};
+    if (::stat(file.c_str(), &s) != 0) return {};
+    return {s.st_dev, s.st_ino, s.st_size, s.st_mtim.tv_sec * 1000000000LL + s.st_mtim.tv_nsec};
+}
+
+void Document::watch() {
+    if (const QStringList files = watcher_.files(); !files.isEmpty()) watcher_.removePaths(files);
+    if (path_ && is_there(*path_)) watcher_.addPath(to_qt(*path_));
+}
+
+bool Document::changed_outside() const {
+    if (!path_) return false;
+    const Stamp now = stamp_of(*path_);
+    return now.bytes >= 0 && !(now == stamp_);  // a file that is gone loses nothing by being written again
+}
+
+Result<void> Document::save(const fs::path& file, Outside outside) {
+    // Locked from the look at the file to its writing, so that no other program's change falls in between.
+    std::optional<FileLock> lock;
+    if (is_there(file)) {
+        auto taken = FileLock::take(file, 2.0);
+        if (!taken) return tl::unexpected(taken.error());
+        lock = std::move(*taken);
+    }
+    const bool same_file = path_ && real_path(*path_) == real_path(file);
+    if (same_file && outside == Outside::refused && changed_outside())
+        return fail(file.string(), "another program has changed the file");
     if (auto written = write_session(session(), file); !written) return written;
-    path_ = fs::absolute(file).lexically_normal();
+    path_ = absolute_path(file);
+    stamp_ = stamp_of(*path_);
+    watch();
     history_.mark_saved();
+    forget_aside();
+    emit file_changed();
+    return {};
+}
+
+Result<void> Document::take_in_file() {
+    const Stamp stamp = stamp_of(*path_);
+    auto next = read_session(*path_);
+    if (!next) return tl::unexpected(next.error());
+    // Rows that are new there must not take the ids of rows that are new here.
+    next->next_id = std::max(next->next_id, session().next_id);
+    if (!edit(tr("Take in the changed file"), std::move(*next))) return fail(path_->string(), "it cannot be taken in");
+    history_.mark_saved();
+    stamp_ = stamp;
     forget_aside();
     emit file_changed();
     return {};
@@ -128,32 +190,17 @@ std::vector<TrackId> Document::moved_with(TrackId id) const {
 
 // --- crash recovery -------------------------------------------------------------------------------------------------
 
-fs::path Document::recovery_folder() {
-    const char* state = std::getenv("XDG_STATE_HOME");
-    const char* home = std::getenv("HOME");
-    const fs::path base =
-        state && *state ? fs::path(state) : fs::path(home && *home ? home : "/tmp") / ".local" / "state";
-    const fs::path folder = base / "isotonus" / "recovery";
-    std::error_code ignored;
-    fs::create_directories(folder, ignored);
-    return folder;
-}
-
-namespace {
-
-fs::path aside_file(int64_t process) { return Document::recovery_folder() / (std::to_string(process) + ".isotonus"); }
-fs::path place_file(const fs::path& aside) { return fs::path(aside).replace_extension(".place"); }
-
-}  // namespace
-
 void Document::start_keeping_aside() {
     if (is_saved()) return;
     // Behind the work: a long session with many rides takes a while to write.
-    aside_pool_.start([now = session(), place = path_ ? path_->string() : std::string()] {
-        const fs::path file = aside_file(getpid());
-        // A recovery that cannot be written must not disturb the work; the next edit tries again.
-        if (!write_session(now, file)) return;
-        (void)write_whole(place_file(file), place);
+    in_background(aside_pool_, [this, now = history_.shared(), path = path_] {
+        const auto kept = recovery_.keep(*now, path);
+        QMetaObject::invokeMethod(
+            this, [this, trouble = kept ? QString() : QString::fromStdString(kept.error().text())] {
+                if (!trouble.isEmpty() && !kept_aside_badly_)
+                    emit refused(tr("Unsaved work cannot be kept aside in case of a crash: %1").arg(trouble));
+                kept_aside_badly_ = !trouble.isEmpty();
+            });
     });
 }
 
@@ -165,36 +212,15 @@ void Document::keep_aside() {
 void Document::forget_aside() {
     aside_timer_.stop();
     aside_pool_.waitForDone();
-    discard({aside_file(getpid()), std::nullopt});
+    recovery_.forget();
 }
 
-void Document::discard(const Recovered& left) {
-    std::error_code ignored;
-    fs::remove(left.file, ignored);
-    fs::remove(place_file(left.file), ignored);
-}
-
-std::vector<Document::Recovered> Document::left_behind() {
-    std::vector<Recovered> found;
-    std::error_code problem;
-    for (const auto& entry : fs::directory_iterator(recovery_folder(), problem)) {
-        if (entry.path().extension() != ".isotonus") continue;
-        const int process = std::atoi(entry.path().stem().c_str());
-        if (process <= 0 || kill(process, 0) == 0) continue;  // still running
-        std::ifstream in(place_file(entry.path()));
-        std::string place;
-        std::getline(in, place);
-        found.push_back({entry.path(), place.empty() ? std::nullopt : std::optional<fs::path>(place)});
-    }
-    return found;
-}
-
-Result<void> Document::recover(const Recovered& left) {
+Result<void> Document::recover(const Recovery::Left& left) {
     auto session = read_session(left.file);
     if (!session) return tl::unexpected(session.error());
     adopt(std::move(*session), left.path, false);
     keep_aside();
-    discard(left);
+    if (is_there(aside())) Recovery::discard(left);  // otherwise it is still the only copy
     return {};
 }
 

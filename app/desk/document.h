@@ -1,6 +1,7 @@
 // The session being worked on: its history, its file, what is selected.
 #pragma once
 
+#include <QFileSystemWatcher>
 #include <QObject>
 #include <QThreadPool>
 #include <QTimer>
@@ -9,7 +10,7 @@
 #include <vector>
 
 #include "core/session/history.h"
-#include "core/session/session_file.h"
+#include "core/session/recovery.h"
 
 namespace isotonus {
 
@@ -22,8 +23,9 @@ class Document : public QObject {
     const Session& session() const { return history_.session(); }
     const Track* track(TrackId id) const { return session().find(id); }
 
-    /// One undo step, named in words.  Steps with the same gesture (from new_gesture) become one: a drag.
-    void edit(const QString& name, Session next, uint64_t gesture = 0);
+    /// One undo step, named in words.  Steps with the same gesture (from new_gesture) become one: a drag.  A session
+    /// that could not be saved and read again is not taken: `refused` says why, and nothing has changed.
+    bool edit(const QString& name, Session next, uint64_t gesture = 0);
     void edit_tracks(const QString& name, const std::vector<TrackId>& ids, const std::function<void(Track&)>& change,
                      uint64_t gesture = 0);
     uint64_t new_gesture() { return ++last_gesture_; }
@@ -38,13 +40,22 @@ class Document : public QObject {
     // The file.
     const std::optional<fs::path>& path() const { return path_; }
     QString name() const;
+    /// What no export may be written over: what the session plays, refers to, or is.
+    ProtectedFiles kept_files() const { return protected_by(session(), path_.value_or(fs::path())); }
     bool is_saved() const { return history_.is_saved(); }
     void start_new();
     Result<void> open(const fs::path& file);
     /// Takes over a session that has no file of its own yet (a folder, or what a crash left behind).
     /// `title` is its name until it is saved.
     void adopt(Session session, std::optional<fs::path> path, bool saved, const QString& title = {});
-    Result<void> save(const fs::path& file);
+    /// Written whole or not at all.  Refused when another program has changed the file since it was read or written
+    /// here, unless that was said to be `overwritten`.
+    enum class Outside { refused, overwritten };
+    Result<void> save(const fs::path& file, Outside outside = Outside::refused);
+    /// Another program has changed the file since it was read or written here.
+    bool changed_outside() const;
+    /// What the file holds now, as one undo step.
+    Result<void> take_in_file();
 
     // Selection: rows that move together; the focused row is one of them.
     const std::vector<TrackId>& selected() const { return selected_; }
@@ -58,24 +69,28 @@ class Document : public QObject {
     /// The selected rows if the row is one of them, else this row alone: what a gesture on a row moves.
     std::vector<TrackId> moved_with(TrackId id) const;
 
-    // Crash recovery: an unsaved session is kept aside every few seconds.
-    static fs::path recovery_folder();
-    struct Recovered {
-        fs::path file;                 ///< in the recovery folder
-        std::optional<fs::path> path;  ///< where the session was saved
-    };
-    /// What processes that are gone have left behind.
-    static std::vector<Recovered> left_behind();
-    static void discard(const Recovered& left);
-    Result<void> recover(const Recovered& left);
+    // Unsaved work is kept aside within a second.
+    Result<void> recover(const Recovery::Left& left);
     void keep_aside();  ///< now, and waits until it is written
+    fs::path aside() const { return recovery_.file(); }
 
   signals:
     void session_changed();
     void selection_changed();
     void file_changed();
+    void file_changed_outside();
+    /// An edit was not taken, or unsaved work cannot be kept aside: why, in a sentence.
+    void refused(const QString& sentence);
 
   private:
+    /// What distinguishes a file from another one that came to bear its name.
+    struct Stamp {
+        uint64_t device = 0, inode = 0;
+        int64_t bytes = -1, changed_ns = 0;
+        bool operator==(const Stamp&) const = default;
+    };
+    static Stamp stamp_of(const fs::path& file);
+    void watch();
     void changed();
     void start_keeping_aside();
     void forget_aside();
@@ -86,6 +101,10 @@ class Document : public QObject {
     std::vector<TrackId> selected_;
     TrackId focused_ = 0;
     uint64_t last_gesture_ = 0;
+    Stamp stamp_;  ///< of the file as it was read or written here
+    QFileSystemWatcher watcher_;
+    Recovery recovery_;  ///< used on the pool's one thread, and here only when that is idle
+    bool kept_aside_badly_ = false;
     QTimer aside_timer_;
     QThreadPool aside_pool_;
 };

@@ -1,5 +1,7 @@
 #include "app/desk/export_queue.h"
 
+#include "app/desk/background.h"
+
 #include <QBuffer>
 #include <QPdfWriter>
 #include <QTextDocument>
@@ -8,7 +10,6 @@
 #include "app/desk/prompter.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
-#include "core/session/session_file.h"
 
 namespace isotonus {
 
@@ -31,35 +32,18 @@ void ExportQueue::cancel() {
     emit changed();
 }
 
-void ExportQueue::start_next() {
-    if (waiting_.empty()) return;
-    progress_ = std::make_shared<Progress>();
-    pool_.start([this, job = std::move(waiting_.front()), progress = progress_] {
-        auto report = deliver(job.plan, job.session, job.delivery, progress.get());
-        QMetaObject::invokeMethod(this, [this, job, report = std::move(report)] { finished(job, report); });
-    });
-    waiting_.pop_front();
-}
+namespace {
 
-std::vector<fs::path> ExportQueue::papers(const Delivery& d) {
-    std::vector<fs::path> files;
-    for (const char* ending : {" sheet.pdf", " sheet.json", " sheet.txt", " checksums.sha256"})
-        files.push_back(d.folder / (d.session_name + ending));
-    return files;
-}
+fs::path pdf_file(const Delivery& d) { return d.folder / (d.session_name + " sheet.pdf"); }
 
-/// The sheet in its forms and the checksums; a sentence when one cannot be written.
-QString ExportQueue::write_papers(const Job& job, const DeliveryReport& report) const {
-    const nlohmann::json sheet =
-        sheet_to_json({job.session, job.delivery.session_name, job.delivery.date, *job.plan, job.checks, report});
-    const auto files = papers(job.delivery);
+std::string sheet_as_pdf(const QString& name, const nlohmann::json& sheet) {
     QByteArray pdf;
     QBuffer buffer(&pdf);
     buffer.open(QIODevice::WriteOnly);
     QPdfWriter writer(&buffer);
     writer.setPageSize(QPageSize(QPageSize::A4));
     writer.setPageMargins(QMarginsF(15, 15, 15, 15), QPageLayout::Millimeter);
-    writer.setTitle(QString::fromStdString(job.delivery.session_name));
+    writer.setTitle(name);
     writer.setCreator("Isotonus");
     writer.setResolution(96);
     QTextDocument document;
@@ -68,28 +52,53 @@ QString ExportQueue::write_papers(const Job& job, const DeliveryReport& report) 
     document.setHtml(QString::fromStdString(sheet_to_html(sheet)));
     document.print(&writer);
     buffer.close();
-    const std::string texts[] = {pdf.toStdString(),
-                                 sheet.dump(1, ' ', false, nlohmann::json::error_handler_t::replace) + "\n",
-                                 sheet_to_text(sheet), checksums_of(report)};
-    for (size_t n = 0; n < files.size(); ++n)
-        if (const auto done = write_whole(files[n], texts[n]); !done)
-            return QString::fromStdString(done.error().text());
-    return {};
+    return pdf.toStdString();
+}
+
+/// The sheet in its forms and the checksums: they are written with the audio, or not at all.
+std::vector<Paper> papers_with_pdf(const ExportQueue::Job& job, const DeliveryReport& report) {
+    const nlohmann::json sheet =
+        sheet_to_json({job.session, job.delivery.session_name, job.delivery.date, *job.plan, job.checks, report});
+    std::vector<Paper> papers = papers_of(job.delivery, sheet, report);
+    papers.push_back({pdf_file(job.delivery), sheet_as_pdf(QString::fromStdString(job.delivery.session_name), sheet)});
+    return papers;
+}
+
+}  // namespace
+
+void ExportQueue::start_next() {
+    if (waiting_.empty()) return;
+    progress_ = std::make_shared<Progress>();
+    in_background(pool_, [this, job = std::move(waiting_.front()), progress = progress_]() mutable {
+        if (job.sheet)
+            job.delivery.papers = [&job](const DeliveryReport& report) -> Result<std::vector<Paper>> {
+                return papers_with_pdf(job, report);
+            };
+        auto report = deliver(job.plan, job.session, job.delivery, progress.get());
+        job.delivery.papers = {};
+        QMetaObject::invokeMethod(this, [this, job, report = std::move(report)] { finished(job, report); });
+    });
+    waiting_.pop_front();
+}
+
+std::vector<fs::path> ExportQueue::papers(const Delivery& d) {
+    std::vector<fs::path> files = paper_files(d);
+    files.push_back(pdf_file(d));
+    return files;
 }
 
 void ExportQueue::finished(const Job& job, const Result<DeliveryReport>& report) {
-    const bool cancelled = progress_ && progress_->cancelled();
     progress_.reset();
     if (!report) {
-        words_ = cancelled ? tr("Cancelled; no file was written.")
-                           : tr("Not exported: %1").arg(QString::fromStdString(report.error().text()));
+        words_ = report.error().cancelled ? tr("Cancelled; no file was written.")
+                                          : tr("Not exported: %1").arg(QString::fromStdString(report.error().text()));
     } else {
         QStringList words;
-        int same = 0, alike = 0, differ = 0;
+        int alike = 0;
         int64_t clamped = 0;
         const DeliveredFile* mix = nullptr;
         for (const DeliveredFile& f : report->files) {
-            (f.proof == Proof::same ? same : f.proof == Proof::alike ? alike : differ) += 1;
+            alike += f.proof == Proof::alike ? 1 : 0;
             clamped += f.clamped_samples;
             if (f.is_mix && !mix) mix = &f;
         }
@@ -103,10 +112,7 @@ void ExportQueue::finished(const Job& job, const Result<DeliveryReport>& report)
                      .arg(time_text(m.duration_s()), level_text(m.sample_peak_dbfs, "dBFS"),
                           m.sample_peak_dbfs ? db_text(-*m.sample_peak_dbfs) : tr("all"),
                           level_text(m.true_peak_dbtp, "dBTP"), level_text(m.integrated_lufs, "LUFS"));
-        if (differ > 0)
-            words << tr("READ BACK, %n FILE(S) DIFFER FROM WHAT WAS RENDERED", nullptr, differ);
-        else
-            words << (alike > 0 ? tr("read back: level and length are right") : tr("read back: every sample is right"));
+        words << (alike > 0 ? tr("read back: level and length are right") : tr("read back: every sample is right"));
         if (report->stems_compared)
             words << (report->residue_dbfs ? tr("the stems' sum differs from the mix by %1 at most")
                                                  .arg(db_text(*report->residue_dbfs, "dBFS"))
@@ -114,9 +120,6 @@ void ExportQueue::finished(const Job& job, const Result<DeliveryReport>& report)
         if (clamped > 0)
             words << tr("%1 samples lay above full scale and were clipped: turn the mix down").arg(clamped);
         words << tr("it took %1 s").arg(report->seconds, 0, 'f', 1);
-        if (job.sheet)
-            if (const QString trouble = write_papers(job, *report); !trouble.isEmpty())
-                words << tr("the sheet was not written: %1").arg(trouble);
         words_ = words.join("; ") + '.';
         if (job.print && mix)
             comparison_.add_print(mix->file, m,

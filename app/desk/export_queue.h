@@ -6,7 +6,7 @@
 #include <QVariantMap>
 #include <deque>
 
-#include "core/handoff/sheet.h"
+#include "core/handoff/papers.h"
 
 namespace isotonus {
 
@@ -44,7 +44,6 @@ class ExportQueue : public QObject {
   private:
     void start_next();
     void finished(const Job& job, const Result<DeliveryReport>& report);
-    QString write_papers(const Job& job, const DeliveryReport& report) const;
 
     Comparison& comparison_;
     QThreadPool pool_;

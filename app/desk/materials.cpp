@@ -1,5 +1,7 @@
 #include "app/desk/materials.h"
 
+#include "app/desk/background.h"
+
 #include <fmt/format.h>
 
 namespace isotonus {
@@ -163,7 +165,7 @@ void Materials::request_missing() {
 void Materials::start(const std::string& key, const Source& source) {
     auto reading = std::make_shared<Progress>();
     entries_[key].reading = reading;
-    pool_.start([this, key, source, reading, rate = document_.session().sample_rate] {
+    in_background(pool_, [this, key, source, reading, rate = document_.session().sample_rate] {
         if (reading->cancelled()) return;
         auto loaded = load_material(source, rate, reading.get());
         QMetaObject::invokeMethod(this, [this, key, reading, loaded = std::move(loaded)] {

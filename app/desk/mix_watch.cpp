@@ -1,5 +1,7 @@
 #include "app/desk/mix_watch.h"
 
+#include "app/desk/background.h"
+
 #include <algorithm>
 
 namespace isotonus {
@@ -48,27 +50,28 @@ void MixWatch::restart() {
     if (running_) running_->cancel();
     running_ = std::make_shared<Progress>();
     searching_ = true;
-    pool_.start([this, plan = player_.plan(), progress = running_, figures_too = figures_wanted_ || figures_needed_,
-                 plan_too = plan_wanted_, settle_too = !player_.loading()] {
-        const auto found = peaks_.find(plan, progress.get());
-        std::optional<Peak> peak;
-        if (found)
-            peak = Peak{level_from_gain(static_cast<double>(found->peak)),
-                        static_cast<double>(found->frame) / plan->sample_rate};
-        QMetaObject::invokeMethod(this, [this, peak, figures_too] { peak_found(peak, figures_too); });
-        if (figures_too) {
-            const auto measured = measure_mix(plan, progress.get());
-            QMetaObject::invokeMethod(this, [this, measured, progress] {
-                if (progress != running_ || searching_) return;  // a newer plan is on its way
-                if (measured) figures_ = *measured;
-                figures_needed_ = busy_ = false;
-                emit changed();
-            });
-        }
-        if (plan_too) QMetaObject::invokeMethod(this, [this, progress] { make_plan(progress); });
-        // Then what is only bounded so far is made exact, so that the next move is answered at once.
-        if (settle_too) (void)peaks_.settle(plan, progress.get());
-    });
+    in_background(pool_,
+                  [this, plan = player_.plan(), progress = running_, figures_too = figures_wanted_ || figures_needed_,
+                   plan_too = plan_wanted_, settle_too = !player_.loading()] {
+                      const auto found = peaks_.find(plan, progress.get());
+                      std::optional<Peak> peak;
+                      if (found)
+                          peak = Peak{level_from_gain(static_cast<double>(found->peak)),
+                                      static_cast<double>(found->frame) / plan->sample_rate};
+                      QMetaObject::invokeMethod(this, [this, peak, figures_too] { peak_found(peak, figures_too); });
+                      if (figures_too) {
+                          const auto measured = measure_mix(plan, progress.get());
+                          QMetaObject::invokeMethod(this, [this, measured, progress] {
+                              if (progress != running_ || searching_) return;  // a newer plan is on its way
+                              if (measured) figures_ = *measured;
+                              figures_needed_ = busy_ = false;
+                              emit changed();
+                          });
+                      }
+                      if (plan_too) QMetaObject::invokeMethod(this, [this, progress] { make_plan(progress); });
+                      // Then what is only bounded so far is made exact, so that the next move is answered at once.
+                      if (settle_too) (void)peaks_.settle(plan, progress.get());
+                  });
     emit changed();
 }
 
@@ -87,7 +90,7 @@ void MixWatch::make_plan(const std::shared_ptr<Progress>& progress) {
     std::map<std::pair<TrackId, Band>, MaterialPtr> known;
     for (const PlanTrack& t : player_.plan()->tracks) known[{t.id, t.part}] = t.material;
     const double target = document_.session().targets.mains_high_dbfs - 0.1;
-    pool_.start([this, session = document_.session(), known = std::move(known), target, progress] {
+    in_background(pool_, [this, session = document_.session(), known = std::move(known), target, progress] {
         const auto material = [&](const Track& t) {
             const auto at = known.find({t.id, t.source.band});
             return at == known.end() ? nullptr : at->second;
@@ -165,7 +168,7 @@ void MixWatch::hear() {
     for (const Section& s : document_.session().sections)
         sections.push_back(std::llround(s.start_s * plan->sample_rate));
     if (!missing.empty()) {
-        hearing_pool_.start([this, missing, progress = hearing_progress_] {
+        in_background(hearing_pool_, [this, missing, progress = hearing_progress_] {
             parallel_for(static_cast<int64_t>(missing.size()), worker_count(), [&](int64_t i) {
                 const MaterialPtr& m = missing[static_cast<size_t>(i)];
                 auto made = excitation_of(m->ready, progress.get());
@@ -182,7 +185,7 @@ void MixWatch::hear() {
         });
         return;
     }
-    hearing_pool_.start([this, plan, sections, known = known_excitations(), how = listening_] {
+    in_background(hearing_pool_, [this, plan, sections, known = known_excitations(), how = listening_] {
         auto found = isotonus::audibility(*plan, known, how, sections);
         QMetaObject::invokeMethod(this, [this, found = std::move(found)] {
             audibility_ = found;

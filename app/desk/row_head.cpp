@@ -202,7 +202,7 @@ void RowHead::replace_file() {
         return;
     }
     work_.document.edit_tracks(tr("Replace the file of %1").arg(QString::fromStdString(t->name)), {id_},
-                               [&](Track& track) { track.source.file = fs::absolute(*file).lexically_normal(); });
+                               [&](Track& track) { track.source.file = absolute_path(*file); });
 }
 
 void RowHead::edit_note() {

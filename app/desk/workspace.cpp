@@ -68,7 +68,7 @@ void Workspace::rename_section(int section) {
     const auto name = prompter->ask_text(tr("Rename the section"), tr("Its name"), QString::fromStdString(before));
     if (!name) return;
     Session next = document.session();
-    next.sections[static_cast<size_t>(section)].name = name->toStdString();
+    next.sections.change()[static_cast<size_t>(section)].name = name->toStdString();
     document.edit(tr("Rename section to %1").arg(*name), std::move(next));
 }
 

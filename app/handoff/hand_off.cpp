@@ -1,5 +1,7 @@
 #include "app/handoff/hand_off.h"
 
+#include "app/desk/background.h"
+
 #include <QApplication>
 #include <QDateTime>
 #include <QGridLayout>
@@ -405,7 +407,7 @@ void HandOffPanel::look_into_overs() {
     overs_.clear();
     const auto places = overs_of(work_.mix.figures()->summary, plan->sample_rate, limit);
     if (places.empty()) return;
-    QThreadPool::globalInstance()->start([panel = QPointer(this), plan, places, limit] {
+    in_background(*QThreadPool::globalInstance(), [panel = QPointer(this), plan, places, limit] {
         auto moments = moments_of(plan, places);
         if (!moments) return;
         QMetaObject::invokeMethod(qApp, [panel, plan, limit, found = std::move(*moments)] {
@@ -463,7 +465,6 @@ void HandOffPanel::choose_file() {
 }
 
 Delivery HandOffPanel::delivery() const {
-    const Session& session = work_.document.session();
     const Form& form = forms[static_cast<size_t>(format_->currentIndex())];
     Delivery d;
     const fs::path file = from_qt(file_->text());
@@ -482,34 +483,37 @@ Delivery HandOffPanel::delivery() const {
     d.format = form.format;
     d.sample_rate = rate_->currentData().toInt();
     d.bext = bext_->isChecked() && form.type == FileType::wav;
-    const QDateTime now = QDateTime::currentDateTime();
-    d.date = now.toString("yyyy-MM-dd").toStdString();
-    d.time = now.toString("HH:mm:ss").toStdString();
+    date_now(d);
+    d.session_file = work_.document.path().value_or(fs::path());
     const QVariantList range = range_->currentData().toList();
-    const auto frame = [&](double s) { return static_cast<int64_t>(std::llround(s * session.sample_rate)); };
-    if (range.isEmpty()) {
-        for (size_t i = 0; i < session.sections.size(); ++i) {
-            const int64_t first = frame(session.sections[i].start_s),
-                          end = frame(section_end_s(session, static_cast<int>(i), work_.player.plan()->duration_s()));
-            if (end > first) d.excerpts.push_back({session.sections[i].name, {first, end - first}});
-        }
-    } else if (range[1].toDouble() > 0.0) {
-        const int64_t first = frame(range[0].toDouble());
-        d.excerpts.push_back({"", {first, frame(range[1].toDouble()) - first}});
-    }
+    const RenderPlan& plan = *work_.player.plan();
+    if (range.isEmpty())
+        d.excerpts = section_excerpts(work_.document.session(), plan);
+    else if (range[1].toDouble() > 0.0)
+        if (const auto excerpt = excerpt_between(plan, range[0].toDouble(), range[1].toDouble()))
+            d.excerpts.push_back(*excerpt);
     return d;
 }
 
 void HandOffPanel::start() {
     ExportQueue::Job job{work_.player.plan(), work_.document.session(), delivery(),
                          checks_now_,         sheet_->isChecked(),      print_->isChecked()};
+    if (const auto missing = work_.materials.missing(); !missing.empty()) {
+        const QString text = tr("%1 and what it plays would be missing from the export: %2",
+                                "%1 is a track, %2 what is wrong with its file")
+                                 .arg(QString::fromStdString(missing.front().track),
+                                      QString::fromStdString(missing.front().error.text()));
+        const QString more = tr("%n track(s) lost their files.", nullptr, static_cast<int>(missing.size()));
+        if (work_.prompter->ask(tr("Tracks are missing"), more + ' ' + text, tr("Export without them"), {}) !=
+            Prompter::Answer::yes)
+            return;
+    }
     std::vector<fs::path> files = files_of(job.plan, job.session, job.delivery);
     if (job.sheet)
         for (const fs::path& f : ExportQueue::papers(job.delivery)) files.push_back(f);
     QStringList there;
-    std::error_code ignored;
     for (const fs::path& f : files)
-        if (fs::exists(f, ignored)) there << to_qt(f.filename());
+        if (is_there(f)) there << to_qt(f.filename());
     if (!there.isEmpty()) {
         const QString text = there.size() == 1 ? tr("%1 exists already. Replace it?").arg(there.front())
                                                : tr("%1 and %n more file(s) exist already. Replace them?", nullptr,

@@ -12,7 +12,7 @@
 #include "app/ride/fader_box_window.h"
 #include "core/balance/track_draft.h"
 #include "core/ride/hits.h"
-#include "core/ride/ride_csv.h"
+#include "core/session/ride_csv.h"
 
 namespace isotonus {
 
@@ -503,7 +503,7 @@ void RidePanel::csv_out() {
     const fs::path suggested = (row_name() + ' ' + parameter_word(active().parameter()) + " ride.csv").toStdString();
     const auto file = work_.prompter->save_file(tr("The ride as a table"), tr("CSV (*.csv)"), suggested);
     if (!file) return;
-    if (const auto done = write_whole(*file, ride_to_csv(active().curve())); !done)
+    if (const auto done = write_whole(*file, ride_to_csv(active().curve()), work_.document.kept_files()); !done)
         work_.prompter->complain(QString::fromStdString(done.error().text()));
 }
 
@@ -511,13 +511,7 @@ void RidePanel::csv_in() {
     if (!work_.document.session().rides_of(work_.ride_row())) return;
     const auto file = work_.prompter->open_file(tr("A ride from a table"), tr("CSV (*.csv)"));
     if (!file) return;
-    std::ifstream in(*file, std::ios::binary);
-    if (!in) {
-        work_.prompter->complain(tr("%1 cannot be read.").arg(to_qt(*file)));
-        return;
-    }
-    const std::string text((std::istreambuf_iterator<char>(in)), std::istreambuf_iterator<char>());
-    const auto read = ride_from_csv(text, file->string(), active().info());
+    const auto read = read_ride_csv(*file, active().info());
     if (!read) {
         work_.prompter->complain(QString::fromStdString(read.error().text()));
         return;

@@ -76,10 +76,10 @@ void SongMap::mouseMoveEvent(QMouseEvent* event) {
         work_.player.set_loop({true, work_.snap(std::min(t, loop_from_s_)), work_.snap(std::max(t, loop_from_s_))});
     } else if (drag_ == Drag::section) {
         Session next = work_.document.session();
-        auto& sections = next.sections;
-        if (dragged_section_ >= sections.size()) return;
-        const double least = dragged_section_ > 0 ? sections[dragged_section_ - 1].start_s + 0.01 : 0.0;
+        if (dragged_section_ >= next.sections.size()) return;
+        const double least = dragged_section_ > 0 ? next.sections[dragged_section_ - 1].start_s + 0.01 : 0.0;
         const double most = section_end_s(next, static_cast<int>(dragged_section_), work_.time.song_s()) - 0.01;
+        std::vector<Section>& sections = next.sections.change();
         sections[dragged_section_].start_s = std::clamp(work_.snap(t), least, std::max(least, most));
         const QString name =
             tr("Section %1 to %2").arg(QString::fromStdString(sections[dragged_section_].name), time_text(t, 2));
@@ -112,13 +112,14 @@ void SongMap::contextMenuEvent(QContextMenuEvent* event) {
             connect(inks->addAction(QIcon(swatch), tr("ink %1").arg(n + 1)), &QAction::triggered, this,
                     [this, section, n] {
                         Session next = work_.document.session();
-                        next.sections[static_cast<size_t>(section)].ink = n;
+                        next.sections.change()[static_cast<size_t>(section)].ink = n;
                         work_.document.edit(tr("Ink %1").arg(n + 1), std::move(next));
                     });
         }
         connect(menu.addAction(tr("Remove '%1'").arg(name)), &QAction::triggered, this, [this, section, name] {
             Session next = work_.document.session();
-            next.sections.erase(next.sections.begin() + section);
+            auto& sections = next.sections.change();
+            sections.erase(sections.begin() + section);
             work_.document.edit(tr("Remove section %1").arg(name), std::move(next));
         });
     }

@@ -1,5 +1,7 @@
 #include "app/stage/phase_dialog.h"
 
+#include "app/desk/background.h"
+
 #include <QDialogButtonBox>
 #include <QFormLayout>
 #include <QHeaderView>
@@ -124,7 +126,7 @@ void PhaseDialog::look_for_sets() {
     advice_->setText(tr("Looking for rows that are microphones of one source…"));
     std::map<TrackId, MaterialPtr> known;
     for (const auto& t : work_.document.session().tracks) known[t->id] = work_.materials.of(*t);
-    pool_.start([this, session = work_.document.session(), known, looking = looking_] {
+    in_background(pool_, [this, session = work_.document.session(), known, looking = looking_] {
         auto sets = microphone_sets(
             session, [&](const Track& t) { return known.at(t.id); }, looking.get());
         if (looking->cancelled()) return;
@@ -183,7 +185,7 @@ void PhaseDialog::compare_row(size_t row) {
         table_->item(static_cast<int>(row), 1)->setText(row == reference ? tr("reference") : tr("no file"));
         return;
     }
-    pool_.start([this, round = round_, row, heard, other, first = standing(*a), second = standing(*b)] {
+    in_background(pool_, [this, round = round_, row, heard, other, first = standing(*a), second = standing(*b)] {
         auto result = align_to(*heard, *other, first, second);
         QMetaObject::invokeMethod(this,
                                   [this, round, row, result = std::move(result)] { show_result(round, row, result); });

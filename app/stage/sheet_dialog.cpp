@@ -143,13 +143,9 @@ SheetDialog::SheetDialog(Workspace& work, QWidget* parent) : QDialog(parent), wo
 
 void SheetDialog::list_sheets() {
     sheets_ = built_in_sheets();
-    std::error_code problem;
-    std::vector<fs::path> files;
-    for (const auto& entry : fs::directory_iterator(own_folder(), problem))
-        if (entry.path().extension() == ".json") files.push_back(entry.path());
-    std::sort(files.begin(), files.end());
-    for (const fs::path& file : files)
-        if (auto own = read_sheet(file)) sheets_.push_back(std::move(*own));
+    for (const fs::path& file : entries_of(own_folder()).value_or(std::vector<fs::path>()))
+        if (file.extension() == ".json")
+            if (auto own = read_sheet(file)) sheets_.push_back(std::move(*own));
     choice_->clear();
     for (const TargetSheet& s : sheets_) choice_->addItem(QString::fromStdString(s.name));
 }
@@ -246,10 +242,9 @@ void SheetDialog::keep_as_own() {
     const auto name = work_.prompter->ask_text(tr("Keep the sheet"), tr("Its name"), name_);
     if (!name || name->trimmed().isEmpty()) return;
     name_ = name->trimmed();
-    std::error_code problem;
-    fs::create_directories(own_folder(), problem);
+    (void)make_folder(own_folder());  // writing says when it could not be made
     const fs::path file = own_folder() / (QString(name_).replace('/', '-').toStdString() + ".json");
-    if (const auto kept = write_whole(file, sheet_file_text(shown())); !kept) {
+    if (const auto kept = write_whole(file, sheet_file_text(shown()), work_.document.kept_files()); !kept) {
         work_.prompter->complain(QString::fromStdString(kept.error().text()));
         return;
     }
@@ -263,7 +258,7 @@ void SheetDialog::export_sheet() {
                                           fs::path(name_.toStdString() + ".json"));
     if (!file) return;
     if (file->extension().empty()) *file += ".json";
-    if (const auto done = write_whole(*file, sheet_file_text(shown())); !done)
+    if (const auto done = write_whole(*file, sheet_file_text(shown()), work_.document.kept_files()); !done)
         work_.prompter->complain(QString::fromStdString(done.error().text()));
 }
 

@@ -1,5 +1,7 @@
 #include "app/window/file_actions.h"
 
+#include "app/desk/background.h"
+
 #include <QPointer>
 #include <QProgressDialog>
 #include <QRegularExpression>
@@ -23,7 +25,9 @@ QString audio_filter() {
 }  // namespace
 
 FileActions::FileActions(Workspace& work, Settings& settings, QObject* parent)
-    : QObject(parent), work_(work), settings_(settings) {}
+    : QObject(parent), work_(work), settings_(settings) {
+    connect(&work_.document, &Document::file_changed_outside, this, &FileActions::offer_changed_file);
+}
 
 void FileActions::complain(const Error& error) { work_.prompter->complain(QString::fromStdString(error.text())); }
 
@@ -65,14 +69,14 @@ bool FileActions::open_session(const fs::path& file) {
         complain(opened.error());
         return false;
     }
-    settings_.add_recent(to_qt(fs::absolute(file)));
+    settings_.add_recent(to_qt(absolute_path(file)));
     work_.player.locate(0.0);
     return true;
 }
 
 bool FileActions::open_path(const fs::path& path) {
     if (!may_leave()) return false;
-    if (!fs::is_directory(path)) return open_session(path);
+    if (!is_folder(path)) return open_session(path);
     std::vector<Error> problems;
     auto session = session_from_folder(path, &problems);
     if (!session) {
@@ -90,17 +94,48 @@ bool FileActions::open_path(const fs::path& path) {
 
 bool FileActions::save() {
     if (!work_.document.path()) return save_as();
-    if (auto saved = work_.document.save(*work_.document.path()); !saved) {
+    auto outside = Document::Outside::refused;
+    if (work_.document.changed_outside()) {
+        switch (work_.prompter->ask(tr("The file has changed"),
+                                    tr("Another program has changed %1 since it was opened here.")
+                                        .arg(to_qt(work_.document.path()->filename())),
+                                    tr("Write over it"), tr("Take in what changed"))) {
+            case Prompter::Answer::yes:
+                outside = Document::Outside::overwritten;
+                break;
+            case Prompter::Answer::no:
+                take_in_file();
+                return false;
+            case Prompter::Answer::cancel:
+                return false;
+        }
+    }
+    if (auto saved = work_.document.save(*work_.document.path(), outside); !saved) {
         complain(saved.error());
         return false;
     }
     return true;
 }
 
+void FileActions::take_in_file() {
+    if (auto taken = work_.document.take_in_file(); !taken) complain(taken.error());
+}
+
+void FileActions::offer_changed_file() {
+    const QString name = to_qt(work_.document.path()->filename());
+    const QString what =
+        work_.document.is_saved()
+            ? tr("Another program has changed %1.").arg(name)
+            : tr("Another program has changed %1. What you have not saved can be undone to.").arg(name);
+    if (work_.prompter->ask(tr("The file has changed"), what, tr("Take in what changed"), tr("Not now")) ==
+        Prompter::Answer::yes)
+        take_in_file();
+}
+
 bool FileActions::save_as() {
     const auto& tracks = work_.document.session().tracks;
     const fs::path folder = work_.document.path() ? work_.document.path()->parent_path()
-                            : tracks.empty()      ? fs::current_path()
+                            : tracks.empty()      ? absolute_path(".")
                                                   : tracks.front()->source.file.parent_path();
     auto file = work_.prompter->save_file(tr("Save the session as"), session_filter(),
                                           folder / (work_.document.name().toStdString() + ".isotonus"));
@@ -124,7 +159,7 @@ void FileActions::take_in(const std::vector<fs::path>& paths) {
     std::vector<fs::path> files;
     std::vector<Error> problems;
     for (const fs::path& path : paths) {
-        if (fs::is_directory(path)) {
+        if (is_folder(path)) {
             const auto found = audio_files_in(path);
             if (!found)
                 problems.push_back(found.error());
@@ -150,7 +185,7 @@ void FileActions::add_files(const std::vector<fs::path>& files, std::vector<Erro
         const auto reader = SoundReader::open(file);
         if (reader) {
             readable.push_back(file);
-            channels[fs::absolute(file).lexically_normal()] = reader->info().channels;
+            channels[absolute_path(file)] = reader->info().channels;
             ++rates[reader->info().sample_rate];
         } else {
             problems.push_back(reader.error());
@@ -212,7 +247,7 @@ void FileActions::open_demo() {
             [dialog, progress] { dialog->setValue(static_cast<int>(progress->fraction() * 999.0)); });
     timer->start(50);
     connect(dialog, &QProgressDialog::canceled, this, [progress] { progress->cancel(); });
-    pool_.start([this, dialog, progress] {
+    in_background(pool_, [this, dialog, progress] {
         auto file = demo_in_cache(progress.get());
         QMetaObject::invokeMethod(this, [this, dialog, progress, file] {
             if (dialog) dialog->close();
@@ -240,7 +275,7 @@ void FileActions::relink() {
         if (at.depth() > 8)
             at.pop();
         else if (at->is_regular_file(problem))
-            there.try_emplace(at->path().filename(), fs::absolute(at->path()).lexically_normal());
+            there.try_emplace(at->path().filename(), absolute_path(at->path()));
         problem.clear();
     }
     Session next = work_.document.session();
@@ -250,7 +285,7 @@ void FileActions::relink() {
         next = with_track(next, track->id, [&](Track& t) {
             for (fs::path* file : {&t.source.file, &t.source.right_file}) {
                 const auto at = there.find(file->filename());
-                if (file->empty() || fs::exists(*file) || at == there.end()) continue;
+                if (file->empty() || is_there(*file) || at == there.end()) continue;
                 *file = at->second;
                 ++found;
             }
@@ -274,18 +309,21 @@ void FileActions::sections_in() {
     }
     Session next = work_.document.session();
     if (!found->sections.empty()) next.sections = found->sections;
-    for (size_t i = 0; i < next.sections.size(); ++i) next.sections[i].ink = static_cast<int>(i % 12);
+    int ink = 0;
+    for (Section& section : next.sections.change()) section.ink = ink++ % 12;
     if (!found->tempo.empty()) next.tempo = found->tempo;
     work_.document.edit(tr("Sections from %1").arg(to_qt(file->filename())), std::move(next));
 }
 
 void FileActions::sections_out() {
-    const fs::path folder = work_.document.path() ? work_.document.path()->parent_path() : fs::current_path();
+    const fs::path folder = work_.document.path() ? work_.document.path()->parent_path() : absolute_path(".");
     auto file = work_.prompter->save_file(tr("Sections and tempo to"), tr("MIDI file (*.mid)"),
                                           folder / (work_.document.name().toStdString() + ".mid"));
     if (!file) return;
     if (file->extension().empty()) *file += ".mid";
-    if (const auto done = write_whole(*file, sections_to_midi(work_.document.session())); !done) complain(done.error());
+    if (const auto done = write_whole(*file, sections_to_midi(work_.document.session()), work_.document.kept_files());
+        !done)
+        complain(done.error());
 }
 
 void FileActions::type_tempo() {
@@ -304,7 +342,7 @@ void FileActions::type_tempo() {
     const auto match = form.match(*text);
     const double quarters = match.captured(1).replace(',', '.').toDouble();
     if (text->trimmed().isEmpty()) {
-        next.tempo.clear();
+        next.tempo = {};
     } else if (match.hasMatch() && quarters >= 10.0 && quarters <= 1000.0) {
         TempoMark mark{tempo.empty() ? 0.0 : tempo.front().time_s, quarters};
         if (!match.captured(2).isEmpty())
@@ -317,18 +355,21 @@ void FileActions::type_tempo() {
     work_.document.edit(tr("Tempo %1").arg(text->trimmed()), std::move(next));
 }
 
-void FileActions::offer_recovery() {
-    for (const auto& left : Document::left_behind()) {
+bool FileActions::offer_recovery() {
+    for (const auto& left : Recovery::left_behind()) {
         const QString what = left.path ? to_qt(left.path->filename()) : tr("An unnamed session");
         const auto answer = work_.prompter->ask(
             tr("Unsaved work was found"), tr("%1 was not saved when Isotonus last ended. Bring it back?").arg(what),
             tr("Bring it back"), tr("Discard it"));
         if (answer == Prompter::Answer::yes) {
-            if (auto done = work_.document.recover(left); !done) complain(done.error());
-            return;
+            if (auto done = work_.document.recover(left); !done)
+                complain(done.error());
+            else
+                return true;
         }
-        if (answer == Prompter::Answer::no) Document::discard(left);
+        if (answer == Prompter::Answer::no) Recovery::discard(left);
     }
+    return false;
 }
 
 }  // namespace isotonus

@@ -33,9 +33,12 @@ class FileActions : public QObject {
     /// Asks whether unsaved work may go; false: stay.
     bool may_leave();
     /// Offers what a crash left behind.
-    void offer_recovery();
+    /// Brings back what a crash left behind, if the user wants it; whether something was brought back.
+    bool offer_recovery();
 
   private:
+    void take_in_file();
+    void offer_changed_file();
     bool open_session(const fs::path& file);
     void add_files(const std::vector<fs::path>& files, std::vector<Error> problems);
     /// Pairs joined and many channels split, as the user answers.

@@ -60,6 +60,8 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     connect(desk_, &Desk::folder_wanted, &files_, &FileActions::import_folder);
     connect(transport_, &TransportBar::device_wanted, this, &MainWindow::use_device);
     connect(&work_.document, &Document::session_changed, this, &MainWindow::refresh_titles);
+    connect(&work_.document, &Document::refused, this,
+            [this](const QString& sentence) { work_.prompter->complain(sentence); });
     connect(&work_.document, &Document::file_changed, this, &MainWindow::refresh_titles);
     desk_->show_station(tabs_->current());
     refresh_titles();
@@ -217,7 +219,7 @@ void MainWindow::make_actions() {
         Session next = work_.document.session();
         for (const auto& t : work_.document.session().tracks)
             if ((*t).*flag) next = with_track(next, t->id, [flag](Track& track) { track.*flag = false; });
-        for (Bus& bus : next.buses) bus.*bus_flag = false;
+        for (Bus& bus : next.buses.change()) bus.*bus_flag = false;
         work_.document.edit(name, std::move(next));
     };
     add("clearSolo", tr("All solos off"), QKeySequence("Shift+S"),

@@ -2,6 +2,10 @@
 
 #include <fmt/format.h>
 
+#include <xxhash.h>
+
+#include <algorithm>
+#include <chrono>
 #include <cstdlib>
 
 #include "core/audio/resample.h"
@@ -12,16 +16,55 @@ fs::path cache_folder() {
     const char* cache = std::getenv("XDG_CACHE_HOME");
     const char* home = std::getenv("HOME");
     const fs::path base = cache && *cache ? fs::path(cache) : fs::path(home && *home ? home : "/tmp") / ".cache";
-    std::error_code ignored;
-    fs::create_directories(base / "isotonus", ignored);
+    (void)make_folder(base / "isotonus");  // who writes into it says when it cannot be made
     return base / "isotonus";
+}
+
+namespace {
+
+// Beside each conversion stands a hash of its content, so that one that was damaged is made anew and never heard.
+
+fs::path hash_file(const fs::path& converted) { return fs::path(converted).replace_extension(".xxh3"); }
+
+}  // namespace
+
+uintmax_t tidy_cache(uintmax_t most_bytes) {
+    struct Kept {
+        fs::path file;
+        fs::file_time_type used;
+        uintmax_t bytes = 0;
+    };
+    std::vector<Kept> files;
+    uintmax_t whole = 0;
+    for (const char* folder : {"measured", "converted"}) {
+        const fs::path place = cache_folder() / folder;
+        remove_stale_parts(place);
+        for (const fs::path& file : entries_of(place).value_or(std::vector<fs::path>())) {
+            std::error_code problem;
+            Kept kept{file, fs::last_write_time(file, problem), 0};
+            kept.bytes = problem ? 0 : fs::file_size(file, problem);
+            if (problem) continue;
+            if (const auto used = fs::last_write_time(hash_file(file), problem); !problem) kept.used = used;
+            whole += kept.bytes;
+            files.push_back(std::move(kept));
+        }
+    }
+    std::sort(files.begin(), files.end(), [](const Kept& a, const Kept& b) { return a.used < b.used; });
+    // What was used within the last hour may be open in another window.
+    const auto recent = fs::file_time_type::clock::now() - std::chrono::hours(1);
+    for (const Kept& kept : files) {
+        if (whole <= most_bytes || kept.used > recent) break;
+        std::error_code problem;
+        if (fs::remove(kept.file, problem)) whole -= kept.bytes;
+    }
+    return whole;
 }
 
 std::string cache_key(const fs::path& file, const std::string& purpose) {
     std::error_code ignored;
     const auto size = fs::file_size(file, ignored);
     const auto time = fs::last_write_time(file, ignored).time_since_epoch().count();
-    const std::string identity = fmt::format("{}\n{}\n{}\n{}", fs::absolute(file).string(), size, time, purpose);
+    const std::string identity = fmt::format("{}\n{}\n{}\n{}", absolute_path(file).string(), size, time, purpose);
     uint64_t a = 0xCBF29CE484222325ULL, b = 0x84222325CBF29CE4ULL;  // FNV-1a, twice, for 128 bits
     for (const char c : identity) {
         a = (a ^ static_cast<unsigned char>(c)) * 0x100000001B3ULL;
@@ -34,10 +77,13 @@ namespace {
 
 Result<void> convert_file(SoundReader& reader, int rate, const fs::path& target, Progress* progress) {
     const SoundInfo& info = reader.info();
-    std::error_code problem;
-    fs::create_directories(target.parent_path(), problem);
-    auto writer = SoundWriter::create(target, info.channels, rate, SampleFormat::f32,
-                                      converted_frames(info.frames, info.sample_rate, rate));
+    if (auto made = make_folder(target.parent_path()); !made) return made;
+    SoundSpec spec;
+    spec.format = SampleFormat::f32;
+    spec.channels = info.channels;
+    spec.sample_rate = rate;
+    spec.expected_frames = converted_frames(info.frames, info.sample_rate, rate);
+    auto writer = SoundWriter::create(target, spec, none_protected());
     if (!writer) return tl::unexpected(writer.error());
     const bool resample = info.sample_rate != rate;
     auto resampler = Resampler::create(info.sample_rate, rate, info.channels);
@@ -54,7 +100,7 @@ Result<void> convert_file(SoundReader& reader, int rate, const fs::path& target,
     std::vector<float> buffer(static_cast<size_t>(block) * channels);
     for (int64_t at = 0; at < info.frames; at += block) {
         if (progress) {
-            if (progress->cancelled()) return fail(target.string(), "cancelled");
+            if (progress->cancelled()) return stopped();
             progress->report(static_cast<double>(at) / static_cast<double>(info.frames));
         }
         const int64_t frames = std::min(block, info.frames - at);
@@ -67,6 +113,33 @@ Result<void> convert_file(SoundReader& reader, int rate, const fs::path& target,
     return writer->commit();
 }
 
+Result<std::string> hash_of(const fs::path& file) {
+    auto opened = PooledFile::open(file);
+    if (!opened) return tl::unexpected(opened.error());
+    const std::unique_ptr<XXH3_state_t, decltype(&XXH3_freeState)> hash(XXH3_createState(), &XXH3_freeState);
+    XXH3_64bits_reset(hash.get());
+    std::vector<char> piece(1 << 18);
+    for (int64_t at = 0; at < (*opened)->bytes();) {
+        int problem = 0;
+        const int64_t got = (*opened)->read(at, piece.data(), static_cast<int64_t>(piece.size()), &problem);
+        if (problem || got == 0) return fail(file.string(), "the file cannot be read");
+        XXH3_64bits_update(hash.get(), piece.data(), static_cast<size_t>(got));
+        at += got;
+    }
+    return fmt::format("{:016x}", XXH3_64bits_digest(hash.get()));
+}
+
+/// A conversion that is there and was not damaged.
+bool is_good(const fs::path& converted) {
+    const auto wanted = read_whole(hash_file(converted), 64);
+    const auto found = wanted ? hash_of(converted) : wanted;
+    if (!found || *found != *wanted) return false;
+    // What is used stays longest.  The conversion's own time is part of what its measurement is known by.
+    std::error_code ignored;
+    fs::last_write_time(hash_file(converted), fs::file_time_type::clock::now(), ignored);
+    return true;
+}
+
 }  // namespace
 
 Result<Media> prepare_media(const fs::path& file, int session_rate, Progress* progress) {
@@ -76,14 +149,20 @@ Result<Media> prepare_media(const fs::path& file, int session_rate, Progress* pr
     if (reader->info().random_access && reader->info().sample_rate == session_rate) return media;
 
     media.playable = cache_folder() / "converted" / (cache_key(file, fmt::format("{} Hz", session_rate)) + ".wav");
-    auto cached = SoundReader::open(media.playable);
-    if (!cached) {
-        if (auto done = convert_file(*reader, session_rate, media.playable, progress); !done)
+    if (!is_good(media.playable)) {
+        auto done = convert_file(*reader, session_rate, media.playable, progress);
+        if (done) {
+            const auto hash = hash_of(media.playable);
+            done =
+                hash ? write_whole(hash_file(media.playable), *hash, none_protected()) : tl::unexpected(hash.error());
+        }
+        if (!done && done.error().cancelled) return stopped();
+        if (!done)
             return fail(file.string(),
-                        "the conversion to " + std::to_string(session_rate) + " Hz failed: " + done.error().text());
-        cached = SoundReader::open(media.playable);
-        if (!cached) return tl::unexpected(cached.error());
+                        fmt::format("the conversion to {} Hz failed: {}", session_rate, done.error().text()));
     }
+    const auto cached = SoundReader::open(media.playable);
+    if (!cached) return tl::unexpected(cached.error());
     media.frames = cached->info().frames;
     return media;
 }

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "core/audio/sound_file.h"
+#include "core/files/pending_file.h"
 #include "core/parallel.h"
 
 namespace isotonus {
@@ -18,6 +19,12 @@ struct Media {
 
 /// `$XDG_CACHE_HOME/isotonus`, made if it is missing.
 fs::path cache_folder();
+
+/// Measurements and conversions together take this much room at most, when a program starts.
+inline constexpr uintmax_t cache_budget_bytes = uintmax_t{8} << 30;
+/// Takes away what killed processes left in the cache, then what was not used for longest until the rest has
+/// `most_bytes` at most; what was used within the last hour stays.  Returns how much there is left.
+uintmax_t tidy_cache(uintmax_t most_bytes = cache_budget_bytes);
 
 /// A name for cached work on a file: changes with its path, size, time of change, and `purpose`.
 std::string cache_key(const fs::path& file, const std::string& purpose);

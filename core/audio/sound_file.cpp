@@ -1,13 +1,10 @@
 #include "core/audio/sound_file.h"
 
-#include <fcntl.h>
 #include <fmt/format.h>
 #include <sndfile.h>
-#include <unistd.h>
 
 #include <algorithm>
 #include <array>
-#include <atomic>
 #include <cmath>
 #include <cstring>
 #include <set>
@@ -93,33 +90,61 @@ bool has_audio_extension(const fs::path& file) {
 }
 
 Result<std::vector<fs::path>> audio_files_in(const fs::path& folder) {
+    auto entries = entries_of(folder);
+    if (!entries) return tl::unexpected(entries.error());
     std::error_code problem;
-    fs::directory_iterator entries(folder, problem);
-    if (problem) return fail(folder.string(), "the folder cannot be read: " + problem.message());
-    std::vector<fs::path> files;
-    for (const auto& entry : entries)
-        if (has_audio_extension(entry.path()) && entry.is_regular_file(problem)) files.push_back(entry.path());
-    std::sort(files.begin(), files.end());
-    return files;
+    std::erase_if(*entries, [&](const fs::path& entry) {
+        return !has_audio_extension(entry) || !fs::is_regular_file(entry, problem);
+    });
+    return entries;
 }
+
+// --- reading --------------------------------------------------------------------------------------------------------
+
+struct SoundReader::Place {
+    std::shared_ptr<PooledFile> file;
+    int64_t at = 0;
+    int problem = 0;
+};
+
+namespace {
+
+int64_t moved_place(int64_t at, int64_t bytes, sf_count_t offset, int whence) {
+    return whence == SEEK_SET ? offset : whence == SEEK_CUR ? at + offset : bytes + offset;
+}
+
+}  // namespace
 
 void SoundReader::Close::operator()(SNDFILE* file) const { sf_close(file); }
 
 Result<SoundReader> SoundReader::open(const fs::path& file) {
     const std::string name = file.string();
-    std::error_code problem;
-    const fs::file_status status = fs::status(file, problem);
-    if (status.type() == fs::file_type::not_found) return fail(name, "the file does not exist");
-    if (problem) return fail(name, "the file cannot be reached: " + problem.message());
-    if (fs::is_directory(status)) return fail(name, "this is a folder, not an audio file");
-    if (!fs::is_regular_file(status)) return fail(name, "this is not a regular file");
-    if (fs::file_size(file, problem) == 0) return fail(name, "the file is empty");
-    if (faccessat(AT_FDCWD, file.c_str(), R_OK, AT_EACCESS) != 0) return fail(name, "no permission to read the file");
+    auto opened = PooledFile::open(file);
+    if (!opened) return tl::unexpected(opened.error());
+    if ((*opened)->bytes() == 0) return fail(name, "the file is empty");
 
     SoundReader reader;
     reader.name_ = name;
+    reader.place_ = std::make_shared<Place>(Place{*opened, 0, 0});
+    SF_VIRTUAL_IO io{[](void* p) -> sf_count_t { return static_cast<Place*>(p)->file->bytes(); },
+                     [](sf_count_t offset, int whence, void* p) -> sf_count_t {
+                         auto* const place = static_cast<Place*>(p);
+                         return place->at = moved_place(place->at, place->file->bytes(), offset, whence);
+                     },
+                     [](void* to, sf_count_t count, void* p) -> sf_count_t {
+                         auto* const place = static_cast<Place*>(p);
+                         int fault = 0;
+                         const int64_t got = place->file->read(place->at, to, count, &fault);
+                         if (fault && !place->problem) place->problem = fault;
+                         place->at += got;
+                         return got;
+                     },
+                     [](const void*, sf_count_t, void*) -> sf_count_t { return 0; },
+                     [](void* p) -> sf_count_t { return static_cast<Place*>(p)->at; }};
     SF_INFO info{};
-    reader.file_.reset(sf_open(file.c_str(), SFM_READ, &info));
+    reader.file_.reset(sf_open_virtual(&io, SFM_READ, &info, reader.place_.get()));
+    if (reader.place_->problem)
+        return fail(name, std::string("the file cannot be read: ") + std::strerror(reader.place_->problem));
     if (!reader.file_) {
         std::string why = sf_strerror(nullptr);
         while (!why.empty() && (why.back() == '.' || why.back() == '\n')) why.pop_back();
@@ -368,36 +393,50 @@ int library_format(const SoundSpec& spec) {
 
 }  // namespace
 
-Result<SoundWriter> SoundWriter::create(const fs::path& file, int channels, int sample_rate, SampleFormat format,
-                                        int64_t expected_frames, const std::vector<Marker>& markers) {
-    SoundSpec spec;
-    spec.format = format;
-    spec.channels = channels;
-    spec.sample_rate = sample_rate;
-    spec.expected_frames = expected_frames;
-    spec.markers = markers;
-    return create(file, spec);
-}
+struct SoundWriter::Place {
+    PendingFile file;
+    int64_t at = 0;
+};
 
-Result<SoundWriter> SoundWriter::create(const fs::path& file, const SoundSpec& spec) {
-    SoundWriter writer;
-    writer.file_ = file;
-    writer.type_ = spec.type;
-    writer.format_ = is_lossy(spec.type) ? SampleFormat::f32 : spec.format;
-    static std::atomic<unsigned> count{0};  // two threads may be converting the same file
-    writer.temporary_ =
-        file.parent_path() / fmt::format(".{}.{}.{}.part", file.filename().string(), getpid(), count.fetch_add(1));
+SoundWriter::SoundWriter() = default;
+SoundWriter::SoundWriter(SoundWriter&& other) noexcept
+    : place_(std::move(other.place_)),
+      sound_(std::exchange(other.sound_, nullptr)),
+      type_(other.type_),
+      format_(other.format_) {}
+
+Result<SoundWriter> SoundWriter::create(const fs::path& file, const SoundSpec& spec, const ProtectedFiles& kept) {
     SF_INFO info{};
     info.channels = spec.channels;
     info.samplerate = spec.sample_rate;
     info.format = library_format(spec);
-    if (fs::is_directory(file)) return fail(file.string(), "a folder of this name is in the way");
     if (spec.type == FileType::flac && spec.format == SampleFormat::f32)
         return fail(file.string(), "FLAC holds 16 or 24 bit, no floating point");
     if (!sf_format_check(&info))
         return fail(file.string(), fmt::format("a {} file cannot hold {} channels at {} Hz", file_type_name(spec.type),
                                                spec.channels, spec.sample_rate));
-    writer.sound_ = sf_open(writer.temporary_.c_str(), SFM_WRITE, &info);
+    auto pending = PendingFile::create(file, kept);
+    if (!pending) return tl::unexpected(pending.error());
+    SoundWriter writer;
+    writer.place_ = std::unique_ptr<Place>(new Place{std::move(*pending), 0});
+    writer.type_ = spec.type;
+    writer.format_ = is_lossy(spec.type) ? SampleFormat::f32 : spec.format;
+    // Faults are kept by the pending file: the library forgets those that it meets in headers and on closing.
+    SF_VIRTUAL_IO io{[](void* p) -> sf_count_t { return static_cast<Place*>(p)->file.bytes(); },
+                     [](sf_count_t offset, int whence, void* p) -> sf_count_t {
+                         auto* const place = static_cast<Place*>(p);
+                         return place->at = moved_place(place->at, place->file.bytes(), offset, whence);
+                     },
+                     [](void*, sf_count_t, void*) -> sf_count_t { return 0; },
+                     [](const void* from, sf_count_t count, void* p) -> sf_count_t {
+                         auto* const place = static_cast<Place*>(p);
+                         const std::string_view bytes(static_cast<const char*>(from), static_cast<size_t>(count));
+                         if (!place->file.write(place->at, bytes)) return 0;
+                         place->at += count;
+                         return count;
+                     },
+                     [](void* p) -> sf_count_t { return static_cast<Place*>(p)->at; }};
+    writer.sound_ = sf_open_virtual(&io, SFM_WRITE, &info, writer.place_.get());
     if (!writer.sound_) return fail(file.string(), std::string("the file cannot be written: ") + sf_strerror(nullptr));
     sf_command(writer.sound_, SFC_SET_ADD_PEAK_CHUNK, nullptr, SF_FALSE);  // it would carry the time of writing
     sf_command(writer.sound_, SFC_SET_CLIPPING, nullptr, SF_TRUE);
@@ -415,22 +454,13 @@ Result<SoundWriter> SoundWriter::create(const fs::path& file, const SoundSpec& s
     return writer;
 }
 
-SoundWriter::SoundWriter(SoundWriter&& other) noexcept
-    : file_(std::move(other.file_)),
-      temporary_(std::move(other.temporary_)),
-      sound_(std::exchange(other.sound_, nullptr)),
-      type_(other.type_),
-      format_(other.format_) {
-    other.temporary_.clear();
-}
-
 void SoundWriter::finish_bext(const Broadcast& bext) { set_bext(sound_, bext); }
 
 SoundWriter::~SoundWriter() {
     if (sound_) sf_close(sound_);
-    std::error_code ignored;
-    if (!temporary_.empty()) fs::remove(temporary_, ignored);
 }
+
+PendingFile& SoundWriter::pending() { return place_->file; }
 
 Result<void> SoundWriter::write(std::span<const unsigned char> packed) {
     const auto bytes = static_cast<size_t>(bytes_of(format_));
@@ -454,17 +484,20 @@ Result<void> SoundWriter::write(std::span<const unsigned char> packed) {
         done = sf_write_int(sound_, whole_.data(), count) == count;
     }
     if (done) return {};
-    return fail(file_.string(), std::string("writing failed: ") + sf_strerror(sound_));
+    return fail(place_->file.target().string(), std::string("writing failed: ") + sf_strerror(sound_));
+}
+
+Result<void> SoundWriter::finish() {
+    const int closed = sound_ ? sf_close(std::exchange(sound_, nullptr)) : 0;
+    if (auto finished = place_->file.finish(); !finished) return finished;
+    if (closed != 0)
+        return fail(place_->file.target().string(), std::string("writing failed: ") + sf_error_number(closed));
+    return {};
 }
 
 Result<void> SoundWriter::commit() {
-    const int closed = sf_close(std::exchange(sound_, nullptr));
-    if (closed != 0) return fail(file_.string(), std::string("writing failed: ") + sf_error_number(closed));
-    std::error_code problem;
-    fs::rename(temporary_, file_, problem);
-    if (problem) return fail(file_.string(), "the file cannot be given its name: " + problem.message());
-    temporary_.clear();
-    return {};
+    if (auto finished = finish(); !finished) return finished;
+    return place_->file.commit();
 }
 
 }  // namespace isotonus

@@ -2,7 +2,6 @@
 #pragma once
 
 #include <cstdint>
-#include <filesystem>
 #include <memory>
 #include <optional>
 #include <span>
@@ -10,13 +9,12 @@
 #include <string_view>
 #include <vector>
 
-#include "core/result.h"
+#include "core/files/pending_file.h"
 
 typedef struct sf_private_tag SNDFILE;
+struct SF_VIRTUAL_IO;
 
 namespace isotonus {
-
-namespace fs = std::filesystem;
 
 struct SoundInfo {
     int channels = 0;
@@ -43,7 +41,7 @@ Result<std::vector<fs::path>> audio_files_in(const fs::path& folder);
 
 inline constexpr int most_channels = 64;
 
-/// Reads one file.  Not safe to share between threads; open one for each.
+/// Reads one file.  Not safe to share between threads; open one for each: they share the open file.
 class SoundReader {
   public:
     /// Fails with a sentence for: missing, unreadable, a directory, empty, not audio, no frames, more than 64 channels.
@@ -66,9 +64,11 @@ class SoundReader {
         void operator()(SNDFILE* file) const;
     };
     enum class Packing { by_library, s16, s24, f32 };
+    struct Place;  ///< where the library reads in the file, and the first fault it met
 
     std::string name_;
     SoundInfo info_;
+    std::shared_ptr<Place> place_;
     std::unique_ptr<SNDFILE, Close> file_;
     Packing packing_ = Packing::by_library;
     std::vector<unsigned char> raw_;
@@ -118,15 +118,11 @@ struct SoundSpec {
     std::optional<Broadcast> bext;  ///< WAV and RF64 only
 };
 
-/// Writes a sound file under a temporary name beside the wanted one.
-/// commit() gives it its name; without it, nothing is left behind and an existing file stays as it was.
+/// Writes a sound file beside the wanted name (see PendingFile).
 class SoundWriter {
   public:
     /// Fails with a sentence, also when the type cannot hold the format or the rate.
-    static Result<SoundWriter> create(const fs::path& file, const SoundSpec& spec);
-    /// A WAV file.
-    static Result<SoundWriter> create(const fs::path& file, int channels, int sample_rate, SampleFormat format,
-                                      int64_t expected_frames, const std::vector<Marker>& markers = {});
+    static Result<SoundWriter> create(const fs::path& file, const SoundSpec& spec, const ProtectedFiles& kept);
     SoundWriter(SoundWriter&&) noexcept;
     SoundWriter& operator=(SoundWriter&&) = delete;
     ~SoundWriter();
@@ -135,17 +131,28 @@ class SoundWriter {
     Result<void> write(std::span<const unsigned char> packed);
     /// What is known only at the end; the file must have had a bext from the start.
     void finish_bext(const Broadcast& bext);
-    const fs::path& temporary() const { return temporary_; }
+    /// Writes what is left, the header last, and forces it onto the disk.  Any write that failed since it was created,
+    /// by the library as well, fails here.  The file can be read under its temporary name then.
+    Result<void> finish();
+    /// Finishes it, if that was not done, and gives it its name.
     Result<void> commit();
+    PendingFile& pending();
 
   private:
-    SoundWriter() = default;
-    fs::path file_, temporary_;
+    struct Place;  ///< where the library writes in the file
+    SoundWriter();
+    std::unique_ptr<Place> place_;
     SNDFILE* sound_ = nullptr;
     FileType type_ = FileType::wav;
     SampleFormat format_ = SampleFormat::f32;
     std::vector<int> whole_;
     std::vector<float> floats_;
 };
+
+/// Frames that a file's own header and length promise, read without the library: RIFF/WAVE and RF64 (EBU Tech 3306),
+/// AIFF, FLAC (RFC 9639).  Fails with a sentence when sizes in the header do not fit each other or the file's length.
+/// Absent for types whose header does not say (Ogg, Opus, MP3); those must still begin and, for Ogg, end as such files
+/// do (RFC 3533).
+Result<std::optional<int64_t>> frames_by_header(const fs::path& file, FileType type);
 
 }  // namespace isotonus

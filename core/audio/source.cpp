@@ -56,6 +56,15 @@ std::vector<std::array<float, 2>> fold_of(int channels) {
 
 }  // namespace
 
+std::string source_key(const Source& s) {
+    std::string key =
+        fmt::format("{}\n{}\n{} {} {} {} {} {}", s.file.string(), s.right_file.string(), static_cast<int>(s.channels),
+                    s.channel, s.offset_removed, s.delay_fraction, static_cast<int>(s.band), s.crossover_hz);
+    for (const Clip& c : s.clips)
+        key += fmt::format("\n{} {} {} {} {} {}", c.start, c.offset, c.frames, c.gain_db, c.fade_in, c.fade_out);
+    return key;
+}
+
 Result<ReadySource> prepare_source(const Source& source, int session_rate, Progress* progress) {
     auto media = prepare_media(source.file, session_rate, progress);
     if (!media) return tl::unexpected(media.error());

@@ -7,6 +7,7 @@
 
 #include "core/audio/crossover.h"
 #include "core/audio/media.h"
+#include "core/unknown_keys.h"
 
 namespace isotonus {
 
@@ -18,6 +19,7 @@ struct Clip {
     double gain_db = 0.0;  ///< -36 … +36
     int64_t fade_in = 0;   ///< frames; the gain rises as sin^2(pi/2 t)
     int64_t fade_out = 0;  ///< frames; falls as cos^2(pi/2 t): two fades of one material across each other sum to 1
+    UnknownKeys unknown = nullptr;
     int64_t end() const { return start + frames; }
     bool operator==(const Clip&) const = default;
 };
@@ -52,6 +54,9 @@ struct Source {
                delay_fraction == 0.0 && band == Band::all;
     }
 };
+
+/// All that a source says, as text: two sources are equal when this is.
+std::string source_key(const Source& source);
 
 /// A source whose files can be reached at once.
 struct ReadySource {

@@ -164,7 +164,9 @@ double masked_threshold_db(double hz) {
     return between(table, hz);
 }
 
-Result<ExcitationPtr> excitation_of(const ReadySource& source, Progress* progress) {
+namespace {
+
+Result<ExcitationPtr> listen_to(const ReadySource& source, Progress* progress) {
     auto reader = SourceReader::open(source);
     if (!reader) return tl::unexpected(reader.error());
     auto out = std::make_shared<Excitation>();
@@ -188,7 +190,7 @@ Result<ExcitationPtr> excitation_of(const ReadySource& source, Progress* progres
     // Power of a bin as mean square: twice |X|^2 over N times the window's power.
     const auto scale = static_cast<float>(2.0 / (window_power * fft_frames) / 2.0);  // a hop is the mean of two
     for (int64_t first = 0; first < source.frames; first += Excitation::hop_frames) {
-        if (progress && progress->cancelled()) return fail(source.source.file.string(), "cancelled");
+        if (progress && progress->cancelled()) return stopped();
         if (auto done = reader->read(first, Excitation::hop_frames, samples.data()); !done)
             return tl::unexpected(done.error());
         Excitation::Hop hop{};
@@ -218,6 +220,12 @@ Result<ExcitationPtr> excitation_of(const ReadySource& source, Progress* progres
         out->hops.push_back(hop);
     }
     return ExcitationPtr(std::move(out));
+}
+
+}  // namespace
+
+Result<ExcitationPtr> excitation_of(const ReadySource& source, Progress* progress) {
+    return without_exceptions(source.source.file.string(), [&] { return listen_to(source, progress); });
 }
 
 double bandwidth_share(const Excitation& e) {

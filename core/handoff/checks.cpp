@@ -253,6 +253,17 @@ std::vector<MixPeak> overs_of(const LevelSummary& mix, int rate, double above_db
     return found;
 }
 
+Result<std::vector<Check>> checks_of(const Session& session, const PlanPtr& plan, std::vector<MissingFile> missing) {
+    const auto mix = measure_mix(plan);
+    if (!mix) return tl::unexpected(mix.error());
+    CheckInput input{session, *plan, *mix, std::move(missing), {}, false, {}};
+    input.limits = limits_of(session.hand_off.profile, session.hand_off.own);
+    auto moments = moments_of(plan, overs_of(mix->summary, plan->sample_rate, input.limits.most_peak_dbfs));
+    if (!moments) return tl::unexpected(moments.error());
+    input.overs = std::move(*moments);
+    return check_handoff(input);
+}
+
 std::vector<Check> check_handoff(const CheckInput& in) {
     std::vector<Check> checks;
     const Session& session = in.session;

@@ -40,6 +40,10 @@ struct CheckInput {
 /// Limits are those of the profile: common practice, no source, but for true peak (EBU R 128: at most -1 dBTP).
 std::vector<Check> check_handoff(const CheckInput& input);
 
+/// The same for a mix that was not measured yet: by the session's own profile, with what makes its overs.  Fails as
+/// reading does.
+Result<std::vector<Check>> checks_of(const Session& session, const PlanPtr& plan, std::vector<MissingFile> missing);
+
 /// The highest places of the mix above a peak, at least a second apart, at most `count`; none when it stays below.
 std::vector<MixPeak> overs_of(const LevelSummary& mix, int sample_rate, double above_dbfs, size_t count = 5);
 

@@ -2,20 +2,19 @@
 
 #include <fmt/format.h>
 #include <openssl/evp.h>
-#include <signal.h>
-#include <unistd.h>
 #include <xxhash.h>
 
 #include <algorithm>
 #include <chrono>
 #include <cmath>
-#include <fstream>
+#include <ctime>
 #include <map>
 #include <set>
 
 #include "core/audio/kernels.h"
 #include "core/audio/resample.h"
 #include "core/session/routing.h"
+#include "core/session/session_file.h"
 
 namespace isotonus {
 
@@ -56,15 +55,31 @@ std::string safe(std::string text) {
     return text;
 }
 
-std::string filled(std::string pattern, const std::map<std::string, std::string>& words) {
-    for (const auto& [key, value] : words)
-        for (size_t at; (at = pattern.find("{" + key + "}")) != std::string::npos;)
-            pattern.replace(at, key.size() + 2, safe(value));
+/// Words in braces replaced by what they stand for, from the start to the end once: what they stand for may hold
+/// braces.
+std::string filled(std::string_view pattern, const std::map<std::string, std::string>& words) {
+    std::string whole;
+    while (!pattern.empty()) {
+        const size_t close = pattern.front() == '{' ? pattern.find('}') : std::string_view::npos;
+        const auto word =
+            close == std::string_view::npos ? words.end() : words.find(std::string(pattern.substr(1, close - 1)));
+        whole += word == words.end() ? std::string(1, pattern.front()) : word->second;
+        pattern.remove_prefix(word == words.end() ? 1 : close + 1);
+    }
     std::string name;
-    for (const char c : pattern)
+    for (const char c : safe(whole))
         if (c != ' ' || (!name.empty() && name.back() != ' ')) name += c;
     while (!name.empty() && (name.back() == ' ' || name.back() == '.')) name.pop_back();
-    return safe(name);
+    if (name.starts_with('.')) name.front() = '-';  // it would be a hidden file
+    return name;
+}
+
+/// Cut to so many bytes, between two letters.
+std::string cut_to(std::string name, size_t most_bytes) {
+    if (name.size() <= most_bytes) return name;
+    while (most_bytes > 0 && (static_cast<unsigned char>(name[most_bytes]) & 0xC0) == 0x80) --most_bytes;
+    name.resize(most_bytes);
+    return name;
 }
 
 std::vector<Excerpt> excerpts_of(const Delivery& d) {
@@ -78,144 +93,219 @@ Stretch held_to(Stretch s, const RenderPlan& plan) {
     return s;
 }
 
-/// One file while it is rendered.
+using HashState = std::unique_ptr<XXH3_state_t, decltype([](XXH3_state_t* state) { XXH3_freeState(state); })>;
+
+HashState new_hash() {
+    HashState hash(XXH3_createState());
+    XXH3_64bits_reset(hash.get());
+    return hash;
+}
+
+/// One file, from its first sample until it gets its name.
 struct Job {
-    fs::path file;
-    std::optional<SoundWriter> writer;
+    DeliveredFile out;
+    SoundWriter writer;
     std::optional<Resampler> resampler;
-    std::optional<Measurer> measurer;  ///< for the bext, which must be whole before the file is
+    std::optional<Measurer> measurer;  ///< of the samples as they are written; lossy files are measured when read back
     Broadcast bext;
-    XXH3_state_t* hash = XXH3_createState();
-    std::vector<unsigned char> packed;
-    std::vector<float> as_written;  ///< of the last piece
-    int64_t written = 0, clamped = 0;
+    HashState hash = new_hash();
+    std::vector<unsigned char> packed = {};
+    std::vector<float> as_written = {};  ///< of the last piece
+    std::vector<float> clamped_to_one = {};
+    int64_t written = 0;
     /// Where its dither begins: by its place in the song, so that sections join without a seam; each part has noise
     /// of its own, since alike the stems' would add up.
     int64_t dither_place = 0;
     double square = 0.0;
-    std::optional<Error> error;
-
-    Job() { XXH3_64bits_reset(hash); }
-    ~Job() { XXH3_freeState(hash); }
-    Job(const Job&) = delete;
+    std::optional<Error> error = {};
 
     void put(std::span<const float> samples, const Delivery& d) {
         const SampleFormat format = packing_of(d);
+        const auto frames = static_cast<int64_t>(samples.size() / 2);
+        if (is_lossy(d.type)) {
+            // Encoders end the program on samples far beyond full scale, and players clip what lies above it anyway.
+            clamped_to_one.assign(samples.begin(), samples.end());
+            for (float& x : clamped_to_one) {
+                if (std::fabs(x) > 1.0f) ++out.clamped_samples;
+                x = std::clamp(x, -1.0f, 1.0f);
+            }
+            samples = clamped_to_one;
+        }
         packed.resize(samples.size() * static_cast<size_t>(bytes_of(format)));
-        clamped += pack_samples(samples, format, dither_place + 2 * written, packed.data(), d.dither);
-        written += static_cast<int64_t>(samples.size() / 2);
+        out.clamped_samples += pack_samples(samples, format, dither_place + 2 * written, packed.data(), d.dither);
+        written += frames;
         as_written.resize(samples.size());
         unpack_samples(packed, format, as_written.data());
-        XXH3_64bits_update(hash, as_written.data(), as_written.size() * sizeof(float));
+        XXH3_64bits_update(hash.get(), as_written.data(), as_written.size() * sizeof(float));
         if (is_lossy(d.type))
             for (const float x : samples) square += static_cast<double>(x) * static_cast<double>(x);
-        if (measurer) measurer->add(samples.data(), static_cast<int64_t>(samples.size() / 2));
-        if (auto done = writer->write(packed); !done && !error) error = done.error();
+        if (measurer) measurer->add(as_written.data(), frames);
+        if (auto done = writer.write(packed); !done && !error) error = done.error();
+    }
+
+    /// Nothing comes any more: the file is made whole.
+    Result<void> finish() {
+        if (error) return tl::unexpected(*error);
+        if (measurer) {
+            out.measured = measurer->finish().measurement;
+            measurer.reset();
+        }
+        if (bext.originator.empty()) return writer.finish();
+        bext.loudness_lufs = out.measured.integrated_lufs;
+        bext.range_lu = out.measured.loudness_range_lu;
+        bext.true_peak_dbtp = out.measured.true_peak_dbtp;
+        bext.momentary_lufs = out.measured.max_momentary_lufs;
+        bext.short_term_lufs = out.measured.max_short_term_lufs;
+        writer.finish_bext(bext);
+        return writer.finish();
     }
 };
 
-std::string hexadecimal(std::span<const unsigned char> bytes) {
-    std::string text;
-    for (const unsigned char b : bytes) text += fmt::format("{:02x}", b);
-    return text;
-}
-
-/// Reads a file back: its figures, and whether it holds what was rendered.
-std::optional<Error> prove(DeliveredFile& out, Job& job, const Delivery& d, Progress* progress) {
-    auto reader = SoundReader::open(out.file);
-    if (!reader) return reader.error();
+/// Reads a file back under its temporary name: whether it holds what was rendered, and says so in its header.
+Result<void> prove(Job& job, const Delivery& d, Progress* progress) {
+    const fs::path& file = job.writer.pending().temporary();
+    const std::string name = job.out.file.string();
+    const auto differs = [&](const std::string& what) {
+        return fail(name, "what was written is not what was rendered, so that nothing was replaced: " + what);
+    };
+    const auto promised = frames_by_header(file, d.type);
+    if (!promised) return differs(promised.error().what);
+    if (*promised && **promised != job.written)
+        return differs(fmt::format("its header says {} frames, {} were rendered", **promised, job.written));
+    auto reader = SoundReader::open(file);
+    if (!reader) return differs(reader.error().what);
     const SoundInfo& info = reader->info();
-    Measurer measurer(info.channels, info.sample_rate, full_scale_of(info.bits, info.floating));
-    XXH3_state_t* hash = XXH3_createState();
-    XXH3_64bits_reset(hash);
+    std::optional<Measurer> measurer;
+    if (is_lossy(d.type)) measurer.emplace(info.channels, info.sample_rate, full_scale_of(info.bits, info.floating));
+    const HashState hash = new_hash();
     constexpr int64_t piece = 65536;
     std::vector<float> samples(static_cast<size_t>(piece * info.channels));
     double square = 0.0;
-    std::optional<Error> error;
-    for (int64_t at = 0; at < info.frames && !error; at += piece) {
-        if (progress && progress->cancelled()) error = Error{"", "cancelled"};
+    for (int64_t at = 0; at < info.frames; at += piece) {
+        if (progress && progress->cancelled()) return stopped();
         const int64_t frames = std::min(piece, info.frames - at);
-        if (auto done = reader->read(at, frames, samples.data()); !done) error = done.error();
-        measurer.add(samples.data(), frames);
+        if (auto done = reader->read(at, frames, samples.data()); !done) return differs(done.error().what);
         const std::span<const float> got(samples.data(), static_cast<size_t>(frames * info.channels));
-        if (is_lossy(d.type)) {
-            for (const float x : got) square += static_cast<double>(x) * static_cast<double>(x);
-            continue;
-        }
-        XXH3_64bits_update(hash, got.data(), got.size_bytes());
+        XXH3_64bits_update(hash.get(), got.data(), got.size_bytes());
+        if (!measurer) continue;
+        measurer->add(samples.data(), frames);
+        for (const float x : got) square += static_cast<double>(x) * static_cast<double>(x);
     }
-    const bool same = XXH3_64bits_digest(hash) == XXH3_64bits_digest(job.hash);
-    XXH3_freeState(hash);
-    if (error) return error;
-    out.measured = measurer.finish().measurement;
-    if (is_lossy(d.type)) {
-        // Codecs leave the top of the spectrum out: of white noise 1.8 dB.
-        const bool level = std::fabs(10.0 * std::log10((square + 1e-6) / (job.square + 1e-6))) < 3.0;
-        const bool length = std::llabs(info.frames - job.written) <= 3000;
-        out.proof = level && length ? Proof::alike : Proof::differs;
-    } else {
-        out.proof = same && info.frames == job.written ? Proof::same : Proof::differs;
+    if (measurer) {
+        job.out.measured = measurer->finish().measurement;
+        job.out.proof = Proof::alike;
+        // Codecs leave the top of the spectrum out (of white noise 1.8 dB), and what is quieter than -80 dBFS
+        // altogether.
+        const double quiet = 1e-8 * static_cast<double>(2 * job.written);
+        if (std::fabs(10.0 * std::log10((square + quiet) / (job.square + quiet))) >= 3.0)
+            return differs("its level is another");
+        if (std::llabs(info.frames - job.written) > 3000)
+            return differs(fmt::format("it has {} frames, {} were rendered", info.frames, job.written));
+    } else if (info.frames != job.written || XXH3_64bits_digest(hash.get()) != XXH3_64bits_digest(job.hash.get())) {
+        return differs("its samples are others");
     }
-    auto sum = sha256_of(out.file);
-    if (!sum) return sum.error();
-    out.sha256 = *sum;
-    std::error_code ignored;
-    out.bytes = fs::file_size(out.file, ignored);
-    return std::nullopt;
+    if (d.checksums) {
+        auto sum = sha256_of(file);
+        if (!sum) return tl::unexpected(sum.error());
+        job.out.sha256 = *sum;
+    }
+    job.out.bytes = static_cast<uintmax_t>(job.writer.pending().bytes());
+    return {};
 }
 
-/// One excerpt: all its parts in one pass.
-Result<void> deliver_excerpt(const std::vector<Part>& parts, const PlanPtr& compared, const Excerpt& excerpt,
-                             const std::vector<fs::path>& files, const Session& session, const Delivery& d, int rate,
-                             DeliveryReport& report, double& residue, const std::function<void(double)>& tell,
-                             Progress* progress) {
+using Jobs = std::vector<std::unique_ptr<Job>>;
+
+/// What all excerpts of a delivery have in common.
+struct Work {
+    const std::vector<Part>& parts;
+    const PlanPtr& compared;  ///< what the stems must sum to; null: no stems
+    const Session& session;
+    const Delivery& delivery;
+    const ProtectedFiles kept;
+    int rate;
+    double residue = 0.0;  ///< largest difference between the stems' sum and it
+};
+
+std::vector<Marker> markers_in(const Stretch& stretch, const Work& work, int plan_rate) {
+    std::vector<Marker> markers;
+    if (!work.delivery.cue_points) return markers;
+    for (const Marker& m : markers_of(work.session))
+        if (m.frame >= stretch.first && m.frame < stretch.first + stretch.frames)
+            markers.push_back({m.name, (m.frame - stretch.first) * work.rate / plan_rate});
+    return markers;
+}
+
+Result<std::unique_ptr<Job>> new_job(const Work& work, size_t part, const fs::path& file, const Excerpt& excerpt,
+                                     const Stretch& stretch, int64_t frames, int plan_rate) {
+    const Delivery& d = work.delivery;
+    SoundSpec spec{d.type,      d.format, 2, work.rate, frames, d.quality, markers_in(stretch, work, plan_rate),
+                   std::nullopt};
+    Broadcast bext;
+    if (d.bext) {
+        bext.description = fmt::format("{}, {}", d.session_name, work.parts[part].name);
+        bext.originator = "Isotonus";
+        bext.date = d.date;
+        bext.time = d.time;
+        bext.time_reference = stretch.first * work.rate / plan_rate;
+        spec.bext = bext;
+    }
+    auto writer = SoundWriter::create(file, spec, work.kept);
+    if (!writer) return tl::unexpected(writer.error());
+    std::unique_ptr<Job> job(new Job{{}, std::move(*writer), {}, {}, bext});
+    job->out.file = file;
+    job->out.part = work.parts[part].name;
+    job->out.excerpt = excerpt.name;
+    job->out.is_mix = work.parts[part].is_mix;
+    job->dither_place = 2 * (stretch.first * work.rate / plan_rate) + static_cast<int64_t>(part) * 0x9E3779B1LL;
+    if (!is_lossy(d.type))
+        job->measurer.emplace(2, work.rate, full_scale_of(8 * bytes_of(d.format), d.format == SampleFormat::f32));
+    if (work.rate != plan_rate) {
+        auto made = Resampler::create(plan_rate, work.rate, 2);
+        if (!made) return fail(file.string(), made.error().what);
+        job->resampler.emplace(std::move(*made));
+    }
+    return job;
+}
+
+/// Finds the end of a tail: the first place after the excerpt from which on 50 ms were quiet.
+struct TailEnd {
+    int64_t nominal_frames, quiet_wanted, rendered = 0, quiet = 0;
+    /// How many samples of this piece still belong to it; `*over` when it ends there.
+    size_t take(std::span<const float> piece, bool* over) {
+        for (size_t i = 0; i + 1 < piece.size(); i += 2) {
+            const float most = std::max(std::fabs(piece[i]), std::fabs(piece[i + 1]));
+            quiet = most < 0.001f ? quiet + 1 : 0;
+            if (rendered + static_cast<int64_t>(i / 2) + 1 < nominal_frames || quiet < quiet_wanted) continue;
+            *over = true;
+            return i + 2;
+        }
+        rendered += static_cast<int64_t>(piece.size() / 2);
+        return piece.size();
+    }
+};
+
+/// One excerpt: all its parts in one pass, as whole files under temporary names.
+Result<Jobs> render_excerpt(Work& work, const Excerpt& excerpt, std::span<const fs::path> files,
+                            const std::function<void(double)>& tell, Progress* progress) {
+    const Delivery& d = work.delivery;
+    const std::vector<Part>& parts = work.parts;
     const RenderPlan& plan = *parts.front().plan;
     const Stretch nominal = held_to(excerpt.stretch, plan);
     if (nominal.frames == 0)
         return fail(files.front().string(), "there is nothing to export: the range holds no samples");
     Stretch stretch = nominal;
     if (d.tail) stretch.frames = plan.frames - stretch.first;
-    const int64_t frames = converted_frames(stretch.frames, plan.sample_rate, rate);
-    std::vector<Marker> markers;
-    if (d.cue_points)
-        for (const Marker& m : markers_of(session))
-            if (m.frame >= stretch.first && m.frame < stretch.first + stretch.frames)
-                markers.push_back({m.name, (m.frame - stretch.first) * rate / plan.sample_rate});
-    std::vector<std::unique_ptr<Job>> jobs;
+    const int64_t frames = converted_frames(stretch.frames, plan.sample_rate, work.rate);
+    Jobs jobs;
     for (size_t i = 0; i < parts.size(); ++i) {
-        auto job = std::make_unique<Job>();
-        job->file = files[i];
-        job->dither_place = 2 * (stretch.first * rate / plan.sample_rate) + static_cast<int64_t>(i) * 0x9E3779B1LL;
-        SoundSpec spec{d.type, d.format, 2, rate, frames, d.quality, markers, std::nullopt};
-        if (d.bext) {
-            job->bext.description = fmt::format("{}, {}", d.session_name, parts[i].name);
-            job->bext.originator = "Isotonus";
-            job->bext.date = d.date;
-            job->bext.time = d.time;
-            job->bext.time_reference = stretch.first * rate / plan.sample_rate;
-            spec.bext = job->bext;
-            job->measurer.emplace(2, rate, 1.0f);
-        }
-        auto writer = SoundWriter::create(files[i], spec);
-        if (!writer) return tl::unexpected(writer.error());
-        job->writer.emplace(std::move(*writer));
-        if (rate != plan.sample_rate) {
-            auto made = Resampler::create(plan.sample_rate, rate, 2);
-            if (!made) return fail(files[i].string(), made.error().what);
-            job->resampler.emplace(std::move(*made));
-        }
-        jobs.push_back(std::move(job));
+        auto job = new_job(work, i, files[i], excerpt, stretch, frames, plan.sample_rate);
+        if (!job) return tl::unexpected(job.error());
+        jobs.push_back(std::move(*job));
     }
     std::vector<PlanPtr> plans;
     for (const Part& p : parts) plans.push_back(p.plan);
-    const bool compares = compared != nullptr;
-    const bool mix_is_compared = compares && parts.front().is_mix && compared == parts.front().plan;
-    if (compares && !mix_is_compared) plans.push_back(compared);
-    // The end of a tail: the first place after the excerpt from which on 50 ms were quiet.
-    int64_t rendered = 0, quiet = 0;
-    bool enough = false;
-    const int64_t quiet_wanted = plan.sample_rate / 20;
-    std::vector<double> sum;
+    const bool mix_is_compared = work.compared && parts.front().is_mix && work.compared == parts.front().plan;
+    if (work.compared && !mix_is_compared) plans.push_back(work.compared);
     const auto put_all = [&](const std::vector<std::vector<float>>& pieces, size_t length, bool last) {
         parallel_for(static_cast<int64_t>(jobs.size()), worker_count(), [&](int64_t i) {
             Job& job = *jobs[static_cast<size_t>(i)];
@@ -230,21 +320,17 @@ Result<void> deliver_excerpt(const std::vector<Part>& parts, const PlanPtr& comp
             if (last && job.resampler) put(job.resampler->convert({}));
         });
     };
+    int64_t rendered = 0;
+    bool enough = false;
+    TailEnd tail{nominal.frames, plan.sample_rate / 20};
+    std::vector<double> sum;
     const auto sink = [&](const std::vector<std::vector<float>>& pieces) -> Result<void> {
-        size_t length = pieces.front().size();
-        if (d.tail) {
-            for (size_t i = 0; i + 1 < pieces.front().size() && !enough; i += 2) {
-                const float most = std::max(std::fabs(pieces.front()[i]), std::fabs(pieces.front()[i + 1]));
-                quiet = most < 0.001f ? quiet + 1 : 0;
-                if (rendered + static_cast<int64_t>(i / 2) + 1 >= nominal.frames && quiet >= quiet_wanted)
-                    enough = true, length = i + 2;
-            }
-        }
+        const size_t length = d.tail ? tail.take(pieces.front(), &enough) : pieces.front().size();
         rendered += static_cast<int64_t>(length / 2);
         put_all(pieces, length, false);
         for (const auto& job : jobs)
             if (job->error) return tl::unexpected(*job->error);
-        if (compares) {
+        if (work.compared) {
             // In the samples as written; where rates are converted, as rendered.
             sum.assign(length, 0.0);
             for (size_t p = 0; p < parts.size(); ++p) {
@@ -254,47 +340,25 @@ Result<void> deliver_excerpt(const std::vector<Part>& parts, const PlanPtr& comp
             }
             const auto& mix = !mix_is_compared ? pieces.back() : jobs[0]->resampler ? pieces[0] : jobs[0]->as_written;
             for (size_t i = 0; i < length; ++i)
-                residue = std::max(residue, std::fabs(sum[i] - static_cast<double>(mix[i])));
+                work.residue = std::max(work.residue, std::fabs(sum[i] - static_cast<double>(mix[i])));
         }
-        tell(0.7 * static_cast<double>(rendered) / static_cast<double>(stretch.frames));
+        tell(static_cast<double>(rendered) / static_cast<double>(stretch.frames));
         return {};
     };
     if (auto done = render_together(plans, stretch, d.block_frames, sink, progress, worker_count(), &enough); !done)
-        return done;
+        return tl::unexpected(done.error());
     put_all({}, 0, true);
-    for (const auto& job : jobs) {
-        if (job->error) return tl::unexpected(*job->error);
-        if (job->measurer) {
-            const Measurement m = job->measurer->finish().measurement;
-            job->bext.loudness_lufs = m.integrated_lufs;
-            job->bext.range_lu = m.loudness_range_lu;
-            job->bext.true_peak_dbtp = m.true_peak_dbtp;
-            job->bext.momentary_lufs = m.max_momentary_lufs;
-            job->bext.short_term_lufs = m.max_short_term_lufs;
-            job->writer->finish_bext(job->bext);
-        }
-        if (auto done = job->writer->commit(); !done) return done;
-    }
-    const size_t first = report.files.size();
-    for (size_t i = 0; i < parts.size(); ++i) {
-        DeliveredFile f;
-        f.file = files[i];
-        f.part = parts[i].name;
-        f.excerpt = excerpt.name;
-        f.is_mix = parts[i].is_mix;
-        f.clamped_samples = jobs[i]->clamped;
-        report.files.push_back(std::move(f));
-    }
-    std::vector<std::optional<Error>> errors(parts.size());
-    std::atomic<int> proved{0};
-    parallel_for(static_cast<int64_t>(parts.size()), worker_count(), [&](int64_t i) {
-        const auto at = static_cast<size_t>(i);
-        errors[at] = prove(report.files[first + at], *jobs[at], d, progress);
-        tell(0.7 + 0.3 * static_cast<double>(++proved) / static_cast<double>(parts.size()));
-    });
-    for (const auto& e : errors)
-        if (e) return tl::unexpected(*e);
-    return {};
+    for (const auto& job : jobs)
+        if (auto finished = job->finish(); !finished) return tl::unexpected(finished.error());
+    return jobs;
+}
+
+/// The same plan with nothing on the main output.
+PlanPtr without_main(const RenderPlan& plan) {
+    auto bare = std::make_shared<RenderPlan>(plan);
+    bare->main_gain = 1.0;
+    bare->main = {};
+    return bare;
 }
 
 }  // namespace
@@ -303,13 +367,7 @@ std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const De
     std::vector<Part> parts;
     if (d.mix) parts.push_back({"mix", true, plan});
     if (d.stems == StemSplit::none) return parts;
-    PlanPtr base = plan;
-    if (d.stems_before_main) {
-        auto bare = std::make_shared<RenderPlan>(*plan);
-        bare->main_gain = 1.0;
-        bare->main = {};
-        base = bare;
-    }
+    const PlanPtr base = d.stems_before_main ? without_main(*plan) : plan;
     // Tracks that go together, in the order of their first one.
     std::vector<std::pair<std::string, std::vector<TrackId>>> sets;
     for (const PlanTrack& t : base->tracks) {
@@ -362,94 +420,142 @@ std::vector<fs::path> files_of(const PlanPtr& plan, const Session& session, cons
                                                 {"rate", fmt::format("{}", rate)},
                                                 {"bits", bits_name(d)}});
             if (name.empty()) name = safe(part.name);
-            fs::path file;
-            for (int n = 1; file.empty() || !taken.insert(file).second; ++n)
-                file = d.folder / (name + (n > 1 ? fmt::format(" {}", n) : "") + "." + file_type_name(d.type));
+            const bool has_own = part.is_mix && !d.mix_file.empty() && excerpts.size() == 1;
+            fs::path file = has_own ? d.mix_file : fs::path();
+            for (int n = 1; file.empty() || !taken.insert(file).second; ++n) {
+                const std::string ending = (n > 1 ? fmt::format(" {}", n) : "") + "." + file_type_name(d.type);
+                constexpr size_t longest_file_name = 255;  // bytes, on Linux
+                file = d.folder / (cut_to(name, longest_file_name - ending.size()) + ending);
+            }
             files.push_back(file);
         }
     }
     return files;
 }
 
-Result<DeliveryReport> deliver(const PlanPtr& plan, const Session& session, const Delivery& d, Progress* progress) {
+void date_now(Delivery& d) {
+    const std::time_t now = std::time(nullptr);
+    std::tm local{};
+    localtime_r(&now, &local);
+    d.date = fmt::format("{:04}-{:02}-{:02}", local.tm_year + 1900, local.tm_mon + 1, local.tm_mday);
+    d.time = fmt::format("{:02}:{:02}:{:02}", local.tm_hour, local.tm_min, local.tm_sec);
+}
+
+Result<Excerpt> excerpt_between(const RenderPlan& plan, double from_s, std::optional<double> to_s) {
+    const double song_s = plan.duration_s();
+    if (!std::isfinite(from_s) || from_s < 0.0 || (to_s && !std::isfinite(*to_s)))
+        return fail("", "a time of the song is a number of seconds, from 0 on");
+    if (from_s >= song_s)
+        return fail("", fmt::format("{:g} s lies after the end of the song, which lasts {:.3f} s", from_s, song_s));
+    if (to_s && *to_s <= from_s) return fail("", "the end must lie after the start");
+    const int64_t first = std::llround(from_s * plan.sample_rate);
+    const int64_t end = to_s && *to_s < song_s ? std::llround(*to_s * plan.sample_rate) : plan.frames;
+    if (end <= first) return fail("", "there is not one sample between these times");
+    return Excerpt{"", {first, end - first}};
+}
+
+std::vector<Excerpt> section_excerpts(const Session& session, const RenderPlan& plan) {
+    std::vector<Excerpt> excerpts;
+    for (size_t i = 0; i < session.sections.size(); ++i) {
+        const double end_s = section_end_s(session, static_cast<int>(i), plan.duration_s());
+        if (auto excerpt = excerpt_between(plan, session.sections[i].start_s, end_s))
+            excerpts.push_back({session.sections[i].name, excerpt->stretch});
+    }
+    return excerpts;
+}
+
+namespace {
+
+Result<DeliveryReport> write_delivery(const PlanPtr& plan, const Session& session, const Delivery& d,
+                                      Progress* progress) {
     const auto started = std::chrono::steady_clock::now();
     const std::vector<Part> parts = parts_of(plan, session, d);
     if (parts.empty())
         return fail(d.folder.string(), "there is nothing to export: no mix is wanted, and no track is heard");
     const std::vector<fs::path> files = files_of(plan, session, d);
-    std::error_code problem;
-    if (!d.overwrite)
-        for (const fs::path& f : files)
-            if (fs::exists(f, problem)) return fail(f.string(), "the file exists already");
-    // An export must not write over what it reads.
-    for (const auto& t : session.tracks)
-        for (const fs::path& f : files)
-            if (fs::equivalent(f, t->source.file, problem))
-                return fail(f.string(), fmt::format("this is the file of the track '{}'", t->name));
-    fs::create_directories(d.folder, problem);
-    if (problem) return fail(d.folder.string(), "the folder cannot be made: " + problem.message());
-    remove_stale_parts(d.folder);
+    const ProtectedFiles kept = protected_by(session, d.session_file);
+    for (const fs::path& f : files) {
+        if (auto allowed = kept.allow(f); !allowed) return tl::unexpected(allowed.error());
+        if (!d.overwrite && is_there(f)) return fail(f.string(), "the file exists already");
+    }
+    for (const fs::path& f : files)
+        if (f != d.mix_file)
+            if (auto made = make_folder(absolute_path(f).parent_path()); !made) return tl::unexpected(made.error());
 
     DeliveryReport report;
     report.sample_rate = rate_for(d.type, d.sample_rate > 0 ? d.sample_rate : plan->sample_rate);
     report.format = format_in_words(d);
+    report.stems_compared = d.stems != StemSplit::none;
     PlanPtr compared;
-    if (d.stems != StemSplit::none) {
-        compared = plan;
-        if (d.stems_before_main) {
-            auto bare = std::make_shared<RenderPlan>(*plan);
-            bare->main_gain = 1.0;
-            bare->main = {};
-            compared = bare;
-        }
-        report.stems_compared = true;
-    }
-    double residue = 0.0;
+    if (report.stems_compared) compared = d.stems_before_main ? without_main(*plan) : plan;
+    Work work{parts, compared, session, d, kept, report.sample_rate};
     const auto excerpts = excerpts_of(d);
+    Jobs jobs;
     for (size_t n = 0; n < excerpts.size(); ++n) {
-        const auto from = files.begin() + static_cast<std::ptrdiff_t>(n * parts.size());
         const auto tell = [&](double share) {
-            if (progress) progress->report((static_cast<double>(n) + share) / static_cast<double>(excerpts.size()));
+            if (progress)
+                progress->report(0.7 * (static_cast<double>(n) + share) / static_cast<double>(excerpts.size()));
         };
-        auto done =
-            deliver_excerpt(parts, compared, excerpts[n], {from, from + static_cast<std::ptrdiff_t>(parts.size())},
-                            session, d, report.sample_rate, report, residue, tell, progress);
-        if (!done) return tl::unexpected(done.error());
+        auto rendered =
+            render_excerpt(work, excerpts[n], std::span(files).subspan(n * parts.size(), parts.size()), tell, progress);
+        if (!rendered) return tl::unexpected(rendered.error());
+        std::move(rendered->begin(), rendered->end(), std::back_inserter(jobs));
     }
-    report.residue_dbfs = residue > 0.0 ? Level(db_from_gain(residue)) : std::nullopt;
+    std::vector<Result<void>> proofs(jobs.size());
+    std::atomic<int> proved{0};
+    parallel_for(std::ssize(jobs), worker_count(), [&](int64_t i) {
+        proofs[static_cast<size_t>(i)] = prove(*jobs[static_cast<size_t>(i)], d, progress);
+        if (progress) progress->report(0.7 + 0.3 * ++proved / static_cast<double>(jobs.size()));
+    });
+    for (const Result<void>& proof : proofs)
+        if (!proof) return tl::unexpected(proof.error());
+    for (const auto& job : jobs) report.files.push_back(job->out);
+    report.residue_dbfs = work.residue > 0.0 ? Level(db_from_gain(work.residue)) : std::nullopt;
     report.seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - started).count();
+
+    std::vector<PendingFile> papers;
+    if (d.papers) {
+        auto wanted = d.papers(report);
+        if (!wanted) return tl::unexpected(wanted.error());
+        for (const Paper& paper : *wanted) {
+            if (!d.overwrite && is_there(paper.file)) return fail(paper.file.string(), "the file exists already");
+            auto pending = PendingFile::create(paper.file, kept);
+            if (!pending) return tl::unexpected(pending.error());
+            if (auto written = pending->write(0, paper.content); !written) return tl::unexpected(written.error());
+            papers.push_back(std::move(*pending));
+        }
+    }
+    if (progress && progress->cancelled()) return stopped();
+    std::vector<PendingFile*> all;
+    for (const auto& job : jobs) all.push_back(&job->writer.pending());
+    for (PendingFile& paper : papers) all.push_back(&paper);
+    if (auto named = commit_together(all); !named) return tl::unexpected(named.error());
     return report;
 }
 
-void remove_stale_parts(const fs::path& folder) {
-    std::error_code problem;
-    for (const auto& entry : fs::directory_iterator(folder, problem)) {
-        // ".NAME.PID.COUNT.part"
-        const std::string name = entry.path().filename().string();
-        if (!name.starts_with(".") || entry.path().extension() != ".part") continue;
-        const fs::path without = entry.path().stem();
-        const std::string count = without.extension().string(), process = fs::path(without.stem()).extension().string();
-        if (count.size() < 2 || process.size() < 2 || count.find_first_not_of("0123456789", 1) != std::string::npos ||
-            process.find_first_not_of("0123456789", 1) != std::string::npos)
-            continue;
-        const auto pid = static_cast<pid_t>(std::strtol(process.c_str() + 1, nullptr, 10));
-        if (pid > 0 && pid != getpid() && kill(pid, 0) != 0 && errno == ESRCH) fs::remove(entry.path(), problem);
-    }
+}  // namespace
+
+Result<DeliveryReport> deliver(const PlanPtr& plan, const Session& session, const Delivery& d, Progress* progress) {
+    return without_exceptions(d.folder.string(), [&] { return write_delivery(plan, session, d, progress); });
 }
 
 Result<std::string> sha256_of(const fs::path& file) {
-    std::ifstream in(file, std::ios::binary);
-    if (!in) return fail(file.string(), "the file cannot be read");
+    auto opened = PooledFile::open(file);
+    if (!opened) return tl::unexpected(opened.error());
     const std::unique_ptr<EVP_MD_CTX, decltype(&EVP_MD_CTX_free)> sum(EVP_MD_CTX_new(), &EVP_MD_CTX_free);
     EVP_DigestInit_ex(sum.get(), EVP_sha256(), nullptr);
-    std::vector<char> piece(1 << 20);
-    while (in.read(piece.data(), static_cast<std::streamsize>(piece.size())) || in.gcount() > 0)
-        EVP_DigestUpdate(sum.get(), piece.data(), static_cast<size_t>(in.gcount()));
-    if (in.bad()) return fail(file.string(), "the file cannot be read");
+    std::string piece(1 << 20, '\0');
+    for (int64_t at = 0; at < (*opened)->bytes();) {
+        int problem = 0;
+        const int64_t got = (*opened)->read(at, piece.data(), static_cast<int64_t>(piece.size()), &problem);
+        if (problem || got == 0) return fail(file.string(), "the file cannot be read");
+        EVP_DigestUpdate(sum.get(), piece.data(), static_cast<size_t>(got));
+        at += got;
+    }
     unsigned char digest[EVP_MAX_MD_SIZE];
     unsigned size = 0;
     EVP_DigestFinal_ex(sum.get(), digest, &size);
-    return hexadecimal({digest, size});
+    return hexadecimal({reinterpret_cast<const char*>(digest), size});
 }
 
 std::string checksums_of(const DeliveryReport& report) {

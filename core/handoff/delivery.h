@@ -1,6 +1,8 @@
 // A delivery: the mix and its stems as files, rendered in one pass, read back and compared.
 #pragma once
 
+#include <functional>
+
 #include "core/mix/mixdown.h"
 
 namespace isotonus {
@@ -13,18 +15,28 @@ struct Excerpt {
     Stretch stretch;   ///< frames at the session's rate; 0 frames: up to the end
 };
 
+/// A text that goes with the audio: a sheet, checksums.
+struct Paper {
+    fs::path file;
+    std::string content;
+};
+
+struct DeliveryReport;
+
 struct Delivery {
     fs::path folder;
     /// File names without their ending.  {session} {part} {number} {section} {date} {rate} {bits} stand for what they
-    /// say; {number} is 01 … of a stem and nothing for the mix; spaces that meet become one.
+    /// say; {number} is 01 … of a stem and nothing for the mix; spaces that meet become one.  What stands for itself in
+    /// a name, braces too, is taken as it is; a name that is too long is cut.
     std::string pattern = "{session} {number} {part}";
     std::string session_name;
     bool mix = true;
     std::string mix_name;  ///< the mix's own file name without its ending; empty: by the pattern
+    fs::path mix_file;     ///< the mix's own file, in whatever folder; empty: in `folder`
     StemSplit stems = StemSplit::none;
     bool stems_before_main = false;  ///< without the main fader and the main output's rides
     std::vector<Excerpt> excerpts;   ///< none: the whole song
-    bool tail = false;               ///< a excerpt goes on until it has been below -60 dBFS for 50 ms
+    bool tail = false;               ///< an excerpt goes on until it has been below -60 dBFS for 50 ms
     FileType type = FileType::wav;
     SampleFormat format = SampleFormat::s24;
     Dither dither = Dither::always;  ///< where the format has fewer bits than what is rendered
@@ -34,13 +46,19 @@ struct Delivery {
     bool bext = false;  ///< Broadcast Wave, with these:
     std::string date, time;
     bool overwrite = false;
+    bool checksums = true;  ///< of each file
     int block_frames = 4096;
+    fs::path session_file;  ///< where the session is saved; like its sources it is never written over
+    /// What is written together with the audio, or not at all; made once the audio is proved.
+    std::function<Result<std::vector<Paper>>(const DeliveryReport&)> papers;
 };
+
+/// Today, as a delivery says it: "2030-01-31" and "12:00:00", in local time.
+void date_now(Delivery& delivery);
 
 enum class Proof {
     same,   ///< every sample of the file is the one that was rendered
-    alike,  ///< a lossy file: its length, and its power to 3 dB, are what was rendered
-    differs
+    alike,  ///< a lossy file: its length, and its power to 3 dB above -80 dBFS, are what was rendered
 };
 
 struct DeliveredFile {
@@ -49,7 +67,7 @@ struct DeliveredFile {
     bool is_mix = false;
     Measurement measured;  ///< of the file, as read back
     int64_t clamped_samples = 0;
-    Proof proof = Proof::differs;
+    Proof proof = Proof::same;
     std::string sha256;  ///< of the file, FIPS 180-4, in hexadecimal
     uintmax_t bytes = 0;
 };
@@ -76,14 +94,17 @@ std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const De
 /// The files that it will write, excerpt by excerpt, part by part.
 std::vector<fs::path> files_of(const PlanPtr& plan, const Session& session, const Delivery& delivery);
 
-/// Files are written under temporary names and get their own when all is rendered; when it fails or is cancelled
-/// nothing is left, and what was there stays.  Then each is read back.  Fails with the file and the fault, also when a
-/// file is there and overwrite is off, or with "cancelled".
+/// The part of the song between two times; `to_s` absent: up to the end.  Fails with a sentence when there is none.
+Result<Excerpt> excerpt_between(const RenderPlan& plan, double from_s, std::optional<double> to_s);
+
+/// Each section by itself.
+std::vector<Excerpt> section_excerpts(const Session& session, const RenderPlan& plan);
+
+/// Everything is written under temporary names, read back and proved: the samples, and the sizes in the headers.  Only
+/// then all files get their names, or none.  When it fails or is cancelled nothing is left and what was there stays.
+/// Fails with the file and the fault: also when a file is there and overwrite is off, or is one that the session needs.
 Result<DeliveryReport> deliver(const PlanPtr& plan, const Session& session, const Delivery& delivery,
                                Progress* progress = nullptr);
-
-/// Takes away temporary files of exports whose process is gone.
-void remove_stale_parts(const fs::path& folder);
 
 /// Lines as sha256sum reads and writes them.
 std::string checksums_of(const DeliveryReport& report);

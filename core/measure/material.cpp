@@ -1,9 +1,9 @@
 #include "core/measure/material.h"
 
 #include <fmt/format.h>
+#include <xxhash.h>
 
 #include <cstring>
-#include <fstream>
 
 #include "core/measure/measurement_json.h"
 
@@ -83,70 +83,109 @@ Measurement measurement_from_json(const json& j) {
 
 namespace {
 
-constexpr char cache_mark[] = "isotonus measurement 3\n";
+// A cached measurement: the mark, a hash of all that follows it (XXH3), the sizes, the figures as JSON, then the lists.
+// Whatever was damaged does not fit its hash and is measured anew.
+constexpr std::string_view cache_mark = "isotonus measurement 4\n\n";
+static_assert(cache_mark.size() % 8 == 0);
+struct Sizes {
+    uint64_t text = 0, blocks = 0, means = 0, hops = 0;  ///< bytes of the text (filled up to 8), values of each list
+    bool operator==(const Sizes&) const = default;
+    uint64_t floats_at() const { return cache_mark.size() + sizeof(uint64_t) + sizeof(Sizes) + text; }
+    uint64_t hops_at() const { return floats_at() + (4 * (3 * blocks + means) + 7) / 8 * 8; }
+    uint64_t whole() const { return hops_at() + 16 * hops; }
+};
+
+/// Whether the file's content is what its hash says.  It is read, not mapped, so that it needs no memory.
+bool is_undamaged(PooledFile& file) {
+    const std::unique_ptr<XXH3_state_t, decltype(&XXH3_freeState)> hash(XXH3_createState(), &XXH3_freeState);
+    XXH3_64bits_reset(hash.get());
+    uint64_t wanted = 0;
+    int problem = 0;
+    const auto at_hash = static_cast<int64_t>(cache_mark.size());
+    if (file.read(at_hash, &wanted, sizeof wanted, &problem) != sizeof wanted) return false;
+    std::vector<char> piece(1 << 16);
+    for (int64_t at = at_hash + static_cast<int64_t>(sizeof wanted); at < file.bytes();) {
+        const int64_t got = file.read(at, piece.data(), static_cast<int64_t>(piece.size()), &problem);
+        if (got <= 0) return false;
+        XXH3_64bits_update(hash.get(), piece.data(), static_cast<size_t>(got));
+        at += got;
+    }
+    return XXH3_64bits_digest(hash.get()) == wanted;
+}
 
 bool load_cached(const fs::path& file, Measurer::Outcome& out) {
-    std::ifstream in(file, std::ios::binary);
-    std::string mark(sizeof cache_mark - 1, '\0');
-    if (!in.read(mark.data(), static_cast<std::streamsize>(mark.size())) || mark != cache_mark) return false;
-    uint64_t sizes[3] = {};  // bytes of the text, values of each list of the summary, hops
-    if (!in.read(reinterpret_cast<char*>(sizes), sizeof sizes)) return false;
-    const auto [text_bytes, values, hops] = sizes;
-    std::error_code problem;
-    const auto size = fs::file_size(file, problem);
-    if (problem || text_bytes > size || values > size || hops > size ||
-        size != mark.size() + sizeof sizes + text_bytes + 12 * values + 16 * hops)
-        return false;
-    std::string text(text_bytes, '\0');
-    in.read(text.data(), static_cast<std::streamsize>(text_bytes));
+    auto opened = PooledFile::open(file);
+    if (!opened) return false;
+    PooledFile& in = **opened;
+    std::string mark(cache_mark.size(), '\0');
+    Sizes sizes;
+    int problem = 0;
+    in.read(0, mark.data(), static_cast<int64_t>(mark.size()), &problem);
+    in.read(static_cast<int64_t>(mark.size() + sizeof(uint64_t)), &sizes, sizeof sizes, &problem);
+    const auto bytes = static_cast<uint64_t>(in.bytes());
+    const bool sane = mark == cache_mark && std::max({sizes.text, sizes.blocks, sizes.means, sizes.hops}) <= bytes;
+    if (!sane || sizes.whole() != bytes || !is_undamaged(in)) return false;
+    const auto mapped = map_file(file);
+    if (!mapped || mapped->bytes != bytes) return false;
     try {
-        out.measurement = measurement_from_json(json::parse(text));
+        const auto* text = reinterpret_cast<const char*>(mapped->data) + sizes.floats_at() - sizes.text;
+        out.measurement = measurement_from_json(json::parse(std::string_view(text, sizes.text)));
     } catch (const json::exception&) {
         return false;
     }
+    uint64_t at = sizes.floats_at();
     for (auto* list : {&out.summary.low, &out.summary.high, &out.summary.mean_square}) {
-        list->resize(values);
-        in.read(reinterpret_cast<char*>(list->data()), static_cast<std::streamsize>(4 * values));
+        *list = MappedList<float>(mapped, at, sizes.blocks);
+        at += 4 * sizes.blocks;
     }
+    out.summary.mean_square_of_8 = MappedList<float>(mapped, at, sizes.means);
+    at = sizes.hops_at();
     for (auto* list : {&out.hops.weighted, &out.hops.unweighted}) {
-        list->resize(hops);
-        in.read(reinterpret_cast<char*>(list->data()), static_cast<std::streamsize>(8 * hops));
+        list->resize(sizes.hops);
+        std::memcpy(list->data(), mapped->data + at, 8 * sizes.hops);
+        at += 8 * sizes.hops;
     }
     out.summary.channels = out.measurement.channels;
     out.summary.frames = out.measurement.frames;
-    return in.good();
+    // What is used stays longest.
+    std::error_code ignored;
+    fs::last_write_time(file, fs::file_time_type::clock::now(), ignored);
+    return true;
 }
 
 /// A cache that cannot be written is no failure: the work is done again next time.
-void store_cached(const fs::path& file, const Measurer::Outcome& outcome) {
-    std::error_code problem;
-    fs::create_directories(file.parent_path(), problem);
-    const fs::path temporary = file.string() + fmt::format(".{}.part", static_cast<const void*>(&outcome));
-    const std::string text = measurement_to_json(outcome.measurement).dump();
-    const uint64_t sizes[3] = {text.size(), outcome.summary.low.size(), outcome.hops.weighted.size()};
-    {
-        std::ofstream out(temporary, std::ios::binary);
-        out << cache_mark;
-        out.write(reinterpret_cast<const char*>(sizes), sizeof sizes);
-        out << text;
-        for (const auto* list : {&outcome.summary.low, &outcome.summary.high, &outcome.summary.mean_square})
-            out.write(reinterpret_cast<const char*>(list->data()), static_cast<std::streamsize>(4 * list->size()));
-        for (const auto* list : {&outcome.hops.weighted, &outcome.hops.unweighted})
-            out.write(reinterpret_cast<const char*>(list->data()), static_cast<std::streamsize>(8 * list->size()));
-        if (!out.flush()) problem = std::make_error_code(std::errc::io_error);
-    }
-    if (!problem) fs::rename(temporary, file, problem);
-    if (problem) fs::remove(temporary, problem);
+bool store_cached(const fs::path& file, const Measurer::Outcome& outcome) {
+    std::string text = measurement_to_json(outcome.measurement).dump(-1, ' ', false, json::error_handler_t::replace);
+    text.resize((text.size() + 7) / 8 * 8, ' ');
+    const Sizes sizes{text.size(), outcome.summary.low.size(), outcome.summary.mean_square_of_8.size(),
+                      outcome.hops.weighted.size()};
+    std::string content(reinterpret_cast<const char*>(&sizes), sizeof sizes);
+    content += text;
+    const auto put = [&content](const auto* data, size_t count) {
+        content.append(reinterpret_cast<const char*>(data), count * sizeof *data);
+    };
+    for (const auto* list :
+         {&outcome.summary.low, &outcome.summary.high, &outcome.summary.mean_square, &outcome.summary.mean_square_of_8})
+        put(list->data(), list->size());
+    content.resize(sizes.hops_at() - cache_mark.size() - sizeof(uint64_t), '\0');
+    for (const auto* list : {&outcome.hops.weighted, &outcome.hops.unweighted}) put(list->data(), list->size());
+    const uint64_t hash = XXH3_64bits(content.data(), content.size());
+    if (!make_folder(file.parent_path())) return false;
+    auto pending = PendingFile::create(file, none_protected());
+    const auto at_hash = static_cast<int64_t>(cache_mark.size());
+    return pending && pending->write(0, cache_mark) &&
+           pending->write(at_hash, {reinterpret_cast<const char*>(&hash), sizeof hash}) &&
+           pending->write(at_hash + static_cast<int64_t>(sizeof hash), content) && pending->commit();
 }
 
 /// Measures with `work`, unless the cache has it already.
 template <class Work>
 Result<Measurer::Outcome> measure_cached(const fs::path& file, const std::string& purpose, const Work& work) {
-    const fs::path cached = cache_folder() / "measured" / cache_key(file, "measurement 3 " + purpose);
+    const fs::path cached = cache_folder() / "measured" / cache_key(file, "measurement 4 " + purpose);
     Measurer::Outcome outcome;
     if (load_cached(cached, outcome)) return outcome;
     auto measured = work();
-    if (measured) store_cached(cached, *measured);
+    if (measured && store_cached(cached, *measured) && load_cached(cached, outcome)) return outcome;
     return measured;
 }
 
@@ -154,24 +193,7 @@ Result<Measurer::Outcome> measure_cached(const fs::path& file, const std::string
 
 namespace {
 
-/// Means of eight blocks each; the last of those that are left.
-std::vector<float> power_of_8(const LevelSummary& s) {
-    const auto channels = static_cast<size_t>(s.channels), blocks = static_cast<size_t>(s.blocks());
-    std::vector<float> power;
-    for (size_t first = 0; first < blocks; first += 8) {
-        const size_t end = std::min(first + 8, blocks);
-        for (size_t c = 0; c < channels; ++c) {
-            float sum = 0.0f;
-            for (size_t b = first; b < end; ++b) sum += s.mean_square[b * channels + c];
-            power.push_back(sum / static_cast<float>(end - first));
-        }
-    }
-    return power;
-}
-
-}  // namespace
-
-Result<MaterialPtr> load_material(const Source& source, int session_rate, Progress* progress) {
+Result<MaterialPtr> load(const Source& source, int session_rate, Progress* progress) {
     auto ready = prepare_source(source, session_rate, progress);
     if (!ready) return tl::unexpected(ready.error());
     const std::string name = source.file.stem().string();
@@ -212,19 +234,26 @@ Result<MaterialPtr> load_material(const Source& source, int session_rate, Progre
         heard =
             measure_cached(ready->media.playable, name, [&] { return measure_file(ready->media.playable, progress); });
     } else if (!plain) {
-        heard = measure_source(*ready, name, progress);
+        const std::string right = ready->right ? cache_key(source.right_file, "right") : std::string();
+        heard = measure_cached(source.file, fmt::format("{} {} {} {}", name, session_rate, right, source_key(source)),
+                               [&] { return measure_source(*ready, name, progress); });
     }
     if (!heard) return tl::unexpected(heard.error());
     material->ready = std::move(*ready);
     material->measurement = std::move(heard->measurement);
     material->summary = std::move(heard->summary);
     material->hops = std::move(heard->hops);
-    material->power_of_8 = power_of_8(material->summary);
     material->measurement.kind = material->recorded.kind;  // the hint is in the original's name
     material->measurement.clipped_runs = material->recorded.clipped_runs;
     material->measurement.first_clipped_runs = material->recorded.first_clipped_runs;
     material->measurement.non_finite_samples = material->recorded.non_finite_samples;
     return material;
+}
+
+}  // namespace
+
+Result<MaterialPtr> load_material(const Source& source, int session_rate, Progress* progress) {
+    return without_exceptions(source.file.string(), [&] { return load(source, session_rate, progress); });
 }
 
 }  // namespace isotonus

@@ -14,12 +14,11 @@ struct Material {
     Measurement measurement;  ///< of what is played; clipped runs and non-finite samples are those of the file itself
     LevelSummary summary;     ///< of what is played, from the song's start
     HopPower hops;            ///< its power every 100 ms
-    std::vector<float> power_of_8;  ///< mean squares of 8 blocks together, for pictures: [unit * channels + channel]
 };
 using MaterialPtr = std::shared_ptr<const Material>;
 
-/// Prepares and measures a source for a session of this rate.  What is known of files is kept in the cache, by path,
-/// size and time of change; what is known of clips is computed anew.
+/// Prepares and measures a source for a session of this rate.  What is found is kept in the cache, by path, size and
+/// time of change of its files and by all that the source does with them; long lists stay there and are mapped.
 Result<MaterialPtr> load_material(const Source& source, int session_rate, Progress* progress = nullptr);
 
 /// The same of a file as it is.

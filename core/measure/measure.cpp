@@ -52,7 +52,7 @@ Measurer::Measurer(int channels, int sample_rate, float full_scale)
       low_(sample_rate),
       needles_{VuNeedle(static_cast<double>(group) / sample_rate), VuNeedle(static_cast<double>(group) / sample_rate)},
       full_scale_(full_scale) {
-    m_.channels = summary_.channels = channels;
+    m_.channels = channels;
     m_.sample_rate = sample_rate;
 }
 
@@ -79,9 +79,9 @@ void Measurer::add_stretch(const float* in, int64_t frames) {
     kernels::measure_stretch(in, static_cast<size_t>(frames), m_.channels, &s);
     float peak_of_channel[2] = {};
     for (int c = 0; c < m_.channels; ++c) {
-        summary_.low.push_back(s.low[c]);
-        summary_.high.push_back(s.high[c]);
-        summary_.mean_square.push_back(static_cast<float>(s.square[c] / static_cast<double>(frames)));
+        lowest_.push_back(s.low[c]);
+        highest_.push_back(s.high[c]);
+        mean_square_.push_back(static_cast<float>(s.square[c] / static_cast<double>(frames)));
         sum_[c] += s.sum[c];
         square_[c] += s.square[c];
         peak_of_channel[c] = std::max(-s.low[c], s.high[c]);
@@ -133,11 +133,36 @@ void Measurer::end_run(int c) {
     run_[c] = 0;
 }
 
+namespace {
+
+/// Means of eight blocks each; the last of those that are left.
+std::vector<float> means_of_8(const std::vector<float>& mean_square, size_t channels) {
+    const size_t blocks = mean_square.size() / channels;
+    std::vector<float> means;
+    for (size_t first = 0; first < blocks; first += 8) {
+        const size_t end = std::min(first + 8, blocks);
+        for (size_t c = 0; c < channels; ++c) {
+            float sum = 0.0f;
+            for (size_t b = first; b < end; ++b) sum += mean_square[b * channels + c];
+            means.push_back(sum / static_cast<float>(end - first));
+        }
+    }
+    return means;
+}
+
+}  // namespace
+
 Measurer::Outcome Measurer::finish(std::string_view name) {
     const int64_t rest = static_cast<int64_t>(pending_.size()) / m_.channels;
     if (rest > 0) add_stretch(pending_.data(), rest);
     for (int c = 0; c < m_.channels; ++c) end_run(c);
-    summary_.frames = m_.frames;
+    LevelSummary summary;
+    summary.channels = m_.channels;
+    summary.frames = m_.frames;
+    summary.mean_square_of_8 = means_of_8(mean_square_, static_cast<size_t>(m_.channels));
+    summary.low = std::move(lowest_);
+    summary.high = std::move(highest_);
+    summary.mean_square = std::move(mean_square_);
 
     const double frames = static_cast<double>(std::max<int64_t>(1, m_.frames));
     const double power = (square_[0] + square_[1]) / (frames * m_.channels);
@@ -178,13 +203,13 @@ Measurer::Outcome Measurer::finish(std::string_view name) {
     }
     m_.vu_max_dbfs = level_from_gain(vu_);
     double without_spikes = 0.0;
-    m_.spikes = find_spikes(summary_, m_.sample_rate, &without_spikes);
+    m_.spikes = find_spikes(summary, m_.sample_rate, &without_spikes);
     m_.peak_without_spikes_dbfs = level_from_gain(without_spikes);
     if (m_.channels == 2 && square_[0] > 0.0 && square_[1] > 0.0)
         m_.correlation = std::clamp(product_ / std::sqrt(square_[0] * square_[1]), -1.0, 1.0);
     const double crest = m_.sample_peak_dbfs && m_.average_dbfs ? *m_.sample_peak_dbfs - *m_.average_dbfs : 0.0;
-    m_.kind = estimate_kind(summary_, m_.sample_rate, crest, name);
-    return {std::move(m_), std::move(summary_), hops};
+    m_.kind = estimate_kind(summary, m_.sample_rate, crest, name);
+    return {std::move(m_), std::move(summary), hops};
 }
 
 float full_scale_of(int bits, bool floating) {
@@ -197,12 +222,12 @@ namespace {
 /// Hears all of it, block by block.
 template <class Read>
 Result<Measurer> listen(int channels, int rate, float full_scale, int64_t frames, const Read& read,
-                        const std::string& name, Progress* progress) {
+                        Progress* progress) {
     Measurer measurer(channels, rate, full_scale);
     constexpr int64_t block = 4096;
     std::vector<float> buffer(static_cast<size_t>(block * channels));
     for (int64_t at = 0; at < frames; at += block) {
-        if (progress && progress->cancelled()) return fail(name, "cancelled");
+        if (progress && progress->cancelled()) return stopped();
         const int64_t part = std::min(block, frames - at);
         if (auto done = read(at, part, buffer.data()); !done) return tl::unexpected(done.error());
         measurer.add(buffer.data(), part);
@@ -223,8 +248,7 @@ Result<Measurer::Outcome> measure_file(const std::filesystem::path& file, Progre
                                                info.channels));
     auto measurer = listen(
         info.channels, info.sample_rate, full_scale_of(info.bits, info.floating), info.frames,
-        [&](int64_t first, int64_t frames, float* out) { return reader->read(first, frames, out); }, file.string(),
-        progress);
+        [&](int64_t first, int64_t frames, float* out) { return reader->read(first, frames, out); }, progress);
     if (!measurer) return tl::unexpected(measurer.error());
     auto outcome = measurer->finish(file.stem().string());
     outcome.measurement.non_finite_samples = reader->non_finite();
@@ -237,8 +261,7 @@ Result<Measurer::Outcome> measure_source(const ReadySource& source, std::string_
     const SoundInfo& info = source.media.source;
     auto measurer = listen(
         source.channels, source.rate, full_scale_of(info.bits, info.floating), source.frames,
-        [&](int64_t first, int64_t frames, float* out) { return reader->read(first, frames, out); },
-        source.source.file.string(), progress);
+        [&](int64_t first, int64_t frames, float* out) { return reader->read(first, frames, out); }, progress);
     if (!measurer) return tl::unexpected(measurer.error());
     auto outcome = measurer->finish(name);
     outcome.measurement.non_finite_samples = reader->non_finite();

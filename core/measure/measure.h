@@ -55,7 +55,7 @@ class Measurer {
     void end_run(int channel);
 
     Measurement m_;
-    LevelSummary summary_;
+    std::vector<float> lowest_, highest_, mean_square_;  ///< of the summary
     HopMeter hops_;
     TruePeak true_peak_;
     LowEnergy low_;

@@ -7,6 +7,8 @@
 #include <string_view>
 #include <vector>
 
+#include "core/files/mapped_list.h"
+
 #include "core/decibels.h"
 
 namespace isotonus {
@@ -69,8 +71,10 @@ struct LevelSummary {
     static constexpr int64_t block_frames = 256;
     int channels = 0;
     int64_t frames = 0;
-    std::vector<float> low, high;    ///< smallest and largest sample, [block * channels + channel]
-    std::vector<float> mean_square;  ///< mean of x^2, likewise
+    MappedList<float> low, high;    ///< smallest and largest sample, [block * channels + channel]
+    MappedList<float> mean_square;  ///< mean of x^2, likewise
+    MappedList<float>
+        mean_square_of_8;  ///< the mean of eight blocks' (of those that are left at the end), for pictures
     int64_t blocks() const { return channels > 0 ? static_cast<int64_t>(low.size()) / channels : 0; }
 };
 

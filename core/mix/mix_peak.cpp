@@ -238,7 +238,7 @@ Result<void> MixPeaks::render(const PlanPtr& plan, const std::vector<int64_t>& o
             if (bounds && ((*bounds)[static_cast<size_t>(stretch)] < static_cast<double>(best_so_far.load()) ||
                            (*bounds)[static_cast<size_t>(stretch)] == 0.0))
                 return;
-            if (progress && progress->cancelled()) return stop_with({"", "cancelled"});
+            if (progress && progress->cancelled()) return stop_with(stopped().value());
             const int64_t first = stretch * stretch_frames, frames = std::min(stretch_frames, plan->frames - first);
             const auto inputs = reader->read(first, frames);
             if (!inputs) return stop_with(inputs.error());
@@ -267,7 +267,11 @@ Result<void> MixPeaks::render(const PlanPtr& plan, const std::vector<int64_t>& o
     else
         std::jthread([&] {  // nobody waits for this: one thread, behind all others
             yield_to_others();
-            work(0);
+            const auto done = without_exceptions({}, [&]() -> Result<void> {
+                work(0);
+                return {};
+            });
+            if (!done) error = done.error();
         })
             .join();
     rendered_ = rendered;
@@ -280,6 +284,10 @@ Result<void> MixPeaks::render(const PlanPtr& plan, const std::vector<int64_t>& o
 }
 
 Result<MixPeak> MixPeaks::find(const PlanPtr& plan, Progress* progress) {
+    return without_exceptions({}, [&] { return search(plan, progress); });
+}
+
+Result<MixPeak> MixPeaks::search(const PlanPtr& plan, Progress* progress) {
     begin(plan);
     const std::vector<double> most = bounds(plan);
     MixPeak best;

@@ -51,6 +51,7 @@ class MixPeaks {
     struct Reach {  ///< what each channel of a track reaches in each stretch
         std::vector<float> left, right;
     };
+    Result<MixPeak> search(const PlanPtr& plan, Progress* progress);
     void begin(const PlanPtr& plan);
     std::vector<double> bounds(const PlanPtr& plan);
     Result<void> render(const PlanPtr& plan, const std::vector<int64_t>& order, const std::vector<double>* bounds,

@@ -10,7 +10,8 @@ namespace isotonus {
 /// Reads a plan's tracks.  One for each thread.
 class PlanReader {
   public:
-    static Result<PlanReader> open(PlanPtr plan, bool only_heard);
+    /// With `go_on` a file that cannot be opened or read is no failure: its track is silent, and fault() tells of it.
+    static Result<PlanReader> open(PlanPtr plan, bool only_heard, bool go_on = false);
 
     /// Goes on with another plan of the same sources; opens what is heard now and was not.
     Result<void> follow(PlanPtr plan);
@@ -18,12 +19,16 @@ class PlanReader {
     /// Samples of every track for these frames, as Renderer::process takes them; valid until the next call.
     Result<std::span<const float* const>> read(int64_t first, int64_t frames);
 
+    /// The last file that was left out.
+    const std::optional<Error>& fault() const { return fault_; }
+
   private:
     bool wanted(size_t i) const {
         return !only_heard_ || plan_->tracks[i].heard() || !plan_->tracks[i].listen.silent();
     }
     PlanPtr plan_;
-    bool only_heard_ = false;
+    bool only_heard_ = false, go_on_ = false;
+    std::optional<Error> fault_;
     std::vector<std::unique_ptr<SourceReader>> readers_;  ///< null for tracks that were never wanted
     std::vector<std::vector<float>> buffers_;
     std::vector<const float*> inputs_;
@@ -51,30 +56,6 @@ Result<void> render_together(const std::vector<PlanPtr>& plans, Stretch stretch,
 /// "cancelled".
 Result<void> render_stretch(const PlanPtr& plan, Stretch stretch, int block_frames, const MixSink& sink,
                             Progress* progress = nullptr, int workers = worker_count());
-
-struct Export {
-    fs::path file;
-    SampleFormat format = SampleFormat::s24;
-    int sample_rate = 0;  ///< 0: the plan's own; else converted after rendering
-    Stretch stretch;      ///< frames at the plan's rate; 0 frames: up to the end
-    int block_frames = 4096;
-    std::vector<Marker> markers;  ///< cue points, frames of the song at the plan's rate
-};
-
-struct ExportReport {
-    fs::path file;
-    Measurement measured;         ///< of the samples as written, before rounding to 16 or 24 bit
-    int64_t clamped_samples = 0;  ///< beyond full scale, in an integer format
-    double render_seconds = 0.0;  ///< wall clock
-    double realtime_factor = 0.0;
-};
-
-/// Renders into a file.  Nothing is left behind, and an existing file stays, when it fails or is cancelled.
-Result<ExportReport> export_mix(const PlanPtr& plan, const Export& what, Progress* progress = nullptr);
-
-/// One file for each heard track, "01 Kick.wav" and so on, with the main fader applied: together they sum to the mix.
-Result<std::vector<ExportReport>> export_stems(const PlanPtr& plan, const Session& session, const fs::path& folder,
-                                               const Export& like, Progress* progress = nullptr);
 
 /// The mix's figures and its power over time, without writing it.
 Result<Measurer::Outcome> measure_mix(const PlanPtr& plan, Progress* progress = nullptr);

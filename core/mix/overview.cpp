@@ -54,7 +54,7 @@ MixOverview::MixOverview(PlanPtr plan) : plan_(std::move(plan)) {
     for (const PlanTrack& t : plan_->tracks) {
         if (!t.heard() || !t.material) continue;
         const auto gain = power_gains(t, plan_->main_gain);
-        const std::vector<float>& power = t.material->power_of_8;
+        const MappedList<float>& power = t.material->summary.mean_square_of_8;
         const auto channels = static_cast<size_t>(t.channels);
         RideWalk ride(t);
         for (size_t u = 0; u * channels < power.size(); ++u) {

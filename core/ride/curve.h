@@ -5,6 +5,8 @@
 #include <cstdint>
 #include <vector>
 
+#include "core/unknown_keys.h"
+
 namespace isotonus {
 
 /// How a ride goes from a point to the next one.
@@ -22,6 +24,7 @@ struct RidePoint {
     Segment segment = Segment::line;
     double bend = 0.5;    ///< -1 … 1; for Segment::bend
     bool locked = false;  ///< a draft leaves it, and what lies between two of them, alone
+    UnknownKeys unknown = nullptr;
 
     bool operator==(const RidePoint&) const = default;
 };

@@ -5,6 +5,8 @@
 #include <optional>
 #include <string>
 
+#include "core/unknown_keys.h"
+
 namespace isotonus {
 
 /// What the checks before hand-off ask for.
@@ -18,6 +20,7 @@ struct HandOffLimits {
     double most_dc = 0.001;          ///< share of full scale: -60 dBFS
     double most_mono_loss_db = 6.0;  ///< of the mix, summed to mono
     double tail_dbfs = -60.0;        ///< louder than this in the last 10 ms: the end is cut off
+    UnknownKeys unknown = nullptr;
     bool operator==(const HandOffLimits&) const = default;
 };
 
@@ -34,6 +37,7 @@ struct HandOff {
     HandOffProfile profile = HandOffProfile::mastering;
     HandOffLimits own;
     std::string notes;  ///< to the mastering engineer
+    UnknownKeys unknown = nullptr;
     bool operator==(const HandOff&) const = default;
 };
 
@@ -45,6 +49,7 @@ struct Recording {
     std::string made;  ///< date and time, ISO 8601; empty for references
     std::string note;
     std::optional<double> integrated_lufs, sample_peak_dbfs, true_peak_dbtp;  ///< of the file
+    UnknownKeys unknown = nullptr;
     bool operator==(const Recording&) const = default;
 };
 

@@ -3,11 +3,13 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <cmath>
 #include <memory>
 #include <nlohmann/json.hpp>
-#include <span>
+#include <optional>
 #include <string>
+#include <string_view>
 
 #include "core/decibels.h"
 #include "core/result.h"
@@ -44,8 +46,16 @@ class Taker {
             take(key);
             to = silence_db;
         } else {
-            number(key, to, -200.0, fader_max_db);
+            number(key, to, lowest_level_db, fader_max_db);
         }
+    }
+    /// Null is the same as absent.
+    void optional_number(const char* key, std::optional<double>& to, double low, double high) {
+        if (left_.contains(key) && left_[key].is_null()) take(key);
+        if (!left_.contains(key)) return;
+        double value = 0.0;
+        number(key, value, low, high);
+        to = value;
     }
     template <class Int>
     void integer(const char* key, Int& to, int64_t low, int64_t high) {
@@ -66,27 +76,45 @@ class Taker {
         else
             complain(key, "must be true or false");
     }
-    void text(const char* key, std::string& to, bool required = false) {
-        if (required && !left_.contains(key)) complain(key, "is missing");
+    void text(const char* key, std::string& to, size_t most_bytes) {
         const nlohmann::json* v = take(key);
         if (!v) return;
-        if (v->is_string())
-            to = v->get<std::string>();
-        else
+        if (!v->is_string())
             complain(key, "must be a string");
+        else if (v->get_ref<const std::string&>().size() > most_bytes)
+            complain(key, fmt::format("is longer than {} bytes", most_bytes));
+        else
+            to = v->get<std::string>();
     }
-    /// The place of a word in a list; -1 when the key is absent.
-    int word(const char* key, std::span<const char* const> words) {
+    void required(const char* key) {
+        if (!left_.contains(key)) complain(key, "is missing");
+    }
+    /// An enumeration by the names of its values, in their order.
+    template <class Word, class Names>
+    void word(const char* key, Word& to, const Names& names) {
         std::string value;
-        if (!left_.contains(key)) return -1;
-        text(key, value);
-        int n = 0;
-        for (const char* w : words) {
-            if (value == w) return n;
-            ++n;
-        }
-        complain(key, fmt::format("cannot be '{}'", value));
-        return -1;
+        if (!left_.contains(key)) return;
+        text(key, value, 100);
+        const auto at = std::find(std::begin(names), std::end(names), std::string_view(value));
+        if (at == std::end(names)) return complain(key, fmt::format("cannot be '{}'", value));
+        to = static_cast<Word>(at - std::begin(names));
+    }
+    template <class Word, class Names>
+    void optional_word(const char* key, std::optional<Word>& to, const Names& names) {
+        if (!left_.contains(key)) return;
+        Word value{};
+        word(key, value, names);
+        to = value;
+    }
+    /// Each item of a list, with its place: "tracks[3]".
+    template <class Visit>
+    void each(const char* key, size_t most, const Visit& visit) {
+        const nlohmann::json* v = take(key);
+        if (!v) return;
+        const nlohmann::json list = *v;
+        if (!list.is_array()) return complain(key, "must be a list");
+        if (list.size() > most) return complain(key, fmt::format("has more than {} items", most));
+        for (size_t i = 0; i < list.size() && fault_->empty(); ++i) visit(list[i], fmt::format("{}[{}]", at(key), i));
     }
     const nlohmann::json* take(const char* key) {
         if (!left_.is_object() || !left_.contains(key)) return nullptr;
@@ -103,6 +131,7 @@ class Taker {
     void complain(const std::string& what) {
         if (fault_->empty()) *fault_ = fmt::format("'{}' {}", place_.empty() ? "session" : place_, what);
     }
+    /// Keys that nobody took; null when there are none.
     std::shared_ptr<const nlohmann::json> left() const {
         return left_.empty() ? nullptr : std::make_shared<const nlohmann::json>(left_);
     }

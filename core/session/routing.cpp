@@ -22,13 +22,13 @@ bool is_among(const std::vector<TrackId>& ids, TrackId id) {
 
 Session with_bus(const Session& session, TrackId id, const std::function<void(Bus&)>& change) {
     Session next = session;
-    change_in(next.buses, id, change);
+    if (session.find_bus(id)) change_in(next.buses.change(), id, change);
     return next;
 }
 
 Session with_group(const Session& session, TrackId id, const std::function<void(ControlGroup&)>& change) {
     Session next = session;
-    change_in(next.groups, id, change);
+    if (session.find_group(id)) change_in(next.groups.change(), id, change);
     return next;
 }
 
@@ -83,10 +83,10 @@ Session without_bus_or_group(const Session& session, TrackId id) {
     Session next = session;
     const Bus* gone = session.find_bus(id);
     const TrackId output = gone ? gone->output : main_output;
-    std::erase_if(next.buses, [id](const Bus& b) { return b.id == id; });
-    std::erase_if(next.groups, [id](const ControlGroup& g) { return g.id == id; });
-    for (ControlGroup& g : next.groups) std::erase(g.members, id);
-    for (Bus& b : next.buses)
+    std::erase_if(next.buses.change(), [id](const Bus& b) { return b.id == id; });
+    std::erase_if(next.groups.change(), [id](const ControlGroup& g) { return g.id == id; });
+    for (ControlGroup& g : next.groups.change()) std::erase(g.members, id);
+    for (Bus& b : next.buses.change())
         if (b.output == id) b.output = output;
     for (const auto& t : session.tracks)
         if (gone && t->output == id) next = with_track(next, t->id, [output](Track& track) { track.output = output; });
@@ -108,7 +108,7 @@ std::vector<TrackId> tracks_under(const Session& session, TrackId id) {
 
 Session with_only(const Session& session, const std::vector<TrackId>& tracks) {
     Session next = session;
-    for (Bus& b : next.buses) b.solo = false;
+    for (Bus& b : next.buses.change()) b.solo = false;
     for (auto& track : next.tracks) {
         Track t = *track;
         t.solo = is_among(tracks, t.id);

@@ -4,10 +4,9 @@
 
 #include <algorithm>
 #include <cmath>
-#include <fstream>
-#include <sstream>
 
 #include "core/audio/sound_file.h"
+#include "core/session/fields.h"
 
 namespace isotonus {
 
@@ -208,10 +207,9 @@ Result<SectionsAndTempo> read_sections(const fs::path& file) {
     std::string extension = file.extension().string();
     for (char& c : extension) c = static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
     if (extension == ".mid" || extension == ".midi") {
-        std::ifstream in(file, std::ios::binary);
-        std::stringstream bytes;
-        if (!in || !(bytes << in.rdbuf())) return fail(file.string(), "the MIDI file cannot be read");
-        return sections_from_midi(bytes.str(), file.string());
+        const auto bytes = read_whole(file, limits::most_midi_bytes);
+        if (!bytes) return tl::unexpected(bytes.error());
+        return sections_from_midi(*bytes, file.string());
     }
     const auto reader = SoundReader::open(file);
     if (!reader) return tl::unexpected(reader.error());

@@ -83,10 +83,12 @@ Session with_rides(const Session& session, TrackId row, const std::function<void
     if (session.find(row)) return with_track(session, row, [&](Track& t) { change(t.rides); });
     Session next = session;
     if (row == main_output) change(next.main_rides);
-    for (Bus& b : next.buses)
-        if (b.id == row) change(b.rides);
-    for (ControlGroup& g : next.groups)
-        if (g.id == row) change(g.rides);
+    if (session.find_bus(row))
+        for (Bus& b : next.buses.change())
+            if (b.id == row) change(b.rides);
+    if (session.find_group(row))
+        for (ControlGroup& g : next.groups.change())
+            if (g.id == row) change(g.rides);
     return next;
 }
 
@@ -128,8 +130,8 @@ Session with_files(const Session& session, const std::vector<fs::path>& files) {
     for (const fs::path& file : files) {
         Track track;
         track.id = next.next_id++;
-        track.name = file.stem().string();
-        track.source.file = fs::absolute(file).lexically_normal();
+        track.name = shown_text(file.stem().string());
+        track.source.file = absolute_path(file);
         track.ink = ink_of(guess_family(track.name));
         next.tracks.push_back(std::make_shared<const Track>(std::move(track)));
     }
@@ -251,12 +253,12 @@ Session with_mix_at_rest(const Session& session) {
     Session next = session;
     next.main_fader_db = 0.0;
     next.main_rides = {};
-    for (Bus& bus : next.buses) {
+    for (Bus& bus : next.buses.change()) {
         bus.trim_db = bus.fader_db = bus.pan = 0.0;
         bus.width = 1.0;
         bus.rides = {};
     }
-    for (ControlGroup& group : next.groups) group.fader_db = 0.0, group.rides = {};
+    for (ControlGroup& group : next.groups.change()) group.fader_db = 0.0, group.rides = {};
     for (auto& track : next.tracks) {
         Track rest = *track;
         rest.fader_db = rest.pan = rest.low_centre_hz = 0.0;
@@ -270,7 +272,7 @@ Session with_mix_at_rest(const Session& session) {
 
 Session with_track_alone(const Session& session, TrackId id) {
     Session next = with_mix_at_rest(session);
-    next.buses.clear();
+    next.buses = {};
     for (auto& track : next.tracks) {
         Track one = *track;
         one.solo = one.id == id;
@@ -283,7 +285,9 @@ Session with_track_alone(const Session& session, TrackId id) {
 Session without_tracks(const Session& session, const std::vector<TrackId>& ids) {
     Session next = session;
     std::erase_if(next.tracks, [&](const auto& t) { return is_among(ids, t->id); });
-    for (ControlGroup& g : next.groups) std::erase_if(g.members, [&](TrackId member) { return is_among(ids, member); });
+    if (!next.groups.empty())
+        for (ControlGroup& g : next.groups.change())
+            std::erase_if(g.members, [&](TrackId member) { return is_among(ids, member); });
     return next;
 }
 
@@ -302,9 +306,10 @@ Session with_tracks_moved(const Session& session, const std::vector<TrackId>& id
 
 Session with_section(const Session& session, Section section) {
     Session next = session;
-    const auto after = std::upper_bound(next.sections.begin(), next.sections.end(), section.start_s,
+    std::vector<Section>& sections = next.sections.change();
+    const auto after = std::upper_bound(sections.begin(), sections.end(), section.start_s,
                                         [](double t, const Section& s) { return t < s.start_s; });
-    next.sections.insert(after, std::move(section));
+    sections.insert(after, std::move(section));
     return next;
 }
 

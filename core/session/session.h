@@ -7,7 +7,6 @@
 #include <filesystem>
 #include <functional>
 #include <memory>
-#include <nlohmann/json_fwd.hpp>
 #include <optional>
 #include <string>
 #include <vector>
@@ -18,15 +17,11 @@
 #include "core/ride/parameter.h"
 #include "core/session/family.h"
 #include "core/session/hand_off_settings.h"
+#include "core/session/shared_list.h"
 #include "core/session/target_sheet.h"
 #include "core/session/tempo.h"
 
 namespace isotonus {
-
-namespace fs = std::filesystem;
-
-/// Keys of a session file that this version does not know; written back as they were.
-using UnknownKeys = std::shared_ptr<const nlohmann::json>;
 
 /// What a mono track's pan position does to its level in the centre; see mix/pan.h for the formulas.
 enum class PanLaw { constant_power, compromise, linear, balance };
@@ -107,6 +102,7 @@ struct Section {
     std::string name;
     double start_s = 0.0;  ///< it lasts until the next one starts
     int ink = 0;           ///< 0 … 11
+    UnknownKeys unknown = nullptr;
     bool operator==(const Section&) const = default;
 };
 
@@ -115,16 +111,16 @@ struct Session {
     PanLaw pan_law = PanLaw::constant_power;
     TargetSheet targets;
     std::vector<std::shared_ptr<const Track>> tracks;
-    std::vector<Bus> buses;
-    std::vector<ControlGroup> groups;
+    SharedList<Bus> buses;
+    SharedList<ControlGroup> groups;
     std::array<std::vector<TrackId>, 4> selections;  ///< sets of rows to select again
-    std::vector<Section> sections;                   ///< in order of time
-    std::vector<TempoMark> tempo;                    ///< in order of time; empty: the song has no bars
+    SharedList<Section> sections;                    ///< in order of time
+    SharedList<TempoMark> tempo;                     ///< in order of time; empty: the song has no bars
     double main_fader_db = 0.0;
     Rides main_rides;
-    bool rides_bypassed = false;        ///< all of them, as if there were none
-    HandOff hand_off;                   ///< limits, notes
-    std::vector<Recording> recordings;  ///< prints and references, to compare with
+    bool rides_bypassed = false;       ///< all of them, as if there were none
+    HandOff hand_off;                  ///< limits, notes
+    SharedList<Recording> recordings;  ///< prints and references, to compare with
     TrackId next_id = 1;
     UnknownKeys unknown, unknown_main;
 

@@ -4,6 +4,8 @@
 #include <functional>
 #include <string>
 
+#include "core/files/file_lock.h"
+#include "core/files/pending_file.h"
 #include "core/session/session.h"
 
 namespace isotonus {
@@ -17,23 +19,17 @@ std::string session_to_json(const Session& session, const fs::path& folder);
 /// a value out of its range, a newer version.
 Result<Session> session_from_json(const std::string& text, const fs::path& session_file);
 
+/// A regular file of 256 MiB at most.
 Result<Session> read_session(const fs::path& file);
 
-/// The steps of writing a file, so that tests can make any of them fail.  Each returns 0 or an errno value.
-struct FileSteps {
-    std::function<int(const fs::path&, int* descriptor)> create;
-    std::function<int(int descriptor, const char* data, size_t bytes)> write;
-    std::function<int(int descriptor)> sync;
-    std::function<int(int descriptor)> close;
-    std::function<int(const fs::path& from, const fs::path& to)> rename;
-    std::function<int(const fs::path& folder)> sync_folder;
-};
-const FileSteps& system_file_steps();
+/// What no export and no other file may be written over: what the session plays, refers to, or is.
+ProtectedFiles protected_by(const Session& session, const fs::path& session_file);
 
-/// Temporary file in the same folder, write, fsync, close, rename: at any failure the old file is still there, whole.
-Result<void> write_whole(const fs::path& file, const std::string& content,
-                         const FileSteps& steps = system_file_steps());
+/// Fails, and leaves the old file, when the session is not valid (see validate.h), when the file is one of those that
+/// the session itself needs, or at any fault of the disk.
+Result<void> write_session(const Session& session, const fs::path& file);
 
-Result<void> write_session(const Session& session, const fs::path& file, const FileSteps& steps = system_file_steps());
+/// Reads a session, changes it and writes it, while no other process can do the same.  Not written when `change` fails.
+Result<void> change_session(const fs::path& file, const std::function<Result<void>(Session&)>& change);
 
 }  // namespace isotonus

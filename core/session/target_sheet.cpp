@@ -1,8 +1,7 @@
 #include "core/session/target_sheet.h"
 
-#include <fstream>
-#include <sstream>
-
+#include "core/files/paths.h"
+#include "core/session/fields.h"
 #include "core/session/json_taker.h"
 
 namespace isotonus {
@@ -12,7 +11,6 @@ using nlohmann::json;
 namespace {
 
 constexpr const char* sheet_format = "isotonus-target-sheet";
-constexpr const char* kind_names[] = {"percussive", "sustained"};
 
 }  // namespace
 
@@ -42,68 +40,65 @@ const Target& target_for(const TargetSheet& sheet, const std::string& name, Fami
     return kind == Kind::percussive ? sheet.percussive : sheet.sustained;
 }
 
+namespace {
+json kept(const UnknownKeys& unknown) { return unknown ? *unknown : json::object(); }
+}  // namespace
+
 json target_to_json(const Target& t) {
-    return {{"measure", measure_name(t.measure)},
-            {"low_dbfs", t.low_dbfs},
-            {"aim_dbfs", t.aim_dbfs},
-            {"high_dbfs", t.high_dbfs}};
+    json j = kept(t.unknown);
+    j["measure"] = measure_name(t.measure);
+    j["low_dbfs"] = t.low_dbfs;
+    j["aim_dbfs"] = t.aim_dbfs;
+    j["high_dbfs"] = t.high_dbfs;
+    return j;
 }
 
-Target target_from(const json& j, const std::string& place, Target target, std::string* fault) {
-    Taker t(j, place, fault);
-    if (const int n = t.word("measure", measure_names); n >= 0) target.measure = static_cast<Measure>(n);
-    t.number("low_dbfs", target.low_dbfs, -120.0, 0.0);
-    t.number("aim_dbfs", target.aim_dbfs, -120.0, 0.0);
-    t.number("high_dbfs", target.high_dbfs, -120.0, 0.0);
-    if (target.low_dbfs > target.high_dbfs) t.complain("low_dbfs", "must not lie above high_dbfs");
+Target target_from(const json& given, const std::string& place, Target target, std::string* fault) {
+    Taker t(given, place, fault);
+    target_fields(t, target);
+    target.unknown = t.left();
     return target;
 }
 
 json sheet_to_json(const TargetSheet& s) {
-    json rules = json::array();
+    json j = kept(s.unknown);
+    j["name"] = s.name;
+    j["rules"] = json::array();
     for (const TargetRule& r : s.rules) {
-        json rule{{"target", target_to_json(r.target)}};
+        json rule = kept(r.unknown);
+        rule["target"] = target_to_json(r.target);
         if (!r.word.empty()) rule["word"] = r.word;
         if (r.family) rule["family"] = family_name(*r.family);
         if (r.kind) rule["kind"] = kind_name(*r.kind);
-        rules.push_back(rule);
+        j["rules"].push_back(rule);
     }
-    return {{"name", s.name},
-            {"rules", rules},
-            {"percussive", target_to_json(s.percussive)},
-            {"sustained", target_to_json(s.sustained)},
-            {"peak_ceiling_dbfs", s.peak_ceiling_dbfs},
-            {"count_spikes", s.count_spikes},
-            {"mains_low_dbfs", s.mains_low_dbfs},
-            {"mains_high_dbfs", s.mains_high_dbfs}};
+    j["percussive"] = target_to_json(s.percussive);
+    j["sustained"] = target_to_json(s.sustained);
+    j["peak_ceiling_dbfs"] = s.peak_ceiling_dbfs;
+    j["count_spikes"] = s.count_spikes;
+    j["mains_low_dbfs"] = s.mains_low_dbfs;
+    j["mains_high_dbfs"] = s.mains_high_dbfs;
+    return j;
 }
 
 TargetSheet sheet_from(const json& j, const std::string& place, std::string* fault) {
     TargetSheet s;
     Taker t(j, place, fault);
-    t.text("name", s.name);
-    if (const json* p = t.take("percussive")) s.percussive = target_from(*p, t.at("percussive"), s.percussive, fault);
-    if (const json* p = t.take("sustained")) s.sustained = target_from(*p, t.at("sustained"), s.sustained, fault);
-    if (const json* v = t.take("rules")) {
-        const json rules = *v;
-        if (!rules.is_array()) t.complain("rules", "must be a list");
-        for (size_t i = 0; rules.is_array() && i < rules.size(); ++i) {
-            Taker r(rules[i], t.at("rules") + "[" + std::to_string(i) + "]", fault);
-            TargetRule rule;
-            r.text("word", rule.word);
-            if (const int n = r.word("family", family_names); n >= 0) rule.family = static_cast<Family>(n);
-            if (const int n = r.word("kind", kind_names); n >= 0) rule.kind = static_cast<Kind>(n);
-            if (const json* target = r.take("target"))
-                rule.target = target_from(*target, r.at("target"), rule.target, fault);
-            else
-                r.complain("target", "is missing");
-            s.rules.push_back(rule);
-        }
-    }
-    t.number("peak_ceiling_dbfs", s.peak_ceiling_dbfs, -60.0, 0.0);
-    t.truth("count_spikes", s.count_spikes);
-    t.number("mains_low_dbfs", s.mains_low_dbfs, -60.0, 0.0);
-    t.number("mains_high_dbfs", s.mains_high_dbfs, -60.0, 0.0);
+    sheet_fields(t, s);
+    if (const json* p = t.take("percussive"))
+        s.percussive = target_from(json(*p), t.at("percussive"), s.percussive, fault);
+    if (const json* p = t.take("sustained")) s.sustained = target_from(json(*p), t.at("sustained"), s.sustained, fault);
+    t.each("rules", limits::most_rules, [&](const json& item, const std::string& rule_place) {
+        Taker r(item, rule_place, fault);
+        TargetRule rule;
+        r.required("target");
+        rule_fields(r, rule);
+        if (const json* target = r.take("target"))
+            rule.target = target_from(json(*target), r.at("target"), rule.target, fault);
+        rule.unknown = r.left();
+        s.rules.push_back(rule);
+    });
+    s.unknown = t.left();
     return s;
 }
 
@@ -115,15 +110,16 @@ std::string sheet_file_text(const TargetSheet& sheet) {
 }
 
 Result<TargetSheet> read_sheet(const std::filesystem::path& file) {
-    std::ifstream in(file);
-    std::stringstream text;
-    if (!in || !(text << in.rdbuf())) return fail(file.string(), "the target sheet cannot be read");
-    const auto j = parse_json(text.str(), file.string(), "target sheet");
+    const auto text = read_whole(file, limits::most_sheet_bytes);
+    if (!text) return tl::unexpected(text.error());
+    auto j = parse_json(*text, file.string(), "target sheet");
     if (!j) return tl::unexpected(j.error());
     if (!j->is_object() || j->value("format", json()) != sheet_format)
         return fail(file.string(), "not a target sheet: \"format\" is not \"isotonus-target-sheet\"");
     if (!j->contains("version") || (*j)["version"] != 1)
         return fail(file.string(), "this target sheet was written by a newer Isotonus");
+    j->erase("format");
+    j->erase("version");
     std::string fault;
     TargetSheet sheet = sheet_from(*j, "", &fault);
     if (!fault.empty()) return fail(file.string(), "the target sheet cannot be read: " + fault);

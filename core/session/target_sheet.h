@@ -10,6 +10,7 @@
 #include "core/measure/measurement.h"
 #include "core/result.h"
 #include "core/session/family.h"
+#include "core/unknown_keys.h"
 
 namespace isotonus {
 
@@ -31,6 +32,7 @@ inline const char* measure_unit(Measure m) {
 struct Target {
     Measure measure = Measure::peak;
     double low_dbfs = -7.0, aim_dbfs = -6.0, high_dbfs = -5.0;
+    UnknownKeys unknown = nullptr;
     bool operator==(const Target&) const = default;
 };
 
@@ -40,6 +42,7 @@ struct TargetRule {
     std::optional<Family> family;
     std::optional<Kind> kind;
     Target target;
+    UnknownKeys unknown = nullptr;
     bool operator==(const TargetRule&) const = default;
 };
 
@@ -51,6 +54,7 @@ struct TargetSheet {
     double peak_ceiling_dbfs = -6.0;                        ///< no staged peak above it
     bool count_spikes = true;                               ///< off: a track's peak is what remains without its spikes
     double mains_low_dbfs = -10.0, mains_high_dbfs = -6.0;  ///< whole-song sample peak of the mix
+    UnknownKeys unknown = nullptr;
     bool operator==(const TargetSheet&) const = default;
 };
 

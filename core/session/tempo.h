@@ -3,6 +3,8 @@
 
 #include <vector>
 
+#include "core/unknown_keys.h"
+
 namespace isotonus {
 
 /// From this time on the song has this tempo and this time signature; a bar starts here.
@@ -10,6 +12,7 @@ struct TempoMark {
     double time_s = 0.0;
     double quarters_a_minute = 120.0;
     int beats = 4, beat_unit = 4;  ///< 6/8: 6 and 8
+    UnknownKeys unknown = nullptr;
     double beat_s() const { return 60.0 / quarters_a_minute * 4.0 / beat_unit; }
     double bar_s() const { return beat_s() * beats; }
     bool operator==(const TempoMark&) const = default;

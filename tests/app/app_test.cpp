@@ -61,9 +61,7 @@ TEST_F(Window, the_whole_job_by_mouse_and_keys) {
     EXPECT_TRUE(find<QLabel>("exportResult")->text().contains("read back: every sample is right"));
     // The file is the core's own rendering, reduced to 24 bit with the same dither.
     const PlanPtr plan = work().player.plan();
-    Export same;
-    same.file = folder / "core.wav";
-    ASSERT_TRUE(export_mix(plan, same));
+    ASSERT_TRUE(export_mix(plan, mix_into(folder / "core.wav")));
     EXPECT_EQ(read(out), read(folder / "core.wav"));
     EXPECT_EQ(read_by_ffmpeg(out), read(out));
     const MixPeak peak = whole_song_peak(plan).value();
@@ -246,10 +244,11 @@ TEST_F(Window, unsaved_work_survives_a_crash) {
     station(2);
     type(lane(0), "-4");
     work().document.keep_aside();
-    // What a crash leaves: the file of a process that is gone.
-    const fs::path aside = Document::recovery_folder() / (std::to_string(getpid()) + ".isotonus");
+    const fs::path aside = work().document.aside();
     ASSERT_TRUE(fs::exists(aside));
-    const fs::path left = Document::recovery_folder() / "999999.isotonus";
+    EXPECT_TRUE(Recovery::left_behind().empty()) << "what is at work is not left over";
+    // What a crash leaves: a copy that nobody holds.
+    const fs::path left = Recovery::folder() / "999999.isotonus";
     fs::copy_file(aside, left);
     answers.answer = Prompter::Answer::no;
     work().document.start_new();

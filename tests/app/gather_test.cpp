@@ -207,11 +207,11 @@ TEST_F(Window, sections_and_tempo_come_in_and_go_out) {
     other.tempo = {{0.0, 120.0, 4, 4}};
     other.sections = {{"verse", 1.0, 0}, {"chorus", 3.0, 0}};
     answers.file = folder / "song.mid";
-    ASSERT_TRUE(write_whole(*answers.file, sections_to_midi(other)));
+    ASSERT_TRUE(write_whole(*answers.file, sections_to_midi(other), none_protected()));
     window->findChild<QAction*>("sectionsIn")->trigger();
     ASSERT_EQ(session().sections.size(), 2u);
     EXPECT_EQ(session().sections[1].name, "chorus");
-    EXPECT_NEAR(session().tempo.at(0).quarters_a_minute, 120.0, 1e-6);
+    EXPECT_NEAR(session().tempo[0].quarters_a_minute, 120.0, 1e-6);
     // With a tempo, a section made near a beat stands on it; without snapping where the playhead is.
     work().player.locate(2.13);
     answers.text = "break";
@@ -227,11 +227,11 @@ TEST_F(Window, sections_and_tempo_come_in_and_go_out) {
     EXPECT_EQ(read_sections(folder / "out.mid").value().sections.size(), 4u);
     answers.text = "97.5 6/8";
     window->findChild<QAction*>("tempo")->trigger();
-    EXPECT_EQ(session().tempo.at(0).beats, 6);
+    EXPECT_EQ(session().tempo[0].beats, 6);
     answers.text = "fast";
     window->findChild<QAction*>("tempo")->trigger();
     EXPECT_EQ(answers.complaints.size(), 1);
-    EXPECT_NEAR(session().tempo.at(0).quarters_a_minute, 97.5, 1e-9);
+    EXPECT_NEAR(session().tempo[0].quarters_a_minute, 97.5, 1e-9);
     answers.file = folder / "audio/1 Kick.wav";
     window->findChild<QAction*>("sectionsIn")->trigger();  // no cue points in it
     EXPECT_TRUE(answers.complaints.back().contains("no cue points"));

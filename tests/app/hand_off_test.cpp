@@ -262,7 +262,7 @@ TEST_F(HandOffWindow, a_print_is_compared_by_one_key_and_matched) {
     EXPECT_EQ(session().recordings.size(), 1u);
     EXPECT_TRUE(fs::exists(folder / "reference.wav"));
     s = session();
-    s.recordings[0].file = "/nowhere/print.wav";
+    s.recordings.change()[0].file = "/nowhere/print.wav";
     work().document.edit("Lose", s);
     wait_for([&] { return table->item(1, 7)->text().contains("does not exist"); });
 }

@@ -18,7 +18,7 @@
 #include "app/handoff/hand_off.h"
 #include "app/ride/ride.h"
 #include "app/window/main_window.h"
-#include "tests/support/sounds.h"
+#include "tests/support/exports.h"
 
 namespace isotonus::test {
 

@@ -1,7 +1,7 @@
 // Pan laws, rides and the renderer, by closed forms and to the bit.
 #include "core/mix/mix_peak.h"
 #include "core/mix/mixdown.h"
-#include "tests/support/sounds.h"
+#include "tests/support/exports.h"
 
 #include <random>
 
@@ -223,9 +223,7 @@ TEST(Renderer, any_block_size_and_the_export_give_the_same_bits_through_rides_an
     for (const int64_t block : {1, 17, 64, 256, 1000}) EXPECT_EQ(render(swaps, 30000, block), expected) << block;
     const auto whole = render(first, 333);
     for (const int block : {1, 17, 4096}) {
-        Export what;
-        what.file = folder / "out.wav";
-        what.format = SampleFormat::f32;
+        Delivery what = mix_into(folder / "out.wav", SampleFormat::f32);
         what.block_frames = block;
         ASSERT_TRUE(export_mix(first, what));
         EXPECT_EQ(read(folder / "out.wav"), whole) << block;
@@ -308,14 +306,14 @@ TEST(Mixdown, stems_sum_to_the_mix) {
         t.pan = 0.4, t.rides[Parameter::level] = std::make_shared<const Curve>(curve({{0.1, -6.0}, {0.3, 2.0}}));
     });
     mix.change(2, [](Track& t) { t.mute = true; });
-    Export what;
-    what.file = folder / "mix.wav";
-    what.format = SampleFormat::f32;
-    ASSERT_TRUE(export_mix(mix.plan(), what));
-    const auto stems = export_stems(mix.plan(), mix.session, folder / "stems", what).value();
-    ASSERT_EQ(stems.size(), 2u);  // the muted one is none
-    EXPECT_EQ(stems[1].file.filename(), "02 b.wav");
-    const auto whole = read(folder / "mix.wav"), a = read(stems[0].file), b = read(stems[1].file);
+    Delivery what = mix_into(folder / "mix.wav", SampleFormat::f32);
+    what.folder = folder / "stems";
+    what.stems = StemSplit::tracks;
+    what.pattern = "{number} {part}";
+    const auto files = deliver(mix.plan(), mix.session, what).value().files;
+    ASSERT_EQ(files.size(), 3u);  // the muted one is none
+    EXPECT_EQ(files[2].file, folder / "stems/02 b.wav");
+    const auto whole = read(folder / "mix.wav"), a = read(files[1].file), b = read(files[2].file);
     double error = 0.0;
     for (size_t i = 0; i < whole.size(); ++i)
         error = std::max(
@@ -326,16 +324,15 @@ TEST(Mixdown, stems_sum_to_the_mix) {
 TEST(Mixdown, a_range_and_another_rate) {
     Folder folder;
     Mix mix({write(folder / "a.wav", make(96000, 2, sine(1000, 48000, 0.5)), 2)});
-    Export what;
-    what.file = folder / "out.wav";
-    what.stretch = {24000, 48000};
+    Delivery what = mix_into(folder / "out.wav");
+    what.excerpts = {{"", {24000, 48000}}};
     what.sample_rate = 44100;
-    const ExportReport r = export_mix(mix.plan(), what).value();
+    const DeliveredFile r = export_mix(mix.plan(), what).value();
     EXPECT_EQ(r.measured.frames, 44100);
     EXPECT_EQ(r.measured.sample_rate, 44100);
     EXPECT_NEAR(*r.measured.rms_dbfs, -6.02, 0.02);
-    EXPECT_EQ(read_by_ffmpeg(what.file).size(), 88200u);
-    what.stretch = {96000, 10};
+    EXPECT_EQ(read_by_ffmpeg(what.mix_file).size(), 88200u);
+    what.excerpts = {{"", {96000, 10}}};
     EXPECT_FALSE(export_mix(mix.plan(), what));
 }
 
@@ -343,22 +340,19 @@ TEST(Mixdown, counts_what_lies_above_full_scale) {
     Folder folder;
     Mix mix({write(folder / "a.wav", std::vector<float>{0.5f, 0.5f, 0.9f, -0.9f}, 2)});
     mix.change(0, [](Track& t) { t.fader_db = 6.0; });
-    Export what;
-    what.file = folder / "out.wav";
-    EXPECT_EQ(export_mix(mix.plan(), what).value().clamped_samples, 2);
+    EXPECT_EQ(export_mix(mix.plan(), mix_into(folder / "out.wav")).value().clamped_samples, 2);
 }
 
 TEST(Mixdown, cancelled_or_failed_leaves_what_was_there) {
     Folder folder;
     Mix mix({write(folder / "a.wav", make(200000, 2, noise(1)), 2)});
     write(folder / "out.wav", {0.5f, 0.5f}, 2);
-    Export what;
-    what.file = folder / "out.wav";
+    const Delivery what = mix_into(folder / "out.wav");
     Progress progress;
     progress.cancel();
-    const auto cancelled = export_mix(mix.plan(), what, &progress);
+    const auto cancelled = export_mix(mix.plan(), what, {}, &progress);
     ASSERT_FALSE(cancelled);
-    EXPECT_EQ(cancelled.error().what, "cancelled");
+    EXPECT_TRUE(cancelled.error().cancelled);
     const PlanPtr plan = mix.plan();
     fs::remove(folder / "a.wav");
     const auto failed = export_mix(plan, what);

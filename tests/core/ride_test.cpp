@@ -5,8 +5,8 @@
 #include <random>
 
 #include "core/ride/draft.h"
-#include "core/ride/ride_csv.h"
 #include "core/ride/thin.h"
+#include "core/session/ride_csv.h"
 #include "tests/support/sounds.h"
 
 using namespace isotonus;
@@ -94,8 +94,10 @@ TEST(RideTable, goes_out_and_comes_back) {
     EXPECT_EQ(ride_from_csv("2, -6\r\n\r\n1,+3\r\n", "r.csv").value(), (Curve{{{1.0, 3.0}, {2.0, -6.0}}}));
     const auto fault = [](const char* text) { return ride_from_csv(text, "r.csv").error().text(); };
     EXPECT_EQ(fault("seconds,value\n1,2\nx,3\n"), "r.csv: line 3: 'seconds,value' is wanted, not 'x,3'");
-    EXPECT_EQ(fault("1,99\n"), "r.csv: line 1: a level ride goes from -60 to 12 dB, 99 is outside");
-    EXPECT_EQ(fault("-1,0\n"), "r.csv: line 1: a time cannot be before 0 s");
+    EXPECT_EQ(fault("1,99\n"),
+              "r.csv: line 1: no point of a level ride: 'value' must lie between -60 and 12; 99 does not");
+    EXPECT_EQ(fault("-1,0\n"),
+              "r.csv: line 1: no point of a level ride: 'time_s' must lie between 0 and 1e+06; -1 does not");
     EXPECT_EQ(fault("seconds,value\n"), "r.csv: there are no points in it: lines of 'seconds,value' are wanted");
 }
 

@@ -3,7 +3,7 @@
 
 #include "core/mix/mixdown.h"
 #include "core/session/session_file.h"
-#include "tests/support/sounds.h"
+#include "tests/support/exports.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
@@ -78,10 +78,7 @@ TEST(CuePoints, go_out_with_an_export_and_come_back_by_another_program) {
     Folder folder;
     Mix mix({write(folder / "a.wav", make(96000, 1, sine(440, 48000, 0.3)), 1)});
     mix.session.sections = {{"intro", 0.0, 0}, {"verse", 0.5, 0}, {"chorus, loud", 1.25, 0}};
-    Export what;
-    what.file = folder / "mix.wav";
-    what.markers = markers_of(mix.session);
-    ASSERT_TRUE(export_mix(mix.plan(), what));
+    ASSERT_TRUE(export_mix(mix.plan(), mix_into(folder / "mix.wav"), mix.session));
     const auto found = read_sections(folder / "mix.wav").value();
     ASSERT_EQ(found.sections.size(), 3u);
     EXPECT_EQ(found.sections[2].name, "chorus, loud");
@@ -105,9 +102,9 @@ TEST(CuePoints, go_out_with_an_export_and_come_back_by_another_program) {
     EXPECT_NE(listed.find("cue 0 24000 60000"), std::string::npos) << listed;
     EXPECT_NE(listed.find("adtl 3 True"), std::string::npos) << listed;
     // A part of the song has its own markers only, at their new places.
-    what.file = folder / "part.wav";
-    what.stretch = {24000, 48000};
-    ASSERT_TRUE(export_mix(mix.plan(), what));
+    Delivery what = mix_into(folder / "part.wav");
+    what.excerpts = {{"", {24000, 48000}}};
+    ASSERT_TRUE(export_mix(mix.plan(), what, mix.session));
     const auto part = read_sections(folder / "part.wav").value().sections;
     ASSERT_EQ(part.size(), 2u);
     EXPECT_NEAR(part[1].start_s, 0.75, 1e-4);

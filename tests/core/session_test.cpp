@@ -5,6 +5,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/session/history.h"
+#include "tests/support/faults.h"
 #include "tests/support/sounds.h"
 
 using namespace isotonus;
@@ -128,7 +129,7 @@ TEST(SessionFile, each_fault_has_its_sentence) {
 TEST(SessionFile, of_no_file_an_empty_file_and_a_folder) {
     Folder folder;
     EXPECT_EQ(read_session(folder / "none").error().what, "the file does not exist");
-    EXPECT_EQ(read_session(folder.path()).error().what, "this is a folder, not a session file");
+    EXPECT_EQ(read_session(folder.path()).error().what, "this is a folder, not a file");
     std::ofstream(folder / "empty").flush();
     EXPECT_NE(read_session(folder / "empty").error().what.find("empty"), std::string::npos);
 }
@@ -148,25 +149,12 @@ TEST(Saving, a_failure_at_any_step_leaves_the_old_session_whole) {
     const Session old = example(folder.path());
     ASSERT_TRUE(write_session(old, file));
     const Session next = with_track(old, 1, [](Track& t) { t.trim_db = 9.0; });
-    for (int failing = 0; failing < 5; ++failing) {
-        int step = 0;
-        FileSteps steps = system_file_steps();
-        const auto fails = [&] { return step++ == failing; };
-        steps.create = [&, real = steps.create](const fs::path& p, int* d) { return fails() ? EACCES : real(p, d); };
-        steps.write = [&, real = steps.write](int d, const char* data, size_t n) {
-            if (!fails()) return real(d, data, n);
-            real(d, data, n / 2);  // the disk fills up half way
-            return ENOSPC;
-        };
-        steps.sync = [&, real = steps.sync](int d) { return fails() ? EIO : real(d); };
-        steps.close = [&, real = steps.close](int d) { return real(d) != 0 || fails() ? EIO : 0; };
-        steps.rename = [&, real = steps.rename](const fs::path& a, const fs::path& b) {
-            return fails() ? EXDEV : real(a, b);
-        };
-        const auto written = write_session(next, file, steps);
+    for (int failing = 0; failing < 6; ++failing) {
+        const FaultAt fault(failing, ENOSPC);
+        const auto written = write_session(next, file);
         ASSERT_FALSE(written) << failing;
         EXPECT_EQ(written.error().file, file.string());
-        EXPECT_NE(written.error().what.find("cannot be written"), std::string::npos);
+        EXPECT_NE(written.error().what.find("cannot be"), std::string::npos) << written.error().what;
         EXPECT_EQ(session_to_json(read_session(file).value(), folder.path()), session_to_json(old, folder.path()))
             << failing;
         EXPECT_EQ(std::distance(fs::directory_iterator(folder.path()), {}), 1) << "a temporary file is left";

@@ -40,7 +40,7 @@ std::string complaint(const fs::path& file) {
 TEST(BadFile, each_fault_has_its_sentence) {
     Folder folder;
     EXPECT_EQ(complaint(folder / "none.wav"), "the file does not exist");
-    EXPECT_EQ(complaint(folder.path()), "this is a folder, not an audio file");
+    EXPECT_EQ(complaint(folder.path()), "this is a folder, not a file");
     put(folder / "empty.wav", "");
     EXPECT_EQ(complaint(folder / "empty.wav"), "the file is empty");
     put(folder / "text.wav", "Dear diary, today the boats went out.\n");
@@ -165,19 +165,24 @@ TEST(SoundWriter, files_are_read_back_by_ffmpeg_and_sox_with_the_same_samples) {
 TEST(SoundWriter, leaves_nothing_behind_without_commit_and_keeps_what_was_there) {
     Folder folder;
     write(folder / "out.wav", {0.5f}, 1);
+    SoundSpec mono;
+    mono.channels = 1;
     {
-        auto writer = SoundWriter::create(folder / "out.wav", 1, 48000, SampleFormat::s24, 10).value();
+        auto writer = SoundWriter::create(folder / "out.wav", mono, none_protected()).value();
         const unsigned char zero[3] = {};
         EXPECT_TRUE(writer.write(zero));
     }
     EXPECT_EQ(read(folder / "out.wav"), std::vector<float>{0.5f});
     EXPECT_EQ(std::distance(fs::directory_iterator(folder.path()), {}), 1);
-    EXPECT_FALSE(SoundWriter::create(folder / "no/such/folder.wav", 1, 48000, SampleFormat::s24, 10));
+    EXPECT_FALSE(SoundWriter::create(folder / "no/such/folder.wav", mono, none_protected()));
 }
 
 TEST(SoundWriter, long_files_become_RF64) {  // EBU Tech 3306: 'RF64' where RIFF's 32-bit sizes end
     Folder folder;
-    auto writer = SoundWriter::create(folder / "long.wav", 2, 48000, SampleFormat::f32, int64_t{1} << 30).value();
+    SoundSpec spec;
+    spec.format = SampleFormat::f32;
+    spec.expected_frames = int64_t{1} << 30;
+    auto writer = SoundWriter::create(folder / "long.wav", spec, none_protected()).value();
     const std::vector<unsigned char> some(800, 0);
     ASSERT_TRUE(writer.write(some));
     ASSERT_TRUE(writer.commit());

@@ -77,10 +77,10 @@ TEST(TargetSheet, goes_out_and_comes_in) {
     mine.name = "mine";
     mine.rules.push_back({"", {}, Kind::sustained, {Measure::short_term, -24.0, -23.0, -22.0}});
     mine.count_spikes = false;
-    ASSERT_TRUE(write_whole(folder / "mine.json", sheet_file_text(mine)));
+    ASSERT_TRUE(write_whole(folder / "mine.json", sheet_file_text(mine), none_protected()));
     EXPECT_EQ(read_sheet(folder / "mine.json").value(), mine);
     const auto fault = [&](const std::string& text) {
-        EXPECT_TRUE(write_whole(folder / "bad.json", text));
+        EXPECT_TRUE(write_whole(folder / "bad.json", text, none_protected()));
         const auto read = read_sheet(folder / "bad.json");
         EXPECT_FALSE(read);
         return read ? "" : read.error().what;

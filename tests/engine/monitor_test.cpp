@@ -11,7 +11,7 @@ extern "C" {
 
 #include "core/mix/mixdown.h"
 #include "engine/engine.h"
-#include "tests/support/sounds.h"
+#include "tests/support/exports.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
@@ -188,10 +188,8 @@ TEST(EngineMonitor, states_never_reach_an_export) {
     Mix mix({write(folder / "a.wav", make(30000, 2, noise(1, 0.4)), 2),
              write(folder / "b.wav", make(30000, 1, noise(2, 0.4)), 1)});
     const auto exported = [&](const char* name) {
-        Export what;
-        what.file = folder / name;
-        EXPECT_TRUE(export_mix(mix.plan(), what));
-        std::ifstream in(what.file, std::ios::binary);
+        EXPECT_TRUE(export_mix(mix.plan(), mix_into(folder / name)));
+        std::ifstream in(folder / name, std::ios::binary);
         return std::string((std::istreambuf_iterator<char>(in)), std::istreambuf_iterator<char>());
     };
     const std::string before = exported("before.wav");

@@ -69,8 +69,12 @@ inline Wave noise(uint32_t seed, double peak = 0.5) {
 
 inline fs::path write(const fs::path& file, const std::vector<float>& samples, int channels, int rate = 48000,
                       SampleFormat format = SampleFormat::f32) {
-    auto writer =
-        SoundWriter::create(file, channels, rate, format, static_cast<int64_t>(samples.size()) / channels).value();
+    SoundSpec spec;
+    spec.format = format;
+    spec.channels = channels;
+    spec.sample_rate = rate;
+    spec.expected_frames = static_cast<int64_t>(samples.size()) / channels;
+    auto writer = SoundWriter::create(file, spec, none_protected()).value();
     std::vector<unsigned char> packed(samples.size() * static_cast<size_t>(bytes_of(format)));
     pack_samples(samples, format, 0, packed.data());
     EXPECT_TRUE(writer.write(packed));

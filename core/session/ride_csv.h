@@ -3,7 +3,7 @@
 
 #include <string>
 
-#include "core/result.h"
+#include "core/files/paths.h"
 #include "core/ride/parameter.h"
 
 namespace isotonus {
@@ -12,9 +12,11 @@ namespace isotonus {
 std::string ride_to_csv(const Curve& curve);
 
 /// Reads it back.  The first line may be missing; so may the segment (a line then); empty lines are skipped; points may
-/// come in any order.  Values outside of the parameter's range are refused.  Fails with the file, the line and the
-/// fault.
+/// come in any order.  A point that a session cannot hold is refused.  Fails with the file, the line and the fault.
 Result<Curve> ride_from_csv(const std::string& text, const std::string& file,
                             const ParameterInfo& info = info_of(Parameter::level));
+
+/// The same of a file, 64 MiB at most.
+Result<Curve> read_ride_csv(const fs::path& file, const ParameterInfo& info);
 
 }  // namespace isotonus

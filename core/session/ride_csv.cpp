@@ -1,4 +1,4 @@
-#include "core/ride/ride_csv.h"
+#include "core/session/ride_csv.h"
 
 #include <fmt/format.h>
 
@@ -7,11 +7,12 @@
 #include <cmath>
 #include <sstream>
 
+#include "core/session/fields.h"
+#include "core/session/validate.h"
+
 namespace isotonus {
 
 namespace {
-
-constexpr std::array<const char*, 4> names{"line", "step", "bend", "smooth"};
 
 std::string trimmed(std::string_view text) {
     const auto first = text.find_first_not_of(" \t\r\"");
@@ -31,7 +32,7 @@ bool number(const std::string& text, double& to) {
 std::string ride_to_csv(const Curve& curve) {
     std::string text = "seconds,value,segment\n";
     for (const RidePoint& p : curve.points)
-        text += fmt::format("{},{},{}\n", p.time_s, p.value, names[static_cast<size_t>(p.segment)]);
+        text += fmt::format("{},{},{}\n", p.time_s, p.value, segment_names[static_cast<size_t>(p.segment)]);
     return text;
 }
 
@@ -50,17 +51,23 @@ Result<Curve> ride_from_csv(const std::string& text, const std::string& file, co
         if (!numbers && line_number == 1) continue;  // a heading
         if (!numbers)
             return fail(file, fmt::format("line {}: 'seconds,value' is wanted, not '{}'", line_number, trimmed(line)));
-        if (p.time_s < 0.0) return fail(file, fmt::format("line {}: a time cannot be before 0 s", line_number));
-        if (p.value < info.low || p.value > info.high)
-            return fail(
-                file, fmt::format("line {}: a {} ride goes from {:g} to {:g}{}, {:g} is outside", line_number, info.id,
-                                  info.low, info.high, *info.unit ? std::string(" ") + info.unit : "", p.value));
-        for (size_t n = 0; fields.size() > 2 && n < names.size(); ++n)
-            if (fields[2] == names[n]) p.segment = static_cast<Segment>(n);
+        for (size_t n = 0; fields.size() > 2 && n < segment_names.size(); ++n)
+            if (fields[2] == segment_names[n]) p.segment = static_cast<Segment>(n);
+        if (auto valid = validate(p, info); !valid)
+            return fail(file,
+                        fmt::format("line {}: no point of a {} ride: {}", line_number, info.id, valid.error().what));
         curve.insert(p);
+        if (curve.points.size() > limits::most_points)
+            return fail(file, fmt::format("line {}: {} points are the most", line_number, limits::most_points));
     }
     if (curve.empty()) return fail(file, "there are no points in it: lines of 'seconds,value' are wanted");
     return curve;
+}
+
+Result<Curve> read_ride_csv(const fs::path& file, const ParameterInfo& info) {
+    const auto text = read_whole(file, limits::most_ride_bytes);
+    if (!text) return tl::unexpected(text.error());
+    return ride_from_csv(*text, file.string(), info);
 }
 
 }  // namespace isotonus

@@ -1,0 +1,62 @@
+#include "cli/command.h"
+
+#include "core/session/session_file.h"
+
+namespace isotonus::cli {
+
+using nlohmann::json;
+
+int complain(const Error& error, int status) {
+    fmt::print(stderr, "isotonus-cli: {}\n", error.text());
+    return status;
+}
+
+void print(const json& document) { fmt::print("{}\n", document.dump(1, ' ', false, json::error_handler_t::replace)); }
+
+std::string in_words(const Level& level, const char* unit) {
+    return level ? fmt::format("{:.1f} {}", *level, unit) : "none";
+}
+
+MaterialPtr Opened::of(const Track& track) const {
+    const auto at = materials.find(source_key(source_of(track)));
+    return at == materials.end() ? nullptr : at->second;
+}
+
+PlanPtr Opened::plan(Solo solo) const {
+    return compile_plan(
+        session, [this](const Track& t) { return of(t); }, solo);
+}
+
+Result<Opened> open_with_materials(const fs::path& file) {
+    auto session = read_session(file);
+    if (!session) return tl::unexpected(session.error());
+    remove_stale_parts(real_path(file).parent_path());
+    tidy_cache();
+    Opened opened{std::move(*session), {}, {}};
+    struct Wanted {
+        const Track* track;
+        Source source;
+        Result<MaterialPtr> found;
+    };
+    std::vector<Wanted> list;
+    for (const auto& track : opened.session.tracks) {
+        list.push_back({track.get(), source_of(*track), {}});
+        if (track->low_centre_hz > 0.0)
+            for (const Source& part : sources_of(*track)) list.push_back({track.get(), part, {}});
+    }
+    parallel_for(static_cast<int64_t>(list.size()), worker_count(), [&](int64_t i) {
+        Wanted& w = list[static_cast<size_t>(i)];
+        w.found = load_material(w.source, opened.session.sample_rate);
+    });
+    for (const Wanted& w : list) {
+        if (w.found)
+            opened.materials[source_key(w.source)] = *w.found;
+        else if (w.source.band == Band::all) {
+            complain(w.found.error());
+            opened.missing.push_back({w.track->name, w.found.error()});
+        }
+    }
+    return opened;
+}
+
+}  // namespace isotonus::cli

@@ -1,0 +1,262 @@
+#include <algorithm>
+#include <cmath>
+
+#include "cli/verbs.h"
+#include "core/balance/track_draft.h"
+#include "core/measure/measurement_json.h"
+#include "core/session/session_file.h"
+#include "core/session/validate.h"
+#include "core/stage/staging.h"
+#include "demosong/song.h"
+
+namespace isotonus::cli {
+
+using nlohmann::json;
+
+int make_demo(const fs::path& folder) {
+    const auto written = write_demo(folder);
+    return written ? done : complain(written.error());
+}
+
+int scan(const std::vector<std::string>& files, bool as_json) {
+    int status = done;
+    std::vector<Result<Measurer::Outcome>> found(files.size());
+    parallel_for(static_cast<int64_t>(files.size()), worker_count(),
+                 [&](int64_t i) { found[static_cast<size_t>(i)] = measure_file(files[static_cast<size_t>(i)]); });
+    json list = json::array();
+    for (size_t i = 0; i < files.size(); ++i) {
+        if (!found[i]) {
+            status = complain(found[i].error());
+            continue;
+        }
+        const Measurement& m = found[i]->measurement;
+        if (m.non_finite_samples > 0)
+            complain({files[i], fmt::format("{} samples are not numbers (NaN or infinite); they count as silence",
+                                            m.non_finite_samples)});
+        if (const auto reader = SoundReader::open(files[i]); reader && !reader->info().warning.empty())
+            complain({files[i], reader->info().warning});
+        if (as_json) {
+            json entry = measurement_to_json(m);
+            entry["file"] = files[i];
+            list.push_back(entry);
+            continue;
+        }
+        fmt::print("{}\n  {} channel{}, {} Hz, {:.2f} s, {}\n", files[i], m.channels, m.channels == 1 ? "" : "s",
+                   m.sample_rate, m.duration_s(), kind_name(m.kind));
+        fmt::print("  sample peak {} at {:.2f} s, true peak {}, average {}, RMS {}, crest {}\n",
+                   in_words(m.sample_peak_dbfs, "dBFS"), m.peak_time_s, in_words(m.true_peak_dbtp, "dBTP"),
+                   in_words(m.average_dbfs, "dBFS"), in_words(m.rms_dbfs, "dBFS (AES17)"), in_words(m.crest_db, "dB"));
+        fmt::print("  loudness {}, range {}, DC offset {:.4f}, clipped runs {}\n", in_words(m.integrated_lufs, "LUFS"),
+                   in_words(m.loudness_range_lu, "LU"), m.dc_offset, m.clipped_runs);
+    }
+    if (as_json) print(list);
+    return status;
+}
+
+int make_new(const fs::path& file, const fs::path& folder, bool force) {
+    if (!force && is_there(file)) return complain({file.string(), "the file exists already (--force replaces it)"});
+    std::vector<Error> problems;
+    const auto session = session_from_folder(folder, &problems);
+    for (const Error& p : problems) complain(p);
+    if (!session) return complain(session.error());
+    if (auto written = write_session(*session, file); !written) return complain(written.error());
+    return problems.empty() ? done : file_trouble;
+}
+
+int show(const fs::path& file, bool as_json) {
+    const auto session = read_session(file);
+    if (!session) return complain(session.error());
+    if (as_json) {
+        print(json::parse(session_to_json(*session, real_path(file).parent_path())));
+        return done;
+    }
+    fmt::print("{} tracks at {} Hz, main fader {:.1f} dB\n", session->tracks.size(), session->sample_rate,
+               session->main_fader_db);
+    for (const auto& t : session->tracks)
+        fmt::print("  {:24} trim {:+6.1f} dB  fader {:+6.1f} dB  pan {:+.2f}{}{}{}{}\n", t->name, t->trim_db,
+                   t->fader_db, t->pan, t->mute ? "  muted" : "", t->solo ? "  solo" : "",
+                   t->polarity_inverted ? "  inverted" : "", t->rides.any() ? "  ridden" : "");
+    return done;
+}
+
+namespace {
+
+json staging_to_json(const Track& track, const Staging& s, const std::string& why) {
+    return {{"name", track.name},
+            {"kind", kind_name(s.kind)},
+            {"target",
+             {{"measure", measure_name(s.target.measure)},
+              {"low_dbfs", s.target.low_dbfs},
+              {"high_dbfs", s.target.high_dbfs}}},
+            {"before_dbfs", level_json(s.before_dbfs)},
+            {"trim_db", s.trim_db},
+            {"after_dbfs", level_json(s.after_dbfs)},
+            {"limited_by_peak", s.limited_by_peak},
+            {"limited_by_range", s.limited_by_range},
+            {"over_ceiling_db", s.over_ceiling_db},
+            {"why", why}};
+}
+
+Result<void> no_such_row(const fs::path& file, const std::string& name) {
+    return fail(file.string(), fmt::format("there is no row called '{}'", name));
+}
+
+/// Changes a session while no other program can.  What the change itself finds wrong is a wrong usage.
+int change(const fs::path& file, const std::function<Result<void>(Session&)>& change_it) {
+    bool wrong = false;
+    const auto changed = change_session(file, [&](Session& session) {
+        auto result = change_it(session);
+        wrong = !result;
+        return result;
+    });
+    return changed ? done : complain(changed.error(), wrong ? wrong_usage : file_trouble);
+}
+
+}  // namespace
+
+int stage(const fs::path& file, bool as_json) {
+    auto opened = open_with_materials(file);
+    if (!opened) return complain(opened.error());
+    const auto measured = [&](const Track& t) {
+        const MaterialPtr m = opened->of(t);
+        return m ? &m->measurement : nullptr;
+    };
+    const Session staged = with_staged_trims(opened->session, measured);
+    json list = json::array();
+    for (const auto& track : staged.tracks) {
+        const Measurement* m = measured(*track);
+        if (!m) continue;
+        const Staging s = staged_as_is(staged.targets, *track, *m);
+        const std::string why = why_not_in_window(staged.targets, *track, *m);
+        list.push_back(staging_to_json(*track, s, why));
+        if (!as_json)
+            fmt::print("{:24} {:10}  {} {} -> {} (trim {:+.1f} dB){}{}\n", track->name, kind_name(s.kind),
+                       measure_name(s.target.measure), in_words(s.before_dbfs, measure_unit(s.target.measure)),
+                       in_words(s.after_dbfs, measure_unit(s.target.measure)), s.trim_db, why.empty() ? "" : ": " + why,
+                       track->locked ? ", locked" : "");
+    }
+    // Measuring takes a while: what was changed meanwhile stays, and only the trims are put in.
+    const auto put_in = [&](Session& now) -> Result<void> {
+        now = with_staged_trims(now, measured);
+        return {};
+    };
+    if (const int status = change(file, put_in); status != done) return status;
+    if (as_json) print({{"tracks", list}});
+    return opened->missing.empty() ? done : file_trouble;
+}
+
+int set(const fs::path& file, const std::string& name, const std::vector<std::string>& assignments) {
+    return change(file, [&](Session& session) -> Result<void> {
+        const Track* track = session.find(name);
+        const bool is_main = !track && name == "main";
+        if (!track && !is_main) return fail(file.string(), fmt::format("there is no track called '{}'", name));
+        Track changed = track ? *track : Track{};
+        for (const std::string& assignment : assignments) {
+            const size_t equals = assignment.find('=');
+            if (equals == std::string::npos) return fail("", fmt::format("'{}' is not KEY=VALUE", assignment));
+            const std::string key = assignment.substr(0, equals), value = assignment.substr(equals + 1);
+            auto result = is_main ? set_main_by_name(session, key, value) : set_by_name(changed, key, value);
+            if (!result) return result;
+        }
+        if (!is_main) session = with_track(session, changed.id, [&](Track& t) { t = changed; });
+        return {};
+    });
+}
+
+namespace {
+
+/// The row of this name: a track, a bus, a control group, or main.
+std::optional<TrackId> row_called(const Session& session, const std::string& name) {
+    if (const Track* t = session.find(name)) return t->id;
+    for (const Bus& b : session.buses)
+        if (b.name == name) return b.id;
+    for (const ControlGroup& g : session.groups)
+        if (g.name == name) return g.id;
+    return name == "main" ? std::optional(main_output) : std::nullopt;
+}
+
+}  // namespace
+
+int ride(const fs::path& file, const std::string& name, const std::string& parameter,
+         const std::vector<std::string>& points) {
+    return change(file, [&](Session& session) -> Result<void> {
+        const auto row = row_called(session, name);
+        if (!row) return no_such_row(file, name);
+        const auto ridden = parameter_named(parameter);
+        if (!ridden || !can_be_ridden(session.row_kind(*row), *ridden)) {
+            std::string known;
+            for (const ParameterInfo& p : parameters())
+                if (can_be_ridden(session.row_kind(*row), p.parameter))
+                    known += (known.empty() ? "" : ", ") + std::string(p.id);
+            return fail("", fmt::format("'{}' cannot be ridden; {} can: {}", parameter, name, known));
+        }
+        const ParameterInfo& info = info_of(*ridden);
+        Curve curve;
+        for (const std::string& text : points) {
+            RidePoint p;
+            int used = 0;
+            if (std::sscanf(text.c_str(), "%lf=%lf%n", &p.time_s, &p.value, &used) != 2 ||
+                used != static_cast<int>(text.size()))
+                return fail("", fmt::format("'{}' is not TIME=VALUE, in seconds and {}", text,
+                                            *info.unit ? info.unit : "the parameter's unit"));
+            if (auto valid = validate(p, info); !valid)
+                return fail("",
+                            fmt::format("'{}' cannot be a point of a {} ride: {}", text, info.id, valid.error().what));
+            if (info.law == Law::toggle) p.segment = Segment::step;
+            curve.insert(p);
+        }
+        session = with_ride(session, *row, *ridden, curve);
+        return {};
+    });
+}
+
+int draft(const DraftOptions& options) {
+    auto opened = open_with_materials(options.session);
+    if (!opened) return complain(opened.error());
+    Session& session = opened->session;
+    const auto track = session.find(options.track);
+    if (!track)
+        return complain({options.session.string(), fmt::format("there is no track '{}'", options.track)}, wrong_usage);
+    if (!opened->of(*track)) return complain({track->source.file.string(), "the file cannot be used"});
+    const TrackId id = track->id;
+    const CurvePtr before = track->rides[Parameter::level];
+    session = with_ride(session, id, Parameter::level, {});
+    const PlanPtr plan = opened->plan();
+    const DraftBy by = options.by == "rest" ? DraftBy::rest : options.by == "heard" ? DraftBy::heard : DraftBy::level;
+    Margins margins;
+    if (by == DraftBy::heard) {
+        std::map<MaterialPtr, ExcitationPtr> known;
+        for (const PlanTrack& t : plan->tracks)
+            if (t.heard()) known[t.material];
+        std::vector<MaterialPtr> list;
+        for (const auto& [material, none] : known) list.push_back(material);
+        parallel_for(std::ssize(list), worker_count(), [&](int64_t i) {
+            const MaterialPtr& m = list[static_cast<size_t>(i)];
+            known.at(m) = excitation_of(m->ready).value_or(nullptr);
+        });
+        margins = margins_of(
+            *plan, id, [&](const MaterialPtr& m) { return known.at(m); }, Listening{});
+    }
+    const TrackDraft made(*plan, id, by, std::move(margins));
+    const Level middle = made.middle(options.wish);
+    if (!middle) return complain({options.track, "there is no phrase to ride in this track"});
+    const double unit = by == DraftBy::heard ? 100.0 : 1.0, wanted = options.to ? *options.to / unit : *middle;
+    DraftWish wish = options.wish;
+    wish.depth = options.depth / 100.0;
+    const Curve ride = made.draft(wanted, wish, before ? *before : Curve{});
+    const auto put_in = [&](Session& now) -> Result<void> {
+        if (!now.find(id)) return no_such_row(options.session, options.track);
+        now = with_ride(now, id, Parameter::level, ride);
+        return {};
+    };
+    if (const int status = change(options.session, put_in); status != done) return status;
+    fmt::print("{}: {} phrases to {:.1f} {} (the median was {:.1f}), {} points\n", options.track,
+               made.phrases(wish, wanted).size(), wanted * unit,
+               by == DraftBy::level  ? "dBFS"
+               : by == DraftBy::rest ? "dB above the rest"
+                                     : "% heard",
+               *middle * unit, ride.points.size());
+    return done;
+}
+
+}  // namespace isotonus::cli

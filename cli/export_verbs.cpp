@@ -1,0 +1,170 @@
+#include <cmath>
+
+#include "cli/play.h"
+#include "cli/verbs.h"
+#include "core/handoff/papers.h"
+#include "core/measure/measurement_json.h"
+#include "core/session/session_file.h"
+
+namespace isotonus::cli {
+
+using nlohmann::json;
+
+namespace {
+
+constexpr const char* missing_help = "tracks without their file are left out only with --without-missing";
+
+SampleFormat format_named(const std::string& bits) {
+    return bits == "16" ? SampleFormat::s16 : bits == "24" ? SampleFormat::s24 : SampleFormat::f32;
+}
+
+/// The excerpt that --from and --to ask for; none when neither does.
+Result<std::vector<Excerpt>> excerpts_between(const RenderPlan& plan, double from_s, double to_s) {
+    const bool to_the_end = to_s == unsaid_s;
+    if (from_s == 0.0 && to_the_end) return std::vector<Excerpt>();
+    auto excerpt = excerpt_between(plan, from_s, to_the_end ? std::nullopt : std::optional(to_s));
+    if (!excerpt) return tl::unexpected(excerpt.error());
+    return std::vector<Excerpt>{*excerpt};
+}
+
+json file_to_json(const DeliveredFile& f, double seconds) {
+    const Measurement& m = f.measured;
+    return {{"file", shown_text(f.file.string())},
+            {"frames", m.frames},
+            {"sample_rate", m.sample_rate},
+            {"sample_peak_dbfs", level_json(m.sample_peak_dbfs)},
+            {"true_peak_dbtp", level_json(m.true_peak_dbtp)},
+            {"integrated_lufs", level_json(m.integrated_lufs)},
+            {"clamped_samples", f.clamped_samples},
+            {"render_seconds", seconds},
+            {"realtime_factor", m.duration_s() / std::max(1e-9, seconds)}};
+}
+
+}  // namespace
+
+int render(const RenderOptions& options) {
+    const auto opened = open_with_materials(options.session);
+    if (!opened) return complain(opened.error());
+    if (!opened->missing.empty() && !options.without_missing)
+        return complain({options.out.string(), std::string("nothing is written: ") + missing_help});
+    const PlanPtr plan = opened->plan(options.solo ? Solo::counts : Solo::left_out);
+    auto excerpts = excerpts_between(*plan, options.from_s, options.to_s);
+    if (!excerpts) return complain(excerpts.error(), wrong_usage);
+    Delivery d;
+    d.mix_file = options.out;
+    d.folder = options.stems.empty() ? options.out.parent_path() : options.stems;
+    d.stems = options.stems.empty() ? StemSplit::none : StemSplit::tracks;
+    d.pattern = "{number} {part}";
+    d.session_name = options.session.stem().string();
+    d.format = format_named(options.bits);
+    d.sample_rate = options.rate;
+    d.block_frames = options.block;
+    d.excerpts = std::move(*excerpts);
+    d.overwrite = true;
+    d.checksums = false;
+    d.session_file = options.session;
+    const auto report = deliver(plan, opened->session, d);
+    if (!report) return complain(report.error());
+    const DeliveredFile& mix = report->files.front();
+    if (options.as_json) {
+        json document = file_to_json(mix, report->seconds);
+        for (size_t n = 1; n < report->files.size(); ++n)
+            document["stems"].push_back(file_to_json(report->files[n], report->seconds));
+        print(document);
+    } else {
+        const Measurement& m = mix.measured;
+        fmt::print("{}: {:.2f} s, sample peak {}, true peak {}, loudness {}; {:.2f} s, {:.0f} times real time\n",
+                   options.out.string(), m.duration_s(), in_words(m.sample_peak_dbfs, "dBFS"),
+                   in_words(m.true_peak_dbtp, "dBTP"), in_words(m.integrated_lufs, "LUFS"), report->seconds,
+                   m.duration_s() / std::max(1e-9, report->seconds));
+    }
+    for (const DeliveredFile& f : report->files)
+        if (f.clamped_samples > 0)
+            complain(
+                {f.file.string(), fmt::format("{} samples lay above full scale and were clipped", f.clamped_samples)});
+    return done;
+}
+
+int check(const fs::path& file, bool as_json) {
+    const auto opened = open_with_materials(file);
+    if (!opened) return complain(opened.error());
+    const auto checks = checks_of(opened->session, opened->plan(), opened->missing);
+    if (!checks) return complain(checks.error());
+    if (as_json) {
+        json list = json::array();
+        for (const Check& c : *checks)
+            list.push_back({{"id", c.id},
+                            {"passed", c.passed},
+                            {"measured", level_json(c.measured)},
+                            {"limit", level_json(c.limit)},
+                            {"text", c.text},
+                            {"notice", c.notice},
+                            {"why", c.why}});
+        print({{"passed", all_passed(*checks)}, {"checks", list}});
+    } else {
+        for (const Check& c : *checks)
+            fmt::print("{}  {:20} {}\n", c.passed ? "ok  " : c.notice ? "note" : "FAIL", c.id, c.text);
+    }
+    return all_passed(*checks) ? done : check_failed;
+}
+
+int deliver_all(const DeliverOptions& options) {
+    const auto opened = open_with_materials(options.session);
+    if (!opened) return complain(opened.error());
+    if (!opened->missing.empty() && !options.without_missing)
+        return complain({options.folder.string(), std::string("nothing is written: ") + missing_help});
+    const Session& session = opened->session;
+    const PlanPtr plan = opened->plan();
+    Delivery d;
+    d.folder = options.folder;
+    d.session_name = options.session.stem().string();
+    d.type = *file_type_named(options.type);
+    d.format = format_named(options.bits);
+    d.stems = options.stems == "tracks"     ? StemSplit::tracks
+              : options.stems == "families" ? StemSplit::families
+              : options.stems == "buses"    ? StemSplit::buses
+                                            : StemSplit::none;
+    d.stems_before_main = options.before_main;
+    d.sample_rate = options.rate;
+    d.tail = options.tail;
+    if (options.undithered) d.dither = Dither::none;
+    d.bext = options.bext;
+    d.overwrite = options.force;
+    d.session_file = options.session;
+    date_now(d);
+    auto excerpts =
+        options.sections ? section_excerpts(session, *plan) : excerpts_between(*plan, options.from_s, options.to_s);
+    if (!excerpts) return complain(excerpts.error(), wrong_usage);
+    d.excerpts = std::move(*excerpts);
+    const auto checks = checks_of(session, plan, opened->missing);
+    if (!checks) return complain(checks.error());
+    json sheet;
+    d.papers = [&](const DeliveryReport& report) -> Result<std::vector<Paper>> {
+        sheet = sheet_to_json({session, d.session_name, d.date, *plan, *checks, report});
+        return papers_of(d, sheet, report);
+    };
+    const auto report = deliver(plan, session, d);
+    if (!report) return complain(report.error());
+    if (options.as_json)
+        print(sheet);
+    else
+        for (const DeliveredFile& f : report->files)
+            fmt::print("{}  {:>10}  {:>10}  {}\n", f.file.string(), in_words(f.measured.sample_peak_dbfs, "dBFS"),
+                       in_words(f.measured.integrated_lufs, "LUFS"),
+                       f.proof == Proof::same ? "read back: the same samples" : "read back: the same level and length");
+    return done;
+}
+
+int play_session(const fs::path& file, const std::string& device, double seconds, bool as_json) {
+    const auto opened = open_with_materials(file);
+    if (!opened) return complain(opened.error());
+    const auto outcome = play(opened->plan(Solo::counts), device, seconds);
+    if (!outcome) return complain(outcome.error());
+    if (as_json)
+        print(*outcome);
+    else
+        fmt::print("{}\n", outcome->dump());
+    return done;
+}
+
+}  // namespace isotonus::cli

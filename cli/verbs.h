@@ -1,0 +1,56 @@
+// The verbs of the command line.  Each returns the program's exit status.
+#pragma once
+
+#include <limits>
+#include <optional>
+
+#include "cli/command.h"
+#include "core/ride/draft.h"
+
+namespace isotonus::cli {
+
+int make_demo(const fs::path& folder);
+int scan(const std::vector<std::string>& files, bool as_json);
+int make_new(const fs::path& file, const fs::path& folder, bool force);
+int show(const fs::path& file, bool as_json);
+int stage(const fs::path& file, bool as_json);
+int set(const fs::path& file, const std::string& name, const std::vector<std::string>& assignments);
+int ride(const fs::path& file, const std::string& name, const std::string& parameter,
+         const std::vector<std::string>& points);
+
+struct DraftOptions {
+    fs::path session;
+    std::string track, by = "level";
+    std::optional<double> to;
+    double depth = 100.0;
+    DraftWish wish;
+};
+int draft(const DraftOptions& options);
+
+/// A time that was not said.
+inline constexpr double unsaid_s = std::numeric_limits<double>::lowest();
+
+struct RenderOptions {
+    fs::path session, out, stems;
+    std::string bits = "24";
+    int rate = 0, block = 4096;
+    double from_s = 0.0, to_s = unsaid_s;
+    bool as_json = false, solo = false, without_missing = false;
+};
+int render(const RenderOptions& options);
+
+int check(const fs::path& file, bool as_json);
+
+struct DeliverOptions {
+    fs::path session, folder;
+    std::string type = "wav", bits = "24", stems = "none";
+    int rate = 0;
+    double from_s = 0.0, to_s = unsaid_s;
+    bool before_main = false, tail = false, bext = false, force = false, sections = false, undithered = false,
+         as_json = false, without_missing = false;
+};
+int deliver_all(const DeliverOptions& options);
+
+int play_session(const fs::path& file, const std::string& device, double seconds, bool as_json);
+
+}  // namespace isotonus::cli

@@ -1,0 +1,157 @@
+#include "core/files/paths.h"
+
+#include <fcntl.h>
+#include <fmt/format.h>
+#include <sys/stat.h>
+#include <unistd.h>
+
+#include <algorithm>
+#include <cstring>
+
+namespace isotonus {
+
+namespace {
+
+/// Length of the UTF-8 sequence at the start of `bytes`; 0 when there is none.
+size_t sequence_length(std::string_view bytes) {
+    const auto at = [&](size_t i) { return static_cast<unsigned char>(bytes[i]); };
+    const auto continues = [&](size_t i) { return i < bytes.size() && (at(i) & 0xC0) == 0x80; };
+    const unsigned char first = at(0);
+    if (first < 0x80) return 1;
+    if (first >= 0xC2 && first <= 0xDF) return continues(1) ? 2 : 0;
+    if (first >= 0xE0 && first <= 0xEF) {
+        if (!continues(1) || !continues(2)) return 0;
+        const bool overlong = first == 0xE0 && at(1) < 0xA0, surrogate = first == 0xED && at(1) > 0x9F;
+        return overlong || surrogate ? 0 : 3;
+    }
+    if (first >= 0xF0 && first <= 0xF4) {
+        if (!continues(1) || !continues(2) || !continues(3)) return 0;
+        const bool overlong = first == 0xF0 && at(1) < 0x90, beyond = first == 0xF4 && at(1) > 0x8F;
+        return overlong || beyond ? 0 : 4;
+    }
+    return 0;
+}
+
+}  // namespace
+
+bool is_utf8(std::string_view bytes) {
+    while (!bytes.empty()) {
+        const size_t length = sequence_length(bytes);
+        if (length == 0) return false;
+        bytes.remove_prefix(length);
+    }
+    return true;
+}
+
+std::string shown_text(std::string_view bytes) {
+    std::string text;
+    while (!bytes.empty()) {
+        const size_t length = sequence_length(bytes);
+        if (length == 0)
+            text += fmt::format("\\x{:02x}", static_cast<unsigned char>(bytes.front()));
+        else
+            text += bytes.substr(0, length);
+        bytes.remove_prefix(std::max<size_t>(1, length));
+    }
+    return text;
+}
+
+std::string hexadecimal(std::string_view bytes) {
+    std::string text;
+    for (const char b : bytes) text += fmt::format("{:02x}", static_cast<unsigned char>(b));
+    return text;
+}
+
+std::optional<std::string> from_hexadecimal(std::string_view text) {
+    if (text.size() % 2 != 0) return std::nullopt;
+    const auto digit = [](char c) { return c >= '0' && c <= '9' ? c - '0' : c >= 'a' && c <= 'f' ? c - 'a' + 10 : -1; };
+    std::string bytes;
+    for (size_t i = 0; i < text.size(); i += 2) {
+        const int high = digit(text[i]), low = digit(text[i + 1]);
+        if (high < 0 || low < 0) return std::nullopt;
+        bytes += static_cast<char>(high * 16 + low);
+    }
+    return bytes;
+}
+
+bool is_there(const fs::path& path) {
+    std::error_code problem;
+    return fs::exists(path, problem);
+}
+
+bool is_folder(const fs::path& path) {
+    std::error_code problem;
+    return fs::is_directory(path, problem);
+}
+
+fs::path absolute_path(const fs::path& path) {
+    std::error_code problem;
+    const fs::path absolute = fs::absolute(path, problem);
+    return (problem ? path : absolute).lexically_normal();
+}
+
+fs::path real_path(const fs::path& path) {
+    std::error_code problem;
+    const fs::path real = fs::weakly_canonical(absolute_path(path), problem);
+    return problem || real.empty() ? absolute_path(path) : real;
+}
+
+Result<std::vector<fs::path>> entries_of(const fs::path& folder) {
+    std::error_code problem;
+    std::vector<fs::path> entries;
+    for (fs::directory_iterator at(folder, problem), end; !problem && at != end; at.increment(problem))
+        entries.push_back(at->path());
+    if (problem) return fail(folder.string(), "the folder cannot be read: " + problem.message());
+    std::sort(entries.begin(), entries.end());
+    return entries;
+}
+
+Result<void> make_folder(const fs::path& folder) {
+    std::error_code problem;
+    fs::create_directories(folder, problem);
+    if (!problem && !fs::is_directory(folder, problem) && !problem)
+        return fail(folder.string(), "a file of this name is in the way of the folder");
+    if (problem) return fail(folder.string(), "the folder cannot be made: " + problem.message());
+    return {};
+}
+
+Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes) {
+    // Without O_NONBLOCK the mere opening of a pipe would wait for somebody who writes into it.
+    int problem = file_fault(FileStep::open, file);
+    const int descriptor = problem ? -1 : ::open(file.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK | O_NOCTTY);
+    if (descriptor < 0) {
+        problem = problem ? problem : errno;
+        return fail(file.string(), problem == ENOENT   ? "the file does not exist"
+                                   : problem == EACCES ? "no permission to read the file"
+                                                       : std::string("the file cannot be read: ") + strerror(problem));
+    }
+    const auto finished = [&](Result<std::string> result) {
+        ::close(descriptor);
+        return result;
+    };
+    struct stat status {};
+    if (::fstat(descriptor, &status) != 0)
+        return finished(fail(file.string(), std::string("the file cannot be read: ") + strerror(errno)));
+    if (S_ISDIR(status.st_mode)) return finished(fail(file.string(), "this is a folder, not a file"));
+    if (!S_ISREG(status.st_mode)) return finished(fail(file.string(), "this is not a regular file"));
+    const auto too_large = [&] {
+        return fail(file.string(), fmt::format("the file is too large: {} bytes are the most", most_bytes));
+    };
+    if (static_cast<uintmax_t>(status.st_size) > most_bytes) return finished(too_large());
+    std::string content;
+    char piece[65536];
+    for (;;) {
+        problem = file_fault(FileStep::read, file);
+        const ssize_t got = problem ? -1 : ::read(descriptor, piece, sizeof piece);
+        if (got < 0 && !problem && errno == EINTR) continue;
+        if (got < 0)
+            return finished(
+                fail(file.string(), std::string("the file cannot be read: ") + strerror(problem ? problem : errno)));
+        if (got == 0) break;
+        content.append(piece, static_cast<size_t>(got));
+        if (content.size() > most_bytes) return finished(too_large());
+    }
+    return finished(std::move(content));
+}
+
+}  // namespace isotonus

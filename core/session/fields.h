@@ -1,0 +1,180 @@
+// Every field of a session with its key and its limits, in one list: what reads a file, what checks an edit and what is
+// about to be written all go through it.  docs/session-schema.json says the same; a test compares them.
+//
+// A visitor V has: number(key, double, low, high), level(key, dB), integer(key, n, low, high), truth(key, bool),
+// text(key, string, most bytes), word(key, enumeration, names), optional_number(key, optional<double>, low, high).
+#pragma once
+
+#include <array>
+
+#include "core/session/session.h"
+
+namespace isotonus {
+
+namespace limits {
+inline constexpr uintmax_t most_session_bytes = uintmax_t{256} << 20;
+inline constexpr uintmax_t most_sheet_bytes = uintmax_t{1} << 20;
+inline constexpr uintmax_t most_ride_bytes = uintmax_t{64} << 20;  ///< of a ride as CSV
+inline constexpr uintmax_t most_midi_bytes = uintmax_t{16} << 20;
+inline constexpr double latest_s = 1e6;  ///< of points, sections and tempo marks
+/// Clips are at most so many frames long, and begin and end within so many of the song's start: a day at 192 kHz.
+inline constexpr int64_t most_frames = int64_t{86400} * 192000;
+inline constexpr double most_delay_samples = 1e7;
+inline constexpr TrackId largest_id = (TrackId{1} << 53) - 1;  ///< what every JSON reader can hold
+inline constexpr size_t most_rows = 10000, most_clips = 100000, most_points = 1000000, most_sections = 10000,
+                        most_tempo_marks = 100000, most_recordings = 10000, most_rules = 1000;
+inline constexpr size_t longest_name = 4096, longest_text = size_t{1} << 20;  ///< bytes
+}  // namespace limits
+
+inline constexpr std::array segment_names{"line", "step", "bend", "smooth"};
+inline constexpr std::array kind_names{"percussive", "sustained"};
+inline constexpr std::array channels_names{"as_recorded", "swapped", "mono", "one"};
+inline constexpr std::array pan_law_names{"constant_power", "compromise", "linear", "balance"};
+inline constexpr std::array profile_names{"mastering", "streaming_demo", "own"};
+
+template <class V, class T>
+void clip_fields(V& v, T& clip) {
+    v.integer("start", clip.start, 0, limits::most_frames);
+    v.integer("offset", clip.offset, -limits::most_frames, limits::most_frames);
+    v.integer("frames", clip.frames, 1, limits::most_frames);
+    v.number("gain_db", clip.gain_db, -clip_gain_max_db, clip_gain_max_db);
+    v.integer("fade_in", clip.fade_in, 0, limits::most_frames);
+    v.integer("fade_out", clip.fade_out, 0, limits::most_frames);
+}
+
+template <class V, class T>
+void point_fields(V& v, T& point, const ParameterInfo& info) {
+    v.number("time_s", point.time_s, 0.0, limits::latest_s);
+    v.number("value", point.value, info.low, info.high);
+    v.word("segment", point.segment, segment_names);
+    v.number("bend", point.bend, -1.0, 1.0);
+    v.truth("locked", point.locked);
+}
+
+template <class V, class T>
+void section_fields(V& v, T& section) {
+    v.text("name", section.name, limits::longest_name);
+    v.number("start_s", section.start_s, 0.0, limits::latest_s);
+    v.integer("ink", section.ink, 0, 11);
+}
+
+template <class V, class T>
+void tempo_fields(V& v, T& mark) {
+    v.number("time_s", mark.time_s, 0.0, limits::latest_s);
+    v.number("quarters_a_minute", mark.quarters_a_minute, 1.0, 2000.0);
+    v.integer("beats", mark.beats, 1, 255);
+    v.integer("beat_unit", mark.beat_unit, 1, 128);
+}
+
+template <class V, class T>
+void target_fields(V& v, T& target) {
+    v.word("measure", target.measure, measure_names);
+    v.number("low_dbfs", target.low_dbfs, -120.0, 0.0);
+    v.number("aim_dbfs", target.aim_dbfs, -120.0, 0.0);
+    v.number("high_dbfs", target.high_dbfs, -120.0, 0.0);
+    if (target.low_dbfs > target.high_dbfs) v.complain("low_dbfs", "must not lie above high_dbfs");
+}
+
+template <class V, class T>
+void rule_fields(V& v, T& rule) {
+    v.text("word", rule.word, limits::longest_name);
+    v.optional_word("family", rule.family, family_names);
+    v.optional_word("kind", rule.kind, kind_names);
+}
+
+template <class V, class T>
+void sheet_fields(V& v, T& sheet) {
+    v.text("name", sheet.name, limits::longest_name);
+    v.number("peak_ceiling_dbfs", sheet.peak_ceiling_dbfs, -60.0, 0.0);
+    v.truth("count_spikes", sheet.count_spikes);
+    v.number("mains_low_dbfs", sheet.mains_low_dbfs, -60.0, 0.0);
+    v.number("mains_high_dbfs", sheet.mains_high_dbfs, -60.0, 0.0);
+}
+
+/// Of tracks, buses and control groups.
+template <class V, class T>
+void row_fields(V& v, T& row) {
+    v.integer("id", row.id, 1, static_cast<int64_t>(limits::largest_id));
+    v.text("name", row.name, limits::longest_name);
+    v.optional_word("family", row.family, family_names);
+    v.level("fader_db", row.fader_db);
+    v.integer("ink", row.ink, 0, 11);
+}
+
+/// Of tracks and buses.
+template <class V, class T>
+void mixed_fields(V& v, T& row) {
+    row_fields(v, row);
+    v.number("trim_db", row.trim_db, -trim_max_db, trim_max_db);
+    v.number("pan", row.pan, -1.0, 1.0);
+    v.number("width", row.width, 0.0, 2.0);
+    v.truth("mute", row.mute);
+    v.truth("solo", row.solo);
+    v.integer("output", row.output, 0, static_cast<int64_t>(limits::largest_id));
+}
+
+template <class V, class T>
+void track_fields(V& v, T& track) {
+    mixed_fields(v, track);
+    v.word("channels", track.source.channels, channels_names);
+    v.integer("channel", track.source.channel, 0, most_channels - 1);
+    v.truth("offset_removed", track.source.offset_removed);
+    v.truth("anchor", track.anchor);
+    v.text("note", track.note, limits::longest_text);
+    v.truth("passes_ceiling", track.passes_ceiling);
+    v.truth("polarity_inverted", track.polarity_inverted);
+    v.truth("locked", track.locked);
+    v.number("delay_samples", track.delay_samples, -limits::most_delay_samples, limits::most_delay_samples);
+    v.truth("sides_apart", track.sides_apart);
+    v.number("left_pan", track.left_pan, -1.0, 1.0);
+    v.number("right_pan", track.right_pan, -1.0, 1.0);
+    v.number("low_centre_hz", track.low_centre_hz, 0.0, low_centre_max_hz);
+    if (track.low_centre_hz > 0.0 && track.low_centre_hz < low_centre_min_hz)
+        v.complain("low_centre_hz", "must be 0, or 40 and more");
+    v.truth("solo_safe", track.solo_safe);
+}
+
+template <class V, class T>
+void limit_fields(V& v, T& own) {
+    v.number("most_peak_dbfs", own.most_peak_dbfs, -60.0, 12.0);
+    v.number("least_peak_dbfs", own.least_peak_dbfs, -120.0, 12.0);
+    v.number("most_true_peak_dbtp", own.most_true_peak_dbtp, -60.0, 12.0);
+    v.optional_number("least_lufs", own.least_lufs, -400.0, 400.0);
+    v.optional_number("most_lufs", own.most_lufs, -400.0, 400.0);
+    v.number("longest_silence_s", own.longest_silence_s, 0.0, 3600.0);
+    v.number("most_dc", own.most_dc, 0.0, 1.0);
+    v.number("most_mono_loss_db", own.most_mono_loss_db, 0.0, 200.0);
+    v.number("tail_dbfs", own.tail_dbfs, -200.0, 0.0);
+}
+
+template <class V, class T>
+void hand_off_fields(V& v, T& hand_off) {
+    v.word("profile", hand_off.profile, profile_names);
+    v.text("notes", hand_off.notes, limits::longest_text);
+}
+
+template <class V, class T>
+void recording_fields(V& v, T& recording) {
+    v.text("name", recording.name, limits::longest_name);
+    v.truth("reference", recording.reference);
+    v.text("made", recording.made, limits::longest_name);
+    v.text("note", recording.note, limits::longest_text);
+    v.optional_number("integrated_lufs", recording.integrated_lufs, -400.0, 400.0);
+    v.optional_number("sample_peak_dbfs", recording.sample_peak_dbfs, -400.0, 400.0);
+    v.optional_number("true_peak_dbtp", recording.true_peak_dbtp, -400.0, 400.0);
+}
+
+template <class V, class T>
+void session_fields(V& v, T& session) {
+    v.integer("sample_rate", session.sample_rate, 8000, 768000);
+    v.word("pan_law", session.pan_law, pan_law_names);
+    v.truth("rides_bypassed", session.rides_bypassed);
+}
+
+/// Of the main output.
+template <class V, class T>
+void main_fields(V& v, T& session) {
+    v.level("fader_db", session.main_fader_db);
+}
+
+}  // namespace isotonus

@@ -1,0 +1,231 @@
+#include "core/session/validate.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <span>
+#include <unordered_map>
+#include <unordered_set>
+
+#include "core/files/paths.h"
+#include "core/session/fields.h"
+
+namespace isotonus {
+
+namespace {
+
+/// A visitor of fields.h that compares values with their limits, and remembers the first fault.
+class LimitCheck {
+  public:
+    bool failed() const { return !fault_.empty(); }
+    Result<void> result() const {
+        if (failed()) return fail("", fault_);
+        return {};
+    }
+
+    /// What is looked at, for sentences: "Voice, level ride, point 3".
+    template <class Look>
+    void inside(std::string_view name, size_t number, const Look& look) {
+        if (failed()) return;
+        place_.push_back({name, number});
+        look();
+        place_.pop_back();
+    }
+
+    void number(const char* key, double value, double low, double high) {
+        if (!std::isfinite(value))
+            complain(key, "must be a number");
+        else if (value < low || value > high)
+            complain(key, fmt::format("must lie between {:g} and {:g}; {:g} does not", low, high, value));
+    }
+    void level(const char* key, double db) {
+        if (db != silence_db) number(key, db, lowest_level_db, fader_max_db);
+    }
+    template <class Int>
+    void integer(const char* key, Int value, int64_t low, int64_t high) {
+        if (static_cast<int64_t>(value) < low || static_cast<int64_t>(value) > high ||
+            static_cast<double>(value) > static_cast<double>(high))
+            complain(key, fmt::format("must lie between {} and {}; {} does not", low, high, value));
+    }
+    void truth(const char*, bool) {}
+    void text(const char* key, const std::string& value, size_t most_bytes) {
+        if (value.size() > most_bytes)
+            complain(key, fmt::format("is longer than {} bytes", most_bytes));
+        else if (!is_utf8(value))
+            complain(key, "is no text in UTF-8");
+    }
+    template <class Word, class Names>
+    void word(const char* key, Word value, const Names& names) {
+        if (static_cast<size_t>(value) >= names.size()) complain(key, "is none of the words that are known");
+    }
+    template <class Word, class Names>
+    void optional_word(const char* key, const std::optional<Word>& value, const Names& names) {
+        if (value) word(key, *value, names);
+    }
+    void optional_number(const char* key, const std::optional<double>& value, double low, double high) {
+        if (value) number(key, *value, low, high);
+    }
+    void count(const char* what, size_t count, size_t most) {
+        if (count > most) complain(what, fmt::format("are {}; {} are the most", count, most));
+    }
+    void complain(std::string_view key, const std::string& what) {
+        if (failed()) return;
+        for (const auto& [name, number] : place_)
+            fault_ += fmt::format("{}{}, ", shown_text(name), number ? fmt::format(" {}", number) : "");
+        fault_ += fmt::format("'{}' {}", key, what);
+    }
+
+  private:
+    struct Place {
+        std::string_view name;
+        size_t number;
+    };
+    std::vector<Place> place_;
+    std::string fault_;
+};
+
+void check_curve(LimitCheck& check, const Curve& curve, const ParameterInfo& info) {
+    check.count("points", curve.points.size(), limits::most_points);
+    double before_s = 0.0;
+    for (size_t i = 0; i < curve.points.size() && !check.failed(); ++i)
+        check.inside("point", i + 1, [&] {
+            point_fields(check, curve.points[i], info);
+            if (curve.points[i].time_s < before_s) check.complain("time_s", "is before the point before it");
+            before_s = curve.points[i].time_s;
+        });
+}
+
+void check_rides(LimitCheck& check, const Rides& rides, const Rides* before, RowKind kind) {
+    for (const ParameterInfo& info : parameters()) {
+        const CurvePtr& curve = rides[info.parameter];
+        if (!curve || (before && (*before)[info.parameter] == curve)) continue;
+        check.inside(info.id, 0, [&] {
+            if (!can_be_ridden(kind, info.parameter)) check.complain("ride", "is none that such a row can have");
+            check_curve(check, *curve, info);
+        });
+    }
+}
+
+void check_track(LimitCheck& check, const Track& track, const Track* before) {
+    check.inside(track.name, 0, [&] {
+        track_fields(check, track);
+        if (track.target) check.inside("target", 0, [&] { target_fields(check, *track.target); });
+        check.count("clips", track.source.clips.size(), limits::most_clips);
+        for (size_t i = 0; i < track.source.clips.size(); ++i)
+            check.inside("clip", i + 1, [&] {
+                clip_fields(check, track.source.clips[i]);
+                if (track.source.clips[i].end() > limits::most_frames) check.complain("frames", "ends too late");
+            });
+        check_rides(check, track.rides, before ? &before->rides : nullptr, RowKind::track);
+    });
+}
+
+/// Items of a list that the session before did not have.
+template <class T, class Look>
+void check_list(LimitCheck& check, const char* name, const SharedList<T>& list, const SharedList<T>* before,
+                size_t most, const Look& look) {
+    if (before && list.shares_with(*before)) return;
+    check.count(name, list.size(), most);
+    for (size_t i = 0; i < list.size() && !check.failed(); ++i) check.inside(name, i + 1, [&] { look(list[i]); });
+}
+
+void check_sheet(LimitCheck& check, const TargetSheet& sheet) {
+    check.inside("target sheet", 0, [&] {
+        sheet_fields(check, sheet);
+        check.inside("percussive", 0, [&] { target_fields(check, sheet.percussive); });
+        check.inside("sustained", 0, [&] { target_fields(check, sheet.sustained); });
+        check.count("rules", sheet.rules.size(), limits::most_rules);
+        for (size_t i = 0; i < sheet.rules.size(); ++i)
+            check.inside("rule", i + 1, [&] {
+                rule_fields(check, sheet.rules[i]);
+                target_fields(check, sheet.rules[i].target);
+            });
+    });
+}
+
+void check_ids_and_routing(LimitCheck& check, const Session& s) {
+    std::unordered_set<TrackId> ids;
+    std::unordered_map<TrackId, TrackId> buses;  // and where they lead
+    const auto take = [&](TrackId id, const std::string& name) {
+        if (!ids.insert(id).second) check.inside(name, 0, [&] { check.complain("id", "belongs to another row too"); });
+        if (id >= s.next_id) check.inside(name, 0, [&] { check.complain("id", "is one that was not given yet"); });
+    };
+    for (const auto& t : s.tracks) take(t->id, t->name);
+    for (const Bus& b : s.buses) take(b.id, b.name), buses[b.id] = b.output;
+    for (const ControlGroup& g : s.groups) take(g.id, g.name);
+    const auto lead = [&](TrackId output, const std::string& name) {
+        size_t steps = 0;
+        for (TrackId at = output; at != main_output; ++steps) {
+            const auto bus = buses.find(at);
+            if (bus == buses.end() || steps > buses.size())
+                return check.inside(name, 0, [&] {
+                    check.complain("output", bus == buses.end() ? "leads to no bus" : "leads in a circle");
+                });
+            at = bus->second;
+        }
+    };
+    for (const auto& t : s.tracks) lead(t->output, t->name);
+    for (const Bus& b : s.buses) lead(b.output, b.name);
+}
+
+}  // namespace
+
+Result<void> validate(const RidePoint& point, const ParameterInfo& info) {
+    LimitCheck check;
+    point_fields(check, point, info);
+    return check.result();
+}
+
+Result<void> validate(const Session& s, const Session* before) {
+    LimitCheck check;
+    session_fields(check, s);
+    main_fields(check, s);
+    check_rides(check, s.main_rides, before ? &before->main_rides : nullptr, RowKind::main);
+    if (!before || !(s.targets == before->targets)) check_sheet(check, s.targets);
+
+    check.count("tracks", s.tracks.size(), limits::most_rows);
+    std::unordered_map<TrackId, const Track*> known;
+    if (before)
+        for (const auto& t : before->tracks) known[t->id] = t.get();
+    for (const auto& t : s.tracks) {
+        const auto at = known.find(t->id);
+        const Track* const old = at == known.end() ? nullptr : at->second;
+        if (old != t.get()) check_track(check, *t, old);
+    }
+    const auto of = [&](const auto& list) { return before ? &(before->*list) : nullptr; };
+    check_list(check, "bus", s.buses, of(&Session::buses), limits::most_rows, [&](const Bus& bus) {
+        mixed_fields(check, bus);
+        const Bus* const old = before ? before->find_bus(bus.id) : nullptr;
+        check_rides(check, bus.rides, old ? &old->rides : nullptr, RowKind::bus);
+    });
+    check_list(check, "control group", s.groups, of(&Session::groups), limits::most_rows,
+               [&](const ControlGroup& group) {
+                   row_fields(check, group);
+                   const ControlGroup* const old = before ? before->find_group(group.id) : nullptr;
+                   check_rides(check, group.rides, old ? &old->rides : nullptr, RowKind::group);
+                   check.count("members", group.members.size(), limits::most_rows);
+               });
+    double section_s = 0.0, mark_s = 0.0;
+    check_list(check, "section", s.sections, of(&Session::sections), limits::most_sections,
+               [&](const Section& section) {
+                   section_fields(check, section);
+                   if (section.start_s < section_s) check.complain("start_s", "is before the section before it");
+                   section_s = section.start_s;
+               });
+    check_list(check, "tempo mark", s.tempo, of(&Session::tempo), limits::most_tempo_marks, [&](const TempoMark& mark) {
+        tempo_fields(check, mark);
+        if (mark.time_s < mark_s) check.complain("time_s", "is before the mark before it");
+        mark_s = mark.time_s;
+    });
+    check_list(check, "recording", s.recordings, of(&Session::recordings), limits::most_recordings,
+               [&](const Recording& recording) { recording_fields(check, recording); });
+    check.inside("hand-off", 0, [&] {
+        hand_off_fields(check, s.hand_off);
+        limit_fields(check, s.hand_off.own);
+    });
+    check_ids_and_routing(check, s);
+    return check.result();
+}
+
+}  // namespace isotonus
