@@ -226,7 +226,7 @@ int draft(const DraftOptions& options) {
     Margins margins;
     if (by == DraftBy::heard) {
         std::map<MaterialPtr, ExcitationPtr> known;
-        for (const PlanTrack& t : plan->tracks)
+        for (const PlanPart& t : plan->parts)
             if (t.heard()) known[t.material];
         std::vector<MaterialPtr> list;
         for (const auto& [material, none] : known) list.push_back(material);

@@ -39,7 +39,7 @@ struct Engine::Program {
     Program(PlanPtr plan, std::shared_ptr<Stream> from)
         : renderer(plan),
           stream(std::move(from)),
-          inputs(plan->tracks.size()),
+          inputs(plan->parts.size()),
           meters(plan->tracks.size() + plan->buses.size()) {}
     Renderer renderer;
     std::shared_ptr<Stream> stream;

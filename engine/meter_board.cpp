@@ -21,14 +21,14 @@ void MeterBar::advance(double peak_db, double elapsed_s) {
 
 void MeterBoard::advance(const RenderPlan& plan, const LiveLevels& levels, double elapsed_s) {
     std::vector<TrackId> ids;
-    for (const PlanTrack& t : plan.tracks) ids.push_back(t.part == Band::low ? 0 : t.id);
+    for (const PlanTrack& t : plan.tracks) ids.push_back(t.id);
     for (const PlanBus& b : plan.buses) ids.push_back(b.id);
     const bool same = std::equal(tracks.begin(), tracks.end(), ids.begin(), ids.end(),
                                  [](const auto& a, TrackId id) { return a.id == id; });
     if (!same) {
         std::vector<TrackBars> next;
         for (const TrackId id : ids) {
-            const TrackBars* old = id ? find(id) : nullptr;
+            const TrackBars* old = find(id);
             next.push_back(old ? *old : TrackBars{});
             next.back().id = id;
         }

@@ -25,7 +25,7 @@ struct MeterBoard {
         VuNeedle needle{0.016};
         double vu_dbfs = silence_db;  ///< after the trim, as a sine's level: 0 VU is -18
     };
-    std::vector<TrackBars> tracks;  ///< and buses; 0 for entries that have no meter
+    std::vector<TrackBars> tracks;  ///< and buses
     MeterBar main[2];
     double main_programme_db = silence_db;  ///< peak programme meter (IEC 60268-18), the higher side
     double main_average_db = silence_db;    ///< AES17 RMS, smoothed over 300 ms

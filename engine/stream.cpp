@@ -7,9 +7,9 @@ namespace isotonus {
 
 Stream::Stream(PlanPtr plan) : plan_(std::move(plan)) {
     for (Slot& slot : slots_) {
-        for (const PlanTrack& t : plan_->tracks)
-            slot.samples.emplace_back(static_cast<size_t>(chunk_frames * t.channels));
-        slot.present.assign(plan_->tracks.size(), 0);
+        for (const PlanPart& p : plan_->parts)
+            slot.samples.emplace_back(static_cast<size_t>(chunk_frames * p.channels));
+        slot.present.assign(plan_->parts.size(), 0);
     }
     thread_ = std::jthread([this](const std::stop_token& stop) { read_ahead(stop); });
 }
@@ -26,7 +26,7 @@ bool Stream::enter(int64_t frame, std::vector<const float*>& inputs) {
         if (slot.chunk.load() != chunk) continue;
         const int64_t offset = frame - chunk * chunk_frames;
         for (size_t i = 0; i < inputs.size(); ++i)
-            inputs[i] = slot.present[i] ? slot.samples[i].data() + offset * plan_->tracks[i].channels : nullptr;
+            inputs[i] = slot.present[i] ? slot.samples[i].data() + offset * plan_->parts[i].channels : nullptr;
         return true;
     }
     return false;

@@ -27,7 +27,7 @@ class Stream {
     const RenderPlan& plan() const { return *plan_; }
 
     /// Audio thread: enters the chunk of this frame.  True when its samples are there; then `inputs` point at the
-    /// frame, one for each track, and stay valid until the next call.
+    /// frame, one for each part, and stay valid until the next call.
     bool enter(int64_t frame, std::vector<const float*>& inputs);
 
     /// Any thread: where play will go on (after a jump while it stands still), and the loop, so that the right chunks
@@ -43,8 +43,8 @@ class Stream {
   private:
     struct Slot {
         std::atomic<int64_t> chunk{-1};
-        std::vector<std::vector<float>> samples;  ///< of each track
-        std::vector<char> present;                ///< the track has samples in this chunk
+        std::vector<std::vector<float>> samples;  ///< of each part
+        std::vector<char> present;                ///< the part has samples in this chunk
     };
     void read_ahead(const std::stop_token& stop);
     Result<void> read_until(const std::stop_token& stop);

@@ -25,12 +25,10 @@ const Comparison::Known* Comparison::known(size_t n) const {
 
 std::optional<double> Comparison::match_db(size_t n) const {
     const Known* k = known(n);
-    const auto& figures = mix_.figures();
-    if (!k || !k->material || !figures || !figures->measurement.integrated_lufs) return std::nullopt;
+    if (!k || !k->material || !mix_lufs_) return std::nullopt;
     const Measurement& m = k->material->measurement;
     if (!m.integrated_lufs) return std::nullopt;
-    return std::min(*figures->measurement.integrated_lufs - *m.integrated_lufs,
-                    std::max(0.0, -m.true_peak_dbtp.value_or(0.0)));
+    return std::min(*mix_lufs_ - *m.integrated_lufs, std::max(0.0, -m.true_peak_dbtp.value_or(0.0)));
 }
 
 void Comparison::want(bool wanted) {
@@ -64,13 +62,17 @@ void Comparison::follow() {
 /// The player gets those that are read, each at the mix's loudness.
 void Comparison::send() {
     std::vector<Player::Compared> all;
-    const auto before = heard();
+    const auto before = heard() ? heard() : std::exchange(wanted_recording_, std::nullopt);
+    // While the mix is measured again after an edit its last known loudness counts.
+    if (const auto& figures = mix_.figures()) mix_lufs_ = figures->measurement.integrated_lufs;
     places_.clear();
     for (size_t n = 0; wanted_ && n < recordings().size(); ++n) {
         const Known* k = known(n);
-        if (!k || !k->material) continue;
+        // One that cannot be matched, since it or the mix is silent or not measured yet, is not heard at all.
+        const auto match = match_db(n);
+        if (!k || !k->material || !match) continue;
         places_.push_back(n);
-        all.push_back({k->material, gain_from_db(match_db(n).value_or(0.0))});
+        all.push_back({k->material, gain_from_db(*match)});
     }
     player_.set_compared(std::move(all));
     if (before) hear(before);
@@ -80,6 +82,7 @@ void Comparison::send() {
 void Comparison::hear(std::optional<size_t> n) {
     const auto at = n ? std::find(places_.begin(), places_.end(), *n) : places_.end();
     if (at == places_.end()) {
+        wanted_recording_ = n;  // as soon as it can be matched
         player_.hear_compared(std::nullopt);
     } else {
         last_ = n;
@@ -97,10 +100,8 @@ void Comparison::toggle() {
     if (!wanted_) want(true);
     if (heard())
         hear(std::nullopt);
-    else if (last_ && *last_ < recordings().size())
-        hear(last_);
-    else if (!places_.empty())
-        hear(places_.front());
+    else if (!recordings().empty())
+        hear(last_ && *last_ < recordings().size() ? *last_ : places_.empty() ? 0 : places_.front());
 }
 
 void Comparison::next() {

@@ -53,7 +53,8 @@ class Comparison : public QObject {
     std::shared_ptr<Progress> progress_ = std::make_shared<Progress>();
     std::map<std::pair<fs::path, int>, Known> known_;
     std::vector<size_t> places_;  ///< of the recordings that the player has
-    std::optional<size_t> last_;
+    std::optional<size_t> last_, wanted_recording_;
+    Level mix_lufs_;  ///< as it was last known
     bool wanted_ = false;
 };
 

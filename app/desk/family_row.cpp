@@ -64,9 +64,9 @@ void FamilyRow::paintEvent(QPaintEvent*) {
     if (of_ != work_.player.plan()) {
         of_ = work_.player.plan();
         auto alone = std::make_shared<RenderPlan>(*of_);
-        std::erase_if(alone->tracks, [&](const PlanTrack& t) {
-            return std::none_of(tracks.begin(), tracks.end(), [&](const Track* m) { return m->id == t.id; });
-        });
+        for (PlanPart& p : alone->parts)
+            if (std::none_of(tracks.begin(), tracks.end(), [&](const Track* m) { return m->id == of_->id_of(p); }))
+                p.silence_it();
         overview_ = std::make_unique<MixOverview>(alone);
     }
     const QRect area(head_width, 2, width() - head_width, height() - 4);

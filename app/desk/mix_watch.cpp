@@ -88,7 +88,9 @@ void MixWatch::peak_found(const std::optional<Peak>& peak, bool more_follows) {
 void MixWatch::make_plan(const std::shared_ptr<Progress>& progress) {
     if (progress != running_ || searching_) return;
     std::map<std::pair<TrackId, Band>, MaterialPtr> known;
-    for (const PlanTrack& t : player_.plan()->tracks) known[{t.id, t.part}] = t.material;
+    const PlanPtr now = player_.plan();
+    for (const PlanTrack& t : now->tracks) known[{t.id, Band::all}] = t.material;
+    for (const PlanPart& p : now->parts) known[{now->id_of(p), p.band}] = p.material;
     const double target = document_.session().targets.mains_high_dbfs - 0.1;
     in_background(pool_, [this, session = document_.session(), known = std::move(known), target, progress] {
         const auto material = [&](const Track& t) {
@@ -126,18 +128,19 @@ const Audibility* MixWatch::audibility(TrackId id) const {
 
 double MixWatch::excited() const {
     int heard = 0, known = 0;
-    for (const PlanTrack& t : player_.plan()->tracks) {
-        if (!t.heard()) continue;
+    for (const PlanPart& p : player_.plan()->parts) {
+        if (!p.heard()) continue;
         ++heard;
-        if (excitations_.contains(t.material)) ++known;
+        if (excitations_.contains(p.material)) ++known;
     }
     return heard == 0 ? 1.0 : static_cast<double>(known) / heard;
 }
 
 std::optional<double> MixWatch::bandwidth(const Track& track) const {
-    for (const PlanTrack& t : player_.plan()->tracks)
-        if (t.id == track.id)
-            if (const auto at = bandwidths_.find(t.material); at != bandwidths_.end()) return at->second;
+    const PlanPtr plan = player_.plan();
+    for (const PlanPart& p : plan->parts)
+        if (plan->id_of(p) == track.id)
+            if (const auto at = bandwidths_.find(p.material); at != bandwidths_.end()) return at->second;
     return std::nullopt;
 }
 
@@ -157,13 +160,13 @@ void MixWatch::hear() {
     hearing_ = true;
     const PlanPtr plan = player_.plan();
     std::erase_if(excitations_, [&](const auto& known) {  // of sources that are gone
-        return std::none_of(plan->tracks.begin(), plan->tracks.end(),
-                            [&](const PlanTrack& t) { return t.material == known.first; });
+        return std::none_of(plan->parts.begin(), plan->parts.end(),
+                            [&](const PlanPart& p) { return p.material == known.first; });
     });
     std::erase_if(bandwidths_, [this](const auto& known) { return !excitations_.contains(known.first); });
     std::vector<MaterialPtr> missing;
-    for (const PlanTrack& t : plan->tracks)
-        if (t.heard() && !excitations_.contains(t.material)) missing.push_back(t.material);
+    for (const PlanPart& p : plan->parts)
+        if (p.heard() && !excitations_.contains(p.material)) missing.push_back(p.material);
     std::vector<int64_t> sections;
     for (const Section& s : document_.session().sections)
         sections.push_back(std::llround(s.start_s * plan->sample_rate));
@@ -197,8 +200,8 @@ void MixWatch::hear() {
 }
 
 std::optional<Margins> MixWatch::margins(const RenderPlan& plan, TrackId id) const {
-    for (const PlanTrack& t : plan.tracks)
-        if (t.heard() && !excitations_.contains(t.material)) return std::nullopt;
+    for (const PlanPart& p : plan.parts)
+        if (p.heard() && !excitations_.contains(p.material)) return std::nullopt;
     return margins_of(plan, id, known_excitations(), listening_);
 }
 

@@ -84,26 +84,24 @@ void Player::send_plan() {
 PlanPtr Player::with_compared(PlanPtr plan) const {
     if (compared_.empty()) return plan;
     auto next = std::make_shared<RenderPlan>(*plan);
-    const GainMatrix none{0.0, 0.0, 0.0, 0.0};
     if (compared_heard_) {
         next->main_gain = 1.0;
         next->main = {};
-        for (PlanTrack& t : next->tracks) {
-            t.gains = t.to_main = none;
-            t.level = 0.0;
-        }
+        for (PlanPart& p : next->parts) p.silence_it();
     }
     constexpr TrackId first_id = TrackId{1} << 60;
     for (size_t i = 0; i < compared_.size(); ++i) {
         PlanTrack t;
+        PlanPart p;
         t.id = first_id + i;
-        t.material = compared_[i].material;
-        t.channels = t.material->ready.channels;
-        t.frames = t.material->ready.frames;
-        t.level = compared_heard_ == i ? compared_[i].gain : 0.0;
-        t.fader_gain = t.level;
-        t.gains = t.to_main = scaled(GainMatrix{}, t.level);
-        next->tracks.push_back(std::move(t));
+        t.material = p.material = compared_[i].material;
+        p.channels = p.material->ready.channels;
+        p.frames = p.material->ready.frames;
+        p.level = compared_heard_ == i ? compared_[i].gain : 0.0;
+        t.fader_gain = p.level;
+        // A mono recording is heard on both sides as it is.
+        p.gains = p.to_main = scaled(p.channels == 1 ? pan_mono(PanLaw::balance, 0.0) : GainMatrix{}, p.level);
+        next->add(std::move(t), std::move(p));
     }
     return next;
 }

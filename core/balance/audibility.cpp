@@ -82,7 +82,7 @@ struct Thresholds {
 struct Voice {
     TrackId id;
     struct Part {
-        const PlanTrack* track;
+        const PlanPart* part;
         ExcitationPtr excitation;
         float left, right, product;  ///< power gains, both sides together
         int64_t shift;               ///< hops
@@ -97,9 +97,9 @@ struct Voice {
             if (here < 0 || here >= static_cast<int64_t>(p.excitation->hops.size())) continue;
             const Excitation::Hop& h = p.excitation->hops[static_cast<size_t>(here)];
             float ride = 1.0f;
-            if (p.track->way_ridden()) {
+            if (p.part->any_ride_to_main()) {
                 const double middle = (static_cast<double>(hop) + 0.5) * Excitation::hop_frames;
-                ride = static_cast<float>(p.track->way_power_at(middle / plan.sample_rate));
+                ride = static_cast<float>(p.part->ride_power_at(middle / plan.sample_rate));
             }
             const float l = p.left * ride, r = p.right * ride, x = p.product * ride;
             if (p.excitation->channels == 1)
@@ -116,24 +116,19 @@ std::vector<Voice> voices_of(const RenderPlan& plan, const ExcitationOf& excitat
     std::vector<Voice> voices;
     const double main = plan.main_gain * plan.main_gain / 2.0;
     for (const PlanTrack& t : plan.tracks) {
-        if (!t.heard() || t.to_main.silent()) continue;
-        ExcitationPtr e = excitation(t.material);
-        if (!e) continue;
-        const GainMatrix& g = t.to_main;
-        const double ll = g.left_from_left, lr = g.left_from_right, rl = g.right_from_left, rr = g.right_from_right;
-        Voice::Part part{&t,   e,    0.0f,
-                         0.0f, 0.0f, std::llround(static_cast<double>(t.delay_samples) / Excitation::hop_frames)};
-        if (t.channels == 1) {
-            part.left = static_cast<float>(main * (ll * ll + rr * rr));
-        } else {
-            part.left = static_cast<float>(main * (ll * ll + rl * rl));
-            part.right = static_cast<float>(main * (lr * lr + rr * rr));
-            part.product = static_cast<float>(main * 2.0 * (ll * lr + rl * rr));
+        Voice voice{t.id, {}};
+        for (const PlanPart& p : plan.parts_of(t)) {
+            if (!p.heard() || p.to_main.silent()) continue;
+            ExcitationPtr e = excitation(p.material);
+            if (!e) continue;
+            const GainMatrix& g = p.to_main;
+            const double ll = g.left_from_left, lr = g.left_from_right, rl = g.right_from_left, rr = g.right_from_right;
+            voice.parts.push_back({&p, std::move(e), static_cast<float>(main * (ll * ll + rl * rl)),
+                                   static_cast<float>(main * (lr * lr + rr * rr)),
+                                   static_cast<float>(main * 2.0 * (ll * lr + rl * rr)),
+                                   std::llround(static_cast<double>(p.delay_samples) / Excitation::hop_frames)});
         }
-        if (t.part == Band::low && !voices.empty() && voices.back().id == t.id)
-            voices.back().parts.push_back(part);
-        else
-            voices.push_back({t.id, {part}});
+        if (!voice.parts.empty()) voices.push_back(std::move(voice));
     }
     return voices;
 }

@@ -12,7 +12,7 @@ constexpr double furthest_db = 24.0, fine_db = 0.05;
 std::vector<TrackId> heard_tracks(const RenderPlan& plan) {
     std::vector<TrackId> ids;
     for (const PlanTrack& t : plan.tracks)
-        if (t.heard() && t.part != Band::low) ids.push_back(t.id);
+        if (plan.heard(t)) ids.push_back(t.id);
     return ids;
 }
 
@@ -103,20 +103,17 @@ Result<std::vector<Moment>> moments_of(const PlanPtr& plan, const std::vector<Mi
         m.right = (highest - out.begin()) % 2 == 1;
         const double sum = static_cast<double>(*highest);
         m.peak_dbfs = db_from_gain(std::fabs(sum));
-        for (size_t i = 0; i < plan->tracks.size(); ++i) {
-            const PlanTrack& t = plan->tracks[i];
-            if (!(*inputs)[i] || !t.heard()) continue;
-            const float* in = (*inputs)[i] + at * static_cast<size_t>(t.channels);
-            const double x = static_cast<double>(in[0]), y = t.channels == 2 ? static_cast<double>(in[1]) : 0.0;
-            const GainMatrix g = t.way_at(static_cast<double>(m.frame) / plan->sample_rate);
-            const double side = !m.right          ? g.left_from_left * x + g.left_from_right * y
-                                : t.channels == 2 ? g.right_from_left * x + g.right_from_right * y
-                                                  : g.right_from_right * x;
-            const double here = side * plan->main_gain;
-            if (t.part == Band::low && !m.contributions.empty() && m.contributions.back().id == t.id)
-                m.contributions.back().makes_db += here;  // both parts of a track together
-            else
-                m.contributions.push_back({t.id, {}, here});
+        for (const PlanTrack& t : plan->tracks) {
+            std::optional<double> here;
+            for (size_t i = t.first_part; i < t.first_part + t.part_count; ++i) {
+                const PlanPart& p = plan->parts[i];
+                if (!(*inputs)[i] || !p.heard()) continue;
+                const float* in = (*inputs)[i] + at * static_cast<size_t>(p.channels);
+                const double l = static_cast<double>(in[0]), r = p.channels == 2 ? static_cast<double>(in[1]) : 0.0;
+                const GainMatrix g = p.to_main_at(static_cast<double>(m.frame) / plan->sample_rate);
+                here = here.value_or(0.0) + (m.right ? g.right(l, r) : g.left(l, r)) * plan->main_gain;
+            }
+            if (here) m.contributions.push_back({t.id, {}, *here});
         }
         for (Contribution& c : m.contributions) {  // so far its sample; now what it makes
             const double here = c.makes_db;

@@ -36,25 +36,25 @@ Level mono_loss_db(const Measurement& m) {
 std::vector<MonoLoss> mono_losses(const RenderPlan& plan) {
     std::vector<MonoLoss> losses;
     for (const PlanTrack& t : plan.tracks) {
-        if (!t.heard() || t.part == Band::low || t.to_main.silent() || !t.material->measurement.rms_dbfs) continue;
+        // A low end that is kept in the centre loses nothing: what counts is where the rest of the track stands.
+        const PlanPart& part = plan.parts[t.first_part];
+        if (!part.heard() || part.to_main.silent() || !t.material->measurement.rms_dbfs) continue;
         const Powers p = powers_of(t.material->measurement);
         Powers sum;
         const auto add = [&](const GainMatrix& g, double weight) {
-            // A mono track goes to each side by one gain; its sides are the same signal.
-            const double lr = t.channels == 1 ? 0.0 : g.left_from_right, rl = t.channels == 1 ? 0.0 : g.right_from_left;
-            const double ll = g.left_from_left, rr = g.right_from_right;
+            const double ll = g.left_from_left, lr = g.left_from_right, rl = g.right_from_left, rr = g.right_from_right;
             sum.left += weight * (ll * ll * p.left + lr * lr * p.right + 2.0 * ll * lr * p.product);
             sum.right += weight * (rl * rl * p.left + rr * rr * p.right + 2.0 * rl * rr * p.product);
             sum.product += weight * (ll * rl * p.left + lr * rr * p.right + (ll * rr + lr * rl) * p.product);
         };
-        if (t.way_ridden()) {
+        if (part.any_ride_to_main()) {
             constexpr double hop_s = 0.1;
             const auto& hops = t.material->hops.unweighted;
-            const double shift_s = static_cast<double>(t.delay_samples) / plan.sample_rate;
+            const double shift_s = static_cast<double>(part.delay_samples) / plan.sample_rate;
             for (size_t h = 0; h < hops.size(); ++h)
-                add(t.way_at(shift_s + (static_cast<double>(h) + 0.5) * hop_s), hops[h]);
+                add(part.to_main_at(shift_s + (static_cast<double>(h) + 0.5) * hop_s), hops[h]);
         } else {
-            add(t.to_main, 1.0);
+            add(part.to_main, 1.0);
         }
         losses.push_back({t.id, mono_loss_db(sum.left, sum.right, sum.product)});
     }

@@ -4,43 +4,32 @@
 
 namespace isotonus {
 
-namespace {
-
-/// Mean power of both sides at the main output for a mean square of 1 in every channel, without rides.
-double still_power(const PlanTrack& t, double main_gain) {
-    const GainMatrix& g = t.to_main;
-    double sum = g.left_from_left * g.left_from_left + g.right_from_right * g.right_from_right;
-    if (t.channels == 2) sum += g.left_from_right * g.left_from_right + g.right_from_left * g.right_from_left;
-    return sum / 2.0 * main_gain * main_gain;
-}
-
-}  // namespace
-
 TrackDraft::TrackDraft(const RenderPlan& plan, TrackId id, DraftBy by, Margins margins)
     : by_(by), margins_(std::move(margins)), sample_rate_(plan.sample_rate) {
-    // One, or two of the same length when its low end is kept in the centre.
     for (const PlanTrack& t : plan.tracks) {
         if (t.id != id) continue;
-        shift_s_ = static_cast<double>(t.delay_samples) / plan.sample_rate;
-        own_.resize(std::max(own_.size(), t.material->hops.unweighted.size()));
-        if (by == DraftBy::level)
-            for (size_t h = 0; h < t.material->hops.unweighted.size(); ++h)
-                own_[h] += t.material->hops.unweighted[h] * t.trim_gain * t.trim_gain;
+        shift_s_ = static_cast<double>(plan.parts[t.first_part].delay_samples) / plan.sample_rate;
+        // Two bands have the length of the track and a little more.
+        for (const PlanPart& p : plan.parts_of(t))
+            own_.resize(std::max(own_.size(), p.material->hops.unweighted.size()));
+        const std::vector<double>& power = t.material->hops.unweighted;
+        for (size_t h = 0; by == DraftBy::level && h < std::min(power.size(), own_.size()); ++h)
+            own_[h] = power[h] * t.trim_gain * t.trim_gain;
     }
     if (by == DraftBy::level) return;
     rest_.resize(own_.size());
-    for (const PlanTrack& t : plan.tracks) {
-        if (!t.heard()) continue;
-        const double still = still_power(t, plan.main_gain);
-        const auto& power = t.material->hops.weighted;
-        const double offset = (shift_s_ - static_cast<double>(t.delay_samples) / plan.sample_rate) / hop_s;
-        const bool ridden = t.way_ridden();
-        std::vector<double>& sum = t.id == id ? own_ : rest_;
+    for (const PlanPart& p : plan.parts) {
+        if (!p.heard()) continue;
+        const double still = p.to_main.mean_power() * plan.main_gain * plan.main_gain;
+        const auto& power = p.material->hops.weighted;
+        const double offset = (shift_s_ - static_cast<double>(p.delay_samples) / plan.sample_rate) / hop_s;
+        const bool ridden = p.any_ride_to_main();
+        std::vector<double>& sum = plan.id_of(p) == id ? own_ : rest_;
         for (size_t h = 0; h < sum.size(); ++h) {
             const auto there = std::llround(static_cast<double>(h) + offset);
             if (there < 0 || there >= std::ssize(power)) continue;
             const double time_s = shift_s_ + (static_cast<double>(h) + 0.5) * hop_s;
-            sum[h] += power[static_cast<size_t>(there)] / t.channels * still * (ridden ? t.way_power_at(time_s) : 1.0);
+            sum[h] += power[static_cast<size_t>(there)] / p.channels * still * (ridden ? p.ride_power_at(time_s) : 1.0);
         }
     }
 }

@@ -188,12 +188,13 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
     end_of_travel(main_output, session.main_rides);
     for (const PlanTrack& t : in.plan.tracks) {
         const Track* track = session.find(t.id);
-        if (!track || t.part == Band::low) continue;
+        if (!track) continue;
         const Material& material = *t.material;
         const Measurement& m = material.measurement;
-        if (session.is_open(*track) && (!t.heard() || t.to_main.silent() || in.plan.main_gain == 0.0))
+        if (session.is_open(*track) &&
+            (!in.plan.heard(t) || in.plan.parts[t.first_part].to_main.silent() || in.plan.main_gain == 0.0))
             silent.add(track->id, track->name);
-        if (!t.heard()) continue;
+        if (!in.plan.heard(t)) continue;
         if (m.clipped_runs > 0)
             clipped.add(track->id, fmt::format("{} ({} runs)", track->name, m.clipped_runs),
                         m.first_clipped_runs.empty() ? -1.0
@@ -296,8 +297,8 @@ std::vector<Check> check_handoff(const CheckInput& in) {
                       "It never reaches the export, so that what you judge is not what leaves."});
     check_rows(in, checks);
     for (Check& c : checks)
-        for (const char* id :
-             {"level_enough", "tail_cut", "converted_files", "rate_below_source", "ride_at_its_end", "open_findings"})
+        for (const char* id : {"level_enough", "silence_at_end", "tail_cut", "converted_files", "rate_below_source",
+                               "ride_at_its_end", "open_findings", "main_output_bare"})
             c.notice = c.notice || c.id == id;
     return checks;
 }

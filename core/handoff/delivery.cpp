@@ -372,7 +372,7 @@ std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const De
     std::vector<std::pair<std::string, std::vector<TrackId>>> sets;
     for (const PlanTrack& t : base->tracks) {
         const Track* track = session.find(t.id);
-        if (!track || !t.heard() || t.part == Band::low) continue;
+        if (!track || !base->heard(t)) continue;
         std::string name = track->name;
         bool joins = true;
         if (d.stems == StemSplit::families) {

@@ -1,39 +1,10 @@
 #include <algorithm>
-#include <array>
-#include <cctype>
+#include <vector>
 
+#include "core/measure/family.h"
 #include "core/measure/measurement.h"
 
 namespace isotonus {
-
-namespace {
-
-/// +1 for names of struck things, -1 for names of held ones, 0 for others.
-int hint_of(std::string_view name) {
-    static constexpr std::array struck{"kick",  "snare", "clap",     "hat",        "hats",   "hihat",   "tom",
-                                       "toms",  "rim",   "perc",     "percussion", "shaker", "cymbal",  "crash",
-                                       "ride",  "drum",  "drums",    "bongo",      "conga",  "cowbell", "tambourine",
-                                       "block", "beat",  "overhead", "overheads",  "loop"};
-    static constexpr std::array held{"bass",   "sub",      "pad",        "pads",  "vox",     "vocal",   "vocals",
-                                     "voice",  "voices",   "choir",      "lead",  "strings", "string",  "organ",
-                                     "synth",  "chord",    "chords",     "keys",  "guitar",  "guitars", "drone",
-                                     "melody", "ambience", "atmosphere", "brass", "flute"};
-    int hint = 0;
-    std::string word;
-    for (size_t i = 0; i <= name.size(); ++i) {
-        const bool letter = i < name.size() && std::isalpha(static_cast<unsigned char>(name[i]));
-        if (letter) {
-            word += static_cast<char>(std::tolower(static_cast<unsigned char>(name[i])));
-        } else {
-            if (std::find(struck.begin(), struck.end(), word) != struck.end()) hint = 1;
-            if (std::find(held.begin(), held.end(), word) != held.end()) hint = -1;
-            word.clear();
-        }
-    }
-    return hint;
-}
-
-}  // namespace
 
 Kind estimate_kind(const LevelSummary& summary, int sample_rate, double crest_to_average_db, std::string_view name) {
     // Peak power in steps of about 10 ms: peaks stand out from a hum or a rumble that would fill the gaps of a mean.
@@ -50,6 +21,10 @@ Kind estimate_kind(const LevelSummary& summary, int sample_rate, double crest_to
     const double step_s = static_cast<double>(group * LevelSummary::block_frames) / sample_rate;
     const double most = power.empty() ? 0.0 : *std::max_element(power.begin(), power.end());
     if (most <= 0.0) return Kind::sustained;
+
+    const KindHint hint = kind_hint(name);
+    if (hint == KindHint::certainly_percussive) return Kind::percussive;
+    const double leaning = hint == KindHint::percussive ? 2.5 : hint == KindHint::sustained ? -2.5 : 0.0;
 
     const int64_t reach = std::max<int64_t>(1, static_cast<int64_t>(0.25 / step_s));
     const int64_t count = static_cast<int64_t>(power.size());
@@ -70,8 +45,8 @@ Kind estimate_kind(const LevelSummary& summary, int sample_rate, double crest_to
     if (sounding == 0) return Kind::sustained;
     const double held_share = static_cast<double>(near_top) / static_cast<double>(sounding);
     const double attacks_a_second = static_cast<double>(attacks) / (static_cast<double>(sounding) * step_s);
-    const double score = (crest_to_average_db - 15.0) / 6.0 + (0.5 - held_share) / 0.2 +
-                         std::min(attacks_a_second, 4.0) / 8.0 + 2.5 * hint_of(name);
+    const double score =
+        (crest_to_average_db - 15.0) / 6.0 + (0.5 - held_share) / 0.2 + std::min(attacks_a_second, 4.0) / 8.0 + leaning;
     return score > 0.0 ? Kind::percussive : Kind::sustained;
 }
 

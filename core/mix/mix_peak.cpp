@@ -25,22 +25,21 @@ struct Sides {
     double left = 0.0, right = 0.0;
     Sides& operator+=(const Sides& o) { return left += o.left, right += o.right, *this; }
 };
-Sides through(const GainMatrix& g, int channels, double l, double r) {
-    if (channels == 1) return {std::fabs(g.left_from_left) * l, std::fabs(g.right_from_right) * l};
-    return {std::fabs(g.left_from_left) * l + std::fabs(g.left_from_right) * r,
-            std::fabs(g.right_from_left) * l + std::fabs(g.right_from_right) * r};
+Sides through(const GainMatrix& g, double l, double r) {
+    const GainMatrix most = magnitudes(g);
+    return {most.left(l, r), most.right(l, r)};
 }
 
-bool same_rides(const PlanTrack& a, const PlanTrack& b) {
+bool same_rides(const PlanPart& a, const PlanPart& b) {
     if (!a.same_rides(b)) return false;
-    return std::equal(a.after.begin(), a.after.end(), b.after.begin(), b.after.end(),
+    return std::equal(a.rows_on_way.begin(), a.rows_on_way.end(), b.rows_on_way.begin(), b.rows_on_way.end(),
                       [](const RowGains& x, const RowGains& y) { return x.same_rides(y); });
 }
 
 /// Row by row the same gains, which tells more than the same gains of the whole way.
-bool same_rows(const PlanTrack& a, const PlanTrack& b) {
+bool same_rows(const PlanPart& a, const PlanPart& b) {
     if (!(a.gains == b.gains)) return false;
-    return std::equal(a.after.begin(), a.after.end(), b.after.begin(), b.after.end(),
+    return std::equal(a.rows_on_way.begin(), a.rows_on_way.end(), b.rows_on_way.begin(), b.rows_on_way.end(),
                       [](const RowGains& x, const RowGains& y) { return x.gains == y.gains; });
 }
 
@@ -60,7 +59,7 @@ double reach_of(const LevelSummary& s, int64_t b, int c) {
 std::vector<double> bounds_of_tracks(const RenderPlan& plan) {
     const int64_t blocks = (plan.frames + block - 1) / block;
     std::vector<Sides> sums(static_cast<size_t>(blocks));
-    for (const PlanTrack& t : plan.tracks) {
+    for (const PlanPart& t : plan.parts) {
         if (!t.heard()) continue;
         const LevelSummary& s = t.material->summary;
         const auto [whole, split] = shift_of(t.delay_samples);
@@ -73,7 +72,7 @@ std::vector<double> bounds_of_tracks(const RenderPlan& plan) {
             }
             if (l == 0.0 && r == 0.0) continue;
             sums[static_cast<size_t>(b)] += through(
-                t.way_ridden() ? t.way_bound(plan.sample_rate, b * block, block + 32) : t.to_main, t.channels, l, r);
+                t.any_ride_to_main() ? t.to_main_bound(plan.sample_rate, b * block, block + 32) : t.to_main, l, r);
         }
     }
     constexpr size_t group = MixPeaks::stretch_frames / block;
@@ -102,38 +101,36 @@ struct MixPeaks::Change {
 
     Change(const RenderPlan& from, const RenderPlan& to, const std::vector<double>& weight) {
         std::vector<double> factors{1.0};
-        for (size_t i = 0; i < to.tracks.size(); ++i) {
-            const double old = std::fabs(from.tracks[i].to_main.left_from_left * from.main_gain) +
-                               std::fabs(from.tracks[i].to_main.right_from_right * from.main_gain);
-            const double now = std::fabs(to.tracks[i].to_main.left_from_left * to.main_gain) +
-                               std::fabs(to.tracks[i].to_main.right_from_right * to.main_gain);
+        for (size_t i = 0; i < to.parts.size(); ++i) {
+            const Sides before = through(scaled(from.parts[i].to_main, from.main_gain), 1.0, 1.0),
+                        after = through(scaled(to.parts[i].to_main, to.main_gain), 1.0, 1.0);
+            const double old = before.left + before.right, now = after.left + after.right;
             if (old > 0.0 && now > 0.0 && factors.size() < 9) factors.push_back(now / old);
         }
         double least = -1.0;
         for (const double f : factors) {
             double cost = 0.0;
-            for (size_t i = 0; i < to.tracks.size(); ++i) {
-                const Sides s = through(difference(from, to, i, f), 2, weight[i], weight[i]);
+            for (size_t i = 0; i < to.parts.size(); ++i) {
+                const Sides s = through(difference(from, to, i, f), weight[i], weight[i]);
                 cost += s.left + s.right;
             }
             if (least >= 0.0 && cost >= least) continue;
             least = cost;
             factor = f;
         }
-        for (size_t i = 0; i < to.tracks.size(); ++i) {
+        for (size_t i = 0; i < to.parts.size(); ++i) {
             const GainMatrix d = difference(from, to, i, factor);
-            const PlanTrack &old = from.tracks[i], &now = to.tracks[i];
-            const bool placed = old.way_placed() || now.way_placed(), rides_differ = !same_rides(old, now);
+            const PlanPart &old = from.parts[i], &now = to.parts[i];
+            const bool placed = old.placed_on_the_way() || now.placed_on_the_way(),
+                       rides_differ = !same_rides(old, now);
             if (d.silent() && !rides_differ && (!placed || same_rows(old, now))) continue;
             parts.push_back({i, d, placed || rides_differ});
         }
         none = factor == 1.0 && parts.empty() && from.main_gain == to.main_gain;
     }
     static GainMatrix difference(const RenderPlan& from, const RenderPlan& to, size_t i, double factor) {
-        const GainMatrix a = scaled(from.tracks[i].to_main, factor * from.main_gain),
-                         b = scaled(to.tracks[i].to_main, to.main_gain);
-        return {b.left_from_left - a.left_from_left, b.left_from_right - a.left_from_right,
-                b.right_from_left - a.right_from_left, b.right_from_right - a.right_from_right};
+        return added(scaled(to.parts[i].to_main, to.main_gain), scaled(from.parts[i].to_main, factor * from.main_gain),
+                     -1.0);
     }
 };
 
@@ -147,10 +144,10 @@ void MixPeaks::begin(const PlanPtr& plan) {
     readers_.resize(static_cast<size_t>(workers_));
     const int64_t stretches = (plan->frames + stretch_frames - 1) / stretch_frames;
     known_.assign(static_cast<size_t>(stretches), {});
-    reach_.assign(plan->tracks.size(), {});
+    reach_.assign(plan->parts.size(), {});
     constexpr int64_t group = stretch_frames / block;
-    for (size_t i = 0; i < plan->tracks.size(); ++i) {
-        const PlanTrack& t = plan->tracks[i];
+    for (size_t i = 0; i < plan->parts.size(); ++i) {
+        const PlanPart& t = plan->parts[i];
         const LevelSummary& s = t.material->summary;
         const auto [whole, split] = shift_of(t.delay_samples);
         Reach& reach = reach_[i];
@@ -192,17 +189,18 @@ std::vector<double> MixPeaks::bounds(const PlanPtr& plan) {
             const double l = static_cast<double>(reach_[p.track].left[k]),
                          r = static_cast<double>(reach_[p.track].right[k]);
             if (l == 0.0 && r == 0.0) continue;
-            const PlanTrack &old = known.under->tracks[p.track], &now = plan->tracks[p.track];
+            const PlanPart &old = known.under->parts[p.track], &now = plan->parts[p.track];
             if (p.apart) {
                 const double rate = plan->sample_rate;
                 const double before = std::fabs(change.factor * known.under->main_gain),
                              after = std::fabs(plan->main_gain);
-                sum += through(old.way_bound(rate, first, stretch_frames + 32), now.channels, l * before, r * before);
-                sum += through(now.way_bound(rate, first, stretch_frames + 32), now.channels, l * after, r * after);
+                sum += through(old.to_main_bound(rate, first, stretch_frames + 32), l * before, r * before);
+                sum += through(now.to_main_bound(rate, first, stretch_frames + 32), l * after, r * after);
             } else {
-                const double a =
-                    now.way_ridden() ? now.way_ride_bound(plan->sample_rate, first, stretch_frames + 32) : 1.0;
-                sum += through(p.more, now.channels, l * a, r * a);
+                const double a = now.any_ride_to_main()
+                                     ? now.ride_to_main_bound(plan->sample_rate, first, stretch_frames + 32)
+                                     : 1.0;
+                sum += through(p.more, l * a, r * a);
             }
         }
         found[k] = std::max(sum.left, sum.right) * slack;

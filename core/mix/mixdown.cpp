@@ -16,9 +16,9 @@ namespace isotonus {
 
 Result<PlanReader> PlanReader::open(PlanPtr plan, bool only_heard, bool go_on) {
     PlanReader reader;
-    reader.readers_.resize(plan->tracks.size());
-    reader.buffers_.resize(plan->tracks.size());
-    reader.inputs_.resize(plan->tracks.size());
+    reader.readers_.resize(plan->parts.size());
+    reader.buffers_.resize(plan->parts.size());
+    reader.inputs_.resize(plan->parts.size());
     reader.only_heard_ = only_heard;
     reader.go_on_ = go_on;
     if (auto followed = reader.follow(std::move(plan)); !followed) return tl::unexpected(followed.error());
@@ -29,7 +29,7 @@ Result<void> PlanReader::follow(PlanPtr plan) {
     plan_ = std::move(plan);
     for (size_t i = 0; i < readers_.size(); ++i) {
         if (readers_[i] || !wanted(i)) continue;
-        auto opened = SourceReader::open(plan_->tracks[i].material->ready);
+        auto opened = SourceReader::open(plan_->parts[i].material->ready);
         if (!opened && !go_on_) return tl::unexpected(opened.error());
         if (!opened) {
             fault_ = opened.error();
@@ -42,7 +42,7 @@ Result<void> PlanReader::follow(PlanPtr plan) {
 
 Result<std::span<const float* const>> PlanReader::read(int64_t first, int64_t frames) {
     for (size_t i = 0; i < readers_.size(); ++i) {
-        const PlanTrack& track = plan_->tracks[i];
+        const PlanPart& track = plan_->parts[i];
         const int64_t from = first - track.delay_samples;
         inputs_[i] = nullptr;
         if (!wanted(i) || !readers_[i] || from >= track.frames || from + frames <= 0) continue;
@@ -80,8 +80,8 @@ PlanPtr union_of(const std::vector<PlanPtr>& plans) {
     if (plans.size() == 1) return plans.front();
     auto all = std::make_shared<RenderPlan>(*plans.front());
     for (const PlanPtr& plan : plans)
-        for (size_t i = 0; i < all->tracks.size(); ++i)
-            if (plan->tracks[i].heard()) all->tracks[i].gains = plan->tracks[i].gains;
+        for (size_t i = 0; i < all->parts.size(); ++i)
+            if (plan->parts[i].heard()) all->parts[i].gains = plan->parts[i].gains;
     return all;
 }
 

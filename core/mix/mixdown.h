@@ -23,9 +23,7 @@ class PlanReader {
     const std::optional<Error>& fault() const { return fault_; }
 
   private:
-    bool wanted(size_t i) const {
-        return !only_heard_ || plan_->tracks[i].heard() || !plan_->tracks[i].listen.silent();
-    }
+    bool wanted(size_t i) const { return !only_heard_ || plan_->parts[i].heard() || !plan_->parts[i].listen.silent(); }
     PlanPtr plan_;
     bool only_heard_ = false, go_on_ = false;
     std::optional<Error> fault_;

@@ -13,28 +13,28 @@ namespace {
 constexpr int64_t block = LevelSummary::block_frames, unit = 8 * block;
 
 /// What a track's power is taken by, for each of its channels: what both sides of the mix get of it.
-std::array<double, 2> power_gains(const PlanTrack& t, double main_gain) {
+std::array<double, 2> power_gains(const PlanPart& t, double main_gain) {
     const GainMatrix& g = t.to_main;
     const double left = g.left_from_left * g.left_from_left + g.right_from_left * g.right_from_left;
     const double right = g.left_from_right * g.left_from_right + g.right_from_right * g.right_from_right;
     const double main = main_gain * main_gain / 2.0;
-    return {(t.channels == 1 ? left + right : left) * main, right * main};
+    return {left * main, right * main};
 }
 
-/// PlanTrack::way_power_at for times that grow.
+/// PlanPart::ride_power_at for times that grow.
 class RideWalk {
   public:
-    explicit RideWalk(const PlanTrack& t) : track_(t), still_(!t.way_ridden()), placed_(t.way_placed()) {
+    explicit RideWalk(const PlanPart& t) : part_(t), still_(!t.any_ride_to_main()), placed_(t.placed_on_the_way()) {
         const auto take = [this](const RowGains& row) {
             for (const CurvePtr& ride : row.level_rides) levels_.emplace_back(*ride);
             for (const CurvePtr& gate : row.gates) gates_.emplace_back(*gate);
         };
         take(t);
-        for (const RowGains& row : t.after) take(row);
+        for (const RowGains& row : t.rows_on_way) take(row);
     }
     double power_at(double time_s) {
         if (still_) return 1.0;
-        if (placed_) return track_.way_power_at(time_s);
+        if (placed_) return part_.ride_power_at(time_s);
         double db = 0.0, gate = 1.0;
         for (CurveWalk& w : levels_) db += w.value_at(time_s);
         for (CurveWalk& w : gates_) gate *= w.value_at(time_s);
@@ -42,7 +42,7 @@ class RideWalk {
     }
 
   private:
-    const PlanTrack& track_;
+    const PlanPart& part_;
     bool still_, placed_;
     std::vector<CurveWalk> levels_, gates_;
 };
@@ -51,7 +51,7 @@ class RideWalk {
 
 MixOverview::MixOverview(PlanPtr plan) : plan_(std::move(plan)) {
     std::vector<double> energy(static_cast<size_t>(plan_->frames / unit + 2));
-    for (const PlanTrack& t : plan_->tracks) {
+    for (const PlanPart& t : plan_->parts) {
         if (!t.heard() || !t.material) continue;
         const auto gain = power_gains(t, plan_->main_gain);
         const MappedList<float>& power = t.material->summary.mean_square_of_8;
@@ -86,7 +86,7 @@ double MixOverview::energy_before(double frame) const {
 std::vector<double> MixOverview::by_blocks(double from_frame, double per_column, int columns) const {
     std::vector<double> power(static_cast<size_t>(columns));
     const auto compute = [&](int first_column, int end_column) {
-        for (const PlanTrack& t : plan_->tracks) {
+        for (const PlanPart& t : plan_->parts) {
             if (!t.heard() || !t.material) continue;
             const LevelSummary& s = t.material->summary;
             const auto gain = power_gains(t, plan_->main_gain);

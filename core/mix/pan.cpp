@@ -1,5 +1,6 @@
 #include "core/mix/pan.h"
 
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 
@@ -20,15 +21,15 @@ GainMatrix pan_mono(PanLaw law, double pan) {
     const double linear_left = (1.0 - pan) / 2.0, linear_right = (1.0 + pan) / 2.0;
     switch (law) {
         case PanLaw::constant_power:
-            return {cp_left, 0.0, 0.0, cp_right};
+            return {cp_left, 0.0, cp_right, 0.0};
         case PanLaw::linear:
-            return {linear_left, 0.0, 0.0, linear_right};
+            return {linear_left, 0.0, linear_right, 0.0};
         case PanLaw::compromise:
-            return {std::sqrt(cp_left * linear_left), 0.0, 0.0, std::sqrt(cp_right * linear_right)};
+            return {std::sqrt(cp_left * linear_left), 0.0, std::sqrt(cp_right * linear_right), 0.0};
         case PanLaw::balance:
             break;
     }
-    return {falling(pan), 0.0, 0.0, falling(-pan)};
+    return {falling(pan), 0.0, falling(-pan), 0.0};
 }
 
 GainMatrix pan_stereo(double pan, double width) {
@@ -39,7 +40,7 @@ GainMatrix pan_stereo(double pan, double width) {
 
 GainMatrix pan_apart(PanLaw law, double left_pan, double right_pan) {
     const GainMatrix l = pan_mono(law, left_pan), r = pan_mono(law, right_pan);
-    return {l.left_from_left, r.left_from_left, l.right_from_right, r.right_from_right};
+    return {l.left_from_left, r.left_from_left, l.right_from_left, r.right_from_left};
 }
 
 GainMatrix chained(const GainMatrix& t, const GainMatrix& f) {
@@ -51,6 +52,21 @@ GainMatrix chained(const GainMatrix& t, const GainMatrix& f) {
 
 GainMatrix scaled(const GainMatrix& m, double gain) {
     return {m.left_from_left * gain, m.left_from_right * gain, m.right_from_left * gain, m.right_from_right * gain};
+}
+
+GainMatrix added(const GainMatrix& a, const GainMatrix& b, double share) {
+    return {a.left_from_left + b.left_from_left * share, a.left_from_right + b.left_from_right * share,
+            a.right_from_left + b.right_from_left * share, a.right_from_right + b.right_from_right * share};
+}
+
+GainMatrix magnitudes(const GainMatrix& m) {
+    return {std::fabs(m.left_from_left), std::fabs(m.left_from_right), std::fabs(m.right_from_left),
+            std::fabs(m.right_from_right)};
+}
+
+GainMatrix larger(const GainMatrix& a, const GainMatrix& b) {
+    return {std::max(a.left_from_left, b.left_from_left), std::max(a.left_from_right, b.left_from_right),
+            std::max(a.right_from_left, b.right_from_left), std::max(a.right_from_right, b.right_from_right)};
 }
 
 }  // namespace isotonus

@@ -5,15 +5,26 @@
 
 namespace isotonus {
 
-/// left = left_from_left * L + left_from_right * R, and so on.  A mono track has only *_from_left and right_from_right,
-/// both taken from its one channel.
+/// left = left_from_left * L + left_from_right * R, and so on.  What has one channel has it as L, and no R: its two
+/// gains are left_from_left and right_from_left.
 struct GainMatrix {
     double left_from_left = 1.0, left_from_right = 0.0, right_from_left = 0.0, right_from_right = 1.0;
 
     bool operator==(const GainMatrix&) const = default;
     bool silent() const { return *this == GainMatrix{0.0, 0.0, 0.0, 0.0}; }
+    /// Each side goes to its own side alone.
     bool straight() const { return left_from_right == 0.0 && right_from_left == 0.0; }
+
+    double left(double l, double r) const { return left_from_left * l + left_from_right * r; }
+    double right(double l, double r) const { return right_from_left * l + right_from_right * r; }
+    /// Mean power of both sides for a mean square of 1 in every channel, channels being unlike each other.
+    double mean_power() const {
+        return (left_from_left * left_from_left + left_from_right * left_from_right +
+                right_from_left * right_from_left + right_from_right * right_from_right) /
+               2.0;
+    }
 };
+inline constexpr GainMatrix silence{0.0, 0.0, 0.0, 0.0};
 
 /// Mono, with a = (pan + 1) pi / 4:
 ///   constant power  left cos a, right sin a                               (-3.01 dB in the centre, powers sum to 1)
@@ -32,5 +43,10 @@ GainMatrix pan_apart(PanLaw law, double left_pan, double right_pan);
 /// One matrix after another: what `first` gives goes through `then`.
 GainMatrix chained(const GainMatrix& then, const GainMatrix& first);
 GainMatrix scaled(const GainMatrix& m, double gain);
+/// a + b * share
+GainMatrix added(const GainMatrix& a, const GainMatrix& b, double share = 1.0);
+/// Of each gain the magnitude; of two the larger.
+GainMatrix magnitudes(const GainMatrix& m);
+GainMatrix larger(const GainMatrix& a, const GainMatrix& b);
 
 }  // namespace isotonus

@@ -34,31 +34,6 @@ GainMatrix place(const RowGains& row, double pan, double width) {
     return row.channels == 1 ? pan_mono(row.law, pan) : pan_stereo(pan, width);
 }
 
-GainMatrix magnitudes(const GainMatrix& m) {
-    return {std::fabs(m.left_from_left), std::fabs(m.left_from_right), std::fabs(m.right_from_left),
-            std::fabs(m.right_from_right)};
-}
-
-GainMatrix larger(const GainMatrix& a, const GainMatrix& b) {
-    return {std::max(a.left_from_left, b.left_from_left), std::max(a.left_from_right, b.left_from_right),
-            std::max(a.right_from_left, b.right_from_left), std::max(a.right_from_right, b.right_from_right)};
-}
-
-double power_of(const GainMatrix& m, int channels) {
-    const double own = m.left_from_left * m.left_from_left + m.right_from_right * m.right_from_right;
-    return channels == 1 ? own : own + m.left_from_right * m.left_from_right + m.right_from_left * m.right_from_left;
-}
-
-/// A mono track's two gains as a matrix that has both from the left channel.
-GainMatrix as_stereo(const GainMatrix& m) { return {m.left_from_left, 0.0, m.right_from_right, 0.0}; }
-
-/// One row after another, for a track of this many channels: a mono track has two gains and no matrix.
-GainMatrix after_row(const GainMatrix& row, const GainMatrix& so_far, int channels) {
-    if (channels == 2) return chained(row, so_far);
-    const GainMatrix both = chained(row, as_stereo(so_far));
-    return {both.left_from_left, 0.0, 0.0, both.right_from_left};
-}
-
 }  // namespace
 
 Curve gate_of(const Curve& mute) {
@@ -150,70 +125,93 @@ bool RowGains::same_rides(const RowGains& o) const {
            (!placed() || (law == o.law && channels == o.channels && pan == o.pan && width == o.width));
 }
 
-bool PlanTrack::way_ridden() const {
-    return ridden() || std::any_of(after.begin(), after.end(), [](const RowGains& r) { return r.ridden(); });
+bool PlanPart::any_ride_to_main() const {
+    return ridden() ||
+           std::any_of(rows_on_way.begin(), rows_on_way.end(), [](const RowGains& r) { return r.ridden(); });
 }
 
-bool PlanTrack::way_placed() const {
-    return placed() || std::any_of(after.begin(), after.end(), [](const RowGains& r) { return r.placed(); });
+bool PlanPart::placed_on_the_way() const {
+    return placed() ||
+           std::any_of(rows_on_way.begin(), rows_on_way.end(), [](const RowGains& r) { return r.placed(); });
 }
 
-double PlanTrack::way_ride_at(double time_s) const {
+double PlanPart::ride_to_main_at(double time_s) const {
     double gain = ride_at(time_s);
-    for (const RowGains& r : after) gain *= r.ride_at(time_s);
+    for (const RowGains& r : rows_on_way) gain *= r.ride_at(time_s);
     return gain;
 }
 
-double PlanTrack::way_ride_bound(double sample_rate, int64_t first, int64_t count) const {
+double PlanPart::ride_to_main_bound(double sample_rate, int64_t first, int64_t count) const {
     double gain = ride_bound(sample_rate, first, count);
-    for (const RowGains& r : after) gain *= r.ride_bound(sample_rate, first, count);
+    for (const RowGains& r : rows_on_way) gain *= r.ride_bound(sample_rate, first, count);
     return gain;
 }
 
-GainMatrix PlanTrack::way_at(double time_s) const {
-    if (!way_placed()) return scaled(to_main, way_ride_at(time_s));
-    GainMatrix way = at(time_s);
-    for (const RowGains& r : after) way = after_row(r.at(time_s), way, channels);
+GainMatrix PlanPart::place_to_main_at(double time_s) const {
+    if (!placed_on_the_way()) return to_main;
+    const auto now = [time_s](const RowGains& row) {
+        return row.placed() ? scaled(row.place_at(time_s), row.level) : row.gains;
+    };
+    GainMatrix way = now(*this);
+    for (const RowGains& r : rows_on_way) way = chained(now(r), way);
     return way;
 }
 
-GainMatrix PlanTrack::way_bound(double sample_rate, int64_t first, int64_t count) const {
-    if (!way_placed()) return scaled(magnitudes(to_main), way_ride_bound(sample_rate, first, count));
+GainMatrix PlanPart::to_main_at(double time_s) const {
+    return scaled(place_to_main_at(time_s), ride_to_main_at(time_s));
+}
+
+GainMatrix PlanPart::to_main_bound(double sample_rate, int64_t first, int64_t count) const {
+    if (!placed_on_the_way()) return scaled(magnitudes(to_main), ride_to_main_bound(sample_rate, first, count));
     GainMatrix way = bound(sample_rate, first, count);
-    for (const RowGains& r : after) way = after_row(r.bound(sample_rate, first, count), way, channels);
+    for (const RowGains& r : rows_on_way) way = chained(r.bound(sample_rate, first, count), way);
     return way;
 }
 
-double PlanTrack::way_power_at(double time_s) const {
-    if (!way_placed()) {
-        const double gain = way_ride_at(time_s);
+double PlanPart::ride_power_at(double time_s) const {
+    if (!placed_on_the_way()) {
+        const double gain = ride_to_main_at(time_s);
         return gain * gain;
     }
-    const double still = power_of(to_main, channels);
-    return still > 0.0 ? power_of(way_at(time_s), channels) / still : 0.0;
+    const double still = to_main.mean_power();
+    return still > 0.0 ? to_main_at(time_s).mean_power() / still : 0.0;
+}
+
+void PlanPart::silence_it() {
+    level = 0.0;
+    gains = to_main = silence;
+}
+
+void RenderPlan::add(PlanTrack track, PlanPart part) {
+    track.first_part = parts.size();
+    part.track = tracks.size();
+    tracks.push_back(std::move(track));
+    parts.push_back(std::move(part));
 }
 
 bool RenderPlan::same_sources(const RenderPlan& other) const {
     const auto same = [](const Material& a, const Material& b) {
         return &a == &b || (a.ready.source == b.ready.source && a.ready.media.playable == b.ready.media.playable);
     };
-    return sample_rate == other.sample_rate &&
-           std::equal(tracks.begin(), tracks.end(), other.tracks.begin(), other.tracks.end(),
-                      [&](const PlanTrack& a, const PlanTrack& b) {
-                          return a.id == b.id && a.part == b.part && same(*a.material, *b.material) &&
-                                 a.delay_samples == b.delay_samples;
-                      });
+    return sample_rate == other.sample_rate && std::equal(parts.begin(), parts.end(), other.parts.begin(),
+                                                          other.parts.end(), [&](const PlanPart& a, const PlanPart& b) {
+                                                              return id_of(a) == other.id_of(b) && a.band == b.band &&
+                                                                     same(*a.material, *b.material) &&
+                                                                     a.delay_samples == b.delay_samples;
+                                                          });
 }
 
 bool RenderPlan::same_routing(const RenderPlan& other) const {
-    return std::equal(tracks.begin(), tracks.end(), other.tracks.begin(), other.tracks.end(),
-                      [](const PlanTrack& a, const PlanTrack& b) { return a.id == b.id && a.output == b.output; }) &&
+    return std::equal(parts.begin(), parts.end(), other.parts.begin(), other.parts.end(),
+                      [&](const PlanPart& a, const PlanPart& b) {
+                          return id_of(a) == other.id_of(b) && a.output == b.output;
+                      }) &&
            std::equal(buses.begin(), buses.end(), other.buses.begin(), other.buses.end(),
                       [](const PlanBus& a, const PlanBus& b) { return a.id == b.id && a.output == b.output; });
 }
 
 bool RenderPlan::any_listening() const {
-    return std::any_of(tracks.begin(), tracks.end(), [](const PlanTrack& t) { return !t.listen.silent(); });
+    return std::any_of(parts.begin(), parts.end(), [](const PlanPart& p) { return !p.listen.silent(); });
 }
 
 std::vector<Source> sources_of(const Track& track) {
@@ -294,35 +292,41 @@ PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo so
         plan->buses.push_back(std::move(bus));
     }
     for (const auto& track : session.tracks) {
+        const MaterialPtr whole = material(*track);
         Track played = *track;  // as it asks for its material
-        std::vector<std::pair<Band, MaterialPtr>> parts;
+        std::vector<std::pair<Band, MaterialPtr>> bands;
         if (track->low_centre_hz > 0.0)
             for (const Source& s : sources_of(*track)) {
                 played.source.band = s.band;
                 played.source.crossover_hz = s.crossover_hz;
-                if (MaterialPtr m = material(played)) parts.emplace_back(s.band, std::move(m));
+                if (MaterialPtr m = material(played)) bands.emplace_back(s.band, std::move(m));
             }
-        if (parts.size() != 2) {
-            parts.clear();
-            if (MaterialPtr m = material(*track)) parts.emplace_back(Band::all, std::move(m));
+        if (bands.size() != 2) {
+            bands.clear();
+            if (whole) bands.emplace_back(Band::all, whole);
         }
-        if (parts.empty()) continue;
+        if (bands.empty()) continue;
         const bool heard = solo == Solo::counts ? session.is_heard(*track) : session.is_open(*track);
-        const int channels = parts.front().second->ready.channels;
-        for (const auto& [part, m] : parts) {
-            PlanTrack p;
-            p.id = track->id;
-            p.part = part;
+        PlanTrack t;
+        t.id = track->id;
+        t.first_part = plan->parts.size();
+        t.part_count = bands.size();
+        t.material = whole ? whole : bands.front().second;
+        t.trim_gain = gain_from_db(track->trim_db);
+        t.fader_gain = heard ? gain_from_db(track->fader_db + session.group_db(track->id)) : 0.0;
+        const int channels = bands.front().second->ready.channels;
+        for (const auto& [band, m] : bands) {
+            PlanPart p;
+            p.track = plan->tracks.size();
+            p.band = band;
             p.channels = m->ready.channels;
             p.frames = m->ready.frames;
             p.delay_samples = whole_delay(*track);
-            p.trim_gain = gain_from_db(track->trim_db);
-            p.fader_gain = heard ? gain_from_db(track->fader_db + session.group_db(track->id)) : 0.0;
-            p.level = p.trim_gain * p.fader_gain * (track->polarity_inverted ? -1.0 : 1.0);
+            p.level = t.trim_gain * t.fader_gain * (track->polarity_inverted ? -1.0 : 1.0);
             const bool apart = p.channels == 2 && track->sides_apart;
-            p.law = part != Band::low || channels == 1 ? session.pan_law : PanLaw::balance;
-            if (part != Band::low) p.pan = track->pan, p.width = track->width;
-            add_rides(p, session, track->rides, track->id, part != Band::low && !apart);
+            p.law = band != Band::low || channels == 1 ? session.pan_law : PanLaw::balance;
+            if (band != Band::low) p.pan = track->pan, p.width = track->width;
+            add_rides(p, session, track->rides, track->id, band != Band::low && !apart);
             p.gains = scaled(p.channels == 1 ? pan_mono(p.law, p.pan)
                              : apart         ? pan_apart(p.law, track->left_pan, track->right_pan)
                                              : pan_stereo(p.pan, p.width),
@@ -332,35 +336,37 @@ PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo so
             p.to_main = p.gains;
             for (int b = p.output; b >= 0; b = plan->buses[static_cast<size_t>(b)].output) {
                 const PlanBus& bus = plan->buses[static_cast<size_t>(b)];
-                p.to_main = after_row(bus.gains, p.to_main, p.channels);
-                p.after.push_back(bus);
+                p.to_main = chained(bus.gains, p.to_main);
+                p.rows_on_way.push_back(bus);
             }
-            if (plan->main.ridden()) p.after.push_back(plan->main);
+            if (plan->main.ridden()) p.rows_on_way.push_back(plan->main);
             plan->frames = std::max(plan->frames, p.frames + p.delay_samples);
-            plan->tracks.push_back(std::move(p));
+            plan->parts.push_back(std::move(p));
         }
+        plan->tracks.push_back(std::move(t));
     }
     return plan;
 }
 
 PlanPtr plan_of_tracks(const RenderPlan& plan, const std::vector<TrackId>& ids) {
     auto one = std::make_shared<RenderPlan>(plan);
-    for (PlanTrack& t : one->tracks)
-        if (std::find(ids.begin(), ids.end(), t.id) == ids.end())
-            t.level = 0.0, t.gains = t.to_main = {0.0, 0.0, 0.0, 0.0};
+    for (PlanPart& p : one->parts)
+        if (std::find(ids.begin(), ids.end(), one->id_of(p)) == ids.end()) p.silence_it();
     return one;
 }
 
 PlanPtr plan_listening(const RenderPlan& plan, const Session& session, const std::vector<TrackId>& ids,
                        bool after_fader) {
     auto next = std::make_shared<RenderPlan>(plan);
-    for (PlanTrack& t : next->tracks) {
-        if (std::find(ids.begin(), ids.end(), t.id) == ids.end()) continue;
-        const Track* track = session.find(t.id);
-        t.listen_after_fader = after_fader;
-        t.listen = after_fader ? scaled(t.to_main, plan.main_gain)
-                               : scaled(t.channels == 1 ? pan_mono(session.pan_law, 0.0) : GainMatrix{},
-                                        t.trim_gain * (track && track->polarity_inverted ? -1.0 : 1.0));
+    for (PlanPart& p : next->parts) {
+        const TrackId id = next->id_of(p);
+        if (std::find(ids.begin(), ids.end(), id) == ids.end()) continue;
+        const Track* track = session.find(id);
+        p.listen_after_fader = after_fader;
+        p.listen = after_fader
+                       ? scaled(p.to_main, plan.main_gain)
+                       : scaled(p.channels == 1 ? pan_mono(session.pan_law, 0.0) : GainMatrix{},
+                                next->tracks[p.track].trim_gain * (track && track->polarity_inverted ? -1.0 : 1.0));
     }
     return next;
 }

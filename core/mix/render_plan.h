@@ -3,6 +3,7 @@
 
 #include <functional>
 #include <memory>
+#include <span>
 #include <vector>
 
 #include "core/measure/material.h"
@@ -41,34 +42,48 @@ inline constexpr int64_t place_cell = 32;
 /// A mute ride as gains: 0 from where its value is 0.5 or more, 1 elsewhere, each way in a line over 5 ms.
 Curve gate_of(const Curve& mute);
 
-struct PlanTrack : RowGains {
-    TrackId id = 0;
-    Band part = Band::all;  ///< a track whose low end is kept in the centre is two: `high`, and `low` right after it
-    int64_t frames = 0;     ///< of the source
-    int64_t delay_samples = 0;              ///< whole ones; the rest is in the source
-    double trim_gain = 1.0;                 ///< linear
-    double fader_gain = 1.0;                ///< linear, with its control groups; 0 when the track is not heard
-    int output = -1;                        ///< place of a bus in RenderPlan::buses; -1: the main output
-    GainMatrix listen{0.0, 0.0, 0.0, 0.0};  ///< to the listening sum of the monitor path
-    bool listen_after_fader = false;        ///< the listening sum follows the ride too
-    MaterialPtr material;                   ///< the source, and its level over time for bounds
+/// What is read from one source and added into the mix: a track, or one of the two bands of a track whose low end is
+/// kept in the centre.
+struct PlanPart : RowGains {
+    size_t track = 0;  ///< whose it is: place in RenderPlan::tracks
+    Band band = Band::all;
+    int64_t frames = 0;               ///< of the source
+    int64_t delay_samples = 0;        ///< whole ones; the rest is in the source
+    int output = -1;                  ///< place of a bus in RenderPlan::buses; -1: the main output
+    GainMatrix listen = silence;      ///< to the listening sum of the monitor path
+    bool listen_after_fader = false;  ///< the listening sum follows all rides on the way too
+    MaterialPtr material;             ///< the source, and its level over time for bounds
 
     // The way to the main output as a whole, for bounds and pictures: the renderer itself goes from bus to bus.
-    GainMatrix to_main;           ///< gains, and those of the buses; rides and the main fader left out
-    std::vector<RowGains> after;  ///< its buses, and the main output's rides
+    GainMatrix to_main;                 ///< gains, and those of the buses; rides and the main fader left out
+    std::vector<RowGains> rows_on_way;  ///< its buses, and the main output's rides
 
     bool heard() const { return !gains.silent(); }
-    bool way_ridden() const;
-    bool way_placed() const;
+    /// Not heard at all, and not on its way to the main output either.
+    void silence_it();
+    /// Something rides, pan or width ride, on this row or on one on its way to the main output.
+    bool any_ride_to_main() const;
+    bool placed_on_the_way() const;
     /// What all level rides and gates on the way multiply by, and at most in [first, first + frames].
-    double way_ride_at(double time_s) const;
-    double way_ride_bound(double sample_rate, int64_t first, int64_t frames) const;
+    double ride_to_main_at(double time_s) const;
+    double ride_to_main_bound(double sample_rate, int64_t first, int64_t frames) const;
+    /// to_main with the pans and widths of this moment, level rides and gates left out.
+    GainMatrix place_to_main_at(double time_s) const;
     /// to_main with all rides; and magnitudes that it does not exceed.
-    GainMatrix way_at(double time_s) const;
-    GainMatrix way_bound(double sample_rate, int64_t first, int64_t frames) const;
+    GainMatrix to_main_at(double time_s) const;
+    GainMatrix to_main_bound(double sample_rate, int64_t first, int64_t frames) const;
     /// How many times its power is at a time what it would be without rides; for a stereo track whose pan or width
     /// rides as if both sides were alike.
-    double way_power_at(double time_s) const;
+    double ride_power_at(double time_s) const;
+};
+
+/// A track of the session as the plan plays it.
+struct PlanTrack {
+    TrackId id = 0;
+    size_t first_part = 0, part_count = 1;  ///< in RenderPlan::parts, one after the other
+    MaterialPtr material;                   ///< of the whole track, whatever parts it is played in
+    double trim_gain = 1.0;                 ///< linear
+    double fader_gain = 1.0;                ///< linear, with its control groups; 0 when the track is not heard
 };
 
 /// Sums what leads to it.  A bus stands before the one it leads to.
@@ -81,10 +96,17 @@ struct RenderPlan {
     int sample_rate = 48000;
     int64_t frames = 0;  ///< from the start to the end of the last track
     std::vector<PlanTrack> tracks;
+    std::vector<PlanPart> parts;  ///< of the tracks, in their order
     std::vector<PlanBus> buses;
     double main_gain = 1.0;
     RowGains main;  ///< the main output's rides; the fader is main_gain
 
+    std::span<const PlanPart> parts_of(const PlanTrack& track) const {
+        return std::span(parts).subspan(track.first_part, track.part_count);
+    }
+    bool heard(const PlanTrack& track) const { return parts[track.first_part].heard(); }
+    TrackId id_of(const PlanPart& part) const { return tracks[part.track].id; }
+    void add(PlanTrack track, PlanPart part);  ///< a track of one part, at the end
     double duration_s() const { return static_cast<double>(frames) / sample_rate; }
     /// Plays the same samples from the same files in the same places, whatever the gains.
     bool same_sources(const RenderPlan& other) const;

@@ -10,7 +10,7 @@ namespace isotonus {
 Renderer::Renderer(PlanPtr plan)
     : plan_(std::move(plan)),
       fade_frames_(std::max(1, plan_->sample_rate / 100)),
-      fades_(plan_->tracks.size()),
+      fades_(plan_->parts.size()),
       bus_fades_(plan_->buses.size()),
       sums_((1 + plan_->buses.size()) * static_cast<size_t>(2 * part_frames)),
       ride_(static_cast<size_t>(2 * part_frames)),
@@ -34,11 +34,6 @@ double Renderer::ride_at(const RowGains& row, int64_t frame) const {
 
 namespace {
 
-GainMatrix plus(const GainMatrix& a, const GainMatrix& b, double share) {
-    return {a.left_from_left + b.left_from_left * share, a.left_from_right + b.left_from_right * share,
-            a.right_from_left + b.right_from_left * share, a.right_from_right + b.right_from_right * share};
-}
-
 /// Where pan and width ride: their gains at the cells' ends, straight between.
 struct Cells {
     const RowGains& row;
@@ -53,7 +48,7 @@ struct Cells {
             cell = here;
         }
         const double share = static_cast<double>(frame - here * place_cell) / place_cell;
-        return plus(scaled(from, 1.0 - share), to, share);
+        return added(scaled(from, 1.0 - share), to, share);
     }
 };
 
@@ -62,31 +57,31 @@ struct Cells {
 GainMatrix Renderer::gains_at(const RowGains& row, double factor, const Fade& fade, int64_t frame) const {
     Cells cells{row, static_cast<double>(plan_->sample_rate)};
     const GainMatrix still = row.placed() ? scaled(cells.at(frame), row.level) : row.gains;
-    return plus(scaled(still, ride_at(row, frame) * factor), fade.residue, fade_left(fade, frame));
+    return added(scaled(still, ride_at(row, frame) * factor), fade.residue, fade_left(fade, frame));
 }
 
 Renderer::Fade Renderer::fade_between(const GainMatrix& old, const GainMatrix& now, int64_t frame) const {
-    return {{old.left_from_left - now.left_from_left, old.left_from_right - now.left_from_right,
-             old.right_from_left - now.right_from_left, old.right_from_right - now.right_from_right},
-            frame,
-            !(old == now)};
+    return {added(old, now, -1.0), frame, !(old == now)};
 }
 
 void Renderer::take_over(const Renderer& previous, int64_t frame) {
-    const GainMatrix none{0.0, 0.0, 0.0, 0.0};
-    const auto& old_tracks = previous.plan_->tracks;
+    const RenderPlan& old_plan = *previous.plan_;
+    const auto& old_parts = old_plan.parts;
     size_t guess = 0;
     for (size_t i = 0; i < fades_.size(); ++i) {
-        const PlanTrack& t = plan_->tracks[i];
-        const auto is_it = [&](size_t at) { return old_tracks[at].id == t.id && old_tracks[at].part == t.part; };
-        if (guess >= old_tracks.size() || !is_it(guess)) {
+        const PlanPart& p = plan_->parts[i];
+        const auto is_it = [&](size_t at) {
+            return old_plan.id_of(old_parts[at]) == plan_->id_of(p) && old_parts[at].band == p.band;
+        };
+        if (guess >= old_parts.size() || !is_it(guess)) {
             guess = 0;
-            while (guess < old_tracks.size() && !is_it(guess)) ++guess;
+            while (guess < old_parts.size() && !is_it(guess)) ++guess;
         }
-        const GainMatrix old =
-            guess < old_tracks.size() ? previous.gains_at(old_tracks[guess], 1.0, previous.fades_[guess], frame) : none;
+        const GainMatrix old = guess < old_parts.size()
+                                   ? previous.gains_at(old_parts[guess], 1.0, previous.fades_[guess], frame)
+                                   : silence;
         ++guess;
-        fades_[i] = fade_between(old, gains_at(t, 1.0, {}, frame), frame);
+        fades_[i] = fade_between(old, gains_at(p, 1.0, {}, frame), frame);
     }
     const auto& old_buses = previous.plan_->buses;
     for (size_t i = 0; i < bus_fades_.size(); ++i) {
@@ -127,25 +122,21 @@ void Renderer::move(const RowGains& row, double factor, const Fade& fade, const 
     for (int64_t i = 0; i < frames; ++i) {
         const double gain = (ride ? ride[i] : 1.0) * factor;
         const GainMatrix still = placed ? scaled(cells.at(first + i), row.level) : row.gains;
-        const GainMatrix g = plus(scaled(still, gain), fade.residue, fade_left(fade, first + i));
-        if (row.channels == 1) {
-            const double x = static_cast<double>(in[i]);
-            put(i, x * g.left_from_left, x * g.right_from_right);
-        } else {
-            const double x = static_cast<double>(in[2 * i]), y = static_cast<double>(in[2 * i + 1]);
-            put(i, x * g.left_from_left + y * g.left_from_right, y * g.right_from_right + x * g.right_from_left);
-        }
+        const GainMatrix g = added(scaled(still, gain), fade.residue, fade_left(fade, first + i));
+        const double l = static_cast<double>(in[i * row.channels]),
+                     r = row.channels == 2 ? static_cast<double>(in[2 * i + 1]) : 0.0;
+        put(i, g.left(l, r), g.right(l, r));
     }
 }
 
-void Renderer::add_track(size_t track, int64_t first, int64_t frames, const float* in) {
-    const PlanTrack& t = plan_->tracks[track];
+void Renderer::add_part(size_t part, int64_t first, int64_t frames, const float* in) {
+    const PlanPart& t = plan_->parts[part];
     const GainMatrix& g = t.gains;
     const auto count = static_cast<size_t>(frames);
     double* const sum = sum_of(t.output);
     const double* const ride = rides(t, first, frames);
-    if (t.placed() || fading(fades_[track], first))
-        move(t, 1.0, fades_[track], ride, first, frames, in,
+    if (t.placed() || fading(fades_[part], first))
+        move(t, 1.0, fades_[part], ride, first, frames, in,
              [sum](int64_t i, double l, double r) { sum[2 * i] += l, sum[2 * i + 1] += r; });
     else if (t.channels == 2 && ride && g.straight())
         kernels::mix_stereo_ridden(in, count, ride, g.left_from_left, g.right_from_right, sum);
@@ -155,9 +146,9 @@ void Renderer::add_track(size_t track, int64_t first, int64_t frames, const floa
     else if (t.channels == 2)
         kernels::mix_stereo(in, count, g.left_from_left, g.right_from_right, sum);
     else if (ride)
-        kernels::mix_mono_ridden(in, count, ride, g.left_from_left, g.right_from_right, sum);
+        kernels::mix_mono_ridden(in, count, ride, g.left_from_left, g.right_from_left, sum);
     else
-        kernels::mix_mono(in, count, g.left_from_left, g.right_from_right, sum);
+        kernels::mix_mono(in, count, g.left_from_left, g.right_from_left, sum);
 }
 
 void Renderer::add_bus(size_t bus, int64_t first, int64_t frames) {
@@ -176,39 +167,58 @@ void Renderer::add_bus(size_t bus, int64_t first, int64_t frames) {
                             {g.left_from_left, g.left_from_right, g.right_from_left, g.right_from_right}, sum);
 }
 
-void Renderer::add_listening(size_t track, int64_t first, int64_t frames, const float* in, float* listen) {
-    const PlanTrack& t = plan_->tracks[track];
-    const GainMatrix& g = t.listen;
+void Renderer::add_listening(size_t part, int64_t first, int64_t frames, const float* in, float* listen) {
+    const PlanPart& p = plan_->parts[part];
+    const double rate = plan_->sample_rate;
+    const bool ridden = p.listen_after_fader && p.any_ride_to_main();
+    const bool placed = p.listen_after_fader && p.placed_on_the_way();
+    // As in the mix, pans and widths go straight between the values at the ends of cells.
+    int64_t cell = -1;
+    GainMatrix from, to;
     for (int64_t i = 0; i < frames; ++i) {
-        const double ride = t.listen_after_fader && t.way_ridden()
-                                ? t.way_ride_at(static_cast<double>(first + i) / plan_->sample_rate)
-                                : 1.0;
-        const double x = static_cast<double>(in[i * t.channels]),
-                     y = t.channels == 2 ? static_cast<double>(in[2 * i + 1]) : 0.0;
-        const double rl = t.channels == 2 ? g.right_from_left * x + g.right_from_right * y : g.right_from_right * x;
-        listen[2 * i] += static_cast<float>((g.left_from_left * x + g.left_from_right * y) * ride);
-        listen[2 * i + 1] += static_cast<float>(rl * ride);
+        const int64_t frame = first + i, here = frame / place_cell;
+        if (placed && here != cell) {
+            const auto at_cell = [&](int64_t n) {
+                return scaled(p.place_to_main_at(static_cast<double>(n * place_cell) / rate), plan_->main_gain);
+            };
+            from = here == cell + 1 && cell >= 0 ? to : at_cell(here);
+            to = at_cell(here + 1);
+            cell = here;
+        }
+        const double share = static_cast<double>(frame % place_cell) / place_cell;
+        const GainMatrix g = placed ? added(scaled(from, 1.0 - share), to, share) : p.listen;
+        const double ride = ridden ? p.ride_to_main_at(static_cast<double>(frame) / rate) : 1.0;
+        const double l = static_cast<double>(in[i * p.channels]),
+                     r = p.channels == 2 ? static_cast<double>(in[2 * i + 1]) : 0.0;
+        listen[2 * i] += static_cast<float>(g.left(l, r) * ride);
+        listen[2 * i + 1] += static_cast<float>(g.right(l, r) * ride);
     }
 }
 
-/// What a track plays before its gains: its two parts together, when it has two.
-const float* Renderer::whole_of(size_t track, std::span<const float* const> inputs, int64_t offset, int64_t frames) {
-    const PlanTrack& t = plan_->tracks[track];
-    const float* in = inputs[track] + offset * t.channels;
-    if (t.part != Band::high || track + 1 >= inputs.size() || !inputs[track + 1]) return in;
-    const float* low = inputs[track + 1] + offset;
-    for (int64_t i = 0; i < frames * t.channels; ++i) whole_[static_cast<size_t>(i)] = in[i] + low[i / t.channels];
+/// What a track plays before its gains: its two bands together, when it has two.  The first one has the track's
+/// channels.
+const float* Renderer::whole_of(const PlanTrack& track, std::span<const float* const> inputs, int64_t offset,
+                                int64_t frames) {
+    const int channels = plan_->parts[track.first_part].channels;
+    const float* in = inputs[track.first_part];
+    if (!in) return nullptr;
+    in += offset * channels;
+    const float* low = track.part_count == 2 ? inputs[track.first_part + 1] : nullptr;
+    if (!low) return in;
+    low += offset;
+    for (int64_t i = 0; i < frames * channels; ++i) whole_[static_cast<size_t>(i)] = in[i] + low[i / channels];
     return whole_.data();
 }
 
-void Renderer::raise_levels(size_t track, int64_t first, int64_t frames, const float* in, TrackLevels& levels) const {
-    const PlanTrack& t = plan_->tracks[track];
-    const float peak = kernels::peak(in, static_cast<size_t>(frames * t.channels));
+void Renderer::raise_levels(const PlanTrack& t, int64_t first, int64_t frames, const float* in,
+                            TrackLevels& levels) const {
+    const PlanPart& part = plan_->parts[t.first_part];
+    const float peak = kernels::peak(in, static_cast<size_t>(frames * part.channels));
     // The ride is taken at the middle of the part (at most 512 frames): a lamp on a screen cannot show more.
-    const double level = t.trim_gain * t.fader_gain * ride_at(t, first + frames / 2);
+    const double level = t.trim_gain * t.fader_gain * ride_at(part, first + frames / 2);
     double magnitude[2] = {};
-    for (int64_t i = 0; i < frames * t.channels; ++i)
-        magnitude[i & (t.channels - 1)] += static_cast<double>(std::fabs(in[i]));
+    for (int64_t i = 0; i < frames * part.channels; ++i)
+        magnitude[i & (part.channels - 1)] += static_cast<double>(std::fabs(in[i]));
     levels.magnitude_sum += std::max(magnitude[0], magnitude[1]) * t.trim_gain;
     levels.frames += frames;
     levels.peak_after_trim =
@@ -224,14 +234,15 @@ void Renderer::process(int64_t first, int64_t frames, std::span<const float* con
         const int64_t part = std::min(part_frames, frames - done);
         const int64_t at = first + done;
         for (int b = -1; b < static_cast<int>(plan_->buses.size()); ++b) std::fill_n(sum_of(b), 2 * part, 0.0);
-        for (size_t i = 0; i < tracks; ++i) {
+        for (size_t i = 0; i < tracks && !levels.empty(); ++i)
+            if (const float* whole = whole_of(plan_->tracks[i], inputs, done, part))
+                raise_levels(plan_->tracks[i], at, part, whole, levels[i]);
+        for (size_t i = 0; i < plan_->parts.size(); ++i) {
             if (!inputs[i]) continue;
-            const PlanTrack& t = plan_->tracks[i];
-            const float* in = inputs[i] + done * t.channels;
-            if (!levels.empty() && t.part != Band::low)
-                raise_levels(i, at, part, whole_of(i, inputs, done, part), levels[i]);
-            if (listen && !t.listen.silent()) add_listening(i, at, part, in, listen + 2 * done);
-            if (t.heard() || fading(fades_[i], at)) add_track(i, at, part, in);
+            const PlanPart& p = plan_->parts[i];
+            const float* in = inputs[i] + done * p.channels;
+            if (listen && !p.listen.silent()) add_listening(i, at, part, in, listen + 2 * done);
+            if (p.heard() || fading(fades_[i], at)) add_part(i, at, part, in);
         }
         for (size_t b = 0; b < plan_->buses.size(); ++b) {
             if (!levels.empty()) {

@@ -29,9 +29,9 @@ class Renderer {
     void take_over(const Renderer& previous, int64_t frame);
 
     /// Mixes `frames` frames from `first` on into interleaved stereo.
-    /// inputs[i]: interleaved samples of track i for these frames (file frame = frame - delay), null for none.
+    /// inputs[i]: interleaved samples of part i for these frames (file frame = frame - delay), null for none.
     /// levels, when not empty, has one entry for each track of the plan and then one for each bus; they are raised to
-    /// this block's levels.  A track of two parts has its levels in the first one's entry.
+    /// this block's levels.
     /// listen, when given, is filled with the listening sum of the monitor path, interleaved stereo.
     void process(int64_t first, int64_t frames, std::span<const float* const> inputs, float* out_stereo,
                  std::span<TrackLevels> levels = {}, float* listen = nullptr);
@@ -54,11 +54,12 @@ class Renderer {
     template <class In, class Put>
     void move(const RowGains& row, double factor, const Fade& fade, const double* ride, int64_t first, int64_t frames,
               const In* in, const Put& put) const;
-    void add_track(size_t track, int64_t first, int64_t frames, const float* in);
+    void add_part(size_t part, int64_t first, int64_t frames, const float* in);
     void add_bus(size_t bus, int64_t first, int64_t frames);
-    void add_listening(size_t track, int64_t first, int64_t frames, const float* in, float* listen);
-    const float* whole_of(size_t track, std::span<const float* const> inputs, int64_t offset, int64_t frames);
-    void raise_levels(size_t track, int64_t first, int64_t frames, const float* in, TrackLevels& levels) const;
+    void add_listening(size_t part, int64_t first, int64_t frames, const float* in, float* listen);
+    const float* whole_of(const PlanTrack& track, std::span<const float* const> inputs, int64_t offset, int64_t frames);
+    void raise_levels(const PlanTrack& track, int64_t first, int64_t frames, const float* in,
+                      TrackLevels& levels) const;
     double* sum_of(int bus) { return sums_.data() + static_cast<size_t>(bus + 1) * 2 * part_frames; }
 
     PlanPtr plan_;

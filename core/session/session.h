@@ -12,10 +12,10 @@
 #include <vector>
 
 #include "core/audio/source.h"
+#include "core/measure/family.h"
 #include "core/measure/measurement.h"
 #include "core/result.h"
 #include "core/ride/parameter.h"
-#include "core/session/family.h"
 #include "core/session/hand_off_settings.h"
 #include "core/session/shared_list.h"
 #include "core/session/target_sheet.h"

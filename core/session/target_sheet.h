@@ -7,9 +7,9 @@
 #include <string>
 #include <vector>
 
+#include "core/measure/family.h"
 #include "core/measure/measurement.h"
 #include "core/result.h"
-#include "core/session/family.h"
 #include "core/unknown_keys.h"
 
 namespace isotonus {

@@ -134,7 +134,7 @@ TEST_F(Balance, the_low_end_is_kept_in_the_centre_from_the_menu) {
     row_menu(1, "below 120 Hz");
     EXPECT_EQ(track(1).low_centre_hz, 120.0);
     settle();
-    EXPECT_EQ(work().player.plan()->tracks.size(), 4u);  // two parts of the pad
+    EXPECT_EQ(work().player.plan()->parts.size(), 4u);  // two parts of the pad
     key(Qt::Key_Space);
     wait_for([&] {
         const auto* bars = work().player.meters().find(track(1).id);
@@ -145,7 +145,7 @@ TEST_F(Balance, the_low_end_is_kept_in_the_centre_from_the_menu) {
     key(Qt::Key_Space);
     row_menu(1, "as it is");
     settle();
-    EXPECT_EQ(work().player.plan()->tracks.size(), 3u);
+    EXPECT_EQ(work().player.plan()->parts.size(), 3u);
 }
 
 TEST_F(Balance, a_bus_and_a_group_in_one_gesture_each) {

@@ -257,9 +257,9 @@ TEST_F(RideWindow, ready_shapes_land_as_points) {
     EXPECT_NEAR(curve(1).value_at(2.25), 3.0, 0.01);
     click("rideBypass");
     EXPECT_TRUE(track(1).rides.bypassed);
-    EXPECT_FALSE(work().player.plan()->tracks[1].ridden());
+    EXPECT_FALSE(work().player.plan()->parts[1].ridden());
     click("rideBypass");
-    EXPECT_TRUE(work().player.plan()->tracks[1].ridden());
+    EXPECT_TRUE(work().player.plan()->parts[1].ridden());
     answers.numbers = {};
     trigger("draftRest");
     EXPECT_TRUE(work().document.undo_name().contains("draft of"));

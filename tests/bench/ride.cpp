@@ -71,7 +71,7 @@ int main(int argc, char** argv) {
                plan->tracks.size() - 1, 1e3 * drafting, drafted);
     std::map<MaterialPtr, ExcitationPtr> known;
     const double listening = seconds([&] {
-        for (const PlanTrack& t : plan->tracks)
+        for (const PlanPart& t : plan->parts)
             if (!known.contains(t.material)) known[t.material] = excitation_of(t.material->ready).value_or(nullptr);
     });
     const double heard = seconds([&] {

@@ -140,7 +140,7 @@ TEST(Hits, are_found_where_they_were_put) {
     const auto found = hits_of(m.finish().summary, 48000);
     ASSERT_EQ(found.size(), at.size());
     for (size_t n = 0; n < at.size(); ++n) EXPECT_NEAR(found[n], at[n], 0.007);
-    EXPECT_TRUE(hits_of(LevelSummary{1, 0, {}, {}, {}}, 48000).empty());
+    EXPECT_TRUE(hits_of(LevelSummary{1, 0, {}, {}, {}, {}}, 48000).empty());
 }
 
 // --- writing --------------------------------------------------------------------------------------------------------

@@ -47,19 +47,19 @@ TEST(Pan, laws_in_the_centre_and_at_the_sides) {
     // Constant power -3.01, linear -6.02, compromise -4.5 dB in the centre; all pass fully at the sides.
     EXPECT_NEAR(db(pan_mono(PanLaw::constant_power, 0).left_from_left), -3.0103, 1e-4);
     EXPECT_NEAR(db(pan_mono(PanLaw::linear, 0).left_from_left), -6.0206, 1e-4);
-    EXPECT_NEAR(db(pan_mono(PanLaw::compromise, 0).right_from_right), -4.5154, 1e-4);
-    EXPECT_EQ(pan_mono(PanLaw::balance, 0), (GainMatrix{1, 0, 0, 1}));
+    EXPECT_NEAR(db(pan_mono(PanLaw::compromise, 0).right_from_left), -4.5154, 1e-4);
+    EXPECT_EQ(pan_mono(PanLaw::balance, 0), (GainMatrix{1, 0, 1, 0}));
     for (const PanLaw law : {PanLaw::constant_power, PanLaw::linear, PanLaw::compromise, PanLaw::balance}) {
         EXPECT_EQ(pan_mono(law, -1), (GainMatrix{1, 0, 0, 0}));
-        EXPECT_EQ(pan_mono(law, 1), (GainMatrix{0, 0, 0, 1}));
+        EXPECT_EQ(pan_mono(law, 1), (GainMatrix{0, 0, 1, 0}));
     }
 }
 
 TEST(Pan, constant_power_keeps_the_sum_of_squares_and_linear_the_sum) {
     for (double pan = -1.0; pan <= 1.0; pan += 0.05) {
         const GainMatrix p = pan_mono(PanLaw::constant_power, pan), l = pan_mono(PanLaw::linear, pan);
-        EXPECT_NEAR(p.left_from_left * p.left_from_left + p.right_from_right * p.right_from_right, 1.0, 1e-12);
-        EXPECT_NEAR(l.left_from_left + l.right_from_right, 1.0, 1e-12);
+        EXPECT_NEAR(p.left_from_left * p.left_from_left + p.right_from_left * p.right_from_left, 1.0, 1e-12);
+        EXPECT_NEAR(l.left_from_left + l.right_from_left, 1.0, 1e-12);
         EXPECT_NEAR(p.left_from_left, std::cos((pan + 1.0) * std::numbers::pi / 4.0), 1e-12);
     }
 }

@@ -97,7 +97,7 @@ TEST_F(RiddenRows, level_trim_group_and_main_rides_add_up_in_db) {
     add(main_output, Parameter::level, -6.0);
     EXPECT_NEAR(rendered(mix.plan())[20000], 0.5 * std::pow(10.0, -8.0 / 20.0), 1e-6);
     const PlanPtr plan = mix.plan();
-    EXPECT_NEAR(plan->tracks[0].way_ride_at(0.5), std::pow(10.0, -8.0 / 20.0), 1e-9);
+    EXPECT_NEAR(plan->parts[0].ride_to_main_at(0.5), std::pow(10.0, -8.0 / 20.0), 1e-9);
     mix.session = with_rides(mix.session, group, [](Rides& r) { r.bypassed = true; });
     EXPECT_NEAR(rendered(mix.plan())[20000], 0.5 * std::pow(10.0, -5.0 / 20.0), 1e-6);
     mix.session.rides_bypassed = true;

@@ -17,6 +17,11 @@ inline const char* family_name(Family family) { return family_names[static_cast<
 /// are common practice, no source.
 Family guess_family(std::string_view name);
 
+/// What the same words say of whether a track is struck or held: the last one that says something.  Words that only
+/// drums have (kick, snare, tom …) leave no doubt, however long they ring; common practice, no source.
+enum class KindHint { none, percussive, sustained, certainly_percussive };
+KindHint kind_hint(std::string_view name);
+
 /// A whole word of a track's name, in any case; the name's word may be a plural.
 bool has_word(std::string_view name, std::string_view word);
 
