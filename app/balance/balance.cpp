@@ -493,8 +493,9 @@ void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Wor
     if (work.mix.audibility_wanted())
         painter.drawText(QRect(area.right() - pan_width - audible_width, 0, audible_width - 8, 32),
                          Qt::AlignVCenter | Qt::AlignRight,
-                         work.mix.excited() < 1.0 ? QString("%1 %").arg(std::lround(100.0 * work.mix.excited()))
-                                                  : QCoreApplication::translate("Station", "heard"));
+                         work.mix.share_listened() < 1.0
+                             ? QString("%1 %").arg(std::lround(100.0 * work.mix.share_listened()))
+                             : QCoreApplication::translate("Station", "heard"));
     painter.drawText(QRect(figure_left, 0, figure_width, 16), Qt::AlignVCenter | Qt::AlignLeft,
                      QCoreApplication::translate("Station", "fader dB"));
     painter.drawText(QRect(figure_left, 15, figure_width, 16), Qt::AlignVCenter | Qt::AlignLeft,

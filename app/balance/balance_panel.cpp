@@ -385,10 +385,10 @@ void CoverPage::paintEvent(QPaintEvent*) {
     names_.clear();
     const TrackId id = work_.document.focused();
     const Audibility* a = work_.mix.audibility(id);
-    if (work_.mix.excited() < 1.0 || !a) {
+    if (work_.mix.share_listened() < 1.0 || !a) {
         words(painter, 0, 4, width(),
-              work_.mix.excited() < 1.0
-                  ? tr("listening to the tracks: %1 %").arg(std::lround(100.0 * work_.mix.excited()))
+              work_.mix.share_listened() < 1.0
+                  ? tr("listening to the tracks: %1 %").arg(std::lround(100.0 * work_.mix.share_listened()))
                   : tr("This track is not heard: muted, or its fader is off."),
               theme().faint, 13);
         return;

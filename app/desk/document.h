@@ -21,6 +21,7 @@ class Document : public QObject {
     ~Document() override;
 
     const Session& session() const { return history_.session(); }
+    std::shared_ptr<const Session> shared() const { return history_.shared(); }
     const Track* track(TrackId id) const { return session().find(id); }
 
     /// One undo step, named in words.  Steps with the same gesture (from new_gesture) become one: a drag.  A session

@@ -3,7 +3,6 @@
 #include <QApplication>
 #include <QKeyEvent>
 #include <cmath>
-#include <list>
 
 #include "app/style/columns.h"
 #include "core/ride/curve_walk.h"
@@ -22,6 +21,7 @@ Lane::Lane(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent), work
     setMouseTracking(true);
     setFixedHeight(row_height());
     setObjectName("lane");
+    connect(&work_.samples, &SampleWindows::ready, this, qOverload<>(&QWidget::update));
 }
 
 QString Lane::track_name() const { return track() ? QString::fromStdString(track()->name) : QString(); }
@@ -199,34 +199,8 @@ std::pair<int64_t, int64_t> blocks_of(int x, const LevelSummary& s, int rate, do
 
 }  // namespace
 
-namespace {
-
-/// Samples of a stretch, through readers that are kept for the lanes last drawn.
-const std::vector<float>& samples_of(const MaterialPtr& material, int64_t first, int64_t frames) {
-    struct Kept {
-        MaterialPtr material;
-        SourceReader reader;
-    };
-    static std::list<Kept> kept;
-    static std::vector<float> samples;
-    samples.assign(static_cast<size_t>(frames * material->ready.channels), 0.0f);
-    auto at = std::find_if(kept.begin(), kept.end(), [&](const Kept& k) { return k.material == material; });
-    if (at == kept.end()) {
-        auto reader = SourceReader::open(material->ready);
-        if (!reader) return samples;
-        constexpr size_t most_kept = 64;
-        if (kept.size() >= most_kept) kept.pop_back();
-        kept.push_front({material, std::move(*reader)});
-        at = kept.begin();
-    }
-    if (!at->reader.read(first, frames, samples.data())) samples.assign(samples.size(), 0.0f);
-    return samples;
-}
-
-}  // namespace
-
 void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const MaterialPtr& material,
-                    double shift_s, double gain, const TimeRuler& time, const QColor& colour) {
+                    double shift_s, double gain, const TimeRuler& time, const QColor& colour, SampleWindows& windows) {
     const LevelSummary& s = material->summary;
     const int rate = material->measurement.sample_rate;
     const size_t channels = static_cast<size_t>(s.channels);
@@ -254,13 +228,13 @@ void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, con
     const auto frame_at = [&](int x) { return static_cast<int64_t>(std::floor((time.time(x) - shift_s) * rate)); };
     const int64_t first = frame_at(columns.left()) - 1, frames = frame_at(columns.right() + 1) + 2 - first;
     if (columns.isEmpty() || first >= s.frames || first + frames <= 0) return;
-    const std::vector<float>& samples = samples_of(material, first, frames);
+    const float* const samples = windows.of(material, first, frames);
+    if (!samples) return;
     if (frames_a_pixel >= 1.0) {
         for (int x = columns.left(); x <= columns.right(); ++x) {
             const auto from = static_cast<size_t>(frame_at(x) - first) * channels;
             const auto to = static_cast<size_t>(frame_at(x + 1) - first + 1) * channels;  // touches the next column
-            const auto [low, high] = std::minmax_element(samples.begin() + static_cast<std::ptrdiff_t>(from),
-                                                         samples.begin() + static_cast<std::ptrdiff_t>(to));
+            const auto [low, high] = std::minmax_element(samples + from, samples + to);
             lines.add(x, y(*high), y(*low));
         }
         lines.paint(painter, colour);

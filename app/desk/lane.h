@@ -91,7 +91,7 @@ void select_by_click(Document& document, TrackId id, Qt::KeyboardModifiers keys)
 /// What a track plays as a shape between its lowest and highest samples, `gain` applied.  From the level summary; from
 /// the samples themselves where a pixel stands for few of them.
 void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, const MaterialPtr& material,
-                    double shift_s, double gain, const TimeRuler& time, const QColor& colour);
+                    double shift_s, double gain, const TimeRuler& time, const QColor& colour, SampleWindows& windows);
 
 /// Level over time as a filled curve: the mean (AES17) of each column on a scale of −60 … 0 dBFS.
 void paint_level_shadow(QPainter& painter, const QRect& area, const QRect& clip, const LevelSummary& summary,

@@ -19,13 +19,22 @@ Materials::~Materials() {
 }
 
 std::string Materials::key_of(const Track& track) const {
-    const Source s = source_of(track);
-    std::string key = fmt::format("{}\n{}\n{} {} {} {} {} {} {}", s.file.string(), s.right_file.string(),
-                                  static_cast<int>(s.channels), s.channel, s.offset_removed, s.delay_fraction,
-                                  static_cast<int>(s.band), s.crossover_hz, document_.session().sample_rate);
-    for (const Clip& c : s.clips)
-        key += fmt::format("\n{} {} {} {} {} {}", c.start, c.offset, c.frames, c.gain_db, c.fade_in, c.fade_out);
-    return key;
+    if (const auto at = keys_.find(&track); at != keys_.end()) return at->second;
+    return fmt::format("{}\n{}", source_key(source_of(track)), document_.session().sample_rate);
+}
+
+void Materials::take_keys() {
+    const std::shared_ptr<const Session> now = document_.shared();
+    std::unordered_map<const Track*, std::string> keys;
+    const bool same_rate = keyed_ && keyed_->sample_rate == now->sample_rate;
+    for (const auto& track : now->tracks) {
+        const auto known = same_rate ? keys_.find(track.get()) : keys_.end();
+        keys[track.get()] = known != keys_.end()
+                                ? std::move(known->second)
+                                : fmt::format("{}\n{}", source_key(source_of(*track)), now->sample_rate);
+    }
+    keys_ = std::move(keys);
+    keyed_ = now;
 }
 
 const Materials::Entry* Materials::find(const Track& track) const {
@@ -137,6 +146,7 @@ void Materials::drop_unwanted() {
 }
 
 void Materials::request_missing() {
+    take_keys();
     const int before = waiting_;
     if (waiting_ == 0) asked_ = 0;
     ++round_;

@@ -5,6 +5,7 @@
 #include <QThreadPool>
 #include <map>
 #include <optional>
+#include <unordered_map>
 
 #include "app/desk/document.h"
 #include "core/handoff/checks.h"
@@ -61,12 +62,16 @@ class Materials : public QObject {
     void drop_unwanted();
     void start(const std::string& key, const Source& source);
     std::string key_of(const Track& track) const;
+    void take_keys();
     const Entry* find(const Track& track) const;
     void look_for_twins();
 
     Document& document_;
     QThreadPool pool_;
     std::map<std::string, Entry> entries_;
+    /// Keys of the tracks of the session that is held here; a track that an edit left alone keeps its key.
+    std::unordered_map<const Track*, std::string> keys_;
+    std::shared_ptr<const Session> keyed_;
     std::map<TrackId, MaterialPtr> last_;
     std::map<TrackId, TrackId> twin_of_;
     mutable std::map<TrackId, Found> findings_;

@@ -126,7 +126,7 @@ const Audibility* MixWatch::audibility(TrackId id) const {
     return audibility_wanted_ && at != audibility_.end() ? &*at : nullptr;
 }
 
-double MixWatch::excited() const {
+double MixWatch::share_listened() const {
     int heard = 0, known = 0;
     for (const PlanPart& p : player_.plan()->parts) {
         if (!p.heard()) continue;
@@ -154,7 +154,7 @@ ExcitationOf MixWatch::known_excitations() const {
 void MixWatch::hear() {
     if (!audibility_wanted_) return;
     if (hearing_) {
-        hear_again_ = true;
+        listen_once_more_ = true;
         return;
     }
     hearing_ = true;
@@ -182,7 +182,7 @@ void MixWatch::hear() {
                 });
             });
             QMetaObject::invokeMethod(this, [this] {
-                hearing_ = hear_again_ = false;
+                hearing_ = listen_once_more_ = false;
                 hear();
             });
         });
@@ -194,7 +194,7 @@ void MixWatch::hear() {
             audibility_ = found;
             hearing_ = false;
             emit audibility_changed();
-            if (std::exchange(hear_again_, false)) hear();
+            if (std::exchange(listen_once_more_, false)) hear();
         });
     });
 }

@@ -41,7 +41,7 @@ class MixWatch : public QObject {
     void want_audibility(bool wanted);
     bool audibility_wanted() const { return audibility_wanted_; }
     const Audibility* audibility(TrackId id) const;
-    double excited() const;
+    double share_listened() const;
     /// How wide a track is in frequency, 0 … 1; absent while it is not known.
     std::optional<double> bandwidth(const Track& track) const;
     /// Who covers a track in each section (or in all of the song, when it has none); on the calling thread.
@@ -75,7 +75,7 @@ class MixWatch : public QObject {
     bool figures_wanted_ = false, figures_needed_ = false, plan_wanted_ = false;
 
     Listening listening_;
-    bool audibility_wanted_ = false, hearing_ = false, hear_again_ = false;
+    bool audibility_wanted_ = false, hearing_ = false, listen_once_more_ = false;
     std::shared_ptr<Progress> hearing_progress_ = std::make_shared<Progress>();
     std::vector<Audibility> audibility_;
     std::map<MaterialPtr, ExcitationPtr> excitations_;

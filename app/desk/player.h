@@ -70,6 +70,8 @@ class Player : public QObject {
     /// Hears one of them in the mix's place, from the same place in the song; none: the mix.
     void hear_compared(std::optional<size_t> which);
     std::optional<size_t> heard_compared() const { return compared_heard_; }
+    /// What the device plays: the mix, or what is heard in its place.
+    const PlanPtr& heard() const { return heard_; }
 
     struct Loop {
         bool on = false;

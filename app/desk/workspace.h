@@ -10,6 +10,7 @@
 #include "app/desk/fader_link.h"
 #include "app/desk/mix_watch.h"
 #include "app/desk/prompter.h"
+#include "app/desk/sample_windows.h"
 #include "core/session/clips.h"
 #include "core/session/routing.h"
 
@@ -44,6 +45,7 @@ class Workspace : public QObject {
     Player player;
     MixWatch mix;
     TimeView time;
+    SampleWindows samples;
     Writing writing;
     FaderLink faders;
     Comparison comparison;

@@ -233,7 +233,8 @@ void ClipEditor::paintEvent(QPaintEvent* event) {
     const QRect body(0, title_height, width(), height() - title_height);
     painter.setPen(theme().rule);
     painter.drawLine(0, body.center().y(), width(), body.center().y());
-    paint_waveform(painter, body, event->rect(), m, work_.shift_s(*t), 1.0, time, theme().track_ink(t->ink));
+    paint_waveform(painter, body, event->rect(), m, work_.shift_s(*t), 1.0, time, theme().track_ink(t->ink),
+                   work_.samples);
     const Clips clips = work_.clips(id());
     const size_t current = work_.current_clip(id());
     for (size_t i = 0; i < clips.size(); ++i) paint_clip(painter, clips[i], i == current);

@@ -120,7 +120,8 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
         return;
     }
     const QRect area(0, 1, width(), height() - (low ? 3 : 17));
-    paint_waveform(painter, area, clip, m, work_.shift_s(t), 1.0, lane_time(work_, width()), theme().track_ink(t.ink));
+    paint_waveform(painter, area, clip, m, work_.shift_s(t), 1.0, lane_time(work_, width()), theme().track_ink(t.ink),
+                   work_.samples);
     paint_clips(painter, area);
     painter.setFont(lettering(11));
     int x = 8;

@@ -436,7 +436,7 @@ void RidePanel::draft(DraftBy by) {
 
 void RidePanel::draft_when_heard() {
     // Only what was asked for, and where the user still is.
-    if (!draft_when_heard_ || work_.mix.excited() < 1.0) return;
+    if (!draft_when_heard_ || work_.mix.share_listened() < 1.0) return;
     const TrackId wanted = std::exchange(draft_when_heard_, 0);
     QTimer::singleShot(0, this, [this, wanted] {
         if (isVisible() && work_.ride_row() == wanted) draft(DraftBy::heard);

@@ -25,7 +25,7 @@ struct Search {
     Progress* progress;
     size_t heard;
 
-    Proposal made(Remake way, const std::vector<TrackId>& ids, double by_db) const {
+    Proposal proposal_of(Remake way, const std::vector<TrackId>& ids, double by_db) const {
         Proposal p;
         p.way = way;
         p.by_db = by_db;
@@ -54,12 +54,12 @@ struct Search {
     }
 
     Result<Proposal> least(Remake way, const std::vector<TrackId>& ids, double least_db, double most_db) const {
-        auto best = tried(made(way, ids, most_db));
+        auto best = tried(proposal_of(way, ids, most_db));
         if (!best || !best->reaches) return best;
         double low = least_db, high = most_db;
         while (high - low > fine_db) {
             const double middle = (low + high) / 2.0;
-            auto now = tried(made(way, ids, middle));
+            auto now = tried(proposal_of(way, ids, middle));
             if (!now) return now;
             if (now->reaches)
                 best = now, high = middle;
@@ -144,7 +144,7 @@ Result<HeadroomPlan> headroom_plan(const Session& session, const MaterialOf& mat
     const std::vector<TrackId> heard = heard_tracks(*plan);
     const Search search{session, material, target_dbfs, peaks, progress, heard.size()};
     // A hair more than the difference: decibels have more digits than samples.
-    auto all = search.tried(search.made(Remake::all_down, heard, peak - target_dbfs + 1e-4));
+    auto all = search.tried(search.proposal_of(Remake::all_down, heard, peak - target_dbfs + 1e-4));
     if (!all) return tl::unexpected(all.error());
     out.proposals.push_back(std::move(*all));
 

@@ -165,7 +165,7 @@ void MixPeaks::begin(const PlanPtr& plan) {
 
 std::vector<double> MixPeaks::bounds(const PlanPtr& plan) {
     std::vector<double> found(known_.size());
-    if (std::any_of(known_.begin(), known_.end(), [](const Known& k) { return !k.under; }))
+    if (std::any_of(known_.begin(), known_.end(), [](const Known& k) { return !k.plan; }))
         found = bounds_of_tracks(*plan);
     std::vector<double> weight;  // of tracks, for choosing a factor
     for (const Reach& r : reach_)
@@ -174,12 +174,12 @@ std::vector<double> MixPeaks::bounds(const PlanPtr& plan) {
     std::map<const RenderPlan*, Change> changes;
     for (size_t k = 0; k < known_.size(); ++k) {
         Known& known = known_[k];
-        if (!known.under) continue;
-        auto at = changes.find(known.under.get());
-        if (at == changes.end()) at = changes.emplace(known.under.get(), Change(*known.under, *plan, weight)).first;
+        if (!known.plan) continue;
+        auto at = changes.find(known.plan.get());
+        if (at == changes.end()) at = changes.emplace(known.plan.get(), Change(*known.plan, *plan, weight)).first;
         const Change& change = at->second;
         if (change.none) {
-            known.under = plan;
+            known.plan = plan;
             found[k] = static_cast<double>(std::max(known.left, known.right));
             continue;
         }
@@ -189,10 +189,10 @@ std::vector<double> MixPeaks::bounds(const PlanPtr& plan) {
             const double l = static_cast<double>(reach_[p.track].left[k]),
                          r = static_cast<double>(reach_[p.track].right[k]);
             if (l == 0.0 && r == 0.0) continue;
-            const PlanPart &old = known.under->parts[p.track], &now = plan->parts[p.track];
+            const PlanPart &old = known.plan->parts[p.track], &now = plan->parts[p.track];
             if (p.apart) {
                 const double rate = plan->sample_rate;
-                const double before = std::fabs(change.factor * known.under->main_gain),
+                const double before = std::fabs(change.factor * known.plan->main_gain),
                              after = std::fabs(plan->main_gain);
                 sum += through(old.to_main_bound(rate, first, stretch_frames + 32), l * before, r * before);
                 sum += through(now.to_main_bound(rate, first, stretch_frames + 32), l * after, r * after);
@@ -292,7 +292,7 @@ Result<MixPeak> MixPeaks::search(const PlanPtr& plan, Progress* progress) {
     std::vector<int64_t> order;
     for (size_t k = 0; k < known_.size(); ++k) {
         const Known& known = known_[k];
-        if (known.under != plan) {
+        if (known.plan != plan) {
             order.push_back(static_cast<int64_t>(k));
             continue;
         }
@@ -310,7 +310,7 @@ Result<void> MixPeaks::settle(const PlanPtr& plan, Progress* progress) {
     bounds(plan);  // finds out what is known already
     std::vector<int64_t> order;
     for (size_t k = 0; k < known_.size(); ++k)
-        if (known_[k].under != plan) order.push_back(static_cast<int64_t>(k));
+        if (known_[k].plan != plan) order.push_back(static_cast<int64_t>(k));
     MixPeak best;
     return render(plan, order, nullptr, &best, progress);
 }
@@ -318,7 +318,7 @@ Result<void> MixPeaks::settle(const PlanPtr& plan, Progress* progress) {
 std::vector<MixPeak> MixPeaks::worst_moments(size_t count, int64_t apart) const {
     std::vector<MixPeak> all, found;
     for (const Known& k : known_)
-        if (k.under == plan_ && std::max(k.left, k.right) > 0.0f) all.push_back({std::max(k.left, k.right), k.frame});
+        if (k.plan == plan_ && std::max(k.left, k.right) > 0.0f) all.push_back({std::max(k.left, k.right), k.frame});
     std::stable_sort(all.begin(), all.end(), [](const MixPeak& a, const MixPeak& b) { return a.peak > b.peak; });
     for (const MixPeak& m : all) {
         if (found.size() >= count) break;

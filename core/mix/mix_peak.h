@@ -43,7 +43,7 @@ class MixPeaks {
 
   private:
     struct Known {
-        PlanPtr under;  ///< null: not known
+        PlanPtr plan;  ///< that it was rendered by; null: not known
         float left = 0.0f, right = 0.0f;
         int64_t frame = 0;
     };

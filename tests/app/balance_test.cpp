@@ -301,7 +301,7 @@ TEST_F(Balance, audibility_is_shown_and_names_who_covers) {
     begin();
     key(Qt::Key_U);
     wait_for([&] { return work().mix.audibility(track(2).id) != nullptr; });
-    EXPECT_EQ(work().mix.excited(), 1.0);
+    EXPECT_EQ(work().mix.share_listened(), 1.0);
     ASSERT_TRUE(work().mix.audibility(track(1).id)->share);
     const double before = *work().mix.audibility(track(2).id)->share;
     EXPECT_GT(before, 0.0);

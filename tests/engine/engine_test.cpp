@@ -187,6 +187,22 @@ TEST_F(ByHand, a_file_that_goes_away_is_told_and_the_rest_plays_on) {
     engine.set_plan(plan);
     for (int n = 0; n < 500 && engine.trouble().empty(); ++n) std::this_thread::sleep_for(std::chrono::milliseconds(2));
     EXPECT_NE(engine.trouble().find("a.wav"), std::string::npos);
+    // The other track is heard as if nothing had happened.
+    const auto expected = [&] {
+        auto reader = PlanReader::open(plan, false, true).value();
+        std::vector<float> out(2 * 8192);
+        Renderer(plan).process(0, 8192, reader.read(0, 8192).value(), out.data());
+        EXPECT_TRUE(reader.fault());
+        return out;
+    }();
+    engine.play();
+    std::vector<float> heard;
+    while (heard.size() < expected.size()) {
+        const auto out = block(256);
+        ASSERT_TRUE(engine.playing());
+        heard.insert(heard.end(), out.begin(), out.end());
+    }
+    EXPECT_TRUE(std::equal(heard.begin() + 512, heard.end(), expected.begin() + 512));
 }
 
 TEST(SimulatedDevice, keeps_time) {
@@ -353,6 +369,14 @@ TEST(Jack, dummy_server_is_a_device_like_any_other) {
         EXPECT_FALSE(second.open(name, 44100, 256));
         EXPECT_EQ(second.device()->name(), simulated_device);
         through_jack_midi();
+        // A server that is frozen keeps nobody: what asks it gives up after a while.
+        kill(server, SIGSTOP);
+        Engine third;
+        const auto frozen = third.open(name, 48000, 256);
+        ASSERT_FALSE(frozen);
+        EXPECT_NE(frozen.error().what.find("does not answer"), std::string::npos) << frozen.error().what;
+        EXPECT_EQ(device_names().back(), simulated_device);
+        kill(server, SIGCONT);
         // The server dies under a playing engine.
         kill(server, SIGKILL);
         std::optional<std::string> message;

@@ -84,3 +84,21 @@ TEST_F(Reading, delays_are_offsets_in_the_file) {
     ASSERT_TRUE(enter_soon(stream, 10));
     EXPECT_EQ(inputs[0][0], 0.0f);  // before the file starts
 }
+
+TEST(Stream, keeps_the_chunk_that_is_being_played_whatever_is_expected) {
+    Folder folder;
+    Mix mix({write(folder / "a.wav", make(60 * Stream::chunk_frames, 1, noise(1, 0.5)), 1)});
+    Stream stream(mix.plan());
+    std::vector<const float*> inputs(1);
+    for (int n = 0; n < 5000 && !stream.enter(0, inputs); ++n)
+        std::this_thread::sleep_for(std::chrono::milliseconds(1));
+    ASSERT_TRUE(inputs[0]);
+    const std::vector<float> playing(inputs[0], inputs[0] + Stream::chunk_frames);
+    // Late news of a jump: play was at another place, and has gone on since.
+    stream.expect(40 * Stream::chunk_frames);
+    for (int n = 0; n < 5000 && !stream.has(44 * Stream::chunk_frames); ++n)
+        std::this_thread::sleep_for(std::chrono::milliseconds(1));
+    ASSERT_TRUE(stream.has(44 * Stream::chunk_frames));
+    EXPECT_TRUE(std::equal(playing.begin(), playing.end(), inputs[0]));
+    EXPECT_TRUE(stream.enter(Stream::chunk_frames, inputs)) << "what comes next is there too";
+}

@@ -184,7 +184,7 @@ int main(int argc, char** argv) {
     shoot(window, folder, "10-headroom");
     press("pageCoverAction");
     QTest::qWait(200);
-    for (int n = 0; n < 600 && (work.mix.excited() < 1.0 || !work.mix.audibility(voice)); ++n) QTest::qWait(20);
+    for (int n = 0; n < 600 && (work.mix.share_listened() < 1.0 || !work.mix.audibility(voice)); ++n) QTest::qWait(20);
     shoot(window, folder, "11-audibility");
     if (everything) {
         for (const char* page : {"pageBuildUpAction", "pageMonoAction", "pagePictureAction"}) {
