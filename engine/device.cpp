@@ -8,6 +8,7 @@
 #include <chrono>
 #include <functional>
 #include <future>
+#include <mutex>
 #include <thread>
 
 namespace isotonus {
@@ -87,6 +88,31 @@ struct OpenStream {
     }
 };
 
+/// Streams that are kept until they were closed in good order.  When its server dies, RtAudio closes a stream on a
+/// thread of its own and at a time of its own, so that the stream must not be gone by then: such a one stays for ever,
+/// and so does one that opened when nobody waited for it any more.
+class OpenStreams {
+  public:
+    static void hold(std::shared_ptr<OpenStream> stream) {
+        std::scoped_lock lock(mutex());
+        streams().push_back(std::move(stream));
+    }
+    static void let_go(const std::shared_ptr<OpenStream>& stream) {
+        std::scoped_lock lock(mutex());
+        std::erase(streams(), stream);
+    }
+
+  private:
+    static std::mutex& mutex() {
+        static auto* const one = new std::mutex;  // never destroyed: threads may outlive what else is static
+        return *one;
+    }
+    static std::vector<std::shared_ptr<OpenStream>>& streams() {
+        static auto* const all = new std::vector<std::shared_ptr<OpenStream>>;
+        return *all;
+    }
+};
+
 class RealDevice : public Device {
   public:
     static Result<std::unique_ptr<Device>> open(RtAudio::Api api, const std::string& name, const std::string& bare_name,
@@ -112,6 +138,7 @@ class RealDevice : public Device {
             audio.openStream(&out, nullptr, RTAUDIO_FLOAT32, static_cast<unsigned>(rate), &frames, &OpenStream::called,
                              stream.get(), &options);
             stream->block_frames = static_cast<int>(frames);
+            OpenStreams::hold(stream);
             audio.startStream();
             return stream;
         });
@@ -123,9 +150,11 @@ class RealDevice : public Device {
     ~RealDevice() override {
         stream_->source = nullptr;
         while (stream_->busy) std::this_thread::yield();
+        if (!stream_->audio.isStreamRunning()) return;  // its server has gone
         (void)in_time<bool>(name_, [stream = std::move(stream_)] {
-            if (stream->audio.isStreamRunning()) stream->audio.abortStream();
-            if (stream->audio.isStreamOpen()) stream->audio.closeStream();
+            stream->audio.abortStream();
+            stream->audio.closeStream();
+            OpenStreams::let_go(stream);
             return true;
         });
     }
