@@ -25,6 +25,9 @@ class Balance : public Window {
         station(2);
     }
     void key(Qt::Key k, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
+        // A window that a menu was open in gets its shortcuts back only once it is active again.
+        window->activateWindow();
+        ASSERT_TRUE(QTest::qWaitForWindowActive(window.get()));
         QTest::keyClick(window.get(), k, modifiers);
         QTest::qWait(20);
     }
