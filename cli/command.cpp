@@ -17,14 +17,41 @@ std::string in_words(const Level& level, const char* unit) {
     return level ? fmt::format("{:.1f} {}", *level, unit) : "none";
 }
 
+std::optional<TrackId> row_called(const Session& session, const std::string& name) {
+    if (const Track* t = session.find(name)) return t->id;
+    for (const Bus& b : session.buses)
+        if (b.name == name) return b.id;
+    for (const ControlGroup& g : session.groups)
+        if (g.name == name) return g.id;
+    return name == "main" ? std::optional(main_output) : std::nullopt;
+}
+
+Result<void> no_such_row(const fs::path& file, const std::string& name) {
+    return fail(file.string(), fmt::format("there is no row called '{}'", name));
+}
+
+int change(const fs::path& file, const std::function<Result<void>(Session&)>& change_it) {
+    bool wrong = false;
+    const auto changed = change_session(file, [&](Session& session) {
+        auto result = change_it(session);
+        wrong = !result;
+        return result;
+    });
+    return changed ? done : complain(changed.error(), wrong ? wrong_usage : file_trouble);
+}
+
 MaterialPtr Opened::of(const Track& track) const {
     const auto at = materials.find(source_key(source_of(track)));
     return at == materials.end() ? nullptr : at->second;
 }
 
+MaterialPtr Opened::played(const Track& track) const {
+    return signals.played(session, track, [this](const Track& t) { return of(t); });
+}
+
 PlanPtr Opened::plan(Solo solo) const {
     return compile_plan(
-        session, [this](const Track& t) { return of(t); }, solo);
+        session, [this](const Track& t) { return played(t); }, solo);
 }
 
 Result<Opened> open_with_materials(const fs::path& file) {
@@ -32,7 +59,7 @@ Result<Opened> open_with_materials(const fs::path& file) {
     if (!session) return tl::unexpected(session.error());
     remove_stale_parts(real_path(file).parent_path());
     tidy_cache();
-    Opened opened{std::move(*session), {}, {}};
+    Opened opened{std::move(*session), {}, {}, {}};
     struct Wanted {
         const Track* track;
         Source source;
@@ -56,6 +83,8 @@ Result<Opened> open_with_materials(const fs::path& file) {
             opened.missing.push_back({w.track->name, w.found.error()});
         }
     }
+    if (auto made = opened.signals.make(opened.session, [&](const Track& t) { return opened.of(t); }); !made)
+        return tl::unexpected(made.error());
     return opened;
 }
 

@@ -3,11 +3,13 @@
 
 #include <fmt/format.h>
 
+#include <functional>
 #include <map>
 #include <nlohmann/json.hpp>
 #include <vector>
 
 #include "core/handoff/checks.h"
+#include "core/mix/row_signals.h"
 
 namespace isotonus::cli {
 
@@ -20,13 +22,23 @@ int complain(const Error& error, int status = file_trouble);
 void print(const nlohmann::json& document);
 std::string in_words(const Level& level, const char* unit);
 
+/// The row of this name: a track, a bus, a control group, or main.
+std::optional<TrackId> row_called(const Session& session, const std::string& name);
+Result<void> no_such_row(const fs::path& file, const std::string& name);
+/// Changes a session while no other program can.  What the change itself finds wrong is a wrong usage.
+int change(const fs::path& file, const std::function<Result<void>(Session&)>& change_it);
+
 /// A session with everything known about its tracks' files.
 struct Opened {
     Session session;
     std::map<std::string, MaterialPtr> materials;  ///< by source_key; none where the file cannot be used
     std::vector<MissingFile> missing;
+    RowSignals signals;
 
+    /// The file of a track, before its chain.
     MaterialPtr of(const Track& track) const;
+    /// What it plays: the file, or what its chain makes of it.
+    MaterialPtr played(const Track& track) const;
     PlanPtr plan(Solo solo = Solo::left_out) const;
 };
 Result<Opened> open_with_materials(const fs::path& file);

@@ -97,21 +97,6 @@ json staging_to_json(const Track& track, const Staging& s, const std::string& wh
             {"why", why}};
 }
 
-Result<void> no_such_row(const fs::path& file, const std::string& name) {
-    return fail(file.string(), fmt::format("there is no row called '{}'", name));
-}
-
-/// Changes a session while no other program can.  What the change itself finds wrong is a wrong usage.
-int change(const fs::path& file, const std::function<Result<void>(Session&)>& change_it) {
-    bool wrong = false;
-    const auto changed = change_session(file, [&](Session& session) {
-        auto result = change_it(session);
-        wrong = !result;
-        return result;
-    });
-    return changed ? done : complain(changed.error(), wrong ? wrong_usage : file_trouble);
-}
-
 }  // namespace
 
 int stage(const fs::path& file, bool as_json) {
@@ -163,31 +148,16 @@ int set(const fs::path& file, const std::string& name, const std::vector<std::st
     });
 }
 
-namespace {
-
-/// The row of this name: a track, a bus, a control group, or main.
-std::optional<TrackId> row_called(const Session& session, const std::string& name) {
-    if (const Track* t = session.find(name)) return t->id;
-    for (const Bus& b : session.buses)
-        if (b.name == name) return b.id;
-    for (const ControlGroup& g : session.groups)
-        if (g.name == name) return g.id;
-    return name == "main" ? std::optional(main_output) : std::nullopt;
-}
-
-}  // namespace
-
 int ride(const fs::path& file, const std::string& name, const std::string& parameter,
          const std::vector<std::string>& points) {
     return change(file, [&](Session& session) -> Result<void> {
         const auto row = row_called(session, name);
         if (!row) return no_such_row(file, name);
-        const auto ridden = parameter_named(parameter);
-        if (!ridden || !can_be_ridden(session.row_kind(*row), *ridden)) {
+        const auto ridden = parameter_called(session, *row, parameter);
+        if (!ridden) {
             std::string known;
-            for (const ParameterInfo& p : parameters())
-                if (can_be_ridden(session.row_kind(*row), p.parameter))
-                    known += (known.empty() ? "" : ", ") + std::string(p.id);
+            for (const Parameter p : parameters_of(session, *row))
+                known += (known.empty() ? "" : ", ") + parameter_text(session, *row, p);
             return fail("", fmt::format("'{}' cannot be ridden; {} can: {}", parameter, name, known));
         }
         const ParameterInfo& info = info_of(*ridden);
@@ -232,7 +202,7 @@ int draft(const DraftOptions& options) {
         for (const auto& [material, none] : known) list.push_back(material);
         parallel_for(std::ssize(list), worker_count(), [&](int64_t i) {
             const MaterialPtr& m = list[static_cast<size_t>(i)];
-            known.at(m) = excitation_of(m->ready).value_or(nullptr);
+            known.at(m) = excitation_of(*m).value_or(nullptr);
         });
         margins = margins_of(
             *plan, id, [&](const MaterialPtr& m) { return known.at(m); }, Listening{});

@@ -62,9 +62,23 @@ int run(int argc, char** argv) {
     auto* ride_verb = verb("ride", "replace a ride's points: seconds = value");
     session_argument(ride_verb);
     ride_verb->add_option("TRACK", name, "a track, a bus, a control group, or main")->required();
-    ride_verb->add_option("PARAMETER", parameter, "level, trim, pan, width or mute")->required();
+    ride_verb->add_option("PARAMETER", parameter, "level, trim, pan, width, mute, or PLACE.NAME of a processor")
+        ->required();
     ride_verb->add_option("POINTS", list, "TIME=VALUE; none takes the ride away");
     ride_verb->callback([&] { status = ride(session, name, parameter, list); });
+
+    ShapeOptions shaped;
+    auto* shape_verb = verb("shape", "show a row's chain, or set one of its processors");
+    shape_verb->add_option("SESSION", shaped.session)->required();
+    shape_verb->add_option("ROW", shaped.row, "a track")->required();
+    auto* place = shape_verb->add_option("PLACE", shaped.place, "1, 2, …")->check(CLI::PositiveNumber);
+    shape_verb->add_option("TYPE", shaped.type, "of processor; none takes it away")->needs(place);
+    shape_verb->add_option("SETTINGS", shaped.assignments, "KEY=VALUE");
+    shape_verb->add_flag("--json", shaped.as_json, "one JSON document on standard output");
+    shape_verb->callback([&] {
+        if (shaped.place > 0 && shaped.type.empty()) throw CLI::RequiredError("TYPE");
+        status = shape(shaped);
+    });
 
     DraftOptions drafted;
     auto* draft_verb = verb("draft", "a level ride for a track, so that its phrases sit alike");

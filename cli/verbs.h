@@ -18,6 +18,15 @@ int set(const fs::path& file, const std::string& name, const std::vector<std::st
 int ride(const fs::path& file, const std::string& name, const std::string& parameter,
          const std::vector<std::string>& points);
 
+struct ShapeOptions {
+    fs::path session;
+    std::string row, type;
+    size_t place = 0;  ///< from 1; 0: the chain is shown
+    std::vector<std::string> assignments;
+    bool as_json = false;
+};
+int shape(const ShapeOptions& options);
+
 struct DraftOptions {
     fs::path session;
     std::string track, by = "level";

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <atomic>
 #include <cstdint>
+#include <cstdlib>
 #include <exception>
 #include <mutex>
 #include <thread>
@@ -24,7 +25,12 @@ class Progress {
     std::atomic<bool> cancelled_{false};
 };
 
-inline int worker_count() { return static_cast<int>(std::max(1U, std::thread::hardware_concurrency())); }
+/// How many threads share long work: as many as there are processors, or what ISOTONUS_WORKERS says (1 … 256).
+inline int worker_count() {
+    const char* const wanted = std::getenv("ISOTONUS_WORKERS");
+    const int count = wanted ? std::atoi(wanted) : static_cast<int>(std::thread::hardware_concurrency());
+    return std::clamp(count, 1, 256);
+}
 
 /// Calls work(index) once for each index in 0 … count-1 from at most `workers` threads; returns when all are done.
 /// What one of them throws is thrown again on the calling thread; the indices that were not begun are left out then.

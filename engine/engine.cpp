@@ -53,7 +53,12 @@ bool Engine::glides(const Program& from, const Program& to) {
     return from.stream == to.stream && from.renderer.plan().same_routing(to.renderer.plan());
 }
 
-Engine::Engine() : listen_(2 * most_frames), before_(2 * most_frames), mix_(mix_ring) {
+Engine::Engine()
+    : listen_(2 * most_frames),
+      before_(2 * most_frames),
+      next_(2 * most_frames),
+      next_listen_(2 * most_frames),
+      mix_(mix_ring) {
     set_plan(std::make_shared<RenderPlan>());
     set_monitor({});
 }
@@ -296,11 +301,6 @@ int64_t Engine::render(float* out, int frames, float* listen) {
     }
     std::fill(out + 2 * done, out + 2 * frames, 0.0f);
     if (listen) std::fill(listen + 2 * done, listen + 2 * frames, 0.0f);
-    const size_t written = mix_written_.load(std::memory_order_relaxed), played = static_cast<size_t>(2 * done);
-    if (written + played - mix_read_.load(std::memory_order_acquire) <= mix_ring) {
-        for (size_t i = 0; i < played; ++i) mix_[(written + i) % mix_ring] = out[i];
-        mix_written_.store(written + played, std::memory_order_release);
-    }
     if (meters) {
         kernels::Stretch s;
         kernels::measure_stretch(out, static_cast<size_t>(std::min(frames, 4096)), 2, &s);
@@ -312,6 +312,33 @@ int64_t Engine::render(float* out, int frames, float* listen) {
         program->meters.end_write();
     }
     return done;
+}
+
+/// One block of the plan that is heard fades out while the next one's fades in.
+int64_t Engine::cross_over(Program* next, float* out, int frames, float* listen) {
+    const int64_t position = position_, since_wrap = since_wrap_;
+    const int64_t before = render(out, frames, listen);
+    Program* expected = next;
+    if (!pending_.compare_exchange_strong(expected, nullptr)) return before;  // replaced by a newer one just now
+    position_ = position;
+    since_wrap_ = since_wrap;
+    active_.store(next);
+    const int64_t rendered = std::min(before, render(next_.data(), frames, listen ? next_listen_.data() : nullptr));
+    for (int64_t i = 0; i < 2 * rendered; ++i) {
+        const float share = static_cast<float>(i / 2 + 1) / static_cast<float>(frames);
+        const auto at = static_cast<size_t>(i);
+        out[i] += share * (next_[at] - out[i]);
+        if (listen) listen[i] += share * (next_listen_[at] - listen[i]);
+    }
+    return rendered;
+}
+
+/// For whoever takes the mix; what is not taken in time is left out.
+void Engine::keep_mix(const float* out, int64_t frames) {
+    const size_t written = mix_written_.load(std::memory_order_relaxed), played = static_cast<size_t>(2 * frames);
+    if (written + played - mix_read_.load(std::memory_order_acquire) > mix_ring) return;
+    for (size_t i = 0; i < played; ++i) mix_[(written + i) % mix_ring] = out[i];
+    mix_written_.store(written + played, std::memory_order_release);
 }
 
 void Engine::fill(float* out, int frames, bool underflow) {
@@ -344,12 +371,21 @@ void Engine::fill(float* out, int frames, bool underflow) {
         return;
     }
     // Before anything that would click, this block fades out; the change comes at the start of the next one.
-    const bool close = !play_wanted_ || locate_wanted_ >= 0 || (jump && !silent);
+    const bool too_long = frames > most_frames;
+    const bool close = !play_wanted_ || locate_wanted_ >= 0 || (jump && !silent && too_long);
+    bool cross = jump && !silent && !close;
+    if (cross && !next->stream->has(position_)) {
+        next->stream->expect(position_);  // time goes on while it reads
+        cross = false;
+    }
+    cross = cross && next->stream->has(position_ + frames - 1);
     const Program* const heard = active_.load();
-    const bool listening = heard && heard->listening && frames <= most_frames;
-    const int64_t rendered = render(out, frames, listening ? listen_.data() : nullptr);
+    const bool listening = heard && (heard->listening || (cross && next->listening)) && !too_long;
+    float* const listen = listening ? listen_.data() : nullptr;
+    const int64_t rendered = cross ? cross_over(next, out, frames, listen) : render(out, frames, listen);
+    keep_mix(out, rendered);
     for (int at = 0; at < frames; at += most_frames)
-        monitor_block(out + 2 * at, std::min(most_frames, frames - at), listening ? listen_.data() : nullptr);
+        monitor_block(out + 2 * at, std::min(most_frames, frames - at), listen);
     if (rendered > 0) {
         const float target = close ? 0.0f : 1.0f;
         if (gate_ != target || gate_ != 1.0f) {

@@ -46,7 +46,8 @@ class Engine : public BlockSource {
     /// about it is returned.  Call it a few times a second.
     std::optional<std::string> watch();
 
-    /// From the next block on this plan is heard.  Gains glide; other sources start after a short fade.
+    /// This plan is heard from the next block on; gains glide.  Other sources or other ways take over within a block as
+    /// soon as their samples are there; until then the plan before goes on.
     void set_plan(PlanPtr plan);
 
     /// How it is heard from the next block on; the change is faded over one block.  Meters and exports know nothing of
@@ -86,6 +87,8 @@ class Engine : public BlockSource {
     static bool glides(const Program& from, const Program& to);
     void take_pending(Program* next, bool silent_now);
     int64_t render(float* out, int frames, float* listen);
+    void keep_mix(const float* out, int64_t frames);
+    int64_t cross_over(Program* next, float* out, int frames, float* listen);
     void monitor_block(float* out, int frames, const float* listen);
     void free_old_programs();
     Program* newest() const;
@@ -103,7 +106,7 @@ class Engine : public BlockSource {
     std::vector<std::unique_ptr<MonitorPath>> monitors_;
     std::atomic<MonitorPath*> next_monitor_{nullptr}, claimed_monitor_{nullptr}, active_monitor_{nullptr};
     static constexpr int most_frames = 8192;  ///< of a block that is monitored in one piece
-    std::vector<float> listen_, before_;
+    std::vector<float> listen_, before_, next_, next_listen_;
     static constexpr size_t mix_ring = 1 << 17;  ///< floats
     std::vector<float> mix_;
     std::atomic<size_t> mix_written_{0}, mix_read_{0};

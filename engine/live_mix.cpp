@@ -9,16 +9,9 @@ namespace isotonus {
 
 LiveMix::LiveMix(int rate) : rate_(rate), keep_(std::exp(-1.0 / (0.3 * rate))), hops_(2, rate), true_peak_(2, rate) {
     for (size_t b = 0; b < bands; ++b) {
-        if (b > 0) filters_[b].push_back({low_cut_section(band_edges_hz[b - 1], rate)});
-        if (b + 1 < bands) filters_[b].push_back({high_cut_section(band_edges_hz[b], rate)});
+        if (b > 0) filters_[b].push_back({low_cut(band_edges_hz[b - 1], flat_q, rate), {}});
+        if (b + 1 < bands) filters_[b].push_back({high_cut(band_edges_hz[b], flat_q, rate), {}});
     }
-}
-
-double LiveMix::Filter::step(double x, size_t side) {
-    const double y = s.b0 * x + z[side][0];
-    z[side][0] = s.b1 * x - s.a1 * y + z[side][1];
-    z[side][1] = s.b2 * x - s.a2 * y;
-    return y;
 }
 
 void LiveMix::Product::add(double l, double r, double keep) {
@@ -41,7 +34,10 @@ void LiveMix::add(const float* x, int64_t frames) {
         all_.add(l, r, keep_);
         for (size_t b = 0; b < bands; ++b) {
             double bl = l, br = r;
-            for (Filter& f : filters_[b]) bl = f.step(bl, 0), br = f.step(br, 1);
+            for (auto& [filter, side] : filters_[b]) {
+                bl = filter.step(side[0], bl);
+                br = filter.step(side[1], br);
+            }
             band_[b].add(bl, br, keep_);
         }
         trace_.push_back({x[2 * i], x[2 * i + 1]});

@@ -1,9 +1,11 @@
 // What is playing at the main output, as figures and as a picture: loudness, true peak, correlation, the stereo trace.
 #pragma once
 
+#include <array>
+#include <vector>
+
 #include "core/measure/loudness.h"
 #include "core/measure/true_peak.h"
-#include "core/monitor/monitor.h"
 
 namespace isotonus {
 
@@ -48,9 +50,8 @@ class LiveMix {
     Product all_;
     std::array<Product, bands> band_;
     struct Filter {
-        Section2 s;
-        double z[2][2] = {};
-        double step(double x, size_t side);
+        Biquad filter;
+        std::array<Biquad::State, 2> side;
     };
     std::array<std::vector<Filter>, bands> filters_;
     std::vector<Point> trace_;

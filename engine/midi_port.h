@@ -1,9 +1,9 @@
 // MIDI in and out: real ports through RtMidi, and a pair within the process for the simulated fader box.
 #pragma once
 
-#include <atomic>
 #include <functional>
 #include <memory>
+#include <mutex>
 #include <string>
 #include <vector>
 
@@ -19,15 +19,25 @@ class MidiPort {
     using Receiver = std::function<void(const MidiBytes&)>;
     /// Called for every message that comes in, on the port's own thread (of a pair: the sender's).  What comes in
     /// before is dropped.  May be set while messages come in.
-    void on_message(Receiver receive) { receive_ = std::make_shared<const Receiver>(std::move(receive)); }
+    void on_message(Receiver receive) {
+        auto next = std::make_shared<const Receiver>(std::move(receive));
+        const std::scoped_lock lock(mutex_);
+        receive_.swap(next);
+    }
 
   protected:
     void take(const MidiBytes& message) {
-        if (const auto receive = receive_.load(); receive && *receive) (*receive)(message);
+        std::shared_ptr<const Receiver> receive;
+        {
+            const std::scoped_lock lock(mutex_);
+            receive = receive_;
+        }
+        if (receive && *receive) (*receive)(message);
     }
 
   private:
-    std::atomic<std::shared_ptr<const Receiver>> receive_;
+    std::mutex mutex_;
+    std::shared_ptr<const Receiver> receive_;
 };
 
 /// Two ends: what one sends the other receives, at once.

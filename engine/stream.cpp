@@ -61,15 +61,16 @@ void Stream::add_chunks_from(int64_t chunk, size_t most, std::vector<int64_t>& c
 std::vector<int64_t> Stream::wanted_chunks() const {
     std::vector<int64_t> chunks;
     const int64_t expected = expected_chunk_.load();
+    const int64_t playing = playing_chunk_.load();
     // What is expected may be late news: half of the slots stay with what is being played.
     if (expected >= 0) {
-        add_chunks_from(playing_chunk_.load(), slot_count / 2, chunks);
+        if (playing >= 0) add_chunks_from(playing, slot_count / 2, chunks);
         std::vector<int64_t> ahead;
         add_chunks_from(expected, slot_count / 2 - 1, ahead);
         for (const int64_t chunk : ahead)
             if (std::find(chunks.begin(), chunks.end(), chunk) == chunks.end()) chunks.push_back(chunk);
     } else {
-        add_chunks_from(playing_chunk_.load(), slot_count - 1, chunks);
+        add_chunks_from(std::max<int64_t>(0, playing), slot_count - 1, chunks);
     }
     return chunks;
 }

@@ -55,7 +55,7 @@ class Stream {
 
     PlanPtr plan_;
     std::array<Slot, slot_count> slots_;
-    std::atomic<int64_t> playing_chunk_{0};    ///< written by the audio thread alone
+    std::atomic<int64_t> playing_chunk_{-1};   ///< written by the audio thread alone; -1: it was never here
     std::atomic<int64_t> expected_chunk_{-1};  ///< -1: play goes on where it is; the audio thread takes it away
     std::atomic<int64_t> loop_first_{0}, loop_end_{0};  ///< in frames; end 0: no loop
     std::optional<PlanReader> reader_;

@@ -95,13 +95,13 @@ void FaderLane::type_value(const QString& text) {
         if (db && *db <= fader_max_db)
             move(active_, *db < fader_floor_db ? silence_db : *db, 0);
         else if (db)
-            emit work_.hint(tr("A fader goes up to +12 dB."));
+            emit work_.view.hint(tr("A fader goes up to +12 dB."));
     } else if (active_ == Part::width) {
         const auto percent = parse_level(QString(text).remove('%'));
         if (percent && *percent >= 0.0 && *percent <= 200.0)
             move(active_, *percent / 100.0, 0);
         else
-            emit work_.hint(tr("The width goes from 0 to 200 %."));
+            emit work_.view.hint(tr("The width goes from 0 to 200 %."));
     } else if (const auto pan = parse_pan(text)) {
         move(active_, *pan, 0);
     }
@@ -152,9 +152,9 @@ Parameter FaderLane::ridden_by(Part part) {
 
 bool FaderLane::write(Part part, double to, uint64_t gesture) {
     const Parameter parameter = ridden_by(part);
-    work_.touched(id(), parameter);
+    work_.view.touched(id(), parameter);
     if (!work_.writing.writes(id()) || part == Part::left_side || part == Part::right_side) return false;
-    const double own = work_.fader_db(id());
+    const double own = work_.edits.fader_db(id());
     const double value = part != Part::fader ? to : std::isinf(own) || std::isinf(to) ? ride_min_db : to - own;
     const ParameterInfo& info = info_of(parameter);
     if (gesture)
@@ -249,7 +249,7 @@ void FaderLane::paint_fader(QPainter& painter, const Values& v) {
     painter.setPen(theme().ink);
     const int zero = static_cast<int>(std::lround(r.place(0.0)));
     painter.drawLine(zero, y(9), zero, y(17));
-    if (const auto ghost = work_.ghosts().find(id()); ghost != work_.ghosts().end()) {  // where it would go
+    if (const auto ghost = work_.view.ghosts().find(id()); ghost != work_.view.ghosts().end()) {  // where it would go
         const int x = static_cast<int>(std::lround(r.place(ghost->second)));
         painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
         painter.drawRect(x - 4, y(3), 8, y(19));
@@ -358,12 +358,12 @@ FaderLane::Values BalanceLane::values() const {
 }
 
 Level BalanceLane::song_peak_dbfs() const {
-    const MaterialPtr m = work_.materials.of(*track());
+    const MaterialPtr m = work_.materials.played(*track());
     if (!m) return std::nullopt;
     const double group_db = work_.document.session().group_db(id());
     if (peak_of_ == track() && peak_in_ == m && peak_group_db_ == group_db) return peak_;
     peak_of_ = track(), peak_in_ = m, peak_group_db_ = group_db;
-    return peak_ = peak_after_ride_dbfs(*track(), *m, group_db);
+    return peak_ = peak_after_ride_dbfs(after_chain(*track(), *m), *m, group_db);
 }
 
 QString BalanceLane::sentence() const {
@@ -484,7 +484,7 @@ QWidget* BalanceStation::make_panel(Workspace& work, QWidget* parent) const { re
 QWidget* BalanceStation::make_view(Workspace& work, QWidget* parent) const { return new Field(work, parent); }
 
 void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const {
-    if (work.field_shown) return;  // the field has its own scales
+    if (work.view.field_shown) return;  // the field has its own scales
     fader_ruler(area.width()).paint(painter, area.adjusted(0, 0, 0, -area.height() / 2 + 2));
     level_ruler(area.width()).paint(painter, area.adjusted(0, area.height() / 2 - 1, 0, 0));
     painter.setFont(lettering(11));
@@ -527,11 +527,12 @@ QWidget* BalanceStation::make_tools(Workspace& work, QWidget* parent) const {
     auto* field = new QPushButton(QCoreApplication::translate("Station", "Field"));
     field->setObjectName("fieldOpen");
     field->setCheckable(true);
-    field->setChecked(work.field_shown);
+    field->setChecked(work.view.field_shown);
     field->setToolTip(QCoreApplication::translate(
         "Station", "The same tracks as points: across is pan, up is level, size is how wide in frequency. (V)"));
-    QObject::connect(field, &QPushButton::clicked, tools, [&work](bool on) { work.show_field(on); });
-    QObject::connect(&work, &Workspace::field_changed, field, [&work, field] { field->setChecked(work.field_shown); });
+    QObject::connect(field, &QPushButton::clicked, tools, [&work](bool on) { work.view.show_field(on); });
+    QObject::connect(&work.view, &ViewState::field_changed, field,
+                     [&work, field] { field->setChecked(work.view.field_shown); });
     layout->addWidget(down);
     layout->addWidget(zero);
     layout->addWidget(field);

@@ -13,7 +13,7 @@ namespace isotonus {
 
 namespace {
 
-using Page = Workspace::BalancePage;
+using Page = ViewState::BalancePage;
 constexpr int panel_height = 176;
 
 QString name_of(const Workspace& work, TrackId id) {
@@ -54,12 +54,12 @@ BalancePanel::BalancePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
         b->setFixedSize(head_width - 28, 28);
         b->setFocusPolicy(Qt::NoFocus);
         connect(b, &QToolButton::clicked, this, [this, which] {
-            if (work_.balance_page == which) return follow();
-            work_.show_balance_page(which);
+            if (work_.view.balance_page == which) return follow();
+            work_.view.show_balance_page(which);
         });
-        connect(&work_, &Workspace::balance_page_changed, b,
-                [this, b, which] { b->setChecked(work_.balance_page == which); });
-        b->setChecked(work_.balance_page == which);
+        connect(&work_.view, &ViewState::balance_page_changed, b,
+                [this, b, which] { b->setChecked(work_.view.balance_page == which); });
+        b->setChecked(work_.view.balance_page == which);
         list->addWidget(b);
         pages_->addWidget(widget);
     };
@@ -71,12 +71,12 @@ BalancePanel::BalancePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     list->addStretch();
     layout->addLayout(list);
     layout->addWidget(pages_, 1);
-    connect(&work_, &Workspace::balance_page_changed, this, &BalancePanel::follow);
+    connect(&work_.view, &ViewState::balance_page_changed, this, &BalancePanel::follow);
     follow();
 }
 
 void BalancePanel::follow() {
-    if (work_.balance_page != Page::none) pages_->setCurrentIndex(static_cast<int>(work_.balance_page) - 1);
+    if (work_.view.balance_page != Page::none) pages_->setCurrentIndex(static_cast<int>(work_.view.balance_page) - 1);
 }
 
 void BalancePanel::paintEvent(QPaintEvent*) {
@@ -105,7 +105,7 @@ HeadroomPage::HeadroomPage(Workspace& work, QWidget* parent) : QWidget(parent), 
             const auto& plan = work_.mix.headroom();
             if (!plan || static_cast<size_t>(n) >= plan->proposals.size()) return;
             const Proposal p = plan->proposals[static_cast<size_t>(n)];
-            work_.show_ghosts({});
+            work_.view.show_ghosts({});
             work_.document.edit(tr("Headroom plan: %n fader(s) down", nullptr, static_cast<int>(p.faders.size())),
                                 with_proposal(work_.document.session(), p));
         });
@@ -147,7 +147,7 @@ void HeadroomPage::follow() {
         proposals_[n]->setToolTip(text);
         proposals_[n]->setAccessibleName(text);
     }
-    work_.show_ghosts({});
+    work_.view.show_ghosts({});
     update();
 }
 
@@ -156,11 +156,11 @@ bool HeadroomPage::eventFilter(QObject* watched, QEvent* event) {
     for (size_t n = 0; n < proposals_.size(); ++n) {
         if (watched != proposals_[n] || !plan || n >= plan->proposals.size()) continue;
         if (event->type() == QEvent::Enter || event->type() == QEvent::FocusIn) {
-            Workspace::Ghosts ghosts;
+            ViewState::Ghosts ghosts;
             for (const auto& [id, db] : plan->proposals[n].faders) ghosts[id] = db;
-            work_.show_ghosts(std::move(ghosts));
+            work_.view.show_ghosts(std::move(ghosts));
         } else if (event->type() == QEvent::Leave || event->type() == QEvent::FocusOut) {
-            work_.show_ghosts({});
+            work_.view.show_ghosts({});
         }
     }
     return QWidget::eventFilter(watched, event);
@@ -224,7 +224,7 @@ void HeadroomPage::paintEvent(QPaintEvent*) {
 
 // --- build-up -------------------------------------------------------------------------------------------------------
 
-BuildUpPage::BuildUpPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(work), now_(work.build_up) {
+BuildUpPage::BuildUpPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(work), now_(work.view.build_up) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     auto* line = new QHBoxLayout;
@@ -275,7 +275,7 @@ Session BuildUpPage::with_step(const Session& session, size_t step) const {
 }
 
 void BuildUpPage::start() {
-    const auto family = [this](const Track& t) { return work_.family(t); };
+    const auto family = [this](const Track& t) { return work_.materials.family(t); };
     now_.tracks = build_up_order(work_.document.session(), static_cast<BuildUpOrder>(order_->currentIndex()), family,
                                  work_.document.selected());
     if (now_.tracks.empty()) return;
@@ -310,14 +310,14 @@ void BuildUpPage::take_suggestion() {
     const Track* t = now_.tracks.empty() ? nullptr : work_.document.track(now_.tracks[now_.step]);
     if (!t) return;
     const double db =
-        suggested_fader_db(work_.document.session(), *t, [this](const Track& x) { return work_.family(x); });
+        suggested_fader_db(work_.document.session(), *t, [this](const Track& x) { return work_.materials.family(x); });
     work_.document.edit_tracks(tr("Fader %1 %2").arg(name_of(work_, t->id), db_text(db)), {t->id},
                                [db](Track& track) { track.fader_db = db; });
 }
 
 /// A first guess at once: anchors first, since the others follow them.
 void BuildUpPage::take_all() {
-    const auto family = [this](const Track& x) { return work_.family(x); };
+    const auto family = [this](const Track& x) { return work_.materials.family(x); };
     Session next = work_.document.session();
     for (const bool anchors : {true, false})
         for (const auto& t : work_.document.session().tracks)
@@ -342,14 +342,14 @@ void BuildUpPage::follow() {
         advice_->setText(tr(
             "Everything is muted; each step brings one track in. What is set stays, and it can be left at any time."));
         headroom_->clear();
-        if (work_.balance_page == Page::build_up) work_.show_ghosts({});
+        if (work_.view.balance_page == Page::build_up) work_.view.show_ghosts({});
         return;
     }
     next_->setText(now_.step + 1 < now_.tracks.size() ? tr("Next: %1").arg(name_of(work_, now_.tracks[now_.step + 1]))
                                                       : tr("Done"));
     step_text_->setText(tr("%1 of %2: %3").arg(now_.step + 1).arg(now_.tracks.size()).arg(name_of(work_, t->id)));
     const double db =
-        suggested_fader_db(work_.document.session(), *t, [this](const Track& x) { return work_.family(x); });
+        suggested_fader_db(work_.document.session(), *t, [this](const Track& x) { return work_.materials.family(x); });
     advice_->setText(
         now_.from_silence ? tr("Raise it from silence until it is just heard. Around %1 is where it often ends.")
                                 .arg(db_text(db, "dB", true))
@@ -366,7 +366,7 @@ void BuildUpPage::follow() {
                                      .arg(db_text(*peak->dbfs, "dBFS"), db_text(sheet.mains_high_dbfs - *peak->dbfs)));
     else
         headroom_->setText(tr("Nothing is heard yet."));
-    if (work_.balance_page == Page::build_up) work_.show_ghosts({{t->id, db}});
+    if (work_.view.balance_page == Page::build_up) work_.view.show_ghosts({{t->id, db}});
 }
 
 // --- what covers ----------------------------------------------------------------------------------------------------

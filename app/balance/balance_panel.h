@@ -65,7 +65,7 @@ class BuildUpPage : public QWidget {
     QComboBox* order_;
     QLabel *step_text_, *advice_, *headroom_;
     QPushButton *start_, *all_, *back_, *next_, *take_, *leave_;
-    Workspace::BuildUp& now_;
+    ViewState::BuildUp& now_;
 };
 
 /// Section by section, how much of the focused track is heard and who covers it.

@@ -133,13 +133,13 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
                                             with_bus(work_.document.session(), id_, [&](Bus& b) { b.trim_db = *db; }));
                 });
         connect(menu.addAction(tr("Add the selected rows")), &QAction::triggered, this,
-                [this] { work_.lead_to(work_.document.selected(), id_); });
+                [this] { work_.edits.lead_to(work_.document.selected(), id_); });
         QMenu* outputs = menu.addMenu(tr("Leads to"));
         const auto output = [&](const QString& name, TrackId to) {
             QAction* a = outputs->addAction(name);
             a->setCheckable(true);
             a->setChecked(bus->output == to);
-            connect(a, &QAction::triggered, this, [this, to] { work_.lead_to({id_}, to); });
+            connect(a, &QAction::triggered, this, [this, to] { work_.edits.lead_to({id_}, to); });
         };
         output(tr("the main output"), main_output);
         for (const Bus& other : s.buses)
@@ -155,7 +155,7 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     // Later: the row that asks goes with it.
     connect(
         menu.addAction(tr("Remove; its rows stay")), &QAction::triggered, this,
-        [work = &work_, id = id_] { work->remove_bus_or_group(id); }, Qt::QueuedConnection);
+        [work = &work_, id = id_] { work->edits.remove_bus_or_group(id); }, Qt::QueuedConnection);
     menu.exec(event->globalPos());
 }
 
@@ -170,8 +170,8 @@ BusBlock::BusBlock(Workspace& work, QWidget* parent, bool with_main, MakeLane ma
         for (const Row& row : rows_) row.head->refresh(), row.lane->refresh();
     };
     connect(&work_.player, &Player::hearing_changed, this, repaint);
-    connect(&work_, &Workspace::ghosts_changed, this, repaint);
-    connect(&work_, &Workspace::ride_view_changed, this, repaint);
+    connect(&work_.view, &ViewState::ghosts_changed, this, repaint);
+    connect(&work_.view, &ViewState::ride_view_changed, this, repaint);
     connect(&work_.writing, &Writing::changed, this, repaint);
     connect(&work_.player, &Player::levels_changed, this, [this] {
         for (const Row& row : rows_) row.lane->levels_changed();

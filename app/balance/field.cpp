@@ -14,17 +14,17 @@ Field::Field(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setAccessibleName(tr("Field: tracks by pan and level"));
-    setVisible(work_.field_shown);
+    setVisible(work_.view.field_shown);
     const auto repaint = [this] { update(); };
     connect(&work_.document, &Document::session_changed, this, repaint);
     connect(&work_.document, &Document::selection_changed, this, repaint);
     connect(&work_.materials, &Materials::changed, this, repaint);
     connect(&work_.player, &Player::levels_changed, this, repaint);
-    connect(&work_, &Workspace::ghosts_changed, this, repaint);
+    connect(&work_.view, &ViewState::ghosts_changed, this, repaint);
     connect(&work_.mix, &MixWatch::audibility_changed, this, repaint);
-    connect(&work_, &Workspace::field_changed, this, [this] {
-        if (work_.field_shown) work_.mix.want_audibility(true);  // the points' sizes come from the same bands
-        setVisible(work_.field_shown);
+    connect(&work_.view, &ViewState::field_changed, this, [this] {
+        if (work_.view.field_shown) work_.mix.want_audibility(true);  // the points' sizes come from the same bands
+        setVisible(work_.view.field_shown);
         raise();
     });
 }
@@ -109,10 +109,10 @@ void Field::mouseMoveEvent(QMouseEvent* event) {
     }
     const Track* t = work_.document.track(dragging_ ? work_.document.focused() : at(here));
     if (t)
-        emit work_.hint(
+        emit work_.view.hint(
             tr("%1: fader %2, pan %3").arg(QString::fromStdString(t->name), db_text(t->fader_db), pan_text(t->pan)));
     else
-        emit work_.hint(tr("Drag points: across is pan, up is level. A frame selects several."));
+        emit work_.view.hint(tr("Drag points: across is pan, up is level. A frame selects several."));
 }
 
 void Field::mouseReleaseEvent(QMouseEvent*) {
@@ -191,7 +191,7 @@ void Field::paintEvent(QPaintEvent*) {
             painter.setPen(Qt::NoPen);
             painter.drawPolygon(QPolygonF({at + QPointF(-5, 4), at + QPointF(0, -4), at + QPointF(5, 4)}));
         }
-        if (const auto ghost = work_.ghosts().find(t->id); ghost != work_.ghosts().end()) {
+        if (const auto ghost = work_.view.ghosts().find(t->id); ghost != work_.view.ghosts().end()) {
             painter.setBrush(Qt::NoBrush);
             painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
             painter.drawEllipse(QPointF(at.x(), y_of(ghost->second)), radius, radius);

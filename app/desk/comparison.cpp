@@ -63,8 +63,10 @@ void Comparison::follow() {
 void Comparison::send() {
     std::vector<Player::Compared> all;
     const auto before = heard() ? heard() : std::exchange(wanted_recording_, std::nullopt);
-    // While the mix is measured again after an edit its last known loudness counts.
-    if (const auto& figures = mix_.figures()) mix_lufs_ = figures->measurement.integrated_lufs;
+    // While the mix is measured again after an edit its last known loudness counts, and while it is silent too: what is
+    // heard of a reference does not stop because somebody pulls the main fader down.
+    if (const auto& figures = mix_.figures(); figures && figures->measurement.integrated_lufs)
+        mix_lufs_ = figures->measurement.integrated_lufs;
     places_.clear();
     for (size_t n = 0; wanted_ && n < recordings().size(); ++n) {
         const Known* k = known(n);

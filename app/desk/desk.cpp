@@ -48,20 +48,20 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
         }
     });
     connect(&work_.materials, &Materials::changed, this, &Desk::follow_session);
-    connect(&work_, &Workspace::folds_changed, this, &Desk::rebuild);
-    connect(&work_, &Workspace::clip_chosen, this, &Desk::refresh);
-    for (const auto signal : {&Workspace::ghosts_changed, &Workspace::field_changed})
-        connect(&work_, signal, this, &Desk::refresh);
+    connect(&work_.view, &ViewState::folds_changed, this, &Desk::rebuild);
+    connect(&work_.view, &ViewState::clip_chosen, this, &Desk::refresh);
+    for (const auto signal : {&ViewState::ghosts_changed, &ViewState::field_changed})
+        connect(&work_.view, signal, this, &Desk::refresh);
     connect(&work_.mix, &MixWatch::audibility_changed, this, &Desk::refresh);
     connect(&work_.player, &Player::hearing_changed, this, &Desk::refresh);
-    connect(&work_, &Workspace::balance_page_changed, this, [this] {
+    connect(&work_.view, &ViewState::balance_page_changed, this, [this] {
         if (panel_ && station_) panel_->setVisible(station_->panel_shown(work_) && !rows_.empty());
     });
     scroll_->installEventFilter(this);
     connect(&work_.player, &Player::levels_changed, this, [this] {
         for (const Row& row : rows_) row.lane->levels_changed();
     });
-    connect(&work_.time, &TimeView::changed, this, [this] {
+    connect(&work_.view.time, &TimeView::changed, this, [this] {
         for (const Row& row : rows_) row.lane->update();
         ruler_->update();
     });
@@ -136,7 +136,7 @@ RowHead* Desk::head_of(TrackId id) const {
 std::vector<TrackId> Desk::shown() const {
     std::vector<TrackId> ids;
     for (const auto& t : work_.document.session().tracks)
-        if (!work_.folded(work_.family(*t))) ids.push_back(t->id);
+        if (!work_.view.folded(work_.materials.family(*t))) ids.push_back(t->id);
     return ids;
 }
 
@@ -188,8 +188,8 @@ void Desk::follow_session() {
     const auto ids = shown();
     std::vector<Family> folds;
     for (const auto& t : work_.document.session().tracks)
-        if (const Family f = work_.family(*t);
-            work_.folded(f) && std::find(folds.begin(), folds.end(), f) == folds.end())
+        if (const Family f = work_.materials.family(*t);
+            work_.view.folded(f) && std::find(folds.begin(), folds.end(), f) == folds.end())
             folds.push_back(f);
     const bool same = folds == folds_ && std::equal(rows_.begin(), rows_.end(), ids.begin(), ids.end(),
                                                     [](const Row& r, TrackId id) { return r.head->id() == id; });
@@ -201,7 +201,7 @@ void Desk::follow_session() {
 
 void Desk::rebuild() {
     const bool had_focus = qobject_cast<Lane*>(QApplication::focusWidget()) != nullptr;
-    work_.rows_changing = true;
+    work_.view.rows_changing = true;
     // A focused lane that is hidden would hand the focus, and with it the selection, to the next.
     if (QWidget* focused = QApplication::focusWidget(); focused && content_->isAncestorOf(focused))
         focused->clearFocus();
@@ -213,12 +213,12 @@ void Desk::rebuild() {
         item->widget()->deleteLater();
         delete item;
     }
-    work_.rows_changing = false;
+    work_.view.rows_changing = false;
     rows_.clear();
     folds_.clear();
     for (const auto& track : work_.document.session().tracks) {
-        const Family family = work_.family(*track);
-        if (work_.folded(family)) {
+        const Family family = work_.materials.family(*track);
+        if (work_.view.folded(family)) {
             if (std::find(folds_.begin(), folds_.end(), family) != folds_.end()) continue;
             folds_.push_back(family);
             auto* row = new FamilyRow(work_, family);

@@ -5,6 +5,7 @@
 #include <QObject>
 #include <QThreadPool>
 #include <QTimer>
+#include <cmath>
 #include <functional>
 #include <optional>
 #include <vector>
@@ -23,6 +24,10 @@ class Document : public QObject {
     const Session& session() const { return history_.session(); }
     std::shared_ptr<const Session> shared() const { return history_.shared(); }
     const Track* track(TrackId id) const { return session().find(id); }
+
+    int64_t frame_at(double time_s) const { return std::llround(time_s * session().sample_rate); }
+    /// Frames of the file in the song's time: where a track starts after its delay.
+    double shift_s(const Track& track) const { return track.delay_samples / session().sample_rate; }
 
     /// One undo step, named in words.  Steps with the same gesture (from new_gesture) become one: a drag.  A session
     /// that could not be saved and read again is not taken: `refused` says why, and nothing has changed.

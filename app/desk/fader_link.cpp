@@ -63,7 +63,7 @@ std::shared_ptr<MidiPort> FaderLink::plug_box() {
 
 void FaderLink::learn(Target target) {
     learning_ = target;
-    emit work_.hint(
+    emit work_.view.hint(
         tr("Move a fader: it will move %1 of %2.")
             .arg(info_of(target.parameter).id, QString::fromStdString(work_.document.session().name_of(target.row))));
     emit changed();
@@ -97,7 +97,7 @@ std::optional<FaderLink::Target> FaderLink::target(const FaderAddress& address) 
 double FaderLink::position(const Target& t) const {
     const double value = work_.writing.value_now(t.row, t.parameter);
     if (t.parameter != Parameter::level) return position_of(t.parameter, value);
-    return fader_position(work_.fader_db(t.row) + value);
+    return fader_position(work_.edits.fader_db(t.row) + value);
 }
 
 void FaderLink::receive(const MidiBytes& bytes) {
@@ -163,8 +163,8 @@ void FaderLink::moved(const FaderMove& move) {
     const auto at = target(address);
     if (!at) return;
     if (!pickups_[address].takes(move.position, position(*at))) {
-        emit work_.hint(tr("The fader of %1 has not met its value yet.")
-                            .arg(QString::fromStdString(work_.document.session().name_of(at->row))));
+        emit work_.view.hint(tr("The fader of %1 has not met its value yet.")
+                                 .arg(QString::fromStdString(work_.document.session().name_of(at->row))));
         return;
     }
     if (last_ != address) gesture_ = work_.document.new_gesture();
@@ -173,11 +173,11 @@ void FaderLink::moved(const FaderMove& move) {
 }
 
 void FaderLink::set(const Target& t, double position) {
-    work_.touched(t.row, t.parameter);
+    work_.view.touched(t.row, t.parameter);
     if (work_.writing.writes(t.row)) {
         double value = value_at_position(t.parameter, position);
         if (t.parameter == Parameter::level) {
-            const double own = work_.fader_db(t.row), total = fader_db_at(position);
+            const double own = work_.edits.fader_db(t.row), total = fader_db_at(position);
             value = std::clamp(std::isinf(own) ? 0.0 : total - own, ride_min_db, ride_max_db);
         }
         const auto touch = touched_.find(last_.channel);
@@ -189,9 +189,9 @@ void FaderLink::set(const Target& t, double position) {
     }
     if (t.parameter == Parameter::level) {
         const double ride = work_.writing.value_now(t.row, Parameter::level), total = fader_db_at(position);
-        work_.set_fader(t.row, std::min(total - ride, fader_max_db), gesture_);
+        work_.edits.set_fader(t.row, std::min(total - ride, fader_max_db), gesture_);
     } else {
-        work_.set_own_value(t.row, t.parameter, value_at_position(t.parameter, position), gesture_);
+        work_.edits.set_own_value(t.row, t.parameter, value_at_position(t.parameter, position), gesture_);
     }
 }
 

@@ -14,22 +14,22 @@ FamilyRow::FamilyRow(Workspace& work, Family family, QWidget* parent) : QWidget(
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Family %1, folded").arg(family_word(family)));
     setToolTip(tr("A click unfolds the family."));
-    connect(&work_.time, &TimeView::changed, this, [this] { update(); });
+    connect(&work_.view.time, &TimeView::changed, this, [this] { update(); });
     connect(&work_.player, &Player::plan_changed, this, [this] { update(); });
 }
 
 std::vector<const Track*> FamilyRow::members() const {
     std::vector<const Track*> found;
     for (const auto& t : work_.document.session().tracks)
-        if (work_.family(*t) == family_) found.push_back(t.get());
+        if (work_.materials.family(*t) == family_) found.push_back(t.get());
     return found;
 }
 
-void FamilyRow::mousePressEvent(QMouseEvent*) { work_.toggle_fold(family_); }
+void FamilyRow::mousePressEvent(QMouseEvent*) { work_.view.toggle_fold(family_); }
 
 void FamilyRow::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter)
-        work_.toggle_fold(family_);
+        work_.view.toggle_fold(family_);
     else
         QWidget::keyPressEvent(event);
 }
@@ -71,8 +71,8 @@ void FamilyRow::paintEvent(QPaintEvent*) {
     }
     const QRect area(head_width, 2, width() - head_width, height() - 4);
     const double rate = work_.document.session().sample_rate;
-    const auto power = overview_->power(std::llround(work_.time.from_s() * rate),
-                                        std::llround(work_.time.to_s() * rate), area.width());
+    const auto power = overview_->power(std::llround(work_.view.time.from_s() * rate),
+                                        std::llround(work_.view.time.to_s() * rate), area.width());
     painter.setPen(theme().track_ink(ink_of(family_)));
     for (int x = 0; x < static_cast<int>(power.size()); ++x) {
         const double level = db_from_power(power[static_cast<size_t>(x)]) + aes17_db;

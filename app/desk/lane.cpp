@@ -49,7 +49,9 @@ void Lane::paintEvent(QPaintEvent* event) {
     }
 }
 
-TimeRuler lane_time(const Workspace& work, double width) { return {work.time.from_s(), work.time.to_s(), 0.0, width}; }
+TimeRuler lane_time(const Workspace& work, double width) {
+    return {work.view.time.from_s(), work.view.time.to_s(), 0.0, width};
+}
 
 void select_by_click(Document& document, TrackId id, Qt::KeyboardModifiers keys) {
     if (keys & Qt::ControlModifier)
@@ -75,7 +77,7 @@ void Lane::mousePressEvent(QMouseEvent* event) {
 }
 
 void Lane::mouseMoveEvent(QMouseEvent* event) {
-    emit work_.hint(sentence());
+    emit work_.view.hint(sentence());
     if (!dragging_) return;
     const QPoint at = event->position().toPoint();
     const int pixels = at.x() - last_.x();
@@ -83,7 +85,7 @@ void Lane::mouseMoveEvent(QMouseEvent* event) {
     // Relative, so that nothing jumps to the pointer; a tenth of it with Shift.
     nudge(pixels * per_pixel(last_) * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0), gesture_);
     last_ = at;
-    emit work_.hint(sentence());
+    emit work_.view.hint(sentence());
 }
 
 void Lane::mouseReleaseEvent(QMouseEvent*) {
@@ -165,11 +167,11 @@ bool Lane::eventFilter(QObject* watched, QEvent* event) {
     return QWidget::eventFilter(watched, event);
 }
 
-void Lane::enterEvent(QEnterEvent*) { emit work_.hint(sentence()); }
+void Lane::enterEvent(QEnterEvent*) { emit work_.view.hint(sentence()); }
 
 void Lane::focusInEvent(QFocusEvent* event) {
     const bool by_tab = event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason;
-    if (by_tab && !work_.rows_changing) select_row();
+    if (by_tab && !work_.view.rows_changing) select_row();
     update();
 }
 

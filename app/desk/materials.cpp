@@ -10,30 +10,44 @@ Materials::Materials(Document& document, QObject* parent) : QObject(parent), doc
     pool_.setMaxThreadCount(worker_count());
     connect(&document_, &Document::session_changed, this, &Materials::request_missing);
     connect(this, &Materials::finished, this, &Materials::look_for_twins);
+    connect(&document_, &Document::session_changed, this, &Materials::request_signals);
+    connect(this, &Materials::changed, this, &Materials::request_signals);
 }
 
 Materials::~Materials() {
     for (auto& [key, entry] : entries_)
         if (entry.reading) entry.reading->cancel();
+    for (auto& [id, progress] : making_) progress->cancel();
     pool_.waitForDone();
 }
 
 std::string Materials::key_of(const Track& track) const {
-    if (const auto at = keys_.find(&track); at != keys_.end()) return at->second;
+    if (const auto at = wanted_.find(&track); at != wanted_.end()) return at->second.front().key;
+    ++keys_made_;
     return fmt::format("{}\n{}", source_key(source_of(track)), document_.session().sample_rate);
+}
+
+std::vector<Materials::Wanted> Materials::wanted_by(const Track& track) const {
+    std::vector<Wanted> list{{source_of(track), key_of(track)}};
+    if (track.low_centre_hz <= 0.0) return list;
+    Track played = track;
+    for (const Source& part : sources_of(track)) {
+        played.source.band = part.band;
+        played.source.crossover_hz = part.crossover_hz;
+        list.push_back({part, key_of(played)});
+    }
+    return list;
 }
 
 void Materials::take_keys() {
     const std::shared_ptr<const Session> now = document_.shared();
-    std::unordered_map<const Track*, std::string> keys;
-    const bool same_rate = keyed_ && keyed_->sample_rate == now->sample_rate;
+    if (keyed_ && keyed_->sample_rate != now->sample_rate) wanted_.clear();
+    std::unordered_map<const Track*, std::vector<Wanted>> wanted;
     for (const auto& track : now->tracks) {
-        const auto known = same_rate ? keys_.find(track.get()) : keys_.end();
-        keys[track.get()] = known != keys_.end()
-                                ? std::move(known->second)
-                                : fmt::format("{}\n{}", source_key(source_of(*track)), now->sample_rate);
+        const auto known = wanted_.find(track.get());
+        wanted[track.get()] = known != wanted_.end() ? known->second : wanted_by(*track);
     }
-    keys_ = std::move(keys);
+    wanted_ = std::move(wanted);
     keyed_ = now;
 }
 
@@ -123,6 +137,7 @@ void Materials::cancel() {
 
 void Materials::retry() {
     std::erase_if(entries_, [](const auto& e) { return e.second.error.has_value(); });
+    unmade_.clear();
     request_missing();
 }
 
@@ -150,46 +165,105 @@ void Materials::request_missing() {
     const int before = waiting_;
     if (waiting_ == 0) asked_ = 0;
     ++round_;
-    for (const auto& track : document_.session().tracks) {
-        std::vector<Source> wanted{source_of(*track)};
-        if (track->low_centre_hz > 0.0)
-            for (const Source& part : sources_of(*track)) wanted.push_back(part);
-        for (const Source& source : wanted) {
-            Track played = *track;
-            played.source.band = source.band;
-            played.source.crossover_hz = source.crossover_hz;
-            const std::string key = key_of(played);
-            Entry& entry = entries_[key];
+    for (const auto& track : document_.session().tracks)
+        for (const Wanted& wanted : wanted_.at(track.get())) {
+            Entry& entry = entries_[wanted.key];
             entry.last_wanted = round_;
-            if (entry.material && source.band == Band::all) last_[track->id] = entry.material;
+            if (entry.material && wanted.source.band == Band::all) last_[track->id] = entry.material;
             if (entry.reading) continue;
             ++waiting_;
             ++asked_;
-            start(key, source);
+            start(wanted);
         }
-    }
     drop_unwanted();
     if (before > 0 && waiting_ == 0) emit finished();
 }
 
-void Materials::start(const std::string& key, const Source& source) {
+void Materials::start(const Wanted& wanted) {
     auto reading = std::make_shared<Progress>();
-    entries_[key].reading = reading;
-    in_background(pool_, [this, key, source, reading, rate = document_.session().sample_rate] {
-        if (reading->cancelled()) return;
-        auto loaded = load_material(source, rate, reading.get());
-        QMetaObject::invokeMethod(this, [this, key, reading, loaded = std::move(loaded)] {
-            if (reading->cancelled()) return;
-            Entry& entry = entries_[key];
-            if (loaded)
-                entry.material = *loaded;
-            else
-                entry.error = loaded.error();
-            for (const auto& track : document_.session().tracks)
-                if (entry.material && key_of(*track) == key) last_[track->id] = entry.material;
-            --waiting_;
-            emit changed();
-            if (waiting_ == 0) emit finished();
+    entries_[wanted.key].reading = reading;
+    in_background(pool_,
+                  [this, key = wanted.key, source = wanted.source, reading, rate = document_.session().sample_rate] {
+                      if (reading->cancelled()) return;
+                      auto loaded = load_material(source, rate, reading.get());
+                      QMetaObject::invokeMethod(this, [this, key, reading, loaded = std::move(loaded)] {
+                          if (reading->cancelled()) return;
+                          Entry& entry = entries_[key];
+                          if (loaded)
+                              entry.material = *loaded;
+                          else
+                              entry.error = loaded.error();
+                          for (const auto& track : document_.session().tracks)
+                              if (entry.material && key_of(*track) == key) last_[track->id] = entry.material;
+                          --waiting_;
+                          emit changed();
+                          if (waiting_ == 0) emit finished();
+                      });
+                  });
+}
+
+// --- signals --------------------------------------------------------------------------------------------------------
+
+MaterialOf Materials::files() const {
+    return [this](const Track& t) { return of(t); };
+}
+
+MaterialPtr Materials::shaped(const Track& track) const {
+    const Session& session = document_.session();
+    return is_shaped(session, track) ? signals_.played(session, track, files()) : nullptr;
+}
+
+MaterialPtr Materials::played(const Track& track) const {
+    if (!is_shaped(document_.session(), track)) return of(track);
+    if (MaterialPtr made = shaped(track)) return made;
+    const auto before = last_played_.find({track.id, track.source.band});
+    const bool same_file = before != last_played_.end() && before->second->ready.source.file == track.source.file;
+    return same_file ? before->second : of(track);
+}
+
+void Materials::request_signals() {
+    const Session& session = document_.session();
+    constexpr size_t most_kept = 100;
+    std::set<std::string> wanted_keys;
+    for (const auto& track : session.tracks) {
+        if (!is_shaped(session, *track)) continue;
+        // Of a file that is being measured anew what was there before does not count.
+        if (!is_current(*track)) continue;
+        const auto recipe = signals_.recipe(session, *track, files());
+        if (!recipe) continue;
+        const std::string key = signal_key(*recipe);
+        std::vector<Source> bands;
+        if (track->low_centre_hz > 0.0) bands = sources_of(*track);
+        wanted_keys.insert(key);
+        for (const Source& s : bands) wanted_keys.insert(RowSignals::band_key(key, s.band, s.crossover_hz));
+        const bool there = signals_.find(key) && std::all_of(bands.begin(), bands.end(), [&](const Source& s) {
+                               return signals_.find(RowSignals::band_key(key, s.band, s.crossover_hz));
+                           });
+        if (!there && !making_.contains(track->id) && !unmade_.contains(key)) make(track->id, key, *recipe, bands);
+    }
+    if (signals_.size() > most_kept) signals_.keep_only(wanted_keys);
+}
+
+void Materials::make(TrackId id, const std::string& key, const SignalRecipe& recipe, const std::vector<Source>& bands) {
+    auto progress = std::make_shared<Progress>();
+    making_[id] = progress;
+    in_background(pool_, [this, id, key, recipe, bands, progress] {
+        std::vector<std::pair<Source, MaterialPtr>> made;
+        auto whole = make_signal(recipe, progress.get());
+        if (whole) made.emplace_back(Source{}, *whole);
+        for (const Source& s : bands)
+            if (auto part = whole ? make_band(*whole, s.band, s.crossover_hz, progress.get()) : whole)
+                made.emplace_back(s, *part);
+        QMetaObject::invokeMethod(this, [this, id, key, bands, made = std::move(made), progress] {
+            making_.erase(id);
+            if (made.size() < 1 + bands.size() && !progress->cancelled()) unmade_.insert(key);
+            for (const auto& [source, material] : made) {
+                signals_.add(RowSignals::band_key(key, source.band, source.crossover_hz), material);
+                last_played_[{id, source.band}] = material;
+            }
+            // What listens to it, and what has changed meanwhile, comes next.
+            if (!progress->cancelled()) request_signals();
+            emit reshaped();
         });
     });
 }

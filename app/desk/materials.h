@@ -5,10 +5,12 @@
 #include <QThreadPool>
 #include <map>
 #include <optional>
+#include <set>
 #include <unordered_map>
 
 #include "app/desk/document.h"
 #include "core/handoff/checks.h"
+#include "core/mix/row_signals.h"
 #include "core/stage/findings.h"
 #include "core/stage/staging.h"
 
@@ -24,6 +26,13 @@ class Materials : public QObject {
     /// was there before.
     MaterialPtr of(const Track& track) const;
     const Measurement* measured(const Track& track) const;
+    /// What a track plays: its file, or what its chain makes of it.  While that is being made, what it played before.
+    MaterialPtr played(const Track& track) const;
+    /// What its chain makes of it now; null without a chain, and while it is being made.
+    MaterialPtr shaped(const Track& track) const;
+    /// Chains are at work in the background.
+    bool shaping() const { return !making_.empty(); }
+    Family family(const Track& track) const { return family_of(track, measured(track)); }
     /// Measured as the track is now.
     bool is_current(const Track& track) const;
     /// Why a track's file cannot be used; null when it can, or is still being read.
@@ -39,9 +48,12 @@ class Materials : public QObject {
     void cancel();
     /// Tries the files that could not be read again.
     void retry();
+    /// How many keys were formatted so far: a track that an edit left alone needs none, however many clips it has.
+    int64_t keys_made() const { return keys_made_; }
 
   signals:
     void changed();   ///< one more is ready
+    void reshaped();  ///< a chain's work is done
     void finished();  ///< none is waiting
 
   private:
@@ -60,19 +72,35 @@ class Materials : public QObject {
     };
     void request_missing();
     void drop_unwanted();
-    void start(const std::string& key, const Source& source);
+    /// What a track plays, and the key that its material is known by: the whole, then its bands when its low end is
+    /// kept in the centre.
+    struct Wanted {
+        Source source;
+        std::string key;
+    };
+    void start(const Wanted& wanted);
     std::string key_of(const Track& track) const;
+    std::vector<Wanted> wanted_by(const Track& track) const;
     void take_keys();
     const Entry* find(const Track& track) const;
     void look_for_twins();
+    MaterialOf files() const;
+    void request_signals();
+    void make(TrackId id, const std::string& key, const SignalRecipe& recipe, const std::vector<Source>& bands);
 
     Document& document_;
     QThreadPool pool_;
     std::map<std::string, Entry> entries_;
-    /// Keys of the tracks of the session that is held here; a track that an edit left alone keeps its key.
-    std::unordered_map<const Track*, std::string> keys_;
+    /// Of the tracks of the session that is held here; a track that an edit left alone keeps its keys.
+    std::unordered_map<const Track*, std::vector<Wanted>> wanted_;
+    mutable int64_t keys_made_ = 0;
     std::shared_ptr<const Session> keyed_;
     std::map<TrackId, MaterialPtr> last_;
+    RowSignals signals_;
+    std::map<std::pair<TrackId, Band>, MaterialPtr> last_played_;
+    /// Whose chain is being run; one at a time of each row, and then the newest.
+    std::map<TrackId, std::shared_ptr<Progress>> making_;
+    std::set<std::string> unmade_;  ///< signals that could not be made: their file has gone, which its track says
     std::map<TrackId, TrackId> twin_of_;
     mutable std::map<TrackId, Found> findings_;
     int64_t round_ = 0;

@@ -174,7 +174,7 @@ void MixWatch::hear() {
         in_background(hearing_pool_, [this, missing, progress = hearing_progress_] {
             parallel_for(static_cast<int64_t>(missing.size()), worker_count(), [&](int64_t i) {
                 const MaterialPtr& m = missing[static_cast<size_t>(i)];
-                auto made = excitation_of(m->ready, progress.get());
+                auto made = excitation_of(*m, progress.get());
                 QMetaObject::invokeMethod(this, [this, m, made = made.value_or(nullptr)] {
                     excitations_[m] = made;  // null where the file could not be read: left out
                     if (made) bandwidths_[m] = bandwidth_share(*made);

@@ -36,11 +36,11 @@ class MixWatch : public QObject {
     void want_plan(bool wanted);
     const std::optional<HeadroomPlan>& headroom() const { return headroom_; }
 
-    /// Audibility follows every edit once somebody has asked for it; `excited` is how much of the heard tracks is
-    /// known, 0 … 1.
+    /// Audibility follows every edit once somebody has asked for it.
     void want_audibility(bool wanted);
     bool audibility_wanted() const { return audibility_wanted_; }
     const Audibility* audibility(TrackId id) const;
+    /// How much of the heard tracks is known, 0 … 1.
     double share_listened() const;
     /// How wide a track is in frequency, 0 … 1; absent while it is not known.
     std::optional<double> bandwidth(const Track& track) const;

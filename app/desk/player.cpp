@@ -21,6 +21,7 @@ Player::Player(Document& document, Materials& materials, QObject* parent)
         if (!recompile_.isActive()) recompile_.start();
     });
     connect(&materials_, &Materials::finished, this, &Player::follow_session);
+    connect(&materials_, &Materials::reshaped, this, &Player::follow_session);
     connect(&document_, &Document::file_changed, this, [this] {
         if (document_.session().tracks.empty()) engine_.stop();
     });
@@ -49,7 +50,7 @@ QString Player::device_name() const {
 void Player::follow_session() {
     recompile_.stop();
     plan_ = compile_plan(
-        document_.session(), [this](const Track& t) { return materials_.of(t); }, Solo::left_out);
+        document_.session(), [this](const Track& t) { return materials_.played(t); }, Solo::left_out);
     if (engine_.device() && engine_.sample_rate() != document_.session().sample_rate)
         open_device(wanted_device_, block_frames_);
     std::erase_if(listened_, [this](TrackId id) { return !document_.track(id); });
@@ -60,7 +61,7 @@ void Player::follow_session() {
 }
 
 PlanPtr Player::heard_plan() const {
-    const auto material = [this](const Track& t) { return materials_.of(t); };
+    const auto material = [this](const Track& t) { return materials_.played(t); };
     const Session& session = instead_ ? *instead_ : document_.session();
     PlanPtr plan;
     if (hearing_ == Hearing::at_rest)

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QStringList>
+#include <QUrl>
 #include <filesystem>
 #include <optional>
 #include <vector>
@@ -59,5 +60,9 @@ class DialogPrompter : public Prompter {
 
 inline QString to_qt(const fs::path& path) { return QString::fromStdString(path.string()); }
 inline fs::path from_qt(const QString& path) { return fs::path(path.toStdString()); }
+/// A local file, byte for byte: its name may be no UTF-8, which a QString cannot hold.
+inline fs::path from_qt(const QUrl& url) {
+    return fs::path(QByteArray::fromPercentEncoding(url.path(QUrl::FullyEncoded).toLatin1()).toStdString());
+}
 
 }  // namespace isotonus

@@ -105,7 +105,7 @@ void RowHead::paintEvent(QPaintEvent*) {
         if (work_.materials.error(*t)) {
             below = tr("file missing");
         } else if (const Measurement* m = work_.materials.measured(*t)) {
-            below = family_word(work_.family(*t)) + ", " +
+            below = family_word(work_.materials.family(*t)) + ", " +
                     (kind_of(*t, *m) == Kind::percussive ? tr("percussive") : tr("sustained"));
             below += m->channels == 1 ? tr(", mono") : tr(", stereo");
         } else {
@@ -243,14 +243,14 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
     QMenu* families = menu.addMenu(tr("Family"));
     for (size_t n = 0; n < family_names.size(); ++n) {
         const auto family = static_cast<Family>(n);
-        setting(families, family_word(family), work_.family(t) == family, tr("Family: %1").arg(family_word(family)),
-                [family](Track& track) {
+        setting(families, family_word(family), work_.materials.family(t) == family,
+                tr("Family: %1").arg(family_word(family)), [family](Track& track) {
                     track.family = family;
                     track.ink = ink_of(family);
                 });
     }
-    const Family mine = work_.family(t);
-    add(&menu, tr("Fold the family '%1'").arg(family_word(mine)), [this, mine] { work_.toggle_fold(mine); });
+    const Family mine = work_.materials.family(t);
+    add(&menu, tr("Fold the family '%1'").arg(family_word(mine)), [this, mine] { work_.view.toggle_fold(mine); });
     QMenu* inks = menu.addMenu(tr("Ink"));
     for (int n = 0; n < 12; ++n) {
         QPixmap swatch(16, 16);
@@ -302,7 +302,7 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
                 [on = !t.sides_apart](Track& track) { track.sides_apart = on; });
     QMenu* outputs = menu.addMenu(tr("Leads to"));
     const auto output = [&](const QString& text, TrackId to) {
-        QAction* action = add(outputs, text, [this, to] { work_.lead_to(work_.document.moved_with(id_), to); });
+        QAction* action = add(outputs, text, [this, to] { work_.edits.lead_to(work_.document.moved_with(id_), to); });
         action->setCheckable(true);
         action->setChecked(t.output == to);
     };

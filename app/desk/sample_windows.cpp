@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "app/desk/background.h"
+#include "core/shape/signal.h"
 
 namespace isotonus {
 
@@ -24,8 +25,9 @@ const float* SampleWindows::of(const MaterialPtr& material, int64_t first, int64
     if (windows_.size() > most_kept) windows_.pop_back();
     in_background(pool_, [this, material, from = windows_.front().first, count = windows_.front().frames] {
         std::vector<float> samples(static_cast<size_t>(count * material->ready.channels));
-        auto reader = SourceReader::open(material->ready);
-        if (!reader || !reader->read(from, count, samples.data())) return;  // the row says what is wrong with its file
+        auto reader = open_material(*material);
+        if (!reader || !(*reader)->read(from, count, samples.data()))
+            return;  // the row says what is wrong with its file
         QMetaObject::invokeMethod(this, [this, material, from, count, samples = std::move(samples)]() mutable {
             for (Window& w : windows_)
                 if (w.material == material && w.first == from && w.frames == count) w.samples = std::move(samples);

@@ -16,9 +16,9 @@ ClipEditor::ClipEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
     connect(&work_.document, &Document::session_changed, this, redraw);
     connect(&work_.document, &Document::selection_changed, this, redraw);
     connect(&work_.materials, &Materials::changed, this, redraw);
-    connect(&work_.time, &TimeView::changed, this, redraw);
+    connect(&work_.view.time, &TimeView::changed, this, redraw);
     connect(&work_.player, &Player::loop_changed, this, redraw);
-    connect(&work_, &Workspace::clip_chosen, this, redraw);
+    connect(&work_.view, &ViewState::clip_chosen, this, redraw);
     connect(&work_.player, &Player::moved, this, [this] {
         const int x = static_cast<int>(lane_time(work_, width()).place(work_.player.position_s()));
         if (x == playhead_x_) return;
@@ -30,17 +30,17 @@ ClipEditor::ClipEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
 
 double ClipEditor::x_of(int64_t frame) const {
     const double rate = work_.document.session().sample_rate;
-    const double shift = track() ? work_.shift_s(*track()) : 0.0;
+    const double shift = track() ? work_.document.shift_s(*track()) : 0.0;
     return lane_time(work_, width()).place(static_cast<double>(frame) / rate + shift);
 }
 
 int64_t ClipEditor::frame_at(double x) const {
-    const double shift = track() ? work_.shift_s(*track()) : 0.0;
-    return work_.frame_at(lane_time(work_, width()).time(x) - shift);
+    const double shift = track() ? work_.document.shift_s(*track()) : 0.0;
+    return work_.document.frame_at(lane_time(work_, width()).time(x) - shift);
 }
 
 ClipEditor::Part ClipEditor::part_at(const QPointF& at, size_t* clip) const {
-    const Clips clips = work_.clips(id());
+    const Clips clips = work_.edits.clips(id());
     for (size_t n = clips.size(); n-- > 0;) {
         const Clip& c = clips[n];
         const double left = x_of(c.start), right = x_of(c.end());
@@ -65,10 +65,10 @@ void ClipEditor::mousePressEvent(QMouseEvent* event) {
         drag_ = Part::loop;
         return;
     }
-    before_ = work_.clips(id());
+    before_ = work_.edits.clips(id());
     gesture_ = work_.document.new_gesture();
     drag_ = part_at(from_, &dragged_);
-    if (drag_ != Part::none) work_.choose_clip(id(), dragged_);
+    if (drag_ != Part::none) work_.view.choose_clip(id(), dragged_);
     if (drag_ == Part::none || drag_ == Part::body) work_.player.locate(lane_time(work_, width()).time(from_.x()));
 }
 
@@ -82,27 +82,27 @@ void ClipEditor::mouseMoveEvent(QMouseEvent* event) {
     switch (part_at(event->position(), &clip)) {
         case Part::title:
             setCursor(Qt::OpenHandCursor);
-            emit work_.hint(tr("Drag moves the clip in time."));
+            emit work_.view.hint(tr("Drag moves the clip in time."));
             break;
         case Part::start:
         case Part::end:
             setCursor(Qt::SizeHorCursor);
-            emit work_.hint(tr("Drag trims the clip at this end; what was cut away comes back the same way."));
+            emit work_.view.hint(tr("Drag trims the clip at this end; what was cut away comes back the same way."));
             break;
         case Part::fade_in:
         case Part::fade_out:
             setCursor(Qt::SizeHorCursor);
-            emit work_.hint(tr("Drag makes the fade longer or shorter."));
+            emit work_.view.hint(tr("Drag makes the fade longer or shorter."));
             break;
         case Part::body:
             setCursor(Qt::SizeVerCursor);
-            emit work_.hint(
+            emit work_.view.hint(
                 tr("Drag up or down for the clip's gain; double click takes it back to 0 dB. Shift and drag "
                    "marks a stretch."));
             break;
         default:
             setCursor(Qt::ArrowCursor);
-            emit work_.hint(tr("Nothing sounds here. X splits the clip at the playhead."));
+            emit work_.view.hint(tr("Nothing sounds here. X splits the clip at the playhead."));
     }
 }
 
@@ -118,13 +118,13 @@ void ClipEditor::drag_to(const QPointF& at, bool fine) {
     const Clip& was = before_[dragged_];
     const MaterialPtr m = work_.materials.of(*track());
     if (!m) return;
-    const double shift = work_.shift_s(*track());
+    const double shift = work_.document.shift_s(*track());
     /// Where an edge goes: with the pointer, on the grid when there is one.
     const auto moved = [&](int64_t edge) {
         const double to_s =
             static_cast<double>(edge + frame_at(at.x()) - frame_at(from_.x())) / work_.document.session().sample_rate +
             shift;
-        return work_.frame_at(work_.snap(to_s) - shift);
+        return work_.document.frame_at(work_.view.snap(to_s) - shift);
     };
     Clips next = before_;
     QString what;
@@ -156,25 +156,25 @@ void ClipEditor::drag_to(const QPointF& at, bool fine) {
             what = tr("Clip gain %1 %2").arg(name, db_text(next[dragged_].gain_db, "dB", true));
         }
     }
-    work_.set_clips(id(), what, std::move(next), gesture_);
+    work_.edits.set_clips(id(), what, std::move(next), gesture_);
 }
 
 void ClipEditor::mouseDoubleClickEvent(QMouseEvent* event) {
     size_t clip = 0;
     if (!track() || part_at(event->position(), &clip) != Part::body) return;
-    Clips next = work_.clips(id());
+    Clips next = work_.edits.clips(id());
     next[clip].gain_db = 0.0;
-    work_.set_clips(id(), tr("Clip gain %1 0 dB").arg(QString::fromStdString(track()->name)), std::move(next));
+    work_.edits.set_clips(id(), tr("Clip gain %1 0 dB").arg(QString::fromStdString(track()->name)), std::move(next));
 }
 
 void ClipEditor::wheelEvent(QWheelEvent* event) {
     const TimeRuler time = lane_time(work_, width());
     if (event->modifiers() & Qt::ShiftModifier || event->angleDelta().x() != 0) {
         const int turn = event->angleDelta().x() != 0 ? event->angleDelta().x() : event->angleDelta().y();
-        const double by = -turn / 1200.0 * (work_.time.to_s() - work_.time.from_s());
-        work_.time.show(work_.time.from_s() + by, work_.time.to_s() + by);
+        const double by = -turn / 1200.0 * (work_.view.time.to_s() - work_.view.time.from_s());
+        work_.view.time.show(work_.view.time.from_s() + by, work_.view.time.to_s() + by);
     } else {
-        work_.time.zoom(std::pow(1.25, event->angleDelta().y() / 120.0), time.time(event->position().x()));
+        work_.view.time.zoom(std::pow(1.25, event->angleDelta().y() / 120.0), time.time(event->position().x()));
     }
     event->accept();
 }
@@ -233,10 +233,10 @@ void ClipEditor::paintEvent(QPaintEvent* event) {
     const QRect body(0, title_height, width(), height() - title_height);
     painter.setPen(theme().rule);
     painter.drawLine(0, body.center().y(), width(), body.center().y());
-    paint_waveform(painter, body, event->rect(), m, work_.shift_s(*t), 1.0, time, theme().track_ink(t->ink),
+    paint_waveform(painter, body, event->rect(), m, work_.document.shift_s(*t), 1.0, time, theme().track_ink(t->ink),
                    work_.samples);
-    const Clips clips = work_.clips(id());
-    const size_t current = work_.current_clip(id());
+    const Clips clips = work_.edits.clips(id());
+    const size_t current = work_.edits.current_clip(id());
     for (size_t i = 0; i < clips.size(); ++i) paint_clip(painter, clips[i], i == current);
     for (const Spike& spike : m->measurement.spikes) {
         const int x = static_cast<int>(x_of(spike.first_frame + spike.frames / 2));
@@ -273,46 +273,46 @@ ClipPanel::ClipPanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
         tools->addWidget(b);
     };
     button("splitClip", tr("Split"), tr("Cuts the clip in two at the playhead; nothing changes to the ear. (X)"),
-           [this] { work_.split_clip(work_.document.focused()); });
+           [this] { work_.edits.split_clip(work_.document.focused()); });
     button("cutLoop", tr("Cut out the marked stretch"),
            tr("Silences the stretch that is marked on the song map, with short fades: for a cough or a click."),
-           [this] { work_.cut_out_loop(work_.document.focused()); });
+           [this] { work_.edits.cut_out_loop(work_.document.focused()); });
     button("clipLouder", tr("+1 dB"), tr("The chosen clip louder: for a passage that is far too quiet."), [this] {
-        Clips clips = work_.clips(work_.document.focused());
+        Clips clips = work_.edits.clips(work_.document.focused());
         if (clips.empty()) return;
-        Clip& c = clips[work_.current_clip(work_.document.focused())];
+        Clip& c = clips[work_.edits.current_clip(work_.document.focused())];
         c.gain_db = std::min(c.gain_db + 1.0, clip_gain_max_db);
-        work_.set_clips(work_.document.focused(), tr("Clip gain %1").arg(db_text(c.gain_db, "dB", true)), clips);
+        work_.edits.set_clips(work_.document.focused(), tr("Clip gain %1").arg(db_text(c.gain_db, "dB", true)), clips);
     });
     button("clipSofter", tr("−1 dB"), tr("The chosen clip quieter."), [this] {
-        Clips clips = work_.clips(work_.document.focused());
+        Clips clips = work_.edits.clips(work_.document.focused());
         if (clips.empty()) return;
-        Clip& c = clips[work_.current_clip(work_.document.focused())];
+        Clip& c = clips[work_.edits.current_clip(work_.document.focused())];
         c.gain_db = std::max(c.gain_db - 1.0, -clip_gain_max_db);
-        work_.set_clips(work_.document.focused(), tr("Clip gain %1").arg(db_text(c.gain_db, "dB", true)), clips);
+        work_.edits.set_clips(work_.document.focused(), tr("Clip gain %1").arg(db_text(c.gain_db, "dB", true)), clips);
     });
     button("fadeIn", tr("Fade in"), tr("Fades the chosen clip in, up to the playhead."), [this] { set_fade(true); });
     button("fadeOut", tr("Fade out"), tr("Fades the chosen clip out, from the playhead on."),
            [this] { set_fade(false); });
     button("removeClip", tr("Remove"), tr("Takes the chosen clip away; undo brings it back."), [this] {
         const TrackId id = work_.document.focused();
-        const Clips clips = work_.clips(id);
+        const Clips clips = work_.edits.clips(id);
         if (clips.empty()) return;
-        const Clip& c = clips[work_.current_clip(id)];
+        const Clip& c = clips[work_.edits.current_clip(id)];
         Clips next = clips;
         if (clips.size() > 1)
-            next.erase(next.begin() + static_cast<std::ptrdiff_t>(work_.current_clip(id)));
+            next.erase(next.begin() + static_cast<std::ptrdiff_t>(work_.edits.current_clip(id)));
         else
             next = with_silence_between(clips, c.start, c.end(), 0);
-        work_.set_clips(id, tr("Remove a clip"), next);
+        work_.edits.set_clips(id, tr("Remove a clip"), next);
     });
     button("wholeFile", tr("Whole file"), tr("Takes all clips away: the file as it is."), [this] { whole_file(); });
     tools->addStretch();
     connect(&work_.document, &Document::session_changed, this, &ClipPanel::refresh);
     connect(&work_.document, &Document::selection_changed, this, &ClipPanel::refresh);
     connect(&work_.materials, &Materials::changed, this, &ClipPanel::refresh);
-    connect(&work_, &Workspace::panel_shown, this, &QWidget::setVisible);
-    setVisible(work_.panel_open);
+    connect(&work_.view, &ViewState::panel_shown, this, &QWidget::setVisible);
+    setVisible(work_.view.panel_open);
     refresh();
 }
 
@@ -379,11 +379,11 @@ void ClipPanel::list_findings() {
         };
         if (f.time_s >= 0.0)
             button("hearFinding", tr("Hear"), tr("Plays it alone, from %1.").arg(time_text(f.time_s)),
-                   [this, id, f] { work_.hear(id, f.time_s); });
+                   [this, id, f] { work_.audition.hear(id, f.time_s); });
         if (f.remedy != Remedy::none)
             button("putRight", tr("Mend"),
                    tr("Puts it right by a setting; the file is not changed, and undo takes it back."),
-                   [this, id, f] { work_.put_right(id, f); });
+                   [this, id, f] { work_.edits.put_right(id, f); });
         list_->addWidget(row);
     }
     list_->addStretch();
@@ -392,17 +392,17 @@ void ClipPanel::list_findings() {
 void ClipPanel::set_fade(bool in) {
     const TrackId id = work_.document.focused();
     const Track* t = work_.document.track(id);
-    Clips clips = work_.clips(id);
+    Clips clips = work_.edits.clips(id);
     if (!t || clips.empty()) return;
-    Clip& c = clips[work_.current_clip(id)];
-    const int64_t here = work_.frame_at(work_.player.position_s() - work_.shift_s(*t));
+    Clip& c = clips[work_.edits.current_clip(id)];
+    const int64_t here = work_.document.frame_at(work_.player.position_s() - work_.document.shift_s(*t));
     if (here <= c.start || here >= c.end()) {
-        emit work_.hint(tr("Put the playhead inside the clip first: a fade reaches to it."));
+        emit work_.view.hint(tr("Put the playhead inside the clip first: a fade reaches to it."));
         return;
     }
     (in ? c.fade_in : c.fade_out) =
         in ? std::min(here - c.start, c.frames - c.fade_out) : std::min(c.end() - here, c.frames - c.fade_in);
-    work_.set_clips(id, in ? tr("Fade in a clip") : tr("Fade out a clip"), clips);
+    work_.edits.set_clips(id, in ? tr("Fade in a clip") : tr("Fade out a clip"), clips);
 }
 
 void ClipPanel::whole_file() {

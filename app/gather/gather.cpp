@@ -11,22 +11,22 @@
 namespace isotonus {
 
 QString GatherLane::value_text() const {
-    const Clips clips = work_.clips(id());
-    return clips.empty() ? QString() : db_text(clips[work_.current_clip(id())].gain_db, "dB", true);
+    const Clips clips = work_.edits.clips(id());
+    return clips.empty() ? QString() : db_text(clips[work_.edits.current_clip(id())].gain_db, "dB", true);
 }
 
 void GatherLane::set_gain(double db, uint64_t gesture) {
-    Clips clips = work_.clips(id());
+    Clips clips = work_.edits.clips(id());
     if (clips.empty()) return;
-    Clip& clip = clips[work_.current_clip(id())];
+    Clip& clip = clips[work_.edits.current_clip(id())];
     clip.gain_db = std::clamp(db, -clip_gain_max_db, clip_gain_max_db);
     const QString name = tr("Clip gain %1 %2").arg(track_name(), db_text(clip.gain_db, "dB", true));
-    work_.set_clips(id(), name, std::move(clips), gesture);
+    work_.edits.set_clips(id(), name, std::move(clips), gesture);
 }
 
 void GatherLane::nudge(double by_db, uint64_t gesture) {
-    const Clips clips = work_.clips(id());
-    if (!clips.empty()) set_gain(clips[work_.current_clip(id())].gain_db + by_db, gesture);
+    const Clips clips = work_.edits.clips(id());
+    if (!clips.empty()) set_gain(clips[work_.edits.current_clip(id())].gain_db + by_db, gesture);
 }
 
 void GatherLane::type_value(const QString& text) {
@@ -57,14 +57,14 @@ bool GatherLane::grab(const QPoint& at) {
     work_.document.select_only(id());
     const auto& findings = work_.materials.findings(*track());
     if (const Flag* flag = flag_at(at); flag && flag->finding < findings.size()) {
-        if (const Finding& f = findings[flag->finding]; f.time_s >= 0.0) work_.hear(id(), f.time_s);
+        if (const Finding& f = findings[flag->finding]; f.time_s >= 0.0) work_.audition.hear(id(), f.time_s);
         return false;
     }
     const double time_s = lane_time(work_, width()).time(at.x());
     work_.player.locate(time_s);
-    const Clips clips = work_.clips(id());
-    if (const int here = clip_at(clips, work_.frame_at(time_s - work_.shift_s(*track()))); here >= 0)
-        work_.choose_clip(id(), static_cast<size_t>(here));
+    const Clips clips = work_.edits.clips(id());
+    if (const int here = clip_at(clips, work_.document.frame_at(time_s - work_.document.shift_s(*track()))); here >= 0)
+        work_.view.choose_clip(id(), static_cast<size_t>(here));
     return false;
 }
 
@@ -81,15 +81,15 @@ void GatherLane::mouseMoveEvent(QMouseEvent* event) {
     QString text = track_name() + ": " + with_true_minus(f.text) + ". ";
     if (f.time_s >= 0.0) text += tr("A click plays it alone, from %1. ").arg(time_text(f.time_s));
     if (f.remedy != Remedy::none) text += tr("The panel (E) can put it right.");
-    emit work_.hint(text);
+    emit work_.view.hint(text);
 }
 
 void GatherLane::paint_clips(QPainter& painter, const QRect& area) {
     const Track& t = *track();
     if (t.source.clips.empty()) return;
     const TimeRuler time = lane_time(work_, width());
-    const double rate = work_.document.session().sample_rate, shift = work_.shift_s(t);
-    const size_t current = work_.current_clip(id());
+    const double rate = work_.document.session().sample_rate, shift = work_.document.shift_s(t);
+    const size_t current = work_.edits.current_clip(id());
     painter.setFont(lettering(11));
     for (size_t i = 0; i < t.source.clips.size(); ++i) {
         const Clip& c = t.source.clips[i];
@@ -120,8 +120,8 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
         return;
     }
     const QRect area(0, 1, width(), height() - (low ? 3 : 17));
-    paint_waveform(painter, area, clip, m, work_.shift_s(t), 1.0, lane_time(work_, width()), theme().track_ink(t.ink),
-                   work_.samples);
+    paint_waveform(painter, area, clip, m, work_.document.shift_s(t), 1.0, lane_time(work_, width()),
+                   theme().track_ink(t.ink), work_.samples);
     paint_clips(painter, area);
     painter.setFont(lettering(11));
     int x = 8;
@@ -186,11 +186,11 @@ QWidget* GatherStation::make_tools(Workspace& work, QWidget* parent) const {
     auto* open = new QPushButton(QCoreApplication::translate("Station", "Clips and findings"));
     open->setObjectName("clipPanelOpen");
     open->setCheckable(true);
-    open->setChecked(work.panel_open);
+    open->setChecked(work.view.panel_open);
     open->setToolTip(QCoreApplication::translate(
         "Station", "Shows what was found in the focused track, and its clips: split, trim, fade, lift. (E)"));
-    QObject::connect(open, &QPushButton::clicked, tools, [&work](bool on) { work.show_panel(on); });
-    QObject::connect(&work, &Workspace::panel_shown, open, &QPushButton::setChecked);
+    QObject::connect(open, &QPushButton::clicked, tools, [&work](bool on) { work.view.show_panel(on); });
+    QObject::connect(&work.view, &ViewState::panel_shown, open, &QPushButton::setChecked);
     layout->addWidget(open);
     layout->addStretch();
     return tools;

@@ -46,7 +46,7 @@ class GatherStation : public Station {
     }
     QWidget* make_tools(Workspace& work, QWidget* parent) const override;
     QWidget* make_panel(Workspace& work, QWidget* parent) const override;
-    bool panel_shown(const Workspace& work) const override { return work.panel_open; }
+    bool panel_shown(const Workspace& work) const override { return work.view.panel_open; }
 };
 
 }  // namespace isotonus

@@ -28,7 +28,7 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
     ruler.paint_rules(painter, QRect(0, 0, width() / 2 + 8, height() - 1));
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    const MaterialPtr m = work_.materials.of(t);
+    const MaterialPtr m = work_.materials.played(t);
     if (!m) {
         painter.drawText(rect().adjusted(24, 0, 0, 0), Qt::AlignVCenter, tr("no file: not in the mix"));
         return;
@@ -36,7 +36,8 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
     QStringList words;
     const bool heard = work_.document.session().is_open(t) && std::isfinite(t.fader_db);
     const Measurement& f = m->measurement;
-    const Level peak = peak_after_fader_dbfs(t, f), average = average_after_fader_dbfs(t, f);
+    const Track shown = after_chain(t, *m);
+    const Level peak = peak_after_fader_dbfs(shown, f), average = average_after_fader_dbfs(shown, f);
     if (heard && peak) {
         const auto x_of = [&](double db) { return static_cast<int>(ruler.place(std::min(0.0, db))); };
         if (average) {
@@ -182,7 +183,7 @@ QWidget* HandOffPanel::make_checks() {
         const Check& c = checks_now_[n];
         if (work_.document.track(c.row)) work_.document.select_only(c.row);
         if (c.time_s >= 0.0) work_.player.locate(std::max(0.0, c.time_s - 1.0));
-        emit work_.hint(QString::fromStdString(c.why));
+        emit work_.view.hint(QString::fromStdString(c.why));
     });
     grid->addWidget(checks_, 1, 0, 1, 2);
     grid->setColumnStretch(0, 1);

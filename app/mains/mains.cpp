@@ -16,10 +16,10 @@ Ruler main_ruler(int width) { return Ruler::fader(12.0, width - 12.0); }
 MainFader::MainFader(Workspace& work, QWidget* parent) : Lane(work, 0, parent) { setObjectName("mainFader"); }
 
 void MainFader::move_to(double db, uint64_t gesture) {
-    work_.touched(main_output, Parameter::level);
+    work_.view.touched(main_output, Parameter::level);
     if (work_.writing.writes(main_output)) {
         const double value =
-            std::clamp(std::isinf(db) ? ride_min_db : db - work_.fader_db(main_output), ride_min_db, ride_max_db);
+            std::clamp(std::isinf(db) ? ride_min_db : db - work_.edits.fader_db(main_output), ride_min_db, ride_max_db);
         if (gesture)
             work_.writing.move(main_output, Parameter::level, value);
         else
@@ -246,9 +246,10 @@ void Mains::mousePressEvent(QMouseEvent* event) {
 
 void Mains::mouseMoveEvent(QMouseEvent* event) {
     if (event->position().y() < 120)
-        emit work_.hint(tr("The highest sample of the whole song, as the mix stands. A click goes to just before it."));
+        emit work_.view.hint(
+            tr("The highest sample of the whole song, as the mix stands. A click goes to just before it."));
     else
-        emit work_.hint(
+        emit work_.view.hint(
             tr("Live level of the main output; the bracket is its window while mixing. A click resets hold and clip "
                "flag."));
 }

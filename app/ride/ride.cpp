@@ -27,17 +27,19 @@ RidePanel::RidePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
     list_->hide();
     connect(list_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) {
         const auto row = item->data(Qt::UserRole).toULongLong();
-        const auto parameter = static_cast<Parameter>(item->data(Qt::UserRole + 1).toInt());
+        const auto known =
+            parameter_called(work_.document.session(), row, item->data(Qt::UserRole + 1).toString().toStdString());
+        const Parameter parameter = known.value_or(Parameter::level);
         show_list(false);
         if (work_.document.track(row)) work_.document.select_only(row);
-        Workspace::RideView view = work_.ride_view;
+        ViewState::RideView view = work_.view.ride;
         view.parameter = parameter;
         view.family = false;
         view.row = work_.document.track(row) ? std::nullopt : std::optional<TrackId>(row);
-        work_.show_ride(std::move(view));
+        work_.view.show_ride(std::move(view));
     });
     make_tools();
-    connect(&work_, &Workspace::ride_view_changed, this, &RidePanel::follow);
+    connect(&work_.view, &ViewState::ride_view_changed, this, &RidePanel::follow);
     connect(&work_.document, &Document::selection_changed, this, &RidePanel::follow);
     connect(&work_.document, &Document::session_changed, this, &RidePanel::follow);
     connect(&work_.writing, &Writing::changed, this, &RidePanel::refresh);
@@ -76,14 +78,11 @@ void RidePanel::make_tools() {
         return b;
     };
     new_line();
-    for (const ParameterInfo& p : parameters()) {
-        const auto n = static_cast<int>(p.parameter);
-        parameters_[static_cast<size_t>(n)] =
-            switches(qPrintable(QString("ride_%1").arg(p.id)), parameter_word(p.parameter),
-                     tr("Its lane; with Ctrl besides those that are shown."));
-        connect(parameters_[static_cast<size_t>(n)], &QToolButton::clicked, this, [this, parameter = p.parameter] {
-            choose(parameter, QApplication::keyboardModifiers() & Qt::ControlModifier);
-        });
+    for (const Parameter p : parameters()) {
+        parameters_[p] = switches(qPrintable(QString("ride_%1").arg(info_of(p).id)), parameter_word(p),
+                                  tr("Its lane; with Ctrl besides those that are shown."));
+        connect(parameters_[p], &QToolButton::clicked, this,
+                [this, p] { choose(p, QApplication::keyboardModifiers() & Qt::ControlModifier); });
     }
     new_line();
     const std::pair<QString, QString> modes[] = {
@@ -100,7 +99,7 @@ void RidePanel::make_tools() {
             if (QApplication::keyboardModifiers() & Qt::ControlModifier)
                 work_.writing.set_mode_for_all(mode);
             else
-                work_.writing.set_mode(work_.ride_row(), mode);
+                work_.writing.set_mode(work_.view.ride_row(), mode);
         });
     }
     int place = 0;
@@ -144,9 +143,9 @@ void RidePanel::make_tools() {
             [this] { bypass(QApplication::keyboardModifiers() & Qt::ControlModifier); });
     family_ = switches("rideFamily", tr("family"), tr("This lane of all rows of the family."));
     connect(family_, &QToolButton::clicked, this, [this](bool on) {
-        Workspace::RideView view = work_.ride_view;
+        ViewState::RideView view = work_.view.ride;
         view.family = on;
-        work_.show_ride(std::move(view));
+        work_.view.show_ride(std::move(view));
     });
     all_ = switches("rideAll", tr("all rides"), tr("A list of every ride in the session."));
     connect(all_, &QToolButton::clicked, this, [this](bool on) { show_list(on); });
@@ -166,7 +165,7 @@ QMenu* RidePanel::make_shapes() {
     menu->addSeparator();
     item("shapeFade", tr("Fade-out…"), [this] {
         RideEditor& e = active();
-        const double song = work_.time.song_s();
+        const double song = work_.view.time.song_s();
         const Span span = e.range().value_or(Span{std::max(0.0, song - 8.0), song});
         const auto n = work_.prompter->ask_numbers(tr("Fade-out"),
                                                    {{tr("from, s"), span.from_s, 0.0, song, 2},
@@ -193,7 +192,7 @@ QMenu* RidePanel::make_shapes() {
     item("shapeThrow", tr("Throw: up for the marked words only…"), [this] {
         RideEditor& e = active();
         if (e.ranges().empty()) {
-            emit work_.hint(
+            emit work_.view.hint(
                 tr("Mark the words first: drag in the strip above the curve, with Ctrl the next ones too."));
             return;
         }
@@ -240,7 +239,7 @@ QMenu* RidePanel::make_more() {
     menu->addSeparator();
     item("faderBox", tr("Simulated fader box"), [this] { FaderBoxWindow::show_for(work_, window()); });
     item("faderLearn", tr("Learn: the next fader moves this"), [this] {
-        work_.faders.learn({work_.ride_row(), work_.ride_view.parameter});
+        work_.faders.learn({work_.view.ride_row(), work_.view.ride.parameter});
     });
     QMenu* devices = menu->addMenu(tr("Faders over MIDI"));
     connect(devices, &QMenu::aboutToShow, this, [this, devices] {
@@ -260,18 +259,18 @@ RideEditor& RidePanel::active() const {
     for (RideEditor* lane : lanes_)
         if (lane->hasFocus()) return *lane;
     for (RideEditor* lane : lanes_)
-        if (lane->row() == work_.ride_row() && lane->parameter() == work_.ride_view.parameter) return *lane;
+        if (lane->row() == work_.view.ride_row() && lane->parameter() == work_.view.ride.parameter) return *lane;
     return *lanes_.front();
 }
 
 QString RidePanel::row_name() const {
-    return QString::fromStdString(work_.document.session().name_of(work_.ride_row()));
+    return QString::fromStdString(work_.document.session().name_of(work_.view.ride_row()));
 }
 
 void RidePanel::choose(Parameter parameter, bool add) {
-    Workspace::RideView view = work_.ride_view;
-    if (!can_be_ridden(work_.document.session().row_kind(work_.ride_row()), parameter)) {
-        emit work_.hint(tr("A control group has a level and a mute to ride."));
+    ViewState::RideView view = work_.view.ride;
+    if (!can_be_ridden(work_.document.session().row_kind(work_.view.ride_row()), parameter)) {
+        emit work_.view.hint(tr("A control group has a level and a mute to ride."));
         refresh();
         return;
     }
@@ -285,24 +284,24 @@ void RidePanel::choose(Parameter parameter, bool add) {
         view.open.push_back(parameter);
     }
     view.parameter = parameter;
-    work_.show_ride(std::move(view));
+    work_.view.show_ride(std::move(view));
 }
 
 void RidePanel::follow() {
     const Session& session = work_.document.session();
     std::vector<std::pair<TrackId, Parameter>> wanted;
-    const TrackId row = work_.ride_row();
+    const TrackId row = work_.view.ride_row();
     const Track* t = session.find(row);
-    if (work_.ride_view.family && t) {
-        const Family family = work_.family(*t);
+    if (work_.view.ride.family && t) {
+        const Family family = work_.materials.family(*t);
         for (const auto& other : session.tracks)
-            if (work_.family(*other) == family && wanted.size() < 8)
-                wanted.emplace_back(other->id, work_.ride_view.parameter);
+            if (work_.materials.family(*other) == family && wanted.size() < 8)
+                wanted.emplace_back(other->id, work_.view.ride.parameter);
     } else {
-        for (const Parameter p : work_.ride_view.open)
+        for (const Parameter p : work_.view.ride.open)
             if (can_be_ridden(session.row_kind(row), p)) wanted.emplace_back(row, p);
     }
-    if (wanted.empty()) wanted.emplace_back(row, work_.ride_view.parameter);
+    if (wanted.empty()) wanted.emplace_back(row, work_.view.ride.parameter);
     while (lanes_.size() > wanted.size()) {
         lanes_.back()->deleteLater();
         lanes_.back()->hide();
@@ -330,18 +329,18 @@ void RidePanel::place_lanes() {
 
 void RidePanel::refresh() {
     const Session& session = work_.document.session();
-    const TrackId row = work_.ride_row();
+    const TrackId row = work_.view.ride_row();
     const Rides* rides = session.rides_of(row);
-    for (const ParameterInfo& p : parameters()) {
-        QToolButton* b = parameters_[static_cast<size_t>(p.parameter)];
-        const auto& open = work_.ride_view.open;
-        b->setChecked(std::find(open.begin(), open.end(), p.parameter) != open.end());
-        b->setEnabled(can_be_ridden(session.row_kind(row), p.parameter));
-        b->setFont(lettering(11, rides && (*rides)[p.parameter]));
+    for (const Parameter p : parameters()) {
+        QToolButton* b = parameters_[p];
+        const auto& open = work_.view.ride.open;
+        b->setChecked(std::find(open.begin(), open.end(), p) != open.end());
+        b->setEnabled(can_be_ridden(session.row_kind(row), p));
+        b->setFont(lettering(11, rides && (*rides)[p]));
     }
     for (size_t n = 0; n < modes_.size(); ++n) modes_[n]->setChecked(static_cast<size_t>(work_.writing.mode(row)) == n);
     bypass_->setChecked(session.rides_bypassed || (rides && rides->bypassed));
-    family_->setChecked(work_.ride_view.family);
+    family_->setChecked(work_.view.ride.family);
     update();
 }
 
@@ -357,40 +356,40 @@ void RidePanel::fill_list() {
     list_->clear();
     const Session& session = work_.document.session();
     for (const TrackId row : work_.faders.rows())
-        for (const ParameterInfo& p : parameters()) {
+        for (const Parameter p : parameters_of(session, row)) {
             const Rides* rides = session.rides_of(row);
-            const CurvePtr curve = rides ? (*rides)[p.parameter] : nullptr;
+            const CurvePtr curve = rides ? (*rides)[p] : nullptr;
             if (!curve) continue;
             const auto [low, high] =
                 std::minmax_element(curve->points.begin(), curve->points.end(),
                                     [](const auto& a, const auto& b) { return a.value < b.value; });
-            auto* item = new QListWidgetItem(
-                tr("%1 · %2 · %3, %4 to %5%6")
-                    .arg(QString::fromStdString(session.name_of(row)), parameter_word(p.parameter),
-                         tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())),
-                         ride_value_text(p.parameter, low->value), ride_value_text(p.parameter, high->value),
-                         rides->bypassed || session.rides_bypassed ? tr(" · bypassed") : QString()),
-                list_);
+            auto* item =
+                new QListWidgetItem(tr("%1 · %2 · %3, %4 to %5%6")
+                                        .arg(QString::fromStdString(session.name_of(row)), parameter_word(p),
+                                             tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())),
+                                             ride_value_text(p, low->value), ride_value_text(p, high->value),
+                                             rides->bypassed || session.rides_bypassed ? tr(" · bypassed") : QString()),
+                                    list_);
             item->setData(Qt::UserRole, QVariant::fromValue<qulonglong>(row));
-            item->setData(Qt::UserRole + 1, static_cast<int>(p.parameter));
+            item->setData(Qt::UserRole + 1, QString::fromStdString(parameter_text(session, row, p)));
         }
     if (list_->count() == 0) new QListWidgetItem(tr("Nothing is ridden yet."), list_);
 }
 
 void RidePanel::draft(DraftBy by) {
     const Session& session = work_.document.session();
-    const Track* t = work_.document.track(work_.ride_row());
+    const Track* t = work_.document.track(work_.view.ride_row());
     if (!t || !work_.materials.of(*t)) {
-        emit work_.hint(tr("A draft is made for a track: choose one."));
+        emit work_.view.hint(tr("A draft is made for a track: choose one."));
         return;
     }
     // All rides that are there count, but for the one that is made anew.
     const PlanPtr plan = compile_plan(
-        with_ride(session, t->id, Parameter::level, {}), [this](const Track& x) { return work_.materials.of(x); },
+        with_ride(session, t->id, Parameter::level, {}), [this](const Track& x) { return work_.materials.played(x); },
         Solo::left_out);
     std::optional<Margins> margins;
     if (by == DraftBy::heard && !(margins = work_.mix.margins(*plan, t->id))) {
-        emit work_.hint(tr("Listening to the tracks first; the draft comes then."));
+        emit work_.view.hint(tr("Listening to the tracks first; the draft comes then."));
         draft_when_heard_ = t->id;
         work_.mix.want_audibility(true);
         return;
@@ -399,7 +398,7 @@ void RidePanel::draft(DraftBy by) {
     const TrackDraft basis(*plan, t->id, by, margins.value_or(Margins{}));
     const Level middle = basis.middle();
     if (!middle) {
-        emit work_.hint(tr("There is no phrase to ride in this track."));
+        emit work_.view.hint(tr("There is no phrase to ride in this track."));
         return;
     }
     const Prompter::Number first =
@@ -439,7 +438,7 @@ void RidePanel::draft_when_heard() {
     if (!draft_when_heard_ || work_.mix.share_listened() < 1.0) return;
     const TrackId wanted = std::exchange(draft_when_heard_, 0);
     QTimer::singleShot(0, this, [this, wanted] {
-        if (isVisible() && work_.ride_row() == wanted) draft(DraftBy::heard);
+        if (isVisible() && work_.view.ride_row() == wanted) draft(DraftBy::heard);
     });
 }
 
@@ -462,8 +461,8 @@ void RidePanel::dips() {
     dip = {(*n)[0], (*n)[1] / 1000.0, (*n)[2] / 1000.0, (*n)[3] / 1000.0};
     const MaterialPtr m = work_.materials.of(*tracks[*which]);
     std::vector<double> hits = hits_of(m->summary, m->measurement.sample_rate);
-    for (double& hit : hits) hit += work_.shift_s(*tracks[*which]);
-    const Span span = e.range().value_or(Span{0.0, work_.time.song_s()});
+    for (double& hit : hits) hit += work_.document.shift_s(*tracks[*which]);
+    const Span span = e.range().value_or(Span{0.0, work_.view.time.song_s()});
     e.store(dipped(e.curve(), span, hits, dip, e.info()), tr("dips around %1").arg(names[static_cast<int>(*which)]));
 }
 
@@ -485,13 +484,13 @@ void RidePanel::tremolo_on_grid() {
 void RidePanel::bypass(bool all) {
     const Session& s = work_.document.session();
     Session next = s;
-    const Rides* rides = s.rides_of(work_.ride_row());
+    const Rides* rides = s.rides_of(work_.view.ride_row());
     if (all || s.rides_bypassed) {
         next.rides_bypassed = !s.rides_bypassed;
         work_.document.edit(next.rides_bypassed ? tr("Bypass all rides") : tr("All rides again"), std::move(next));
     } else if (rides) {
         const bool on = !rides->bypassed;
-        next = with_rides(s, work_.ride_row(), [on](Rides& r) { r.bypassed = on; });
+        next = with_rides(s, work_.view.ride_row(), [on](Rides& r) { r.bypassed = on; });
         work_.document.edit((on ? tr("Bypass the rides of %1") : tr("The rides of %1 again")).arg(row_name()),
                             std::move(next));
     }
@@ -508,7 +507,7 @@ void RidePanel::csv_out() {
 }
 
 void RidePanel::csv_in() {
-    if (!work_.document.session().rides_of(work_.ride_row())) return;
+    if (!work_.document.session().rides_of(work_.view.ride_row())) return;
     const auto file = work_.prompter->open_file(tr("A ride from a table"), tr("CSV (*.csv)"));
     if (!file) return;
     const auto read = read_ride_csv(*file, active().info());

@@ -1,6 +1,8 @@
 // Ride: levels, pans, widths and mutes that move with the song.
 #pragma once
 
+#include <map>
+
 #include <QListWidget>
 #include <QPushButton>
 #include <QToolButton>
@@ -46,7 +48,7 @@ class RidePanel : public QWidget {
     TrackId draft_when_heard_ = 0;  ///< asked for before the tracks' audibility was known
     std::vector<RideEditor*> lanes_;
     QListWidget* list_;
-    std::array<QToolButton*, parameter_count> parameters_{};
+    std::map<Parameter, QToolButton*> parameters_;
     std::array<QToolButton*, 4> modes_{};
     QToolButton *family_ = nullptr, *all_ = nullptr, *bypass_ = nullptr;
 };

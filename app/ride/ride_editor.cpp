@@ -28,7 +28,7 @@ RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
         update();
     });
     connect(&work_.materials, &Materials::changed, this, [this] { update(); });
-    connect(&work_.time, &TimeView::changed, this, [this] { update(); });
+    connect(&work_.view.time, &TimeView::changed, this, [this] { update(); });
     connect(&work_.writing, &Writing::changed, this, [this] { update(); });
     connect(&work_.player, &Player::moved, this, [this] {
         const int x = static_cast<int>(time().place(work_.player.position_s()));
@@ -113,9 +113,9 @@ int RideEditor::handle_at(const QPointF& at) const {
 }
 
 double RideEditor::snapped_time(double time_s) const {
-    if (!work_.snapping) return time_s;
+    if (!work_.view.snapping) return time_s;
     const TimeRuler ruler = time();
-    double best = work_.snap(time_s), least = std::fabs(ruler.place(best) - ruler.place(time_s));
+    double best = work_.view.snap(time_s), least = std::fabs(ruler.place(best) - ruler.place(time_s));
     if (best == time_s || least > hit_pixels) best = time_s, least = hit_pixels;
     const auto offer = [&](double to) {
         const double pixels = std::fabs(ruler.place(to) - ruler.place(time_s));
@@ -124,9 +124,10 @@ double RideEditor::snapped_time(double time_s) const {
     for (const Section& s : work_.document.session().sections) offer(s.start_s);
     offer(work_.player.position_s());
     const Rides* rides = work_.document.session().rides_of(row_);
-    for (const ParameterInfo& p : parameters())
-        if (rides && p.parameter != parameter_ && (*rides)[p.parameter])
-            for (const RidePoint& point : (*rides)[p.parameter]->points) offer(point.time_s);
+    if (rides)
+        for (const auto& [parameter, curve] : rides->all())
+            if (parameter != parameter_)
+                for (const RidePoint& point : curve->points) offer(point.time_s);
     return best;
 }
 
@@ -147,8 +148,8 @@ Span RideEditor::range_meant() const {
     if (!ranges_.empty()) return last_range_;
     const Session& s = work_.document.session();
     const int section = section_at(s, work_.player.position_s());
-    if (section < 0) return {0.0, work_.time.song_s()};
-    return {s.sections[static_cast<size_t>(section)].start_s, section_end_s(s, section, work_.time.song_s())};
+    if (section < 0) return {0.0, work_.view.time.song_s()};
+    return {s.sections[static_cast<size_t>(section)].start_s, section_end_s(s, section, work_.view.time.song_s())};
 }
 
 void RideEditor::mark(Span span) {
@@ -184,10 +185,10 @@ void RideEditor::select_in(const std::function<bool(const QPointF&)>& inside) {
 
 void RideEditor::focusInEvent(QFocusEvent* event) {
     QWidget::focusInEvent(event);
-    if (work_.ride_view.family || work_.ride_view.parameter == parameter_) return;
-    Workspace::RideView view = work_.ride_view;
+    if (work_.view.ride.family || work_.view.ride.parameter == parameter_) return;
+    ViewState::RideView view = work_.view.ride;
     view.parameter = parameter_;
-    work_.show_ride(std::move(view));
+    work_.view.show_ride(std::move(view));
 }
 
 void RideEditor::mousePressEvent(QMouseEvent* event) {
@@ -199,7 +200,7 @@ void RideEditor::mousePressEvent(QMouseEvent* event) {
     if (strip().contains(place)) {
         drag_ = Drag::range;
         selected_.clear();
-        const double t = snapped_time(std::clamp(time().time(last_.x()), 0.0, work_.time.song_s()));
+        const double t = snapped_time(std::clamp(time().time(last_.x()), 0.0, work_.view.time.song_s()));
         ranges_before_ = event->modifiers() & Qt::ControlModifier ? ranges_ : std::vector<Span>{};
         mark({t, t});
         update();
@@ -229,7 +230,7 @@ void RideEditor::mousePressEvent(QMouseEvent* event) {
     } else {
         ranges_.clear();
         Curve c = curve();
-        RidePoint p{snapped_time(std::clamp(time().time(last_.x()), 0.0, work_.time.song_s())),
+        RidePoint p{snapped_time(std::clamp(time().time(last_.x()), 0.0, work_.view.time.song_s())),
                     std::clamp(value_at(last_.y()), info().low, info().high)};
         if (info().law == Law::toggle) p.segment = Segment::step;
         const double unit = parameter_ == Parameter::level || parameter_ == Parameter::trim ? 10.0 : 100.0;
@@ -249,20 +250,21 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
         case Drag::none:
             if (exists() && canvas().contains(at.toPoint())) {
                 const Curve c = curve();
-                emit work_.hint(tr("%1 at %2, %3 ride %4. Click adds a point, drag moves it, Ctrl and drag selects.")
-                                    .arg(row_name(), time_text(here_s, 2), parameter_word(parameter_),
-                                         ride_value_text(parameter_, c.empty() ? rest() : c.value_at(here_s))));
+                emit work_.view.hint(
+                    tr("%1 at %2, %3 ride %4. Click adds a point, drag moves it, Ctrl and drag selects.")
+                        .arg(row_name(), time_text(here_s, 2), parameter_word(parameter_),
+                             ride_value_text(parameter_, c.empty() ? rest() : c.value_at(here_s))));
             } else if (strip().contains(at.toPoint())) {
-                emit work_.hint(
+                emit work_.view.hint(
                     tr("Drag here to mark a stretch (with Ctrl one more); then drag the curve in it up or down."));
             }
             return;
         case Drag::range: {
             const double start = time().time(from_.x()),
-                         end = snapped_time(std::clamp(here_s, 0.0, work_.time.song_s()));
-            const double first = snapped_time(std::clamp(start, 0.0, work_.time.song_s()));
+                         end = snapped_time(std::clamp(here_s, 0.0, work_.view.time.song_s()));
+            const double first = snapped_time(std::clamp(start, 0.0, work_.view.time.song_s()));
             mark({std::min(first, end), std::max(first, end)});
-            emit work_.hint(tr("%1 to %2").arg(time_text(last_range_.from_s, 2), time_text(last_range_.to_s, 2)));
+            emit work_.view.hint(tr("%1 to %2").arg(time_text(last_range_.from_s, 2), time_text(last_range_.to_s, 2)));
             update();
             return;
         }
@@ -284,9 +286,9 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
             Curve c = before_;
             for (const Span& r : ranges_) c = raised(c, r, by, edge_s, own);
             store(c, tr("a stretch %1").arg(ride_value_text(parameter_, by)), gesture_);
-            emit work_.hint(tr("%1 to %2: %3")
-                                .arg(time_text(ranges_.front().from_s, 2), time_text(ranges_.back().to_s, 2),
-                                     ride_value_text(parameter_, by)));
+            emit work_.view.hint(tr("%1 to %2: %3")
+                                     .arg(time_text(ranges_.front().from_s, 2), time_text(ranges_.back().to_s, 2),
+                                          ride_value_text(parameter_, by)));
             return;
         }
         case Drag::bend: {  // so that its middle is under the pointer
@@ -295,7 +297,7 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
             RidePoint& from = c.points[bent_];
             from.bend = bend_through((value_at(at.y()) - from.value) / (c.points[bent_ + 1].value - from.value));
             store(c, tr("bend %1").arg(from.bend, 0, 'f', 2), gesture_);
-            emit work_.hint(tr("bend %1 (−1 fast first … 1 slow first)").arg(from.bend, 0, 'f', 2));
+            emit work_.view.hint(tr("bend %1 (−1 fast first … 1 slow first)").arg(from.bend, 0, 'f', 2));
             return;
         }
         case Drag::points:
@@ -311,7 +313,7 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
     last_ = at;
     if (selected_.empty()) return;
     const RidePoint p = curve().points[*selected_.begin()];
-    emit work_.hint(tr("%1, %2").arg(time_text(p.time_s, 2), ride_value_text(parameter_, p.value)));
+    emit work_.view.hint(tr("%1, %2").arg(time_text(p.time_s, 2), ride_value_text(parameter_, p.value)));
 }
 
 void RideEditor::mouseReleaseEvent(QMouseEvent*) {
@@ -416,23 +418,14 @@ void RideEditor::keyPressEvent(QKeyEvent* event) {
 void RideEditor::paint_axis(QPainter& painter) {
     const QRect c = canvas();
     std::vector<double> marks;
-    switch (parameter_) {
-        case Parameter::level:
-            marks = {12.0, 6.0, 0.0, -6.0, -12.0, -18.0, -24.0, -30.0};
-            break;
-        case Parameter::trim:
-            marks = {24.0, 12.0, 0.0, -12.0, -24.0};
-            break;
-        case Parameter::pan:
-            marks = {1.0, 0.5, 0.0, -0.5, -1.0};
-            break;
-        case Parameter::width:
-            marks = {2.0, 1.5, 1.0, 0.5, 0.0};
-            break;
-        case Parameter::mute:
-            marks = {1.0, 0.0};
-            break;
-    }
+    if (parameter_ == Parameter::level)
+        marks = {12.0, 6.0, 0.0, -6.0, -12.0, -18.0, -24.0, -30.0};
+    else if (parameter_ == Parameter::trim)
+        marks = {24.0, 12.0, 0.0, -12.0, -24.0};
+    else if (info().law == Law::toggle)
+        marks = {1.0, 0.0};
+    else  // five marks, evenly on its ruler
+        for (const double at : {1.0, 0.75, 0.5, 0.25, 0.0}) marks.push_back(value_at_position(parameter_, at));
     if (c.height() < 120 && marks.size() > 3) {  // little room: every other one, the middle among them
         std::vector<double> few;
         for (const double m : marks)
@@ -458,20 +451,21 @@ void RideEditor::paint_axis(QPainter& painter) {
 
 void RideEditor::paint_shadows(QPainter& painter, const QRect& clip) {
     const Track* t = track();
-    const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
+    const MaterialPtr m = t ? work_.materials.played(*t) : nullptr;
     if (!m) return;
     const QRect c = canvas();
-    const double shift_s = t->delay_samples / m->measurement.sample_rate;
+    const Track shown = after_chain(*t, *m);
+    const double shift_s = shown.delay_samples / m->measurement.sample_rate;
     const QRect foot = c.adjusted(0, c.height() / 3, 0, 0);
     QColor before = theme().faint, after = theme().track_ink(t->ink);
     before.setAlpha(60);
     after.setAlpha(90);
-    paint_level_shadow(painter, foot, clip, m->summary, m->measurement.sample_rate, shift_s, gain_from_db(t->trim_db),
-                       time(), before);
+    paint_level_shadow(painter, foot, clip, m->summary, m->measurement.sample_rate, shift_s,
+                       gain_from_db(shown.trim_db), time(), before);
     const Curve ride = curve();
     if (parameter_ == Parameter::level && !ride.empty())
         paint_level_shadow(painter, foot, clip, m->summary, m->measurement.sample_rate, shift_s,
-                           gain_from_db(t->trim_db), time(), after, &ride);
+                           gain_from_db(shown.trim_db), time(), after, &ride);
 }
 
 void RideEditor::paint_points(QPainter& painter) {

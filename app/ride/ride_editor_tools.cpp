@@ -47,8 +47,8 @@ void RideEditor::toggle_locks() {
 void RideEditor::thin() {
     const Curve c = curve(), fewer = thinned(c, std::max(info().tolerance, 1e-9));
     if (fewer == c) {
-        emit work_.hint(tr("There is nothing to thin: every point moves the ride by more than %1.")
-                            .arg(ride_value_text(parameter_, info().tolerance).remove('+')));
+        emit work_.view.hint(tr("There is nothing to thin: every point moves the ride by more than %1.")
+                                 .arg(ride_value_text(parameter_, info().tolerance).remove('+')));
         return;
     }
     selected_.clear();
@@ -61,21 +61,21 @@ void RideEditor::copy() {
     if (!span && selected_.size() > 1)
         span = Span{c.points[*selected_.begin()].time_s, c.points[*selected_.rbegin()].time_s};
     if (!span || c.empty()) {
-        emit work_.hint(tr("Mark a stretch in the strip above the curve, or choose two points, to copy."));
+        emit work_.view.hint(tr("Mark a stretch in the strip above the curve, or choose two points, to copy."));
         return;
     }
-    work_.ride_clip = cut_out(c, *span, info().tolerance);
-    emit work_.hint(tr("%n point(s) copied; Ctrl+V puts them at the playhead.", nullptr,
-                       static_cast<int>(work_.ride_clip.points.size())));
+    work_.view.ride_clip = cut_out(c, *span, info().tolerance);
+    emit work_.view.hint(tr("%n point(s) copied; Ctrl+V puts them at the playhead.", nullptr,
+                            static_cast<int>(work_.view.ride_clip.points.size())));
 }
 
 void RideEditor::paste_at(double time_s) {
-    if (work_.ride_clip.empty()) return;
-    const Span span{time_s, time_s + work_.ride_clip.points.back().time_s};
+    if (work_.view.ride_clip.empty()) return;
+    const Span span{time_s, time_s + work_.view.ride_clip.points.back().time_s};
     selected_.clear();
     ParameterInfo own = info();
     own.rest = rest();
-    store(with_inside(curve(), span, work_.ride_clip, own), tr("paste at %1").arg(time_text(time_s, 2)));
+    store(with_inside(curve(), span, work_.view.ride_clip, own), tr("paste at %1").arg(time_text(time_s, 2)));
     set_range(span);
 }
 

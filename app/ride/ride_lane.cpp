@@ -8,20 +8,17 @@ QString RideLane::track_name() const { return QString::fromStdString(work_.docum
 
 /// The parameter that the panel shows; else the first that is ridden.
 Parameter RideLane::shown() const {
-    const Parameter now = work_.ride_view.parameter;
+    const Parameter now = work_.view.ride.parameter;
     if ((*rides())[now]) return now;
-    for (const ParameterInfo& p : parameters())
-        if ((*rides())[p.parameter]) return p.parameter;
-    return now;
+    return rides()->any() ? rides()->all().begin()->first : now;
 }
 
 QString RideLane::value_text() const {
     if (!rides() || !rides()->any()) return tr("none");
     QStringList words;
-    for (const ParameterInfo& p : parameters())
-        if (const CurvePtr& curve = (*rides())[p.parameter])
-            words << tr("%1 %2").arg(parameter_word(p.parameter),
-                                     tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())));
+    for (const auto& [parameter, curve] : rides()->all())
+        words << tr("%1 %2").arg(parameter_word(parameter),
+                                 tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())));
     if (rides()->bypassed) words << tr("bypassed");
     return words.join(", ");
 }
@@ -35,10 +32,11 @@ bool RideLane::grab(const QPoint&) {
     if (track()) {
         work_.document.select_only(id());
     } else {
-        Workspace::RideView view = work_.ride_view;
+        ViewState::RideView view = work_.view.ride;
         view.row = id();
-        if (!can_be_ridden(work_.document.session().row_kind(id()), view.parameter)) view.parameter = Parameter::level;
-        work_.show_ride(std::move(view));
+        if (view.parameter.processor() != 0 || !can_be_ridden(work_.document.session().row_kind(id()), view.parameter))
+            view.parameter = Parameter::level;
+        work_.view.show_ride(std::move(view));
     }
     return false;
 }
@@ -71,10 +69,12 @@ void RideLane::paint(QPainter& painter, const QRect& clip) {
     const Parameter p = shown();
     const CurvePtr& curve = (*rides())[p];
     const Track* t = track();
-    if (const MaterialPtr m = t ? work_.materials.of(*t) : nullptr)
+    if (const MaterialPtr m = t ? work_.materials.played(*t) : nullptr) {
+        const Track shown = after_chain(*t, *m);
         paint_level_shadow(painter, QRect(0, 2, width(), height() - 5), clip, m->summary, m->measurement.sample_rate,
-                           t->delay_samples / m->measurement.sample_rate, gain_from_db(t->trim_db), time, theme().rule,
-                           p == Parameter::level ? curve.get() : nullptr);
+                           shown.delay_samples / m->measurement.sample_rate, gain_from_db(shown.trim_db), time,
+                           theme().rule, p == Parameter::level ? curve.get() : nullptr);
+    }
     const bool bypassed = rides()->bypassed || work_.document.session().rides_bypassed;
     const ParameterInfo& info = info_of(p);
     const double low = p == Parameter::level ? -30.0 : info.low, high = info.high, h = height() - 6.0;
@@ -93,9 +93,8 @@ void RideLane::paint(QPainter& painter, const QRect& clip) {
         paint_ride(painter, writer->so_far(work_.player.position_s()), info.rest, time, QPen(theme().above, 1.8), y_of);
     }
     QStringList words;
-    for (const ParameterInfo& other : parameters())
-        if ((*rides())[other.parameter] && (other.parameter != p || p != Parameter::level))
-            words << parameter_word(other.parameter);
+    for (const auto& [other, curve_of_it] : rides()->all())
+        if (other != p || p != Parameter::level) words << parameter_word(other);
     const QString modes[] = {QString(), tr("touch"), tr("latch"), tr("write")};
     if (const QString mode = modes[static_cast<size_t>(work_.writing.mode(id()))]; !mode.isEmpty()) words << mode;
     if (words.isEmpty()) return;

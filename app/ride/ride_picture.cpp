@@ -6,6 +6,7 @@
 
 #include "app/style/columns.h"
 #include "core/ride/curve_walk.h"
+#include "core/shape/processor.h"
 
 namespace isotonus {
 
@@ -16,23 +17,20 @@ QString tr(const char* text) { return QCoreApplication::translate("RideEditor", 
 }  // namespace
 
 QString parameter_word(Parameter parameter) {
-    const QString words[] = {tr("level"), tr("trim"), tr("pan"), tr("width"), tr("mute")};
-    return words[static_cast<size_t>(parameter)];
+    if (parameter == Parameter::level) return tr("level");
+    if (parameter == Parameter::trim) return tr("trim");
+    if (parameter == Parameter::pan) return tr("pan");
+    if (parameter == Parameter::width) return tr("width");
+    if (parameter == Parameter::mute) return tr("mute");
+    return QString(parameter.info().id).replace('_', ' ');
 }
 
 QString ride_value_text(Parameter parameter, double value) {
-    switch (parameter) {
-        case Parameter::level:
-        case Parameter::trim:
-            return db_text(value, "dB", true);
-        case Parameter::pan:
-            return pan_text(value);
-        case Parameter::width:
-            return tr("%1 %").arg(std::lround(value * 100.0));
-        case Parameter::mute:
-            break;
-    }
-    return value >= 0.5 ? tr("muted") : tr("on");
+    if (parameter == Parameter::level || parameter == Parameter::trim) return db_text(value, "dB", true);
+    if (parameter == Parameter::pan) return pan_text(value);
+    if (parameter == Parameter::width) return tr("%1 %").arg(std::lround(value * 100.0));
+    if (parameter == Parameter::mute) return value >= 0.5 ? tr("muted") : tr("on");
+    return QString::fromStdString(value_text(parameter.info(), value));
 }
 
 std::optional<double> parse_ride_value(Parameter parameter, const QString& text) {
@@ -43,6 +41,8 @@ std::optional<double> parse_ride_value(Parameter parameter, const QString& text)
         const QString word = text.trimmed().toLower();
         if (word == tr("muted") || word == "1") value = 1.0;
         if (word == tr("on") || word == "0") value = 0.0;
+    } else if (parameter.processor() != 0) {
+        return value_from_text(parameter.info(), text.trimmed().section(' ', 0, 0).toStdString());
     } else {
         value = parse_level(QString(text).remove('%'));
         if (value && parameter == Parameter::width) *value /= 100.0;

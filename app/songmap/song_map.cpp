@@ -19,7 +19,7 @@ SongMap::SongMap(Workspace& work, QWidget* parent) : QWidget(parent), work_(work
         update();
     };
     connect(&work_.player, &Player::plan_changed, this, redraw);
-    connect(&work_.time, &TimeView::changed, this, redraw);
+    connect(&work_.view.time, &TimeView::changed, this, redraw);
     connect(&work_.document, &Document::session_changed, this, [this] { update(); });
     connect(&work_.materials, &Materials::changed, this, [this] { update(); });
     connect(&work_.player, &Player::loop_changed, this, [this] { update(); });
@@ -69,28 +69,30 @@ void SongMap::mousePressEvent(QMouseEvent* event) {
 }
 
 void SongMap::mouseMoveEvent(QMouseEvent* event) {
-    const double t = std::clamp(time().time(event->position().x()), 0.0, work_.time.song_s());
+    const double t = std::clamp(time().time(event->position().x()), 0.0, work_.view.time.song_s());
     const bool on_edge = edge_at(event->position()) >= 0;
     setCursor(on_edge || drag_ == Drag::section ? Qt::SizeHorCursor : Qt::ArrowCursor);
     if (drag_ == Drag::loop) {
-        work_.player.set_loop({true, work_.snap(std::min(t, loop_from_s_)), work_.snap(std::max(t, loop_from_s_))});
+        work_.player.set_loop(
+            {true, work_.view.snap(std::min(t, loop_from_s_)), work_.view.snap(std::max(t, loop_from_s_))});
     } else if (drag_ == Drag::section) {
         Session next = work_.document.session();
         if (dragged_section_ >= next.sections.size()) return;
         const double least = dragged_section_ > 0 ? next.sections[dragged_section_ - 1].start_s + 0.01 : 0.0;
-        const double most = section_end_s(next, static_cast<int>(dragged_section_), work_.time.song_s()) - 0.01;
+        const double most = section_end_s(next, static_cast<int>(dragged_section_), work_.view.time.song_s()) - 0.01;
         std::vector<Section>& sections = next.sections.change();
-        sections[dragged_section_].start_s = std::clamp(work_.snap(t), least, std::max(least, most));
+        sections[dragged_section_].start_s = std::clamp(work_.view.snap(t), least, std::max(least, most));
         const QString name =
             tr("Section %1 to %2").arg(QString::fromStdString(sections[dragged_section_].name), time_text(t, 2));
         work_.document.edit(name, std::move(next), gesture_);
     } else if (drag_ == Drag::playhead) {
         work_.player.locate(t);
     }
-    emit work_.hint(on_edge ? tr("Drag moves where this section starts; a right click renames or removes it.")
-                            : tr("%1. Click to go there, Shift and drag to loop, double click to loop a section, wheel "
-                                 "to zoom; right click for sections.")
-                                  .arg(where(t)));
+    emit work_.view.hint(
+        on_edge ? tr("Drag moves where this section starts; a right click renames or removes it.")
+                : tr("%1. Click to go there, Shift and drag to loop, double click to loop a section, wheel "
+                     "to zoom; right click for sections.")
+                      .arg(where(t)));
 }
 
 void SongMap::contextMenuEvent(QContextMenuEvent* event) {
@@ -99,12 +101,12 @@ void SongMap::contextMenuEvent(QContextMenuEvent* event) {
     const int section = section_at(work_.document.session(), t);
     QMenu menu;
     connect(menu.addAction(tr("New section here")), &QAction::triggered, this,
-            [this, t] { work_.add_section(work_.snap(t)); });
+            [this, t] { work_.edits.add_section(work_.view.snap(t)); });
     if (section >= 0) {
         const QString name =
             QString::fromStdString(work_.document.session().sections[static_cast<size_t>(section)].name);
         connect(menu.addAction(tr("Rename '%1'…").arg(name)), &QAction::triggered, this,
-                [this, section] { work_.rename_section(section); });
+                [this, section] { work_.edits.rename_section(section); });
         QMenu* inks = menu.addMenu(tr("Ink of '%1'").arg(name));
         for (int n = 0; n < 12; ++n) {
             QPixmap swatch(16, 16);
@@ -131,24 +133,25 @@ void SongMap::mouseDoubleClickEvent(QMouseEvent* event) {
     if (section < 0) return;
     const auto& s = work_.document.session();
     work_.player.set_loop(
-        {true, s.sections[static_cast<size_t>(section)].start_s, section_end_s(s, section, work_.time.song_s())});
+        {true, s.sections[static_cast<size_t>(section)].start_s, section_end_s(s, section, work_.view.time.song_s())});
 }
 
 void SongMap::wheelEvent(QWheelEvent* event) {
     const QPoint turn = event->angleDelta();
-    const double length = work_.time.to_s() - work_.time.from_s();
+    const double length = work_.view.time.to_s() - work_.view.time.from_s();
     if (turn.x() != 0 || event->modifiers() & Qt::ShiftModifier) {
         const double by = -(turn.x() != 0 ? turn.x() : turn.y()) / 1200.0 * length;
-        work_.time.show(work_.time.from_s() + by, work_.time.to_s() + by);
+        work_.view.time.show(work_.view.time.from_s() + by, work_.view.time.to_s() + by);
     } else {
-        work_.time.zoom(std::pow(1.25, turn.y() / 120.0), time().time(event->position().x()));
+        work_.view.time.zoom(std::pow(1.25, turn.y() / 120.0), time().time(event->position().x()));
     }
     event->accept();
 }
 
 void SongMap::take_shape(int columns) {
     const double rate = work_.document.session().sample_rate;
-    const int64_t from = std::llround(work_.time.from_s() * rate), to = std::llround(work_.time.to_s() * rate);
+    const int64_t from = std::llround(work_.view.time.from_s() * rate),
+                  to = std::llround(work_.view.time.to_s() * rate);
     if (!overview_ || overview_->plan() != work_.player.plan())
         overview_ = std::make_unique<MixOverview>(work_.player.plan());
     shape_ = overview_->power(from, to, columns);
@@ -185,7 +188,7 @@ void SongMap::paintEvent(QPaintEvent* event) {
     painter.drawText(
         QRect(16, 44, head_width - 32, 16), Qt::AlignVCenter,
         tr("%1 of %2")
-            .arg(session.tempo.empty() ? time_text(position) : where(position), time_text(work_.time.song_s())));
+            .arg(session.tempo.empty() ? time_text(position) : where(position), time_text(work_.view.time.song_s())));
 
     // Level over time, computed by the core once for each plan.
     if (shape_.empty()) {
@@ -214,10 +217,10 @@ void SongMap::paintEvent(QPaintEvent* event) {
     // Bars, as far as they have room.
     if (!session.tempo.empty()) {
         painter.setPen(theme().rule);
-        const int first = bar_at(session.tempo, work_.time.from_s()).bar,
-                  last = bar_at(session.tempo, work_.time.to_s()).bar;
+        const int first = bar_at(session.tempo, work_.view.time.from_s()).bar,
+                  last = bar_at(session.tempo, work_.view.time.to_s()).bar;
         if (last - first < map.width() / 6)
-            for (double s = snapped(session.tempo, work_.time.from_s(), true); s <= work_.time.to_s();) {
+            for (double s = snapped(session.tempo, work_.view.time.from_s(), true); s <= work_.view.time.to_s();) {
                 const int bar_x = static_cast<int>(std::lround(ruler.place(s)));
                 if (map.contains(bar_x, 30)) painter.drawLine(bar_x, 19, bar_x, 23);
                 const double next = snapped(session.tempo, s + session.tempo.front().bar_s() * 0.8, true);
@@ -230,7 +233,7 @@ void SongMap::paintEvent(QPaintEvent* event) {
     for (size_t i = 0; i < session.sections.size(); ++i) {
         const int left = static_cast<int>(ruler.place(session.sections[i].start_s));
         const int right =
-            static_cast<int>(ruler.place(section_end_s(session, static_cast<int>(i), work_.time.song_s())));
+            static_cast<int>(ruler.place(section_end_s(session, static_cast<int>(i), work_.view.time.song_s())));
         if (right < map.left() || left > map.right()) continue;
         const QRect band = QRect(QPoint(left + 1, 2), QPoint(right - 2, 16)) & map;
         QColor tint = theme().track_ink(session.sections[i].ink);
@@ -267,11 +270,12 @@ void SongMap::paintEvent(QPaintEvent* event) {
                          theme().accent);
     }
     painter.setPen(theme().faint);
-    painter.drawText(QRect(width() - mains_width + 16, 28, mains_width - 24, 44),
-                     Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap,
-                     work_.time.to_s() - work_.time.from_s() < work_.time.song_s() - 0.001
-                         ? tr("zoomed: %1 to %2").arg(time_text(work_.time.from_s()), time_text(work_.time.to_s()))
-                         : tr("wheel zooms, Shift and drag loops"));
+    painter.drawText(
+        QRect(width() - mains_width + 16, 28, mains_width - 24, 44),
+        Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap,
+        work_.view.time.to_s() - work_.view.time.from_s() < work_.view.time.song_s() - 0.001
+            ? tr("zoomed: %1 to %2").arg(time_text(work_.view.time.from_s()), time_text(work_.view.time.to_s()))
+            : tr("wheel zooms, Shift and drag loops"));
 }
 
 }  // namespace isotonus

@@ -33,7 +33,8 @@ StageLane::StageLane(Workspace& work, TrackId id, QWidget* parent) : Lane(work, 
     fit_->setText(tr("Stage"));
     fit_->setFocusPolicy(Qt::NoFocus);
     fit_->setToolTip(tr("Sets this track's trim so that its level falls into its window. (F)"));
-    connect(fit_, &QToolButton::clicked, this, [this] { work_.stage({this->id()}, tr("Stage %1").arg(track_name())); });
+    connect(fit_, &QToolButton::clicked, this,
+            [this] { work_.edits.stage({this->id()}, tr("Stage %1").arg(track_name())); });
     lock_ = new QToolButton(this);
     lock_->setObjectName("lock");
     lock_->setCheckable(true);
@@ -102,19 +103,20 @@ bool StageLane::grab(const QPoint& at) {
     if (at.x() >= figures_left(width()) && at.x() < strip().left()) {
         if (const MaterialPtr m = work_.materials.of(*track())) {
             const StretchLevels here = shown_levels(*m);
-            work_.player.locate(std::max(0.0, here.peak_time_s + work_.shift_s(*track()) - 0.5));
+            work_.player.locate(std::max(0.0, here.peak_time_s + work_.document.shift_s(*track()) - 0.5));
         }
         return false;
     }
     if (!strip().contains(at)) return at.x() < figures_left(width());
-    TimeRuler time{0.0, work_.time.song_s(), static_cast<double>(strip().left()), static_cast<double>(strip().right())};
+    TimeRuler time{0.0, work_.view.time.song_s(), static_cast<double>(strip().left()),
+                   static_cast<double>(strip().right())};
     work_.player.locate(time.time(at.x()));
     return false;
 }
 
 bool StageLane::key(QKeyEvent* event) {
     if (event->key() == Qt::Key_F) {
-        work_.stage(work_.document.moved_with(id()), tr("Stage %1").arg(track_name()));
+        work_.edits.stage(work_.document.moved_with(id()), tr("Stage %1").arg(track_name()));
         return true;
     }
     if (event->key() == Qt::Key_L) {
@@ -140,7 +142,7 @@ void StageLane::levels_changed() {
 
 StretchLevels StageLane::shown_levels(const Material& m) const {
     const auto& loop = work_.player.loop();
-    const double shift = work_.shift_s(*track());
+    const double shift = work_.document.shift_s(*track());
     if (loop.on && loop.to_s > loop.from_s) return levels_between(m, loop.from_s - shift, loop.to_s - shift);
     return {m.measurement.sample_peak_dbfs, m.measurement.peak_time_s, m.measurement.average_dbfs};
 }
@@ -155,7 +157,7 @@ void StageLane::paint_figures(QPainter& painter, const Material& m, double trim_
         live                        ? vu_text(shown_vu_dbfs_)
         : m.measurement.vu_max_dbfs ? vu_text(*m.measurement.vu_max_dbfs + trim_db)
                                     : QString(QChar(0x2013)),
-        here.peak_dbfs ? time_text(here.peak_time_s + work_.shift_s(*track())) : QString(QChar(0x2013))};
+        here.peak_dbfs ? time_text(here.peak_time_s + work_.document.shift_s(*track())) : QString(QChar(0x2013))};
     painter.setFont(lettering(11));
     for (int n = 0; n < 4; ++n) {
         painter.setPen(n == 2 && live ? theme().accent : theme().ink);
@@ -244,18 +246,18 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
         painter.fillRect(QRect(QPoint(x_of(-60.0), height() - 6), QPoint(x_of(shown_live_db_), height() - 4)),
                          theme().accent);
     paint_figures(painter, *m, t.trim_db);
-    const TimeRuler time{0.0, work_.time.song_s(), static_cast<double>(strip().left()),
+    const TimeRuler time{0.0, work_.view.time.song_s(), static_cast<double>(strip().left()),
                          static_cast<double>(strip().right())};
-    paint_level_shadow(painter, strip(), clip, m->summary, f.sample_rate, work_.shift_s(t), gain_from_db(t.trim_db),
-                       time, theme().faint);
+    paint_level_shadow(painter, strip(), clip, m->summary, f.sample_rate, work_.document.shift_s(t),
+                       gain_from_db(t.trim_db), time, theme().faint);
     painter.setPen(theme().ink);
-    const int peak_x = static_cast<int>(time.place(f.peak_time_s + work_.shift_s(t)));
+    const int peak_x = static_cast<int>(time.place(f.peak_time_s + work_.document.shift_s(t)));
     painter.drawLine(peak_x, strip().top(), peak_x, strip().top() + 6);
     painter.setPen(theme().above);
     painter.setBrush(s->spikes_counted ? QBrush(Qt::NoBrush) : QBrush(theme().above));
     for (const Spike& spike : f.spikes) {
-        const int x = static_cast<int>(
-            time.place(static_cast<double>(spike.first_frame + spike.frames / 2) / f.sample_rate + work_.shift_s(t)));
+        const int x = static_cast<int>(time.place(
+            static_cast<double>(spike.first_frame + spike.frames / 2) / f.sample_rate + work_.document.shift_s(t)));
         painter.drawPolygon(
             QPolygon({QPoint(x - 3, strip().top()), QPoint(x + 3, strip().top()), QPoint(x, strip().top() + 6)}));
     }
@@ -307,12 +309,12 @@ QWidget* StageStation::make_tools(Workspace& work, QWidget* parent) const {
     all->setObjectName("stageAll");
     all->setToolTip(QCoreApplication::translate(
         "Station", "Trims every unlocked track to its target window; faders stay where they are."));
-    QObject::connect(all, &QPushButton::clicked, tools, [&work] { work.stage_all(); });
+    QObject::connect(all, &QPushButton::clicked, tools, [&work] { work.edits.stage_all(); });
     auto* selected = new QPushButton(QCoreApplication::translate("Station", "Selected"));
     selected->setToolTip(QCoreApplication::translate("Station", "Stages the selected rows only. (F)"));
     selected->setObjectName("stageSelected");
     QObject::connect(selected, &QPushButton::clicked, tools, [&work] {
-        work.stage(work.document.selected(), QCoreApplication::translate("Station", "Stage selected"));
+        work.edits.stage(work.document.selected(), QCoreApplication::translate("Station", "Stage selected"));
     });
     layout->setSpacing(3);
     layout->addWidget(all);

@@ -59,7 +59,7 @@ StageTable::StageTable(Workspace& work, QWidget* parent) : QDialog(parent), work
     auto* undo = buttons->addButton(tr("Undo"), QDialogButtonBox::ActionRole);
     buttons->addButton(QDialogButtonBox::Close);
     layout->addWidget(buttons);
-    connect(all, &QPushButton::clicked, this, [this] { work_.stage_all(); });
+    connect(all, &QPushButton::clicked, this, [this] { work_.edits.stage_all(); });
     connect(undo, &QPushButton::clicked, this, [this] { work_.document.undo(); });
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     connect(&work_.document, &Document::session_changed, this, &StageTable::refresh);
@@ -145,7 +145,7 @@ void StageTable::choose(TrackId id, Choice choice) {
     const uint64_t gesture = work_.document.new_gesture();
     work_.document.edit_tracks(
         name, {id}, [&](Track& t) { t = with_choice(t, choice, *s, *m); }, gesture);
-    work_.stage_when_measured({id}, name, gesture);
+    work_.edits.stage_when_measured({id}, name, gesture);
 }
 
 }  // namespace isotonus

@@ -35,7 +35,7 @@ TransportBar::TransportBar(Workspace& work, QWidget* parent) : QWidget(parent), 
         if (on && loop.to_s <= loop.from_s) {
             const int section = section_at(s, work_.player.position_s());
             loop.from_s = section >= 0 ? s.sections[static_cast<size_t>(section)].start_s : 0.0;
-            loop.to_s = section >= 0 ? section_end_s(s, section, work_.time.song_s()) : work_.time.song_s();
+            loop.to_s = section >= 0 ? section_end_s(s, section, work_.view.time.song_s()) : work_.view.time.song_s();
         }
         loop.on = on;
         work_.player.set_loop(loop);
@@ -61,7 +61,7 @@ TransportBar::TransportBar(Workspace& work, QWidget* parent) : QWidget(parent), 
     device_ = button("device", tr("Sound device"), tr("Where the sound goes"));
     device_->setPopupMode(QToolButton::InstantPopup);
     connect(device_, &QToolButton::clicked, this, &TransportBar::show_devices);
-    connect(&work_, &Workspace::hint, hint_, &QLabel::setText);
+    connect(&work_.view, &ViewState::hint, hint_, &QLabel::setText);
     connect(&work_.player, &Player::message, hint_, &QLabel::setText);
     connect(&work_.player, &Player::moved, this, &TransportBar::refresh);
     connect(&work_.player, &Player::loop_changed, this, &TransportBar::refresh);

@@ -160,11 +160,11 @@ void MainWindow::make_actions() {
         if (const auto& peak = work_.mix.peak()) work_.player.locate(std::max(0.0, peak->time_s - 1.0));
     });
     add("addSection", tr("New section at the playhead"), Qt::Key_N,
-        [this] { work_.add_section(work_.snap(work_.player.position_s())); });
+        [this] { work_.edits.add_section(work_.view.snap(work_.player.position_s())); });
     add("loopWidest", tr("Loop the widest passage"), QKeySequence("Shift+R"),
-        [this] { work_.loop_passage(Workspace::Passages::widest); });
+        [this] { work_.audition.loop_passage(Audition::Passages::widest); });
     add("loopLoudest", tr("Loop the loudest passage"), QKeySequence("Ctrl+R"),
-        [this] { work_.loop_passage(Workspace::Passages::loudest); });
+        [this] { work_.audition.loop_passage(Audition::Passages::loudest); });
     add("checkPhase", tr("Phase and polarity: of the selected rows, or of sets that are found"), Qt::Key_H,
         [this] { check_phase(); });
     add("rowsUp", tr("Selected rows up"), QKeySequence("Alt+Up"), [this] { move_rows(-1); });
@@ -178,17 +178,23 @@ void MainWindow::make_actions() {
     add("anchorRows", tr("Anchor: what the mix stands on"), Qt::Key_A,
         [this] { toggle_flag(&Track::anchor, tr("Anchor")); });
     add("foldFamily", tr("Fold the row's family; a click unfolds it"), Qt::Key_G, [this] {
-        if (const Track* t = work_.document.track(work_.document.focused())) work_.toggle_fold(work_.family(*t));
+        if (const Track* t = work_.document.track(work_.document.focused()))
+            work_.view.toggle_fold(work_.materials.family(*t));
     });
     add("clipPanel", tr("Gather: clips and findings of the row"), Qt::Key_E,
-        [this] { work_.show_panel(!work_.panel_open); });
+        [this] { work_.view.show_panel(!work_.view.panel_open); });
     add("splitClip", tr("Gather: split the clip at the playhead"), Qt::Key_X,
-        [this] { work_.split_clip(work_.document.focused()); });
+        [this] { work_.edits.split_clip(work_.document.focused()); });
     add("cutOutLoop", tr("Gather: cut the marked stretch out"), QKeySequence("Shift+X"),
-        [this] { work_.cut_out_loop(work_.document.focused()); });
+        [this] { work_.edits.cut_out_loop(work_.document.focused()); });
+    add("processorIn", tr("The chosen processor in or out"), Qt::Key_F7,
+        [this] { work_.edits.take_out_or_in(work_.document.focused(), work_.view.shape_place); });
+    add("chainIn", tr("The row's chain in or out"), Qt::Key_F9,
+        [this] { work_.edits.bypass_chain(work_.document.focused()); });
+    add("chainsIn", tr("All chains in or out"), QKeySequence("Ctrl+F7"), [this] { work_.edits.bypass_all_chains(); });
     add("snap", tr("Snap to beats, when the song has a tempo"), Qt::Key_J, [this] {
-        work_.snapping = !work_.snapping;
-        emit work_.hint(work_.snapping ? tr("Edges snap to beats.") : tr("Edges move freely."));
+        work_.view.snapping = !work_.view.snapping;
+        emit work_.view.hint(work_.view.snapping ? tr("Edges snap to beats.") : tr("Edges move freely."));
     });
     add("atRest", tr("Hear the song with all faders and pans at rest, and back"), Qt::Key_0,
         [this] { work_.player.hear_at_rest(work_.player.hearing() != Player::Hearing::at_rest); });
@@ -240,9 +246,10 @@ void MainWindow::make_actions() {
     add("writeTouch", tr("Ride: all rows write while touched"), QKeySequence("Ctrl+W"),
         [this] { work_.writing.set_mode_for_all(WriteMode::touch); });
     add("resetClips", tr("Reset all clip flags and holds"), Qt::Key_C, [this] { work_.player.reset_meters(); });
-    add("stageAllAction", tr("Stage all"), QKeySequence("Ctrl+G"), [this] { work_.stage_all(); });
+    add("stageAllAction", tr("Stage all"), QKeySequence("Ctrl+G"), [this] { work_.edits.stage_all(); });
     add("selectAll", tr("Select all rows"), QKeySequence("Ctrl+A"), [this] { work_.document.select_all(); });
-    add("wholeSong", tr("Show the whole song"), Qt::Key_W, [this] { work_.time.show(0.0, work_.time.song_s()); });
+    add("wholeSong", tr("Show the whole song"), Qt::Key_W,
+        [this] { work_.view.time.show(0.0, work_.view.time.song_s()); });
     add("removeRows", tr("Remove the selected rows"), QKeySequence("Ctrl+Delete"), [this] {
         work_.document.edit(tr("Remove tracks"), without_tracks(work_.document.session(), work_.document.selected()));
     });
@@ -263,14 +270,14 @@ void MainWindow::make_actions() {
 }
 
 void MainWindow::make_balance_actions() {
-    using Page = Workspace::BalancePage;
+    using Page = ViewState::BalancePage;
     constexpr int balance = 2;
     const auto to_balance = [this] {
         if (tabs_->current()->title() != BalanceStation().title()) tabs_->choose(balance);
     };
     const auto page = [this, to_balance](Page which) {
         to_balance();
-        work_.show_balance_page(which);
+        work_.view.show_balance_page(which);
     };
     add("pageHeadroomAction", tr("Balance: headroom plan"), Qt::Key_Y, [page] { page(Page::headroom); });
     add("pageBuildUpAction", tr("Balance: build-up"), Qt::Key_B, [page] { page(Page::build_up); });
@@ -281,16 +288,16 @@ void MainWindow::make_balance_actions() {
     add("pagePictureAction", tr("Balance: stereo picture"), Qt::Key_I, [page] { page(Page::picture); });
     add("fieldAction", tr("Balance: field or lanes"), Qt::Key_V, [this, to_balance] {
         to_balance();
-        work_.show_field(!work_.field_shown);
+        work_.view.show_field(!work_.view.field_shown);
     });
     add("makeBus", tr("Bus of the selected rows, or of the row's family"), QKeySequence("Ctrl+B"),
-        [this] { work_.make_bus(); });
+        [this] { work_.edits.make_bus(); });
     add("makeGroup", tr("Control group of the selected rows, or of the row's family"), QKeySequence("Ctrl+Shift+B"),
-        [this] { work_.make_group(); });
+        [this] { work_.edits.make_group(); });
     add("mirrorPans", tr("Mirror the pans of selected rows, two by two"), QKeySequence("Ctrl+M"),
-        [this] { work_.mirror_pans(); });
+        [this] { work_.edits.mirror_pans(); });
     add("spreadPans", tr("Spread the selected rows evenly from side to side"), QKeySequence("Ctrl+Shift+M"),
-        [this] { work_.spread_pans(); });
+        [this] { work_.edits.spread_pans(); });
     const auto monitor = [this](auto change) {
         MonitorSettings m = work_.player.monitor();
         change(m);
@@ -536,7 +543,7 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
 void MainWindow::dropEvent(QDropEvent* event) {
     std::vector<fs::path> paths;
     for (const QUrl& url : event->mimeData()->urls())
-        if (url.isLocalFile()) paths.push_back(from_qt(url.toLocalFile()));
+        if (url.isLocalFile()) paths.push_back(from_qt(url));
     event->acceptProposedAction();
     files_.take_in(paths);
 }

@@ -8,6 +8,7 @@
 #include "app/gather/gather.h"
 #include "app/handoff/hand_off.h"
 #include "app/ride/ride.h"
+#include "app/shape/shape.h"
 #include "app/stage/stage.h"
 
 namespace isotonus {
@@ -45,6 +46,7 @@ StationTabs::StationTabs(Workspace& work, QWidget* parent) : QWidget(parent), wo
     stations_.push_back(std::make_unique<GatherStation>());
     stations_.push_back(std::make_unique<StageStation>());
     stations_.push_back(std::make_unique<BalanceStation>());
+    stations_.push_back(std::make_unique<ShapeStation>());
     stations_.push_back(std::make_unique<RideStation>());
     stations_.push_back(std::make_unique<CompareStation>());
     stations_.push_back(std::make_unique<HandOffStation>());

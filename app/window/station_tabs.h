@@ -13,7 +13,7 @@ class StationTab : public QAbstractButton {
   public:
     StationTab(const QString& title, QWidget* parent);
     void set_state(const QString& state);
-    QSize sizeHint() const override { return {128, 48}; }
+    QSize sizeHint() const override { return {120, 48}; }
 
   protected:
     void paintEvent(QPaintEvent*) override;

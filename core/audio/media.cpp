@@ -2,13 +2,12 @@
 
 #include <fmt/format.h>
 
-#include <xxhash.h>
-
 #include <algorithm>
 #include <chrono>
 #include <cstdlib>
 
 #include "core/audio/resample.h"
+#include "core/files/hash.h"
 
 namespace isotonus {
 
@@ -64,13 +63,7 @@ std::string cache_key(const fs::path& file, const std::string& purpose) {
     std::error_code ignored;
     const auto size = fs::file_size(file, ignored);
     const auto time = fs::last_write_time(file, ignored).time_since_epoch().count();
-    const std::string identity = fmt::format("{}\n{}\n{}\n{}", absolute_path(file).string(), size, time, purpose);
-    uint64_t a = 0xCBF29CE484222325ULL, b = 0x84222325CBF29CE4ULL;  // FNV-1a, twice, for 128 bits
-    for (const char c : identity) {
-        a = (a ^ static_cast<unsigned char>(c)) * 0x100000001B3ULL;
-        b = (b ^ static_cast<unsigned char>(c) ^ (a >> 32)) * 0x100000001B3ULL;
-    }
-    return fmt::format("{:016x}{:016x}", a, b);
+    return Hash::name_of(fmt::format("{}\n{}\n{}\n{}", absolute_path(file).string(), size, time, purpose));
 }
 
 namespace {
@@ -116,17 +109,9 @@ Result<void> convert_file(SoundReader& reader, int rate, const fs::path& target,
 Result<std::string> hash_of(const fs::path& file) {
     auto opened = PooledFile::open(file);
     if (!opened) return tl::unexpected(opened.error());
-    const std::unique_ptr<XXH3_state_t, decltype(&XXH3_freeState)> hash(XXH3_createState(), &XXH3_freeState);
-    XXH3_64bits_reset(hash.get());
-    std::vector<char> piece(1 << 18);
-    for (int64_t at = 0; at < (*opened)->bytes();) {
-        int problem = 0;
-        const int64_t got = (*opened)->read(at, piece.data(), static_cast<int64_t>(piece.size()), &problem);
-        if (problem || got == 0) return fail(file.string(), "the file cannot be read");
-        XXH3_64bits_update(hash.get(), piece.data(), static_cast<size_t>(got));
-        at += got;
-    }
-    return fmt::format("{:016x}", XXH3_64bits_digest(hash.get()));
+    const auto hash = Hash::of(**opened);
+    if (!hash) return tl::unexpected(hash.error());
+    return fmt::format("{:016x}", *hash);
 }
 
 /// A conversion that is there and was not damaged.

@@ -1,3 +1,6 @@
+// core/audio: sound, from the file to samples at the session's rate: files in and out, what a track plays of them,
+// conversion, filters, transforms and the vectorised inner loops.  It knows nothing of sessions.
+//
 // Sound files in and out, through libsndfile.  Samples are interleaved floats, full scale 1.
 #pragma once
 

@@ -126,16 +126,12 @@ Result<SourceReader> SourceReader::open(const ReadySource& ready) {
     }
     reader.source_ = ready.source;
     reader.offset_ = ready.offset;
-    reader.channels_ = ready.channels;
+    // A low band has one channel, of whatever its track has.
+    const Channels way = ready.source.channels;
+    const bool one = way == Channels::mono || way == Channels::one || (!ready.right && ready.media.channels == 1);
+    reader.channels_ = one ? 1 : 2;
     if (reader.file_.info().channels > 2) reader.fold_ = fold_of(reader.file_.info().channels);
     if (ready.source.delay_fraction != 0.0) reader.taps_ = delay_taps(ready.source.delay_fraction);
-    reader.whole_channels_ = reader.channels_;
-    if (ready.source.band != Band::all) {
-        reader.low_.emplace(ready.source.crossover_hz, ready.rate);
-        const Channels way = ready.source.channels;
-        const bool one = way == Channels::mono || way == Channels::one || (!ready.right && ready.media.channels == 1);
-        reader.whole_channels_ = one ? 1 : 2;
-    }
     return reader;
 }
 
@@ -209,14 +205,16 @@ Result<void> SourceReader::read_clips(int64_t first, int64_t frames, float* out)
     return {};
 }
 
-Result<void> SourceReader::read(int64_t first, int64_t frames, float* out) {
-    return low_ ? read_band(first, frames, out) : read_delayed(first, frames, out);
-}
+BandReader::BandReader(std::unique_ptr<FrameReader> whole, Band band, double crossover_hz, double sample_rate)
+    : whole_(std::move(whole)),
+      band_(band),
+      low_(crossover_hz, sample_rate),
+      channels_(band == Band::low ? 1 : whole_->channels()) {}
 
-Result<void> SourceReader::read_band(int64_t first, int64_t frames, float* out) {
+Result<void> BandReader::read(int64_t first, int64_t frames, float* out) {
     constexpr int64_t length = LowBand::cell_frames;
-    const auto channels = static_cast<size_t>(whole_channels_);
-    const int64_t around = low_->reach();
+    const auto channels = static_cast<size_t>(whole_->channels());
+    const int64_t around = low_.reach();
     std::vector<float> low(static_cast<size_t>(length));
     for (int64_t done = 0; done < frames;) {
         const int64_t at = first + done;
@@ -225,22 +223,19 @@ Result<void> SourceReader::read_band(int64_t first, int64_t frames, float* out) 
             cell_in_.resize(static_cast<size_t>(length + 2 * around) * channels);
             cell_out_.resize(static_cast<size_t>(length * channels_));
             cell_ = cell;
-            std::swap(channels_, whole_channels_);  // what is underneath has the track's own channels
-            auto read = read_delayed(cell * length - around, length + 2 * around, cell_in_.data());
-            std::swap(channels_, whole_channels_);
-            if (!read) {
+            if (auto read = whole_->read(cell * length - around, length + 2 * around, cell_in_.data()); !read) {
                 cell_out_.clear();
                 return read;
             }
-            if (source_.band == Band::low)
+            if (band_ == Band::low)
                 for (size_t i = 0; channels == 2 && i < cell_in_.size(); i += 2)
                     cell_in_[i / 2] = 0.5f * (cell_in_[i] + cell_in_[i + 1]);
             for (int c = 0; c < channels_; ++c) {
-                low_->filter(cell_in_.data() + c, channels_, low.data());
+                low_.filter(cell_in_.data() + c, channels_, low.data());
                 for (size_t i = 0; i < low.size(); ++i) {
                     const size_t here = i * static_cast<size_t>(channels_) + static_cast<size_t>(c);
                     const size_t there = here + static_cast<size_t>(around * channels_);
-                    cell_out_[here] = source_.band == Band::low ? low[i] : cell_in_[there] - low[i];
+                    cell_out_[here] = band_ == Band::low ? low[i] : cell_in_[there] - low[i];
                 }
             }
         }
@@ -250,6 +245,17 @@ Result<void> SourceReader::read_band(int64_t first, int64_t frames, float* out) 
     }
     return {};
 }
+
+Result<std::unique_ptr<FrameReader>> open_source(const ReadySource& ready) {
+    auto opened = SourceReader::open(ready);
+    if (!opened) return tl::unexpected(opened.error());
+    std::unique_ptr<FrameReader> reader = std::make_unique<SourceReader>(std::move(*opened));
+    if (ready.source.band == Band::all) return reader;
+    return std::unique_ptr<FrameReader>(
+        std::make_unique<BandReader>(std::move(reader), ready.source.band, ready.source.crossover_hz, ready.rate));
+}
+
+Result<void> SourceReader::read(int64_t first, int64_t frames, float* out) { return read_delayed(first, frames, out); }
 
 Result<void> SourceReader::read_delayed(int64_t first, int64_t frames, float* out) {
     if (taps_.empty()) return read_clips(first, frames, out);

@@ -3,6 +3,7 @@
 #pragma once
 
 #include <array>
+#include <memory>
 #include <optional>
 
 #include "core/audio/crossover.h"
@@ -79,28 +80,37 @@ int64_t song_frame(const Source& source, int64_t file_frame);
 /// How loud a clip is at a frame of the song: its gain and its fades; linear.
 double clip_gain_at(const Clip& clip, int64_t song_frame);
 
+/// Whatever frames can be read from.
+class FrameReader {
+  public:
+    virtual ~FrameReader() = default;
+    virtual int channels() const = 0;
+    /// Fills `out` with frames of the song, interleaved.  The same samples for any blocks.
+    virtual Result<void> read(int64_t first, int64_t frames, float* out) = 0;
+    /// Samples that were no numbers, so far.
+    virtual int64_t non_finite() const { return 0; }
+};
+
 /// Files of more than two channels are folded by ITU-R BS.775 (centre and surrounds at -3 dB to their sides, the low
 /// effects channel left out) where the count is 3 to 6 or 8, in the order of WAVE files; else odd channels go left and
 /// even ones right.  Fractions of a sample are delayed by a Kaiser-windowed sinc of 64 taps (flat within 0.01 dB up to
-/// 0.45 of the rate).  Bands are split by LowBand (crossover.h).  Not safe to share between threads.
-class SourceReader {
+/// 0.45 of the rate).  All bands together.  Not safe to share between threads.
+class SourceReader : public FrameReader {
   public:
+    /// For open_source, which knows of bands too.
     static Result<SourceReader> open(const ReadySource& source);
 
-    int channels() const { return channels_; }
+    int channels() const override { return channels_; }
+    /// Silence where no clip is.
+    Result<void> read(int64_t first, int64_t frames, float* out) override;
 
-    /// Fills `out` with frames of the song, interleaved; silence where no clip is.  The same samples for any blocks.
-    Result<void> read(int64_t first, int64_t frames, float* out);
-
-    /// Samples that were no numbers, so far.
-    int64_t non_finite() const { return file_.non_finite() + (right_ ? right_->non_finite() : 0); }
+    int64_t non_finite() const override { return file_.non_finite() + (right_ ? right_->non_finite() : 0); }
 
   private:
     explicit SourceReader(SoundReader file) : file_(std::move(file)) {}
     Result<void> read_file(int64_t first, int64_t frames, float* out);
     Result<void> read_clips(int64_t first, int64_t frames, float* out);
     Result<void> read_delayed(int64_t first, int64_t frames, float* out);
-    Result<void> read_band(int64_t first, int64_t frames, float* out);
 
     Source source_;
     std::array<double, 2> offset_{};
@@ -110,10 +120,26 @@ class SourceReader {
     std::vector<float> raw_, clip_, late_;
     std::vector<std::array<float, 2>> fold_;  ///< what each channel of the file gives to left and right
     std::vector<double> taps_;
-    std::optional<LowBand> low_;
-    int whole_channels_ = 0;  ///< before the low band made one of them
+};
+
+/// One band of whatever another reader reads.  Not safe to share between threads.
+class BandReader : public FrameReader {
+  public:
+    BandReader(std::unique_ptr<FrameReader> whole, Band band, double crossover_hz, double sample_rate);
+    int channels() const override { return channels_; }
+    Result<void> read(int64_t first, int64_t frames, float* out) override;
+    int64_t non_finite() const override { return whole_->non_finite(); }
+
+  private:
+    std::unique_ptr<FrameReader> whole_;
+    Band band_;
+    LowBand low_;
+    int channels_;
     std::vector<float> cell_in_, cell_out_;
     int64_t cell_ = -1;  ///< the cell of the song that is in cell_out_; -1: none
 };
+
+/// What a source plays: its files, or one band of them.
+Result<std::unique_ptr<FrameReader>> open_source(const ReadySource& source);
 
 }  // namespace isotonus

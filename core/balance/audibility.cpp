@@ -1,4 +1,4 @@
-#include "core/balance/audibility.h"
+#include "core/balance/voices.h"
 
 #include <algorithm>
 #include <cmath>
@@ -6,6 +6,7 @@
 
 #include "core/audio/fft.h"
 #include "core/audio/kernels.h"
+#include "core/shape/signal.h"
 
 namespace isotonus {
 
@@ -64,79 +65,6 @@ float product(const float* a, const float* b, size_t count) {
     return ((sums[0] + sums[1]) + (sums[2] + sums[3])) + ((sums[4] + sums[5]) + (sums[6] + sums[7]));
 }
 
-/// Thresholds of a listening level, in the unit of excitation (full scale 1).
-struct Thresholds {
-    Bands quiet, masked;
-    explicit Thresholds(double level_db_spl) {
-        // -18 dBFS AES17 is a mean square of -21.01 dB, and is heard at level_db_spl.
-        const double full_scale_db_spl = level_db_spl + 18.0 + aes17_db;
-        for (size_t b = 0; b < band_count; ++b) {
-            const double hz = band_middle_hz(b);
-            quiet[b] = static_cast<float>(std::pow(10.0, (hearing_threshold_db_spl(hz) - full_scale_db_spl) / 10.0));
-            masked[b] = static_cast<float>(std::pow(10.0, masked_threshold_db(hz) / 10.0));
-        }
-    }
-};
-
-/// A track of the plan with its excitation in the mix.
-struct Voice {
-    TrackId id;
-    struct Part {
-        const PlanPart* part;
-        ExcitationPtr excitation;
-        float left, right, product;  ///< power gains, both sides together
-        int64_t shift;               ///< hops
-    };
-    std::vector<Part> parts;
-
-    /// Mean power of both sides in each band, at the main output.
-    Bands at(int64_t hop, const RenderPlan& plan) const {
-        Bands sum{};
-        for (const Part& p : parts) {
-            const int64_t here = hop - p.shift;
-            if (here < 0 || here >= static_cast<int64_t>(p.excitation->hops.size())) continue;
-            const Excitation::Hop& h = p.excitation->hops[static_cast<size_t>(here)];
-            float ride = 1.0f;
-            if (p.part->any_ride_to_main()) {
-                const double middle = (static_cast<double>(hop) + 0.5) * Excitation::hop_frames;
-                ride = static_cast<float>(p.part->ride_power_at(middle / plan.sample_rate));
-            }
-            const float l = p.left * ride, r = p.right * ride, x = p.product * ride;
-            if (p.excitation->channels == 1)
-                for (size_t b = 0; b < band_count; ++b) sum[b] += l * h.left[b];
-            else
-                for (size_t b = 0; b < band_count; ++b)
-                    sum[b] += std::max(0.0f, l * h.left[b] + r * h.right[b] + x * h.product[b]);
-        }
-        return sum;
-    }
-};
-
-std::vector<Voice> voices_of(const RenderPlan& plan, const ExcitationOf& excitation) {
-    std::vector<Voice> voices;
-    const double main = plan.main_gain * plan.main_gain / 2.0;
-    for (const PlanTrack& t : plan.tracks) {
-        Voice voice{t.id, {}};
-        for (const PlanPart& p : plan.parts_of(t)) {
-            if (!p.heard() || p.to_main.silent()) continue;
-            ExcitationPtr e = excitation(p.material);
-            if (!e) continue;
-            const GainMatrix& g = p.to_main;
-            const double ll = g.left_from_left, lr = g.left_from_right, rl = g.right_from_left, rr = g.right_from_right;
-            voice.parts.push_back({&p, std::move(e), static_cast<float>(main * (ll * ll + rl * rl)),
-                                   static_cast<float>(main * (lr * lr + rr * rr)),
-                                   static_cast<float>(main * 2.0 * (ll * lr + rl * rr)),
-                                   std::llround(static_cast<double>(p.delay_samples) / Excitation::hop_frames)});
-        }
-        if (!voice.parts.empty()) voices.push_back(std::move(voice));
-    }
-    return voices;
-}
-
-float top(const Bands& b) { return *std::max_element(b.begin(), b.end()); }
-
-constexpr float band_range = 0.00316f, hop_range = 0.001f;  ///< -25 dB, -30 dB
-
 }  // namespace
 
 double erb_hz(double hz) { return 24.7 * (4.37 * hz / 1000.0 + 1.0); }
@@ -159,10 +87,63 @@ double masked_threshold_db(double hz) {
     return between(table, hz);
 }
 
+Thresholds::Thresholds(double level_db_spl) {
+    // -18 dBFS AES17 is a mean square of -21.01 dB, and is heard at level_db_spl.
+    const double full_scale_db_spl = level_db_spl + 18.0 + aes17_db;
+    for (size_t b = 0; b < band_count; ++b) {
+        const double hz = band_middle_hz(b);
+        quiet[b] = static_cast<float>(std::pow(10.0, (hearing_threshold_db_spl(hz) - full_scale_db_spl) / 10.0));
+        masked[b] = static_cast<float>(std::pow(10.0, masked_threshold_db(hz) / 10.0));
+    }
+}
+
+Bands Voice::at(int64_t hop, const RenderPlan& plan) const {
+    Bands sum{};
+    for (const Part& p : parts) {
+        const int64_t here = hop - p.shift;
+        if (here < 0 || here >= static_cast<int64_t>(p.excitation->hops.size())) continue;
+        const Excitation::Hop& h = p.excitation->hops[static_cast<size_t>(here)];
+        float ride = 1.0f;
+        if (p.part->any_ride_to_main()) {
+            const double middle = (static_cast<double>(hop) + 0.5) * Excitation::hop_frames;
+            ride = static_cast<float>(p.part->ride_power_at(middle / plan.sample_rate));
+        }
+        const float l = p.left * ride, r = p.right * ride, x = p.product * ride;
+        if (p.excitation->channels == 1)
+            for (size_t b = 0; b < band_count; ++b) sum[b] += l * h.left[b];
+        else
+            for (size_t b = 0; b < band_count; ++b)
+                sum[b] += std::max(0.0f, l * h.left[b] + r * h.right[b] + x * h.product[b]);
+    }
+    return sum;
+}
+
+std::vector<Voice> voices_of(const RenderPlan& plan, const ExcitationOf& excitation) {
+    std::vector<Voice> voices;
+    const double main = plan.main_gain * plan.main_gain / 2.0;
+    for (const PlanTrack& t : plan.tracks) {
+        Voice voice{t.id, {}};
+        for (const PlanPart& p : plan.parts_of(t)) {
+            if (!p.heard() || p.to_main.silent()) continue;
+            ExcitationPtr e = excitation(p.material);
+            if (!e) continue;
+            const GainMatrix& g = p.to_main;
+            const double ll = g.left_from_left, lr = g.left_from_right, rl = g.right_from_left, rr = g.right_from_right;
+            voice.parts.push_back({&p, std::move(e), static_cast<float>(main * (ll * ll + rl * rl)),
+                                   static_cast<float>(main * (lr * lr + rr * rr)),
+                                   static_cast<float>(main * 2.0 * (ll * lr + rl * rr)),
+                                   std::llround(static_cast<double>(p.delay_samples) / Excitation::hop_frames)});
+        }
+        if (!voice.parts.empty()) voices.push_back(std::move(voice));
+    }
+    return voices;
+}
+
 namespace {
 
-Result<ExcitationPtr> listen_to(const ReadySource& source, Progress* progress) {
-    auto reader = SourceReader::open(source);
+Result<ExcitationPtr> listen_to(const Material& material, Progress* progress) {
+    const ReadySource& source = material.ready;
+    auto reader = open_material(material);
     if (!reader) return tl::unexpected(reader.error());
     auto out = std::make_shared<Excitation>();
     out->channels = source.channels;
@@ -186,7 +167,7 @@ Result<ExcitationPtr> listen_to(const ReadySource& source, Progress* progress) {
     const auto scale = static_cast<float>(2.0 / (window_power * fft_frames) / 2.0);  // a hop is the mean of two
     for (int64_t first = 0; first < source.frames; first += Excitation::hop_frames) {
         if (progress && progress->cancelled()) return stopped();
-        if (auto done = reader->read(first, Excitation::hop_frames, samples.data()); !done)
+        if (auto done = (*reader)->read(first, Excitation::hop_frames, samples.data()); !done)
             return tl::unexpected(done.error());
         Excitation::Hop hop{};
         for (int64_t half = 0; half < Excitation::hop_frames; half += fft_frames) {
@@ -219,8 +200,8 @@ Result<ExcitationPtr> listen_to(const ReadySource& source, Progress* progress) {
 
 }  // namespace
 
-Result<ExcitationPtr> excitation_of(const ReadySource& source, Progress* progress) {
-    return without_exceptions(source.source.file.string(), [&] { return listen_to(source, progress); });
+Result<ExcitationPtr> excitation_of(const Material& material, Progress* progress) {
+    return without_exceptions(material.ready.source.file.string(), [&] { return listen_to(material, progress); });
 }
 
 double bandwidth_share(const Excitation& e) {

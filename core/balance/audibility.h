@@ -40,7 +40,7 @@ struct Excitation {
 using ExcitationPtr = std::shared_ptr<const Excitation>;
 
 /// Reads a source and computes its excitation.  Fails as reading does, or with "cancelled".
-Result<ExcitationPtr> excitation_of(const ReadySource& source, Progress* progress = nullptr);
+Result<ExcitationPtr> excitation_of(const Material& material, Progress* progress = nullptr);
 
 /// How wide a track is in frequency: the share of the bands that lie at most 20 dB below its strongest, over the whole
 /// song; 0 … 1.

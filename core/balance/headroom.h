@@ -1,3 +1,6 @@
+// core/balance: advice on faders and pans: what makes the peaks, what mono costs, what covers what, the build-up,
+// drafts of rides that look at the rest of the mix.
+//
 // Headroom: what makes the mix's peaks, and what to turn down so that the whole-song peak falls into its window.
 #pragma once
 

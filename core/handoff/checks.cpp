@@ -155,14 +155,15 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
     const Session& session = in.session;
     Rows muted, soloed, lost, clipped, offset, not_finite, silent, converted, limits, findings, higher;
     const auto end_of_travel = [&](TrackId id, const Rides& rides) {
-        for (const ParameterInfo& p : parameters()) {
-            const CurvePtr curve = rides.heard(p.parameter);
+        for (const Parameter parameter : parameters()) {
+            const CurvePtr curve = rides.heard(parameter);
+            const ParameterInfo& p = parameter.info();
             if (!curve || p.law == Law::toggle || !p.added) continue;
             for (const RidePoint& point : curve->points) {
                 const bool top = point.value >= p.high - 1e-9, bottom = point.value <= p.low + 1e-9;
                 if (!top && !bottom) continue;
                 // A fade to nothing is meant to end at the bottom.
-                if (bottom && p.parameter == Parameter::level && &point == &curve->points.back()) continue;
+                if (bottom && parameter == Parameter::level && &point == &curve->points.back()) continue;
                 limits.add(
                     id, fmt::format("{} {} {:+g} dB at {}", session.name_of(id), p.id, point.value, at(point.time_s)),
                     point.time_s);

@@ -2,7 +2,6 @@
 
 #include <fmt/format.h>
 #include <openssl/evp.h>
-#include <xxhash.h>
 
 #include <algorithm>
 #include <chrono>
@@ -13,6 +12,7 @@
 
 #include "core/audio/kernels.h"
 #include "core/audio/resample.h"
+#include "core/files/hash.h"
 #include "core/session/routing.h"
 #include "core/session/session_file.h"
 
@@ -93,14 +93,6 @@ Stretch held_to(Stretch s, const RenderPlan& plan) {
     return s;
 }
 
-using HashState = std::unique_ptr<XXH3_state_t, decltype([](XXH3_state_t* state) { XXH3_freeState(state); })>;
-
-HashState new_hash() {
-    HashState hash(XXH3_createState());
-    XXH3_64bits_reset(hash.get());
-    return hash;
-}
-
 /// One file, from its first sample until it gets its name.
 struct Job {
     DeliveredFile out;
@@ -108,7 +100,7 @@ struct Job {
     std::optional<Resampler> resampler;
     std::optional<Measurer> measurer;  ///< of the samples as they are written; lossy files are measured when read back
     Broadcast bext;
-    HashState hash = new_hash();
+    Hash hash = {};
     std::vector<unsigned char> packed = {};
     std::vector<float> as_written = {};  ///< of the last piece
     std::vector<float> clamped_to_one = {};
@@ -136,7 +128,7 @@ struct Job {
         written += frames;
         as_written.resize(samples.size());
         unpack_samples(packed, format, as_written.data());
-        XXH3_64bits_update(hash.get(), as_written.data(), as_written.size() * sizeof(float));
+        hash.add(as_written.data(), as_written.size() * sizeof(float));
         if (is_lossy(d.type))
             for (const float x : samples) square += static_cast<double>(x) * static_cast<double>(x);
         if (measurer) measurer->add(as_written.data(), frames);
@@ -177,7 +169,7 @@ Result<void> prove(Job& job, const Delivery& d, Progress* progress) {
     const SoundInfo& info = reader->info();
     std::optional<Measurer> measurer;
     if (is_lossy(d.type)) measurer.emplace(info.channels, info.sample_rate, full_scale_of(info.bits, info.floating));
-    const HashState hash = new_hash();
+    Hash hash;
     constexpr int64_t piece = 65536;
     std::vector<float> samples(static_cast<size_t>(piece * info.channels));
     double square = 0.0;
@@ -186,7 +178,7 @@ Result<void> prove(Job& job, const Delivery& d, Progress* progress) {
         const int64_t frames = std::min(piece, info.frames - at);
         if (auto done = reader->read(at, frames, samples.data()); !done) return differs(done.error().what);
         const std::span<const float> got(samples.data(), static_cast<size_t>(frames * info.channels));
-        XXH3_64bits_update(hash.get(), got.data(), got.size_bytes());
+        hash.add(got.data(), got.size_bytes());
         if (!measurer) continue;
         measurer->add(samples.data(), frames);
         for (const float x : got) square += static_cast<double>(x) * static_cast<double>(x);
@@ -201,7 +193,7 @@ Result<void> prove(Job& job, const Delivery& d, Progress* progress) {
             return differs("its level is another");
         if (std::llabs(info.frames - job.written) > 3000)
             return differs(fmt::format("it has {} frames, {} were rendered", info.frames, job.written));
-    } else if (info.frames != job.written || XXH3_64bits_digest(hash.get()) != XXH3_64bits_digest(job.hash.get())) {
+    } else if (info.frames != job.written || hash.value() != job.hash.value()) {
         return differs("its samples are others");
     }
     if (d.checksums) {

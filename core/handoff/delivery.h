@@ -1,3 +1,6 @@
+// core/handoff: handing the mix on: checks, deliveries that are proved before they get their names, and the papers that
+// go with them.
+//
 // A delivery: the mix and its stems as files, rendered in one pass, read back and compared.
 #pragma once
 

@@ -30,8 +30,8 @@ std::string place(double pan) {
 
 json rides_of(const Rides& rides) {
     json all = json::object();
-    for (const ParameterInfo& p : parameters())
-        if (const CurvePtr& curve = rides[p.parameter]) all[p.id] = curve->points.size();
+    for (const Parameter p : parameters())
+        if (const CurvePtr& curve = rides[p]) all[info_of(p).id] = curve->points.size();
     return all;
 }
 

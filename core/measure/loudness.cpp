@@ -29,21 +29,21 @@ std::array<Biquad, 2> k_weighting(double sample_rate) {
 HopMeter::HopMeter(int channels, int sample_rate)
     : channels_(channels), hop_frames_(std::max(1, (sample_rate + 5) / 10)) {
     const auto stages = k_weighting(sample_rate);
-    const auto pair = [](double v) { return Pair{v, v}; };
-    const auto set = [&](Stage& stage, const Biquad& q) {
-        stage.b0 = pair(q.b0), stage.b1 = pair(q.b1), stage.b2 = pair(q.b2);
-        stage.a1 = pair(q.a1), stage.a2 = pair(q.a2);
+    const auto on_both_sides = [](const Biquad& f) {
+        const auto pair = [](double v) { return Pair{v, v}; };
+        return Filter{pair(f.b0), pair(f.b1), pair(f.b2), pair(f.a1), pair(f.a2)};
     };
-    set(shelf_, stages[0]);
-    set(high_pass_, stages[1]);
+    shelf_ = on_both_sides(stages[0]);
+    high_pass_ = on_both_sides(stages[1]);
 }
 
 template <int channels>
 void HopMeter::filter(const float* in, int64_t frames) {
-    // Transposed direct form II; the high-pass has b = 1, -2, 1.
-    Stage f = shelf_, g = high_pass_;
+    const Filter shelf = shelf_;
+    // Its zeros are constants, so that the compiler leaves out what multiplies by one.
+    const Filter high_pass{{1.0, 1.0}, {-2.0, -2.0}, {1.0, 1.0}, high_pass_.a1, high_pass_.a2};
+    Filter::State in_shelf = in_shelf_, in_high_pass = in_high_pass_;
     Pair weighted = weighted_, plain = plain_;
-    const Pair two{2.0, 2.0};
     for (int64_t i = 0; i < frames; ++i) {
         Pair x;
         if constexpr (channels == 2)
@@ -51,15 +51,10 @@ void HopMeter::filter(const float* in, int64_t frames) {
         else
             x = Pair{static_cast<double>(in[i]), 0.0};
         plain += x * x;
-        const Pair y = f.b0 * x + f.s1;
-        f.s1 = (f.b1 * x + f.s2) - f.a1 * y;
-        f.s2 = f.b2 * x - f.a2 * y;
-        const Pair z = y + g.s1;
-        g.s1 = (g.s2 - two * y) - g.a1 * z;
-        g.s2 = y - g.a2 * z;
+        const Pair z = high_pass.step(in_high_pass, shelf.step(in_shelf, x));
         weighted += z * z;
     }
-    shelf_ = f, high_pass_ = g;
+    in_shelf_ = in_shelf, in_high_pass_ = in_high_pass;
     weighted_ = weighted, plain_ = plain;
 }
 
@@ -77,7 +72,7 @@ void HopMeter::add(const float* in, int64_t frames) {
         weighted_ = plain_ = Pair{};
         in_hop_ = 0;
         // Decay into silence would end in denormal numbers, which are slow and below anything that is heard.
-        for (Pair* s : {&shelf_.s1, &shelf_.s2, &high_pass_.s1, &high_pass_.s2})
+        for (Pair* s : {&in_shelf_.s1, &in_shelf_.s2, &in_high_pass_.s1, &in_high_pass_.s2})
             for (int c = 0; c < 2; ++c)
                 if (std::fabs((*s)[c]) < 1e-30) (*s)[c] = 0.0;
     }

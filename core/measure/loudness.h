@@ -7,14 +7,10 @@
 #include <span>
 #include <vector>
 
+#include "core/audio/biquad.h"
 #include "core/decibels.h"
 
 namespace isotonus {
-
-/// y[n] = b0 x[n] + b1 x[n-1] + b2 x[n-2] - a1 y[n-1] - a2 y[n-2]
-struct Biquad {
-    double b0 = 1.0, b1 = 0.0, b2 = 0.0, a1 = 0.0, a2 = 0.0;
-};
 
 /// The two stages of K-weighting at any rate: the analogue prototypes of BS.1770 (high shelf f0 1681.97 Hz, +3.99984
 /// dB, Q 0.70718; high-pass f0 38.135 Hz, Q 0.50033) through the bilinear transform.  At 48 kHz they are the standard's
@@ -51,17 +47,15 @@ class HopMeter {
 
   private:
     typedef double Pair __attribute__((vector_size(16)));  // left and right side by side
-    struct Stage {
-        Pair b0, b1, b2, a1, a2;
-        Pair s1{}, s2{};
-    };
+    using Filter = BiquadOf<Pair>;
     template <int channels>
     void filter(const float* in, int64_t frames);
 
     int channels_;
     int64_t hop_frames_;
     int64_t in_hop_ = 0;
-    Stage shelf_, high_pass_;
+    Filter shelf_, high_pass_;
+    Filter::State in_shelf_, in_high_pass_;
     Pair weighted_{}, plain_{};
     HopPower hops_;
 };

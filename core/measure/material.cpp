@@ -1,10 +1,8 @@
 #include "core/measure/material.h"
 
 #include <fmt/format.h>
-#include <xxhash.h>
 
-#include <cstring>
-
+#include "core/files/hash.h"
 #include "core/measure/measurement_json.h"
 
 namespace isotonus {
@@ -95,22 +93,14 @@ struct Sizes {
     uint64_t whole() const { return hops_at() + 16 * hops; }
 };
 
-/// Whether the file's content is what its hash says.  It is read, not mapped, so that it needs no memory.
+/// Whether the file's content is what its hash says.
 bool is_undamaged(PooledFile& file) {
-    const std::unique_ptr<XXH3_state_t, decltype(&XXH3_freeState)> hash(XXH3_createState(), &XXH3_freeState);
-    XXH3_64bits_reset(hash.get());
     uint64_t wanted = 0;
     int problem = 0;
     const auto at_hash = static_cast<int64_t>(cache_mark.size());
     if (file.read(at_hash, &wanted, sizeof wanted, &problem) != sizeof wanted) return false;
-    std::vector<char> piece(1 << 16);
-    for (int64_t at = at_hash + static_cast<int64_t>(sizeof wanted); at < file.bytes();) {
-        const int64_t got = file.read(at, piece.data(), static_cast<int64_t>(piece.size()), &problem);
-        if (got <= 0) return false;
-        XXH3_64bits_update(hash.get(), piece.data(), static_cast<size_t>(got));
-        at += got;
-    }
-    return XXH3_64bits_digest(hash.get()) == wanted;
+    const auto found = Hash::of(file, at_hash + static_cast<int64_t>(sizeof wanted));
+    return found && *found == wanted;
 }
 
 bool load_cached(const fs::path& file, Measurer::Outcome& out) {
@@ -141,8 +131,8 @@ bool load_cached(const fs::path& file, Measurer::Outcome& out) {
     out.summary.mean_square_of_8 = MappedList<float>(mapped, at, sizes.means);
     at = sizes.hops_at();
     for (auto* list : {&out.hops.weighted, &out.hops.unweighted}) {
-        list->resize(sizes.hops);
-        std::memcpy(list->data(), mapped->data + at, 8 * sizes.hops);
+        const auto* const first = reinterpret_cast<const double*>(mapped->data + at);
+        list->assign(first, first + sizes.hops);
         at += 8 * sizes.hops;
     }
     out.summary.channels = out.measurement.channels;
@@ -169,7 +159,9 @@ bool store_cached(const fs::path& file, const Measurer::Outcome& outcome) {
         put(list->data(), list->size());
     content.resize(sizes.hops_at() - cache_mark.size() - sizeof(uint64_t), '\0');
     for (const auto* list : {&outcome.hops.weighted, &outcome.hops.unweighted}) put(list->data(), list->size());
-    const uint64_t hash = XXH3_64bits(content.data(), content.size());
+    Hash hash_of_content;
+    hash_of_content.add(content.data(), content.size());
+    const uint64_t hash = hash_of_content.value();
     if (!make_folder(file.parent_path())) return false;
     auto pending = PendingFile::create(file, none_protected());
     const auto at_hash = static_cast<int64_t>(cache_mark.size());

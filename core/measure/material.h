@@ -8,12 +8,16 @@
 
 namespace isotonus {
 
+class Signal;
+
 struct Material {
     ReadySource ready;
     Measurement recorded;     ///< of the file itself (of the channels picked, when it has more than two)
     Measurement measurement;  ///< of what is played; clipped runs and non-finite samples are those of the file itself
     LevelSummary summary;     ///< of what is played, from the song's start
     HopPower hops;            ///< its power every 100 ms
+    /// What a chain makes of a row: read through it instead of from the files (core/shape/signal.h).  Null: files.
+    std::shared_ptr<const Signal> signal = nullptr;
 };
 using MaterialPtr = std::shared_ptr<const Material>;
 

@@ -4,7 +4,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 
 #include "core/audio/kernels.h"
 #include "core/audio/sound_file.h"
@@ -15,26 +14,12 @@ namespace {
 
 constexpr size_t group = 16;  ///< frames that are summed for the slow figures
 
-/// Low-pass of the Audio EQ Cookbook (W3C Note).
-Biquad low_pass(double hz, double q, double rate) {
-    const double w = 2.0 * std::numbers::pi * hz / rate, alpha = std::sin(w) / (2.0 * q), c = std::cos(w);
-    const double a0 = 1.0 + alpha;
-    return {(1.0 - c) / 2.0 / a0, (1.0 - c) / a0, (1.0 - c) / 2.0 / a0, -2.0 * c / a0, (1.0 - alpha) / a0};
-}
-
 }  // namespace
 
 LowEnergy::LowEnergy(double sample_rate)
-    : first_{low_pass(40.0, 0.54119610, sample_rate / group)},
-      second_{low_pass(40.0, 1.30656296, sample_rate / group)},
-      wide_{low_pass(200.0, 0.70710678, sample_rate / group)} {}
-
-double LowEnergy::Stage::step(double x, int c) {
-    const double y = b.b0 * x + s1[c];
-    s1[c] = b.b1 * x - b.a1 * y + s2[c];
-    s2[c] = b.b2 * x - b.a2 * y;
-    return y;
-}
+    : first_{high_cut(40.0, steep_low_q, sample_rate / group)},
+      second_{high_cut(40.0, steep_high_q, sample_rate / group)},
+      wide_{high_cut(200.0, flat_q, sample_rate / group)} {}
 
 void LowEnergy::add(const float* sums, size_t groups, int channels) {
     for (size_t i = 0; i < groups; ++i)
@@ -256,15 +241,15 @@ Result<Measurer::Outcome> measure_file(const std::filesystem::path& file, Progre
 }
 
 Result<Measurer::Outcome> measure_source(const ReadySource& source, std::string_view name, Progress* progress) {
-    auto reader = SourceReader::open(source);
+    auto reader = open_source(source);
     if (!reader) return tl::unexpected(reader.error());
     const SoundInfo& info = source.media.source;
     auto measurer = listen(
         source.channels, source.rate, full_scale_of(info.bits, info.floating), source.frames,
-        [&](int64_t first, int64_t frames, float* out) { return reader->read(first, frames, out); }, progress);
+        [&](int64_t first, int64_t frames, float* out) { return (*reader)->read(first, frames, out); }, progress);
     if (!measurer) return tl::unexpected(measurer.error());
     auto outcome = measurer->finish(name);
-    outcome.measurement.non_finite_samples = reader->non_finite();
+    outcome.measurement.non_finite_samples = (*reader)->non_finite();
     return outcome;
 }
 

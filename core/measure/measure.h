@@ -25,9 +25,9 @@ class LowEnergy {
 
   private:
     struct Stage {
-        Biquad b;
-        double s1[2] = {}, s2[2] = {};
-        double step(double x, int channel);
+        Biquad filter;
+        Biquad::State side[2] = {};
+        double step(double x, int channel) { return filter.step(side[channel], x); }
     };
     Stage first_, second_, wide_;
     double energy_40_ = 0.0, energy_200_ = 0.0;

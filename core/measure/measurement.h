@@ -1,3 +1,6 @@
+// core/measure: what is known of a sound file after hearing all of it once: peaks, loudness, level over time, kind; and
+// the live forms of the same meters.  It knows nothing of sessions.
+//
 // What is known of one sound file after hearing all of it once.
 #pragma once
 

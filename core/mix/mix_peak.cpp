@@ -95,7 +95,7 @@ struct MixPeaks::Change {
     struct Part {
         size_t track;
         GainMatrix more;  ///< new - factor * old, without rides
-        bool apart;       ///< the rides differ, or turn pan or width: old and new are bounded each by itself
+        bool differ;      ///< the rides differ, or turn pan or width: old and new are bounded each by itself
     };
     std::vector<Part> parts;
 
@@ -190,7 +190,7 @@ std::vector<double> MixPeaks::bounds(const PlanPtr& plan) {
                          r = static_cast<double>(reach_[p.track].right[k]);
             if (l == 0.0 && r == 0.0) continue;
             const PlanPart &old = known.plan->parts[p.track], &now = plan->parts[p.track];
-            if (p.apart) {
+            if (p.differ) {
                 const double rate = plan->sample_rate;
                 const double before = std::fabs(change.factor * known.plan->main_gain),
                              after = std::fabs(plan->main_gain);
@@ -315,7 +315,7 @@ Result<void> MixPeaks::settle(const PlanPtr& plan, Progress* progress) {
     return render(plan, order, nullptr, &best, progress);
 }
 
-std::vector<MixPeak> MixPeaks::worst_moments(size_t count, int64_t apart) const {
+std::vector<MixPeak> MixPeaks::worst_moments(size_t count, int64_t spacing) const {
     std::vector<MixPeak> all, found;
     for (const Known& k : known_)
         if (k.plan == plan_ && std::max(k.left, k.right) > 0.0f) all.push_back({std::max(k.left, k.right), k.frame});
@@ -323,7 +323,7 @@ std::vector<MixPeak> MixPeaks::worst_moments(size_t count, int64_t apart) const 
     for (const MixPeak& m : all) {
         if (found.size() >= count) break;
         if (std::all_of(found.begin(), found.end(),
-                        [&](const MixPeak& f) { return std::abs(f.frame - m.frame) >= apart; }))
+                        [&](const MixPeak& f) { return std::abs(f.frame - m.frame) >= spacing; }))
             found.push_back(m);
     }
     return found;

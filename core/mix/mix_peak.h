@@ -35,8 +35,8 @@ class MixPeaks {
     /// worst_moments is exact.
     Result<void> settle(const PlanPtr& plan, Progress* progress = nullptr);
 
-    /// The highest moments, each at least `apart` frames from the others, of the plan that was last settled.
-    std::vector<MixPeak> worst_moments(size_t count, int64_t apart) const;
+    /// The highest moments, each at least `spacing` frames from the others, of the plan that was last settled.
+    std::vector<MixPeak> worst_moments(size_t count, int64_t spacing) const;
 
     /// How many stretches the last find rendered.
     int64_t rendered() const { return rendered_; }

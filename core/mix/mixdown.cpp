@@ -11,6 +11,7 @@
 
 #include "core/audio/kernels.h"
 #include "core/audio/resample.h"
+#include "core/shape/signal.h"
 
 namespace isotonus {
 
@@ -29,13 +30,13 @@ Result<void> PlanReader::follow(PlanPtr plan) {
     plan_ = std::move(plan);
     for (size_t i = 0; i < readers_.size(); ++i) {
         if (readers_[i] || !wanted(i)) continue;
-        auto opened = SourceReader::open(plan_->parts[i].material->ready);
+        auto opened = open_material(*plan_->parts[i].material);
         if (!opened && !go_on_) return tl::unexpected(opened.error());
         if (!opened) {
             fault_ = opened.error();
             continue;
         }
-        readers_[i] = std::make_unique<SourceReader>(std::move(*opened));
+        readers_[i] = std::move(*opened);
     }
     return {};
 }

@@ -27,7 +27,7 @@ class PlanReader {
     PlanPtr plan_;
     bool only_heard_ = false, go_on_ = false;
     std::optional<Error> fault_;
-    std::vector<std::unique_ptr<SourceReader>> readers_;  ///< null for tracks that were never wanted
+    std::vector<std::unique_ptr<FrameReader>> readers_;  ///< null for tracks that were never wanted
     std::vector<std::vector<float>> buffers_;
     std::vector<const float*> inputs_;
 };

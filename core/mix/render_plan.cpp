@@ -191,7 +191,8 @@ void RenderPlan::add(PlanTrack track, PlanPart part) {
 
 bool RenderPlan::same_sources(const RenderPlan& other) const {
     const auto same = [](const Material& a, const Material& b) {
-        return &a == &b || (a.ready.source == b.ready.source && a.ready.media.playable == b.ready.media.playable);
+        return &a == &b || (a.signal == b.signal && a.ready.source == b.ready.source &&
+                            a.ready.media.playable == b.ready.media.playable);
     };
     return sample_rate == other.sample_rate && std::equal(parts.begin(), parts.end(), other.parts.begin(),
                                                           other.parts.end(), [&](const PlanPart& a, const PlanPart& b) {
@@ -244,7 +245,8 @@ std::vector<const Bus*> in_order(const Session& session) {
 }
 
 /// What a row's rides, and those of the groups it belongs to, do; `place` as well, where pan and width may ride.
-void add_rides(RowGains& row, const Session& session, const Rides& rides, TrackId id, bool place) {
+void add_rides(RowGains& row, const Session& session, const Rides& rides, TrackId id, bool place,
+               bool trim_too = true) {
     if (session.rides_bypassed) return;
     const auto add = [&](const Rides& r, Parameter p) {
         if (CurvePtr curve = r.heard(p)) row.level_rides.push_back(std::move(curve));
@@ -254,7 +256,7 @@ void add_rides(RowGains& row, const Session& session, const Rides& rides, TrackI
             row.gates.push_back(std::make_shared<const Curve>(gate_of(*mute)));
     };
     add(rides, Parameter::level);
-    add(rides, Parameter::trim);
+    if (trim_too) add(rides, Parameter::trim);
     add_gate(rides);
     for (const ControlGroup& g : session.groups) {
         if (id == main_output || std::find(g.members.begin(), g.members.end(), id) == g.members.end()) continue;
@@ -283,7 +285,8 @@ PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo so
     for (const Bus* b : buses) {
         PlanBus bus;
         bus.id = b->id;
-        bus.level = b->mute ? 0.0 : gain_from_db(b->trim_db + b->fader_db + session.group_db(b->id));
+        // Its mute is that of the tracks that lead to it: they are not heard (Session::is_open).
+        bus.level = gain_from_db(b->trim_db + b->fader_db + session.group_db(b->id));
         bus.pan = b->pan;
         bus.width = b->width;
         add_rides(bus, session, b->rides, b->id, true);
@@ -293,14 +296,15 @@ PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo so
     }
     for (const auto& track : session.tracks) {
         const MaterialPtr whole = material(*track);
-        Track played = *track;  // as it asks for its material
         std::vector<std::pair<Band, MaterialPtr>> bands;
-        if (track->low_centre_hz > 0.0)
+        if (track->low_centre_hz > 0.0) {
+            Track played = *track;  // as it asks for its material
             for (const Source& s : sources_of(*track)) {
                 played.source.band = s.band;
                 played.source.crossover_hz = s.crossover_hz;
                 if (MaterialPtr m = material(played)) bands.emplace_back(s.band, std::move(m));
             }
+        }
         if (bands.size() != 2) {
             bands.clear();
             if (whole) bands.emplace_back(Band::all, whole);
@@ -312,7 +316,9 @@ PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo so
         t.first_part = plan->parts.size();
         t.part_count = bands.size();
         t.material = whole ? whole : bands.front().second;
-        t.trim_gain = gain_from_db(track->trim_db);
+        // A signal has its trim, its polarity and its delay in it: they stand before the chain.
+        const bool shaped = bands.front().second->signal != nullptr;
+        t.trim_gain = shaped ? 1.0 : gain_from_db(track->trim_db);
         t.fader_gain = heard ? gain_from_db(track->fader_db + session.group_db(track->id)) : 0.0;
         const int channels = bands.front().second->ready.channels;
         for (const auto& [band, m] : bands) {
@@ -321,12 +327,12 @@ PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo so
             p.band = band;
             p.channels = m->ready.channels;
             p.frames = m->ready.frames;
-            p.delay_samples = whole_delay(*track);
-            p.level = t.trim_gain * t.fader_gain * (track->polarity_inverted ? -1.0 : 1.0);
+            p.delay_samples = shaped ? 0 : whole_delay(*track);
+            p.level = t.trim_gain * t.fader_gain * (track->polarity_inverted && !shaped ? -1.0 : 1.0);
             const bool apart = p.channels == 2 && track->sides_apart;
             p.law = band != Band::low || channels == 1 ? session.pan_law : PanLaw::balance;
             if (band != Band::low) p.pan = track->pan, p.width = track->width;
-            add_rides(p, session, track->rides, track->id, band != Band::low && !apart);
+            add_rides(p, session, track->rides, track->id, band != Band::low && !apart, !shaped);
             p.gains = scaled(p.channels == 1 ? pan_mono(p.law, p.pan)
                              : apart         ? pan_apart(p.law, track->left_pan, track->right_pan)
                                              : pan_stereo(p.pan, p.width),
@@ -363,10 +369,10 @@ PlanPtr plan_listening(const RenderPlan& plan, const Session& session, const std
         if (std::find(ids.begin(), ids.end(), id) == ids.end()) continue;
         const Track* track = session.find(id);
         p.listen_after_fader = after_fader;
-        p.listen = after_fader
-                       ? scaled(p.to_main, plan.main_gain)
-                       : scaled(p.channels == 1 ? pan_mono(session.pan_law, 0.0) : GainMatrix{},
-                                next->tracks[p.track].trim_gain * (track && track->polarity_inverted ? -1.0 : 1.0));
+        p.listen = after_fader ? scaled(p.to_main, plan.main_gain)
+                               : scaled(p.channels == 1 ? pan_mono(session.pan_law, 0.0) : GainMatrix{},
+                                        next->tracks[p.track].trim_gain *
+                                            (track && track->polarity_inverted && !p.material->signal ? -1.0 : 1.0));
     }
     return next;
 }

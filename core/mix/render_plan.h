@@ -1,3 +1,6 @@
+// core/mix: from a session to samples: the plan, the one renderer, rendering a stretch on all cores, and what the whole
+// song's mix reaches without rendering it.
+//
 // What the renderer does, compiled from a session: the same plan plays in real time, exports and measures.
 #pragma once
 

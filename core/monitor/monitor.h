@@ -1,3 +1,5 @@
+// core/monitor: how the mix is heard by whoever works on it; nothing of it is ever exported.
+//
 // The monitor path: how the mix is heard.  Nothing of it can reach an export: it works on a device's block, after the
 // export tap.  docs/monitoring.md lists the playback checks' curves.
 #pragma once
@@ -6,6 +8,8 @@
 #include <memory>
 #include <string_view>
 #include <vector>
+
+#include "core/audio/biquad.h"
 
 namespace isotonus {
 
@@ -32,20 +36,9 @@ struct MonitorSettings {
     bool any_on() const { return dim || quiet || cross_feed || sides != Sides::stereo || playback != Playback::none; }
 };
 
-/// One second-order section, direct form.
-struct Section2 {
-    double b0 = 1.0, b1 = 0.0, b2 = 0.0, a1 = 0.0, a2 = 0.0;
-};
-
-/// Butterworth, 12 dB an octave.
-Section2 low_cut_section(double hz, double sample_rate);
-Section2 high_cut_section(double hz, double sample_rate);
-
 /// The sections of a playback check at a rate, from the Audio EQ Cookbook (W3C Note); and whether it sums to mono.
-std::vector<Section2> playback_sections(Playback playback, double sample_rate);
+std::vector<Biquad> playback_sections(Playback playback, double sample_rate);
 bool playback_is_mono(Playback playback);
-/// Gain of these sections at a frequency, dB.
-double response_db(const std::vector<Section2>& sections, double hz, double sample_rate);
 
 /// Built where allocation is allowed; process is real-time safe.
 class MonitorPath {
@@ -60,12 +53,9 @@ class MonitorPath {
     void process(float* stereo, int frames, const float* listen);
 
   private:
-    struct State {
-        double s1 = 0.0, s2 = 0.0;
-    };
     MonitorSettings settings_;
-    std::vector<Section2> sections_;
-    std::vector<std::array<State, 2>> states_;
+    std::vector<Biquad> sections_;
+    std::vector<std::array<Biquad::State, 2>> states_;
     bool mono_;
     double gain_;
     struct CrossFeed;

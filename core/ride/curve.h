@@ -1,3 +1,6 @@
+// core/ride: what can be ridden, the curves that do it, how they are drawn, drafted, thinned, and written while the
+// song plays.
+//
 // A ride: one parameter's value over the song.
 #pragma once
 

@@ -8,14 +8,24 @@
 namespace isotonus {
 
 namespace {
+constexpr std::array mute_words{"on", "muted"};
+}
 
-constexpr std::array<ParameterInfo, parameter_count> registry{{
-    {Parameter::level, "level", "dB", ride_min_db, ride_max_db, 0.0, Law::fader, 0.1, true},
-    {Parameter::trim, "trim", "dB", -trim_max_db, trim_max_db, 0.0, Law::linear, 0.1, true},
-    {Parameter::pan, "pan", "", -1.0, 1.0, 0.0, Law::linear, 0.01, false},
-    {Parameter::width, "width", "", 0.0, 2.0, 1.0, Law::linear, 0.01, false},
-    {Parameter::mute, "mute", "", 0.0, 1.0, 0.0, Law::toggle, 0.0, false},
+constexpr std::array<ParameterInfo, 5> detail::registry{{
+    {"level", "dB", ride_min_db, ride_max_db, 0.0, Law::fader, 0.1, true, {}},
+    {"trim", "dB", -trim_max_db, trim_max_db, 0.0, Law::linear, 0.1, true, {}},
+    {"pan", "", -1.0, 1.0, 0.0, Law::linear, 0.01, false, {}},
+    {"width", "", 0.0, 2.0, 1.0, Law::linear, 0.01, false, {}},
+    {"mute", "", 0.0, 1.0, 0.0, Law::toggle, 0.0, false, mute_words},
 }};
+
+constexpr Parameter Parameter::level{detail::registry[0]};
+constexpr Parameter Parameter::trim{detail::registry[1]};
+constexpr Parameter Parameter::pan{detail::registry[2]};
+constexpr Parameter Parameter::width{detail::registry[3]};
+constexpr Parameter Parameter::mute{detail::registry[4]};
+
+namespace {
 
 // Places of fader levels; straight between them.
 constexpr std::array<std::pair<double, double>, 8> fader_places{
@@ -23,17 +33,20 @@ constexpr std::array<std::pair<double, double>, 8> fader_places{
 
 }  // namespace
 
-std::span<const ParameterInfo> parameters() { return registry; }
-
-const ParameterInfo& info_of(Parameter parameter) { return registry[static_cast<size_t>(parameter)]; }
+std::span<const Parameter> parameters() {
+    static constexpr std::array all{Parameter::level, Parameter::trim, Parameter::pan, Parameter::width,
+                                    Parameter::mute};
+    return all;
+}
 
 std::optional<Parameter> parameter_named(std::string_view id) {
-    for (const ParameterInfo& p : registry)
-        if (id == p.id) return p.parameter;
+    for (const Parameter p : parameters())
+        if (id == p.info().id) return p;
     return std::nullopt;
 }
 
 bool can_be_ridden(RowKind row, Parameter parameter) {
+    if (parameter.processor() != 0) return row == RowKind::track;
     return row != RowKind::group || parameter == Parameter::level || parameter == Parameter::mute;
 }
 
@@ -59,20 +72,49 @@ double fader_db_at(double position) {
 
 double position_of(Parameter parameter, double value) {
     const ParameterInfo& p = info_of(parameter);
-    if (p.law == Law::toggle) return value >= 0.5 ? 1.0 : 0.0;
-    if (p.law == Law::fader) return fader_position(value);
+    switch (p.law) {
+        case Law::toggle:
+            return value >= 0.5 ? 1.0 : 0.0;
+        case Law::fader:
+            return fader_position(value);
+        case Law::log:
+            return std::clamp(std::log(std::max(value, p.low) / p.low) / std::log(p.high / p.low), 0.0, 1.0);
+        case Law::linear:
+        case Law::choice:
+            break;
+    }
     return std::clamp((value - p.low) / (p.high - p.low), 0.0, 1.0);
 }
 
 double value_at_position(Parameter parameter, double position) {
     const ParameterInfo& p = info_of(parameter);
-    if (p.law == Law::toggle) return position >= 0.5 ? 1.0 : 0.0;
-    if (p.law == Law::fader) return std::clamp(fader_db_at(position), p.low, p.high);
-    return p.low + (p.high - p.low) * std::clamp(position, 0.0, 1.0);
+    const double at = std::clamp(position, 0.0, 1.0);
+    switch (p.law) {
+        case Law::toggle:
+            return position >= 0.5 ? 1.0 : 0.0;
+        case Law::fader:
+            return std::clamp(fader_db_at(position), p.low, p.high);
+        case Law::log:
+            return p.low * std::pow(p.high / p.low, at);
+        case Law::choice:
+            return std::round(p.low + (p.high - p.low) * at);
+        case Law::linear:
+            break;
+    }
+    return p.low + (p.high - p.low) * at;
 }
 
-bool Rides::any() const {
-    return std::any_of(curves.begin(), curves.end(), [](const CurvePtr& c) { return c != nullptr; });
+const CurvePtr& Rides::operator[](Parameter p) const {
+    static const CurvePtr none;
+    const auto at = curves_.find(p);
+    return at == curves_.end() ? none : at->second;
+}
+
+void Rides::set(Parameter p, CurvePtr curve) {
+    if (curve)
+        curves_[p] = std::move(curve);
+    else
+        curves_.erase(p);
 }
 
 }  // namespace isotonus

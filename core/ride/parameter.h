@@ -2,6 +2,7 @@
 #pragma once
 
 #include <array>
+#include <map>
 #include <memory>
 #include <optional>
 #include <span>
@@ -12,10 +13,6 @@
 
 namespace isotonus {
 
-/// The place of a parameter in the registry.
-enum class Parameter { level, trim, pan, width, mute };
-inline constexpr size_t parameter_count = 5;
-
 /// What kind of row has it.
 enum class RowKind { track, bus, group, main };
 
@@ -23,23 +20,51 @@ enum class RowKind { track, bus, group, main };
 enum class Law {
     fader,   ///< dB, finest around 0
     linear,  ///< evenly
+    log,     ///< evenly in octaves
     toggle,  ///< 0 below the middle, 1 from it on
+    choice,  ///< one of several words
 };
 
 struct ParameterInfo {
-    Parameter parameter;
     const char* id;    ///< in session files and on the command line
     const char* unit;  ///< "dB", or empty
-    double low, high;  ///< the range of a ride's values
+    double low, high;  ///< the range of its values
     double rest;  ///< the value at which it changes nothing: what a new ride begins with, unless the row has its own
     Law law;
-    double tolerance;  ///< that thinning may change, in the unit
-    bool added;        ///< to the row's own setting (level, trim), instead of standing for it (pan, width); a mute ride
-                       ///< mutes besides the row's own mute
+    double tolerance;    ///< that thinning may change, in the unit
+    bool added = false;  ///< a ride is added to the row's own setting (level, trim), instead of standing for it; a mute
+                         ///< ride mutes besides the row's own mute
+    std::span<const char* const> words = {};  ///< of a choice or a toggle: value 0, 1, …
 };
 
-std::span<const ParameterInfo> parameters();
-const ParameterInfo& info_of(Parameter parameter);
+/// A parameter of a row: one that every row has, or one of a processor in its chain.
+class Parameter {
+  public:
+    constexpr explicit Parameter(const ParameterInfo& info, uint64_t processor = 0)
+        : info_(&info), processor_(processor) {}
+    static const Parameter level, trim, pan, width, mute;
+
+    constexpr const ParameterInfo& info() const { return *info_; }
+    /// The processor's id in its row; 0: the row's own.
+    constexpr uint64_t processor() const { return processor_; }
+    constexpr bool operator==(const Parameter&) const = default;
+    /// Rows' own first, then by processor, in the order of the table.
+    bool operator<(const Parameter& other) const {
+        return processor_ != other.processor_ ? processor_ < other.processor_ : info_ < other.info_;
+    }
+
+  private:
+    const ParameterInfo* info_;
+    uint64_t processor_;
+};
+
+namespace detail {
+extern const std::array<ParameterInfo, 5> registry;
+}
+
+/// What every row may have.
+std::span<const Parameter> parameters();
+inline const ParameterInfo& info_of(Parameter parameter) { return parameter.info(); }
 std::optional<Parameter> parameter_named(std::string_view id);
 
 /// Tracks, buses and the main output have all of them; a control group has level and mute.
@@ -57,15 +82,21 @@ double fader_db_at(double position);
 using CurvePtr = std::shared_ptr<const Curve>;
 
 /// The rides of one row.
-struct Rides {
-    std::array<CurvePtr, parameter_count> curves;  ///< null: not ridden
-    bool bypassed = false;                         ///< as if there were none
+class Rides {
+  public:
+    bool bypassed = false;  ///< as if there were none
 
-    CurvePtr& operator[](Parameter p) { return curves[static_cast<size_t>(p)]; }
-    const CurvePtr& operator[](Parameter p) const { return curves[static_cast<size_t>(p)]; }
+    /// Null: not ridden.
+    const CurvePtr& operator[](Parameter p) const;
+    void set(Parameter p, CurvePtr curve);
     /// What is heard: null when bypassed.
     CurvePtr heard(Parameter p) const { return bypassed ? nullptr : (*this)[p]; }
-    bool any() const;
+    bool any() const { return !curves_.empty(); }
+    /// Those that there are.
+    const std::map<Parameter, CurvePtr>& all() const { return curves_; }
+
+  private:
+    std::map<Parameter, CurvePtr> curves_;
 };
 
 }  // namespace isotonus

@@ -22,7 +22,7 @@ inline constexpr int64_t most_frames = int64_t{86400} * 192000;
 inline constexpr double most_delay_samples = 1e7;
 inline constexpr TrackId largest_id = (TrackId{1} << 53) - 1;  ///< what every JSON reader can hold
 inline constexpr size_t most_rows = 10000, most_clips = 100000, most_points = 1000000, most_sections = 10000,
-                        most_tempo_marks = 100000, most_recordings = 10000, most_rules = 1000;
+                        most_tempo_marks = 100000, most_recordings = 10000, most_rules = 1000, most_processors = 64;
 inline constexpr size_t longest_name = 4096, longest_text = size_t{1} << 20;  ///< bytes
 }  // namespace limits
 
@@ -113,12 +113,24 @@ void mixed_fields(V& v, T& row) {
     v.integer("output", row.output, 0, static_cast<int64_t>(limits::largest_id));
 }
 
+/// Of one in a chain; its values are visited by `value`.
+template <class V, class T>
+void processor_fields(V& v, T& processor) {
+    v.integer("id", processor.id, 1, static_cast<int64_t>(limits::largest_id));
+    v.text("type", processor.type, limits::longest_name);
+    v.truth("in", processor.in);
+    v.truth("match", processor.match);
+    v.number("match_db", processor.match_db, -match_max_db, match_max_db);
+    v.integer("key", processor.key, 0, static_cast<int64_t>(limits::largest_id));
+}
+
 template <class V, class T>
 void track_fields(V& v, T& track) {
     mixed_fields(v, track);
     v.word("channels", track.source.channels, channels_names);
     v.integer("channel", track.source.channel, 0, most_channels - 1);
     v.truth("offset_removed", track.source.offset_removed);
+    v.truth("chain_out", track.chain_out);
     v.truth("anchor", track.anchor);
     v.text("note", track.note, limits::longest_text);
     v.truth("passes_ceiling", track.passes_ceiling);
@@ -169,6 +181,7 @@ void session_fields(V& v, T& session) {
     v.integer("sample_rate", session.sample_rate, 8000, 768000);
     v.word("pan_law", session.pan_law, pan_law_names);
     v.truth("rides_bypassed", session.rides_bypassed);
+    v.truth("chains_out", session.chains_out);
 }
 
 /// Of the main output.

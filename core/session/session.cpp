@@ -8,6 +8,8 @@
 #include <map>
 
 #include "core/audio/sound_file.h"
+#include "core/session/routing.h"
+#include "core/shape/chain.h"
 
 namespace isotonus {
 
@@ -94,11 +96,57 @@ Session with_rides(const Session& session, TrackId row, const std::function<void
 
 Session with_ride(const Session& session, TrackId row, Parameter parameter, const Curve& curve) {
     return with_rides(session, row, [&](Rides& rides) {
-        rides[parameter] = curve.empty() ? nullptr : std::make_shared<const Curve>(curve);
+        rides.set(parameter, curve.empty() ? nullptr : std::make_shared<const Curve>(curve));
     });
 }
 
+const Chain* Session::chain_of(TrackId id) const {
+    const Track* t = find(id);
+    return t ? &t->chain : nullptr;
+}
+
+Session with_chain(const Session& session, TrackId row, const std::function<void(Chain&)>& change) {
+    return with_track(session, row, [&](Track& t) {
+        change(t.chain);
+        const Rides before = t.rides;
+        for (const auto& [parameter, curve] : before.all())
+            if (parameter.processor() != 0 && !find_processor(&t.chain, parameter.processor()))
+                t.rides.set(parameter, nullptr);
+    });
+}
+
+std::vector<Parameter> parameters_of(const Session& session, TrackId row) {
+    std::vector<Parameter> all;
+    for (const Parameter p : parameters())
+        if (can_be_ridden(session.row_kind(row), p)) all.push_back(p);
+    if (const Chain* chain = session.chain_of(row))
+        for (const Processor& processor : *chain)
+            for (const ParameterInfo* info : parameters_of(processor)) all.emplace_back(*info, processor.id);
+    return all;
+}
+
+std::string parameter_text(const Session& session, TrackId row, Parameter parameter) {
+    const Chain* chain = session.chain_of(row);
+    const Processor* p = find_processor(chain, parameter.processor());
+    if (!p) return parameter.info().id;
+    return fmt::format("{}.{}", p - chain->data() + 1, parameter.info().id);
+}
+
+std::optional<Parameter> parameter_called(const Session& session, TrackId row, std::string_view name) {
+    const size_t dot = name.find('.');
+    for (const Parameter p : parameters_of(session, row)) {
+        if (p.processor() == 0 ? name == p.info().id : name == parameter_text(session, row, p)) return p;
+        const Processor* processor = find_processor(session.chain_of(row), p.processor());
+        if (processor && dot != std::string_view::npos && name.substr(0, dot) == processor->type &&
+            name.substr(dot + 1) == p.info().id)
+            return p;
+    }
+    return std::nullopt;
+}
+
 double own_value(const Session& session, TrackId row, Parameter parameter) {
+    if (const Processor* p = find_processor(session.chain_of(row), parameter.processor()))
+        return setting_of(*p, parameter.info());
     const Track* t = session.find(row);
     const Bus* b = session.find_bus(row);
     if (parameter == Parameter::pan) return t ? t->pan : b ? b->pan : 0.0;

@@ -1,3 +1,6 @@
+// core/session: everything that the user has set, its limits, its file and its history, and the edits of it that need
+// more than setting a field.
+//
 // The session: everything the user has set, as a plain value.  An edit makes a new value; old ones stay for undo.
 #pragma once
 
@@ -20,6 +23,7 @@
 #include "core/session/shared_list.h"
 #include "core/session/target_sheet.h"
 #include "core/session/tempo.h"
+#include "core/shape/processor.h"
 
 namespace isotonus {
 
@@ -55,7 +59,9 @@ struct Track {
     std::optional<bool> count_spikes;  ///< absent: as the sheet says
     bool passes_ceiling = false;       ///< staging may lift its peak above the sheet's ceiling
     int ink = 0;                       ///< 0 … 11, which of the twelve inks
-    Rides rides;
+    Chain chain;
+    bool chain_out = false;  ///< all of it, as if there were none
+    Rides rides;             ///< of the row, and of the processors in its chain
     UnknownKeys unknown;
 };
 
@@ -119,6 +125,7 @@ struct Session {
     double main_fader_db = 0.0;
     Rides main_rides;
     bool rides_bypassed = false;       ///< all of them, as if there were none
+    bool chains_out = false;           ///< likewise
     HandOff hand_off;                  ///< limits, notes
     SharedList<Recording> recordings;  ///< prints and references, to compare with
     TrackId next_id = 1;
@@ -140,12 +147,22 @@ struct Session {
     RowKind row_kind(TrackId id) const;
     /// Null for a row that is not there.
     const Rides* rides_of(TrackId id) const;
+    /// Null for a row that is no track.
+    const Chain* chain_of(TrackId id) const;
     std::string name_of(TrackId id) const;  ///< of any row; "main" for the main output
 };
 
 /// A copy in which this ride of a row (a track, a bus, a control group, the main output) is `curve`; none when it has
 /// no points.
 Session with_ride(const Session& session, TrackId row, Parameter parameter, const Curve& curve);
+/// A copy in which a track's chain is changed.  Rides of processors that are gone go with them.
+Session with_chain(const Session& session, TrackId row, const std::function<void(Chain&)>& change);
+/// What can be ridden of a row: its own parameters, then those of the processors in its chain.
+std::vector<Parameter> parameters_of(const Session& session, TrackId row);
+/// By name: "level"; of a processor "2.threshold_dbfs" by its place from 1, or "compressor.threshold_dbfs" by its type.
+std::optional<Parameter> parameter_called(const Session& session, TrackId row, std::string_view name);
+/// That name: "level", "2.threshold_dbfs".
+std::string parameter_text(const Session& session, TrackId row, Parameter parameter);
 /// A copy in which a row's rides are changed.
 Session with_rides(const Session& session, TrackId row, const std::function<void(Rides&)>& change);
 /// What a parameter of a row is without a ride: 0 for what is added, else the row's own setting.

@@ -10,6 +10,7 @@
 #include "core/session/fields.h"
 #include "core/session/json_taker.h"
 #include "core/session/validate.h"
+#include "core/shape/chain.h"
 
 namespace isotonus {
 
@@ -54,6 +55,18 @@ void take_path(Taker& t, const std::string& key, fs::path& to, const fs::path& f
     if (!path.empty()) to = (folder / fs::path(path)).lexically_normal();
 }
 
+/// One item of the file: what it must have, its fields, and what this version does not know of it.
+template <class Item, class Fields>
+Item item_from(const json& j, const std::string& place, std::string* fault, std::initializer_list<const char*> needed,
+               const Fields& fields) {
+    Taker t(j, place, fault);
+    for (const char* key : needed) t.required(key);
+    Item item;
+    fields(t, item);
+    item.unknown = t.left();
+    return item;
+}
+
 // --- rows -----------------------------------------------------------------------------------------------------------
 
 json points_of(const Curve& ride) {
@@ -71,31 +84,86 @@ json points_of(const Curve& ride) {
 }
 
 void put_rides(json& j, const Rides& rides) {
-    for (const ParameterInfo& p : parameters())
-        if (const CurvePtr& curve = rides[p.parameter]) j["rides"][p.id] = points_of(*curve);
+    for (const auto& [parameter, curve] : rides.all())
+        if (parameter.processor() == 0) j["rides"][parameter.info().id] = points_of(*curve);
     if (rides.bypassed) j["rides_bypassed"] = true;
 }
 
-/// The rides of a row; those that this version does not know stay among the unknown keys.
-void take_rides(Taker& t, Rides& rides, RowKind kind, std::string* fault) {
-    t.truth("rides_bypassed", rides.bypassed);
+/// Rides of these parameters; others stay among the unknown keys.
+void take_rides_of(Taker& t, Rides& rides, std::span<const Parameter> known, std::string* fault) {
     const json* v = t.take("rides");
     if (!v) return;
     const json all = *v;
     Taker r(all, t.at("rides"), fault);
-    for (const ParameterInfo& info : parameters()) {
-        if (!can_be_ridden(kind, info.parameter)) continue;
+    for (const Parameter parameter : known) {
+        const ParameterInfo& info = parameter.info();
         Curve curve;
         r.each(info.id, limits::most_points, [&](const json& item, const std::string& place) {
-            Taker point(item, place, fault);
-            RidePoint p;
-            point_fields(point, p, info);
-            p.unknown = point.left();
-            curve.insert(p);
+            curve.insert(item_from<RidePoint>(item, place, fault, {},
+                                              [&](Taker& point, RidePoint& p) { point_fields(point, p, info); }));
         });
-        if (!curve.empty()) rides[info.parameter] = std::make_shared<const Curve>(std::move(curve));
+        if (!curve.empty()) rides.set(parameter, std::make_shared<const Curve>(std::move(curve)));
     }
     if (const UnknownKeys others = r.left()) t.put_back("rides", *others);
+}
+
+/// The rides of a row itself.
+void take_rides(Taker& t, Rides& rides, RowKind kind, std::string* fault) {
+    t.truth("rides_bypassed", rides.bypassed);
+    std::vector<Parameter> known;
+    for (const Parameter p : parameters())
+        if (can_be_ridden(kind, p)) known.push_back(p);
+    take_rides_of(t, rides, known, fault);
+}
+
+json chain_to_json(const Chain& chain, const Rides& rides) {
+    json list = json::array();
+    for (const Processor& p : chain) {
+        json j = kept(p.unknown);
+        j["id"] = p.id;
+        j["type"] = p.type;
+        j["in"] = p.in;
+        j["match"] = p.match;
+        if (p.match_db != 0.0) j["match_db"] = p.match_db;
+        if (p.key != 0) j["key"] = p.key;
+        for (const auto& [id, value] : p.values) {
+            const ParameterInfo* info = parameter_of(p, id);
+            if (info && !info->words.empty())
+                j[id] = value_text(*info, value);
+            else
+                j[id] = value;
+        }
+        for (const auto& [parameter, curve] : rides.all())
+            if (parameter.processor() == p.id) j["rides"][parameter.info().id] = points_of(*curve);
+        list.push_back(std::move(j));
+    }
+    return list;
+}
+
+/// A type that this version does not know is kept with all that it says, and does nothing.
+void take_chain(Taker& t, Chain& chain, Rides& rides, std::string* fault) {
+    t.each("chain", limits::most_processors, [&](const json& item, const std::string& place) {
+        chain.push_back(item_from<Processor>(item, place, fault, {"id", "type"}, [&](Taker& c, Processor& p) {
+            processor_fields(c, p);
+            std::vector<Parameter> known;
+            for (const ParameterInfo* info : parameters_of(p)) {
+                if (processor_type(p.type)) known.emplace_back(*info, p.id);
+                if (info == common_parameters().data() || !c.has(info->id)) continue;
+                double value = info->rest;
+                if (info->words.empty()) {
+                    c.number(info->id, value, info->low, info->high);
+                } else {
+                    std::string word;
+                    c.text(info->id, word, limits::longest_name);
+                    const auto found = value_from_text(*info, word);
+                    if (!found) c.complain(info->id, "is none of the words that are known");
+                    value = found.value_or(value);
+                }
+                set_value(p, *info, value);
+            }
+            take_rides_of(c, rides, known, fault);
+        }));
+    });
 }
 
 json row_to_json(const UnknownKeys& unknown, TrackId id, const std::string& name, const std::optional<Family>& family,
@@ -141,6 +209,8 @@ json track_to_json(const Track& t, const fs::path& folder) {
         clip["fade_out"] = c.fade_out;
         j["clips"].push_back(std::move(clip));
     }
+    if (!t.chain.empty()) j["chain"] = chain_to_json(t.chain, t.rides);
+    if (t.chain_out) j["chain_out"] = true;
     if (t.anchor) j["anchor"] = true;
     if (!t.note.empty()) j["note"] = t.note;
     if (t.count_spikes) j["count_spikes"] = *t.count_spikes;
@@ -174,12 +244,8 @@ Track track_from(const json& j, const std::string& place, const fs::path& folder
     take_path(t, "right_file", track.source.right_file, folder);
     track_fields(t, track);
     t.each("clips", limits::most_clips, [&](const json& item, const std::string& clip_place) {
-        Taker c(item, clip_place, fault);
-        Clip clip;
-        c.required("frames");
-        clip_fields(c, clip);
-        clip.unknown = c.left();
-        track.source.clips.push_back(std::move(clip));
+        track.source.clips.push_back(
+            item_from<Clip>(item, clip_place, fault, {"frames"}, [](Taker& c, Clip& clip) { clip_fields(c, clip); }));
     });
     bool counted = true;
     if (t.has("count_spikes")) {
@@ -191,18 +257,16 @@ Track track_from(const json& j, const std::string& place, const fs::path& folder
     if (kind != Choice::automatic) track.kind = kind == Choice::percussive ? Kind::percussive : Kind::sustained;
     if (const json* v = t.take("target")) track.target = target_from(*v, t.at("target"), {}, fault);
     take_rides(t, track.rides, RowKind::track, fault);
+    take_chain(t, track.chain, track.rides, fault);
     track.unknown = t.left();
     return track;
 }
 
 Bus bus_from(const json& j, const std::string& place, std::string* fault) {
-    Taker t(j, place, fault);
-    Bus bus;
-    t.required("name");
-    mixed_fields(t, bus);
-    take_rides(t, bus.rides, RowKind::bus, fault);
-    bus.unknown = t.left();
-    return bus;
+    return item_from<Bus>(j, place, fault, {"name"}, [&](Taker& t, Bus& bus) {
+        mixed_fields(t, bus);
+        take_rides(t, bus.rides, RowKind::bus, fault);
+    });
 }
 
 std::vector<TrackId> ids_from(const json& j, const std::string& place, std::string* fault) {
@@ -222,14 +286,11 @@ json group_to_json(const ControlGroup& g) {
 }
 
 ControlGroup group_from(const json& j, const std::string& place, std::string* fault) {
-    Taker t(j, place, fault);
-    ControlGroup group;
-    t.required("name");
-    row_fields(t, group);
-    if (const json* v = t.take("members")) group.members = ids_from(*v, t.at("members"), fault);
-    take_rides(t, group.rides, RowKind::group, fault);
-    group.unknown = t.left();
-    return group;
+    return item_from<ControlGroup>(j, place, fault, {"name"}, [&](Taker& t, ControlGroup& group) {
+        row_fields(t, group);
+        if (const json* v = t.take("members")) group.members = ids_from(*v, t.at("members"), fault);
+        take_rides(t, group.rides, RowKind::group, fault);
+    });
 }
 
 // --- sections, tempo, hand-off, recordings
@@ -298,14 +359,10 @@ json recording_to_json(const Recording& r, const fs::path& folder) {
 }
 
 Recording recording_from(const json& j, const std::string& place, const fs::path& folder, std::string* fault) {
-    Taker t(j, place, fault);
-    Recording r;
-    t.required("name");
-    t.required("file");
-    recording_fields(t, r);
-    take_path(t, "file", r.file, folder);
-    r.unknown = t.left();
-    return r;
+    return item_from<Recording>(j, place, fault, {"name", "file"}, [&](Taker& t, Recording& r) {
+        recording_fields(t, r);
+        take_path(t, "file", r.file, folder);
+    });
 }
 
 /// Ids that are missing or there twice are given anew; outputs that lead nowhere or in a circle lead to the main
@@ -363,6 +420,7 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
     for (const Section& section : s.sections) j["sections"].push_back(section_to_json(section));
     for (const TempoMark& mark : s.tempo) j["tempo"].push_back(mark_to_json(mark));
     if (s.rides_bypassed) j["rides_bypassed"] = true;
+    if (s.chains_out) j["chains_out"] = true;
     if (s.hand_off != HandOff{}) j["hand_off"] = hand_off_to_json(s.hand_off);
     for (const Recording& r : s.recordings) j["recordings"].push_back(recording_to_json(r, folder));
     json main = kept(s.unknown_main);
@@ -408,19 +466,12 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
         s.selections[selection++] = ids_from(item, place, &fault);
     });
     t.each("sections", limits::most_sections, [&](const json& item, const std::string& place) {
-        Taker r(item, place, &fault);
-        Section section;
-        r.required("name");
-        section_fields(r, section);
-        section.unknown = r.left();
-        s.sections.push_back(std::move(section));
+        s.sections.push_back(item_from<Section>(item, place, &fault, {"name"},
+                                                [](Taker& r, Section& section) { section_fields(r, section); }));
     });
     t.each("tempo", limits::most_tempo_marks, [&](const json& item, const std::string& place) {
-        Taker r(item, place, &fault);
-        TempoMark mark;
-        tempo_fields(r, mark);
-        mark.unknown = r.left();
-        s.tempo.push_back(mark);
+        s.tempo.push_back(
+            item_from<TempoMark>(item, place, &fault, {}, [](Taker& r, TempoMark& mark) { tempo_fields(r, mark); }));
     });
     if (const json* v = t.take("hand_off")) s.hand_off = hand_off_from(json(*v), &fault);
     t.each("recordings", limits::most_recordings, [&](const json& item, const std::string& place) {

@@ -4,12 +4,14 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 #include <span>
 #include <unordered_map>
 #include <unordered_set>
 
 #include "core/files/paths.h"
 #include "core/session/fields.h"
+#include "core/shape/chain.h"
 
 namespace isotonus {
 
@@ -97,14 +99,34 @@ void check_curve(LimitCheck& check, const Curve& curve, const ParameterInfo& inf
 }
 
 void check_rides(LimitCheck& check, const Rides& rides, const Rides* before, RowKind kind) {
-    for (const ParameterInfo& info : parameters()) {
-        const CurvePtr& curve = rides[info.parameter];
-        if (!curve || (before && (*before)[info.parameter] == curve)) continue;
-        check.inside(info.id, 0, [&] {
-            if (!can_be_ridden(kind, info.parameter)) check.complain("ride", "is none that such a row can have");
-            check_curve(check, *curve, info);
+    for (const auto& [parameter, curve] : rides.all()) {
+        if (before && (*before)[parameter] == curve) continue;
+        check.inside(parameter.info().id, 0, [&] {
+            if (!can_be_ridden(kind, parameter)) check.complain("ride", "is none that such a row can have");
+            check_curve(check, *curve, parameter.info());
         });
     }
+}
+
+void check_chain(LimitCheck& check, const Chain& chain, const Rides& rides) {
+    check.count("processors", chain.size(), limits::most_processors);
+    std::unordered_set<uint64_t> ids;
+    for (size_t n = 0; n < chain.size(); ++n)
+        check.inside(chain[n].type, n + 1, [&] {
+            const Processor& p = chain[n];
+            processor_fields(check, p);
+            if (!ids.insert(p.id).second) check.complain("id", "is another processor's too");
+            for (const auto& [id, value] : p.values) {
+                const ParameterInfo* info = parameter_of(p, id);
+                if (info)
+                    check.number(info->id, value, info->low, info->high);
+                else if (processor_type(p.type))
+                    check.complain(id, "is none of its parameters");
+            }
+        });
+    for (const auto& [parameter, curve] : rides.all())
+        if (parameter.processor() != 0 && !ids.contains(parameter.processor()))
+            check.complain(parameter.info().id, "is a ride of a processor that is not there");
 }
 
 void check_track(LimitCheck& check, const Track& track, const Track* before) {
@@ -118,6 +140,7 @@ void check_track(LimitCheck& check, const Track& track, const Track* before) {
                 if (track.source.clips[i].end() > limits::most_frames) check.complain("frames", "ends too late");
             });
         check_rides(check, track.rides, before ? &before->rides : nullptr, RowKind::track);
+        check_chain(check, track.chain, track.rides);
     });
 }
 
@@ -167,6 +190,33 @@ void check_ids_and_routing(LimitCheck& check, const Session& s) {
     };
     for (const auto& t : s.tracks) lead(t->output, t->name);
     for (const Bus& b : s.buses) lead(b.output, b.name);
+}
+
+/// A track needs what its processors listen to: that must not go in a circle.  A key whose row is gone is silent; the
+/// checks before hand-off tell of it.
+void check_keys(LimitCheck& check, const Session& s) {
+    std::unordered_map<TrackId, std::vector<TrackId>> needs;
+    for (const auto& t : s.tracks)
+        for (const Processor& p : t->chain)
+            if (p.key != 0) needs[t->id].push_back(p.key);
+    enum class Seen { no, under_way, done };
+    std::unordered_map<TrackId, Seen> seen;
+    const std::function<bool(TrackId)> is_round = [&](TrackId id) {
+        if (seen[id] != Seen::no) return seen[id] == Seen::under_way;
+        seen[id] = Seen::under_way;
+        if (const auto others = needs.find(id); others != needs.end())
+            for (const TrackId other : others->second)
+                if (is_round(other)) return true;
+        seen[id] = Seen::done;
+        return false;
+    };
+    for (const auto& [id, others] : needs) {
+        if (!is_round(id)) continue;
+        const std::string name = s.name_of(id);
+        return check.inside(name, 0, [&] {
+            check.complain("key", "makes a circle: the row would listen to itself, by way of what it listens to");
+        });
+    }
 }
 
 }  // namespace
@@ -225,6 +275,7 @@ Result<void> validate(const Session& s, const Session* before) {
         limit_fields(check, s.hand_off.own);
     });
     check_ids_and_routing(check, s);
+    if (!check.failed()) check_keys(check, s);
     return check.result();
 }
 

@@ -49,20 +49,20 @@ std::vector<int64_t> strongest_hits(const LevelSummary& summary, int sample_rate
     }
     std::sort(blocks.begin(), blocks.end(), [](const auto& a, const auto& b) { return a.first > b.first; });
     std::vector<int64_t> hits;
-    const int64_t apart = sample_rate / 5;
+    const int64_t spacing = sample_rate / 5;
     for (const auto& block : blocks) {
         const float power = block.first;
         const int64_t frame = block.second;
         if (hits.size() == most_hits || power < loudest * 0.01f || power == 0.0f) break;
         const bool alone =
-            std::all_of(hits.begin(), hits.end(), [&](int64_t h) { return std::abs(h - frame) >= apart; });
+            std::all_of(hits.begin(), hits.end(), [&](int64_t h) { return std::abs(h - frame) >= spacing; });
         if (alone) hits.push_back(frame);
     }
     return hits;
 }
 
 /// Mean of the channels, from a frame on; faded at both ends.
-Result<std::vector<float>> listen(SourceReader& reader, int64_t first, int size) {
+Result<std::vector<float>> listen(FrameReader& reader, int64_t first, int size) {
     const int channels = reader.channels();
     std::vector<float> in(static_cast<size_t>(size * channels)), out(static_cast<size_t>(size));
     if (auto done = reader.read(first, size, in.data()); !done) return tl::unexpected(done.error());
@@ -86,7 +86,7 @@ std::complex<double> turned(size_t bin, double delay_samples, int size) {
 
 Result<Alignment> align_to(const Material& reference, const Material& track, Standing reference_stands,
                            Standing track_stands, int most_hits) {
-    auto a = SourceReader::open(reference.ready), b = SourceReader::open(track.ready);
+    auto a = open_source(reference.ready), b = open_source(track.ready);
     if (!a) return tl::unexpected(a.error());
     if (!b) return tl::unexpected(b.error());
     const int rate = reference.ready.rate;
@@ -105,8 +105,8 @@ Result<Alignment> align_to(const Material& reference, const Material& track, Sta
     Spectrum cross(static_cast<size_t>(size / 2 + 1));
     for (const int64_t hit : strongest_hits(reference.summary, rate, static_cast<size_t>(most_hits))) {
         const int64_t first = hit + reference_stands.delay - size / 4;
-        const auto x = listen(*a, first - reference_stands.delay, size);
-        const auto y = listen(*b, first - track_stands.delay, size);
+        const auto x = listen(**a, first - reference_stands.delay, size);
+        const auto y = listen(**b, first - track_stands.delay, size);
         if (!x) return tl::unexpected(x.error());
         if (!y) return tl::unexpected(y.error());
         if (places.empty()) found.strongest_hit = hit + reference_stands.delay;
@@ -164,7 +164,7 @@ Result<Alignment> align_to(const Material& reference, const Material& track, Sta
     double power_x = 0.0, power_now = 0.0, power_moved = 0.0, product_now = 0.0, product_moved = 0.0;
     double low_now = 0.0, low_moved = 0.0;
     for (const auto& [first, x, y] : places) {
-        const auto moved = listen(*b, first - track_stands.delay + whole, size);
+        const auto moved = listen(**b, first - track_stands.delay + whole, size);
         if (!moved) return tl::unexpected(moved.error());
         const Spectrum z = transform.forward(*moved);
         for (size_t k = 1; k < x.size(); ++k) {
@@ -187,11 +187,12 @@ Result<Alignment> align_to(const Material& reference, const Material& track, Sta
 }
 
 Result<std::vector<float>> heard_around(const Material& track, Standing stands, int64_t first, int frames) {
-    auto reader = SourceReader::open(track.ready);
+    auto reader = open_source(track.ready);
     if (!reader) return tl::unexpected(reader.error());
-    const size_t channels = static_cast<size_t>(reader->channels());
+    const size_t channels = static_cast<size_t>((*reader)->channels());
     std::vector<float> in(static_cast<size_t>(frames) * channels), out(static_cast<size_t>(frames));
-    if (auto done = reader->read(first - stands.delay, frames, in.data()); !done) return tl::unexpected(done.error());
+    if (auto done = (*reader)->read(first - stands.delay, frames, in.data()); !done)
+        return tl::unexpected(done.error());
     for (size_t i = 0; i < out.size(); ++i) {
         const float x = channels == 2 ? 0.5f * (in[2 * i] + in[2 * i + 1]) : in[i];
         out[i] = stands.inverted ? -x : x;

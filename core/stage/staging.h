@@ -1,3 +1,6 @@
+// core/stage: making files ready to be mixed: trims to targets, what was found wrong in a file, microphones of one
+// source aligned.
+//
 // Gain staging: the trim that brings a track to its target.
 #pragma once
 

@@ -31,7 +31,7 @@ TEST_F(Window, the_whole_job_by_mouse_and_keys) {
     type(lane(1), "-7.5");
     EXPECT_NEAR(track(1).fader_db, -7.5, 1e-9);
 
-    station(3);
+    station(4);
     work().document.select_only(track(2).id);
     auto* editor = find<RideEditor>("rideEditor");
     QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->place_of(1.0, -6.0).toPoint());
@@ -49,7 +49,7 @@ TEST_F(Window, the_whole_job_by_mouse_and_keys) {
     EXPECT_NEAR(track(2).rides[Parameter::level]->points[1].time_s, 3.0, 0.05);
     EXPECT_NEAR(track(2).rides[Parameter::level]->points[1].value, 0.0, 0.4);
 
-    station(5);
+    station(6);
     settle();
     const fs::path out = folder / "out.wav";
     auto* file = find<QLineEdit>("exportFile");
@@ -67,12 +67,11 @@ TEST_F(Window, the_whole_job_by_mouse_and_keys) {
     const MixPeak peak = whole_song_peak(plan).value();
     EXPECT_NEAR(*work().mix.peak()->dbfs, db_from_gain(static_cast<double>(peak.peak)), 1e-9);
 
-    for (int n = 0; n < 100 && work().document.undo_name() != "Add 3 tracks"; ++n)
-        QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    for (int n = 0; n < 100 && work().document.undo_name() != "Add 3 tracks"; ++n) key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(session_to_json(session(), folder.path()), session_to_json(imported, folder.path()));
     undo_everything();
     EXPECT_TRUE(session().tracks.empty());
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    key(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     EXPECT_EQ(session().tracks.size(), 3u);
     answers.answer = Prompter::Answer::no;
 }
@@ -86,7 +85,7 @@ TEST_F(Window, the_demo_is_one_click_away_and_stays_as_it_is) {
     EXPECT_EQ(work().document.name(), "The paper-boat festival");
     EXPECT_EQ(session().sections.size(), 7u);
     EXPECT_GT(*work().mix.peak()->dbfs, 0.0);  // all faders at 0 dB: it clips, and Mains says so
-    QTest::keyClick(window.get(), Qt::Key_G, Qt::ControlModifier);
+    key(Qt::Key_G, Qt::ControlModifier);
     int held = 0;
     for (const auto& t : session().tracks) {
         const Staging s = *work().materials.staging(*t);
@@ -95,7 +94,7 @@ TEST_F(Window, the_demo_is_one_click_away_and_stays_as_it_is) {
     }
     EXPECT_GT(held, 0);
     answers.file.reset();  // saving asks for a place; none is given
-    QTest::keyClick(window.get(), Qt::Key_S, Qt::ControlModifier);
+    key(Qt::Key_S, Qt::ControlModifier);
     EXPECT_FALSE(work().document.is_saved());
     EXPECT_EQ(read_session(demo_folder() / "demo.isotonus").value().tracks[0]->trim_db, 0.0);
 }
@@ -111,7 +110,7 @@ TEST_F(Window, several_rows_move_together_and_keep_their_differences) {
     EXPECT_NEAR(track(0).fader_db, 0.0, 1e-9);
     EXPECT_NEAR(track(1).fader_db, -7.0, 1e-9);
     EXPECT_NEAR(track(2).fader_db, 3.0, 1e-9);
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_NEAR(track(1).fader_db, -10.0, 1e-9);
     QTest::mouseClick(find<QPushButton>("allDown"), Qt::LeftButton);
     EXPECT_TRUE(std::isinf(track(2).fader_db));
@@ -128,16 +127,16 @@ TEST_F(Window, mute_and_solo_by_buttons_and_keys) {
     QTest::mouseClick(heads[1]->findChild<QToolButton*>("mute"), Qt::LeftButton);
     EXPECT_TRUE(track(1).mute);
     work().document.select_only(track(0).id);
-    QTest::keyClick(window.get(), Qt::Key_S);
+    key(Qt::Key_S);
     EXPECT_TRUE(track(0).solo);
     EXPECT_FALSE(session().is_heard(track(2)));
-    QTest::keyClick(window.get(), Qt::Key_S, Qt::ShiftModifier);
+    key(Qt::Key_S, Qt::ShiftModifier);
     EXPECT_FALSE(track(0).solo);
     EXPECT_TRUE(track(1).mute);
-    QTest::keyClick(window.get(), Qt::Key_M, Qt::ShiftModifier);
+    key(Qt::Key_M, Qt::ShiftModifier);
     EXPECT_FALSE(track(1).mute);
     work().document.select_only(track(2).id);
-    QTest::keyClick(window.get(), Qt::Key_S, Qt::AltModifier);
+    key(Qt::Key_S, Qt::AltModifier);
     EXPECT_TRUE(track(2).solo_safe);
     work().document.edit_tracks("Solo", {track(0).id}, [](Track& t) { t.solo = true; });
     EXPECT_TRUE(session().is_heard(track(2)));
@@ -155,7 +154,7 @@ TEST_F(Window, locked_rows_are_not_staged_and_one_row_can_be) {
     EXPECT_EQ(track(0).trim_db, 0.0);
     EXPECT_NE(track(1).trim_db, 0.0);
     undo_everything();
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+    key(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     settle();
     QTest::mouseClick(lane(2)->findChild<QToolButton*>("fit"), Qt::LeftButton);
     EXPECT_NE(track(2).trim_db, 0.0);
@@ -164,7 +163,7 @@ TEST_F(Window, locked_rows_are_not_staged_and_one_row_can_be) {
 
 TEST_F(Window, ride_points_are_selected_stepped_and_deleted) {
     import_all();
-    station(3);
+    station(4);
     work().document.select_only(track(1).id);
     auto* editor = find<RideEditor>("rideEditor");
     for (const double t : {0.5, 1.5, 2.5, 3.5})
@@ -198,7 +197,7 @@ TEST_F(Window, a_bad_file_is_told_and_the_rest_comes_in) {
 TEST_F(Window, saves_opens_and_asks_before_work_is_lost) {
     import_all();
     answers.file = folder / "mix.isotonus";
-    QTest::keyClick(window.get(), Qt::Key_S, Qt::ControlModifier);
+    key(Qt::Key_S, Qt::ControlModifier);
     ASSERT_TRUE(fs::exists(*answers.file));
     EXPECT_TRUE(work().document.is_saved());
     EXPECT_EQ(window->windowTitle(), "mix – Isotonus");
@@ -206,14 +205,14 @@ TEST_F(Window, saves_opens_and_asks_before_work_is_lost) {
     type(lane(0), "-4");
     EXPECT_FALSE(work().document.is_saved());
     answers.answer = Prompter::Answer::cancel;
-    QTest::keyClick(window.get(), Qt::Key_N, Qt::ControlModifier);
+    key(Qt::Key_N, Qt::ControlModifier);
     EXPECT_EQ(session().tracks.size(), 3u);  // stayed
     answers.answer = Prompter::Answer::no;
-    QTest::keyClick(window.get(), Qt::Key_O, Qt::ControlModifier);
+    key(Qt::Key_O, Qt::ControlModifier);
     EXPECT_EQ(track(0).fader_db, 0.0);  // as saved
     std::ofstream(folder / "broken.isotonus") << "{";
     answers.file = folder / "broken.isotonus";
-    QTest::keyClick(window.get(), Qt::Key_O, Qt::ControlModifier);
+    key(Qt::Key_O, Qt::ControlModifier);
     ASSERT_FALSE(answers.complaints.isEmpty());
     EXPECT_TRUE(answers.complaints.last().contains("broken.isotonus"));
     EXPECT_EQ(session().tracks.size(), 3u);  // what was open stays open
@@ -266,7 +265,7 @@ TEST_F(Window, unsaved_work_survives_a_crash) {
 
 TEST_F(Window, an_export_can_be_cancelled_and_overwrites_only_after_a_yes) {
     import_all();
-    station(5);
+    station(6);
     const fs::path out = write(folder / "out.wav", {0.5f, 0.5f}, 2);
     auto* file = find<QLineEdit>("exportFile");
     file->setText(to_qt(out));
@@ -286,15 +285,15 @@ TEST_F(Window, plays_moves_by_sections_and_shows_levels) {
     Session s = session();
     s.sections = {{"one", 0.0}, {"two", 2.0}};
     work().document.edit("Sections", s);
-    QTest::keyClick(window.get(), Qt::Key_2);
+    key(Qt::Key_2);
     EXPECT_NEAR(work().player.position_s(), 2.0, 0.01);
-    QTest::keyClick(window.get(), Qt::Key_Space);
+    key(Qt::Key_Space);
     wait_for([&] { return work().player.playing() && work().player.meters().main[0].level_db > -60.0; });
     EXPECT_GT(work().player.meters().find(track(1).id)->after_fader.highest_db, -20.0);
-    QTest::keyClick(window.get(), Qt::Key_R);  // loops the section at the playhead
+    key(Qt::Key_R);  // loops the section at the playhead
     EXPECT_TRUE(work().player.loop().on);
     EXPECT_NEAR(work().player.loop().from_s, 2.0, 0.01);
-    QTest::keyClick(window.get(), Qt::Key_Space);
+    key(Qt::Key_Space);
     wait_for([&] { return !work().player.playing(); });
 }
 
@@ -303,23 +302,21 @@ TEST_F(Window, clip_flags_latch_and_reset_on_a_click) {
     station(2);
     type(lane(1), "12");
     work().document.edit_tracks("Hot", {track(1).id}, [](Track& t) { t.trim_db = 6.0; });
-    QTest::keyClick(window.get(), Qt::Key_Space);
+    key(Qt::Key_Space);
     wait_for([&] { return work().player.meters().any_clipped(); });
-    QTest::keyClick(window.get(), Qt::Key_Space);
+    key(Qt::Key_Space);
     wait_for([&] { return !work().player.playing(); });
-    QTest::qWait(50);
     auto* flag = find<QToolButton>("clipFlag");
-    EXPECT_TRUE(flag->isVisible());
+    wait_for([&] { return flag->isVisible(); });
     QTest::mouseClick(flag, Qt::LeftButton);
-    QTest::qWait(50);
-    EXPECT_FALSE(flag->isVisible());
-    QTest::keyClick(window.get(), Qt::Key_C);
+    wait_for([&] { return !flag->isVisible(); });
+    key(Qt::Key_C);
     EXPECT_FALSE(work().player.meters().any_clipped());
 }
 
 TEST_F(Window, a_vanished_device_is_told_and_the_song_goes_on) {
     import_all();
-    QTest::keyClick(window.get(), Qt::Key_Space);
+    key(Qt::Key_Space);
     wait_for([&] { return work().player.position_s() > 0.05; });
     QString message;
     QObject::connect(&work().player, &Player::message, window.get(), [&](const QString& text) { message = text; });

@@ -1,7 +1,5 @@
 // Gather with the real window: files of all kinds, rows, clips, findings, sections.
 #include <QComboBox>
-#include <QMenu>
-#include <QTimer>
 
 #include "app/desk/family_row.h"
 #include "app/desk/row_head.h"
@@ -12,29 +10,6 @@
 
 using namespace isotonus;
 using namespace isotonus::test;
-
-namespace {
-
-/// Opens a row's menu and triggers the entry with these words, in a menu inside it if need be.
-void choose_in_menu(RowHead* head, const QString& words) {
-    QTimer::singleShot(30, [words] {
-        auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
-        ASSERT_TRUE(menu);
-        QAction* found = nullptr;
-        auto menus = menu->findChildren<QMenu*>();
-        menus << menu;
-        for (QMenu* m : menus)
-            for (QAction* a : m->actions())
-                if (a->text() == words) found = a;
-        EXPECT_TRUE(found) << words.toStdString();
-        if (found) found->trigger();
-        menu->close();
-    });
-    QContextMenuEvent event(QContextMenuEvent::Mouse, QPoint(60, 12), head->mapToGlobal(QPoint(60, 12)));
-    QApplication::sendEvent(head, &event);
-}
-
-}  // namespace
 
 TEST_F(Window, pairs_become_stereo_and_many_channels_are_split) {
     fs::create_directories(folder / "in");
@@ -51,7 +26,7 @@ TEST_F(Window, pairs_become_stereo_and_many_channels_are_split) {
     EXPECT_EQ(track(4).name, "Room 4");
     EXPECT_NEAR(*work().materials.measured(track(4))->sample_peak_dbfs, 20.0 * std::log10(0.3 + 0.048), 0.05);
     answers.answer = Prompter::Answer::no;
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_TRUE(session().tracks.empty());
     drop({folder / "in"});
     settle();
@@ -73,27 +48,27 @@ TEST_F(Window, rows_are_dragged_folded_duplicated_and_marked) {
     import_all();
     auto* head = window->desk().head_of(track(0).id);
     drag(head, QPoint(60, 12), QPoint(60, 12 + 2 * row_height() + 20));
-    QTest::qWait(20);
+    catch_up();
     EXPECT_EQ(track(2).name, "1 Kick");
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(track(0).name, "1 Kick");
 
     work().document.select_only(track(1).id);
-    QTest::keyClick(window.get(), Qt::Key_G);
+    key(Qt::Key_G);
     auto* folded = window->findChild<FamilyRow*>("familyRow");
     ASSERT_TRUE(folded);
-    QTest::qWait(20);
+    catch_up();
     EXPECT_EQ(folded->family(), Family::keys);
     EXPECT_EQ(window->findChildren<RowHead*>().size(), 2);
     QTest::mouseClick(folded, Qt::LeftButton, Qt::NoModifier, QPoint(60, 10));
-    QTest::qWait(20);
+    catch_up();
     EXPECT_EQ(window->findChildren<RowHead*>().size(), 3);
 
     work().document.select_only(track(0).id);
-    QTest::keyClick(window.get(), Qt::Key_D, Qt::ControlModifier);
+    key(Qt::Key_D, Qt::ControlModifier);
     EXPECT_EQ(track(1).name, "1 Kick copy");
     EXPECT_EQ(track(1).source, track(0).source);
-    QTest::keyClick(window.get(), Qt::Key_A);
+    key(Qt::Key_A);
     EXPECT_TRUE(track(0).anchor);
     settle();
     answers.text = "two microphones";
@@ -127,11 +102,11 @@ TEST_F(Window, a_newer_render_takes_a_files_place_with_all_settings) {
 TEST_F(Window, clips_are_split_moved_trimmed_faded_and_lifted) {
     import_all();
     work().document.select_only(track(1).id);  // the pad, 5 s
-    QTest::keyClick(window.get(), Qt::Key_E);
+    key(Qt::Key_E);
     auto* editor = find<ClipEditor>("clipEditor");
     ASSERT_TRUE(editor->isVisible());
     work().player.locate(2.0);
-    QTest::keyClick(window.get(), Qt::Key_X);
+    key(Qt::Key_X);
     ASSERT_EQ(track(1).source.clips.size(), 2u);
     EXPECT_EQ(track(1).source.clips[1].start, 96000);
     settle();
@@ -180,21 +155,21 @@ TEST_F(Window, a_finding_is_heard_and_mended_by_a_click) {
     drop({write(folder / "Pad.wav", shifted, 1), write(folder / "Keys.wav", spiky, 1)});
     settle();
     work().document.select_only(track(0).id);
-    QTest::keyClick(window.get(), Qt::Key_E);
+    key(Qt::Key_E);
     QTest::mouseClick(find<QToolButton>("putRight"), Qt::LeftButton);
     EXPECT_TRUE(track(0).source.offset_removed);
     settle();
     EXPECT_NEAR(work().materials.measured(track(0))->dc_offset, 0.0, 1e-6);
     EXPECT_TRUE(work().materials.findings(track(0)).empty());
     work().document.select_only(track(1).id);
-    QTest::qWait(20);
+    catch_up();
     // The flag on the lane plays the place, alone; with the song stopped the mix is heard again.
     static_cast<QWidget*>(lane(1))->grab();
     QTest::mouseClick(lane(1), Qt::LeftButton, Qt::NoModifier, QPoint(306, lane(1)->height() - 9));
     wait_for([&] { return work().player.playing(); });
     EXPECT_EQ(work().player.hearing(), Player::Hearing::track);
     EXPECT_GE(work().player.position_s(), 4.4);
-    QTest::keyClick(window.get(), Qt::Key_Space);
+    key(Qt::Key_Space);
     wait_for([&] { return work().player.hearing() == Player::Hearing::mix; });
     QTest::mouseClick(find<QToolButton>("putRight"), Qt::LeftButton);
     settle();
@@ -215,12 +190,12 @@ TEST_F(Window, sections_and_tempo_come_in_and_go_out) {
     // With a tempo, a section made near a beat stands on it; without snapping where the playhead is.
     work().player.locate(2.13);
     answers.text = "break";
-    QTest::keyClick(window.get(), Qt::Key_N);
+    key(Qt::Key_N);
     EXPECT_NEAR(session().sections[1].start_s, 2.0, 1e-6);
-    QTest::keyClick(window.get(), Qt::Key_J);
+    key(Qt::Key_J);
     work().player.locate(4.13);
     answers.text = "end";
-    QTest::keyClick(window.get(), Qt::Key_N);
+    key(Qt::Key_N);
     EXPECT_NEAR(session().sections[3].start_s, 4.13, 1e-3);
     answers.file = folder / "out.mid";
     window->findChild<QAction*>("sectionsOut")->trigger();
@@ -239,12 +214,38 @@ TEST_F(Window, sections_and_tempo_come_in_and_go_out) {
 
 TEST_F(Window, the_song_is_zoomed_to_the_sample) {
     import_all();
-    work().time.show(1.0, 1.0006);
+    work().view.time.show(1.0, 1.0006);
     for (int n = 0; n < 5; ++n) {
         station(n);
         EXPECT_FALSE(window->grab().isNull());
     }
-    EXPECT_NEAR(work().time.to_s() - work().time.from_s(), 0.0006, 1e-6);
-    work().time.zoom(1e6, 1.0);
-    EXPECT_GE(work().time.to_s() - work().time.from_s(), 0.0005 - 1e-9);
+    EXPECT_NEAR(work().view.time.to_s() - work().view.time.from_s(), 0.0006, 1e-6);
+    work().view.time.zoom(1e6, 1.0);
+    EXPECT_GE(work().view.time.to_s() - work().view.time.from_s(), 0.0005 - 1e-9);
+}
+
+TEST_F(Window, files_whose_names_are_no_utf8_can_be_dropped_and_saved) {
+    const fs::path odd = folder / "K\xE4se.wav";
+    write(odd, make(48000, 1, sine(300, 48000, 0.2)), 1);
+    drop_urls({QUrl::fromEncoded("file://" + QByteArray::fromStdString(odd.string()).toPercentEncoding("/"))});
+    settle();
+    EXPECT_TRUE(answers.complaints.isEmpty()) << answers.complaints.join("; ").toStdString();
+    ASSERT_EQ(session().tracks.size(), 1u);
+    EXPECT_EQ(track(0).source.file, odd);
+    EXPECT_TRUE(work().materials.measured(track(0)));
+    answers.file = folder / "odd.isotonus";
+    key(Qt::Key_S, Qt::ControlModifier);
+    EXPECT_EQ(read_session(folder / "odd.isotonus").value().tracks[0]->source.file, odd);
+}
+
+TEST_F(Window, an_edit_forms_the_keys_of_what_it_changed_and_no_others) {
+    import_all();
+    work().document.edit_tracks("Clips", {track(0).id, track(1).id}, [](Track& t) {
+        for (int n = 0; n < 200; ++n) t.source.clips.push_back({n * 1000, n * 1000, 1000, 0.0, 0, 0, {}});
+    });
+    settle();
+    const int64_t before = work().materials.keys_made();
+    work().document.edit_tracks("Fader", {track(1).id}, [](Track& t) { t.fader_db = -3.0; });
+    settle();
+    EXPECT_LE(work().materials.keys_made() - before, 1);
 }

@@ -154,7 +154,7 @@ TEST_F(Window, an_edit_that_could_not_be_saved_is_refused_with_a_sentence) {
     std::ofstream(folder / "far.csv") << "1e300,0\n";
     answers.file = folder / "far.csv";
     answers.complaints.clear();
-    station(3);
+    station(4);
     work().document.select_only(track(0).id);
     QTest::mouseClick(find<QPushButton>("rideIn"), Qt::LeftButton);
     ASSERT_EQ(answers.complaints.size(), 1);
@@ -165,7 +165,7 @@ TEST_F(Window, an_edit_that_could_not_be_saved_is_refused_with_a_sentence) {
 TEST_F(Window, a_reference_stays_matched_through_an_edit) {
     import_all();
     write(folder / "loud.wav", make(240000, 2, sine(220, 48000, 0.9)), 2);
-    station(5);
+    station(6);
     work().comparison.add_reference(folder / "loud.wav");
     work().comparison.want(true);
     wait_for([&] { return work().comparison.match_db(0).has_value(); });

@@ -25,9 +25,9 @@ class RideWindow : public Window {
     void trigger(const char* action) { find<QAction>(action)->trigger(); }
     void open_ride(size_t n) {
         import_all();
-        station(3);
+        station(4);
         work().document.select_only(track(n).id);
-        QTest::qWait(20);
+        catch_up();
     }
     QPoint at(double time_s, double value) { return editor()->place_of(time_s, value).toPoint(); }
     void draw(std::initializer_list<std::pair<double, double>> points) {
@@ -47,8 +47,7 @@ class RideWindow : public Window {
     }
     void stop() {
         work().player.stop();
-        wait_for([&] { return !work().player.playing(); });
-        QTest::qWait(40);
+        wait_for([&] { return !work().player.playing() && !work().writing.any(); });
     }
 };
 
@@ -140,7 +139,7 @@ TEST_F(RideWindow, every_parameter_has_its_lane_and_several_stand_open) {
     QTest::mouseClick(find<QToolButton>("ride_mute"), Qt::LeftButton, Qt::ControlModifier);
     QTest::keyPress(window.get(), Qt::Key_Control);  // the application asks which keys are down
     QTest::keyRelease(window.get(), Qt::Key_Control);
-    work().show_ride({Parameter::mute, {Parameter::pan, Parameter::mute}, false, {}});
+    work().view.show_ride({Parameter::mute, {Parameter::pan, Parameter::mute}, false, {}});
     auto* second = find<RideEditor>("rideEditor2");
     EXPECT_EQ(second->parameter(), Parameter::mute);
     QTest::mouseClick(second, Qt::LeftButton, Qt::NoModifier, second->place_of(2.0, 1.0).toPoint());
@@ -175,14 +174,14 @@ TEST_F(RideWindow, a_marked_stretch_is_raised_by_a_drag_copied_and_pasted) {
     editor()->setFocus();
     QTest::keyClick(editor(), Qt::Key_C, Qt::ControlModifier);
     work().player.locate(2.5);
-    QTest::qWait(30);
+    wait_for([&] { return work().player.position_s() == 2.5; });
     QTest::keyClick(editor(), Qt::Key_V, Qt::ControlModifier);
     EXPECT_NEAR(curve(2).value_at(3.0), raised, 0.01);
     EXPECT_NEAR(curve(2).value_at(1.5), raised, 0.01);
     // Undo takes one gesture at a time.
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_NEAR(curve(2).value_at(3.0), -6.0, 0.3);
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_NEAR(curve(2).value_at(1.5), -6.0, 0.3);
 }
 
@@ -287,7 +286,7 @@ TEST_F(RideWindow, a_bend_is_adjusted_by_its_handle_and_typed) {
     answers.text = "1.0  −1.0 dB  bend 1.5";
     QTest::keyClick(editor(), Qt::Key_Return);
     EXPECT_EQ(answers.complaints.size(), 1);
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);  // one step for both
+    key(Qt::Key_Z, Qt::ControlModifier);  // one step for both
     EXPECT_EQ(curve(1).points[0].bend, -1.0);
 }
 
@@ -330,9 +329,9 @@ TEST_F(RideWindow, the_main_output_and_buses_are_ridden_in_their_rows) {
     import_all();
     work().document.select({track(0).id, track(1).id}, track(0).id);
     find<QAction>("makeBus")->trigger();
-    station(3);
+    station(4);
     const TrackId bus = session().buses[0].id;
-    QTest::qWait(30);
+    catch_up();
     std::map<TrackId, RideLane*> lanes;
     for (auto* lane : find("busBlock")->findChildren<RideLane*>()) lanes[lane->id()] = lane;
     ASSERT_TRUE(lanes.contains(bus) && lanes.contains(main_output));
@@ -369,7 +368,7 @@ TEST_F(RideWindow, a_fader_held_while_the_song_plays_is_written_in_one_step) {
         QMouseEvent move(QEvent::MouseMove, QPoint(200 - 2 * n, 18), pad->mapToGlobal(QPoint(200 - 2 * n, 18)),
                          Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
         QApplication::sendEvent(pad, &move);
-        QTest::qWait(20);
+        play_to(work().player.position_s() + 0.02);
     }
     EXPECT_TRUE(work().writing.held(track(1).id, Parameter::level));
     const double down = work().writing.value_now(track(1).id, Parameter::level);
@@ -386,7 +385,7 @@ TEST_F(RideWindow, a_fader_held_while_the_song_plays_is_written_in_one_step) {
     EXPECT_NEAR(curve(1).value_at(0.5), 0.0, 1e-9);
     EXPECT_NEAR(curve(1).value_at(released_s - 0.03), down, 0.4);
     EXPECT_NEAR(curve(1).value_at(released_s + 0.5), 0.0, 1e-6);  // back at the ride
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_FALSE(track(1).rides[Parameter::level]);
     // In read the same gesture moves the fader.
     work().writing.set_mode_for_all(WriteMode::read);
@@ -397,17 +396,16 @@ TEST_F(RideWindow, a_fader_held_while_the_song_plays_is_written_in_one_step) {
 
 TEST_F(RideWindow, the_boxs_known_moves_are_written_through_midi_bytes) {
     import_all();
-    station(3);
+    station(4);
     FaderBoxWindow* window_of_box = FaderBoxWindow::show_for(work(), window.get());
     FaderBox& box = window_of_box->box();
-    QTest::qWait(80);
     // Motors stand at the faders.
-    EXPECT_NEAR(box.position(0), fader_position(track(0).fader_db), 1e-3);
+    wait_for([&] { return std::fabs(box.position(0) - fader_position(track(0).fader_db)) < 1e-3; });
     for (const FaderSpeech speech : {FaderSpeech::pitch_bend, FaderSpeech::control_14, FaderSpeech::control_7}) {
         box.speak(speech);
         work().player.locate(0.0);
         work().writing.set_mode(track(0).id, WriteMode::latch);
-        QTest::qWait(60);
+        wait_for([&] { return work().player.position_s() == 0.0; });
         play_to(0.5);
         // A known path: from 0 down 10 dB within a second.
         std::vector<std::pair<double, double>> path;
@@ -416,7 +414,7 @@ TEST_F(RideWindow, the_boxs_known_moves_are_written_through_midi_bytes) {
             const double db = -10.0 * n / 25.0;
             box.move(0, fader_position(track(0).fader_db + db));
             path.emplace_back(work().player.position_s(), db);
-            QTest::qWait(30);
+            play_to(work().player.position_s() + 0.03);
         }
         box.release(0);
         const double after_s = work().player.position_s();
@@ -436,11 +434,10 @@ TEST_F(RideWindow, the_boxs_known_moves_are_written_through_midi_bytes) {
     // The motor follows the ride while it is read.
     work().writing.set_mode_for_all(WriteMode::read);
     work().document.edit("Ride", with_ride(session(), track(1).id, Parameter::level, {{{0.0, -6.0}}}));
-    QTest::qWait(100);
-    EXPECT_NEAR(box.position(1), fader_position(-6.0), 0.02);
+    wait_for([&] { return std::fabs(box.position(1) - fader_position(-6.0)) < 0.02; });
     // Without writing the fader itself moves, through the bytes all the same.
     box.speak(FaderSpeech::pitch_bend);
-    QTest::qWait(80);
+    catch_up();
     box.move(2, fader_position(0.0));
     box.move(2, fader_position(-4.0));
     EXPECT_NEAR(track(2).fader_db, -4.0, 0.05);
@@ -448,7 +445,7 @@ TEST_F(RideWindow, the_boxs_known_moves_are_written_through_midi_bytes) {
 
 TEST_F(RideWindow, a_fader_is_learned_and_waits_until_it_meets_its_value) {
     import_all();
-    station(3);
+    station(4);
     work().document.select_only(track(1).id);
     auto [ours, device] = midi_pair();
     work().faders.use(ours, "plain fader");  // no motors, no touch
@@ -477,11 +474,11 @@ TEST_F(RideWindow, a_touched_control_brings_its_lane_up) {
     import_all();
     station(2);
     drag(lane(2), QPoint(lane(2)->width() - 120, 18), QPoint(lane(2)->width() - 100, 18));
-    EXPECT_EQ(work().ride_view.parameter, Parameter::pan);
-    EXPECT_EQ(work().ride_row(), track(2).id);
+    EXPECT_EQ(work().view.ride.parameter, Parameter::pan);
+    EXPECT_EQ(work().view.ride_row(), track(2).id);
     drag(find("mainFader"), QPoint(100, 18), QPoint(90, 18));
-    EXPECT_EQ(work().ride_row(), main_output);
-    station(3);
+    EXPECT_EQ(work().view.ride_row(), main_output);
+    station(4);
     EXPECT_EQ(editor()->row(), main_output);
     EXPECT_EQ(editor()->parameter(), Parameter::level);
 }

@@ -4,7 +4,6 @@
 #include <QDoubleSpinBox>
 #include <QMenu>
 #include <QTableWidget>
-#include <QTimer>
 #include <QToolButton>
 
 #include "app/stage/sheet_dialog.h"
@@ -20,42 +19,39 @@ TEST_F(Window, a_target_sheet_is_chosen_changed_kept_and_exported) {
     station(1);
     answers.text = "evening";
     answers.file = folder / "evening.json";
-    QTimer::singleShot(50, [this] {
-        auto* dialog = qobject_cast<SheetDialog*>(QApplication::activeModalWidget());
-        ASSERT_TRUE(dialog);
-        auto* choice = dialog->findChild<QComboBox*>("sheetChoice");
-        EXPECT_EQ(choice->count(), 4);
-        choice->setFocus();
-        QTest::keyClick(choice, Qt::Key_Down);  // many layers
-        QTest::keyClick(choice, Qt::Key_Down);  // beat
-        auto* table = dialog->findChild<QTableWidget*>("sheetTable");
-        EXPECT_EQ(table->rowCount(), 4);
-        auto* ceiling = dialog->findChild<QDoubleSpinBox*>("sheetCeiling");
-        ceiling->setFocus();
-        ceiling->selectAll();
-        QTest::keyClicks(ceiling, "-5");
-        QTest::mouseClick(dialog->findChild<QCheckBox*>("sheetSpikes"), Qt::LeftButton, Qt::NoModifier, QPoint(8, 10));
-        QTest::mouseClick(dialog->findChild<QPushButton*>("sheetKeep"), Qt::LeftButton);
-        QTest::mouseClick(dialog->findChild<QPushButton*>("sheetExport"), Qt::LeftButton);
-        EXPECT_EQ(choice->count(), 5);
-        QTest::mouseClick(dialog->findChild<QPushButton*>("sheetUse"), Qt::LeftButton);
-    });
-    QTest::keyClick(window.get(), Qt::Key_T, Qt::ControlModifier);
-    window->activateWindow();
-    QTest::qWait(50);
+    in_opened<SheetDialog>([&] { key(Qt::Key_T, Qt::ControlModifier); },
+                           [this](SheetDialog& dialog) {
+                               auto* choice = dialog.findChild<QComboBox*>("sheetChoice");
+                               EXPECT_EQ(choice->count(), 4);
+                               choice->setFocus();
+                               QTest::keyClick(choice, Qt::Key_Down);  // many layers
+                               QTest::keyClick(choice, Qt::Key_Down);  // beat
+                               auto* table = dialog.findChild<QTableWidget*>("sheetTable");
+                               EXPECT_EQ(table->rowCount(), 4);
+                               auto* ceiling = dialog.findChild<QDoubleSpinBox*>("sheetCeiling");
+                               ceiling->setFocus();
+                               ceiling->selectAll();
+                               QTest::keyClicks(ceiling, "-5");
+                               QTest::mouseClick(dialog.findChild<QCheckBox*>("sheetSpikes"), Qt::LeftButton,
+                                                 Qt::NoModifier, QPoint(8, 10));
+                               QTest::mouseClick(dialog.findChild<QPushButton*>("sheetKeep"), Qt::LeftButton);
+                               QTest::mouseClick(dialog.findChild<QPushButton*>("sheetExport"), Qt::LeftButton);
+                               EXPECT_EQ(choice->count(), 5);
+                               QTest::mouseClick(dialog.findChild<QPushButton*>("sheetUse"), Qt::LeftButton);
+                           });
     EXPECT_EQ(session().targets.name, "evening");
     EXPECT_EQ(session().targets.peak_ceiling_dbfs, -5.0);
     EXPECT_FALSE(session().targets.count_spikes);
     EXPECT_EQ(session().targets.rules.size(), 2u);
     EXPECT_EQ(read_sheet(folder / "evening.json").value(), session().targets);
     EXPECT_TRUE(fs::exists(SheetDialog::own_folder() / "evening.json"));
-    QTest::keyClick(window.get(), Qt::Key_G, Qt::ControlModifier);
+    key(Qt::Key_G, Qt::ControlModifier);
     const auto kick = work().materials.staging(track(0));
     EXPECT_EQ(fit_of(*kick), Fit::inside);
     EXPECT_LE(*kick->peak_after_dbfs, -6.0);
     EXPECT_GE(*kick->peak_after_dbfs, -9.0);
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(session().targets, TargetSheet{});
 }
 
@@ -66,7 +62,7 @@ TEST_F(Window, a_track_that_cannot_reach_its_window_says_why_and_offers_choices)
           write(folder / "Faint pad.wav", make(96000, 1, sine(300, 48000, 0.002)), 1)});
     settle();
     station(1);
-    QTest::keyClick(window.get(), Qt::Key_G, Qt::ControlModifier);
+    key(Qt::Key_G, Qt::ControlModifier);
     EXPECT_EQ(fit_of(*work().materials.staging(track(0))), Fit::below);
     EXPECT_EQ(track(1).trim_db, 24.0);
     StageTable table(work(), window.get());
@@ -126,17 +122,17 @@ TEST_F(Window, one_key_hears_the_faders_at_rest_and_comes_back) {
     station(2);
     type(lane(1), "off");
     type(lane(0), "-30");
-    QTest::keyClick(window.get(), Qt::Key_0);
+    key(Qt::Key_0);
     EXPECT_EQ(work().player.hearing(), Player::Hearing::at_rest);
     EXPECT_TRUE(std::isinf(track(1).fader_db));  // the session stays as it is, and so does what is exported
     EXPECT_EQ(work().player.plan()->tracks[1].fader_gain, 0.0);
-    QTest::keyClick(window.get(), Qt::Key_Space);
+    key(Qt::Key_Space);
     wait_for([&] {
         const auto* bars = work().player.meters().find(track(1).id);
         return bars && bars->after_fader.level_db > -20.0 && bars->vu_dbfs > -20.0;
     });
-    QTest::keyClick(window.get(), Qt::Key_Space);
-    QTest::keyClick(window.get(), Qt::Key_0);
+    key(Qt::Key_Space);
+    key(Qt::Key_0);
     EXPECT_EQ(work().player.hearing(), Player::Hearing::mix);
 }
 

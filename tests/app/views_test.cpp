@@ -117,20 +117,20 @@ TEST_F(Window, song_map_goes_loops_and_zooms) {
     QWheelEvent wheel(QPointF(x(2.5), 50), map->mapToGlobal(QPointF(x(2.5), 50)), {}, QPoint(0, 240), Qt::NoButton,
                       Qt::NoModifier, Qt::NoScrollPhase, false);
     QApplication::sendEvent(map, &wheel);
-    EXPECT_NEAR(work().time.to_s() - work().time.from_s(), 5.0 / 1.5625, 0.01);
-    QTest::keyClick(window.get(), Qt::Key_W);
-    EXPECT_EQ(work().time.from_s(), 0.0);
-    EXPECT_NEAR(work().time.to_s(), 5.0, 0.001);
+    EXPECT_NEAR(work().view.time.to_s() - work().view.time.from_s(), 5.0 / 1.5625, 0.01);
+    key(Qt::Key_W);
+    EXPECT_EQ(work().view.time.from_s(), 0.0);
+    EXPECT_NEAR(work().view.time.to_s(), 5.0, 0.001);
 }
 
 TEST_F(Window, sections_are_made_named_moved_and_undone) {
     import_all();
     work().player.locate(1.0);
     answers.text = "intro";
-    QTest::keyClick(window.get(), Qt::Key_N);
+    key(Qt::Key_N);
     work().player.locate(3.0);
     answers.text = "verse";
-    QTest::keyClick(window.get(), Qt::Key_N);
+    key(Qt::Key_N);
     ASSERT_EQ(session().sections.size(), 2u);
     EXPECT_EQ(session().sections[1].name, "verse");
     EXPECT_NEAR(session().sections[1].start_s, 3.0, 0.001);
@@ -143,11 +143,11 @@ TEST_F(Window, sections_are_made_named_moved_and_undone) {
     EXPECT_NEAR(session().sections[1].start_s, 2.0, 0.02);
     drag(map, at(2.0), at(0.2));  // not past the one before
     EXPECT_GT(session().sections[1].start_s, session().sections[0].start_s);
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_NEAR(session().sections[1].start_s, 3.0, 0.001);
     answers.text.clear();  // cancelled
-    QTest::keyClick(window.get(), Qt::Key_N);
+    key(Qt::Key_N);
     EXPECT_EQ(session().sections.size(), 2u);
 }
 
@@ -157,11 +157,11 @@ TEST_F(Window, the_loudest_passage_is_looped) {
     });
     drop({write(folder / "steps.wav", x, 1)});
     settle();
-    QTest::keyClick(window.get(), Qt::Key_R, Qt::ControlModifier);
+    key(Qt::Key_R, Qt::ControlModifier);
     wait_for([&] { return work().player.loop().on; });
     EXPECT_GE(work().player.loop().from_s, 8.99);
     EXPECT_LE(work().player.loop().to_s, 18.01);
-    QTest::keyClick(window.get(), Qt::Key_R, Qt::ShiftModifier);
+    key(Qt::Key_R, Qt::ShiftModifier);
     wait_for([&] { return work().player.loop().from_s < 8.0 || work().player.loop().to_s > 18.5; });
 }
 
@@ -169,21 +169,19 @@ TEST_F(Window, rows_are_reordered_and_renamed_by_keys) {
     import_all();
     const std::string first = track(0).name;
     work().document.select_only(track(0).id);
-    QTest::keyClick(window.get(), Qt::Key_Down, Qt::AltModifier);
+    key(Qt::Key_Down, Qt::AltModifier);
     EXPECT_EQ(track(1).name, first);
-    QTest::qWait(20);
     EXPECT_EQ(window->findChildren<RowHead*>().size(), 3);
-    QTest::keyClick(window.get(), Qt::Key_Up, Qt::AltModifier);
-    QTest::keyClick(window.get(), Qt::Key_Up, Qt::AltModifier);  // at the top already
+    key(Qt::Key_Up, Qt::AltModifier);
+    key(Qt::Key_Up, Qt::AltModifier);  // at the top already
     EXPECT_EQ(track(0).name, first);
-    QTest::qWait(20);
-    QTest::keyClick(window.get(), Qt::Key_F2);
+    key(Qt::Key_F2);
     auto* entry = window->findChild<QLineEdit*>("nameEntry");
     ASSERT_TRUE(entry && entry->isVisible());
     QTest::keyClicks(entry, "Big drum");
     QTest::keyClick(entry, Qt::Key_Return);
     EXPECT_EQ(track(0).name, "Big drum");
-    QTest::keyClick(window.get(), Qt::Key_F2);  // thought better of it
+    key(Qt::Key_F2);  // thought better of it
     QTest::keyClicks(entry, "Nonsense");
     QTest::keyClick(entry, Qt::Key_Escape);
     EXPECT_EQ(track(0).name, "Big drum");
@@ -196,7 +194,7 @@ TEST_F(Window, fine_drags_are_a_tenth_and_a_drag_is_one_step) {
     station(2);
     drag(lane(0), QPoint(300, 14), QPoint(280, 14));
     const double coarse = track(0).fader_db;
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(track(0).fader_db, 0.0);
     drag(lane(0), QPoint(300, 14), QPoint(280, 14), Qt::ShiftModifier);
     EXPECT_NEAR(track(0).fader_db / coarse, 0.1, 0.03);
@@ -268,7 +266,7 @@ TEST_F(Window, rows_are_walked_and_removed_by_keys) {
     QTest::keyClick(lane(1), Qt::Key_Down, Qt::ShiftModifier);
     EXPECT_EQ(work().document.selected().size(), 2u);
     work().document.select_only(track(1).id);
-    QTest::keyClick(window.get(), Qt::Key_Delete, Qt::ControlModifier);
+    key(Qt::Key_Delete, Qt::ControlModifier);
     EXPECT_EQ(session().tracks.size(), 2u);
     undo_everything();
     EXPECT_TRUE(session().tracks.empty());
@@ -301,7 +299,7 @@ TEST_F(Window, stations_tell_how_far_their_work_is) {
     import_all();
     station(1);
     QTest::mouseClick(find<QPushButton>("stageAll"), Qt::LeftButton);
-    QTest::qWait(30);
+    catch_up();
     EXPECT_EQ(find<StationTab>("stationStage")->accessibleDescription(), "3 of 3 in window");
     EXPECT_EQ(find<StationTab>("stationGather")->accessibleDescription(), "3 tracks");
 }
@@ -317,14 +315,14 @@ TEST_F(Window, reading_can_be_stopped_and_taken_up_again) {
     Session s = with_files({}, files);  // at 48 kHz: every copy has to be converted first
     work().document.edit("Add", s);
     ASSERT_GT(work().materials.waiting(), 0);
-    QTest::keyClick(window.get(), Qt::Key_Escape);
+    key(Qt::Key_Escape);
     EXPECT_EQ(work().materials.waiting(), 0);
     const auto missing = work().materials.missing();
     ASSERT_FALSE(missing.empty());
     EXPECT_EQ(missing.back().error.what, "reading was cancelled");
-    QTest::qWait(100);
+    catch_up();
     EXPECT_EQ(work().materials.waiting(), 0);  // what was still running does not count any more
-    QTest::keyClick(window.get(), Qt::Key_F5);
+    key(Qt::Key_F5);
     settle();
     EXPECT_TRUE(work().materials.missing().empty());
     EXPECT_EQ(work().player.plan()->tracks.size(), files.size());
@@ -333,16 +331,14 @@ TEST_F(Window, reading_can_be_stopped_and_taken_up_again) {
 // --- dialogs --------------------------------------------------------------------------------------------------------
 
 TEST_F(Window, settings_are_changed_in_their_dialog) {
-    QTimer::singleShot(50, [] {
-        auto* dialog = qobject_cast<QDialog*>(QApplication::activeModalWidget());
-        ASSERT_TRUE(dialog);
-        auto* block = dialog->findChild<QComboBox*>("settingsBlock");
-        block->setCurrentIndex(block->findData(256));
-        dialog->findChild<QComboBox*>("settingsRms")->setCurrentIndex(1);
-        dialog->findChild<QComboBox*>("settingsDevice")->setCurrentText(simulated_device);
-        QTest::keyClick(dialog, Qt::Key_Return);
-    });
-    QTest::keyClick(window.get(), Qt::Key_Comma, Qt::ControlModifier);
+    in_opened<QDialog>([&] { key(Qt::Key_Comma, Qt::ControlModifier); },
+                       [&](QDialog& dialog) {
+                           auto* block = dialog.findChild<QComboBox*>("settingsBlock");
+                           block->setCurrentIndex(block->findData(256));
+                           dialog.findChild<QComboBox*>("settingsRms")->setCurrentIndex(1);
+                           dialog.findChild<QComboBox*>("settingsDevice")->setCurrentText(simulated_device);
+                           QTest::keyClick(&dialog, Qt::Key_Return);
+                       });
     EXPECT_EQ(work().player.block_frames(), 256);
     EXPECT_TRUE(average_label().contains("plain"));
     set_plain_rms(false);
@@ -356,74 +352,67 @@ TEST_F(Window, microphones_of_one_source_are_aligned) {
     for (size_t i = 150; i < room.size(); ++i) room[i] = -0.6f * close[i - 150];
     drop({write(folder / "snare close.wav", close, 1), write(folder / "snare room.wav", room, 1)});
     settle();
-    QTest::keyClick(window.get(), Qt::Key_A, Qt::ControlModifier);
-    QTimer::singleShot(50, [this] {
-        auto* dialog = qobject_cast<QDialog*>(QApplication::activeModalWidget());
-        ASSERT_TRUE(dialog);
-        auto* apply = dialog->findChild<QPushButton*>("phaseApply");
-        wait_for([&] { return apply->isEnabled(); });
-        auto* table = dialog->findChild<QTableWidget*>("phaseTable");
-        EXPECT_EQ(table->item(0, 1)->text(), "reference");
-        EXPECT_EQ(table->item(1, 1)->text(), "150.0 samples");
-        EXPECT_EQ(table->item(1, 4)->text(), "inverted");
-        // By hand first: a sample later, 0.1 ms earlier, turned over and back.
-        const auto press = [&](const char* name) {
-            QTest::mouseClick(dialog->findChild<QPushButton*>(name), Qt::LeftButton);
-        };
-        press("laterSample");
-        EXPECT_EQ(track(1).delay_samples, 1.0);
-        press("earlierTenth");
-        EXPECT_NEAR(track(1).delay_samples, -3.8, 1e-9);
-        press("turnOver");
-        EXPECT_TRUE(track(1).polarity_inverted);
-        for (int n = 0; n < 3; ++n) press("phaseUndo");
-        EXPECT_EQ(track(1).delay_samples, 0.0);
-        wait_for([&] { return work().materials.waiting() == 0 && table->item(1, 1)->text() == "150.0 samples"; });
-        QTest::mouseClick(apply, Qt::LeftButton);
-        wait_for([&] { return table->item(1, 4)->text() == "same"; });
-        EXPECT_EQ(table->item(1, 6)->text(), "1.00");
-        QTest::keyClick(dialog, Qt::Key_Escape);
-    });
-    QTest::keyClick(window.get(), Qt::Key_H);
+    key(Qt::Key_A, Qt::ControlModifier);
+    in_opened<QDialog>(
+        [&] { key(Qt::Key_H); },
+        [&](QDialog& dialog) {
+            auto* apply = dialog.findChild<QPushButton*>("phaseApply");
+            wait_for([&] { return apply->isEnabled(); });
+            auto* table = dialog.findChild<QTableWidget*>("phaseTable");
+            EXPECT_EQ(table->item(0, 1)->text(), "reference");
+            EXPECT_EQ(table->item(1, 1)->text(), "150.0 samples");
+            EXPECT_EQ(table->item(1, 4)->text(), "inverted");
+            // By hand first: a sample later, 0.1 ms earlier, turned over and back.
+            const auto press = [&](const char* name) {
+                QTest::mouseClick(dialog.findChild<QPushButton*>(name), Qt::LeftButton);
+            };
+            press("laterSample");
+            EXPECT_EQ(track(1).delay_samples, 1.0);
+            press("earlierTenth");
+            EXPECT_NEAR(track(1).delay_samples, -3.8, 1e-9);
+            press("turnOver");
+            EXPECT_TRUE(track(1).polarity_inverted);
+            for (int n = 0; n < 3; ++n) press("phaseUndo");
+            EXPECT_EQ(track(1).delay_samples, 0.0);
+            wait_for([&] { return work().materials.waiting() == 0 && table->item(1, 1)->text() == "150.0 samples"; });
+            QTest::mouseClick(apply, Qt::LeftButton);
+            wait_for([&] { return table->item(1, 4)->text() == "same"; });
+            EXPECT_EQ(table->item(1, 6)->text(), "1.00");
+            QTest::keyClick(&dialog, Qt::Key_Escape);
+        });
     EXPECT_NEAR(track(1).delay_samples, -150.0, 0.02);
     EXPECT_TRUE(track(1).polarity_inverted);
     EXPECT_EQ(work().document.undo_name(), "Align 1 row to snare close");
-    window->activateWindow();
-    QTest::qWait(50);
-    QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+    key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(track(1).delay_samples, 0);
     // With one row chosen the dialog finds the set itself.
     work().document.select_only(track(0).id);
-    QTimer::singleShot(50, [this] {
-        auto* dialog = qobject_cast<QDialog*>(QApplication::activeModalWidget());
-        ASSERT_TRUE(dialog);
-        auto* sets = dialog->findChild<QComboBox*>("phaseSet");
-        wait_for([&] { return sets->count() > 0; });
-        EXPECT_EQ(sets->itemText(0), "snare close, snare room");
-        QTest::keyClick(dialog, Qt::Key_Escape);
-    });
-    QTest::keyClick(window.get(), Qt::Key_H);
+    in_opened<QDialog>([&] { key(Qt::Key_H); },
+                       [&](QDialog& dialog) {
+                           auto* sets = dialog.findChild<QComboBox*>("phaseSet");
+                           wait_for([&] { return sets->count() > 0; });
+                           EXPECT_EQ(sets->itemText(0), "snare close, snare room");
+                           QTest::keyClick(&dialog, Qt::Key_Escape);
+                       });
 }
 
 TEST_F(Window, f1_lists_every_key) {
     int rows = 0;
-    QTimer::singleShot(50, [&rows] {
-        auto* dialog = qobject_cast<QDialog*>(QApplication::activeModalWidget());
-        ASSERT_TRUE(dialog);
-        rows = dialog->findChild<QTableWidget*>()->rowCount();
-        QTest::keyClick(dialog, Qt::Key_Escape);
-    });
-    QTest::keyClick(window.get(), Qt::Key_F1);
+    in_opened<QDialog>([&] { key(Qt::Key_F1); },
+                       [&](QDialog& dialog) {
+                           rows = dialog.findChild<QTableWidget*>()->rowCount();
+                           QTest::keyClick(&dialog, Qt::Key_Escape);
+                       });
     int shortcuts = 0;
     for (const QAction* a : window->actions()) shortcuts += !a->shortcut().isEmpty();
     EXPECT_GE(rows, shortcuts);
 }
 
 TEST_F(Window, night_and_day_change_the_colours) {
-    QTest::keyClick(window.get(), Qt::Key_F8);
+    key(Qt::Key_F8);
     EXPECT_TRUE(theme().night);
     EXPECT_LT(window->grab().toImage().pixelColor(640, 500).lightness(), 80);
-    QTest::keyClick(window.get(), Qt::Key_F8);
+    key(Qt::Key_F8);
     EXPECT_FALSE(theme().night);
     EXPECT_GT(window->grab().toImage().pixelColor(640, 500).lightness(), 200);
 }

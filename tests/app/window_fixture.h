@@ -3,16 +3,19 @@
 
 #include <QAction>
 #include <QApplication>
+#include <QContextMenuEvent>
 #include <QDropEvent>
-#include <QElapsedTimer>
 #include <QLineEdit>
+#include <QMenu>
 #include <QMimeData>
 #include <QMouseEvent>
+#include <QPointer>
 #include <QPushButton>
 #include <QStyleFactory>
 #include <QTest>
 #include <QUrl>
 #include <fstream>
+#include <functional>
 #include <map>
 
 #include "app/handoff/hand_off.h"
@@ -70,11 +73,39 @@ inline QApplication* application() {
     return app;
 }
 
+/// Sees every menu and every modal dialog as it is shown, and hands it to whoever said what to do with it.  One that
+/// nobody waits for is a failure, and is closed, since the test would stand still in it.
+class Openings : public QObject {
+  public:
+    Openings() { application()->installEventFilter(this); }
+    std::function<void(QWidget&)> expected;
+
+    bool eventFilter(QObject* object, QEvent* event) override {
+        auto* shown = event->type() == QEvent::Show ? qobject_cast<QWidget*>(object) : nullptr;
+        if (!shown || !(qobject_cast<QMenu*>(shown) || (shown->isWindow() && shown->isModal()))) return false;
+        // Only when it is open: its own event loop runs this.
+        QMetaObject::invokeMethod(
+            shown,
+            [this, opened = QPointer(shown)] {
+                if (const auto act = std::exchange(expected, nullptr))
+                    act(*opened);
+                else
+                    ADD_FAILURE() << "nobody asked for " << opened->windowTitle().toStdString();
+                if (!opened || !opened->isVisible()) return;
+                if (!qobject_cast<QMenu*>(opened)) ADD_FAILURE() << "it was left open";
+                opened->close();
+            },
+            Qt::QueuedConnection);
+        return false;
+    }
+};
+
 class Window : public testing::Test {
   protected:
     Folder folder;
     Answers answers;
     std::unique_ptr<MainWindow> window;
+    Openings openings;
 
     void SetUp() override {
         application();
@@ -100,22 +131,73 @@ class Window : public testing::Test {
     const Session& session() { return work().document.session(); }
     const Track& track(size_t n) { return *session().tracks[n]; }
 
+    /// Lets happen what was posted, without a clock.
+    static void catch_up() {
+        for (int round = 0; round < 3; ++round) {
+            QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+            QCoreApplication::sendPostedEvents();
+            QCoreApplication::processEvents();
+        }
+    }
     template <class Done>
     void wait_for(Done done) {
-        QElapsedTimer clock;
-        clock.start();
-        while (!done() && clock.elapsed() < 20000) QTest::qWait(10);
-        ASSERT_TRUE(done()) << "it never happened";
+        ASSERT_TRUE(QTest::qWaitFor(done, 60000)) << "it never happened";
     }
+    /// Until all is measured, and the mix's peak known.
     void settle() {
         wait_for([&] { return work().materials.waiting() == 0; });
-        QTest::qWait(20);
+        catch_up();
         wait_for([&] { return !work().mix.busy(); });
+        catch_up();
+    }
+    /// A key in the window.  After a menu or a dialog it gets its shortcuts back only once it is active again.
+    void key(Qt::Key k, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
+        if (!window->isActiveWindow()) {
+            window->activateWindow();
+            ASSERT_TRUE(QTest::qWaitForWindowActive(window.get()));
+        }
+        QTest::keyClick(window.get(), k, modifiers);
+        catch_up();
+    }
+    /// What `open` opens is worked on by `act`, which closes it; that nothing opens is a failure at once.
+    template <class Opened>
+    void in_opened(const std::function<void()>& open, const std::function<void(Opened&)>& act) {
+        openings.expected = [&](QWidget& shown) {
+            auto* wanted = dynamic_cast<Opened*>(&shown);
+            EXPECT_TRUE(wanted) << "another one opened: " << shown.windowTitle().toStdString();
+            if (wanted) act(*wanted);
+        };
+        open();
+        catch_up();
+        EXPECT_FALSE(std::exchange(openings.expected, nullptr)) << "nothing opened";
+    }
+    /// Opens a widget's menu and takes the entry with these words, in a menu inside it if need be.
+    void choose_in_menu(QWidget* widget, const QString& words) {
+        const QPoint at(20, 10);
+        in_opened<QMenu>(
+            [&] {
+                QContextMenuEvent event(QContextMenuEvent::Mouse, at, widget->mapToGlobal(at));
+                QApplication::sendEvent(widget, &event);
+            },
+            [&](QMenu& menu) {
+                QAction* found = nullptr;
+                auto menus = menu.findChildren<QMenu*>();
+                menus << &menu;
+                for (QMenu* m : menus)
+                    for (QAction* a : m->actions())
+                        if (a->text() == words) found = a;
+                EXPECT_TRUE(found) << words.toStdString();
+                if (found) found->trigger();
+                menu.close();
+            });
     }
     void drop(const std::vector<fs::path>& paths) {
-        QMimeData data;
         QList<QUrl> urls;
         for (const fs::path& p : paths) urls << QUrl::fromLocalFile(to_qt(p));
+        drop_urls(urls);
+    }
+    void drop_urls(const QList<QUrl>& urls) {
+        QMimeData data;
         data.setUrls(urls);
         QDragEnterEvent enter(QPoint(600, 400), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
         QApplication::sendEvent(window.get(), &enter);
@@ -134,10 +216,7 @@ class Window : public testing::Test {
         EXPECT_TRUE(found) << name;
         return found;
     }
-    void station(int n) {
-        QTest::keyClick(window.get(), static_cast<Qt::Key>(Qt::Key_1 + n), Qt::AltModifier);
-        QTest::qWait(20);
-    }
+    void station(int n) { key(static_cast<Qt::Key>(Qt::Key_1 + n), Qt::AltModifier); }
     Lane* lane(size_t n) { return window->desk().lane_of(track(n).id); }
     void drag(QWidget* widget, QPoint from, QPoint to, Qt::KeyboardModifiers keys = Qt::NoModifier) {
         QTest::mousePress(widget, Qt::LeftButton, keys, from);
@@ -157,8 +236,7 @@ class Window : public testing::Test {
         QTest::keyClick(entry, Qt::Key_Return);
     }
     void undo_everything() {
-        for (int n = 0; n < 100 && work().document.can_undo(); ++n)
-            QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
+        for (int n = 0; n < 100 && work().document.can_undo(); ++n) key(Qt::Key_Z, Qt::ControlModifier);
     }
 };
 

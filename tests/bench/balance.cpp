@@ -76,7 +76,7 @@ int main(int argc, char** argv) {
     const double once = seconds([&] {
         parallel_for(static_cast<int64_t>(list.size()), worker_count(), [&](int64_t i) {
             auto& [m, e] = list[static_cast<size_t>(i)];
-            e = excitation_of(m->ready).value_or(nullptr);
+            e = excitation_of(*m).value_or(nullptr);
         });
     });
     for (const auto& [m, e] : list) known[m] = e;

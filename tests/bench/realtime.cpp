@@ -46,7 +46,7 @@ int main(int argc, char** argv) {
         s = with_track(s, t->id, [](Track& track) {
             Curve ride;
             for (int n = 0; n < 200; ++n) ride.insert({n * 1.0, n % 2 ? -6.0 : 0.0, Segment::line});
-            track.rides[Parameter::level] = std::make_shared<const Curve>(ride);
+            track.rides.set(Parameter::level, std::make_shared<const Curve>(ride));
             track.fader_db = -24.0;
         });
     const PlanPtr plan =

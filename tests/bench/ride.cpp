@@ -44,8 +44,8 @@ int main(int argc, char** argv) {
         const double length_s = materials.at(t->id)->measurement.duration_s();
         for (int n = 0; n < points; ++n)
             c.points.push_back({length_s * n / points, 3.0 * std::sin(n * 0.37 + static_cast<double>(t->id))});
-        ridden =
-            with_track(ridden, t->id, [&](Track& x) { x.rides[Parameter::level] = std::make_shared<const Curve>(c); });
+        ridden = with_track(ridden, t->id,
+                            [&](Track& x) { x.rides.set(Parameter::level, std::make_shared<const Curve>(c)); });
     }
     render(session);
     double without = 1e9, with = 1e9;  // the least of five, by turns: the machine is shared
@@ -72,7 +72,7 @@ int main(int argc, char** argv) {
     std::map<MaterialPtr, ExcitationPtr> known;
     const double listening = seconds([&] {
         for (const PlanPart& t : plan->parts)
-            if (!known.contains(t.material)) known[t.material] = excitation_of(t.material->ready).value_or(nullptr);
+            if (!known.contains(t.material)) known[t.material] = excitation_of(*t.material).value_or(nullptr);
     });
     const double heard = seconds([&] {
         const TrackId id = plan->tracks[0].id;

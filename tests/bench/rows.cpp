@@ -30,7 +30,7 @@ int main(int argc, char** argv) {
     const double measured_s = static_cast<double>(clock.nsecsElapsed()) * 1e-9;
     QTest::qWait(500);
     std::vector<double> frames_ms;
-    auto& time = window.work().time;
+    auto& time = window.work().view.time;
     const auto zoom = [&](double step) {  // in and out again
         frames_ms.clear();
         for (int n = 0; n < 240; ++n) {
@@ -57,7 +57,7 @@ int main(int argc, char** argv) {
         ridden = with_ride(ridden, t->id, Parameter::level, c);
     }
     window.work().document.edit("Ride", ridden);
-    window.stations().choose(3);
+    window.stations().choose(4);
     while (window.work().mix.busy()) QTest::qWait(20);
     QTest::qWait(500);
     zoom(1.03);

@@ -174,7 +174,8 @@ TEST_F(Cli, the_whole_job) {
     const Ran checked = run("check " + session + " --json");
     EXPECT_EQ(checked.status, 0) << checked.out;
     EXPECT_EQ(checked.document()["passed"], true);
-    for (const json& c : checked.document()["checks"])
+    const json all_checks = checked.document();
+    for (const json& c : all_checks["checks"])
         for (const char* key : {"id", "passed", "measured", "limit", "text"}) EXPECT_TRUE(c.contains(key)) << key;
     ASSERT_EQ(run("set " + session + " main fader=12").status, 0);
     EXPECT_EQ(run("check " + session + " --json").status, 1);

@@ -147,8 +147,8 @@ TEST_F(CliDanger, a_thousand_tracks_need_a_thousand_and_twenty_four) {
     for (int n = 0; n < 1000; ++n)
         write(folder / ("many/t" + std::to_string(n) + ".wav"), make(100, 1, noise(9, 0.0001)), 1);
     ASSERT_EQ(cli("new " + quoted("many.isotonus") + " --from " + quoted("many")).status, 0);
-    const Ran ran =
-        cli("deliver " + quoted("many.isotonus") + " " + quoted("out") + " --stems tracks", "ulimit -n 1024; ");
+    const Ran ran = cli("deliver " + quoted("many.isotonus") + " " + quoted("out") + " --stems tracks",
+                        "ulimit -n 1024; ISOTONUS_WORKERS=16 ");
     EXPECT_EQ(ran.status, 0) << ran.err;
     EXPECT_EQ(entries_of(folder / "out").value().size(), 1004u);  // the mix, the stems, three papers
 }

@@ -76,6 +76,17 @@ TEST(Alignment, hears_through_noise_and_says_so_when_there_is_nothing_to_hear) {
     EXPECT_FALSE(silent.reliable);
 }
 
+TEST(Alignment, of_fewer_than_three_hits_is_no_advice) {
+    Folder folder;
+    for (const int64_t hits : {2, 3}) {
+        const auto some = [hits](int64_t i) { return i < hits * 24000 ? hit_at(i) : 0.0; };
+        const Alignment a = of(
+            folder, [&](int64_t i, int) { return some(i - 37); }, [&](int64_t i, int) { return some(i); });
+        EXPECT_EQ(a.hits, hits);
+        EXPECT_EQ(a.reliable, hits == 3);
+    }
+}
+
 TEST(Alignment, counts_the_body_that_aligning_brings_back) {
     Folder folder;
     // Two equal 100 Hz hits of opposite polarity cancel; aligned they sum to +6 dB over one.

@@ -46,6 +46,12 @@ TEST(Headroom, contributions_are_the_samples_at_the_peak) {
     EXPECT_NEAR(c[2].makes_db, 20 * std::log10(0.8 / 0.9), 1e-3);  // it cancels: without it the peak were higher
     EXPECT_NEAR(*c[2].alone_dbfs, -20.0, 1e-3);
     EXPECT_EQ(moments[1].contributions[0].id, 2u);
+    // After the main fader all of them are lower by as much, and what each makes of the sum is the same.
+    mix.session.main_fader_db = -6.0;
+    const auto lower = moments_of(mix.plan(), {{0.4f, 1000}}).value();
+    EXPECT_NEAR(lower[0].peak_dbfs, 20 * std::log10(0.8) - 6.0, 1e-4);
+    EXPECT_NEAR(*lower[0].contributions[0].alone_dbfs, 20 * std::log10(0.5) - 6.0, 1e-4);
+    EXPECT_NEAR(lower[0].contributions[0].makes_db, 20 * std::log10(0.8 / 0.3), 1e-3);
 }
 
 TEST(Headroom, every_proposal_gives_the_peak_it_promises) {
@@ -67,7 +73,8 @@ TEST(Headroom, every_proposal_gives_the_peak_it_promises) {
         const auto again = whole_song_peak(compile_plan(with_proposal(mix.session, p), material)).value();
         EXPECT_EQ(level_from_gain(static_cast<double>(again.peak)), p.peak_dbfs);
         EXPECT_LE(*p.peak_dbfs, -6.0);
-        EXPECT_GT(*p.peak_dbfs, -6.2);                               // no more than needed
+        EXPECT_GT(*p.peak_dbfs, -6.2);  // no more than needed
+        for (const auto& [id, fader] : p.faders) EXPECT_EQ(fader, -p.by_db);
         for (const auto& [id, fader] : p.faders) EXPECT_NE(id, 5u);  // what is off stays off
     }
     EXPECT_EQ(plan.proposals[0].faders.size(), 4u);
@@ -169,7 +176,7 @@ struct Sounds {
     std::map<MaterialPtr, ExcitationPtr> known;
     ExcitationPtr of(const MaterialPtr& m) {
         ExcitationPtr& e = known[m];
-        if (!e) e = excitation_of(m->ready).value();
+        if (!e) e = excitation_of(*m).value();
         return e;
     }
     ExcitationOf all() {
@@ -237,6 +244,24 @@ TEST(Audibility, noise_far_away_in_frequency_covers_nothing) {
     const auto found = audibility(*mix.plan(), sounds.all(), {});
     EXPECT_EQ(*found[0].share, 1.0);
     EXPECT_EQ(*found[1].share, 1.0);
+}
+
+TEST(Audibility, counts_bands_down_to_25_dB_below_a_tracks_strongest) {
+    // Two tones of one track, the second 12 or 35 dB below the first and covered by noise: of that at 12 dB half the
+    // track is lost, that at 35 is no part of it.
+    const double low = band_middle_hz(15), high = band_middle_hz(28);
+    for (const double below_db : {12.0, 35.0}) {
+        Sounds sounds;
+        const auto track = [a = sine(low, 48000, 0.2), b = sine(high, 48000, 0.2 * gain_from_db(-below_db))](
+                               int64_t i, int c) { return a(i, c) + b(i, c); };
+        Mix mix({write(sounds.folder / "t.wav", make(163840, 1, track), 1),
+                 write(sounds.folder / "n.wav", make(163840, 1, sounds.band_noise(high, 0.1)), 1)});
+        const double share = *audibility(*mix.plan(), sounds.all(), {})[0].share;
+        if (below_db < 25.0)
+            EXPECT_LT(share, 0.8);
+        else
+            EXPECT_EQ(share, 1.0);
+    }
 }
 
 TEST(Audibility, ends_at_the_threshold_of_hearing) {
@@ -360,7 +385,7 @@ TEST(HeardDraft, follows_what_covers_the_track_dB_for_dB) {
     // not.
     const auto ride_by = [&](double lower_db) {
         mix.change(0, [&](Track& t) {
-            t.rides[Parameter::level] = std::make_shared<const Curve>(ride);
+            t.rides.set(Parameter::level, std::make_shared<const Curve>(ride));
             t.fader_db = -lower_db;
         });
         return shares();
@@ -378,7 +403,7 @@ TEST(HeardDraft, of_the_demos_voice_evens_out_what_is_heard) {
     const double wanted = *draft.middle();
     const Curve ride = draft.draft(wanted, {});
     EXPECT_LT(static_cast<double>(ride.points.size()), 3.0 * plan->duration_s());
-    mix.change(0, [&](Track& t) { t.rides[Parameter::level] = std::make_shared<const Curve>(ride); });
+    mix.change(0, [&](Track& t) { t.rides.set(Parameter::level, std::make_shared<const Curve>(ride)); });
     const Margins after = margins_of(*mix.plan(), mix.id(0), sounds.all(), {});
     double worst_before = 1.0, worst_after = 1.0;
     for (const Phrase& p : draft.phrases({}, wanted)) {

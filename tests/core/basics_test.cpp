@@ -70,7 +70,7 @@ TEST_F(Overview, follows_fader_mute_ride_main_fader_and_zoom) {
     Mix mix = half_tone();
     mix.change(0, [](Track& t) {
         t.fader_db = -6.0;
-        t.rides[Parameter::level] = std::make_shared<const Curve>(Curve{{{0.5, 0.0, Segment::step}, {0.6, -12.0}}});
+        t.rides.set(Parameter::level, std::make_shared<const Curve>(Curve{{{0.5, 0.0, Segment::step}, {0.6, -12.0}}}));
     });
     mix.session.main_fader_db = -3.0;
     auto power = MixOverview(mix.plan()).power(0, 48000, 10);

@@ -205,14 +205,14 @@ TEST(Renderer, any_block_size_and_the_export_give_the_same_bits_through_rides_an
     Mix mix({write(folder / "a.wav", make(30000, 2, noise(1)), 2), write(folder / "b.wav", make(25000, 1, noise(2)), 1),
              write(folder / "c.wav", make(30000, 2, noise(3)), 2)});
     mix.change(0, [](Track& t) {
-        t.rides[Parameter::level] =
-            std::make_shared<const Curve>(curve({{0.05, -12.0}, {0.2, 3.0}, {0.21, 0.0, Segment::step}, {0.4, -6.0}}));
+        t.rides.set(Parameter::level, std::make_shared<const Curve>(
+                                          curve({{0.05, -12.0}, {0.2, 3.0}, {0.21, 0.0, Segment::step}, {0.4, -6.0}})));
     });
     mix.change(1, [](Track& t) { t.pan = 0.3, t.fader_db = -4.0, t.delay_samples = 77; });
     mix.change(2, [](Track& t) { t.width = 1.6, t.pan = -0.2; });
     const PlanPtr first = mix.plan();
     mix.change(1, [](Track& t) { t.fader_db = -10.0, t.pan = -1.0; });
-    mix.change(0, [](Track& t) { t.rides[Parameter::level] = std::make_shared<const Curve>(curve({{0.0, -1.0}})); });
+    mix.change(0, [](Track& t) { t.rides.set(Parameter::level, std::make_shared<const Curve>(curve({{0.0, -1.0}}))); });
     mix.session.main_fader_db = -3.0;
     const PlanPtr second = mix.plan();
     mix.change(2, [](Track& t) { t.mute = true, t.width = 0.0; });
@@ -243,7 +243,7 @@ TEST(Renderer, an_edit_glides_and_a_drawn_step_jumps) {
     EXPECT_EQ(glide[2 * 4480], 0.0f);
     mix.change(0, [](Track& t) {
         t.fader_db = 0.0,
-        t.rides[Parameter::level] = std::make_shared<const Curve>(curve({{0.0, 0.0, Segment::step}, {0.1, -20.0}}));
+        t.rides.set(Parameter::level, std::make_shared<const Curve>(curve({{0.0, 0.0, Segment::step}, {0.1, -20.0}})));
     });
     const auto step = render(mix.plan());
     EXPECT_EQ(step[2 * 4799], 0.5f);
@@ -274,13 +274,13 @@ TEST(WholeSongPeak, is_what_rendering_everything_finds_to_the_bit) {
                 t.mute = uniform(random) < 0.15, t.solo = uniform(random) < 0.1,
                 t.polarity_inverted = uniform(random) < 0.5;
                 t.delay_samples = std::floor(600.0 * uniform(random)) - 300.0;
-                t.rides[Parameter::level] = nullptr;
+                t.rides.set(Parameter::level, nullptr);
                 if (uniform(random) < 0.5) {
                     Curve c;
                     for (int p = 0; p < 6; ++p)
                         c.insert({uniform(random), -20.0 + 30.0 * uniform(random),
                                   uniform(random) < 0.3 ? Segment::step : Segment::line});
-                    t.rides[Parameter::level] = std::make_shared<const Curve>(c);
+                    t.rides.set(Parameter::level, std::make_shared<const Curve>(c));
                 }
             });
         mix.session.main_fader_db = -6.0 * uniform(random);
@@ -303,7 +303,7 @@ TEST(Mixdown, stems_sum_to_the_mix) {
              write(folder / "c.wav", make(20000, 2, noise(3, 0.2)), 2)});
     mix.session.main_fader_db = -1.0;
     mix.change(1, [](Track& t) {
-        t.pan = 0.4, t.rides[Parameter::level] = std::make_shared<const Curve>(curve({{0.1, -6.0}, {0.3, 2.0}}));
+        t.pan = 0.4, t.rides.set(Parameter::level, std::make_shared<const Curve>(curve({{0.1, -6.0}, {0.3, 2.0}})));
     });
     mix.change(2, [](Track& t) { t.mute = true; });
     Delivery what = mix_into(folder / "mix.wav", SampleFormat::f32);

@@ -138,13 +138,13 @@ TEST_F(RiddenRows, the_main_outputs_pan_and_width_ride_too) {
 }
 
 TEST(Parameters, have_ids_ranges_and_laws_that_go_back) {
-    for (const ParameterInfo& p : parameters()) {
-        EXPECT_EQ(parameter_named(p.id), p.parameter);
-        EXPECT_GE(p.rest, p.low);
-        EXPECT_LE(p.rest, p.high);
+    for (const Parameter p : parameters()) {
+        EXPECT_EQ(parameter_named(info_of(p).id), p);
+        EXPECT_GE(p.info().rest, p.info().low);
+        EXPECT_LE(p.info().rest, p.info().high);
         for (double at = 0.09; at <= 1.0; at += 0.013) {
-            if (p.law == Law::toggle) continue;
-            EXPECT_NEAR(position_of(p.parameter, value_at_position(p.parameter, at)), at, 1e-9) << p.id;
+            if (p.info().law == Law::toggle) continue;
+            EXPECT_NEAR(position_of(p, value_at_position(p, at)), at, 1e-9) << info_of(p).id;
         }
     }
     EXPECT_FALSE(parameter_named("warmth"));
@@ -161,8 +161,8 @@ TEST(SessionFile, keeps_rides_of_all_rows_hand_off_and_recordings) {
     s = with_new_group(with_new_bus(s, "bus", {}, {1}, &bus), "group", {}, {2}, &group);
     const Curve c{{{1.0, 0.5, Segment::bend, -0.3, true}, {2.0, 0.0}}};
     for (const TrackId row : {TrackId{1}, bus, group, main_output})
-        for (const ParameterInfo& p : parameters())
-            if (can_be_ridden(s.row_kind(row), p.parameter)) s = with_ride(s, row, p.parameter, c);
+        for (const Parameter p : parameters())
+            if (can_be_ridden(s.row_kind(row), p)) s = with_ride(s, row, p, c);
     s = with_rides(s, bus, [](Rides& r) { r.bypassed = true; });
     s.rides_bypassed = true;
     s.hand_off.profile = HandOffProfile::own;
@@ -173,9 +173,9 @@ TEST(SessionFile, keeps_rides_of_all_rows_hand_off_and_recordings) {
     const std::string text = session_to_json(s, "/x");
     const Session back = session_from_json(text, "/x/s.isotonus").value();
     for (const TrackId row : {TrackId{1}, bus, group, main_output})
-        for (const ParameterInfo& p : parameters()) {
-            const CurvePtr &a = (*s.rides_of(row))[p.parameter], &b = (*back.rides_of(row))[p.parameter];
-            ASSERT_EQ(a != nullptr, b != nullptr) << row << p.id;
+        for (const Parameter p : parameters()) {
+            const CurvePtr &a = (*s.rides_of(row))[p], &b = (*back.rides_of(row))[p];
+            ASSERT_EQ(a != nullptr, b != nullptr) << row << info_of(p).id;
             if (a) {
                 EXPECT_EQ(*a, *b);
             }

@@ -71,9 +71,9 @@ TEST(Bus, its_pan_width_and_ride_are_those_of_a_stereo_track_with_the_sum) {
     mix.session = with_new_bus(mix.session, "all", std::nullopt, {1, 2, 3, 4}, &bus);
     const auto curve = ride({{0.1, -10.0}, {0.4, 3.0}});
     mix.session =
-        with_bus(mix.session, bus, [&](Bus& b) { b.pan = 0.3, b.width = 0.5, b.rides[Parameter::level] = curve; });
+        with_bus(mix.session, bus, [&](Bus& b) { b.pan = 0.3, b.width = 0.5, b.rides.set(Parameter::level, curve); });
     Mix one({write(folder / "sum.wav", sum, 2)});
-    one.change(0, [&](Track& t) { t.pan = 0.3, t.width = 0.5, t.rides[Parameter::level] = curve; });
+    one.change(0, [&](Track& t) { t.pan = 0.3, t.width = 0.5, t.rides.set(Parameter::level, curve); });
     EXPECT_LT(largest_difference(render(mix.plan()), render(one.plan())), rounding);
 }
 
@@ -193,11 +193,11 @@ TEST(LowCentre, bands_of_a_mono_track_sum_flat) {
     const auto played = [](const Source& s) {
         const ReadySource ready = prepare_source(s, 48000).value();
         std::vector<float> out(static_cast<size_t>(60000 * ready.channels));
-        auto reader = SourceReader::open(ready).value();
-        EXPECT_TRUE(reader.read(0, 60000, out.data()));
+        const auto reader = open_source(ready).value();
+        EXPECT_TRUE(reader->read(0, 60000, out.data()));
         std::vector<float> cut(out.size());  // the same to the bit, read anyhow
         for (int64_t at = 59000; at >= 0; at -= 1000)
-            EXPECT_TRUE(reader.read(at, 1000, cut.data() + at * ready.channels));
+            EXPECT_TRUE(reader->read(at, 1000, cut.data() + at * ready.channels));
         EXPECT_EQ(cut, out);
         return out;
     };
@@ -286,7 +286,7 @@ TEST(SessionFile, keeps_buses_groups_and_selections) {
     s = with_new_bus(with_new_bus(s, "drums", Family::drums, {1, 2}, &bus), "all", {}, {}, &other);
     s = with_new_group(with_output(s, {bus}, other).value(), "front", Family::voices, {3, bus});
     s = with_bus(s, bus, [](Bus& b) {
-        b.fader_db = silence_db, b.pan = 0.5, b.rides[Parameter::level] = ride({{1.0, -3.0}});
+        b.fader_db = silence_db, b.pan = 0.5, b.rides.set(Parameter::level, ride({{1.0, -3.0}}));
     });
     s = with_track(s, 3,
                    [](Track& t) { t.sides_apart = t.solo_safe = true, t.left_pan = -0.5, t.low_centre_hz = 120.0; });
@@ -369,7 +369,7 @@ TEST(MixPeaks, of_one_plan_after_another_are_those_of_full_rendering_to_the_bit)
             // Any parameter of any row is ridden, or not any more.
             const TrackId rows[] = {mix.id(any), mix.id(any), bus, upper, group, main_output};
             const TrackId row = rows[static_cast<size_t>(uniform(random) * 5.999)];
-            const auto p = static_cast<Parameter>(static_cast<int>(uniform(random) * 4.999));
+            const Parameter p = parameters()[static_cast<size_t>(uniform(random) * 4.999)];
             const ParameterInfo& info = info_of(p);
             Curve c;
             for (int n = 0; n < 5 && uniform(random) < 0.9; ++n) {
@@ -388,7 +388,7 @@ TEST(MixPeaks, of_one_plan_after_another_are_those_of_full_rendering_to_the_bit)
         else if (u < 0.75)
             mix.session = with_bus(mix.session, bus, [&](Bus& b) {
                 b.fader_db = -6.0 * uniform(random),
-                b.rides[Parameter::level] = uniform(random) < 0.5 ? nullptr : random_ride();
+                b.rides.set(Parameter::level, uniform(random) < 0.5 ? nullptr : random_ride());
             });
         else if (u < 0.77)
             mix.session = with_group(mix.session, group, [&](ControlGroup& g) { g.fader_db = -9.0 * uniform(random); });

@@ -24,8 +24,8 @@ Session example(const fs::path& folder) {
     });
     s = with_track(s, 2, [](Track& t) {
         t.width = 0.5, t.solo = true;
-        t.rides[Parameter::level] =
-            std::make_shared<const Curve>(Curve{{{1.0, -2.0, Segment::line}, {2.5, 3.0, Segment::step}}});
+        t.rides.set(Parameter::level,
+                    std::make_shared<const Curve>(Curve{{{1.0, -2.0, Segment::line}, {2.5, 3.0, Segment::step}}}));
     });
     s.sections = {{"intro", 0.0}, {"verse", 9.6}};
     s.main_fader_db = -1.5;
@@ -96,8 +96,8 @@ TEST(SessionFile, each_fault_has_its_sentence) {
     EXPECT_NE(error_of("[1, 2]").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "other"})").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "isotonus-session"})").find("\"version\""), std::string::npos);
-    EXPECT_EQ(error_of(R"({"format": "isotonus-session", "version": 5})"),
-              "this session was written by a newer Isotonus (version 5; this one reads up to 4)");
+    EXPECT_EQ(error_of(R"({"format": "isotonus-session", "version": 6})"),
+              "this session was written by a newer Isotonus (version 6; this one reads up to 5)");
     EXPECT_NE(error_of(R"({"format": "isotonus-session", "version": 0})").find("1 or more"), std::string::npos);
     const std::tuple<const char*, json, const char*> faults[] = {
         {"trim_db", "loud", "'tracks[0].trim_db' must be a number"},

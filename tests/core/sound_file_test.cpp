@@ -262,8 +262,86 @@ TEST(Material, comes_from_the_cache_the_second_time_and_follows_a_changed_file) 
     EXPECT_EQ(*again->measurement.rms_dbfs, *first->measurement.rms_dbfs);
     EXPECT_EQ(again->summary.low, first->summary.low);
     EXPECT_EQ(again->measurement.integrated_lufs, first->measurement.integrated_lufs);
-    for (const auto& entry : fs::directory_iterator(cache_folder() / "measured")) put(entry.path(), "broken");
-    EXPECT_EQ(*load_material(folder / "x.wav", 48000).value()->measurement.rms_dbfs, *first->measurement.rms_dbfs);
     write(folder / "x.wav", make(50000, 1, sine(997, 48000, 0.25)), 1);
     EXPECT_NEAR(*load_material(folder / "x.wav", 48000).value()->measurement.rms_dbfs, -12.04, 0.01);
+}
+
+TEST(Material, whose_cache_file_was_damaged_anywhere_is_measured_anew) {
+    Folder folder;
+    write(folder / "x.wav", make(480000, 2, noise(3, 0.4)), 2);
+    const auto first = load_material(folder / "x.wav", 48000).value();
+    const auto kept = entries_of(cache_folder() / "measured").value();
+    ASSERT_EQ(kept.size(), 1u);
+    const std::string good = read_whole(kept[0], 1 << 26).value();
+    // The file that is mapped already stays whole; another one bears its name.
+    const auto replace = [&](const std::string& content) {
+        fs::remove(kept[0]);
+        put(kept[0], content);
+    };
+    const auto expect_the_truth = [&](const std::string& how) {
+        const auto again = load_material(folder / "x.wav", 48000).value();
+        EXPECT_EQ(again->summary.low, first->summary.low) << how;
+        EXPECT_EQ(again->summary.high, first->summary.high) << how;
+        EXPECT_EQ(again->summary.mean_square_of_8, first->summary.mean_square_of_8) << how;
+        EXPECT_EQ(*again->measurement.integrated_lufs, *first->measurement.integrated_lufs) << how;
+        EXPECT_EQ(*again->measurement.rms_dbfs, *first->measurement.rms_dbfs) << how;
+        EXPECT_EQ(read_whole(kept[0], 1 << 26).value(), good) << how << ": it is written anew";
+    };
+    // A whole page of zeros, as a crash of the system leaves it; one bit; an end that is missing; another text.
+    for (size_t at = 0; at < good.size(); at += good.size() / 23) {
+        std::string damaged = good;
+        const size_t end = std::min(good.size(), at + 4096);
+        std::fill(damaged.begin() + static_cast<std::ptrdiff_t>(at), damaged.begin() + static_cast<std::ptrdiff_t>(end),
+                  '\0');
+        replace(damaged);
+        expect_the_truth("zeros from " + std::to_string(at));
+        damaged = good;
+        damaged[at] = static_cast<char>(damaged[at] ^ 16);
+        replace(damaged);
+        expect_the_truth("a bit at " + std::to_string(at));
+    }
+    replace(good.substr(0, good.size() - 8));
+    expect_the_truth("cut short");
+    replace("broken");
+    expect_the_truth("another text");
+}
+
+TEST(Media, whose_conversion_was_damaged_is_converted_anew) {
+    Folder folder;
+    write(folder / "x.wav", make(44100, 1, noise(4, 0.4)), 1, 44100);
+    const fs::path converted = prepare_media(folder / "x.wav", 48000).value().playable;
+    const std::string good = read_whole(converted, 1 << 26).value();
+    std::string damaged = good;
+    std::fill(damaged.end() - 4096, damaged.end(), '\0');
+    put(converted, damaged);
+    const fs::path again = prepare_media(folder / "x.wav", 48000).value().playable;
+    EXPECT_EQ(read_whole(again, 1 << 26).value(), good);
+}
+
+TEST(Cache, keeps_to_its_budget_and_to_what_was_used_last) {
+    Folder folder;
+    const auto used = [&](const std::string& name, int hours_ago) {
+        const fs::path file = cache_folder() / name;
+        put(file, std::string(1000, 'x'));
+        fs::last_write_time(file, fs::file_time_type::clock::now() - std::chrono::hours(hours_ago));
+        return file;
+    };
+    ASSERT_TRUE(make_folder(cache_folder() / "measured"));
+    ASSERT_TRUE(make_folder(cache_folder() / "converted"));
+    const uintmax_t before = tidy_cache(cache_budget_bytes);
+    const fs::path oldest = used("measured/oldest", 400), old = used("converted/old.wav", 300);
+    const fs::path newer = used("measured/newer", 200), in_use = used("measured/in use", 0);
+    // A conversion that was used lately, though it was made long ago.
+    const fs::path made_long_ago = used("converted/made long ago.wav", 500);
+    used("converted/made long ago.xxh3", 0);
+    EXPECT_EQ(tidy_cache(cache_budget_bytes), before + 6000);
+    EXPECT_TRUE(fs::exists(oldest));
+    EXPECT_LE(tidy_cache(before + 4500), before + 4500);
+    EXPECT_FALSE(fs::exists(oldest));
+    EXPECT_FALSE(fs::exists(old));
+    EXPECT_TRUE(fs::exists(newer));
+    (void)tidy_cache(0);
+    EXPECT_FALSE(fs::exists(newer));
+    EXPECT_TRUE(fs::exists(in_use)) << "another window may have it open";
+    EXPECT_TRUE(fs::exists(made_long_ago));
 }

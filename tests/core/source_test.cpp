@@ -14,7 +14,8 @@ namespace {
 /// Everything a source plays, read in blocks of this size.
 std::vector<float> played(const Source& source, int64_t block = 1000) {
     const ReadySource ready = prepare_source(source, 48000).value();
-    auto reader = SourceReader::open(ready).value();
+    const auto opened = open_source(ready).value();
+    FrameReader& reader = *opened;
     std::vector<float> out(static_cast<size_t>(ready.frames * ready.channels));
     for (int64_t at = 0; at < ready.frames; at += block) {
         const int64_t part = std::min(block, ready.frames - at);

@@ -214,7 +214,7 @@ TEST(PeakAfterRide, is_the_peak_of_what_the_ride_leaves) {
     const auto m = load_material(t.source, 48000).value();
     t.fader_db = -2.0, t.trim_db = 1.0;
     EXPECT_NEAR(*peak_after_ride_dbfs(t, *m, 0.0), 20 * std::log10(0.8) - 1.0, 1e-4);
-    t.rides[Parameter::level] = std::make_shared<const Curve>(Curve{{{2.0, 0.0}, {2.5, -12.0}}});
+    t.rides.set(Parameter::level, std::make_shared<const Curve>(Curve{{{2.0, 0.0}, {2.5, -12.0}}}));
     EXPECT_NEAR(*peak_after_ride_dbfs(t, *m, 0.0), 20 * std::log10(0.5) - 1.0, 1e-4);
     EXPECT_NEAR(*peak_after_ride_dbfs(t, *m, -3.0), 20 * std::log10(0.5) - 4.0, 1e-4);
     t.delay_samples = 72000;  // the first one comes at 2.5 s now, where the ride is down too

@@ -1,5 +1,6 @@
 // One rule for every value, whichever door it comes through.
 #include "core/session/validate.h"
+#include "core/shape/chain.h"
 
 #include <gmock/gmock.h>
 
@@ -103,7 +104,7 @@ TEST(Validation, looks_at_every_kind_of_value) {
     EXPECT_THAT(broken([](Session& s) { s.targets.sustained.aim_dbfs = 3.0; }), HasSubstr("aim_dbfs"));
     EXPECT_THAT(broken([](Session& s) {
                     auto curve = std::make_shared<Curve>(Curve{{{2.0, 0.0}, {1.0, 0.0}}});
-                    s = with_rides(s, 1, [&](Rides& r) { r[Parameter::pan] = curve; });
+                    s = with_rides(s, 1, [&](Rides& r) { r.set(Parameter::pan, curve); });
                 }),
                 HasSubstr("before the point before it"));
 }
@@ -183,6 +184,24 @@ TEST(Validation, says_the_same_limits_as_the_schema) {
          top["hand_off"]["properties"]["own"]["properties"], "limits");
     same(limits_of_fields([](Limits& v) { recording_fields(v, std::as_const(*std::make_unique<Recording>())); }),
          top["recordings"]["items"]["properties"], "recording");
+    same(limits_of_fields([](Limits& v) { processor_fields(v, std::as_const(*std::make_unique<Processor>())); }),
+         defs["processor"]["properties"], "processor");
+    EXPECT_EQ(defs["track"]["properties"]["chain"]["maxItems"], limits::most_processors);
+    const auto same_parameter = [](const ParameterInfo& info, const json& p) {
+        if (!info.words.empty()) {
+            EXPECT_EQ(p["enum"].size(), info.words.size()) << info.id;
+            for (size_t n = 0; n < info.words.size(); ++n) EXPECT_EQ(p["enum"][n], info.words[n]) << info.id;
+            return;
+        }
+        EXPECT_EQ(p["minimum"].get<double>(), info.low) << info.id;
+        EXPECT_EQ(p["maximum"].get<double>(), info.high) << info.id;
+    };
+    for (const ParameterInfo& info : common_parameters().subspan(1))
+        same_parameter(info, defs["processor"]["properties"][info.id]);
+    EXPECT_EQ(defs["processor_types"].size(), processor_types().size());
+    for (const ProcessorType* type : processor_types())
+        for (const ParameterInfo& info : type->parameters)
+            same_parameter(info, defs["processor_types"][type->id][info.id]);
     EXPECT_EQ(schema["x-most-bytes"], limits::most_session_bytes);
     EXPECT_EQ(defs["ride"]["maxItems"], limits::most_points);
     EXPECT_EQ(top["tracks"]["maxItems"], limits::most_rows);

@@ -1,6 +1,9 @@
 // Faders over MIDI: bytes, pickup, and the simulated box.
 #include "engine/fader_box.h"
 
+#include <atomic>
+#include <thread>
+
 #include "tests/support/sounds.h"
 
 using namespace isotonus;
@@ -77,4 +80,25 @@ TEST(FaderBox, speaks_and_is_moved_but_not_against_a_hand) {
     EXPECT_NEAR(box.position(4), 0.1, 1e-4);
     box.move(4, 7.0);
     EXPECT_EQ(box.position(4), 1.0);
+}
+
+TEST(MidiPorts, take_another_receiver_while_messages_come_in) {
+    // On real ports messages come on a thread of the port's own, from the moment it is open.
+    auto [ours, theirs] = midi_pair();
+    std::atomic<bool> over{false};
+    std::atomic<int64_t> heard{0};
+    std::jthread sender([&theirs, &over] {
+        while (!over) theirs->send({0x90, 60, 100});
+    });
+    for (int n = 0; n < 2000; ++n) {
+        auto kept = std::make_shared<int>(n);  // a receiver that is called after it was let go would read freed memory
+        ours->on_message([&heard, kept](const MidiBytes& bytes) {
+            if (*kept >= 0 && bytes.size() == 3) ++heard;
+        });
+    }
+    while (heard < 1000) std::this_thread::yield();
+    ours->on_message({});
+    over = true;
+    sender.join();
+    EXPECT_GE(heard, 1000);
 }

@@ -67,9 +67,11 @@ TEST_F(Reading, has_the_loops_start_ready_before_its_end_is_reached) {
     const int64_t first = 5 * Stream::chunk_frames + 10, end = 35 * Stream::chunk_frames + 7;
     stream.set_loop(first, end);
     ASSERT_TRUE(enter_soon(stream, end - 2 * Stream::chunk_frames));
-    for (int n = 0; n < 2000 && !stream.has(first); ++n) std::this_thread::sleep_for(std::chrono::milliseconds(1));
+    const int64_t last = first + 3 * Stream::chunk_frames;
+    for (int n = 0; n < 5000 && !(stream.has(first) && stream.has(last)); ++n)
+        std::this_thread::sleep_for(std::chrono::milliseconds(1));
     EXPECT_TRUE(stream.has(first));
-    EXPECT_TRUE(stream.has(first + 3 * Stream::chunk_frames));
+    EXPECT_TRUE(stream.has(last));
     stream.set_loop(0, 0);
     ASSERT_TRUE(enter_soon(stream, end));
 }

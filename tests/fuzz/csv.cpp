@@ -6,7 +6,8 @@
 
 extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
     using namespace isotonus;
-    for (const ParameterInfo& info : parameters()) {
+    for (const Parameter parameter : parameters()) {
+        const ParameterInfo& info = parameter.info();
         const auto ride = ride_from_csv(std::string(reinterpret_cast<const char*>(data), size), "fuzz.csv", info);
         if (!ride) continue;
         for (const RidePoint& p : ride->points)

@@ -65,10 +65,49 @@ void shoot_dialog(MainWindow& window, const QString& folder, const QString& name
     dialog->grab().save(folder + "/" + name + ".png");
 }
 
+/// Chains as somebody might set them for the demo.
+void shape(Workspace& work) {
+    const auto set =
+        [&work](const char* name,
+                std::initializer_list<std::pair<const char*, std::map<std::string, double, std::less<>>>> chain) {
+            const Track* t = work.document.session().find(std::string(name));
+            if (!t) return;
+            work.edits.set_chains({t->id}, "Shape", [&](Chain& c) {
+                for (const auto& [type, values] : chain) {
+                    c.push_back(new_processor(*processor_type(type), c));
+                    c.back().values = values;
+                }
+            });
+        };
+    set("Voice", {{"low_cut", {{"hz", 110.0}}},
+                  {"equaliser",
+                   {{"band1.in", 1.0},
+                    {"band1.hz", 420.0},
+                    {"band1.db", -3.5},
+                    {"band1.q", 1.8},
+                    {"band2.in", 1.0},
+                    {"band2.hz", 6500.0},
+                    {"band2.db", 3.0},
+                    {"band2.q", 0.8}}},
+                  {"compressor", {{"threshold_dbfs", -22.0}, {"ratio", 3.0}}}});
+    set("Hats", {{"low_cut", {{"hz", 240.0}, {"slope", 1.0}}}});
+    set("Bass", {{"saturation", {{"drive_db", 9.0}}}, {"compressor", {{"threshold_dbfs", -24.0}, {"ratio", 4.0}}}});
+    set("Snare", {{"transient", {{"attack_db", 4.0}}}});
+}
+
 void all_stations(MainWindow& window, const QString& folder, const QString& prefix) {
-    const char* names[] = {"1-gather", "2-stage", "3-balance", "4-ride", "13-compare", "5-hand-off"};
+    const char* names[] = {"1-gather", "2-stage", "3-balance", "15-shape", "4-ride", "13-compare", "5-hand-off"};
     for (int n = 0; n < window.stations().count(); ++n) {
         window.stations().choose(n);
+        auto& work = window.work();
+        const auto known = [&work] {
+            bool all = true;
+            for (const auto& t : work.document.session().tracks)
+                for (const MaterialPtr& m : {work.materials.of(*t), work.materials.shaped(*t)})
+                    all &= !m || work.spectra.of(m) != nullptr;
+            return all;
+        };
+        while (!known()) QTest::qWait(100);
         shoot(window, folder, prefix + names[n]);
     }
 }
@@ -100,7 +139,7 @@ int main(int argc, char** argv) {
     settle(window);
     auto& work = window.work();
     work.document.edit("Balance", balanced(work.document.session()));
-    work.stage_all();
+    work.edits.stage_all();
     const TrackId voice = work.document.session().find(std::string("Voice"))->id;
     work.document.edit_tracks("Ride Voice", {voice}, [](Track& t) {
         Curve c;
@@ -116,9 +155,11 @@ int main(int argc, char** argv) {
                                        {38.6, -4.0},
                                        {43.0, -4.0}})
             c.insert({time, db, Segment::line});
-        t.rides[Parameter::level] = std::make_shared<const Curve>(c);
+        t.rides.set(Parameter::level, std::make_shared<const Curve>(c));
     });
+    shape(work);
     work.document.select_only(voice);
+    settle(window);
     work.player.locate(36.0);
     work.player.toggle_playing();
     QTest::qWait(1500);
@@ -137,14 +178,14 @@ int main(int argc, char** argv) {
         lower.main_fader_db = -2.0;
         return lower;
     }());
-    window.stations().choose(4);
+    window.stations().choose(5);
     settle(window);
     QTest::qWait(400);
     work.comparison.toggle();
     shoot(window, folder, "13-compare");
     work.comparison.toggle();
-    window.stations().choose(3);
-    work.show_ride({Parameter::level, {Parameter::level, Parameter::pan}, false, {}});
+    window.stations().choose(4);
+    work.view.show_ride({Parameter::level, {Parameter::level, Parameter::pan}, false, {}});
     if (everything) {
         const Session straight = work.document.session();
         Curve bent = *straight.find(voice)->rides[Parameter::level];
@@ -159,7 +200,7 @@ int main(int argc, char** argv) {
     QTest::qWait(200);
     box->grab().save(folder + "/14-fader-box.png");
     box->close();
-    work.show_ride({});
+    work.view.show_ride({});
     for (int n = 0; n < 2; ++n) work.document.undo();
     // Balance with buses, a headroom plan, the field, and what covers the voice.
     const auto press = [&](const char* action) {
@@ -177,9 +218,9 @@ int main(int argc, char** argv) {
     settle(window);
     QTest::qWait(1500);
     if (work.mix.headroom() && work.mix.headroom()->proposals.size() > 1) {
-        Workspace::Ghosts ghosts;
+        ViewState::Ghosts ghosts;
         for (const auto& [id, db] : work.mix.headroom()->proposals[1].faders) ghosts[id] = db;
-        work.show_ghosts(ghosts);
+        work.view.show_ghosts(ghosts);
     }
     shoot(window, folder, "10-headroom");
     press("pageCoverAction");
@@ -222,16 +263,16 @@ int main(int argc, char** argv) {
     window.stations().choose(0);
     const TrackId snare = work.document.session().find(std::string("Snare"))->id;
     work.document.select_only(snare);
-    work.show_panel(true);
+    work.view.show_panel(true);
     work.player.locate(30.0);
-    work.split_clip(snare);
+    work.edits.split_clip(snare);
     work.player.locate(36.5);
-    work.split_clip(snare);
-    Clips clips = work.clips(snare);
+    work.edits.split_clip(snare);
+    Clips clips = work.edits.clips(snare);
     clips[1].gain_db = 4.5, clips[1].fade_in = 12000, clips[1].fade_out = 48000;
-    work.set_clips(snare, "Clips", clips);
+    work.edits.set_clips(snare, "Clips", clips);
     shoot(window, folder, "6-clips");
-    work.show_panel(false);
+    work.view.show_panel(false);
     for (int n = 0; n < 3; ++n) work.document.undo();
     settle(window);
     shoot_dialog<PhaseDialog>(window, folder, "7-phase");
@@ -264,13 +305,13 @@ int main(int argc, char** argv) {
                 hot = with_ride(hot, hot.tracks[n]->id, Parameter::level, dense);
             }
         work.document.edit("Hot", hot);
-        window.stations().choose(3);
+        window.stations().choose(4);
         work.document.select_only(work.document.session().tracks[6]->id);
-        work.show_ride({Parameter::level, {Parameter::level}, true, {}});
+        work.view.show_ride({Parameter::level, {Parameter::level}, true, {}});
         settle(window);
         shoot(window, folder, "crowded-ride");
-        work.show_ride({Parameter::level, {Parameter::level}, false, {}});
-        window.stations().choose(5);
+        work.view.show_ride({Parameter::level, {Parameter::level}, false, {}});
+        window.stations().choose(6);
         settle(window);
         shoot(window, folder, "crowded-hand-off");
         work.document.edit_tracks("Lose", {voice}, [](Track& t) { t.source.file = "/nowhere/Voice.wav"; });

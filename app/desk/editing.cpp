@@ -1,0 +1,331 @@
+#include "app/desk/editing.h"
+
+#include <algorithm>
+
+#include "app/desk/row_head.h"
+#include "app/desk/workspace.h"
+#include "app/style/text.h"
+#include "core/shape/chain.h"
+#include "core/shape/signal.h"
+
+namespace isotonus {
+
+Editing::Editing(Workspace& work) : work_(work) {
+    connect(&work.materials, &Materials::finished, this, &Editing::stage_waiting);
+}
+
+void Editing::stage(const std::vector<TrackId>& ids, const QString& name) {
+    work_.document.edit(
+        name, with_staged_trims(
+                  work_.document.session(), [this](const Track& t) { return work_.materials.measured(t); }, &ids));
+}
+
+void Editing::stage_all() {
+    std::vector<TrackId> ids;
+    for (const auto& t : work_.document.session().tracks) ids.push_back(t->id);
+    stage(ids, tr("Stage all"));
+}
+
+void Editing::stage_when_measured(const std::vector<TrackId>& ids, const QString& name, uint64_t gesture) {
+    waiting_ = {ids, name, gesture};
+    if (work_.materials.waiting() == 0) stage_waiting();
+}
+
+void Editing::stage_waiting() {
+    if (!waiting_) return;
+    const Waiting now = std::move(*waiting_);
+    waiting_.reset();
+    work_.document.edit(
+        now.name,
+        with_staged_trims(
+            work_.document.session(), [this](const Track& t) { return work_.materials.measured(t); }, &now.ids),
+        now.gesture);
+}
+
+void Editing::put_right(TrackId id, const Finding& finding) {
+    const Track* t = work_.document.track(id);
+    const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
+    if (!m || finding.remedy == Remedy::none) return;
+    const QString name = QString::fromStdString(t->name);
+    QString what;
+    switch (finding.remedy) {
+        case Remedy::none:
+            return;
+        case Remedy::remove_offset:
+            what = tr("Remove the DC offset of %1");
+            break;
+        case Remedy::make_mono:
+            what = tr("Make %1 mono");
+            break;
+        case Remedy::use_left:
+            what = tr("Use the left side of %1");
+            break;
+        case Remedy::use_right:
+            what = tr("Use the right side of %1");
+            break;
+        case Remedy::swap_sides:
+            what = tr("Swap the sides of %1");
+            break;
+        case Remedy::tame_spikes:
+            what = tr("Tame the spikes of %1");
+            break;
+    }
+    work_.document.edit_tracks(what.arg(name), {id},
+                               [&](Track& track) { track = with_remedy(track, finding.remedy, *m); });
+}
+
+Clips Editing::clips(TrackId id) const {
+    const Track* t = work_.document.track(id);
+    const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
+    return m ? clips_of(t->source, m->ready.file_frames()) : Clips{};
+}
+
+void Editing::set_clips(TrackId id, const QString& name, Clips clips, uint64_t gesture) {
+    const Track* t = work_.document.track(id);
+    const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
+    if (!m || clips == this->clips(id)) return;
+    if (clips == clips_of({}, m->ready.file_frames())) clips.clear();  // all of the file, as it is
+    work_.document.edit_tracks(
+        name, {id}, [&](Track& track) { track.source.clips = std::move(clips); }, gesture);
+}
+
+size_t Editing::current_clip(TrackId id) const {
+    const Clips all = clips(id);
+    if (const auto chosen = work_.view.chosen_clip(id); chosen && *chosen < all.size()) return *chosen;
+    const Track* t = work_.document.track(id);
+    const int here =
+        t ? clip_at(all, work_.document.frame_at(work_.player.position_s() - work_.document.shift_s(*t))) : -1;
+    return here < 0 ? 0 : static_cast<size_t>(here);
+}
+
+void Editing::split_clip(TrackId id) {
+    const Track* t = work_.document.track(id);
+    if (!t) return;
+    const Clips all = clips(id);
+    const int64_t frame = work_.document.frame_at(work_.player.position_s() - work_.document.shift_s(*t));
+    const int here = clip_at(all, frame);
+    const Clips next = here < 0 ? all : with_split(all, static_cast<size_t>(here), frame);
+    if (next == all) {
+        emit work_.view.hint(
+            tr("There is nothing to split at the playhead: it is outside of the clips, at an edge, or in a fade."));
+        return;
+    }
+    set_clips(id, tr("Split %1 at %2").arg(QString::fromStdString(t->name), time_text(work_.player.position_s(), 2)),
+              next);
+    work_.view.choose_clip(id, static_cast<size_t>(here) + 1);
+}
+
+void Editing::cut_out_loop(TrackId id) {
+    const Track* t = work_.document.track(id);
+    const auto& loop = work_.player.loop();
+    if (!t || loop.to_s <= loop.from_s) {
+        emit work_.view.hint(tr("Mark the stretch to cut out first: Shift and drag on the song map."));
+        return;
+    }
+    const double shift = work_.document.shift_s(*t);
+    set_clips(
+        id,
+        tr("Cut %1 to %2 out of %3")
+            .arg(time_text(loop.from_s, 2), time_text(loop.to_s, 2), QString::fromStdString(t->name)),
+        with_silence_between(clips(id), work_.document.frame_at(loop.from_s - shift),
+                             work_.document.frame_at(loop.to_s - shift), work_.document.session().sample_rate / 200));
+}
+
+double Editing::fader_db(TrackId row) const {
+    const Session& s = work_.document.session();
+    if (const Track* t = s.find(row)) return t->fader_db;
+    if (const Bus* b = s.find_bus(row)) return b->fader_db;
+    if (const ControlGroup* g = s.find_group(row)) return g->fader_db;
+    return s.main_fader_db;
+}
+
+void Editing::set_fader(TrackId row, double db, uint64_t gesture) {
+    const Session& s = work_.document.session();
+    if (db < fader_floor_db) db = silence_db;
+    Session next = s;
+    if (s.find(row))
+        next = with_track(s, row, [db](Track& t) { t.fader_db = db; });
+    else if (s.find_bus(row))
+        next = with_bus(s, row, [db](Bus& b) { b.fader_db = db; });
+    else if (s.find_group(row))
+        next = with_group(s, row, [db](ControlGroup& g) { g.fader_db = db; });
+    else
+        next.main_fader_db = db;
+    work_.document.edit(tr("Fader %1 %2").arg(QString::fromStdString(s.name_of(row)), db_text(db)), std::move(next),
+                        gesture);
+}
+
+void Editing::set_own_value(TrackId row, Parameter parameter, double value, uint64_t gesture) {
+    const Session& s = work_.document.session();
+    const auto set = [&](auto& x) {
+        if (parameter == Parameter::trim) x.trim_db = value;
+        if (parameter == Parameter::pan) x.pan = value;
+        if (parameter == Parameter::width) x.width = value;
+        if (parameter == Parameter::mute) x.mute = value >= 0.5;
+    };
+    if (parameter.processor() != 0) {
+        const QString words = QString::fromStdString(value_text(parameter.info(), value));
+        set_chains(
+            {row}, tr("%1 %2").arg(QString(parameter.info().id).replace('_', ' '), words),
+            [&](Chain& chain) {
+                for (Processor& p : chain)
+                    if (p.id == parameter.processor()) set_value(p, parameter.info(), value);
+            },
+            gesture);
+        return;
+    }
+    const QString name = tr("%1 of %2").arg(info_of(parameter).id, QString::fromStdString(s.name_of(row)));
+    if (s.find(row))
+        work_.document.edit(name, with_track(s, row, set), gesture);
+    else if (s.find_bus(row))
+        work_.document.edit(name, with_bus(s, row, set), gesture);
+}
+
+std::optional<Family> Editing::family_of_selection() const {
+    std::optional<Family> shared;
+    for (const TrackId id : work_.document.selected()) {
+        const Track* t = work_.document.track(id);
+        if (!t) continue;
+        if (shared && *shared != work_.materials.family(*t)) return std::nullopt;
+        shared = work_.materials.family(*t);
+    }
+    return shared;
+}
+
+std::vector<TrackId> Editing::rows_meant() const {
+    const auto shared = family_of_selection();
+    if (work_.document.selected().size() != 1 || !shared) return work_.document.selected();
+    std::vector<TrackId> rows;
+    for (const auto& t : work_.document.session().tracks)
+        if (work_.materials.family(*t) == *shared) rows.push_back(t->id);
+    return rows;
+}
+
+void Editing::set_chains(const std::vector<TrackId>& rows, const QString& name,
+                         const std::function<void(Chain&)>& change, uint64_t gesture) {
+    Session next = work_.document.session();
+    for (const TrackId row : rows)
+        if (next.find(row)) next = with_chain(next, row, change);
+    work_.document.edit(name, std::move(next), gesture);
+}
+
+void Editing::take_out_or_in(TrackId row, size_t place) {
+    const Track* t = work_.document.track(row);
+    if (!t || place >= t->chain.size() || !processor_type(t->chain[place].type)) return;
+    const QString word = processor_type(t->chain[place].type)->word;
+    const bool in = !t->chain[place].in;
+    double match_db = t->chain[place].match_db;
+    // Known only while it is in: the row's loudness with it, and with the same chain without it.
+    const MaterialPtr with = work_.materials.shaped(*t);
+    if (!in && t->chain[place].match && with && with->measurement.integrated_lufs) {
+        SignalRecipe without = with->signal->recipe();
+        without.chain[place].in = false;
+        without.chain[place].match_db = 0.0;
+        if (const auto made = make_signal(without); made && (*made)->measurement.integrated_lufs)
+            match_db = std::clamp(*with->measurement.integrated_lufs - *(*made)->measurement.integrated_lufs,
+                                  -match_max_db, match_max_db);
+    }
+    set_chains({row}, in ? tr("%1 in").arg(word) : tr("%1 out").arg(word), [&](Chain& chain) {
+        chain[place].in = in;
+        chain[place].match_db = match_db;
+    });
+}
+
+void Editing::bypass_chain(TrackId row) {
+    const Track* t = work_.document.track(row);
+    if (!t || t->chain.empty()) return;
+    work_.document.edit_tracks(t->chain_out ? tr("Chain in") : tr("Chain out"), {row},
+                               [](Track& track) { track.chain_out = !track.chain_out; });
+}
+
+void Editing::bypass_all_chains() {
+    Session next = work_.document.session();
+    next.chains_out = !next.chains_out;
+    work_.document.edit(next.chains_out ? tr("All chains out") : tr("All chains in"), std::move(next));
+}
+
+void Editing::make_bus() {
+    const std::vector<TrackId> rows = rows_meant();
+    if (rows.empty()) return;
+    const auto shared = family_of_selection();
+    const QString name = shared ? family_word(*shared) : tr("bus %1").arg(work_.document.session().buses.size() + 1);
+    work_.document.edit(tr("Bus '%1' of %n row(s)", nullptr, static_cast<int>(rows.size())).arg(name),
+                        with_new_bus(work_.document.session(), name.toStdString(), shared, rows));
+}
+
+void Editing::make_group() {
+    const std::vector<TrackId> rows = rows_meant();
+    if (rows.empty()) return;
+    const auto shared = family_of_selection();
+    const QString name = shared ? family_word(*shared) : tr("group %1").arg(work_.document.session().groups.size() + 1);
+    work_.document.edit(tr("Control group '%1' of %n row(s)", nullptr, static_cast<int>(rows.size())).arg(name),
+                        with_new_group(work_.document.session(), name.toStdString(), shared, rows));
+}
+
+void Editing::lead_to(const std::vector<TrackId>& ids, TrackId output) {
+    auto next = with_output(work_.document.session(), ids, output);
+    if (!next) {
+        work_.prompter->complain(QString::fromStdString(next.error().what));
+        return;
+    }
+    const Bus* bus = work_.document.session().find_bus(output);
+    work_.document.edit(tr("Lead to %1").arg(bus ? QString::fromStdString(bus->name) : tr("the main output")),
+                        std::move(*next));
+}
+
+void Editing::remove_bus_or_group(TrackId id) {
+    work_.document.edit(work_.document.session().find_bus(id) ? tr("Remove the bus") : tr("Remove the control group"),
+                        without_bus_or_group(work_.document.session(), id));
+}
+
+void Editing::mirror_pans() {
+    const auto ids = work_.document.selected();
+    Session next = work_.document.session();
+    for (size_t i = 0; i + 1 < ids.size(); i += 2) {
+        const double pan = work_.document.track(ids[i])->pan;
+        next = with_track(next, ids[i + 1], [pan](Track& t) { t.pan = -pan; });
+    }
+    if (ids.size() < 2)
+        emit work_.view.hint(
+            tr("Select pairs of rows: the second of each gets the first one's pan on the other side."));
+    else
+        work_.document.edit(tr("Mirror pans"), std::move(next));
+}
+
+void Editing::spread_pans() {
+    const auto ids = work_.document.selected();
+    if (ids.size() < 2) {
+        emit work_.view.hint(tr("Select several rows: they are spread evenly from side to side."));
+        return;
+    }
+    double reach = 0.0;
+    for (const TrackId id : ids) reach = std::max(reach, std::fabs(work_.document.track(id)->pan));
+    if (reach < 0.05) reach = 0.35;  // common practice, no source
+    Session next = work_.document.session();
+    for (size_t i = 0; i < ids.size(); ++i) {
+        const double pan = reach * (2.0 * static_cast<double>(i) / static_cast<double>(ids.size() - 1) - 1.0);
+        next = with_track(next, ids[i], [pan](Track& t) { t.pan = pan; });
+    }
+    work_.document.edit(tr("Spread pans of %n row(s)", nullptr, static_cast<int>(ids.size())), std::move(next));
+}
+
+void Editing::add_section(double time_s) {
+    const QString given = tr("section %1").arg(work_.document.session().sections.size() + 1);
+    const auto name =
+        work_.prompter->ask_text(tr("New section"), tr("Its name, at %1").arg(time_text(time_s, 2)), given);
+    if (!name) return;
+    work_.document.edit(tr("Section %1 at %2").arg(*name, time_text(time_s, 2)),
+                        with_section(work_.document.session(), {name->toStdString(), std::max(0.0, time_s), 0}));
+}
+
+void Editing::rename_section(int section) {
+    const std::string& before = work_.document.session().sections[static_cast<size_t>(section)].name;
+    const auto name =
+        work_.prompter->ask_text(tr("Rename the section"), tr("Its name"), QString::fromStdString(before));
+    if (!name) return;
+    Session next = work_.document.session();
+    next.sections.change()[static_cast<size_t>(section)].name = name->toStdString();
+    work_.document.edit(tr("Rename section to %1").arg(*name), std::move(next));
+}
+
+}  // namespace isotonus

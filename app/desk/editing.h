@@ -1,0 +1,80 @@
+// Edits that several views make: each is one undo step of the document.
+#pragma once
+
+#include <QObject>
+#include <functional>
+
+#include "core/ride/parameter.h"
+#include "core/session/clips.h"
+#include "core/session/routing.h"
+#include "core/stage/findings.h"
+
+namespace isotonus {
+
+class Workspace;
+
+class Editing : public QObject {
+    Q_OBJECT
+  public:
+    explicit Editing(Workspace& work);
+
+    /// Sets trims to their targets.
+    void stage(const std::vector<TrackId>& ids, const QString& name);
+    void stage_all();
+    /// Stages these tracks once what was changed of them is measured, in one undo step with `gesture`.
+    void stage_when_measured(const std::vector<TrackId>& ids, const QString& name, uint64_t gesture);
+    void put_right(TrackId id, const Finding& finding);
+
+    // Clips of a track, in frames of its file.
+    Clips clips(TrackId id) const;
+    void set_clips(TrackId id, const QString& name, Clips clips, uint64_t gesture = 0);
+    /// The clip that gestures on a track's clips mean: the chosen one, else the one at the playhead, else the first.
+    size_t current_clip(TrackId id) const;
+    void split_clip(TrackId id);
+    void cut_out_loop(TrackId id);
+
+    // Any row's own settings, for what moves all kinds of rows.
+    double fader_db(TrackId row) const;
+    void set_fader(TrackId row, double db, uint64_t gesture);
+    void set_own_value(TrackId row, Parameter parameter, double value, uint64_t gesture);
+
+    // Chains.
+    /// Changes the chains of these tracks; one undo step.
+    void set_chains(const std::vector<TrackId>& rows, const QString& name, const std::function<void(Chain&)>& change,
+                    uint64_t gesture = 0);
+    /// Takes a processor of a track out, or in again.  What is out is as loud as what was in, by the whole song's
+    /// figures, unless its match is off.
+    void take_out_or_in(TrackId row, size_t place);
+    /// The chain of a track, or all chains, as if there were none, and back.
+    void bypass_chain(TrackId row);
+    void bypass_all_chains();
+
+    // Routing of the selected rows.
+    void make_bus();
+    void make_group();
+    void lead_to(const std::vector<TrackId>& ids, TrackId output);
+    void remove_bus_or_group(TrackId id);
+    /// Selected rows: pans mirrored two by two, or spread evenly between the outermost two.
+    void mirror_pans();
+    void spread_pans();
+
+    void add_section(double time_s);
+    void rename_section(int section);
+
+  private:
+    void stage_waiting();
+    /// The family that all selected rows share.
+    std::optional<Family> family_of_selection() const;
+    /// The selected rows; a single one stands for its family.
+    std::vector<TrackId> rows_meant() const;
+
+    Workspace& work_;
+    struct Waiting {
+        std::vector<TrackId> ids;
+        QString name;
+        uint64_t gesture = 0;
+    };
+    std::optional<Waiting> waiting_;
+};
+
+}  // namespace isotonus

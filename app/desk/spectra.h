@@ -1,0 +1,32 @@
+// Long-term spectra of what rows play, computed in the background when somebody looks at them.
+#pragma once
+
+#include <QObject>
+#include <QThreadPool>
+#include <map>
+#include <set>
+
+#include "core/measure/material.h"
+#include "core/measure/spectrum.h"
+
+namespace isotonus {
+
+class Spectra : public QObject {
+    Q_OBJECT
+  public:
+    explicit Spectra(QObject* parent = nullptr);
+    ~Spectra() override;
+    /// Null while it is being computed.
+    const LongTermSpectrum* of(const MaterialPtr& material);
+
+  signals:
+    void ready();
+
+  private:
+    QThreadPool pool_;
+    std::map<MaterialPtr, LongTermSpectrum> known_;
+    std::set<MaterialPtr> waiting_;
+    std::shared_ptr<Progress> progress_ = std::make_shared<Progress>();
+};
+
+}  // namespace isotonus

@@ -1,0 +1,105 @@
+#include "app/desk/view_state.h"
+
+#include <algorithm>
+
+namespace isotonus {
+
+namespace {
+constexpr double shortest_s = 0.0005;  ///< shown at once: two dozen samples
+}
+
+void TimeView::set_song(double song_s) {
+    if (song_s == song_s_) return;
+    const bool whole = from_s_ == 0.0 && to_s_ == song_s_;
+    song_s_ = std::max(0.1, song_s);
+    if (whole)
+        show(0.0, song_s_);
+    else
+        show(from_s_, to_s_);
+}
+
+void TimeView::show(double from_s, double to_s) {
+    const double length = std::clamp(to_s - from_s, shortest_s, song_s_);
+    from_s_ = std::clamp(from_s, 0.0, song_s_ - length);
+    to_s_ = from_s_ + length;
+    emit changed();
+}
+
+void TimeView::zoom(double factor, double around_s) {
+    const double length = std::clamp((to_s_ - from_s_) / factor, shortest_s, song_s_);
+    const double share = (around_s - from_s_) / (to_s_ - from_s_);
+    show(around_s - share * length, around_s + (1.0 - share) * length);
+}
+
+ViewState::ViewState(Document& document) : document_(document) {
+    connect(&document, &Document::selection_changed, this, [this] {
+        if (!ride.row) return;
+        ride.row.reset();
+        emit ride_view_changed();
+    });
+}
+
+void ViewState::toggle_fold(Family family) {
+    if (!folded_.erase(family)) folded_.insert(family);
+    emit folds_changed();
+}
+
+void ViewState::show_panel(bool on) {
+    panel_open = on;
+    emit panel_shown(on);
+}
+
+std::optional<size_t> ViewState::chosen_clip(TrackId id) const {
+    return clip_track_ == id ? std::optional(clip_) : std::nullopt;
+}
+
+void ViewState::choose_clip(TrackId id, size_t clip) {
+    clip_track_ = id;
+    clip_ = clip;
+    emit clip_chosen();
+}
+
+void ViewState::show_ghosts(Ghosts ghosts) {
+    if (ghosts == ghosts_) return;
+    ghosts_ = std::move(ghosts);
+    emit ghosts_changed();
+}
+
+void ViewState::show_balance_page(BalancePage page) {
+    balance_page = page == balance_page ? BalancePage::none : page;
+    if (balance_page != BalancePage::headroom) show_ghosts({});
+    emit balance_page_changed();
+}
+
+void ViewState::show_field(bool on) {
+    field_shown = on;
+    emit field_changed();
+}
+
+void ViewState::show_ride(RideView view) {
+    if (std::find(view.open.begin(), view.open.end(), view.parameter) == view.open.end()) view.open = {view.parameter};
+    ride = std::move(view);
+    emit ride_view_changed();
+}
+
+void ViewState::touched(TrackId row, Parameter parameter) {
+    if (ride_row() == row && ride.parameter == parameter) return;
+    RideView view = ride;
+    view.parameter = parameter;
+    if (document_.track(row)) {
+        view.row.reset();
+        if (document_.focused() != row) {
+            if (document_.is_selected(row))
+                document_.select(document_.selected(), row);
+            else
+                document_.select_only(row);
+        }
+    } else {
+        view.row = row;
+    }
+    show_ride(std::move(view));
+    emit hint(tr("%1 of %2: its ride is shown.")
+                  .arg(info_of(parameter).id, QString::fromStdString(document_.session().name_of(row))));
+}
+
+}  // namespace isotonus

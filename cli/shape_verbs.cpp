@@ -1,0 +1,145 @@
+#include "cli/verbs.h"
+#include "core/measure/measurement_json.h"
+#include "core/shape/chain.h"
+
+namespace isotonus::cli {
+
+using nlohmann::json;
+
+namespace {
+
+/// One KEY=VALUE of a processor.
+Result<void> assign(const Session& session, Processor& processor, const std::string& assignment) {
+    const size_t equals = assignment.find('=');
+    if (equals == std::string::npos) return fail("", fmt::format("'{}' is not KEY=VALUE", assignment));
+    const std::string key = assignment.substr(0, equals), text = assignment.substr(equals + 1);
+    if (key == "match") {
+        if (text != "on" && text != "off") return fail("", "match is on or off");
+        processor.match = text == "on";
+        return {};
+    }
+    const ProcessorType& type = *processor_type(processor.type);
+    if (key == "key") {
+        if (!type.keyed) return fail("", fmt::format("'{}' listens to no other row", processor.type));
+        const Track* row = session.find(text);
+        if (!row && text != "none") return fail("", fmt::format("there is no track called '{}' to listen to", text));
+        processor.key = row ? row->id : 0;
+        return {};
+    }
+    const ParameterInfo* info = parameter_of(processor, key);
+    if (!info) {
+        std::string known = type.keyed ? "key, match" : "match";
+        for (const ParameterInfo* p : parameters_of(processor)) known += std::string(", ") + p->id;
+        return fail("", fmt::format("'{}' has no '{}'; it has: {}", processor.type, key, known));
+    }
+    const auto value = value_from_text(*info, text);
+    if (!value) {
+        std::string range = fmt::format("a number from {:g} to {:g} {}", info->low, info->high, info->unit);
+        if (!info->words.empty()) {
+            range = "one of";
+            for (const char* word : info->words) range += std::string(" ") + word;
+        }
+        return fail("", fmt::format("'{}' cannot be '{}': it is {}", key, text, range));
+    }
+    set_value(processor, *info, *value);
+    return {};
+}
+
+json processor_json(const Session& session, const Processor& p, size_t place) {
+    json j{{"place", place}, {"type", p.type}, {"match", p.match}, {"match_db", p.match_db}};
+    for (const ParameterInfo* info : parameters_of(p)) {
+        const double value = setting_of(p, *info);
+        if (info->words.empty())
+            j[info->id] = value;
+        else if (info == common_parameters().data())
+            j[info->id] = p.in;
+        else
+            j[info->id] = value_text(*info, value);
+    }
+    if (p.key != 0) j["key"] = session.name_of(p.key);
+    if (!processor_type(p.type)) j["unknown"] = true;
+    return j;
+}
+
+}  // namespace
+
+int shape(const ShapeOptions& options) {
+    if (options.place == 0) {
+        auto opened = open_with_materials(options.session);
+        if (!opened) return complain(opened.error());
+        const Session& session = opened->session;
+        const auto row = row_called(session, options.row);
+        const Chain* chain = row ? session.chain_of(*row) : nullptr;
+        if (!chain)
+            return complain({options.session.string(), fmt::format("there is no track called '{}'", options.row)},
+                            wrong_usage);
+        const Track& track = *session.find(*row);
+        const MaterialPtr before = opened->of(track), after = opened->played(track);
+        const Signal* signal = after ? after->signal.get() : nullptr;
+        if (!options.as_json) {
+            for (size_t n = 0; n < chain->size(); ++n) {
+                const Processor& p = (*chain)[n];
+                fmt::print("{} {}{}", n + 1, p.type, p.in ? "" : " (out)");
+                for (const auto& [id, value] : p.values)
+                    if (const ParameterInfo* info = parameter_of(p, id))
+                        fmt::print("  {} {}", id, value_text(*info, value));
+                if (p.key != 0) fmt::print("  key {}", session.name_of(p.key));
+                if (const auto found = signal ? signal->reduction(n) : std::nullopt)
+                    fmt::print("  most {:.1f} dB at {:.1f} s, {:.1f} dB while it works", found->most_db,
+                               found->most_at_s, found->typical_db);
+                fmt::print("\n");
+            }
+            if (before && after)
+                fmt::print("before {}, after {}\n", in_words(before->measurement.integrated_lufs, "LUFS"),
+                           in_words(after->measurement.integrated_lufs, "LUFS"));
+            return done;
+        }
+        json j{{"row", session.name_of(*row)}, {"chain", json::array()}, {"reduction", nullptr}};
+        for (size_t n = 0; n < chain->size(); ++n) {
+            json p = processor_json(session, (*chain)[n], n + 1);
+            if (const auto found = signal ? signal->reduction(n) : std::nullopt) {
+                const json reduction{
+                    {"most_db", found->most_db}, {"most_at_s", found->most_at_s}, {"typical_db", found->typical_db}};
+                p["reduction"] = reduction;
+                if (j["reduction"].is_null() || j["reduction"]["most_db"] < reduction["most_db"])
+                    j["reduction"] = reduction;
+            }
+            j["chain"].push_back(std::move(p));
+        }
+        j["before"] = before ? measurement_to_json(before->measurement) : json();
+        j["after"] = after ? measurement_to_json(after->measurement) : json();
+        print(j);
+        return done;
+    }
+    return change(options.session, [&](Session& session) -> Result<void> {
+        const auto row = row_called(session, options.row);
+        const Chain* now = row ? session.chain_of(*row) : nullptr;
+        if (!now) return fail("", fmt::format("there is no track called '{}'", options.row));
+        Chain chain = *now;
+        const size_t at = options.place - 1;
+        if (options.type == "none") {
+            if (at >= chain.size()) return fail("", fmt::format("there is no processor at place {}", options.place));
+            chain.erase(chain.begin() + static_cast<std::ptrdiff_t>(at));
+        } else {
+            const ProcessorType* type = processor_type(options.type);
+            if (!type) {
+                std::string known;
+                for (const ProcessorType* t : processor_types())
+                    known += (known.empty() ? "" : ", ") + std::string(t->id);
+                return fail("", fmt::format("'{}' is no processor; there are: {}, none", options.type, known));
+            }
+            if (at > chain.size())
+                return fail("", fmt::format("the next free place is {}, not {}", chain.size() + 1, options.place));
+            if (at == chain.size())
+                chain.push_back(new_processor(*type, chain));
+            else if (chain[at].type != type->id)
+                chain[at] = new_processor(*type, chain);
+            for (const std::string& assignment : options.assignments)
+                if (auto assigned = assign(session, chain[at], assignment); !assigned) return assigned;
+        }
+        session = with_chain(session, *row, [&](Chain& c) { c = chain; });
+        return {};
+    });
+}
+
+}  // namespace isotonus::cli

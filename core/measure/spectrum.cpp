@@ -1,0 +1,93 @@
+#include "core/measure/spectrum.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+#include <vector>
+
+#include "core/audio/fft.h"
+
+namespace isotonus {
+
+namespace {
+constexpr int window_frames = 16384;
+}
+
+// Sixths of an octave: a step of 10^0.05; band 34 stands at 1 kHz, so that the first is 19.95 Hz.
+double spectrum_hz(int band) { return 1000.0 * std::pow(10.0, 0.05 * (band - 34)); }
+double spectrum_place(double hz) { return 34.0 + 20.0 * std::log10(hz / 1000.0); }
+
+Level LongTermSpectrum::dbfs(int band) const {
+    const double p = power[static_cast<size_t>(band)];
+    return p > 0.0 ? Level(10.0 * std::log10(2.0 * p)) : std::nullopt;
+}
+
+struct SpectrumMeter::Work {
+    int channels;
+    double rate;
+    RealFft fft{window_frames};
+    std::vector<float> held = {};  ///< interleaved
+    std::array<double, window_frames / 2 + 1> power{};
+    double windows = 0.0;
+
+    void take(const float* x) {
+        const auto frames = static_cast<size_t>(window_frames);
+        for (int c = 0; c < channels; ++c) {
+            const auto time = fft.time();
+            for (size_t i = 0; i < frames; ++i) {
+                const double hann =
+                    0.5 - 0.5 * std::cos(2.0 * std::numbers::pi * (static_cast<double>(i) + 0.5) / window_frames);
+                time[i] = x[i * static_cast<size_t>(channels) + static_cast<size_t>(c)] * static_cast<float>(hann);
+            }
+            fft.forward();
+            const auto bins = fft.bins();
+            for (size_t k = 0; k < power.size(); ++k) power[k] += static_cast<double>(std::norm(bins[k]));
+        }
+        windows += 1.0;
+    }
+};
+
+SpectrumMeter::SpectrumMeter(int channels, double rate) : work_(new Work{channels, rate}) {}
+SpectrumMeter::~SpectrumMeter() = default;
+
+void SpectrumMeter::add(const float* in, int64_t frames) {
+    Work& w = *work_;
+    w.held.insert(w.held.end(), in, in + frames * w.channels);
+    const auto whole = static_cast<size_t>(window_frames * w.channels), step = whole / 2;
+    size_t at = 0;
+    for (; at + whole <= w.held.size(); at += step) w.take(w.held.data() + at);
+    w.held.erase(w.held.begin(), w.held.begin() + static_cast<std::ptrdiff_t>(at));
+}
+
+LongTermSpectrum SpectrumMeter::finish() {
+    Work& w = *work_;
+    // What is shorter than a window counts as if silence followed it.
+    if (!w.held.empty()) {
+        w.held.resize(static_cast<size_t>(window_frames * w.channels), 0.0f);
+        w.take(w.held.data());
+    }
+    LongTermSpectrum found;
+    if (w.windows == 0.0) return found;
+    // Mean square of a bin: 2 |X|^2 over N times the window's power, which is 3/8 N.
+    const double scale = 2.0 / (0.375 * window_frames * window_frames) / w.windows / w.channels;
+    const double bin_hz = w.rate / window_frames;
+    for (size_t k = 1; k + 1 < w.power.size(); ++k) {
+        // A bin's power is spread over its width, so that narrow bands at the bottom share it.
+        const double low = (static_cast<double>(k) - 0.5) * bin_hz, high = low + bin_hz, p = w.power[k] * scale;
+        const double first = spectrum_place(low) + 0.5, last = spectrum_place(high) + 0.5;
+        const int from = static_cast<int>(std::floor(first)), to = static_cast<int>(std::floor(last));
+        for (int b = from; b <= to; ++b) {
+            const double edge_low = spectrum_hz(b) * std::pow(10.0, -0.025),
+                         edge_high = spectrum_hz(b) * std::pow(10.0, 0.025);
+            const double share = (std::min(high, edge_high) - std::max(low, edge_low)) / bin_hz;
+            if (share <= 0.0) continue;
+            if (b < 0)
+                found.below += p * share;
+            else if (b < spectrum_bands)
+                found.power[static_cast<size_t>(b)] += p * share;
+        }
+    }
+    return found;
+}
+
+}  // namespace isotonus

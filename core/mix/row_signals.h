@@ -1,0 +1,47 @@
+// The signals of a session's rows: which rows have one, what it depends on, and all of them made in the right order.
+#pragma once
+
+#include <map>
+#include <set>
+
+#include "core/mix/render_plan.h"
+#include "core/shape/signal.h"
+
+namespace isotonus {
+
+/// A track before its fader as files give it: with trim, polarity and delay.
+RowTap tap_of(const Session& session, const Track& track, const MaterialPtr& file);
+
+/// The track as what follows its chain sees it: what is in a signal already (trim, polarity, delay) is not set again.
+Track after_chain(const Track& track, const Material& played);
+
+/// Its chain changes what it plays.
+bool is_shaped(const Session& session, const Track& track);
+
+/// Signals by what they depend on; whatever did not change is not made again.
+class RowSignals {
+  public:
+    /// What a track plays of a file: its signal when its chain does something, else the file.  Null when the file is
+    /// not there, or the signal was not made yet.
+    MaterialPtr played(const Session& session, const Track& track, const MaterialOf& files) const;
+
+    /// Makes all signals that a session's tracks need and that are not there, on `workers` threads.  `files` gives the
+    /// materials of files; a track without one has no signal.  Fails as reading does, or with "cancelled".
+    Result<void> make(const Session& session, const MaterialOf& files, Progress* progress = nullptr,
+                      int workers = worker_count());
+
+    /// What a track's signal depends on; nothing while what it listens to is not made.
+    std::optional<SignalRecipe> recipe(const Session& session, const Track& track, const MaterialOf& files) const;
+    MaterialPtr find(const std::string& key) const;
+    void add(const std::string& key, MaterialPtr signal) { made_[key] = std::move(signal); }
+    size_t size() const { return made_.size(); }
+    /// Under which a signal's band is known.
+    static std::string band_key(const std::string& key, Band band, double crossover_hz);
+    /// Forgets what none of these keys names.
+    void keep_only(const std::set<std::string>& keys);
+
+  private:
+    std::map<std::string, MaterialPtr> made_;  ///< by signal_key, bands with their crossover behind it
+};
+
+}  // namespace isotonus

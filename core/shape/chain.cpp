@@ -1,0 +1,250 @@
+#include "core/shape/chain.h"
+
+#include <algorithm>
+#include <cmath>
+#include <cstring>
+
+#include "core/decibels.h"
+#include "core/shape/fields.h"
+
+namespace isotonus {
+
+namespace {
+
+constexpr ParameterInfo common[] = {
+    {"in", "", 0.0, 1.0, 1.0, Law::toggle, 0.0, false, toggle_words},
+    {"mix", "%", 0.0, 100.0, 100.0, Law::linear, 0.5, false, {}},
+    {"input_db", "dB", -24.0, 24.0, 0.0, Law::linear, 0.1, false, {}},
+    {"output_db", "dB", -24.0, 24.0, 0.0, Law::linear, 0.1, false, {}},
+};
+enum { in_at, mix_at, input_at, output_at, common_count };
+
+}  // namespace
+
+std::span<const ParameterInfo> common_parameters() { return common; }
+
+const ParameterInfo* parameter_of(const Processor& processor, std::string_view id) {
+    for (const ParameterInfo& p : common)
+        if (id == p.id) return &p;
+    const ProcessorType* type = processor_type(processor.type);
+    return type ? type->find(id) : nullptr;
+}
+
+std::vector<const ParameterInfo*> parameters_of(const Processor& processor) {
+    std::vector<const ParameterInfo*> all;
+    for (const ParameterInfo& p : common) all.push_back(&p);
+    if (const ProcessorType* type = processor_type(processor.type))
+        for (const ParameterInfo& p : type->parameters) all.push_back(&p);
+    return all;
+}
+
+double setting_of(const Processor& processor, const ParameterInfo& parameter) {
+    return &parameter == &common[in_at] ? (processor.in ? 1.0 : 0.0) : value_of(processor, parameter);
+}
+
+void set_value(Processor& processor, const ParameterInfo& parameter, double value) {
+    if (&parameter == &common[in_at])
+        processor.in = value >= 0.5;
+    else
+        processor.values[parameter.id] = value;
+}
+
+namespace {
+
+CurvePtr ride_of(const Rides& rides, const Processor& processor, const ParameterInfo& parameter) {
+    return rides.heard(Parameter(parameter, processor.id));
+}
+
+/// It is in at some time, or changes the level while it is out.
+bool is_at_work(const Processor& p, const Rides& rides) {
+    if (!processor_type(p.type)) return false;
+    return p.in || ride_of(rides, p, common[in_at]) || (p.match && p.match_db != 0.0);
+}
+
+}  // namespace
+
+bool does_anything(const Chain& chain, const Rides& rides) {
+    return std::any_of(chain.begin(), chain.end(), [&](const Processor& p) { return is_at_work(p, rides); });
+}
+
+bool is_linear(const Chain& chain, const Rides& rides) {
+    return std::all_of(chain.begin(), chain.end(), [&](const Processor& p) {
+        const ProcessorType* type = processor_type(p.type);
+        return !is_at_work(p, rides) || type->linear || (!p.in && !ride_of(rides, p, common[in_at]));
+    });
+}
+
+/// A processor at work.
+struct ChainRun::Step {
+    size_t place = 0;
+    std::vector<const ParameterInfo*> parameters;  ///< the common ones first
+    std::vector<double> values;
+    std::vector<CurvePtr> rides;
+    bool ridden = false, looks_ahead = false, first = true;
+    double match_gain = 1.0;
+    std::unique_ptr<Running> running;
+    int upstream = 0;  ///< frames by which its input is late
+    int key = -1;      ///< place in keys; -1: its own input
+    /// What passes beside it, as late as what passes through it.
+    std::vector<float> line;
+    struct Gains {
+        float input = 1.0f, output = 1.0f, wet = 1.0f, dry = 0.0f;
+        bool operator==(const Gains&) const = default;
+    } from, to;
+
+    float curve_of(float a, float b, int i) const { return a + (b - a) * static_cast<float>(i + 1) / cell_frames; }
+};
+
+ChainRun::ChainRun(const Chain& chain, const Rides& rides, int channels, double sample_rate)
+    : channels_(channels), rate_(sample_rate) {
+    for (size_t place = 0; place < chain.size(); ++place) {
+        const Processor& p = chain[place];
+        if (!is_at_work(p, rides)) continue;
+        const ProcessorType& type = *processor_type(p.type);
+        auto step = std::make_unique<Step>();
+        step->place = place;
+        step->parameters = parameters_of(p);
+        for (const ParameterInfo* info : step->parameters) {
+            step->values.push_back(setting_of(p, *info));
+            step->rides.push_back(ride_of(rides, p, *info));
+            step->ridden |= step->rides.back() != nullptr;
+        }
+        step->match_gain = p.match ? gain_from_db(p.match_db) : 1.0;
+        step->running = type.start(channels, sample_rate);
+        // Its latency follows from what is set, not from what rides.
+        step->running->set(std::span(step->values).subspan(common_count));
+        step->upstream = latency_;
+        const bool always_out = !p.in && !step->rides[in_at];
+        const int latency = always_out ? 0 : step->running->latency();
+        step->line.resize(static_cast<size_t>(latency * channels));
+        step->looks_ahead = type.looks_ahead;
+        latency_ += latency;
+        if (type.keyed && p.key != 0) {
+            step->key = static_cast<int>(keys_.size());
+            keys_.push_back({p.key, step->upstream});
+        }
+        steps_.push_back(std::move(step));
+    }
+}
+
+ChainRun::ChainRun(ChainRun&&) noexcept = default;
+ChainRun::~ChainRun() = default;
+
+/// Values at a frame of the song, for the end of a cell; the first time for its start.
+void ChainRun::set_values(Step& step, int64_t frame) {
+    const double time_s = static_cast<double>(frame - step.upstream) / rate_;
+    std::vector<double>& v = step.values;
+    for (size_t i = 0; i < v.size(); ++i)
+        if (step.rides[i]) v[i] = step.rides[i]->value_at(std::max(0.0, time_s));
+    const bool in = v[in_at] >= 0.5;
+    const double mix = in ? v[mix_at] / 100.0 : 0.0;
+    step.from = step.to;
+    step.to = {static_cast<float>(gain_from_db(v[input_at])), static_cast<float>(gain_from_db(v[output_at])),
+               static_cast<float>(mix), static_cast<float>((1.0 - mix) * (in ? 1.0 : step.match_gain))};
+    if (std::exchange(step.first, false)) step.from = step.to;
+    step.running->set(std::span(v).subspan(common_count));
+}
+
+void ChainRun::begin(int64_t cell) {
+    cell_ = cell;
+    for (auto& step : steps_) {
+        const auto bytes = step->running->memory();
+        std::fill(bytes.begin(), bytes.end(), std::byte{0});
+        std::fill(step->line.begin(), step->line.end(), 0.0f);
+        step->first = true;
+        step->running->restart();
+        set_values(*step, cell * cell_frames);
+    }
+}
+
+size_t ChainRun::memory_bytes() const {
+    size_t bytes = 0;
+    for (const auto& step : steps_) bytes += step->running->memory().size() + step->line.size() * sizeof(float);
+    return bytes;
+}
+
+std::vector<std::byte> ChainRun::memory() const {
+    std::vector<std::byte> all;
+    all.reserve(memory_bytes());
+    for (const auto& step : steps_) {
+        const auto bytes = step->running->memory(), line = std::as_writable_bytes(std::span(step->line));
+        all.insert(all.end(), bytes.begin(), bytes.end());
+        all.insert(all.end(), line.begin(), line.end());
+    }
+    return all;
+}
+
+void ChainRun::go_on(int64_t cell, std::span<const std::byte> memory) {
+    begin(cell);
+    for (auto& step : steps_) {
+        for (const auto bytes : {step->running->memory(), std::as_writable_bytes(std::span(step->line))}) {
+            std::copy_n(memory.begin(), bytes.size(), bytes.begin());
+            memory = memory.subspan(bytes.size());
+        }
+    }
+}
+
+void ChainRun::process(float* cell, std::span<const float* const> keys, std::span<const int> key_channels) {
+    const auto samples = static_cast<size_t>(cell_frames * channels_);
+    float late[2 * cell_frames], dry[2 * cell_frames];
+    ++cell_;
+    for (auto& step : steps_) {
+        if (step->ridden)
+            set_values(*step, cell_ * cell_frames);
+        else
+            step->from = step->to;
+        const Step::Gains &from = step->from, &to = step->to;
+        const bool still = from == to;
+        const bool through = !still || to.wet != 0.0f, beside = !still || to.dry != 0.0f;
+        // The line: what came in `latency` frames ago, and what comes in goes to its end.
+        const float* beside_it = cell;
+        if (!step->line.empty()) {
+            std::vector<float>& line = step->line;
+            const size_t length = line.size();
+            for (size_t i = 0; i < samples; ++i) late[i] = i < length ? line[i] : cell[i - length];
+            if (length > samples) {
+                std::memmove(line.data(), line.data() + samples, (length - samples) * sizeof(float));
+                std::memcpy(line.data() + length - samples, cell, samples * sizeof(float));
+            } else {
+                std::memcpy(line.data(), cell + samples - length, length * sizeof(float));
+            }
+            beside_it = late;
+        }
+        if (beside) std::memcpy(dry, beside_it, samples * sizeof(float));
+        if (!through) {
+            for (size_t i = 0; i < samples; ++i) cell[i] = to.dry == 1.0f ? dry[i] : dry[i] * to.dry;
+            continue;
+        }
+        const auto gain = [&](float* x, float a, float b) {
+            if (a == 1.0f && b == 1.0f) return;
+            for (int i = 0; i < cell_frames; ++i)
+                for (int c = 0; c < channels_; ++c) x[i * channels_ + c] *= step->curve_of(a, b, i);
+        };
+        float key[2 * cell_frames];
+        gain(cell, from.input, to.input);
+        const bool own = step->key < 0;
+        const float* listened = own ? key : keys[static_cast<size_t>(step->key)];
+        if (own) std::memcpy(key, cell, samples * sizeof(float));
+        if (step->looks_ahead && !step->line.empty()) {
+            std::memcpy(cell, late, samples * sizeof(float));
+            gain(cell, from.input, to.input);
+        }
+        step->running->process(cell, cell_frames, listened,
+                               own ? channels_ : key_channels[static_cast<size_t>(step->key)]);
+        gain(cell, from.output, to.output);
+        if (!beside) continue;
+        for (int i = 0; i < cell_frames; ++i) {
+            const float wet_gain = step->curve_of(from.wet, to.wet, i), dry_gain = step->curve_of(from.dry, to.dry, i);
+            for (int c = 0; c < channels_; ++c) {
+                const int at = i * channels_ + c;
+                cell[at] = cell[at] * wet_gain + dry[at] * dry_gain;
+            }
+        }
+    }
+}
+
+size_t ChainRun::steps() const { return steps_.size(); }
+size_t ChainRun::place_of(size_t step) const { return steps_[step]->place; }
+float ChainRun::reduction_db(size_t step) const { return steps_[step]->running->reduction_db(); }
+
+}  // namespace isotonus

@@ -1,0 +1,68 @@
+// A row's chain at work: processors one after the other, cell by cell.
+#pragma once
+
+#include "core/shape/processor.h"
+
+namespace isotonus {
+
+/// What every processor has besides its own parameters: in, mix (%), input_db, output_db.
+std::span<const ParameterInfo> common_parameters();
+/// Of a processor, by name: common ones and its own; null when there is none.
+const ParameterInfo* parameter_of(const Processor& processor, std::string_view id);
+/// All of them, `in` first.
+std::vector<const ParameterInfo*> parameters_of(const Processor& processor);
+/// As `value_of`, also of `in`.
+double setting_of(const Processor& processor, const ParameterInfo& parameter);
+void set_value(Processor& processor, const ParameterInfo& parameter, double value);
+
+/// Changes what passes through it: something of it is in, rides, or matches.
+bool does_anything(const Chain& chain, const Rides& rides);
+/// Doubling what comes in doubles what goes out.
+bool is_linear(const Chain& chain, const Rides& rides);
+
+/// Not safe to share between threads.  The same bits for the same cells, wherever it began.
+class ChainRun {
+  public:
+    /// Processors that are out for the whole song are left out here.
+    ChainRun(const Chain& chain, const Rides& rides, int channels, double sample_rate);
+    ChainRun(ChainRun&&) noexcept;
+    ~ChainRun();
+
+    /// Frames by which what comes out is late.
+    int latency() const { return latency_; }
+
+    /// A row that a processor listens to: `late` frames before what comes in, its cell is wanted.
+    struct KeyTap {
+        uint64_t row = 0;
+        int late = 0;
+    };
+    const std::vector<KeyTap>& keys() const { return keys_; }
+
+    /// The next cell is this one of the song (frames from 32 * cell on), with nothing remembered.
+    void begin(int64_t cell);
+    /// The same, and what was remembered there.
+    void go_on(int64_t cell, std::span<const std::byte> memory);
+    /// What is remembered now.
+    std::vector<std::byte> memory() const;
+    size_t memory_bytes() const;
+
+    /// The next cell, interleaved, in place.  keys[i]: the cell of keys()[i], interleaved; key_channels[i] of it.
+    void process(float* cell, std::span<const float* const> keys, std::span<const int> key_channels);
+
+    /// Of the last cell: the deepest reduction of each processor of the chain that is at work, dB; and their places.
+    size_t steps() const;
+    size_t place_of(size_t step) const;
+    float reduction_db(size_t step) const;
+
+  private:
+    struct Step;
+    void set_values(Step& step, int64_t frame);
+    std::vector<std::unique_ptr<Step>> steps_;
+    std::vector<KeyTap> keys_;
+    int channels_;
+    double rate_;
+    int latency_ = 0;
+    int64_t cell_ = 0;
+};
+
+}  // namespace isotonus

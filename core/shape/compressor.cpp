@@ -1,0 +1,136 @@
+#include "core/shape/compressor.h"
+
+#include "core/shape/dynamics.h"
+
+namespace isotonus {
+
+double static_reduction_db(double level, double threshold, double ratio, double knee) {
+    const double slope = ratio >= endless_ratio ? -1.0 : 1.0 / ratio - 1.0, over = level - threshold;
+    if (2.0 * over <= -knee) return 0.0;
+    if (2.0 * over >= knee) return slope * over;
+    return slope * (over + knee / 2.0) * (over + knee / 2.0) / (2.0 * knee);
+}
+
+namespace {
+
+constexpr std::array detector_words{"peak", "rms"};
+constexpr double rms_s = 0.01;  ///< over which powers are averaged; common practice, no source
+
+struct Compressor {
+    struct Settings {
+        double threshold_dbfs = -18.0, ratio = 3.0, knee_db = 6.0, attack_ms = 10.0, release_ms = 120.0;
+        bool release_auto = false;
+        double lookahead_ms = 0.0, makeup_db = 0.0, range_db = 60.0;
+        int detector = 0;
+        double key_low_cut_hz = 20.0, key_high_cut_hz = 20000.0;
+        template <class V>
+        void fields(V& v) {
+            v.number("threshold_dbfs", threshold_dbfs, {"dBFS", -80.0, 0.0});
+            v.number("ratio", ratio, {":1", 1.0, endless_ratio, Law::log, 0.05});
+            v.number("knee_db", knee_db, {"dB", 0.0, 24.0});
+            v.number("attack_ms", attack_ms, {"ms", 0.05, 200.0, Law::log, 0.05});
+            v.number("release_ms", release_ms, {"ms", 5.0, 3000.0, Law::log, 1.0});
+            v.choice("release_auto", release_auto, toggle_words);
+            v.number("lookahead_ms", lookahead_ms, {"ms", 0.0, 10.0});
+            v.number("makeup_db", makeup_db, {"dB", -24.0, 24.0});
+            v.number("range_db", range_db, {"dB", 0.0, 60.0});
+            v.choice("detector", detector, detector_words);
+            v.number("key_low_cut_hz", key_low_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+            v.number("key_high_cut_hz", key_high_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+        }
+    };
+    struct State {
+        KeyFilter::State key;
+        double power = 0.0;
+        float gain_db = 0.0f, slow_db = 0.0f;  ///< of what is taken away now, and over a longer time
+        float deepest_db = 0.0f;
+    };
+
+    void prepare(const Settings& s, int, double rate, bool first) {
+        s_ = s;
+        // The look ahead is of the processor as a whole and does not ride.
+        if (first) latency_ = static_cast<int>(s.lookahead_ms * 0.001 * rate + 0.5);
+        key_.set(s.key_low_cut_hz, s.key_high_cut_hz, rate, first);
+        attack_ = static_cast<float>(keep_of(s.attack_ms * 0.001, rate));
+        release_ = static_cast<float>(keep_of(s.release_ms * 0.001, rate));
+        // Automatic: single peaks are let go within 80 ms, what lasts for long within a second.
+        quick_ = static_cast<float>(keep_of(0.08, rate));
+        slow_attack_ = static_cast<float>(keep_of(0.3, rate));
+        slow_release_ = static_cast<float>(keep_of(1.0, rate));
+        power_keep_ = keep_of(rms_s, rate);
+    }
+    int latency() const { return latency_; }
+    float reduction_db(const State& state) const { return state.deepest_db; }
+
+    void process(State& state, const Cell& c) {
+        PairCell key;
+        key.load(c.key, c.key_channels, c.frames);
+        key_.run(state.key, key, c.frames);
+        float level[cell_frames], gain[cell_frames];
+        if (s_.detector == 0) {
+            magnitudes_of(key, c.frames, level);
+            for (int i = 0; i < c.frames; ++i) level[i] = level_db(level[i]);
+        } else {
+            // AES17: a sine's RMS reads what its peak reads.
+            for (int i = 0; i < c.frames; ++i) {
+                const Pair square = key.at[i] * key.at[i];
+                const double power = c.key_channels == 2 ? square[0] + square[1] : 2.0 * square[0];
+                state.power = power + (state.power - power) * power_keep_;
+                level[i] = static_cast<float>(state.power);
+            }
+            for (int i = 0; i < c.frames; ++i) level[i] = 0.5f * db_of_octave * log2_of(level[i]);
+            if (state.power < 1e-30) state.power = 0.0;
+        }
+        // The static curve of all frames, without branches.
+        const auto threshold = static_cast<float>(s_.threshold_dbfs), knee = static_cast<float>(s_.knee_db),
+                   range = -static_cast<float>(s_.range_db);
+        const float slope = s_.ratio >= endless_ratio ? -1.0f : static_cast<float>(1.0 / s_.ratio - 1.0);
+        const float bend = knee > 0.0f ? slope / (2.0f * knee) : 0.0f;
+        for (int i = 0; i < c.frames; ++i) {
+            const float over = level[i] - threshold, into = std::clamp(over + 0.5f * knee, 0.0f, knee);
+            gain[i] = std::max(range, bend * into * into + slope * std::max(0.0f, over - 0.5f * knee));
+        }
+        float now = state.gain_db, slow = state.slow_db, deepest = 0.0f;
+        if (s_.release_auto)
+            for (int i = 0; i < c.frames; ++i) {
+                const float wanted = gain[i];
+                now = wanted + (now - wanted) * (wanted < now ? attack_ : quick_);
+                slow = wanted + (slow - wanted) * (wanted < slow ? slow_attack_ : slow_release_);
+                gain[i] = std::min(now, slow);
+                deepest = std::min(deepest, gain[i]);
+            }
+        else
+            for (int i = 0; i < c.frames; ++i) {
+                const float wanted = gain[i];
+                now = wanted + (now - wanted) * (wanted < now ? attack_ : release_);
+                gain[i] = now;
+                deepest = std::min(deepest, now);
+            }
+        state.gain_db = now > -1e-6f ? 0.0f : now;
+        state.slow_db = slow > -1e-6f ? 0.0f : slow;
+        state.deepest_db = deepest;
+        const auto makeup = static_cast<float>(s_.makeup_db);
+        for (int i = 0; i < c.frames; ++i) gain[i] += makeup;
+        apply_db(gain, c);
+    }
+
+  private:
+    Settings s_;
+    KeyFilter key_;
+    int latency_ = 0;
+    float attack_ = 0.0f, release_ = 0.0f, quick_ = 0.0f, slow_attack_ = 0.0f, slow_release_ = 0.0f;
+    double power_keep_ = 0.0;
+};
+
+}  // namespace
+
+const ProcessorType& compressor_type() {
+    static const ProcessorType type = [] {
+        ProcessorType t = make_type<Compressor>("compressor", "comp", true, false);
+        t.looks_ahead = true;
+        return t;
+    }();
+    return type;
+}
+
+}  // namespace isotonus

@@ -1,0 +1,119 @@
+#include "core/shape/duck.h"
+
+#include "core/shape/dynamics.h"
+
+namespace isotonus {
+
+namespace {
+
+constexpr std::array where_words{"all", "below", "above", "within"};
+enum class Where { all, below, above, within };
+constexpr double attack_s = 0.003;  ///< short, so that the key's hit is let through; common practice, no source
+constexpr float knee_db = 12.0f;    ///< from nothing to the whole depth around the threshold
+
+struct Duck {
+    struct Settings {
+        double threshold_dbfs = -30.0, depth_db = 6.0, hold_ms = 20.0, release_ms = 120.0;
+        Where where = Where::all;
+        double low_hz = 100.0, high_hz = 500.0;
+        template <class V>
+        void fields(V& v) {
+            v.number("threshold_dbfs", threshold_dbfs, {"dBFS", -80.0, 0.0});
+            v.number("depth_db", depth_db, {"dB", 0.0, 48.0});
+            v.number("hold_ms", hold_ms, {"ms", 0.0, 1000.0, Law::linear, 1.0});
+            v.number("release_ms", release_ms, {"ms", 5.0, 3000.0, Law::log, 1.0});
+            v.choice("where", where, where_words);
+            v.number("low_hz", low_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+            v.number("high_hz", high_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+        }
+    };
+    struct State {
+        float share = 0.0f;  ///< of the depth that is taken now
+        int held = 0;        ///< frames that the last hit still holds
+        float deepest_db = 0.0f;
+        float band_db = 0.0f;  ///< of the band's filter at the end of the cell before
+        PairFilter::State band;
+    };
+
+    void prepare(const Settings& s, int, double rate, bool) {
+        s_ = s;
+        attack_ = static_cast<float>(keep_of(attack_s, rate));
+        release_ = static_cast<float>(keep_of(s.release_ms * 0.001, rate));
+        hold_ = static_cast<int>(s.hold_ms * 0.001 * rate);
+        rate_ = rate;
+    }
+    float reduction_db(const State& state) const { return state.deepest_db; }
+
+    void process(State& state, const Cell& c) {
+        PairCell key;
+        key.load(c.key, c.key_channels, c.frames);
+        float level[cell_frames], gain[cell_frames];
+        magnitudes_of(key, c.frames, level);
+        const auto threshold = static_cast<float>(s_.threshold_dbfs);
+        for (int i = 0; i < c.frames; ++i)
+            level[i] = std::clamp((level_db(level[i]) - threshold) / knee_db + 0.5f, 0.0f, 1.0f);
+        float share = state.share, most = 0.0f;
+        int held = state.held;
+        for (int i = 0; i < c.frames; ++i) {
+            const float wanted = level[i];
+            if (wanted >= share) {
+                share = wanted + (share - wanted) * attack_;
+                held = hold_;
+            } else if (held > 0) {
+                --held;
+            } else {
+                share = wanted + (share - wanted) * release_;
+            }
+            most = std::max(most, share);
+            gain[i] = share;
+        }
+        state.share = share < 1e-6f ? 0.0f : share;
+        state.held = held;
+        const auto depth = static_cast<float>(s_.depth_db);
+        state.deepest_db = -depth * most;
+        for (int i = 0; i < c.frames; ++i) gain[i] *= -depth;
+        if (s_.where == Where::all) return apply_db(gain, c);
+        // Only a part of the spectrum: a shelf or a bell whose depth follows, from cell to cell.
+        const float band_db = gain[c.frames - 1];
+        if (band_db == 0.0f && state.band_db == 0.0f) {
+            state.band = {};
+            return;
+        }
+        GlidingFilter filter;
+        filter.set(on_both(band_filter(static_cast<double>(state.band_db))), true);
+        filter.set(on_both(band_filter(static_cast<double>(band_db))), false);
+        state.band_db = band_db;
+        PairCell cell;
+        cell.load(c.samples, c.channels, c.frames);
+        const GlidingFilter* const filters[] = {&filter};
+        run_filters(filters, &state.band, cell.at, c.frames);
+        cell.store(c.samples, c.channels, c.frames);
+    }
+
+  private:
+    Settings s_;
+    float attack_ = 0.0f, release_ = 0.0f;
+    int hold_ = 0;
+    double rate_ = 48000.0;
+    Biquad band_filter(double db) const {
+        const double low = std::min(s_.low_hz, s_.high_hz), high = std::max(s_.low_hz, s_.high_hz);
+        switch (s_.where) {
+            case Where::below:
+                return low_shelf(s_.high_hz, flat_q, db, rate_);
+            case Where::above:
+                return high_shelf(s_.low_hz, flat_q, db, rate_);
+            default:
+                return bell(std::sqrt(low * high), std::max(0.3, std::sqrt(low * high) / std::max(1.0, high - low)), db,
+                            rate_);
+        }
+    }
+};
+
+}  // namespace
+
+const ProcessorType& duck_type() {
+    static const ProcessorType type = make_type<Duck>("duck", "duck", true, false);
+    return type;
+}
+
+}  // namespace isotonus

@@ -1,0 +1,29 @@
+// What processors of level have in common: how loud the key is, and gains that glide.
+#pragma once
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/shape/fields.h"
+#include "core/shape/lanes.h"
+
+namespace isotonus {
+
+/// A low and a high cut on a key, 12 dB an octave; 20 Hz and 20 kHz leave it as it is.
+struct KeyFilter {
+    struct State {
+        PairFilter::State low, high;
+    };
+    GlidingFilter low, high;
+    bool low_on = false, high_on = false;
+    void set(double low_cut_hz, double high_cut_hz, double rate, bool first);
+    void run(State& state, PairCell& cell, int frames) const;
+};
+
+/// The larger magnitude of the key's channels in each frame.
+void magnitudes_of(const PairCell& cell, int frames, float* out);
+
+/// Multiplies every channel of each frame by 10^(dB / 20).
+void apply_db(const float* gain_db, const Cell& cell);
+
+}  // namespace isotonus

@@ -1,0 +1,117 @@
+// Fields of a processor's settings, named once: the table of its parameters and what sets them are both visitors.
+#pragma once
+
+#include <algorithm>
+#include <array>
+#include <cstring>
+#include <string>
+#include <type_traits>
+#include <utility>
+
+#include "core/shape/processor.h"
+
+namespace isotonus {
+
+struct Range {
+    const char* unit;
+    double low, high;
+    Law law = Law::linear;
+    double tolerance = 0.1;  ///< that thinning of a ride may change
+};
+
+inline constexpr std::array toggle_words{"off", "on"};
+
+/// Makes the table: each field's value is where it rests.
+class TableMaker {
+  public:
+    explicit TableMaker(std::vector<ParameterInfo>& table) : table_(table) {}
+    void number(const char* id, double& value, const Range& range) {
+        table_.push_back({id, range.unit, range.low, range.high, value, range.law, range.tolerance, false, {}});
+    }
+    template <class Choice, size_t n>
+    void choice(const char* id, Choice& value, const std::array<const char*, n>& words) {
+        table_.push_back({id, "", 0.0, static_cast<double>(n - 1), static_cast<double>(value),
+                          n == 2 ? Law::toggle : Law::choice, 0.0, false, words});
+    }
+
+  private:
+    std::vector<ParameterInfo>& table_;
+};
+
+/// Sets the fields from values in the table's order.
+class ValueSetter {
+  public:
+    explicit ValueSetter(std::span<const double> values) : values_(values) {}
+    void number(const char*, double& value, const Range& range) {
+        value = std::clamp(values_[at_++], range.low, range.high);
+    }
+    template <class Choice, size_t n>
+    void choice(const char*, Choice& value, const std::array<const char*, n>&) {
+        value = static_cast<Choice>(std::clamp(static_cast<int>(values_[at_++] + 0.5), 0, static_cast<int>(n) - 1));
+    }
+
+  private:
+    std::span<const double> values_;
+    size_t at_ = 0;
+};
+
+/// What a processor works on.
+struct Cell {
+    float* samples;  ///< interleaved, in place
+    int channels, frames;
+    const float* key;  ///< interleaved: what is listened to; of a look-ahead processor earlier than `samples` arrive
+    int key_channels;
+    double sample_rate;
+};
+
+/// A running processor from its parts.  P has `Settings` with `fields`, `State` (can be copied byte by byte),
+/// `prepare(settings, channels, rate, first)`, `process(state, cell)`.  What it does may glide over the cell from what
+/// was prepared before to what was prepared last; `first`: there is nothing before.  P may have `latency()`, frames,
+/// and `reduction_db(state)`.
+template <class P>
+class RunningOf final : public Running {
+  public:
+    RunningOf(int channels, double sample_rate) : channels_(channels), rate_(sample_rate) {
+        static_assert(std::is_trivially_copyable_v<typename P::State>);
+    }
+    void set(std::span<const double> values) override {
+        typename P::Settings settings;
+        ValueSetter setter(values);
+        settings.fields(setter);
+        processor_.prepare(settings, channels_, rate_, std::exchange(first_, false));
+    }
+    void restart() override { first_ = true; }
+    void process(float* cell, int frames, const float* key, int key_channels) override {
+        processor_.process(state_, Cell{cell, channels_, frames, key, key_channels, rate_});
+    }
+    int latency() const override {
+        if constexpr (requires(const P& p) { p.latency(); }) return processor_.latency();
+        return 0;
+    }
+    std::span<std::byte> memory() override { return std::as_writable_bytes(std::span(&state_, 1)); }
+    float reduction_db() const override {
+        if constexpr (requires(const P& p) { p.reduction_db(state_); }) return processor_.reduction_db(state_);
+        return 0.0f;
+    }
+
+  private:
+    int channels_;
+    double rate_;
+    bool first_ = true;
+    P processor_;
+    typename P::State state_{};
+};
+
+template <class P>
+ProcessorType make_type(const char* id, const char* word, bool keyed, bool linear) {
+    ProcessorType type{id, word, {}, keyed, linear, false, nullptr};
+    typename P::Settings settings;
+    TableMaker maker(type.parameters);
+    settings.fields(maker);
+    type.start = [](int channels, double rate) -> std::unique_ptr<Running> {
+        return std::make_unique<RunningOf<P>>(channels, rate);
+    };
+    return type;
+}
+
+}  // namespace isotonus

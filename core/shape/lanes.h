@@ -1,0 +1,102 @@
+// Two sides of a cell next to each other in one register, and the arithmetic of levels that a compiler can do for many
+// frames at once.
+#pragma once
+
+#include <bit>
+#include <cstdint>
+
+#include "core/audio/biquad.h"
+#include "core/shape/processor.h"
+
+namespace isotonus {
+
+typedef double Pair __attribute__((vector_size(16)));  ///< left and right, or middle and sides
+inline Pair both(double v) { return Pair{v, v}; }
+
+/// A cell in double; of a mono row the second lane is 0.
+struct PairCell {
+    Pair at[cell_frames];
+    void load(const float* in, int channels, int frames) {
+        if (channels == 2)
+            for (int i = 0; i < frames; ++i)
+                at[i] = Pair{static_cast<double>(in[2 * i]), static_cast<double>(in[2 * i + 1])};
+        else
+            for (int i = 0; i < frames; ++i) at[i] = Pair{static_cast<double>(in[i]), 0.0};
+    }
+    void store(float* out, int channels, int frames) const {
+        if (channels == 2)
+            for (int i = 0; i < frames; ++i) {
+                out[2 * i] = static_cast<float>(at[i][0]);
+                out[2 * i + 1] = static_cast<float>(at[i][1]);
+            }
+        else
+            for (int i = 0; i < frames; ++i) out[i] = static_cast<float>(at[i][0]);
+    }
+    /// Left and right to middle and sides, and back: M = (L + R) / 2, S = (L - R) / 2.
+    void to_middle_and_sides(int frames) {
+        for (int i = 0; i < frames; ++i) at[i] = Pair{(at[i][0] + at[i][1]) / 2.0, (at[i][0] - at[i][1]) / 2.0};
+    }
+    void to_left_and_right(int frames) {
+        for (int i = 0; i < frames; ++i) at[i] = Pair{at[i][0] + at[i][1], at[i][0] - at[i][1]};
+    }
+};
+
+using PairFilter = BiquadOf<Pair>;
+inline PairFilter on_both(const Biquad& f) { return {both(f.b0), both(f.b1), both(f.b2), both(f.a1), both(f.a2)}; }
+
+/// A filter that glides from one to another over a cell.
+struct GlidingFilter {
+    PairFilter from, to;
+    bool still = true;
+    void set(const PairFilter& next, bool first) {
+        const auto same = [](Pair a, Pair b) { return a[0] == b[0] && a[1] == b[1]; };
+        from = first ? next : to;
+        to = next;
+        still = same(from.b0, to.b0) && same(from.b1, to.b1) && same(from.b2, to.b2) && same(from.a1, to.a1) &&
+                same(from.a2, to.a2);
+    }
+};
+
+/// Runs filters one after the other over a cell; their states next to each other.  Decay into silence would end in
+/// denormal numbers, which are slow and below anything that is heard: they become 0.
+void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::State* states, Pair* cell, int frames);
+
+// Within 0.0002 dB; of 0 a very low level (-758 dB).  Plain arithmetic without branches or tables.
+inline float log2_of(float x) {
+    const float safe = x < 1e-38f ? 1e-38f : x;
+    const auto bits = std::bit_cast<int32_t>(safe);
+    const int32_t exponent = (bits - 0x3F3504F3) >> 23;  // so that the rest lies around 1
+    const float m = std::bit_cast<float>(bits - (exponent << 23)) - 1.0f;
+    // log2(1 + m) / m by a polynomial (least squares, m from -0.293 to 0.414)
+    float p = -0.146203527f;
+    p = p * m + 0.23420985f;
+    p = p * m + -0.248821807f;
+    p = p * m + 0.287075611f;
+    p = p * m + -0.360241986f;
+    p = p * m + 0.480924039f;
+    p = p * m + -0.721352759f;
+    p = p * m + 1.44269496f;
+    return static_cast<float>(exponent) + p * m;
+}
+inline float exp2_of(float x) {
+    const float safe = x < -126.0f ? -126.0f : x > 126.0f ? 126.0f : x;
+    const float shifted = safe + 12582912.0f;  // rounds to the nearest whole number
+    const int32_t whole = std::bit_cast<int32_t>(shifted) - 0x4B400000;
+    const float f = safe - (shifted - 12582912.0f);
+    float p = 0.000154614477f;
+    p = p * f + 0.00133908674f;
+    p = p * f + 0.00961805667f;
+    p = p * f + 0.055503571f;
+    p = p * f + 0.240226509f;
+    p = p * f + 0.693147188f;
+    p = p * f + 1.0f;
+    return std::bit_cast<float>(std::bit_cast<int32_t>(p) + (whole << 23));
+}
+inline constexpr float db_of_octave = 6.0205999f;  ///< 20 log10(2)
+inline float level_db(float magnitude) { return db_of_octave * log2_of(magnitude); }
+inline float gain_of_db(float db) { return exp2_of(db * (1.0f / db_of_octave)); }
+
+/// What is left after one frame of an exponential approach of this length (to 63 %).
+double keep_of(double seconds, double sample_rate);
+
+}  // namespace isotonus

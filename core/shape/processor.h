@@ -1,0 +1,92 @@
+// core/shape: what shapes the sound of a row: processors, chains of them, and the signals that come of it.
+//
+// A processor is one pair of files: plain settings whose fields are named once, a state that can be copied, and a
+// function that works on one cell of frames.  Here: what a session keeps of one, and what all have in common.
+#pragma once
+
+#include <map>
+#include <memory>
+#include <span>
+#include <string>
+#include <string_view>
+#include <vector>
+
+#include "core/ride/parameter.h"
+#include "core/unknown_keys.h"
+
+namespace isotonus {
+
+/// Frames of a cell: parameters change from one cell to the next, and cells begin at the song's start, so that blocks
+/// cannot be heard.
+inline constexpr int cell_frames = 32;
+
+/// A processor as the user set it.
+struct Processor {
+    uint64_t id = 0;        ///< never used twice in its row
+    std::string type;       ///< as in the registry; others come from a newer version, are kept, and do nothing
+    bool in = true;         ///< out: what comes in goes out, times the match gain when it matches
+    bool match = true;      ///< while it is out, it is as loud as it is when it is in
+    double match_db = 0.0;  ///< what that takes: the loudness after it less that before it, from the whole song
+    uint64_t key = 0;       ///< the row whose level it listens to; 0: its own
+    std::map<std::string, double, std::less<>> values;  ///< by parameter; what is not here rests
+    UnknownKeys unknown = nullptr;
+    bool operator==(const Processor&) const = default;
+};
+
+/// Processors of a row, in the order in which they are passed.
+using Chain = std::vector<Processor>;
+
+/// Null for 0 and for one that is not there.
+const Processor* find_processor(const Chain* chain, uint64_t id);
+
+/// What the user hears as loud as before, -48 … +48 dB.
+inline constexpr double match_max_db = 48.0;
+
+/// How a processor works on what passes through it.
+class Running {
+  public:
+    virtual ~Running() = default;
+    /// Values at the next cell's end, in the order of the type's parameters; the first time those at its start.
+    virtual void set(std::span<const double> values) = 0;
+    /// The next `set` is a first one.
+    virtual void restart() = 0;
+    /// One cell, interleaved, in place; `key` is what it listens to, interleaved.
+    virtual void process(float* cell, int frames, const float* key, int key_channels) = 0;
+    /// Frames by which its output is late, or by which it looks ahead; does not change after the first `set`.
+    virtual int latency() const = 0;
+    /// What it remembers, as bytes that can be kept and given back.
+    virtual std::span<std::byte> memory() = 0;
+    /// The deepest reduction of the last cell, dB, 0 or below.
+    virtual float reduction_db() const = 0;
+};
+
+/// What is known of a type of processor.
+struct ProcessorType {
+    const char* id;    ///< in session files and on the command line
+    const char* word;  ///< short, for the chain in a row
+    std::vector<ParameterInfo> parameters;
+    bool keyed = false;        ///< listens to a level, of its own row or another's
+    bool linear = false;       ///< twice the input gives twice the output
+    bool looks_ahead = false;  ///< its latency is a look ahead: it gets its samples late, and its key at once
+    std::unique_ptr<Running> (*start)(int channels, double sample_rate) = nullptr;
+
+    const ParameterInfo* find(std::string_view parameter) const;
+};
+
+/// All types, in the order in which they are offered.
+std::span<const ProcessorType* const> processor_types();
+/// Null for a type that this version does not know.
+const ProcessorType* processor_type(std::string_view id);
+
+/// The value of a parameter: as it was set, or at rest.
+double value_of(const Processor& processor, const ParameterInfo& parameter);
+
+/// A processor of this type with everything at rest.
+Processor new_processor(const ProcessorType& type, const Chain& chain);
+
+/// As people say it: "2.5 dB", "120 Hz", "tanh".
+std::string value_text(const ParameterInfo& parameter, double value);
+/// And back: a number in the parameter's unit, or one of its words.  Nothing when it is neither or out of range.
+std::optional<double> value_from_text(const ParameterInfo& parameter, std::string_view text);
+
+}  // namespace isotonus

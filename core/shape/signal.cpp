@@ -1,0 +1,343 @@
+#include "core/shape/signal.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cstring>
+
+#include "core/files/hash.h"
+
+namespace isotonus {
+
+namespace {
+
+constexpr int64_t block_frames = LevelSummary::block_frames;
+constexpr int64_t read_frames = 1024;  ///< of a source at once
+
+/// A row's samples before its fader, at any frame of the song.
+class TapReader {
+  public:
+    static Result<TapReader> open(const RowTap& tap) {
+        TapReader reader;
+        reader.tap_ = &tap;
+        auto opened = open_material(*tap.material);
+        if (!opened) return tl::unexpected(opened.error());
+        reader.reader_ = std::move(*opened);
+        return reader;
+    }
+    int channels() const { return tap_->channels(); }
+
+    /// One cell's samples from a frame of the song on; before its start they are silent.
+    Result<void> cell(int64_t first, float* out) {
+        const auto channels = static_cast<size_t>(tap_->channels());
+        for (int64_t done = 0; done < cell_frames;) {
+            const int64_t at = first + done;
+            if (at < held_from_ || at >= held_from_ + read_frames || held_.empty()) {
+                held_from_ =
+                    at >= 0 ? at / read_frames * read_frames : -((-at + read_frames - 1) / read_frames) * read_frames;
+                if (auto read = fill(); !read) return read;
+            }
+            const int64_t inside = at - held_from_, part = std::min(cell_frames - done, read_frames - inside);
+            std::memcpy(out + static_cast<size_t>(done) * channels,
+                        held_.data() + static_cast<size_t>(inside) * channels,
+                        static_cast<size_t>(part) * channels * sizeof(float));
+            done += part;
+        }
+        return {};
+    }
+
+  private:
+    Result<void> fill() {
+        const RowTap& t = *tap_;
+        const auto channels = static_cast<size_t>(t.channels());
+        held_.assign(static_cast<size_t>(read_frames) * channels, 0.0f);
+        if (held_from_ + read_frames <= 0 || held_from_ >= t.end()) return {};
+        if (auto read = reader_->read(held_from_ - t.delay_samples, read_frames, held_.data()); !read) {
+            held_.clear();
+            return read;
+        }
+        if (held_from_ < 0) std::fill_n(held_.begin(), static_cast<size_t>(-held_from_) * channels, 0.0f);
+        if (t.trim_ride) {
+            double gains[read_frames];
+            level_ride_gains(*t.trim_ride, t.material->ready.rate, std::max<int64_t>(0, held_from_), read_frames,
+                             gains);
+            for (size_t i = 0; i < held_.size(); ++i)
+                held_[i] = static_cast<float>(static_cast<double>(held_[i]) * t.gain * gains[i / channels]);
+        } else if (t.gain != 1.0) {
+            const auto gain = static_cast<float>(t.gain);
+            for (float& x : held_) x *= gain;
+        }
+        return {};
+    }
+
+    const RowTap* tap_ = nullptr;
+    std::unique_ptr<FrameReader> reader_;
+    std::vector<float> held_;
+    int64_t held_from_ = 0;
+};
+
+/// Sources of a chain and the chain itself, run cell by cell.
+class SignalRun {
+  public:
+    static Result<SignalRun> open(const SignalRecipe& recipe) {
+        auto source = TapReader::open(recipe.source);
+        if (!source) return tl::unexpected(source.error());
+        SignalRun run(recipe, std::move(*source));
+        for (const ChainRun::KeyTap& key : run.chain.keys()) {
+            const auto tap = recipe.keys.find(key.row);
+            std::optional<TapReader> reader;
+            if (tap != recipe.keys.end()) {
+                auto opened = TapReader::open(tap->second);
+                if (!opened) return tl::unexpected(opened.error());
+                reader = std::move(*opened);
+            }
+            run.key_channels_.push_back(reader ? reader->channels() : 1);
+            run.key_cells_.emplace_back(static_cast<size_t>(2 * cell_frames));
+            run.key_readers_.push_back(std::move(reader));
+        }
+        for (auto& cell : run.key_cells_) run.key_inputs_.push_back(cell.data());
+        return run;
+    }
+
+    /// Processes this cell, which must be the one that the chain expects, into `out`.
+    Result<void> process(int64_t cell, float* out) {
+        if (auto read = source_.cell(cell * cell_frames, out); !read) return read;
+        for (size_t k = 0; k < key_readers_.size(); ++k) {
+            if (!key_readers_[k]) continue;
+            const int64_t at = cell * cell_frames - chain.keys()[k].late;
+            if (auto read = key_readers_[k]->cell(at, key_cells_[k].data()); !read) return read;
+        }
+        chain.process(out, key_inputs_, key_channels_);
+        return {};
+    }
+
+    ChainRun chain;
+
+  private:
+    SignalRun(const SignalRecipe& recipe, TapReader source)
+        : chain(recipe.chain, recipe.rides, recipe.source.channels(), recipe.sample_rate), source_(std::move(source)) {}
+    TapReader source_;
+    std::vector<std::optional<TapReader>> key_readers_;
+    std::vector<std::vector<float>> key_cells_;
+    std::vector<const float*> key_inputs_;
+    std::vector<int> key_channels_;
+};
+
+}  // namespace
+
+/// Reads a signal anywhere: from the nearest checkpoint, or on from where it is.
+class SignalReader : public FrameReader {
+  public:
+    static Result<std::unique_ptr<FrameReader>> open(std::shared_ptr<const Signal> signal) {
+        auto run = SignalRun::open(signal->recipe_);
+        if (!run) return tl::unexpected(run.error());
+        return std::unique_ptr<FrameReader>(new SignalReader(std::move(signal), std::move(*run)));
+    }
+    int channels() const override { return channels_; }
+
+    Result<void> read(int64_t first, int64_t frames, float* out) override {
+        const int64_t late = run_.chain.latency();
+        for (int64_t done = 0; done < frames;) {
+            const int64_t at = first + done;
+            if (at < 0 || at >= signal_->frames_) {
+                const int64_t part = at < 0 ? std::min(frames - done, -at) : frames - done;
+                std::fill_n(out + done * channels_, part * channels_, 0.0f);
+                done += part;
+                continue;
+            }
+            const int64_t cell = (at + late) / cell_frames;
+            if (auto reached = reach(cell); !reached) {
+                next_ = -1;
+                return reached;
+            }
+            const int64_t inside = at + late - cell * cell_frames;
+            const int64_t part = std::min({frames - done, cell_frames - inside, signal_->frames_ - at});
+            std::copy_n(cell_.data() + inside * channels_, part * channels_, out + done * channels_);
+            done += part;
+        }
+        return {};
+    }
+
+  private:
+    SignalReader(std::shared_ptr<const Signal> signal, SignalRun run)
+        : signal_(std::move(signal)),
+          run_(std::move(run)),
+          channels_(signal_->recipe_.source.channels()),
+          cell_(static_cast<size_t>(cell_frames * channels_)) {}
+
+    /// Makes `cell_` the output of this input cell.
+    Result<void> reach(int64_t cell) {
+        if (cell + 1 == next_) return {};
+        const int64_t spacing = signal_->spacing_cells_;
+        if (next_ < 0 || cell < next_ || cell - next_ > spacing) {
+            const int64_t n = cell / spacing;
+            run_.chain.go_on(n * spacing,
+                             std::span(signal_->checkpoints_)
+                                 .subspan(static_cast<size_t>(n) * signal_->state_bytes_, signal_->state_bytes_));
+            next_ = n * spacing;
+        }
+        for (; next_ <= cell; ++next_)
+            if (auto done = run_.process(next_, cell_.data()); !done) return done;
+        return {};
+    }
+
+    std::shared_ptr<const Signal> signal_;
+    SignalRun run_;
+    int channels_;
+    std::vector<float> cell_;
+    int64_t next_ = -1;  ///< the cell that is processed next; -1: none was
+};
+
+Result<std::unique_ptr<FrameReader>> open_material(const Material& material) {
+    if (!material.signal) return open_source(material.ready);
+    auto whole = SignalReader::open(material.signal);
+    const Source& source = material.ready.source;
+    if (!whole || source.band == Band::all) return whole;
+    return std::unique_ptr<FrameReader>(
+        std::make_unique<BandReader>(std::move(*whole), source.band, source.crossover_hz, material.ready.rate));
+}
+
+const std::vector<float>& Signal::reductions(size_t place) const {
+    static const std::vector<float> none;
+    return place < reductions_.size() ? reductions_[place] : none;
+}
+
+std::optional<Signal::Reduction> Signal::reduction(size_t place) const {
+    const std::vector<float>& all = reductions(place);
+    if (all.empty()) return std::nullopt;
+    Reduction found;
+    std::vector<float> worked;
+    const auto deepest = std::min_element(all.begin(), all.end());
+    found.most_db = -static_cast<double>(*deepest);
+    found.most_at_s = static_cast<double>((deepest - all.begin()) * block_frames) / recipe_.sample_rate;
+    for (const float db : all)
+        if (db <= -0.5f) worked.push_back(-db);
+    found.share = static_cast<double>(worked.size()) / static_cast<double>(all.size());
+    if (worked.empty()) return found;
+    const auto middle = worked.begin() + static_cast<std::ptrdiff_t>(worked.size() / 2);
+    std::nth_element(worked.begin(), middle, worked.end());
+    found.typical_db = static_cast<double>(*middle);
+    return found;
+}
+
+namespace {
+
+std::string tap_key(const RowTap& tap) {
+    std::string key = tap.material->signal ? "signal " + signal_key(tap.material->signal->recipe())
+                                           : source_key(tap.material->ready.source);
+    key += fmt::format("\n{} {} {}", tap.delay_samples, tap.gain, tap.material->ready.rate);
+    const auto add = [&key](const Curve& curve) {
+        for (const RidePoint& p : curve.points)
+            key += fmt::format("\n{} {} {} {}", p.time_s, p.value, static_cast<int>(p.segment), p.bend);
+    };
+    if (tap.trim_ride) add(*tap.trim_ride);
+    return key;
+}
+
+}  // namespace
+
+std::string signal_key(const SignalRecipe& recipe) {
+    std::string key = fmt::format("signals 1\n{}\n{}", recipe.sample_rate, tap_key(recipe.source));
+    for (const Processor& p : recipe.chain) {
+        key += fmt::format("\n{} {} {} {} {}", p.type, p.id, p.in, p.match ? p.match_db : 0.0, p.key);
+        for (const ParameterInfo* info : parameters_of(p)) {
+            key += fmt::format(" {}={}", info->id, setting_of(p, *info));
+            if (const CurvePtr ride = recipe.rides.heard(Parameter(*info, p.id)))
+                for (const RidePoint& point : ride->points)
+                    key += fmt::format("\n{} {} {} {}", point.time_s, point.value, static_cast<int>(point.segment),
+                                       point.bend);
+        }
+        if (const auto tap = recipe.keys.find(p.key); p.key != 0 && tap != recipe.keys.end())
+            key += "\n" + tap_key(tap->second);
+    }
+    return Hash::name_of(key);
+}
+
+Result<MaterialPtr> make_band(const MaterialPtr& whole, Band band, double crossover_hz, Progress* progress) {
+    return without_exceptions({}, [&]() -> Result<MaterialPtr> {
+        auto material = std::make_shared<Material>(*whole);
+        material->ready.source.band = band;
+        material->ready.source.crossover_hz = crossover_hz;
+        if (band == Band::low) material->ready.channels = 1;
+        material->ready.frames += LowBand(crossover_hz, whole->ready.rate).reach();
+        auto reader = open_material(*material);
+        if (!reader) return tl::unexpected(reader.error());
+        constexpr int64_t piece = 8192;
+        Measurer measurer(material->ready.channels, whole->ready.rate, 1.0f);
+        std::vector<float> samples(static_cast<size_t>(piece * material->ready.channels));
+        for (int64_t at = 0; at < material->ready.frames; at += piece) {
+            if (progress && progress->cancelled()) return stopped();
+            const int64_t frames = std::min(piece, material->ready.frames - at);
+            if (auto done = (*reader)->read(at, frames, samples.data()); !done) return tl::unexpected(done.error());
+            measurer.add(samples.data(), frames);
+        }
+        Measurer::Outcome outcome = measurer.finish();
+        material->measurement = std::move(outcome.measurement);
+        material->summary = std::move(outcome.summary);
+        material->hops = std::move(outcome.hops);
+        return MaterialPtr(std::move(material));
+    });
+}
+
+Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) {
+    return without_exceptions({}, [&]() -> Result<MaterialPtr> {
+        auto signal = std::make_shared<Signal>();
+        signal->recipe_ = recipe;
+        signal->frames_ = recipe.source.end();
+        auto opened = SignalRun::open(signal->recipe_);
+        if (!opened) return tl::unexpected(opened.error());
+        SignalRun& run = *opened;
+        ChainRun& chain = run.chain;
+        const int channels = recipe.source.channels();
+        signal->state_bytes_ = chain.memory_bytes();
+        // Every 4096 frames; less often where much is remembered, so that a minute takes no more than a megabyte or so.
+        signal->spacing_cells_ = 4096 / cell_frames * static_cast<int64_t>(1 + signal->state_bytes_ / 1536);
+        signal->reductions_.resize(recipe.chain.size());
+        const int64_t late = chain.latency(), cells = (signal->frames_ + late + cell_frames - 1) / cell_frames;
+        const auto blocks = static_cast<size_t>((signal->frames_ + block_frames - 1) / block_frames);
+        for (size_t s = 0; s < chain.steps(); ++s)
+            if (processor_type(recipe.chain[chain.place_of(s)].type)->keyed)
+                signal->reductions_[chain.place_of(s)].assign(blocks, 0.0f);
+        Measurer measurer(channels, recipe.sample_rate, 1.0f);
+        std::vector<float> piece;
+        const size_t whole_piece = static_cast<size_t>(4096 * channels);
+        int64_t left_out = late, rest = signal->frames_;
+        chain.begin(0);
+        for (int64_t cell = 0; cell < cells; ++cell) {
+            if (cell % signal->spacing_cells_ == 0) {
+                if (progress && progress->cancelled()) return stopped();
+                if (progress) progress->report(static_cast<double>(cell) / static_cast<double>(cells));
+                const auto memory = chain.memory();
+                signal->checkpoints_.insert(signal->checkpoints_.end(), memory.begin(), memory.end());
+            }
+            float out[2 * cell_frames];
+            if (auto done = run.process(cell, out); !done) return tl::unexpected(done.error());
+            const auto block = static_cast<size_t>(std::max<int64_t>(0, cell * cell_frames - late) / block_frames);
+            for (size_t s = 0; s < chain.steps(); ++s)
+                if (auto& list = signal->reductions_[chain.place_of(s)]; block < list.size())
+                    list[block] = std::min(list[block], chain.reduction_db(s));
+            const int64_t skip = std::min<int64_t>(left_out, cell_frames), take = std::min(cell_frames - skip, rest);
+            left_out -= skip;
+            rest -= take;
+            piece.insert(piece.end(), out + skip * channels, out + (skip + take) * channels);
+            if (piece.size() < whole_piece && rest > 0) continue;
+            measurer.add(piece.data(), static_cast<int64_t>(piece.size()) / channels);
+            piece.clear();
+        }
+        signal->checkpoints_.shrink_to_fit();
+        Measurer::Outcome outcome = measurer.finish();
+        const Material& before = *recipe.source.material;
+        auto material = std::make_shared<Material>();
+        material->ready = before.ready;
+        material->ready.frames = signal->frames_;
+        material->recorded = before.recorded;
+        outcome.measurement.kind = before.measurement.kind;
+        material->measurement = std::move(outcome.measurement);
+        material->summary = std::move(outcome.summary);
+        material->hops = std::move(outcome.hops);
+        material->signal = std::move(signal);
+        return MaterialPtr(std::move(material));
+    });
+}
+
+}  // namespace isotonus

@@ -1,0 +1,317 @@
+// Signals: whatever a chain makes of a row is the same bits wherever it is read from, and known like a file.
+#include <gmock/gmock.h>
+
+#include <random>
+
+#include "core/mix/mix_peak.h"
+#include "core/mix/row_signals.h"
+#include "core/session/routing.h"
+#include "core/session/session_file.h"
+#include "core/session/validate.h"
+#include "tests/support/chains.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+
+/// A random chain with rides on it, of processors of every kind.
+std::pair<Chain, Rides> random_chain(std::mt19937& random, uint64_t key) {
+    std::uniform_real_distribution<double> uniform(0.0, 1.0);
+    Chain chain;
+    Rides rides;
+    const size_t count = 1 + random() % 4;
+    for (size_t n = 0; n < count; ++n) {
+        const ProcessorType& type = *processor_types()[random() % processor_types().size()];
+        Processor p = new_processor(type, chain);
+        for (const ParameterInfo* info : parameters_of(p)) {
+            if (uniform(random) < 0.5) set_value(p, *info, value_at_position(Parameter(*info), uniform(random)));
+            if (uniform(random) < 0.1 && std::string(info->id) != "lookahead_ms") {
+                std::vector<RidePoint> points;
+                for (double t = 0.0; t < 2.0; t += 0.3 + uniform(random))
+                    points.push_back({t, value_at_position(Parameter(*info), uniform(random))});
+                rides.set(Parameter(*info, p.id), ride(points));
+            }
+        }
+        p.in = uniform(random) < 0.9;
+        if (type.keyed && uniform(random) < 0.5) p.key = key;
+        chain.push_back(std::move(p));
+    }
+    return {chain, rides};
+}
+
+MaterialPtr file_of(const Folder& folder, const std::string& name, int channels, int64_t frames, unsigned seed) {
+    return load_material(write(folder / name, make(frames, channels, noise(seed, 0.4)), channels), 48000).value();
+}
+
+std::vector<float> read_all(FrameReader& reader, int64_t frames, int64_t block) {
+    std::vector<float> all(static_cast<size_t>(frames * reader.channels()));
+    for (int64_t at = 0; at < frames; at += block)
+        EXPECT_TRUE(reader.read(at, std::min(block, frames - at), all.data() + at * reader.channels()));
+    return all;
+}
+
+}  // namespace
+
+TEST(Signals, are_the_same_bits_from_the_start_and_from_every_checkpoint_in_any_blocks) {
+    Folder folder;
+    constexpr int64_t frames = 40000;
+    const MaterialPtr files[] = {file_of(folder, "mono.wav", 1, frames, 1),
+                                 file_of(folder, "stereo.wav", 2, frames, 2)};
+    std::mt19937 random(20);
+    for (int round = 0; round < 20; ++round) {
+        SignalRecipe recipe;
+        recipe.source.material = files[round % 2];
+        recipe.source.delay_samples = static_cast<int64_t>(random() % 300) - 100;
+        recipe.source.gain = 0.5 + static_cast<double>(random() % 100) / 100.0;
+        if (round % 3 == 0) recipe.source.trim_ride = ride({{0.0, -6.0}, {0.5, 6.0}});
+        std::tie(recipe.chain, recipe.rides) = random_chain(random, 9);
+        recipe.keys[9] = RowTap{files[(round + 1) % 2], 50, 0.7, nullptr};
+        const MaterialPtr made = make_signal(recipe).value();
+        const int64_t end = made->ready.frames;
+        auto reader = open_material(*made).value();
+        const auto whole = read_all(*reader, end, end);
+        // In any blocks.
+        for (const int64_t block : {1, 17, 512, 4096}) {
+            if (block == 1 && round > 3) continue;
+            auto other = open_material(*made).value();
+            ASSERT_EQ(read_all(*other, end, block), whole) << round << " " << block;
+        }
+        // From anywhere, forwards and back.
+        for (int n = 0; n < 30; ++n) {
+            const auto at = static_cast<int64_t>(random() % static_cast<uint64_t>(end));
+            const int64_t count = std::min<int64_t>(end - at, 1 + static_cast<int64_t>(random() % 700));
+            std::vector<float> part(static_cast<size_t>(count * made->ready.channels));
+            ASSERT_TRUE(reader->read(at, count, part.data()));
+            ASSERT_TRUE(std::equal(part.begin(), part.end(), whole.begin() + at * made->ready.channels))
+                << round << " " << at;
+        }
+        // And its figures are those of its samples.
+        float peak = 0.0f;
+        for (const float x : whole) peak = std::max(peak, std::fabs(x));
+        ASSERT_TRUE(std::isfinite(peak));
+        if (peak > 0.0f) {
+            EXPECT_FLOAT_EQ(static_cast<float>(gain_from_db(*made->measurement.sample_peak_dbfs)), peak) << round;
+        }
+    }
+}
+
+TEST(Signals, with_nothing_in_are_the_file_times_its_trim) {
+    Folder folder;
+    SignalRecipe recipe;
+    recipe.source = {file_of(folder, "a.wav", 2, 9000, 3), 32, 0.5, nullptr};
+    const MaterialPtr made = make_signal(recipe).value();
+    auto reader = open_material(*made).value();
+    const auto out = read_all(*reader, 9032, 1000);
+    const auto in = read(folder / "a.wav");
+    for (size_t i = 0; i < in.size(); ++i) ASSERT_EQ(out[64 + i], in[i] * 0.5f);
+}
+
+TEST(Signals, tell_their_reduction_over_the_whole_song) {
+    Folder folder;
+    const auto x = make(
+        480000, 1, [](int64_t i, int c) { return sine(1000, 48000, i >= 240000 && i < 288000 ? 0.5 : 0.02)(i, c); });
+    SignalRecipe recipe;
+    recipe.source.material = load_material(write(folder / "x.wav", x, 1), 48000).value();
+    recipe.chain = {processor("compressor", {{"threshold_dbfs", -24}, {"ratio", 4}, {"knee_db", 0}, {"attack_ms", 1}})};
+    const auto found = make_signal(recipe).value()->signal->reduction(0).value();
+    const double wanted = (24.0 - 6.02) * 0.75;
+    EXPECT_NEAR(found.most_db, wanted, 0.3);
+    EXPECT_GE(found.most_at_s, 4.99);
+    EXPECT_LT(found.most_at_s, 6.01);
+    EXPECT_NEAR(found.typical_db, wanted, 0.3);
+    EXPECT_NEAR(found.share, 0.12, 0.03);
+}
+
+TEST(Signals, need_little_memory) {
+    Folder folder;
+    SignalRecipe recipe;
+    recipe.source.material = file_of(folder, "a.wav", 2, 48000 * 60, 3);
+    Processor ahead = processor("compressor", {{"lookahead_ms", 10}}, 3);
+    recipe.chain = {processor("low_cut", {{"slope", 1}}, 1),
+                    processor("equaliser", {{"band1.in", 1}, {"band1.db", 3}}, 2), ahead};
+    const MaterialPtr made = make_signal(recipe).value();
+    const size_t summary = 4 * (made->summary.low.size() + made->summary.high.size() +
+                                made->summary.mean_square.size() + made->summary.mean_square_of_8.size());
+    std::printf("a minute of a stereo row: %zu kB of checkpoints, %zu kB of summary\n",
+                made->signal->checkpoint_bytes() / 1000, summary / 1000);
+    EXPECT_LT(made->signal->checkpoint_bytes() + summary, 2000000u);
+}
+
+namespace {
+
+struct Shaped : Mix {
+    using Mix::Mix;
+    RowSignals signals;
+    std::map<TrackId, MaterialPtr> files;
+    MaterialOf file_of() {
+        return [this](const Track& t) {
+            MaterialPtr& m = files[t.id];
+            if (!m) m = load_material(source_of(t), session.sample_rate).value();
+            return m;
+        };
+    }
+    PlanPtr shaped_plan() {
+        EXPECT_TRUE(signals.make(session, file_of()));
+        return compile_plan(session, [this](const Track& t) { return signals.played(session, t, file_of()); });
+    }
+};
+
+std::vector<float> rendered(const PlanPtr& plan, int block, int workers = 1) {
+    std::vector<float> all;
+    EXPECT_TRUE(render_stretch(
+        plan, {0, plan->frames}, block,
+        [&](std::span<const float> x) -> Result<void> {
+            all.insert(all.end(), x.begin(), x.end());
+            return {};
+        },
+        nullptr, workers));
+    return all;
+}
+
+}  // namespace
+
+TEST(Signals, are_mixed_to_the_same_bits_by_any_number_of_workers_and_their_peak_is_found_exactly) {
+    Folder folder;
+    Shaped mix({write(folder / "kick.wav", make(60000, 1, noise(1, 0.5)), 1),
+                write(folder / "bass.wav", make(60000, 2, noise(2, 0.5)), 2),
+                write(folder / "pad.wav", make(50000, 2, noise(3, 0.5)), 2)});
+    std::mt19937 random(5);
+    const TrackId kick = mix.session.tracks[0]->id;
+    MixPeaks peaks(1);
+    for (int round = 0; round < 5; ++round) {
+        for (size_t n = 1; n < 3; ++n)
+            mix.change(n, [&](Track& t) {
+                std::tie(t.chain, t.rides) = random_chain(random, kick);
+                t.trim_db = static_cast<double>(random() % 12) - 6.0;
+                t.polarity_inverted = random() % 2;
+                t.delay_samples = static_cast<double>(random() % 200);
+                t.fader_db = -static_cast<double>(random() % 20);
+                t.pan = 0.3;
+            });
+        ASSERT_TRUE(validate(mix.session));
+        const PlanPtr plan = mix.shaped_plan();
+        const auto one = rendered(plan, 4096);
+        EXPECT_EQ(rendered(plan, 17), one);
+        EXPECT_EQ(rendered(plan, 512, 4), one);
+        float peak = 0.0f;
+        for (const float x : one) peak = std::max(peak, std::fabs(x));
+        EXPECT_EQ(whole_song_peak(plan).value().peak, peak);
+        // Another chain is another source; faders move over signals as over files, and the search does not begin anew.
+        EXPECT_EQ(peaks.find(plan).value().peak, peak) << round;
+        mix.change(1, [](Track& t) { t.fader_db -= 3.0; });
+        const PlanPtr moved = mix.shaped_plan();
+        EXPECT_TRUE(plan->same_sources(*moved));
+        float after = 0.0f;
+        for (const float x : rendered(moved, 4096)) after = std::max(after, std::fabs(x));
+        EXPECT_EQ(peaks.find(moved).value().peak, after);
+    }
+}
+
+TEST(Signals, of_a_key_are_before_its_fader_muted_or_not) {
+    Folder folder;
+    Shaped mix({write(folder / "kick.wav",
+                      make(48000, 1, [](int64_t i, int) { return i >= 20000 && i < 30000 ? 0.9 : 0.0; }), 1),
+                write(folder / "bass.wav", make(48000, 1, sine(100, 48000, 0.5)), 1)});
+    const TrackId kick = mix.session.tracks[0]->id;
+    mix.change(1, [&](Track& t) {
+        t.chain = {processor("duck", {{"depth_db", 20}})};
+        t.chain[0].key = kick;
+    });
+    mix.change(0, [](Track& t) { t.mute = true, t.fader_db = -40.0; });
+    const auto ducked = rendered(mix.shaped_plan(), 4096);
+    EXPECT_LT(rms_db(ducked, 2, 0, 25000, 30000), rms_db(ducked, 2, 0, 5000, 15000) - 19.0);
+    // A trim of the key is before its chain and counts; its gain changed is another signal.
+    mix.change(0, [](Track& t) { t.trim_db = -24.0; });
+    mix.session = with_chain(mix.session, kick, [](Chain& c) {
+        c = {processor("gate", {{"threshold_dbfs", -10}, {"range_db", 96}})};
+    });
+    const auto gated = rendered(mix.shaped_plan(), 4096);
+    EXPECT_NEAR(rms_db(gated, 2, 0, 25000, 30000), rms_db(gated, 2, 0, 5000, 15000), 0.2)
+        << "the key's own gate closed it";
+}
+
+TEST(Signals, of_a_centred_low_end_sum_to_the_whole) {
+    Folder folder;
+    Shaped mix({write(folder / "bass.wav", make(60000, 2, noise(2, 0.4)), 2)});
+    mix.change(0, [](Track& t) { t.chain = {processor("saturation", {{"drive_db", 12}})}; });
+    const auto whole = rendered(mix.shaped_plan(), 4096);
+    mix.change(0, [](Track& t) { t.low_centre_hz = 120.0; });
+    const PlanPtr split = mix.shaped_plan();
+    ASSERT_EQ(split->parts.size(), 2u);
+    const auto both = rendered(split, 4096);
+    // Middle of both sides: what is centred is the mean, and the rest adds to it.
+    double worst = 0.0;
+    for (size_t i = 2000; i + 1 < whole.size(); i += 2)
+        worst = std::max(worst, std::fabs(static_cast<double>(whole[i] + whole[i + 1]) -
+                                          static_cast<double>(both[i] + both[i + 1])));
+    EXPECT_LT(worst, 1e-5);
+    EXPECT_EQ(rendered(split, 333, 3), both);
+}
+
+TEST(Chains, are_kept_in_the_session_file_with_their_rides_and_what_is_unknown) {
+    Folder folder;
+    Mix mix({write(folder / "a.wav", make(4800, 1, noise(1, 0.5)), 1),
+             write(folder / "b.wav", make(4800, 1, noise(2, 0.5)), 1)});
+    Session s = mix.session;
+    const TrackId a = s.tracks[0]->id, b = s.tracks[1]->id;
+    s = with_chain(s, a, [&](Chain& c) {
+        c = {processor("compressor", {{"threshold_dbfs", -21.5}, {"detector", 1}}, 1),
+             processor("equaliser", {{"band2.in", 1}, {"band2.shape", 3}}, 4)};
+        c[0].key = b;
+        c[0].in = false;
+        c[0].match_db = 2.5;
+    });
+    const Parameter threshold = parameter_called(s, a, "1.threshold_dbfs").value();
+    EXPECT_EQ(parameter_called(s, a, "compressor.threshold_dbfs"), threshold);
+    EXPECT_EQ(parameter_called(s, a, "2.in")->processor(), 4u);
+    s = with_ride(s, a, threshold, Curve{{{0.0, -20.0}, {1.0, -30.0}}});
+    ASSERT_TRUE(write_session(s, folder / "s.isotonus"));
+    const Session back = read_session(folder / "s.isotonus").value();
+    EXPECT_EQ(back.tracks[0]->chain, s.tracks[0]->chain);
+    EXPECT_EQ(*back.tracks[0]->rides[threshold], *s.tracks[0]->rides[threshold]);
+    // Without the processor its rides go too.
+    EXPECT_FALSE(with_chain(back, a, [](Chain& c) { c.erase(c.begin()); }).tracks[0]->rides.any());
+    // A processor of a later version is kept with all that it says.
+    std::string text = session_to_json(back, folder.path());
+    const size_t at = text.find("\"compressor\"");
+    text.replace(at, 12, "\"time machine\"");
+    const Session later = session_from_json(text, folder / "s.isotonus").value();
+    EXPECT_EQ(later.tracks[0]->chain[0].type, "time machine");
+    EXPECT_FALSE(processor_type(later.tracks[0]->chain[0].type));
+    const std::string again = session_to_json(later, folder.path());
+    EXPECT_THAT(again, testing::HasSubstr("\"threshold_dbfs\": -21.5"));
+    EXPECT_THAT(again, testing::HasSubstr("-30.0"));
+    EXPECT_EQ(session_to_json(session_from_json(again, folder / "s.isotonus").value(), folder.path()), again);
+}
+
+TEST(Chains, that_cannot_be_are_refused_with_a_sentence) {
+    Folder folder;
+    Mix mix({write(folder / "a.wav", make(4800, 1, noise(1, 0.5)), 1),
+             write(folder / "b.wav", make(4800, 1, noise(2, 0.5)), 1)});
+    const TrackId a = mix.session.tracks[0]->id, b = mix.session.tracks[1]->id;
+    const auto fault = [&](const std::function<void(Chain&)>& change) {
+        const auto valid = validate(with_chain(mix.session, a, change));
+        return valid ? std::string() : valid.error().what;
+    };
+    EXPECT_THAT(fault([](Chain& c) { c = {processor("compressor")}, c[0].values["ratio"] = 0.5; }),
+                testing::HasSubstr("ratio"));
+    EXPECT_THAT(fault([](Chain& c) { c = {processor("compressor")}, c[0].values["ratio"] = std::nan(""); }),
+                testing::HasSubstr("must be a number"));
+    EXPECT_THAT(fault([](Chain& c) { c = {processor("gate")}, c[0].values["warmth"] = 1.0; }),
+                testing::HasSubstr("warmth"));
+    EXPECT_THAT(fault([](Chain& c) { c = {processor("gate"), processor("gate")}; }), testing::HasSubstr("id"));
+    EXPECT_THAT(fault([](Chain& c) {
+                    for (uint64_t n = 1; n <= 65; ++n) c.push_back(processor("gate", {}, n));
+                }),
+                testing::HasSubstr("64"));
+    EXPECT_EQ(fault([](Chain& c) {
+                  for (uint64_t n = 1; n <= 64; ++n) c.push_back(processor("gate", {}, n));
+              }),
+              "");
+    EXPECT_THAT(fault([&](Chain& c) { c = {processor("duck")}, c[0].key = a; }), testing::HasSubstr("circle"));
+    Session s = with_chain(mix.session, b, [&](Chain& c) { c = {processor("duck")}, c[0].key = a; });
+    EXPECT_TRUE(validate(s));
+    s = with_chain(s, a, [&](Chain& c) { c = {processor("gate")}, c[0].key = b; });
+    EXPECT_THAT(validate(s).error().what, testing::HasSubstr("circle"));
+}

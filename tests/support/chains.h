@@ -1,0 +1,61 @@
+// Chains for tests: one processor at a time, and whole buffers through them.
+#pragma once
+
+#include "core/shape/chain.h"
+#include "tests/support/sounds.h"
+
+namespace isotonus::test {
+
+inline Processor processor(const char* type, std::initializer_list<std::pair<const char*, double>> values = {},
+                           uint64_t id = 1) {
+    Processor p;
+    p.id = id;
+    p.type = type;
+    for (const auto& [name, value] : values) {
+        const ParameterInfo* info = parameter_of(p, name);
+        EXPECT_TRUE(info) << name;
+        if (info) set_value(p, *info, value);
+    }
+    return p;
+}
+
+/// What comes out of a chain for these samples, with its latency taken away; `key` for every tap.
+inline std::vector<float> through(const Chain& chain, std::vector<float> in, int channels, double rate = 48000,
+                                  const Rides& rides = {}, const std::vector<float>* key = nullptr) {
+    ChainRun run(chain, rides, channels, rate);
+    const size_t frames = in.size() / static_cast<size_t>(channels);
+    in.resize((frames + static_cast<size_t>(run.latency()) + cell_frames) * static_cast<size_t>(channels));
+    run.begin(0);
+    std::vector<float> out;
+    for (size_t at = 0; at + cell_frames * static_cast<size_t>(channels) <= in.size();
+         at += cell_frames * static_cast<size_t>(channels)) {
+        std::vector<float> cell(in.begin() + static_cast<std::ptrdiff_t>(at),
+                                in.begin() + static_cast<std::ptrdiff_t>(at) + cell_frames * channels);
+        std::vector<float> listened(cell_frames, 0.0f);
+        if (key) {
+            const size_t frame = at / static_cast<size_t>(channels);
+            for (size_t i = 0; i < cell_frames && frame + i < key->size(); ++i) listened[i] = (*key)[frame + i];
+        }
+        const std::vector<const float*> keys(run.keys().size(), listened.data());
+        const std::vector<int> key_channels(run.keys().size(), 1);
+        run.process(cell.data(), keys, key_channels);
+        out.insert(out.end(), cell.begin(), cell.end());
+    }
+    out.erase(out.begin(), out.begin() + run.latency() * channels);
+    out.resize(frames * static_cast<size_t>(channels));
+    return out;
+}
+
+/// RMS of a stretch of a channel, dB re a sine of amplitude 1.
+inline double rms_db(const std::vector<float>& x, int channels, int channel, size_t from, size_t to) {
+    double sum = 0.0;
+    for (size_t i = from; i < to; ++i) {
+        const double v = static_cast<double>(x[i * static_cast<size_t>(channels) + static_cast<size_t>(channel)]);
+        sum += v * v;
+    }
+    return 10.0 * std::log10(2.0 * sum / static_cast<double>(to - from) + 1e-30);
+}
+
+inline CurvePtr ride(std::vector<RidePoint> points) { return std::make_shared<const Curve>(Curve{std::move(points)}); }
+
+}  // namespace isotonus::test
