@@ -1,6 +1,7 @@
 #include "cli/command.h"
 
 #include "core/session/session_file.h"
+#include "core/session/validate.h"
 
 namespace isotonus::cli {
 
@@ -34,6 +35,7 @@ int change(const fs::path& file, const std::function<Result<void>(Session&)>& ch
     bool wrong = false;
     const auto changed = change_session(file, [&](Session& session) {
         auto result = change_it(session);
+        if (result) result = validate(session);
         wrong = !result;
         return result;
     });
@@ -50,8 +52,12 @@ MaterialPtr Opened::played(const Track& track) const {
 }
 
 PlanPtr Opened::plan(Solo solo) const {
-    return compile_plan(
-        session, [this](const Track& t) { return played(t); }, solo);
+    return compile_plan(session, signals.played_by(session, [this](const Track& t) { return of(t); }), solo);
+}
+
+Result<void> Opened::make_signals(Solo solo) {
+    return signals.make(
+        session, [this](const Track& t) { return of(t); }, nullptr, worker_count(), solo);
 }
 
 Result<Opened> open_with_materials(const fs::path& file) {
@@ -83,8 +89,7 @@ Result<Opened> open_with_materials(const fs::path& file) {
             opened.missing.push_back({w.track->name, w.found.error()});
         }
     }
-    if (auto made = opened.signals.make(opened.session, [&](const Track& t) { return opened.of(t); }); !made)
-        return tl::unexpected(made.error());
+    if (auto made = opened.make_signals(Solo::left_out); !made) return tl::unexpected(made.error());
     return opened;
 }
 

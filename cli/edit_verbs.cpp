@@ -7,15 +7,21 @@
 #include "core/session/session_file.h"
 #include "core/session/validate.h"
 #include "core/stage/staging.h"
+#include "demosong/shaped.h"
 #include "demosong/song.h"
 
 namespace isotonus::cli {
 
 using nlohmann::json;
 
-int make_demo(const fs::path& folder) {
+int make_demo(const fs::path& folder, bool shaped) {
     const auto written = write_demo(folder);
-    return written ? done : complain(written.error());
+    if (!written) return complain(written.error());
+    if (!shaped) return done;
+    return change(*written, [](Session& session) -> Result<void> {
+        session = with_demo_shaped(session);
+        return {};
+    });
 }
 
 int scan(const std::vector<std::string>& files, bool as_json) {

@@ -43,10 +43,12 @@ json file_to_json(const DeliveredFile& f, double seconds) {
 }  // namespace
 
 int render(const RenderOptions& options) {
-    const auto opened = open_with_materials(options.session);
+    auto opened = open_with_materials(options.session);
     if (!opened) return complain(opened.error());
     if (!opened->missing.empty() && !options.without_missing)
         return complain({options.out.string(), std::string("nothing is written: ") + missing_help});
+    if (options.solo)
+        if (auto made = opened->make_signals(Solo::counts); !made) return complain(made.error());
     const PlanPtr plan = opened->plan(options.solo ? Solo::counts : Solo::left_out);
     auto excerpts = excerpts_between(*plan, options.from_s, options.to_s);
     if (!excerpts) return complain(excerpts.error(), wrong_usage);

@@ -29,7 +29,9 @@ int run(int argc, char** argv) {
 
     auto* demo_verb = verb("demo", "write the demo's audio and DIR/demo.isotonus");
     demo_verb->add_option("DIR", folder)->required();
-    demo_verb->callback([&] { status = make_demo(folder); });
+    bool demo_shaped = false;
+    demo_verb->add_flag("--shaped", demo_shaped, "with chains where its faults ask for them");
+    demo_verb->callback([&] { status = make_demo(folder, demo_shaped); });
 
     auto* scan_verb = verb("scan", "measure audio files");
     scan_verb->add_option("FILE", list)->required();
@@ -70,7 +72,7 @@ int run(int argc, char** argv) {
     ShapeOptions shaped;
     auto* shape_verb = verb("shape", "show a row's chain, or set one of its processors");
     shape_verb->add_option("SESSION", shaped.session)->required();
-    shape_verb->add_option("ROW", shaped.row, "a track")->required();
+    shape_verb->add_option("ROW", shaped.row, "a track or a bus")->required();
     auto* place = shape_verb->add_option("PLACE", shaped.place, "1, 2, …")->check(CLI::PositiveNumber);
     shape_verb->add_option("TYPE", shaped.type, "of processor; none takes it away")->needs(place);
     shape_verb->add_option("SETTINGS", shaped.assignments, "KEY=VALUE");
@@ -78,6 +80,33 @@ int run(int argc, char** argv) {
     shape_verb->callback([&] {
         if (shaped.place > 0 && shaped.type.empty()) throw CLI::RequiredError("TYPE");
         status = shape(shaped);
+    });
+
+    AdviseOptions advised;
+    auto* advise_verb = verb("advise", "what the whole song says about a row's chain; --take makes it settings");
+    advise_verb->add_option("SESSION", advised.session)->required();
+    advise_verb->add_option("WHAT", advised.what, "low_cut, reduction, trouble, room or duck")
+        ->required()
+        ->check(CLI::IsMember({"low_cut", "reduction", "trouble", "room", "duck"}));
+    advise_verb->add_option("ROW", advised.row, "a track")->required();
+    advise_verb->add_option("MORE", advised.more, "reduction: PLACE and typical=DB or most=DB; duck: the key's track");
+    advise_verb->add_flag("--take", advised.take, "as ordinary settings of the session");
+    advise_verb->add_flag("--json", advised.as_json, "one JSON document on standard output");
+    advise_verb->callback([&] { status = advise(advised); });
+
+    PresetOptions kept;
+    auto* preset_verb = verb("preset", "chains kept under a name: list, add NAME ROW, set NAME ROW..., remove NAME");
+    preset_verb->add_option("SESSION", kept.session)->required();
+    preset_verb->add_option("WHAT", kept.what, "list, add, set or remove")
+        ->required()
+        ->check(CLI::IsMember({"list", "add", "set", "remove"}));
+    auto* preset_name = preset_verb->add_option("NAME", kept.name);
+    preset_verb->add_option("ROWS", kept.rows, "add: whose chain is kept; set: whose chain it becomes");
+    preset_verb->add_option("--purpose", kept.purpose, "what it is for, in a sentence");
+    preset_verb->add_flag("--json", kept.as_json, "one JSON document on standard output");
+    preset_verb->callback([&] {
+        if (kept.what != "list" && preset_name->count() == 0) throw CLI::RequiredError("NAME");
+        status = preset(kept);
     });
 
     DraftOptions drafted;

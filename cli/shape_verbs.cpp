@@ -61,6 +61,29 @@ json processor_json(const Session& session, const Processor& p, size_t place) {
     return j;
 }
 
+constexpr const char* made_up = "makeup_db=auto";
+
+/// What a compressor takes away while it works, it gives back.
+int make_up(const ShapeOptions& options) {
+    auto opened = open_with_materials(options.session);
+    if (!opened) return complain(opened.error());
+    const Session& session = opened->session;
+    const Track* track = session.find(options.row);
+    const auto recipe =
+        track ? opened->signals.recipe(session, *track, [&](const Track& t) { return opened->of(t); }) : std::nullopt;
+    if (!recipe)
+        return complain({options.session.string(), "make-up by itself is for a track whose file is there"},
+                        wrong_usage);
+    const auto reduction = reduction_of(*recipe, options.place - 1);
+    if (!reduction) return complain(reduction.error(), wrong_usage);
+    return change(options.session, [&](Session& s) -> Result<void> {
+        s = with_chain(s, track->id, [&](Chain& c) {
+            c[options.place - 1].values["makeup_db"] = std::min(24.0, reduction->typical_db);
+        });
+        return {};
+    });
+}
+
 }  // namespace
 
 int shape(const ShapeOptions& options) {
@@ -71,10 +94,18 @@ int shape(const ShapeOptions& options) {
         const auto row = row_called(session, options.row);
         const Chain* chain = row ? session.chain_of(*row) : nullptr;
         if (!chain)
-            return complain({options.session.string(), fmt::format("there is no track called '{}'", options.row)},
-                            wrong_usage);
-        const Track& track = *session.find(*row);
-        const MaterialPtr before = opened->of(track), after = opened->played(track);
+            return complain(
+                {options.session.string(), fmt::format("there is no track or bus called '{}'", options.row)},
+                wrong_usage);
+        MaterialPtr before, after;
+        if (const Track* track = session.find(*row)) {
+            before = opened->of(*track);
+            after = opened->played(*track);
+        } else {
+            const PlanPtr plan = opened->plan();
+            for (const PlanTrack& t : plan->tracks)
+                if (t.id == *row) after = t.material;
+        }
         const Signal* signal = after ? after->signal.get() : nullptr;
         if (!options.as_json) {
             for (size_t n = 0; n < chain->size(); ++n) {
@@ -111,10 +142,10 @@ int shape(const ShapeOptions& options) {
         print(j);
         return done;
     }
-    return change(options.session, [&](Session& session) -> Result<void> {
+    const int status = change(options.session, [&](Session& session) -> Result<void> {
         const auto row = row_called(session, options.row);
         const Chain* now = row ? session.chain_of(*row) : nullptr;
-        if (!now) return fail("", fmt::format("there is no track called '{}'", options.row));
+        if (!now) return fail("", fmt::format("there is no track or bus called '{}'", options.row));
         Chain chain = *now;
         const size_t at = options.place - 1;
         if (options.type == "none") {
@@ -135,11 +166,17 @@ int shape(const ShapeOptions& options) {
             else if (chain[at].type != type->id)
                 chain[at] = new_processor(*type, chain);
             for (const std::string& assignment : options.assignments)
-                if (auto assigned = assign(session, chain[at], assignment); !assigned) return assigned;
+                if (assignment == made_up)
+                    continue;  // once the whole song's reduction is known
+                else if (auto assigned = assign(session, chain[at], assignment); !assigned)
+                    return assigned;
         }
         session = with_chain(session, *row, [&](Chain& c) { c = chain; });
         return {};
     });
+    const bool made =
+        std::find(options.assignments.begin(), options.assignments.end(), made_up) != options.assignments.end();
+    return status == done && made ? make_up(options) : status;
 }
 
 }  // namespace isotonus::cli

@@ -9,7 +9,7 @@
 
 namespace isotonus::cli {
 
-int make_demo(const fs::path& folder);
+int make_demo(const fs::path& folder, bool shaped);
 int scan(const std::vector<std::string>& files, bool as_json);
 int make_new(const fs::path& file, const fs::path& folder, bool force);
 int show(const fs::path& file, bool as_json);
@@ -26,6 +26,22 @@ struct ShapeOptions {
     bool as_json = false;
 };
 int shape(const ShapeOptions& options);
+
+struct AdviseOptions {
+    fs::path session;
+    std::string what, row;
+    std::vector<std::string> more;
+    bool take = false, as_json = false;
+};
+int advise(const AdviseOptions& options);
+
+struct PresetOptions {
+    fs::path session;
+    std::string what, name, purpose;
+    std::vector<std::string> rows;
+    bool as_json = false;
+};
+int preset(const PresetOptions& options);
 
 struct DraftOptions {
     fs::path session;

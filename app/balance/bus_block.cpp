@@ -185,9 +185,8 @@ void BusBlock::follow_session() {
     for (const Bus& b : s.buses) ids.push_back(b.id);
     for (const ControlGroup& g : s.groups) ids.push_back(g.id);
     if (with_main_) ids.push_back(main_output);
-    const bool same = std::equal(rows_.begin(), rows_.end(), ids.begin(), ids.end(),
-                                 [](const Row& r, TrackId id) { return r.head->id() == id; });
-    if (!same) {
+    if (ids != shown_) {
+        shown_ = ids;
         while (QLayoutItem* item = layout()->takeAt(0)) {
             item->widget()->hide();
             item->widget()->deleteLater();
@@ -196,17 +195,21 @@ void BusBlock::follow_session() {
         rows_.clear();
         for (const TrackId id : ids) {
             auto* row = new QWidget;
+            Lane* lane = make_lane_(id, row);
+            if (!lane) {  // the station shows no such row
+                delete row;
+                continue;
+            }
             auto* line = new QHBoxLayout(row);
             line->setContentsMargins(0, 0, 0, 0);
             line->setSpacing(0);
             auto* head = new BusHead(work_, id, static_cast<int>(rows_.size()), row);
-            Lane* lane = make_lane_(id, row);
             line->addWidget(head);
             line->addWidget(lane, 1);
             layout()->addWidget(row);
             rows_.push_back({head, lane});
         }
-        setVisible(!ids.empty());
+        setVisible(!rows_.empty());
     }
     for (const Row& row : rows_) row.head->refresh(), row.lane->refresh();
 }

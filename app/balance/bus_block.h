@@ -32,7 +32,7 @@ class BusBlock : public QWidget {
     Q_OBJECT
   public:
     using MakeLane = std::function<Lane*(TrackId, QWidget*)>;
-    /// With the main output as the last row when `with_main`.
+    /// With the main output as the last row when `with_main`.  Rows for which no lane is made are left out.
     BusBlock(Workspace& work, QWidget* parent, bool with_main, MakeLane make_lane);
 
   protected:
@@ -43,6 +43,7 @@ class BusBlock : public QWidget {
     Workspace& work_;
     bool with_main_;
     MakeLane make_lane_;
+    std::vector<TrackId> shown_;
     struct Row {
         BusHead* head;
         Lane* lane;

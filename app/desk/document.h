@@ -34,6 +34,8 @@ class Document : public QObject {
     bool edit(const QString& name, Session next, uint64_t gesture = 0);
     void edit_tracks(const QString& name, const std::vector<TrackId>& ids, const std::function<void(Track&)>& change,
                      uint64_t gesture = 0);
+    /// Nothing was done since this gesture: what is added to it is still one undo step with it.
+    bool is_last_gesture(uint64_t gesture) const { return history_.is_last(gesture); }
     uint64_t new_gesture() { return ++last_gesture_; }
 
     bool can_undo() const { return history_.can_undo(); }

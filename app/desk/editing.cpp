@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "app/desk/background.h"
 #include "app/desk/row_head.h"
 #include "app/desk/workspace.h"
 #include "app/style/text.h"
@@ -205,37 +206,64 @@ void Editing::set_chains(const std::vector<TrackId>& rows, const QString& name,
                          const std::function<void(Chain&)>& change, uint64_t gesture) {
     Session next = work_.document.session();
     for (const TrackId row : rows)
-        if (next.find(row)) next = with_chain(next, row, change);
+        if (next.chain_of(row)) next = with_chain(next, row, change);
     work_.document.edit(name, std::move(next), gesture);
 }
 
+MaterialPtr Editing::shaped(TrackId row) const {
+    const Session& session = work_.document.session();
+    if (const Track* t = session.find(row)) return work_.materials.shaped(*t);
+    const Bus* b = session.find_bus(row);
+    return b ? work_.materials.shaped(*b) : nullptr;
+}
+
 void Editing::take_out_or_in(TrackId row, size_t place) {
-    const Track* t = work_.document.track(row);
-    if (!t || place >= t->chain.size() || !processor_type(t->chain[place].type)) return;
-    const QString word = processor_type(t->chain[place].type)->word;
-    const bool in = !t->chain[place].in;
-    double match_db = t->chain[place].match_db;
-    // Known only while it is in: the row's loudness with it, and with the same chain without it.
-    const MaterialPtr with = work_.materials.shaped(*t);
-    if (!in && t->chain[place].match && with && with->measurement.integrated_lufs) {
-        SignalRecipe without = with->signal->recipe();
-        without.chain[place].in = false;
-        without.chain[place].match_db = 0.0;
-        if (const auto made = make_signal(without); made && (*made)->measurement.integrated_lufs)
-            match_db = std::clamp(*with->measurement.integrated_lufs - *(*made)->measurement.integrated_lufs,
-                                  -match_max_db, match_max_db);
-    }
-    set_chains({row}, in ? tr("%1 in").arg(word) : tr("%1 out").arg(word), [&](Chain& chain) {
-        chain[place].in = in;
-        chain[place].match_db = match_db;
+    const Chain* chain = work_.document.session().chain_of(row);
+    if (!chain || place >= chain->size() || !processor_type((*chain)[place].type)) return;
+    const Processor& p = (*chain)[place];
+    const bool in = !p.in;
+    const QString word = processor_type(p.type)->word, name = in ? tr("%1 in").arg(word) : tr("%1 out").arg(word);
+    const uint64_t gesture = work_.document.new_gesture();
+    const MaterialPtr with = shaped(row);
+    double match_db = p.match_db;
+    // At once by what the processor did to the power of what passed through it; by loudness as soon as that is known.
+    if (const Level gain = !in && p.match && with ? with->signal->gain_db(place) : std::nullopt)
+        match_db = std::clamp(*gain, -match_max_db, match_max_db);
+    const auto set = [this, row, id = p.id, in, name, gesture](double db) {
+        set_chains(
+            {row}, name,
+            [&](Chain& c) {
+                for (Processor& now : c)
+                    if (now.id == id) now.in = in, now.match_db = db;
+            },
+            gesture);
+    };
+    set(match_db);
+    if (in || !p.match || !with || !with->measurement.integrated_lufs) return;
+    SignalRecipe without = with->signal->recipe();
+    without.chain[place].in = false;
+    without.chain[place].match_db = 0.0;
+    in_background(pool_, [this, without, row, id = p.id, set, gesture, loud = *with->measurement.integrated_lufs] {
+        const auto made = make_signal(without);
+        if (!made || !(*made)->measurement.integrated_lufs) return;
+        const double db = std::clamp(loud - *(*made)->measurement.integrated_lufs, -match_max_db, match_max_db);
+        QMetaObject::invokeMethod(this, [this, row, id, set, gesture, db] {
+            // Only when nothing else was done meanwhile: a step of the past is not touched.
+            const Processor* now = find_processor(work_.document.session().chain_of(row), id);
+            if (now && !now->in && work_.document.is_last_gesture(gesture)) set(db);
+        });
     });
 }
 
 void Editing::bypass_chain(TrackId row) {
-    const Track* t = work_.document.track(row);
-    if (!t || t->chain.empty()) return;
-    work_.document.edit_tracks(t->chain_out ? tr("Chain in") : tr("Chain out"), {row},
-                               [](Track& track) { track.chain_out = !track.chain_out; });
+    const Session& session = work_.document.session();
+    const Chain* chain = session.chain_of(row);
+    if (!chain || chain->empty()) return;
+    const auto turn = [](auto& r) { r.chain_out = !r.chain_out; };
+    const Bus* bus = session.find_bus(row);
+    const bool out = bus ? bus->chain_out : session.find(row)->chain_out;
+    work_.document.edit(out ? tr("Chain in") : tr("Chain out"),
+                        bus ? with_bus(session, row, turn) : with_track(session, row, turn));
 }
 
 void Editing::bypass_all_chains() {

@@ -2,8 +2,10 @@
 #pragma once
 
 #include <QObject>
+#include <QThreadPool>
 #include <functional>
 
+#include "core/measure/material.h"
 #include "core/ride/parameter.h"
 #include "core/session/clips.h"
 #include "core/session/routing.h"
@@ -17,6 +19,7 @@ class Editing : public QObject {
     Q_OBJECT
   public:
     explicit Editing(Workspace& work);
+    ~Editing() override { pool_.waitForDone(); }
 
     /// Sets trims to their targets.
     void stage(const std::vector<TrackId>& ids, const QString& name);
@@ -39,13 +42,15 @@ class Editing : public QObject {
     void set_own_value(TrackId row, Parameter parameter, double value, uint64_t gesture);
 
     // Chains.
-    /// Changes the chains of these tracks; one undo step.
+    /// What the chain of a track or a bus makes of it now; null without a chain, and while it is being made.
+    MaterialPtr shaped(TrackId row) const;
+    /// Changes the chains of these tracks and buses; one undo step.
     void set_chains(const std::vector<TrackId>& rows, const QString& name, const std::function<void(Chain&)>& change,
                     uint64_t gesture = 0);
-    /// Takes a processor of a track out, or in again.  What is out is as loud as what was in, by the whole song's
+    /// Takes a processor of a row out, or in again.  What is out is as loud as what was in, by the whole song's
     /// figures, unless its match is off.
     void take_out_or_in(TrackId row, size_t place);
-    /// The chain of a track, or all chains, as if there were none, and back.
+    /// The chain of a row, or all chains, as if there were none, and back.
     void bypass_chain(TrackId row);
     void bypass_all_chains();
 
@@ -69,6 +74,7 @@ class Editing : public QObject {
     std::vector<TrackId> rows_meant() const;
 
     Workspace& work_;
+    QThreadPool pool_;
     struct Waiting {
         std::vector<TrackId> ids;
         QString name;

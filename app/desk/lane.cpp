@@ -64,10 +64,12 @@ void select_by_click(Document& document, TrackId id, Qt::KeyboardModifiers keys)
         document.select(document.selected(), id);
 }
 
+void Lane::clicked(Qt::KeyboardModifiers keys) { select_by_click(work_.document, id_, keys); }
+
 void Lane::mousePressEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton) return;
     if (event->modifiers() & Qt::ControlModifier || !grab(event->position().toPoint())) {
-        select_by_click(work_.document, id_, event->modifiers());
+        clicked(event->modifiers());
         return;
     }
     select_row();

@@ -40,6 +40,8 @@ class Lane : public QWidget {
     virtual void select_row() {
         if (!work_.document.is_selected(id_)) work_.document.select_only(id_);
     }
+    /// A click that drags nothing.
+    virtual void clicked(Qt::KeyboardModifiers keys);
 
     // The lane's value, in its own unit (dB for most).
     virtual QString value_text() const = 0;

@@ -1,6 +1,7 @@
 #include "app/desk/materials.h"
 
 #include "app/desk/background.h"
+#include "core/mix/sum_of_rows.h"
 
 #include <fmt/format.h>
 
@@ -221,6 +222,55 @@ MaterialPtr Materials::played(const Track& track) const {
     return same_file ? before->second : of(track);
 }
 
+MaterialPtr Materials::shaped(const Bus& bus) const {
+    const auto at = bus_keys_.find(bus.id);
+    return at == bus_keys_.end() ? nullptr : signals_.find(at->second);
+}
+
+MaterialOf Materials::known() const {
+    return {[this](const Track& t) { return played(t); },
+            [this](const SignalRecipe& recipe) {
+                if (MaterialPtr made = signals_.find(signal_key(recipe))) return made;
+                const auto before = last_played_.find({recipe.row, Band::all});
+                return before == last_played_.end() ? nullptr : before->second;
+            }};
+}
+
+MaterialOf Materials::heard(const Session& session) const {
+    const auto of_track = [this, &session](const Track& t) -> MaterialPtr {
+        if (!is_shaped(session, t)) return of(t);
+        if (MaterialPtr made = signals_.played(session, t, files())) return made;
+        if (const auto recipe = signals_.recipe(session, t, files())) {
+            const MaterialPtr whole = provisional_signal(*recipe);
+            return t.source.band == Band::all ? whole : band_of(whole, t.source.band, t.source.crossover_hz);
+        }
+        return played(t);
+    };
+    return {of_track, [this](const SignalRecipe& recipe) { return signals_.find(signal_key(recipe)); }};
+}
+
+/// Once all tracks are known: what leads to a bus is then known too.
+void Materials::request_buses(std::set<std::string>& wanted_keys) {
+    if (waiting_ > 0 || !making_.empty()) return;
+    const Session& session = document_.session();
+    bus_keys_.clear();
+    std::vector<std::pair<std::string, SignalRecipe>> missing;
+    compile_plan(session,
+                 {[this](const Track& t) { return played(t); },
+                  [&](const SignalRecipe& recipe) {
+                      std::string key = signal_key(recipe);
+                      MaterialPtr made = signals_.find(key);
+                      if (made) last_played_[{recipe.row, Band::all}] = made;
+                      wanted_keys.insert(key);
+                      bus_keys_[recipe.row] = key;
+                      if (!made && !unmade_.contains(key) && is_known(*summed_plan(*recipe.source.material)))
+                          missing.emplace_back(std::move(key), recipe);
+                      return made;
+                  }},
+                 Solo::left_out);
+    for (const auto& [key, recipe] : missing) make(recipe.row, key, recipe, {});
+}
+
 void Materials::request_signals() {
     const Session& session = document_.session();
     constexpr size_t most_kept = 100;
@@ -241,6 +291,7 @@ void Materials::request_signals() {
                            });
         if (!there && !making_.contains(track->id) && !unmade_.contains(key)) make(track->id, key, *recipe, bands);
     }
+    request_buses(wanted_keys);
     if (signals_.size() > most_kept) signals_.keep_only(wanted_keys);
 }
 

@@ -30,6 +30,13 @@ class Materials : public QObject {
     MaterialPtr played(const Track& track) const;
     /// What its chain makes of it now; null without a chain, and while it is being made.
     MaterialPtr shaped(const Track& track) const;
+    /// The same of a bus.
+    MaterialPtr shaped(const Bus& bus) const;
+    /// What rows play as far as it is known, for figures and pictures: what played before while something is being read
+    /// or made.
+    MaterialOf known() const;
+    /// For the ear, of any session: what chains make now, computed while it is read until it is known.
+    MaterialOf heard(const Session& session) const;
     /// Chains are at work in the background.
     bool shaping() const { return !making_.empty(); }
     Family family(const Track& track) const { return family_of(track, measured(track)); }
@@ -86,6 +93,7 @@ class Materials : public QObject {
     void look_for_twins();
     MaterialOf files() const;
     void request_signals();
+    void request_buses(std::set<std::string>& wanted_keys);
     void make(TrackId id, const std::string& key, const SignalRecipe& recipe, const std::vector<Source>& bands);
 
     Document& document_;
@@ -98,6 +106,7 @@ class Materials : public QObject {
     std::map<TrackId, MaterialPtr> last_;
     RowSignals signals_;
     std::map<std::pair<TrackId, Band>, MaterialPtr> last_played_;
+    std::map<TrackId, std::string> bus_keys_;  ///< of the signals that buses should have
     /// Whose chain is being run; one at a time of each row, and then the newest.
     std::map<TrackId, std::shared_ptr<Progress>> making_;
     std::set<std::string> unmade_;  ///< signals that could not be made: their file has gone, which its track says

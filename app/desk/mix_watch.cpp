@@ -93,10 +93,13 @@ void MixWatch::make_plan(const std::shared_ptr<Progress>& progress) {
     for (const PlanPart& p : now->parts) known[{now->id_of(p), p.band}] = p.material;
     const double target = document_.session().targets.mains_high_dbfs - 0.1;
     in_background(pool_, [this, session = document_.session(), known = std::move(known), target, progress] {
-        const auto material = [&](const Track& t) {
-            const auto at = known.find({t.id, t.source.band});
+        const auto find = [&](TrackId row, Band band) {
+            const auto at = known.find({row, band});
             return at == known.end() ? nullptr : at->second;
         };
+        // Proposals move faders after chains: what tracks and buses play stays what it is.
+        const MaterialOf material([&](const Track& t) { return find(t.id, t.source.band); },
+                                  [&](const SignalRecipe& recipe) { return find(recipe.row, Band::all); });
         const auto made = headroom_plan(session, material, target, peaks_, progress.get());
         if (!made) return;
         QMetaObject::invokeMethod(this, [this, progress, plan = *made] {

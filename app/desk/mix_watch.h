@@ -50,6 +50,9 @@ class MixWatch : public QObject {
     /// tracks are known.
     std::optional<Margins> margins(const RenderPlan& plan, TrackId id) const;
     void set_listening(const Listening& how);
+    const Listening& listening() const { return listening_; }
+    /// What is known of how tracks excite the ear; null for the others.
+    ExcitationOf known_excitations() const;
 
   signals:
     void changed();
@@ -61,7 +64,6 @@ class MixWatch : public QObject {
     void peak_found(const std::optional<Peak>& peak, bool more_follows);
     void make_plan(const std::shared_ptr<Progress>& progress);
     void hear();
-    ExcitationOf known_excitations() const;
 
     Document& document_;
     Player& player_;

@@ -49,8 +49,7 @@ QString Player::device_name() const {
 
 void Player::follow_session() {
     recompile_.stop();
-    plan_ = compile_plan(
-        document_.session(), [this](const Track& t) { return materials_.played(t); }, Solo::left_out);
+    plan_ = compile_plan(document_.session(), materials_.known(), Solo::left_out);
     if (engine_.device() && engine_.sample_rate() != document_.session().sample_rate)
         open_device(wanted_device_, block_frames_);
     std::erase_if(listened_, [this](TrackId id) { return !document_.track(id); });
@@ -61,8 +60,8 @@ void Player::follow_session() {
 }
 
 PlanPtr Player::heard_plan() const {
-    const auto material = [this](const Track& t) { return materials_.played(t); };
     const Session& session = instead_ ? *instead_ : document_.session();
+    const MaterialOf material = materials_.heard(session);
     PlanPtr plan;
     if (hearing_ == Hearing::at_rest)
         plan = compile_plan(with_mix_at_rest(session), material);

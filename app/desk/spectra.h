@@ -18,13 +18,20 @@ class Spectra : public QObject {
     ~Spectra() override;
     /// Null while it is being computed.
     const LongTermSpectrum* of(const MaterialPtr& material);
+    /// How often each level occurs; null likewise.
+    const LevelShares* levels(const MaterialPtr& material);
 
   signals:
     void ready();
 
   private:
     QThreadPool pool_;
-    std::map<MaterialPtr, LongTermSpectrum> known_;
+    struct Known {
+        LongTermSpectrum spectrum;
+        LevelShares levels;
+    };
+    const Known* find(const MaterialPtr& material);
+    std::map<MaterialPtr, Known> known_;
     std::set<MaterialPtr> waiting_;
     std::shared_ptr<Progress> progress_ = std::make_shared<Progress>();
 };

@@ -33,6 +33,7 @@ void TimeView::zoom(double factor, double around_s) {
 
 ViewState::ViewState(Document& document) : document_(document) {
     connect(&document, &Document::selection_changed, this, [this] {
+        show_shape_of({});
         if (!ride.row) return;
         ride.row.reset();
         emit ride_view_changed();
@@ -42,6 +43,18 @@ ViewState::ViewState(Document& document) : document_(document) {
 void ViewState::toggle_fold(Family family) {
     if (!folded_.erase(family)) folded_.insert(family);
     emit folds_changed();
+}
+
+void ViewState::show_shape_of(std::optional<TrackId> bus) {
+    if (bus == shape_bus_) return;
+    shape_bus_ = bus;
+    emit shape_row_changed();
+}
+
+void ViewState::show_chain_ghosts(std::map<TrackId, Chain> ghosts) {
+    if (ghosts.empty() && chain_ghosts_.empty()) return;
+    chain_ghosts_ = std::move(ghosts);
+    emit chain_ghosts_changed();
 }
 
 void ViewState::show_panel(bool on) {

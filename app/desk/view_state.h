@@ -70,6 +70,12 @@ class ViewState : public QObject {
 
     /// The processor of the chosen row that the bench of Shape shows, by place.
     size_t shape_place = 0;
+    /// The row that the bench shows: a bus when one was chosen, else the focused track.
+    TrackId shape_row() const { return shape_bus_.value_or(document_.focused()); }
+    void show_shape_of(std::optional<TrackId> bus);
+    /// Chains that were advised and not taken yet, by row.
+    const std::map<TrackId, Chain>& chain_ghosts() const { return chain_ghosts_; }
+    void show_chain_ghosts(std::map<TrackId, Chain> ghosts);
 
     /// A build-up that is under way, whatever station is shown.
     struct BuildUp {
@@ -98,6 +104,8 @@ class ViewState : public QObject {
     void hint(const QString& sentence);
     void folds_changed();
     void ghosts_changed();
+    void shape_row_changed();
+    void chain_ghosts_changed();
     void ride_view_changed();
     void balance_page_changed();
     void field_changed();
@@ -108,6 +116,8 @@ class ViewState : public QObject {
     Document& document_;
     std::set<Family> folded_;
     Ghosts ghosts_;
+    std::optional<TrackId> shape_bus_;
+    std::map<TrackId, Chain> chain_ghosts_;
     TrackId clip_track_ = 0;
     size_t clip_ = 0;
 };

@@ -384,9 +384,8 @@ void RidePanel::draft(DraftBy by) {
         return;
     }
     // All rides that are there count, but for the one that is made anew.
-    const PlanPtr plan = compile_plan(
-        with_ride(session, t->id, Parameter::level, {}), [this](const Track& x) { return work_.materials.played(x); },
-        Solo::left_out);
+    const PlanPtr plan =
+        compile_plan(with_ride(session, t->id, Parameter::level, {}), work_.materials.known(), Solo::left_out);
     std::optional<Margins> margins;
     if (by == DraftBy::heard && !(margins = work_.mix.margins(*plan, t->id))) {
         emit work_.view.hint(tr("Listening to the tracks first; the draft comes then."));

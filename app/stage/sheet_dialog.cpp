@@ -8,7 +8,8 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 #include <algorithm>
-#include <cstdlib>
+
+#include "core/files/paths.h"
 
 #include "app/desk/row_head.h"
 #include "app/style/text.h"
@@ -58,12 +59,7 @@ QDoubleSpinBox* level_box(double value) {
 
 }  // namespace
 
-fs::path SheetDialog::own_folder() {
-    const char* config = std::getenv("XDG_CONFIG_HOME");
-    const char* home = std::getenv("HOME");
-    const fs::path base = config && *config ? fs::path(config) : fs::path(home && *home ? home : "/tmp") / ".config";
-    return base / "isotonus" / "sheets";
-}
+fs::path SheetDialog::own_folder() { return settings_folder() / "sheets"; }
 
 SheetDialog::SheetDialog(Workspace& work, QWidget* parent) : QDialog(parent), work_(work) {
     setObjectName("sheetDialog");

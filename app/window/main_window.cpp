@@ -22,6 +22,8 @@
 #include <QTableWidget>
 #include <QVBoxLayout>
 
+#include "demosong/shaped.h"
+
 namespace isotonus {
 
 MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
@@ -137,6 +139,14 @@ void MainWindow::make_actions() {
     item(add("relink", tr("Find missing files…"), {}, [this] { files_.relink(); }));
     item(add("readAgain", tr("Read files again"), Qt::Key_F5, [this] { work_.materials.retry(); }));
     item(add("demo", tr("Open the demo"), {}, [this] { files_.open_demo(); }));
+    item(add("shapeDemo", tr("Shape the demo"), {}, [this] {
+        const Session next = with_demo_shaped(work_.document.session());
+        if (next.tracks == work_.document.session().tracks)
+            emit work_.view.hint(
+                tr("Nothing here asks for it: the demo's rows are not there, or have chains already."));
+        else
+            work_.document.edit(tr("Shape the demo"), next);
+    }));
     main_menu_->addSeparator();
     undo_action_ = add("undoAction", tr("Undo"), QKeySequence("Ctrl+Z"), [this] { work_.document.undo(); });
     redo_action_ = add("redoAction", tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { work_.document.redo(); });
@@ -188,9 +198,9 @@ void MainWindow::make_actions() {
     add("cutOutLoop", tr("Gather: cut the marked stretch out"), QKeySequence("Shift+X"),
         [this] { work_.edits.cut_out_loop(work_.document.focused()); });
     add("processorIn", tr("The chosen processor in or out"), Qt::Key_F7,
-        [this] { work_.edits.take_out_or_in(work_.document.focused(), work_.view.shape_place); });
+        [this] { work_.edits.take_out_or_in(work_.view.shape_row(), work_.view.shape_place); });
     add("chainIn", tr("The row's chain in or out"), Qt::Key_F9,
-        [this] { work_.edits.bypass_chain(work_.document.focused()); });
+        [this] { work_.edits.bypass_chain(work_.view.shape_row()); });
     add("chainsIn", tr("All chains in or out"), QKeySequence("Ctrl+F7"), [this] { work_.edits.bypass_all_chains(); });
     add("snap", tr("Snap to beats, when the song has a tempo"), Qt::Key_J, [this] {
         work_.view.snapping = !work_.view.snapping;

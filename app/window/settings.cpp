@@ -1,21 +1,11 @@
 #include "app/window/settings.h"
 
-#include <cstdlib>
+#include "core/files/paths.h"
 
 namespace isotonus {
 
-namespace {
-
-QString settings_file() {
-    const char* config = std::getenv("XDG_CONFIG_HOME");
-    const char* home = std::getenv("HOME");
-    const QString base = config && *config ? QString(config) : QString(home && *home ? home : "/tmp") + "/.config";
-    return base + "/isotonus/settings.ini";
-}
-
-}  // namespace
-
-Settings::Settings() : file_(settings_file(), QSettings::IniFormat) {}
+Settings::Settings()
+    : file_(QString::fromStdString((settings_folder() / "settings.ini").string()), QSettings::IniFormat) {}
 
 void Settings::add_recent(const QString& path) {
     QStringList list = recent();

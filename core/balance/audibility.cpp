@@ -122,12 +122,14 @@ std::vector<Voice> voices_of(const RenderPlan& plan, const ExcitationOf& excitat
     std::vector<Voice> voices;
     const double main = plan.main_gain * plan.main_gain / 2.0;
     for (const PlanTrack& t : plan.tracks) {
+        // Members of a bus are judged as they stand in it, its chain left aside.
+        if (t.is_bus) continue;
         Voice voice{t.id, {}};
         for (const PlanPart& p : plan.parts_of(t)) {
-            if (!p.heard() || p.to_main.silent()) continue;
+            if (!p.heard() || p.way().silent()) continue;
             ExcitationPtr e = excitation(p.material);
             if (!e) continue;
-            const GainMatrix& g = p.to_main;
+            const GainMatrix& g = p.way();
             const double ll = g.left_from_left, lr = g.left_from_right, rl = g.right_from_left, rr = g.right_from_right;
             voice.parts.push_back({&p, std::move(e), static_cast<float>(main * (ll * ll + rl * rl)),
                                    static_cast<float>(main * (lr * lr + rr * rr)),

@@ -3,17 +3,25 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/session/routing.h"
+
 namespace isotonus {
 
 namespace {
 
 constexpr double furthest_db = 24.0, fine_db = 0.05;
 
-std::vector<TrackId> heard_tracks(const RenderPlan& plan) {
+/// What can be turned down by itself: tracks, and buses with a chain in place of their members.
+std::vector<TrackId> heard_rows(const RenderPlan& plan) {
     std::vector<TrackId> ids;
     for (const PlanTrack& t : plan.tracks)
-        if (plan.heard(t)) ids.push_back(t.id);
+        if (plan.heard(t) && !plan.parts[t.first_part].through_chain) ids.push_back(t.id);
     return ids;
+}
+
+double fader_of(const Session& session, TrackId row) {
+    const Track* t = session.find(row);
+    return t ? t->fader_db : session.find_bus(row)->fader_db;
 }
 
 /// One kind of proposal: these tracks, down by the least that reaches the target.
@@ -29,11 +37,10 @@ struct Search {
         Proposal p;
         p.way = way;
         p.by_db = by_db;
-        for (const TrackId id : ids)
-            if (const Track* t = session.find(id)) {
-                const double to = t->fader_db - by_db;
-                p.faders.emplace_back(id, to < fader_floor_db ? silence_db : to);
-            }
+        for (const TrackId id : ids) {
+            const double to = fader_of(session, id) - by_db;
+            p.faders.emplace_back(id, to < fader_floor_db ? silence_db : to);
+        }
         p.balance_change_db = ids.size() < heard ? by_db : 0.0;
         return p;
     }
@@ -74,13 +81,9 @@ struct Search {
 
 Session with_proposal(const Session& session, const Proposal& proposal) {
     Session next = session;
-    for (auto& track : next.tracks)
-        for (const auto& [id, fader_db] : proposal.faders) {
-            if (track->id != id) continue;
-            Track t = *track;
-            t.fader_db = fader_db;
-            track = std::make_shared<const Track>(std::move(t));
-        }
+    const auto set = [](double db) { return [db](auto& row) { row.fader_db = db; }; };
+    for (const auto& [id, fader_db] : proposal.faders)
+        next = next.find(id) ? with_track(next, id, set(fader_db)) : with_bus(next, id, set(fader_db));
     return next;
 }
 
@@ -107,7 +110,7 @@ Result<std::vector<Moment>> moments_of(const PlanPtr& plan, const std::vector<Mi
             std::optional<double> here;
             for (size_t i = t.first_part; i < t.first_part + t.part_count; ++i) {
                 const PlanPart& p = plan->parts[i];
-                if (!(*inputs)[i] || !p.heard()) continue;
+                if (!(*inputs)[i] || !p.heard() || p.through_chain) continue;
                 const float* in = (*inputs)[i] + at * static_cast<size_t>(p.channels);
                 const double l = static_cast<double>(in[0]), r = p.channels == 2 ? static_cast<double>(in[1]) : 0.0;
                 const GainMatrix g = p.to_main_at(static_cast<double>(m.frame) / plan->sample_rate);
@@ -141,7 +144,7 @@ Result<HeadroomPlan> headroom_plan(const Session& session, const MaterialOf& mat
     out.peak_dbfs = peak;
     if (peak <= target_dbfs) return out;
 
-    const std::vector<TrackId> heard = heard_tracks(*plan);
+    const std::vector<TrackId> heard = heard_rows(*plan);
     const Search search{session, material, target_dbfs, peaks, progress, heard.size()};
     // A hair more than the difference: decibels have more digits than samples.
     auto all = search.tried(search.proposal_of(Remake::all_down, heard, peak - target_dbfs + 1e-4));
@@ -172,7 +175,7 @@ Result<HeadroomPlan> headroom_plan(const Session& session, const MaterialOf& mat
 
     std::vector<TrackId> others;
     for (const TrackId id : heard)
-        if (!session.find(id)->anchor) others.push_back(id);
+        if (const Track* t = session.find(id); !t || !t->anchor) others.push_back(id);
     if (others.size() < heard.size() && !others.empty()) {
         auto found = search.least(Remake::not_anchors, others, 0.0, furthest_db);
         if (!found) return tl::unexpected(found.error());

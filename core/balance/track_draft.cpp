@@ -19,8 +19,8 @@ TrackDraft::TrackDraft(const RenderPlan& plan, TrackId id, DraftBy by, Margins m
     if (by == DraftBy::level) return;
     rest_.resize(own_.size());
     for (const PlanPart& p : plan.parts) {
-        if (!p.heard()) continue;
-        const double still = p.to_main.mean_power() * plan.main_gain * plan.main_gain;
+        if (!p.heard() || plan.tracks[p.track].is_bus) continue;
+        const double still = p.way().mean_power() * plan.main_gain * plan.main_gain;
         const auto& power = p.material->hops.weighted;
         const double offset = (shift_s_ - static_cast<double>(p.delay_samples) / plan.sample_rate) / hop_s;
         const bool ridden = p.any_ride_to_main();

@@ -6,6 +6,7 @@
 #include <unistd.h>
 
 #include <algorithm>
+#include <cstdlib>
 #include <cstring>
 
 namespace isotonus {
@@ -152,6 +153,13 @@ Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes) {
         if (content.size() > most_bytes) return finished(too_large());
     }
     return finished(std::move(content));
+}
+
+fs::path settings_folder() {
+    const char* config = std::getenv("XDG_CONFIG_HOME");
+    const char* home = std::getenv("HOME");
+    const fs::path base = config && *config ? fs::path(config) : fs::path(home && *home ? home : "/tmp") / ".config";
+    return base / "isotonus";
 }
 
 }  // namespace isotonus

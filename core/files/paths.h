@@ -35,6 +35,9 @@ Result<std::vector<fs::path>> entries_of(const fs::path& folder);
 /// Makes a folder and those above it.  Fails with a sentence, also when a file of this name is in the way.
 Result<void> make_folder(const fs::path& folder);
 
+/// Where settings are kept: $XDG_CONFIG_HOME/isotonus, else ~/.config/isotonus.
+fs::path settings_folder();
+
 /// A regular file's content.  Refused with a sentence: what is no regular file (a folder, a device, a pipe), more than
 /// `most_bytes`, what cannot be read to its end.
 Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes);

@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/balance/mono_loss.h"
+#include "core/shape/signal.h"
 #include "core/stage/findings.h"
 
 namespace isotonus {
@@ -190,10 +191,11 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
     for (const PlanTrack& t : in.plan.tracks) {
         const Track* track = session.find(t.id);
         if (!track) continue;
-        const Material& material = *t.material;
+        // Of the file where it speaks of the file; of what the chain makes of it where it speaks of the mix.
+        const Material &material = before_chain(*t.material), &played = *t.material;
         const Measurement& m = material.measurement;
         if (session.is_open(*track) &&
-            (!in.plan.heard(t) || in.plan.parts[t.first_part].to_main.silent() || in.plan.main_gain == 0.0))
+            (!in.plan.heard(t) || in.plan.parts[t.first_part].way().silent() || in.plan.main_gain == 0.0))
             silent.add(track->id, track->name);
         if (!in.plan.heard(t)) continue;
         if (m.clipped_runs > 0)
@@ -201,16 +203,19 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
                         m.first_clipped_runs.empty() ? -1.0
                                                      : static_cast<double>(m.first_clipped_runs.front().first_frame) /
                                                            std::max(1, material.recorded.sample_rate));
-        if (std::fabs(m.dc_offset) > in.limits.most_dc)
-            offset.add(track->id, fmt::format("{} ({:.2f} %)", track->name, 100.0 * m.dc_offset));
+        if (const double dc = played.measurement.dc_offset; std::fabs(dc) > in.limits.most_dc)
+            offset.add(track->id, fmt::format("{} ({:.2f} %)", track->name, 100.0 * dc));
         if (m.non_finite_samples > 0)
             not_finite.add(track->id, fmt::format("{} ({})", track->name, m.non_finite_samples));
         const int rate = material.ready.media.source.sample_rate;
         if (rate != session.sample_rate)
             converted.add(track->id, fmt::format("{} ({:g} kHz)", track->name, rate / 1000.0));
         if (rate > session.sample_rate) higher.add(track->id, fmt::format("{} ({:g} kHz)", track->name, rate / 1000.0));
+        // A rumble that a low cut takes is no finding any more.
+        const std::vector<Finding> left = findings_of(played, *track);
         for (const Finding& f : findings_of(material, *track))
-            if (f.fault && f.id != "clipped" && f.id != "dc_offset")
+            if (f.fault && f.id != "clipped" && f.id != "dc_offset" &&
+                std::any_of(left.begin(), left.end(), [&f](const Finding& l) { return l.id == f.id; }))
                 findings.add(track->id, fmt::format("{}: {}", track->name, f.text), f.time_s);
     }
     const auto add = [&](const char* id, const Rows& rows, const char* found, const char* none, const char* why) {
@@ -236,6 +241,53 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
         "The control wanted to go farther than it can: the fader or the trim should do the rest.");
     add("open_findings", findings, "findings that are still open", "nothing that was found is still open",
         "What was heard while gathering is heard in the mix too.");
+}
+
+/// What the rows' chains do over the whole song.
+void check_chains(const CheckInput& in, std::vector<Check>& checks) {
+    constexpr double deep_db = 10.0, long_s = 2.0;  // common practice, no source
+    const Session& session = in.session;
+    Rows deep, over, keyless, out;
+    for (const auto& track : session.tracks) {
+        for (const Processor& p : track->chain)
+            if (p.key != 0 && !session.find(p.key)) keyless.add(track->id, fmt::format("{} ({})", track->name, p.type));
+        if (track->chain_out && !track->chain.empty()) out.add(track->id, track->name);
+    }
+    for (const PlanTrack& t : in.plan.tracks) {
+        const Signal* signal = t.material->signal.get();
+        if (!signal || !in.plan.heard(t)) continue;
+        const std::string name = session.name_of(t.id);
+        const Chain& chain = signal->recipe().chain;
+        for (size_t n = 0; n < chain.size(); ++n) {
+            if (chain[n].type == "compressor" && signal->reduced_s(n, deep_db) >= long_s) {
+                const Signal::Reduction r = *signal->reduction(n);
+                deep.add(t.id,
+                         fmt::format("{} (most {:.1f} dB, {:.0f} s long over {:g})", name, r.most_db,
+                                     signal->reduced_s(n, deep_db), deep_db),
+                         r.most_at_s);
+            }
+            // The last one's level is seen everywhere; what lies between the others is seen nowhere else.
+            if (const Level peak = signal->peak_after_dbfs(n); peak && *peak > 0.0 && n + 1 < chain.size())
+                over.add(t.id, fmt::format("{} ({:+.1f} dBFS after {})", name, *peak, chain[n].type));
+        }
+    }
+    const auto add = [&](const char* id, const Rows& rows, const char* found, const char* none, const char* why) {
+        checks.push_back(about(id, rows, found, none, why));
+    };
+    add("deep_reduction", deep, "reduced deeply for long", "no compressor reduces by more than 10 dB for long",
+        "That much is heard as pumping; two gentle steps do the same.");
+    add("chain_over", over, "beyond full scale inside a chain", "no chain goes beyond full scale inside",
+        "It does not clip here, but what saturates or is rebuilt elsewhere will.");
+    add("key_missing", keyless, "listening to a row that is not there", "every key's row is there",
+        "A processor whose key is gone hears silence and does nothing.");
+    if (session.chains_out) {
+        Check all{"chains_out", false, 1.0, 0.0, "all chains are out", "", -1.0, 0};
+        all.why = "Out is for comparing; the export has none of these chains.";
+        checks.push_back(std::move(all));
+    } else {
+        add("chains_out", out, "chains that are out as a whole", "no chain is out as a whole",
+            "Out is for comparing; the export has none of these chains.");
+    }
 }
 
 }  // namespace
@@ -297,9 +349,10 @@ std::vector<Check> check_handoff(const CheckInput& in) {
                           : "you hear the mix as it is",
                       "It never reaches the export, so that what you judge is not what leaves."});
     check_rows(in, checks);
+    check_chains(in, checks);
     for (Check& c : checks)
         for (const char* id : {"level_enough", "silence_at_end", "tail_cut", "converted_files", "rate_below_source",
-                               "ride_at_its_end", "open_findings", "main_output_bare"})
+                               "ride_at_its_end", "open_findings", "main_output_bare", "deep_reduction", "chain_over"})
             c.notice = c.notice || c.id == id;
     return checks;
 }

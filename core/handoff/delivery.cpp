@@ -363,14 +363,17 @@ std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const De
     // Tracks that go together, in the order of their first one.
     std::vector<std::pair<std::string, std::vector<TrackId>>> sets;
     for (const PlanTrack& t : base->tracks) {
+        // Rows whose bus has a chain leave together, as that bus: what it makes of them cannot be taken apart.
         const Track* track = session.find(t.id);
-        if (!track || !base->heard(t)) continue;
-        std::string name = track->name;
+        const Bus* const row = session.find_bus(t.id);
+        if ((!track && !row) || !base->heard(t) || base->parts[t.first_part].through_chain) continue;
+        std::string name = session.name_of(t.id);
         bool joins = true;
         if (d.stems == StemSplit::families) {
-            name = family_name(family_of(*track, &t.material->measurement));
+            if (track) name = family_name(family_of(*track, &t.material->measurement));
+            if (row && row->family) name = family_name(*row->family);
         } else if (d.stems == StemSplit::buses) {
-            const Bus* bus = session.find_bus(track->output);
+            const Bus* bus = row ? row : session.find_bus(track->output);
             while (bus && bus->output != main_output) bus = session.find_bus(bus->output);
             if (bus) name = bus->name;
         } else {

@@ -4,6 +4,7 @@
 
 #include <cmath>
 
+#include "core/shape/signal.h"
 #include "core/stage/staging.h"
 
 namespace isotonus {
@@ -33,6 +34,34 @@ json rides_of(const Rides& rides) {
     for (const Parameter p : parameters())
         if (const CurvePtr& curve = rides[p]) all[info_of(p).id] = curve->points.size();
     return all;
+}
+
+/// A chain as it was set: what is at rest is left out.
+json chain_of(const Session& session, const Chain& chain, const Signal* signal) {
+    json all = json::array();
+    for (size_t n = 0; n < chain.size(); ++n) {
+        const Processor& p = chain[n];
+        json j = {{"type", p.type}, {"in", p.in}, {"settings", json::object()}};
+        for (const auto& [id, value] : p.values)
+            if (const ParameterInfo* info = parameter_of(p, id)) j["settings"][id] = value_text(*info, value);
+        if (p.key != 0) j["key"] = session.name_of(p.key);
+        if (const auto r = signal && p.in ? signal->reduction(n) : std::nullopt)
+            j["reduction"] = {{"most_db", r->most_db}, {"typical_db", r->typical_db}};
+        all.push_back(std::move(j));
+    }
+    return all;
+}
+
+/// "ratio 4:1, attack ms 10 ms, key Kick; most 5.1 dB"
+std::string processor_in_words(const json& p) {
+    std::string text = p["in"].get<bool>() ? "" : "out";
+    const auto add = [&text](const std::string& what) { text += (text.empty() ? "" : ", ") + what; };
+    for (const auto& [id, value] : p["settings"].items()) add(fmt::format("{} {}", id, value.get<std::string>()));
+    if (p.contains("key")) add("key " + p["key"].get<std::string>());
+    if (p.contains("reduction"))
+        add(fmt::format("most {:.1f} dB, {:.1f} dB while it works", p["reduction"]["most_db"].get<double>(),
+                        p["reduction"]["typical_db"].get<double>()));
+    return text.empty() ? "at rest" : text;
 }
 
 /// "level 12 points, pan 4 points"
@@ -101,6 +130,15 @@ std::vector<Table> tables_of(const json& s) {
                                t["output"], rest});
     }
     tables.push_back(std::move(recall));
+    Table chains{"Chains", {"row", "", "processor", "settings"}, {}};
+    for (const char* rows : {"tracks", "buses"})
+        for (const json& t : s[rows]) {
+            if (!t.contains("chain")) continue;
+            int place = 0;
+            for (const json& p : t["chain"])
+                chains.rows.push_back({t["name"], fmt::format("{}", ++place), p["type"], processor_in_words(p)});
+        }
+    if (!chains.rows.empty()) tables.push_back(std::move(chains));
     if (!s["buses"].empty() || !s["groups"].empty()) {
         Table buses{"Buses and control groups", {"name", "", "fader", "and"}, {}};
         for (const json& b : s["buses"])
@@ -178,7 +216,8 @@ json sheet_to_json(const SheetInput& in) {
         const Track& t = *track;
         const auto at = std::find_if(in.plan.tracks.begin(), in.plan.tracks.end(),
                                      [&](const PlanTrack& p) { return p.id == t.id; });
-        const Measurement* m = at == in.plan.tracks.end() ? nullptr : &at->material->measurement;
+        // Staging stands before the chain.
+        const Measurement* m = at == in.plan.tracks.end() ? nullptr : &before_chain(*at->material).measurement;
         json j = {{"name", t.name},
                   {"file", t.source.file.filename().string()},
                   {"trim_db", level(t.trim_db)},
@@ -199,6 +238,10 @@ json sheet_to_json(const SheetInput& in) {
             j["staged_dbfs"] = level(staged.after_dbfs);
             j["sample_peak_dbfs"] = level(m->sample_peak_dbfs);
             j["integrated_lufs"] = level(m->integrated_lufs);
+        }
+        if (!t.chain.empty()) {
+            j["chain"] = chain_of(in.session, t.chain, m ? at->material->signal.get() : nullptr);
+            j["chain_out"] = t.chain_out || in.session.chains_out;
         }
         s["tracks"].push_back(std::move(j));
     }

@@ -10,6 +10,15 @@ namespace isotonus {
 
 class Signal;
 
+/// Computes samples that are in no file: what the rows that lead to a bus sum up to.
+class SampleMaker {
+  public:
+    virtual ~SampleMaker() = default;
+    virtual Result<std::unique_ptr<FrameReader>> open() const = 0;
+    /// Makers of the same samples have the same key.
+    virtual std::string key() const = 0;
+};
+
 struct Material {
     ReadySource ready;
     Measurement recorded;     ///< of the file itself (of the channels picked, when it has more than two)
@@ -18,6 +27,8 @@ struct Material {
     HopPower hops;            ///< its power every 100 ms
     /// What a chain makes of a row: read through it instead of from the files (core/shape/signal.h).  Null: files.
     std::shared_ptr<const Signal> signal = nullptr;
+    /// What computes it, where it is neither a file nor a signal.
+    std::shared_ptr<const SampleMaker> maker = nullptr;
 };
 using MaterialPtr = std::shared_ptr<const Material>;
 

@@ -29,15 +29,20 @@ struct SpectrumMeter::Work {
     std::vector<float> held = {};  ///< interleaved
     std::array<double, window_frames / 2 + 1> power{};
     double windows = 0.0;
+    std::vector<float> hann = [] {
+        std::vector<float> w(window_frames);
+        for (size_t i = 0; i < w.size(); ++i)
+            w[i] = static_cast<float>(
+                0.5 - 0.5 * std::cos(2.0 * std::numbers::pi * (static_cast<double>(i) + 0.5) / window_frames));
+        return w;
+    }();
 
     void take(const float* x) {
         const auto frames = static_cast<size_t>(window_frames);
         for (int c = 0; c < channels; ++c) {
             const auto time = fft.time();
             for (size_t i = 0; i < frames; ++i) {
-                const double hann =
-                    0.5 - 0.5 * std::cos(2.0 * std::numbers::pi * (static_cast<double>(i) + 0.5) / window_frames);
-                time[i] = x[i * static_cast<size_t>(channels) + static_cast<size_t>(c)] * static_cast<float>(hann);
+                time[i] = x[i * static_cast<size_t>(channels) + static_cast<size_t>(c)] * hann[i];
             }
             fft.forward();
             const auto bins = fft.bins();
@@ -88,6 +93,23 @@ LongTermSpectrum SpectrumMeter::finish() {
         }
     }
     return found;
+}
+
+LevelShares level_shares(const LevelSummary& s) {
+    LevelShares shares{};
+    float sounding = 0.0f;
+    for (int64_t b = 0; b < s.blocks(); ++b) {
+        double sum = 0.0;
+        for (int c = 0; c < s.channels; ++c)
+            sum += static_cast<double>(s.mean_square[static_cast<size_t>(b * s.channels + c)]);
+        const double db = db_from_power(sum / s.channels) + aes17_db;
+        if (!(db >= -60.0)) continue;
+        shares[static_cast<size_t>(std::clamp(db + 60.0, 0.0, 59.0))] += 1.0f;
+        sounding += 1.0f;
+    }
+    if (sounding > 0.0f)
+        for (float& share : shares) share /= sounding;
+    return shares;
 }
 
 }  // namespace isotonus

@@ -5,7 +5,7 @@
 #include <cstdint>
 #include <memory>
 
-#include "core/decibels.h"
+#include "core/measure/measurement.h"
 
 namespace isotonus {
 
@@ -23,6 +23,11 @@ struct LongTermSpectrum {
     double below = 0.0;  ///< power below the first band
     Level dbfs(int band) const;
 };
+
+/// How often each level occurs: for each dB from -60 to 0 dBFS (AES17, of blocks of 256 frames) the share of the
+/// sounding blocks, 0 … 1.  All zero for silence.
+using LevelShares = std::array<float, 60>;
+LevelShares level_shares(const LevelSummary& summary);
 
 /// Adds up a spectrum from samples as they come; windows of 16384 frames (Hann) that overlap by half.
 class SpectrumMeter {

@@ -23,7 +23,10 @@ class PlanReader {
     const std::optional<Error>& fault() const { return fault_; }
 
   private:
-    bool wanted(size_t i) const { return !only_heard_ || plan_->parts[i].heard() || !plan_->parts[i].listen.silent(); }
+    bool wanted(size_t i) const {
+        return !only_heard_ || is_mixed(plan_->parts[i]) || !plan_->parts[i].listen.silent();
+    }
+    static bool is_mixed(const PlanPart& p) { return p.heard() && !p.through_chain; }
     PlanPtr plan_;
     bool only_heard_ = false, go_on_ = false;
     std::optional<Error> fault_;

@@ -2,6 +2,10 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
+
+#include "core/mix/row_signals.h"
+#include "core/mix/sum_of_rows.h"
 
 namespace isotonus {
 
@@ -148,7 +152,7 @@ double PlanPart::ride_to_main_bound(double sample_rate, int64_t first, int64_t c
 }
 
 GainMatrix PlanPart::place_to_main_at(double time_s) const {
-    if (!placed_on_the_way()) return to_main;
+    if (!placed_on_the_way()) return way();
     const auto now = [time_s](const RowGains& row) {
         return row.placed() ? scaled(row.place_at(time_s), row.level) : row.gains;
     };
@@ -158,10 +162,12 @@ GainMatrix PlanPart::place_to_main_at(double time_s) const {
 }
 
 GainMatrix PlanPart::to_main_at(double time_s) const {
+    if (through_chain) return silence;
     return scaled(place_to_main_at(time_s), ride_to_main_at(time_s));
 }
 
 GainMatrix PlanPart::to_main_bound(double sample_rate, int64_t first, int64_t count) const {
+    if (through_chain) return silence;
     if (!placed_on_the_way()) return scaled(magnitudes(to_main), ride_to_main_bound(sample_rate, first, count));
     GainMatrix way = bound(sample_rate, first, count);
     for (const RowGains& r : rows_on_way) way = chained(r.bound(sample_rate, first, count), way);
@@ -173,13 +179,13 @@ double PlanPart::ride_power_at(double time_s) const {
         const double gain = ride_to_main_at(time_s);
         return gain * gain;
     }
-    const double still = to_main.mean_power();
-    return still > 0.0 ? to_main_at(time_s).mean_power() / still : 0.0;
+    const double still = way().mean_power(), ride = ride_to_main_at(time_s);
+    return still > 0.0 ? scaled(place_to_main_at(time_s), ride).mean_power() / still : 0.0;
 }
 
 void PlanPart::silence_it() {
     level = 0.0;
-    gains = to_main = silence;
+    gains = to_main = as_if = silence;
 }
 
 void RenderPlan::add(PlanTrack track, PlanPart part) {
@@ -227,23 +233,6 @@ std::vector<Source> sources_of(const Track& track) {
 
 namespace {
 
-/// Buses in an order in which each stands before the one it leads to.
-std::vector<const Bus*> in_order(const Session& session) {
-    std::vector<const Bus*> order;
-    while (order.size() < session.buses.size()) {
-        const size_t before = order.size();
-        for (const Bus& b : session.buses) {
-            const auto placed = [&](const Bus& x) { return std::find(order.begin(), order.end(), &x) != order.end(); };
-            if (placed(b)) continue;
-            if (std::all_of(session.buses.begin(), session.buses.end(),
-                            [&](const Bus& x) { return x.output != b.id || placed(x); }))
-                order.push_back(&b);
-        }
-        if (order.size() == before) break;  // a circle: cannot be, the session's functions see to it
-    }
-    return order;
-}
-
 /// What a row's rides, and those of the groups it belongs to, do; `place` as well, where pan and width may ride.
 void add_rides(RowGains& row, const Session& session, const Rides& rides, TrackId id, bool place,
                bool trim_too = true) {
@@ -272,86 +261,209 @@ void add_rides(RowGains& row, const Session& session, const Rides& rides, TrackI
 
 }  // namespace
 
-PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo solo) {
-    auto plan = std::make_shared<RenderPlan>();
-    plan->sample_rate = session.sample_rate;
-    plan->main_gain = gain_from_db(session.main_fader_db);
-    const std::vector<const Bus*> buses = in_order(session);
-    const auto place_of = [&](TrackId id) {
-        const auto at = std::find_if(buses.begin(), buses.end(), [id](const Bus* b) { return b->id == id; });
-        return at == buses.end() ? -1 : static_cast<int>(at - buses.begin());
-    };
-    add_rides(plan->main, session, session.main_rides, main_output, true);
-    for (const Bus* b : buses) {
-        PlanBus bus;
-        bus.id = b->id;
-        // Its mute is that of the tracks that lead to it: they are not heard (Session::is_open).
-        bus.level = gain_from_db(b->trim_db + b->fader_db + session.group_db(b->id));
-        bus.pan = b->pan;
-        bus.width = b->width;
-        add_rides(bus, session, b->rides, b->id, true);
-        bus.gains = scaled(pan_stereo(bus.pan, bus.width), bus.level);
-        bus.output = place_of(b->output);
-        plan->buses.push_back(std::move(bus));
+namespace {
+
+/// Makes the plan of what leads to a root: the main output, or a bus whose input is wanted.
+class Compiler {
+  public:
+    Compiler(const Session& session, const MaterialOf& material, Solo solo, TrackId root)
+        : session_(session), material_(material), solo_(solo), root_(root), plan_(std::make_shared<RenderPlan>()) {}
+
+    PlanPtr compile() {
+        plan_->sample_rate = session_.sample_rate;
+        if (root_ == main_output) {
+            plan_->main_gain = gain_from_db(session_.main_fader_db);
+            add_rides(plan_->main, session_, session_.main_rides, main_output, true);
+        }
+        const std::vector<const Bus*> order = in_order();
+        for (const Bus* b : order)
+            if (!is_shaped(session_, *b)) rows_.push_back(b);
+        for (const Bus* b : order) {
+            PlanBus bus = bus_of(*b, true);
+            gains_of_[b->id] = bus;
+            if (!is_shaped(session_, *b)) plan_->buses.push_back(std::move(bus));
+        }
+        for (const auto& track : session_.tracks)
+            if (leads_to_root(track->output)) add_track(*track);
+        for (const Bus* b : order)
+            if (is_shaped(session_, *b)) add_signal_of(*b);
+        return plan_;
     }
-    for (const auto& track : session.tracks) {
-        const MaterialPtr whole = material(*track);
+
+  private:
+    PlanBus bus_of(const Bus& b, bool trim_too) const {
+        PlanBus bus;
+        bus.id = b.id;
+        // Its mute is that of the tracks that lead to it: they are not heard (see is_heard).
+        bus.level = gain_from_db((trim_too ? b.trim_db : 0.0) + b.fader_db + session_.group_db(b.id));
+        bus.pan = b.pan;
+        bus.width = b.width;
+        add_rides(bus, session_, b.rides, b.id, true, trim_too);
+        bus.gains = scaled(pan_stereo(bus.pan, bus.width), bus.level);
+        bus.output = place_of(b.output);
+        return bus;
+    }
+
+    bool leads_to_root(TrackId output) const {
+        while (output != root_ && output != main_output) {
+            const Bus* bus = session_.find_bus(output);
+            output = bus ? bus->output : main_output;
+        }
+        return output == root_;
+    }
+
+    /// Buses on the way to the root, each before the one it leads to.
+    std::vector<const Bus*> in_order() const {
+        std::vector<const Bus*> order, wanted;
+        for (const Bus& b : session_.buses)
+            if (b.id != root_ && leads_to_root(b.output)) wanted.push_back(&b);
+        while (order.size() < wanted.size()) {
+            const size_t before = order.size();
+            const auto placed = [&](const Bus* x) { return std::find(order.begin(), order.end(), x) != order.end(); };
+            for (const Bus* b : wanted)
+                if (!placed(b) && std::all_of(wanted.begin(), wanted.end(),
+                                              [&](const Bus* x) { return x->output != b->id || placed(x); }))
+                    order.push_back(b);
+            if (order.size() == before) break;  // a circle: cannot be, the session's functions see to it
+        }
+        return order;
+    }
+
+    int place_of(TrackId id) const {
+        if (id == root_) return to_main_output;
+        if (const Bus* bus = session_.find_bus(id); bus && is_shaped(session_, *bus)) return nowhere;
+        const auto at = std::find_if(rows_.begin(), rows_.end(), [id](const Bus* b) { return b->id == id; });
+        return at == rows_.end() ? to_main_output : static_cast<int>(at - rows_.begin());
+    }
+
+    /// None of the buses from this one on to the root is muted.
+    bool is_open(TrackId output) const {
+        for (const Bus* bus = session_.find_bus(output); bus && bus->id != root_; bus = session_.find_bus(bus->output))
+            if (bus->mute) return false;
+        return true;
+    }
+
+    bool is_heard(const Track& track) const {
+        if (track.mute || !is_open(track.output)) return false;
+        return solo_ == Solo::left_out || !session_.any_solo() || session_.is_soloed(track);
+    }
+
+    /// Sets where a part leads, and its way to the main output as a whole.
+    void lead(PlanPart& p, TrackId output) const {
+        p.output = place_of(output);
+        GainMatrix way = p.gains;
+        while (output != root_) {
+            const auto at = gains_of_.find(output);
+            if (at == gains_of_.end()) break;
+            way = chained(at->second.gains, way);
+            p.rows_on_way.push_back(at->second);
+            const Bus& bus = *session_.find_bus(output);
+            p.through_chain |= is_shaped(session_, bus);
+            output = bus.output;
+        }
+        if (plan_->main.ridden()) p.rows_on_way.push_back(plan_->main);
+        p.to_main = p.through_chain ? silence : way;
+        p.as_if = way;
+    }
+
+    void add_track(const Track& track) {
+        const MaterialPtr whole = material_(track);
         std::vector<std::pair<Band, MaterialPtr>> bands;
-        if (track->low_centre_hz > 0.0) {
-            Track played = *track;  // as it asks for its material
-            for (const Source& s : sources_of(*track)) {
+        if (track.low_centre_hz > 0.0) {
+            Track played = track;  // as it asks for its material
+            for (const Source& s : sources_of(track)) {
                 played.source.band = s.band;
                 played.source.crossover_hz = s.crossover_hz;
-                if (MaterialPtr m = material(played)) bands.emplace_back(s.band, std::move(m));
+                if (MaterialPtr m = material_(played)) bands.emplace_back(s.band, std::move(m));
             }
         }
         if (bands.size() != 2) {
             bands.clear();
             if (whole) bands.emplace_back(Band::all, whole);
         }
-        if (bands.empty()) continue;
-        const bool heard = solo == Solo::counts ? session.is_heard(*track) : session.is_open(*track);
+        if (bands.empty()) return;
         PlanTrack t;
-        t.id = track->id;
-        t.first_part = plan->parts.size();
+        t.id = track.id;
+        t.first_part = plan_->parts.size();
         t.part_count = bands.size();
         t.material = whole ? whole : bands.front().second;
         // A signal has its trim, its polarity and its delay in it: they stand before the chain.
         const bool shaped = bands.front().second->signal != nullptr;
-        t.trim_gain = shaped ? 1.0 : gain_from_db(track->trim_db);
-        t.fader_gain = heard ? gain_from_db(track->fader_db + session.group_db(track->id)) : 0.0;
+        t.trim_gain = shaped ? 1.0 : gain_from_db(track.trim_db);
+        t.fader_gain = is_heard(track) ? gain_from_db(track.fader_db + session_.group_db(track.id)) : 0.0;
         const int channels = bands.front().second->ready.channels;
         for (const auto& [band, m] : bands) {
             PlanPart p;
-            p.track = plan->tracks.size();
+            p.track = plan_->tracks.size();
             p.band = band;
             p.channels = m->ready.channels;
             p.frames = m->ready.frames;
-            p.delay_samples = shaped ? 0 : whole_delay(*track);
-            p.level = t.trim_gain * t.fader_gain * (track->polarity_inverted && !shaped ? -1.0 : 1.0);
-            const bool apart = p.channels == 2 && track->sides_apart;
-            p.law = band != Band::low || channels == 1 ? session.pan_law : PanLaw::balance;
-            if (band != Band::low) p.pan = track->pan, p.width = track->width;
-            add_rides(p, session, track->rides, track->id, band != Band::low && !apart, !shaped);
+            p.delay_samples = shaped ? 0 : whole_delay(track);
+            p.level = t.trim_gain * t.fader_gain * (track.polarity_inverted && !shaped ? -1.0 : 1.0);
+            const bool apart = p.channels == 2 && track.sides_apart;
+            p.law = band != Band::low || channels == 1 ? session_.pan_law : PanLaw::balance;
+            if (band != Band::low) p.pan = track.pan, p.width = track.width;
+            add_rides(p, session_, track.rides, track.id, band != Band::low && !apart, !shaped);
             p.gains = scaled(p.channels == 1 ? pan_mono(p.law, p.pan)
-                             : apart         ? pan_apart(p.law, track->left_pan, track->right_pan)
+                             : apart         ? pan_apart(p.law, track.left_pan, track.right_pan)
                                              : pan_stereo(p.pan, p.width),
                              p.level);
-            p.output = place_of(track->output);
             p.material = m;
-            p.to_main = p.gains;
-            for (int b = p.output; b >= 0; b = plan->buses[static_cast<size_t>(b)].output) {
-                const PlanBus& bus = plan->buses[static_cast<size_t>(b)];
-                p.to_main = chained(bus.gains, p.to_main);
-                p.rows_on_way.push_back(bus);
-            }
-            if (plan->main.ridden()) p.rows_on_way.push_back(plan->main);
-            plan->frames = std::max(plan->frames, p.frames + p.delay_samples);
-            plan->parts.push_back(std::move(p));
+            lead(p, track.output);
+            plan_->frames = std::max(plan_->frames, p.frames + p.delay_samples);
+            plan_->parts.push_back(std::move(p));
         }
-        plan->tracks.push_back(std::move(t));
+        plan_->tracks.push_back(std::move(t));
     }
-    return plan;
+
+    /// A bus with a chain plays what the chain makes of all that leads to it.
+    void add_signal_of(const Bus& bus) {
+        SignalRecipe recipe;
+        recipe.row = bus.id;
+        recipe.sample_rate = session_.sample_rate;
+        recipe.source.material = sum_of_rows(Compiler(session_, material_, solo_, bus.id).compile());
+        recipe.source.gain = gain_from_db(bus.trim_db);
+        if (!session_.rides_bypassed) recipe.source.trim_ride = bus.rides.heard(Parameter::trim);
+        recipe.chain = bus.chain;
+        recipe.rides = heard_rides(session_, bus.rides);
+        for (const Processor& p : bus.chain) {
+            const Track* key = p.key == 0 ? nullptr : session_.find(p.key);
+            const MaterialPtr played = key ? material_(*key) : nullptr;
+            if (!played) continue;
+            recipe.keys[p.key] = played->signal ? RowTap{played, 0, 1.0, nullptr} : tap_of(session_, *key, played);
+        }
+        MaterialPtr material = material_.bus ? material_.bus(recipe) : nullptr;
+        if (!material) material = provisional_signal(recipe);
+        PlanTrack t;
+        t.id = bus.id;
+        t.is_bus = true;
+        t.material = material;
+        const PlanBus gains = bus_of(bus, false);  // its trim is before its chain
+        t.fader_gain = !bus.mute && is_open(bus.output) ? gains.level : 0.0;
+        PlanPart p;
+        static_cast<RowGains&>(p) = gains;
+        p.level = t.fader_gain;
+        if (t.fader_gain == 0.0) p.gains = silence;
+        p.frames = material->ready.frames;
+        p.material = material;
+        lead(p, bus.output);
+        plan_->frames = std::max(plan_->frames, p.frames);
+        plan_->add(std::move(t), std::move(p));
+    }
+
+    const Session& session_;
+    const MaterialOf& material_;
+    const Solo solo_;
+    const TrackId root_;
+    std::shared_ptr<RenderPlan> plan_;
+    std::vector<const Bus*> rows_;  ///< those that sum, in the plan's order
+    std::map<TrackId, PlanBus> gains_of_;
+};
+
+}  // namespace
+
+PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo solo) {
+    return Compiler(session, material, solo, main_output).compile();
 }
 
 PlanPtr plan_of_tracks(const RenderPlan& plan, const std::vector<TrackId>& ids) {
@@ -369,7 +481,7 @@ PlanPtr plan_listening(const RenderPlan& plan, const Session& session, const std
         if (std::find(ids.begin(), ids.end(), id) == ids.end()) continue;
         const Track* track = session.find(id);
         p.listen_after_fader = after_fader;
-        p.listen = after_fader ? scaled(p.to_main, plan.main_gain)
+        p.listen = after_fader ? scaled(p.way(), plan.main_gain)
                                : scaled(p.channels == 1 ? pan_mono(session.pan_law, 0.0) : GainMatrix{},
                                         next->tracks[p.track].trim_gain *
                                             (track && track->polarity_inverted && !p.material->signal ? -1.0 : 1.0));

@@ -4,6 +4,7 @@
 // What the renderer does, compiled from a session: the same plan plays in real time, exports and measures.
 #pragma once
 
+#include <concepts>
 #include <functional>
 #include <memory>
 #include <span>
@@ -11,6 +12,7 @@
 
 #include "core/measure/material.h"
 #include "core/mix/pan.h"
+#include "core/shape/signal.h"
 
 namespace isotonus {
 
@@ -45,6 +47,10 @@ inline constexpr int64_t place_cell = 32;
 /// A mute ride as gains: 0 from where its value is 0.5 or more, 1 elsewhere, each way in a line over 5 ms.
 Curve gate_of(const Curve& mute);
 
+/// Where rows lead that lead to no bus; and those whose bus has a chain: what they sum up to is in that bus's signal,
+/// which is a source of the plan in their place.
+inline constexpr int to_main_output = -1, nowhere = -2;
+
 /// What is read from one source and added into the mix: a track, or one of the two bands of a track whose low end is
 /// kept in the centre.
 struct PlanPart : RowGains {
@@ -52,7 +58,7 @@ struct PlanPart : RowGains {
     Band band = Band::all;
     int64_t frames = 0;               ///< of the source
     int64_t delay_samples = 0;        ///< whole ones; the rest is in the source
-    int output = -1;                  ///< place of a bus in RenderPlan::buses; -1: the main output
+    int output = to_main_output;      ///< or the place of a bus in RenderPlan::buses, or `nowhere`
     GainMatrix listen = silence;      ///< to the listening sum of the monitor path
     bool listen_after_fader = false;  ///< the listening sum follows all rides on the way too
     MaterialPtr material;             ///< the source, and its level over time for bounds
@@ -60,6 +66,10 @@ struct PlanPart : RowGains {
     // The way to the main output as a whole, for bounds and pictures: the renderer itself goes from bus to bus.
     GainMatrix to_main;                 ///< gains, and those of the buses; rides and the main fader left out
     std::vector<RowGains> rows_on_way;  ///< its buses, and the main output's rides
+    /// A bus on its way has a chain: it reaches the main output in that bus's signal only, and to_main is silent.
+    bool through_chain = false;
+    GainMatrix as_if;  ///< to_main as if no bus had a chain: for estimates of what is heard
+    const GainMatrix& way() const { return through_chain ? as_if : to_main; }
 
     bool heard() const { return !gains.silent(); }
     /// Not heard at all, and not on its way to the main output either.
@@ -70,7 +80,7 @@ struct PlanPart : RowGains {
     /// What all level rides and gates on the way multiply by, and at most in [first, first + frames].
     double ride_to_main_at(double time_s) const;
     double ride_to_main_bound(double sample_rate, int64_t first, int64_t frames) const;
-    /// to_main with the pans and widths of this moment, level rides and gates left out.
+    /// way() with the pans and widths of this moment, level rides and gates left out.
     GainMatrix place_to_main_at(double time_s) const;
     /// to_main with all rides; and magnitudes that it does not exceed.
     GainMatrix to_main_at(double time_s) const;
@@ -87,12 +97,13 @@ struct PlanTrack {
     MaterialPtr material;                   ///< of the whole track, whatever parts it is played in
     double trim_gain = 1.0;                 ///< linear
     double fader_gain = 1.0;                ///< linear, with its control groups; 0 when the track is not heard
+    bool is_bus = false;                    ///< a bus that has a chain: its signal
 };
 
 /// Sums what leads to it.  A bus stands before the one it leads to.
 struct PlanBus : RowGains {
     TrackId id = 0;
-    int output = -1;
+    int output = to_main_output;
 };
 
 struct RenderPlan {
@@ -119,7 +130,20 @@ struct RenderPlan {
 };
 using PlanPtr = std::shared_ptr<const RenderPlan>;
 
-using MaterialOf = std::function<MaterialPtr(const Track&)>;
+/// What rows play.  Made of anything that gives a track's material; signals of buses by what they depend on, which the
+/// plan finds out.  A bus whose signal is not known plays a provisional one.
+struct MaterialOf {
+    std::function<MaterialPtr(const Track&)> track;
+    std::function<MaterialPtr(const SignalRecipe&)> bus;
+    template <class Function>
+    requires(std::invocable<Function, const Track&> && !std::same_as<std::remove_cvref_t<Function>, MaterialOf>)
+        MaterialOf(Function of_track)
+        : track(std::move(of_track)) {}
+    MaterialOf(std::function<MaterialPtr(const Track&)> of_track,
+               std::function<MaterialPtr(const SignalRecipe&)> of_bus)
+        : track(std::move(of_track)), bus(std::move(of_bus)) {}
+    MaterialPtr operator()(const Track& t) const { return track(t); }
+};
 
 /// Whether solo counts: for the ear it does; what leaves as a file is the mix without it, unless it is asked for.
 enum class Solo { counts, left_out };

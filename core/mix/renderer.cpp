@@ -131,6 +131,7 @@ void Renderer::move(const RowGains& row, double factor, const Fade& fade, const 
 
 void Renderer::add_part(size_t part, int64_t first, int64_t frames, const float* in) {
     const PlanPart& t = plan_->parts[part];
+    if (t.output == nowhere) return;
     const GainMatrix& g = t.gains;
     const auto count = static_cast<size_t>(frames);
     double* const sum = sum_of(t.output);
@@ -155,7 +156,7 @@ void Renderer::add_bus(size_t bus, int64_t first, int64_t frames) {
     const PlanBus& b = plan_->buses[bus];
     const GainMatrix& g = b.gains;
     const bool fades = fading(bus_fades_[bus], first);
-    if (g.silent() && !fades) return;
+    if ((g.silent() && !fades) || b.output == nowhere) return;
     const double* const in = sum_of(static_cast<int>(bus));
     double* const sum = sum_of(b.output);
     const double* const ride = rides(b, first, frames);

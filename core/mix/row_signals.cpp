@@ -5,6 +5,8 @@
 #include <algorithm>
 #include <mutex>
 
+#include "core/mix/sum_of_rows.h"
+
 namespace isotonus {
 
 RowTap tap_of(const Session& session, const Track& track, const MaterialPtr& file) {
@@ -16,9 +18,6 @@ RowTap tap_of(const Session& session, const Track& track, const MaterialPtr& fil
     return tap;
 }
 
-namespace {
-
-/// The rides that a chain hears: all of the row's, or none.
 Rides heard_rides(const Session& session, const Rides& rides) {
     Rides heard;
     if (session.rides_bypassed || rides.bypassed) return heard;
@@ -26,6 +25,8 @@ Rides heard_rides(const Session& session, const Rides& rides) {
         if (parameter.processor() != 0) heard.set(parameter, curve);
     return heard;
 }
+
+namespace {
 
 /// The track without its bands: what a chain works on.
 Track whole_of(const Track& track) {
@@ -54,11 +55,16 @@ bool is_shaped(const Session& session, const Track& track) {
     return !session.chains_out && !track.chain_out && does_anything(track.chain, heard_rides(session, track.rides));
 }
 
+bool is_shaped(const Session& session, const Bus& bus) {
+    return !session.chains_out && !bus.chain_out && does_anything(bus.chain, heard_rides(session, bus.rides));
+}
+
 std::optional<SignalRecipe> RowSignals::recipe(const Session& session, const Track& track,
                                                const MaterialOf& files) const {
     const MaterialPtr file = files(track.source.band == Band::all ? track : whole_of(track));
     if (!file) return std::nullopt;
     SignalRecipe recipe;
+    recipe.row = track.id;
     recipe.sample_rate = session.sample_rate;
     recipe.source = tap_of(session, track, file);
     recipe.chain = track.chain;
@@ -95,7 +101,49 @@ void RowSignals::keep_only(const std::set<std::string>& keys) {
     std::erase_if(made_, [&](const auto& made) { return !keys.contains(made.first); });
 }
 
-Result<void> RowSignals::make(const Session& session, const MaterialOf& files, Progress* progress, int workers) {
+MaterialOf RowSignals::played_by(const Session& session, const MaterialOf& files) const {
+    return {[this, &session, files](const Track& t) { return played(session, t, files); },
+            [this](const SignalRecipe& recipe) { return find(signal_key(recipe)); }};
+}
+
+std::vector<SignalRecipe> RowSignals::missing_of_buses(const Session& session, const MaterialOf& files,
+                                                       Solo solo) const {
+    std::vector<SignalRecipe> missing;
+    const MaterialOf known = played_by(session, files);
+    const MaterialOf asking(known.track, [&](const SignalRecipe& recipe) {
+        MaterialPtr made = known.bus(recipe);
+        if (!made && is_known(*summed_plan(*recipe.source.material))) missing.push_back(recipe);
+        return made;
+    });
+    compile_plan(session, asking, solo);
+    return missing;
+}
+
+Result<void> RowSignals::make_buses(const Session& session, const MaterialOf& files, Solo solo, Progress* progress,
+                                    int workers) {
+    // Buses whose members are known, then those that they lead to.
+    for (size_t round = 0; round <= session.buses.size(); ++round) {
+        const std::vector<SignalRecipe> missing = missing_of_buses(session, files, solo);
+        std::vector<Result<MaterialPtr>> made(missing.size());
+        parallel_for(std::ssize(missing), workers, [&](int64_t n) {
+            made[static_cast<size_t>(n)] = make_signal(missing[static_cast<size_t>(n)], progress);
+        });
+        for (size_t n = 0; n < missing.size(); ++n) {
+            if (!made[n]) return tl::unexpected(made[n].error());
+            made_[signal_key(missing[n])] = *made[n];
+        }
+        if (missing.empty()) break;
+    }
+    return {};
+}
+
+Result<void> RowSignals::make(const Session& session, const MaterialOf& files, Progress* progress, int workers,
+                              Solo solo) {
+    if (auto made = make_tracks(session, files, progress, workers); !made) return made;
+    return make_buses(session, files, solo, progress, workers);
+}
+
+Result<void> RowSignals::make_tracks(const Session& session, const MaterialOf& files, Progress* progress, int workers) {
     // Rows whose keys are known, then those that listen to them: as many rounds as keys are chained.
     for (size_t round = 0; round <= session.tracks.size(); ++round) {
         struct Job {

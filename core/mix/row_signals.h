@@ -17,6 +17,10 @@ Track after_chain(const Track& track, const Material& played);
 
 /// Its chain changes what it plays.
 bool is_shaped(const Session& session, const Track& track);
+bool is_shaped(const Session& session, const Bus& bus);
+
+/// The rides of processors that are heard.
+Rides heard_rides(const Session& session, const Rides& rides);
 
 /// Signals by what they depend on; whatever did not change is not made again.
 class RowSignals {
@@ -25,10 +29,18 @@ class RowSignals {
     /// not there, or the signal was not made yet.
     MaterialPtr played(const Session& session, const Track& track, const MaterialOf& files) const;
 
-    /// Makes all signals that a session's tracks need and that are not there, on `workers` threads.  `files` gives the
-    /// materials of files; a track without one has no signal.  Fails as reading does, or with "cancelled".
+    /// Makes all signals that a session's tracks and buses need and that are not there, on `workers` threads.  `files`
+    /// gives the materials of files; a track without one has no signal.  Those of buses depend on whether solo counts.
+    /// Fails as reading does, or with "cancelled".
     Result<void> make(const Session& session, const MaterialOf& files, Progress* progress = nullptr,
-                      int workers = worker_count());
+                      int workers = worker_count(), Solo solo = Solo::left_out);
+
+    /// What rows play, for a plan of this session; it must not outlive both.
+    MaterialOf played_by(const Session& session, const MaterialOf& files) const;
+
+    /// What the signals of buses depend on that are not made and can be: all that leads to them is known.
+    std::vector<SignalRecipe> missing_of_buses(const Session& session, const MaterialOf& files,
+                                               Solo solo = Solo::left_out) const;
 
     /// What a track's signal depends on; nothing while what it listens to is not made.
     std::optional<SignalRecipe> recipe(const Session& session, const Track& track, const MaterialOf& files) const;
@@ -41,6 +53,10 @@ class RowSignals {
     void keep_only(const std::set<std::string>& keys);
 
   private:
+    Result<void> make_tracks(const Session& session, const MaterialOf& files, Progress* progress, int workers);
+    Result<void> make_buses(const Session& session, const MaterialOf& files, Solo solo, Progress* progress,
+                            int workers);
+
     std::map<std::string, MaterialPtr> made_;  ///< by signal_key, bands with their crossover behind it
 };
 

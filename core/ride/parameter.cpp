@@ -46,7 +46,7 @@ std::optional<Parameter> parameter_named(std::string_view id) {
 }
 
 bool can_be_ridden(RowKind row, Parameter parameter) {
-    if (parameter.processor() != 0) return row == RowKind::track;
+    if (parameter.processor() != 0) return row == RowKind::track || row == RowKind::bus;
     return row != RowKind::group || parameter == Parameter::level || parameter == Parameter::mute;
 }
 

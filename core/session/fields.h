@@ -111,6 +111,7 @@ void mixed_fields(V& v, T& row) {
     v.truth("mute", row.mute);
     v.truth("solo", row.solo);
     v.integer("output", row.output, 0, static_cast<int64_t>(limits::largest_id));
+    v.truth("chain_out", row.chain_out);
 }
 
 /// Of one in a chain; its values are visited by `value`.
@@ -130,7 +131,6 @@ void track_fields(V& v, T& track) {
     v.word("channels", track.source.channels, channels_names);
     v.integer("channel", track.source.channel, 0, most_channels - 1);
     v.truth("offset_removed", track.source.offset_removed);
-    v.truth("chain_out", track.chain_out);
     v.truth("anchor", track.anchor);
     v.text("note", track.note, limits::longest_text);
     v.truth("passes_ceiling", track.passes_ceiling);

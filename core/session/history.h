@@ -41,6 +41,9 @@ class History {
         }
     }
 
+    /// The last step is this gesture's, and more of it would still become one with it.
+    bool is_last(uint64_t gesture) const { return steps_[now_].gesture == gesture && now_ != saved_; }
+
     bool can_undo() const { return now_ > 0; }
     bool can_redo() const { return now_ + 1 < steps_.size(); }
     const std::string& undo_name() const { return steps_[now_].name; }

@@ -101,18 +101,20 @@ Session with_ride(const Session& session, TrackId row, Parameter parameter, cons
 }
 
 const Chain* Session::chain_of(TrackId id) const {
-    const Track* t = find(id);
-    return t ? &t->chain : nullptr;
+    if (const Track* t = find(id)) return &t->chain;
+    const Bus* b = find_bus(id);
+    return b ? &b->chain : nullptr;
 }
 
 Session with_chain(const Session& session, TrackId row, const std::function<void(Chain&)>& change) {
-    return with_track(session, row, [&](Track& t) {
-        change(t.chain);
-        const Rides before = t.rides;
+    const auto changed = [&](auto& r) {
+        change(r.chain);
+        const Rides before = r.rides;
         for (const auto& [parameter, curve] : before.all())
-            if (parameter.processor() != 0 && !find_processor(&t.chain, parameter.processor()))
-                t.rides.set(parameter, nullptr);
-    });
+            if (parameter.processor() != 0 && !find_processor(&r.chain, parameter.processor()))
+                r.rides.set(parameter, nullptr);
+    };
+    return session.find_bus(row) ? with_bus(session, row, changed) : with_track(session, row, changed);
 }
 
 std::vector<Parameter> parameters_of(const Session& session, TrackId row) {
@@ -193,6 +195,10 @@ Family family_of(const Track& track, const Measurement* m) {
     const bool low = m->share_below_200_hz > 0.7;
     if (track.kind.value_or(m->kind) == Kind::percussive) return low ? Family::drums : Family::percussion;
     return low ? Family::bass : Family::other;
+}
+
+bool wants_lows(const Track& track, const Measurement* m) {
+    return family_of(track, m) == Family::bass || has_word(track.name, "kick");
 }
 
 Source source_of(const Track& track) {

@@ -69,6 +69,9 @@ struct Track {
 /// drums, struck otherwise percussion, held and low bass (low: 70 % of the energy below 200 Hz; common practice).
 Family family_of(const Track& track, const Measurement* measured = nullptr);
 
+/// Its lowest octaves are its point: a bass, or a kick by its name.
+bool wants_lows(const Track& track, const Measurement* measured = nullptr);
+
 /// Where a track may be split into a centred low end and the rest, Hz; common practice, no source.
 inline constexpr double low_centre_min_hz = 40.0, low_centre_max_hz = 500.0;
 
@@ -84,7 +87,9 @@ struct Bus {
     bool mute = false, solo = false;
     TrackId output = main_output;
     int ink = 0;
-    Rides rides;
+    Chain chain;             ///< after the faders of its members and its own trim
+    bool chain_out = false;  ///< all of it, as if there were none
+    Rides rides;             ///< of the row, and of the processors in its chain
     UnknownKeys unknown;
 };
 
@@ -147,7 +152,7 @@ struct Session {
     RowKind row_kind(TrackId id) const;
     /// Null for a row that is not there.
     const Rides* rides_of(TrackId id) const;
-    /// Null for a row that is no track.
+    /// Null for a row that has none: only tracks and buses do.
     const Chain* chain_of(TrackId id) const;
     std::string name_of(TrackId id) const;  ///< of any row; "main" for the main output
 };
@@ -155,7 +160,7 @@ struct Session {
 /// A copy in which this ride of a row (a track, a bus, a control group, the main output) is `curve`; none when it has
 /// no points.
 Session with_ride(const Session& session, TrackId row, Parameter parameter, const Curve& curve);
-/// A copy in which a track's chain is changed.  Rides of processors that are gone go with them.
+/// A copy in which the chain of a track or a bus is changed.  Rides of processors that are gone go with them.
 Session with_chain(const Session& session, TrackId row, const std::function<void(Chain&)>& change);
 /// What can be ridden of a row: its own parameters, then those of the processors in its chain.
 std::vector<Parameter> parameters_of(const Session& session, TrackId row);

@@ -116,6 +116,8 @@ void take_rides(Taker& t, Rides& rides, RowKind kind, std::string* fault) {
     take_rides_of(t, rides, known, fault);
 }
 
+}  // namespace
+
 json chain_to_json(const Chain& chain, const Rides& rides) {
     json list = json::array();
     for (const Processor& p : chain) {
@@ -140,7 +142,6 @@ json chain_to_json(const Chain& chain, const Rides& rides) {
     return list;
 }
 
-/// A type that this version does not know is kept with all that it says, and does nothing.
 void take_chain(Taker& t, Chain& chain, Rides& rides, std::string* fault) {
     t.each("chain", limits::most_processors, [&](const json& item, const std::string& place) {
         chain.push_back(item_from<Processor>(item, place, fault, {"id", "type"}, [&](Taker& c, Processor& p) {
@@ -166,6 +167,8 @@ void take_chain(Taker& t, Chain& chain, Rides& rides, std::string* fault) {
     });
 }
 
+namespace {
+
 json row_to_json(const UnknownKeys& unknown, TrackId id, const std::string& name, const std::optional<Family>& family,
                  double fader_db, int ink, const Rides& rides) {
     json j = kept(unknown);
@@ -188,6 +191,8 @@ json mixed_to_json(const Row& row) {
     j["mute"] = row.mute;
     j["solo"] = row.solo;
     if (row.output != main_output) j["output"] = row.output;
+    if (!row.chain.empty()) j["chain"] = chain_to_json(row.chain, row.rides);
+    if (row.chain_out) j["chain_out"] = true;
     return j;
 }
 
@@ -209,8 +214,6 @@ json track_to_json(const Track& t, const fs::path& folder) {
         clip["fade_out"] = c.fade_out;
         j["clips"].push_back(std::move(clip));
     }
-    if (!t.chain.empty()) j["chain"] = chain_to_json(t.chain, t.rides);
-    if (t.chain_out) j["chain_out"] = true;
     if (t.anchor) j["anchor"] = true;
     if (!t.note.empty()) j["note"] = t.note;
     if (t.count_spikes) j["count_spikes"] = *t.count_spikes;
@@ -266,6 +269,7 @@ Bus bus_from(const json& j, const std::string& place, std::string* fault) {
     return item_from<Bus>(j, place, fault, {"name"}, [&](Taker& t, Bus& bus) {
         mixed_fields(t, bus);
         take_rides(t, bus.rides, RowKind::bus, fault);
+        take_chain(t, bus.chain, bus.rides, fault);
     });
 }
 

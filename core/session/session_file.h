@@ -2,6 +2,7 @@
 #pragma once
 
 #include <functional>
+#include <nlohmann/json_fwd.hpp>
 #include <string>
 
 #include "core/files/file_lock.h"
@@ -18,6 +19,12 @@ std::string session_to_json(const Session& session, const fs::path& folder);
 /// Fails with a sentence that names the place in the file: broken JSON (line and column), a missing or wrong key,
 /// a value out of its range, a newer version.
 Result<Session> session_from_json(const std::string& text, const fs::path& session_file);
+
+/// A chain as it stands in a session file, with the rides of its processors; and back.  What is wrong is told by the
+/// taker with its place.  A type that this version does not know is kept with all that it says, and does nothing.
+nlohmann::json chain_to_json(const Chain& chain, const Rides& rides);
+class Taker;
+void take_chain(Taker& from, Chain& chain, Rides& rides, std::string* fault);
 
 /// A regular file of 256 MiB at most.
 Result<Session> read_session(const fs::path& file);

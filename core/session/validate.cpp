@@ -248,6 +248,7 @@ Result<void> validate(const Session& s, const Session* before) {
         mixed_fields(check, bus);
         const Bus* const old = before ? before->find_bus(bus.id) : nullptr;
         check_rides(check, bus.rides, old ? &old->rides : nullptr, RowKind::bus);
+        check_chain(check, bus.chain, bus.rides);
     });
     check_list(check, "control group", s.groups, of(&Session::groups), limits::most_rows,
                [&](const ControlGroup& group) {

@@ -3,7 +3,9 @@
 #include <algorithm>
 #include <cmath>
 #include <cstring>
+#include <numbers>
 
+#include "core/audio/kernels.h"
 #include "core/decibels.h"
 #include "core/shape/fields.h"
 
@@ -80,11 +82,12 @@ struct ChainRun::Step {
     std::vector<const ParameterInfo*> parameters;  ///< the common ones first
     std::vector<double> values;
     std::vector<CurvePtr> rides;
-    bool ridden = false, looks_ahead = false, first = true;
+    bool ridden = false, looks_ahead = false, linear = false, first = true;
     double match_gain = 1.0;
     std::unique_ptr<Running> running;
     int upstream = 0;  ///< frames by which its input is late
     int key = -1;      ///< place in keys; -1: its own input
+    Passed passed;
     /// What passes beside it, as late as what passes through it.
     std::vector<float> line;
     struct Gains {
@@ -118,6 +121,7 @@ ChainRun::ChainRun(const Chain& chain, const Rides& rides, int channels, double 
         const int latency = always_out ? 0 : step->running->latency();
         step->line.resize(static_cast<size_t>(latency * channels));
         step->looks_ahead = type.looks_ahead;
+        step->linear = type.linear;
         latency_ += latency;
         if (type.keyed && p.key != 0) {
             step->key = static_cast<int>(keys_.size());
@@ -126,6 +130,20 @@ ChainRun::ChainRun(const Chain& chain, const Rides& rides, int channels, double 
         steps_.push_back(std::move(step));
     }
 }
+
+namespace {
+
+/// In eight sums side by side, which a compiler can do at once.
+double square_of(const float* x, size_t samples) {
+    float sums[8] = {};
+    for (size_t i = 0; i + 8 <= samples; i += 8)
+        for (size_t k = 0; k < 8; ++k) sums[k] += x[i + k] * x[i + k];
+    double sum = 0.0;
+    for (const float part : sums) sum += static_cast<double>(part);
+    return sum;
+}
+
+}  // namespace
 
 ChainRun::ChainRun(ChainRun&&) noexcept = default;
 ChainRun::~ChainRun() = default;
@@ -185,60 +203,73 @@ void ChainRun::go_on(int64_t cell, std::span<const std::byte> memory) {
 }
 
 void ChainRun::process(float* cell, std::span<const float* const> keys, std::span<const int> key_channels) {
+    ++cell_;
+    if (!watching_) {
+        for (auto& step : steps_) pass(*step, cell, keys, key_channels);
+        return;
+    }
+    const auto samples = static_cast<size_t>(cell_frames * channels_);
+    double before = square_of(cell, samples);
+    for (auto& step : steps_) {
+        pass(*step, cell, keys, key_channels);
+        const double after = square_of(cell, samples);
+        step->passed.square_in += before;
+        step->passed.square_out += before = after;
+        step->passed.peak = std::max(step->passed.peak, kernels::peak(cell, samples));
+    }
+}
+
+void ChainRun::pass(Step& step, float* cell, std::span<const float* const> keys, std::span<const int> key_channels) {
     const auto samples = static_cast<size_t>(cell_frames * channels_);
     float late[2 * cell_frames], dry[2 * cell_frames];
-    ++cell_;
-    for (auto& step : steps_) {
-        if (step->ridden)
-            set_values(*step, cell_ * cell_frames);
-        else
-            step->from = step->to;
-        const Step::Gains &from = step->from, &to = step->to;
-        const bool still = from == to;
-        const bool through = !still || to.wet != 0.0f, beside = !still || to.dry != 0.0f;
-        // The line: what came in `latency` frames ago, and what comes in goes to its end.
-        const float* beside_it = cell;
-        if (!step->line.empty()) {
-            std::vector<float>& line = step->line;
-            const size_t length = line.size();
-            for (size_t i = 0; i < samples; ++i) late[i] = i < length ? line[i] : cell[i - length];
-            if (length > samples) {
-                std::memmove(line.data(), line.data() + samples, (length - samples) * sizeof(float));
-                std::memcpy(line.data() + length - samples, cell, samples * sizeof(float));
-            } else {
-                std::memcpy(line.data(), cell + samples - length, length * sizeof(float));
-            }
-            beside_it = late;
+    if (step.ridden)
+        set_values(step, cell_ * cell_frames);
+    else
+        step.from = step.to;
+    const Step::Gains &from = step.from, &to = step.to;
+    const bool still = from == to;
+    const bool through = !still || to.wet != 0.0f, beside = !still || to.dry != 0.0f;
+    // The line: what came in `latency` frames ago, and what comes in goes to its end.
+    const float* beside_it = cell;
+    if (!step.line.empty()) {
+        std::vector<float>& line = step.line;
+        const size_t length = line.size();
+        for (size_t i = 0; i < samples; ++i) late[i] = i < length ? line[i] : cell[i - length];
+        if (length > samples) {
+            std::memmove(line.data(), line.data() + samples, (length - samples) * sizeof(float));
+            std::memcpy(line.data() + length - samples, cell, samples * sizeof(float));
+        } else {
+            std::memcpy(line.data(), cell + samples - length, length * sizeof(float));
         }
-        if (beside) std::memcpy(dry, beside_it, samples * sizeof(float));
-        if (!through) {
-            for (size_t i = 0; i < samples; ++i) cell[i] = to.dry == 1.0f ? dry[i] : dry[i] * to.dry;
-            continue;
-        }
-        const auto gain = [&](float* x, float a, float b) {
-            if (a == 1.0f && b == 1.0f) return;
-            for (int i = 0; i < cell_frames; ++i)
-                for (int c = 0; c < channels_; ++c) x[i * channels_ + c] *= step->curve_of(a, b, i);
-        };
-        float key[2 * cell_frames];
+        beside_it = late;
+    }
+    if (beside) std::memcpy(dry, beside_it, samples * sizeof(float));
+    if (!through) {
+        for (size_t i = 0; i < samples; ++i) cell[i] = to.dry == 1.0f ? dry[i] : dry[i] * to.dry;
+        return;
+    }
+    const auto gain = [&](float* x, float a, float b) {
+        if (a == 1.0f && b == 1.0f) return;
+        for (int i = 0; i < cell_frames; ++i)
+            for (int c = 0; c < channels_; ++c) x[i * channels_ + c] *= step.curve_of(a, b, i);
+    };
+    float key[2 * cell_frames];
+    gain(cell, from.input, to.input);
+    const bool own = step.key < 0;
+    const float* listened = own ? key : keys[static_cast<size_t>(step.key)];
+    if (own) std::memcpy(key, cell, samples * sizeof(float));
+    if (step.looks_ahead && !step.line.empty()) {
+        std::memcpy(cell, late, samples * sizeof(float));
         gain(cell, from.input, to.input);
-        const bool own = step->key < 0;
-        const float* listened = own ? key : keys[static_cast<size_t>(step->key)];
-        if (own) std::memcpy(key, cell, samples * sizeof(float));
-        if (step->looks_ahead && !step->line.empty()) {
-            std::memcpy(cell, late, samples * sizeof(float));
-            gain(cell, from.input, to.input);
-        }
-        step->running->process(cell, cell_frames, listened,
-                               own ? channels_ : key_channels[static_cast<size_t>(step->key)]);
-        gain(cell, from.output, to.output);
-        if (!beside) continue;
-        for (int i = 0; i < cell_frames; ++i) {
-            const float wet_gain = step->curve_of(from.wet, to.wet, i), dry_gain = step->curve_of(from.dry, to.dry, i);
-            for (int c = 0; c < channels_; ++c) {
-                const int at = i * channels_ + c;
-                cell[at] = cell[at] * wet_gain + dry[at] * dry_gain;
-            }
+    }
+    step.running->process(cell, cell_frames, listened, own ? channels_ : key_channels[static_cast<size_t>(step.key)]);
+    gain(cell, from.output, to.output);
+    if (!beside) return;
+    for (int i = 0; i < cell_frames; ++i) {
+        const float wet_gain = step.curve_of(from.wet, to.wet, i), dry_gain = step.curve_of(from.dry, to.dry, i);
+        for (int c = 0; c < channels_; ++c) {
+            const int at = i * channels_ + c;
+            cell[at] = cell[at] * wet_gain + dry[at] * dry_gain;
         }
     }
 }
@@ -246,5 +277,18 @@ void ChainRun::process(float* cell, std::span<const float* const> keys, std::spa
 size_t ChainRun::steps() const { return steps_.size(); }
 size_t ChainRun::place_of(size_t step) const { return steps_[step]->place; }
 float ChainRun::reduction_db(size_t step) const { return steps_[step]->running->reduction_db(); }
+
+const ChainRun::Passed& ChainRun::passed(size_t step) const { return steps_[step]->passed; }
+
+double ChainRun::response_db(double hz) const {
+    std::complex<double> all = 1.0;
+    for (const auto& step : steps_) {
+        if (!step->linear || step->to.wet == 0.0f) continue;
+        const Step::Gains& g = step->to;
+        const double through = static_cast<double>(g.wet * g.input * g.output);
+        all *= static_cast<double>(g.dry) + through * step->running->response(2.0 * std::numbers::pi * hz / rate_);
+    }
+    return db_from_gain(std::max(1e-6, std::abs(all)));
+}
 
 }  // namespace isotonus

@@ -54,15 +54,29 @@ class ChainRun {
     size_t place_of(size_t step) const;
     float reduction_db(size_t step) const;
 
+    /// Gain of its linear processors at a frequency, as they are set at the song's start; of what both sides share.
+    double response_db(double hz) const;
+
+    /// What passed through a processor since this run was told to watch: the highest sample that came out of it, and
+    /// the sums of squares of what went in and came out.
+    struct Passed {
+        float peak = 0.0f;
+        double square_in = 0.0, square_out = 0.0;
+    };
+    void watch() { watching_ = true; }
+    const Passed& passed(size_t step) const;
+
   private:
     struct Step;
     void set_values(Step& step, int64_t frame);
+    void pass(Step& step, float* cell, std::span<const float* const> keys, std::span<const int> key_channels);
     std::vector<std::unique_ptr<Step>> steps_;
     std::vector<KeyTap> keys_;
     int channels_;
     double rate_;
     int latency_ = 0;
     int64_t cell_ = 0;
+    bool watching_ = false;
 };
 
 }  // namespace isotonus

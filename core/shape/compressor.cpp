@@ -68,8 +68,7 @@ struct Compressor {
         key_.run(state.key, key, c.frames);
         float level[cell_frames], gain[cell_frames];
         if (s_.detector == 0) {
-            magnitudes_of(key, c.frames, level);
-            for (int i = 0; i < c.frames; ++i) level[i] = level_db(level[i]);
+            levels_db_of(key, c.frames, level);
         } else {
             // AES17: a sine's RMS reads what its peak reads.
             for (int i = 0; i < c.frames; ++i) {

@@ -38,6 +38,9 @@ struct Cut {
         run_filters(std::span(all).first(steep_ ? 2 : 1), state.filters, cell.at, c.frames);
         cell.store(c.samples, c.channels, c.frames);
     }
+    std::complex<double> response(double radians) const {
+        return response_of(filters_[0], radians) * (steep_ ? response_of(filters_[1], radians) : 1.0);
+    }
 
   private:
     bool steep_ = false;
@@ -54,6 +57,17 @@ const ProcessorType& low_cut_type() {
 const ProcessorType& high_cut_type() {
     static const ProcessorType type = make_type<Cut<false>>("high_cut", "high cut", false, true);
     return type;
+}
+
+void set_low_cut(Chain& chain, std::optional<double> hz) {
+    const auto is_low_cut = [](const Processor& p) { return p.type == low_cut_type().id; };
+    if (!hz) {
+        std::erase_if(chain, is_low_cut);
+        return;
+    }
+    auto cut = std::find_if(chain.begin(), chain.end(), is_low_cut);
+    if (cut == chain.end()) cut = chain.insert(chain.begin(), new_processor(low_cut_type(), chain));
+    cut->values["hz"] = *hz;
 }
 
 }  // namespace isotonus

@@ -45,13 +45,10 @@ struct Duck {
     float reduction_db(const State& state) const { return state.deepest_db; }
 
     void process(State& state, const Cell& c) {
-        PairCell key;
-        key.load(c.key, c.key_channels, c.frames);
         float level[cell_frames], gain[cell_frames];
-        magnitudes_of(key, c.frames, level);
+        key_levels_db(c, level);
         const auto threshold = static_cast<float>(s_.threshold_dbfs);
-        for (int i = 0; i < c.frames; ++i)
-            level[i] = std::clamp((level_db(level[i]) - threshold) / knee_db + 0.5f, 0.0f, 1.0f);
+        for (int i = 0; i < c.frames; ++i) level[i] = std::clamp((level[i] - threshold) / knee_db + 0.5f, 0.0f, 1.0f);
         float share = state.share, most = 0.0f;
         int held = state.held;
         for (int i = 0; i < c.frames; ++i) {

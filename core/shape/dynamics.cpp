@@ -23,6 +23,17 @@ void magnitudes_of(const PairCell& cell, int frames, float* out) {
         out[i] = static_cast<float>(std::max(std::fabs(cell.at[i][0]), std::fabs(cell.at[i][1])));
 }
 
+void levels_db_of(const PairCell& cell, int frames, float* out) {
+    magnitudes_of(cell, frames, out);
+    for (int i = 0; i < frames; ++i) out[i] = level_db(out[i]);
+}
+
+void key_levels_db(const Cell& cell, float* out) {
+    PairCell key;
+    key.load(cell.key, cell.key_channels, cell.frames);
+    levels_db_of(key, cell.frames, out);
+}
+
 void apply_db(const float* gain_db, const Cell& cell) {
     float gain[cell_frames];
     for (int i = 0; i < cell.frames; ++i) gain[i] = gain_of_db(gain_db[i]);

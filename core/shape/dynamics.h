@@ -20,8 +20,10 @@ struct KeyFilter {
     void run(State& state, PairCell& cell, int frames) const;
 };
 
-/// The larger magnitude of the key's channels in each frame.
+/// The larger magnitude of both channels in each frame; the same in dBFS; and that of a cell's key.
 void magnitudes_of(const PairCell& cell, int frames, float* out);
+void levels_db_of(const PairCell& cell, int frames, float* out);
+void key_levels_db(const Cell& cell, float* out);
 
 /// Multiplies every channel of each frame by 10^(dB / 20).
 void apply_db(const float* gain_db, const Cell& cell);

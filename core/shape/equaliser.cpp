@@ -113,6 +113,13 @@ struct Equaliser {
             state.filters[n] = idle_[n] ? PairFilter::State{} : states[count++];
     }
 
+    std::complex<double> response(double radians) const {
+        std::complex<double> all = 1.0;
+        for (size_t n = 0; n < filters_.size(); ++n)
+            if (!is_idle_[n]) all *= response_of(filters_[n], radians);
+        return all;
+    }
+
   private:
     bool apart_ = false;
     std::array<GlidingFilter, equaliser_bands> filters_;
@@ -126,6 +133,34 @@ struct Equaliser {
 const ProcessorType& equaliser_type() {
     static const ProcessorType type = make_type<Equaliser>("equaliser", "EQ", false, true);
     return type;
+}
+
+namespace {
+
+bool put_into(Processor& equaliser, const Bell& bell) {
+    for (const BandNames& name : band_names()) {
+        if (value_of(equaliser, *equaliser_type().find(name.in)) >= 0.5) continue;
+        equaliser.values[name.in] = 1.0;
+        equaliser.values[name.shape] = 0.0;
+        equaliser.values[name.where] = 0.0;
+        equaliser.values[name.hz] = bell.hz;
+        equaliser.values[name.db] = bell.db;
+        equaliser.values[name.q] = bell.q;
+        return true;
+    }
+    return false;
+}
+
+}  // namespace
+
+void add_bell(Chain& chain, const Bell& bell) {
+    for (Processor& p : chain)
+        if (p.type == equaliser_type().id && p.in && put_into(p, bell)) return;
+    auto at = chain.begin();
+    while (at != chain.end() && (at->type == "low_cut" || at->type == "high_cut" || at->type == equaliser_type().id))
+        ++at;
+    at = chain.insert(at, new_processor(equaliser_type(), chain));
+    put_into(*at, bell);
 }
 
 }  // namespace isotonus

@@ -67,7 +67,7 @@ struct Cell {
 /// A running processor from its parts.  P has `Settings` with `fields`, `State` (can be copied byte by byte),
 /// `prepare(settings, channels, rate, first)`, `process(state, cell)`.  What it does may glide over the cell from what
 /// was prepared before to what was prepared last; `first`: there is nothing before.  P may have `latency()`, frames,
-/// and `reduction_db(state)`.
+/// `reduction_db(state)`, and, when it is linear, `response(radians)`.
 template <class P>
 class RunningOf final : public Running {
   public:
@@ -92,6 +92,10 @@ class RunningOf final : public Running {
     float reduction_db() const override {
         if constexpr (requires(const P& p) { p.reduction_db(state_); }) return processor_.reduction_db(state_);
         return 0.0f;
+    }
+    std::complex<double> response(double radians) const override {
+        if constexpr (requires(const P& p) { p.response(radians); }) return processor_.response(radians);
+        return 1.0;
     }
 
   private:

@@ -35,11 +35,8 @@ struct Gate {
     float reduction_db(const State& state) const { return state.deepest_db; }
 
     void process(State& state, const Cell& c) {
-        PairCell key;
-        key.load(c.key, c.key_channels, c.frames);
         float level[cell_frames], gain[cell_frames];
-        magnitudes_of(key, c.frames, level);
-        for (int i = 0; i < c.frames; ++i) level[i] = level_db(level[i]);
+        key_levels_db(c, level);
         const auto threshold = static_cast<float>(s_.threshold_dbfs), range = -static_cast<float>(s_.range_db);
         if (!state.begun) state.gain_db = range;  // the song begins with the gate closed
         state.begun = true;

@@ -71,4 +71,10 @@ void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::Stat
 
 double keep_of(double seconds, double rate) { return seconds <= 0.0 ? 0.0 : std::exp(-1.0 / (seconds * rate)); }
 
+std::complex<double> response_of(const GlidingFilter& filter, double radians) {
+    const PairFilter& f = filter.to;
+    const std::complex<double> late = std::polar(1.0, -radians), later = late * late;
+    return (f.b0[0] + f.b1[0] * late + f.b2[0] * later) / (1.0 + f.a1[0] * late + f.a2[0] * later);
+}
+
 }  // namespace isotonus

@@ -57,6 +57,9 @@ struct GlidingFilter {
     }
 };
 
+/// What a filter does to a frequency of the first side (left, or middle), once it has glided there.
+std::complex<double> response_of(const GlidingFilter& filter, double radians);
+
 /// Runs filters one after the other over a cell; their states next to each other.  Decay into silence would end in
 /// denormal numbers, which are slow and below anything that is heard: they become 0.
 void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::State* states, Pair* cell, int frames);

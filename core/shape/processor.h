@@ -4,6 +4,7 @@
 // function that works on one cell of frames.  Here: what a session keeps of one, and what all have in common.
 #pragma once
 
+#include <complex>
 #include <map>
 #include <memory>
 #include <span>
@@ -58,6 +59,8 @@ class Running {
     virtual std::span<std::byte> memory() = 0;
     /// The deepest reduction of the last cell, dB, 0 or below.
     virtual float reduction_db() const = 0;
+    /// What a linear one does to a frequency (radians a frame) that both sides have in common, as it was last set.
+    virtual std::complex<double> response(double radians) const = 0;
 };
 
 /// What is known of a type of processor.

@@ -8,7 +8,7 @@
 namespace isotonus {
 
 /// Gain in dB at these frequencies of all linear processors that are in, as they are set (rides left aside), for what
-/// both sides have in common.  From the chain's own impulse response of 32768 frames.
+/// both sides have in common.  From the filters that work on the samples.
 std::vector<double> chain_response_db(const Chain& chain, const std::vector<double>& hz, double sample_rate);
 
 }  // namespace isotonus

@@ -168,17 +168,25 @@ class SignalReader : public FrameReader {
     /// Makes `cell_` the output of this input cell.
     Result<void> reach(int64_t cell) {
         if (cell + 1 == next_) return {};
-        const int64_t spacing = signal_->spacing_cells_;
-        if (next_ < 0 || cell < next_ || cell - next_ > spacing) {
-            const int64_t n = cell / spacing;
-            run_.chain.go_on(n * spacing,
-                             std::span(signal_->checkpoints_)
-                                 .subspan(static_cast<size_t>(n) * signal_->state_bytes_, signal_->state_bytes_));
-            next_ = n * spacing;
-        }
+        const int64_t spacing =
+            signal_->is_provisional() ? signal_->recipe_.sample_rate / cell_frames : signal_->spacing_cells_;
+        if (next_ < 0 || cell < next_ || cell - next_ > spacing) start_before(cell, spacing);
         for (; next_ <= cell; ++next_)
             if (auto done = run_.process(next_, cell_.data()); !done) return done;
         return {};
+    }
+
+    /// From the checkpoint; without one from as far back, with nothing remembered.
+    void start_before(int64_t cell, int64_t spacing) {
+        if (signal_->is_provisional()) {
+            next_ = std::max<int64_t>(0, cell - spacing);
+            run_.chain.begin(next_);
+            return;
+        }
+        const int64_t n = cell / spacing;
+        next_ = n * spacing;
+        run_.chain.go_on(next_, std::span(signal_->checkpoints_)
+                                    .subspan(static_cast<size_t>(n) * signal_->state_bytes_, signal_->state_bytes_));
     }
 
     std::shared_ptr<const Signal> signal_;
@@ -189,6 +197,7 @@ class SignalReader : public FrameReader {
 };
 
 Result<std::unique_ptr<FrameReader>> open_material(const Material& material) {
+    if (material.maker) return material.maker->open();
     if (!material.signal) return open_source(material.ready);
     auto whole = SignalReader::open(material.signal);
     const Source& source = material.ready.source;
@@ -202,14 +211,14 @@ const std::vector<float>& Signal::reductions(size_t place) const {
     return place < reductions_.size() ? reductions_[place] : none;
 }
 
-std::optional<Signal::Reduction> Signal::reduction(size_t place) const {
-    const std::vector<float>& all = reductions(place);
-    if (all.empty()) return std::nullopt;
-    Reduction found;
+namespace {
+
+Signal::Reduction summed_up(const std::vector<float>& all, int rate) {
+    Signal::Reduction found;
     std::vector<float> worked;
     const auto deepest = std::min_element(all.begin(), all.end());
     found.most_db = -static_cast<double>(*deepest);
-    found.most_at_s = static_cast<double>((deepest - all.begin()) * block_frames) / recipe_.sample_rate;
+    found.most_at_s = static_cast<double>((deepest - all.begin()) * block_frames) / rate;
     for (const float db : all)
         if (db <= -0.5f) worked.push_back(-db);
     found.share = static_cast<double>(worked.size()) / static_cast<double>(all.size());
@@ -220,11 +229,85 @@ std::optional<Signal::Reduction> Signal::reduction(size_t place) const {
     return found;
 }
 
+/// The deepest reduction of each step of a chain in each block of the song.
+class ReductionWatch {
+  public:
+    ReductionWatch(const SignalRecipe& recipe, const ChainRun& chain, int64_t frames)
+        : chain_(chain), by_place(recipe.chain.size()) {
+        const auto blocks = static_cast<size_t>((frames + block_frames - 1) / block_frames);
+        for (size_t s = 0; s < chain.steps(); ++s)
+            if (processor_type(recipe.chain[chain.place_of(s)].type)->keyed)
+                by_place[chain.place_of(s)].assign(blocks, 0.0f);
+    }
+    void note(int64_t cell) {
+        const auto block =
+            static_cast<size_t>(std::max<int64_t>(0, cell * cell_frames - chain_.latency()) / block_frames);
+        for (size_t s = 0; s < chain_.steps(); ++s)
+            if (auto& list = by_place[chain_.place_of(s)]; block < list.size())
+                list[block] = std::min(list[block], chain_.reduction_db(s));
+    }
+
+  private:
+    const ChainRun& chain_;
+
+  public:
+    std::vector<std::vector<float>> by_place;
+};
+
+}  // namespace
+
+std::optional<Signal::Reduction> Signal::reduction(size_t place) const {
+    const std::vector<float>& all = reductions(place);
+    return all.empty() ? std::nullopt : std::optional(summed_up(all, recipe_.sample_rate));
+}
+
+double Signal::reduced_s(size_t place, double db) const {
+    const std::vector<float>& all = reductions(place);
+    const auto blocks = std::count_if(all.begin(), all.end(), [db](float r) { return static_cast<double>(r) <= -db; });
+    return static_cast<double>(blocks * block_frames) / recipe_.sample_rate;
+}
+
+Level Signal::peak_after_dbfs(size_t place) const {
+    return place < passed_.size() ? level_from_gain(static_cast<double>(passed_[place].peak)) : std::nullopt;
+}
+
+Level Signal::gain_db(size_t place) const {
+    if (place >= passed_.size() || passed_[place].square_in <= 0.0 || passed_[place].square_out <= 0.0)
+        return std::nullopt;
+    return db_from_power(passed_[place].square_out / passed_[place].square_in);
+}
+
+Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place, Progress* progress) {
+    return without_exceptions({}, [&]() -> Result<Signal::Reduction> {
+        auto run = SignalRun::open(recipe);
+        if (!run) return tl::unexpected(run.error());
+        const int64_t frames = recipe.source.end();
+        ReductionWatch watch(recipe, run->chain, frames);
+        if (place >= recipe.chain.size() || watch.by_place[place].empty())
+            return fail("", "this processor turns nothing down");
+        run->chain.begin(0);
+        float out[2 * cell_frames];
+        for (int64_t cell = 0; cell * cell_frames < frames + run->chain.latency(); ++cell) {
+            if (cell % 128 == 0 && progress && progress->cancelled()) return stopped();
+            if (auto done = run->process(cell, out); !done) return tl::unexpected(done.error());
+            watch.note(cell);
+        }
+        return summed_up(watch.by_place[place], recipe.sample_rate);
+    });
+}
+
+std::string material_key(const Material& material) {
+    if (material.maker) return "made " + material.maker->key();
+    if (!material.signal) return source_key(material.ready.source);
+    const Source& part = material.ready.source;
+    return fmt::format("signal {} {} {}", signal_key(material.signal->recipe()), static_cast<int>(part.band),
+                       part.crossover_hz);
+}
+
 namespace {
 
 std::string tap_key(const RowTap& tap) {
-    std::string key = tap.material->signal ? "signal " + signal_key(tap.material->signal->recipe())
-                                           : source_key(tap.material->ready.source);
+    std::string key = material_key(*tap.material);
     key += fmt::format("\n{} {} {}", tap.delay_samples, tap.gain, tap.material->ready.rate);
     const auto add = [&key](const Curve& curve) {
         for (const RidePoint& p : curve.points)
@@ -253,13 +336,34 @@ std::string signal_key(const SignalRecipe& recipe) {
     return Hash::name_of(key);
 }
 
+MaterialPtr band_of(const MaterialPtr& whole, Band band, double crossover_hz) {
+    auto material = std::make_shared<Material>(*whole);
+    material->ready.source.band = band;
+    material->ready.source.crossover_hz = crossover_hz;
+    if (band == Band::low) material->ready.channels = 1;
+    material->ready.frames += LowBand(crossover_hz, whole->ready.rate).reach();
+    return material;
+}
+
+const Material& before_chain(const Material& played) {
+    return played.signal ? *played.signal->recipe().source.material : played;
+}
+
+MaterialPtr provisional_signal(const SignalRecipe& recipe) {
+    auto signal = std::make_shared<Signal>();
+    signal->recipe_ = recipe;
+    signal->frames_ = recipe.source.end();
+    auto material = std::make_shared<Material>();
+    material->ready = recipe.source.material->ready;
+    material->ready.frames = signal->frames_;
+    material->recorded = recipe.source.material->recorded;
+    material->signal = std::move(signal);
+    return material;
+}
+
 Result<MaterialPtr> make_band(const MaterialPtr& whole, Band band, double crossover_hz, Progress* progress) {
     return without_exceptions({}, [&]() -> Result<MaterialPtr> {
-        auto material = std::make_shared<Material>(*whole);
-        material->ready.source.band = band;
-        material->ready.source.crossover_hz = crossover_hz;
-        if (band == Band::low) material->ready.channels = 1;
-        material->ready.frames += LowBand(crossover_hz, whole->ready.rate).reach();
+        auto material = std::make_shared<Material>(*band_of(whole, band, crossover_hz));
         auto reader = open_material(*material);
         if (!reader) return tl::unexpected(reader.error());
         constexpr int64_t piece = 8192;
@@ -292,12 +396,9 @@ Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) 
         signal->state_bytes_ = chain.memory_bytes();
         // Every 4096 frames; less often where much is remembered, so that a minute takes no more than a megabyte or so.
         signal->spacing_cells_ = 4096 / cell_frames * static_cast<int64_t>(1 + signal->state_bytes_ / 1536);
-        signal->reductions_.resize(recipe.chain.size());
         const int64_t late = chain.latency(), cells = (signal->frames_ + late + cell_frames - 1) / cell_frames;
-        const auto blocks = static_cast<size_t>((signal->frames_ + block_frames - 1) / block_frames);
-        for (size_t s = 0; s < chain.steps(); ++s)
-            if (processor_type(recipe.chain[chain.place_of(s)].type)->keyed)
-                signal->reductions_[chain.place_of(s)].assign(blocks, 0.0f);
+        ReductionWatch watch(recipe, chain, signal->frames_);
+        chain.watch();
         Measurer measurer(channels, recipe.sample_rate, 1.0f);
         std::vector<float> piece;
         const size_t whole_piece = static_cast<size_t>(4096 * channels);
@@ -312,10 +413,7 @@ Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) 
             }
             float out[2 * cell_frames];
             if (auto done = run.process(cell, out); !done) return tl::unexpected(done.error());
-            const auto block = static_cast<size_t>(std::max<int64_t>(0, cell * cell_frames - late) / block_frames);
-            for (size_t s = 0; s < chain.steps(); ++s)
-                if (auto& list = signal->reductions_[chain.place_of(s)]; block < list.size())
-                    list[block] = std::min(list[block], chain.reduction_db(s));
+            watch.note(cell);
             const int64_t skip = std::min<int64_t>(left_out, cell_frames), take = std::min(cell_frames - skip, rest);
             left_out -= skip;
             rest -= take;
@@ -325,6 +423,9 @@ Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) 
             piece.clear();
         }
         signal->checkpoints_.shrink_to_fit();
+        signal->reductions_ = std::move(watch.by_place);
+        signal->passed_.resize(recipe.chain.size());
+        for (size_t n = 0; n < chain.steps(); ++n) signal->passed_[chain.place_of(n)] = chain.passed(n);
         Measurer::Outcome outcome = measurer.finish();
         const Material& before = *recipe.source.material;
         auto material = std::make_shared<Material>();

@@ -29,7 +29,11 @@ struct SignalRecipe {
     Rides rides;                      ///< of the chain's parameters
     std::map<uint64_t, RowTap> keys;  ///< by row; a key that is not here is silent
     int sample_rate = 48000;
+    uint64_t row = 0;  ///< whose it is; the signal does not depend on it
 };
+
+/// Two materials play the same samples when this is the same; of signals also before they are made.
+std::string material_key(const Material& material);
 
 /// Two signals are the same to the bit when this is.  Processors that do nothing are left out of it.
 std::string signal_key(const SignalRecipe& recipe);
@@ -37,8 +41,15 @@ std::string signal_key(const SignalRecipe& recipe);
 /// Runs the chain over the whole song.  Fails as reading does, or with "cancelled".
 Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress = nullptr);
 
+/// The same signal before it is known: for the ear, at once.  Its samples are computed from a second before wherever
+/// reading begins, so that they are not those of the song's start to the bit, and it has no figures and no summary.
+MaterialPtr provisional_signal(const SignalRecipe& recipe);
+
 /// One band of a signal, measured for itself: for rows whose low end is kept in the centre.
 Result<MaterialPtr> make_band(const MaterialPtr& whole, Band band, double crossover_hz, Progress* progress = nullptr);
+
+/// The same with the figures of the whole signal, at once: for what is not measured either.
+MaterialPtr band_of(const MaterialPtr& whole, Band band, double crossover_hz);
 
 /// What was found while the chain ran.
 class Signal {
@@ -54,18 +65,34 @@ class Signal {
     };
     /// Absent for processors that do not turn down.
     std::optional<Reduction> reduction(size_t place) const;
+    /// How long it turns down by so many dB and more, s.
+    double reduced_s(size_t place, double db) const;
+    /// The highest sample that comes out of a processor, and by how much its power differs from that of what goes in,
+    /// over the whole song.  Absent for one that is not at work, and where it is silent.
+    Level peak_after_dbfs(size_t place) const;
+    Level gain_db(size_t place) const;
+    bool is_provisional() const { return checkpoints_.empty(); }
     size_t checkpoint_bytes() const { return checkpoints_.size(); }
 
   private:
     friend class SignalReader;
     friend Result<MaterialPtr> make_signal(const SignalRecipe&, Progress*);
+    friend MaterialPtr provisional_signal(const SignalRecipe&);
     SignalRecipe recipe_;
     int64_t frames_ = 0;
     int64_t spacing_cells_ = 0;  ///< between checkpoints
     size_t state_bytes_ = 0;
     std::vector<std::byte> checkpoints_;          ///< one after the other, the first at the song's start
     std::vector<std::vector<float>> reductions_;  ///< by place in the chain
+    std::vector<ChainRun::Passed> passed_;        ///< likewise
 };
+
+/// What a row plays as its file gives it: a signal's source; the material itself when it is no signal.
+const Material& before_chain(const Material& played);
+
+/// What a processor of a recipe takes away over the whole song; quicker than making the signal.  Fails as reading does,
+/// or with "cancelled".
+Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place, Progress* progress = nullptr);
 
 /// Reads whatever a material is: a file, or a signal.  Not safe to share between threads.
 Result<std::unique_ptr<FrameReader>> open_material(const Material& material);

@@ -122,9 +122,7 @@ std::vector<Finding> findings_of(const Material& material, const Track& track) {
     if (std::fabs(m.dc_offset) > 0.001)
         found.push_back({"dc_offset", fmt::format("DC offset {:+.1f} %", 100.0 * m.dc_offset), -1.0, true,
                          track.source.offset_removed ? Remedy::none : Remedy::remove_offset});
-    const Family family = family_of(track, &m);
-    const bool low_wanted = family == Family::bass || has_word(track.name, "kick");
-    if (!low_wanted && m.share_below_40_hz > 0.05)
+    if (!wants_lows(track, &m) && m.share_below_40_hz > 0.05)
         found.push_back({"rumble", fmt::format("{:.0f} % of its energy below 40 Hz", 100.0 * m.share_below_40_hz)});
     if (!m.spikes.empty() && m.peak_without_spikes_dbfs && *m.sample_peak_dbfs - *m.peak_without_spikes_dbfs >= 6.0) {
         const auto highest = std::max_element(m.spikes.begin(), m.spikes.end(),

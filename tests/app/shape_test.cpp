@@ -1,9 +1,13 @@
 // Shape with the real window: low cuts typed and dragged, processors added, taken out and in, bands of the equaliser.
 #include <QDoubleSpinBox>
+#include <QLabel>
 #include <QListWidget>
 #include <QMenu>
+#include <complex>
 
 #include "app/shape/shape.h"
+#include "core/mix/mixdown.h"
+#include "core/session/routing.h"
 #include "tests/app/window_fixture.h"
 
 using namespace isotonus;
@@ -22,6 +26,26 @@ class Shape : public Window {
     void shaped() {
         wait_for([&] { return !work().materials.shaping(); });
         settle();
+    }
+    /// Opens a button's menu by a click and takes the entry of this name, in a menu inside it if need be.
+    void take_entry(const char* button, const char* entry) {
+        in_opened<QMenu>([&] { QTest::mouseClick(find<QPushButton>(button), Qt::LeftButton); },
+                         [&](QMenu& menu) {
+                             auto menus = menu.findChildren<QMenu*>();
+                             menus << &menu;
+                             QAction* found = nullptr;
+                             for (QMenu* m : menus)
+                                 for (QAction* a : m->actions())
+                                     if (a->objectName() == entry || a->text() == entry) found = a;
+                             EXPECT_TRUE(found && found->isEnabled()) << entry;
+                             menu.close();
+                             if (found) found->trigger();
+                         });
+    }
+    QString advice() { return find<QLabel>("adviceText")->text(); }
+    void advised() {
+        wait_for([&] { return find<QWidget>("adviceStrip")->isVisible() && !advice().endsWith(QChar(0x2026)); });
+        catch_up();
     }
     void add(const char* type) {
         find<QAction>((std::string("add_") + type).c_str())->trigger();
@@ -122,4 +146,208 @@ TEST_F(Shape, a_word_of_the_chain_takes_its_processor_out_and_order_is_changed) 
     QTest::mouseClick(find<QPushButton>("chainUp"), Qt::LeftButton);
     EXPECT_EQ(track(2).chain[0].type, "saturation");
     EXPECT_EQ(track(2).chain[1].type, "gate");
+}
+
+TEST_F(Shape, the_ear_has_a_change_at_once_and_the_figures_follow) {
+    begin();
+    shaped();
+    type(lane(1), "700");
+    // Nothing was waited for: the device plays the new chain, while peaks and pictures still tell of what was before.
+    const auto part_of = [](const PlanPtr& plan, TrackId id) -> const PlanPart& {
+        for (const PlanPart& p : plan->parts)
+            if (plan->id_of(p) == id) return p;
+        return plan->parts.front();
+    };
+    const PlanPart& heard = part_of(work().player.heard(), track(1).id);
+    ASSERT_TRUE(heard.material->signal);
+    EXPECT_TRUE(heard.material->signal->is_provisional());
+    EXPECT_EQ(heard.material->signal->recipe().chain[0].values.at("hz"), 700.0);
+    EXPECT_FALSE(part_of(work().player.plan(), track(1).id).material->signal);
+    shaped();
+    EXPECT_FALSE(part_of(work().player.heard(), track(1).id).material->signal->is_provisional());
+    EXPECT_TRUE(part_of(work().player.plan(), track(1).id).material->signal);
+}
+
+TEST_F(Shape, a_bus_has_a_chain_that_is_set_like_a_tracks) {
+    begin();
+    shaped();
+    const double before = *work().mix.peak()->dbfs;
+    work().document.edit("bus", with_new_bus(session(), "Boats", std::nullopt, {track(0).id, track(1).id}));
+    catch_up();
+    const TrackId bus = session().buses[0].id;
+    ShapeLane* lane_of_bus = nullptr;
+    for (auto* l : window->findChildren<ShapeLane*>())
+        if (l->id() == bus) lane_of_bus = l;
+    ASSERT_TRUE(lane_of_bus);
+    QTest::mouseClick(lane_of_bus, Qt::LeftButton, Qt::NoModifier, QPoint(40, 8));
+    EXPECT_EQ(work().view.shape_row(), bus);
+    add("compressor");
+    ASSERT_EQ(session().buses[0].chain.size(), 1u);
+    find<QDoubleSpinBox>("threshold_dbfs")->setValue(-40.0);
+    find<QDoubleSpinBox>("attack_ms")->setValue(0.1);
+    shaped();
+    ASSERT_TRUE(work().materials.shaped(session().buses[0]));
+    EXPECT_LT(*work().mix.peak()->dbfs, before - 1.0);
+    const double loud = *work().materials.shaped(session().buses[0])->measurement.integrated_lufs;
+    key(Qt::Key_F7);
+    EXPECT_FALSE(session().buses[0].chain[0].in);
+    wait_for([&] {
+        catch_up();
+        const MaterialPtr m = work().materials.shaped(session().buses[0]);
+        return m && std::fabs(*m->measurement.integrated_lufs - loud) < 0.05;
+    });
+    EXPECT_TRUE(work().document.can_undo());
+    key(Qt::Key_Z, Qt::ControlModifier);  // taking it out, with its match, was one step
+    EXPECT_TRUE(session().buses[0].chain[0].in);
+    EXPECT_EQ(session().buses[0].chain[0].match_db, 0.0);
+    key(Qt::Key_F9);
+    EXPECT_TRUE(session().buses[0].chain_out);
+    shaped();
+    EXPECT_NEAR(*work().mix.peak()->dbfs, before, 1e-6);
+    // A member's fader moves what the bus makes; choosing a track shows that track again.
+    key(Qt::Key_F9);
+    shaped();
+    const double with = *work().mix.peak()->dbfs;
+    work().edits.set_fader(track(0).id, -20.0, 0);
+    shaped();
+    EXPECT_LT(*work().mix.peak()->dbfs, with);
+    work().document.select_only(track(1).id);
+    EXPECT_EQ(work().view.shape_row(), track(1).id);
+}
+
+TEST_F(Shape, an_export_waits_for_the_chains) {
+    begin();
+    type(lane(1), "700");
+    station(6);
+    const fs::path out = folder / "out/mix.wav";
+    find<QLineEdit>("exportFile")->setText(to_qt(out));
+    QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
+    wait_for([&] { return !work().materials.shaping() && !work().exports.busy() && is_there(out); });
+    settle();
+    // The mix that left is the one with the low cut.
+    const auto left = read(out);
+    float peak = 0.0f;
+    for (const float x : left) peak = std::max(peak, std::fabs(x));
+    EXPECT_NEAR(20.0 * std::log10(static_cast<double>(peak)), *work().mix.peak()->dbfs, 0.01);
+}
+
+TEST_F(Shape, presets_are_put_on_rows_and_chains_copied) {
+    begin();
+    take_entry("chainPresets", "preset_Level bass");
+    ASSERT_EQ(track(2).chain.size(), 1u);
+    EXPECT_EQ(track(2).chain[0].type, "compressor");
+    take_entry("chainPresets", "chainCopy");
+    work().document.select({track(0).id, track(1).id}, track(0).id);
+    catch_up();
+    take_entry("chainPresets", "chainPaste");
+    for (size_t n = 0; n < 2; ++n) EXPECT_EQ(track(n).chain, track(2).chain);
+    work().document.undo();
+    for (size_t n = 0; n < 2; ++n) EXPECT_TRUE(track(n).chain.empty());
+    work().document.select_only(track(2).id);
+    answers.text = "Mine";
+    take_entry("chainPresets", "chainKeep");
+    EXPECT_TRUE(is_there(folder / "config/isotonus/presets/Mine.json"));
+    take_entry("chainPresets", "preset_Mine");
+    EXPECT_EQ(track(2).chain[0].values.at("ratio"), 4.0);
+    answers.choice = 0;
+    take_entry("chainPresets", "Forget one\u2026");
+    EXPECT_FALSE(is_there(folder / "config/isotonus/presets/Mine.json"));
+}
+
+TEST_F(Shape, advice_is_a_ghost_until_it_is_taken) {
+    begin();
+    settle();
+    work().document.select_only(track(1).id);
+    catch_up();
+    take_entry("chainAdvice", "adviseLowCut");
+    advised();
+    EXPECT_TRUE(advice().contains("low cut")) << advice().toStdString();
+    EXPECT_TRUE(track(1).chain.empty());
+    EXPECT_EQ(work().view.chain_ghosts().size(), 1u);
+    QTest::mouseClick(find<QPushButton>("adviceLeave"), Qt::LeftButton);
+    EXPECT_TRUE(work().view.chain_ghosts().empty());
+    take_entry("chainAdvice", "adviseLowCut");
+    advised();
+    QTest::mouseClick(find<QPushButton>("adviceTake"), Qt::LeftButton);
+    ASSERT_EQ(track(1).chain.size(), 1u);
+    const double hz = track(1).chain[0].values.at("hz");
+    EXPECT_GT(hz, 100.0);
+    EXPECT_FALSE(find<QWidget>("adviceStrip")->isVisible());
+    take_entry("chainAdvice", "adviseBack");
+    EXPECT_NEAR(track(1).chain[0].values.at("hz"), 0.88 * hz, 1e-9);
+    // An edit meanwhile: what was advised is of the past.
+    take_entry("chainAdvice", "adviseLowCut");
+    advised();
+    work().edits.set_fader(track(0).id, -3.0, 0);
+    EXPECT_TRUE(work().view.chain_ghosts().empty());
+    // The reduction that is wanted, from the whole song.
+    add("compressor");
+    shaped();
+    find<QListWidget>("chainList")->setCurrentRow(1);
+    answers.numbers = {{0, 4.0}, {1, 0.0}};
+    take_entry("chainAdvice", "adviseReduction");
+    advised();
+    QTest::mouseClick(find<QPushButton>("adviceTake"), Qt::LeftButton);
+    shaped();
+    EXPECT_NEAR(work().materials.shaped(track(1))->signal->reduction(1)->typical_db, 4.0, 0.15);
+    take_entry("chainAdvice", "1 Kick");
+    advised();
+    EXPECT_TRUE(advice().contains("10 hit")) << advice().toStdString();
+    for (const char* what : {"adviseTroubles", "adviseRoom", "adviseCover"}) {
+        take_entry("chainAdvice", what);
+        advised();
+        EXPECT_FALSE(advice().isEmpty()) << what;
+    }
+}
+
+TEST_F(Shape, what_a_cut_takes_is_heard_alone) {
+    begin();
+    type(lane(1), "700");
+    work().document.select_only(track(1).id);
+    shaped();
+    take_entry("chainAdvice", "adviseHearCut");
+    const PlanPtr heard = work().player.heard();
+    std::vector<float> out(2 * 48000);
+    auto reader = PlanReader::open(heard, true).value();
+    Renderer(heard).process(48000, 48000, reader.read(48000, 48000).value(), out.data());
+    // The pad is a sine of 220 Hz at 0.3: |1 - H| of a Butterworth low cut at 700 Hz, s = j 220 / 700.
+    const std::complex<double> s(0.0, 220.0 / 700.0), h = s * s / (s * s + std::sqrt(2.0) * s + 1.0);
+    double square = 0.0;
+    for (const float x : out) square += static_cast<double>(x) * static_cast<double>(x);
+    EXPECT_NEAR(10.0 * std::log10(2.0 * square / static_cast<double>(out.size())),
+                20.0 * std::log10(0.3 * std::abs(1.0 - h)), 0.1);
+    EXPECT_EQ(session().tracks.size(), 3u);  // for the ear only
+    take_entry("chainAdvice", "adviseHearCut");
+    EXPECT_EQ(work().player.heard()->tracks.size(), 3u);
+}
+
+TEST_F(Shape, a_sweep_boosts_while_it_is_held_and_cuts_when_let_go) {
+    begin();
+    auto* picture = find<ShapePicture>("shapePicture");
+    const QPoint at(picture->width() / 2, picture->height() / 2);
+    QTest::mousePress(picture, Qt::LeftButton, Qt::AltModifier, at);
+    ASSERT_EQ(track(2).chain.size(), 1u);
+    EXPECT_GT(track(2).chain[0].values.at("band1.db"), 6.0);
+    const double hz = track(2).chain[0].values.at("band1.hz");
+    QTest::mouseMove(picture, at + QPoint(40, 0));
+    EXPECT_GT(track(2).chain[0].values.at("band1.hz"), hz);
+    EXPECT_GT(track(2).chain[0].values.at("band1.db"), 6.0);
+    QTest::mouseRelease(picture, Qt::LeftButton, Qt::AltModifier, at + QPoint(40, 0));
+    EXPECT_LT(track(2).chain[0].values.at("band1.db"), 0.0);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_TRUE(track(2).chain.empty());  // one step
+}
+
+TEST_F(Shape, times_are_typed_as_note_values) {
+    begin();
+    add("compressor");
+    Session timed = session();
+    timed.tempo.push_back({0.0, 120.0, 4, 4});
+    work().document.edit("tempo", timed);
+    auto* release = find<QDoubleSpinBox>("release_ms");
+    release->setFocus();
+    release->selectAll();
+    QTest::keyClicks(release, "1/8");
+    QTest::keyClick(release, Qt::Key_Return);
+    EXPECT_NEAR(track(2).chain[0].values.at("release_ms"), 250.0, 1e-9);
 }

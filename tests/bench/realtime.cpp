@@ -1,6 +1,6 @@
-// bench_realtime FOLDER DEVICE SECONDS: plays every file of a folder, 64 tracks at most, each with a ride, through a
-// device; at the same time a second client of the same device does nothing at all.  A machine that stalls makes both
-// late.
+// bench_realtime FOLDER DEVICE SECONDS [chains]: plays every file of a folder, 64 tracks at most, each with a ride (and
+// with a low cut, six bells and a compressor), through a device; at the same time a second client of the same device
+// does nothing at all.  A machine that stalls makes both late.
 #include <fmt/format.h>
 #include <time.h>
 
@@ -8,6 +8,8 @@
 #include <chrono>
 #include <thread>
 
+#include "core/mix/row_signals.h"
+#include "core/shape/equaliser.h"
 #include "engine/engine.h"
 
 using namespace isotonus;
@@ -49,8 +51,20 @@ int main(int argc, char** argv) {
             track.rides.set(Parameter::level, std::make_shared<const Curve>(ride));
             track.fader_db = -24.0;
         });
-    const PlanPtr plan =
-        compile_plan(s, [&](const Track& t) { return load_material(source_of(t), s.sample_rate).value_or(nullptr); });
+    const MaterialOf of_file = [&](const Track& t) {
+        return load_material(source_of(t), s.sample_rate).value_or(nullptr);
+    };
+    RowSignals signals;
+    if (argc > 4) {
+        for (const auto& t : session->tracks)
+            s = with_chain(s, t->id, [](Chain& chain) {
+                chain.push_back(new_processor(*processor_type("low_cut"), chain));
+                for (const double hz : {120.0, 300.0, 700.0, 1500.0, 4000.0, 9000.0}) add_bell(chain, {hz, 3.0, 1.4});
+                chain.push_back(new_processor(*processor_type("compressor"), chain));
+            });
+        if (auto made = signals.make(s, of_file); !made) return fmt::print(stderr, "{}\n", made.error().text()), 1;
+    }
+    const PlanPtr plan = compile_plan(s, signals.played_by(s, of_file));
     Engine engine;
     engine.set_plan(plan);
     if (auto opened = engine.open(argv[2], s.sample_rate, 256); !opened) {

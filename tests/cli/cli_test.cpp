@@ -2,6 +2,7 @@
 #include <fstream>
 #include <nlohmann/json.hpp>
 
+#include "core/session/routing.h"
 #include "core/session/session_file.h"
 #include "tests/support/sounds.h"
 
@@ -253,4 +254,91 @@ TEST_F(Cli, a_session_with_buses_and_a_centred_low_end_is_rendered_and_kept) {
     s = run("show " + session + " --json").document();
     EXPECT_EQ(s["buses"][0]["name"], "both");
     EXPECT_EQ(s["control_groups"][0]["members"], json::array({2}));
+}
+
+TEST_F(Cli, shape_sets_and_shows_chains_of_tracks_and_buses) {
+    make_session();
+    ASSERT_EQ(run("shape " + session + " Pad 1 low_cut hz=120 slope=24").status, 0);
+    ASSERT_EQ(run("shape " + session + " Pad 2 compressor threshold_dbfs=-30 ratio=4 key=Kick").status, 0);
+    const json pad = run("shape " + session + " Pad --json").document();
+    EXPECT_EQ(pad["row"], "Pad");
+    ASSERT_EQ(pad["chain"].size(), 2u);
+    EXPECT_EQ(pad["chain"][0]["type"], "low_cut");
+    EXPECT_EQ(pad["chain"][0]["slope"], "24");
+    EXPECT_EQ(pad["chain"][1]["key"], "Kick");
+    for (const char* key : {"most_db", "most_at_s", "typical_db"})
+        EXPECT_GT(pad["reduction"][key].get<double>(), -1e-9);
+    EXPECT_LT(pad["after"]["rms_dbfs"].get<double>(), pad["before"]["rms_dbfs"].get<double>());
+    // Of a bus, as of a track; what is rendered has it.
+    ASSERT_EQ(run("set " + session + " Kick fader=-6").status, 0);
+    Session with_bus_in_it = read_session(folder / "mix.isotonus").value();
+    with_bus_in_it =
+        with_new_bus(with_bus_in_it, "All", std::nullopt, {with_bus_in_it.tracks[0]->id, with_bus_in_it.tracks[1]->id});
+    ASSERT_TRUE(write_session(with_bus_in_it, folder / "mix.isotonus"));
+    const auto level = [&] {
+        return run("render " + session + " '" + (folder / "out.wav").string() + "' --json")
+            .document()["sample_peak_dbfs"]
+            .get<double>();
+    };
+    const double before = level();
+    ASSERT_EQ(run("shape " + session + " All 1 compressor threshold_dbfs=-40 ratio=20 attack_ms=0.1").status, 0);
+    EXPECT_LT(level(), before - 6.0);
+    EXPECT_GT(run("shape " + session + " All --json").document()["reduction"]["most_db"].get<double>(), 6.0);
+    ASSERT_EQ(run("ride " + session + " All 1.threshold_dbfs 0=-40 2=0").status, 0);
+    ASSERT_EQ(run("shape " + session + " All 1 none").status, 0);
+    EXPECT_NEAR(level(), before, 1e-9);
+    // Wrong in every way that a user may get it wrong.
+    for (const char* wrong : {"Pad 9 gate", "Pad 1 reverb_of_doom", "Pad 1 low_cut hz=9e9", "Pad 1 low_cut hz=nan",
+                              "Pad 1 low_cut slope=13", "Pad 1 low_cut warmth=3", "Nobody 1 gate", "main 1 gate",
+                              "Pad 2 compressor key=Pad"}) {
+        const Ran ran = run("shape " + session + " " + wrong);
+        EXPECT_EQ(ran.status, 2) << wrong;
+        EXPECT_FALSE(ran.err.empty()) << wrong;
+    }
+    EXPECT_EQ(run("shape " + session + " Pad --json").document()["chain"], pad["chain"]);
+}
+
+TEST_F(Cli, make_up_gives_back_what_is_taken) {
+    make_session();
+    ASSERT_EQ(run("shape " + session + " Pad 1 compressor threshold_dbfs=-30 ratio=4 makeup_db=auto").status, 0);
+    const json pad = run("shape " + session + " Pad --json").document();
+    EXPECT_NEAR(pad["chain"][0]["makeup_db"].get<double>(), pad["reduction"]["typical_db"].get<double>(), 1e-9);
+    EXPECT_GT(pad["chain"][0]["makeup_db"].get<double>(), 10.0);
+}
+
+TEST_F(Cli, advice_is_told_and_taken) {
+    make_session();
+    const json low = run("advise " + session + " low_cut Pad --json").document();
+    EXPECT_GT(low["hz"].get<double>(), 100.0);
+    EXPECT_TRUE(run("shape " + session + " Pad --json").document()["chain"].empty());  // told, not taken
+    ASSERT_EQ(run("advise " + session + " low_cut Pad --take").status, 0);
+    EXPECT_EQ(run("shape " + session + " Pad --json").document()["chain"][0]["hz"], low["hz"]);
+    ASSERT_EQ(run("shape " + session + " Pad 2 compressor ratio=4").status, 0);
+    ASSERT_EQ(run("advise " + session + " reduction Pad 2 typical=4 --take").status, 0);
+    EXPECT_NEAR(run("shape " + session + " Pad --json").document()["chain"][1]["reduction"]["typical_db"].get<double>(),
+                4.0, 0.1);
+    const json duck = run("advise " + session + " duck Pad Kick --json").document();
+    EXPECT_EQ(duck["hits"], 10);
+    for (const char* what : {"trouble Pad", "room Kick"})
+        EXPECT_EQ(run("advise " + session + " " + what).status, 0) << what;
+    for (const char* wrong : {"low_cut Nobody", "reduction Pad 1 typical=4", "reduction Pad 2 typical=x",
+                              "reduction Pad 9 most=3", "duck Pad", "duck Pad Nobody", "tea Pad"})
+        EXPECT_EQ(run("advise " + session + " " + wrong).status, 2) << wrong;
+}
+
+TEST_F(Cli, presets_are_listed_kept_and_set) {
+    setenv("XDG_CONFIG_HOME", (folder / "config").c_str(), 1);
+    make_session();
+    EXPECT_EQ(run("preset " + session + " list --json").document().size(), 20u);
+    ASSERT_EQ(run("preset " + session + " set 'Level bass' Pad Kick").status, 0);
+    EXPECT_EQ(run("shape " + session + " Kick --json").document()["chain"][0]["ratio"], 4.0);
+    ASSERT_EQ(run("shape " + session + " Pad 2 gate").status, 0);
+    ASSERT_EQ(run("preset " + session + " add Mine Pad --purpose 'for pads'").status, 0);
+    EXPECT_EQ(run("preset " + session + " list --json").document().back()["purpose"], "for pads");
+    ASSERT_EQ(run("preset " + session + " set Mine Kick").status, 0);
+    EXPECT_EQ(run("shape " + session + " Kick --json").document()["chain"].size(), 2u);
+    ASSERT_EQ(run("preset " + session + " remove Mine").status, 0);
+    for (const char* wrong : {"set Mine Kick", "remove Mine", "add 'Level bass' Pad", "set 'Level bass' Nobody", "set"})
+        EXPECT_EQ(run("preset " + session + " " + wrong).status, 2) << wrong;
+    unsetenv("XDG_CONFIG_HOME");
 }

@@ -1,8 +1,10 @@
 // The checks before hand-off: every line passes on a good session, and is made to fail once.
 #include "core/handoff/checks.h"
 
+#include <gmock/gmock.h>
+
 #include "core/session/routing.h"
-#include "tests/support/sounds.h"
+#include "tests/support/chains.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
@@ -28,7 +30,10 @@ class HandOffChecks : public testing::Test {
         return std::min({1.0, t * 4.0, std::max(0.0, (4.9 - t) * 2.0)});
     }
     std::vector<Check> all() {
-        const PlanPtr plan = mix.plan();
+        RowSignals signals;
+        const MaterialOf files = [](const Track& t) { return load_material(source_of(t), 48000).value(); };
+        EXPECT_TRUE(signals.make(mix.session, files));
+        const PlanPtr plan = compile_plan(mix.session, signals.played_by(mix.session, files), Solo::left_out);
         const auto measured = measure_mix(plan).value();
         return check_handoff({mix.session, *plan, measured, missing, limits, monitoring, overs});
     }
@@ -151,6 +156,25 @@ TEST_F(HandOffChecks, every_line_fails_when_it_should) {
     const fs::path quiet =
         write(folder / "quiet.wav", make(240000, 1, [this](int64_t i, int) { return 0.01 * boat(i, 0); }), 1);
     fails("open_findings", [&] { replace(1, quiet); });
+    // Chains: 12 dB and more nearly all the time; gain that a later processor takes back; a key whose row has gone;
+    // chains that are out for comparing.
+    const Check deep = fails("deep_reduction", [&] {
+        mix.change(0, [](Track& t) { t.chain = {processor("compressor", {{"threshold_dbfs", -50}, {"ratio", 20}})}; });
+    });
+    EXPECT_TRUE(deep.notice);
+    EXPECT_EQ(deep.row, mix.id(0));
+    EXPECT_THAT(deep.text, testing::HasSubstr("Boat"));
+    const Check over = fails("chain_over", [&] {
+        mix.change(0, [](Track& t) {
+            t.chain = {processor("low_cut", {{"hz", 40}, {"output_db", 24}}, 1),
+                       processor("low_cut", {{"hz", 40}, {"output_db", -24}}, 2)};
+        });
+    });
+    EXPECT_TRUE(over.notice);
+    const auto without_key = [](Track& t) { t.chain = {processor("duck")}, t.chain[0].key = 99; };
+    EXPECT_FALSE(fails("key_missing", [&] { mix.change(0, without_key); }).notice);
+    fails("chains_out", [&] { mix.change(0, without_key), mix.change(0, [](Track& t) { t.chain_out = true; }); });
+    fails("chains_out", [&] { mix.session.chains_out = true; });
     for (const Check& c : all()) EXPECT_TRUE(failed.contains(c.id)) << c.id << " was never made to fail";
 }
 
@@ -190,4 +214,23 @@ TEST_F(HandOffChecks, overs_are_told_with_their_place_and_their_makers) {
     }
     EXPECT_EQ(limits_of(HandOffProfile::own, limits), limits);
     EXPECT_EQ(limits_of(HandOffProfile::streaming_demo, {}).most_peak_dbfs, -1.0);
+}
+
+TEST_F(HandOffChecks, speak_of_the_file_before_the_chain_and_of_the_mix_after_it) {
+    // A file that clips stays one, whatever its chain does; a rumble that a low cut takes is no finding any more.
+    replace(0, write(folder / "Voice.wav",
+                     make(240000, 2,
+                          [low = sine(20, 48000, 0.5), high = sine(900, 48000, 0.05)](int64_t i, int c) {
+                              return std::clamp(3.0 * (low(i, c) + high(i, c)), -1.0, 1.0) * shape(i);
+                          }),
+                     2, 48000, SampleFormat::s16));
+    mix.change(0, [](Track& t) { t.name = "Voice"; });
+    EXPECT_THAT(one("open_findings").text, testing::HasSubstr("below 40 Hz"));
+    EXPECT_FALSE(one("clipped_tracks").passed);
+    mix.change(0, [](Track& t) {
+        t.chain = {processor("low_cut", {{"hz", 300}, {"slope", 1}, {"output_db", -10}}, 1),
+                   processor("low_cut", {{"hz", 300}, {"slope", 1}}, 2)};
+    });
+    EXPECT_THAT(one("open_findings").text, testing::Not(testing::HasSubstr("below 40 Hz")));
+    EXPECT_FALSE(one("clipped_tracks").passed);
 }

@@ -8,6 +8,7 @@
 #include "core/audio/fft.h"
 #include "core/shape/compressor.h"
 #include "core/shape/filters.h"
+#include "core/shape/response.h"
 #include "core/shape/saturation.h"
 #include "tests/support/chains.h"
 
@@ -366,5 +367,35 @@ TEST(Chains, mix_in_step) {
         const auto in = make(48000, 1, sine(hz, 48000, 0.001));
         const auto out = through(half, in, 1);
         EXPECT_NEAR(rms_db(out, 1, 0, 10000, 40000) - rms_db(in, 1, 0, 10000, 40000), 0.0, 0.02) << hz;
+    }
+}
+
+TEST(Responses, are_those_of_the_chains_own_impulse) {
+    Chain chain{processor("low_cut", {{"hz", 120}, {"slope", 1}, {"mix", 60}}, 1),
+                processor("equaliser",
+                          {{"band1.in", 1},
+                           {"band1.hz", 700},
+                           {"band1.db", -9},
+                           {"band1.q", 3},
+                           {"band2.in", 1},
+                           {"band2.shape", 2},
+                           {"band2.hz", 5000},
+                           {"band2.db", 6},
+                           {"output_db", 2}},
+                          2),
+                processor("high_cut", {{"hz", 9000}}, 3), processor("low_cut", {{"hz", 2000}}, 4)};
+    chain[3].in = false;
+    chain[3].match_db = -4.0;
+    std::vector<float> impulse(1 << 16);
+    impulse[0] = 1.0f;
+    const auto out = through(Chain(chain.begin(), chain.begin() + 3), impulse, 1);
+    const std::vector<double> hz{40, 100, 300, 700, 2000, 6000, 12000};
+    const auto told = chain_response_db(chain, hz, 48000);
+    for (size_t n = 0; n < hz.size(); ++n) {
+        std::complex<double> sum = 0.0;
+        for (size_t i = 0; i < out.size(); ++i)
+            sum += static_cast<double>(out[i]) *
+                   std::polar(1.0, -2.0 * std::numbers::pi * hz[n] * static_cast<double>(i) / 48000.0);
+        EXPECT_NEAR(told[n], 20.0 * std::log10(std::abs(sum)), 0.01) << hz[n];
     }
 }

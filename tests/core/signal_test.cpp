@@ -1,8 +1,6 @@
 // Signals: whatever a chain makes of a row is the same bits wherever it is read from, and known like a file.
 #include <gmock/gmock.h>
 
-#include <random>
-
 #include "core/mix/mix_peak.h"
 #include "core/mix/row_signals.h"
 #include "core/session/routing.h"
@@ -14,31 +12,6 @@ using namespace isotonus;
 using namespace isotonus::test;
 
 namespace {
-
-/// A random chain with rides on it, of processors of every kind.
-std::pair<Chain, Rides> random_chain(std::mt19937& random, uint64_t key) {
-    std::uniform_real_distribution<double> uniform(0.0, 1.0);
-    Chain chain;
-    Rides rides;
-    const size_t count = 1 + random() % 4;
-    for (size_t n = 0; n < count; ++n) {
-        const ProcessorType& type = *processor_types()[random() % processor_types().size()];
-        Processor p = new_processor(type, chain);
-        for (const ParameterInfo* info : parameters_of(p)) {
-            if (uniform(random) < 0.5) set_value(p, *info, value_at_position(Parameter(*info), uniform(random)));
-            if (uniform(random) < 0.1 && std::string(info->id) != "lookahead_ms") {
-                std::vector<RidePoint> points;
-                for (double t = 0.0; t < 2.0; t += 0.3 + uniform(random))
-                    points.push_back({t, value_at_position(Parameter(*info), uniform(random))});
-                rides.set(Parameter(*info, p.id), ride(points));
-            }
-        }
-        p.in = uniform(random) < 0.9;
-        if (type.keyed && uniform(random) < 0.5) p.key = key;
-        chain.push_back(std::move(p));
-    }
-    return {chain, rides};
-}
 
 MaterialPtr file_of(const Folder& folder, const std::string& name, int channels, int64_t frames, unsigned seed) {
     return load_material(write(folder / name, make(frames, channels, noise(seed, 0.4)), channels), 48000).value();
@@ -137,39 +110,6 @@ TEST(Signals, need_little_memory) {
                 made->signal->checkpoint_bytes() / 1000, summary / 1000);
     EXPECT_LT(made->signal->checkpoint_bytes() + summary, 2000000u);
 }
-
-namespace {
-
-struct Shaped : Mix {
-    using Mix::Mix;
-    RowSignals signals;
-    std::map<TrackId, MaterialPtr> files;
-    MaterialOf file_of() {
-        return [this](const Track& t) {
-            MaterialPtr& m = files[t.id];
-            if (!m) m = load_material(source_of(t), session.sample_rate).value();
-            return m;
-        };
-    }
-    PlanPtr shaped_plan() {
-        EXPECT_TRUE(signals.make(session, file_of()));
-        return compile_plan(session, [this](const Track& t) { return signals.played(session, t, file_of()); });
-    }
-};
-
-std::vector<float> rendered(const PlanPtr& plan, int block, int workers = 1) {
-    std::vector<float> all;
-    EXPECT_TRUE(render_stretch(
-        plan, {0, plan->frames}, block,
-        [&](std::span<const float> x) -> Result<void> {
-            all.insert(all.end(), x.begin(), x.end());
-            return {};
-        },
-        nullptr, workers));
-    return all;
-}
-
-}  // namespace
 
 TEST(Signals, are_mixed_to_the_same_bits_by_any_number_of_workers_and_their_peak_is_found_exactly) {
     Folder folder;

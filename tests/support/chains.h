@@ -1,7 +1,10 @@
 // Chains for tests: one processor at a time, and whole buffers through them.
 #pragma once
 
-#include "core/shape/chain.h"
+#include <random>
+
+#include "core/mix/mixdown.h"
+#include "core/mix/row_signals.h"
 #include "tests/support/sounds.h"
 
 namespace isotonus::test {
@@ -57,5 +60,60 @@ inline double rms_db(const std::vector<float>& x, int channels, int channel, siz
 }
 
 inline CurvePtr ride(std::vector<RidePoint> points) { return std::make_shared<const Curve>(Curve{std::move(points)}); }
+
+/// A random chain with rides on it, of processors of every kind.
+inline std::pair<Chain, Rides> random_chain(std::mt19937& random, uint64_t key) {
+    std::uniform_real_distribution<double> uniform(0.0, 1.0);
+    Chain chain;
+    Rides rides;
+    const size_t count = 1 + random() % 4;
+    for (size_t n = 0; n < count; ++n) {
+        const ProcessorType& type = *processor_types()[random() % processor_types().size()];
+        Processor p = new_processor(type, chain);
+        for (const ParameterInfo* info : parameters_of(p)) {
+            if (uniform(random) < 0.5) set_value(p, *info, value_at_position(Parameter(*info), uniform(random)));
+            if (uniform(random) < 0.1 && std::string(info->id) != "lookahead_ms") {
+                std::vector<RidePoint> points;
+                for (double t = 0.0; t < 2.0; t += 0.3 + uniform(random))
+                    points.push_back({t, value_at_position(Parameter(*info), uniform(random))});
+                rides.set(Parameter(*info, p.id), ride(points));
+            }
+        }
+        p.in = uniform(random) < 0.9;
+        if (type.keyed && uniform(random) < 0.5) p.key = key;
+        chain.push_back(std::move(p));
+    }
+    return {chain, rides};
+}
+
+/// Tracks and buses with chains.
+struct Shaped : Mix {
+    using Mix::Mix;
+    RowSignals signals;
+    std::map<TrackId, MaterialPtr> files;
+    MaterialOf file_of() {
+        return [this](const Track& t) {
+            MaterialPtr& m = files[t.id];
+            if (!m) m = load_material(source_of(t), session.sample_rate).value();
+            return m;
+        };
+    }
+    PlanPtr shaped_plan() {
+        EXPECT_TRUE(signals.make(session, file_of()));
+        return compile_plan(session, signals.played_by(session, file_of()), Solo::left_out);
+    }
+};
+
+inline std::vector<float> rendered(const PlanPtr& plan, int block, int workers = 1) {
+    std::vector<float> all;
+    EXPECT_TRUE(render_stretch(
+        plan, {0, plan->frames}, block,
+        [&](std::span<const float> x) -> Result<void> {
+            all.insert(all.end(), x.begin(), x.end());
+            return {};
+        },
+        nullptr, workers));
+    return all;
+}
 
 }  // namespace isotonus::test

@@ -10,10 +10,14 @@
 
 #include "app/ride/fader_box_window.h"
 #include "app/ride/ride.h"
+#include "app/shape/advisor.h"
 #include "app/stage/phase_dialog.h"
 #include "app/stage/sheet_dialog.h"
 #include "app/stage/stage_table.h"
 #include "app/window/main_window.h"
+#include "core/session/routing.h"
+#include "core/shape/equaliser.h"
+#include "demosong/shaped.h"
 #include "demosong/song.h"
 
 using namespace isotonus;
@@ -25,7 +29,7 @@ bool settle(MainWindow& window) {
     clock.start();
     auto& work = window.work();
     do QTest::qWait(30);
-    while (clock.elapsed() < 60000 && (work.materials.waiting() > 0 || work.mix.busy()));
+    while (clock.elapsed() < 60000 && (work.materials.waiting() > 0 || work.materials.shaping() || work.mix.busy()));
     QTest::qWait(400);
     return clock.elapsed() < 60000;
 }
@@ -65,34 +69,18 @@ void shoot_dialog(MainWindow& window, const QString& folder, const QString& name
     dialog->grab().save(folder + "/" + name + ".png");
 }
 
-/// Chains as somebody might set them for the demo.
+/// The demo's own chains, a few more, a bus of the drums, and a piece of advice that is not taken yet.
 void shape(Workspace& work) {
-    const auto set =
-        [&work](const char* name,
-                std::initializer_list<std::pair<const char*, std::map<std::string, double, std::less<>>>> chain) {
-            const Track* t = work.document.session().find(std::string(name));
-            if (!t) return;
-            work.edits.set_chains({t->id}, "Shape", [&](Chain& c) {
-                for (const auto& [type, values] : chain) {
-                    c.push_back(new_processor(*processor_type(type), c));
-                    c.back().values = values;
-                }
-            });
-        };
-    set("Voice", {{"low_cut", {{"hz", 110.0}}},
-                  {"equaliser",
-                   {{"band1.in", 1.0},
-                    {"band1.hz", 420.0},
-                    {"band1.db", -3.5},
-                    {"band1.q", 1.8},
-                    {"band2.in", 1.0},
-                    {"band2.hz", 6500.0},
-                    {"band2.db", 3.0},
-                    {"band2.q", 0.8}}},
-                  {"compressor", {{"threshold_dbfs", -22.0}, {"ratio", 3.0}}}});
-    set("Hats", {{"low_cut", {{"hz", 240.0}, {"slope", 1.0}}}});
-    set("Bass", {{"saturation", {{"drive_db", 9.0}}}, {"compressor", {{"threshold_dbfs", -24.0}, {"ratio", 4.0}}}});
-    set("Snare", {{"transient", {{"attack_db", 4.0}}}});
+    std::vector<TrackId> drums;
+    for (const char* name : {"Kick Close", "Kick Room", "Snare"})
+        if (const Track* t = work.document.session().find(std::string(name))) drums.push_back(t->id);
+    work.document.edit("Bus", with_new_bus(work.document.session(), "drums", Family::drums, drums));
+    work.document.edit("Shape", with_demo_shaped(work.document.session()));
+    if (const Track* voice = work.document.session().find(std::string("Voice")))
+        work.edits.set_chains({voice->id}, "Shape", [](Chain& c) {
+            add_bell(c, {420.0, -3.5, 1.8});
+            add_bell(c, {6500.0, 3.0, 0.8});
+        });
 }
 
 void all_stations(MainWindow& window, const QString& folder, const QString& prefix) {
@@ -108,6 +96,11 @@ void all_stations(MainWindow& window, const QString& folder, const QString& pref
             return all;
         };
         while (!known()) QTest::qWait(100);
+        if (n == 3)
+            if (auto* advisor = window.findChild<Advisor*>()) {
+                advisor->room(work.document.focused());
+                while (advisor->busy()) QTest::qWait(50);
+            }
         shoot(window, folder, prefix + names[n]);
     }
 }

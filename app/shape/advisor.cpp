@@ -1,0 +1,254 @@
+#include "app/shape/advisor.h"
+
+#include "app/desk/background.h"
+#include "app/shape/frequency.h"
+#include "app/style/text.h"
+#include "core/shape/cuts.h"
+#include "core/shape/equaliser.h"
+
+namespace isotonus {
+
+Advisor::Advisor(Workspace& work, QObject* parent) : QObject(parent), work_(work) {
+    pool_.setMaxThreadCount(1);
+    // Advice is of what stood when it was asked for.
+    connect(&work.document, &Document::session_changed, this, &Advisor::leave);
+    connect(&work.view, &ViewState::shape_row_changed, this, &Advisor::leave);
+    connect(&work.document, &Document::selection_changed, this, &Advisor::leave);
+}
+
+Advisor::~Advisor() {
+    if (running_) running_->cancel();
+    pool_.waitForDone();
+    work_.view.show_chain_ghosts({});
+}
+
+void Advisor::start(std::function<Result<Found>(Progress&)> work) {
+    leave();
+    running_ = std::make_shared<Progress>();
+    text_ = tr("Listening to the whole song…");
+    emit changed();
+    in_background(pool_, [this, work = std::move(work), progress = running_] {
+        auto found = without_exceptions({}, [&] { return work(*progress); });
+        QMetaObject::invokeMethod(this, [this, progress, found = std::move(found)] {
+            if (progress != running_ || progress->cancelled()) return;
+            running_.reset();
+            if (found)
+                show(*found);
+            else
+                show({QString::fromStdString(found.error().text()), {}, {}});
+        });
+    });
+}
+
+void Advisor::show(const Found& found) {
+    text_ = found.text;
+    name_ = found.name;
+    work_.view.show_chain_ghosts(found.chains);
+    emit changed();
+}
+
+void Advisor::take() {
+    if (!can_take()) return;
+    const std::map<TrackId, Chain> chains = work_.view.chain_ghosts();
+    const QString name = name_;
+    Session next = work_.document.session();
+    for (const auto& [row, chain] : chains) next = with_chain(next, row, [&chain = chain](Chain& c) { c = chain; });
+    work_.document.edit(name, std::move(next));
+    leave();
+}
+
+void Advisor::leave() {
+    if (running_) running_->cancel();
+    running_.reset();
+    if (text_.isEmpty() && !can_take()) return;
+    text_.clear();
+    work_.view.show_chain_ghosts({});
+    emit changed();
+}
+
+void Advisor::low_cuts(const std::vector<TrackId>& rows) {
+    struct Row {
+        TrackId id;
+        QString name;
+        MaterialPtr file;
+        bool low_wanted;
+        Chain chain;
+    };
+    std::vector<Row> wanted;
+    for (const TrackId id : rows)
+        if (const Track* t = work_.document.track(id))
+            if (const MaterialPtr m = work_.materials.of(*t))
+                wanted.push_back({id, QString::fromStdString(t->name), m, wants_lows(*t, &m->measurement), t->chain});
+    start([wanted](Progress& progress) -> Result<Found> {
+        Found found;
+        found.name = Advisor::tr("Low cut as advised");
+        QStringList words;
+        for (const Row& row : wanted) {
+            const auto spectrum = spectrum_of(*row.file, &progress);
+            if (!spectrum) return tl::unexpected(spectrum.error());
+            const auto advice = low_cut_advice(*spectrum, row.low_wanted);
+            if (!advice) {
+                words << Advisor::tr("%1: nothing below its body asks for one").arg(row.name);
+                continue;
+            }
+            words << Advisor::tr("%1: a low cut at %2 takes %3 dB away")
+                         .arg(row.name, hz_text(advice->hz))
+                         .arg(advice->takes_db, 0, 'f', 1);
+            Chain chain = row.chain;
+            set_low_cut(chain, advice->hz);
+            found.chains[row.id] = std::move(chain);
+        }
+        found.text = words.mid(0, 2).join("; ") + (words.size() > 2 ? QString("; …") : QString());
+        return found;
+    });
+}
+
+void Advisor::troubles(TrackId row) {
+    const Track* t = work_.document.track(row);
+    const MaterialPtr file = t ? work_.materials.of(*t) : nullptr;
+    if (!file) return;
+    start([row, file, chain = t->chain](Progress& progress) -> Result<Found> {
+        const auto troubles = find_troubles(*file, 4, &progress);
+        if (!troubles) return tl::unexpected(troubles.error());
+        Found found;
+        found.name = Advisor::tr("Cuts where it rings");
+        if (troubles->empty()) {
+            found.text = Advisor::tr("Nothing stands out for long.");
+            return found;
+        }
+        Chain next = chain;
+        QStringList words;
+        for (const Trouble& trouble : *troubles) {
+            words << Advisor::tr("%1 by %2 dB").arg(hz_text(trouble.hz)).arg(trouble.excess_db, 0, 'f', 0);
+            add_bell(next, {trouble.hz, trouble.cut_db, trouble.q});
+        }
+        found.text = Advisor::tr("Stands out for long: %1. Narrow cuts there.").arg(words.join(", "));
+        found.chains[row] = std::move(next);
+        return found;
+    });
+}
+
+void Advisor::reduction(TrackId row, size_t place, const ReductionAim& aim) {
+    const MaterialPtr shaped = work_.edits.shaped(row);
+    const Chain* chain = work_.document.session().chain_of(row);
+    if (!chain || place >= chain->size()) return;
+    if (!shaped) {
+        show({tr("The chain is still being worked out; ask again in a moment."), {}, {}});
+        return;
+    }
+    start([row, place, aim, recipe = shaped->signal->recipe()](Progress& progress) -> Result<Found> {
+        const auto aimed = threshold_for(recipe, place, aim, &progress);
+        if (!aimed) return tl::unexpected(aimed.error());
+        Found found;
+        found.name = Advisor::tr("Threshold for the reduction wanted");
+        found.text = Advisor::tr("Threshold %1: most %2 dB at %3, %4 dB while it works%5.")
+                         .arg(db_text(aimed->threshold_dbfs, "dBFS"))
+                         .arg(aimed->reduction.most_db, 0, 'f', 1)
+                         .arg(time_text(aimed->reduction.most_at_s))
+                         .arg(aimed->reduction.typical_db, 0, 'f', 1)
+                         .arg(aimed->reached ? QString() : Advisor::tr("; that is as near as it comes"));
+        Chain next = recipe.chain;
+        next[place].values["threshold_dbfs"] = aimed->threshold_dbfs;
+        if (aimed->reached) found.chains[row] = std::move(next);
+        return found;
+    });
+}
+
+namespace {
+
+/// What is known, and the rest listened to now.
+ExcitationOf all_excitations(ExcitationOf known, Progress& progress) {
+    auto heard = std::make_shared<std::map<MaterialPtr, ExcitationPtr>>();
+    return [known = std::move(known), heard, &progress](const MaterialPtr& m) {
+        if (ExcitationPtr e = known(m)) return e;
+        ExcitationPtr& e = (*heard)[m];
+        if (!e) e = excitation_of(*m, &progress).value_or(nullptr);
+        return e;
+    };
+}
+
+}  // namespace
+
+void Advisor::room(TrackId row) {
+    const QString name = QString::fromStdString(work_.document.session().name_of(row));
+    start([row, name, plan = work_.player.plan(), known = work_.mix.known_excitations(),
+           listening = work_.mix.listening(), session = work_.document.shared()](Progress& progress) -> Result<Found> {
+        const RoomProposal room = make_room(*plan, row, all_excitations(known, progress), listening,
+                                            [&](TrackId id) { return session->find(id) != nullptr; });
+        if (progress.cancelled()) return stopped();
+        Found found;
+        found.name = Advisor::tr("Make room for %1").arg(name);
+        const long before = std::lround(100.0 * room.before), after = std::lround(100.0 * room.after);
+        if (room.cuts.empty()) {
+            found.text = Advisor::tr("%1 % of %2 is heard, and no small cut brings more.").arg(before).arg(name);
+            return found;
+        }
+        const Session next = with_room(*session, room.cuts);
+        QStringList words;
+        for (const RoomCut& cut : room.cuts) {
+            found.chains[cut.row] = *next.chain_of(cut.row);
+            words << Advisor::tr("%1 %2 at %3")
+                         .arg(QString::fromStdString(session->name_of(cut.row)), db_text(cut.db), hz_text(cut.hz));
+        }
+        found.text = Advisor::tr("%1 % of %2 is heard, %3 % with these cuts: %4.")
+                         .arg(before)
+                         .arg(name)
+                         .arg(after)
+                         .arg(words.join(", "));
+        return found;
+    });
+}
+
+void Advisor::duck(TrackId row, TrackId key) {
+    const Session& session = work_.document.session();
+    const Track *t = session.find(row), *k = session.find(key);
+    const MaterialPtr file = t ? work_.materials.of(*t) : nullptr, key_file = k ? work_.materials.of(*k) : nullptr;
+    if (!file || !key_file) return;
+    const auto fader_db = [&](const Track& x) { return x.fader_db + session.group_db(x.id); };
+    start([row, key, chain = t->chain, own = tap_of(session, *t, file), own_db = fader_db(*t),
+           listened = tap_of(session, *k, key_file), key_db = fader_db(*k),
+           key_name = QString::fromStdString(k->name)](Progress& progress) -> Result<Found> {
+        const auto advice = duck_advice(own, own_db, listened, key_db, &progress);
+        if (!advice) return tl::unexpected(advice.error());
+        Found found;
+        found.name = Advisor::tr("Make way for %1").arg(key_name);
+        if (!*advice) {
+            found.text = Advisor::tr("%1 is not struck anywhere.").arg(key_name);
+            return found;
+        }
+        const DuckAdvice& a = **advice;
+        const QString overlap = Advisor::tr("At the %n hit(s) of %1 its lows stand %2 against it", nullptr, a.hits)
+                                    .arg(key_name, db_text(a.overlap_db, "dB", true));
+        if (a.depth_db <= 0.0) {
+            found.text = Advisor::tr("%1: nothing to make way for.").arg(overlap);
+            return found;
+        }
+        found.text = Advisor::tr("%1: %2 dB down for %3 ms, back in %4 ms.")
+                         .arg(overlap)
+                         .arg(a.depth_db, 0, 'f', 1)
+                         .arg(a.hold_ms, 0, 'f', 0)
+                         .arg(a.release_ms, 0, 'f', 0);
+        Chain next = chain;
+        set_duck(next, key, a);
+        found.chains[row] = std::move(next);
+        return found;
+    });
+}
+
+void Advisor::cover(TrackId row, std::function<void(std::vector<CoveredBand>)> found) {
+    auto cover = std::make_shared<std::vector<CoveredBand>>();
+    const QString name = QString::fromStdString(work_.document.session().name_of(row));
+    start([row, name, cover, found, this, plan = work_.player.plan(), known = work_.mix.known_excitations(),
+           listening = work_.mix.listening()](Progress& progress) -> Result<Found> {
+        *cover = covered_bands(*plan, row, all_excitations(known, progress), listening);
+        if (progress.cancelled()) return stopped();
+        QMetaObject::invokeMethod(this, [cover, found] { found(*cover); });
+        const auto covered = std::count_if(cover->begin(), cover->end(), [](const auto& b) { return b.share > 0.1; });
+        return Found{covered > 0 ? Advisor::tr("What covers %1 stands in the picture; point at it.").arg(name)
+                                 : Advisor::tr("Nothing covers %1 for more than a tenth of its time.").arg(name),
+                     {},
+                     {}};
+    });
+}
+
+}  // namespace isotonus

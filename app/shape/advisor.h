@@ -1,0 +1,55 @@
+// Advice about chains, computed in the background: shown first as a ghost, then taken as one undo step, or left.
+#pragma once
+
+#include <QObject>
+#include <QThreadPool>
+#include <map>
+
+#include "app/desk/workspace.h"
+#include "core/balance/make_room.h"
+#include "core/shape/advice.h"
+
+namespace isotonus {
+
+class Advisor : public QObject {
+    Q_OBJECT
+  public:
+    Advisor(Workspace& work, QObject* parent);
+    ~Advisor() override;
+
+    /// A low cut for each of these tracks; what it takes is told of the first.
+    void low_cuts(const std::vector<TrackId>& rows);
+    void troubles(TrackId row);
+    void reduction(TrackId row, size_t place, const ReductionAim& aim);
+    void room(TrackId row);
+    void duck(TrackId row, TrackId key);
+    /// Who covers a row where; `found` is called when that is known.
+    void cover(TrackId row, std::function<void(std::vector<CoveredBand>)> found);
+
+    /// What stands to be taken, in words; empty while there is nothing.
+    const QString& text() const { return text_; }
+    bool busy() const { return running_ != nullptr; }
+    /// There is something to take, not only to read.
+    bool can_take() const { return !work_.view.chain_ghosts().empty(); }
+    void take();
+    void leave();
+
+  signals:
+    void changed();
+
+  private:
+    struct Found {
+        QString text, name;
+        std::map<TrackId, Chain> chains;
+    };
+    /// Runs work on the pool; what it finds is shown when nothing was changed meanwhile.
+    void start(std::function<Result<Found>(Progress&)> work);
+    void show(const Found& found);
+
+    Workspace& work_;
+    QThreadPool pool_;
+    std::shared_ptr<Progress> running_;
+    QString text_, name_;
+};
+
+}  // namespace isotonus

@@ -1,0 +1,111 @@
+#include "app/shape/frequency.h"
+
+#include <QCoreApplication>
+#include <QPainter>
+#include <algorithm>
+#include <cmath>
+
+#include "app/style/text.h"
+#include "app/style/theme.h"
+#include "core/shape/response.h"
+
+namespace isotonus {
+
+QString hz_text(double hz) {
+    return hz >= 1000.0 ? QCoreApplication::translate("Shape", "%1 kHz").arg(hz / 1000.0, 0, 'g', 3)
+                        : QCoreApplication::translate("Shape", "%1 Hz").arg(std::lround(hz));
+}
+
+QString note_text(double hz) {
+    static constexpr const char* names[] = {"C", "C#", "D", "D#", "E", "F", "F#", "G", "G#", "A", "A#", "B"};
+    const auto note = std::lround(69.0 + 12.0 * std::log2(hz / 440.0));
+    return QString("%1%2").arg(names[((note % 12) + 12) % 12]).arg(note / 12 - 1);
+}
+
+const Processor* first_of(const Chain& chain, std::string_view type) {
+    const auto at = std::find_if(chain.begin(), chain.end(), [&](const Processor& p) { return p.type == type; });
+    return at == chain.end() ? nullptr : &*at;
+}
+
+double hz_of(const Processor& cut) { return value_of(cut, *parameter_of(cut, "hz")); }
+
+double FrequencyRuler::place(double hz) const {
+    return left + (right - left) * std::log(hz / lowest_hz) / std::log(highest_hz / lowest_hz);
+}
+
+double FrequencyRuler::hz(double place) const {
+    return lowest_hz * std::pow(highest_hz / lowest_hz, (place - left) / (right - left));
+}
+
+void FrequencyRuler::paint(QPainter& painter, const QRect& strip) const {
+    painter.setFont(lettering(11));
+    painter.setPen(theme().faint);
+    for (const double at : {20.0, 50.0, 100.0, 200.0, 500.0, 1000.0, 2000.0, 5000.0, 10000.0, 20000.0}) {
+        const int x = static_cast<int>(place(at));
+        painter.drawLine(x, strip.bottom() - 4, x, strip.bottom());
+        const QString text = at >= 1000.0 ? QString("%1k").arg(at / 1000.0) : QString::number(at);
+        painter.drawText(QRect(x - 20, strip.top(), 40, strip.height() - 5), Qt::AlignHCenter | Qt::AlignBottom, text);
+    }
+}
+
+void FrequencyRuler::paint_rules(QPainter& painter, const QRect& area) const {
+    painter.setPen(theme().rule);
+    for (const double at : {100.0, 1000.0, 10000.0}) {
+        const int x = static_cast<int>(place(at));
+        painter.drawLine(x, area.top(), x, area.bottom());
+    }
+}
+
+QPainterPath spectrum_path(const LongTermSpectrum& spectrum, double gain_db, const FrequencyRuler& ruler,
+                           const QRect& area) {
+    QPainterPath path;
+    for (int b = 0; b < spectrum_bands; ++b) {
+        const double db = spectrum.dbfs(b).value_or(-200.0) + gain_db;
+        const double y = area.bottom() - (std::clamp(db, -84.0, -12.0) + 84.0) / 72.0 * area.height();
+        const QPointF at(ruler.place(spectrum_hz(b)), y);
+        b == 0 ? path.moveTo(at) : path.lineTo(at);
+    }
+    return path;
+}
+
+QPainterPath response_path(const Chain& chain, double sample_rate, const FrequencyRuler& ruler, double step,
+                           const std::function<double(double)>& y_of) {
+    std::vector<double> hz;
+    for (double x = ruler.left; x <= ruler.right; x += step) hz.push_back(ruler.hz(x));
+    const std::vector<double> response = chain_response_db(chain, hz, sample_rate);
+    QPainterPath path;
+    for (size_t n = 0; n < hz.size(); ++n) {
+        const QPointF at(ruler.place(hz[n]), y_of(response[n]));
+        n == 0 ? path.moveTo(at) : path.lineTo(at);
+    }
+    return path;
+}
+
+double band_value(const Processor& equaliser, int band, const char* what) {
+    const std::string name = "band" + std::to_string(band + 1) + "." + what;
+    return value_of(equaliser, *parameter_of(equaliser, name));
+}
+
+std::optional<ShapedRow> shaped_row(Workspace& work, TrackId id) {
+    const Session& session = work.document.session();
+    if (const Track* t = session.find(id))
+        return ShapedRow{&t->chain,
+                         QString::fromStdString(t->name),
+                         t->ink,
+                         t->chain_out || session.chains_out,
+                         work.materials.of(*t),
+                         t->trim_db,
+                         work.materials.shaped(*t)};
+    const Bus* b = session.find_bus(id);
+    if (!b) return std::nullopt;
+    const MaterialPtr after = work.materials.shaped(*b);
+    return ShapedRow{&b->chain,
+                     QString::fromStdString(b->name),
+                     b->ink,
+                     b->chain_out || session.chains_out,
+                     after ? after->signal->recipe().source.material : nullptr,
+                     b->trim_db,
+                     after};
+}
+
+}  // namespace isotonus

@@ -1,0 +1,226 @@
+#include "app/shape/shape_lane.h"
+
+#include <QPainter>
+#include <algorithm>
+#include <cmath>
+
+#include "core/shape/cuts.h"
+
+namespace isotonus {
+
+namespace {
+constexpr double level_from_db = -60.0;
+}
+
+QRect frequency_area(int width, int height) { return {12, 0, width * 55 / 100, height}; }
+QRect level_area(int width, int height) { return {12 + width * 58 / 100, 0, width * 17 / 100, height}; }
+
+ShapeLane::ShapeLane(Workspace& work, TrackId id, QWidget* parent) : Lane(work, id, parent) {
+    connect(&work_.spectra, &Spectra::ready, this, qOverload<>(&QWidget::update));
+    connect(&work_.materials, &Materials::reshaped, this, qOverload<>(&QWidget::update));
+    connect(&work_.view, &ViewState::chain_ghosts_changed, this, qOverload<>(&QWidget::update));
+    connect(&work_.view, &ViewState::shape_row_changed, this, qOverload<>(&QWidget::update));
+}
+
+QString ShapeLane::value_text() const {
+    const Processor* cut = first_of(chain(), "low_cut");
+    return cut ? hz_text(hz_of(*cut)) : tr("off");
+}
+
+QString ShapeLane::sentence() const {
+    if (chain().empty())
+        return tr("%1 has no processors. Type a frequency for a low cut, or add one below.").arg(track_name());
+    QStringList words;
+    for (const Processor& p : chain()) {
+        const ProcessorType* type = processor_type(p.type);
+        words << (type ? QString(type->word)
+                       : tr("%1 (of a newer version, does nothing)").arg(QString::fromStdString(p.type))) +
+                     (p.in ? QString() : tr(" out"));
+    }
+    QString text = tr("%1: %2").arg(track_name(), words.join(", "));
+    if (const MaterialPtr shaped = work_.edits.shaped(id()))
+        for (size_t n = 0; n < chain().size(); ++n)
+            if (const auto found = shaped->signal->reduction(n); found && found->most_db >= 0.1)
+                text += tr("; %1 takes most %2 dB at %3, %4 dB while it works")
+                            .arg(processor_type(chain()[n].type)->word)
+                            .arg(found->most_db, 0, 'f', 1)
+                            .arg(time_text(found->most_at_s))
+                            .arg(found->typical_db, 0, 'f', 1);
+    return text + '.';
+}
+
+void ShapeLane::select_row() {
+    if (track()) {
+        work_.view.show_shape_of({});
+        Lane::select_row();
+    } else {
+        work_.view.show_shape_of(id());
+    }
+}
+
+void ShapeLane::clicked(Qt::KeyboardModifiers keys) {
+    if (!track()) return select_row();
+    work_.view.show_shape_of({});
+    Lane::clicked(keys);
+}
+
+std::vector<TrackId> ShapeLane::rows_meant() const {
+    return track() ? work_.document.moved_with(id()) : std::vector<TrackId>{id()};
+}
+
+void ShapeLane::nudge(double by, uint64_t gesture) {
+    work_.edits.set_chains(
+        rows_meant(), tr("Low cut of %1").arg(track_name()),
+        [by](Chain& chain) {
+            for (Processor& p : chain)
+                if (p.type == "low_cut")
+                    p.values["hz"] = std::clamp(hz_of(p) * std::exp2(by / 6.0), lowest_hz, highest_hz);
+        },
+        gesture);
+}
+
+void ShapeLane::type_value(const QString& text) {
+    const bool off = text.trimmed().toLower() == tr("off");
+    const auto hz =
+        value_from_text(*processor_type("low_cut")->find("hz"), text.trimmed().section(' ', 0, 0).toStdString());
+    if (!off && !hz) {
+        emit work_.view.hint(tr("A low cut lies between 20 Hz and 20 kHz; 'off' takes it away."));
+        return;
+    }
+    work_.edits.set_chains(rows_meant(), tr("Low cut of %1 %2").arg(track_name(), off ? tr("off") : hz_text(*hz)),
+                           [off, hz](Chain& chain) { set_low_cut(chain, off ? std::nullopt : hz); });
+}
+
+void ShapeLane::reset_value() { type_value(tr("off")); }
+
+double ShapeLane::per_pixel(const QPoint&) const {
+    // The blade follows the pointer: octaves of the ruler, in sixths.
+    return 6.0 * std::log2(highest_hz / lowest_hz) / frequency_area(width(), height()).width();
+}
+
+QRect ShapeLane::word_place(size_t n) const {
+    // Side by side, closer when there are many.
+    const int left = level_area(width(), height()).right() + 16, count = static_cast<int>(chain().size());
+    const int each = std::min(62, (width() - left - 4) / std::max(1, count));
+    return {left + static_cast<int>(n) * each, 2, each - 4, height() - 5};
+}
+
+bool ShapeLane::grab(const QPoint& at) {
+    const Chain& chain = this->chain();
+    for (size_t n = 0; n < chain.size(); ++n)
+        if (word_place(n).contains(at)) {
+            select_row();
+            work_.view.shape_place = n;
+            work_.edits.take_out_or_in(id(), n);
+            return false;
+        }
+    const Processor* cut = first_of(chain, "low_cut");
+    const QRect area = frequency_area(width(), height());
+    const FrequencyRuler ruler{static_cast<double>(area.left()), static_cast<double>(area.right())};
+    return cut && std::fabs(ruler.place(hz_of(*cut)) - at.x()) < 8.0;
+}
+
+void ShapeLane::paint(QPainter& painter, const QRect&) {
+    const ShapedRow row = *shaped_row(work_, id());
+    const Chain& chain = *row.chain;
+    const QRect area = frequency_area(width(), height()), levels = level_area(width(), height());
+    const FrequencyRuler ruler{static_cast<double>(area.left()), static_cast<double>(area.right())};
+    ruler.paint_rules(painter, area.adjusted(0, 0, 0, -1));
+    painter.setRenderHint(QPainter::Antialiasing);
+    const QRect inner = area.adjusted(0, 3, 0, -4);
+    if (const LongTermSpectrum* before = row.before ? work_.spectra.of(row.before) : nullptr) {
+        painter.setPen(QPen(row.after ? theme().faint : theme().track_ink(row.ink), 1.0));
+        painter.drawPath(spectrum_path(*before, row.trim_db, ruler, inner));
+    }
+    if (const LongTermSpectrum* after = row.after ? work_.spectra.of(row.after) : nullptr) {
+        painter.setPen(QPen(theme().track_ink(row.ink), 1.6));
+        painter.drawPath(spectrum_path(*after, 0.0, ruler, inner));
+    }
+    // What was advised and not taken yet: its line of gain, 24 dB up and down.
+    const auto ghost = work_.view.chain_ghosts().find(id());
+    if (ghost != work_.view.chain_ghosts().end()) {
+        painter.setPen(QPen(theme().accent, 1.2, Qt::DashLine));
+        painter.drawPath(response_path(ghost->second, work_.document.session().sample_rate, ruler, 3.0, [&](double db) {
+            return inner.center().y() - std::clamp(db, -24.0, 24.0) / 24.0 * inner.height() / 2.0;
+        }));
+    }
+    painter.setRenderHint(QPainter::Antialiasing, false);
+    if (const Processor* cut = first_of(chain, "low_cut")) {
+        const int x = static_cast<int>(ruler.place(hz_of(*cut)));
+        painter.fillRect(QRect(QPoint(area.left(), 2), QPoint(x, height() - 4)),
+                         QBrush(theme().rule, Qt::BDiagPattern));
+        painter.fillRect(x - 1, 2, 3, height() - 6, cut->in ? theme().accent : theme().faint);
+        painter.setPen(theme().ink);
+        painter.setFont(lettering(11));
+        painter.drawText(QRect(x + 5, 0, 80, height() - 2), Qt::AlignVCenter, hz_text(hz_of(*cut)));
+    }
+    // Levels before (hollow) and after (solid), and what is taken away over the song hanging from above.
+    const auto x_of = [&](double db) {
+        return levels.left() +
+               static_cast<int>((std::clamp(db, level_from_db, 0.0) - level_from_db) / -level_from_db * levels.width());
+    };
+    painter.setPen(theme().rule);
+    for (const double db : {-48.0, -36.0, -24.0, -12.0, 0.0}) painter.drawLine(x_of(db), 0, x_of(db), height() - 2);
+    const auto mark = [&](const Measurement& m, double trim_db, bool solid) {
+        if (!m.average_dbfs) return;
+        const int x = x_of(*m.average_dbfs + trim_db);
+        painter.setPen(theme().ink);
+        if (solid)
+            painter.fillRect(x - 2, y(15), 5, y(14), theme().track_ink(row.ink));
+        else
+            painter.drawRect(x - 2, y(15), 4, y(14) - 1);
+    };
+    // How often each level occurs: before faint, after inked.
+    const auto outline = [&](const MaterialPtr& m, double gain_db, const QColor& colour) {
+        const LevelShares* shares = m ? work_.spectra.levels(m) : nullptr;
+        if (!shares) return;
+        const float most = *std::max_element(shares->begin(), shares->end());
+        if (most <= 0.0f) return;
+        QPainterPath path;
+        path.moveTo(x_of(-60.0), height() - 3);
+        for (size_t n = 0; n < shares->size(); ++n)
+            path.lineTo(x_of(static_cast<double>(n) - 59.5 + gain_db),
+                        height() - 3 - static_cast<int>((*shares)[n] / most * static_cast<float>(height() - y(14))));
+        path.lineTo(x_of(0.0), height() - 3);
+        painter.setPen(QPen(colour, 1.0));
+        painter.drawPath(path);
+    };
+    outline(row.before, row.trim_db, row.after ? theme().faint : theme().track_ink(row.ink));
+    outline(row.after, 0.0, theme().track_ink(row.ink));
+    if (row.before) mark(row.before->measurement, row.trim_db, !row.after);
+    if (row.after) mark(row.after->measurement, 0.0, true);
+    for (size_t n = 0; n < chain.size(); ++n) {
+        const Processor& p = chain[n];
+        if (const ParameterInfo* threshold = parameter_of(p, "threshold_dbfs"); threshold && p.in && p.key == 0)
+            painter.fillRect(x_of(value_of(p, *threshold)), y(11), 2, y(22), theme().accent);
+        if (!row.after) continue;
+        const std::vector<float>& reduction = row.after->signal->reductions(n);
+        for (int x = 0; x < levels.width() && !reduction.empty(); ++x) {
+            const auto from = reduction.size() * static_cast<size_t>(x) / static_cast<size_t>(levels.width());
+            const auto to =
+                std::max(from + 1, reduction.size() * static_cast<size_t>(x + 1) / static_cast<size_t>(levels.width()));
+            float deepest = 0.0f;
+            for (size_t i = from; i < std::min(to, reduction.size()); ++i) deepest = std::min(deepest, reduction[i]);
+            painter.fillRect(levels.left() + x, 0, 1, std::min(y(10), static_cast<int>(-deepest * 0.8f)),
+                             theme().above);
+        }
+    }
+    painter.setFont(lettering(12));
+    for (size_t n = 0; n < chain.size(); ++n) {
+        const Processor& p = chain[n];
+        const ProcessorType* type = processor_type(p.type);
+        const QRect place = word_place(n);
+        if (place.width() < 8) break;
+        const bool in = p.in && type && !row.chain_out;
+        painter.setPen(in ? theme().ink : theme().faint);
+        const QString word = type ? QString(type->word) : QString("?");
+        // Where there is little room a word is its first letters; the sentence below has all of it.
+        const QFontMetrics metrics(painter.font());
+        painter.drawText(
+            place, Qt::AlignCenter,
+            metrics.horizontalAdvance(word) <= place.width() ? word : word.left(std::max(1, place.width() / 8)));
+        if (!in) painter.drawLine(place.left() + 4, place.center().y() + 1, place.right() - 4, place.center().y() + 1);
+    }
+}
+
+}  // namespace isotonus

@@ -1,0 +1,42 @@
+// The lane of Shape: spectra before and after, the low cut, levels, the reduction over the song, the chain in words.
+#pragma once
+
+#include "app/shape/frequency.h"
+
+#include "app/desk/lane.h"
+
+namespace isotonus {
+
+/// Where the parts of a lane of this width stand: frequencies and levels.
+QRect frequency_area(int width, int height);
+QRect level_area(int width, int height);
+
+class ShapeLane : public Lane {
+    Q_OBJECT
+  public:
+    ShapeLane(Workspace& work, TrackId id, QWidget* parent);
+
+  protected:
+    QString value_text() const override;
+    QString value_name() const override { return tr("low cut"); }
+    void nudge(double by, uint64_t gesture) override;
+    void type_value(const QString& text) override;
+    void reset_value() override;
+    QString sentence() const override;
+    double per_pixel(const QPoint&) const override;
+    bool grab(const QPoint& at) override;
+    void paint(QPainter& painter, const QRect& clip) override;
+
+    bool exists() const override { return work_.document.session().chain_of(id()) != nullptr; }
+    QString track_name() const override { return QString::fromStdString(work_.document.session().name_of(id())); }
+    void select_row() override;
+    void clicked(Qt::KeyboardModifiers keys) override;
+
+  private:
+    const Chain& chain() const { return *work_.document.session().chain_of(id()); }
+    /// Rows that an edit here changes: those that are selected with a track, a bus alone.
+    std::vector<TrackId> rows_meant() const;
+    QRect word_place(size_t n) const;
+};
+
+}  // namespace isotonus

@@ -1,0 +1,425 @@
+#include "app/shape/shape_panel.h"
+
+#include <QCoreApplication>
+#include <QDoubleSpinBox>
+#include <QHBoxLayout>
+#include <QPainter>
+#include <QRegularExpression>
+#include <QVBoxLayout>
+#include <algorithm>
+#include <cmath>
+#include <cstring>
+
+#include "app/desk/row_head.h"
+#include "app/style/text.h"
+#include "app/style/theme.h"
+#include "core/session/difference.h"
+#include "core/session/presets.h"
+#include "core/shape/cuts.h"
+
+namespace isotonus {
+
+namespace {
+
+/// A number that may be typed as a note value too.
+class TimeBox : public QDoubleSpinBox {
+  public:
+    std::function<std::optional<double>(const QString&)> note_ms;
+
+  protected:
+    QValidator::State validate(QString& text, int& at) const override {
+        if (note_ms && text.contains('/')) return note_ms(text) ? QValidator::Acceptable : QValidator::Intermediate;
+        return QDoubleSpinBox::validate(text, at);
+    }
+    double valueFromText(const QString& text) const override {
+        if (const auto ms = note_ms ? note_ms(text) : std::nullopt) return std::clamp(*ms, minimum(), maximum());
+        return QDoubleSpinBox::valueFromText(text);
+    }
+};
+
+/// A parameter's name without its unit, which stands in the field.
+QString label_of(const ParameterInfo& info) {
+    QString name(info.id);
+    for (const char* unit : {"_dbfs", "_db", "_ms", "_hz"})
+        if (name.endsWith(unit)) name.chop(static_cast<int>(std::strlen(unit)));
+    return name == "hz" ? QCoreApplication::translate("Shape", "frequency") : name.replace('_', ' ').replace('.', ' ');
+}
+
+}  // namespace
+
+ShapePanel::ShapePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("shapePanel");
+    setFixedHeight(272);
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(12, 10, 12, 8);
+    row->setSpacing(12);
+    auto* column = new QVBoxLayout;
+    column->setSpacing(6);
+    list_ = new QListWidget;
+    list_->setObjectName("chainList");
+    list_->setAccessibleName(tr("Processors of the chosen row, in order"));
+    list_->setFixedWidth(216);
+    column->addWidget(list_, 1);
+    auto* buttons = new QHBoxLayout;
+    buttons->setSpacing(4);
+    const auto button = [&](const char* name, const QString& text, const QString& tip) {
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        b->setToolTip(tip);
+        b->setStyleSheet("padding: 0 4px;");
+        buttons->addWidget(b);
+        return b;
+    };
+    auto* add = button("chainAdd", tr("Add"), tr("A processor at the end of the chain."));
+    auto* types = new QMenu(add);
+    for (const ProcessorType* type : processor_types()) {
+        QAction* action = types->addAction(QString(type->word));
+        action->setObjectName(QString("add_") + type->id);
+        connect(action, &QAction::triggered, this, [this, type] {
+            work_.edits.set_chains(rows_meant(), tr("Add %1").arg(type->word),
+                                   [type](Chain& chain) { chain.push_back(new_processor(*type, chain)); });
+            if (list_->count() > 0) list_->setCurrentRow(list_->count() - 1);
+        });
+    }
+    add->setMenu(types);
+    in_ = button("chainIn", tr("In/out"), tr("The chosen processor in or out, at one loudness. (F7)"));
+    remove_ = button("chainRemove", tr("Remove"), tr("The chosen processor, and its rides."));
+    up_ = button("chainUp", QString(QChar(0x2191)), tr("Earlier in the chain."));
+    down_ = button("chainDown", QString(QChar(0x2193)), tr("Later in the chain."));
+    up_->setAccessibleName(tr("Earlier"));
+    down_->setAccessibleName(tr("Later"));
+    column->addLayout(buttons);
+    auto* more = new QHBoxLayout;
+    more->setSpacing(4);
+    const auto menu_button = [&](const char* name, const QString& text, const QString& tip, auto fill) {
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        b->setToolTip(tip);
+        auto* menu = new QMenu(b);
+        connect(menu, &QMenu::aboutToShow, this, [this, menu, fill] {
+            menu->clear();
+            (this->*fill)(*menu);
+        });
+        b->setMenu(menu);
+        more->addWidget(b);
+        return b;
+    };
+    menu_button("chainPresets", tr("Presets"), tr("Chains kept under a name, and this one copied to other rows."),
+                &ShapePanel::fill_presets);
+    menu_button("chainAdvice", tr("Advice"),
+                tr("What the whole song says about this row; nothing changes unasked. (F8)"), &ShapePanel::fill_advice)
+        ->setShortcut(Qt::Key_F8);
+    column->addLayout(more);
+    row->addLayout(column);
+    picture_ = new ShapePicture(work_, this);
+    auto* middle = new QVBoxLayout;
+    middle->setSpacing(4);
+    middle->addWidget(picture_, 1);
+    advice_strip_ = new QWidget;
+    advice_strip_->setObjectName("adviceStrip");
+    auto* strip = new QHBoxLayout(advice_strip_);
+    strip->setContentsMargins(0, 0, 0, 0);
+    advice_text_ = new QLabel;
+    advice_text_->setObjectName("adviceText");
+    advice_text_->setWordWrap(true);
+    strip->addWidget(advice_text_, 1);
+    take_ = new QPushButton(tr("Take"));
+    take_->setObjectName("adviceTake");
+    take_->setToolTip(tr("Makes it ordinary settings; one undo step."));
+    strip->addWidget(take_);
+    auto* leave = new QPushButton(tr("Leave"));
+    leave->setObjectName("adviceLeave");
+    strip->addWidget(leave);
+    advice_strip_->hide();
+    middle->addWidget(advice_strip_);
+    row->addLayout(middle, 1);
+    advisor_ = new Advisor(work_, this);
+    connect(take_, &QPushButton::clicked, advisor_, &Advisor::take);
+    connect(leave, &QPushButton::clicked, this, [this] {
+        advisor_->leave();
+        picture_->show_cover({});
+    });
+    connect(advisor_, &Advisor::changed, this, [this] {
+        advice_text_->setText(advisor_->text());
+        take_->setVisible(advisor_->can_take());
+        advice_strip_->setVisible(!advisor_->text().isEmpty());
+    });
+    scroll_ = new QScrollArea;
+    scroll_->setObjectName("shapeForm");
+    scroll_->setWidgetResizable(true);
+    scroll_->setFrameShape(QFrame::NoFrame);
+    scroll_->setFixedWidth(300);
+    row->addWidget(scroll_);
+    connect(in_, &QPushButton::clicked, this, [this] { work_.edits.take_out_or_in(row_, place()); });
+    connect(remove_, &QPushButton::clicked, this, [this] {
+        work_.edits.set_chains({row_}, tr("Remove a processor"), [at = place()](Chain& chain) {
+            if (at < chain.size()) chain.erase(chain.begin() + static_cast<std::ptrdiff_t>(at));
+        });
+    });
+    connect(up_, &QPushButton::clicked, this, [this] { move(-1); });
+    connect(down_, &QPushButton::clicked, this, [this] { move(1); });
+    connect(list_, &QListWidget::currentRowChanged, this, [this](int at) {
+        if (at >= 0) work_.view.shape_place = static_cast<size_t>(at);
+        fill_form();
+    });
+    connect(&work_.document, &Document::session_changed, this, &ShapePanel::follow);
+    connect(&work_.document, &Document::selection_changed, this, &ShapePanel::follow);
+    connect(&work_.view, &ViewState::shape_row_changed, this, &ShapePanel::follow);
+    follow();
+}
+
+ShapePanel::~ShapePanel() {
+    if (hearing_cut_) work_.player.hear_instead(nullptr);
+}
+
+std::vector<TrackId> ShapePanel::rows_meant() const {
+    return work_.document.track(row_) ? work_.document.selected() : std::vector<TrackId>{row_};
+}
+
+namespace {
+
+/// What was copied last, for as long as the program runs.
+Chain& copied_chain() {
+    static Chain chain;
+    return chain;
+}
+
+}  // namespace
+
+void ShapePanel::use_chain(const Chain& chain, const QString& name) {
+    work_.edits.set_chains(rows_meant(), name, [&chain](Chain& now) { now = copied(chain, now); });
+}
+
+void ShapePanel::fill_presets(QMenu& menu) {
+    std::vector<Error> problems;
+    const std::vector<Preset> presets = all_presets(&problems);
+    const bool any = !shown_.empty();
+    QAction* copy = menu.addAction(tr("Copy this chain"), this, [this] { copied_chain() = shown_; });
+    copy->setObjectName("chainCopy");
+    copy->setEnabled(any);
+    QAction* paste = menu.addAction(tr("Paste to the chosen rows"), this,
+                                    [this] { use_chain(copied_chain(), tr("Paste a chain")); });
+    paste->setObjectName("chainPaste");
+    paste->setEnabled(!copied_chain().empty());
+    QAction* keep = menu.addAction(tr("Keep this chain as…"), this, [this] {
+        const auto name = work_.prompter->ask_text(tr("Keep a chain"), tr("Its name"), tr("my chain"));
+        if (!name) return;
+        const auto kept = keep_preset(name->toStdString(), {}, shown_);
+        if (!kept) work_.prompter->complain(QString::fromStdString(kept.error().text()));
+    });
+    keep->setObjectName("chainKeep");
+    keep->setEnabled(any);
+    menu.addSeparator();
+    std::map<QString, QMenu*> families;
+    for (const Preset& preset : presets) {
+        const QString family = preset.own ? tr("yours") : preset.family ? family_word(*preset.family) : tr("any row");
+        QMenu*& of = families[family];
+        if (!of) of = menu.addMenu(family);
+        of->setToolTipsVisible(true);
+        const QString name = QString::fromStdString(preset.name);
+        QAction* action = of->addAction(name, this, [this, chain = preset.chain, name] { use_chain(chain, name); });
+        action->setObjectName("preset_" + name);
+        action->setToolTip(QString::fromStdString(preset.purpose));
+    }
+    if (const auto own = families.find(tr("yours")); own != families.end())
+        own->second->addAction(tr("Forget one…"), this, [this, presets] {
+            QStringList names;
+            for (const Preset& p : presets)
+                if (p.own) names << QString::fromStdString(p.name);
+            const auto which = work_.prompter->ask_choice(tr("Forget a chain"), tr("Which one"), names);
+            if (!which) return;
+            const auto gone = remove_preset(names[static_cast<qsizetype>(*which)].toStdString());
+            if (!gone) work_.prompter->complain(QString::fromStdString(gone.error().text()));
+        });
+    for (const Error& problem : problems) menu.addAction(QString::fromStdString(problem.text()))->setEnabled(false);
+}
+
+void ShapePanel::fill_advice(QMenu& menu) {
+    const Track* track = work_.document.track(row_);
+    const size_t at = place();
+    const Processor* chosen = at < shown_.size() ? &shown_[at] : nullptr;
+    const auto add = [&](const char* name, const QString& text, bool on, auto act) {
+        QAction* action = menu.addAction(text, this, act);
+        action->setObjectName(name);
+        action->setEnabled(on);
+    };
+    add("adviseLowCut", tr("Low cut for the chosen rows"), track,
+        [this] { advisor_->low_cuts(work_.document.selected()); });
+    add("adviseBack", tr("Low cut back by 12 %"), first_of(shown_, "low_cut"), [this] {
+        work_.edits.set_chains({row_}, tr("Low cut back by 12 %"), [](Chain& chain) {
+            if (const Processor* cut = first_of(chain, "low_cut")) set_low_cut(chain, backed_off_hz(hz_of(*cut)));
+        });
+    });
+    add("adviseHearCut", tr("Hear only what the chosen processor takes"), track && chosen,
+        [this] { hear_what_is_cut(!hearing_cut_); });
+    menu.actions().last()->setCheckable(true);
+    menu.actions().last()->setChecked(hearing_cut_);
+    add("adviseTroubles", tr("Where it rings"), track, [this] { advisor_->troubles(row_); });
+    add("adviseReduction", tr("Reduction wanted…"), chosen && chosen->type == "compressor", [this, at] {
+        const auto wanted = work_.prompter->ask_numbers(
+            tr("Reduction over the whole song"), {{tr("while it works, dB"), 3.0, 0.0, 40.0, 1},
+                                                  {tr("or at most, dB (0: does not matter)"), 0.0, 0.0, 40.0, 1}});
+        if (!wanted) return;
+        const bool most = (*wanted)[1] > 0.0;
+        advisor_->reduction(row_, at, {most, (*wanted)[most ? 1 : 0]});
+    });
+    add("adviseRoom", tr("Make room for it in the others"), track, [this] { advisor_->room(row_); });
+    add("adviseCover", tr("What covers it, and where"), track, [this] {
+        advisor_->cover(row_, [this](std::vector<CoveredBand> cover) { picture_->show_cover(std::move(cover)); });
+    });
+    QMenu* ways = menu.addMenu(tr("Make way for"));
+    ways->setObjectName("adviseDuck");
+    ways->setEnabled(track != nullptr);
+    for (const auto& other : work_.document.session().tracks)
+        if (other->id != row_)
+            ways->addAction(QString::fromStdString(other->name), this,
+                            [this, key = other->id] { advisor_->duck(row_, key); });
+}
+
+void ShapePanel::hear_what_is_cut(bool on) {
+    const size_t at = place();
+    hearing_cut_ = on && at < shown_.size() && work_.document.track(row_);
+    work_.player.hear_instead(
+        hearing_cut_ ? std::make_shared<const Session>(with_difference_alone(work_.document.session(), row_, at))
+                     : nullptr);
+}
+
+size_t ShapePanel::place() const {
+    return list_->currentRow() < 0 ? shown_.size() : static_cast<size_t>(list_->currentRow());
+}
+
+void ShapePanel::move(int by) {
+    const size_t from = place();
+    const auto to = static_cast<std::ptrdiff_t>(from) + by;
+    if (from >= shown_.size() || to < 0 || to >= std::ssize(shown_)) return;
+    work_.view.shape_place = static_cast<size_t>(to);
+    work_.edits.set_chains({row_}, tr("Move a processor"),
+                           [from, to](Chain& chain) { std::swap(chain[from], chain[static_cast<size_t>(to)]); });
+}
+
+void ShapePanel::follow() {
+    const TrackId row = work_.view.shape_row();
+    const Chain* now = work_.document.session().chain_of(row);
+    const Chain chain = now ? *now : Chain{};
+    if (row != row_) picture_->show_cover({});
+    if (hearing_cut_ && (row != row_ || chain.size() != shown_.size())) hear_what_is_cut(false);
+    const bool same_list =
+        row_ == row && shown_.size() == chain.size() &&
+        std::equal(shown_.begin(), shown_.end(), chain.begin(),
+                   [](const Processor& a, const Processor& b) { return a.id == b.id && a.in == b.in; });
+    row_ = row;
+    shown_ = chain;
+    if (hearing_cut_) hear_what_is_cut(true);  // as it is set now
+    if (!same_list) {
+        const QSignalBlocker quiet(list_);
+        list_->clear();
+        for (size_t n = 0; n < chain.size(); ++n) {
+            const ProcessorType* type = processor_type(chain[n].type);
+            list_->addItem(
+                tr("%1 %2%3").arg(n + 1).arg(type ? QString(type->word) : QString::fromStdString(chain[n].type),
+                                             chain[n].in ? QString() : tr(" (out)")));
+        }
+        if (!chain.empty()) list_->setCurrentRow(static_cast<int>(std::min(work_.view.shape_place, chain.size() - 1)));
+    }
+    for (QPushButton* b : {in_, remove_, up_, down_}) b->setEnabled(!chain.empty());
+    fill_form();
+}
+
+void ShapePanel::fill_form() {
+    // A field that is being typed into is left alone: what it says is what was just set.
+    QWidget* const focused = scroll_->focusWidget();
+    if (filling_ || (focused && focused->hasFocus() && scroll_->isAncestorOf(focused))) return;
+    // Later: the field whose value has just changed may still be at work.
+    if (QWidget* before = scroll_->takeWidget()) before->deleteLater();
+    auto* form = new QWidget;
+    auto* layout = new QFormLayout(form);
+    layout->setContentsMargins(0, 0, 6, 0);
+    layout->setVerticalSpacing(4);
+    scroll_->setWidget(form);
+    const size_t at = place();
+    if (at >= shown_.size()) {
+        layout->addRow(new QLabel(
+            tr("No processor is chosen. Add one, or double click the\npicture for a band of the equaliser.")));
+        return;
+    }
+    const Processor& p = shown_[at];
+    const ProcessorType* type = processor_type(p.type);
+    if (!type) {
+        layout->addRow(new QLabel(tr("A newer version made this. It is kept, and does nothing here.")));
+        return;
+    }
+    if (type->keyed) add_key(p);
+    for (const ParameterInfo& info : type->parameters) add_parameter(p, info);
+    for (const ParameterInfo& info : common_parameters().subspan(1)) add_parameter(p, info);
+}
+
+void ShapePanel::add_key(const Processor& processor) {
+    auto* box = new QComboBox;
+    box->setObjectName("key");
+    box->addItem(tr("itself"), QVariant::fromValue<qulonglong>(0));
+    for (const auto& t : work_.document.session().tracks)
+        if (t->id != row_) box->addItem(QString::fromStdString(t->name), QVariant::fromValue<qulonglong>(t->id));
+    box->setCurrentIndex(std::max(0, box->findData(QVariant::fromValue<qulonglong>(processor.key))));
+    box->setToolTip(tr("The row whose level this one listens to, before its fader."));
+    connect(box, &QComboBox::activated, this, [this, box, id = processor.id] {
+        work_.edits.set_chains({row_}, tr("Listen to %1").arg(box->currentText()), [&](Chain& chain) {
+            for (Processor& p : chain)
+                if (p.id == id) p.key = box->currentData().toULongLong();
+        });
+    });
+    static_cast<QFormLayout*>(scroll_->widget()->layout())->addRow(tr("listens to"), box);
+}
+
+void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& info) {
+    auto* layout = static_cast<QFormLayout*>(scroll_->widget()->layout());
+    const QString name = label_of(info);
+    const auto set = [this, id = processor.id, &info](double value) {
+        work_.edits.set_own_value(row_, Parameter(info, id), value, 0);
+    };
+    if (!info.words.empty()) {
+        auto* box = new QComboBox;
+        for (const char* word : info.words) box->addItem(QString(word).replace('_', ' '));
+        box->setCurrentIndex(static_cast<int>(value_of(processor, info)));
+        box->setObjectName(info.id);
+        connect(box, &QComboBox::activated, this, [set](int n) { set(n); });
+        layout->addRow(name, box);
+        return;
+    }
+    auto* field = new TimeBox;
+    field->setObjectName(info.id);
+    field->setRange(info.low, info.high);
+    field->setDecimals(info.high >= 1000.0 ? 0 : info.high > 50.0 ? 1 : 2);
+    field->setSuffix(*info.unit ? QString(" ") + info.unit : QString());
+    field->setStepType(info.law == Law::log ? QAbstractSpinBox::AdaptiveDecimalStepType
+                                            : QAbstractSpinBox::DefaultStepType);
+    field->setSingleStep(info.law == Law::log ? 1.0 : std::max(0.1, (info.high - info.low) / 100.0));
+    field->setValue(value_of(processor, info));
+    field->setButtonSymbols(QAbstractSpinBox::NoButtons);
+    field->setKeyboardTracking(false);
+    if (std::string_view(info.id) == "release_ms" || std::string_view(info.id) == "hold_ms") {
+        field->setToolTip(tr("Milliseconds, or a note value at the tempo of the playhead: 1/8, 1/8. or 1/8t."));
+        field->note_ms = [this](const QString& text) { return note_ms(text); };
+    }
+    connect(field, &QDoubleSpinBox::valueChanged, this, [set](double value) { set(value); });
+    layout->addRow(name, field);
+}
+
+/// "1/8", "1/8." with a dot, "1/8t" of a triplet: at the tempo of the playhead.
+std::optional<double> ShapePanel::note_ms(const QString& text) const {
+    static const QRegularExpression note("^\\s*1/(1|2|4|8|16|32|64)(\\.|t)?\\s*(ms)?\\s*$");
+    const auto match = note.match(text);
+    const auto& tempo = work_.document.session().tempo;
+    if (!match.hasMatch() || tempo.empty()) return std::nullopt;
+    const double quarter_ms = 60000.0 / mark_at(tempo, work_.player.position_s()).quarters_a_minute;
+    const double factor = match.captured(2) == "." ? 1.5 : match.captured(2) == "t" ? 2.0 / 3.0 : 1.0;
+    return quarter_ms * 4.0 / match.captured(1).toDouble() * factor;
+}
+
+void ShapePanel::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.fillRect(rect(), theme().panel);
+    painter.setPen(theme().faint);
+    painter.drawLine(0, 0, width(), 0);
+}
+
+}  // namespace isotonus

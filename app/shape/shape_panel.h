@@ -1,0 +1,55 @@
+// The bench of Shape: the chosen row's chain, its picture, the fields of a processor, presets and advice.
+#pragma once
+
+#include <QComboBox>
+#include <QFormLayout>
+#include <QLabel>
+#include <QListWidget>
+#include <QMenu>
+#include <QPushButton>
+#include <QScrollArea>
+
+#include "app/shape/advisor.h"
+#include "app/shape/shape_picture.h"
+
+namespace isotonus {
+
+class ShapePanel : public QWidget {
+    Q_OBJECT
+  public:
+    ShapePanel(Workspace& work, QWidget* parent);
+    ~ShapePanel() override;
+
+  protected:
+    void paintEvent(QPaintEvent*) override;
+
+  private:
+    void follow();
+    void fill_form();
+    void add_parameter(const Processor& processor, const ParameterInfo& info);
+    void add_key(const Processor& processor);
+    size_t place() const;  ///< of the chosen processor; the count of them when none is
+    void move(int by);
+    /// Rows that an edit here changes: those that are selected with a track, a bus alone.
+    std::vector<TrackId> rows_meant() const;
+    void use_chain(const Chain& chain, const QString& name);
+    void fill_presets(QMenu& menu);
+    void fill_advice(QMenu& menu);
+    /// The difference that the chosen processor makes, alone; what is heard is put back when the row changes.
+    void hear_what_is_cut(bool on);
+    std::optional<double> note_ms(const QString& text) const;
+    Workspace& work_;
+    QListWidget* list_;
+    ShapePicture* picture_;
+    QScrollArea* scroll_;
+    QPushButton *in_, *remove_, *up_, *down_;
+    TrackId row_ = 0;
+    Chain shown_;
+    bool filling_ = false, hearing_cut_ = false;
+    Advisor* advisor_;
+    QWidget* advice_strip_;
+    QLabel* advice_text_;
+    QPushButton* take_;
+};
+
+}  // namespace isotonus

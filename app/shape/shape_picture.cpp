@@ -1,0 +1,228 @@
+#include "app/shape/shape_picture.h"
+
+#include <QMouseEvent>
+#include <QPainter>
+#include <QWheelEvent>
+#include <algorithm>
+#include <cmath>
+
+#include "app/style/text.h"
+#include "app/style/theme.h"
+#include "core/shape/equaliser.h"
+
+namespace isotonus {
+
+namespace {
+// Common practice, no source.
+constexpr double sweep_boost_db = 9.0, sweep_cut_db = -4.0, sweep_q = 8.0;
+}  // namespace
+
+ShapePicture::ShapePicture(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("shapePicture");
+    setAccessibleName(tr("Frequencies of the chosen row"));
+    setMouseTracking(true);
+    setMinimumWidth(360);
+    const auto redraw = qOverload<>(&QWidget::update);
+    connect(&work_.spectra, &Spectra::ready, this, redraw);
+    connect(&work_.materials, &Materials::reshaped, this, redraw);
+    connect(&work_.document, &Document::session_changed, this, redraw);
+    connect(&work_.document, &Document::selection_changed, this, redraw);
+    connect(&work_.view, &ViewState::shape_row_changed, this, redraw);
+    connect(&work_.view, &ViewState::chain_ghosts_changed, this, redraw);
+}
+
+double ShapePicture::y_of(double db) const { return canvas().center().y() - db / 24.0 * canvas().height() / 2.0; }
+double ShapePicture::db_of(double y) const { return (canvas().center().y() - y) * 2.0 / canvas().height() * 24.0; }
+
+const Chain* ShapePicture::chain() const { return work_.document.session().chain_of(work_.view.shape_row()); }
+
+const Processor* ShapePicture::equaliser() const { return chain() ? first_of(*chain(), "equaliser") : nullptr; }
+
+int ShapePicture::band_at(const QPoint& at) const {
+    const Processor* eq = equaliser();
+    if (!eq) return -1;
+    for (int b = 0; b < 8; ++b)
+        if (band_value(*eq, b, "in") >= 0.5 && std::hypot(ruler().place(band_value(*eq, b, "hz")) - at.x(),
+                                                          y_of(band_value(*eq, b, "db")) - at.y()) < 12.0)
+            return b;
+    return -1;
+}
+
+void ShapePicture::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.fillRect(rect(), theme().ground);
+    const QRect c = canvas();
+    const FrequencyRuler freq = ruler();
+    painter.setFont(lettering(11));
+    painter.setPen(theme().rule);
+    for (const double db : {-24.0, -12.0, 0.0, 12.0, 24.0}) {
+        painter.setPen(theme().rule);
+        painter.drawLine(c.left(), static_cast<int>(y_of(db)), c.right(), static_cast<int>(y_of(db)));
+        painter.setPen(theme().faint);
+        painter.drawText(QRect(0, static_cast<int>(y_of(db)) - 8, 30, 16), Qt::AlignRight | Qt::AlignVCenter,
+                         QString(db > 0 ? "+%1" : "%1").arg(db).replace('-', QChar(0x2212)));
+    }
+    freq.paint_rules(painter, c);
+    freq.paint(painter, QRect(0, c.bottom() + 2, width(), 22));
+    const auto row = shaped_row(work_, work_.view.shape_row());
+    if (!row) return;
+    paint_cover(painter, c, freq);
+    painter.setRenderHint(QPainter::Antialiasing);
+    if (const LongTermSpectrum* before = row->before ? work_.spectra.of(row->before) : nullptr) {
+        painter.setPen(QPen(theme().faint, 1.0));
+        painter.drawPath(spectrum_path(*before, row->trim_db, freq, c));
+    }
+    if (const LongTermSpectrum* after = row->after ? work_.spectra.of(row->after) : nullptr) {
+        painter.setPen(QPen(theme().track_ink(row->ink), 1.8));
+        painter.drawPath(spectrum_path(*after, 0.0, freq, c));
+    }
+    const auto inside = [&](double db) {
+        return std::clamp(y_of(db), static_cast<double>(c.top()), static_cast<double>(c.bottom()));
+    };
+    const double rate = work_.document.session().sample_rate;
+    const auto ghost = work_.view.chain_ghosts().find(work_.view.shape_row());
+    if (ghost != work_.view.chain_ghosts().end()) {
+        painter.setPen(QPen(theme().accent, 1.5, Qt::DashLine));
+        painter.drawPath(response_path(ghost->second, rate, freq, 2.0, inside));
+    }
+    painter.setPen(QPen(theme().ink, 1.5));
+    painter.drawPath(response_path(*row->chain, rate, freq, 2.0, inside));
+    painter.setRenderHint(QPainter::Antialiasing, false);
+    if (const Processor* eq = equaliser())
+        for (int b = 0; b < 8; ++b) {
+            if (band_value(*eq, b, "in") < 0.5) continue;
+            // A bracket as wide as the band works, with a blade at its middle.
+            const double at_hz = band_value(*eq, b, "hz"), q = band_value(*eq, b, "q");
+            const double half = std::exp(std::asinh(0.5 / q));
+            const int x = static_cast<int>(freq.place(at_hz)), y = static_cast<int>(y_of(band_value(*eq, b, "db")));
+            const int from = static_cast<int>(freq.place(std::max(lowest_hz, at_hz / half)));
+            const int to = static_cast<int>(freq.place(std::min(highest_hz, at_hz * half)));
+            painter.setPen(QPen(theme().accent, 1.5));
+            painter.drawLine(from, y, to, y);
+            painter.drawLine(from, y - 4, from, y + 4);
+            painter.drawLine(to, y - 4, to, y + 4);
+            painter.fillRect(x - 2, y - 9, 4, 18, theme().accent);
+        }
+    if (!c.contains(pointer_)) return;
+    const double pointed = freq.hz(pointer_.x());
+    painter.setPen(theme().ink);
+    painter.setFont(lettering(12));
+    painter.drawText(c.adjusted(6, 4, -6, 0), Qt::AlignRight | Qt::AlignTop,
+                     hz_text(pointed) + "  " + note_text(pointed) + cover_text(pointed));
+}
+
+void ShapePicture::set_band(int band, double hz, double db, std::optional<double> q) {
+    const std::string name = "band" + std::to_string(band + 1);
+    work_.edits.set_chains(
+        {work_.view.shape_row()}, tr("Band %1 to %2, %3").arg(band + 1).arg(hz_text(hz), db_text(db, "dB", true)),
+        [&](Chain& chain) {
+            for (Processor& p : chain) {
+                if (p.type != "equaliser") continue;
+                p.values[name + ".hz"] = hz;
+                p.values[name + ".db"] = db;
+                if (q) p.values[name + ".q"] = *q;
+                return;
+            }
+        },
+        gesture_);
+}
+
+void ShapePicture::mousePressEvent(QMouseEvent* event) {
+    gesture_ = work_.document.new_gesture();
+    band_ = band_at(event->pos());
+    sweeping_ = false;
+    if (band_ >= 0 || !(event->modifiers() & Qt::AltModifier) || !chain()) return;
+    // A sweep: as long as the button is held a narrow boost finds trouble, and becomes a cut when it is let go.
+    const double hz = std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz);
+    work_.edits.set_chains(
+        {work_.view.shape_row()}, tr("Sweep at %1").arg(hz_text(hz)),
+        [&](Chain& chain) {
+            add_bell(chain, {hz, sweep_boost_db, sweep_q});
+        },
+        gesture_);
+    const Processor* eq = equaliser();
+    for (int b = 0; eq && b < equaliser_bands; ++b)
+        if (band_value(*eq, b, "in") >= 0.5 && band_value(*eq, b, "hz") == hz) band_ = b, sweeping_ = true;
+}
+
+void ShapePicture::mouseMoveEvent(QMouseEvent* event) {
+    pointer_ = event->pos();
+    update();
+    if (band_ < 0 || !(event->buttons() & Qt::LeftButton)) return;
+    const double hz = std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz);
+    set_band(band_, hz, sweeping_ ? sweep_boost_db : std::clamp(db_of(event->pos().y()), -24.0, 24.0));
+}
+
+void ShapePicture::mouseReleaseEvent(QMouseEvent* event) {
+    if (sweeping_ && band_ >= 0)
+        set_band(band_, std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz), sweep_cut_db);
+    band_ = -1;
+    sweeping_ = false;
+}
+
+void ShapePicture::wheelEvent(QWheelEvent* event) {
+    // Over a band: its width.
+    const Processor* eq = equaliser();
+    const int band = eq ? band_at(event->position().toPoint()) : -1;
+    if (band < 0) return event->ignore();
+    gesture_ = work_.document.new_gesture();
+    const double q = band_value(*eq, band, "q") * std::exp2(event->angleDelta().y() / 480.0);
+    set_band(band, band_value(*eq, band, "hz"), band_value(*eq, band, "db"), std::clamp(q, 0.1, 40.0));
+}
+
+void ShapePicture::mouseDoubleClickEvent(QMouseEvent* event) {
+    // On a band: away with it.  Elsewhere: a new one there.
+    const int band = band_at(event->pos());
+    const double hz = std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz);
+    const double db = std::clamp(db_of(event->pos().y()), -24.0, 24.0);
+    work_.edits.set_chains({work_.view.shape_row()},
+                           band >= 0 ? tr("Band %1 away").arg(band + 1) : tr("New band at %1").arg(hz_text(hz)),
+                           [&](Chain& chain) {
+                               if (!first_of(chain, "equaliser"))
+                                   chain.push_back(new_processor(*processor_type("equaliser"), chain));
+                               for (Processor& p : chain) {
+                                   if (p.type != "equaliser") continue;
+                                   int at = band;
+                                   for (int b = 0; b < 8 && at < 0; ++b)
+                                       if (band_value(p, b, "in") < 0.5) at = b;
+                                   if (at < 0) return;
+                                   const std::string name = "band" + std::to_string(at + 1);
+                                   p.values[name + ".in"] = band >= 0 ? 0.0 : 1.0;
+                                   if (band < 0) p.values[name + ".hz"] = hz, p.values[name + ".db"] = db;
+                               }
+                           });
+}
+
+void ShapePicture::leaveEvent(QEvent*) {
+    pointer_ = {-1, -1};
+    update();
+}
+
+void ShapePicture::show_cover(std::vector<CoveredBand> cover) {
+    cover_ = std::move(cover);
+    update();
+}
+
+/// Where others cover the row: from the bottom, as high as it is covered long.
+void ShapePicture::paint_cover(QPainter& painter, const QRect& area, const FrequencyRuler& freq) const {
+    for (const CoveredBand& band : cover_) {
+        if (band.share <= 0.0) continue;
+        const Track* most = work_.document.track(band.most);
+        const int left = static_cast<int>(freq.place(std::max(lowest_hz, band.low_hz))),
+                  right = static_cast<int>(freq.place(std::min(highest_hz, band.high_hz)));
+        const int high = static_cast<int>(band.share * area.height() / 2.0);
+        QColor colour = most ? theme().track_ink(most->ink) : theme().faint;
+        painter.fillRect(left, area.bottom() - high, right - left - 1, high, QBrush(colour, Qt::Dense5Pattern));
+    }
+}
+
+QString ShapePicture::cover_text(double hz) const {
+    for (const CoveredBand& band : cover_)
+        if (hz >= band.low_hz && hz < band.high_hz && band.share > 0.0)
+            return tr("  covered %1 % of the time, most by %2")
+                .arg(std::lround(100.0 * band.share))
+                .arg(QString::fromStdString(work_.document.session().name_of(band.most)));
+    return {};
+}
+
+}  // namespace isotonus

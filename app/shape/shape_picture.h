@@ -1,0 +1,49 @@
+// The large frequency picture of the row that Shape shows.
+#pragma once
+
+#include <QWidget>
+
+#include "app/shape/frequency.h"
+#include "core/balance/make_room.h"
+
+namespace isotonus {
+
+/// The large picture of the chosen row: spectra, the line of its linear processors, brackets of the equaliser's bands.
+class ShapePicture : public QWidget {
+    Q_OBJECT
+  public:
+    ShapePicture(Workspace& work, QWidget* parent);
+    /// Who covers the row where, drawn behind it; empty: not shown.
+    void show_cover(std::vector<CoveredBand> cover);
+
+  protected:
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void wheelEvent(QWheelEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void leaveEvent(QEvent*) override;
+
+  private:
+    QRect canvas() const { return rect().adjusted(34, 10, -12, -26); }
+    FrequencyRuler ruler() const {
+        return {static_cast<double>(canvas().left()), static_cast<double>(canvas().right())};
+    }
+    double y_of(double db) const;
+    double db_of(double y) const;
+    int band_at(const QPoint& at) const;
+    const Chain* chain() const;
+    const Processor* equaliser() const;
+    void set_band(int band, double hz, double db, std::optional<double> q = {});
+    void paint_cover(QPainter& painter, const QRect& area, const FrequencyRuler& ruler) const;
+    QString cover_text(double hz) const;
+    Workspace& work_;
+    int band_ = -1;  ///< that is dragged; 0 … 7
+    bool sweeping_ = false;
+    std::vector<CoveredBand> cover_;
+    uint64_t gesture_ = 0;
+    QPoint pointer_{-1, -1};
+};
+
+}  // namespace isotonus

@@ -1,0 +1,228 @@
+#include "cli/verbs.h"
+#include "core/balance/make_room.h"
+#include "core/session/presets.h"
+#include "core/session/session_file.h"
+#include "core/shape/advice.h"
+#include "core/shape/cuts.h"
+#include "core/shape/equaliser.h"
+
+namespace isotonus::cli {
+
+using nlohmann::json;
+
+namespace {
+
+/// What was found: to print, in words, and how it is taken.
+struct Found {
+    json document;
+    std::string text;
+    std::function<void(Session&)> take;  ///< empty: there is nothing to take
+};
+
+Result<Found> low_cut_of(const Opened& opened, const Track& track) {
+    const auto spectrum = spectrum_of(*opened.of(track));
+    if (!spectrum) return tl::unexpected(spectrum.error());
+    const auto advice = low_cut_advice(*spectrum, wants_lows(track, &opened.of(track)->measurement));
+    if (!advice) return Found{{{"hz", nullptr}}, "nothing below its body asks for a low cut", {}};
+    return Found{{{"hz", advice->hz}, {"edge_hz", advice->edge_hz}, {"takes_db", advice->takes_db}},
+                 fmt::format("low cut at {:.0f} Hz; it takes {:.1f} dB away", advice->hz, advice->takes_db),
+                 [id = track.id, hz = advice->hz](Session& s) {
+                     s = with_chain(s, id, [hz](Chain& c) { set_low_cut(c, hz); });
+                 }};
+}
+
+Result<Found> troubles_of(const Opened& opened, const Track& track) {
+    const auto troubles = find_troubles(*opened.of(track));
+    if (!troubles) return tl::unexpected(troubles.error());
+    Found found{{{"troubles", json::array()}}, troubles->empty() ? "nothing stands out for long" : "", {}};
+    for (const Trouble& t : *troubles) {
+        found.document["troubles"].push_back(
+            {{"hz", t.hz}, {"excess_db", t.excess_db}, {"share", t.share}, {"cut_db", t.cut_db}, {"q", t.q}});
+        found.text += fmt::format("{}{:.0f} Hz stands out by {:.1f} dB, {:.0f} % of the time: {:.1f} dB there",
+                                  found.text.empty() ? "" : "\n", t.hz, t.excess_db, 100.0 * t.share, t.cut_db);
+    }
+    if (!troubles->empty())
+        found.take = [id = track.id, list = *troubles](Session& s) {
+            s = with_chain(s, id, [&](Chain& c) {
+                for (const Trouble& t : list) add_bell(c, {t.hz, t.cut_db, t.q});
+            });
+        };
+    return found;
+}
+
+/// `typical=3` or `most=6`.
+std::optional<ReductionAim> aim_from(const std::string& text) {
+    const size_t equals = text.find('=');
+    const std::string what = text.substr(0, equals);
+    if (equals == std::string::npos || (what != "typical" && what != "most")) return std::nullopt;
+    char* end = nullptr;
+    const double db = std::strtod(text.c_str() + equals + 1, &end);
+    if (*end != '\0' || end == text.c_str() + equals + 1 || !(db >= 0.0 && db <= 40.0)) return std::nullopt;
+    return ReductionAim{what == "most", db};
+}
+
+Result<Found> reduction_of_row(const Opened& opened, const Track& track, const std::vector<std::string>& more) {
+    const auto aim = more.size() == 2 ? aim_from(more[1]) : std::nullopt;
+    const size_t place = more.empty() ? 0 : std::strtoul(more[0].c_str(), nullptr, 10);
+    if (!aim || place == 0) return fail("", "say PLACE and typical=DB or most=DB, from 0 to 40");
+    const auto recipe = opened.signals.recipe(opened.session, track, [&](const Track& t) { return opened.of(t); });
+    if (!recipe) return fail("", "what it listens to cannot be read");
+    const auto aimed = threshold_for(*recipe, place - 1, *aim);
+    if (!aimed) return tl::unexpected(aimed.error());
+    Found found{{{"threshold_dbfs", aimed->threshold_dbfs},
+                 {"most_db", aimed->reduction.most_db},
+                 {"typical_db", aimed->reduction.typical_db},
+                 {"reached", aimed->reached}},
+                fmt::format("threshold {:.2f} dBFS: most {:.1f} dB at {:.1f} s, {:.1f} dB while it works{}",
+                            aimed->threshold_dbfs, aimed->reduction.most_db, aimed->reduction.most_at_s,
+                            aimed->reduction.typical_db, aimed->reached ? "" : "; that is as near as it comes"),
+                {}};
+    if (aimed->reached)
+        found.take = [id = track.id, place, threshold = aimed->threshold_dbfs](Session& s) {
+            s = with_chain(s, id, [&](Chain& c) { c[place - 1].values["threshold_dbfs"] = threshold; });
+        };
+    return found;
+}
+
+Result<Found> room_for(const Opened& opened, const Track& track) {
+    std::map<MaterialPtr, ExcitationPtr> known;
+    std::optional<Error> fault;
+    const ExcitationOf excitation = [&](const MaterialPtr& m) -> ExcitationPtr {
+        ExcitationPtr& e = known[m];
+        if (e || fault) return e;
+        auto made = excitation_of(*m);
+        if (made)
+            e = *made;
+        else
+            fault = made.error();
+        return e;
+    };
+    const PlanPtr plan = opened.plan();
+    const RoomProposal p =
+        make_room(*plan, track.id, excitation, {}, [&](TrackId id) { return opened.session.find(id) != nullptr; });
+    if (fault) return tl::unexpected(*fault);
+    Found found{{{"heard_before", p.before}, {"heard_after", p.after}, {"cuts", json::array()}}, "", {}};
+    found.text = p.cuts.empty() ? fmt::format("{:.0f} % of it is heard, and no cut brings more", 100.0 * p.before)
+                                : fmt::format("{:.0f} % of it is heard, {:.0f} % with these cuts:", 100.0 * p.before,
+                                              100.0 * p.after);
+    for (const RoomCut& c : p.cuts) {
+        const std::string name = opened.session.name_of(c.row);
+        found.document["cuts"].push_back({{"row", name}, {"hz", c.hz}, {"db", c.db}, {"q", c.q}});
+        found.text += fmt::format("\n{}: {:.1f} dB at {:.0f} Hz", name, c.db, c.hz);
+    }
+    if (!p.cuts.empty()) found.take = [cuts = p.cuts](Session& s) { s = with_room(s, cuts); };
+    return found;
+}
+
+Result<Found> duck_of(const Opened& opened, const Track& track, const std::vector<std::string>& more) {
+    const Session& session = opened.session;
+    const Track* key = more.size() == 1 ? session.find(more[0]) : nullptr;
+    if (!key) return fail("", "say the track that it makes way for");
+    if (!opened.of(*key)) return fail("", "the file of '" + key->name + "' cannot be read");
+    const auto advice =
+        duck_advice(tap_of(session, track, opened.of(track)), track.fader_db + session.group_db(track.id),
+                    tap_of(session, *key, opened.of(*key)), key->fader_db + session.group_db(key->id));
+    if (!advice) return tl::unexpected(advice.error());
+    if (!*advice) return Found{{{"hits", 0}}, "'" + key->name + "' is not struck anywhere", {}};
+    const DuckAdvice& a = **advice;
+    Found found{{{"hits", a.hits},
+                 {"overlap_db", a.overlap_db},
+                 {"decay_ms", a.decay_ms},
+                 {"threshold_dbfs", a.threshold_dbfs},
+                 {"depth_db", a.depth_db},
+                 {"hold_ms", a.hold_ms},
+                 {"release_ms", a.release_ms}},
+                fmt::format("at {} hits of {} its lows stand {:+.1f} dB against it: ", a.hits, key->name, a.overlap_db),
+                {}};
+    if (a.depth_db <= 0.0) {
+        found.text += "nothing to make way for";
+        return found;
+    }
+    found.text +=
+        fmt::format("{:.1f} dB down for {:.0f} ms, back within {:.0f} ms", a.depth_db, a.hold_ms, a.release_ms);
+    found.take = [id = track.id, key = key->id, a](Session& s) {
+        s = with_chain(s, id, [&](Chain& c) { set_duck(c, key, a); });
+    };
+    return found;
+}
+
+Result<Found> advice_for(const Opened& opened, const AdviseOptions& options) {
+    const Track* track = opened.session.find(options.row);
+    if (!track) return fail("", "there is no track called '" + options.row + "'");
+    if (!opened.of(*track)) return fail("", "the file of '" + track->name + "' cannot be read");
+    if (options.what == "low_cut") return low_cut_of(opened, *track);
+    if (options.what == "trouble") return troubles_of(opened, *track);
+    if (options.what == "room") return room_for(opened, *track);
+    if (options.what == "duck") return duck_of(opened, *track, options.more);
+    return reduction_of_row(opened, *track, options.more);
+}
+
+}  // namespace
+
+int advise(const AdviseOptions& options) {
+    auto opened = open_with_materials(options.session);
+    if (!opened) return complain(opened.error());
+    auto found = advice_for(*opened, options);
+    if (!found) {
+        if (found.error().file.empty()) found.error().file = options.session.string();
+        return complain(found.error(), wrong_usage);
+    }
+    if (options.as_json)
+        print(found->document);
+    else
+        fmt::print("{}\n", found->text);
+    if (!options.take || !found->take) return done;
+    return change(options.session, [&](Session& session) -> Result<void> {
+        found->take(session);
+        return {};
+    });
+}
+
+int preset(const PresetOptions& options) {
+    if (options.what == "list") {
+        std::vector<Error> problems;
+        const auto all = all_presets(&problems);
+        for (const Error& e : problems) complain(e);
+        if (options.as_json) {
+            json list = json::array();
+            for (const Preset& p : all)
+                list.push_back({{"name", p.name},
+                                {"purpose", p.purpose},
+                                {"family", p.family ? json(family_name(*p.family)) : json()},
+                                {"own", p.own},
+                                {"processors", p.chain.size()}});
+            print(list);
+        } else {
+            for (const Preset& p : all) fmt::print("{}{}: {}\n", p.name, p.own ? " (yours)" : "", p.purpose);
+        }
+        return problems.empty() ? done : file_trouble;
+    }
+    const std::string session_file = options.session.string();
+    if (options.what == "remove") {
+        const auto removed = remove_preset(options.name);
+        return removed ? done : complain(removed.error(), wrong_usage);
+    }
+    if (options.what == "add") {
+        const auto session = read_session(options.session);
+        if (!session) return complain(session.error());
+        const auto row = options.rows.size() == 1 ? row_called(*session, options.rows[0]) : std::nullopt;
+        const Chain* chain = row ? session->chain_of(*row) : nullptr;
+        if (!chain) return complain({session_file, "say one row that has a chain"}, wrong_usage);
+        const auto kept = keep_preset(options.name, options.purpose, *chain);
+        return kept ? done : complain(kept.error(), wrong_usage);
+    }
+    return change(options.session, [&](Session& session) -> Result<void> {
+        const auto all = all_presets();
+        const Preset* wanted = find_preset(all, options.name);
+        if (!wanted) return fail("", "there is no preset called '" + options.name + "'");
+        if (options.rows.empty()) return fail("", "say the rows whose chain it becomes");
+        for (const std::string& name : options.rows) {
+            const auto row = row_called(session, name);
+            if (!row || !session.chain_of(*row)) return no_such_row(session_file, name);
+            session = with_chain(session, *row, [&](Chain& c) { c = copied(wanted->chain, c); });
+        }
+        return {};
+    });
+}
+
+}  // namespace isotonus::cli

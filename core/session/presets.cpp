@@ -1,0 +1,257 @@
+#include "core/session/presets.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <nlohmann/json.hpp>
+
+#include "core/files/paths.h"
+#include "core/files/pending_file.h"
+#include "core/session/fields.h"
+#include "core/session/json_taker.h"
+#include "core/session/session_file.h"
+#include "core/shape/chain.h"
+
+namespace isotonus {
+
+using nlohmann::json;
+
+namespace {
+
+constexpr const char* format_name = "isotonus-preset";
+
+struct Setting {
+    const char* parameter;
+    const char* value;  ///< as people say it
+};
+struct Part {
+    const char* type;
+    std::vector<Setting> settings;
+};
+
+Chain chain_of(const std::vector<Part>& parts) {
+    Chain chain;
+    for (const Part& part : parts) {
+        Processor p = new_processor(*processor_type(part.type), chain);
+        for (const Setting& s : part.settings) {
+            const ParameterInfo* info = parameter_of(p, s.parameter);
+            set_value(p, *info, value_from_text(*info, s.value).value());
+        }
+        chain.push_back(std::move(p));
+    }
+    return chain;
+}
+
+/// A bell of the equaliser's nth band.
+std::vector<Setting> bell(int band, const char* hz, const char* db, const char* q) {
+    static const std::vector<std::array<std::string, 4>> names = [] {
+        std::vector<std::array<std::string, 4>> all;
+        for (int n = 1; n <= 8; ++n)
+            all.push_back({fmt::format("band{}.in", n), fmt::format("band{}.hz", n), fmt::format("band{}.db", n),
+                           fmt::format("band{}.q", n)});
+        return all;
+    }();
+    const auto& name = names[static_cast<size_t>(band - 1)];
+    return {{name[0].c_str(), "on"}, {name[1].c_str(), hz}, {name[2].c_str(), db}, {name[3].c_str(), q}};
+}
+
+std::vector<Setting> bells(std::initializer_list<std::vector<Setting>> all) {
+    std::vector<Setting> together;
+    for (const auto& one : all) together.insert(together.end(), one.begin(), one.end());
+    return together;
+}
+
+}  // namespace
+
+const std::vector<Preset>& shipped_presets() {
+    static const std::vector<Preset> all = [] {
+        std::vector<Preset> list;
+        const auto add = [&list](const char* name, std::optional<Family> family, const char* purpose,
+                                 const std::vector<Part>& parts) {
+            list.push_back({name, purpose, family, chain_of(parts)});
+        };
+        using F = Family;
+        add("Clear the floor", std::nullopt, "A low cut at 100 Hz, where most rows begin.",
+            {{"low_cut", {{"hz", "100"}}}});
+        add("Under the melody", F::keys, "A low cut at 150 Hz: leaves the bottom to kick and bass.",
+            {{"low_cut", {{"hz", "150"}}}});
+        add("Still stage", F::drums, "A steep low cut at 45 Hz: takes rumble from under drums.",
+            {{"low_cut", {{"hz", "45"}, {"slope", "24"}}}});
+        add("Keep the hit", F::drums, "4:1 with an attack of 10 ms: the hit passes, its tail is held.",
+            {{"compressor", {{"threshold_dbfs", "-16"}, {"ratio", "4"}, {"attack_ms", "10"}, {"release_ms", "120"}}}});
+        add("Sharper hit", F::drums, "More attack and less sustain: drums that were lost come forward.",
+            {{"transient", {{"attack_db", "4"}, {"sustain_db", "-3"}}}});
+        add("Unboxed kick", F::drums, "A cut at 350 Hz where a kick sounds like a box, a little more of its top.",
+            {{"equaliser", bells({bell(1, "350", "-3", "1.4"), bell(2, "4000", "1.5", "0.7")})}});
+        add("Scooped snare", F::drums, "A cut at 800 Hz, where a snare stands in the way of voices.",
+            {{"low_cut", {{"hz", "90"}}}, {"equaliser", bells({bell(1, "800", "-2.5", "1.4")})}});
+        add("Quiet between hits", F::drums,
+            "A gate: what spills into a drum's microphone between its hits is turned down.",
+            {{"gate", {{"threshold_dbfs", "-36"}, {"range_db", "18"}, {"hold_ms", "60"}, {"release_ms", "120"}}}});
+        add("Catch the peaks", F::percussion, "20:1, as fast as it goes: only single peaks are held.",
+            {{"compressor",
+              {{"threshold_dbfs", "-10"},
+               {"ratio", "20"},
+               {"attack_ms", "0.1"},
+               {"release_ms", "60"},
+               {"lookahead_ms", "1"},
+               {"knee_db", "0"}}}});
+        add("Level bass", F::bass, "4:1, slow: every note of a bass is as loud as the last.",
+            {{"compressor", {{"threshold_dbfs", "-22"}, {"ratio", "4"}, {"attack_ms", "25"}, {"release_ms", "250"}}}});
+        add("Bass on small speakers", F::bass, "Saturation from 80 to 400 Hz: partials that phones can play.",
+            {{"saturation",
+              {{"curve", "asymmetric"}, {"drive_db", "9"}, {"low_hz", "80"}, {"high_hz", "400"}, {"mix", "50"}}}});
+        add("Body of the bass", F::bass, "A cut at 300 Hz and a small lift at 164 Hz.",
+            {{"equaliser", bells({bell(1, "300", "-2.5", "1.4"), bell(2, "164", "1.5", "1")})}});
+        add("Make way for the kick", F::bass,
+            "A duck of 4 dB: choose the kick as its key, and the bass makes way at every hit.",
+            {{"duck", {{"depth_db", "4"}, {"hold_ms", "30"}, {"release_ms", "120"}}}});
+        add("Guitars without mud", F::guitars, "A low cut at 110 Hz and a cut at 600 Hz, where guitars pile up.",
+            {{"low_cut", {{"hz", "110"}}}, {"equaliser", bells({bell(1, "600", "-2.5", "1.2")})}});
+        add("Room for a voice", F::keys,
+            "A wide cut at 1.2 kHz: keys leave room for a voice, even before there is one.",
+            {{"low_cut", {{"hz", "120"}}}, {"equaliser", bells({bell(1, "1200", "-2.5", "0.8")})}});
+        add("Even piano", F::keys, "3.5:1 and 3 dB back: a piano whose loud chords no longer jump out.",
+            {{"compressor",
+              {{"threshold_dbfs", "-20"},
+               {"ratio", "3.5"},
+               {"attack_ms", "15"},
+               {"release_ms", "180"},
+               {"makeup_db", "3"}}}});
+        add("Steady voice", F::voices, "A low cut at 100 Hz, then 3:1 with a fast attack for a voice in front.",
+            {{"low_cut", {{"hz", "100"}}},
+             {"compressor", {{"threshold_dbfs", "-20"}, {"ratio", "3"}, {"attack_ms", "3"}, {"release_ms", "100"}}}});
+        add("Softer s", F::voices, "A compressor that hears only what lies above 5 kHz: sharp sounds are turned down.",
+            {{"compressor",
+              {{"threshold_dbfs", "-30"},
+               {"ratio", "4"},
+               {"attack_ms", "0.5"},
+               {"release_ms", "60"},
+               {"key_low_cut_hz", "5000"},
+               {"range_db", "8"}}}});
+        add("Voice in two steps", F::voices, "5 dB fast, then 5 dB slow, rather than 10 at once.",
+            {{"low_cut", {{"hz", "100"}}},
+             {"compressor", {{"threshold_dbfs", "-18"}, {"ratio", "6"}, {"attack_ms", "1"}, {"release_ms", "60"}}},
+             {"compressor", {{"threshold_dbfs", "-22"}, {"ratio", "3"}, {"attack_ms", "30"}, {"release_ms", "300"}}}});
+        add("Barely moving", std::nullopt, "2:1, slow: a dB or two, for what should only hold together.",
+            {{"compressor",
+              {{"threshold_dbfs", "-18"},
+               {"ratio", "2"},
+               {"attack_ms", "30"},
+               {"release_ms", "250"},
+               {"knee_db", "10"}}}});
+        return list;
+    }();
+    return all;
+}
+
+fs::path preset_folder() { return settings_folder() / "presets"; }
+
+std::string preset_text(const Preset& preset) {
+    json j = preset.unknown ? *preset.unknown : json::object();
+    j["format"] = format_name;
+    j["version"] = 1;
+    j["name"] = preset.name;
+    j["purpose"] = preset.purpose;
+    if (preset.family) j["family"] = family_name(*preset.family);
+    j["chain"] = chain_to_json(preset.chain, {});
+    return j.dump(2) + "\n";
+}
+
+Result<Preset> read_preset(const fs::path& file) {
+    const auto text = read_whole(file, limits::most_sheet_bytes);
+    if (!text) return tl::unexpected(text.error());
+    auto j = parse_json(*text, file.string(), "a preset");
+    if (!j) return tl::unexpected(j.error());
+    if (!j->is_object() || j->value("format", "") != format_name) return fail(file.string(), "this is no preset");
+    if (j->value("version", json(0)) != json(1))
+        return fail(file.string(), "this preset was written by a newer Isotonus");
+    j->erase("format");
+    j->erase("version");
+    std::string fault;
+    Preset preset;
+    Taker t(*j, "", &fault);
+    t.required("name");
+    t.required("chain");
+    t.text("name", preset.name, limits::longest_name);
+    t.text("purpose", preset.purpose, limits::longest_text);
+    t.optional_word("family", preset.family, family_names);
+    Rides none;
+    take_chain(t, preset.chain, none, &fault);
+    preset.unknown = t.left();
+    preset.own = true;
+    if (!fault.empty()) return fail(file.string(), "the preset cannot be read: " + fault);
+    return preset;
+}
+
+std::vector<Preset> all_presets(std::vector<Error>* problems) {
+    std::vector<Preset> all = shipped_presets();
+    if (!is_folder(preset_folder())) return all;
+    const auto files = entries_of(preset_folder());
+    if (!files) {
+        if (problems) problems->push_back(files.error());
+        return all;
+    }
+    for (const fs::path& file : *files) {
+        if (file.extension() != ".json") continue;
+        if (auto preset = read_preset(file))
+            all.push_back(std::move(*preset));
+        else if (problems)
+            problems->push_back(preset.error());
+    }
+    return all;
+}
+
+const Preset* find_preset(const std::vector<Preset>& presets, std::string_view name) {
+    const auto at = std::find_if(presets.begin(), presets.end(), [&](const Preset& p) { return p.name == name; });
+    return at == presets.end() ? nullptr : &*at;
+}
+
+namespace {
+
+/// The file of the user's preset of this name; where a new one would stand when there is none.
+fs::path file_of(const std::string& name) {
+    if (const auto files = is_folder(preset_folder()) ? entries_of(preset_folder()) : Result<std::vector<fs::path>>())
+        for (const fs::path& file : *files)
+            if (const auto preset = read_preset(file); preset && preset->name == name) return file;
+    std::string stem;
+    for (const char c : name.substr(0, 100))
+        stem += std::string_view("/\\:*?\"<>|.\n").find(c) == std::string_view::npos ? c : '-';
+    fs::path file = preset_folder() / (stem + ".json");
+    for (int n = 2; is_there(file); ++n) file = preset_folder() / fmt::format("{} {}.json", stem, n);
+    return file;
+}
+
+}  // namespace
+
+Result<void> keep_preset(const std::string& name, const std::string& purpose, const Chain& chain) {
+    if (name.find_first_not_of(" \t\n") == std::string::npos) return fail("", "a preset needs a name");
+    if (chain.empty()) return fail("", "there is nothing in this chain to keep");
+    if (find_preset(shipped_presets(), name))
+        return fail("", "'" + name + "' ships with Isotonus: choose another name");
+    Preset preset{name, purpose, std::nullopt, chain};
+    for (Processor& p : preset.chain) p.key = 0, p.match_db = 0.0;
+    if (auto made = make_folder(preset_folder()); !made) return made;
+    return write_whole(file_of(name), preset_text(preset), none_protected());
+}
+
+Result<void> remove_preset(const std::string& name) {
+    const fs::path file = file_of(name);
+    std::error_code fault;
+    if (!is_there(file)) return fail("", "there is no preset of yours called '" + name + "'");
+    if (!fs::remove(file, fault) || fault) return fail(file.string(), "cannot be removed: " + fault.message());
+    return {};
+}
+
+Chain copied(const Chain& chain, const Chain& in_place_of) {
+    uint64_t last = 0;
+    for (const Processor& p : in_place_of) last = std::max(last, p.id);
+    Chain next;
+    for (Processor p : chain) {
+        p.id = ++last;
+        next.push_back(std::move(p));
+    }
+    return next;
+}
+
+}  // namespace isotonus

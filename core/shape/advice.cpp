@@ -1,0 +1,334 @@
+#include "core/shape/advice.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+#include "core/audio/fft.h"
+#include "core/ride/hits.h"
+
+namespace isotonus {
+
+namespace {
+
+/// Hands all of a material over in pieces of `piece` frames that begin every `hop`; the last ones are filled up with
+/// silence.
+template <class Use>
+Result<void> read_in_windows(const Material& material, int64_t piece, int64_t hop, Progress* progress, const Use& use) {
+    auto reader = open_material(material);
+    if (!reader) return tl::unexpected(reader.error());
+    std::vector<float> samples(static_cast<size_t>(piece * material.ready.channels));
+    for (int64_t at = 0; at < material.ready.frames; at += hop) {
+        if (progress && progress->cancelled()) return stopped();
+        if (auto done = (*reader)->read(at, piece, samples.data()); !done) return done;
+        use(samples.data(), std::min(piece, material.ready.frames - at));
+    }
+    return {};
+}
+
+double share_passed(double hz, double cut_hz, double slope_db) {
+    // Butterworth: 1 / (1 + (fc / f)^(2 n)), n = slope / 6.
+    return 1.0 / (1.0 + std::pow(cut_hz / hz, slope_db / 3.0));
+}
+
+}  // namespace
+
+Result<LongTermSpectrum> spectrum_of(const Material& material, Progress* progress) {
+    constexpr int64_t piece = 16384;
+    SpectrumMeter meter(material.ready.channels, material.ready.rate);
+    const auto read = read_in_windows(material, piece, piece, progress,
+                                      [&](const float* samples, int64_t frames) { meter.add(samples, frames); });
+    if (!read) return tl::unexpected(read.error());
+    return meter.finish();
+}
+
+// --- low cut --------------------------------------------------------------------------------------------------------
+
+double taken_by_low_cut_db(const LongTermSpectrum& s, double hz, double slope_db) {
+    double before = s.below, after = s.below * share_passed(10.0, hz, slope_db);
+    for (int b = 0; b < spectrum_bands; ++b) {
+        const double power = s.power[static_cast<size_t>(b)];
+        before += power;
+        after += power * share_passed(spectrum_hz(b), hz, slope_db);
+    }
+    return before > 0.0 && after > 0.0 ? 10.0 * std::log10(before / after) : 0.0;
+}
+
+std::optional<LowCutAdvice> low_cut_advice(const LongTermSpectrum& s, bool low_wanted) {
+    constexpr double body_db = 30.0, least_hz = 25.0;
+    const double body_from_hz = low_wanted ? 35.0 : 80.0, most_hz = low_wanted ? 35.0 : 200.0;
+    // Thirds of an octave, so that single partials do not part a body.
+    const auto level = [&s](int b) {
+        double sum = 0.0;
+        for (int k = std::max(0, b - 1); k <= std::min(spectrum_bands - 1, b + 1); ++k)
+            sum += s.power[static_cast<size_t>(k)];
+        return sum;
+    };
+    int strongest = -1;
+    for (int b = 0; b < spectrum_bands; ++b)
+        if (spectrum_hz(b) >= body_from_hz && (strongest < 0 || level(b) > level(strongest))) strongest = b;
+    const double least = level(strongest) * std::pow(10.0, -body_db / 10.0);
+    if (level(strongest) <= 0.0) return std::nullopt;
+    int edge = strongest;
+    while (edge > 0 && level(edge - 1) >= least) --edge;
+    LowCutAdvice advice;
+    advice.edge_hz = std::min(spectrum_hz(edge) * std::pow(10.0, -0.025), most_hz / 0.88);
+    advice.hz = backed_off_hz(advice.edge_hz);
+    if (advice.hz < least_hz) return std::nullopt;
+    advice.takes_db = taken_by_low_cut_db(s, advice.hz, 12.0);
+    return advice;
+}
+
+// --- trouble --------------------------------------------------------------------------------------------------------
+
+namespace {
+
+constexpr int trouble_frames = 8192, trouble_bands = 92, around = 6;  // half an octave to each side
+constexpr double trouble_from_hz = 60.0;
+double trouble_edge_hz(double band) { return trouble_from_hz * std::pow(2.0, band / 12.0); }
+
+}  // namespace
+
+Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most, Progress* progress) {
+    constexpr double stands_out_db = 6.0, least_share = 0.5, sounds_db = 40.0;
+    const int channels = material.ready.channels;
+    const double bin_hz = static_cast<double>(material.ready.rate) / trouble_frames;
+    using Bands = std::array<double, trouble_bands>;
+    std::vector<Bands> all;
+    std::vector<double> fine(trouble_frames / 2 + 1), loud;
+    RealFft fft(trouble_frames);
+    std::vector<float> window(trouble_frames);
+    for (size_t i = 0; i < window.size(); ++i)
+        window[i] = static_cast<float>(
+            0.5 - 0.5 * std::cos(2.0 * std::numbers::pi * (static_cast<double>(i) + 0.5) / trouble_frames));
+    const auto read =
+        read_in_windows(material, trouble_frames, trouble_frames / 2, progress, [&](const float* samples, int64_t) {
+            Bands bands{};
+            double sum = 0.0;
+            for (int c = 0; c < channels; ++c) {
+                const auto time = fft.time();
+                for (size_t i = 0; i < window.size(); ++i)
+                    time[i] = samples[i * static_cast<size_t>(channels) + static_cast<size_t>(c)] * window[i];
+                fft.forward();
+                const auto bins = fft.bins();
+                for (size_t k = 1; k + 1 < bins.size(); ++k) {
+                    const double power = static_cast<double>(std::norm(bins[k])),
+                                 low = (static_cast<double>(k) - 0.5) * bin_hz;
+                    fine[k] += power;
+                    sum += power;
+                    // A bin's power is spread over its width: at the bottom bands are narrower than bins.
+                    const double first = 12.0 * std::log2(low / trouble_from_hz),
+                                 last = 12.0 * std::log2((low + bin_hz) / trouble_from_hz);
+                    for (int b = std::max(0, static_cast<int>(std::floor(first)));
+                         b < trouble_bands && static_cast<double>(b) < last; ++b) {
+                        const double from = std::max(low, trouble_edge_hz(b)),
+                                     to = std::min(low + bin_hz, trouble_edge_hz(b + 1));
+                        if (to > from) bands[static_cast<size_t>(b)] += power * (to - from) / bin_hz;
+                    }
+                }
+            }
+            all.push_back(bands);
+            loud.push_back(sum);
+        });
+    if (!read) return tl::unexpected(read.error());
+    if (all.empty()) return std::vector<Trouble>{};
+    const double loudest = *std::max_element(loud.begin(), loud.end());
+    Bands excess{}, count{};
+    double sounding = 0.0;
+    for (size_t n = 0; n < all.size(); ++n) {
+        if (loud[n] <= 0.0 || loud[n] < loudest * std::pow(10.0, -sounds_db / 10.0)) continue;
+        sounding += 1.0;
+        Bands db;
+        for (size_t b = 0; b < db.size(); ++b)
+            db[b] = 10.0 * std::log10(all[n][b] / (trouble_edge_hz(static_cast<double>(b + 1)) -
+                                                   trouble_edge_hz(static_cast<double>(b))) +
+                                      1e-30);
+        for (int b = 0; b < trouble_bands; ++b) {
+            double sum = 0.0, of = 0.0;
+            for (int k = std::max(0, b - around); k <= std::min(trouble_bands - 1, b + around); ++k)
+                if (std::abs(k - b) > 1) sum += db[static_cast<size_t>(k)], of += 1.0;
+            const double over = db[static_cast<size_t>(b)] - sum / of;
+            if (over < stands_out_db) continue;
+            excess[static_cast<size_t>(b)] += over;
+            count[static_cast<size_t>(b)] += 1.0;
+        }
+    }
+    std::vector<Trouble> found;
+    for (int b = 0; b < trouble_bands; ++b) {
+        const auto n = static_cast<size_t>(b);
+        if (sounding == 0.0 || count[n] < least_share * sounding) continue;
+        const bool top =
+            (b == 0 || excess[n] >= excess[n - 1]) && (b + 1 == trouble_bands || excess[n] > excess[n + 1]);
+        if (!top) continue;
+        Trouble t;
+        t.excess_db = excess[n] / count[n];
+        t.share = count[n] / sounding;
+        t.cut_db = -std::clamp(0.6 * t.excess_db, 2.0, 6.0);
+        // Its exact place: the strongest bin in the band and at its edges, between its neighbours.
+        const auto first = static_cast<size_t>(trouble_edge_hz(b - 0.5) / bin_hz),
+                   last = std::min(fine.size() - 2, static_cast<size_t>(trouble_edge_hz(b + 1.5) / bin_hz) + 1);
+        size_t best = std::max<size_t>(1, first);
+        for (size_t k = best; k <= last; ++k)
+            if (fine[k] > fine[best]) best = k;
+        const double sum = fine[best - 1] + fine[best] + fine[best + 1];
+        t.hz = bin_hz * (static_cast<double>(best) + (sum > 0.0 ? (fine[best + 1] - fine[best - 1]) / sum : 0.0));
+        found.push_back(t);
+    }
+    std::stable_sort(found.begin(), found.end(),
+                     [](const Trouble& a, const Trouble& b) { return a.excess_db > b.excess_db; });
+    if (found.size() > most) found.resize(most);
+    return found;
+}
+
+// --- reduction ------------------------------------------------------------------------------------------------------
+
+Result<AimedThreshold> threshold_for(const SignalRecipe& wanted, size_t place, const ReductionAim& aim,
+                                     Progress* progress) {
+    constexpr double near_db = 0.1, fine_db = 0.02;
+    if (place >= wanted.chain.size()) return fail("", "there is no processor at this place");
+    SignalRecipe recipe = wanted;
+    recipe.chain.resize(place + 1);
+    Processor& processor = recipe.chain.back();
+    const ParameterInfo* info = parameter_of(processor, "threshold_dbfs");
+    if (!info || !processor_type(processor.type)->keyed)
+        return fail("", "'" + processor.type + "' has no threshold from which it turns down");
+    processor.in = true;
+    recipe.rides.set(Parameter(*info, processor.id), nullptr);
+    const auto tried = [&](double threshold) -> Result<AimedThreshold> {
+        set_value(processor, *info, threshold);
+        const auto found = reduction_of(recipe, place, progress);
+        if (!found) return tl::unexpected(found.error());
+        return AimedThreshold{threshold, *found, false};
+    };
+    const auto miss = [&aim](const AimedThreshold& t) {
+        return (aim.most ? t.reduction.most_db : t.reduction.typical_db) - aim.db;
+    };
+    // The higher the threshold, the less is taken away: halve, where the straight line between both ends does not do
+    // better.
+    auto low = tried(info->low), high = tried(info->high);
+    if (!low) return low;
+    if (!high) return high;
+    AimedThreshold best = std::fabs(miss(*low)) < std::fabs(miss(*high)) ? *low : *high;
+    for (int round = 0; round < 24 && std::fabs(miss(best)) > near_db / 4.0; ++round) {
+        if (miss(*low) <= 0.0 || miss(*high) >= 0.0) break;
+        const double width = high->threshold_dbfs - low->threshold_dbfs;
+        if (width < fine_db) break;
+        const double line = low->threshold_dbfs + width * miss(*low) / (miss(*low) - miss(*high));
+        const double next =
+            round % 2 == 0 ? std::clamp(line, low->threshold_dbfs + 0.05 * width, high->threshold_dbfs - 0.05 * width)
+                           : low->threshold_dbfs + 0.5 * width;
+        auto found = tried(next);
+        if (!found) return found;
+        if (std::fabs(miss(*found)) < std::fabs(miss(best))) best = *found;
+        (miss(*found) > 0.0 ? low : high) = *found;
+    }
+    best.reached = std::fabs(miss(best)) <= near_db;
+    return best;
+}
+
+// --- duck -----------------------------------------------------------------------------------------------------------
+
+namespace {
+
+/// Mean power from 30 to 200 Hz of all channels, of a stretch from this frame of the song on.
+Result<double> low_power(const RowTap& tap, FrameReader& reader, RealFft& fft, int64_t frame) {
+    const auto frames = static_cast<size_t>(fft.size());
+    const auto channels = static_cast<size_t>(tap.channels());
+    std::vector<float> samples(frames * channels);
+    if (auto done = reader.read(frame - tap.delay_samples, fft.size(), samples.data()); !done)
+        return tl::unexpected(done.error());
+    const double bin_hz = static_cast<double>(tap.material->ready.rate) / fft.size();
+    double sum = 0.0;
+    for (size_t c = 0; c < channels; ++c) {
+        const auto time = fft.time();
+        for (size_t i = 0; i < frames; ++i) time[i] = samples[i * channels + c];
+        fft.forward();
+        const auto bins = fft.bins();
+        for (auto k = static_cast<size_t>(std::ceil(30.0 / bin_hz)); static_cast<double>(k) * bin_hz <= 200.0; ++k)
+            sum += static_cast<double>(std::norm(bins[k]));
+    }
+    return sum * tap.gain * tap.gain / static_cast<double>(channels);
+}
+
+double median(std::vector<double> values) {
+    const auto middle = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
+    std::nth_element(values.begin(), middle, values.end());
+    return *middle;
+}
+
+}  // namespace
+
+Result<std::optional<DuckAdvice>> duck_advice(const RowTap& row, double row_db, const RowTap& key, double key_db,
+                                              Progress* progress) {
+    constexpr double apart_db = 6.0, most_db = 12.0;
+    const LevelSummary& s = key.material->summary;
+    const int rate = key.material->ready.rate;
+    const std::vector<double> hits = hits_of(s, rate);
+    if (hits.empty()) return std::optional<DuckAdvice>();
+    auto row_reader = open_material(*row.material), key_reader = open_material(*key.material);
+    if (!row_reader) return tl::unexpected(row_reader.error());
+    if (!key_reader) return tl::unexpected(key_reader.error());
+    RealFft fft(RealFft::fast_size(rate / 8));
+    const double block_ms = 1000.0 * LevelSummary::block_frames / rate;
+    const auto mean_square = [&s](int64_t block) {
+        double most = 0.0;
+        for (int c = 0; c < s.channels; ++c)
+            most = std::max(most, static_cast<double>(s.mean_square[static_cast<size_t>(block * s.channels + c)]));
+        return most;
+    };
+    const auto reach = [&s](int64_t block) {
+        float most = 0.0f;
+        for (int c = 0; c < s.channels; ++c) {
+            const auto i = static_cast<size_t>(block * s.channels + c);
+            most = std::max({most, -s.low[i], s.high[i]});
+        }
+        return static_cast<double>(most);
+    };
+    std::vector<double> decays, peaks, overlaps;
+    const size_t step = 1 + hits.size() / 64;  // enough of a long song
+    for (size_t n = 0; n < hits.size(); n += step) {
+        if (progress && progress->cancelled()) return stopped();
+        const int64_t first = std::llround(hits[n] * 1000.0 / block_ms);
+        const double next_s = n + 1 < hits.size() ? hits[n + 1] : hits[n] + 1.0;
+        const auto end = std::min(s.blocks(), static_cast<int64_t>(std::llround(next_s * 1000.0 / block_ms)));
+        double loudest = 0.0, peak = 0.0;
+        int64_t at = first, top = first;
+        for (int64_t b = first; b < std::min(end, first + 12); ++b) {
+            if (mean_square(b) > loudest) loudest = mean_square(b), top = b;
+            peak = std::max(peak, reach(b));
+        }
+        for (at = top; at < end && mean_square(at) > 0.01 * loudest; ++at) {
+        }
+        decays.push_back(static_cast<double>(at - first) * block_ms);
+        peaks.push_back(db_from_gain(std::max(1e-6, peak * std::fabs(key.gain))));
+        const int64_t frame = first * LevelSummary::block_frames + key.delay_samples;
+        const auto low = low_power(row, **row_reader, fft, frame), of_key = low_power(key, **key_reader, fft, frame);
+        if (!low) return tl::unexpected(low.error());
+        if (!of_key) return tl::unexpected(of_key.error());
+        overlaps.push_back(10.0 * std::log10((*low + 1e-20) / (*of_key + 1e-20)) + row_db - key_db);
+    }
+    DuckAdvice advice;
+    advice.hits = static_cast<int>(hits.size());
+    advice.decay_ms = median(decays);
+    advice.overlap_db = median(overlaps);
+    advice.depth_db = std::clamp(std::round(2.0 * (advice.overlap_db + apart_db)) / 2.0, 0.0, most_db);
+    // All of the depth from 10 dB below a hit on; half of the key's decay is held, the rest let go.
+    advice.threshold_dbfs = std::clamp(std::round(median(peaks) - 16.0), -80.0, 0.0);
+    advice.hold_ms = std::clamp(std::round(advice.decay_ms / 4.0), 0.0, 1000.0);
+    advice.release_ms = std::clamp(std::round(advice.decay_ms / 3.0), 5.0, 3000.0);
+    return std::optional(advice);
+}
+
+void set_duck(Chain& chain, uint64_t key, const DuckAdvice& advice) {
+    const ProcessorType& type = *processor_type("duck");
+    auto duck = std::find_if(chain.begin(), chain.end(),
+                             [&](const Processor& p) { return p.type == type.id && (p.key == key || p.key == 0); });
+    if (duck == chain.end()) duck = chain.insert(chain.end(), new_processor(type, chain));
+    duck->key = key;
+    duck->values["threshold_dbfs"] = advice.threshold_dbfs;
+    duck->values["depth_db"] = advice.depth_db;
+    duck->values["hold_ms"] = advice.hold_ms;
+    duck->values["release_ms"] = advice.release_ms;
+}
+
+}  // namespace isotonus
