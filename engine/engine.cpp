@@ -105,8 +105,7 @@ void Engine::set_plan(PlanPtr plan) {
     if (before && before->stream->plan().same_sources(*plan)) {
         stream = before->stream;
     } else {
-        stream = std::make_shared<Stream>(plan);
-        stream->expect(position());
+        stream = std::make_shared<Stream>(plan, before ? before->stream : nullptr, position());
         stream->set_loop(loop_first_, loop_end_);
     }
     programs_.push_back(std::make_unique<Program>(std::move(plan), std::move(stream)));

@@ -5,11 +5,18 @@
 
 namespace isotonus {
 
-Stream::Stream(PlanPtr plan) : plan_(std::move(plan)) {
-    for (Slot& slot : slots_) {
-        for (const PlanPart& p : plan_->parts)
-            slot.samples.emplace_back(static_cast<size_t>(chunk_frames * p.channels));
-        slot.present.assign(plan_->parts.size(), 0);
+Stream::Stream(PlanPtr plan, std::shared_ptr<Stream> before, int64_t expected)
+    : plan_(std::move(plan)), before_(std::move(before)) {
+    for (Slot& slot : slots_) slot.samples.resize(plan_->parts.size());
+    if (expected >= 0) expected_chunk_ = expected / chunk_frames;
+    if (before_) {
+        const auto& old = before_->plan_->parts;
+        for (const PlanPart& p : plan_->parts) {
+            const auto at = std::find_if(old.begin(), old.end(), [&](const PlanPart& o) {
+                return o.material == p.material && o.delay_samples == p.delay_samples && o.channels == p.channels;
+            });
+            part_before_.push_back(at == old.end() ? -1 : static_cast<int>(at - old.begin()));
+        }
     }
     thread_ = std::jthread([this](const std::stop_token& stop) { read_ahead(stop); });
 }
@@ -26,7 +33,7 @@ bool Stream::enter(int64_t frame, std::vector<const float*>& inputs) {
         if (slot.chunk.load() != chunk) continue;
         const int64_t offset = frame - chunk * chunk_frames;
         for (size_t i = 0; i < inputs.size(); ++i)
-            inputs[i] = slot.present[i] ? slot.samples[i].data() + offset * plan_->parts[i].channels : nullptr;
+            inputs[i] = slot.samples[i] ? slot.samples[i]->data() + offset * plan_->parts[i].channels : nullptr;
         return true;
     }
     return false;
@@ -80,19 +87,33 @@ void Stream::tell(const Error& error) {
     trouble_ = error.text();
 }
 
-void Stream::load(Slot& slot, int64_t chunk) {
-    const int64_t first = chunk * chunk_frames;
-    auto inputs = reader_->read(first, chunk_frames);
+std::optional<Stream::Samples> Stream::held(int64_t chunk, size_t part) const {
+    std::scoped_lock lock(slots_mutex_);
+    for (const Slot& slot : slots_)
+        if (slot.chunk.load() == chunk) return slot.samples[part];
+    return std::nullopt;
+}
+
+std::vector<Stream::Samples> Stream::load(int64_t chunk) {
+    std::vector<Samples> all(plan_->parts.size());
+    std::vector<char> known(all.size());
+    for (size_t i = 0; i < part_before_.size() && before_; ++i) {
+        if (part_before_[i] < 0) continue;
+        if (auto same = before_->held(chunk, static_cast<size_t>(part_before_[i]))) {
+            all[i] = std::move(*same);
+            known[i] = 1;
+        }
+    }
+    auto inputs = reader_->read(chunk * chunk_frames, chunk_frames, &known);
     if (reader_->fault()) tell(*reader_->fault());
     if (!inputs) {
         tell(inputs.error());
-        std::fill(slot.present.begin(), slot.present.end(), char{0});
-        return;
+        return all;
     }
-    for (size_t i = 0; i < inputs->size(); ++i) {
-        slot.present[i] = (*inputs)[i] != nullptr;
-        if (slot.present[i]) std::copy_n((*inputs)[i], slot.samples[i].size(), slot.samples[i].data());
-    }
+    for (size_t i = 0; i < all.size(); ++i)
+        if (const float* in = (*inputs)[i])
+            all[i] = std::make_shared<const std::vector<float>>(in, in + chunk_frames * plan_->parts[i].channels);
+    return all;
 }
 
 void Stream::read_ahead(const std::stop_token& stop) {
@@ -115,15 +136,18 @@ Result<void> Stream::read_until(const std::stop_token& stop) {
             return std::find(wanted.begin(), wanted.end(), s.chunk.load()) == wanted.end();
         });
         if (missing == wanted.end() || spare == slots_.end()) {
+            before_.reset();
             std::this_thread::sleep_for(4ms);
             continue;
         }
-        const int64_t held = spare->chunk.exchange(-1);
-        if (held >= 0 && playing_chunk_.load() == held) {  // the audio thread has just jumped into it
-            spare->chunk.store(held);
+        const int64_t old = spare->chunk.exchange(-1);
+        if (old >= 0 && playing_chunk_.load() == old) {  // the audio thread has just jumped into it
+            spare->chunk.store(old);
             continue;
         }
-        load(*spare, *missing);
+        std::vector<Samples> loaded = load(*missing);
+        std::scoped_lock lock(slots_mutex_);
+        spare->samples = std::move(loaded);
         spare->chunk.store(*missing);
     }
     return {};

@@ -21,7 +21,9 @@ class Stream {
     static constexpr int64_t chunk_frames = 4096;
     static constexpr int slot_count = 16;
 
-    explicit Stream(PlanPtr plan);
+    /// What the stream before it holds of the same sources is taken over, so that only what changed is read anew.
+    /// `expected`: where play goes on; -1: not known yet.
+    explicit Stream(PlanPtr plan, std::shared_ptr<Stream> before = nullptr, int64_t expected = -1);
     ~Stream();
 
     const RenderPlan& plan() const { return *plan_; }
@@ -41,20 +43,26 @@ class Stream {
     std::string trouble() const;
 
   private:
+    /// Samples of a part in a chunk; streams share them.  Null: it has none there.
+    using Samples = std::shared_ptr<const std::vector<float>>;
     struct Slot {
         std::atomic<int64_t> chunk{-1};
-        std::vector<std::vector<float>> samples;  ///< of each part
-        std::vector<char> present;                ///< the part has samples in this chunk
+        std::vector<Samples> samples;  ///< of each part
     };
+    /// What is held of a part in a chunk; nothing when the chunk is not held.  Any thread but the audio thread's.
+    std::optional<Samples> held(int64_t chunk, size_t part) const;
     void read_ahead(const std::stop_token& stop);
     Result<void> read_until(const std::stop_token& stop);
     std::vector<int64_t> wanted_chunks() const;
     void add_chunks_from(int64_t chunk, size_t most, std::vector<int64_t>& chunks) const;
-    void load(Slot& slot, int64_t chunk);
+    std::vector<Samples> load(int64_t chunk);
     void tell(const Error& error);
 
     PlanPtr plan_;
     std::array<Slot, slot_count> slots_;
+    mutable std::mutex slots_mutex_;           ///< between the reading threads of two streams
+    std::shared_ptr<Stream> before_;           ///< until the first chunks are there
+    std::vector<int> part_before_;             ///< which of its parts is this one; -1: none
     std::atomic<int64_t> playing_chunk_{-1};   ///< written by the audio thread alone; -1: it was never here
     std::atomic<int64_t> expected_chunk_{-1};  ///< -1: play goes on where it is; the audio thread takes it away
     std::atomic<int64_t> loop_first_{0}, loop_end_{0};  ///< in frames; end 0: no loop

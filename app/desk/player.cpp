@@ -49,14 +49,17 @@ QString Player::device_name() const {
 
 void Player::follow_session() {
     recompile_.stop();
-    plan_ = compile_plan(document_.session(), materials_.known(), Solo::left_out);
+    PlanPtr plan = compile_plan(document_.session(), materials_.known(), Solo::left_out);
+    // A chain that is being worked out changes nothing that is known yet: pictures and figures of the plan stay.
+    const bool same = materials_.shaping() && plan_->sounds_like(*plan);
+    if (!same) plan_ = std::move(plan);
     if (engine_.device() && engine_.sample_rate() != document_.session().sample_rate)
         open_device(wanted_device_, block_frames_);
     std::erase_if(listened_, [this](TrackId id) { return !document_.track(id); });
     send_plan();
     if (live_.sample_rate() != document_.session().sample_rate) live_ = LiveMix(document_.session().sample_rate);
     forward_loop();
-    emit plan_changed();
+    if (!same) emit plan_changed();
 }
 
 PlanPtr Player::heard_plan() const {

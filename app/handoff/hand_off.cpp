@@ -500,7 +500,7 @@ void HandOffPanel::start() {
     if (work_.materials.shaping()) {
         // What leaves is what is known to the last sample, which takes a moment after a chain has changed.
         emit work_.view.hint(tr("The chains are still being worked out: the export begins when they are."));
-        connect(&work_.player, &Player::plan_changed, this, &HandOffPanel::start, Qt::SingleShotConnection);
+        connect(&work_.materials, &Materials::reshaped, this, &HandOffPanel::start, Qt::SingleShotConnection);
         return;
     }
     ExportQueue::Job job{work_.player.plan(), work_.document.session(), delivery(),

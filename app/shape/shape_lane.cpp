@@ -122,6 +122,31 @@ bool ShapeLane::grab(const QPoint& at) {
 
 void ShapeLane::paint(QPainter& painter, const QRect&) {
     const ShapedRow row = *shaped_row(work_, id());
+    const auto ghost = work_.view.chain_ghosts().find(id());
+    Picture now{row.before,
+                row.after,
+                row.before && work_.spectra.of(row.before),
+                row.after && work_.spectra.of(row.after),
+                *row.chain,
+                ghost == work_.view.chain_ghosts().end() ? Chain{} : ghost->second,
+                row.chain_out,
+                row.trim_db,
+                row.ink,
+                size() * devicePixelRatio(),
+                &theme()};
+    // Most edits leave most rows as they are: what was drawn is drawn again.
+    if (drawn_.isNull() || !(now == shown_)) {
+        shown_ = std::move(now);
+        drawn_ = QPixmap(shown_.size);
+        drawn_.setDevicePixelRatio(devicePixelRatio());
+        drawn_.fill(Qt::transparent);
+        QPainter picture(&drawn_);
+        paint_picture(picture, row);
+    }
+    painter.drawPixmap(0, 0, drawn_);
+}
+
+void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
     const Chain& chain = *row.chain;
     const QRect area = frequency_area(width(), height()), levels = level_area(width(), height());
     const FrequencyRuler ruler{static_cast<double>(area.left()), static_cast<double>(area.right())};

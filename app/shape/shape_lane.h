@@ -1,6 +1,8 @@
 // The lane of Shape: spectra before and after, the low cut, levels, the reduction over the song, the chain in words.
 #pragma once
 
+#include <QPixmap>
+
 #include "app/shape/frequency.h"
 
 #include "app/desk/lane.h"
@@ -36,6 +38,20 @@ class ShapeLane : public Lane {
     const Chain& chain() const { return *work_.document.session().chain_of(id()); }
     /// Rows that an edit here changes: those that are selected with a track, a bus alone.
     std::vector<TrackId> rows_meant() const;
+    void paint_picture(QPainter& painter, const ShapedRow& row);
+    /// All that the picture depends on.
+    struct Picture {
+        MaterialPtr before, after;
+        bool before_known = false, after_known = false;
+        Chain chain, ghost;
+        bool chain_out = false;
+        double trim_db = 0.0;
+        int ink = 0;
+        QSize size;
+        const void* theme = nullptr;
+        bool operator==(const Picture&) const = default;
+    } shown_;
+    QPixmap drawn_;
     QRect word_place(size_t n) const;
 };
 

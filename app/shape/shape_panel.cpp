@@ -326,9 +326,21 @@ void ShapePanel::follow() {
 }
 
 void ShapePanel::fill_form() {
-    // A field that is being typed into is left alone: what it says is what was just set.
-    QWidget* const focused = scroll_->focusWidget();
-    if (filling_ || (focused && focused->hasFocus() && scroll_->isAncestorOf(focused))) return;
+    const size_t at = place();
+    const Processor* chosen = at < shown_.size() ? &shown_[at] : nullptr;
+    QString form_of = QString::number(row_);
+    if (chosen) {
+        form_of += QString(" %1 %2").arg(chosen->id).arg(QString::fromStdString(chosen->type));
+        const ProcessorType* type = processor_type(chosen->type);
+        for (const auto& t : work_.document.session().tracks)
+            if (type && type->keyed) form_of += '\n' + QString::fromStdString(t->name);
+    }
+    if (form_of == form_of_) {
+        for (const auto& show : fields_) show(*chosen);
+        return;
+    }
+    form_of_ = form_of;
+    fields_.clear();
     // Later: the field whose value has just changed may still be at work.
     if (QWidget* before = scroll_->takeWidget()) before->deleteLater();
     auto* form = new QWidget;
@@ -336,13 +348,12 @@ void ShapePanel::fill_form() {
     layout->setContentsMargins(0, 0, 6, 0);
     layout->setVerticalSpacing(4);
     scroll_->setWidget(form);
-    const size_t at = place();
-    if (at >= shown_.size()) {
+    if (!chosen) {
         layout->addRow(new QLabel(
             tr("No processor is chosen. Add one, or double click the\npicture for a band of the equaliser.")));
         return;
     }
-    const Processor& p = shown_[at];
+    const Processor& p = *chosen;
     const ProcessorType* type = processor_type(p.type);
     if (!type) {
         layout->addRow(new QLabel(tr("A newer version made this. It is kept, and does nothing here.")));
@@ -359,7 +370,10 @@ void ShapePanel::add_key(const Processor& processor) {
     box->addItem(tr("itself"), QVariant::fromValue<qulonglong>(0));
     for (const auto& t : work_.document.session().tracks)
         if (t->id != row_) box->addItem(QString::fromStdString(t->name), QVariant::fromValue<qulonglong>(t->id));
-    box->setCurrentIndex(std::max(0, box->findData(QVariant::fromValue<qulonglong>(processor.key))));
+    fields_.push_back([box](const Processor& p) {
+        box->setCurrentIndex(std::max(0, box->findData(QVariant::fromValue<qulonglong>(p.key))));
+    });
+    fields_.back()(processor);
     box->setToolTip(tr("The row whose level this one listens to, before its fader."));
     connect(box, &QComboBox::activated, this, [this, box, id = processor.id] {
         work_.edits.set_chains({row_}, tr("Listen to %1").arg(box->currentText()), [&](Chain& chain) {
@@ -379,7 +393,9 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     if (!info.words.empty()) {
         auto* box = new QComboBox;
         for (const char* word : info.words) box->addItem(QString(word).replace('_', ' '));
-        box->setCurrentIndex(static_cast<int>(value_of(processor, info)));
+        fields_.push_back(
+            [box, &info](const Processor& p) { box->setCurrentIndex(static_cast<int>(value_of(p, info))); });
+        fields_.back()(processor);
         box->setObjectName(info.id);
         connect(box, &QComboBox::activated, this, [set](int n) { set(n); });
         layout->addRow(name, box);
@@ -393,7 +409,13 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     field->setStepType(info.law == Law::log ? QAbstractSpinBox::AdaptiveDecimalStepType
                                             : QAbstractSpinBox::DefaultStepType);
     field->setSingleStep(info.law == Law::log ? 1.0 : std::max(0.1, (info.high - info.low) / 100.0));
-    field->setValue(value_of(processor, info));
+    fields_.push_back([field, &info](const Processor& p) {
+        // A field that is being typed into is left alone: what it says is what was just set.
+        if (field->hasFocus()) return;
+        const QSignalBlocker quiet(field);
+        field->setValue(value_of(p, info));
+    });
+    fields_.back()(processor);
     field->setButtonSymbols(QAbstractSpinBox::NoButtons);
     field->setKeyboardTracking(false);
     if (std::string_view(info.id) == "release_ms" || std::string_view(info.id) == "hold_ms") {

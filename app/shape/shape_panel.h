@@ -45,7 +45,9 @@ class ShapePanel : public QWidget {
     QPushButton *in_, *remove_, *up_, *down_;
     TrackId row_ = 0;
     Chain shown_;
-    bool filling_ = false, hearing_cut_ = false;
+    bool hearing_cut_ = false;
+    QString form_of_ = "nothing";                                ///< row and processor whose fields are shown
+    std::vector<std::function<void(const Processor&)>> fields_;  ///< each shows its value
     Advisor* advisor_;
     QWidget* advice_strip_;
     QLabel* advice_text_;

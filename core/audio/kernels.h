@@ -39,6 +39,9 @@ void measure_stretch(const float* in, size_t frames, int channels, Stretch* out)
 /// Sums of groups of 16 frames: of x, and of |x|.  sums[group * channels + channel]; `frames` is a multiple of 16.
 void sums_of_16(const float* in, size_t frames, int channels, float* sums, float* magnitudes);
 
+/// The level of the louder channel in each frame, 20 log10 |x| within 0.0002 dB; of 0 it is -758 dB.
+void levels_db(const float* in, size_t frames, int channels, float* out);
+
 /// Largest magnitude.
 float peak(const float* in, size_t samples);
 

@@ -41,11 +41,12 @@ Result<void> PlanReader::follow(PlanPtr plan) {
     return {};
 }
 
-Result<std::span<const float* const>> PlanReader::read(int64_t first, int64_t frames) {
+Result<std::span<const float* const>> PlanReader::read(int64_t first, int64_t frames, const std::vector<char>* known) {
     for (size_t i = 0; i < readers_.size(); ++i) {
         const PlanPart& track = plan_->parts[i];
         const int64_t from = first - track.delay_samples;
         inputs_[i] = nullptr;
+        if (known && (*known)[i]) continue;
         if (!wanted(i) || !readers_[i] || from >= track.frames || from + frames <= 0) continue;
         buffers_[i].resize(std::max(buffers_[i].size(), static_cast<size_t>(frames * track.channels)));
         if (auto done = readers_[i]->read(from, frames, buffers_[i].data()); !done) {

@@ -16,8 +16,9 @@ class PlanReader {
     /// Goes on with another plan of the same sources; opens what is heard now and was not.
     Result<void> follow(PlanPtr plan);
 
-    /// Samples of every track for these frames, as Renderer::process takes them; valid until the next call.
-    Result<std::span<const float* const>> read(int64_t first, int64_t frames);
+    /// Samples of every track for these frames, as Renderer::process takes them; valid until the next call.  Parts that
+    /// are `known`, when that is said, are left out.
+    Result<std::span<const float* const>> read(int64_t first, int64_t frames, const std::vector<char>* known = nullptr);
 
     /// The last file that was left out.
     const std::optional<Error>& fault() const { return fault_; }

@@ -208,6 +208,25 @@ bool RenderPlan::same_sources(const RenderPlan& other) const {
                                                           });
 }
 
+bool RenderPlan::sounds_like(const RenderPlan& other) const {
+    const auto same = [](const RowGains& a, const RowGains& b) { return a.gains == b.gains && a.same_rides(b); };
+    return same_sources(other) && same_routing(other) && frames == other.frames && main_gain == other.main_gain &&
+           same(main, other.main) &&
+           std::equal(tracks.begin(), tracks.end(), other.tracks.begin(), other.tracks.end(),
+                      [](const PlanTrack& a, const PlanTrack& b) {
+                          return a.material == b.material && a.trim_gain == b.trim_gain &&
+                                 a.fader_gain == b.fader_gain && a.is_bus == b.is_bus;
+                      }) &&
+           std::equal(parts.begin(), parts.end(), other.parts.begin(),
+                      [&](const PlanPart& a, const PlanPart& b) {
+                          return same(a, b) && a.as_if == b.as_if && a.through_chain == b.through_chain &&
+                                 a.listen == b.listen && a.listen_after_fader == b.listen_after_fader &&
+                                 std::equal(a.rows_on_way.begin(), a.rows_on_way.end(), b.rows_on_way.begin(),
+                                            b.rows_on_way.end(), same);
+                      }) &&
+           std::equal(buses.begin(), buses.end(), other.buses.begin(), other.buses.end(), same);
+}
+
 bool RenderPlan::same_routing(const RenderPlan& other) const {
     return std::equal(parts.begin(), parts.end(), other.parts.begin(), other.parts.end(),
                       [&](const PlanPart& a, const PlanPart& b) {

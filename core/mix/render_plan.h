@@ -124,6 +124,8 @@ struct RenderPlan {
     double duration_s() const { return static_cast<double>(frames) / sample_rate; }
     /// Plays the same samples from the same files in the same places, whatever the gains.
     bool same_sources(const RenderPlan& other) const;
+    /// Every sample that it makes is the other's, and every figure of its rows.
+    bool sounds_like(const RenderPlan& other) const;
     /// Every row leads where it leads in the other.
     bool same_routing(const RenderPlan& other) const;
     bool any_listening() const;

@@ -58,7 +58,8 @@ class ChainRun {
     double response_db(double hz) const;
 
     /// What passed through a processor since this run was told to watch: the highest sample that came out of it, and
-    /// the sums of squares of what went in and came out.
+    /// the sums of squares of what went in and came out, of one cell in sixteen: an estimate of its gain.
+    static constexpr int64_t weighed_cells = 16;
     struct Passed {
         float peak = 0.0f;
         double square_in = 0.0, square_out = 0.0;

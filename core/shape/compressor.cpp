@@ -1,5 +1,6 @@
 #include "core/shape/compressor.h"
 
+#include "core/audio/kernels.h"
 #include "core/shape/dynamics.h"
 
 namespace isotonus {
@@ -15,6 +16,20 @@ namespace {
 
 constexpr std::array detector_words{"peak", "rms"};
 constexpr double rms_s = 0.01;  ///< over which powers are averaged; common practice, no source
+
+/// The static curve of all frames, without branches; slope = 1 / ratio - 1.
+ISOTONUS_WIDE void static_gains_db(const float* level, int frames, float threshold, float slope, float knee,
+                                   float range, float* gain) {
+    const float bend = knee > 0.0f ? slope / (2.0f * knee) : 0.0f;
+    for (int i = 0; i < frames; ++i) {
+        const float over = level[i] - threshold;
+        float into = over + 0.5f * knee;
+        into = into < 0.0f ? 0.0f : into > knee ? knee : into;
+        const float past = over - 0.5f * knee;
+        const float wanted = bend * into * into + slope * (past > 0.0f ? past : 0.0f);
+        gain[i] = wanted > range ? wanted : range;
+    }
+}
 
 struct Compressor {
     struct Settings {
@@ -63,32 +78,18 @@ struct Compressor {
     float reduction_db(const State& state) const { return state.deepest_db; }
 
     void process(State& state, const Cell& c) {
-        PairCell key;
-        key.load(c.key, c.key_channels, c.frames);
-        key_.run(state.key, key, c.frames);
         float level[cell_frames], gain[cell_frames];
-        if (s_.detector == 0) {
-            levels_db_of(key, c.frames, level);
+        if (s_.detector == 0 && !key_.low_on && !key_.high_on) {
+            key_levels_db(c, level);
         } else {
-            // AES17: a sine's RMS reads what its peak reads.
-            for (int i = 0; i < c.frames; ++i) {
-                const Pair square = key.at[i] * key.at[i];
-                const double power = c.key_channels == 2 ? square[0] + square[1] : 2.0 * square[0];
-                state.power = power + (state.power - power) * power_keep_;
-                level[i] = static_cast<float>(state.power);
-            }
-            for (int i = 0; i < c.frames; ++i) level[i] = 0.5f * db_of_octave * log2_of(level[i]);
-            if (state.power < 1e-30) state.power = 0.0;
+            PairCell key;
+            key.load(c.key, c.key_channels, c.frames);
+            key_.run(state.key, key, c.frames);
+            detect(state, key, c, level);
         }
-        // The static curve of all frames, without branches.
-        const auto threshold = static_cast<float>(s_.threshold_dbfs), knee = static_cast<float>(s_.knee_db),
-                   range = -static_cast<float>(s_.range_db);
-        const float slope = s_.ratio >= endless_ratio ? -1.0f : static_cast<float>(1.0 / s_.ratio - 1.0);
-        const float bend = knee > 0.0f ? slope / (2.0f * knee) : 0.0f;
-        for (int i = 0; i < c.frames; ++i) {
-            const float over = level[i] - threshold, into = std::clamp(over + 0.5f * knee, 0.0f, knee);
-            gain[i] = std::max(range, bend * into * into + slope * std::max(0.0f, over - 0.5f * knee));
-        }
+        static_gains_db(level, c.frames, static_cast<float>(s_.threshold_dbfs),
+                        s_.ratio >= endless_ratio ? -1.0f : static_cast<float>(1.0 / s_.ratio - 1.0),
+                        static_cast<float>(s_.knee_db), -static_cast<float>(s_.range_db), gain);
         float now = state.gain_db, slow = state.slow_db, deepest = 0.0f;
         if (s_.release_auto)
             for (int i = 0; i < c.frames; ++i) {
@@ -114,6 +115,21 @@ struct Compressor {
     }
 
   private:
+    void detect(State& state, const PairCell& key, const Cell& c, float* level) const {
+        if (s_.detector == 0) return levels_db_of(key, c.frames, level);
+        // AES17: a sine's RMS reads what its peak reads.
+        for (int i = 0; i < c.frames; ++i) {
+            const Pair square = key.at[i] * key.at[i];
+            const double power = c.key_channels == 2 ? square[0] + square[1] : 2.0 * square[0];
+            state.power = power + (state.power - power) * power_keep_;
+            level[i] = static_cast<float>(state.power);
+        }
+        float twice[cell_frames];
+        kernels::levels_db(level, static_cast<size_t>(c.frames), 1, twice);
+        for (int i = 0; i < c.frames; ++i) level[i] = 0.5f * twice[i];
+        if (state.power < 1e-30) state.power = 0.0;
+    }
+
     Settings s_;
     KeyFilter key_;
     int latency_ = 0;

@@ -1,5 +1,6 @@
 #include "core/shape/dynamics.h"
 
+#include "core/audio/kernels.h"
 #include "core/shape/filters.h"
 
 namespace isotonus {
@@ -18,23 +19,22 @@ void KeyFilter::run(State& state, PairCell& cell, int frames) const {
     if (high_on) run_filters(highs, &state.high, cell.at, frames);
 }
 
-void magnitudes_of(const PairCell& cell, int frames, float* out) {
+ISOTONUS_WIDE void magnitudes_of(const PairCell& cell, int frames, float* out) {
     for (int i = 0; i < frames; ++i)
         out[i] = static_cast<float>(std::max(std::fabs(cell.at[i][0]), std::fabs(cell.at[i][1])));
 }
 
 void levels_db_of(const PairCell& cell, int frames, float* out) {
-    magnitudes_of(cell, frames, out);
-    for (int i = 0; i < frames; ++i) out[i] = level_db(out[i]);
+    float magnitudes[cell_frames];
+    magnitudes_of(cell, frames, magnitudes);
+    kernels::levels_db(magnitudes, static_cast<size_t>(frames), 1, out);
 }
 
 void key_levels_db(const Cell& cell, float* out) {
-    PairCell key;
-    key.load(cell.key, cell.key_channels, cell.frames);
-    levels_db_of(key, cell.frames, out);
+    kernels::levels_db(cell.key, static_cast<size_t>(cell.frames), cell.key_channels, out);
 }
 
-void apply_db(const float* gain_db, const Cell& cell) {
+ISOTONUS_WIDE void apply_db(const float* gain_db, const Cell& cell) {
     float gain[cell_frames];
     for (int i = 0; i < cell.frames; ++i) gain[i] = gain_of_db(gain_db[i]);
     if (cell.channels == 2)

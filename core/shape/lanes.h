@@ -4,6 +4,7 @@
 
 #include <bit>
 #include <cstdint>
+#include <cstring>
 
 #include "core/audio/biquad.h"
 #include "core/shape/processor.h"
@@ -24,13 +25,21 @@ struct PairCell {
             for (int i = 0; i < frames; ++i) at[i] = Pair{static_cast<double>(in[i]), 0.0};
     }
     void store(float* out, int channels, int frames) const {
+        // Two frames at once: what is read next is read in pieces of that size, and need not wait for smaller ones.
+        typedef float TwoFrames __attribute__((vector_size(16)));
+        int i = 0;
+        for (; channels == 2 && i + 2 <= frames; i += 2) {
+            const TwoFrames two{static_cast<float>(at[i][0]), static_cast<float>(at[i][1]),
+                                static_cast<float>(at[i + 1][0]), static_cast<float>(at[i + 1][1])};
+            std::memcpy(out + 2 * i, &two, sizeof two);
+        }
         if (channels == 2)
-            for (int i = 0; i < frames; ++i) {
+            for (; i < frames; ++i) {
                 out[2 * i] = static_cast<float>(at[i][0]);
                 out[2 * i + 1] = static_cast<float>(at[i][1]);
             }
         else
-            for (int i = 0; i < frames; ++i) out[i] = static_cast<float>(at[i][0]);
+            for (; i < frames; ++i) out[i] = static_cast<float>(at[i][0]);
     }
     /// Left and right to middle and sides, and back: M = (L + R) / 2, S = (L - R) / 2.
     void to_middle_and_sides(int frames) {
@@ -64,23 +73,7 @@ std::complex<double> response_of(const GlidingFilter& filter, double radians);
 /// denormal numbers, which are slow and below anything that is heard: they become 0.
 void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::State* states, Pair* cell, int frames);
 
-// Within 0.0002 dB; of 0 a very low level (-758 dB).  Plain arithmetic without branches or tables.
-inline float log2_of(float x) {
-    const float safe = x < 1e-38f ? 1e-38f : x;
-    const auto bits = std::bit_cast<int32_t>(safe);
-    const int32_t exponent = (bits - 0x3F3504F3) >> 23;  // so that the rest lies around 1
-    const float m = std::bit_cast<float>(bits - (exponent << 23)) - 1.0f;
-    // log2(1 + m) / m by a polynomial (least squares, m from -0.293 to 0.414)
-    float p = -0.146203527f;
-    p = p * m + 0.23420985f;
-    p = p * m + -0.248821807f;
-    p = p * m + 0.287075611f;
-    p = p * m + -0.360241986f;
-    p = p * m + 0.480924039f;
-    p = p * m + -0.721352759f;
-    p = p * m + 1.44269496f;
-    return static_cast<float>(exponent) + p * m;
-}
+// Within 0.0002 dB.  Plain arithmetic without branches or tables.
 inline float exp2_of(float x) {
     const float safe = x < -126.0f ? -126.0f : x > 126.0f ? 126.0f : x;
     const float shifted = safe + 12582912.0f;  // rounds to the nearest whole number
@@ -96,7 +89,6 @@ inline float exp2_of(float x) {
     return std::bit_cast<float>(std::bit_cast<int32_t>(p) + (whole << 23));
 }
 inline constexpr float db_of_octave = 6.0205999f;  ///< 20 log10(2)
-inline float level_db(float magnitude) { return db_of_octave * log2_of(magnitude); }
 inline float gain_of_db(float db) { return exp2_of(db * (1.0f / db_of_octave)); }
 
 /// What is left after one frame of an exponential approach of this length (to 63 %).

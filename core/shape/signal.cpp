@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cstring>
 
+#include "core/audio/media.h"
 #include "core/files/hash.h"
 
 namespace isotonus {
@@ -196,10 +197,34 @@ class SignalReader : public FrameReader {
     int64_t next_ = -1;  ///< the cell that is processed next; -1: none was
 };
 
+/// Reads what was kept of a signal.
+class KeptReader : public FrameReader {
+  public:
+    explicit KeptReader(std::shared_ptr<const Signal> signal) : signal_(std::move(signal)) {}
+    int channels() const override { return signal_->recipe_.source.channels(); }
+    Result<void> read(int64_t first, int64_t frames, float* out) override {
+        const int64_t end = signal_->frames_, wide = channels();
+        const int64_t from = std::clamp<int64_t>(first, 0, end), to = std::clamp<int64_t>(first + frames, from, end);
+        std::fill_n(out, frames * wide, 0.0f);
+        if (to > from && !signal_->kept_->read(from * wide, out + (from - first) * wide, (to - from) * wide))
+            return fail(cache_folder().string(), "what was kept there cannot be read again");
+        return {};
+    }
+
+  private:
+    std::shared_ptr<const Signal> signal_;
+};
+
+Result<std::unique_ptr<FrameReader>> open_running(const std::shared_ptr<const Signal>& signal) {
+    return SignalReader::open(signal);
+}
+
 Result<std::unique_ptr<FrameReader>> open_material(const Material& material) {
     if (material.maker) return material.maker->open();
     if (!material.signal) return open_source(material.ready);
-    auto whole = SignalReader::open(material.signal);
+    Result<std::unique_ptr<FrameReader>> whole =
+        material.signal->kept_ ? Result<std::unique_ptr<FrameReader>>(std::make_unique<KeptReader>(material.signal))
+                               : open_running(material.signal);
     const Source& source = material.ready.source;
     if (!whole || source.band == Band::all) return whole;
     return std::unique_ptr<FrameReader>(
@@ -400,6 +425,8 @@ Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) 
         ReductionWatch watch(recipe, chain, signal->frames_);
         chain.watch();
         Measurer measurer(channels, recipe.sample_rate, 1.0f);
+        signal->kept_ = Spooled::reserve(signal->frames_ * channels);
+        int64_t kept = 0;
         std::vector<float> piece;
         const size_t whole_piece = static_cast<size_t>(4096 * channels);
         int64_t left_out = late, rest = signal->frames_;
@@ -420,6 +447,8 @@ Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) 
             piece.insert(piece.end(), out + skip * channels, out + (skip + take) * channels);
             if (piece.size() < whole_piece && rest > 0) continue;
             measurer.add(piece.data(), static_cast<int64_t>(piece.size()) / channels);
+            if (signal->kept_ && !signal->kept_->write(kept, piece.data(), std::ssize(piece))) signal->kept_.reset();
+            kept += std::ssize(piece);
             piece.clear();
         }
         signal->checkpoints_.shrink_to_fit();

@@ -2,11 +2,13 @@
 //
 // A signal is a material (figures, level summary) whose samples are computed when they are read.  While it was measured
 // the states of its chain were kept every 4096 frames; from such a checkpoint any stretch is reached by running 4096
-// frames at most, on any thread, to the same bits.
+// frames at most, on any thread, to the same bits.  The samples themselves are kept in the cache folder while there is
+// room (core/audio/spool.h), so that whoever reads them again and again need not run the chain.
 #pragma once
 
 #include <map>
 
+#include "core/audio/spool.h"
 #include "core/measure/material.h"
 #include "core/shape/chain.h"
 
@@ -68,7 +70,8 @@ class Signal {
     /// How long it turns down by so many dB and more, s.
     double reduced_s(size_t place, double db) const;
     /// The highest sample that comes out of a processor, and by how much its power differs from that of what goes in,
-    /// over the whole song.  Absent for one that is not at work, and where it is silent.
+    /// over the whole song (an estimate from one cell in sixteen).  Absent for one that is not at work, and where it is
+    /// silent.
     Level peak_after_dbfs(size_t place) const;
     Level gain_db(size_t place) const;
     bool is_provisional() const { return checkpoints_.empty(); }
@@ -76,6 +79,8 @@ class Signal {
 
   private:
     friend class SignalReader;
+    friend class KeptReader;
+    friend Result<std::unique_ptr<FrameReader>> open_material(const Material&);
     friend Result<MaterialPtr> make_signal(const SignalRecipe&, Progress*);
     friend MaterialPtr provisional_signal(const SignalRecipe&);
     SignalRecipe recipe_;
@@ -85,6 +90,7 @@ class Signal {
     std::vector<std::byte> checkpoints_;          ///< one after the other, the first at the song's start
     std::vector<std::vector<float>> reductions_;  ///< by place in the chain
     std::vector<ChainRun::Passed> passed_;        ///< likewise
+    std::shared_ptr<Spooled> kept_;               ///< all its samples, interleaved; null: there was no room
 };
 
 /// What a row plays as its file gives it: a signal's source; the material itself when it is no signal.
@@ -96,5 +102,7 @@ Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place,
 
 /// Reads whatever a material is: a file, or a signal.  Not safe to share between threads.
 Result<std::unique_ptr<FrameReader>> open_material(const Material& material);
+/// A signal by running its chain, whether its samples are kept or not.
+Result<std::unique_ptr<FrameReader>> open_running(const std::shared_ptr<const Signal>& signal);
 
 }  // namespace isotonus

@@ -1,5 +1,6 @@
 #include "core/shape/transient.h"
 
+#include "core/audio/kernels.h"
 #include "core/shape/dynamics.h"
 
 namespace isotonus {
@@ -49,9 +50,12 @@ struct Transient {
             begins[i] = state.quick / std::max(state.late, 3e-5f);
             rings[i] = state.lasting / std::max(state.brief, 3e-5f);
         }
-        const auto share = [](float ratio) { return std::clamp(level_db(ratio) / whole_db, 0.0f, 1.0f); };
+        float attacks[cell_frames], sustains[cell_frames];
+        kernels::levels_db(begins, static_cast<size_t>(c.frames), 1, attacks);
+        kernels::levels_db(rings, static_cast<size_t>(c.frames), 1, sustains);
+        const auto share = [](float db) { return std::clamp(db / whole_db, 0.0f, 1.0f); };
         const auto attack = static_cast<float>(s_.attack_db), sustain = static_cast<float>(s_.sustain_db);
-        for (int i = 0; i < c.frames; ++i) begins[i] = attack * share(begins[i]) + sustain * share(rings[i]);
+        for (int i = 0; i < c.frames; ++i) begins[i] = attack * share(attacks[i]) + sustain * share(sustains[i]);
         apply_db(begins, c);
     }
 

@@ -99,7 +99,7 @@ TEST(BusChains, give_the_same_bits_in_any_blocks_on_any_workers_and_their_peak_i
     Nested mix(folder);
     std::mt19937 random(11);
     MixPeaks peaks(1);
-    for (int round = 0; round < 4; ++round) {
+    for (int round = 0; round < (sanitized ? 1 : 4); ++round) {
         for (const TrackId row : {mix.inner, mix.outer}) {
             auto [chain, rides] = random_chain(random, mix.id(3));
             mix.chain(row, chain);

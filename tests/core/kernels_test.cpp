@@ -182,3 +182,24 @@ TEST(Kernels, what_is_not_a_number_becomes_silence_and_is_counted) {
         for (size_t i = 0; i < n; ++i) EXPECT_EQ(x[i], i == n / 2 || i == n - 1 ? 0.0f : before[i]);
     }
 }
+
+TEST(Kernels, levels_are_those_of_the_logarithm) {
+    for (const int channels : {1, 2})
+        for (const size_t frames : {1u, 5u, 16u, 32u, 100u}) {
+            std::vector<float> in, out(frames);
+            for (size_t i = 0; i < frames * static_cast<size_t>(channels); ++i)
+                in.push_back(static_cast<float>((i % 2 ? -1.0 : 1.0) *
+                                                std::pow(10.0, -6.0 + 0.07 * static_cast<double>(i % 97))));
+            kernels::levels_db(in.data(), frames, channels, out.data());
+            for (size_t i = 0; i < frames; ++i) {
+                float most = 0.0f;
+                for (int c = 0; c < channels; ++c)
+                    most = std::max(most, std::fabs(in[i * static_cast<size_t>(channels) + static_cast<size_t>(c)]));
+                ASSERT_NEAR(out[i], 20.0 * std::log10(static_cast<double>(most)), 0.0003) << frames << " " << i;
+            }
+        }
+    const float nothing = 0.0f;
+    float level = 0.0f;
+    kernels::levels_db(&nothing, 1, 1, &level);
+    EXPECT_LT(level, -700.0f);
+}

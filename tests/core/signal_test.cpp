@@ -32,7 +32,7 @@ TEST(Signals, are_the_same_bits_from_the_start_and_from_every_checkpoint_in_any_
     const MaterialPtr files[] = {file_of(folder, "mono.wav", 1, frames, 1),
                                  file_of(folder, "stereo.wav", 2, frames, 2)};
     std::mt19937 random(20);
-    for (int round = 0; round < 20; ++round) {
+    for (int round = 0; round < (sanitized ? 4 : 20); ++round) {
         SignalRecipe recipe;
         recipe.source.material = files[round % 2];
         recipe.source.delay_samples = static_cast<int64_t>(random() % 300) - 100;
@@ -42,12 +42,15 @@ TEST(Signals, are_the_same_bits_from_the_start_and_from_every_checkpoint_in_any_
         recipe.keys[9] = RowTap{files[(round + 1) % 2], 50, 0.7, nullptr};
         const MaterialPtr made = make_signal(recipe).value();
         const int64_t end = made->ready.frames;
-        auto reader = open_material(*made).value();
+        auto reader = open_running(made->signal).value();
         const auto whole = read_all(*reader, end, end);
+        // What was kept of it is the same.
+        auto kept = open_material(*made).value();
+        ASSERT_EQ(read_all(*kept, end, 700), whole) << round;
         // In any blocks.
         for (const int64_t block : {1, 17, 512, 4096}) {
             if (block == 1 && round > 3) continue;
-            auto other = open_material(*made).value();
+            auto other = open_running(made->signal).value();
             ASSERT_EQ(read_all(*other, end, block), whole) << round << " " << block;
         }
         // From anywhere, forwards and back.
@@ -119,7 +122,7 @@ TEST(Signals, are_mixed_to_the_same_bits_by_any_number_of_workers_and_their_peak
     std::mt19937 random(5);
     const TrackId kick = mix.session.tracks[0]->id;
     MixPeaks peaks(1);
-    for (int round = 0; round < 5; ++round) {
+    for (int round = 0; round < (sanitized ? 1 : 5); ++round) {
         for (size_t n = 1; n < 3; ++n)
             mix.change(n, [&](Track& t) {
                 std::tie(t.chain, t.rides) = random_chain(random, kick);

@@ -1,0 +1,112 @@
+#include "core/audio/spool.h"
+
+#include <fcntl.h>
+#include <unistd.h>
+
+#include <mutex>
+#include <vector>
+
+#include "core/audio/media.h"
+#include "core/files/paths.h"
+
+namespace isotonus {
+
+/// One file for all: a handle a signal would be too many.  Stretches that were given back are used again when they fit.
+struct Spooled::File {
+    std::mutex mutex;
+    int descriptor = -1;
+    bool tried = false;
+    int64_t end = 0, in_use = 0;
+    struct Hole {
+        int64_t at, bytes;
+    };
+    std::vector<Hole> holes;
+
+    bool open() {
+        if (std::exchange(tried, true)) return descriptor >= 0;
+        if (!make_folder(cache_folder())) return false;
+        descriptor = ::open(cache_folder().c_str(), O_TMPFILE | O_RDWR | O_CLOEXEC, 0600);
+        if (descriptor >= 0) return true;
+        // A file system that knows no nameless files.
+        std::string name = (cache_folder() / "spool-XXXXXX").string();
+        descriptor = mkostemp(name.data(), O_CLOEXEC);
+        if (descriptor >= 0) unlink(name.c_str());
+        return descriptor >= 0;
+    }
+};
+
+Spooled::File& Spooled::file() {
+    static File* const all = new File;  // never destroyed: signals may be held until the very end
+    return *all;
+}
+
+std::shared_ptr<Spooled> Spooled::reserve(int64_t floats) {
+    const int64_t bytes = floats * static_cast<int64_t>(sizeof(float));
+    File& f = file();
+    std::scoped_lock lock(f.mutex);
+    if (bytes <= 0 || f.in_use + bytes > spool_budget_bytes || !f.open()) return nullptr;
+    int64_t at = -1;
+    for (auto hole = f.holes.begin(); hole != f.holes.end(); ++hole) {
+        if (hole->bytes < bytes) continue;
+        at = hole->at;
+        hole->at += bytes;
+        hole->bytes -= bytes;
+        if (hole->bytes == 0) f.holes.erase(hole);
+        break;
+    }
+    if (at < 0) at = std::exchange(f.end, f.end + bytes);
+    f.in_use += bytes;
+    return std::shared_ptr<Spooled>(new Spooled(at, bytes));
+}
+
+Spooled::~Spooled() {
+    File& f = file();
+    std::scoped_lock lock(f.mutex);
+    f.in_use -= bytes_;
+    // Room that is used again soon is not given back to the disk, which would take longer than writing into it.
+    constexpr int64_t most_idle_bytes = int64_t{1} << 30;
+    if (f.end - f.in_use > most_idle_bytes)
+        fallocate(f.descriptor, FALLOC_FL_PUNCH_HOLE | FALLOC_FL_KEEP_SIZE, at_, bytes_);
+    // With its neighbours it is one hole.
+    File::Hole hole{at_, bytes_};
+    for (auto other = f.holes.begin(); other != f.holes.end();)
+        if (other->at + other->bytes == hole.at || hole.at + hole.bytes == other->at) {
+            hole = {std::min(hole.at, other->at), hole.bytes + other->bytes};
+            other = f.holes.erase(other);
+        } else {
+            ++other;
+        }
+    if (hole.at + hole.bytes == f.end)
+        f.end = hole.at;
+    else
+        f.holes.push_back(hole);
+}
+
+bool Spooled::write(int64_t first, const float* from, int64_t count) {
+    auto bytes = static_cast<size_t>(count) * sizeof(float);
+    int64_t at = at_ + first * static_cast<int64_t>(sizeof(float));
+    for (auto next = reinterpret_cast<const char*>(from); bytes > 0;) {
+        const ssize_t done = pwrite(file().descriptor, next, bytes, at);
+        if (done <= 0) return false;
+        next += done, at += done, bytes -= static_cast<size_t>(done);
+    }
+    return true;
+}
+
+bool Spooled::read(int64_t first, float* to, int64_t count) const {
+    auto bytes = static_cast<size_t>(count) * sizeof(float);
+    int64_t at = at_ + first * static_cast<int64_t>(sizeof(float));
+    for (auto next = reinterpret_cast<char*>(to); bytes > 0;) {
+        const ssize_t done = pread(file().descriptor, next, bytes, at);
+        if (done <= 0) return false;
+        next += done, at += done, bytes -= static_cast<size_t>(done);
+    }
+    return true;
+}
+
+int64_t Spooled::bytes_in_use() {
+    std::scoped_lock lock(file().mutex);
+    return file().in_use;
+}
+
+}  // namespace isotonus

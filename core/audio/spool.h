@@ -1,0 +1,35 @@
+// Samples that were computed and are wanted again: kept in one nameless file of the cache folder for as long as
+// somebody holds them, so that memory does not grow with the song.  The file is gone when the program ends, however it
+// ends.
+#pragma once
+
+#include <cstdint>
+#include <memory>
+
+namespace isotonus {
+
+/// What one program keeps at most.
+inline constexpr int64_t spool_budget_bytes = int64_t{6} << 30;
+
+/// Room for so many floats.  Safe to share between threads.
+class Spooled {
+  public:
+    /// Null when the budget is used up, or no file can be made: whoever asked then does without.
+    static std::shared_ptr<Spooled> reserve(int64_t floats);
+    ~Spooled();
+    Spooled(const Spooled&) = delete;
+
+    /// False when the disk failed (it is full): what is kept is then of no use.
+    bool write(int64_t first, const float* from, int64_t count);
+    bool read(int64_t first, float* to, int64_t count) const;
+
+    static int64_t bytes_in_use();
+
+  private:
+    struct File;
+    static File& file();
+    Spooled(int64_t at, int64_t bytes) : at_(at), bytes_(bytes) {}
+    int64_t at_, bytes_;
+};
+
+}  // namespace isotonus
