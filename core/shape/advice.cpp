@@ -72,7 +72,8 @@ std::optional<LowCutAdvice> low_cut_advice(const LongTermSpectrum& s, bool low_w
     int edge = strongest;
     while (edge > 0 && level(edge - 1) >= least) --edge;
     LowCutAdvice advice;
-    advice.edge_hz = std::min(spectrum_hz(edge) * std::pow(10.0, -0.025), most_hz / 0.88);
+    const double least_edge_hz = low_wanted ? 0.0 : 45.0;
+    advice.edge_hz = std::clamp(spectrum_hz(edge) * std::pow(10.0, -0.025), least_edge_hz, most_hz / 0.88);
     advice.hz = backed_off_hz(advice.edge_hz);
     if (advice.hz < least_hz) return std::nullopt;
     advice.takes_db = taken_by_low_cut_db(s, advice.hz, 12.0);
@@ -90,7 +91,7 @@ double trouble_edge_hz(double band) { return trouble_from_hz * std::pow(2.0, ban
 }  // namespace
 
 Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most, Progress* progress) {
-    constexpr double stands_out_db = 6.0, least_share = 0.5, sounds_db = 40.0;
+    constexpr double stands_out_db = 6.0, tone_db = 24.0, least_share = 0.5, sounds_db = 40.0;
     const int channels = material.ready.channels;
     const double bin_hz = static_cast<double>(material.ready.rate) / trouble_frames;
     using Bands = std::array<double, trouble_bands>;
@@ -163,6 +164,7 @@ Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most
         Trouble t;
         t.excess_db = excess[n] / count[n];
         t.share = count[n] / sounding;
+        if (t.excess_db > tone_db) continue;
         t.cut_db = -std::clamp(0.6 * t.excess_db, 2.0, 6.0);
         // Its exact place: the strongest bin in the band and at its edges, between its neighbours.
         const auto first = static_cast<size_t>(trouble_edge_hz(b - 0.5) / bin_hz),

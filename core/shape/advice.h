@@ -19,8 +19,8 @@ struct LowCutAdvice {
 };
 /// The body of a track reaches down from its strongest band as far as every band on the way lies less than 30 dB below
 /// that band; what is under the edge is unwanted, however strong it is (rumble).  Kicks and basses (`low_wanted`) keep
-/// everything from 35 Hz on, other tracks everything from 200 Hz on.  Nothing when less than 25 Hz is left to cut, or
-/// the track is silent.
+/// everything from 35 Hz on, other tracks everything from 200 Hz on and nothing below 45 Hz.  Nothing when less than
+/// 25 Hz is left to cut, or the track is silent.
 std::optional<LowCutAdvice> low_cut_advice(const LongTermSpectrum& spectrum, bool low_wanted);
 /// By how much a low cut lowers a track's power, dB, 0 or above; `slope_db` an octave (12 or 24).
 double taken_by_low_cut_db(const LongTermSpectrum& spectrum, double hz, double slope_db);
@@ -36,7 +36,8 @@ struct Trouble {
     double q = 8.0;
 };
 /// At most `most`, those that stand out the most first: twelfths of an octave from 60 Hz to 12 kHz that lie 6 dB and
-/// more above the mean of the octave around them in half of the sounding time and longer.
+/// more above the mean of the octave around them in half of the sounding time and longer; by more than 24 dB it is a
+/// tone that is held, which is the sound itself.
 Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most = 4, Progress* progress = nullptr);
 
 /// What is wanted of a compressor: the reduction that it reaches at most, or the one that is typical while it works.

@@ -74,6 +74,9 @@ TEST(LowCutAdvice, leaves_what_is_wanted) {
     EXPECT_GT(advice.hz, 60.0);
     EXPECT_LT(advice.hz, 105.0);
     EXPECT_LT(advice.takes_db, 2.0);
+    // Noise has its body everywhere: what lies below 45 Hz is rumble all the same.
+    const auto even = sound(folder, "even.wav", 240000, 1, noise(4, 0.1));
+    EXPECT_NEAR(low_cut_advice(spectrum_of(*even).value(), false)->hz, backed_off_hz(45.0), 15.0);
     // Silence gets no advice.
     EXPECT_FALSE(low_cut_advice(LongTermSpectrum{}, false));
 }
@@ -120,6 +123,8 @@ TEST(Troubles, are_resonances_that_ring_for_long) {
     EXPECT_LE(found[0].cut_db, -2.0);
     EXPECT_GE(found[0].cut_db, -6.0);
     EXPECT_TRUE(find_troubles(*shaped_noise(folder, "even.wav", {})).value().empty());
+    // A tone that is held is the sound itself.
+    EXPECT_TRUE(find_troubles(*sound(folder, "tone.wav", 480000, 1, sine(440, 48000, 0.3))).value().empty());
     // What rings for a tenth of the time is no trouble.
     const auto short_ring =
         sound(folder, "short.wav", 480000, 1, [n = noise(9, 0.05), s = sine(900, 48000, 0.2)](int64_t i, int c) {
