@@ -333,6 +333,17 @@ TEST(StagedAsItIs, forgets_limits_of_a_trim_that_is_another) {
     EXPECT_FALSE(staged_as_is(sheet, track, m).limited_by_peak);
 }
 
+TEST(HeadroomCheck, fails_from_its_limit_on) {
+    Folder folder;
+    for (const double dbfs : {-3.5, -2.5}) {
+        Mix mix({write(folder / "a.wav", make(96000, 1, sine(300, 48000, gain_from_db(dbfs))), 1)});
+        mix.session.pan_law = PanLaw::balance;
+        const Check c = find(checks_of_mix(mix), "headroom");
+        EXPECT_NEAR(*c.measured, dbfs, 0.01);
+        EXPECT_EQ(c.passed, dbfs < -3.0);
+    }
+}
+
 TEST(MonoLossCheck, fails_from_its_limit_on) {
     Folder folder;
     // Middle and side of unlike noise; what is lost in mono follows from their powers: (M) / (M + S).
