@@ -99,7 +99,9 @@ void check_curve(LimitCheck& check, const Curve& curve, const ParameterInfo& inf
 }
 
 void check_rides(LimitCheck& check, const Rides& rides, const Rides* before, RowKind kind) {
-    for (const auto& [parameter, curve] : rides.all()) {
+    for (const auto& ride : rides.all()) {
+        const Parameter parameter = ride.first;
+        const CurvePtr& curve = ride.second;
         if (before && (*before)[parameter] == curve) continue;
         check.inside(parameter.info().id, 0, [&] {
             if (!can_be_ridden(kind, parameter)) check.complain("ride", "is none that such a row can have");
