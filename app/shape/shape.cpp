@@ -34,8 +34,9 @@ void ShapeStation::paint_ruler(QPainter& painter, const QRect& area, const Works
                                                                                                             area);
     painter.setPen(theme().faint);
     for (const int db : {-48, -24, 0})
-        painter.drawText(QRect(levels.left() + (db + 60) * levels.width() / 60 - 20, area.top(), 40, area.height() - 5),
-                         Qt::AlignHCenter | Qt::AlignBottom, QString::number(db).replace('-', QChar(0x2212)));
+        painter.drawText(QRect(levels.left() + (db + 60) * levels.width() / 60 - 30, area.top(), 60, area.height() - 5),
+                         Qt::AlignHCenter | Qt::AlignBottom,
+                         QString(db == -48 ? "%1 dBFS" : "%1").arg(db).replace('-', QChar(0x2212)));
     painter.drawText(QRect(levels.right() + 16, area.top(), 200, area.height() - 5), Qt::AlignLeft | Qt::AlignBottom,
                      QCoreApplication::translate("Station", "chain; a click takes out or in"));
 }

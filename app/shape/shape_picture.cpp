@@ -62,6 +62,7 @@ void ShapePicture::paintEvent(QPaintEvent*) {
         painter.drawText(QRect(0, static_cast<int>(y_of(db)) - 8, 30, 16), Qt::AlignRight | Qt::AlignVCenter,
                          QString(db > 0 ? "+%1" : "%1").arg(db).replace('-', QChar(0x2212)));
     }
+    painter.drawText(c.adjusted(6, 4, 0, 0), Qt::AlignLeft | Qt::AlignTop, tr("gain, dB"));
     freq.paint_rules(painter, c);
     freq.paint(painter, QRect(0, c.bottom() + 2, width(), 22));
     const auto row = shaped_row(work_, work_.view.shape_row());

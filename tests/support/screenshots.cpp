@@ -287,6 +287,11 @@ int main(int argc, char** argv) {
         shoot(window, folder, "crowded-balance");
         window.stations().choose(1);
         shoot(window, folder, "crowded-stage");
+        work.edits.set_chains({voice}, "Long chain", [](Chain& c) {
+            for (const ProcessorType* type : processor_types()) c.push_back(new_processor(*type, c));
+        });
+        window.stations().choose(3);
+        shoot(window, folder, "crowded-shape");
         Session hot = work.document.session();
         hot.main_fader_db = 9.0;
         for (size_t n = 0; n < hot.tracks.size(); ++n)
