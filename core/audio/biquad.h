@@ -23,6 +23,22 @@ struct BiquadOf {
 };
 using Biquad = BiquadOf<double>;
 
+typedef double Pair __attribute__((vector_size(16)));  ///< left and right, or middle and sides
+using PairFilter = BiquadOf<Pair>;
+
+/// Decay into silence would end in denormal numbers, which are slow and below anything that is heard: they become 0.
+inline constexpr double least_state = 1e-30;
+inline void forget_denormals(PairFilter::State& state) {
+    for (Pair* s : {&state.s1, &state.s2})
+        for (int side = 0; side < 2; ++side)
+            if ((*s)[side] < least_state && (*s)[side] > -least_state) (*s)[side] = 0.0;
+}
+
+inline PairFilter on_both(const Biquad& f) {
+    const auto both = [](double v) { return Pair{v, v}; };
+    return {both(f.b0), both(f.b1), both(f.b2), both(f.a1), both(f.a2)};
+}
+
 /// Butterworth, 12 dB an octave.
 inline constexpr double flat_q = 0.70710678118654752;
 /// The two sections of a Butterworth filter with 24 dB an octave: 1 / (2 cos(pi / 8)) and 1 / (2 cos(3 pi / 8)).

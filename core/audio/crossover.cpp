@@ -4,6 +4,8 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/audio/kaiser.h"
+
 namespace isotonus {
 
 int64_t LowBand::reach_of(double crossover_hz, double sample_rate) {
@@ -19,8 +21,7 @@ LowBand::LowBand(double crossover_hz, double sample_rate)
     constexpr double beta = 6.0;
     double sum = 0.0;
     for (int64_t k = -reach_; k <= reach_; ++k) {
-        const double place = static_cast<double>(k) / static_cast<double>(reach_ + 1);
-        const double window = std::cyl_bessel_i(0.0, beta * std::sqrt(1.0 - place * place));
+        const double window = kaiser(static_cast<double>(k) / static_cast<double>(reach_ + 1), beta);
         const double x = 2.0 * std::numbers::pi * crossover_hz / sample_rate * static_cast<double>(k);
         taps_.push_back(window * (k == 0 ? 1.0 : std::sin(x) / x));
         sum += taps_.back();

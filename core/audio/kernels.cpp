@@ -212,6 +212,111 @@ void LevelsDb(const float* HWY_RESTRICT in, size_t frames, int channels, float* 
     std::copy(levels, levels + (frames - i), out + i);
 }
 
+#if HWY_TARGET != HWY_SCALAR
+/// The pairs of y, each one place further; in the first place the last pair of `before`.
+template <class D, class V>
+HWY_INLINE V PassedOn(D d, V y, V before) {
+#if HWY_TARGET <= HWY_AVX3
+    if constexpr (hn::MaxLanes(D()) == 8)
+        return V{
+            _mm512_castsi512_pd(_mm512_alignr_epi64(_mm512_castpd_si512(y.raw), _mm512_castpd_si512(before.raw), 6))};
+#endif
+    if constexpr (hn::MaxLanes(D()) == 4)
+        return hn::ConcatLowerUpper(d, y, before);
+    else
+        return before;
+}
+
+template <class D, size_t filters>
+HWY_INLINE void RunAskew(D d, const PairFilter* f, size_t count, PairFilter::State* states, double* HWY_RESTRICT inout,
+                         size_t frames) {
+    constexpr size_t lanes = hn::MaxLanes(D()), registers = 2 * filters / lanes;
+    // Filters that are missing let everything through.
+    HWY_ALIGN Pair b0[filters], b1[filters], b2[filters], a1[filters], a2[filters], s1[filters], s2[filters];
+    HWY_ALIGN Pair place[filters];
+    for (size_t n = 0; n < filters; ++n) {
+        const PairFilter filter = n < count ? f[n] : PairFilter{Pair{1.0, 1.0}, {}, {}, {}, {}};
+        b0[n] = filter.b0, b1[n] = filter.b1, b2[n] = filter.b2, a1[n] = filter.a1, a2[n] = filter.a2;
+        s1[n] = n < count ? states[n].s1 : Pair{}, s2[n] = n < count ? states[n].s2 : Pair{};
+        place[n] = Pair{static_cast<double>(n), static_cast<double>(n)};
+    }
+    const auto load = [d](const Pair* pairs, size_t r) HWY_ATTR { return hn::Load(d, &pairs[r * lanes / 2][0]); };
+    using V = hn::Vec<D>;
+    V vb0[registers], vb1[registers], vb2[registers], va1[registers], va2[registers], vs1[registers], vs2[registers];
+    V y[registers];
+    for (size_t r = 0; r < registers; ++r) {
+        vb0[r] = load(b0, r), vb1[r] = load(b1, r), vb2[r] = load(b2, r), va1[r] = load(a1, r), va2[r] = load(a2, r);
+        vs1[r] = load(s1, r), vs2[r] = load(s2, r);
+        y[r] = hn::Zero(d);
+    }
+    // `all`: every filter's frame is of this stretch.  The others keep what they remember.
+    const auto step = [&](auto all, V in, size_t t) HWY_ATTR {
+        V x[registers];
+        for (size_t r = 0; r < registers; ++r) x[r] = PassedOn(d, y[r], r == 0 ? in : y[r - 1]);
+        for (size_t r = 0; r < registers; ++r) {
+            y[r] = hn::Add(hn::Mul(vb0[r], x[r]), vs1[r]);
+            V next1 = hn::Sub(hn::Add(hn::Mul(vb1[r], x[r]), vs2[r]), hn::Mul(va1[r], y[r]));
+            V next2 = hn::Sub(hn::Mul(vb2[r], x[r]), hn::Mul(va2[r], y[r]));
+            if constexpr (!all) {
+                const V frame = hn::Sub(hn::Set(d, static_cast<double>(t)), load(place, r));
+                const auto here =
+                    hn::And(hn::Ge(frame, hn::Zero(d)), hn::Lt(frame, hn::Set(d, static_cast<double>(frames))));
+                next1 = hn::IfThenElse(here, next1, vs1[r]);
+                next2 = hn::IfThenElse(here, next2, vs2[r]);
+            }
+            vs1[r] = next1, vs2[r] = next2;
+        }
+    };
+    const hn::FixedTag<double, 2> pair;
+    const auto put = [&](size_t frame) HWY_ATTR {
+        const V last = y[registers - 1];
+        if constexpr (lanes == 2) {
+            hn::StoreU(last, pair, inout + 2 * frame);
+        } else if constexpr (lanes == 4) {
+            hn::StoreU(hn::UpperHalf(pair, last), pair, inout + 2 * frame);
+        } else {
+            const hn::Half<D> four;
+            hn::StoreU(hn::UpperHalf(pair, hn::UpperHalf(four, last)), pair, inout + 2 * frame);
+        }
+    };
+    constexpr size_t wait = filters - 1;
+    size_t t = 0;
+    for (; t < wait; ++t) step(std::false_type(), t < frames ? hn::LoadDup128(d, inout + 2 * t) : hn::Zero(d), t);
+    for (; t < frames; ++t) {
+        step(std::true_type(), hn::LoadDup128(d, inout + 2 * t), t);
+        put(t - wait);
+    }
+    for (; t < frames + wait; ++t) {
+        step(std::false_type(), hn::Zero(d), t);
+        put(t - wait);
+    }
+    const V least = hn::Set(d, least_state);
+    for (size_t r = 0; r < registers; ++r) {
+        hn::Store(hn::IfThenZeroElse(hn::Lt(hn::Abs(vs1[r]), least), vs1[r]), d, &s1[r * lanes / 2][0]);
+        hn::Store(hn::IfThenZeroElse(hn::Lt(hn::Abs(vs2[r]), least), vs2[r]), d, &s2[r * lanes / 2][0]);
+    }
+    for (size_t n = 0; n < count; ++n) states[n] = {s1[n], s2[n]};
+}
+#endif
+
+void RunBiquads(const PairFilter* filters, size_t count, PairFilter::State* states, double* inout, size_t frames) {
+#if HWY_TARGET == HWY_SCALAR
+    for (size_t i = 0; i < frames; ++i) {
+        Pair x{inout[2 * i], inout[2 * i + 1]};
+        for (size_t n = 0; n < count; ++n) x = filters[n].step(states[n], x);
+        inout[2 * i] = x[0], inout[2 * i + 1] = x[1];
+    }
+    for (size_t n = 0; n < count; ++n) forget_denormals(states[n]);
+#else
+    if (count <= 2)
+        RunAskew<hn::CappedTag<double, 4>, 2>({}, filters, count, states, inout, frames);
+    else if (count <= 4)
+        RunAskew<hn::CappedTag<double, 8>, 4>({}, filters, count, states, inout, frames);
+    else
+        RunAskew<hn::CappedTag<double, 8>, 8>({}, filters, count, states, inout, frames);
+#endif
+}
+
 void MeasureStretch(const float* HWY_RESTRICT in, size_t frames, int channels, Stretch* HWY_RESTRICT out) {
     const size_t step = static_cast<size_t>(channels);
     const size_t samples = frames * step;
@@ -458,6 +563,7 @@ HWY_EXPORT(UnpackS24);
 HWY_EXPORT(RemoveNonFinite);
 HWY_EXPORT(PackS24);
 HWY_EXPORT(LevelsDb);
+HWY_EXPORT(RunBiquads);
 HWY_EXPORT(MeasureStretch);
 HWY_EXPORT(Dithered);
 HWY_EXPORT(SumsOf16);
@@ -485,6 +591,9 @@ void sums_of_16(const float* in, size_t frames, int channels, float* sums, float
     HWY_DYNAMIC_DISPATCH(SumsOf16)(in, frames, channels, sums, magnitudes);
 }
 
+void run_biquads(std::span<const PairFilter> filters, PairFilter::State* states, Pair* inout, size_t frames) {
+    HWY_DYNAMIC_DISPATCH(RunBiquads)(filters.data(), filters.size(), states, &inout[0][0], frames);
+}
 void measure_stretch(const float* in, size_t frames, int channels, Stretch* out) {
     HWY_DYNAMIC_DISPATCH(MeasureStretch)(in, frames, channels, out);
 }

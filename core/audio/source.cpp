@@ -6,6 +6,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/audio/kaiser.h"
 #include "core/decibels.h"
 
 namespace isotonus {
@@ -21,10 +22,7 @@ std::vector<double> delay_taps(double fraction) {
     double sum = 0.0;
     for (int64_t k = -reach + 1; k <= reach; ++k) {
         const double t = static_cast<double>(k) - fraction;
-        const double place = t / static_cast<double>(reach);
-        const double window = std::fabs(place) < 1.0 ? std::cyl_bessel_i(0.0, beta * std::sqrt(1.0 - place * place)) /
-                                                           std::cyl_bessel_i(0.0, beta)
-                                                     : 0.0;
+        const double window = kaiser(t / static_cast<double>(reach), beta);
         const double x = std::numbers::pi * t;
         h.push_back(window * (t == 0.0 ? 1.0 : std::sin(x) / x));
         sum += h.back();

@@ -29,20 +29,16 @@ std::array<Biquad, 2> k_weighting(double sample_rate) {
 HopMeter::HopMeter(int channels, int sample_rate)
     : channels_(channels), hop_frames_(std::max(1, (sample_rate + 5) / 10)) {
     const auto stages = k_weighting(sample_rate);
-    const auto on_both_sides = [](const Biquad& f) {
-        const auto pair = [](double v) { return Pair{v, v}; };
-        return Filter{pair(f.b0), pair(f.b1), pair(f.b2), pair(f.a1), pair(f.a2)};
-    };
-    shelf_ = on_both_sides(stages[0]);
-    high_pass_ = on_both_sides(stages[1]);
+    shelf_ = on_both(stages[0]);
+    high_pass_ = on_both(stages[1]);
 }
 
 template <int channels>
 void HopMeter::filter(const float* in, int64_t frames) {
-    const Filter shelf = shelf_;
+    const PairFilter shelf = shelf_;
     // Its zeros are constants, so that the compiler leaves out what multiplies by one.
-    const Filter high_pass{{1.0, 1.0}, {-2.0, -2.0}, {1.0, 1.0}, high_pass_.a1, high_pass_.a2};
-    Filter::State in_shelf = in_shelf_, in_high_pass = in_high_pass_;
+    const PairFilter high_pass{{1.0, 1.0}, {-2.0, -2.0}, {1.0, 1.0}, high_pass_.a1, high_pass_.a2};
+    PairFilter::State in_shelf = in_shelf_, in_high_pass = in_high_pass_;
     Pair weighted = weighted_, plain = plain_;
     for (int64_t i = 0; i < frames; ++i) {
         Pair x;
@@ -71,10 +67,8 @@ void HopMeter::add(const float* in, int64_t frames) {
         hops_.unweighted.push_back((plain_[0] + plain_[1]) / (n * channels_));
         weighted_ = plain_ = Pair{};
         in_hop_ = 0;
-        // Decay into silence would end in denormal numbers, which are slow and below anything that is heard.
-        for (Pair* s : {&in_shelf_.s1, &in_shelf_.s2, &in_high_pass_.s1, &in_high_pass_.s2})
-            for (int c = 0; c < 2; ++c)
-                if (std::fabs((*s)[c]) < 1e-30) (*s)[c] = 0.0;
+        forget_denormals(in_shelf_);
+        forget_denormals(in_high_pass_);
     }
 }
 

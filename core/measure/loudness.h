@@ -46,16 +46,14 @@ class HopMeter {
     const HopPower& hops() const { return hops_; }
 
   private:
-    typedef double Pair __attribute__((vector_size(16)));  // left and right side by side
-    using Filter = BiquadOf<Pair>;
     template <int channels>
     void filter(const float* in, int64_t frames);
 
     int channels_;
     int64_t hop_frames_;
     int64_t in_hop_ = 0;
-    Filter shelf_, high_pass_;
-    Filter::State in_shelf_, in_high_pass_;
+    PairFilter shelf_, high_pass_;
+    PairFilter::State in_shelf_, in_high_pass_;
     Pair weighted_{}, plain_{};
     HopPower hops_;
 };

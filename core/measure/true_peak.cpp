@@ -4,6 +4,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/audio/kaiser.h"
 #include "core/audio/kernels.h"
 
 namespace isotonus {
@@ -16,10 +17,7 @@ TruePeak::TruePeak(int channels, int sample_rate) : channels_(channels), phases_
         std::vector<double> h;
         for (int tap = 0; tap < taps; ++tap) {
             const double t = tap - (taps / 2 - 1) - shift;  // distance from the wanted point, in samples
-            const double x = 2.0 * t / taps;
-            const double window =
-                std::cyl_bessel_i(0.0, beta * std::sqrt(std::max(0.0, 1.0 - x * x))) / std::cyl_bessel_i(0.0, beta);
-            h.push_back(std::sin(std::numbers::pi * t) / (std::numbers::pi * t) * window);
+            h.push_back(std::sin(std::numbers::pi * t) / (std::numbers::pi * t) * kaiser(2.0 * t / taps, beta));
             sum += h.back();
         }
         double bound = 0.0;

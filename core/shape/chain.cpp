@@ -82,7 +82,7 @@ struct ChainRun::Step {
     std::vector<const ParameterInfo*> parameters;  ///< the common ones first
     std::vector<double> values;
     std::vector<CurvePtr> rides;
-    bool ridden = false, looks_ahead = false, linear = false, first = true;
+    bool ridden = false, keyed = false, looks_ahead = false, linear = false, first = true;
     double match_gain = 1.0;
     std::unique_ptr<Running> running;
     int upstream = 0;  ///< frames by which its input is late
@@ -120,6 +120,7 @@ ChainRun::ChainRun(const Chain& chain, const Rides& rides, int channels, double 
         const bool always_out = !p.in && !step->rides[in_at];
         const int latency = always_out ? 0 : step->running->latency();
         step->line.resize(static_cast<size_t>(latency * channels));
+        step->keyed = type.keyed;
         step->looks_ahead = type.looks_ahead;
         step->linear = type.linear;
         latency_ += latency;
@@ -255,7 +256,7 @@ void ChainRun::pass(Step& step, float* cell, std::span<const float* const> keys,
     gain(cell, from.input, to.input);
     const bool own = step.key < 0;
     const float* listened = own ? key : keys[static_cast<size_t>(step.key)];
-    if (own) std::memcpy(key, cell, samples * sizeof(float));
+    if (own && step.keyed) std::memcpy(key, cell, samples * sizeof(float));
     if (step.looks_ahead && !step.line.empty()) {
         std::memcpy(cell, late, samples * sizeof(float));
         gain(cell, from.input, to.input);

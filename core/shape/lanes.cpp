@@ -1,28 +1,26 @@
 #include "core/shape/lanes.h"
 
 #include <cmath>
+#include <iterator>
+
+#include "core/audio/kernels.h"
+#include "core/shape/fields.h"
 
 namespace isotonus {
 
 namespace {
 
-/// `count` filters in one pass, so that the processor works on several recursions at once.
-template <size_t count>
-void run_some(const GlidingFilter* const* filters, PairFilter::State* states, Pair* cell, int frames) {
-    PairFilter f[count];
-    PairFilter::State s[count];
-    for (size_t n = 0; n < count; ++n) f[n] = filters[n]->to, s[n] = states[n];
-    for (int i = 0; i < frames; ++i) {
-        Pair x = cell[i];
-        for (size_t n = 0; n < count; ++n) x = f[n].step(s[n], x);
-        cell[i] = x;
-    }
-    for (size_t n = 0; n < count; ++n) states[n] = s[n];
+// A stereo cell in double is the same samples one after the other.
+ISOTONUS_WIDE void widen(const float* in, int samples, double* out) {
+    for (int i = 0; i < samples; ++i) out[i] = static_cast<double>(in[i]);
+}
+ISOTONUS_WIDE void narrow(const double* in, int samples, float* out) {
+    for (int i = 0; i < samples; ++i) out[i] = static_cast<float>(in[i]);
 }
 
 void run_gliding(const GlidingFilter& filter, PairFilter::State& state, Pair* cell, int frames) {
     PairFilter f = filter.from;
-    const Pair part = both(1.0 / cell_frames);
+    constexpr Pair part{1.0 / cell_frames, 1.0 / cell_frames};
     const PairFilter step{(filter.to.b0 - f.b0) * part, (filter.to.b1 - f.b1) * part, (filter.to.b2 - f.b2) * part,
                           (filter.to.a1 - f.a1) * part, (filter.to.a2 - f.a2) * part};
     for (int i = 0; i < frames; ++i) {
@@ -31,41 +29,34 @@ void run_gliding(const GlidingFilter& filter, PairFilter::State& state, Pair* ce
     }
 }
 
-void forget_denormals(Pair& x) {
-    for (int c = 0; c < 2; ++c)
-        if (std::fabs(x[c]) < 1e-30) x[c] = 0.0;
+}  // namespace
+
+void PairCell::load(const float* in, int channels, int frames) {
+    if (channels == 2) return widen(in, 2 * frames, &at[0][0]);
+    for (int i = 0; i < frames; ++i) at[i] = Pair{static_cast<double>(in[i]), 0.0};
 }
 
-}  // namespace
+void PairCell::store(float* out, int channels, int frames) const {
+    if (channels == 2) return narrow(&at[0][0], 2 * frames, out);
+    for (int i = 0; i < frames; ++i) out[i] = static_cast<float>(at[i][0]);
+}
 
 void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::State* states, Pair* cell, int frames) {
     for (size_t n = 0; n < filters.size();) {
         if (!filters[n]->still) {
             run_gliding(*filters[n], states[n], cell, frames);
+            forget_denormals(states[n]);
             ++n;
             continue;
         }
-        size_t together = 1;
-        while (together < 4 && n + together < filters.size() && filters[n + together]->still) ++together;
-        const GlidingFilter* const* const f = filters.data() + n;
-        switch (together) {
-            case 1:
-                run_some<1>(f, states + n, cell, frames);
-                break;
-            case 2:
-                run_some<2>(f, states + n, cell, frames);
-                break;
-            case 3:
-                run_some<3>(f, states + n, cell, frames);
-                break;
-            default:
-                run_some<4>(f, states + n, cell, frames);
+        size_t together = 0;
+        PairFilter still[kernels::most_biquads];
+        while (together < std::size(still) && n + together < filters.size() && filters[n + together]->still) {
+            still[together] = filters[n + together]->to;
+            ++together;
         }
+        kernels::run_biquads({still, together}, states + n, cell, static_cast<size_t>(frames));
         n += together;
-    }
-    for (size_t n = 0; n < filters.size(); ++n) {
-        forget_denormals(states[n].s1);
-        forget_denormals(states[n].s2);
     }
 }
 

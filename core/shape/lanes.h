@@ -4,43 +4,17 @@
 
 #include <bit>
 #include <cstdint>
-#include <cstring>
 
 #include "core/audio/biquad.h"
 #include "core/shape/processor.h"
 
 namespace isotonus {
 
-typedef double Pair __attribute__((vector_size(16)));  ///< left and right, or middle and sides
-inline Pair both(double v) { return Pair{v, v}; }
-
 /// A cell in double; of a mono row the second lane is 0.
 struct PairCell {
     Pair at[cell_frames];
-    void load(const float* in, int channels, int frames) {
-        if (channels == 2)
-            for (int i = 0; i < frames; ++i)
-                at[i] = Pair{static_cast<double>(in[2 * i]), static_cast<double>(in[2 * i + 1])};
-        else
-            for (int i = 0; i < frames; ++i) at[i] = Pair{static_cast<double>(in[i]), 0.0};
-    }
-    void store(float* out, int channels, int frames) const {
-        // Two frames at once: what is read next is read in pieces of that size, and need not wait for smaller ones.
-        typedef float TwoFrames __attribute__((vector_size(16)));
-        int i = 0;
-        for (; channels == 2 && i + 2 <= frames; i += 2) {
-            const TwoFrames two{static_cast<float>(at[i][0]), static_cast<float>(at[i][1]),
-                                static_cast<float>(at[i + 1][0]), static_cast<float>(at[i + 1][1])};
-            std::memcpy(out + 2 * i, &two, sizeof two);
-        }
-        if (channels == 2)
-            for (; i < frames; ++i) {
-                out[2 * i] = static_cast<float>(at[i][0]);
-                out[2 * i + 1] = static_cast<float>(at[i][1]);
-            }
-        else
-            for (; i < frames; ++i) out[i] = static_cast<float>(at[i][0]);
-    }
+    void load(const float* in, int channels, int frames);
+    void store(float* out, int channels, int frames) const;
     /// Left and right to middle and sides, and back: M = (L + R) / 2, S = (L - R) / 2.
     void to_middle_and_sides(int frames) {
         for (int i = 0; i < frames; ++i) at[i] = Pair{(at[i][0] + at[i][1]) / 2.0, (at[i][0] - at[i][1]) / 2.0};
@@ -49,9 +23,6 @@ struct PairCell {
         for (int i = 0; i < frames; ++i) at[i] = Pair{at[i][0] + at[i][1], at[i][0] - at[i][1]};
     }
 };
-
-using PairFilter = BiquadOf<Pair>;
-inline PairFilter on_both(const Biquad& f) { return {both(f.b0), both(f.b1), both(f.b2), both(f.a1), both(f.a2)}; }
 
 /// A filter that glides from one to another over a cell.
 struct GlidingFilter {
@@ -69,8 +40,7 @@ struct GlidingFilter {
 /// What a filter does to a frequency of the first side (left, or middle), once it has glided there.
 std::complex<double> response_of(const GlidingFilter& filter, double radians);
 
-/// Runs filters one after the other over a cell; their states next to each other.  Decay into silence would end in
-/// denormal numbers, which are slow and below anything that is heard: they become 0.
+/// Runs filters one after the other over a cell; their states next to each other.
 void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::State* states, Pair* cell, int frames);
 
 // Within 0.0002 dB.  Plain arithmetic without branches or tables.

@@ -3,6 +3,7 @@
 #include <cstring>
 #include <numbers>
 
+#include "core/audio/kaiser.h"
 #include "core/decibels.h"
 #include "core/shape/dynamics.h"
 #include "core/shape/filters.h"
@@ -42,20 +43,13 @@ typedef float Quad __attribute__((vector_size(16)));  ///< four places within a 
 struct Weights {
     Quad up[taps], down[taps];
     Weights() {
-        const auto bessel = [](double x) {
-            double sum = 1.0, term = 1.0;
-            for (int k = 1; k < 50; ++k) sum += term *= (x / 2.0 / k) * (x / 2.0 / k);
-            return sum;
-        };
         for (int p = 0; p < times; ++p) {
             double whole = 0.0;
             std::array<double, taps> h{};
             for (int k = 0; k < taps; ++k) {
                 const double t = k - reach + 1 - static_cast<double>(p) / times;  // in samples from the place
-                const double u = t / reach;
-                const double window = std::fabs(u) < 1.0 ? bessel(beta * std::sqrt(1.0 - u * u)) / bessel(beta) : 0.0;
                 const double sinc = t == 0.0 ? pass : std::sin(std::numbers::pi * pass * t) / (std::numbers::pi * t);
-                whole += h[static_cast<size_t>(k)] = sinc * window;
+                whole += h[static_cast<size_t>(k)] = sinc * kaiser(t / reach, beta);
             }
             for (int k = 0; k < taps; ++k) {
                 up[k][p] = static_cast<float>(h[static_cast<size_t>(k)] / whole);

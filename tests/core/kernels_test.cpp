@@ -1,6 +1,10 @@
 // Every vectorised loop against a plain one.
 #include "core/audio/kernels.h"
 
+#include <random>
+
+#include "core/audio/kaiser.h"
+
 #include "tests/support/sounds.h"
 
 using namespace isotonus;
@@ -202,4 +206,54 @@ TEST(Kernels, levels_are_those_of_the_logarithm) {
     float level = 0.0f;
     kernels::levels_db(&nothing, 1, 1, &level);
     EXPECT_LT(level, -700.0f);
+}
+
+TEST(Kernels, filters_run_askew_are_the_same_bits_as_one_after_the_other) {
+    std::mt19937 random(5);
+    std::uniform_real_distribution<double> uniform(-1.0, 1.0);
+    for (size_t count = 1; count <= kernels::most_biquads; ++count)
+        for (const size_t frames : {1, 2, 5, 7, 8, 32, 100}) {
+            std::vector<PairFilter> filters;
+            for (size_t n = 0; n < count; ++n)
+                filters.push_back(
+                    on_both(bell(200.0 * static_cast<double>(n + 1), 1.0, 12.0 * uniform(random), 48000.0)));
+            filters.back().b1[1] += 0.01;  // the sides need not be alike
+            std::vector<PairFilter::State> states(count), plain_states(count);
+            std::vector<Pair> x(frames), plain;
+            for (int block = 0; block < 3; ++block) {
+                for (Pair& v : x) v = Pair{uniform(random), uniform(random)};
+                plain = x;
+                for (size_t n = 0; n < count; ++n) {
+                    for (Pair& v : plain) v = filters[n].step(plain_states[n], v);
+                    forget_denormals(plain_states[n]);
+                }
+                kernels::run_biquads(filters, states.data(), x.data(), frames);
+                for (size_t i = 0; i < frames; ++i)
+                    for (int side = 0; side < 2; ++side)
+                        ASSERT_EQ(x[i][side], plain[i][side]) << count << " filters, frame " << i << " of " << frames;
+            }
+        }
+}
+
+TEST(Kernels, filters_that_ring_out_end_in_zeros) {
+    const std::vector<PairFilter> filters(3, on_both(low_cut(1000.0, flat_q, 48000.0)));
+    std::vector<PairFilter::State> states(3);
+    std::vector<Pair> x(64);
+    x[0] = Pair{1.0, -1.0};
+    for (int n = 0; n < 200; ++n) {
+        kernels::run_biquads(filters, states.data(), x.data(), x.size());
+        std::fill(x.begin(), x.end(), Pair{});
+    }
+    for (const auto& s : states)
+        for (int side = 0; side < 2; ++side) EXPECT_TRUE(s.s1[side] == 0.0 && s.s2[side] == 0.0);
+}
+
+TEST(Kaiser, windows_follow_the_bessel_function_of_the_standard_library) {
+    for (const double beta : {0.0, 2.0, 5.0, 9.0, 14.0})
+        for (const double place : {0.0, 0.1, 0.5, 0.9, 0.999})
+            EXPECT_NEAR(kaiser(place, beta),
+                        std::cyl_bessel_i(0.0, beta * std::sqrt(1.0 - place * place)) / std::cyl_bessel_i(0.0, beta),
+                        1e-13);
+    EXPECT_EQ(kaiser(1.0, 5.0), 0.0);
+    EXPECT_EQ(kaiser(-1.5, 5.0), 0.0);
 }
