@@ -2,6 +2,8 @@
 set -eu
 root=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 cd "$root"
+# Precompiled headers: what they hold stands in the sources too.
+export CCACHE_SLOPPINESS=pch_defines,time_macros,include_file_mtime,include_file_ctime
 
 # packages SECTION...: the names in these sections of packages.txt
 packages() {
