@@ -147,13 +147,25 @@ bool FaderLane::grab(const QPoint& at) {
 }
 
 Parameter FaderLane::ridden_by(Part part) {
-    return part == Part::fader ? Parameter::level : part == Part::width ? Parameter::width : Parameter::pan;
+    switch (part) {
+        case Part::fader:
+            return Parameter::level;
+        case Part::width:
+            return Parameter::width;
+        case Part::left_side:
+            return Parameter::left_pan;
+        case Part::right_side:
+            return Parameter::right_pan;
+        case Part::pan:
+            break;
+    }
+    return Parameter::pan;
 }
 
 bool FaderLane::write(Part part, double to, uint64_t gesture) {
     const Parameter parameter = ridden_by(part);
     work_.view.touched(id(), parameter);
-    if (!work_.writing.writes(id()) || part == Part::left_side || part == Part::right_side) return false;
+    if (!work_.writing.writes(id())) return false;
     const double own = work_.edits.fader_db(id());
     const double value = part != Part::fader ? to : std::isinf(own) || std::isinf(to) ? ride_min_db : to - own;
     const ParameterInfo& info = info_of(parameter);
@@ -166,7 +178,9 @@ bool FaderLane::write(Part part, double to, uint64_t gesture) {
 }
 
 void FaderLane::let_go() {
-    for (const Parameter p : {Parameter::level, Parameter::pan, Parameter::width}) work_.writing.release(id(), p);
+    for (const Parameter p :
+         {Parameter::level, Parameter::pan, Parameter::width, Parameter::left_pan, Parameter::right_pan})
+        work_.writing.release(id(), p);
 }
 
 FaderLane::Values FaderLane::with_writing(Values v) const {
@@ -177,6 +191,8 @@ FaderLane::Values FaderLane::with_writing(Values v) const {
     now(Parameter::level, v.fader_db, true);
     now(Parameter::pan, v.pan, false);
     now(Parameter::width, v.width, false);
+    now(Parameter::left_pan, v.left_pan, false);
+    now(Parameter::right_pan, v.right_pan, false);
     return v;
 }
 

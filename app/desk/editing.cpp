@@ -163,6 +163,10 @@ void Editing::set_own_value(TrackId row, Parameter parameter, double value, uint
         if (parameter == Parameter::pan) x.pan = value;
         if (parameter == Parameter::width) x.width = value;
         if (parameter == Parameter::mute) x.mute = value >= 0.5;
+        if constexpr (requires { x.left_pan; }) {
+            if (parameter == Parameter::left_pan) x.left_pan = value;
+            if (parameter == Parameter::right_pan) x.right_pan = value;
+        }
     };
     if (parameter.processor() != 0) {
         const QString words = QString::fromStdString(value_text(parameter.info(), value));
@@ -215,6 +219,19 @@ MaterialPtr Editing::shaped(TrackId row) const {
     if (const Track* t = session.find(row)) return work_.materials.shaped(*t);
     const Bus* b = session.find_bus(row);
     return b ? work_.materials.shaped(*b) : nullptr;
+}
+
+void Editing::move_processor(TrackId row, size_t from, size_t to) {
+    const Chain* chain = work_.document.session().chain_of(row);
+    if (!chain || from >= chain->size() || to >= chain->size() || from == to) return;
+    work_.view.shape_place = to;
+    set_chains({row}, tr("Move a processor"), [from, to](Chain& c) {
+        const auto at = [&c](size_t n) { return c.begin() + static_cast<std::ptrdiff_t>(n); };
+        if (from < to)
+            std::rotate(at(from), at(from + 1), at(to + 1));
+        else
+            std::rotate(at(to), at(from), at(from + 1));
+    });
 }
 
 void Editing::take_out_or_in(TrackId row, size_t place) {

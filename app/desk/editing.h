@@ -47,6 +47,8 @@ class Editing : public QObject {
     /// Changes the chains of these tracks and buses; one undo step.
     void set_chains(const std::vector<TrackId>& rows, const QString& name, const std::function<void(Chain&)>& change,
                     uint64_t gesture = 0);
+    /// Puts a processor of a row to another place in its chain.
+    void move_processor(TrackId row, size_t from, size_t to);
     /// Takes a processor of a row out, or in again.  What is out is as loud as what was in, by the whole song's
     /// figures, unless its match is off.
     void take_out_or_in(TrackId row, size_t place);

@@ -281,9 +281,8 @@ void Materials::request_signals() {
         if (!is_shaped(session, *track)) continue;
         // Of a file that is being measured anew what was there before does not count.
         if (!is_current(*track)) continue;
-        const auto recipe = signals_.recipe(session, *track, files());
-        if (!recipe) continue;
-        const std::string key = signal_key(*recipe);
+        const std::string key = signals_.key(session, *track, files()).value_or("");
+        if (key.empty()) continue;
         std::vector<Source> bands;
         if (track->low_centre_hz > 0.0) bands = sources_of(*track);
         wanted_keys.insert(key);
@@ -291,7 +290,8 @@ void Materials::request_signals() {
         const bool there = signals_.find(key) && std::all_of(bands.begin(), bands.end(), [&](const Source& s) {
                                return signals_.find(RowSignals::band_key(key, s.band, s.crossover_hz));
                            });
-        if (!there && !making_.contains(track->id) && !unmade_.contains(key)) make(track->id, key, *recipe, bands);
+        if (!there && !making_.contains(track->id) && !unmade_.contains(key))
+            make(track->id, key, *signals_.recipe(session, *track, files()), bands);
     }
     request_buses(wanted_keys);
     if (signals_.size() > most_kept) signals_.keep_only(wanted_keys);

@@ -40,6 +40,8 @@ class MixWatch : public QObject {
     void want_audibility(bool wanted);
     bool audibility_wanted() const { return audibility_wanted_; }
     const Audibility* audibility(TrackId id) const;
+    /// What is known of it is of an earlier plan: a newer one is being listened to.
+    bool hearing() const { return hearing_; }
     /// How much of the heard tracks is known, 0 … 1.
     double share_listened() const;
     /// How wide a track is in frequency, 0 … 1; absent while it is not known.

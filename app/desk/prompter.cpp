@@ -1,5 +1,6 @@
 #include "app/desk/prompter.h"
 
+#include <QComboBox>
 #include <QDialogButtonBox>
 #include <QDoubleSpinBox>
 #include <QFileDialog>
@@ -8,6 +9,7 @@
 #include <QMessageBox>
 #include <QPushButton>
 #include <cmath>
+#include <functional>
 
 namespace isotonus {
 
@@ -58,8 +60,17 @@ std::optional<std::vector<double>> DialogPrompter::ask_numbers(const QString& ti
     dialog.setObjectName("numbersDialog");
     dialog.setWindowTitle(title);
     auto* form = new QFormLayout(&dialog);
-    std::vector<QDoubleSpinBox*> boxes;
+    std::vector<std::function<double()>> answers;
     for (const Number& n : numbers) {
+        if (!n.words.empty()) {
+            auto* list = new QComboBox;
+            list->addItems(n.words);
+            list->setCurrentIndex(static_cast<int>(n.value));
+            list->setAccessibleName(n.label);
+            form->addRow(n.label, list);
+            answers.emplace_back([list] { return static_cast<double>(std::max(0, list->currentIndex())); });
+            continue;
+        }
         auto* box = new QDoubleSpinBox;
         box->setDecimals(n.decimals);
         box->setRange(n.low, n.high);
@@ -67,7 +78,7 @@ std::optional<std::vector<double>> DialogPrompter::ask_numbers(const QString& ti
         box->setValue(n.value);
         box->setAccessibleName(n.label);
         form->addRow(n.label, box);
-        boxes.push_back(box);
+        answers.emplace_back([box] { return box->value(); });
     }
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
     QObject::connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
@@ -75,7 +86,7 @@ std::optional<std::vector<double>> DialogPrompter::ask_numbers(const QString& ti
     form->addRow(buttons);
     if (dialog.exec() != QDialog::Accepted) return std::nullopt;
     std::vector<double> values;
-    for (const QDoubleSpinBox* box : boxes) values.push_back(box->value());
+    for (const auto& answer : answers) values.push_back(answer());
     return values;
 }
 

@@ -31,6 +31,7 @@ class Prompter {
         QString label;
         double value = 0.0, low = 0.0, high = 1.0;
         int decimals = 1;
+        QStringList words = {};  ///< a choice: the value is its place among them
     };
     virtual std::optional<std::vector<double>> ask_numbers(const QString& title,
                                                            const std::vector<Number>& numbers) = 0;

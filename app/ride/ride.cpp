@@ -9,6 +9,7 @@
 #include <fstream>
 
 #include "app/balance/bus_block.h"
+#include "app/desk/make_way.h"
 #include "app/ride/fader_box_window.h"
 #include "core/balance/track_draft.h"
 #include "core/ride/hits.h"
@@ -187,7 +188,10 @@ QMenu* RidePanel::make_shapes() {
         e.store(raised(e.curve(), e.range_meant(), (*n)[0], (*n)[1], own),
                 tr("lift %1").arg(ride_value_text(e.parameter(), (*n)[0])));
     });
-    item("shapeDips", tr("Dips around the hits of another track…"), [this] { dips(); });
+    item("shapeDips", tr("Dips around the hits of another track…"), [this] {
+        const RideEditor& e = active();
+        ask_make_way(work_, e.row(), Way::drawn, e.parameter(), e.range());
+    });
     item("shapeTremolo", tr("Tremolo on the grid…"), [this] { tremolo_on_grid(); });
     item("shapeThrow", tr("Throw: up for the marked words only…"), [this] {
         RideEditor& e = active();
@@ -299,9 +303,9 @@ void RidePanel::follow() {
                 wanted.emplace_back(other->id, work_.view.ride.parameter);
     } else {
         for (const Parameter p : work_.view.ride.open)
-            if (can_be_ridden(session.row_kind(row), p)) wanted.emplace_back(row, p);
+            if (is_in_use(session, row, p)) wanted.emplace_back(row, p);
     }
-    if (wanted.empty()) wanted.emplace_back(row, work_.view.ride.parameter);
+    if (wanted.empty()) wanted.emplace_back(row, Parameter::level);
     while (lanes_.size() > wanted.size()) {
         lanes_.back()->deleteLater();
         lanes_.back()->hide();
@@ -331,10 +335,14 @@ void RidePanel::refresh() {
     const Session& session = work_.document.session();
     const TrackId row = work_.view.ride_row();
     const Rides* rides = session.rides_of(row);
+    const Track* t = session.find(row);
+    const bool apart = t && t->sides_apart;
     for (const Parameter p : parameters()) {
         QToolButton* b = parameters_[p];
         const auto& open = work_.view.ride.open;
         b->setChecked(std::find(open.begin(), open.end(), p) != open.end());
+        // Sides that are placed apart have a pan each in place of pan and width.
+        b->setVisible(is_in_use(session, row, p) || (p != Parameter::left_pan && p != Parameter::right_pan && !apart));
         b->setEnabled(can_be_ridden(session.row_kind(row), p));
         b->setFont(lettering(11, rides && (*rides)[p]));
     }
@@ -439,30 +447,6 @@ void RidePanel::draft_when_heard() {
     QTimer::singleShot(0, this, [this, wanted] {
         if (isVisible() && work_.view.ride_row() == wanted) draft(DraftBy::heard);
     });
-}
-
-void RidePanel::dips() {
-    RideEditor& e = active();
-    std::vector<const Track*> tracks;
-    QStringList names;
-    for (const auto& t : work_.document.session().tracks)
-        if (t->id != e.row() && work_.materials.of(*t))
-            tracks.push_back(t.get()), names << QString::fromStdString(t->name);
-    const auto which = work_.prompter->ask_choice(tr("Dips"), tr("around the hits of"), names);
-    if (!which || *which >= tracks.size()) return;
-    Dip dip;
-    const auto n = work_.prompter->ask_numbers(tr("Dips around the hits of %1").arg(names[static_cast<int>(*which)]),
-                                               {{tr("depth"), dip.depth, 0.1, 40.0, 1},
-                                                {tr("attack, ms"), dip.attack_s * 1000.0, 0.0, 500.0, 0},
-                                                {tr("hold, ms"), dip.hold_s * 1000.0, 0.0, 2000.0, 0},
-                                                {tr("release, ms"), dip.release_s * 1000.0, 1.0, 4000.0, 0}});
-    if (!n) return;
-    dip = {(*n)[0], (*n)[1] / 1000.0, (*n)[2] / 1000.0, (*n)[3] / 1000.0};
-    const MaterialPtr m = work_.materials.of(*tracks[*which]);
-    std::vector<double> hits = hits_of(m->summary, m->measurement.sample_rate);
-    for (double& hit : hits) hit += work_.document.shift_s(*tracks[*which]);
-    const Span span = e.range().value_or(Span{0.0, work_.view.time.song_s()});
-    e.store(dipped(e.curve(), span, hits, dip, e.info()), tr("dips around %1").arg(names[static_cast<int>(*which)]));
 }
 
 void RidePanel::tremolo_on_grid() {

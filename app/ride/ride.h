@@ -38,7 +38,6 @@ class RidePanel : public QWidget {
     void choose(Parameter parameter, bool add);
     void draft(DraftBy by);
     void draft_when_heard();
-    void dips();
     void tremolo_on_grid();
     void csv_out();
     void csv_in();

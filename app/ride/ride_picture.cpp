@@ -14,6 +14,10 @@ namespace {
 
 QString tr(const char* text) { return QCoreApplication::translate("RideEditor", text); }
 
+bool is_pan(Parameter parameter) {
+    return parameter == Parameter::pan || parameter == Parameter::left_pan || parameter == Parameter::right_pan;
+}
+
 }  // namespace
 
 QString parameter_word(Parameter parameter) {
@@ -22,12 +26,14 @@ QString parameter_word(Parameter parameter) {
     if (parameter == Parameter::pan) return tr("pan");
     if (parameter == Parameter::width) return tr("width");
     if (parameter == Parameter::mute) return tr("mute");
+    if (parameter == Parameter::left_pan) return tr("left side");
+    if (parameter == Parameter::right_pan) return tr("right side");
     return QString(parameter.info().id).replace('_', ' ');
 }
 
 QString ride_value_text(Parameter parameter, double value) {
     if (parameter == Parameter::level || parameter == Parameter::trim) return db_text(value, "dB", true);
-    if (parameter == Parameter::pan) return pan_text(value);
+    if (is_pan(parameter)) return pan_text(value);
     if (parameter == Parameter::width) return tr("%1 %").arg(std::lround(value * 100.0));
     if (parameter == Parameter::mute) return value >= 0.5 ? tr("muted") : tr("on");
     return QString::fromStdString(value_text(parameter.info(), value));
@@ -35,7 +41,7 @@ QString ride_value_text(Parameter parameter, double value) {
 
 std::optional<double> parse_ride_value(Parameter parameter, const QString& text) {
     std::optional<double> value;
-    if (parameter == Parameter::pan) {
+    if (is_pan(parameter)) {
         value = parse_pan(text);
     } else if (parameter == Parameter::mute) {
         const QString word = text.trimmed().toLower();

@@ -14,6 +14,7 @@ Advisor::Advisor(Workspace& work, QObject* parent) : QObject(parent), work_(work
     connect(&work.document, &Document::session_changed, this, &Advisor::leave);
     connect(&work.view, &ViewState::shape_row_changed, this, &Advisor::leave);
     connect(&work.document, &Document::selection_changed, this, &Advisor::leave);
+    connect(&work.mix, &MixWatch::audibility_changed, this, &Advisor::tell_of_room);
 }
 
 Advisor::~Advisor() {
@@ -43,6 +44,7 @@ void Advisor::start(std::function<Result<Found>(Progress&)> work) {
 void Advisor::show(const Found& found) {
     text_ = found.text;
     name_ = found.name;
+    room_ = found.room;
     work_.view.show_chain_ghosts(found.chains);
     emit changed();
 }
@@ -53,13 +55,39 @@ void Advisor::take() {
     const QString name = name_;
     Session next = work_.document.session();
     for (const auto& [row, chain] : chains) next = with_chain(next, row, [&chain = chain](Chain& c) { c = chain; });
+    const auto room = room_;
     work_.document.edit(name, std::move(next));
     leave();
+    taken_room_ = room;
+    if (!room) return;
+    stop_listening_ = !work_.mix.audibility_wanted();
+    work_.mix.want_audibility(true);
+    text_ = tr("Listening to what that brought…");
+    emit changed();
+}
+
+void Advisor::tell_of_room() {
+    if (!taken_room_ || work_.materials.shaping() || work_.mix.hearing() || work_.mix.share_listened() < 1.0) return;
+    const Audibility* now = work_.mix.audibility(taken_room_->row);
+    if (!now || !now->share) return;
+    const auto percent = [](double share) { return QString::number(100.0 * share, 'f', 1); };
+    text_ = tr("%1 % of %2 is heard now; it was %3 %, and %4 % was expected.")
+                .arg(percent(*now->share), QString::fromStdString(work_.document.session().name_of(taken_room_->row)),
+                     percent(taken_room_->before), percent(taken_room_->after));
+    forget_room();
+    emit changed();
+}
+
+void Advisor::forget_room() {
+    room_.reset();
+    taken_room_.reset();
+    if (std::exchange(stop_listening_, false)) work_.mix.want_audibility(false);
 }
 
 void Advisor::leave() {
     if (running_) running_->cancel();
     running_.reset();
+    forget_room();
     if (text_.isEmpty() && !can_take()) return;
     text_.clear();
     work_.view.show_chain_ghosts({});
@@ -183,6 +211,7 @@ void Advisor::room(TrackId row) {
             found.text = Advisor::tr("%1 % of %2 is heard, and no small cut brings more.").arg(before).arg(name);
             return found;
         }
+        found.room = {row, room.before, room.after};
         const Session next = with_room(*session, room.cuts);
         QStringList words;
         for (const RoomCut& cut : room.cuts) {

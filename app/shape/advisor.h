@@ -41,6 +41,12 @@ class Advisor : public QObject {
     struct Found {
         QString text, name;
         std::map<TrackId, Chain> chains;
+        /// Of room that is made: for whom, and the share of it that is heard before and, as predicted, after.
+        struct Room {
+            TrackId row = 0;
+            double before = 0.0, after = 0.0;
+        };
+        std::optional<Room> room = std::nullopt;
     };
     /// Runs work on the pool; what it finds is shown when nothing was changed meanwhile.
     void start(std::function<Result<Found>(Progress&)> work);
@@ -49,7 +55,12 @@ class Advisor : public QObject {
     Workspace& work_;
     QThreadPool pool_;
     std::shared_ptr<Progress> running_;
+    /// Once what was taken is at work: what it brought.
+    void tell_of_room();
+    void forget_room();
     QString text_, name_;
+    std::optional<Found::Room> room_, taken_room_;
+    bool stop_listening_ = false;
 };
 
 }  // namespace isotonus

@@ -1,9 +1,11 @@
 #include "app/shape/shape_lane.h"
 
+#include <QMouseEvent>
 #include <QPainter>
 #include <algorithm>
 #include <cmath>
 
+#include "app/shape/level_picture.h"
 #include "core/shape/cuts.h"
 
 namespace isotonus {
@@ -106,18 +108,46 @@ QRect ShapeLane::word_place(size_t n) const {
 }
 
 bool ShapeLane::grab(const QPoint& at) {
-    const Chain& chain = this->chain();
-    for (size_t n = 0; n < chain.size(); ++n)
-        if (word_place(n).contains(at)) {
-            select_row();
-            work_.view.shape_place = n;
-            work_.edits.take_out_or_in(id(), n);
-            return false;
-        }
-    const Processor* cut = first_of(chain, "low_cut");
+    const Processor* cut = first_of(chain(), "low_cut");
     const QRect area = frequency_area(width(), height());
     const FrequencyRuler ruler{static_cast<double>(area.left()), static_cast<double>(area.right())};
     return cut && std::fabs(ruler.place(hz_of(*cut)) - at.x()) < 8.0;
+}
+
+std::optional<size_t> ShapeLane::word_at(const QPoint& at) const {
+    for (size_t n = 0; n < chain().size(); ++n)
+        if (word_place(n).contains(at)) return n;
+    return std::nullopt;
+}
+
+// A click on a word takes its processor out or in; a drag puts it elsewhere.
+
+void ShapeLane::mousePressEvent(QMouseEvent* event) {
+    held_ = event->button() == Qt::LeftButton ? word_at(event->position().toPoint()) : std::nullopt;
+    if (!held_) return Lane::mousePressEvent(event);
+    setFocus();
+    drop_ = *held_;
+    select_row();
+    work_.view.shape_place = *held_;
+}
+
+void ShapeLane::mouseMoveEvent(QMouseEvent* event) {
+    if (!held_) return Lane::mouseMoveEvent(event);
+    const int x = event->position().toPoint().x();
+    const size_t before = std::exchange(drop_, 0);
+    while (drop_ + 1 < chain().size() && x > word_place(drop_).right()) ++drop_;
+    if (drop_ != before) update();
+}
+
+void ShapeLane::mouseReleaseEvent(QMouseEvent* event) {
+    if (!held_) return Lane::mouseReleaseEvent(event);
+    const size_t from = *std::exchange(held_, std::nullopt);
+    update();
+    if (from >= chain().size()) return;  // undone meanwhile
+    if (drop_ != from)
+        work_.edits.move_processor(id(), from, drop_);
+    else if (word_at(event->position().toPoint()) == from)
+        work_.edits.take_out_or_in(id(), from);
 }
 
 void ShapeLane::paint(QPainter& painter, const QRect&) {
@@ -144,6 +174,11 @@ void ShapeLane::paint(QPainter& painter, const QRect&) {
         paint_picture(picture, row);
     }
     painter.drawPixmap(0, 0, drawn_);
+    if (held_ && drop_ != *held_) {  // where it would stand
+        const QRect place = word_place(drop_);
+        painter.fillRect(drop_ > *held_ ? place.right() + 1 : place.left() - 3, place.top(), 2, place.height(),
+                         theme().accent);
+    }
 }
 
 void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
@@ -180,9 +215,9 @@ void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
         painter.drawText(QRect(x + 5, 0, 80, height() - 2), Qt::AlignVCenter, hz_text(hz_of(*cut)));
     }
     // Levels before (hollow) and after (solid), and what is taken away over the song hanging from above.
+    const Ruler level_ruler = Ruler::level(levels.left(), levels.right());
     const auto x_of = [&](double db) {
-        return levels.left() +
-               static_cast<int>((std::clamp(db, level_from_db, 0.0) - level_from_db) / -level_from_db * levels.width());
+        return static_cast<int>(level_ruler.place(std::clamp(db, level_from_db, 0.0)));
     };
     painter.setPen(theme().rule);
     for (const double db : {-48.0, -36.0, -24.0, -12.0, 0.0}) painter.drawLine(x_of(db), 0, x_of(db), height() - 2);
@@ -199,16 +234,8 @@ void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
     const auto outline = [&](const MaterialPtr& m, double gain_db, const QColor& colour) {
         const LevelShares* shares = m ? work_.spectra.levels(m) : nullptr;
         if (!shares) return;
-        const float most = *std::max_element(shares->begin(), shares->end());
-        if (most <= 0.0f) return;
-        QPainterPath path;
-        path.moveTo(x_of(-60.0), height() - 3);
-        for (size_t n = 0; n < shares->size(); ++n)
-            path.lineTo(x_of(static_cast<double>(n) - 59.5 + gain_db),
-                        height() - 3 - static_cast<int>((*shares)[n] / most * static_cast<float>(height() - y(14))));
-        path.lineTo(x_of(0.0), height() - 3);
         painter.setPen(QPen(colour, 1.0));
-        painter.drawPath(path);
+        painter.drawPath(shares_path(*shares, gain_db, level_ruler, height() - 3, height() - y(14)));
     };
     outline(row.before, row.trim_db, row.after ? theme().faint : theme().track_ink(row.ink));
     outline(row.after, 0.0, theme().track_ink(row.ink));
@@ -221,11 +248,7 @@ void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
         if (!row.after) continue;
         const std::vector<float>& reduction = row.after->signal->reductions(n);
         for (int x = 0; x < levels.width() && !reduction.empty(); ++x) {
-            const auto from = reduction.size() * static_cast<size_t>(x) / static_cast<size_t>(levels.width());
-            const auto to =
-                std::max(from + 1, reduction.size() * static_cast<size_t>(x + 1) / static_cast<size_t>(levels.width()));
-            float deepest = 0.0f;
-            for (size_t i = from; i < std::min(to, reduction.size()); ++i) deepest = std::min(deepest, reduction[i]);
+            const float deepest = deepest_reduction_db(reduction, x, levels.width());
             painter.fillRect(levels.left() + x, 0, 1, std::min(y(10), static_cast<int>(-deepest * 0.8f)),
                              theme().above);
         }

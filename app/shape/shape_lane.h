@@ -27,6 +27,9 @@ class ShapeLane : public Lane {
     QString sentence() const override;
     double per_pixel(const QPoint&) const override;
     bool grab(const QPoint& at) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
     void paint(QPainter& painter, const QRect& clip) override;
 
     bool exists() const override { return work_.document.session().chain_of(id()) != nullptr; }
@@ -53,6 +56,10 @@ class ShapeLane : public Lane {
     } shown_;
     QPixmap drawn_;
     QRect word_place(size_t n) const;
+    std::optional<size_t> word_at(const QPoint& at) const;
+    /// The word that is held, and the place where it would stand.
+    std::optional<size_t> held_;
+    size_t drop_ = 0;
 };
 
 }  // namespace isotonus

@@ -10,6 +10,7 @@
 #include <cmath>
 #include <cstring>
 
+#include "app/desk/make_way.h"
 #include "app/desk/row_head.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
@@ -111,10 +112,13 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent) : QWidget(parent), work
         ->setShortcut(Qt::Key_F8);
     column->addLayout(more);
     row->addLayout(column);
-    picture_ = new ShapePicture(work_, this);
+    // Frequencies, or levels while a processor is chosen that turns down by level.
+    pictures_ = new QStackedWidget;
+    pictures_->addWidget(picture_ = new ShapePicture(work_, this));
+    pictures_->addWidget(levels_ = new LevelPicture(work_, this));
     auto* middle = new QVBoxLayout;
     middle->setSpacing(4);
-    middle->addWidget(picture_, 1);
+    middle->addWidget(pictures_, 1);
     advice_strip_ = new QWidget;
     advice_strip_->setObjectName("adviceStrip");
     auto* strip = new QHBoxLayout(advice_strip_);
@@ -243,8 +247,15 @@ void ShapePanel::fill_advice(QMenu& menu) {
         action->setObjectName(name);
         action->setEnabled(on);
     };
+    // Advice about frequencies is seen in their picture.
+    const auto about_frequencies = [this](auto ask) {
+        return [this, ask] {
+            pictures_->setCurrentWidget(picture_);
+            ask();
+        };
+    };
     add("adviseLowCut", tr("Low cut for the chosen rows"), track,
-        [this] { advisor_->low_cuts(work_.document.selected()); });
+        about_frequencies([this] { advisor_->low_cuts(work_.document.selected()); }));
     add("adviseBack", tr("Low cut back by 12 %"), first_of(shown_, "low_cut"), [this] {
         work_.edits.set_chains({row_}, tr("Low cut back by 12 %"), [](Chain& chain) {
             if (const Processor* cut = first_of(chain, "low_cut")) set_low_cut(chain, backed_off_hz(hz_of(*cut)));
@@ -254,7 +265,7 @@ void ShapePanel::fill_advice(QMenu& menu) {
         [this] { hear_what_is_cut(!hearing_cut_); });
     menu.actions().last()->setCheckable(true);
     menu.actions().last()->setChecked(hearing_cut_);
-    add("adviseTroubles", tr("Where it rings"), track, [this] { advisor_->troubles(row_); });
+    add("adviseTroubles", tr("Where it rings"), track, about_frequencies([this] { advisor_->troubles(row_); }));
     add("adviseReduction", tr("Reduction wanted…"), chosen && chosen->type == "compressor", [this, at] {
         const auto wanted = work_.prompter->ask_numbers(
             tr("Reduction over the whole song"), {{tr("while it works, dB"), 3.0, 0.0, 40.0, 1},
@@ -263,11 +274,24 @@ void ShapePanel::fill_advice(QMenu& menu) {
         const bool most = (*wanted)[1] > 0.0;
         advisor_->reduction(row_, at, {most, (*wanted)[most ? 1 : 0]});
     });
-    add("adviseRoom", tr("Make room for it in the others"), track, [this] { advisor_->room(row_); });
-    add("adviseCover", tr("What covers it, and where"), track, [this] {
-        advisor_->cover(row_, [this](std::vector<CoveredBand> cover) { picture_->show_cover(std::move(cover)); });
-    });
-    QMenu* ways = menu.addMenu(tr("Make way for"));
+    const MaterialPtr shaped = work_.edits.shaped(row_);
+    const auto taken = shaped && chosen ? shaped->signal->reduction(at) : std::nullopt;
+    add("adviseMakeup",
+        taken ? tr("Make-up: the %1 dB that it takes while it works").arg(taken->typical_db, 0, 'f', 1)
+              : tr("Make-up: as much as it takes while it works"),
+        taken && chosen->type == "compressor", [this, at, taken] {
+            const ParameterInfo& makeup = *processor_type("compressor")->find("makeup_db");
+            if (at < shown_.size() && taken)
+                work_.edits.set_own_value(row_, Parameter(makeup, shown_[at].id),
+                                          std::min(makeup.high, std::round(taken->typical_db * 10.0) / 10.0), 0);
+        });
+    add("adviseRoom", tr("Make room for it in the others"), track, about_frequencies([this] { advisor_->room(row_); }));
+    add("adviseCover", tr("What covers it, and where"), track, about_frequencies([this] {
+            advisor_->cover(row_, [this](std::vector<CoveredBand> cover) { picture_->show_cover(std::move(cover)); });
+        }));
+    add("makeWay", tr("Make way for another row…"), !work_.document.session().tracks.empty(),
+        [this] { ask_make_way(work_, row_, Way::duck); });
+    QMenu* ways = menu.addMenu(tr("Make way as advised for"));
     ways->setObjectName("adviseDuck");
     ways->setEnabled(track != nullptr);
     for (const auto& other : work_.document.session().tracks)
@@ -289,12 +313,8 @@ size_t ShapePanel::place() const {
 }
 
 void ShapePanel::move(int by) {
-    const size_t from = place();
-    const auto to = static_cast<std::ptrdiff_t>(from) + by;
-    if (from >= shown_.size() || to < 0 || to >= std::ssize(shown_)) return;
-    work_.view.shape_place = static_cast<size_t>(to);
-    work_.edits.set_chains({row_}, tr("Move a processor"),
-                           [from, to](Chain& chain) { std::swap(chain[from], chain[static_cast<size_t>(to)]); });
+    const auto to = static_cast<std::ptrdiff_t>(place()) + by;
+    if (to >= 0) work_.edits.move_processor(row_, place(), static_cast<size_t>(to));
 }
 
 void ShapePanel::follow() {
@@ -328,6 +348,10 @@ void ShapePanel::follow() {
 void ShapePanel::fill_form() {
     const size_t at = place();
     const Processor* chosen = at < shown_.size() ? &shown_[at] : nullptr;
+    const ProcessorType* chosen_type = chosen ? processor_type(chosen->type) : nullptr;
+    const bool by_level = chosen_type && chosen_type->keyed;
+    if (by_level) levels_->show_processor(chosen->id);
+    pictures_->setCurrentWidget(by_level ? static_cast<QWidget*>(levels_) : picture_);
     QString form_of = QString::number(row_);
     if (chosen) {
         form_of += QString(" %1 %2").arg(chosen->id).arg(QString::fromStdString(chosen->type));
@@ -388,6 +412,7 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     auto* layout = static_cast<QFormLayout*>(scroll_->widget()->layout());
     const QString name = label_of(info);
     const auto set = [this, id = processor.id, &info](double value) {
+        work_.view.touched(row_, Parameter(info, id));
         work_.edits.set_own_value(row_, Parameter(info, id), value, 0);
     };
     if (!info.words.empty()) {

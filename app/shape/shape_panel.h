@@ -8,8 +8,10 @@
 #include <QMenu>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QStackedWidget>
 
 #include "app/shape/advisor.h"
+#include "app/shape/level_picture.h"
 #include "app/shape/shape_picture.h"
 
 namespace isotonus {
@@ -40,7 +42,9 @@ class ShapePanel : public QWidget {
     std::optional<double> note_ms(const QString& text) const;
     Workspace& work_;
     QListWidget* list_;
+    QStackedWidget* pictures_;
     ShapePicture* picture_;
+    LevelPicture* levels_;
     QScrollArea* scroll_;
     QPushButton *in_, *remove_, *up_, *down_;
     TrackId row_ = 0;

@@ -48,6 +48,13 @@ int ShapePicture::band_at(const QPoint& at) const {
     return -1;
 }
 
+const QPainterPath& ShapePicture::line_of(Line& line, const Chain& chain, double rate,
+                                          const std::function<double(double)>& y_of) const {
+    if (line.path.isEmpty() || line.chain != chain || line.rate != rate || line.size != size())
+        line = {chain, rate, size(), response_path(chain, rate, ruler(), 2.0, y_of)};
+    return line.path;
+}
+
 void ShapePicture::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.fillRect(rect(), theme().ground);
@@ -84,10 +91,10 @@ void ShapePicture::paintEvent(QPaintEvent*) {
     const auto ghost = work_.view.chain_ghosts().find(work_.view.shape_row());
     if (ghost != work_.view.chain_ghosts().end()) {
         painter.setPen(QPen(theme().accent, 1.5, Qt::DashLine));
-        painter.drawPath(response_path(ghost->second, rate, freq, 2.0, inside));
+        painter.drawPath(line_of(ghost_line_, ghost->second, rate, inside));
     }
     painter.setPen(QPen(theme().ink, 1.5));
-    painter.drawPath(response_path(*row->chain, rate, freq, 2.0, inside));
+    painter.drawPath(line_of(line_, *row->chain, rate, inside));
     painter.setRenderHint(QPainter::Antialiasing, false);
     if (const Processor* eq = equaliser())
         for (int b = 0; b < 8; ++b) {

@@ -38,6 +38,15 @@ class ShapePicture : public QWidget {
     void set_band(int band, double hz, double db, std::optional<double> q = {});
     void paint_cover(QPainter& painter, const QRect& area, const FrequencyRuler& ruler) const;
     QString cover_text(double hz) const;
+    /// A chain's gain as it was drawn last: filters take their time to design, and most repaints change none.
+    struct Line {
+        Chain chain;
+        double rate = 0.0;
+        QSize size;
+        QPainterPath path;
+    } line_, ghost_line_;
+    const QPainterPath& line_of(Line& line, const Chain& chain, double rate,
+                                const std::function<double(double)>& y_of) const;
     Workspace& work_;
     int band_ = -1;  ///< that is dragged; 0 … 7
     bool sweeping_ = false;

@@ -35,6 +35,7 @@ StageLane::StageLane(Workspace& work, TrackId id, QWidget* parent) : Lane(work, 
     fit_->setToolTip(tr("Sets this track's trim so that its level falls into its window. (F)"));
     connect(fit_, &QToolButton::clicked, this,
             [this] { work_.edits.stage({this->id()}, tr("Stage %1").arg(track_name())); });
+    connect(&work_.materials, &Materials::reshaped, this, qOverload<>(&QWidget::update));
     lock_ = new QToolButton(this);
     lock_->setObjectName("lock");
     lock_->setCheckable(true);
@@ -75,9 +76,17 @@ QString StageLane::sentence() const {
         text += ' ' + tr("Not in its window: %1. Shift+T shows what can be done.").arg(with_true_minus(why));
     else if (fit_of(*s) == Fit::above)
         text += ' ' + tr("That is %1 over.").arg(db_text(*s->after_dbfs - s->target.high_dbfs));
+    if (const auto added = chain_adds_db(*s))
+        text += ' ' + tr("Its chain then changes that by %1.").arg(db_text(*added, "dB", true));
     if (s->over_ceiling_db > 0.0)
         text += ' ' + tr("Its peak stands %1 above the ceiling.").arg(db_text(s->over_ceiling_db));
     return text;
+}
+
+std::optional<double> StageLane::chain_adds_db(const Staging& staging) const {
+    const MaterialPtr shaped = work_.materials.shaped(*track());
+    const Level after = shaped ? level_for(staging.target.measure, shaped->measurement) : std::nullopt;
+    return after && staging.after_dbfs ? std::optional(*after - *staging.after_dbfs) : std::nullopt;
 }
 
 void StageLane::set_trim(double db, uint64_t gesture) {
@@ -236,6 +245,7 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
         if (outside && s->limited_by_peak) figure += tr("  held by its peak");
         if (outside && s->limited_by_range) figure += tr("  end of the trim");
         if (s->over_ceiling_db > 0.0) figure += tr("  %1 over the ceiling").arg(db_text(s->over_ceiling_db));
+        if (const auto added = chain_adds_db(*s)) figure += tr("  chain %1").arg(db_text(*added, "dB", true));
         const int wide = QFontMetrics(painter.font()).horizontalAdvance(figure);
         int left = std::min(from, to) - wide - 12;
         if (left < high + 4 && left + wide > low - 8) left = low - wide - 8;  // not across the bracket

@@ -29,6 +29,8 @@ class StageLane : public Lane {
 
   private:
     void set_trim(double db, uint64_t gesture);
+    /// Of the level that it is staged by: after its chain less before it; nothing without a chain at work.
+    std::optional<double> chain_adds_db(const Staging& staging) const;
     /// Of the loop when it is on, else of the song; before the trim.
     StretchLevels shown_levels(const Material& material) const;
     void paint_figures(QPainter& painter, const Material& material, double trim_db);

@@ -35,7 +35,9 @@ std::pair<double, double> range_of(const CurvePtr& ride, double own, double from
 }
 
 GainMatrix place(const RowGains& row, double pan, double width) {
-    return row.channels == 1 ? pan_mono(row.law, pan) : pan_stereo(pan, width);
+    return row.channels == 1 ? pan_mono(row.law, pan)
+           : row.apart       ? pan_apart(row.law, pan, width)
+                             : pan_stereo(pan, width);
 }
 
 }  // namespace
@@ -126,7 +128,8 @@ bool RowGains::same_rides(const RowGains& o) const {
     };
     return all(level_rides, o.level_rides) && all(gates, o.gates) && same(pan_ride, o.pan_ride) &&
            same(width_ride, o.width_ride) &&
-           (!placed() || (law == o.law && channels == o.channels && pan == o.pan && width == o.width));
+           (!placed() ||
+            (law == o.law && channels == o.channels && apart == o.apart && pan == o.pan && width == o.width));
 }
 
 bool PlanPart::any_ride_to_main() const {
@@ -272,8 +275,8 @@ void add_rides(RowGains& row, const Session& session, const Rides& rides, TrackI
         add_gate(g.rides);
     }
     if (!place) return;
-    row.pan_ride = rides.heard(Parameter::pan);
-    if (row.channels == 2) row.width_ride = rides.heard(Parameter::width);
+    row.pan_ride = rides.heard(row.apart ? Parameter::left_pan : Parameter::pan);
+    if (row.channels == 2) row.width_ride = rides.heard(row.apart ? Parameter::right_pan : Parameter::width);
     if (row.pan_ride) row.pan = 0.0;
     if (row.width_ride) row.width = 1.0;
 }
@@ -419,14 +422,14 @@ class Compiler {
             p.frames = m->ready.frames;
             p.delay_samples = shaped ? 0 : whole_delay(track);
             p.level = t.trim_gain * t.fader_gain * (track.polarity_inverted && !shaped ? -1.0 : 1.0);
-            const bool apart = p.channels == 2 && track.sides_apart;
+            p.apart = p.channels == 2 && track.sides_apart;
             p.law = band != Band::low || channels == 1 ? session_.pan_law : PanLaw::balance;
-            if (band != Band::low) p.pan = track.pan, p.width = track.width;
-            add_rides(p, session_, track.rides, track.id, band != Band::low && !apart, !shaped);
-            p.gains = scaled(p.channels == 1 ? pan_mono(p.law, p.pan)
-                             : apart         ? pan_apart(p.law, track.left_pan, track.right_pan)
-                                             : pan_stereo(p.pan, p.width),
-                             p.level);
+            if (p.apart)
+                p.pan = track.left_pan, p.width = track.right_pan;
+            else if (band != Band::low)
+                p.pan = track.pan, p.width = track.width;
+            add_rides(p, session_, track.rides, track.id, band != Band::low, !shaped);
+            p.gains = scaled(place(p, p.pan, p.width), p.level);
             p.material = m;
             lead(p, track.output);
             plan_->frames = std::max(plan_->frames, p.frames + p.delay_samples);

@@ -23,6 +23,7 @@ struct RowGains {
     std::vector<CurvePtr> level_rides;  ///< dB, added: of level, trim, and of the groups' levels
     std::vector<CurvePtr> gates;        ///< linear 0 … 1, multiplied: of mutes (see gate_of)
     CurvePtr pan_ride, width_ride;      ///< in place of pan and width
+    bool apart = false;  ///< each side has a pan of its own: `pan` and its ride are the left one's, `width` the right's
     PanLaw law = PanLaw::constant_power;
     int channels = 2;
     double pan = 0.0, width = 1.0;  ///< what does not ride of the two

@@ -87,9 +87,28 @@ std::optional<SignalRecipe> RowSignals::recipe(const Session& session, const Tra
 
 MaterialPtr RowSignals::played(const Session& session, const Track& track, const MaterialOf& files) const {
     if (!is_shaped(session, track)) return files(track);
-    const auto wanted = recipe(session, track, files);
-    if (!wanted) return nullptr;
-    return find(band_key(signal_key(*wanted), track.source.band, track.source.crossover_hz));
+    const auto known = key(session, track, files);
+    return known ? find(band_key(*known, track.source.band, track.source.crossover_hz)) : nullptr;
+}
+
+std::optional<std::string> RowSignals::key(const Session& session, const Track& track, const MaterialOf& files) const {
+    const auto form = [&]() -> std::optional<std::string> {
+        const auto wanted = recipe(session, track, files);
+        return wanted ? std::optional(signal_key(*wanted)) : std::nullopt;
+    };
+    const bool alone =
+        std::all_of(track.chain.begin(), track.chain.end(), [](const Processor& p) { return p.key == 0; });
+    const auto held =
+        std::find_if(session.tracks.begin(), session.tracks.end(), [&](const auto& t) { return t.get() == &track; });
+    if (!alone || held == session.tracks.end()) return form();
+    const MaterialPtr file = files(track);
+    Keyed& known = keys_[track.id];
+    if (known.track == *held && known.file == file && known.sample_rate == session.sample_rate &&
+        known.rides_bypassed == session.rides_bypassed)
+        return known.key;
+    const auto formed = form();
+    if (formed) known = {*held, file, session.sample_rate, session.rides_bypassed, *formed};
+    return formed;
 }
 
 MaterialPtr RowSignals::find(const std::string& key) const {
@@ -99,6 +118,7 @@ MaterialPtr RowSignals::find(const std::string& key) const {
 
 void RowSignals::keep_only(const std::set<std::string>& keys) {
     std::erase_if(made_, [&](const auto& made) { return !keys.contains(made.first); });
+    std::erase_if(keys_, [&](const auto& known) { return !keys.contains(known.second.key); });
 }
 
 MaterialOf RowSignals::played_by(const Session& session, const MaterialOf& files) const {
@@ -156,16 +176,15 @@ Result<void> RowSignals::make_tracks(const Session& session, const MaterialOf& f
         std::vector<Job> jobs;
         for (const auto& track : session.tracks) {
             if (!is_shaped(session, *track)) continue;
-            auto wanted = recipe(session, *track, files);
-            if (!wanted) continue;
-            std::string key = signal_key(*wanted);
+            std::string key = this->key(session, *track, files).value_or("");
+            if (key.empty()) continue;
             std::vector<Source> bands;
             if (track->low_centre_hz > 0.0)
                 for (const Source& s : sources_of(*track))
                     if (!find(band_key(key, s.band, s.crossover_hz))) bands.push_back(s);
             if (find(key) && bands.empty()) continue;
             if (std::any_of(jobs.begin(), jobs.end(), [&](const Job& j) { return j.key == key; })) continue;
-            jobs.push_back({std::move(key), std::move(*wanted), std::move(bands)});
+            jobs.push_back({std::move(key), *recipe(session, *track, files), std::move(bands)});
         }
         if (jobs.empty()) return {};
         parallel_for(std::ssize(jobs), workers, [&](int64_t n) {

@@ -42,6 +42,9 @@ class RowSignals {
     std::vector<SignalRecipe> missing_of_buses(const Session& session, const MaterialOf& files,
                                                Solo solo = Solo::left_out) const;
 
+    /// By which a track's signal is known; nothing while what it listens to is not made.  Keys are kept: that of a
+    /// track which an edit left alone costs nothing.
+    std::optional<std::string> key(const Session& session, const Track& track, const MaterialOf& files) const;
     /// What a track's signal depends on; nothing while what it listens to is not made.
     std::optional<SignalRecipe> recipe(const Session& session, const Track& track, const MaterialOf& files) const;
     MaterialPtr find(const std::string& key) const;
@@ -58,6 +61,15 @@ class RowSignals {
                             int workers);
 
     std::map<std::string, MaterialPtr> made_;  ///< by signal_key, bands with their crossover behind it
+    /// Keys of tracks that listen to no other, and what they were formed of.
+    struct Keyed {
+        std::shared_ptr<const Track> track;
+        MaterialPtr file;
+        int sample_rate = 0;
+        bool rides_bypassed = false;
+        std::string key;
+    };
+    mutable std::map<TrackId, Keyed> keys_;
 };
 
 }  // namespace isotonus

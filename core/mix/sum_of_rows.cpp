@@ -54,7 +54,8 @@ void add_key(std::string& key, const RowGains& row) {
     const GainMatrix& g = row.gains;
     key += fmt::format("\n{} {} {} {}", g.left_from_left, g.left_from_right, g.right_from_left, g.right_from_right);
     if (!row.ridden()) return;
-    key += fmt::format(" {} {} {} {} {}", row.level, static_cast<int>(row.law), row.channels, row.pan, row.width);
+    key += fmt::format(" {} {} {} {} {} {}", row.level, static_cast<int>(row.law), row.channels, row.pan, row.width,
+                       row.apart);
     const auto add = [&key](const char* what, const CurvePtr& curve) {
         if (!curve) return;
         key += what;

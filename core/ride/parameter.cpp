@@ -11,12 +11,14 @@ namespace {
 constexpr std::array mute_words{"on", "muted"};
 }
 
-constexpr std::array<ParameterInfo, 5> detail::registry{{
+constexpr std::array<ParameterInfo, 7> detail::registry{{
     {"level", "dB", ride_min_db, ride_max_db, 0.0, Law::fader, 0.1, true, {}},
     {"trim", "dB", -trim_max_db, trim_max_db, 0.0, Law::linear, 0.1, true, {}},
     {"pan", "", -1.0, 1.0, 0.0, Law::linear, 0.01, false, {}},
     {"width", "", 0.0, 2.0, 1.0, Law::linear, 0.01, false, {}},
     {"mute", "", 0.0, 1.0, 0.0, Law::toggle, 0.0, false, mute_words},
+    {"left_pan", "", -1.0, 1.0, -1.0, Law::linear, 0.01, false, {}},
+    {"right_pan", "", -1.0, 1.0, 1.0, Law::linear, 0.01, false, {}},
 }};
 
 constexpr Parameter Parameter::level{detail::registry[0]};
@@ -24,6 +26,8 @@ constexpr Parameter Parameter::trim{detail::registry[1]};
 constexpr Parameter Parameter::pan{detail::registry[2]};
 constexpr Parameter Parameter::width{detail::registry[3]};
 constexpr Parameter Parameter::mute{detail::registry[4]};
+constexpr Parameter Parameter::left_pan{detail::registry[5]};
+constexpr Parameter Parameter::right_pan{detail::registry[6]};
 
 namespace {
 
@@ -34,8 +38,8 @@ constexpr std::array<std::pair<double, double>, 8> fader_places{
 }  // namespace
 
 std::span<const Parameter> parameters() {
-    static constexpr std::array all{Parameter::level, Parameter::trim, Parameter::pan, Parameter::width,
-                                    Parameter::mute};
+    static constexpr std::array all{Parameter::level, Parameter::trim,     Parameter::pan,      Parameter::width,
+                                    Parameter::mute,  Parameter::left_pan, Parameter::right_pan};
     return all;
 }
 
@@ -47,6 +51,7 @@ std::optional<Parameter> parameter_named(std::string_view id) {
 
 bool can_be_ridden(RowKind row, Parameter parameter) {
     if (parameter.processor() != 0) return row == RowKind::track || row == RowKind::bus;
+    if (parameter == Parameter::left_pan || parameter == Parameter::right_pan) return row == RowKind::track;
     return row != RowKind::group || parameter == Parameter::level || parameter == Parameter::mute;
 }
 

@@ -42,7 +42,8 @@ class Parameter {
   public:
     constexpr explicit Parameter(const ParameterInfo& info, uint64_t processor = 0)
         : info_(&info), processor_(processor) {}
-    static const Parameter level, trim, pan, width, mute;
+    /// The last two pans: of the sides of a track whose sides are placed apart, in place of its pan and width.
+    static const Parameter level, trim, pan, width, mute, left_pan, right_pan;
 
     constexpr const ParameterInfo& info() const { return *info_; }
     /// The processor's id in its row; 0: the row's own.
@@ -59,7 +60,7 @@ class Parameter {
 };
 
 namespace detail {
-extern const std::array<ParameterInfo, 5> registry;
+extern const std::array<ParameterInfo, 7> registry;
 }
 
 /// What every row may have.
@@ -67,7 +68,7 @@ std::span<const Parameter> parameters();
 inline const ParameterInfo& info_of(Parameter parameter) { return parameter.info(); }
 std::optional<Parameter> parameter_named(std::string_view id);
 
-/// Tracks, buses and the main output have all of them; a control group has level and mute.
+/// Tracks have all of them; buses and the main output have no sides apart; a control group has level and mute.
 bool can_be_ridden(RowKind row, Parameter parameter);
 
 /// Where a value stands on a fader that is 1 long, and back.  Fader law: -72, -48, -24, -12, -6, 0, 6, 12 dB stand at

@@ -127,6 +127,14 @@ std::vector<Parameter> parameters_of(const Session& session, TrackId row) {
     return all;
 }
 
+bool is_in_use(const Session& session, TrackId row, Parameter parameter) {
+    if (!can_be_ridden(session.row_kind(row), parameter)) return false;
+    const Track* t = session.find(row);
+    const bool apart = t && t->sides_apart;
+    if (parameter == Parameter::pan || parameter == Parameter::width) return !apart;
+    return (parameter != Parameter::left_pan && parameter != Parameter::right_pan) || apart;
+}
+
 std::string parameter_text(const Session& session, TrackId row, Parameter parameter) {
     const Chain* chain = session.chain_of(row);
     const Processor* p = find_processor(chain, parameter.processor());
@@ -153,6 +161,8 @@ double own_value(const Session& session, TrackId row, Parameter parameter) {
     const Bus* b = session.find_bus(row);
     if (parameter == Parameter::pan) return t ? t->pan : b ? b->pan : 0.0;
     if (parameter == Parameter::width) return t ? t->width : b ? b->width : 1.0;
+    if (parameter == Parameter::left_pan) return t ? t->left_pan : -1.0;
+    if (parameter == Parameter::right_pan) return t ? t->right_pan : 1.0;
     if (parameter == Parameter::mute) return (t && t->mute) || (b && b->mute) ? 1.0 : 0.0;
     return 0.0;
 }

@@ -164,6 +164,8 @@ Session with_ride(const Session& session, TrackId row, Parameter parameter, cons
 Session with_chain(const Session& session, TrackId row, const std::function<void(Chain&)>& change);
 /// What can be ridden of a row: its own parameters, then those of the processors in its chain.
 std::vector<Parameter> parameters_of(const Session& session, TrackId row);
+/// The row can have it, and it counts as the row is placed: pan and width, or a pan for each side.
+bool is_in_use(const Session& session, TrackId row, Parameter parameter);
 /// By name: "level"; of a processor "2.threshold_dbfs" by its place from 1, or "compressor.threshold_dbfs" by its type.
 std::optional<Parameter> parameter_called(const Session& session, TrackId row, std::string_view name);
 /// That name: "level", "2.threshold_dbfs".

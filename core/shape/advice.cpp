@@ -6,6 +6,7 @@
 
 #include "core/audio/fft.h"
 #include "core/ride/hits.h"
+#include "core/shape/duck.h"
 
 namespace isotonus {
 
@@ -322,15 +323,11 @@ Result<std::optional<DuckAdvice>> duck_advice(const RowTap& row, double row_db, 
 }
 
 void set_duck(Chain& chain, uint64_t key, const DuckAdvice& advice) {
-    const ProcessorType& type = *processor_type("duck");
-    auto duck = std::find_if(chain.begin(), chain.end(),
-                             [&](const Processor& p) { return p.type == type.id && (p.key == key || p.key == 0); });
-    if (duck == chain.end()) duck = chain.insert(chain.end(), new_processor(type, chain));
-    duck->key = key;
-    duck->values["threshold_dbfs"] = advice.threshold_dbfs;
-    duck->values["depth_db"] = advice.depth_db;
-    duck->values["hold_ms"] = advice.hold_ms;
-    duck->values["release_ms"] = advice.release_ms;
+    Processor& duck = duck_for(chain, key);
+    duck.values["threshold_dbfs"] = advice.threshold_dbfs;
+    duck.values["depth_db"] = advice.depth_db;
+    duck.values["hold_ms"] = advice.hold_ms;
+    duck.values["release_ms"] = advice.release_ms;
 }
 
 }  // namespace isotonus

@@ -113,4 +113,13 @@ const ProcessorType& duck_type() {
     return type;
 }
 
+Processor& duck_for(Chain& chain, uint64_t key) {
+    auto duck = std::find_if(chain.begin(), chain.end(), [&](const Processor& p) {
+        return p.type == duck_type().id && (p.key == key || p.key == 0);
+    });
+    if (duck == chain.end()) duck = chain.insert(chain.end(), new_processor(duck_type(), chain));
+    duck->key = key;
+    return *duck;
+}
+
 }  // namespace isotonus

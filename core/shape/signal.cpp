@@ -356,7 +356,7 @@ std::string signal_key(const SignalRecipe& recipe) {
                                        point.bend);
         }
         if (const auto tap = recipe.keys.find(p.key); p.key != 0 && tap != recipe.keys.end())
-            key += "\n" + tap_key(tap->second);
+            key.append("\n").append(tap_key(tap->second));
     }
     return Hash::name_of(key);
 }

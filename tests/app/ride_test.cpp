@@ -234,8 +234,7 @@ TEST_F(RideWindow, ready_shapes_land_as_points) {
     EXPECT_NEAR(curve(1).value_at(2.0), 2.0, 1e-9);
     EXPECT_NEAR(curve(1).value_at(3.1), 0.0, 1e-9);
     click("rideClear");
-    answers.choice = 0;  // the kick, which is struck twice a second
-    answers.numbers = {{0, 6.0}};
+    answers.numbers = {{0, 0}, {2, 6.0}};  // the kick, which is struck twice a second
     trigger("shapeDips");
     EXPECT_NEAR(curve(1).value_at(1.51), -6.0, 0.01);
     EXPECT_NEAR(curve(1).value_at(1.95), 0.0, 0.01);

@@ -351,3 +351,117 @@ TEST_F(Shape, times_are_typed_as_note_values) {
     QTest::keyClick(release, Qt::Key_Return);
     EXPECT_NEAR(track(2).chain[0].values.at("release_ms"), 250.0, 1e-9);
 }
+
+TEST_F(Shape, a_word_is_dragged_to_another_place_and_the_threshold_in_the_large_picture) {
+    begin();
+    for (const char* type : {"low_cut", "equaliser", "compressor"}) add(type);
+    shaped();
+    const auto order = [&] {
+        std::string all;
+        for (const Processor& p : track(2).chain) all += p.type + " ";
+        return all;
+    };
+    const QRect levels = level_area(lane(2)->width(), lane(2)->height());
+    const int each = std::min(62, (lane(2)->width() - levels.right() - 16 - 4) / 3);
+    const auto word = [&](int n) { return QPoint(levels.right() + 16 + n * each + each / 2, 14); };
+    drag(lane(2), word(0), word(2));
+    EXPECT_EQ(order(), "equaliser compressor low_cut ");
+    EXPECT_TRUE(track(2).chain[2].in);  // moved, not taken out
+    drag(lane(2), word(2), word(0));
+    EXPECT_EQ(order(), "low_cut equaliser compressor ");
+    QTest::mouseClick(lane(2), Qt::LeftButton, Qt::NoModifier, word(1));
+    EXPECT_FALSE(track(2).chain[1].in);
+    work().document.undo();
+    EXPECT_TRUE(track(2).chain[1].in);
+    // The compressor is chosen: levels in place of frequencies.
+    find<QListWidget>("chainList")->setCurrentRow(2);
+    auto* picture = find<LevelPicture>("levelPicture");
+    EXPECT_TRUE(picture->isVisible());
+    EXPECT_FALSE(find<ShapePicture>("shapePicture")->isVisible());
+    const double before =
+        track(2).chain[2].values.contains("threshold_dbfs") ? track(2).chain[2].values.at("threshold_dbfs") : -18.0;
+    drag(picture, QPoint(150, 100), QPoint(100, 100));
+    const double after = track(2).chain[2].values.at("threshold_dbfs");
+    EXPECT_LT(after, before - 5.0);
+    work().document.undo();  // one step
+    EXPECT_FALSE(track(2).chain[2].values.contains("threshold_dbfs"));
+    // A click into the reduction over the song goes there.
+    QTest::mouseClick(picture, Qt::LeftButton, Qt::NoModifier, QPoint(picture->width() - 40, 100));
+    wait_for([&] { return work().player.position_s() > 1.0; });
+    EXPECT_GT(work().player.position_s(), 1.0);
+    find<QListWidget>("chainList")->setCurrentRow(1);
+    EXPECT_TRUE(find<ShapePicture>("shapePicture")->isVisible());
+}
+
+TEST_F(Shape, make_up_gives_back_what_is_taken_and_stage_says_what_the_chain_adds) {
+    begin();
+    add("compressor");
+    find<QDoubleSpinBox>("threshold_dbfs")->setValue(-40.0);
+    find<QDoubleSpinBox>("ratio")->setValue(4.0);
+    shaped();
+    const double typical = work().materials.shaped(track(2))->signal->reduction(0)->typical_db;
+    ASSERT_GT(typical, 1.0);
+    take_entry("chainAdvice", "adviseMakeup");
+    EXPECT_NEAR(track(2).chain[0].values.at("makeup_db"), typical, 0.051);
+    shaped();
+    window->stations().choose(1);
+    catch_up();
+    QString told;
+    const auto listening = QObject::connect(&work().view, &ViewState::hint, [&](const QString& text) { told = text; });
+    QTest::mouseMove(lane(2), QPoint(40, 10));
+    QTest::mouseMove(lane(2), QPoint(44, 10));
+    QObject::disconnect(listening);
+    EXPECT_TRUE(told.contains("Its chain then changes that by")) << told.toStdString();
+    work().document.undo();
+    shaped();
+    const double without = *work().materials.shaped(track(2))->measurement.average_dbfs;
+    EXPECT_LT(without, *work().materials.measured(track(2))->average_dbfs + track(2).trim_db);
+}
+
+TEST_F(Shape, a_row_makes_way_by_its_level_or_at_its_hits_by_one_question) {
+    begin();
+    work().document.select_only(track(1).id);
+    answers.numbers = {{0, 0}, {1, 0}, {2, 9.0}, {4, 120.0}, {5, 250.0}};
+    take_entry("chainAdvice", "makeWay");
+    ASSERT_EQ(track(1).chain.size(), 1u);
+    EXPECT_EQ(track(1).chain[0].type, "duck");
+    EXPECT_EQ(track(1).chain[0].key, track(0).id);
+    EXPECT_EQ(track(1).chain[0].values.at("depth_db"), 9.0);
+    EXPECT_EQ(track(1).chain[0].values.at("release_ms"), 250.0);
+    EXPECT_FALSE(track(1).rides.any());
+    // Asked again it is the same duck; and the other way it is a ride of the level, one undo step each.
+    answers.numbers[2] = 6.0;
+    take_entry("chainAdvice", "makeWay");
+    ASSERT_EQ(track(1).chain.size(), 1u);
+    EXPECT_EQ(track(1).chain[0].values.at("depth_db"), 6.0);
+    answers.numbers[1] = 1.0;
+    take_entry("chainAdvice", "makeWay");
+    ASSERT_TRUE(track(1).rides[Parameter::level]);
+    EXPECT_NEAR(track(1).rides[Parameter::level]->value_at(1.51), -6.0, 0.01);
+    work().document.undo();
+    EXPECT_FALSE(track(1).rides.any());
+    answers.cancel_numbers = true;
+    take_entry("chainAdvice", "makeWay");
+    EXPECT_FALSE(track(1).rides.any());
+}
+
+TEST_F(Shape, what_room_brought_is_told_after_it_was_taken) {
+    // Noise that lies over other noise, a little louder.
+    for (const auto& file : fs::directory_iterator(folder / "audio")) fs::remove(file.path());
+    write(folder / "audio/1 Pad.wav", make(240000, 1, noise(3, 0.2)), 1, 48000, SampleFormat::s24);
+    write(folder / "audio/2 Voice.wav", make(240000, 1, noise(4, 0.1)), 1, 48000, SampleFormat::s24);
+    drop({folder / "audio"});
+    settle();
+    station(3);
+    work().document.select_only(track(1).id);
+    catch_up();
+    take_entry("chainAdvice", "adviseRoom");
+    advised();
+    ASSERT_FALSE(work().view.chain_ghosts().empty()) << advice().toStdString();
+    QTest::mouseClick(find<QPushButton>("adviceTake"), Qt::LeftButton);
+    wait_for([&] { return advice().contains("expected"); });
+    EXPECT_TRUE(advice().contains("is heard now")) << advice().toStdString();
+    EXPECT_FALSE(work().mix.audibility_wanted());
+    QTest::mouseClick(find<QPushButton>("adviceLeave"), Qt::LeftButton);
+    EXPECT_FALSE(find<QWidget>("adviceStrip")->isVisible());
+}

@@ -1,5 +1,6 @@
 // What rides do to the sound: every parameter, on every kind of row.
 #include <fstream>
+#include <numbers>
 
 #include "core/mix/mixdown.h"
 #include "core/mix/renderer.h"
@@ -123,6 +124,41 @@ TEST_F(RiddenRows, mutes_open_and_close_in_5_ms_and_stay) {
     EXPECT_NEAR(gate_of(quick).value_at(1.01), 1.0, 1e-12);
     for (double t = 0.9; t < 1.2; t += 1e-4)
         EXPECT_LE(std::fabs(gate_of(quick).value_at(t + 1e-4) - gate_of(quick).value_at(t)), 0.0201);
+}
+
+TEST_F(RiddenRows, sides_that_are_placed_apart_ride_each_by_itself) {
+    Mix mix = dc(2);
+    mix.change(0, [](Track& t) { t.sides_apart = true, t.left_pan = -0.5, t.right_pan = 0.5; });
+    // Rides of what is not in use are kept, and not heard.
+    mix.session = with_ride(mix.session, mix.id(0), Parameter::pan, line({{0.0, 1.0}}));
+    const auto still = rendered(mix.plan());
+    mix.session = with_ride(mix.session, mix.id(0), Parameter::right_pan, line({{0.2, 1.0}, {0.8, -1.0}}));
+    const PlanPtr plan = mix.plan();
+    const auto out = rendered(plan);
+    EXPECT_EQ(rendered(plan, 480), out);
+    for (const int64_t frame : {0, 4800, 24000, 31200, 47000}) {
+        // Each side as a mono track at its place, constant power: right's value on a line from 1 to -1.
+        const double t = static_cast<double>(frame) / 48000.0;
+        const double right = t < 0.2 ? 1.0 : t > 0.8 ? -1.0 : 1.0 - 2.0 * (t - 0.2) / 0.6;
+        const auto at = [](double pan, double sign) {
+            const double a = (pan + 1.0) * std::numbers::pi / 4.0;
+            return sign < 0.0 ? std::cos(a) : std::sin(a);
+        };
+        for (const double side : {-1.0, 1.0})
+            EXPECT_NEAR(out[static_cast<size_t>(2 * frame + (side > 0.0))],
+                        0.5 * at(-0.5, side) + 0.25 * at(right, side), 2e-5)
+                << frame;
+        EXPECT_NEAR(still[static_cast<size_t>(2 * frame)], 0.5 * at(-0.5, -1.0) + 0.25 * at(0.5, -1.0), 1e-6);
+        const RowGains& row = plan->parts[0];
+        const GainMatrix now = row.at(t), most = row.bound(48000.0, frame, 1);
+        EXPECT_LE(std::fabs(now.left_from_right), most.left_from_right + 1e-12);
+        EXPECT_LE(std::fabs(now.right_from_right), most.right_from_right + 1e-12);
+    }
+    // Together again they are passed over.
+    mix.change(0, [](Track& t) { t.sides_apart = false; });
+    EXPECT_NEAR(rendered(mix.plan())[48001], 0.25, 1e-6);
+    EXPECT_FALSE(can_be_ridden(RowKind::bus, Parameter::left_pan));
+    EXPECT_FALSE(is_in_use(mix.session, mix.id(0), Parameter::left_pan));
 }
 
 TEST_F(RiddenRows, the_main_outputs_pan_and_width_ride_too) {

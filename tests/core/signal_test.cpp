@@ -258,3 +258,54 @@ TEST(Chains, that_cannot_be_are_refused_with_a_sentence) {
     s = with_chain(s, a, [&](Chain& c) { c = {processor("gate")}, c[0].key = b; });
     EXPECT_THAT(validate(s).error().what, testing::HasSubstr("circle"));
 }
+
+TEST(Signals, of_rows_that_an_edit_left_alone_keep_their_keys_and_others_never_do) {
+    Folder folder;
+    Shaped mix({write(folder / "a.wav", make(24000, 2, noise(1, 0.4)), 2),
+                write(folder / "b.wav", make(24000, 1, noise(2, 0.4)), 1)});
+    const auto cut = [](double hz) {
+        return [hz](Chain& c) {
+            c = {new_processor(*processor_type("low_cut"), {})};
+            c[0].values["hz"] = hz;
+        };
+    };
+    mix.session = with_chain(with_chain(mix.session, mix.id(0), cut(100.0)), mix.id(1), cut(200.0));
+    // After every edit in a row of edits, each of which changes something else that a key depends on.
+    const auto is_right = [&] {
+        for (const auto& t : mix.session.tracks) {
+            const auto recipe = mix.signals.recipe(mix.session, *t, mix.file_of());
+            EXPECT_EQ(mix.signals.key(mix.session, *t, mix.file_of()),
+                      recipe ? std::optional(signal_key(*recipe)) : std::nullopt);
+        }
+    };
+    is_right();
+    const auto before = mix.signals.key(mix.session, *mix.session.tracks[0], mix.file_of());
+    mix.change(0, [](Track& t) { t.fader_db = -3.0; });
+    is_right();
+    EXPECT_EQ(mix.signals.key(mix.session, *mix.session.tracks[0], mix.file_of()), before);
+    mix.change(0, [](Track& t) { t.trim_db = -3.0; });
+    is_right();
+    EXPECT_NE(mix.signals.key(mix.session, *mix.session.tracks[0], mix.file_of()), before);
+    mix.session = with_ride(mix.session, mix.id(1), Parameter::trim, Curve{{{0.1, -6.0}, {0.3, 0.0}}});
+    is_right();
+    mix.session.rides_bypassed = true;
+    is_right();
+    mix.session.rides_bypassed = false;
+    is_right();
+    mix.session = with_chain(mix.session, mix.id(0), cut(150.0));
+    is_right();
+    mix.session = with_chain(mix.session, mix.id(0), cut(100.0));
+    is_right();
+    // What a key listens to may change while the row itself does not.
+    mix.session = with_chain(mix.session, mix.id(0), [&](Chain& c) {
+        c.push_back(new_processor(*processor_type("compressor"), c));
+        c.back().key = mix.id(1);
+    });
+    is_right();
+    mix.change(1, [](Track& t) { t.trim_db = 2.0; });
+    EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of()));
+    is_right();
+    mix.files[mix.id(0)] = load_material(write(folder / "c.wav", make(24000, 2, noise(3, 0.4)), 2), 48000).value();
+    EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of()));
+    is_right();
+}

@@ -1,0 +1,182 @@
+#include "app/shape/level_picture.h"
+
+#include <QMouseEvent>
+#include <QPainter>
+#include <algorithm>
+#include <cmath>
+
+#include "app/style/text.h"
+#include "app/style/theme.h"
+
+namespace isotonus {
+
+QPainterPath shares_path(const LevelShares& shares, double gain_db, const Ruler& ruler, int bottom, int height) {
+    QPainterPath path;
+    const float most = *std::max_element(shares.begin(), shares.end());
+    if (most <= 0.0f) return path;
+    path.moveTo(ruler.place(-60.0), bottom);
+    for (size_t n = 0; n < shares.size(); ++n)
+        path.lineTo(ruler.place(std::clamp(static_cast<double>(n) - 59.5 + gain_db, -60.0, 0.0)),
+                    bottom - static_cast<int>(shares[n] / most * static_cast<float>(height)));
+    path.lineTo(ruler.place(0.0), bottom);
+    return path;
+}
+
+float deepest_reduction_db(const std::vector<float>& all, int n, int of) {
+    const auto place = [&](int part) { return all.size() * static_cast<size_t>(part) / static_cast<size_t>(of); };
+    const size_t from = std::min(place(n), all.size()), to = std::min(std::max(from + 1, place(n + 1)), all.size());
+    float deepest = 0.0f;
+    for (size_t i = from; i < to; ++i) deepest = std::min(deepest, all[i]);
+    return deepest;
+}
+
+LevelPicture::LevelPicture(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("levelPicture");
+    setAccessibleName(tr("Levels of the chosen row"));
+    setMouseTracking(true);
+    setMinimumWidth(360);
+    const auto redraw = qOverload<>(&QWidget::update);
+    connect(&work_.spectra, &Spectra::ready, this, redraw);
+    connect(&work_.materials, &Materials::reshaped, this, redraw);
+    connect(&work_.document, &Document::session_changed, this, redraw);
+    connect(&work_.view.time, &TimeView::changed, this, redraw);
+    connect(&work_.player, &Player::levels_changed, this, redraw);
+    connect(&work_.player, &Player::moved, this, redraw);
+}
+
+void LevelPicture::show_processor(uint64_t id) {
+    id_ = id;
+    update();
+}
+
+TimeRuler LevelPicture::time() const {
+    return {0.0, work_.view.time.song_s(), static_cast<double>(song_area().left()),
+            static_cast<double>(song_area().right())};
+}
+
+const Processor* LevelPicture::processor() const {
+    return find_processor(work_.document.session().chain_of(work_.view.shape_row()), id_);
+}
+
+void LevelPicture::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.fillRect(rect(), theme().ground);
+    painter.setFont(lettering(11));
+    const auto row = shaped_row(work_, work_.view.shape_row());
+    const Processor* p = processor();
+    if (!row || !p) return;
+    paint_levels(painter, *row, *p);
+    paint_song(painter, *row, static_cast<size_t>(p - row->chain->data()));
+}
+
+void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const Processor& p) const {
+    const QRect area = levels_area();
+    const Ruler levels = ruler();
+    for (double db = -60.0; db <= 0.0; db += 12.0) {
+        const int x = static_cast<int>(std::lround(levels.place(db)));
+        painter.setPen(theme().rule);
+        painter.drawLine(x, area.top(), x, area.bottom());
+        painter.setPen(theme().faint);
+        painter.drawText(QRect(x - 24, 2, 48, 20), Qt::AlignCenter, db_text(db, "").remove(".0"));
+    }
+    painter.setPen(theme().faint);
+    painter.drawLine(area.left(), area.bottom(), area.right(), area.bottom());
+    const auto outline = [&](const MaterialPtr& m, double gain_db, const QPen& pen) {
+        if (const LevelShares* shares = m ? work_.spectra.levels(m) : nullptr) {
+            painter.setPen(pen);
+            painter.drawPath(shares_path(*shares, gain_db, levels, area.bottom(), area.height() - 8));
+        }
+    };
+    painter.setRenderHint(QPainter::Antialiasing);
+    const QColor ink = theme().track_ink(row.ink);
+    outline(row.before, row.trim_db, QPen(row.after ? theme().faint : ink, 1.0));
+    outline(row.after, 0.0, QPen(ink, 1.8));
+    painter.setRenderHint(QPainter::Antialiasing, false);
+    painter.setPen(theme().faint);
+    painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft,
+                     p.key == 0 ? tr("how often each level occurs, before and after")
+                                : tr("levels before and after; it listens to %1")
+                                      .arg(QString::fromStdString(work_.document.session().name_of(p.key))));
+    if (const ParameterInfo* threshold = parameter_of(p, "threshold_dbfs")) {
+        const double db = value_of(p, *threshold);
+        const int x = static_cast<int>(std::lround(levels.place(db)));
+        painter.fillRect(x - 1, area.top(), 3, area.height(), p.in ? theme().accent : theme().faint);
+        painter.setPen(theme().ink);
+        painter.setFont(lettering(12));
+        const bool left = x > area.center().x();
+        painter.drawText(QRect(left ? x - 126 : x + 6, area.top() + 2, 120, 18), left ? Qt::AlignRight : Qt::AlignLeft,
+                         db_text(db, "dBFS"));
+    }
+    // What comes in now.
+    const auto* bars = work_.player.meters().find(work_.view.shape_row());
+    if (const double now = bars ? bars->after_trim.level_db : silence_db; now > -60.0)
+        painter.fillRect(area.left(), area.bottom() - 3,
+                         static_cast<int>(levels.place(std::min(now, 0.0))) - area.left(), 3, ink);
+}
+
+void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row, size_t place) const {
+    const QRect area = song_area();
+    painter.setFont(lettering(11));
+    static const std::vector<float> none;
+    const std::vector<float>& all = row.after ? row.after->signal->reductions(place) : none;
+    const auto found = row.after ? row.after->signal->reduction(place) : std::nullopt;
+    // In steps of 6 dB downwards, as many as it takes.
+    const double deepest = 6.0 * std::max(1.0, std::ceil(found ? found->most_db / 6.0 : 1.0));
+    const auto y_of = [&](double db) { return area.top() + static_cast<int>(-db / deepest * area.height()); };
+    for (double db = 0.0; db >= -deepest; db -= deepest / 2.0) {
+        painter.setPen(theme().rule);
+        painter.drawLine(area.left(), y_of(db), area.right(), y_of(db));
+        painter.setPen(theme().faint);
+        painter.drawText(QRect(area.left() - 36, y_of(db) - 8, 32, 16), Qt::AlignRight | Qt::AlignVCenter,
+                         QString::number(db).replace('-', QChar(0x2212)));
+    }
+    // The row may end before the song does.
+    const double row_s = row.after ? static_cast<double>(row.after->ready.frames) / row.after->ready.rate : 0.0;
+    const int columns = std::min(area.width(), static_cast<int>(time().place(row_s)) - area.left());
+    for (int x = 0; x < columns && !all.empty(); ++x)
+        painter.fillRect(area.left() + x, area.top(), 1,
+                         y_of(static_cast<double>(deepest_reduction_db(all, x, columns))) - area.top(), theme().above);
+    const int playhead = static_cast<int>(time().place(work_.player.position_s()));
+    if (playhead >= area.left() && playhead <= area.right())
+        painter.fillRect(playhead, area.top(), 1, area.height(), theme().accent);
+    painter.setPen(theme().ink);
+    painter.setFont(lettering(12));
+    painter.drawText(QRect(area.left() - 30, 2, area.width() + 36, 20), Qt::AlignLeft | Qt::AlignVCenter,
+                     !row.after ? tr("being worked out")
+                     : !found   ? tr("turns nothing down")
+                                : tr("most %1 dB at %2, %3 dB while it works")
+                                    .arg(found->most_db, 0, 'f', 1)
+                                    .arg(time_text(found->most_at_s))
+                                    .arg(found->typical_db, 0, 'f', 1));
+    painter.setPen(theme().faint);
+    painter.setFont(lettering(11));
+    painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft, time_text(0.0));
+    painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignRight,
+                     time_text(work_.view.time.song_s()));
+}
+
+void LevelPicture::mousePressEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton) return;
+    if (song_area().contains(event->pos())) return work_.player.locate(std::max(0.0, time().time(event->pos().x())));
+    const Processor* p = processor();
+    const ParameterInfo* threshold = p ? parameter_of(*p, "threshold_dbfs") : nullptr;
+    if (!threshold || !levels_area().adjusted(-4, 0, 4, 0).contains(event->pos())) return;
+    dragging_ = true;
+    grabbed_db_ = value_of(*p, *threshold);
+    grabbed_x_ = event->pos().x();
+    gesture_ = work_.document.new_gesture();
+    work_.view.touched(work_.view.shape_row(), Parameter(*threshold, id_));
+}
+
+void LevelPicture::mouseMoveEvent(QMouseEvent* event) {
+    const Processor* p = dragging_ ? processor() : nullptr;
+    const ParameterInfo* threshold = p ? parameter_of(*p, "threshold_dbfs") : nullptr;
+    if (!threshold) return;
+    // Relative, so that nothing jumps to the pointer; a tenth of it with Shift.
+    const double pixels = (event->pos().x() - grabbed_x_) * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0);
+    const double db = std::clamp(grabbed_db_ + pixels * ruler().db_per_pixel(-30.0), threshold->low, threshold->high);
+    work_.edits.set_own_value(work_.view.shape_row(), Parameter(*threshold, id_), std::round(db * 10.0) / 10.0,
+                              gesture_);
+}
+
+}  // namespace isotonus
