@@ -47,7 +47,10 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
             scroll_->ensureWidgetVisible(lane, 0, 0);
         }
     });
-    connect(&work_.materials, &Materials::changed, this, &Desk::follow_session);
+    connect(&work_.materials, &Materials::changed, this, [this] {
+        drawn_.reset();
+        follow_session();
+    });
     connect(&work_.view, &ViewState::folds_changed, this, &Desk::rebuild);
     connect(&work_.view, &ViewState::clip_chosen, this, &Desk::refresh);
     for (const auto signal : {&ViewState::ghosts_changed, &ViewState::field_changed})
@@ -194,7 +197,7 @@ void Desk::follow_session() {
     const bool same = folds == folds_ && std::equal(rows_.begin(), rows_.end(), ids.begin(), ids.end(),
                                                     [](const Row& r, TrackId id) { return r.head->id() == id; });
     if (same)
-        refresh();
+        refresh_changed();
     else
         rebuild();
 }
@@ -257,7 +260,30 @@ void Desk::rebuild() {
     }
 }
 
+namespace {
+
+/// Nothing differs that a row shows of anything but its own track.
+bool same_around_tracks(const Session& a, const Session& b) {
+    return a.sample_rate == b.sample_rate && a.pan_law == b.pan_law && a.targets == b.targets &&
+           a.buses.shares_with(b.buses) && a.groups.shares_with(b.groups) && a.sections.shares_with(b.sections) &&
+           a.tempo.shares_with(b.tempo) && a.rides_bypassed == b.rides_bypassed && a.chains_out == b.chains_out &&
+           a.any_solo() == b.any_solo();
+}
+
+}  // namespace
+
+void Desk::refresh_changed() {
+    const std::shared_ptr<const Session> before = std::exchange(drawn_, work_.document.shared()), now = drawn_;
+    if (!before || before->tracks.size() != now->tracks.size() || !same_around_tracks(*before, *now)) return refresh();
+    for (const Row& row : rows_) {
+        if (before->find(row.head->id()) == now->find(row.head->id())) continue;
+        row.head->refresh();
+        row.lane->refresh();
+    }
+}
+
 void Desk::refresh() {
+    drawn_ = work_.document.shared();
     for (const Row& row : rows_) {
         row.head->refresh();
         row.lane->refresh();

@@ -35,6 +35,9 @@ class Desk : public QWidget {
     void follow_session();
     void rebuild();
     void refresh();
+    /// Of rows whose track an edit left alone nothing is drawn anew, as long as nothing else that they show has
+    /// changed.
+    void refresh_changed();
     /// Tracks that have a row of their own: those of folded families have none.
     std::vector<TrackId> shown() const;
     /// Where a row dragged to this height would go: before which row, the end being 0.
@@ -55,7 +58,8 @@ class Desk : public QWidget {
     QWidget* content_;
     QVBoxLayout *rows_layout_, *outer_;
     std::vector<Row> rows_;
-    std::vector<Family> folds_;  ///< as rows were made
+    std::shared_ptr<const Session> drawn_;  ///< what rows were last refreshed for
+    std::vector<Family> folds_;             ///< as rows were made
     QWidget* drop_line_;
 };
 

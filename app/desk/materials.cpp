@@ -4,8 +4,6 @@
 #include "core/mix/sum_of_rows.h"
 
 #include <fmt/format.h>
-#include <sys/resource.h>
-#include <unistd.h>
 
 namespace isotonus {
 
@@ -301,9 +299,6 @@ void Materials::make(TrackId id, const std::string& key, const SignalRecipe& rec
     auto progress = std::make_shared<Progress>();
     making_[id] = progress;
     in_background(pool_, [this, id, key, recipe, bands, progress] {
-        // While a hand moves a control the window and the sound come first (Linux gives each thread a niceness of its
-        // own).
-        setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), 5);
         std::vector<std::pair<Source, MaterialPtr>> made;
         auto whole = make_signal(recipe, progress.get());
         if (whole) made.emplace_back(Source{}, *whole);

@@ -103,9 +103,11 @@ void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const P
         painter.fillRect(x - 1, area.top(), 3, area.height(), p.in ? theme().accent : theme().faint);
         painter.setPen(theme().ink);
         painter.setFont(lettering(12));
-        const bool left = x > area.center().x();
-        painter.drawText(QRect(left ? x - 126 : x + 6, area.top() + 2, 120, 18), left ? Qt::AlignRight : Qt::AlignLeft,
-                         db_text(db, "dBFS"));
+        const QString figure = db_text(db, "dBFS");
+        const int wide = QFontMetrics(painter.font()).horizontalAdvance(figure) + 8;
+        const QRect place(x > area.center().x() ? x - wide - 2 : x + 3, area.top(), wide, 18);
+        painter.fillRect(place, theme().ground);
+        painter.drawText(place, Qt::AlignCenter, figure);
     }
     // What comes in now.
     const auto* bars = work_.player.meters().find(work_.view.shape_row());
@@ -140,7 +142,6 @@ void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row, size_t pl
     if (playhead >= area.left() && playhead <= area.right())
         painter.fillRect(playhead, area.top(), 1, area.height(), theme().accent);
     painter.setPen(theme().ink);
-    painter.setFont(lettering(12));
     painter.drawText(QRect(area.left() - 30, 2, area.width() + 36, 20), Qt::AlignLeft | Qt::AlignVCenter,
                      !row.after ? tr("being worked out")
                      : !found   ? tr("turns nothing down")
@@ -149,7 +150,6 @@ void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row, size_t pl
                                     .arg(time_text(found->most_at_s))
                                     .arg(found->typical_db, 0, 'f', 1));
     painter.setPen(theme().faint);
-    painter.setFont(lettering(11));
     painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft, time_text(0.0));
     painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignRight,
                      time_text(work_.view.time.song_s()));

@@ -38,7 +38,7 @@ void HopMeter::filter(const float* in, int64_t frames) {
     const PairFilter shelf = shelf_;
     // Its zeros are constants, so that the compiler leaves out what multiplies by one.
     const PairFilter high_pass{{1.0, 1.0}, {-2.0, -2.0}, {1.0, 1.0}, high_pass_.a1, high_pass_.a2};
-    PairFilter::State in_shelf = in_shelf_, in_high_pass = in_high_pass_;
+    PairFilter::QuickState in_shelf = in_shelf_, in_high_pass = in_high_pass_;
     Pair weighted = weighted_, plain = plain_;
     for (int64_t i = 0; i < frames; ++i) {
         Pair x;

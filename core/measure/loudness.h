@@ -53,7 +53,7 @@ class HopMeter {
     int64_t hop_frames_;
     int64_t in_hop_ = 0;
     PairFilter shelf_, high_pass_;
-    PairFilter::State in_shelf_, in_high_pass_;
+    PairFilter::QuickState in_shelf_, in_high_pass_;
     Pair weighted_{}, plain_{};
     HopPower hops_;
 };

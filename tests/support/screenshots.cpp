@@ -3,6 +3,7 @@
 
 #include <QApplication>
 #include <QElapsedTimer>
+#include <QListWidget>
 #include <QStyleFactory>
 #include <QTemporaryDir>
 #include <QTest>
@@ -158,6 +159,14 @@ int main(int argc, char** argv) {
     QTest::qWait(1500);
     work.player.stop();
     all_stations(window, folder, "");
+    // The levels of a compressor, in the bench of Shape.
+    window.stations().choose(3);
+    settle(window);
+    const Chain& chain = *work.document.session().chain_of(voice);
+    if (auto* list = window.findChild<QListWidget*>("chainList"))
+        for (size_t n = 0; n < chain.size(); ++n)
+            if (chain[n].type == "compressor") list->setCurrentRow(static_cast<int>(n));
+    shoot(window, folder, "16-levels");
     // Compare with a print of this mix, kept a little lower, and the fader box over the rides.
     QTemporaryDir prints;
     Delivery delivery;
