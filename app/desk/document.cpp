@@ -193,7 +193,7 @@ std::vector<TrackId> Document::moved_with(TrackId id) const {
 void Document::start_keeping_aside() {
     if (is_saved()) return;
     // Behind the work: a long session with many rides takes a while to write.
-    in_background(aside_pool_, [this, now = history_.shared(), path = path_] {
+    const auto keep = [this, now = history_.shared(), path = path_] {
         const auto kept = recovery_.keep(*now, path);
         QMetaObject::invokeMethod(
             this, [this, trouble = kept ? QString() : QString::fromStdString(kept.error().text())] {
@@ -201,7 +201,8 @@ void Document::start_keeping_aside() {
                     emit refused(tr("Unsaved work cannot be kept aside in case of a crash: %1").arg(trouble));
                 kept_aside_badly_ = !trouble.isEmpty();
             });
-    });
+    };
+    in_background(aside_pool_, keep, true);
 }
 
 void Document::keep_aside() {

@@ -50,11 +50,17 @@ Result<void> Recovery::claim() {
 Result<void> Recovery::keep(const Session& session, const std::optional<fs::path>& path) {
     if (!lock_)
         if (auto claimed = claim(); !claimed) return claimed;
-    // The lock is on the place file itself, so that it is written in place; it comes before the copy it speaks of.
+    // The lock is on the place file itself, so that it is written in place; it comes before the copy it speaks of. Only
+    // what changed is written, and never is the file empty on the way: a kill may come at any moment.
     const std::string place = path ? path->string() : std::string();
-    const int descriptor = ::open(claim_file_.c_str(), O_WRONLY | O_TRUNC | O_NOFOLLOW | O_CLOEXEC);
-    const bool written = descriptor >= 0 && ::write(descriptor, place.data(), place.size()) == std::ssize(place);
-    if (descriptor >= 0) ::close(descriptor);
+    const auto before = read_whole(claim_file_, longest_path_bytes);
+    bool written = before && *before == place;
+    if (!written) {
+        const int descriptor = ::open(claim_file_.c_str(), O_WRONLY | O_NOFOLLOW | O_CLOEXEC);
+        written = descriptor >= 0 && ::write(descriptor, place.data(), place.size()) == std::ssize(place) &&
+                  ::ftruncate(descriptor, std::ssize(place)) == 0;
+        if (descriptor >= 0) ::close(descriptor);
+    }
     if (!written) {
         lock_.reset();  // the folder was emptied under us: the next edit begins anew
         file_.clear();

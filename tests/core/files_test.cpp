@@ -4,12 +4,15 @@
 #include <signal.h>
 #include <sys/resource.h>
 #include <sys/stat.h>
+#include <atomic>
+#include <thread>
 
 #include <fstream>
 
 #include "core/files/file_lock.h"
 #include "core/files/mapped_list.h"
 #include "core/files/pending_file.h"
+#include "core/session/recovery.h"
 #include "tests/support/faults.h"
 #include "tests/support/sounds.h"
 
@@ -282,4 +285,32 @@ TEST(Threads, hand_on_what_they_throw) {
     ASSERT_FALSE(result);
     EXPECT_EQ(result.error().text(), "a.wav: there is not enough memory");
     EXPECT_LT(done, 100);
+}
+
+TEST(Recovery, never_forgets_where_a_session_was_saved_however_often_it_is_kept) {
+    // The place is read by somebody else all the while, as after a kill at any moment.
+    Folder folder;
+    setenv("XDG_STATE_HOME", folder.path().c_str(), 1);
+    Recovery recovery;
+    const Session session = with_files({}, {"/x/a.wav"});
+    ASSERT_TRUE(recovery.keep(session, folder / "a name.isotonus"));
+    const fs::path place = fs::path(recovery.file()).replace_extension(".place");
+    std::atomic<bool> stop{false};
+    int torn = 0;
+    std::thread reader([&] {
+        while (!stop) {
+            std::ifstream in(place);
+            const std::string text{std::istreambuf_iterator<char>(in), {}};
+            if (text != (folder / "a name.isotonus").string()) ++torn;
+        }
+    });
+    for (int n = 0; n < 200; ++n) EXPECT_TRUE(recovery.keep(session, folder / "a name.isotonus"));
+    stop = true;
+    reader.join();
+    EXPECT_EQ(torn, 0);
+    // Saved elsewhere, under a shorter name.
+    ASSERT_TRUE(recovery.keep(session, folder / "b"));
+    std::ifstream in(place);
+    EXPECT_EQ(std::string(std::istreambuf_iterator<char>(in), {}), (folder / "b").string());
+    recovery.forget();
 }
