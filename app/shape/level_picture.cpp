@@ -30,6 +30,16 @@ float deepest_reduction_db(const std::vector<float>& all, int n, int of) {
     return deepest;
 }
 
+namespace {
+
+/// What stands as a blade among its levels; null for a processor that has none.
+const ParameterInfo* threshold_of(const Processor& p) {
+    const ParameterInfo* ceiling = parameter_of(p, "ceiling_dbtp");
+    return ceiling ? ceiling : parameter_of(p, "threshold_dbfs");
+}
+
+}  // namespace
+
 LevelPicture::LevelPicture(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setObjectName("levelPicture");
     setAccessibleName(tr("Levels of the chosen row"));
@@ -97,7 +107,7 @@ void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const P
                      p.key == 0 ? tr("how often each level occurs, before and after")
                                 : tr("levels before and after; it listens to %1")
                                       .arg(QString::fromStdString(work_.document.session().name_of(p.key))));
-    if (const ParameterInfo* threshold = parameter_of(p, "threshold_dbfs")) {
+    if (const ParameterInfo* threshold = threshold_of(p)) {
         const double db = value_of(p, *threshold);
         const int x = static_cast<int>(std::lround(levels.place(db)));
         painter.fillRect(x - 1, area.top(), 3, area.height(), p.in ? theme().accent : theme().faint);
@@ -159,7 +169,7 @@ void LevelPicture::mousePressEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton) return;
     if (song_area().contains(event->pos())) return work_.player.locate(std::max(0.0, time().time(event->pos().x())));
     const Processor* p = processor();
-    const ParameterInfo* threshold = p ? parameter_of(*p, "threshold_dbfs") : nullptr;
+    const ParameterInfo* threshold = p ? threshold_of(*p) : nullptr;
     if (!threshold || !levels_area().adjusted(-4, 0, 4, 0).contains(event->pos())) return;
     dragging_ = true;
     grabbed_db_ = value_of(*p, *threshold);
@@ -170,7 +180,7 @@ void LevelPicture::mousePressEvent(QMouseEvent* event) {
 
 void LevelPicture::mouseMoveEvent(QMouseEvent* event) {
     const Processor* p = dragging_ ? processor() : nullptr;
-    const ParameterInfo* threshold = p ? parameter_of(*p, "threshold_dbfs") : nullptr;
+    const ParameterInfo* threshold = p ? threshold_of(*p) : nullptr;
     if (!threshold) return;
     // Relative, so that nothing jumps to the pointer; a tenth of it with Shift.
     const double pixels = (event->pos().x() - grabbed_x_) * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0);

@@ -7,6 +7,7 @@
 #include <QRegularExpression>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <cstring>
 
@@ -41,7 +42,7 @@ class TimeBox : public QDoubleSpinBox {
 /// A parameter's name without its unit, which stands in the field.
 QString label_of(const ParameterInfo& info) {
     QString name(info.id);
-    for (const char* unit : {"_dbfs", "_db", "_ms", "_hz"})
+    for (const char* unit : {"_dbfs", "_dbtp", "_db", "_ms", "_hz", "_s"})
         if (name.endsWith(unit)) name.chop(static_cast<int>(std::strlen(unit)));
     return name == "hz" ? QCoreApplication::translate("Shape", "frequency") : name.replace('_', ' ').replace('.', ' ');
 }
@@ -349,7 +350,7 @@ void ShapePanel::fill_form() {
     const size_t at = place();
     const Processor* chosen = at < shown_.size() ? &shown_[at] : nullptr;
     const ProcessorType* chosen_type = chosen ? processor_type(chosen->type) : nullptr;
-    const bool by_level = chosen_type && chosen_type->keyed;
+    const bool by_level = chosen_type && turns_down(*chosen_type);
     if (by_level) levels_->show_processor(chosen->id);
     pictures_->setCurrentWidget(by_level ? static_cast<QWidget*>(levels_) : picture_);
     QString form_of = QString::number(row_);
@@ -443,7 +444,8 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     fields_.back()(processor);
     field->setButtonSymbols(QAbstractSpinBox::NoButtons);
     field->setKeyboardTracking(false);
-    if (std::string_view(info.id) == "release_ms" || std::string_view(info.id) == "hold_ms") {
+    const std::array in_time{"release_ms", "hold_ms", "left_ms", "right_ms", "predelay_ms"};
+    if (std::find(in_time.begin(), in_time.end(), std::string_view(info.id)) != in_time.end()) {
         field->setToolTip(tr("Milliseconds, or a note value at the tempo of the playhead: 1/8, 1/8. or 1/8t."));
         field->note_ms = [this](const QString& text) { return note_ms(text); };
     }

@@ -69,11 +69,21 @@ bool does_anything(const Chain& chain, const Rides& rides) {
     return std::any_of(chain.begin(), chain.end(), [&](const Processor& p) { return is_at_work(p, rides); });
 }
 
-bool is_linear(const Chain& chain, const Rides& rides) {
-    return std::all_of(chain.begin(), chain.end(), [&](const Processor& p) {
+double tail_s(const Chain& chain, const Rides& rides) {
+    double all = 0.0;
+    for (const Processor& p : chain) {
         const ProcessorType* type = processor_type(p.type);
-        return !is_at_work(p, rides) || type->linear || (!p.in && !ride_of(rides, p, common[in_at]));
-    });
+        if (!is_at_work(p, rides) || !type->tail_s || (!p.in && !ride_of(rides, p, common[in_at]))) continue;
+        // Where a value rides, the highest counts: more of each makes a tail longer.
+        std::vector<double> values;
+        for (const ParameterInfo& info : type->parameters) {
+            values.push_back(value_of(p, info));
+            if (const CurvePtr ride = ride_of(rides, p, info))
+                for (const RidePoint& point : ride->points) values.back() = std::max(values.back(), point.value);
+        }
+        all += type->tail_s(values);
+    }
+    return all;
 }
 
 /// A processor at work.
@@ -256,7 +266,7 @@ void ChainRun::pass(Step& step, float* cell, std::span<const float* const> keys,
     gain(cell, from.input, to.input);
     const bool own = step.key < 0;
     const float* listened = own ? key : keys[static_cast<size_t>(step.key)];
-    if (own && step.keyed) std::memcpy(key, cell, samples * sizeof(float));
+    if (own && (step.keyed || step.looks_ahead)) std::memcpy(key, cell, samples * sizeof(float));
     if (step.looks_ahead && !step.line.empty()) {
         std::memcpy(cell, late, samples * sizeof(float));
         gain(cell, from.input, to.input);

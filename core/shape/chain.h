@@ -17,8 +17,8 @@ void set_value(Processor& processor, const ParameterInfo& parameter, double valu
 
 /// Changes what passes through it: something of it is in, rides, or matches.
 bool does_anything(const Chain& chain, const Rides& rides);
-/// Doubling what comes in doubles what goes out.
-bool is_linear(const Chain& chain, const Rides& rides);
+/// How long it rings on at most after its input has ended, s.
+double tail_s(const Chain& chain, const Rides& rides);
 
 /// Not safe to share between threads.  The same bits for the same cells, wherever it began.
 class ChainRun {

@@ -115,16 +115,21 @@ class RunningOf final : public Running {
     typename P::State state_{};
 };
 
-template <class P>
-ProcessorType make_type(const char* id, const char* word, bool keyed, bool linear) {
-    ProcessorType type{id, word, {}, keyed, linear, false, nullptr};
+template <class P, class Run>
+ProcessorType make_type_of(const char* id, const char* word, bool keyed, bool linear) {
+    ProcessorType type{id, word, {}, keyed, linear, false, nullptr, nullptr};
     typename P::Settings settings;
     TableMaker maker(type.parameters);
     settings.fields(maker);
     type.start = [](int channels, double rate) -> std::unique_ptr<Running> {
-        return std::make_unique<RunningOf<P>>(channels, rate);
+        return std::make_unique<Run>(channels, rate);
     };
     return type;
+}
+
+template <class P>
+ProcessorType make_type(const char* id, const char* word, bool keyed, bool linear) {
+    return make_type_of<P, RunningOf<P>>(id, word, keyed, linear);
 }
 
 }  // namespace isotonus

@@ -8,18 +8,22 @@
 
 #include "core/shape/compressor.h"
 #include "core/shape/cuts.h"
+#include "core/shape/delay.h"
 #include "core/shape/duck.h"
 #include "core/shape/equaliser.h"
 #include "core/shape/gate.h"
+#include "core/shape/limiter.h"
+#include "core/shape/modulation.h"
+#include "core/shape/reverb.h"
 #include "core/shape/saturation.h"
 #include "core/shape/transient.h"
 
 namespace isotonus {
 
 std::span<const ProcessorType* const> processor_types() {
-    static const std::vector<const ProcessorType*> all{&low_cut_type(),    &high_cut_type(), &equaliser_type(),
-                                                       &compressor_type(), &duck_type(),     &gate_type(),
-                                                       &saturation_type(), &transient_type()};
+    static const std::vector<const ProcessorType*> all{
+        &low_cut_type(),    &high_cut_type(),  &equaliser_type(), &compressor_type(), &duck_type(),  &gate_type(),
+        &saturation_type(), &transient_type(), &limiter_type(),   &modulation_type(), &delay_type(), &reverb_type()};
     return all;
 }
 

@@ -72,9 +72,14 @@ struct ProcessorType {
     bool linear = false;       ///< twice the input gives twice the output
     bool looks_ahead = false;  ///< its latency is a look ahead: it gets its samples late, and its key at once
     std::unique_ptr<Running> (*start)(int channels, double sample_rate) = nullptr;
+    /// How long it rings on after its input has ended, s, with these values, in the order of the parameters; null: not.
+    double (*tail_s)(std::span<const double> values) = nullptr;
 
     const ParameterInfo* find(std::string_view parameter) const;
 };
+
+/// It turns down what is loud, and knows by how much.
+inline bool turns_down(const ProcessorType& type) { return type.keyed || type.looks_ahead; }
 
 /// All types, in the order in which they are offered.
 std::span<const ProcessorType* const> processor_types();

@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <cmath>
 #include <cstring>
 
 #include "core/audio/media.h"
@@ -14,6 +15,12 @@ namespace {
 
 constexpr int64_t block_frames = LevelSummary::block_frames;
 constexpr int64_t read_frames = 1024;  ///< of a source at once
+
+/// Until its source has ended, and what its chain makes of it has died away.
+int64_t frames_of(const SignalRecipe& recipe) {
+    return recipe.source.end() +
+           static_cast<int64_t>(std::ceil(tail_s(recipe.chain, recipe.rides) * recipe.sample_rate));
+}
 
 /// A row's samples before its fader, at any frame of the song.
 class TapReader {
@@ -261,7 +268,7 @@ class ReductionWatch {
         : chain_(chain), by_place(recipe.chain.size()) {
         const auto blocks = static_cast<size_t>((frames + block_frames - 1) / block_frames);
         for (size_t s = 0; s < chain.steps(); ++s)
-            if (processor_type(recipe.chain[chain.place_of(s)].type)->keyed)
+            if (turns_down(*processor_type(recipe.chain[chain.place_of(s)].type)))
                 by_place[chain.place_of(s)].assign(blocks, 0.0f);
     }
     void note(int64_t cell) {
@@ -306,7 +313,7 @@ Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place,
     return without_exceptions({}, [&]() -> Result<Signal::Reduction> {
         auto run = SignalRun::open(recipe);
         if (!run) return tl::unexpected(run.error());
-        const int64_t frames = recipe.source.end();
+        const int64_t frames = frames_of(recipe);
         ReductionWatch watch(recipe, run->chain, frames);
         if (place >= recipe.chain.size() || watch.by_place[place].empty())
             return fail("", "this processor turns nothing down");
@@ -377,7 +384,7 @@ const Material& before_chain(const Material& played) {
 MaterialPtr provisional_signal(const SignalRecipe& recipe) {
     auto signal = std::make_shared<Signal>();
     signal->recipe_ = recipe;
-    signal->frames_ = recipe.source.end();
+    signal->frames_ = frames_of(recipe);
     auto material = std::make_shared<Material>();
     material->ready = recipe.source.material->ready;
     material->ready.frames = signal->frames_;
@@ -412,7 +419,7 @@ Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) 
     return without_exceptions({}, [&]() -> Result<MaterialPtr> {
         auto signal = std::make_shared<Signal>();
         signal->recipe_ = recipe;
-        signal->frames_ = recipe.source.end();
+        signal->frames_ = frames_of(recipe);
         auto opened = SignalRun::open(signal->recipe_);
         if (!opened) return tl::unexpected(opened.error());
         SignalRun& run = *opened;

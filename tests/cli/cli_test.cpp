@@ -329,7 +329,7 @@ TEST_F(Cli, advice_is_told_and_taken) {
 TEST_F(Cli, presets_are_listed_kept_and_set) {
     setenv("XDG_CONFIG_HOME", (folder / "config").c_str(), 1);
     make_session();
-    EXPECT_EQ(run("preset " + session + " list --json").document().size(), 20u);
+    EXPECT_EQ(run("preset " + session + " list --json").document().size(), 26u);
     ASSERT_EQ(run("preset " + session + " set 'Level bass' Pad Kick").status, 0);
     EXPECT_EQ(run("shape " + session + " Kick --json").document()["chain"][0]["ratio"], 4.0);
     ASSERT_EQ(run("shape " + session + " Pad 2 gate").status, 0);

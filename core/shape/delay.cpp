@@ -1,0 +1,127 @@
+#include "core/shape/delay.h"
+
+#include <cmath>
+#include <numbers>
+
+#include "core/shape/dynamics.h"
+#include "core/shape/lines.h"
+
+namespace isotonus {
+
+namespace {
+
+constexpr double longest_ms = 2000.0, deepest_ms = 10.0;
+
+struct Delay {
+    struct Settings {
+        double left_ms = 375.0, right_ms = 375.0, feedback = 30.0, low_cut_hz = 20.0, high_cut_hz = 20000.0;
+        bool ping_pong = false;
+        double width = 100.0, modulation_ms = 0.0, modulation_hz = 0.5;
+        template <class V>
+        void fields(V& v) {
+            v.number("left_ms", left_ms, {"ms", 1.0, longest_ms, Law::log, 0.1});
+            v.number("right_ms", right_ms, {"ms", 1.0, longest_ms, Law::log, 0.1});
+            v.number("feedback", feedback, {"%", 0.0, 95.0, Law::linear, 0.5});
+            v.number("low_cut_hz", low_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+            v.number("high_cut_hz", high_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+            v.choice("ping_pong", ping_pong, toggle_words);
+            v.number("width", width, {"%", 0.0, 100.0, Law::linear, 0.5});
+            v.number("modulation_ms", modulation_ms, {"ms", 0.0, deepest_ms, Law::linear, 0.05});
+            v.number("modulation_hz", modulation_hz, {"Hz", 0.05, 10.0, Law::log, 0.01});
+        }
+    };
+    struct State {
+        uint32_t at = 0;
+        KeyFilter::State cuts;
+        double turn = 0.0;  ///< of the modulation, 0 … 1
+    };
+    /// What glides over a cell.
+    struct Glide {
+        double left = 0.0, right = 0.0, feedback = 0.0, width = 1.0, depth = 0.0;
+    };
+
+    static size_t length(double rate) {
+        return static_cast<size_t>((longest_ms + 2.0 * deepest_ms) * 0.001 * rate) +
+               4 * static_cast<size_t>(cell_frames);
+    }
+    static size_t line_floats(double rate) { return 2 * length(rate); }
+
+    void prepare(const Settings& s, int channels, double rate, bool first) {
+        const double frames = 0.001 * rate;
+        from_ = to_;
+        to_ = {s.left_ms * frames, (channels == 2 ? s.right_ms : s.left_ms) * frames, s.feedback / 100.0,
+               s.width / 100.0, s.modulation_ms * frames};
+        if (first) from_ = to_;
+        ping_pong_ = s.ping_pong && channels == 2;
+        turn_by_ = s.modulation_hz / rate;
+        cuts_.set(s.low_cut_hz, s.high_cut_hz, rate, first);
+    }
+
+    void process(State& state, float* lines, const Cell& c) {
+        const size_t length_ = length(c.sample_rate);
+        Ring left(lines, length_), right(lines + length_, length_);
+        PairCell delayed, loop;
+        // Delays are a cell long at least: what is read was written before.
+        for (int i = 0; i < c.frames; ++i) {
+            const double share = static_cast<double>(i + 1) / cell_frames;
+            const auto now = [share](double a, double b) { return a + (b - a) * share; };
+            const double depth = now(from_.depth, to_.depth);
+            const double wave = depth > 0.0 ? std::sin(2.0 * std::numbers::pi * state.turn) : 0.0;
+            const double other = depth > 0.0 ? std::cos(2.0 * std::numbers::pi * state.turn) : 0.0;
+            state.turn += turn_by_;
+            if (state.turn >= 1.0) state.turn -= 1.0;
+            const auto at = [&](const Ring& ring, double frames) {
+                // `at` stands where the cell begins.
+                return static_cast<double>(ring.between(
+                    state.at, std::max(frames, static_cast<double>(cell_frames + 3)) - static_cast<double>(i)));
+            };
+            delayed.at[i] = Pair{at(left, now(from_.left, to_.left) + depth * (1.0 + wave)),
+                                 at(right, now(from_.right, to_.right) + depth * (1.0 + other))};
+            loop.at[i] = delayed.at[i] * Pair{now(from_.feedback, to_.feedback), now(from_.feedback, to_.feedback)};
+        }
+        cuts_.run(state.cuts, loop, c.frames);
+        float in[2][cell_frames];
+        for (int i = 0; i < c.frames; ++i) {
+            const float l = c.samples[i * c.channels], r = c.samples[i * c.channels + c.channels - 1];
+            const auto back_left = static_cast<float>(loop.at[i][0]), back_right = static_cast<float>(loop.at[i][1]);
+            in[0][i] = ping_pong_ ? 0.5f * (l + r) + back_right : l + back_left;
+            in[1][i] = ping_pong_ ? back_left : r + back_right;
+        }
+        uint32_t at = state.at;
+        left.write(at, in[0], c.frames);
+        right.write(state.at, in[1], c.frames);
+        for (int i = 0; i < c.frames; ++i) {
+            const double share = static_cast<double>(i + 1) / cell_frames;
+            const double width = from_.width + (to_.width - from_.width) * share;
+            const double middle = (delayed.at[i][0] + delayed.at[i][1]) / 2.0;
+            for (int side = 0; side < c.channels; ++side)
+                c.samples[i * c.channels + side] = static_cast<float>(
+                    c.channels == 1 ? delayed.at[i][0] : middle + (delayed.at[i][side] - middle) * width);
+        }
+    }
+
+  private:
+    Glide from_, to_;
+    bool ping_pong_ = false;
+    double turn_by_ = 0.0;
+    KeyFilter cuts_;
+};
+
+/// Until the repeats have fallen by 60 dB.
+double tail_s(std::span<const double> values) {
+    Delay::Settings s;
+    ValueSetter setter(values);
+    s.fields(setter);
+    const double each_s = (std::max(s.left_ms, s.right_ms) + 2.0 * s.modulation_ms) / 1000.0;
+    const double repeats = s.feedback <= 0.0 ? 1.0 : 1.0 + 3.0 / -std::log10(s.feedback / 100.0);
+    return each_s * repeats;
+}
+
+}  // namespace
+
+const ProcessorType& delay_type() {
+    static const ProcessorType type = make_type_with_lines<Delay>("delay", "delay", tail_s);
+    return type;
+}
+
+}  // namespace isotonus

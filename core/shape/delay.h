@@ -1,0 +1,13 @@
+// The delay: repeats of what comes in, each side at a time of its own.
+#pragma once
+
+#include "core/shape/processor.h"
+
+namespace isotonus {
+
+/// What comes out is the repeats alone; the dry sound is the processor's mix.  The loop: the delayed sound times the
+/// feedback goes in again, through a low and a high cut of 12 dB an octave.  Ping-pong: the middle goes in at the left,
+/// and each side's repeats go on at the other.  The modulation moves both times by a sine, its sides a quarter apart.
+const ProcessorType& delay_type();
+
+}  // namespace isotonus
