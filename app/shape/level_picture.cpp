@@ -103,10 +103,11 @@ void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const P
     outline(row.after, 0.0, QPen(ink, 1.8));
     painter.setRenderHint(QPainter::Antialiasing, false);
     painter.setPen(theme().faint);
-    painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft,
-                     p.key == 0 ? tr("how often each level occurs, before and after")
-                                : tr("levels before and after; it listens to %1")
-                                      .arg(QString::fromStdString(work_.document.session().name_of(p.key))));
+    painter.drawText(
+        QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft,
+        p.key == 0
+            ? tr("how often each level occurs")
+            : tr("how often; it listens to %1").arg(QString::fromStdString(work_.document.session().name_of(p.key))));
     if (const ParameterInfo* threshold = threshold_of(p)) {
         const double db = value_of(p, *threshold);
         const int x = static_cast<int>(std::lround(levels.place(db)));
