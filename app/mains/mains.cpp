@@ -114,6 +114,7 @@ Mains::Mains(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     connect(clip_flag_, &QToolButton::clicked, this, [this] { work_.player.reset_main_meter(); });
     connect(&work_.document, &Document::session_changed, this, &Mains::refresh);
     connect(&work_.mix, &MixWatch::changed, this, &Mains::refresh);
+    connect(&work_.materials, &Materials::reshaped, this, &Mains::refresh);
     connect(&work_.player, &Player::hearing_changed, this, &Mains::refresh);
     connect(&work_.player, &Player::levels_changed, this, [this] {
         clip_flag_->setVisible(work_.player.meters().main[0].clipped || work_.player.meters().main[1].clipped);
@@ -279,12 +280,16 @@ void Mains::paintEvent(QPaintEvent*) {
                      db_text(work_.document.session().main_fader_db));
 }
 
+QString Mains::peak_title() const {
+    return work_.materials.shaping() ? tr("Peak before this change") : tr("Mains: whole-song peak");
+}
+
 void Mains::paint_song_peak(QPainter& painter) {
     const TargetSheet& sheet = work_.document.session().targets;
     const auto& peak = work_.mix.peak();
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    painter.drawText(QRect(16, 8, width() - 24, 16), Qt::AlignVCenter, tr("Mains: whole-song peak"));
+    painter.drawText(QRect(16, 8, width() - 24, 16), Qt::AlignVCenter, peak_title());
     painter.setFont(lettering(22));
     if (!peak || !peak->dbfs) {
         painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter,
@@ -296,7 +301,8 @@ void Mains::paint_song_peak(QPainter& painter) {
     const double db = *peak->dbfs;
     const bool over = db > sheet.mains_high_dbfs, under = db < sheet.mains_low_dbfs;
     const QColor colour = db > 0.0 ? theme().clipped : over ? theme().above : under ? theme().below : theme().inside;
-    painter.setPen(theme().ink);
+    const bool before = work_.materials.shaping();
+    painter.setPen(before ? theme().faint : theme().ink);
     painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter, db_text(db, "dBFS", true));
     painter.fillRect(16, 58, width() - 32, 4, colour);
     if (over) painter.fillRect(width() - 40, 54, 24, 4, colour);  // the raised notch
@@ -312,7 +318,7 @@ void Mains::paint_song_peak(QPainter& painter) {
                      tr("at %1; wanted %2 … %3")
                          .arg(time_text(peak->time_s), db_text(sheet.mains_low_dbfs, "").remove(".0"),
                               db_text(sheet.mains_high_dbfs, "").remove(".0")));
-    if (work_.mix.busy() && warning().isEmpty())
+    if ((before || work_.mix.busy()) && warning().isEmpty())
         painter.drawText(QRect(16, 104, width() - 24, 16), Qt::AlignVCenter, tr("measuring the change…"));
 }
 

@@ -57,6 +57,8 @@ class Mains : public QWidget {
     Q_OBJECT
   public:
     Mains(Workspace& work, QWidget* parent = nullptr);
+    /// What the large figure is of: while chains are being worked out, the mix as it was before.
+    QString peak_title() const;
 
   protected:
     void paintEvent(QPaintEvent* event) override;

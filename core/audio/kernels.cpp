@@ -240,7 +240,8 @@ HWY_INLINE void RunAskew(D d, const PairFilter* f, size_t count, PairFilter::Sta
         s1[n] = n < count ? states[n].s1 : Pair{}, s2[n] = n < count ? states[n].s2 : Pair{};
         place[n] = Pair{static_cast<double>(n), static_cast<double>(n)};
     }
-    const auto load = [d](const Pair* pairs, size_t r) HWY_ATTR { return hn::Load(d, &pairs[r * lanes / 2][0]); };
+    const auto load = [d](const Pair* pairs, size_t r)
+                          HWY_ATTR { return hn::Load(d, reinterpret_cast<const double*>(pairs + r * lanes / 2)); };
     using V = hn::Vec<D>;
     V vb0[registers], vb1[registers], vb2[registers], va1[registers], va2[registers], vs1[registers], vs2[registers];
     V y[registers];
@@ -292,8 +293,10 @@ HWY_INLINE void RunAskew(D d, const PairFilter* f, size_t count, PairFilter::Sta
     }
     const V least = hn::Set(d, least_state);
     for (size_t r = 0; r < registers; ++r) {
-        hn::Store(hn::IfThenZeroElse(hn::Lt(hn::Abs(vs1[r]), least), vs1[r]), d, &s1[r * lanes / 2][0]);
-        hn::Store(hn::IfThenZeroElse(hn::Lt(hn::Abs(vs2[r]), least), vs2[r]), d, &s2[r * lanes / 2][0]);
+        hn::Store(hn::IfThenZeroElse(hn::Lt(hn::Abs(vs1[r]), least), vs1[r]), d,
+                  reinterpret_cast<double*>(s1 + r * lanes / 2));
+        hn::Store(hn::IfThenZeroElse(hn::Lt(hn::Abs(vs2[r]), least), vs2[r]), d,
+                  reinterpret_cast<double*>(s2 + r * lanes / 2));
     }
     for (size_t n = 0; n < count; ++n) states[n] = {s1[n], s2[n]};
 }
@@ -592,7 +595,7 @@ void sums_of_16(const float* in, size_t frames, int channels, float* sums, float
 }
 
 void run_biquads(std::span<const PairFilter> filters, PairFilter::State* states, Pair* inout, size_t frames) {
-    HWY_DYNAMIC_DISPATCH(RunBiquads)(filters.data(), filters.size(), states, &inout[0][0], frames);
+    HWY_DYNAMIC_DISPATCH(RunBiquads)(filters.data(), filters.size(), states, reinterpret_cast<double*>(inout), frames);
 }
 void measure_stretch(const float* in, size_t frames, int channels, Stretch* out) {
     HWY_DYNAMIC_DISPATCH(MeasureStretch)(in, frames, channels, out);

@@ -120,7 +120,11 @@ double tail_s(std::span<const double> values) {
 }  // namespace
 
 const ProcessorType& delay_type() {
-    static const ProcessorType type = make_type_with_lines<Delay>("delay", "delay", tail_s);
+    static const ProcessorType type = [] {
+        ProcessorType t = make_type<Delay>("delay", "delay", false, false);
+        t.tail_s = tail_s;
+        return t;
+    }();
     return type;
 }
 

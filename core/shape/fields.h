@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <array>
 #include <cstring>
+#include <new>
 #include <string>
 #include <type_traits>
 #include <utility>
@@ -76,12 +77,23 @@ struct Cell {
 /// A running processor from its parts.  P has `Settings` with `fields`, `State` (can be copied byte by byte),
 /// `prepare(settings, channels, rate, first)`, `process(state, cell)`.  What it does may glide over the cell from what
 /// was prepared before to what was prepared last; `first`: there is nothing before.  P may have `latency()`, frames,
-/// `reduction_db(state)`, and, when it is linear, `response(radians)`.
+/// `reduction_db(state)`, and, when it is linear, `response(radians)`.  With `line_floats(rate)` it remembers as many
+/// samples besides, all zero at first, and has `process(state, lines, cell)` instead.
 template <class P>
 class RunningOf final : public Running {
+    using State = typename P::State;
+    static constexpr bool has_lines = requires(double rate) { P::line_floats(rate); };
+    /// Where lines begin behind the state.
+    static constexpr size_t lines_at = (sizeof(State) + 63) / 64 * 64;
+
   public:
     RunningOf(int channels, double sample_rate) : channels_(channels), rate_(sample_rate) {
-        static_assert(std::is_trivially_copyable_v<typename P::State>);
+        static_assert(std::is_trivially_copyable_v<State>);
+        if constexpr (has_lines)
+            memory_.resize(lines_at + sizeof(float) * P::line_floats(sample_rate));
+        else
+            memory_.resize(sizeof(State));
+        new (memory_.data()) State{};
     }
     void set(std::span<const double> values) override {
         typename P::Settings settings;
@@ -90,16 +102,21 @@ class RunningOf final : public Running {
         processor_.prepare(settings, channels_, rate_, std::exchange(first_, false));
     }
     void restart() override { first_ = true; }
-    void process(float* cell, int frames, const float* key, int key_channels) override {
-        processor_.process(state_, Cell{cell, channels_, frames, key, key_channels, rate_});
+    void process(float* samples, int frames, const float* key, int key_channels) override {
+        const Cell cell{samples, channels_, frames, key, key_channels, rate_};
+        if constexpr (has_lines)
+            processor_.process(state(), reinterpret_cast<float*>(memory_.data() + lines_at), cell);
+        else
+            processor_.process(state(), cell);
     }
     int latency() const override {
         if constexpr (requires(const P& p) { p.latency(); }) return processor_.latency();
         return 0;
     }
-    std::span<std::byte> memory() override { return std::as_writable_bytes(std::span(&state_, 1)); }
+    std::span<std::byte> memory() override { return memory_; }
     float reduction_db() const override {
-        if constexpr (requires(const P& p) { p.reduction_db(state_); }) return processor_.reduction_db(state_);
+        if constexpr (requires(const P& p, const State& s) { p.reduction_db(s); })
+            return processor_.reduction_db(*std::launder(reinterpret_cast<const State*>(memory_.data())));
         return 0.0f;
     }
     std::complex<double> response(double radians) const override {
@@ -108,28 +125,24 @@ class RunningOf final : public Running {
     }
 
   private:
+    State& state() { return *std::launder(reinterpret_cast<State*>(memory_.data())); }
     int channels_;
     double rate_;
     bool first_ = true;
     P processor_;
-    typename P::State state_{};
+    std::vector<std::byte> memory_;
 };
 
-template <class P, class Run>
-ProcessorType make_type_of(const char* id, const char* word, bool keyed, bool linear) {
+template <class P>
+ProcessorType make_type(const char* id, const char* word, bool keyed, bool linear) {
     ProcessorType type{id, word, {}, keyed, linear, false, nullptr, nullptr};
     typename P::Settings settings;
     TableMaker maker(type.parameters);
     settings.fields(maker);
     type.start = [](int channels, double rate) -> std::unique_ptr<Running> {
-        return std::make_unique<Run>(channels, rate);
+        return std::make_unique<RunningOf<P>>(channels, rate);
     };
     return type;
-}
-
-template <class P>
-ProcessorType make_type(const char* id, const char* word, bool keyed, bool linear) {
-    return make_type_of<P, RunningOf<P>>(id, word, keyed, linear);
 }
 
 }  // namespace isotonus

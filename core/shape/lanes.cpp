@@ -32,12 +32,12 @@ void run_gliding(const GlidingFilter& filter, PairFilter::State& state, Pair* ce
 }  // namespace
 
 void PairCell::load(const float* in, int channels, int frames) {
-    if (channels == 2) return widen(in, 2 * frames, &at[0][0]);
+    if (channels == 2) return widen(in, 2 * frames, reinterpret_cast<double*>(at));
     for (int i = 0; i < frames; ++i) at[i] = Pair{static_cast<double>(in[i]), 0.0};
 }
 
 void PairCell::store(float* out, int channels, int frames) const {
-    if (channels == 2) return narrow(&at[0][0], 2 * frames, out);
+    if (channels == 2) return narrow(reinterpret_cast<const double*>(at), 2 * frames, out);
     for (int i = 0; i < frames; ++i) out[i] = static_cast<float>(at[i][0]);
 }
 

@@ -1,58 +1,12 @@
-// What processors with a long memory have in common: delay lines of their own, kept beside their state.
+// Rings in the delay lines of processors with a long memory (see RunningOf), and how they are read.
 #pragma once
-
-#include <new>
 
 #include "core/shape/fields.h"
 #include "core/shape/lanes.h"
 
 namespace isotonus {
 
-/// A running processor whose memory is a state and `P::line_floats(rate)` samples of delay lines, all zero at first;
-/// else as RunningOf: `process(state, lines, cell)`.
-template <class P>
-class RunningWithLines final : public Running {
-  public:
-    RunningWithLines(int channels, double sample_rate)
-        : channels_(channels), rate_(sample_rate), memory_(line_place + sizeof(float) * P::line_floats(sample_rate)) {
-        static_assert(std::is_trivially_copyable_v<typename P::State>);
-        new (memory_.data()) typename P::State{};
-    }
-    void set(std::span<const double> values) override {
-        typename P::Settings settings;
-        ValueSetter setter(values);
-        settings.fields(setter);
-        processor_.prepare(settings, channels_, rate_, std::exchange(first_, false));
-    }
-    void restart() override { first_ = true; }
-    void process(float* cell, int frames, const float* key, int key_channels) override {
-        processor_.process(*std::launder(reinterpret_cast<typename P::State*>(memory_.data())),
-                           reinterpret_cast<float*>(memory_.data() + line_place),
-                           Cell{cell, channels_, frames, key, key_channels, rate_});
-    }
-    int latency() const override { return 0; }
-    std::span<std::byte> memory() override { return memory_; }
-    float reduction_db() const override { return 0.0f; }
-    std::complex<double> response(double) const override { return 1.0; }
-
-  private:
-    static constexpr size_t line_place = (sizeof(typename P::State) + 63) / 64 * 64;
-    int channels_;
-    double rate_;
-    bool first_ = true;
-    P processor_;
-    std::vector<std::byte> memory_;
-};
-
-/// `tail_s`: see ProcessorType.
-template <class P>
-ProcessorType make_type_with_lines(const char* id, const char* word, double (*tail_s)(std::span<const double>)) {
-    ProcessorType type = make_type_of<P, RunningWithLines<P>>(id, word, false, false);
-    type.tail_s = tail_s;
-    return type;
-}
-
-/// A ring of samples in such lines.  A cell is written as a whole, then read at any place before its end.
+/// A ring of samples in delay lines.  A cell is written as a whole, then read at any place before its end.
 class Ring {
   public:
     Ring(float* samples, size_t length) : samples_(samples), length_(length) {}

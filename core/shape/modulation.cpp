@@ -112,7 +112,11 @@ double tail_s(std::span<const double> values) {
 }  // namespace
 
 const ProcessorType& modulation_type() {
-    static const ProcessorType type = make_type_with_lines<Modulation>("modulation", "mod", tail_s);
+    static const ProcessorType type = [] {
+        ProcessorType t = make_type<Modulation>("modulation", "mod", false, false);
+        t.tail_s = tail_s;
+        return t;
+    }();
     return type;
 }
 

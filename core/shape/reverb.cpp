@@ -242,7 +242,11 @@ double tail_s(std::span<const double> values) {
 }  // namespace
 
 const ProcessorType& reverb_type() {
-    static const ProcessorType type = make_type_with_lines<Reverb>("reverb", "reverb", tail_s);
+    static const ProcessorType type = [] {
+        ProcessorType t = make_type<Reverb>("reverb", "reverb", false, false);
+        t.tail_s = tail_s;
+        return t;
+    }();
     return type;
 }
 

@@ -5,6 +5,7 @@
 #include <QMenu>
 #include <complex>
 
+#include "app/mains/mains.h"
 #include "app/shape/shape.h"
 #include "core/mix/mixdown.h"
 #include "core/session/routing.h"
@@ -163,9 +164,13 @@ TEST_F(Shape, the_ear_has_a_change_at_once_and_the_figures_follow) {
     EXPECT_TRUE(heard.material->signal->is_provisional());
     EXPECT_EQ(heard.material->signal->recipe().chain[0].values.at("hz"), 700.0);
     EXPECT_FALSE(part_of(work().player.plan(), track(1).id).material->signal);
+    // And Mains says that its figure is of what was before.
+    const auto* mains = find<Mains>("mains");
+    EXPECT_TRUE(mains->peak_title().contains("before")) << mains->peak_title().toStdString();
     shaped();
     EXPECT_FALSE(part_of(work().player.heard(), track(1).id).material->signal->is_provisional());
     EXPECT_TRUE(part_of(work().player.plan(), track(1).id).material->signal);
+    EXPECT_FALSE(mains->peak_title().contains("before"));
 }
 
 TEST_F(Shape, a_bus_has_a_chain_that_is_set_like_a_tracks) {
