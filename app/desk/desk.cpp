@@ -7,6 +7,7 @@
 #include <QPushButton>
 #include <QScrollBar>
 #include <QVBoxLayout>
+#include <set>
 
 #include "app/desk/family_row.h"
 
@@ -275,8 +276,11 @@ bool same_around_tracks(const Session& a, const Session& b) {
 void Desk::refresh_changed() {
     const std::shared_ptr<const Session> before = std::exchange(drawn_, work_.document.shared()), now = drawn_;
     if (!before || before->tracks.size() != now->tracks.size() || !same_around_tracks(*before, *now)) return refresh();
+    std::set<TrackId> changed;
+    for (size_t n = 0; n < now->tracks.size(); ++n)
+        if (before->tracks[n] != now->tracks[n]) changed.insert(now->tracks[n]->id);
     for (const Row& row : rows_) {
-        if (before->find(row.head->id()) == now->find(row.head->id())) continue;
+        if (!changed.contains(row.head->id())) continue;
         row.head->refresh();
         row.lane->refresh();
     }

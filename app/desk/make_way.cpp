@@ -27,14 +27,15 @@ void ask_make_way(Workspace& work, TrackId row, Way offered, Parameter parameter
     const bool has_chain = session.chain_of(row) != nullptr;
     if (!has_chain) ways.removeFirst();
     const Dip dip;
-    const auto n =
-        work.prompter->ask_numbers(tr("%1 makes way").arg(QString::fromStdString(session.name_of(row))),
-                                   {{tr("for"), 0.0, 0.0, 0.0, 0, names},
-                                    {tr("as"), has_chain && offered == Way::drawn ? 1.0 : 0.0, 0.0, 0.0, 0, ways},
-                                    {tr("down by"), dip.depth, 0.1, 40.0, 1},
-                                    {tr("before the hit, ms (drawn only)"), dip.attack_s * 1000.0, 0.0, 500.0, 0},
-                                    {tr("hold, ms"), dip.hold_s * 1000.0, 0.0, 2000.0, 0},
-                                    {tr("back within, ms"), dip.release_s * 1000.0, 1.0, 4000.0, 0}});
+    const QString unit = parameter.info().unit;
+    const auto n = work.prompter->ask_numbers(
+        tr("%1 makes way").arg(QString::fromStdString(session.name_of(row))),
+        {{tr("for"), 0.0, 0.0, 0.0, 0, names},
+         {tr("as"), has_chain && offered == Way::drawn ? 1.0 : 0.0, 0.0, 0.0, 0, ways},
+         {unit.isEmpty() ? tr("down by") : tr("down by, %1").arg(unit), dip.depth, 0.1, 40.0, 1},
+         {tr("before the hit, ms (drawn only)"), dip.attack_s * 1000.0, 0.0, 500.0, 0},
+         {tr("hold, ms"), dip.hold_s * 1000.0, 0.0, 2000.0, 0},
+         {tr("back within, ms"), dip.release_s * 1000.0, 1.0, 4000.0, 0}});
     if (!n) return;
     const auto which = static_cast<size_t>((*n)[0]);
     if (which >= others.size()) return;

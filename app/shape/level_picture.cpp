@@ -87,7 +87,7 @@ void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const P
         painter.setPen(theme().rule);
         painter.drawLine(x, area.top(), x, area.bottom());
         painter.setPen(theme().faint);
-        painter.drawText(QRect(x - 24, 2, 48, 20), Qt::AlignCenter, db_text(db, "").remove(".0"));
+        painter.drawText(QRect(x - 24, 2, 48, 20), Qt::AlignCenter, db_text(db, db == 0.0 ? "dBFS" : "").remove(".0"));
     }
     painter.setPen(theme().faint);
     painter.drawLine(area.left(), area.bottom(), area.right(), area.bottom());
@@ -140,8 +140,8 @@ void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row, size_t pl
         painter.setPen(theme().rule);
         painter.drawLine(area.left(), y_of(db), area.right(), y_of(db));
         painter.setPen(theme().faint);
-        painter.drawText(QRect(area.left() - 36, y_of(db) - 8, 32, 16), Qt::AlignRight | Qt::AlignVCenter,
-                         QString::number(db).replace('-', QChar(0x2212)));
+        painter.drawText(QRect(area.left() - 48, y_of(db) - 8, 44, 16), Qt::AlignRight | Qt::AlignVCenter,
+                         tr("%1 dB").arg(QString::number(db).replace('-', QChar(0x2212))));
     }
     // The row may end before the song does.
     const double row_s = row.after ? static_cast<double>(row.after->ready.frames) / row.after->ready.rate : 0.0;

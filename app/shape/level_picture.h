@@ -31,10 +31,10 @@ class LevelPicture : public QWidget {
 
   private:
     QRect levels_area() const {
-        return QRect(rect().topLeft(), QPoint(width() * 47 / 100, height())).adjusted(12, 26, -16, -26);
+        return QRect(rect().topLeft(), QPoint(width() * 47 / 100, height())).adjusted(14, 26, -22, -26);
     }
     QRect song_area() const {
-        return QRect(QPoint(width() * 47 / 100, 0), rect().bottomRight()).adjusted(36, 26, -12, -26);
+        return QRect(QPoint(width() * 47 / 100, 0), rect().bottomRight()).adjusted(50, 26, -12, -26);
     }
     Ruler ruler() const { return Ruler::level(levels_area().left(), levels_area().right()); }
     TimeRuler time() const;

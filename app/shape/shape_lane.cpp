@@ -114,8 +114,10 @@ bool ShapeLane::grab(const QPoint& at) {
     return cut && std::fabs(ruler.place(hz_of(*cut)) - at.x()) < 8.0;
 }
 
+bool ShapeLane::has_words() const { return word_place(0).width() >= 8; }
+
 std::optional<size_t> ShapeLane::word_at(const QPoint& at) const {
-    for (size_t n = 0; n < chain().size(); ++n)
+    for (size_t n = 0; n < chain().size() && has_words(); ++n)
         if (word_place(n).contains(at)) return n;
     return std::nullopt;
 }
@@ -254,11 +256,18 @@ void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
         }
     }
     painter.setFont(lettering(12));
+    if (!has_words()) {  // a word for each has no room: how many there are
+        const auto out = std::count_if(chain.begin(), chain.end(), [](const Processor& p) { return !p.in; });
+        painter.setPen(row.chain_out ? theme().faint : theme().ink);
+        painter.drawText(
+            QRect(word_place(0).left(), 0, width() - word_place(0).left(), height() - 1), Qt::AlignVCenter,
+            out > 0 ? tr("%1 processors, %2 out").arg(chain.size()).arg(out) : tr("%1 processors").arg(chain.size()));
+        return;
+    }
     for (size_t n = 0; n < chain.size(); ++n) {
         const Processor& p = chain[n];
         const ProcessorType* type = processor_type(p.type);
         const QRect place = word_place(n);
-        if (place.width() < 8) break;
         const bool in = p.in && type && !row.chain_out;
         painter.setPen(in ? theme().ink : theme().faint);
         const QString word = type ? QString(type->word) : QString("?");

@@ -56,6 +56,7 @@ class ShapeLane : public Lane {
     } shown_;
     QPixmap drawn_;
     QRect word_place(size_t n) const;
+    bool has_words() const;  ///< there is room for a letter of each
     std::optional<size_t> word_at(const QPoint& at) const;
     /// The word that is held, and the place where it would stand.
     std::optional<size_t> held_;

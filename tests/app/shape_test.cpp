@@ -396,6 +396,15 @@ TEST_F(Shape, a_word_is_dragged_to_another_place_and_the_threshold_in_the_large_
     EXPECT_GT(work().player.position_s(), 1.0);
     find<QListWidget>("chainList")->setCurrentRow(1);
     EXPECT_TRUE(find<ShapePicture>("shapePicture")->isVisible());
+    // Of very many no word is shown, and no click meets one that cannot be seen.
+    work().edits.set_chains({track(2).id}, "many", [](Chain& c) {
+        while (c.size() < 64) c.push_back(new_processor(*processor_type("gate"), c));
+    });
+    shaped();
+    const Chain many = track(2).chain;
+    for (int x = levels.right() + 10; x < lane(2)->width(); x += 3)
+        QTest::mouseClick(lane(2), Qt::LeftButton, Qt::NoModifier, QPoint(x, 14));
+    EXPECT_EQ(track(2).chain, many);
 }
 
 TEST_F(Shape, make_up_gives_back_what_is_taken_and_stage_says_what_the_chain_adds) {
