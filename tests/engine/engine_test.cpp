@@ -1,6 +1,8 @@
 // The real-time engine: what it plays is what the core renders.
 #include "engine/engine.h"
 
+#include <fcntl.h>
+#include <sys/file.h>
 #include <sys/prctl.h>
 
 #include <chrono>
@@ -366,10 +368,16 @@ class JackServer {
     // Always the same name: a server that was killed keeps its entry in JACK's table, which has room for 8, until one
     // of the same name takes it over.
     explicit JackServer(const char* name) : name_(name) {
+        // All servers of a machine share one table, and one that starts tidies it up: another that starts at the same
+        // moment loses its place there, and its clients do not find it.  So there is one at a time, whoever tests.
+        flock(lock_, LOCK_EX);
         setenv("JACK_DEFAULT_SERVER", name, 1);
         start();
     }
-    ~JackServer() { end(); }
+    ~JackServer() {
+        end();
+        close(lock_);
+    }
     JackServer(const JackServer&) = delete;
     void signal(int number) const { kill(pid_, number); }
     /// The name of its device, once it is up; "" when it does not come up.
@@ -408,6 +416,7 @@ class JackServer {
     }
     const char* name_;
     pid_t pid_ = -1;
+    const int lock_ = open("/tmp/isotonus-jack-tests.lock", O_CREAT | O_RDWR | O_CLOEXEC, 0666);
 };
 
 TEST(Jack, dummy_server_is_a_device_like_any_other) {
