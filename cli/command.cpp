@@ -55,6 +55,10 @@ PlanPtr Opened::plan(Solo solo) const {
     return compile_plan(session, signals.played_by(session, [this](const Track& t) { return of(t); }), solo);
 }
 
+MixPlans Opened::mix_plans(Solo solo) const {
+    return compile_mix_plans(session, signals.played_by(session, [this](const Track& t) { return of(t); }), solo);
+}
+
 Result<void> Opened::make_signals(Solo solo) {
     return signals.make(
         session, [this](const Track& t) { return of(t); }, nullptr, worker_count(), solo);

@@ -4,6 +4,7 @@
 #include "cli/verbs.h"
 #include "core/balance/track_draft.h"
 #include "core/measure/measurement_json.h"
+#include "core/session/routing.h"
 #include "core/session/session_file.h"
 #include "core/session/validate.h"
 #include "core/stage/staging.h"
@@ -182,6 +183,139 @@ int ride(const fs::path& file, const std::string& name, const std::string& param
             curve.insert(p);
         }
         session = with_ride(session, *row, *ridden, curve);
+        return {};
+    });
+}
+
+namespace {
+
+/// One KEY=VALUE of a bus: what a track has too, by the same rules, and where it leads.
+Result<void> set_bus(Session& session, TrackId id, const std::string& assignment) {
+    const size_t equals = assignment.find('=');
+    if (equals == std::string::npos) return fail("", fmt::format("'{}' is not KEY=VALUE", assignment));
+    const std::string key = assignment.substr(0, equals), value = assignment.substr(equals + 1);
+    if (key == "output") {
+        const auto to = row_called(session, value);
+        if (!to || (*to != main_output && !session.find_bus(*to)))
+            return fail("", fmt::format("there is no bus called '{}'", value));
+        auto led = with_output(session, {id}, *to);
+        if (!led) return tl::unexpected(led.error());
+        session = std::move(*led);
+        return {};
+    }
+    constexpr std::array known{"trim", "fader", "pan", "width", "mute", "solo"};
+    if (std::find(known.begin(), known.end(), key) == known.end())
+        return fail(
+            "", fmt::format("'{}' is not a setting of a bus (they are: trim fader pan width mute solo output)", key));
+    const Bus& now = *session.find_bus(id);
+    Track as_track;
+    as_track.trim_db = now.trim_db, as_track.fader_db = now.fader_db, as_track.pan = now.pan;
+    as_track.width = now.width, as_track.mute = now.mute, as_track.solo = now.solo;
+    if (auto set = set_by_name(as_track, key, value); !set) return set;
+    session = with_bus(session, id, [&](Bus& b) {
+        b.trim_db = as_track.trim_db, b.fader_db = as_track.fader_db, b.pan = as_track.pan;
+        b.width = as_track.width, b.mute = as_track.mute, b.solo = as_track.solo;
+    });
+    return {};
+}
+
+int list_buses(const BusOptions& options) {
+    const auto session = read_session(options.session);
+    if (!session) return complain(session.error());
+    json list = json::array();
+    for (const Bus& b : session->buses) {
+        json rows = json::array(), senders = json::array();
+        std::string words;
+        const auto look_at = [&](TrackId row, TrackId output, const Sends& sends) {
+            const std::string name = session->name_of(row);
+            if (output == b.id) rows.push_back(name), words += (words.empty() ? "" : ", ") + name;
+            for (const Send& s : sends) {
+                if (s.to != b.id) continue;
+                senders.push_back({{"row", name},
+                                   {"level_db", std::isinf(s.level_db) ? json() : json(s.level_db)},
+                                   {"before_fader", s.before_fader},
+                                   {"in", s.in}});
+                words += (words.empty() ? "" : ", ") + fmt::format("{} sends {:.1f} dB", name, s.level_db);
+            }
+        };
+        for (const auto& t : session->tracks) look_at(t->id, t->output, t->sends);
+        for (const Bus& other : session->buses) look_at(other.id, other.output, other.sends);
+        const bool returns = is_return(*session, b.id);
+        list.push_back({{"name", b.name},
+                        {"return", returns},
+                        {"fader_db", std::isinf(b.fader_db) ? json() : json(b.fader_db)},
+                        {"output", session->name_of(b.output)},
+                        {"rows", rows},
+                        {"sends", senders},
+                        {"processors", b.chain.size()}});
+        if (!options.as_json)
+            fmt::print("{:24} {:6}  fader {:+6.1f} dB  to {}: {}\n", b.name, returns ? "return" : "bus", b.fader_db,
+                       session->name_of(b.output), words.empty() ? "nothing leads to it" : words);
+    }
+    if (options.as_json) print(list);
+    return done;
+}
+
+}  // namespace
+
+int bus(const BusOptions& options) {
+    if (options.what == "list") return list_buses(options);
+    return change(options.session, [&](Session& session) -> Result<void> {
+        if (options.what == "add") {
+            if (row_called(session, options.name))
+                return fail("", fmt::format("there is a row called '{}' already", options.name));
+            std::vector<TrackId> rows;
+            for (const std::string& name : options.more) {
+                const auto row = row_called(session, name);
+                if (!row || (!session.find(*row) && !session.find_bus(*row)))
+                    return fail("", fmt::format("there is no track or bus called '{}'", name));
+                rows.push_back(*row);
+            }
+            TrackId id = 0;
+            session = with_new_bus(session, options.name, std::nullopt, {}, &id);
+            auto led = with_output(session, rows, id);
+            if (!led) return tl::unexpected(led.error());
+            session = std::move(*led);
+            return {};
+        }
+        const auto row = row_called(session, options.name);
+        if (!row || !session.find_bus(*row)) return fail("", fmt::format("there is no bus called '{}'", options.name));
+        if (options.what == "remove") {
+            session = without_bus_or_group(session, *row);
+            return {};
+        }
+        if (options.more.empty()) return fail("", "what is to be set is not said: KEY=VALUE");
+        for (const std::string& assignment : options.more)
+            if (auto set = set_bus(session, *row, assignment); !set) return set;
+        return {};
+    });
+}
+
+int send(const SendOptions& options) {
+    return change(options.session, [&](Session& session) -> Result<void> {
+        const auto row = row_called(session, options.row), to = row_called(session, options.bus);
+        if (!row || !session.sends_of(*row))
+            return fail("", fmt::format("there is no track or bus called '{}' that could send", options.row));
+        if (!to || !session.find_bus(*to)) return fail("", fmt::format("there is no bus called '{}'", options.bus));
+        if (options.level == "none") {
+            const Sends& sends = *session.sends_of(*row);
+            const auto at = std::find_if(sends.begin(), sends.end(), [&](const Send& s) { return s.to == *to; });
+            if (at == sends.end()) return fail("", fmt::format("{} does not send to {}", options.row, options.bus));
+            session = without_send(session, *row, at->id);
+            return {};
+        }
+        Track level;  // the same words and limits as a fader's
+        if (auto set = set_by_name(level, "fader", options.level); !set)
+            return fail("", "the send's level: " + set.error().what);
+        auto sent = with_send(session, *row, *to, [&](Send& s) {
+            s.level_db = level.fader_db;
+            s.before_fader = options.before_fader;
+            s.in = !options.out;
+            s.own_pan = options.pan.has_value();
+            s.pan = options.pan.value_or(0.0);
+        });
+        if (!sent) return tl::unexpected(sent.error());
+        session = std::move(*sent);
         return {};
     });
 }

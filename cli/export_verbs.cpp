@@ -4,6 +4,7 @@
 #include "cli/verbs.h"
 #include "core/handoff/papers.h"
 #include "core/measure/measurement_json.h"
+#include "core/session/fields.h"
 #include "core/session/session_file.h"
 
 namespace isotonus::cli {
@@ -49,11 +50,14 @@ int render(const RenderOptions& options) {
         return complain({options.out.string(), std::string("nothing is written: ") + missing_help});
     if (options.solo)
         if (auto made = opened->make_signals(Solo::counts); !made) return complain(made.error());
-    const PlanPtr plan = opened->plan(options.solo ? Solo::counts : Solo::left_out);
+    const MixPlans plans = opened->mix_plans(options.solo ? Solo::counts : Solo::left_out);
+    const PlanPtr plan = plans.bare;
     auto excerpts = excerpts_between(*plan, options.from_s, options.to_s);
     if (!excerpts) return complain(excerpts.error(), wrong_usage);
     Delivery d;
     d.mix_file = options.out;
+    d.finished = plans.finished;  // as it is heard
+    d.main_chain = MainChain::in;
     d.folder = options.stems.empty() ? options.out.parent_path() : options.stems;
     d.stems = options.stems.empty() ? StemSplit::none : StemSplit::tracks;
     d.pattern = "{number} {part}";
@@ -90,7 +94,7 @@ int render(const RenderOptions& options) {
 int check(const fs::path& file, bool as_json) {
     const auto opened = open_with_materials(file);
     if (!opened) return complain(opened.error());
-    const auto checks = checks_of(opened->session, opened->plan(), opened->missing);
+    const auto checks = checks_of(opened->session, leaving(opened->mix_plans(), opened->session), opened->missing);
     if (!checks) return complain(checks.error());
     if (as_json) {
         json list = json::array();
@@ -111,13 +115,19 @@ int check(const fs::path& file, bool as_json) {
 }
 
 int deliver_all(const DeliverOptions& options) {
-    const auto opened = open_with_materials(options.session);
+    auto opened = open_with_materials(options.session);
     if (!opened) return complain(opened.error());
+    const auto ways = std::find(main_chain_names.begin(), main_chain_names.end(), options.main_chain);
+    if (ways != main_chain_names.end())
+        opened->session.hand_off.main_chain = static_cast<MainChain>(ways - main_chain_names.begin());
     if (!opened->missing.empty() && !options.without_missing)
         return complain({options.folder.string(), std::string("nothing is written: ") + missing_help});
     const Session& session = opened->session;
-    const PlanPtr plan = opened->plan();
+    const MixPlans plans = opened->mix_plans();
+    const PlanPtr plan = plans.bare;
     Delivery d;
+    d.finished = plans.finished;
+    d.main_chain = session.hand_off.main_chain;
     d.folder = options.folder;
     d.session_name = options.session.stem().string();
     d.type = *file_type_named(options.type);
@@ -138,11 +148,12 @@ int deliver_all(const DeliverOptions& options) {
         options.sections ? section_excerpts(session, *plan) : excerpts_between(*plan, options.from_s, options.to_s);
     if (!excerpts) return complain(excerpts.error(), wrong_usage);
     d.excerpts = std::move(*excerpts);
-    const auto checks = checks_of(session, plan, opened->missing);
+    const PlanPtr leaves = leaving(plans, session);
+    const auto checks = checks_of(session, leaves, opened->missing);
     if (!checks) return complain(checks.error());
     json sheet;
     d.papers = [&](const DeliveryReport& report) -> Result<std::vector<Paper>> {
-        sheet = sheet_to_json({session, d.session_name, d.date, *plan, *checks, report});
+        sheet = sheet_to_json({session, d.session_name, d.date, *leaves, *checks, report});
         return papers_of(d, sheet, report);
     };
     const auto report = deliver(plan, session, d);

@@ -64,15 +64,43 @@ int run(int argc, char** argv) {
     auto* ride_verb = verb("ride", "replace a ride's points: seconds = value");
     session_argument(ride_verb);
     ride_verb->add_option("TRACK", name, "a track, a bus, a control group, or main")->required();
-    ride_verb->add_option("PARAMETER", parameter, "level, trim, pan, width, mute, or PLACE.NAME of a processor")
+    ride_verb
+        ->add_option("PARAMETER", parameter, "level, trim, pan, width, mute, PLACE.NAME of a processor, send.BUS.level")
         ->required();
     ride_verb->add_option("POINTS", list, "TIME=VALUE; none takes the ride away");
     ride_verb->callback([&] { status = ride(session, name, parameter, list); });
 
+    BusOptions bused;
+    auto* bus_verb = verb("bus", "buses and returns: list, add NAME [ROW...], set NAME KEY=VALUE..., remove NAME");
+    bus_verb->add_option("SESSION", bused.session)->required();
+    bus_verb->add_option("WHAT", bused.what, "list, add, set or remove")
+        ->required()
+        ->check(CLI::IsMember({"list", "add", "set", "remove"}));
+    auto* bus_name = bus_verb->add_option("NAME", bused.name);
+    bus_verb->add_option("MORE", bused.more,
+                         "add: rows that lead to it; set: trim fader pan width mute solo, output=BUS or main");
+    bus_verb->add_flag("--json", bused.as_json, "one JSON document on standard output");
+    bus_verb->callback([&] {
+        if (bused.what != "list" && bus_name->count() == 0) throw CLI::RequiredError("NAME");
+        status = bus(bused);
+    });
+
+    SendOptions sent;
+    auto* send_verb = verb("send", "a copy of a row that goes to a bus");
+    send_verb->add_option("SESSION", sent.session)->required();
+    send_verb->add_option("ROW", sent.row, "a track or a bus")->required();
+    send_verb->add_option("BUS", sent.bus)->required();
+    send_verb->add_option("LEVEL", sent.level, "dB, or -inf; none takes the send away")->required();
+    send_verb->add_flag("--pre", sent.before_fader, "before the fader and the mute");
+    send_verb->add_flag("--out", sent.out, "there, and not heard");
+    send_verb->add_option("--pan", sent.pan, "a place of its own, -1 to 1; else the row's")
+        ->check(CLI::Range(-1.0, 1.0));
+    send_verb->callback([&] { status = send(sent); });
+
     ShapeOptions shaped;
     auto* shape_verb = verb("shape", "show a row's chain, or set one of its processors");
     shape_verb->add_option("SESSION", shaped.session)->required();
-    shape_verb->add_option("ROW", shaped.row, "a track or a bus")->required();
+    shape_verb->add_option("ROW", shaped.row, "a track, a bus, or main")->required();
     auto* place = shape_verb->add_option("PLACE", shaped.place, "1, 2, …")->check(CLI::PositiveNumber);
     shape_verb->add_option("TYPE", shaped.type, "of processor; none takes it away")->needs(place);
     shape_verb->add_option("SETTINGS", shaped.assignments, "KEY=VALUE");
@@ -154,6 +182,11 @@ int run(int argc, char** argv) {
     deliver_verb->add_option("--bits", delivery.bits, "16, 24 or 32f")->check(CLI::IsMember({"16", "24", "32f"}));
     deliver_verb->add_option("--stems", delivery.stems, "none, tracks, families or buses")
         ->check(CLI::IsMember({"none", "tracks", "families", "buses"}));
+    deliver_verb
+        ->add_option("--main-chain", delivery.main_chain,
+                     "out, in or both: the mix without, with, or twice; else as "
+                     "the session says")
+        ->check(CLI::IsMember({"out", "in", "both"}));
     deliver_verb->add_flag("--before-main", delivery.before_main, "stems without the main fader");
     deliver_verb->add_option("--rate", delivery.rate, "Hz")->check(CLI::Range(8000, 768000));
     deliver_verb->add_option("--from", delivery.from_s, "seconds");

@@ -21,9 +21,10 @@ Result<void> assign(const Session& session, Processor& processor, const std::str
     const ProcessorType& type = *processor_type(processor.type);
     if (key == "key") {
         if (!type.keyed) return fail("", fmt::format("'{}' listens to no other row", processor.type));
-        const Track* row = session.find(text);
-        if (!row && text != "none") return fail("", fmt::format("there is no track called '{}' to listen to", text));
-        processor.key = row ? row->id : 0;
+        const auto row = row_called(session, text);
+        const bool is_row = row && (session.find(*row) || session.find_bus(*row));
+        if (!is_row && text != "none") return fail("", fmt::format("there is no row called '{}' to listen to", text));
+        processor.key = is_row ? *row : 0;
         return {};
     }
     const ParameterInfo* info = parameter_of(processor, key);
@@ -95,7 +96,7 @@ int shape(const ShapeOptions& options) {
         const Chain* chain = row ? session.chain_of(*row) : nullptr;
         if (!chain)
             return complain(
-                {options.session.string(), fmt::format("there is no track or bus called '{}'", options.row)},
+                {options.session.string(), fmt::format("there is no row with a chain called '{}'", options.row)},
                 wrong_usage);
         MaterialPtr before, after;
         if (const Track* track = session.find(*row)) {
@@ -145,7 +146,7 @@ int shape(const ShapeOptions& options) {
     const int status = change(options.session, [&](Session& session) -> Result<void> {
         const auto row = row_called(session, options.row);
         const Chain* now = row ? session.chain_of(*row) : nullptr;
-        if (!now) return fail("", fmt::format("there is no track or bus called '{}'", options.row));
+        if (!now) return fail("", fmt::format("there is no row with a chain called '{}'", options.row));
         Chain chain = *now;
         const size_t at = options.place - 1;
         if (options.type == "none") {

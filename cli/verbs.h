@@ -18,6 +18,22 @@ int set(const fs::path& file, const std::string& name, const std::vector<std::st
 int ride(const fs::path& file, const std::string& name, const std::string& parameter,
          const std::vector<std::string>& points);
 
+struct BusOptions {
+    fs::path session;
+    std::string what, name;
+    std::vector<std::string> more;
+    bool as_json = false;
+};
+int bus(const BusOptions& options);
+
+struct SendOptions {
+    fs::path session;
+    std::string row, bus, level;
+    bool before_fader = false, out = false;
+    std::optional<double> pan;
+};
+int send(const SendOptions& options);
+
 struct ShapeOptions {
     fs::path session;
     std::string row, type;
@@ -68,7 +84,7 @@ int check(const fs::path& file, bool as_json);
 
 struct DeliverOptions {
     fs::path session, folder;
-    std::string type = "wav", bits = "24", stems = "none";
+    std::string type = "wav", bits = "24", stems = "none", main_chain;
     int rate = 0;
     double from_s = 0.0, to_s = unsaid_s;
     bool before_main = false, tail = false, bext = false, force = false, sections = false, undithered = false,

@@ -110,9 +110,13 @@ std::vector<Stream::Samples> Stream::load(int64_t chunk) {
         tell(inputs.error());
         return all;
     }
-    for (size_t i = 0; i < all.size(); ++i)
-        if (const float* in = (*inputs)[i])
-            all[i] = std::make_shared<const std::vector<float>>(in, in + chunk_frames * plan_->parts[i].channels);
+    for (size_t i = 0; i < all.size(); ++i) {
+        const PlanPart& part = plan_->parts[i];
+        if (part.input != i)
+            all[i] = all[part.input];
+        else if (const float* in = (*inputs)[i])
+            all[i] = std::make_shared<const std::vector<float>>(in, in + chunk_frames * part.channels);
+    }
     return all;
 }
 

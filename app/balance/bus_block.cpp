@@ -88,7 +88,10 @@ void BusHead::paintEvent(QPaintEvent*) {
     } else if (two_lines) {
         const auto rows = static_cast<int>(tracks_under(s, id_).size());
         const Bus* to = bus ? s.find_bus(bus->output) : nullptr;
-        QString below = bus ? tr("bus of %n row(s)", nullptr, rows) : tr("group of %n row(s)", nullptr, rows);
+        const bool returns = bus && is_return(s, id_);
+        QString below = returns ? tr("return of %n row(s)", nullptr, static_cast<int>(senders_to(s, id_).size()))
+                        : bus   ? tr("bus of %n row(s)", nullptr, rows)
+                                : tr("group of %n row(s)", nullptr, rows);
         if (to) below += tr(", to %1").arg(QString::fromStdString(to->name));
         painter.setFont(lettering(11));
         painter.setPen(theme().faint);
@@ -119,7 +122,10 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     menu.setObjectName("busMenu");
     connect(menu.addAction(tr("Rename…")), &QAction::triggered, this, [this] { rename(); });
     connect(menu.addAction(tr("Select its rows")), &QAction::triggered, this, [this] {
-        const auto rows = tracks_under(work_.document.session(), id_);
+        const Session& now = work_.document.session();
+        auto rows = tracks_under(now, id_);
+        for (const TrackId sender : senders_to(now, id_))
+            if (now.find(sender) && std::find(rows.begin(), rows.end(), sender) == rows.end()) rows.push_back(sender);
         if (!rows.empty()) work_.document.select(rows, rows.front());
     });
     if (const Bus* bus = s.find_bus(id_)) {
@@ -143,7 +149,7 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
         };
         output(tr("the main output"), main_output);
         for (const Bus& other : s.buses)
-            if (other.id != id_ && !leads_to(s, other.id, id_)) output(QString::fromStdString(other.name), other.id);
+            if (!feeds(s, other.id, id_)) output(QString::fromStdString(other.name), other.id);
     } else {
         connect(menu.addAction(tr("Its members are the selected rows")), &QAction::triggered, this, [this] {
             work_.document.edit(tr("Members of the group"),

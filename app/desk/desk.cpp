@@ -4,6 +4,7 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QPainter>
+#include <QPointer>
 #include <QPushButton>
 #include <QScrollBar>
 #include <QVBoxLayout>
@@ -296,7 +297,17 @@ void Desk::refresh() {
 }
 
 bool Desk::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == scroll_ && event->type() == QEvent::Resize) place_view();
+    if (watched == scroll_ && event->type() == QEvent::Resize) {
+        place_view();
+        // Pinned rows or a panel may come and go below: the row that is worked on stays in sight.
+        if (Lane* lane = lane_of(work_.document.focused()))
+            QMetaObject::invokeMethod(
+                this,
+                [this, at = QPointer<Lane>(lane)] {
+                    if (at) scroll_->ensureWidgetVisible(at, 0, 0);
+                },
+                Qt::QueuedConnection);
+    }
     if (watched == ruler_ && event->type() == QEvent::Paint && station_) {
         QPainter painter(ruler_);
         painter.fillRect(ruler_->rect(), theme().ground);

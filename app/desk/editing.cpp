@@ -6,6 +6,8 @@
 #include "app/desk/row_head.h"
 #include "app/desk/workspace.h"
 #include "app/style/text.h"
+#include "core/session/presets.h"
+#include "core/session/routing.h"
 #include "core/shape/chain.h"
 #include "core/shape/signal.h"
 
@@ -179,6 +181,18 @@ void Editing::set_own_value(TrackId row, Parameter parameter, double value, uint
             gesture);
         return;
     }
+    if (const Send* send = find_send(s, row, parameter.send())) {
+        const ParameterInfo* what = &parameter.info();
+        set_send(
+            row, send->to,
+            [&](Send& x) {
+                if (what == &send_parameters::level) x.level_db = value <= what->low ? silence_db : value;
+                if (what == &send_parameters::pan) x.own_pan = true, x.pan = value;
+                if (what == &send_parameters::in) x.in = value >= 0.5;
+            },
+            gesture);
+        return;
+    }
     const QString name = tr("%1 of %2").arg(info_of(parameter).id, QString::fromStdString(s.name_of(row)));
     if (s.find(row))
         work_.document.edit(name, with_track(s, row, set), gesture);
@@ -217,8 +231,7 @@ void Editing::set_chains(const std::vector<TrackId>& rows, const QString& name,
 MaterialPtr Editing::shaped(TrackId row) const {
     const Session& session = work_.document.session();
     if (const Track* t = session.find(row)) return work_.materials.shaped(*t);
-    const Bus* b = session.find_bus(row);
-    return b ? work_.materials.shaped(*b) : nullptr;
+    return work_.materials.shaped_sum(row);
 }
 
 void Editing::move_processor(TrackId row, size_t from, size_t to) {
@@ -236,6 +249,10 @@ void Editing::move_processor(TrackId row, size_t from, size_t to) {
 
 void Editing::take_out_or_in(TrackId row, size_t place) {
     const Chain* chain = work_.document.session().chain_of(row);
+    const Sends* sends = work_.document.session().sends_of(row);
+    // Behind the processors stand the sends.
+    if (chain && sends && place >= chain->size() && place - chain->size() < sends->size())
+        return set_send(row, (*sends)[place - chain->size()].to, [](Send& s) { s.in = !s.in; });
     if (!chain || place >= chain->size() || !processor_type((*chain)[place].type)) return;
     const Processor& p = (*chain)[place];
     const bool in = !p.in;
@@ -272,15 +289,45 @@ void Editing::take_out_or_in(TrackId row, size_t place) {
     });
 }
 
+void Editing::set_send(TrackId row, TrackId bus, const std::function<void(Send&)>& change, uint64_t gesture) {
+    const Session& s = work_.document.session();
+    auto next = with_send(s, row, bus, change);
+    if (!next) {
+        work_.prompter->complain(QString::fromStdString(next.error().what));
+        return;
+    }
+    work_.document.edit(
+        tr("Send %1 to %2").arg(QString::fromStdString(s.name_of(row)), QString::fromStdString(s.name_of(bus))),
+        std::move(*next), gesture);
+}
+
+void Editing::make_return(const std::vector<TrackId>& rows, const QString& name, const Chain& chain, double send_db,
+                          double fader_db) {
+    const Session& s = work_.document.session();
+    QString free = name;
+    for (int n = 2;
+         std::any_of(s.buses.begin(), s.buses.end(), [&](const Bus& b) { return b.name == free.toStdString(); }); ++n)
+        free = tr("%1 %2").arg(name).arg(n);
+    TrackId bus = 0;
+    Session next = with_new_return(s, free.toStdString(), rows, {.level_db = send_db}, copied(chain, {}), &bus);
+    next = with_bus(next, bus, [fader_db](Bus& b) { b.fader_db = fader_db; });
+    work_.document.edit(tr("Send %n row(s) to a new return '%1'", nullptr, static_cast<int>(rows.size())).arg(free),
+                        std::move(next));
+}
+
 void Editing::bypass_chain(TrackId row) {
     const Session& session = work_.document.session();
     const Chain* chain = session.chain_of(row);
     if (!chain || chain->empty()) return;
+    const QString name = session.is_chain_out(row) ? tr("Chain in") : tr("Chain out");
+    if (row == main_output) {
+        Session next = session;
+        next.main_chain_out = !next.main_chain_out;
+        work_.document.edit(name, std::move(next));
+        return;
+    }
     const auto turn = [](auto& r) { r.chain_out = !r.chain_out; };
-    const Bus* bus = session.find_bus(row);
-    const bool out = bus ? bus->chain_out : session.find(row)->chain_out;
-    work_.document.edit(out ? tr("Chain in") : tr("Chain out"),
-                        bus ? with_bus(session, row, turn) : with_track(session, row, turn));
+    work_.document.edit(name, session.find_bus(row) ? with_bus(session, row, turn) : with_track(session, row, turn));
 }
 
 void Editing::bypass_all_chains() {

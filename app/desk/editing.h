@@ -54,6 +54,11 @@ class Editing : public QObject {
     void take_out_or_in(TrackId row, size_t place);
     /// The chain of a row, or all chains, as if there were none, and back.
     void bypass_chain(TrackId row);
+    /// Changes a row's send to a bus, or makes it; says so when it would make a ring.
+    void set_send(TrackId row, TrackId bus, const std::function<void(Send&)>& change, uint64_t gesture = 0);
+    /// A new bus with this chain that the rows send to, after their faders.
+    void make_return(const std::vector<TrackId>& rows, const QString& name, const Chain& chain, double send_db,
+                     double fader_db);
     void bypass_all_chains();
 
     // Routing of the selected rows.

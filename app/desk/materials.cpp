@@ -222,8 +222,8 @@ MaterialPtr Materials::played(const Track& track) const {
     return same_file ? before->second : of(track);
 }
 
-MaterialPtr Materials::shaped(const Bus& bus) const {
-    const auto at = bus_keys_.find(bus.id);
+MaterialPtr Materials::shaped_sum(TrackId row) const {
+    const auto at = bus_keys_.find(row);
     return at == bus_keys_.end() ? nullptr : signals_.find(at->second);
 }
 
@@ -263,7 +263,7 @@ void Materials::request_buses(std::set<std::string>& wanted_keys) {
                       if (made) last_played_[{recipe.row, Band::all}] = made;
                       wanted_keys.insert(key);
                       bus_keys_[recipe.row] = key;
-                      if (!made && !unmade_.contains(key) && is_known(*summed_plan(*recipe.source.material)))
+                      if (!made && !unmade_.contains(key) && is_known(recipe))
                           missing.emplace_back(std::move(key), recipe);
                       return made;
                   }},

@@ -30,8 +30,8 @@ class Materials : public QObject {
     MaterialPtr played(const Track& track) const;
     /// What its chain makes of it now; null without a chain, and while it is being made.
     MaterialPtr shaped(const Track& track) const;
-    /// The same of a bus.
-    MaterialPtr shaped(const Bus& bus) const;
+    /// The same of a bus, or of the main output.
+    MaterialPtr shaped_sum(TrackId row) const;
     /// What rows play as far as it is known, for figures and pictures: what played before while something is being read
     /// or made.
     MaterialOf known() const;

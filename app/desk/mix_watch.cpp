@@ -4,12 +4,17 @@
 
 #include <algorithm>
 
+#include "core/handoff/delivery.h"
+#include "core/mix/mix_bound.h"
+
 namespace isotonus {
 
 MixWatch::MixWatch(Document& document, Player& player, QObject* parent)
     : QObject(parent), document_(document), player_(player) {
     pool_.setMaxThreadCount(1);
     hearing_pool_.setMaxThreadCount(1);
+    bound_pool_.setMaxThreadCount(1);
+    connect(&player_, &Player::coming_changed, this, &MixWatch::bound_what_comes);
     connect(&player_, &Player::plan_changed, this, &MixWatch::restart);
     connect(&player_, &Player::plan_changed, this, &MixWatch::hear);
 }
@@ -19,6 +24,21 @@ MixWatch::~MixWatch() {
     hearing_progress_->cancel();
     pool_.waitForDone();
     hearing_pool_.waitForDone();
+    bound_pool_.waitForDone();
+}
+
+void MixWatch::bound_what_comes() {
+    at_most_dbfs_.reset();
+    const PlanPtr coming = player_.coming();
+    if (!coming) return emit changed();
+    in_background(bound_pool_, [this, coming] {
+        const auto most = most_of_mix(*coming);
+        QMetaObject::invokeMethod(this, [this, coming, most] {
+            if (coming != player_.coming()) return;
+            at_most_dbfs_ = most ? level_from_gain(*most) : std::nullopt;
+            emit changed();
+        });
+    });
 }
 
 void MixWatch::want_figures(bool wanted) {
@@ -41,6 +61,7 @@ void MixWatch::want_plan(bool wanted) {
 void MixWatch::restart() {
     busy_ = true;
     figures_.reset();
+    leaving_figures_.reset();
     if (searching_) {
         // While a fader moves, each search is let finish and the newest plan comes next: the figure follows the hand.
         again_ = true;
@@ -50,28 +71,30 @@ void MixWatch::restart() {
     if (running_) running_->cancel();
     running_ = std::make_shared<Progress>();
     searching_ = true;
-    in_background(pool_,
-                  [this, plan = player_.plan(), progress = running_, figures_too = figures_wanted_ || figures_needed_,
-                   plan_too = plan_wanted_, settle_too = !player_.loading()] {
-                      const auto found = peaks_.find(plan, progress.get());
-                      std::optional<Peak> peak;
-                      if (found)
-                          peak = Peak{level_from_gain(static_cast<double>(found->peak)),
-                                      static_cast<double>(found->frame) / plan->sample_rate};
-                      QMetaObject::invokeMethod(this, [this, peak, figures_too] { peak_found(peak, figures_too); });
-                      if (figures_too) {
-                          const auto measured = measure_mix(plan, progress.get());
-                          QMetaObject::invokeMethod(this, [this, measured, progress] {
-                              if (progress != running_ || searching_) return;  // a newer plan is on its way
-                              if (measured) figures_ = *measured;
-                              figures_needed_ = busy_ = false;
-                              emit changed();
-                          });
-                      }
-                      if (plan_too) QMetaObject::invokeMethod(this, [this, progress] { make_plan(progress); });
-                      // Then what is only bounded so far is made exact, so that the next move is answered at once.
-                      if (settle_too) (void)peaks_.settle(plan, progress.get());
-                  });
+    in_background(pool_, [this, plan = player_.plan(), leaves = leaving(player_.mix_plans(), document_.session()),
+                          progress = running_, figures_too = figures_wanted_ || figures_needed_,
+                          plan_too = plan_wanted_, settle_too = !player_.loading()] {
+        const auto found = peaks_.find(plan, progress.get());
+        std::optional<Peak> peak;
+        if (found)
+            peak = Peak{level_from_gain(static_cast<double>(found->peak)),
+                        static_cast<double>(found->frame) / plan->sample_rate};
+        QMetaObject::invokeMethod(this, [this, peak, figures_too] { peak_found(peak, figures_too); });
+        if (figures_too) {
+            const auto measured = measure_mix(plan, progress.get());
+            const auto bare = leaves == plan ? measured : measure_mix(leaves, progress.get());
+            QMetaObject::invokeMethod(this, [this, measured, bare, progress] {
+                if (progress != running_ || searching_) return;  // a newer plan is on its way
+                if (measured) figures_ = *measured;
+                if (bare) leaving_figures_ = *bare;
+                figures_needed_ = busy_ = false;
+                emit changed();
+            });
+        }
+        if (plan_too) QMetaObject::invokeMethod(this, [this, progress] { make_plan(progress); });
+        // Then what is only bounded so far is made exact, so that the next move is answered at once.
+        if (settle_too) (void)peaks_.settle(plan, progress.get());
+    });
     emit changed();
 }
 

@@ -24,6 +24,8 @@ class MixWatch : public QObject {
     };
     /// Of the newest plan that is done; `busy` while a newer one is on its way.
     const std::optional<Peak>& peak() const { return peak_; }
+    /// While chains are being worked out: what the peak will be at most; absent where no such bound is known.
+    Level at_most_dbfs() const { return at_most_dbfs_; }
     bool busy() const { return busy_; }
 
     /// Full figures of the mix (true peak, loudness) are computed too while somebody wants them.
@@ -31,6 +33,8 @@ class MixWatch : public QObject {
     /// … or once, for what happens next.
     void need_figures();
     const std::optional<Measurer::Outcome>& figures() const { return figures_; }
+    /// The same of the mix that leaves, which may be without the main output's chain.
+    const std::optional<Measurer::Outcome>& leaving_figures() const { return leaving_figures_; }
 
     /// The headroom plan is made after every edit while somebody looks at it.
     void want_plan(bool wanted);
@@ -64,16 +68,18 @@ class MixWatch : public QObject {
   private:
     void restart();
     void peak_found(const std::optional<Peak>& peak, bool more_follows);
+    void bound_what_comes();
     void make_plan(const std::shared_ptr<Progress>& progress);
     void hear();
 
     Document& document_;
     Player& player_;
-    QThreadPool pool_, hearing_pool_;
+    QThreadPool pool_, hearing_pool_, bound_pool_;
     MixPeaks peaks_;  ///< the pool's one thread has it
     std::shared_ptr<Progress> running_;
     std::optional<Peak> peak_;
-    std::optional<Measurer::Outcome> figures_;
+    std::optional<Measurer::Outcome> figures_, leaving_figures_;
+    Level at_most_dbfs_;
     std::optional<HeadroomPlan> headroom_;
     bool busy_ = false, searching_ = false, again_ = false;
     bool figures_wanted_ = false, figures_needed_ = false, plan_wanted_ = false;

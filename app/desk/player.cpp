@@ -49,10 +49,10 @@ QString Player::device_name() const {
 
 void Player::follow_session() {
     recompile_.stop();
-    PlanPtr plan = compile_plan(document_.session(), materials_.known(), Solo::left_out);
+    const MixPlans plans = compile_mix_plans(document_.session(), materials_.known(), Solo::left_out);
     // A chain that is being worked out changes nothing that is known yet: pictures and figures of the plan stay.
-    const bool same = materials_.shaping() && plan_->sounds_like(*plan);
-    if (!same) plan_ = std::move(plan);
+    const bool same = materials_.shaping() && plan_->sounds_like(*plans.finished) && bare_->sounds_like(*plans.bare);
+    if (!same) plan_ = plans.finished, bare_ = plans.bare;
     if (engine_.device() && engine_.sample_rate() != document_.session().sample_rate)
         open_device(wanted_device_, block_frames_);
     std::erase_if(listened_, [this](TrackId id) { return !document_.track(id); });
@@ -60,6 +60,11 @@ void Player::follow_session() {
     if (live_.sample_rate() != document_.session().sample_rate) live_ = LiveMix(document_.session().sample_rate);
     forward_loop();
     if (!same) emit plan_changed();
+    const bool was_coming = coming_ != nullptr;
+    coming_ = materials_.shaping()
+                  ? compile_plan(document_.session(), materials_.heard(document_.session()), Solo::left_out)
+                  : nullptr;
+    if (coming_ || was_coming) emit coming_changed();
 }
 
 PlanPtr Player::heard_plan() const {
@@ -71,7 +76,7 @@ PlanPtr Player::heard_plan() const {
     else if (hearing_ == Hearing::track && session.find(heard_id_))
         plan = compile_plan(with_track_alone(session, heard_id_), material);
     else if (hearing_ == Hearing::under)
-        plan = compile_plan(with_only(session, tracks_under(session, heard_id_)), material);
+        plan = compile_plan(with_row_alone(session, heard_id_), material);
     else
         plan = compile_plan(session, material);
     if (!listened_.empty()) plan = plan_listening(*plan, session, listened_, listened_where_ == Listen::after_fader);

@@ -22,6 +22,10 @@ class Player : public QObject {
 
     /// The mix as it would be exported: solo left aside.
     PlanPtr plan() const { return plan_; }
+    /// What an export starts from: without the main output's chain, and with it, which is plan().
+    MixPlans mix_plans() const { return {bare_, plan_}; }
+    /// While chains are being worked out: the mix as it will be, with signals that are not known yet; else null.
+    PlanPtr coming() const { return coming_; }
     const MeterBoard& meters() const { return meters_; }
     const LiveMix& live() const { return live_; }
     void reset_meters();
@@ -84,6 +88,7 @@ class Player : public QObject {
 
   signals:
     void plan_changed();
+    void coming_changed();
     void moved();  ///< the position, or whether it plays
     void levels_changed();
     void loop_changed();
@@ -103,7 +108,7 @@ class Player : public QObject {
     Document& document_;
     Materials& materials_;
     Engine engine_;
-    PlanPtr plan_, heard_ = plan_;
+    PlanPtr plan_, bare_ = plan_, heard_ = plan_, coming_;
     std::vector<Compared> compared_;
     std::optional<size_t> compared_heard_;
     std::shared_ptr<const Session> instead_;

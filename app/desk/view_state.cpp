@@ -111,8 +111,12 @@ void ViewState::touched(TrackId row, Parameter parameter) {
         view.row = row;
     }
     show_ride(std::move(view));
-    emit hint(tr("%1 of %2: its ride is shown.")
-                  .arg(info_of(parameter).id, QString::fromStdString(document_.session().name_of(row))));
+    const Send* send = find_send(document_.session(), row, parameter.send());
+    const QString what =
+        send ? tr("%1 of the send to %2")
+                   .arg(parameter.info().id, QString::fromStdString(document_.session().name_of(send->to)))
+             : QString(parameter.info().id);
+    emit hint(tr("%1 of %2: its ride is shown.").arg(what, QString::fromStdString(document_.session().name_of(row))));
 }
 
 }  // namespace isotonus

@@ -111,6 +111,7 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
         if (notes_->toPlainText().toStdString() != work_.document.session().hand_off.notes)
             notes_->setPlainText(QString::fromStdString(work_.document.session().hand_off.notes));
         profile_->setCurrentIndex(static_cast<int>(work_.document.session().hand_off.profile));
+        show_main_chain();
     });
     connect(&work_.player, &Player::loop_changed, this, &HandOffPanel::fill_ranges);
     connect(&work_.exports, &ExportQueue::changed, this, &HandOffPanel::show_queue);
@@ -121,6 +122,7 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     work_.mix.want_figures(true);
     fill_ranges();
     fill_form();
+    show_main_chain();
     show_checks();
     show_queue();
 }
@@ -128,6 +130,13 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
 HandOffPanel::~HandOffPanel() {
     keep_form();
     work_.mix.want_figures(false);
+}
+
+void HandOffPanel::show_main_chain() {
+    const Session& session = work_.document.session();
+    main_chain_->setCurrentIndex(static_cast<int>(session.hand_off.main_chain));
+    main_chain_->setVisible(!session.main_chain.empty());
+    if (work_.player.mix_plans().differ() && !work_.mix.leaving_figures()) work_.mix.need_figures();
 }
 
 void HandOffPanel::keep_form() {
@@ -225,7 +234,24 @@ QWidget* HandOffPanel::make_form() {
     what_->addItems({tr("the mix"), tr("the mix and a stem of each track"), tr("the mix and a stem of each family"),
                      tr("the mix and a stem of each bus"), tr("stems of the tracks alone"),
                      tr("stems of the families alone"), tr("stems of the buses alone")});
-    field(tr("What"), what_, what_);
+    main_chain_ = combo("exportMainChain");
+    main_chain_->addItems({tr("without the main chain"), tr("with the main chain"), tr("both, as two files")});
+    main_chain_->setAccessibleName(tr("Main chain"));
+    main_chain_->setToolTip(
+        tr("What limits or squeezes the whole mix cannot be taken back: mastering mostly wants the mix without it. "
+           "Stems are always without."));
+    connect(main_chain_, &QComboBox::activated, this, [this](int n) {
+        Session next = work_.document.session();
+        next.hand_off.main_chain = static_cast<MainChain>(n);
+        work_.document.edit(tr("Hand off %1").arg(main_chain_->currentText()), std::move(next));
+        work_.mix.need_figures();
+    });
+    auto* what_row = new QWidget;
+    auto* what_layout = new QHBoxLayout(what_row);
+    what_layout->setContentsMargins(0, 0, 0, 0);
+    what_layout->addWidget(what_, 1);
+    what_layout->addWidget(main_chain_, 1);
+    field(tr("What"), what_row, what_);
     pattern_ = new QLineEdit("{session} {number} {part}");
     pattern_->setObjectName("exportPattern");
     pattern_->setToolTip(
@@ -365,14 +391,14 @@ void HandOffPanel::own_limits() {
 }
 
 void HandOffPanel::show_checks() {
-    if (!work_.mix.figures()) {
+    if (!work_.mix.leaving_figures()) {
         if (checks_->count() == 0) new QListWidgetItem(tr("The mix is being measured…"), checks_);
         return;
     }
     const Session& session = work_.document.session();
-    const PlanPtr plan = work_.player.plan();
-    CheckInput input{session, *plan, *work_.mix.figures(), work_.materials.missing(), {}, work_.player.anything_on(),
-                     {}};
+    const PlanPtr plan = leaving(work_.player.mix_plans(), session);
+    CheckInput input{
+        session, *plan, *work_.mix.leaving_figures(), work_.materials.missing(), {}, work_.player.anything_on(), {}};
     input.limits = limits_of(session.hand_off.profile, session.hand_off.own);
     look_into_overs();
     input.overs = overs_;
@@ -399,14 +425,14 @@ void HandOffPanel::show_checks() {
 }
 
 void HandOffPanel::look_into_overs() {
-    const PlanPtr plan = work_.player.plan();
+    const PlanPtr plan = leaving(work_.player.mix_plans(), work_.document.session());
     const HandOff& h = work_.document.session().hand_off;
     const double limit = limits_of(h.profile, h.own).most_peak_dbfs;
     if (overs_of_ == plan && overs_limit_dbfs_ == limit) return;
     overs_of_ = plan;
     overs_limit_dbfs_ = limit;
     overs_.clear();
-    const auto places = overs_of(work_.mix.figures()->summary, plan->sample_rate, limit);
+    const auto places = overs_of(work_.mix.leaving_figures()->summary, plan->sample_rate, limit);
     if (places.empty()) return;
     in_background(*QThreadPool::globalInstance(), [panel = QPointer(this), plan, places, limit] {
         auto moments = moments_of(plan, places);
@@ -478,6 +504,8 @@ Delivery HandOffPanel::delivery() const {
     d.mix = what < 4;
     d.stems = splits[what < 4 ? what : what - 3];
     d.stems_before_main = before_main_->isChecked();
+    d.main_chain = work_.document.session().hand_off.main_chain;
+    d.finished = work_.player.mix_plans().finished;
     d.tail = tail_->isChecked();
     d.dither = dither_->isChecked() ? Dither::always : Dither::none;
     d.type = form.type;
@@ -503,8 +531,9 @@ void HandOffPanel::start() {
         connect(&work_.materials, &Materials::reshaped, this, &HandOffPanel::start, Qt::SingleShotConnection);
         return;
     }
-    ExportQueue::Job job{work_.player.plan(), work_.document.session(), delivery(),
-                         checks_now_,         sheet_->isChecked(),      print_->isChecked()};
+    const MixPlans plans = work_.player.mix_plans();
+    ExportQueue::Job job{plans.bare,  work_.document.session(), delivery(),
+                         checks_now_, sheet_->isChecked(),      print_->isChecked()};
     if (const auto missing = work_.materials.missing(); !missing.empty()) {
         const QString text = tr("%1 and what it plays would be missing from the export: %2",
                                 "%1 is a track, %2 what is wrong with its file")

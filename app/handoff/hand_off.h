@@ -50,6 +50,7 @@ class HandOffPanel : public QWidget {
     void fill_ranges();
     /// What the form says stays when another station is looked at meanwhile.
     void keep_form();
+    void show_main_chain();
     void fill_form();
     void look_into_overs();
     void choose_file();
@@ -66,7 +67,7 @@ class HandOffPanel : public QWidget {
     QListWidget* checks_;
     QLabel* result_;
     QLineEdit *file_, *pattern_;
-    QComboBox *profile_, *what_, *format_, *rate_, *range_;
+    QComboBox *profile_, *what_, *main_chain_, *format_, *rate_, *range_;
     QCheckBox *before_main_, *tail_, *bext_, *sheet_, *print_, *dither_;
     QPlainTextEdit* notes_;
     QPushButton *export_, *cancel_;

@@ -112,6 +112,14 @@ Mains::Mains(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     clip_flag_->setFocusPolicy(Qt::NoFocus);
     clip_flag_->hide();
     connect(clip_flag_, &QToolButton::clicked, this, [this] { work_.player.reset_main_meter(); });
+    chain_ = new QToolButton(this);
+    chain_->setObjectName("mainChain");
+    chain_->setText(tr("chain"));
+    chain_->setAccessibleName(tr("Main chain"));
+    chain_->setCheckable(true);
+    chain_->setFocusPolicy(Qt::NoFocus);
+    chain_->setToolTip(tr("The main output's chain, in or out as a whole. What it does is set in Shape."));
+    connect(chain_, &QToolButton::clicked, this, [this] { work_.edits.bypass_chain(main_output); });
     connect(&work_.document, &Document::session_changed, this, &Mains::refresh);
     connect(&work_.mix, &MixWatch::changed, this, &Mains::refresh);
     connect(&work_.materials, &Materials::reshaped, this, &Mains::refresh);
@@ -131,6 +139,7 @@ void Mains::resizeEvent(QResizeEvent*) {
     level_->setGeometry(66, height() - 92, width() - 70, 24);
     monitoring_->setGeometry(8, height() - 186, width() - 16, 92);
     clip_flag_->setGeometry(120, 108, 68, 20);
+    chain_->setGeometry(82, height() - 65, 50, 22);
 }
 
 void Mains::make_monitoring() {
@@ -227,6 +236,9 @@ void Mains::refresh() {
     fader_->refresh();
     level_->refresh();
     for (const auto& [button, is_on] : switches_) button->setChecked(is_on(work_.player.monitor()));
+    const Session& session = work_.document.session();
+    chain_->setVisible(!session.main_chain.empty());
+    chain_->setChecked(!session.main_chain_out && !session.chains_out);
     const auto& peak = work_.mix.peak();
     setAccessibleName(tr("Mains, whole-song peak %1").arg(peak ? level_text(peak->dbfs, "dBFS") : tr("not known yet")));
     update();
@@ -281,7 +293,8 @@ void Mains::paintEvent(QPaintEvent*) {
 }
 
 QString Mains::peak_title() const {
-    return work_.materials.shaping() ? tr("Peak before this change") : tr("Mains: whole-song peak");
+    if (!work_.materials.shaping()) return tr("Mains: whole-song peak");
+    return work_.mix.at_most_dbfs() ? tr("Peak after this change: at most") : tr("Peak before this change");
 }
 
 void Mains::paint_song_peak(QPainter& painter) {
@@ -298,10 +311,10 @@ void Mains::paint_song_peak(QPainter& painter) {
                              : tr("silent"));
         return;
     }
-    const double db = *peak->dbfs;
+    const bool before = work_.materials.shaping();
+    const double db = before ? work_.mix.at_most_dbfs().value_or(*peak->dbfs) : *peak->dbfs;
     const bool over = db > sheet.mains_high_dbfs, under = db < sheet.mains_low_dbfs;
     const QColor colour = db > 0.0 ? theme().clipped : over ? theme().above : under ? theme().below : theme().inside;
-    const bool before = work_.materials.shaping();
     painter.setPen(before ? theme().faint : theme().ink);
     painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter, db_text(db, "dBFS", true));
     painter.fillRect(16, 58, width() - 32, 4, colour);

@@ -80,7 +80,7 @@ class Mains : public QWidget {
     Workspace& work_;
     MainFader* fader_;
     MonitorLevel* level_;
-    QToolButton *clip_flag_, *playback_ = nullptr;
+    QToolButton *clip_flag_, *chain_, *playback_ = nullptr;
     std::vector<std::pair<QToolButton*, std::function<bool(const MonitorSettings&)>>> switches_;
     QWidget* monitoring_;
     int ticks_ = 0;  ///< figures are read, not watched: ten a second do

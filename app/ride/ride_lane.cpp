@@ -34,7 +34,7 @@ bool RideLane::grab(const QPoint&) {
     } else {
         ViewState::RideView view = work_.view.ride;
         view.row = id();
-        if (view.parameter.processor() != 0 || !can_be_ridden(work_.document.session().row_kind(id()), view.parameter))
+        if (!view.parameter.is_rows_own() || !can_be_ridden(work_.document.session().row_kind(id()), view.parameter))
             view.parameter = Parameter::level;
         work_.view.show_ride(std::move(view));
     }

@@ -15,7 +15,8 @@ namespace {
 QString tr(const char* text) { return QCoreApplication::translate("RideEditor", text); }
 
 bool is_pan(Parameter parameter) {
-    return parameter == Parameter::pan || parameter == Parameter::left_pan || parameter == Parameter::right_pan;
+    return parameter == Parameter::pan || parameter == Parameter::left_pan || parameter == Parameter::right_pan ||
+           &parameter.info() == &send_parameters::pan;
 }
 
 }  // namespace
@@ -28,11 +29,13 @@ QString parameter_word(Parameter parameter) {
     if (parameter == Parameter::mute) return tr("mute");
     if (parameter == Parameter::left_pan) return tr("left side");
     if (parameter == Parameter::right_pan) return tr("right side");
+    if (parameter.send() != 0) return tr("send %1, %2").arg(parameter.send()).arg(parameter.info().id);
     return QString(parameter.info().id).replace('_', ' ');
 }
 
 QString ride_value_text(Parameter parameter, double value) {
-    if (parameter == Parameter::level || parameter == Parameter::trim) return db_text(value, "dB", true);
+    if (parameter == Parameter::level || parameter == Parameter::trim || &parameter.info() == &send_parameters::level)
+        return db_text(value, "dB", true);
     if (is_pan(parameter)) return pan_text(value);
     if (parameter == Parameter::width) return tr("%1 %").arg(std::lround(value * 100.0));
     if (parameter == Parameter::mute) return value >= 0.5 ? tr("muted") : tr("on");
@@ -47,7 +50,7 @@ std::optional<double> parse_ride_value(Parameter parameter, const QString& text)
         const QString word = text.trimmed().toLower();
         if (word == tr("muted") || word == "1") value = 1.0;
         if (word == tr("on") || word == "0") value = 0.0;
-    } else if (parameter.processor() != 0) {
+    } else if (parameter.processor() != 0 || &parameter.info() == &send_parameters::in) {
         return value_from_text(parameter.info(), text.trimmed().section(' ', 0, 0).toStdString());
     } else {
         value = parse_level(QString(text).remove('%'));

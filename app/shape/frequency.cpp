@@ -97,14 +97,14 @@ std::optional<ShapedRow> shaped_row(Workspace& work, TrackId id) {
                          t->trim_db,
                          work.materials.shaped(*t)};
     const Bus* b = session.find_bus(id);
-    if (!b) return std::nullopt;
-    const MaterialPtr after = work.materials.shaped(*b);
-    return ShapedRow{&b->chain,
-                     QString::fromStdString(b->name),
-                     b->ink,
-                     b->chain_out || session.chains_out,
+    if (!b && id != main_output) return std::nullopt;
+    const MaterialPtr after = work.materials.shaped_sum(id);
+    return ShapedRow{session.chain_of(id),
+                     b ? QString::fromStdString(b->name) : QCoreApplication::translate("Shape", "main output"),
+                     b ? b->ink : 0,
+                     session.is_chain_out(id) || session.chains_out,
                      after ? after->signal->recipe().source.material : nullptr,
-                     b->trim_db,
+                     b ? b->trim_db : 0.0,
                      after};
 }
 

@@ -10,8 +10,8 @@ namespace isotonus {
 
 QWidget* ShapeStation::make_pinned(Workspace& work, QWidget* parent) const {
     // Control groups sum nothing and have no chain.
-    return new BusBlock(work, parent, false, [&work](TrackId id, QWidget* row) -> Lane* {
-        return work.document.session().find_bus(id) ? new ShapeLane(work, id, row) : nullptr;
+    return new BusBlock(work, parent, true, [&work](TrackId id, QWidget* row) -> Lane* {
+        return work.document.session().chain_of(id) ? new ShapeLane(work, id, row) : nullptr;
     });
 }
 
@@ -22,12 +22,13 @@ QString ShapeStation::state(const Workspace& work) const {
     const auto n =
         std::count_if(session.tracks.begin(), session.tracks.end(),
                       [&](const auto& t) { return is_shaped(session, *t); }) +
-        std::count_if(session.buses.begin(), session.buses.end(), [&](const Bus& b) { return is_shaped(session, b); });
+        std::count_if(session.buses.begin(), session.buses.end(), [&](const Bus& b) { return is_shaped(session, b); }) +
+        (is_main_shaped(session) ? 1 : 0);
     if (session.chains_out) return QCoreApplication::translate("Station", "all out");
     return n > 0 ? QCoreApplication::translate("Station", "%n row(s)", nullptr, static_cast<int>(n)) : QString();
 }
 
-void ShapeStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace&) const {
+void ShapeStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const {
     const QRect frequencies = frequency_area(area.width(), area.height()),
                 levels = level_area(area.width(), area.height());
     FrequencyRuler{static_cast<double>(frequencies.left()), static_cast<double>(frequencies.right())}.paint(painter,
@@ -38,7 +39,12 @@ void ShapeStation::paint_ruler(QPainter& painter, const QRect& area, const Works
                          Qt::AlignHCenter | Qt::AlignBottom,
                          QString(db == -48 ? "%1 dBFS" : "%1").arg(db).replace('-', QChar(0x2212)));
     painter.drawText(QRect(levels.right() + 16, area.top(), 200, area.height() - 5), Qt::AlignLeft | Qt::AlignBottom,
-                     QCoreApplication::translate("Station", "chain; a click takes out or in"));
+                     work.document.session().buses.empty()
+                         ? QCoreApplication::translate("Station", "chain; a click takes out or in")
+                         : QCoreApplication::translate("Station", "chain"));
+    if (!work.document.session().buses.empty())
+        painter.drawText(send_area(area.width(), area.height()).translated(0, area.top()).adjusted(0, 0, 0, -5),
+                         Qt::AlignLeft | Qt::AlignBottom, QCoreApplication::translate("Station", "sends"));
 }
 
 }  // namespace isotonus

@@ -16,6 +16,7 @@ constexpr double level_from_db = -60.0;
 
 QRect frequency_area(int width, int height) { return {12, 0, width * 55 / 100, height}; }
 QRect level_area(int width, int height) { return {12 + width * 58 / 100, 0, width * 17 / 100, height}; }
+QRect send_area(int width, int height) { return {width - 76, 0, 70, height}; }
 
 ShapeLane::ShapeLane(Workspace& work, TrackId id, QWidget* parent) : Lane(work, id, parent) {
     connect(&work_.spectra, &Spectra::ready, this, qOverload<>(&QWidget::update));
@@ -30,8 +31,15 @@ QString ShapeLane::value_text() const {
 }
 
 QString ShapeLane::sentence() const {
+    QString sent;
+    const Session& session = work_.document.session();
+    if (const Sends* sends = session.sends_of(id()))
+        for (const Send& s : *sends)
+            sent += tr(" It sends %1 to %2%3%4.")
+                        .arg(db_text(s.level_db, "dB", true), QString::fromStdString(session.name_of(s.to)),
+                             s.before_fader ? tr(", before the fader") : QString(), s.in ? QString() : tr(" (out)"));
     if (chain().empty())
-        return tr("%1 has no processors. Type a frequency for a low cut, or add one below.").arg(track_name());
+        return tr("%1 has no processors. Type a frequency for a low cut, or add one below.").arg(track_name()) + sent;
     QStringList words;
     for (const Processor& p : chain()) {
         const ProcessorType* type = processor_type(p.type);
@@ -48,7 +56,7 @@ QString ShapeLane::sentence() const {
                             .arg(found->most_db, 0, 'f', 1)
                             .arg(time_text(found->most_at_s))
                             .arg(found->typical_db, 0, 'f', 1);
-    return text + '.';
+    return text + '.' + sent;
 }
 
 void ShapeLane::select_row() {
@@ -103,7 +111,8 @@ double ShapeLane::per_pixel(const QPoint&) const {
 QRect ShapeLane::word_place(size_t n) const {
     // Side by side, closer when there are many.
     const int left = level_area(width(), height()).right() + 16, count = static_cast<int>(chain().size());
-    const int each = std::min(62, (width() - left - 4) / std::max(1, count));
+    const int right = work_.document.session().buses.empty() ? width() - 4 : send_area(width(), height()).left() - 8;
+    const int each = std::min(62, (right - left) / std::max(1, count));
     return {left + static_cast<int>(n) * each, 2, each - 4, height() - 5};
 }
 
@@ -125,7 +134,15 @@ std::optional<size_t> ShapeLane::word_at(const QPoint& at) const {
 // A click on a word takes its processor out or in; a drag puts it elsewhere.
 
 void ShapeLane::mousePressEvent(QMouseEvent* event) {
-    held_ = event->button() == Qt::LeftButton ? word_at(event->position().toPoint()) : std::nullopt;
+    const QPoint at = event->position().toPoint();
+    if (const Send* send = event->button() == Qt::LeftButton ? send_at(at) : nullptr) {
+        setFocus();
+        held_send_ = {send->to, at.x(), fader_position(send->level_db), work_.document.new_gesture()};
+        work_.view.touched(id(), Parameter::of_send(send_parameters::level, send->id));
+        select_row();
+        return;
+    }
+    held_ = event->button() == Qt::LeftButton ? word_at(at) : std::nullopt;
     if (!held_) return Lane::mousePressEvent(event);
     setFocus();
     drop_ = *held_;
@@ -134,6 +151,19 @@ void ShapeLane::mousePressEvent(QMouseEvent* event) {
 }
 
 void ShapeLane::mouseMoveEvent(QMouseEvent* event) {
+    if (held_send_) {
+        const HeldSend held = *held_send_;
+        const double fine = event->modifiers() & Qt::ShiftModifier ? 0.25 : 1.0;
+        const double to = held.position + fine * (event->position().x() - held.x) / send_place(0).width();
+        work_.edits.set_send(
+            id(), held.to,
+            [to](Send& s) {
+                const double db = fader_db_at(std::clamp(to, 0.0, 1.0));
+                s.level_db = std::isinf(db) ? db : std::round(db * 10.0) / 10.0;
+            },
+            held.gesture);
+        return;
+    }
     if (!held_) return Lane::mouseMoveEvent(event);
     const int x = event->position().toPoint().x();
     const size_t before = std::exchange(drop_, 0);
@@ -142,6 +172,7 @@ void ShapeLane::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void ShapeLane::mouseReleaseEvent(QMouseEvent* event) {
+    if (std::exchange(held_send_, std::nullopt)) return;
     if (!held_) return Lane::mouseReleaseEvent(event);
     const size_t from = *std::exchange(held_, std::nullopt);
     update();
@@ -152,8 +183,51 @@ void ShapeLane::mouseReleaseEvent(QMouseEvent* event) {
         work_.edits.take_out_or_in(id(), from);
 }
 
+QRect ShapeLane::send_place(size_t bus) const {
+    const QRect area = send_area(width(), height());
+    const auto count = static_cast<int>(work_.document.session().buses.size());
+    const int each = std::min(8, (height() - 5) / std::max(1, count));
+    return {area.left(), 3 + static_cast<int>(bus) * each, area.width(), std::max(2, each - 2)};
+}
+
+const Send* ShapeLane::send_at(const QPoint& at) const {
+    const Session& session = work_.document.session();
+    const Sends* sends = session.sends_of(id());
+    for (size_t n = 0; sends && n < session.buses.size(); ++n) {
+        if (!send_place(n).adjusted(-4, -1, 4, 1).contains(at)) continue;
+        for (const Send& s : *sends)
+            if (s.to == session.buses[n].id) return &s;
+    }
+    return nullptr;
+}
+
+/// How much goes where: along the line of each bus its level, like a fader that lies down; hollow before the fader.
+void ShapeLane::paint_sends(QPainter& painter) const {
+    const Session& session = work_.document.session();
+    const Sends* sends = session.sends_of(id());
+    for (size_t n = 0; sends && n < session.buses.size(); ++n)
+        for (const Send& s : *sends) {
+            if (s.to != session.buses[n].id) continue;
+            const QRect place = send_place(n);
+            const QColor ink = s.in ? theme().track_ink(session.buses[n].ink) : theme().faint;
+            painter.fillRect(place.left(), place.center().y(), place.width(), 1, theme().rule);
+            const int x = static_cast<int>(std::lround(fader_position(s.level_db) * (place.width() - 1)));
+            if (s.before_fader) {
+                painter.setPen(ink);
+                painter.drawRect(place.left(), place.top(), x, place.height() - 1);
+            } else {
+                painter.fillRect(place.left(), place.top(), x + 1, place.height(), ink);
+            }
+            painter.fillRect(place.left() + x - 1, place.top() - 1, 3, place.height() + 2, theme().ink);
+        }
+}
+
 void ShapeLane::paint(QPainter& painter, const QRect&) {
     const ShapedRow row = *shaped_row(work_, id());
+    const Session& session = work_.document.session();
+    const Sends* sends = session.sends_of(id());
+    std::vector<TrackId> buses;
+    for (const Bus& b : session.buses) buses.push_back(b.id);
     const auto ghost = work_.view.chain_ghosts().find(id());
     Picture now{row.before,
                 row.after,
@@ -164,6 +238,8 @@ void ShapeLane::paint(QPainter& painter, const QRect&) {
                 row.chain_out,
                 row.trim_db,
                 row.ink,
+                sends ? *sends : Sends{},
+                std::move(buses),
                 size() * devicePixelRatio(),
                 &theme()};
     // Most edits leave most rows as they are: what was drawn is drawn again.
@@ -255,6 +331,7 @@ void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
                              theme().above);
         }
     }
+    paint_sends(painter);
     painter.setFont(lettering(12));
     if (!has_words()) {  // a word for each has no room: how many there are
         const auto out = std::count_if(chain.begin(), chain.end(), [](const Processor& p) { return !p.in; });

@@ -12,6 +12,7 @@ namespace isotonus {
 /// Where the parts of a lane of this width stand: frequencies and levels.
 QRect frequency_area(int width, int height);
 QRect level_area(int width, int height);
+QRect send_area(int width, int height);
 
 class ShapeLane : public Lane {
     Q_OBJECT
@@ -50,6 +51,8 @@ class ShapeLane : public Lane {
         bool chain_out = false;
         double trim_db = 0.0;
         int ink = 0;
+        Sends sends;
+        std::vector<TrackId> buses;
         QSize size;
         const void* theme = nullptr;
         bool operator==(const Picture&) const = default;
@@ -61,6 +64,19 @@ class ShapeLane : public Lane {
     /// The word that is held, and the place where it would stand.
     std::optional<size_t> held_;
     size_t drop_ = 0;
+
+    // Sends: a line for each bus that there is, in the buses' order.
+    QRect send_place(size_t bus) const;
+    void paint_sends(QPainter& painter) const;
+    const Send* send_at(const QPoint& at) const;
+    /// The send whose line is held, with where it was taken.
+    struct HeldSend {
+        TrackId to;
+        int x;
+        double position;
+        uint64_t gesture;
+    };
+    std::optional<HeldSend> held_send_;
 };
 
 }  // namespace isotonus

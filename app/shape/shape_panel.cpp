@@ -17,7 +17,9 @@
 #include "app/style/theme.h"
 #include "core/session/difference.h"
 #include "core/session/presets.h"
+#include "core/session/routing.h"
 #include "core/shape/cuts.h"
+#include "core/shape/delay.h"
 
 namespace isotonus {
 
@@ -38,6 +40,12 @@ class TimeBox : public QDoubleSpinBox {
         return QDoubleSpinBox::valueFromText(text);
     }
 };
+
+/// With the menus inside it, which clear() would leave.
+void empty(QMenu& menu) {
+    qDeleteAll(menu.findChildren<QMenu*>(QString(), Qt::FindDirectChildrenOnly));
+    menu.clear();
+}
 
 /// A parameter's name without its unit, which stands in the field.
 QString label_of(const ParameterInfo& info) {
@@ -72,17 +80,14 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent) : QWidget(parent), work
         buttons->addWidget(b);
         return b;
     };
-    auto* add = button("chainAdd", tr("Add"), tr("A processor at the end of the chain."));
+    auto* add = button("chainAdd", tr("Add"), tr("A processor at the end of the chain, or a send to a bus."));
     auto* types = new QMenu(add);
-    for (const ProcessorType* type : processor_types()) {
-        QAction* action = types->addAction(QString(type->word));
-        action->setObjectName(QString("add_") + type->id);
-        connect(action, &QAction::triggered, this, [this, type] {
-            work_.edits.set_chains(rows_meant(), tr("Add %1").arg(type->word),
-                                   [type](Chain& chain) { chain.push_back(new_processor(*type, chain)); });
-            if (list_->count() > 0) list_->setCurrentRow(list_->count() - 1);
-        });
-    }
+    types->setObjectName("addMenu");
+    fill_add(*types);
+    connect(types, &QMenu::aboutToShow, this, [this, types] {
+        empty(*types);
+        fill_add(*types);
+    });
     add->setMenu(types);
     in_ = button("chainIn", tr("In/out"), tr("The chosen processor in or out, at one loudness. (F7)"));
     remove_ = button("chainRemove", tr("Remove"), tr("The chosen processor, and its rides."));
@@ -99,7 +104,7 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent) : QWidget(parent), work
         b->setToolTip(tip);
         auto* menu = new QMenu(b);
         connect(menu, &QMenu::aboutToShow, this, [this, menu, fill] {
-            menu->clear();
+            empty(*menu);
             (this->*fill)(*menu);
         });
         b->setMenu(menu);
@@ -117,6 +122,7 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent) : QWidget(parent), work
     pictures_ = new QStackedWidget;
     pictures_->addWidget(picture_ = new ShapePicture(work_, this));
     pictures_->addWidget(levels_ = new LevelPicture(work_, this));
+    pictures_->addWidget(taps_ = new TapPicture(work_, this));
     auto* middle = new QVBoxLayout;
     middle->setSpacing(4);
     middle->addWidget(pictures_, 1);
@@ -157,6 +163,12 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent) : QWidget(parent), work
     row->addWidget(scroll_);
     connect(in_, &QPushButton::clicked, this, [this] { work_.edits.take_out_or_in(row_, place()); });
     connect(remove_, &QPushButton::clicked, this, [this] {
+        if (const Send* send = chosen_send()) {
+            work_.document.edit(
+                tr("Remove the send to %1").arg(QString::fromStdString(work_.document.session().name_of(send->to))),
+                without_send(work_.document.session(), row_, send->id));
+            return;
+        }
         work_.edits.set_chains({row_}, tr("Remove a processor"), [at = place()](Chain& chain) {
             if (at < chain.size()) chain.erase(chain.begin() + static_cast<std::ptrdiff_t>(at));
         });
@@ -165,6 +177,7 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent) : QWidget(parent), work
     connect(down_, &QPushButton::clicked, this, [this] { move(1); });
     connect(list_, &QListWidget::currentRowChanged, this, [this](int at) {
         if (at >= 0) work_.view.shape_place = static_cast<size_t>(at);
+        for (QPushButton* b : {up_, down_}) b->setEnabled(place() < shown_.size());
         fill_form();
     });
     connect(&work_.document, &Document::session_changed, this, &ShapePanel::follow);
@@ -190,6 +203,66 @@ Chain& copied_chain() {
 }
 
 }  // namespace
+
+void ShapePanel::fill_add(QMenu& menu) {
+    for (const ProcessorType* type : processor_types()) {
+        QAction* action = menu.addAction(QString(type->word));
+        action->setObjectName(QString("add_") + type->id);
+        connect(action, &QAction::triggered, this, [this, type] {
+            work_.edits.set_chains(rows_meant(), tr("Add %1").arg(type->word),
+                                   [type](Chain& chain) { chain.push_back(new_processor(*type, chain)); });
+            if (!shown_.empty()) list_->setCurrentRow(static_cast<int>(shown_.size()) - 1);
+        });
+    }
+    const Session& session = work_.document.session();
+    if (!session.sends_of(row_)) return;  // the main output sends nowhere
+    menu.addSeparator();
+    for (const Bus& bus : session.buses) {
+        if (feeds(session, bus.id, row_)) continue;
+        QAction* action = menu.addAction(tr("Send to %1").arg(QString::fromStdString(bus.name)));
+        action->setObjectName("send_" + QString::fromStdString(bus.name));
+        connect(action, &QAction::triggered, this, [this, to = bus.id] {
+            Session next = work_.document.session();
+            constexpr double first_db = -12.0;
+            for (const TrackId row : rows_meant()) {
+                const Sends* now = next.sends_of(row);
+                if (!now || std::any_of(now->begin(), now->end(), [to](const Send& s) { return s.to == to; })) continue;
+                if (auto sent = with_send(next, row, to, [](Send& s) { s.level_db = first_db; })) next = *sent;
+            }
+            work_.document.edit(tr("Send to %1").arg(QString::fromStdString(next.name_of(to))), std::move(next));
+            for (size_t n = 0; n < shown_sends_.size(); ++n)
+                if (shown_sends_[n].to == to) list_->setCurrentRow(static_cast<int>(shown_.size() + n));
+        });
+    }
+    QMenu* returns = menu.addMenu(tr("Send to a new return"));
+    returns->setObjectName("newReturn");
+    returns->setToolTipsVisible(true);
+    const auto offer = [&](QMenu& into, const Preset& preset, const char* prefix, double send_db, double fader_db) {
+        const QString name = QString::fromStdString(preset.name);
+        QAction* action = into.addAction(name);
+        action->setObjectName(prefix + name);
+        action->setToolTip(QString::fromStdString(preset.purpose));
+        connect(action, &QAction::triggered, this, [this, name, send_db, fader_db, chain = for_a_return(preset.chain)] {
+            work_.edits.make_return(rows_meant(), name, chain, send_db, fader_db);
+            if (!shown_sends_.empty()) list_->setCurrentRow(list_->count() - 1);
+        });
+    };
+    const std::vector<Preset> presets = all_presets();
+    for (const Preset& preset : presets)
+        if (suits_a_return(preset.chain)) offer(*returns, preset, "return_", -12.0, 0.0);
+    // Beside the rows goes all of them, and little of it back.
+    if (const Preset* pressed = find_preset(presets, parallel_preset)) {
+        QMenu* beside = menu.addMenu(tr("Beside it, in parallel"));
+        beside->setObjectName("newParallel");
+        beside->setToolTipsVisible(true);
+        offer(*beside, *pressed, "parallel_", 0.0, -12.0);
+    }
+}
+
+const Send* ShapePanel::chosen_send() const {
+    const size_t at = place() - shown_.size();
+    return place() >= shown_.size() && at < shown_sends_.size() ? &shown_sends_[at] : nullptr;
+}
 
 void ShapePanel::use_chain(const Chain& chain, const QString& name) {
     work_.edits.set_chains(rows_meant(), name, [&chain](Chain& now) { now = copied(chain, now); });
@@ -310,7 +383,7 @@ void ShapePanel::hear_what_is_cut(bool on) {
 }
 
 size_t ShapePanel::place() const {
-    return list_->currentRow() < 0 ? shown_.size() : static_cast<size_t>(list_->currentRow());
+    return list_->currentRow() < 0 ? shown_.size() + shown_sends_.size() : static_cast<size_t>(list_->currentRow());
 }
 
 void ShapePanel::move(int by) {
@@ -322,14 +395,17 @@ void ShapePanel::follow() {
     const TrackId row = work_.view.shape_row();
     const Chain* now = work_.document.session().chain_of(row);
     const Chain chain = now ? *now : Chain{};
+    const Session& session = work_.document.session();
+    const Sends sends = session.sends_of(row) ? *session.sends_of(row) : Sends{};
     if (row != row_) picture_->show_cover({});
     if (hearing_cut_ && (row != row_ || chain.size() != shown_.size())) hear_what_is_cut(false);
     const bool same_list =
-        row_ == row && shown_.size() == chain.size() &&
+        row_ == row && shown_.size() == chain.size() && shown_sends_.size() == sends.size() &&
         std::equal(shown_.begin(), shown_.end(), chain.begin(),
                    [](const Processor& a, const Processor& b) { return a.id == b.id && a.in == b.in; });
     row_ = row;
     shown_ = chain;
+    shown_sends_ = sends;
     if (hearing_cut_) hear_what_is_cut(true);  // as it is set now
     if (!same_list) {
         const QSignalBlocker quiet(list_);
@@ -340,9 +416,18 @@ void ShapePanel::follow() {
                 tr("%1 %2%3").arg(n + 1).arg(type ? QString(type->word) : QString::fromStdString(chain[n].type),
                                              chain[n].in ? QString() : tr(" (out)")));
         }
-        if (!chain.empty()) list_->setCurrentRow(static_cast<int>(std::min(work_.view.shape_place, chain.size() - 1)));
+        for (size_t n = 0; n < sends.size(); ++n) list_->addItem(QString());
+        if (list_->count() > 0)
+            list_->setCurrentRow(
+                static_cast<int>(std::min(work_.view.shape_place, static_cast<size_t>(list_->count()) - 1)));
     }
-    for (QPushButton* b : {in_, remove_, up_, down_}) b->setEnabled(!chain.empty());
+    for (size_t n = 0; n < sends.size(); ++n)
+        list_->item(static_cast<int>(chain.size() + n))
+            ->setText(tr("to %1  %2%3")
+                          .arg(QString::fromStdString(session.name_of(sends[n].to)),
+                               db_text(sends[n].level_db, "dB", true), sends[n].in ? QString() : tr(" (out)")));
+    for (QPushButton* b : {in_, remove_}) b->setEnabled(list_->count() > 0);
+    for (QPushButton* b : {up_, down_}) b->setEnabled(place() < chain.size());
     fill_form();
 }
 
@@ -352,20 +437,32 @@ void ShapePanel::fill_form() {
     const ProcessorType* chosen_type = chosen ? processor_type(chosen->type) : nullptr;
     const bool by_level = chosen_type && turns_down(*chosen_type);
     if (by_level) levels_->show_processor(chosen->id);
-    pictures_->setCurrentWidget(by_level ? static_cast<QWidget*>(levels_) : picture_);
+    const bool repeats = chosen_type == &delay_type();
+    pictures_->setCurrentWidget(by_level  ? static_cast<QWidget*>(levels_)
+                                : repeats ? static_cast<QWidget*>(taps_)
+                                          : picture_);
+    picture_->update();  // what is chosen is drawn into it
+    taps_->update();
     QString form_of = QString::number(row_);
+    const Send* send = chosen_send();
+    const Session& session = work_.document.session();
+    if (send) form_of += QString(" send %1").arg(send->id);
     if (chosen) {
         form_of += QString(" %1 %2").arg(chosen->id).arg(QString::fromStdString(chosen->type));
         const ProcessorType* type = processor_type(chosen->type);
-        for (const auto& t : work_.document.session().tracks)
-            if (type && type->keyed) form_of += '\n' + QString::fromStdString(t->name);
+        if (type && type->keyed) {
+            for (const auto& t : session.tracks) form_of += '\n' + QString::fromStdString(t->name);
+            for (const Bus& b : session.buses) form_of += '\n' + QString::fromStdString(b.name);
+        }
     }
     if (form_of == form_of_) {
         for (const auto& show : fields_) show(*chosen);
+        for (const auto& show : send_fields_) show(*send);
         return;
     }
     form_of_ = form_of;
     fields_.clear();
+    send_fields_.clear();
     // Later: the field whose value has just changed may still be at work.
     if (QWidget* before = scroll_->takeWidget()) before->deleteLater();
     auto* form = new QWidget;
@@ -373,6 +470,7 @@ void ShapePanel::fill_form() {
     layout->setContentsMargins(0, 0, 6, 0);
     layout->setVerticalSpacing(4);
     scroll_->setWidget(form);
+    if (send) return add_send_fields(*send);
     if (!chosen) {
         layout->addRow(new QLabel(
             tr("No processor is chosen. Add one, or double click the\npicture for a band of the equaliser.")));
@@ -395,6 +493,11 @@ void ShapePanel::add_key(const Processor& processor) {
     box->addItem(tr("itself"), QVariant::fromValue<qulonglong>(0));
     for (const auto& t : work_.document.session().tracks)
         if (t->id != row_) box->addItem(QString::fromStdString(t->name), QVariant::fromValue<qulonglong>(t->id));
+    // Tracks listen to tracks; buses and the main output to any row that they do not feed.
+    const Session& session = work_.document.session();
+    for (const Bus& b : session.buses)
+        if (!session.find(row_) && b.id != row_ && (row_ == main_output || !feeds(session, row_, b.id)))
+            box->addItem(QString::fromStdString(b.name), QVariant::fromValue<qulonglong>(b.id));
     fields_.push_back([box](const Processor& p) {
         box->setCurrentIndex(std::max(0, box->findData(QVariant::fromValue<qulonglong>(p.key))));
     });
@@ -407,6 +510,105 @@ void ShapePanel::add_key(const Processor& processor) {
         });
     });
     static_cast<QFormLayout*>(scroll_->widget()->layout())->addRow(tr("listens to"), box);
+}
+
+void ShapePanel::add_send_fields(const Send& send) {
+    auto* layout = static_cast<QFormLayout*>(scroll_->widget()->layout());
+    const TrackId to = send.to;
+    const auto put = [this, to](auto change) { work_.edits.set_send(row_, to, change); };
+    const auto number = [&](const char* name, const QString& label, double low, double high, const QString& unit,
+                            auto value, auto set) {
+        auto* field = new QDoubleSpinBox;
+        field->setObjectName(name);
+        field->setRange(low, high);
+        field->setDecimals(unit.isEmpty() ? 2 : 1);
+        field->setSuffix(unit);
+        field->setButtonSymbols(QAbstractSpinBox::NoButtons);
+        field->setKeyboardTracking(false);
+        send_fields_.push_back([field, value](const Send& s) {
+            if (field->hasFocus()) return;
+            const QSignalBlocker quiet(field);
+            field->setValue(value(s));
+        });
+        send_fields_.back()(send);
+        connect(field, &QDoubleSpinBox::valueChanged, this,
+                [put, set](double v) { put([set, v](Send& s) { set(s, v); }); });
+        layout->addRow(label, field);
+        return field;
+    };
+    auto* level = number(
+        "sendLevel", tr("level"), -72.5, fader_max_db, tr(" dB"),
+        [](const Send& s) { return std::max(s.level_db, -72.5); },
+        [](Send& s, double v) { s.level_db = v <= -72.0 ? silence_db : v; });
+    level->setSpecialValueText(tr("off"));
+    level->setToolTip(tr("How much of this row goes there."));
+    const auto choice = [&](const char* name, const QString& label, const QStringList& words, auto value, auto set) {
+        auto* box = new QComboBox;
+        box->setObjectName(name);
+        box->addItems(words);
+        send_fields_.push_back([box, value](const Send& s) { box->setCurrentIndex(value(s) ? 1 : 0); });
+        send_fields_.back()(send);
+        connect(box, &QComboBox::activated, this, [put, set](int n) { put([set, n](Send& s) { set(s, n == 1); }); });
+        layout->addRow(label, box);
+        return box;
+    };
+    choice(
+        "sendBefore", tr("taken"), {tr("after the fader"), tr("before the fader")},
+        [](const Send& s) { return s.before_fader; }, [](Send& s, bool on) { s.before_fader = on; })
+        ->setToolTip(
+            tr("After the fader the return follows the row; before it, it stays when the row is pulled down."));
+    choice(
+        "sendPlace", tr("placed"), {tr("as the row is"), tr("by a pan of its own")},
+        [](const Send& s) { return s.own_pan; }, [](Send& s, bool on) { s.own_pan = on; });
+    auto* pan = number(
+        "sendPan", tr("pan"), -1.0, 1.0, QString(), [](const Send& s) { return s.pan; },
+        [](Send& s, double v) { s.pan = v, s.own_pan = true; });
+    pan->setToolTip(tr("−1 left, 0 centre, +1 right."));
+    auto* rides = new QWidget;
+    auto* row = new QHBoxLayout(rides);
+    row->setContentsMargins(0, 0, 0, 0);
+    auto* throwing = new QPushButton(tr("Throw in the loop"));
+    throwing->setObjectName("sendThrow");
+    throwing->setToolTip(tr("A ride that opens this send in the loop alone: one word, one hit. Set the loop first."));
+    connect(throwing, &QPushButton::clicked, this, [this] {
+        if (const Send* now = chosen_send()) throw_at_loop(*now);
+    });
+    auto* lane = new QPushButton(tr("Ride"));
+    lane->setObjectName("sendRide");
+    lane->setToolTip(tr("Its level in Ride, to be drawn or written."));
+    connect(lane, &QPushButton::clicked, this, [this] {
+        if (const Send* now = chosen_send())
+            work_.view.touched(row_, Parameter::of_send(send_parameters::level, now->id));
+        emit work_.view.hint(tr("Its lane is open in Ride (5)."));
+    });
+    row->addWidget(throwing);
+    row->addWidget(lane);
+    layout->addRow(rides);
+}
+
+void ShapePanel::throw_at_loop(const Send& send) {
+    const auto loop = work_.player.loop();
+    if (loop.to_s <= loop.from_s) {
+        emit work_.view.hint(tr("Drag over the song map with Shift for a loop around the word first."));
+        return;
+    }
+    const Parameter level = Parameter::of_send(send_parameters::level, send.id);
+    const double floor = level.info().low, edge_s = 0.03;
+    const double open = std::isinf(send.level_db) || send.level_db <= floor ? 0.0 : send.level_db;
+    const CurvePtr& before = (*work_.document.session().rides_of(row_))[level];
+    Curve curve = before ? *before : Curve{{{0.0, floor}}};
+    const double left = curve.value_at(std::max(0.0, loop.from_s - edge_s)), right = curve.value_at(loop.to_s + edge_s);
+    std::erase_if(curve.points, [&](const RidePoint& p) {
+        return p.time_s >= loop.from_s - edge_s && p.time_s <= loop.to_s + edge_s;
+    });
+    for (const RidePoint& p : {RidePoint{std::max(0.0, loop.from_s - edge_s), left}, RidePoint{loop.from_s, open},
+                               RidePoint{loop.to_s, open}, RidePoint{loop.to_s + edge_s, right}})
+        curve.insert(p);
+    work_.view.touched(row_, level);
+    work_.document.edit(
+        tr("Throw to %1 at %2")
+            .arg(QString::fromStdString(work_.document.session().name_of(send.to)), time_text(loop.from_s)),
+        with_ride(work_.document.session(), row_, level, curve));
 }
 
 void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& info) {

@@ -13,6 +13,7 @@
 #include "app/shape/advisor.h"
 #include "app/shape/level_picture.h"
 #include "app/shape/shape_picture.h"
+#include "app/shape/tap_picture.h"
 
 namespace isotonus {
 
@@ -30,7 +31,12 @@ class ShapePanel : public QWidget {
     void fill_form();
     void add_parameter(const Processor& processor, const ParameterInfo& info);
     void add_key(const Processor& processor);
-    size_t place() const;  ///< of the chosen processor; the count of them when none is
+    void fill_add(QMenu& menu);
+    void add_send_fields(const Send& send);
+    /// A ride of the send that is open in the loop and shut outside.
+    void throw_at_loop(const Send& send);
+    const Send* chosen_send() const;  ///< null while a processor is chosen
+    size_t place() const;             ///< of the chosen processor; the count of them when none is
     void move(int by);
     /// Rows that an edit here changes: those that are selected with a track, a bus alone.
     std::vector<TrackId> rows_meant() const;
@@ -45,13 +51,16 @@ class ShapePanel : public QWidget {
     QStackedWidget* pictures_;
     ShapePicture* picture_;
     LevelPicture* levels_;
+    TapPicture* taps_;
     QScrollArea* scroll_;
     QPushButton *in_, *remove_, *up_, *down_;
     TrackId row_ = 0;
     Chain shown_;
+    Sends shown_sends_;
     bool hearing_cut_ = false;
     QString form_of_ = "nothing";                                ///< row and processor whose fields are shown
     std::vector<std::function<void(const Processor&)>> fields_;  ///< each shows its value
+    std::vector<std::function<void(const Send&)>> send_fields_;
     Advisor* advisor_;
     QWidget* advice_strip_;
     QLabel* advice_text_;

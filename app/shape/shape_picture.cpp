@@ -4,11 +4,13 @@
 #include <QPainter>
 #include <QWheelEvent>
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 #include "app/style/text.h"
 #include "app/style/theme.h"
 #include "core/shape/equaliser.h"
+#include "core/shape/reverb.h"
 
 namespace isotonus {
 
@@ -96,6 +98,7 @@ void ShapePicture::paintEvent(QPaintEvent*) {
     painter.setPen(QPen(theme().ink, 1.5));
     painter.drawPath(line_of(line_, *row->chain, rate, inside));
     painter.setRenderHint(QPainter::Antialiasing, false);
+    paint_decay(painter, c, freq);
     if (const Processor* eq = equaliser())
         for (int b = 0; b < 8; ++b) {
             if (band_value(*eq, b, "in") < 0.5) continue;
@@ -117,6 +120,29 @@ void ShapePicture::paintEvent(QPaintEvent*) {
     painter.setFont(lettering(12));
     painter.drawText(c.adjusted(6, 4, -6, 0), Qt::AlignRight | Qt::AlignTop,
                      hz_text(pointed) + "  " + note_text(pointed) + cover_text(pointed));
+}
+
+/// How long the chosen reverb rings in each octave: the longest fills a third of the picture.
+void ShapePicture::paint_decay(QPainter& painter, const QRect& area, const FrequencyRuler& ruler) const {
+    const Chain* of = chain();
+    const size_t at = work_.view.shape_place;
+    if (!of || at >= of->size() || (*of)[at].type != reverb_type().id) return;
+    const Processor& reverb = (*of)[at];
+    constexpr std::array octaves{63.0, 125.0, 250.0, 500.0, 1000.0, 2000.0, 4000.0, 8000.0, 16000.0};
+    double longest = 0.0;
+    for (const double hz : octaves) longest = std::max(longest, decay_s(reverb, hz));
+    painter.setFont(lettering(11));
+    for (const double hz : octaves) {
+        const double seconds = decay_s(reverb, hz);
+        const int x = static_cast<int>(ruler.place(hz)),
+                  high = static_cast<int>(std::lround(seconds / longest * area.height() / 3.0));
+        painter.fillRect(x - 3, area.bottom() - high, 6, high, theme().accent);
+        painter.setPen(theme().ink);
+        painter.drawText(QRect(x - 24, area.bottom() - high - 17, 48, 16), Qt::AlignCenter,
+                         tr("%1 s").arg(seconds, 0, 'f', seconds < 1.0 ? 2 : 1));
+    }
+    painter.setPen(theme().faint);
+    painter.drawText(area.adjusted(6, 20, 0, 0), Qt::AlignLeft | Qt::AlignTop, tr("bars: decay by 60 dB, by octave"));
 }
 
 void ShapePicture::set_band(int band, double hz, double db, std::optional<double> q) {

@@ -38,6 +38,7 @@ class ShapePicture : public QWidget {
     void set_band(int band, double hz, double db, std::optional<double> q = {});
     void paint_cover(QPainter& painter, const QRect& area, const FrequencyRuler& ruler) const;
     QString cover_text(double hz) const;
+    void paint_decay(QPainter& painter, const QRect& area, const FrequencyRuler& ruler) const;
     /// A chain's gain as it was drawn last: filters take their time to design, and most repaints change none.
     struct Line {
         Chain chain;

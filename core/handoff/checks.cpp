@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/balance/mono_loss.h"
+#include "core/mix/row_signals.h"
 #include "core/shape/signal.h"
 #include "core/stage/findings.h"
 
@@ -77,7 +78,7 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
         std::vector<std::string> names;
         TrackId most = 0;  // who makes most of it: its row is where to go
         for (const Contribution& c : m.contributions) {
-            if (names.size() == 3 || c.makes_db <= 0.3) continue;
+            if (names.size() == 3 || c.makes_db <= 0.3 || c.id == main_output) continue;
             if (names.empty()) most = c.id;
             names.push_back(fmt::format("{} {:.1f} dB", in.session.name_of(c.id), c.makes_db));
         }
@@ -248,11 +249,17 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
     constexpr double deep_db = 10.0, long_s = 2.0;  // common practice, no source
     const Session& session = in.session;
     Rows deep, over, keyless, out;
-    for (const auto& track : session.tracks) {
-        for (const Processor& p : track->chain)
-            if (p.key != 0 && !session.find(p.key)) keyless.add(track->id, fmt::format("{} ({})", track->name, p.type));
-        if (track->chain_out && !track->chain.empty()) out.add(track->id, track->name);
-    }
+    const auto look_at = [&](TrackId row) {
+        const Chain& chain = *session.chain_of(row);
+        for (const Processor& p : chain)
+            if (p.key != 0 && !session.find(p.key) && !session.find_bus(p.key))
+                keyless.add(row, fmt::format("{} ({})", session.name_of(row), p.type));
+        // The main output's has a check of its own.
+        if (row != main_output && session.is_chain_out(row) && !chain.empty()) out.add(row, session.name_of(row));
+    };
+    for (const auto& track : session.tracks) look_at(track->id);
+    for (const Bus& b : session.buses) look_at(b.id);
+    look_at(main_output);
     for (const PlanTrack& t : in.plan.tracks) {
         const Signal* signal = t.material->signal.get();
         if (!signal || !in.plan.heard(t)) continue;
@@ -334,6 +341,18 @@ std::vector<Check> check_handoff(const CheckInput& in) {
                       ridden ? "the main output is ridden: a mastering engineer mostly wants to do fades"
                              : "nothing is on the main output but its fader",
                       "What is done to the whole mix belongs to mastering, unless it was agreed."});
+    const bool leaves = session.hand_off.main_chain != MainChain::out, works = is_main_shaped(session);
+    const bool unwanted =
+        works && session.hand_off.main_chain == MainChain::in && session.hand_off.profile == HandOffProfile::mastering;
+    checks.push_back(
+        {"main_chain", !unwanted, works && leaves ? 1.0 : 0.0, std::nullopt,
+         session.main_chain.empty() ? "the main output has no chain"
+         : !works                   ? "the main output's chain is out"
+         : !leaves                  ? "the main output's chain is in, and left out of what leaves"
+         : session.hand_off.main_chain == MainChain::both
+             ? "the mix leaves twice: without the main output's chain and with it"
+             : "what leaves has passed the main output's chain",
+         "What limits or squeezes the whole mix cannot be taken back; mastering wants the mix without it."});
     const bool bypassed = session.rides_bypassed ||
                           std::any_of(session.tracks.begin(), session.tracks.end(),
                                       [](const auto& t) { return t->rides.bypassed && t->rides.any(); }) ||

@@ -355,9 +355,16 @@ PlanPtr without_main(const RenderPlan& plan) {
 
 }  // namespace
 
+PlanPtr leaving(const MixPlans& plans, const Session& session) {
+    return session.hand_off.main_chain == MainChain::in ? plans.finished : plans.bare;
+}
+
 std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const Delivery& d) {
     std::vector<Part> parts;
-    if (d.mix) parts.push_back({"mix", true, plan});
+    const bool two_ways = d.finished && d.finished != plan;
+    if (d.mix && (!two_ways || d.main_chain != MainChain::in)) parts.push_back({"mix", true, plan});
+    if (d.mix && two_ways && d.main_chain != MainChain::out)
+        parts.push_back({d.main_chain == MainChain::both ? "mix with main chain" : "mix", true, d.finished});
     if (d.stems == StemSplit::none) return parts;
     const PlanPtr base = d.stems_before_main ? without_main(*plan) : plan;
     // Tracks that go together, in the order of their first one.
@@ -402,7 +409,7 @@ std::vector<fs::path> files_of(const PlanPtr& plan, const Session& session, cons
         for (const Part& part : parts) {
             std::string pattern = d.pattern;
             if (part.is_mix && !d.mix_name.empty())
-                pattern = d.mix_name;
+                pattern = d.mix_name + (part.plan == plan || d.main_chain != MainChain::both ? "" : " {part}");
             else if (!tells_part)
                 pattern += " {part}";
             if (!tells_section || (excerpts.size() > 1 && pattern.find("{section}") == std::string::npos))

@@ -37,6 +37,8 @@ struct Delivery {
     std::string mix_name;  ///< the mix's own file name without its ending; empty: by the pattern
     fs::path mix_file;     ///< the mix's own file, in whatever folder; empty: in `folder`
     StemSplit stems = StemSplit::none;
+    MainChain main_chain = MainChain::out;  ///< of the mix; stems are without it
+    PlanPtr finished;  ///< the mix with the main output's chain, of the same parts as the plan; null: there is no chain
     bool stems_before_main = false;  ///< without the main fader and the main output's rides
     std::vector<Excerpt> excerpts;   ///< none: the whole song
     bool tail = false;               ///< an excerpt goes on until it has been below -60 dBFS for 50 ms
@@ -85,13 +87,16 @@ struct DeliveryReport {
     std::string format;  ///< in words: "24 bit with TPDF dither"
 };
 
+/// The plan of the mix that leaves, as the session's hand-off says; of two, the one without the main output's chain.
+PlanPtr leaving(const MixPlans& plans, const Session& session);
+
 /// One file of each excerpt: the mix, or a stem.
 struct Part {
     std::string name;
     bool is_mix = false;
     PlanPtr plan;
 };
-/// Stems without a heard track are left out.
+/// Stems without a heard track are left out.  The plan is that of the mix without the main output's chain.
 std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const Delivery& delivery);
 
 /// The files that it will write, excerpt by excerpt, part by part.

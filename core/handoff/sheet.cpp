@@ -4,6 +4,8 @@
 
 #include <cmath>
 
+#include "core/session/fields.h"
+#include "core/session/routing.h"
 #include "core/shape/signal.h"
 #include "core/stage/staging.h"
 
@@ -50,6 +52,29 @@ json chain_of(const Session& session, const Chain& chain, const Signal* signal) 
         all.push_back(std::move(j));
     }
     return all;
+}
+
+void put_chain_and_sends(json& j, const SheetInput& in, TrackId row) {
+    const auto at =
+        std::find_if(in.plan.tracks.begin(), in.plan.tracks.end(), [row](const PlanTrack& t) { return t.id == row; });
+    if (const Chain& chain = *in.session.chain_of(row); !chain.empty()) {
+        j["chain"] = chain_of(in.session, chain, at == in.plan.tracks.end() ? nullptr : at->material->signal.get());
+        j["chain_out"] = in.session.is_chain_out(row) || in.session.chains_out;
+    }
+    const Sends* sends = in.session.sends_of(row);
+    for (size_t n = 0; sends && n < sends->size(); ++n) {
+        const Send& send = (*sends)[n];
+        json one = {{"to", in.session.name_of(send.to)},
+                    {"level_db", level(send.level_db)},
+                    {"before_fader", send.before_fader},
+                    {"in", send.in},
+                    {"rides", json::object()}};
+        if (send.own_pan) one["pan"] = send.pan;
+        for (const ParameterInfo* info : parameters_of_sends())
+            if (const CurvePtr& curve = (*in.session.rides_of(row))[Parameter::of_send(*info, send.id)])
+                one["rides"][info->id] = curve->points.size();
+        j["sends"].push_back(std::move(one));
+    }
 }
 
 /// "ratio 4:1, attack ms 10 ms, key Kick; most 5.1 dB"
@@ -131,26 +156,45 @@ std::vector<Table> tables_of(const json& s) {
     }
     tables.push_back(std::move(recall));
     Table chains{"Chains", {"row", "", "processor", "settings"}, {}};
-    for (const char* rows : {"tracks", "buses"})
-        for (const json& t : s[rows]) {
-            if (!t.contains("chain")) continue;
-            int place = 0;
-            for (const json& p : t["chain"])
-                chains.rows.push_back({t["name"], fmt::format("{}", ++place), p["type"], processor_in_words(p)});
+    Table sends{"Sends", {"row", "to", "level", "and"}, {}};
+    const auto add_row = [&](const json& row) {
+        int number = 0;
+        for (const json& p : row.value("chain", json::array()))
+            chains.rows.push_back({row["name"], fmt::format("{}", ++number), p["type"], processor_in_words(p)});
+        for (const json& x : row.value("sends", json::array())) {
+            std::string rest = x["before_fader"].get<bool>() ? "before the fader" : "after the fader";
+            if (!x["in"].get<bool>()) rest += ", out";
+            if (x.contains("pan")) rest += ", pan " + place(x["pan"].get<double>());
+            if (const std::string r = rides_in_words(x["rides"]); !r.empty()) rest += ", " + r;
+            sends.rows.push_back({row["name"], x["to"], decibels(x["level_db"]), rest});
         }
+    };
+    for (const char* rows : {"tracks", "buses"})
+        for (const json& row : s[rows]) add_row(row);
+    add_row(s["main"]);
     if (!chains.rows.empty()) tables.push_back(std::move(chains));
+    if (!sends.rows.empty()) tables.push_back(std::move(sends));
     if (!s["buses"].empty() || !s["groups"].empty()) {
         Table buses{"Buses and control groups", {"name", "", "fader", "and"}, {}};
         for (const json& b : s["buses"])
-            buses.rows.push_back({b["name"], "bus", decibels(b["fader_db"]), rides_in_words(b["rides"])});
+            buses.rows.push_back({b["name"], b["return"].get<bool>() ? "return" : "bus", decibels(b["fader_db"]),
+                                  rides_in_words(b["rides"])});
         for (const json& g : s["groups"])
             buses.rows.push_back({g["name"], "control group", decibels(g["fader_db"]), rides_in_words(g["rides"])});
         tables.push_back(std::move(buses));
     }
-    const std::string main_rides = rides_in_words(s["main"]["rides"]);
+    std::string on_main = rides_in_words(s["main"]["rides"]);
+    if (s["main"].contains("chain")) {
+        const std::string delivered = s["main"]["chain_delivered"];
+        on_main += std::string(on_main.empty() ? "" : ", ") + "a chain, " +
+                   (s["main"]["chain_out"].get<bool>() ? "out"
+                    : delivered == "out"               ? "not in what is delivered"
+                    : delivered == "in"                ? "in what is delivered"
+                                                       : "in one of the two mixes that are delivered");
+    }
     tables.push_back({"Main output",
                       {"fader", "and"},
-                      {{decibels(s["main"]["fader_db"]), main_rides.empty() ? "no processing" : main_rides}}});
+                      {{decibels(s["main"]["fader_db"]), on_main.empty() ? "no processing" : on_main}}});
     return tables;
 }
 
@@ -239,24 +283,29 @@ json sheet_to_json(const SheetInput& in) {
             j["sample_peak_dbfs"] = level(m->sample_peak_dbfs);
             j["integrated_lufs"] = level(m->integrated_lufs);
         }
-        if (!t.chain.empty()) {
-            j["chain"] = chain_of(in.session, t.chain, m ? at->material->signal.get() : nullptr);
-            j["chain_out"] = t.chain_out || in.session.chains_out;
-        }
+        put_chain_and_sends(j, in, t.id);
         s["tracks"].push_back(std::move(j));
     }
-    for (const Bus& b : in.session.buses)
-        s["buses"].push_back({{"name", b.name},
-                              {"trim_db", level(b.trim_db)},
-                              {"fader_db", level(b.fader_db)},
-                              {"pan", b.pan},
-                              {"width", b.width},
-                              {"mute", b.mute},
-                              {"output", in.session.name_of(b.output)},
-                              {"rides", rides_of(b.rides)}});
+    for (const Bus& b : in.session.buses) {
+        json j = {{"name", b.name},
+                  {"return", is_return(in.session, b.id)},
+                  {"trim_db", level(b.trim_db)},
+                  {"fader_db", level(b.fader_db)},
+                  {"pan", b.pan},
+                  {"width", b.width},
+                  {"mute", b.mute},
+                  {"output", in.session.name_of(b.output)},
+                  {"rides", rides_of(b.rides)}};
+        put_chain_and_sends(j, in, b.id);
+        s["buses"].push_back(std::move(j));
+    }
     for (const ControlGroup& g : in.session.groups)
         s["groups"].push_back({{"name", g.name}, {"fader_db", level(g.fader_db)}, {"rides", rides_of(g.rides)}});
-    s["main"] = {{"fader_db", level(in.session.main_fader_db)}, {"rides", rides_of(in.session.main_rides)}};
+    s["main"] = {{"name", "main"},
+                 {"fader_db", level(in.session.main_fader_db)},
+                 {"rides", rides_of(in.session.main_rides)},
+                 {"chain_delivered", main_chain_names[static_cast<size_t>(in.session.hand_off.main_chain)]}};
+    put_chain_and_sends(s["main"], in, main_output);
     return s;
 }
 

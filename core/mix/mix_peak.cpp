@@ -5,10 +5,12 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 #include <mutex>
 #include <numeric>
 
 #include "core/audio/kernels.h"
+#include "core/mix/mix_bound.h"
 
 namespace isotonus {
 
@@ -57,30 +59,14 @@ double reach_of(const LevelSummary& s, int64_t b, int c) {
 
 /// An upper bound in every stretch from the tracks alone: for every 256 frames what each can reach, added.
 std::vector<double> bounds_of_tracks(const RenderPlan& plan) {
-    const int64_t blocks = (plan.frames + block - 1) / block;
-    std::vector<Sides> sums(static_cast<size_t>(blocks));
-    for (const PlanPart& t : plan.parts) {
-        if (!t.heard()) continue;
-        const LevelSummary& s = t.material->summary;
-        const auto [whole, split] = shift_of(t.delay_samples);
-        const int last = s.channels - 1;
-        for (int64_t b = 0; b < blocks; ++b) {
-            double l = reach_of(s, b - whole, 0), r = reach_of(s, b - whole, last);
-            if (split) {
-                l = std::max(l, reach_of(s, b - whole - 1, 0));
-                r = std::max(r, reach_of(s, b - whole - 1, last));
-            }
-            if (l == 0.0 && r == 0.0) continue;
-            sums[static_cast<size_t>(b)] += through(
-                t.any_ride_to_main() ? t.to_main_bound(plan.sample_rate, b * block, block + 32) : t.to_main, l, r);
-        }
-    }
+    const auto reach = reach_of_sum(plan);
+    const auto blocks = static_cast<size_t>((plan.frames + block - 1) / block);
     constexpr size_t group = MixPeaks::stretch_frames / block;
     std::vector<double> bounds;
-    for (size_t b = 0; b < sums.size(); b += group) {
-        double most = 0.0;
-        for (size_t k = b; k < std::min(b + group, sums.size()); ++k)
-            most = std::max({most, sums[k].left, sums[k].right});
+    for (size_t b = 0; b < blocks; b += group) {
+        double most = reach ? 0.0 : std::numeric_limits<double>::infinity();  // not known: it is looked at
+        for (size_t k = b; reach && k < std::min(b + group, blocks); ++k)
+            most = std::max({most, static_cast<double>(reach->left[k]), static_cast<double>(reach->right[k])});
         bounds.push_back(most * std::fabs(plan.main_gain) * slack);
     }
     return bounds;

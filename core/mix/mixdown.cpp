@@ -28,8 +28,10 @@ Result<PlanReader> PlanReader::open(PlanPtr plan, bool only_heard, bool go_on) {
 
 Result<void> PlanReader::follow(PlanPtr plan) {
     plan_ = std::move(plan);
+    wanted_.assign(readers_.size(), 0);
+    for (const PlanPart& p : plan_->parts) wanted_[p.input] |= is_mixed(p) || !p.listen.silent();
     for (size_t i = 0; i < readers_.size(); ++i) {
-        if (readers_[i] || !wanted(i)) continue;
+        if (readers_[i] || !reads(i)) continue;
         auto opened = open_material(*plan_->parts[i].material);
         if (!opened && !go_on_) return tl::unexpected(opened.error());
         if (!opened) {
@@ -46,8 +48,12 @@ Result<std::span<const float* const>> PlanReader::read(int64_t first, int64_t fr
         const PlanPart& track = plan_->parts[i];
         const int64_t from = first - track.delay_samples;
         inputs_[i] = nullptr;
-        if (known && (*known)[i]) continue;
-        if (!wanted(i) || !readers_[i] || from >= track.frames || from + frames <= 0) continue;
+        if (known && (*known)[track.input]) continue;
+        if (track.input != i) {
+            inputs_[i] = inputs_[track.input];
+            continue;
+        }
+        if (!reads(i) || !readers_[i] || from >= track.frames || from + frames <= 0) continue;
         buffers_[i].resize(std::max(buffers_[i].size(), static_cast<size_t>(frames * track.channels)));
         if (auto done = readers_[i]->read(from, frames, buffers_[i].data()); !done) {
             if (!go_on_) return tl::unexpected(done.error());
@@ -83,7 +89,7 @@ PlanPtr union_of(const std::vector<PlanPtr>& plans) {
     auto all = std::make_shared<RenderPlan>(*plans.front());
     for (const PlanPtr& plan : plans)
         for (size_t i = 0; i < all->parts.size(); ++i)
-            if (plan->parts[i].heard()) all->parts[i].gains = plan->parts[i].gains;
+            if (plan->parts[i].heard() && !plan->parts[i].through_chain) all->parts[i] = plan->parts[i];
     return all;
 }
 

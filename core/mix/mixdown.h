@@ -24,11 +24,11 @@ class PlanReader {
     const std::optional<Error>& fault() const { return fault_; }
 
   private:
-    bool wanted(size_t i) const {
-        return !only_heard_ || is_mixed(plan_->parts[i]) || !plan_->parts[i].listen.silent();
-    }
+    /// Of parts that play the same samples one reads them for all.
+    bool reads(size_t i) const { return plan_->parts[i].input == i && (!only_heard_ || wanted_[i]); }
     static bool is_mixed(const PlanPart& p) { return p.heard() && !p.through_chain; }
     PlanPtr plan_;
+    std::vector<char> wanted_;  ///< the part, or one that plays the same samples, is mixed or listened to
     bool only_heard_ = false, go_on_ = false;
     std::optional<Error> fault_;
     std::vector<std::unique_ptr<FrameReader>> readers_;  ///< null for tracks that were never wanted

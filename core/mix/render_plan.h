@@ -48,15 +48,17 @@ inline constexpr int64_t place_cell = 32;
 /// A mute ride as gains: 0 from where its value is 0.5 or more, 1 elsewhere, each way in a line over 5 ms.
 Curve gate_of(const Curve& mute);
 
-/// Where rows lead that lead to no bus; and those whose bus has a chain: what they sum up to is in that bus's signal,
-/// which is a source of the plan in their place.
+/// Where rows lead that lead to no bus; and those whose bus has a chain (or sends), or the main output: what they sum
+/// up to is in that one's signal, which is a source of the plan in their place.
 inline constexpr int to_main_output = -1, nowhere = -2;
 
 /// What is read from one source and added into the mix: a track, or one of the two bands of a track whose low end is
-/// kept in the centre.
+/// kept in the centre; or a copy of either that is sent to a bus.
 struct PlanPart : RowGains {
     size_t track = 0;  ///< whose it is: place in RenderPlan::tracks
     Band band = Band::all;
+    uint64_t send = 0;                ///< which of the row's sends; 0: the row itself
+    size_t input = 0;                 ///< the part that reads the samples for it: itself, or of a send the row
     int64_t frames = 0;               ///< of the source
     int64_t delay_samples = 0;        ///< whole ones; the rest is in the source
     int output = to_main_output;      ///< or the place of a bus in RenderPlan::buses, or `nowhere`
@@ -72,6 +74,7 @@ struct PlanPart : RowGains {
     GainMatrix as_if;  ///< to_main as if no bus had a chain: for estimates of what is heard
     const GainMatrix& way() const { return through_chain ? as_if : to_main; }
 
+    bool is_send() const { return send != 0; }
     bool heard() const { return !gains.silent(); }
     /// Not heard at all, and not on its way to the main output either.
     void silence_it();
@@ -94,11 +97,12 @@ struct PlanPart : RowGains {
 /// A track of the session as the plan plays it.
 struct PlanTrack {
     TrackId id = 0;
-    size_t first_part = 0, part_count = 1;  ///< in RenderPlan::parts, one after the other
+    size_t first_part = 0, part_count = 1;  ///< in RenderPlan::parts, one after the other, sends last
+    size_t band_count = 1;                  ///< of them, what the track itself plays
     MaterialPtr material;                   ///< of the whole track, whatever parts it is played in
     double trim_gain = 1.0;                 ///< linear
     double fader_gain = 1.0;                ///< linear, with its control groups; 0 when the track is not heard
-    bool is_bus = false;                    ///< a bus that has a chain: its signal
+    bool is_bus = false;                    ///< a bus that has a chain or sends, or the main output: its signal
 };
 
 /// Sums what leads to it.  A bus stands before the one it leads to.
@@ -153,6 +157,14 @@ enum class Solo { counts, left_out };
 
 /// Tracks without material (missing, or not read yet) are left out.
 PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo solo = Solo::counts);
+
+/// The mix without the main output's chain, and with it.  Both are of the same parts, so that they can be rendered in
+/// one pass; they are one where no such chain is at work.
+struct MixPlans {
+    PlanPtr bare, finished;
+    bool differ() const { return bare != finished; }
+};
+MixPlans compile_mix_plans(const Session& session, const MaterialOf& material, Solo solo = Solo::counts);
 
 /// The same plan with all tracks but these silent.
 PlanPtr plan_of_tracks(const RenderPlan& plan, const std::vector<TrackId>& ids);

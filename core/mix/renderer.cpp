@@ -71,7 +71,8 @@ void Renderer::take_over(const Renderer& previous, int64_t frame) {
     for (size_t i = 0; i < fades_.size(); ++i) {
         const PlanPart& p = plan_->parts[i];
         const auto is_it = [&](size_t at) {
-            return old_plan.id_of(old_parts[at]) == plan_->id_of(p) && old_parts[at].band == p.band;
+            return old_plan.id_of(old_parts[at]) == plan_->id_of(p) && old_parts[at].band == p.band &&
+                   old_parts[at].send == p.send;
         };
         if (guess >= old_parts.size() || !is_it(guess)) {
             guess = 0;
@@ -204,7 +205,7 @@ const float* Renderer::whole_of(const PlanTrack& track, std::span<const float* c
     const float* in = inputs[track.first_part];
     if (!in) return nullptr;
     in += offset * channels;
-    const float* low = track.part_count == 2 ? inputs[track.first_part + 1] : nullptr;
+    const float* low = track.band_count == 2 ? inputs[track.first_part + 1] : nullptr;
     if (!low) return in;
     low += offset;
     for (int64_t i = 0; i < frames * channels; ++i) whole_[static_cast<size_t>(i)] = in[i] + low[i / channels];

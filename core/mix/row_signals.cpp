@@ -59,6 +59,13 @@ bool is_shaped(const Session& session, const Bus& bus) {
     return !session.chains_out && !bus.chain_out && does_anything(bus.chain, heard_rides(session, bus.rides));
 }
 
+bool is_main_shaped(const Session& session) {
+    return !session.chains_out && !session.main_chain_out &&
+           does_anything(session.main_chain, heard_rides(session, session.main_rides));
+}
+
+bool has_signal(const Session& session, const Bus& bus) { return is_shaped(session, bus) || !bus.sends.empty(); }
+
 std::optional<SignalRecipe> RowSignals::recipe(const Session& session, const Track& track,
                                                const MaterialOf& files) const {
     const MaterialPtr file = files(track.source.band == Band::all ? track : whole_of(track));
@@ -132,7 +139,7 @@ std::vector<SignalRecipe> RowSignals::missing_of_buses(const Session& session, c
     const MaterialOf known = played_by(session, files);
     const MaterialOf asking(known.track, [&](const SignalRecipe& recipe) {
         MaterialPtr made = known.bus(recipe);
-        if (!made && is_known(*summed_plan(*recipe.source.material))) missing.push_back(recipe);
+        if (!made && is_known(recipe)) missing.push_back(recipe);
         return made;
     });
     compile_plan(session, asking, solo);

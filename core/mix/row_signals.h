@@ -18,6 +18,9 @@ Track after_chain(const Track& track, const Material& played);
 /// Its chain changes what it plays.
 bool is_shaped(const Session& session, const Track& track);
 bool is_shaped(const Session& session, const Bus& bus);
+bool is_main_shaped(const Session& session);
+/// What it sums up to is a signal of its own: it is shaped, or it is sent somewhere besides where it leads.
+bool has_signal(const Session& session, const Bus& bus);
 
 /// The rides of processors that are heard.
 Rides heard_rides(const Session& session, const Rides& rides);

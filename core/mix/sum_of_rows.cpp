@@ -105,9 +105,23 @@ PlanPtr summed_plan(const Material& material) {
     return sum ? sum->plan : nullptr;
 }
 
+namespace {
+
+bool is_known(const Material& material) {
+    if (const PlanPtr plan = summed_plan(material)) return isotonus::is_known(*plan);
+    return !material.signal || !material.signal->is_provisional();
+}
+
+}  // namespace
+
 bool is_known(const RenderPlan& plan) {
-    return std::none_of(plan.parts.begin(), plan.parts.end(),
-                        [](const PlanPart& p) { return p.material->signal && p.material->signal->is_provisional(); });
+    return std::all_of(plan.parts.begin(), plan.parts.end(), [](const PlanPart& p) { return is_known(*p.material); });
+}
+
+bool is_known(const SignalRecipe& recipe) {
+    return is_known(*recipe.source.material) &&
+           std::all_of(recipe.keys.begin(), recipe.keys.end(),
+                       [](const auto& key) { return is_known(*key.second.material); });
 }
 
 }  // namespace isotonus

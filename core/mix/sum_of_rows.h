@@ -11,6 +11,7 @@ MaterialPtr sum_of_rows(PlanPtr plan);
 
 /// Everything that the plan's samples depend on is known to the bit: no signal in it is provisional.
 bool is_known(const RenderPlan& plan);
+bool is_known(const SignalRecipe& recipe);
 /// The plan of a sum of rows; null for any other material.
 PlanPtr summed_plan(const Material& material);
 

@@ -9,7 +9,8 @@ namespace isotonus {
 
 namespace {
 constexpr std::array mute_words{"on", "muted"};
-}
+constexpr std::array in_words{"off", "on"};
+}  // namespace
 
 constexpr std::array<ParameterInfo, 7> detail::registry{{
     {"level", "dB", ride_min_db, ride_max_db, 0.0, Law::fader, 0.1, true, {}},
@@ -28,6 +29,15 @@ constexpr Parameter Parameter::width{detail::registry[3]};
 constexpr Parameter Parameter::mute{detail::registry[4]};
 constexpr Parameter Parameter::left_pan{detail::registry[5]};
 constexpr Parameter Parameter::right_pan{detail::registry[6]};
+
+constexpr ParameterInfo send_parameters::level{"level", "dB", -72.0, fader_max_db, 0.0, Law::fader, 0.1, false, {}};
+constexpr ParameterInfo send_parameters::pan{"pan", "", -1.0, 1.0, 0.0, Law::linear, 0.01, false, {}};
+constexpr ParameterInfo send_parameters::in{"in", "", 0.0, 1.0, 1.0, Law::toggle, 0.0, false, in_words};
+
+std::span<const ParameterInfo* const> parameters_of_sends() {
+    static constexpr std::array all{&send_parameters::level, &send_parameters::pan, &send_parameters::in};
+    return all;
+}
 
 namespace {
 
@@ -50,7 +60,8 @@ std::optional<Parameter> parameter_named(std::string_view id) {
 }
 
 bool can_be_ridden(RowKind row, Parameter parameter) {
-    if (parameter.processor() != 0) return row == RowKind::track || row == RowKind::bus;
+    if (parameter.processor() != 0) return row != RowKind::group;
+    if (parameter.send() != 0) return row == RowKind::track || row == RowKind::bus;
     if (parameter == Parameter::left_pan || parameter == Parameter::right_pan) return row == RowKind::track;
     return row != RowKind::group || parameter == Parameter::level || parameter == Parameter::mute;
 }

@@ -8,6 +8,7 @@
 #include <span>
 #include <string>
 #include <string_view>
+#include <tuple>
 
 #include "core/ride/curve.h"
 
@@ -37,26 +38,34 @@ struct ParameterInfo {
     std::span<const char* const> words = {};  ///< of a choice or a toggle: value 0, 1, …
 };
 
-/// A parameter of a row: one that every row has, or one of a processor in its chain.
+/// A parameter of a row: one that every row has, one of a processor in its chain, or one of a send.
 class Parameter {
   public:
-    constexpr explicit Parameter(const ParameterInfo& info, uint64_t processor = 0)
-        : info_(&info), processor_(processor) {}
+    constexpr explicit Parameter(const ParameterInfo& info, uint64_t processor = 0) : info_(&info), part_(processor) {}
+    static constexpr Parameter of_send(const ParameterInfo& info, uint64_t send) {
+        Parameter p(info, send);
+        p.is_send_ = true;
+        return p;
+    }
     /// The last two pans: of the sides of a track whose sides are placed apart, in place of its pan and width.
     static const Parameter level, trim, pan, width, mute, left_pan, right_pan;
 
     constexpr const ParameterInfo& info() const { return *info_; }
-    /// The processor's id in its row; 0: the row's own.
-    constexpr uint64_t processor() const { return processor_; }
+    constexpr bool is_rows_own() const { return part_ == 0; }
+    /// The processor's id in its row; 0: not a processor's.
+    constexpr uint64_t processor() const { return is_send_ ? 0 : part_; }
+    /// The send's id in its row; 0: not a send's.
+    constexpr uint64_t send() const { return is_send_ ? part_ : 0; }
     constexpr bool operator==(const Parameter&) const = default;
-    /// Rows' own first, then by processor, in the order of the table.
+    /// Rows' own first, then by processor, then by send, in the order of the table.
     bool operator<(const Parameter& other) const {
-        return processor_ != other.processor_ ? processor_ < other.processor_ : info_ < other.info_;
+        return std::tuple(is_send_, part_, info_) < std::tuple(other.is_send_, other.part_, other.info_);
     }
 
   private:
     const ParameterInfo* info_;
-    uint64_t processor_;
+    uint64_t part_;
+    bool is_send_ = false;
 };
 
 namespace detail {
@@ -67,6 +76,13 @@ extern const std::array<ParameterInfo, 7> registry;
 std::span<const Parameter> parameters();
 inline const ParameterInfo& info_of(Parameter parameter) { return parameter.info(); }
 std::optional<Parameter> parameter_named(std::string_view id);
+
+/// What every send has: its level (a ride stands for it: a word is thrown by one gesture), its pan, and whether it is
+/// in.
+namespace send_parameters {
+extern const ParameterInfo level, pan, in;
+}
+std::span<const ParameterInfo* const> parameters_of_sends();
 
 /// Tracks have all of them; buses and the main output have no sides apart; a control group has level and mute.
 bool can_be_ridden(RowKind row, Parameter parameter);

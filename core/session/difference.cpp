@@ -18,8 +18,12 @@ Session with_difference_alone(const Session& session, TrackId id, size_t place) 
         t.chain.back().in = true;
     });
     for (const TrackId row : {id, twin})
-        next = with_track(next, row, [](Track& t) { t.output = main_output, t.chain_out = t.mute = false; });
+        next = with_track(next, row, [](Track& t) {
+            t.output = main_output, t.chain_out = t.mute = false;
+            t.sends.clear();
+        });
     next.chains_out = false;
+    next.main_chain_out = true;
     return with_only(next, {id, twin});
 }
 

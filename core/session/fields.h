@@ -22,7 +22,8 @@ inline constexpr int64_t most_frames = int64_t{86400} * 192000;
 inline constexpr double most_delay_samples = 1e7;
 inline constexpr TrackId largest_id = (TrackId{1} << 53) - 1;  ///< what every JSON reader can hold
 inline constexpr size_t most_rows = 10000, most_clips = 100000, most_points = 1000000, most_sections = 10000,
-                        most_tempo_marks = 100000, most_recordings = 10000, most_rules = 1000, most_processors = 64;
+                        most_tempo_marks = 100000, most_recordings = 10000, most_rules = 1000, most_processors = 64,
+                        most_sends = 64;
 inline constexpr size_t longest_name = 4096, longest_text = size_t{1} << 20;  ///< bytes
 }  // namespace limits
 
@@ -30,6 +31,7 @@ inline constexpr std::array segment_names{"line", "step", "bend", "smooth"};
 inline constexpr std::array kind_names{"percussive", "sustained"};
 inline constexpr std::array channels_names{"as_recorded", "swapped", "mono", "one"};
 inline constexpr std::array pan_law_names{"constant_power", "compromise", "linear", "balance"};
+inline constexpr std::array main_chain_names{"out", "in", "both"};
 inline constexpr std::array profile_names{"mastering", "streaming_demo", "own"};
 
 template <class V, class T>
@@ -126,6 +128,17 @@ void processor_fields(V& v, T& processor) {
 }
 
 template <class V, class T>
+void send_fields(V& v, T& send) {
+    v.integer("id", send.id, 1, static_cast<int64_t>(limits::largest_id));
+    v.integer("to", send.to, 1, static_cast<int64_t>(limits::largest_id));
+    v.level("level_db", send.level_db);
+    v.truth("before_fader", send.before_fader);
+    v.truth("in", send.in);
+    v.truth("own_pan", send.own_pan);
+    v.number("pan", send.pan, -1.0, 1.0);
+}
+
+template <class V, class T>
 void track_fields(V& v, T& track) {
     mixed_fields(v, track);
     v.word("channels", track.source.channels, channels_names);
@@ -162,6 +175,7 @@ void limit_fields(V& v, T& own) {
 template <class V, class T>
 void hand_off_fields(V& v, T& hand_off) {
     v.word("profile", hand_off.profile, profile_names);
+    v.word("main_chain", hand_off.main_chain, main_chain_names);
     v.text("notes", hand_off.notes, limits::longest_text);
 }
 
@@ -188,6 +202,7 @@ void session_fields(V& v, T& session) {
 template <class V, class T>
 void main_fields(V& v, T& session) {
     v.level("fader_db", session.main_fader_db);
+    v.truth("chain_out", session.main_chain_out);
 }
 
 }  // namespace isotonus

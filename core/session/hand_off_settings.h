@@ -33,10 +33,14 @@ enum class HandOffProfile {
 /// Limits of the profiles that come with the application; of `own` those that were set.
 HandOffLimits limits_of(HandOffProfile profile, const HandOffLimits& own);
 
+/// Whether the mix that leaves has passed the main output's chain.
+enum class MainChain { out, in, both };
+
 struct HandOff {
     HandOffProfile profile = HandOffProfile::mastering;
     HandOffLimits own;
-    std::string notes;  ///< to the mastering engineer
+    MainChain main_chain = MainChain::out;  ///< mastering mostly wants the mix without it
+    std::string notes;                      ///< to the mastering engineer
     UnknownKeys unknown = nullptr;
     bool operator==(const HandOff&) const = default;
 };

@@ -133,6 +133,15 @@ const std::vector<Preset>& shipped_presets() {
             {{"low_cut", {{"hz", "100"}}},
              {"compressor", {{"threshold_dbfs", "-18"}, {"ratio", "6"}, {"attack_ms", "1"}, {"release_ms", "60"}}},
              {"compressor", {{"threshold_dbfs", "-22"}, {"ratio", "3"}, {"attack_ms", "30"}, {"release_ms", "300"}}}});
+        add(parallel_preset, std::nullopt,
+            "For a bus beside its rows: no bottom, 10:1 and 9 dB back, blended in by the bus's fader.",
+            {{"low_cut", {{"hz", "60"}}},
+             {"compressor",
+              {{"threshold_dbfs", "-32"},
+               {"ratio", "10"},
+               {"attack_ms", "2"},
+               {"release_ms", "90"},
+               {"makeup_db", "9"}}}});
         add("Boathouse", F::drums, "A small wooden room around dry drums, a fifth of it.",
             {{"reverb",
               {{"decay_s", "0.5"},
@@ -286,6 +295,20 @@ Result<void> remove_preset(const std::string& name) {
     if (!is_there(file)) return fail("", "there is no preset of yours called '" + name + "'");
     if (!fs::remove(file, fault) || fault) return fail(file.string(), "cannot be removed: " + fault.message());
     return {};
+}
+
+namespace {
+bool adds_to_what_comes_in(const Processor& p) {
+    return p.type == "reverb" || p.type == "delay" || p.type == "modulation";
+}
+}  // namespace
+
+bool suits_a_return(const Chain& chain) { return std::any_of(chain.begin(), chain.end(), adds_to_what_comes_in); }
+
+Chain for_a_return(Chain chain) {
+    for (Processor& p : chain)
+        if (adds_to_what_comes_in(p)) p.values["mix"] = 100.0;
+    return chain;
 }
 
 Chain copied(const Chain& chain, const Chain& in_place_of) {

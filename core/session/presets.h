@@ -43,6 +43,12 @@ Result<void> keep_preset(const std::string& name, const std::string& purpose, co
 /// Fails when the user has no preset of this name.
 Result<void> remove_preset(const std::string& name);
 
+/// It adds to what comes in (reverb, delay, chorus): a starting point for a return, which is without what came in.
+bool suits_a_return(const Chain& chain);
+Chain for_a_return(Chain chain);
+/// For a bus beside the rows that send to it: what is pressed hard is blended in by the bus's fader.
+inline constexpr const char* parallel_preset = "Pressed copy";
+
 /// The same processors with ids that the chain which they replace never had, so that its rides do not become theirs.
 Chain copied(const Chain& chain, const Chain& in_place_of);
 

@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <set>
 
 namespace isotonus {
 
@@ -38,11 +39,110 @@ bool leads_to(const Session& session, TrackId from, TrackId to) {
     return false;
 }
 
+bool feeds(const Session& session, TrackId from, TrackId to) {
+    std::set<TrackId> seen;
+    std::vector<TrackId> left{from};
+    while (!left.empty()) {
+        const TrackId row = left.back();
+        left.pop_back();
+        if (row == to) return true;
+        if (row == main_output || !seen.insert(row).second) continue;
+        const Track* track = session.find(row);
+        const Bus* bus = session.find_bus(row);
+        if (!track && !bus) continue;
+        left.push_back(track ? track->output : bus->output);
+        for (const Send& s : track ? track->sends : bus->sends) left.push_back(s.to);
+    }
+    return false;
+}
+
+std::vector<TrackId> senders_to(const Session& session, TrackId bus) {
+    std::vector<TrackId> rows;
+    const auto look_at = [&](TrackId row, const Sends& sends) {
+        if (std::any_of(sends.begin(), sends.end(), [bus](const Send& s) { return s.to == bus; })) rows.push_back(row);
+    };
+    for (const auto& t : session.tracks) look_at(t->id, t->sends);
+    for (const Bus& b : session.buses) look_at(b.id, b.sends);
+    return rows;
+}
+
+bool is_return(const Session& session, TrackId bus) {
+    const auto leads_there = [bus](const auto& row) { return row.output == bus; };
+    return session.find_bus(bus) && !senders_to(session, bus).empty() &&
+           std::none_of(session.tracks.begin(), session.tracks.end(), [&](const auto& t) { return leads_there(*t); }) &&
+           std::none_of(session.buses.begin(), session.buses.end(), leads_there);
+}
+
+Result<Session> with_send(const Session& session, TrackId row, TrackId bus, const std::function<void(Send&)>& change) {
+    const Sends* now = session.sends_of(row);
+    if (!now) return fail("", "only tracks and buses can send");
+    if (!session.find_bus(bus)) return fail("", "there is no such bus to send to");
+    if (feeds(session, bus, row))
+        return fail(
+            "", fmt::format("{} cannot send to {}: it would feed itself", session.name_of(row), session.name_of(bus)));
+    Sends sends = *now;
+    auto at = std::find_if(sends.begin(), sends.end(), [bus](const Send& s) { return s.to == bus; });
+    if (at == sends.end()) {
+        uint64_t id = 1;
+        for (const Send& s : sends) id = std::max(id, s.id + 1);
+        at = sends.insert(at, Send{});
+        at->id = id;
+        at->to = bus;
+    }
+    change(*at);
+    const auto put = [&sends](auto& r) { r.sends = sends; };
+    return session.find_bus(row) ? with_bus(session, row, put) : with_track(session, row, put);
+}
+
+Session without_send(const Session& session, TrackId row, uint64_t send) {
+    const auto take = [send](auto& r) {
+        std::erase_if(r.sends, [send](const Send& s) { return s.id == send; });
+        for (const ParameterInfo* info : parameters_of_sends()) r.rides.set(Parameter::of_send(*info, send), nullptr);
+    };
+    return session.find_bus(row) ? with_bus(session, row, take) : with_track(session, row, take);
+}
+
+namespace {
+
+Session without_sends_to(const Session& session, TrackId bus) {
+    Session next = session;
+    const auto clear = [&](TrackId row, const Sends& sends) {
+        for (const Send& s : sends)
+            if (s.to == bus) next = without_send(next, row, s.id);
+    };
+    for (const auto& t : session.tracks) clear(t->id, t->sends);
+    for (const Bus& b : session.buses) clear(b.id, b.sends);
+    return next;
+}
+
+}  // namespace
+
+Session with_new_return(const Session& session, const std::string& name, const std::vector<TrackId>& rows,
+                        const Send& how, const Chain& chain, TrackId* id) {
+    TrackId bus = 0;
+    Session next = with_new_bus(session, name, std::nullopt, {}, &bus);
+    // An ink that no other bus has, as long as there is one: sends are told apart by it.
+    int ink = 0;
+    const auto taken = [&session](int n) {
+        return std::any_of(session.buses.begin(), session.buses.end(), [n](const Bus& b) { return b.ink == n; });
+    };
+    while (ink < 11 && taken(ink)) ++ink;
+    next = with_bus(next, bus, [&](Bus& b) { b.chain = chain, b.ink = ink; });
+    for (const TrackId row : rows)
+        if (auto sent = with_send(next, row, bus, [&how](Send& s) {
+                s.level_db = how.level_db;
+                s.before_fader = how.before_fader;
+            }))
+            next = std::move(*sent);
+    if (id) *id = bus;
+    return next;
+}
+
 Result<Session> with_output(const Session& session, const std::vector<TrackId>& ids, TrackId output) {
     if (output != main_output && !session.find_bus(output)) return fail("", "there is no such bus");
     Session next = session;
     for (const TrackId id : ids) {
-        if (id == output || (output != main_output && session.find_bus(id) && leads_to(session, output, id)))
+        if (id == output || (output != main_output && session.find_bus(id) && feeds(session, output, id)))
             return fail("", fmt::format("{} cannot lead to {}: it would feed itself", session.find_bus(id)->name,
                                         session.find_bus(output)->name));
         next = with_track(next, id, [output](Track& t) { t.output = output; });
@@ -80,7 +180,7 @@ Session with_new_group(const Session& session, const std::string& name, std::opt
 }
 
 Session without_bus_or_group(const Session& session, TrackId id) {
-    Session next = session;
+    Session next = without_sends_to(session, id);
     const Bus* gone = session.find_bus(id);
     const TrackId output = gone ? gone->output : main_output;
     std::erase_if(next.buses.change(), [id](const Bus& b) { return b.id == id; });
@@ -113,15 +213,17 @@ Session with_only(const Session& session, const std::vector<TrackId>& tracks) {
         Track t = *track;
         t.solo = is_among(tracks, t.id);
         t.solo_safe = false;
+        t.mute = t.mute || tracks.empty();
         track = std::make_shared<const Track>(std::move(t));
     }
-    if (!next.any_solo())
-        for (auto& track : next.tracks) {
-            Track t = *track;
-            t.mute = true;
-            track = std::make_shared<const Track>(std::move(t));
-        }
     return next;
+}
+
+Session with_row_alone(const Session& session, TrackId id) {
+    if (!session.find_bus(id)) return with_only(session, tracks_under(session, id));
+    // A bus is soloed as such: what is sent to it is heard as well, and nothing else.
+    Session next = with_only(session, {main_output});
+    return with_bus(next, id, [](Bus& b) { b.solo = true; });
 }
 
 }  // namespace isotonus

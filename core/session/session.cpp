@@ -101,19 +101,39 @@ Session with_ride(const Session& session, TrackId row, Parameter parameter, cons
 }
 
 const Chain* Session::chain_of(TrackId id) const {
+    if (id == main_output) return &main_chain;
     if (const Track* t = find(id)) return &t->chain;
     const Bus* b = find_bus(id);
     return b ? &b->chain : nullptr;
 }
 
+bool Session::is_chain_out(TrackId id) const {
+    if (id == main_output) return main_chain_out;
+    if (const Track* t = find(id)) return t->chain_out;
+    const Bus* b = find_bus(id);
+    return b && b->chain_out;
+}
+
+const Sends* Session::sends_of(TrackId id) const {
+    if (const Track* t = find(id)) return &t->sends;
+    const Bus* b = find_bus(id);
+    return b ? &b->sends : nullptr;
+}
+
 Session with_chain(const Session& session, TrackId row, const std::function<void(Chain&)>& change) {
-    const auto changed = [&](auto& r) {
-        change(r.chain);
-        const Rides before = r.rides;
+    const auto change_both = [&](Chain& chain, Rides& rides) {
+        change(chain);
+        const Rides before = rides;
         for (const auto& [parameter, curve] : before.all())
-            if (parameter.processor() != 0 && !find_processor(&r.chain, parameter.processor()))
-                r.rides.set(parameter, nullptr);
+            if (parameter.processor() != 0 && !find_processor(&chain, parameter.processor()))
+                rides.set(parameter, nullptr);
     };
+    if (row == main_output) {
+        Session next = session;
+        change_both(next.main_chain, next.main_rides);
+        return next;
+    }
+    const auto changed = [&](auto& r) { change_both(r.chain, r.rides); };
     return session.find_bus(row) ? with_bus(session, row, changed) : with_track(session, row, changed);
 }
 
@@ -124,6 +144,9 @@ std::vector<Parameter> parameters_of(const Session& session, TrackId row) {
     if (const Chain* chain = session.chain_of(row))
         for (const Processor& processor : *chain)
             for (const ParameterInfo* info : parameters_of(processor)) all.emplace_back(*info, processor.id);
+    if (const Sends* sends = session.sends_of(row))
+        for (const Send& send : *sends)
+            for (const ParameterInfo* info : parameters_of_sends()) all.push_back(Parameter::of_send(*info, send.id));
     return all;
 }
 
@@ -135,17 +158,30 @@ bool is_in_use(const Session& session, TrackId row, Parameter parameter) {
     return (parameter != Parameter::left_pan && parameter != Parameter::right_pan) || apart;
 }
 
+const Send* find_send(const Session& session, TrackId row, uint64_t id) {
+    const Sends* sends = session.sends_of(row);
+    if (!sends || id == 0) return nullptr;
+    const auto at = std::find_if(sends->begin(), sends->end(), [id](const Send& s) { return s.id == id; });
+    return at == sends->end() ? nullptr : &*at;
+}
+
 std::string parameter_text(const Session& session, TrackId row, Parameter parameter) {
+    const char* const id = parameter.info().id;
+    if (const Send* s = find_send(session, row, parameter.send()))
+        return fmt::format("send{}.{}", s - session.sends_of(row)->data() + 1, id);
     const Chain* chain = session.chain_of(row);
     const Processor* p = find_processor(chain, parameter.processor());
-    if (!p) return parameter.info().id;
-    return fmt::format("{}.{}", p - chain->data() + 1, parameter.info().id);
+    if (!p) return id;
+    return fmt::format("{}.{}", p - chain->data() + 1, id);
 }
 
 std::optional<Parameter> parameter_called(const Session& session, TrackId row, std::string_view name) {
     const size_t dot = name.find('.');
     for (const Parameter p : parameters_of(session, row)) {
-        if (p.processor() == 0 ? name == p.info().id : name == parameter_text(session, row, p)) return p;
+        if (p.is_rows_own() ? name == p.info().id : name == parameter_text(session, row, p)) return p;
+        if (const Send* send = find_send(session, row, p.send());
+            send && name == fmt::format("send.{}.{}", session.name_of(send->to), p.info().id))
+            return p;
         const Processor* processor = find_processor(session.chain_of(row), p.processor());
         if (processor && dot != std::string_view::npos && name.substr(0, dot) == processor->type &&
             name.substr(dot + 1) == p.info().id)
@@ -157,6 +193,11 @@ std::optional<Parameter> parameter_called(const Session& session, TrackId row, s
 double own_value(const Session& session, TrackId row, Parameter parameter) {
     if (const Processor* p = find_processor(session.chain_of(row), parameter.processor()))
         return setting_of(*p, parameter.info());
+    if (const Send* send = find_send(session, row, parameter.send())) {
+        if (&parameter.info() == &send_parameters::in) return send->in ? 1.0 : 0.0;
+        if (&parameter.info() == &send_parameters::level) return std::max(send->level_db, send_parameters::level.low);
+        return send->own_pan ? send->pan : own_value(session, row, Parameter::pan);
+    }
     const Track* t = session.find(row);
     const Bus* b = session.find_bus(row);
     if (parameter == Parameter::pan) return t ? t->pan : b ? b->pan : 0.0;
@@ -317,7 +358,9 @@ Session with_mix_at_rest(const Session& session) {
     Session next = session;
     next.main_fader_db = 0.0;
     next.main_rides = {};
+    next.main_chain_out = true;
     for (Bus& bus : next.buses.change()) {
+        bus.sends.clear();
         bus.trim_db = bus.fader_db = bus.pan = 0.0;
         bus.width = 1.0;
         bus.rides = {};
@@ -328,6 +371,7 @@ Session with_mix_at_rest(const Session& session) {
         rest.fader_db = rest.pan = rest.low_centre_hz = 0.0;
         rest.width = 1.0;
         rest.sides_apart = false;
+        rest.sends.clear();
         rest.rides = {};
         track = std::make_shared<const Track>(std::move(rest));
     }

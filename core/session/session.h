@@ -34,6 +34,20 @@ using TrackId = uint64_t;
 
 inline constexpr TrackId main_output = 0;  ///< where rows lead that lead to no bus
 
+/// A copy of a row that goes to a bus, besides what the row leads to.
+struct Send {
+    uint64_t id = 0;            ///< never used twice in its row
+    TrackId to = main_output;   ///< a bus
+    double level_db = 0.0;      ///< minus infinity … +12
+    bool before_fader = false;  ///< taken before fader, control groups and mute; else after them
+    bool in = true;
+    bool own_pan = false;  ///< placed by `pan`; else as the row is
+    double pan = 0.0;      ///< -1 … +1
+    UnknownKeys unknown = nullptr;
+    bool operator==(const Send&) const = default;
+};
+using Sends = std::vector<Send>;
+
 struct Track {
     TrackId id = 0;  ///< never used twice in a session, for tracks, buses and control groups together
     std::string name;
@@ -61,7 +75,8 @@ struct Track {
     int ink = 0;                       ///< 0 … 11, which of the twelve inks
     Chain chain;
     bool chain_out = false;  ///< all of it, as if there were none
-    Rides rides;             ///< of the row, and of the processors in its chain
+    Sends sends;             ///< before or after the fader, at most one to each bus
+    Rides rides;             ///< of the row, of the processors in its chain and of its sends
     UnknownKeys unknown;
 };
 
@@ -89,7 +104,8 @@ struct Bus {
     int ink = 0;
     Chain chain;             ///< after the faders of its members and its own trim
     bool chain_out = false;  ///< all of it, as if there were none
-    Rides rides;             ///< of the row, and of the processors in its chain
+    Sends sends;             ///< before or after the fader, at most one to each bus
+    Rides rides;             ///< of the row, of the processors in its chain and of its sends
     UnknownKeys unknown;
 };
 
@@ -129,6 +145,8 @@ struct Session {
     SharedList<TempoMark> tempo;                     ///< in order of time; empty: the song has no bars
     double main_fader_db = 0.0;
     Rides main_rides;
+    Chain main_chain;                  ///< before the main fader
+    bool main_chain_out = false;       ///< all of it
     bool rides_bypassed = false;       ///< all of them, as if there were none
     bool chains_out = false;           ///< likewise
     HandOff hand_off;                  ///< limits, notes
@@ -152,24 +170,32 @@ struct Session {
     RowKind row_kind(TrackId id) const;
     /// Null for a row that is not there.
     const Rides* rides_of(TrackId id) const;
-    /// Null for a row that has none: only tracks and buses do.
+    /// Null for a row that has none: a control group.
     const Chain* chain_of(TrackId id) const;
+    /// Its chain is out as a whole.
+    bool is_chain_out(TrackId id) const;
+    /// Null for a row that has none: only tracks and buses do.
+    const Sends* sends_of(TrackId id) const;
     std::string name_of(TrackId id) const;  ///< of any row; "main" for the main output
 };
 
 /// A copy in which this ride of a row (a track, a bus, a control group, the main output) is `curve`; none when it has
 /// no points.
 Session with_ride(const Session& session, TrackId row, Parameter parameter, const Curve& curve);
-/// A copy in which the chain of a track or a bus is changed.  Rides of processors that are gone go with them.
+/// A copy in which the chain of a track, a bus or the main output is changed.  Rides of processors that are gone go
+/// with them.
 Session with_chain(const Session& session, TrackId row, const std::function<void(Chain&)>& change);
 /// What can be ridden of a row: its own parameters, then those of the processors in its chain.
 std::vector<Parameter> parameters_of(const Session& session, TrackId row);
 /// The row can have it, and it counts as the row is placed: pan and width, or a pan for each side.
 bool is_in_use(const Session& session, TrackId row, Parameter parameter);
-/// By name: "level"; of a processor "2.threshold_dbfs" by its place from 1, or "compressor.threshold_dbfs" by its type.
+/// By name: "level"; of a processor "2.threshold_dbfs" by its place from 1, or "compressor.threshold_dbfs" by its type;
+/// of a send "send1.level" by its place, or "send.Hall.level" by the name of its bus.
 std::optional<Parameter> parameter_called(const Session& session, TrackId row, std::string_view name);
-/// That name: "level", "2.threshold_dbfs".
+/// That name: "level", "2.threshold_dbfs", "send1.level".
 std::string parameter_text(const Session& session, TrackId row, Parameter parameter);
+/// Null for 0 and for one that is not there.
+const Send* find_send(const Session& session, TrackId row, uint64_t id);
 /// A copy in which a row's rides are changed.
 Session with_rides(const Session& session, TrackId row, const std::function<void(Rides&)>& change);
 /// What a parameter of a row is without a ride: 0 for what is added, else the row's own setting.
@@ -197,8 +223,8 @@ Session with_duplicates(const Session& session, const std::vector<TrackId>& ids)
 /// A copy in which these tracks stand together before the track `before` (0: at the end), in their order.
 Session with_tracks_before(const Session& session, const std::vector<TrackId>& ids, TrackId before);
 
-/// As it is heard while staging: every fader at 0 dB, every pan in the centre, widths as recorded, no rides, the main
-/// fader at 0 dB.  Mutes and solos stay.
+/// As it is heard while staging: every fader at 0 dB, every pan in the centre, widths as recorded, no rides, no sends,
+/// the main fader at 0 dB and its chain out.  Mutes and solos stay.
 Session with_mix_at_rest(const Session& session);
 
 /// One track alone, at 0 dB and in the centre.

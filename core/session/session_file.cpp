@@ -85,7 +85,7 @@ json points_of(const Curve& ride) {
 
 void put_rides(json& j, const Rides& rides) {
     for (const auto& [parameter, curve] : rides.all())
-        if (parameter.processor() == 0) j["rides"][parameter.info().id] = points_of(*curve);
+        if (parameter.is_rows_own()) j["rides"][parameter.info().id] = points_of(*curve);
     if (rides.bypassed) j["rides_bypassed"] = true;
 }
 
@@ -169,6 +169,35 @@ void take_chain(Taker& t, Chain& chain, Rides& rides, std::string* fault) {
 
 namespace {
 
+json sends_to_json(const Sends& sends, const Rides& rides) {
+    json list = json::array();
+    for (const Send& s : sends) {
+        json j = kept(s.unknown);
+        j["id"] = s.id;
+        j["to"] = s.to;
+        j["level_db"] = level_to_json(s.level_db);
+        j["before_fader"] = s.before_fader;
+        j["in"] = s.in;
+        if (s.own_pan) j["own_pan"] = true;
+        if (s.own_pan || s.pan != 0.0) j["pan"] = s.pan;
+        for (const auto& [parameter, curve] : rides.all())
+            if (parameter.send() == s.id) j["rides"][parameter.info().id] = points_of(*curve);
+        list.push_back(std::move(j));
+    }
+    return list;
+}
+
+void take_sends(Taker& t, Sends& sends, Rides& rides, std::string* fault) {
+    t.each("sends", limits::most_sends, [&](const json& item, const std::string& place) {
+        sends.push_back(item_from<Send>(item, place, fault, {"id", "to"}, [&](Taker& c, Send& s) {
+            send_fields(c, s);
+            std::vector<Parameter> known;
+            for (const ParameterInfo* info : parameters_of_sends()) known.push_back(Parameter::of_send(*info, s.id));
+            take_rides_of(c, rides, known, fault);
+        }));
+    });
+}
+
 json row_to_json(const UnknownKeys& unknown, TrackId id, const std::string& name, const std::optional<Family>& family,
                  double fader_db, int ink, const Rides& rides) {
     json j = kept(unknown);
@@ -193,6 +222,7 @@ json mixed_to_json(const Row& row) {
     if (row.output != main_output) j["output"] = row.output;
     if (!row.chain.empty()) j["chain"] = chain_to_json(row.chain, row.rides);
     if (row.chain_out) j["chain_out"] = true;
+    if (!row.sends.empty()) j["sends"] = sends_to_json(row.sends, row.rides);
     return j;
 }
 
@@ -261,6 +291,7 @@ Track track_from(const json& j, const std::string& place, const fs::path& folder
     if (const json* v = t.take("target")) track.target = target_from(*v, t.at("target"), {}, fault);
     take_rides(t, track.rides, RowKind::track, fault);
     take_chain(t, track.chain, track.rides, fault);
+    take_sends(t, track.sends, track.rides, fault);
     track.unknown = t.left();
     return track;
 }
@@ -270,6 +301,7 @@ Bus bus_from(const json& j, const std::string& place, std::string* fault) {
         mixed_fields(t, bus);
         take_rides(t, bus.rides, RowKind::bus, fault);
         take_chain(t, bus.chain, bus.rides, fault);
+        take_sends(t, bus.sends, bus.rides, fault);
     });
 }
 
@@ -331,6 +363,7 @@ json hand_off_to_json(const HandOff& h) {
     own["tail_dbfs"] = l.tail_dbfs;
     json j = kept(h.unknown);
     j["profile"] = name_in(profile_names, h.profile);
+    if (h.main_chain != MainChain::out) j["main_chain"] = name_in(main_chain_names, h.main_chain);
     j["notes"] = h.notes;
     j["own"] = own;
     return j;
@@ -430,6 +463,8 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
     json main = kept(s.unknown_main);
     main["fader_db"] = level_to_json(s.main_fader_db);
     put_rides(main, s.main_rides);
+    if (!s.main_chain.empty()) main["chain"] = chain_to_json(s.main_chain, s.main_rides);
+    if (s.main_chain_out) main["chain_out"] = true;
     j["main"] = main;
     return j.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
 }
@@ -485,6 +520,7 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
         Taker r(json(*v), "main", &fault);
         main_fields(r, s);
         take_rides(r, s.main_rides, RowKind::main, &fault);
+        take_chain(r, s.main_chain, s.main_rides, &fault);
         s.unknown_main = r.left();
     }
     s.unknown = t.left();

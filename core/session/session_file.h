@@ -11,7 +11,7 @@
 
 namespace isotonus {
 
-inline constexpr int session_version = 5;
+inline constexpr int session_version = 6;
 
 /// JSON text of a session whose audio paths are written relative to `folder`.
 std::string session_to_json(const Session& session, const fs::path& folder);

@@ -131,6 +131,21 @@ void check_chain(LimitCheck& check, const Chain& chain, const Rides& rides) {
             check.complain(parameter.info().id, "is a ride of a processor that is not there");
 }
 
+void check_sends(LimitCheck& check, const Sends& sends, const Rides& rides) {
+    check.count("sends", sends.size(), limits::most_sends);
+    std::unordered_set<uint64_t> ids;
+    std::unordered_set<TrackId> buses;
+    for (size_t n = 0; n < sends.size(); ++n)
+        check.inside("send", n + 1, [&] {
+            send_fields(check, sends[n]);
+            if (!ids.insert(sends[n].id).second) check.complain("id", "is another send's too");
+            if (!buses.insert(sends[n].to).second) check.complain("to", "is where another send leads too");
+        });
+    for (const auto& [parameter, curve] : rides.all())
+        if (parameter.send() != 0 && !ids.contains(parameter.send()))
+            check.complain(parameter.info().id, "is a ride of a send that is not there");
+}
+
 void check_track(LimitCheck& check, const Track& track, const Track* before) {
     check.inside(track.name, 0, [&] {
         track_fields(check, track);
@@ -143,6 +158,7 @@ void check_track(LimitCheck& check, const Track& track, const Track* before) {
             });
         check_rides(check, track.rides, before ? &before->rides : nullptr, RowKind::track);
         check_chain(check, track.chain, track.rides);
+        check_sends(check, track.sends, track.rides);
     });
 }
 
@@ -194,29 +210,65 @@ void check_ids_and_routing(LimitCheck& check, const Session& s) {
     for (const Bus& b : s.buses) lead(b.output, b.name);
 }
 
-/// A track needs what its processors listen to: that must not go in a circle.  A key whose row is gone is silent; the
-/// checks before hand-off tell of it.
-void check_keys(LimitCheck& check, const Session& s) {
-    std::unordered_map<TrackId, std::vector<TrackId>> needs;
+/// A row needs what leads to it, what is sent to it, and what its processors listen to: that must not go in a circle. A
+/// key whose row is gone is silent; the checks before hand-off tell of it.
+void check_needs(LimitCheck& check, const Session& s) {
+    struct Need {
+        TrackId row;
+        bool listened;
+    };
+    std::unordered_map<TrackId, std::vector<Need>> needs;
+    const auto add = [&](const auto& row) {
+        if (row.output != main_output) needs[row.output].push_back({row.id, false});
+        for (const Send& send : row.sends) {
+            if (!s.find_bus(send.to)) check.inside(row.name, 0, [&] { check.complain("send", "leads to no bus"); });
+            needs[send.to].push_back({row.id, false});
+        }
+        for (const Processor& p : row.chain)
+            if (p.key != 0) needs[row.id].push_back({p.key, true});
+    };
+    for (const auto& t : s.tracks) add(*t);
+    for (const Bus& b : s.buses) add(b);
+    // Tracks are known before buses are: they listen to tracks only.
     for (const auto& t : s.tracks)
         for (const Processor& p : t->chain)
-            if (p.key != 0) needs[t->id].push_back(p.key);
+            if (s.find_bus(p.key))
+                check.inside(t->name, 0, [&] {
+                    check.complain("key", "is a bus: a track listens to tracks, buses and the main output to any row");
+                });
     enum class Seen { no, under_way, done };
     std::unordered_map<TrackId, Seen> seen;
+    std::vector<Need> way;
     const std::function<bool(TrackId)> is_round = [&](TrackId id) {
         if (seen[id] != Seen::no) return seen[id] == Seen::under_way;
         seen[id] = Seen::under_way;
         if (const auto others = needs.find(id); others != needs.end())
-            for (const TrackId other : others->second)
-                if (is_round(other)) return true;
+            for (const Need& other : others->second) {
+                way.push_back(other);
+                if (is_round(other.row)) return true;
+                way.pop_back();
+            }
         seen[id] = Seen::done;
         return false;
     };
     for (const auto& [id, others] : needs) {
-        if (!is_round(id)) continue;
-        const std::string name = s.name_of(id);
-        return check.inside(name, 0, [&] {
-            check.complain("key", "makes a circle: the row would listen to itself, by way of what it listens to");
+        if (check.failed() || !is_round(id)) continue;
+        // The way ends where the circle closes; what lies before it is no part of it.
+        const TrackId closes = way.back().row;
+        size_t from = way.size() - 1;
+        while (from > 0 && way[from - 1].row != closes) --from;
+        bool listens = false;
+        std::string names = s.name_of(closes);
+        for (size_t n = from; n < way.size(); ++n) {
+            listens |= way[n].listened;
+            names += fmt::format(" {} {}", way[n].listened ? "listens to" : "is fed by", s.name_of(way[n].row));
+        }
+        return check.inside(s.name_of(closes), 0, [&] {
+            if (listens)
+                check.complain("key", "makes a circle: the row would listen to itself, by way of what it listens to (" +
+                                          names + ")");
+            else
+                check.complain("send", "makes a ring: " + names);
         });
     }
 }
@@ -234,6 +286,7 @@ Result<void> validate(const Session& s, const Session* before) {
     session_fields(check, s);
     main_fields(check, s);
     check_rides(check, s.main_rides, before ? &before->main_rides : nullptr, RowKind::main);
+    check.inside("main", 0, [&] { check_chain(check, s.main_chain, s.main_rides); });
     if (!before || !(s.targets == before->targets)) check_sheet(check, s.targets);
 
     check.count("tracks", s.tracks.size(), limits::most_rows);
@@ -251,6 +304,7 @@ Result<void> validate(const Session& s, const Session* before) {
         const Bus* const old = before ? before->find_bus(bus.id) : nullptr;
         check_rides(check, bus.rides, old ? &old->rides : nullptr, RowKind::bus);
         check_chain(check, bus.chain, bus.rides);
+        check_sends(check, bus.sends, bus.rides);
     });
     check_list(check, "control group", s.groups, of(&Session::groups), limits::most_rows,
                [&](const ControlGroup& group) {
@@ -278,7 +332,7 @@ Result<void> validate(const Session& s, const Session* before) {
         limit_fields(check, s.hand_off.own);
     });
     check_ids_and_routing(check, s);
-    if (!check.failed()) check_keys(check, s);
+    if (!check.failed()) check_needs(check, s);
     return check.result();
 }
 

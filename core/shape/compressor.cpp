@@ -1,6 +1,7 @@
 #include "core/shape/compressor.h"
 
 #include "core/audio/kernels.h"
+#include "core/decibels.h"
 #include "core/shape/dynamics.h"
 
 namespace isotonus {
@@ -143,6 +144,11 @@ const ProcessorType& compressor_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Compressor>("compressor", "comp", true, false);
         t.looks_ahead = true;
+        t.most_gain = [](std::span<const double> values) {
+            const double makeup_db =
+                values[static_cast<size_t>(compressor_type().find("makeup_db") - compressor_type().parameters.data())];
+            return gain_from_db(makeup_db);
+        };
         return t;
     }();
     return type;

@@ -1,5 +1,6 @@
 #include "core/shape/delay.h"
 
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 
@@ -118,6 +119,41 @@ double tail_s(std::span<const double> values) {
 }
 
 }  // namespace
+
+std::vector<Repeat> repeats_of(const Processor& delay) {
+    std::vector<double> values;
+    for (const ParameterInfo& info : delay_type().parameters) values.push_back(value_of(delay, info));
+    Delay::Settings s;
+    ValueSetter setter(values);
+    s.fields(setter);
+    constexpr double softest = 0.004;
+    constexpr size_t most = 64;
+    std::vector<Repeat> all;
+    const double back = s.feedback / 100.0;
+    double gain = 1.0, left_s = 0.0, right_s = 0.0;
+    while (all.size() < most && gain > softest) {
+        if (s.ping_pong) {
+            // The middle goes in at the left, and from each side on at the other.
+            const bool at_left = all.size() % 2 == 0;
+            left_s += (at_left ? s.left_ms : s.right_ms) / 1000.0;
+            all.push_back({left_s, at_left ? gain : 0.0, at_left ? 0.0 : gain});
+        } else {
+            left_s += s.left_ms / 1000.0, right_s += s.right_ms / 1000.0;
+            all.push_back({left_s, gain, 0.0});
+            all.push_back({right_s, 0.0, gain});
+        }
+        gain *= back;
+    }
+    std::stable_sort(all.begin(), all.end(), [](const Repeat& a, const Repeat& b) { return a.time_s < b.time_s; });
+    // What comes at one moment on both sides is one repeat.
+    std::vector<Repeat> apart;
+    for (const Repeat& r : all)
+        if (!apart.empty() && r.time_s - apart.back().time_s < 1e-4)
+            apart.back().left += r.left, apart.back().right += r.right;
+        else
+            apart.push_back(r);
+    return apart;
+}
 
 const ProcessorType& delay_type() {
     static const ProcessorType type = [] {

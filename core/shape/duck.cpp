@@ -109,7 +109,14 @@ struct Duck {
 }  // namespace
 
 const ProcessorType& duck_type() {
-    static const ProcessorType type = make_type<Duck>("duck", "duck", true, false);
+    static const ProcessorType type = [] {
+        ProcessorType t = make_type<Duck>("duck", "duck", true, false);
+        // A filter that moves has no bound as simple as that of one that stands still.
+        t.most_gain = [](std::span<const double> v) {
+            return v[4] == static_cast<double>(Where::all) ? 1.0 : std::numeric_limits<double>::infinity();
+        };
+        return t;
+    }();
     return type;
 }
 

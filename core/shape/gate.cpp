@@ -65,7 +65,11 @@ struct Gate {
 }  // namespace
 
 const ProcessorType& gate_type() {
-    static const ProcessorType type = make_type<Gate>("gate", "gate", true, false);
+    static const ProcessorType type = [] {
+        ProcessorType t = make_type<Gate>("gate", "gate", true, false);
+        t.most_gain = [](std::span<const double>) { return 1.0; };
+        return t;
+    }();
     return type;
 }
 

@@ -128,6 +128,8 @@ const ProcessorType& limiter_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Limiter>("limiter", "limit", false, false);
         t.looks_ahead = true;
+        t.most_gain = [](std::span<const double>) { return 1.0; };
+        t.ceiling = [](std::span<const double> v) { return gain_from_db(v[0] + 0.1); };  // true peaks, within 0.1 dB
         return t;
     }();
     return type;

@@ -74,6 +74,11 @@ struct ProcessorType {
     std::unique_ptr<Running> (*start)(int channels, double sample_rate) = nullptr;
     /// How long it rings on after its input has ended, s, with these values, in the order of the parameters; null: not.
     double (*tail_s)(std::span<const double> values) = nullptr;
+    /// How many times the highest sample that has come in may come out at most, with these values (infinity: not
+    /// known); null: as chain_bound.h finds out.
+    double (*most_gain)(std::span<const double> values) = nullptr;
+    /// What comes out at most, linear, whatever comes in; null: no such thing.
+    double (*ceiling)(std::span<const double> values) = nullptr;
 
     const ParameterInfo* find(std::string_view parameter) const;
 };

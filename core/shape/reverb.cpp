@@ -241,6 +241,20 @@ double tail_s(std::span<const double> values) {
 
 }  // namespace
 
+double decay_s(const Processor& reverb, double hz) {
+    const auto value = [&](const char* id) { return value_of(reverb, *reverb_type().find(id)); };
+    const double middle_s = value("decay_s");
+    // Each shelf adds to how much is lost a second: all of it far outside, half of it (in dB) at its corner.
+    const auto lost = [](double s) { return 60.0 / s; };
+    const auto shelf = [](double dbs, double ratio) {
+        // |(j w + sqrt G) / (j w + 1 / sqrt G)|, w the ratio to the corner; G of a pass so short that it is near 1.
+        return dbs / (1.0 + ratio * ratio);
+    };
+    const double low = lost(middle_s * value("low_factor")) - lost(middle_s),
+                 high = lost(middle_s * value("high_factor")) - lost(middle_s);
+    return 60.0 / (lost(middle_s) + shelf(low, hz / low_hz) + shelf(high, high_hz / hz));
+}
+
 const ProcessorType& reverb_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Reverb>("reverb", "reverb", false, false);

@@ -13,4 +13,7 @@ namespace isotonus {
 /// not ride: it is what it is at the song's start, and so is the pre-delay.
 const ProcessorType& reverb_type();
 
+/// How long a frequency takes to fall by 60 dB as it is set, s; of a line of mean length.
+double decay_s(const Processor& reverb, double hz);
+
 }  // namespace isotonus

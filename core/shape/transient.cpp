@@ -1,6 +1,7 @@
 #include "core/shape/transient.h"
 
 #include "core/audio/kernels.h"
+#include "core/decibels.h"
 #include "core/shape/dynamics.h"
 
 namespace isotonus {
@@ -67,7 +68,13 @@ struct Transient {
 }  // namespace
 
 const ProcessorType& transient_type() {
-    static const ProcessorType type = make_type<Transient>("transient", "transient", false, false);
+    static const ProcessorType type = [] {
+        ProcessorType t = make_type<Transient>("transient", "transient", false, false);
+        t.most_gain = [](std::span<const double> v) {
+            return gain_from_db(std::max(0.0, v[0]) + std::max(0.0, v[1]));  // attack and sustain
+        };
+        return t;
+    }();
     return type;
 }
 

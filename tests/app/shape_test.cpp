@@ -191,14 +191,14 @@ TEST_F(Shape, a_bus_has_a_chain_that_is_set_like_a_tracks) {
     find<QDoubleSpinBox>("threshold_dbfs")->setValue(-40.0);
     find<QDoubleSpinBox>("attack_ms")->setValue(0.1);
     shaped();
-    ASSERT_TRUE(work().materials.shaped(session().buses[0]));
+    ASSERT_TRUE(work().materials.shaped_sum(session().buses[0].id));
     EXPECT_LT(*work().mix.peak()->dbfs, before - 1.0);
-    const double loud = *work().materials.shaped(session().buses[0])->measurement.integrated_lufs;
+    const double loud = *work().materials.shaped_sum(session().buses[0].id)->measurement.integrated_lufs;
     key(Qt::Key_F7);
     EXPECT_FALSE(session().buses[0].chain[0].in);
     wait_for([&] {
         catch_up();
-        const MaterialPtr m = work().materials.shaped(session().buses[0]);
+        const MaterialPtr m = work().materials.shaped_sum(session().buses[0].id);
         return m && std::fabs(*m->measurement.integrated_lufs - loud) < 0.05;
     });
     EXPECT_TRUE(work().document.can_undo());

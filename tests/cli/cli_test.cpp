@@ -289,7 +289,7 @@ TEST_F(Cli, shape_sets_and_shows_chains_of_tracks_and_buses) {
     EXPECT_NEAR(level(), before, 1e-9);
     // Wrong in every way that a user may get it wrong.
     for (const char* wrong : {"Pad 9 gate", "Pad 1 reverb_of_doom", "Pad 1 low_cut hz=9e9", "Pad 1 low_cut hz=nan",
-                              "Pad 1 low_cut slope=13", "Pad 1 low_cut warmth=3", "Nobody 1 gate", "main 1 gate",
+                              "Pad 1 low_cut slope=13", "Pad 1 low_cut warmth=3", "Nobody 1 gate", "main 2 gate",
                               "Pad 2 compressor key=Pad"}) {
         const Ran ran = run("shape " + session + " " + wrong);
         EXPECT_EQ(ran.status, 2) << wrong;
@@ -329,7 +329,7 @@ TEST_F(Cli, advice_is_told_and_taken) {
 TEST_F(Cli, presets_are_listed_kept_and_set) {
     setenv("XDG_CONFIG_HOME", (folder / "config").c_str(), 1);
     make_session();
-    EXPECT_EQ(run("preset " + session + " list --json").document().size(), 26u);
+    EXPECT_EQ(run("preset " + session + " list --json").document().size(), 27u);
     ASSERT_EQ(run("preset " + session + " set 'Level bass' Pad Kick").status, 0);
     EXPECT_EQ(run("shape " + session + " Kick --json").document()["chain"][0]["ratio"], 4.0);
     ASSERT_EQ(run("shape " + session + " Pad 2 gate").status, 0);

@@ -175,6 +175,10 @@ TEST_F(HandOffChecks, every_line_fails_when_it_should) {
     EXPECT_FALSE(fails("key_missing", [&] { mix.change(0, without_key); }).notice);
     fails("chains_out", [&] { mix.change(0, without_key), mix.change(0, [](Track& t) { t.chain_out = true; }); });
     fails("chains_out", [&] { mix.session.chains_out = true; });
+    const auto limited = [&] {
+        mix.session = with_chain(mix.session, main_output, [](Chain& c) { c = {processor("limiter")}; });
+    };
+    EXPECT_FALSE(fails("main_chain", [&] { limited(), mix.session.hand_off.main_chain = MainChain::in; }).notice);
     for (const Check& c : all()) EXPECT_TRUE(failed.contains(c.id)) << c.id << " was never made to fail";
 }
 

@@ -28,7 +28,7 @@ struct Settings {
 TEST(Presets, that_ship_are_twenty_and_can_be_put_into_any_row) {
     Settings settings;
     const auto& all = shipped_presets();
-    EXPECT_EQ(all.size(), 26u);
+    EXPECT_EQ(all.size(), 27u);
     std::set<std::string> names;
     for (const Preset& p : all) {
         EXPECT_TRUE(names.insert(p.name).second) << p.name;

@@ -77,13 +77,13 @@ TEST(SessionFile, unknown_keys_are_kept_everywhere) {
     json j = minimal();
     j["future"] = {{"a", 1}};
     j["main"] = {{"fader_db", 0.0}, {"limiter", true}};
-    j["tracks"][0]["sends"] = json::array({1, 2});
+    j["tracks"][0]["echoes"] = json::array({1, 2});
     j["tracks"][0]["rides"] = {{"warmth", json::array()}};
     const Session s = session_from_json(j.dump(), "/folder/x.isotonus").value();
     const json back = json::parse(session_to_json(s, "/folder"));
     EXPECT_EQ(back["future"], j["future"]);
     EXPECT_EQ(back["main"]["limiter"], true);
-    EXPECT_EQ(back["tracks"][0]["sends"], j["tracks"][0]["sends"]);
+    EXPECT_EQ(back["tracks"][0]["echoes"], j["tracks"][0]["echoes"]);
     EXPECT_TRUE(back["tracks"][0]["rides"].contains("warmth"));
 }
 
@@ -96,8 +96,8 @@ TEST(SessionFile, each_fault_has_its_sentence) {
     EXPECT_NE(error_of("[1, 2]").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "other"})").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "isotonus-session"})").find("\"version\""), std::string::npos);
-    EXPECT_EQ(error_of(R"({"format": "isotonus-session", "version": 6})"),
-              "this session was written by a newer Isotonus (version 6; this one reads up to 5)");
+    EXPECT_EQ(error_of(R"({"format": "isotonus-session", "version": 7})"),
+              "this session was written by a newer Isotonus (version 7; this one reads up to 6)");
     EXPECT_NE(error_of(R"({"format": "isotonus-session", "version": 0})").find("1 or more"), std::string::npos);
     const std::tuple<const char*, json, const char*> faults[] = {
         {"trim_db", "loud", "'tracks[0].trim_db' must be a number"},

@@ -6,6 +6,8 @@
 #include "core/measure/true_peak.h"
 #include "core/mix/mix_peak.h"
 #include "core/session/routing.h"
+#include "core/shape/delay.h"
+#include "core/shape/reverb.h"
 #include "tests/support/chains.h"
 
 using namespace isotonus;
@@ -137,6 +139,12 @@ for hz in (63, 1000, 16000):
                 printed >> t30;
                 EXPECT_NEAR(t30, wanted, 0.12 * wanted) << decay << " " << low << " " << high;
             }
+        // What is drawn of it by octave is what was just measured: far below and above the corners, and between them.
+        const Processor drawn =
+            processor("reverb", {{"decay_s", decay}, {"low_factor", low}, {"high_factor", high}, {"size", size}});
+        EXPECT_NEAR(decay_s(drawn, 63.0), decay * low, 0.12 * decay * low);
+        EXPECT_NEAR(decay_s(drawn, 1000.0), decay, 0.12 * decay);
+        EXPECT_NEAR(decay_s(drawn, 16000.0), decay * high, 0.12 * decay * high);
     }
 }
 
@@ -264,4 +272,24 @@ TEST(Tails, ring_on_after_the_file_has_ended_and_are_in_figures_peaks_and_export
     EXPECT_GT(tail_s({p}, rides), 3.0 * still);
     p.in = false;
     EXPECT_EQ(tail_s({p}, {}), 0.0);
+}
+
+TEST(Delay, repeats_are_drawn_where_they_are_heard) {
+    for (const double ping_pong : {0.0, 1.0}) {
+        const Processor delay =
+            processor("delay", {{"left_ms", 100.0}, {"right_ms", 150.0}, {"feedback", 50.0}, {"ping_pong", ping_pong}});
+        const auto out = through({delay}, pulse(96000, 2), 2);
+        const auto at = [&](double s, int side) {
+            float most = 0.0f;
+            for (int64_t i = std::llround(s * 48000) - 4; i < std::llround(s * 48000) + 5; ++i)
+                most = std::max(most, std::fabs(out[static_cast<size_t>(2 * i + side)]));
+            return static_cast<double>(most);
+        };
+        const auto repeats = repeats_of(delay);
+        ASSERT_GE(repeats.size(), 7u);
+        for (size_t n = 0; n < 6; ++n) {
+            EXPECT_NEAR(at(repeats[n].time_s, 0), repeats[n].left, 0.02) << n << " " << ping_pong;
+            EXPECT_NEAR(at(repeats[n].time_s, 1), repeats[n].right, 0.02) << n << " " << ping_pong;
+        }
+    }
 }

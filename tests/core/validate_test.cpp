@@ -186,7 +186,10 @@ TEST(Validation, says_the_same_limits_as_the_schema) {
          top["recordings"]["items"]["properties"], "recording");
     same(limits_of_fields([](Limits& v) { processor_fields(v, std::as_const(*std::make_unique<Processor>())); }),
          defs["processor"]["properties"], "processor");
+    same(limits_of_fields([](Limits& v) { send_fields(v, std::as_const(*std::make_unique<Send>())); }),
+         defs["send"]["properties"], "send");
     EXPECT_EQ(defs["track"]["properties"]["chain"]["maxItems"], limits::most_processors);
+    EXPECT_EQ(defs["bus"]["properties"]["sends"]["maxItems"], limits::most_sends);
     const auto same_parameter = [](const ParameterInfo& info, const json& p) {
         if (!info.words.empty()) {
             EXPECT_EQ(p["enum"].size(), info.words.size()) << info.id;

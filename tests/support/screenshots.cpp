@@ -4,6 +4,7 @@
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QListWidget>
+#include <QPushButton>
 #include <QStyleFactory>
 #include <QTemporaryDir>
 #include <QTest>
@@ -16,6 +17,7 @@
 #include "app/stage/sheet_dialog.h"
 #include "app/stage/stage_table.h"
 #include "app/window/main_window.h"
+#include "core/session/presets.h"
 #include "core/session/routing.h"
 #include "core/shape/equaliser.h"
 #include "demosong/shaped.h"
@@ -82,6 +84,31 @@ void shape(Workspace& work) {
             add_bell(c, {420.0, -3.5, 1.8});
             add_bell(c, {6500.0, 3.0, 0.8});
         });
+}
+
+void returns(MainWindow& window) {
+    Workspace& work = window.work();
+    const auto row = [&](const char* name) { return work.document.session().find(std::string(name))->id; };
+    const auto preset = [](const char* name) { return find_preset(shipped_presets(), name)->chain; };
+    work.edits.make_return({row("Voice"), row("Voice Hum"), row("Solo Reed"), row("Lantern Bells")}, "Under the bridge",
+                           for_a_return(preset("Under the bridge")), -12.0, 0.0);
+    work.edits.make_return({row("Voice"), row("Melody")}, "From bank to bank",
+                           for_a_return(preset("From bank to bank")), -9.0, -3.0);
+    work.edits.make_return({row("Kick Close"), row("Snare"), row("Paper Drums")}, parallel_preset,
+                           preset(parallel_preset), 0.0, -12.0);
+    work.edits.set_chains({main_output}, "Main chain", [](Chain& c) {
+        c = {new_processor(*processor_type("compressor"), {})};
+        c.push_back(new_processor(*processor_type("limiter"), c));
+        c[0].values = {{"threshold_dbfs", -16.0}, {"ratio", 1.6}};
+        c[1].values = {{"ceiling_dbtp", -1.0}};
+    });
+    settle(window);
+    work.document.select_only(row("Voice"));
+    if (auto* list = window.findChild<QListWidget*>("chainList")) list->setCurrentRow(list->count() - 1);
+    work.player.set_loop({true, 28.0, 28.8});
+    window.findChild<QPushButton*>("sendThrow")->click();
+    work.player.set_loop({});
+    settle(window);
 }
 
 void all_stations(MainWindow& window, const QString& folder, const QString& prefix) {
@@ -167,6 +194,12 @@ int main(int argc, char** argv) {
         for (size_t n = 0; n < chain.size(); ++n)
             if (chain[n].type == "compressor") list->setCurrentRow(static_cast<int>(n));
     shoot(window, folder, "16-levels");
+    // Returns, a copy in parallel, and the main output's chain; the voice's send to the echo is thrown at one word.
+    const Session without_returns = work.document.session();
+    returns(window);
+    shoot(window, folder, "17-returns");
+    work.document.edit("Without returns", without_returns);
+    settle(window);
     // Compare with a print of this mix, kept a little lower, and the fader box over the rides.
     QTemporaryDir prints;
     Delivery delivery;
