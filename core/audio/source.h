@@ -87,6 +87,8 @@ class FrameReader {
     virtual int channels() const = 0;
     /// Fills `out` with frames of the song, interleaved.  The same samples for any blocks.
     virtual Result<void> read(int64_t first, int64_t frames, float* out) = 0;
+    /// The same where they lie in memory already, without copying; valid as long as the reader.  Null: they do not.
+    virtual const float* view(int64_t /*first*/, int64_t /*frames*/) { return nullptr; }
     /// Samples that were no numbers, so far.
     virtual int64_t non_finite() const { return 0; }
 };

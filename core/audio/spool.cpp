@@ -1,6 +1,7 @@
 #include "core/audio/spool.h"
 
 #include <fcntl.h>
+#include <sys/mman.h>
 #include <unistd.h>
 
 #include <mutex>
@@ -41,7 +42,8 @@ Spooled::File& Spooled::file() {
 }
 
 std::shared_ptr<Spooled> Spooled::reserve(int64_t floats) {
-    const int64_t bytes = floats * static_cast<int64_t>(sizeof(float));
+    constexpr int64_t page = 65536;  // of any machine: what is mapped begins at one
+    const int64_t bytes = (floats * static_cast<int64_t>(sizeof(float)) + page - 1) / page * page;
     File& f = file();
     std::scoped_lock lock(f.mutex);
     if (bytes <= 0 || f.in_use + bytes > spool_budget_bytes || !f.open()) return nullptr;
@@ -59,7 +61,14 @@ std::shared_ptr<Spooled> Spooled::reserve(int64_t floats) {
     return std::shared_ptr<Spooled>(new Spooled(at, bytes));
 }
 
+Spooled::Spooled(int64_t at, int64_t bytes) : at_(at), bytes_(bytes) {
+    void* const all =
+        mmap(nullptr, static_cast<size_t>(bytes), PROT_READ, MAP_SHARED, file().descriptor, static_cast<off_t>(at));
+    if (all != MAP_FAILED) mapped_ = static_cast<const float*>(all);
+}
+
 Spooled::~Spooled() {
+    if (mapped_) munmap(const_cast<float*>(mapped_), static_cast<size_t>(bytes_));
     File& f = file();
     std::scoped_lock lock(f.mutex);
     f.in_use -= bytes_;

@@ -22,14 +22,18 @@ class Spooled {
     /// False when the disk failed (it is full): what is kept is then of no use.
     bool write(int64_t first, const float* from, int64_t count);
     bool read(int64_t first, float* to, int64_t count) const;
+    /// All of it where it lies, without copying; null when it cannot be mapped.  Only what was written may be looked at:
+    /// the file is this program's own and has no name, so that nobody cuts it short meanwhile.
+    const float* mapped() const { return mapped_; }
 
     static int64_t bytes_in_use();
 
   private:
     struct File;
     static File& file();
-    Spooled(int64_t at, int64_t bytes) : at_(at), bytes_(bytes) {}
+    Spooled(int64_t at, int64_t bytes);
     int64_t at_, bytes_;
+    const float* mapped_ = nullptr;
 };
 
 }  // namespace isotonus

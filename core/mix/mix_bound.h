@@ -14,8 +14,8 @@ struct Reach {
 };
 
 /// At most this comes out of a plan's sum, before the main fader: every row's reach times its gains, added.  Of signals
-/// that are not worked out yet by what their chains can make of what goes in.  Nothing when that is not known of one.
-std::optional<Reach> reach_of_sum(const RenderPlan& plan);
+/// that are not worked out yet by what their chains can make of what goes in; infinity where that is not known.
+Reach reach_of_sum(const RenderPlan& plan);
 
 /// The whole-song sample peak of a plan is at most this, linear.  Nothing when that is not known.
 std::optional<double> most_of_mix(const RenderPlan& plan);

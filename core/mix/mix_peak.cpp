@@ -5,7 +5,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
 #include <mutex>
 #include <numeric>
 
@@ -59,15 +58,15 @@ double reach_of(const LevelSummary& s, int64_t b, int c) {
 
 /// An upper bound in every stretch from the tracks alone: for every 256 frames what each can reach, added.
 std::vector<double> bounds_of_tracks(const RenderPlan& plan) {
-    const auto reach = reach_of_sum(plan);
+    const Reach reach = reach_of_sum(plan);
     const auto blocks = static_cast<size_t>((plan.frames + block - 1) / block);
     constexpr size_t group = MixPeaks::stretch_frames / block;
     std::vector<double> bounds;
     for (size_t b = 0; b < blocks; b += group) {
-        double most = reach ? 0.0 : std::numeric_limits<double>::infinity();  // not known: it is looked at
-        for (size_t k = b; reach && k < std::min(b + group, blocks); ++k)
-            most = std::max({most, static_cast<double>(reach->left[k]), static_cast<double>(reach->right[k])});
-        bounds.push_back(most * std::fabs(plan.main_gain) * slack);
+        double most = 0.0;
+        for (size_t k = b; k < std::min(b + group, blocks); ++k)
+            most = std::max({most, static_cast<double>(reach.left[k]), static_cast<double>(reach.right[k])});
+        bounds.push_back(plan.main_gain == 0.0 ? 0.0 : most * std::fabs(plan.main_gain) * slack);
     }
     return bounds;
 }

@@ -54,6 +54,10 @@ Result<std::span<const float* const>> PlanReader::read(int64_t first, int64_t fr
             continue;
         }
         if (!reads(i) || !readers_[i] || from >= track.frames || from + frames <= 0) continue;
+        if (const float* there = readers_[i]->view(from, frames)) {
+            inputs_[i] = there;
+            continue;
+        }
         buffers_[i].resize(std::max(buffers_[i].size(), static_cast<size_t>(frames * track.channels)));
         if (auto done = readers_[i]->read(from, frames, buffers_[i].data()); !done) {
             if (!go_on_) return tl::unexpected(done.error());

@@ -3,6 +3,10 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <condition_variable>
+#include <deque>
+#include <mutex>
+#include <thread>
 
 #include "core/files/hash.h"
 #include "core/mix/mixdown.h"
@@ -45,6 +49,85 @@ class SumReader : public FrameReader {
     Renderer renderer_;
 };
 
+/// For one who reads all of a sum from its start on: rendered ahead on other threads, while what was read is worked on.
+class AheadReader : public FrameReader {
+  public:
+    explicit AheadReader(PlanPtr plan) : plan_(std::move(plan)) {
+        thread_ = std::jthread([this](const std::stop_token& stop) {
+            const auto done = without_exceptions({}, [&] {
+                return render_stretch(plan_, {0, plan_->frames}, 4096,
+                                      [&](std::span<const float> piece) { return hand_on(piece, stop); });
+            });
+            std::scoped_lock lock(mutex_);
+            if (!done) error_ = done.error();
+            ended_ = true;
+            changed_.notify_all();
+        });
+    }
+    ~AheadReader() override {
+        thread_.request_stop();
+        const std::scoped_lock lock(mutex_);
+        changed_.notify_all();
+    }
+    int channels() const override { return 2; }
+
+    Result<void> read(int64_t first, int64_t frames, float* out) override {
+        // Anywhere else than where the last read ended: by itself, to the same bits.
+        if (first != next_) {
+            if (!other_) {
+                auto opened = SumReader::open(plan_);
+                if (!opened) return tl::unexpected(opened.error());
+                other_ = std::move(*opened);
+            }
+            return other_->read(first, frames, out);
+        }
+        next_ += frames;
+        for (int64_t left = 2 * frames; left > 0;) {
+            if (taken_ == piece_.size()) {
+                std::unique_lock lock(mutex_);
+                changed_.wait(lock, [this] { return ended_ || !pieces_.empty(); });
+                if (error_) return tl::unexpected(*error_);
+                if (pieces_.empty()) {  // the song has ended
+                    std::fill_n(out, left, 0.0f);
+                    return {};
+                }
+                piece_ = std::move(pieces_.front());
+                pieces_.pop_front();
+                taken_ = 0;
+                changed_.notify_all();
+            }
+            const auto count = std::min<size_t>(static_cast<size_t>(left), piece_.size() - taken_);
+            out = std::copy_n(piece_.begin() + static_cast<std::ptrdiff_t>(taken_), count, out);
+            taken_ += count;
+            left -= static_cast<int64_t>(count);
+        }
+        return {};
+    }
+
+  private:
+    Result<void> hand_on(std::span<const float> piece, const std::stop_token& stop) {
+        constexpr size_t most = 8;
+        std::unique_lock lock(mutex_);
+        changed_.wait(lock, [&] { return stop.stop_requested() || pieces_.size() < most; });
+        if (stop.stop_requested()) return stopped();
+        pieces_.emplace_back(piece.begin(), piece.end());
+        changed_.notify_all();
+        return {};
+    }
+
+    const PlanPtr plan_;
+    int64_t next_ = 0;
+    std::vector<float> piece_;
+    size_t taken_ = 0;
+    std::unique_ptr<FrameReader> other_;
+    std::mutex mutex_;
+    std::condition_variable changed_;
+    std::deque<std::vector<float>> pieces_;
+    std::optional<Error> error_;
+    bool ended_ = false;
+    std::jthread thread_;  ///< the last: it is joined before the rest goes
+};
+
 void add_key(std::string& key, const Curve& curve) {
     for (const RidePoint& p : curve.points)
         key += fmt::format(" {} {} {} {}", p.time_s, p.value, static_cast<int>(p.segment), p.bend);
@@ -71,6 +154,7 @@ class SumOfRows : public SampleMaker {
   public:
     explicit SumOfRows(PlanPtr plan) : plan(std::move(plan)) {}
     Result<std::unique_ptr<FrameReader>> open() const override { return SumReader::open(plan); }
+    std::unique_ptr<FrameReader> open_ahead() const override { return std::make_unique<AheadReader>(plan); }
     std::string key() const override {
         std::string key = fmt::format("sum {}", plan->sample_rate);
         for (const PlanPart& p : plan->parts) {

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <deque>
+#include <limits>
 
 #include "core/decibels.h"
 #include "core/shape/chain.h"
@@ -69,9 +70,9 @@ void spread(std::vector<float>& reach, int64_t blocks) {
 
 }  // namespace
 
-bool bound_through(const Chain& chain, const Rides& rides, double rate, int64_t block_frames,
+void bound_through(const Chain& chain, const Rides& rides, double rate, int64_t block_frames,
                    std::vector<float>& reach) {
-    bool known = true;
+    bool known = std::none_of(reach.begin(), reach.end(), [](float x) { return std::isinf(x); });
     for (const Processor& p : chain) {
         const ProcessorType* type = processor_type(p.type);
         if (!type || !does_anything({p}, rides)) continue;
@@ -123,7 +124,7 @@ bool bound_through(const Chain& chain, const Rides& rides, double rate, int64_t 
             reach[b] = static_cast<float>(slack * (still ? through * most * after + dry : std::max(most * after, dry)));
         }
     }
-    return known;
+    if (!known) std::fill(reach.begin(), reach.end(), std::numeric_limits<float>::infinity());
 }
 
 }  // namespace isotonus

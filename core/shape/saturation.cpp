@@ -36,12 +36,10 @@ constexpr int taps = 2 * reach;  ///< of each phase
 constexpr double beta = 8.5;     ///< of the Kaiser window: 85 dB of stop band
 constexpr double pass = 0.9;     ///< of half the rate, where the filters' gain is a half
 
-typedef float Quad __attribute__((vector_size(16)));  ///< four places within a sample
-
-/// A windowed sinc that passes up to 0.43 of the row's rate: weights of sample k for each of the four places, and of
-/// the four places of sample k for what comes out.
+/// A windowed sinc that passes up to 0.43 of the row's rate: weights of sample k for each of the four places within a
+/// sample, and of the four places of sample k for what comes out.
 struct Weights {
-    Quad up[taps], down[taps];
+    float up[times][taps], down[times][taps];
     Weights() {
         for (int p = 0; p < times; ++p) {
             double whole = 0.0;
@@ -52,8 +50,8 @@ struct Weights {
                 whole += h[static_cast<size_t>(k)] = sinc * kaiser(t / reach, beta);
             }
             for (int k = 0; k < taps; ++k) {
-                up[k][p] = static_cast<float>(h[static_cast<size_t>(k)] / whole);
-                down[taps - 1 - k][p] = up[k][p] / times;
+                up[p][k] = static_cast<float>(h[static_cast<size_t>(k)] / whole);
+                down[p][taps - 1 - k] = up[p][k] / times;
             }
         }
     }
@@ -63,8 +61,26 @@ const Weights& weights() {
     return all;
 }
 
+typedef float Half __attribute__((vector_size(64), aligned(4)));  ///< sixteen frames side by side: half a cell
+
+/// A cell of what a filter makes of the samples before it: each frame adds up its taps in their order, many frames side
+/// by side.
+ISOTONUS_WIDE void filter_cell(const float* weights, const float* in, float* out) {
+    static_assert(cell_frames == 32);
+    Half first{}, second{};
+    for (int k = 0; k < taps; ++k) {
+        Half a, b;
+        std::memcpy(&a, in + k, sizeof a);
+        std::memcpy(&b, in + k + 16, sizeof b);
+        first += weights[k] * a;
+        second += weights[k] * b;
+    }
+    std::memcpy(out, &first, sizeof first);
+    std::memcpy(out + 16, &second, sizeof second);
+}
+
 /// As `saturated`, of many values at once.
-void bend(SaturationCurve curve, float* x, int count) {
+ISOTONUS_WIDE void bend(SaturationCurve curve, float* x, int count) {
     const auto tanh_of = [](float v) { return 1.0f - 2.0f / (exp2_of(2.0f * 1.44269504f * v) + 1.0f); };
     switch (curve) {
         case SaturationCurve::tanh:
@@ -104,7 +120,7 @@ struct Saturation {
     struct State {
         // The latest samples of each side, what the curve made of them, and what is outside of the band.
         float in[2][taps - 1] = {};
-        Quad fine[2][taps - 1] = {};
+        float fine[2][times][taps - 1] = {};
         float rest[2][taps - 1] = {};
         PairFilter::State low, high, tone;
     };
@@ -136,31 +152,32 @@ struct Saturation {
         const Weights& w = weights();
         for (int side = 0; side < c.channels; ++side) {
             // What is remembered, then this cell.
-            float in[taps - 1 + cell_frames], rest[taps - 1 + cell_frames];
-            Quad fine[taps - 1 + cell_frames];
+            float in[taps - 1 + cell_frames] = {}, rest[taps - 1 + cell_frames];
+            float fine[times][taps - 1 + cell_frames], now[times][cell_frames];
             std::memcpy(in, state.in[side], sizeof state.in[side]);
             std::memcpy(rest, state.rest[side], sizeof state.rest[side]);
-            std::memcpy(fine, state.fine[side], sizeof state.fine[side]);
+            float into[cell_frames], back[cell_frames];
             for (int i = 0; i < c.frames; ++i) {
                 in[taps - 1 + i] = static_cast<float>(cell.at[i][side]);
                 rest[taps - 1 + i] = static_cast<float>(whole.at[i][side] - cell.at[i][side]);
                 const double drive = drive_from_ + (drive_to_ - drive_from_) * (i + 1) / cell_frames;
-                const auto into = static_cast<float>(drive / ceiling);
-                Quad x{};
-                for (int k = 0; k < taps; ++k) x += w.up[k] * in[i + k];
-                fine[taps - 1 + i] = x * into;
+                into[i] = static_cast<float>(drive / ceiling);
+                back[i] = static_cast<float>(s_.compensate ? ceiling / drive : ceiling);
             }
-            bend(s_.curve, reinterpret_cast<float*>(fine + taps - 1), times * c.frames);
-            for (int i = 0; i < c.frames; ++i) {
-                const double drive = drive_from_ + (drive_to_ - drive_from_) * (i + 1) / cell_frames;
-                fine[taps - 1 + i] *= static_cast<float>(s_.compensate ? ceiling / drive : ceiling);
-                Quad y{};
-                for (int k = 0; k < taps; ++k) y += w.down[k] * fine[i + k];
-                cell.at[i][side] = static_cast<double>(y[0] + y[1] + y[2] + y[3] + rest[i]);
+            for (int p = 0; p < times; ++p) {
+                std::memcpy(fine[p], state.fine[side][p], sizeof state.fine[side][p]);
+                float* const x = fine[p] + taps - 1;
+                filter_cell(w.up[p], in, x);
+                for (int i = 0; i < cell_frames; ++i) x[i] *= into[i];
+                bend(s_.curve, x, cell_frames);
+                for (int i = 0; i < cell_frames; ++i) x[i] *= back[i];
+                filter_cell(w.down[p], fine[p], now[p]);
+                std::memcpy(state.fine[side][p], fine[p] + c.frames, sizeof state.fine[side][p]);
             }
+            for (int i = 0; i < c.frames; ++i)
+                cell.at[i][side] = static_cast<double>(now[0][i] + now[1][i] + now[2][i] + now[3][i] + rest[i]);
             std::memcpy(state.in[side], in + c.frames, sizeof state.in[side]);
             std::memcpy(state.rest[side], rest + c.frames, sizeof state.rest[side]);
-            std::memcpy(state.fine[side], fine + c.frames, sizeof state.fine[side]);
         }
         if (s_.tone_db != 0.0 || !tone_.still) {
             const GlidingFilter* const filters[] = {&tone_};

@@ -14,7 +14,7 @@ namespace isotonus {
 namespace {
 
 constexpr int64_t block_frames = LevelSummary::block_frames;
-constexpr int64_t read_frames = 1024;  ///< of a source at once
+constexpr int64_t read_frames = 4096;  ///< of a source at once
 
 /// Until its source has ended, and what its chain makes of it has died away.
 int64_t frames_of(const SignalRecipe& recipe) {
@@ -25,10 +25,13 @@ int64_t frames_of(const SignalRecipe& recipe) {
 /// A row's samples before its fader, at any frame of the song.
 class TapReader {
   public:
-    static Result<TapReader> open(const RowTap& tap) {
+    /// `in_order`: it will be read once, from its start on.
+    static Result<TapReader> open(const RowTap& tap, bool in_order = false) {
         TapReader reader;
         reader.tap_ = &tap;
-        auto opened = open_material(*tap.material);
+        auto opened = in_order && tap.material->maker
+                          ? Result<std::unique_ptr<FrameReader>>(tap.material->maker->open_ahead())
+                          : open_material(*tap.material);
         if (!opened) return tl::unexpected(opened.error());
         reader.reader_ = std::move(*opened);
         return reader;
@@ -87,8 +90,8 @@ class TapReader {
 /// Sources of a chain and the chain itself, run cell by cell.
 class SignalRun {
   public:
-    static Result<SignalRun> open(const SignalRecipe& recipe) {
-        auto source = TapReader::open(recipe.source);
+    static Result<SignalRun> open(const SignalRecipe& recipe, bool in_order = false) {
+        auto source = TapReader::open(recipe.source, in_order);
         if (!source) return tl::unexpected(source.error());
         SignalRun run(recipe, std::move(*source));
         for (const ChainRun::KeyTap& key : run.chain.keys()) {
@@ -212,10 +215,19 @@ class KeptReader : public FrameReader {
     Result<void> read(int64_t first, int64_t frames, float* out) override {
         const int64_t end = signal_->frames_, wide = channels();
         const int64_t from = std::clamp<int64_t>(first, 0, end), to = std::clamp<int64_t>(first + frames, from, end);
-        std::fill_n(out, frames * wide, 0.0f);
-        if (to > from && !signal_->kept_->read(from * wide, out + (from - first) * wide, (to - from) * wide))
+        if (to == from) {
+            std::fill_n(out, frames * wide, 0.0f);
+            return {};
+        }
+        std::fill_n(out, (from - first) * wide, 0.0f);
+        std::fill_n(out + (to - first) * wide, (first + frames - to) * wide, 0.0f);
+        if (!signal_->kept_->read(from * wide, out + (from - first) * wide, (to - from) * wide))
             return fail(cache_folder().string(), "what was kept there cannot be read again");
         return {};
+    }
+    const float* view(int64_t first, int64_t frames) override {
+        const float* const all = signal_->kept_->mapped();
+        return all && first >= 0 && first + frames <= signal_->frames_ ? all + first * channels() : nullptr;
     }
 
   private:
@@ -311,7 +323,7 @@ Level Signal::gain_db(size_t place) const {
 
 Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place, Progress* progress) {
     return without_exceptions({}, [&]() -> Result<Signal::Reduction> {
-        auto run = SignalRun::open(recipe);
+        auto run = SignalRun::open(recipe, true);
         if (!run) return tl::unexpected(run.error());
         const int64_t frames = frames_of(recipe);
         ReductionWatch watch(recipe, run->chain, frames);
@@ -332,8 +344,7 @@ std::string material_key(const Material& material) {
     if (material.maker) return "made " + material.maker->key();
     if (!material.signal) return source_key(material.ready.source);
     const Source& part = material.ready.source;
-    return fmt::format("signal {} {} {}", signal_key(material.signal->recipe()), static_cast<int>(part.band),
-                       part.crossover_hz);
+    return fmt::format("signal {} {} {}", material.signal->key(), static_cast<int>(part.band), part.crossover_hz);
 }
 
 namespace {
@@ -384,6 +395,7 @@ const Material& before_chain(const Material& played) {
 MaterialPtr provisional_signal(const SignalRecipe& recipe) {
     auto signal = std::make_shared<Signal>();
     signal->recipe_ = recipe;
+    signal->key_ = signal_key(recipe);
     signal->frames_ = frames_of(recipe);
     auto material = std::make_shared<Material>();
     material->ready = recipe.source.material->ready;
@@ -420,7 +432,8 @@ Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) 
         auto signal = std::make_shared<Signal>();
         signal->recipe_ = recipe;
         signal->frames_ = frames_of(recipe);
-        auto opened = SignalRun::open(signal->recipe_);
+        signal->key_ = signal_key(recipe);
+        auto opened = SignalRun::open(signal->recipe_, true);
         if (!opened) return tl::unexpected(opened.error());
         SignalRun& run = *opened;
         ChainRun& chain = run.chain;

@@ -57,6 +57,7 @@ MaterialPtr band_of(const MaterialPtr& whole, Band band, double crossover_hz);
 class Signal {
   public:
     const SignalRecipe& recipe() const { return recipe_; }
+    const std::string& key() const { return key_; }  ///< signal_key of its recipe
     /// The deepest reduction of a processor in each block of 256 frames of the song, dB, 0 or below; empty when it does
     /// not turn down or is not at work.
     const std::vector<float>& reductions(size_t place) const;
@@ -84,6 +85,7 @@ class Signal {
     friend Result<MaterialPtr> make_signal(const SignalRecipe&, Progress*);
     friend MaterialPtr provisional_signal(const SignalRecipe&);
     SignalRecipe recipe_;
+    std::string key_;
     int64_t frames_ = 0;
     int64_t spacing_cells_ = 0;  ///< between checkpoints
     size_t state_bytes_ = 0;

@@ -417,7 +417,8 @@ TEST(Bounds, hold_for_every_chain_that_has_one) {
         for (size_t b = 0; b * 512 < in.size(); ++b)
             reach.push_back(peak_of({in.begin() + static_cast<std::ptrdiff_t>(b * 512),
                                      in.begin() + static_cast<std::ptrdiff_t>(std::min(in.size(), (b + 1) * 512))}));
-        if (!bound_through(chain, rides, 48000, 256, reach)) continue;
+        bound_through(chain, rides, 48000, 256, reach);
+        if (std::isinf(reach[0])) continue;
         ++known;
         const auto out = through(chain, in, 2, 48000, rides);
         for (size_t i = 0; i < out.size(); ++i)
@@ -451,7 +452,9 @@ TEST(Bounds, of_a_mix_with_chains_that_are_not_worked_out_lie_above_its_peak_and
     const auto [limited, at_most] = peak_and_bound();
     EXPECT_GE(at_most, limited);
     EXPECT_NEAR(db_from_gain(at_most), -5.9, 0.01);
-    // A reverb has no bound that says anything.
-    mix.chain(main_output, {processor("reverb")});
+    // A reverb has no bound that says anything; with a limiter behind it that does not matter.
+    mix.chain(drums, {processor("reverb")});
+    EXPECT_NEAR(db_from_gain(peak_and_bound().second), -5.9, 0.01);
+    mix.session.main_chain_out = true;
     EXPECT_FALSE(most_of_mix(*compile_plan(mix.session, mix.file_of(), Solo::left_out)));
 }
