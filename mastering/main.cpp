@@ -37,6 +37,10 @@ struct Desk {
 
 std::string name_of(const Delivered& d) { return d.file.filename().string(); }
 
+/// A second mix, to be listened to: as it sounded through the main output's chain.  It is neither the mix to be
+/// mastered nor a stem.
+bool is_finished_mix(const Delivered& d) { return d.file.stem().string().ends_with("with main chain"); }
+
 /// The mix is the file that says so; else the only one.
 const Delivered* find_mix(const std::vector<Delivered>& all) {
     const Delivered* found = nullptr;
@@ -187,6 +191,11 @@ int main(int argc, char** argv) {
         d.measured = measured->measurement;
         all.push_back(std::move(d));
     }
+    const auto finished =
+        std::stable_partition(all.begin(), all.end(), [](const Delivered& d) { return !is_finished_mix(d); });
+    for (auto d = finished; d != all.end(); ++d) look_at(*d, false, desk);
+    const bool heard_too = finished != all.end();
+    all.erase(finished, all.end());
     if (files->empty()) desk.refuse("there is no audio file in the folder");
     const Delivered* mix = find_mix(all);
     if (!mix && !all.empty()) desk.refuse("no file says that it is the mix");
@@ -201,8 +210,9 @@ int main(int argc, char** argv) {
                                            {"faults", desk.faults}})
                                .dump(1, ' ', false, nlohmann::json::error_handler_t::replace));
     } else if (accepted) {
-        fmt::print("Accepted: {} file{}{}.\n", all.size(), all.size() == 1 ? "" : "s",
-                   all.size() > 1 ? ", and the stems sum to the mix" : "");
+        fmt::print("Accepted: {} file{}{}{}.\n", files->size(), files->size() == 1 ? "" : "s",
+                   all.size() > 1 ? ", and the stems sum to the mix" : "",
+                   heard_too ? "; one is how it sounded with its main chain" : "");
     } else {
         fmt::print("Refused:\n");
         for (const std::string& fault : desk.faults) fmt::print("  {}\n", fault);

@@ -11,7 +11,8 @@ namespace {
 
 constexpr double furthest_db = 24.0, fine_db = 0.05;
 
-/// What can be turned down by itself: tracks, and buses with a chain in place of their members.
+/// What can be turned down by itself: tracks, and buses with a chain in place of their members; the main output alone
+/// where it has a chain, since what comes out of that does not fall as rows do.
 std::vector<TrackId> heard_rows(const RenderPlan& plan) {
     std::vector<TrackId> ids;
     for (const PlanTrack& t : plan.tracks)
@@ -20,6 +21,7 @@ std::vector<TrackId> heard_rows(const RenderPlan& plan) {
 }
 
 double fader_of(const Session& session, TrackId row) {
+    if (row == main_output) return session.main_fader_db;
     const Track* t = session.find(row);
     return t ? t->fader_db : session.find_bus(row)->fader_db;
 }
@@ -83,7 +85,10 @@ Session with_proposal(const Session& session, const Proposal& proposal) {
     Session next = session;
     const auto set = [](double db) { return [db](auto& row) { row.fader_db = db; }; };
     for (const auto& [id, fader_db] : proposal.faders)
-        next = next.find(id) ? with_track(next, id, set(fader_db)) : with_bus(next, id, set(fader_db));
+        if (id == main_output)
+            next.main_fader_db = fader_db;
+        else
+            next = next.find(id) ? with_track(next, id, set(fader_db)) : with_bus(next, id, set(fader_db));
     return next;
 }
 

@@ -326,6 +326,72 @@ TEST_F(Cli, advice_is_told_and_taken) {
         EXPECT_EQ(run("advise " + session + " " + wrong).status, 2) << wrong;
 }
 
+TEST_F(Cli, rows_are_sent_to_returns_and_the_main_chain_leaves_as_it_is_told) {
+    make_session();
+    for (const char* row : {"Kick", "Pad"}) ASSERT_EQ(run("set " + session + " " + row + " fader=-12").status, 0);
+    ASSERT_EQ(run("bus " + session + " add Hall").status, 0);
+    ASSERT_EQ(run("shape " + session + " Hall 1 delay left_ms=90 mix=100").status, 0);
+    const auto peak = [&](const std::string& more = "") {
+        const Ran ran = run("render " + session + " '" + (folder / "out.wav").string() + "' --json" + more);
+        EXPECT_EQ(ran.status, 0) << ran.err;
+        return ran.document()["sample_peak_dbfs"].get<double>();
+    };
+    const double dry = peak();
+    ASSERT_EQ(run("send " + session + " Pad Hall -9 --pre --pan 0.5").status, 0);
+    EXPECT_GT(peak(), dry);
+    const json list = run("bus " + session + " list --json").document();
+    EXPECT_EQ(list[0]["return"], true);
+    EXPECT_EQ(list[0]["sends"][0], (json{{"row", "Pad"}, {"level_db", -9.0}, {"before_fader", true}, {"in", true}}));
+    ASSERT_EQ(run("ride " + session + " Pad send.Hall.level 0=-72 1=-72").status, 0);
+    EXPECT_NEAR(peak(), dry, 0.01) << "a ride stands for the level";
+    ASSERT_EQ(run("ride " + session + " Pad send1.level").status, 0);
+    ASSERT_EQ(run("shape " + session + " Hall 2 duck key=Kick depth_db=6").status, 0);
+    ASSERT_EQ(run("bus " + session + " set Hall fader=-3 pan=0.2 mute=on").status, 0);
+    EXPECT_NEAR(peak(), dry, 0.01);
+    ASSERT_EQ(run("bus " + session + " set Hall mute=off").status, 0);
+    ASSERT_EQ(run("shape " + session + " main 1 limiter ceiling_dbtp=-20").status, 0);
+    EXPECT_LE(peak(), -19.8) << "as it is heard";
+    for (const char* way : {"out", "in", "both"}) {
+        const fs::path out = folder / way;
+        const Ran ran =
+            run("deliver " + session + " '" + out.string() + "' --stems tracks --main-chain " + way + " --json");
+        ASSERT_EQ(ran.status, 0) << ran.err;
+        const json sheet = ran.document();
+        EXPECT_EQ(sheet["main"]["chain_delivered"], way);
+        EXPECT_EQ(sheet["main"]["chain"][0]["type"], "limiter");
+        EXPECT_EQ(sheet["buses"][0]["return"], true);
+        EXPECT_EQ(sheet["tracks"][1]["sends"][0]["to"], "Hall");
+        EXPECT_EQ(sheet["files"].size(), std::string(way) == "both" ? 5u : 4u);
+        if (std::string(way) != "out") {
+            EXPECT_LE(sheet["files"][std::string(way) == "both" ? 1 : 0]["sample_peak_dbfs"].get<double>(), -19.8);
+        }
+        // The mastering desk takes what leaves without the chain, or both ways, and its stems.
+        if (std::string(way) != "in") {
+            int status = 0;
+            const std::string said = output_of("'" ISOTONUS_DESK "' '" + out.string() + "' 2>&1", &status);
+            EXPECT_EQ(status, 0) << said;
+        }
+    }
+    EXPECT_EQ(run("send " + session + " Pad Hall none").status, 0);
+    ASSERT_EQ(run("bus " + session + " remove Hall").status, 0);
+    for (const char* wrong : {"send S Pad Hall -3", "bus S add Two Nobody", "bus S set Two fader=0", "bus S remove Two",
+                              "bus S add Kick"}) {
+        std::string line = wrong;
+        line.replace(line.find(" S "), 3, " " + session + " ");
+        const Ran ran = run(line);
+        EXPECT_EQ(ran.status, 2) << wrong;
+        EXPECT_FALSE(ran.err.empty()) << wrong;
+    }
+    ASSERT_EQ(run("bus " + session + " add One Pad").status, 0);
+    ASSERT_EQ(run("bus " + session + " add Two One").status, 0);
+    for (const std::string& ring :
+         std::vector<std::string>{"send " + session + " Two One 0", "bus " + session + " set Two output=One",
+                                  "send " + session + " main One 0", "send " + session + " Pad One 13",
+                                  "send " + session + " Pad One 0 --pan 2", "send " + session + " Pad One none"}) {
+        EXPECT_EQ(run(ring).status, 2) << ring;
+    }
+}
+
 TEST_F(Cli, presets_are_listed_kept_and_set) {
     setenv("XDG_CONFIG_HOME", (folder / "config").c_str(), 1);
     make_session();

@@ -3,6 +3,7 @@
 
 #include <fstream>
 
+#include "core/balance/headroom.h"
 #include "core/handoff/delivery.h"
 #include "core/mix/mix_bound.h"
 #include "core/mix/mix_peak.h"
@@ -457,4 +458,22 @@ TEST(Bounds, of_a_mix_with_chains_that_are_not_worked_out_lie_above_its_peak_and
     EXPECT_NEAR(db_from_gain(peak_and_bound().second), -5.9, 0.01);
     mix.session.main_chain_out = true;
     EXPECT_FALSE(most_of_mix(*compile_plan(mix.session, mix.file_of(), Solo::left_out)));
+}
+
+TEST(MainChain, headroom_plan_turns_the_main_fader_down) {
+    Folder folder;
+    Sending mix(folder);
+    mix.chain(main_output, {processor("limiter", {{"ceiling_dbtp", -1.0}})});
+    mix.change(0, [](Track& t) { t.trim_db = 12.0; });
+    ASSERT_TRUE(mix.signals.make(mix.session, mix.file_of()));
+    MixPeaks peaks(1);
+    const auto plan = headroom_plan(mix.session, mix.signals.played_by(mix.session, mix.file_of()), -6.0, peaks);
+    ASSERT_TRUE(plan);
+    ASSERT_FALSE(plan->proposals.empty());
+    const Proposal& down = plan->proposals.front();
+    ASSERT_EQ(down.faders.size(), 1u);
+    EXPECT_EQ(down.faders[0].first, main_output);
+    EXPECT_TRUE(down.reaches);
+    mix.session = with_proposal(mix.session, down);
+    EXPECT_NEAR(db_from_gain(static_cast<double>(peak_of(mix.now()))), -6.0, 0.01);
 }
