@@ -19,12 +19,13 @@ namespace {
 constexpr double sweep_boost_db = 9.0, sweep_cut_db = -4.0, sweep_q = 8.0;
 }  // namespace
 
-ShapePicture::ShapePicture(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+ShapePicture::ShapePicture(Workspace& work, QWidget* parent) : QWidget(parent), work_(work), live_(work, this) {
     setObjectName("shapePicture");
     setAccessibleName(tr("Frequencies of the chosen row"));
     setMouseTracking(true);
     setMinimumWidth(360);
     const auto redraw = qOverload<>(&QWidget::update);
+    connect(&live_, &LiveSpectrum::changed, this, redraw);
     connect(&work_.spectra, &Spectra::ready, this, redraw);
     connect(&work_.materials, &Materials::reshaped, this, redraw);
     connect(&work_.document, &Document::session_changed, this, redraw);
@@ -85,6 +86,13 @@ void ShapePicture::paintEvent(QPaintEvent*) {
     if (const LongTermSpectrum* after = row->after ? work_.spectra.of(row->after) : nullptr) {
         painter.setPen(QPen(theme().track_ink(row->ink), 1.8));
         painter.drawPath(spectrum_path(*after, 0.0, freq, c));
+    }
+    // Where the song plays; what is heard of the row if it is not muted.
+    const Track* track = work_.document.track(work_.view.shape_row());
+    live_.follow(row->after ? row->after : row->before, track && !row->after ? whole_delay(*track) : 0);
+    if (live_.now()) {
+        painter.setPen(QPen(theme().accent, 1.0));
+        painter.drawPath(spectrum_path(*live_.now(), row->after ? 0.0 : row->trim_db, freq, c));
     }
     const auto inside = [&](double db) {
         return std::clamp(y_of(db), static_cast<double>(c.top()), static_cast<double>(c.bottom()));

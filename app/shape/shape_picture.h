@@ -4,6 +4,7 @@
 #include <QWidget>
 
 #include "app/shape/frequency.h"
+#include "app/shape/live_spectrum.h"
 #include "core/balance/make_room.h"
 
 namespace isotonus {
@@ -15,6 +16,7 @@ class ShapePicture : public QWidget {
     ShapePicture(Workspace& work, QWidget* parent);
     /// Who covers the row where, drawn behind it; empty: not shown.
     void show_cover(std::vector<CoveredBand> cover);
+    const LiveSpectrum& live() const { return live_; }
 
   protected:
     void paintEvent(QPaintEvent*) override;
@@ -49,6 +51,7 @@ class ShapePicture : public QWidget {
     const QPainterPath& line_of(Line& line, const Chain& chain, double rate,
                                 const std::function<double(double)>& y_of) const;
     Workspace& work_;
+    LiveSpectrum live_;
     int band_ = -1;  ///< that is dragged; 0 … 7
     bool sweeping_ = false;
     std::vector<CoveredBand> cover_;

@@ -100,6 +100,34 @@ TEST_F(SendsInShape, a_row_is_sent_to_a_new_return_and_the_line_in_its_lane_sets
     EXPECT_EQ(track(2).sends[0].level_db, -6.0);
 }
 
+TEST_F(SendsInShape, the_large_picture_follows_the_spectrum_where_the_song_plays) {
+    begin();
+    work().document.select_only(track(1).id);  // a sine of 220 Hz
+    shaped();
+    auto* picture = find<ShapePicture>("shapePicture");
+    EXPECT_FALSE(picture->live().now());
+    key(Qt::Key_Space);
+    wait_for(
+        [&] { return picture->live().now().has_value() && picture->live().now()->dbfs(0).value_or(-200.0) < 0.0; });
+    const auto loudest_hz = [&] {
+        const LongTermSpectrum& now = *picture->live().now();
+        int loudest = 0;
+        for (int b = 1; b < spectrum_bands; ++b)
+            if (now.power[static_cast<size_t>(b)] > now.power[static_cast<size_t>(loudest)]) loudest = b;
+        return spectrum_hz(loudest);
+    };
+    wait_for([&] { return picture->live().now() && std::fabs(loudest_hz() - 220.0) < 15.0; });
+    // With a chain it is what comes out of it, at once in the place of what came in.
+    type(lane(1), "2000");
+    shaped();
+    wait_for([&] {
+        return picture->live().now() &&
+               *std::max_element(picture->live().now()->power.begin(), picture->live().now()->power.end()) < 1e-4;
+    });
+    key(Qt::Key_Space);
+    wait_for([&] { return !picture->live().now(); });
+}
+
 TEST_F(SendsInShape, one_key_takes_the_chosen_send_out_and_in) {
     begin();
     work().edits.make_return({track(2).id}, "Canal", {}, -12.0, 0.0);

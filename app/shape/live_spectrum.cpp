@@ -1,0 +1,84 @@
+#include "app/shape/live_spectrum.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "app/desk/background.h"
+#include "core/shape/signal.h"
+
+namespace isotonus {
+
+/// One job at a time has it.
+struct LiveSpectrum::Source {
+    MaterialPtr material;
+    int64_t delay_samples = 0;
+    std::unique_ptr<FrameReader> reader;
+    bool failed = false;
+    std::vector<float> samples;
+
+    std::optional<LongTermSpectrum> around(int64_t frame) {
+        constexpr int64_t frames = 16384;
+        if (!reader && !failed) {
+            auto opened = open_material(*material);
+            failed = !opened;
+            if (opened) reader = std::move(*opened);
+        }
+        if (!reader) return std::nullopt;
+        const int channels = reader->channels();
+        samples.resize(static_cast<size_t>(frames * channels));
+        // Of what is past: what comes is not heard yet.
+        const int64_t first = std::max<int64_t>(0, frame - delay_samples - frames);
+        if (!reader->read(first, frames, samples.data())) return std::nullopt;
+        SpectrumMeter meter(channels, material->ready.rate);
+        meter.add(samples.data(), frames);
+        return meter.finish();
+    }
+};
+
+LiveSpectrum::LiveSpectrum(Workspace& work, QObject* parent) : QObject(parent), work_(work) {
+    pool_.setMaxThreadCount(1);
+    timer_.setInterval(50);
+    connect(&timer_, &QTimer::timeout, this, &LiveSpectrum::tick);
+    connect(&work_.player, &Player::moved, this, [this] {
+        const bool playing = work_.player.playing();
+        if (playing == timer_.isActive()) return;
+        if (playing) return timer_.start();
+        timer_.stop();
+        now_.reset();
+        emit changed();
+    });
+    if (work_.player.playing()) timer_.start();
+}
+
+LiveSpectrum::~LiveSpectrum() { pool_.waitForDone(); }
+
+void LiveSpectrum::follow(MaterialPtr material, int64_t delay_samples) {
+    const bool readable = material && (!material->signal || !material->signal->is_provisional()) && !material->maker;
+    if (!readable) {
+        source_.reset();
+        now_.reset();
+        return;
+    }
+    if (source_ && source_->material == material && source_->delay_samples == delay_samples) return;
+    source_ = std::make_shared<Source>();
+    source_->material = std::move(material);
+    source_->delay_samples = delay_samples;
+    now_.reset();
+}
+
+void LiveSpectrum::tick() {
+    if (busy_ || !source_) return;
+    busy_ = true;
+    const int64_t frame = std::llround(work_.player.position_s() * work_.document.session().sample_rate);
+    in_background(pool_, [this, source = source_, frame] {
+        auto found = source->around(frame);
+        QMetaObject::invokeMethod(this, [this, source, found = std::move(found)] {
+            busy_ = false;
+            if (source != source_ || !work_.player.playing()) return;
+            now_ = found;
+            emit changed();
+        });
+    });
+}
+
+}  // namespace isotonus
