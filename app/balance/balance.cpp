@@ -3,6 +3,7 @@
 #include "app/balance/balance_panel.h"
 #include "app/balance/bus_block.h"
 #include "app/balance/field.h"
+#include "core/session/routing.h"
 
 #include <QCoreApplication>
 #include <QHBoxLayout>
@@ -449,11 +450,35 @@ FaderLane::Values BusLane::values() const {
     return with_writing(v);
 }
 
+/// Of a bus that has a chain or sends, whose signal is known for the whole song.
+Level BusLane::song_peak_dbfs() const {
+    const Bus* b = bus();
+    const MaterialPtr signal = b ? work_.materials.shaped_sum(id()) : nullptr;
+    if (!signal) return std::nullopt;
+    const Session& session = work_.document.session();
+    Track after;  // its trim is before its chain
+    after.fader_db = b->fader_db + session.group_db(id());
+    const CurvePtr ride = session.rides_bypassed ? nullptr : b->rides.heard(Parameter::level);
+    if (PeakOf now{signal, after.fader_db, ride}; !(now == peak_of_)) {
+        peak_of_ = std::move(now);
+        after.rides.set(Parameter::level, ride);
+        peak_ = peak_after_ride_dbfs(after, *signal, 0.0);
+    }
+    return peak_;
+}
+
 QString BusLane::sentence() const {
-    const auto rows = tracks_under(work_.document.session(), id()).size();
+    const Session& session = work_.document.session();
+    const auto rows = tracks_under(session, id()).size(), senders = senders_to(session, id()).size();
+    QString peak;
+    if (const Level db = song_peak_dbfs()) peak = tr("; whole-song peak after the fader %1").arg(db_text(*db, "dBFS"));
+    if (is_return(session, id()))
+        return tr("%1, a return: %n row(s) send to it; fader %2", nullptr, static_cast<int>(senders))
+                   .arg(track_name(), db_text(values().fader_db)) +
+               peak + '.';
     return bus() ? tr("%1, a bus: sums %n row(s); fader %2", nullptr, static_cast<int>(rows))
                            .arg(track_name(), db_text(values().fader_db)) +
-                       '.'
+                       peak + '.'
                  : tr("%1, a control group: moves %n row(s) by %2", nullptr, static_cast<int>(rows))
                            .arg(track_name(), db_text(values().fader_db, "dB", true)) +
                        '.';

@@ -87,9 +87,19 @@ class BusLane : public FaderLane {
     QString track_name() const override;
     Values values() const override;
     void move(Part part, double to, uint64_t gesture) override;
+    Level song_peak_dbfs() const override;
     QString sentence() const override;
 
   private:
+    /// What the peak of a bus with a signal depends on.
+    struct PeakOf {
+        MaterialPtr signal;
+        double fader_db = 0.0;
+        CurvePtr ride;
+        bool operator==(const PeakOf&) const = default;
+    };
+    mutable PeakOf peak_of_;
+    mutable Level peak_;
     const Bus* bus() const { return work_.document.session().find_bus(id()); }
     const ControlGroup* group() const { return work_.document.session().find_group(id()); }
 };

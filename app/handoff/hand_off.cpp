@@ -235,7 +235,7 @@ QWidget* HandOffPanel::make_form() {
                      tr("the mix and a stem of each bus"), tr("stems of the tracks alone"),
                      tr("stems of the families alone"), tr("stems of the buses alone")});
     main_chain_ = combo("exportMainChain");
-    main_chain_->addItems({tr("without the main chain"), tr("with the main chain"), tr("both, as two files")});
+    main_chain_->addItems({tr("main chain out"), tr("main chain in"), tr("both ways")});
     main_chain_->setAccessibleName(tr("Main chain"));
     main_chain_->setToolTip(
         tr("What limits or squeezes the whole mix cannot be taken back: mastering mostly wants the mix without it. "

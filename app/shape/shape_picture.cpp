@@ -145,9 +145,10 @@ void ShapePicture::paint_decay(QPainter& painter, const QRect& area, const Frequ
         const int x = static_cast<int>(ruler.place(hz)),
                   high = static_cast<int>(std::lround(seconds / longest * area.height() / 3.0));
         painter.fillRect(x - 3, area.bottom() - high, 6, high, theme().accent);
+        const QRect figure(x - 24, area.bottom() - high - 17, 48, 16);
+        painter.fillRect(figure.adjusted(6, 1, -6, -1), theme().ground);
         painter.setPen(theme().ink);
-        painter.drawText(QRect(x - 24, area.bottom() - high - 17, 48, 16), Qt::AlignCenter,
-                         tr("%1 s").arg(seconds, 0, 'f', seconds < 1.0 ? 2 : 1));
+        painter.drawText(figure, Qt::AlignCenter, tr("%1 s").arg(seconds, 0, 'f', seconds < 1.0 ? 2 : 1));
     }
     painter.setPen(theme().faint);
     painter.drawText(area.adjusted(6, 20, 0, 0), Qt::AlignLeft | Qt::AlignTop, tr("bars: decay by 60 dB, by octave"));

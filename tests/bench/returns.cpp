@@ -1,10 +1,8 @@
 // bench_returns FILES...: chains on every row, four returns, a chain on the main output.  What a fader move costs until
 // the whole-song peak is known, at most and exactly; exporting all of it; a reverb alone.
 #include <fmt/format.h>
-#include <sys/resource.h>
 
 #include <algorithm>
-#include <chrono>
 #include <random>
 
 #include "core/mix/mix_bound.h"
@@ -15,21 +13,11 @@
 #include "core/session/session_file.h"
 #include "core/shape/chain.h"
 #include "core/shape/equaliser.h"
+#include "tests/bench/clock.h"
 
 using namespace isotonus;
 
 namespace {
-
-double now_s() { return std::chrono::duration<double>(std::chrono::steady_clock::now().time_since_epoch()).count(); }
-
-double busy_s() {
-    rusage used{};
-    getrusage(RUSAGE_SELF, &used);
-    const auto s = [](const timeval& t) {
-        return static_cast<double>(t.tv_sec) + 1e-6 * static_cast<double>(t.tv_usec);
-    };
-    return s(used.ru_utime) + s(used.ru_stime);
-}
 
 Processor& add(Chain& chain, const char* type) {
     chain.push_back(new_processor(*processor_type(type), chain));

@@ -5,6 +5,7 @@
 #include <sys/file.h>
 #include <sys/prctl.h>
 
+#include <algorithm>
 #include <chrono>
 #include <mutex>
 #include <thread>
@@ -341,6 +342,22 @@ void through_jack_midi() {
         for (int n = 0; n < 400 && !done(); ++n) std::this_thread::sleep_for(std::chrono::milliseconds(5));
         return done();
     };
+    // The server connects ports by and by, and what is sent before is lost: one fader is touched until that is heard,
+    // and another after it, behind whose message nothing older comes.
+    const auto heard_touch_of = [&](int fader) {
+        std::scoped_lock lock(mutex);
+        return std::any_of(heard.begin(), heard.end(), [fader](const MidiBytes& bytes) {
+            const auto touch = FaderMidiReader::touch(bytes);
+            return touch && touch->fader == fader;
+        });
+    };
+    EXPECT_TRUE(wait([&] { return box.touch(1), heard_touch_of(1); }));
+    box.touch(3);
+    EXPECT_TRUE(wait([&] { return heard_touch_of(3); }));
+    {
+        std::scoped_lock lock(mutex);
+        heard.clear();
+    }
     box.touch(2);
     for (int n = 1; n <= 20; ++n) box.move(2, n / 20.0);
     box.release(2);

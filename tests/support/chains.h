@@ -123,4 +123,18 @@ inline std::vector<float> rendered(const PlanPtr& plan, int block, int workers =
     return all;
 }
 
+inline double worst_difference(const std::vector<float>& a, const std::vector<float>& b) {
+    EXPECT_EQ(a.size(), b.size());
+    double worst = 0.0;
+    for (size_t i = 0; i < std::min(a.size(), b.size()); ++i)
+        worst = std::max(worst, std::fabs(static_cast<double>(a[i]) - static_cast<double>(b[i])));
+    return worst;
+}
+
+inline float peak_of(const std::vector<float>& x) {
+    float peak = 0.0f;
+    for (const float v : x) peak = std::max(peak, std::fabs(v));
+    return peak;
+}
+
 }  // namespace isotonus::test

@@ -198,6 +198,20 @@ int main(int argc, char** argv) {
     const Session without_returns = work.document.session();
     returns(window);
     shoot(window, folder, "17-returns");
+    if (everything) {
+        for (const size_t n : {size_t{1}, size_t{2}}) {
+            work.view.show_shape_of(work.document.session().buses[n].id);
+            work.view.shape_place = 0;
+            shoot(window, folder, n == 1 ? "reverb" : "delay");
+        }
+        work.view.show_shape_of({});
+        window.stations().choose(2);
+        shoot(window, folder, "balance-returns");
+        window.stations().choose(6);
+        settle(window);
+        shoot(window, folder, "hand-off-main-chain");
+        window.stations().choose(3);
+    }
     work.document.edit("Without returns", without_returns);
     settle(window);
     // Compare with a print of this mix, kept a little lower, and the fader box over the rides.
