@@ -39,10 +39,10 @@ void ShapeStation::paint_ruler(QPainter& painter, const QRect& area, const Works
                          Qt::AlignHCenter | Qt::AlignBottom,
                          QString(db == -48 ? "%1 dBFS" : "%1").arg(db).replace('-', QChar(0x2212)));
     painter.drawText(QRect(levels.right() + 16, area.top(), 200, area.height() - 5), Qt::AlignLeft | Qt::AlignBottom,
-                     work.document.session().buses.empty()
-                         ? QCoreApplication::translate("Station", "chain; a click takes out or in")
-                         : QCoreApplication::translate("Station", "chain"));
-    if (!work.document.session().buses.empty())
+                     shows_sends(work.document.session())
+                         ? QCoreApplication::translate("Station", "chain")
+                         : QCoreApplication::translate("Station", "chain; a click takes out or in"));
+    if (shows_sends(work.document.session()))
         painter.drawText(send_area(area.width(), area.height()).translated(0, area.top()).adjusted(0, 0, 0, -5),
                          Qt::AlignLeft | Qt::AlignBottom, QCoreApplication::translate("Station", "sends"));
 }

@@ -18,6 +18,12 @@ QRect frequency_area(int width, int height) { return {12, 0, width * 55 / 100, h
 QRect level_area(int width, int height) { return {12 + width * 58 / 100, 0, width * 17 / 100, height}; }
 QRect send_area(int width, int height) { return {width - 76, 0, 70, height}; }
 
+bool shows_sends(const Session& session) {
+    const auto sends = [](const auto& row) { return !row.sends.empty(); };
+    return std::any_of(session.tracks.begin(), session.tracks.end(), [&](const auto& t) { return sends(*t); }) ||
+           std::any_of(session.buses.begin(), session.buses.end(), sends);
+}
+
 ShapeLane::ShapeLane(Workspace& work, TrackId id, QWidget* parent) : Lane(work, id, parent) {
     connect(&work_.spectra, &Spectra::ready, this, qOverload<>(&QWidget::update));
     connect(&work_.materials, &Materials::reshaped, this, qOverload<>(&QWidget::update));
@@ -111,7 +117,7 @@ double ShapeLane::per_pixel(const QPoint&) const {
 QRect ShapeLane::word_place(size_t n) const {
     // Side by side, closer when there are many.
     const int left = level_area(width(), height()).right() + 16, count = static_cast<int>(chain().size());
-    const int right = work_.document.session().buses.empty() ? width() - 4 : send_area(width(), height()).left() - 8;
+    const int right = shows_sends(work_.document.session()) ? send_area(width(), height()).left() - 8 : width() - 4;
     const int each = std::min(62, (right - left) / std::max(1, count));
     return {left + static_cast<int>(n) * each, 2, each - 4, height() - 5};
 }
@@ -227,7 +233,8 @@ void ShapeLane::paint(QPainter& painter, const QRect&) {
     const Session& session = work_.document.session();
     const Sends* sends = session.sends_of(id());
     std::vector<TrackId> buses;
-    for (const Bus& b : session.buses) buses.push_back(b.id);
+    if (shows_sends(session))
+        for (const Bus& b : session.buses) buses.push_back(b.id);
     const auto ghost = work_.view.chain_ghosts().find(id());
     Picture now{row.before,
                 row.after,

@@ -13,6 +13,8 @@ namespace isotonus {
 QRect frequency_area(int width, int height);
 QRect level_area(int width, int height);
 QRect send_area(int width, int height);
+/// Something is sent somewhere: before that words of chains have the sends' place.
+bool shows_sends(const Session& session);
 
 class ShapeLane : public Lane {
     Q_OBJECT

@@ -17,13 +17,15 @@
 #include "core/shape/reverb.h"
 #include "core/shape/saturation.h"
 #include "core/shape/transient.h"
+#include "core/shape/width.h"
 
 namespace isotonus {
 
 std::span<const ProcessorType* const> processor_types() {
     static const std::vector<const ProcessorType*> all{
-        &low_cut_type(),    &high_cut_type(),  &equaliser_type(), &compressor_type(), &duck_type(),  &gate_type(),
-        &saturation_type(), &transient_type(), &limiter_type(),   &modulation_type(), &delay_type(), &reverb_type()};
+        &low_cut_type(), &high_cut_type(),   &equaliser_type(), &compressor_type(), &duck_type(),
+        &gate_type(),    &saturation_type(), &transient_type(), &limiter_type(),    &modulation_type(),
+        &delay_type(),   &reverb_type(),     &width_type()};
     return all;
 }
 

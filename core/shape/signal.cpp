@@ -396,6 +396,7 @@ MaterialPtr provisional_signal(const SignalRecipe& recipe) {
     auto signal = std::make_shared<Signal>();
     signal->recipe_ = recipe;
     signal->key_ = signal_key(recipe);
+    signal->provisional_ = true;
     signal->frames_ = frames_of(recipe);
     auto material = std::make_shared<Material>();
     material->ready = recipe.source.material->ready;

@@ -75,7 +75,7 @@ class Signal {
     /// silent.
     Level peak_after_dbfs(size_t place) const;
     Level gain_db(size_t place) const;
-    bool is_provisional() const { return checkpoints_.empty(); }
+    bool is_provisional() const { return provisional_; }
     size_t checkpoint_bytes() const { return checkpoints_.size(); }
 
   private:
@@ -86,6 +86,7 @@ class Signal {
     friend MaterialPtr provisional_signal(const SignalRecipe&);
     SignalRecipe recipe_;
     std::string key_;
+    bool provisional_ = false;
     int64_t frames_ = 0;
     int64_t spacing_cells_ = 0;  ///< between checkpoints
     size_t state_bytes_ = 0;

@@ -190,6 +190,25 @@ TEST(Sends, give_the_same_bits_in_any_blocks_on_any_workers_and_the_peak_is_exac
     }
 }
 
+TEST(Sends, of_a_bus_without_a_chain_are_known_like_those_of_one_with_a_chain) {
+    Folder folder;
+    Sending mix(folder);
+    TrackId drums = 0;
+    mix.session = with_new_bus(mix.session, "Drums", std::nullopt, {mix.id(0)}, &drums);
+    mix.chain(mix.hall, {processor("delay")});
+    for (const Chain& chain : {Chain{}, Chain{processor("reverb")}}) {
+        mix.chain(drums, chain);
+        mix.session = with_chain(mix.session, drums, [](Chain& c) {
+            for (Processor& p : c) p.in = false;
+        });
+        mix.send(drums, mix.hall, [](Send& s) { s.level_db = -3.0; });
+        const PlanPtr plan = mix.shaped_plan();
+        EXPECT_TRUE(is_known(*plan));
+        EXPECT_TRUE(mix.signals.missing_of_buses(mix.session, mix.file_of()).empty());
+        EXPECT_EQ(rendered(plan, 17), rendered(plan, 4096, 2));
+    }
+}
+
 TEST(Sends, swap_without_a_jump_while_they_are_played) {
     Folder folder;
     Sending mix(folder);

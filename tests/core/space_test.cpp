@@ -293,3 +293,30 @@ TEST(Delay, repeats_are_drawn_where_they_are_heard) {
         }
     }
 }
+
+TEST(Width, keeps_the_middle_and_puts_what_is_low_into_the_centre) {
+    const auto in = make(48000, 2, noise(4, 0.4));
+    EXPECT_EQ(through({processor("width")}, in, 2), in) << "at rest it is not there";
+    const auto wide = through({processor("width", {{"width", 200.0}})}, in, 2);
+    const auto mono = through({processor("width", {{"width", 0.0}})}, in, 2);
+    for (size_t i = 0; i < in.size(); i += 2) {
+        const float middle = (in[i] + in[i + 1]) / 2.0f, side = (in[i] - in[i + 1]) / 2.0f;
+        ASSERT_NEAR(wide[i], middle + 2.0f * side, 1e-6);
+        ASSERT_NEAR(mono[i], middle, 1e-6);
+        ASSERT_EQ(mono[i], mono[i + 1]);
+    }
+    // Sides of a Butterworth low cut of 12 dB an octave: 3.01 dB down at its frequency, 24.1 dB two octaves below (the
+    // formula of the prototype); what both sides share passes.
+    for (const auto& [hz, lost] : {std::pair{120.0, 3.01}, std::pair{30.0, 24.1}, std::pair{2000.0, 0.0}}) {
+        const auto apart =
+            make(96000, 2, [hz = hz](int64_t i, int c) { return (c ? -0.5 : 0.5) * sine(hz, 48000)(i, 0); });
+        const auto out = through({processor("width", {{"mono_below_hz", 120.0}})}, apart, 2);
+        EXPECT_NEAR(rms_db(apart, 2, 0, 48000, 96000) - rms_db(out, 2, 0, 48000, 96000), lost, 0.1) << hz;
+        const auto same = make(96000, 2, sine(hz, 48000, 0.5));
+        EXPECT_NEAR(rms_db(through({processor("width", {{"mono_below_hz", 120.0}})}, same, 2), 2, 0, 48000, 96000),
+                    rms_db(same, 2, 0, 48000, 96000), 1e-3);
+    }
+    // A mono row has no sides.
+    const auto one = make(4800, 1, noise(5, 0.4));
+    EXPECT_EQ(through({processor("width", {{"width", 0.0}, {"mono_below_hz", 200.0}})}, one, 1), one);
+}
