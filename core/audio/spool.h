@@ -22,7 +22,7 @@ class Spooled {
     /// False when the disk failed (it is full): what is kept is then of no use.
     bool write(int64_t first, const float* from, int64_t count);
     bool read(int64_t first, float* to, int64_t count) const;
-    /// All of it where it lies, without copying; null when it cannot be mapped.  Only what was written may be looked at:
+    /// All of it where it lies, not copied; null when it cannot be mapped.  Only what was written may be looked at:
     /// the file is this program's own and has no name, so that nobody cuts it short meanwhile.
     const float* mapped() const { return mapped_; }
 
