@@ -114,6 +114,30 @@ int check(const fs::path& file, bool as_json) {
     return all_passed(*checks) ? done : check_failed;
 }
 
+namespace {
+
+/// The files of a delivery, and how far its stems will be from the mix.
+int say_what_would_leave(const PlanPtr& plan, const Session& session, const Delivery& d, bool as_json) {
+    const std::vector<fs::path> files = files_of(plan, session, d);
+    const auto residue = stems_residue(plan, session, d);
+    if (!residue) return complain(residue.error());
+    if (as_json) {
+        json list = json::array();
+        for (const fs::path& f : files) list.push_back(f.string());
+        print({{"files", list}, {"stems_residue_dbfs", level_json(*residue)}});
+        return done;
+    }
+    for (const fs::path& f : files) fmt::print("{}\n", f.string());
+    if (d.stems != StemSplit::none)
+        fmt::print("{}\n", *residue ? fmt::format("the stems' sum will differ from the mix by {:.1f} dBFS at most, before "
+                                                  "it is rounded to the format",
+                                                  **residue)
+                                    : "the stems will sum to the mix");
+    return done;
+}
+
+}  // namespace
+
 int deliver_all(const DeliverOptions& options) {
     auto opened = open_with_materials(options.session);
     if (!opened) return complain(opened.error());
@@ -137,6 +161,7 @@ int deliver_all(const DeliverOptions& options) {
               : options.stems == "buses"    ? StemSplit::buses
                                             : StemSplit::none;
     d.stems_before_main = options.before_main;
+    d.shares = options.shares;
     d.sample_rate = options.rate;
     d.tail = options.tail;
     if (options.undithered) d.dither = Dither::none;
@@ -148,6 +173,7 @@ int deliver_all(const DeliverOptions& options) {
         options.sections ? section_excerpts(session, *plan) : excerpts_between(*plan, options.from_s, options.to_s);
     if (!excerpts) return complain(excerpts.error(), wrong_usage);
     d.excerpts = std::move(*excerpts);
+    if (options.dry_run) return say_what_would_leave(plan, session, d, options.as_json);
     const PlanPtr leaves = leaving(plans, session);
     const auto checks = checks_of(session, leaves, opened->missing);
     if (!checks) return complain(checks.error());

@@ -187,6 +187,11 @@ int run(int argc, char** argv) {
                      "out, in or both: the mix without, with, or twice; else as "
                      "the session says")
         ->check(CLI::IsMember({"out", "in", "both"}));
+    deliver_verb->add_flag("--shares", delivery.shares,
+                           "in each stem of tracks or families what returns and buses with chains make of it, in place "
+                           "of stems of their own");
+    deliver_verb->add_flag("--dry-run", delivery.dry_run,
+                           "write nothing; say which files it would be, and how far the stems' sum is from the mix");
     deliver_verb->add_flag("--before-main", delivery.before_main, "stems without the main fader");
     deliver_verb->add_option("--rate", delivery.rate, "Hz")->check(CLI::Range(8000, 768000));
     deliver_verb->add_option("--from", delivery.from_s, "seconds");

@@ -15,12 +15,18 @@ namespace isotonus {
 /// Long work reports its progress (0 … 1) and looks here whether it should stop.  Safe to share between threads.
 class Progress {
   public:
+    Progress() = default;
+    /// Of one part of a work: it is cancelled with the whole, and reports for itself.
+    explicit Progress(const Progress* whole) : whole_(whole) {}
     void report(double fraction) { fraction_.store(fraction, std::memory_order_relaxed); }
     double fraction() const { return fraction_.load(std::memory_order_relaxed); }
     void cancel() { cancelled_.store(true, std::memory_order_relaxed); }
-    bool cancelled() const { return cancelled_.load(std::memory_order_relaxed); }
+    bool cancelled() const {
+        return cancelled_.load(std::memory_order_relaxed) || (whole_ && whole_->cancelled());
+    }
 
   private:
+    const Progress* const whole_ = nullptr;
     std::atomic<double> fraction_{0.0};
     std::atomic<bool> cancelled_{false};
 };

@@ -114,6 +114,7 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
         show_main_chain();
     });
     connect(&work_.player, &Player::loop_changed, this, &HandOffPanel::fill_ranges);
+    connect(&work_.player, &Player::plan_changed, this, &HandOffPanel::look_at_stems);
     connect(&work_.exports, &ExportQueue::changed, this, &HandOffPanel::show_queue);
     const char* home = std::getenv("HOME");
     const fs::path folder =
@@ -128,6 +129,7 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
 }
 
 HandOffPanel::~HandOffPanel() {
+    if (stems_progress_) stems_progress_->cancel();
     keep_form();
     work_.mix.want_figures(false);
 }
@@ -142,7 +144,7 @@ void HandOffPanel::show_main_chain() {
 void HandOffPanel::keep_form() {
     QVariantMap& form = work_.exports.form;
     for (const QComboBox* c : {what_, format_, rate_, range_}) form[c->objectName()] = c->currentText();
-    for (const QCheckBox* c : {before_main_, tail_, bext_, sheet_, print_, dither_})
+    for (const QCheckBox* c : {before_main_, shares_, tail_, bext_, sheet_, print_, dither_})
         form[c->objectName()] = c->isChecked();
     for (const QLineEdit* e : {pattern_, file_}) form[e->objectName()] = e->text();
     form["session"] = work_.document.name();
@@ -152,7 +154,7 @@ void HandOffPanel::fill_form() {
     const QVariantMap& form = work_.exports.form;
     if (form["session"] != work_.document.name()) return;  // of another song
     for (QComboBox* c : {what_, format_, rate_, range_}) c->setCurrentText(form[c->objectName()].toString());
-    for (QCheckBox* c : {before_main_, tail_, bext_, sheet_, print_, dither_})
+    for (QCheckBox* c : {before_main_, shares_, tail_, bext_, sheet_, print_, dither_})
         c->setChecked(form[c->objectName()].toBool());
     for (QLineEdit* e : {pattern_, file_}) e->setText(form[e->objectName()].toString());
 }
@@ -285,6 +287,10 @@ QWidget* HandOffPanel::make_form() {
     };
     before_main_ = tick("stemsBeforeMain", tr("stems before the main fader"),
                         tr("Without the main fader and the main output's rides."), false);
+    shares_ = tick("stemsShares", tr("returns in the stems"),
+                   tr("A stem of a track or a family holds all that is heard of it, also in returns and in buses with "
+                      "chains; else those are stems of their own."),
+                   false);
     tail_ = tick("exportTail", tr("with its tail"), tr("A section or the loop goes on until it has died away."), false);
     bext_ = tick("exportBext", tr("Broadcast Wave"),
                  tr("Date, place in the song and loudness in the file (EBU Tech 3285)."), true);
@@ -303,8 +309,15 @@ QWidget* HandOffPanel::make_form() {
     tick_grid->addWidget(bext_, 0, 2);
     tick_grid->addWidget(tail_, 1, 0);
     tick_grid->addWidget(dither_, 1, 1);
-    tick_grid->addWidget(before_main_, 2, 0, 1, 2);
+    tick_grid->addWidget(shares_, 1, 2);
+    tick_grid->addWidget(before_main_, 2, 0);
+    stems_sum_ = new QLabel;
+    stems_sum_->setObjectName("stemsSum");
+    tick_grid->addWidget(stems_sum_, 2, 1, 1, 2);
     grid->addWidget(ticks, line++, 0, 1, 2);
+    for (QCheckBox* c : {before_main_, shares_}) connect(c, &QCheckBox::toggled, this, &HandOffPanel::look_at_stems);
+    for (QComboBox* c : {what_, range_})
+        connect(c, &QComboBox::currentIndexChanged, this, &HandOffPanel::look_at_stems);
     auto* buttons = new QWidget;
     auto* row = new QHBoxLayout(buttons);
     row->setContentsMargins(0, 0, 0, 0);
@@ -445,6 +458,27 @@ void HandOffPanel::look_into_overs() {
     });
 }
 
+void HandOffPanel::look_at_stems() {
+    const Delivery d = delivery();
+    const PlanPtr plan = work_.player.mix_plans().bare;
+    if (stems_progress_) stems_progress_->cancel();
+    const bool asked = d.stems != StemSplit::none && !work_.materials.shaping();
+    stems_sum_->setText(d.stems == StemSplit::none ? QString() : tr("The stems' sum is being found out…"));
+    if (!asked) return;
+    stems_progress_ = std::make_shared<Progress>();
+    in_background(*QThreadPool::globalInstance(), [panel = QPointer(this), plan, d, progress = stems_progress_,
+                                                   session = work_.document.session()] {
+        const auto residue = stems_residue(plan, session, d, progress.get());
+        QMetaObject::invokeMethod(qApp, [panel, progress, residue] {
+            if (!panel || panel->stems_progress_ != progress || progress->cancelled()) return;
+            panel->stems_sum_->setText(
+                !residue    ? QString::fromStdString(residue.error().text())
+                : !*residue ? tr("The stems sum to the mix.")
+                            : tr("The stems' sum is the mix to %1.").arg(db_text(**residue, "dBFS")));
+        });
+    });
+}
+
 void HandOffPanel::show_queue() {
     const ExportQueue& q = work_.exports;
     cancel_->setEnabled(q.busy());
@@ -504,6 +538,7 @@ Delivery HandOffPanel::delivery() const {
     d.mix = what < 4;
     d.stems = splits[what < 4 ? what : what - 3];
     d.stems_before_main = before_main_->isChecked();
+    d.shares = shares_->isChecked();
     d.main_chain = work_.document.session().hand_off.main_chain;
     d.finished = work_.player.mix_plans().finished;
     d.tail = tail_->isChecked();

@@ -53,6 +53,8 @@ class HandOffPanel : public QWidget {
     void show_main_chain();
     void fill_form();
     void look_into_overs();
+    /// By how much the stems will differ from the mix, told before they are written.
+    void look_at_stems();
     void choose_file();
     void own_limits();
     Delivery delivery() const;
@@ -65,10 +67,11 @@ class HandOffPanel : public QWidget {
     double overs_limit_dbfs_ = 0.0;
     std::vector<Moment> overs_;  ///< what makes them
     QListWidget* checks_;
-    QLabel* result_;
+    QLabel *result_, *stems_sum_;
+    std::shared_ptr<Progress> stems_progress_;  ///< of finding out how far the stems' sum is from the mix
     QLineEdit *file_, *pattern_;
     QComboBox *profile_, *what_, *main_chain_, *format_, *rate_, *range_;
-    QCheckBox *before_main_, *tail_, *bext_, *sheet_, *print_, *dither_;
+    QCheckBox *before_main_, *shares_, *tail_, *bext_, *sheet_, *print_, *dither_;
     QPlainTextEdit* notes_;
     QPushButton *export_, *cancel_;
     QProgressBar* bar_;

@@ -4,6 +4,7 @@
 // Headroom: what makes the mix's peaks, and what to turn down so that the whole-song peak falls into its window.
 #pragma once
 
+#include "core/mix/compile_plan.h"
 #include "core/mix/mix_peak.h"
 
 namespace isotonus {

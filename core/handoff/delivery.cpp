@@ -13,6 +13,7 @@
 #include "core/audio/kernels.h"
 #include "core/audio/resample.h"
 #include "core/files/hash.h"
+#include "core/mix/row_shares.h"
 #include "core/session/routing.h"
 #include "core/session/session_file.h"
 
@@ -370,10 +371,14 @@ std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const De
     // Tracks that go together, in the order of their first one.
     std::vector<std::pair<std::string, std::vector<TrackId>>> sets;
     for (const PlanTrack& t : base->tracks) {
-        // Rows whose bus has a chain leave together, as that bus: what it makes of them cannot be taken apart.
+        // Rows whose bus has a chain leave together, as that bus, unless what it makes of each is wanted.
         const Track* track = session.find(t.id);
         const Bus* const row = session.find_bus(t.id);
-        if ((!track && !row) || !base->heard(t) || base->parts[t.first_part].through_chain) continue;
+        const auto of_row = base->parts_of(t);
+        const auto leaves = [&](const PlanPart& p) {
+            return p.heard() && (d.shares || (!p.is_send() && !p.through_chain));
+        };
+        if ((!track && (!row || d.shares)) || std::none_of(of_row.begin(), of_row.end(), leaves)) continue;
         std::string name = session.name_of(t.id);
         bool joins = true;
         if (d.stems == StemSplit::families) {
@@ -392,7 +397,7 @@ std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const De
         else
             at->second.push_back(t.id);
     }
-    for (const auto& [name, ids] : sets) parts.push_back({name, false, plan_of_tracks(*base, ids)});
+    for (const auto& [name, ids] : sets) parts.push_back({name, false, plan_of_tracks(*base, ids), ids});
     return parts;
 }
 
@@ -468,11 +473,45 @@ std::vector<Excerpt> section_excerpts(const Session& session, const RenderPlan& 
 
 namespace {
 
+/// What a delivery renders: its parts, and what its stems must sum to (null: it has none).
+struct Rendered {
+    std::vector<Part> parts;
+    PlanPtr compared;
+};
+
+/// Of the progress of a delivery, what the stems' shares take.
+constexpr double shares_share = 0.4;
+
+/// Makes the stems' shares, when they are wanted.
+Result<Rendered> rendered_by(const PlanPtr& plan, const Session& session, const Delivery& d, Progress* progress) {
+    Rendered all{parts_of(plan, session, d), nullptr};
+    if (d.stems == StemSplit::none) return all;
+    all.compared = d.stems_before_main ? without_main(*plan) : plan;
+    if (!d.shares) return all;
+    std::vector<PlanPtr> plans;
+    std::vector<std::vector<TrackId>> sets;
+    for (const Part& part : all.parts)
+        if (part.is_mix)
+            plans.push_back(part.plan);
+        else
+            sets.push_back(part.rows);
+    const bool mix_is_compared = !plans.empty() && plans.front() == all.compared;
+    plans.push_back(all.compared);
+    Progress of_shares(progress);
+    auto shared = share_out(plans, all.compared, sets, &of_shares);
+    if (progress) progress->report(shares_share);
+    if (!shared) return tl::unexpected(shared.error());
+    auto mix = shared->plans.begin();
+    auto set = shared->sets.begin();
+    for (Part& part : all.parts) part.plan = part.is_mix ? *mix++ : *set++;
+    all.compared = mix_is_compared ? shared->plans.front() : shared->plans.back();
+    return all;
+}
+
 Result<DeliveryReport> write_delivery(const PlanPtr& plan, const Session& session, const Delivery& d,
                                       Progress* progress) {
     const auto started = std::chrono::steady_clock::now();
-    const std::vector<Part> parts = parts_of(plan, session, d);
-    if (parts.empty())
+    if (parts_of(plan, session, d).empty())
         return fail(d.folder.string(), "there is nothing to export: no mix is wanted, and no track is heard");
     const std::vector<fs::path> files = files_of(plan, session, d);
     const ProtectedFiles kept = protected_by(session, d.session_file);
@@ -487,16 +526,19 @@ Result<DeliveryReport> write_delivery(const PlanPtr& plan, const Session& sessio
     DeliveryReport report;
     report.sample_rate = rate_for(d.type, d.sample_rate > 0 ? d.sample_rate : plan->sample_rate);
     report.format = format_in_words(d);
-    report.stems_compared = d.stems != StemSplit::none;
-    PlanPtr compared;
-    if (report.stems_compared) compared = d.stems_before_main ? without_main(*plan) : plan;
-    Work work{parts, compared, session, d, kept, report.sample_rate};
+    const auto prepared = rendered_by(plan, session, d, progress);
+    if (!prepared) return tl::unexpected(prepared.error());
+    const std::vector<Part>& parts = prepared->parts;
+    report.stems_compared = prepared->compared != nullptr;
+    const double prepared_share = d.shares && prepared->compared ? shares_share : 0.0;
+    Work work{parts, prepared->compared, session, d, kept, report.sample_rate};
     const auto excerpts = excerpts_of(d);
     Jobs jobs;
     for (size_t n = 0; n < excerpts.size(); ++n) {
         const auto tell = [&](double share) {
             if (progress)
-                progress->report(0.7 * (static_cast<double>(n) + share) / static_cast<double>(excerpts.size()));
+                progress->report(prepared_share + (0.7 - prepared_share) * (static_cast<double>(n) + share) /
+                                                      static_cast<double>(excerpts.size()));
         };
         auto rendered =
             render_excerpt(work, excerpts[n], std::span(files).subspan(n * parts.size(), parts.size()), tell, progress);
@@ -539,6 +581,31 @@ Result<DeliveryReport> write_delivery(const PlanPtr& plan, const Session& sessio
 
 Result<DeliveryReport> deliver(const PlanPtr& plan, const Session& session, const Delivery& d, Progress* progress) {
     return without_exceptions(d.folder.string(), [&] { return write_delivery(plan, session, d, progress); });
+}
+
+Result<Level> stems_residue(const PlanPtr& plan, const Session& session, const Delivery& d, Progress* progress) {
+    return without_exceptions(d.folder.string(), [&]() -> Result<Level> {
+        const auto prepared = rendered_by(plan, session, d, progress);
+        if (!prepared) return tl::unexpected(prepared.error());
+        if (!prepared->compared) return Level();
+        std::vector<PlanPtr> plans;
+        for (const Part& part : prepared->parts)
+            if (!part.is_mix) plans.push_back(part.plan);
+        plans.push_back(prepared->compared);
+        double residue = 0.0;
+        const auto sink = [&](const std::vector<std::vector<float>>& pieces) -> Result<void> {
+            for (size_t i = 0; i < pieces.back().size(); ++i) {
+                double sum = 0.0;
+                for (size_t p = 0; p + 1 < pieces.size(); ++p) sum += static_cast<double>(pieces[p][i]);
+                residue = std::max(residue, std::fabs(sum - static_cast<double>(pieces.back()[i])));
+            }
+            return {};
+        };
+        for (const Excerpt& e : excerpts_of(d))
+            if (auto done = render_together(plans, held_to(e.stretch, *plan), d.block_frames, sink, progress); !done)
+                return tl::unexpected(done.error());
+        return residue > 0.0 ? Level(db_from_gain(residue)) : std::nullopt;
+    });
 }
 
 Result<std::string> sha256_of(const fs::path& file) {

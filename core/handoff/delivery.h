@@ -6,6 +6,7 @@
 
 #include <functional>
 
+#include "core/mix/compile_plan.h"
 #include "core/mix/mixdown.h"
 
 namespace isotonus {
@@ -39,6 +40,8 @@ struct Delivery {
     StemSplit stems = StemSplit::none;
     MainChain main_chain = MainChain::out;  ///< of the mix; stems are without it
     PlanPtr finished;  ///< the mix with the main output's chain, of the same parts as the plan; null: there is no chain
+    bool shares = false;  ///< a stem holds all that is heard of its rows, also in returns and in buses with chains; else
+                          ///< those are stems of their own
     bool stems_before_main = false;  ///< without the main fader and the main output's rides
     std::vector<Excerpt> excerpts;   ///< none: the whole song
     bool tail = false;               ///< an excerpt goes on until it has been below -60 dBFS for 50 ms
@@ -94,7 +97,8 @@ PlanPtr leaving(const MixPlans& plans, const Session& session);
 struct Part {
     std::string name;
     bool is_mix = false;
-    PlanPtr plan;
+    PlanPtr plan;  ///< of a stem with its shares: without them, until they are made
+    std::vector<TrackId> rows = {};
 };
 /// Stems without a heard track are left out.  The plan is that of the mix without the main output's chain.
 std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const Delivery& delivery);
@@ -113,6 +117,11 @@ std::vector<Excerpt> section_excerpts(const Session& session, const RenderPlan& 
 /// Fails with the file and the fault: also when a file is there and overwrite is off, or is one that the session needs.
 Result<DeliveryReport> deliver(const PlanPtr& plan, const Session& session, const Delivery& delivery,
                                Progress* progress = nullptr);
+
+/// By how much the sum of its stems will differ from the mix at most, in the samples as rendered, found out without
+/// writing anything; absent: not at all.  Fails as delivering does.
+Result<Level> stems_residue(const PlanPtr& plan, const Session& session, const Delivery& delivery,
+                            Progress* progress = nullptr);
 
 /// Lines as sha256sum reads and writes them.
 std::string checksums_of(const DeliveryReport& report);

@@ -4,8 +4,6 @@
 // What the renderer does, compiled from a session: the same plan plays in real time, exports and measures.
 #pragma once
 
-#include <concepts>
-#include <functional>
 #include <memory>
 #include <span>
 #include <vector>
@@ -34,6 +32,8 @@ struct RowGains {
     /// What the level rides and gates multiply by, and at most in [first, first + frames].
     double ride_at(double time_s) const;
     double ride_bound(double sample_rate, int64_t first, int64_t frames) const;
+    /// Where a row with this pan and width stands, its level left out.
+    GainMatrix placed_by(double own_pan, double own_width) const;
     /// Pan and width at a time; the identity where they do not ride.
     GainMatrix place_at(double time_s) const;
     GainMatrix at(double time_s) const;
@@ -136,35 +136,6 @@ struct RenderPlan {
     bool any_listening() const;
 };
 using PlanPtr = std::shared_ptr<const RenderPlan>;
-
-/// What rows play.  Made of anything that gives a track's material; signals of buses by what they depend on, which the
-/// plan finds out.  A bus whose signal is not known plays a provisional one.
-struct MaterialOf {
-    std::function<MaterialPtr(const Track&)> track;
-    std::function<MaterialPtr(const SignalRecipe&)> bus;
-    template <class Function>
-    requires(std::invocable<Function, const Track&> && !std::same_as<std::remove_cvref_t<Function>, MaterialOf>)
-        MaterialOf(Function of_track)
-        : track(std::move(of_track)) {}
-    MaterialOf(std::function<MaterialPtr(const Track&)> of_track,
-               std::function<MaterialPtr(const SignalRecipe&)> of_bus)
-        : track(std::move(of_track)), bus(std::move(of_bus)) {}
-    MaterialPtr operator()(const Track& t) const { return track(t); }
-};
-
-/// Whether solo counts: for the ear it does; what leaves as a file is the mix without it, unless it is asked for.
-enum class Solo { counts, left_out };
-
-/// Tracks without material (missing, or not read yet) are left out.
-PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo solo = Solo::counts);
-
-/// The mix without the main output's chain, and with it.  Both are of the same parts, so that they can be rendered in
-/// one pass; they are one where no such chain is at work.
-struct MixPlans {
-    PlanPtr bare, finished;
-    bool differ() const { return bare != finished; }
-};
-MixPlans compile_mix_plans(const Session& session, const MaterialOf& material, Solo solo = Solo::counts);
 
 /// The same plan with all tracks but these silent.
 PlanPtr plan_of_tracks(const RenderPlan& plan, const std::vector<TrackId>& ids);

@@ -4,7 +4,7 @@
 #include <map>
 #include <set>
 
-#include "core/mix/render_plan.h"
+#include "core/mix/compile_plan.h"
 #include "core/shape/signal.h"
 
 namespace isotonus {

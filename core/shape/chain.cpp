@@ -92,7 +92,7 @@ struct ChainRun::Step {
     std::vector<const ParameterInfo*> parameters;  ///< the common ones first
     std::vector<double> values;
     std::vector<CurvePtr> rides;
-    bool ridden = false, keyed = false, looks_ahead = false, linear = false, first = true;
+    bool ridden = false, by_level = false, judged = false, looks_ahead = false, linear = false, first = true;
     double match_gain = 1.0;
     std::unique_ptr<Running> running;
     int upstream = 0;  ///< frames by which its input is late
@@ -108,7 +108,8 @@ struct ChainRun::Step {
     float curve_of(float a, float b, int i) const { return a + (b - a) * static_cast<float>(i + 1) / cell_frames; }
 };
 
-ChainRun::ChainRun(const Chain& chain, const Rides& rides, int channels, double sample_rate)
+ChainRun::ChainRun(const Chain& chain, const Rides& rides, int channels, double sample_rate,
+                   const std::set<size_t>& judged)
     : channels_(channels), rate_(sample_rate) {
     for (size_t place = 0; place < chain.size(); ++place) {
         const Processor& p = chain[place];
@@ -130,13 +131,15 @@ ChainRun::ChainRun(const Chain& chain, const Rides& rides, int channels, double 
         const bool always_out = !p.in && !step->rides[in_at];
         const int latency = always_out ? 0 : step->running->latency();
         step->line.resize(static_cast<size_t>(latency * channels));
-        step->keyed = type.keyed;
+        step->by_level = type.by_level;
         step->looks_ahead = type.looks_ahead;
         step->linear = type.linear;
         latency_ += latency;
-        if (type.keyed && p.key != 0) {
+        step->judged = judged.contains(place);
+        if (step->judged || (type.keyed && p.key != 0)) {
             step->key = static_cast<int>(keys_.size());
             keys_.push_back({p.key, step->upstream});
+            if (step->judged) keys_.back().judged = place;
         }
         steps_.push_back(std::move(step));
     }
@@ -265,8 +268,12 @@ void ChainRun::pass(Step& step, float* cell, std::span<const float* const> keys,
     float key[2 * cell_frames];
     gain(cell, from.input, to.input);
     const bool own = step.key < 0;
-    const float* listened = own ? key : keys[static_cast<size_t>(step.key)];
-    if (own && (step.keyed || step.looks_ahead)) std::memcpy(key, cell, samples * sizeof(float));
+    const float* listened = own || step.judged ? key : keys[static_cast<size_t>(step.key)];
+    if (own && step.by_level) std::memcpy(key, cell, samples * sizeof(float));
+    if (step.judged) {
+        std::memcpy(key, keys[static_cast<size_t>(step.key)], samples * sizeof(float));
+        gain(key, from.input, to.input);
+    }
     if (step.looks_ahead && !step.line.empty()) {
         std::memcpy(cell, late, samples * sizeof(float));
         gain(cell, from.input, to.input);

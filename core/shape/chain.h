@@ -1,6 +1,9 @@
 // A row's chain at work: processors one after the other, cell by cell.
 #pragma once
 
+#include <optional>
+#include <set>
+
 #include "core/shape/processor.h"
 
 namespace isotonus {
@@ -23,18 +26,21 @@ double tail_s(const Chain& chain, const Rides& rides);
 /// Not safe to share between threads.  The same bits for the same cells, wherever it began.
 class ChainRun {
   public:
-    /// Processors that are out for the whole song are left out here.
-    ChainRun(const Chain& chain, const Rides& rides, int channels, double sample_rate);
+    /// Processors that are out for the whole song are left out here.  Those at the places `judged` work by a key of
+    /// their own in place of what comes in (see SignalRecipe::judged_by).
+    ChainRun(const Chain& chain, const Rides& rides, int channels, double sample_rate,
+             const std::set<size_t>& judged = {});
     ChainRun(ChainRun&&) noexcept;
     ~ChainRun();
 
     /// Frames by which what comes out is late.
     int latency() const { return latency_; }
 
-    /// A row that a processor listens to: `late` frames before what comes in, its cell is wanted.
+    /// What a processor listens to in place of what comes in: `late` frames before that, its cell is wanted.
     struct KeyTap {
         uint64_t row = 0;
         int late = 0;
+        std::optional<size_t> judged = std::nullopt;  ///< no row: what the processor at this place is judged by
     };
     const std::vector<KeyTap>& keys() const { return keys_; }
 

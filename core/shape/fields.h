@@ -135,7 +135,11 @@ class RunningOf final : public Running {
 
 template <class P>
 ProcessorType make_type(const char* id, const char* word, bool keyed, bool linear) {
-    ProcessorType type{id, word, {}, keyed, linear, false, nullptr, nullptr};
+    ProcessorType type;
+    type.id = id;
+    type.word = word;
+    type.keyed = type.by_level = keyed;
+    type.linear = linear;
     typename P::Settings settings;
     TableMaker maker(type.parameters);
     settings.fields(maker);

@@ -127,7 +127,7 @@ struct Limiter {
 const ProcessorType& limiter_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Limiter>("limiter", "limit", false, false);
-        t.looks_ahead = true;
+        t.looks_ahead = t.by_level = true;
         t.most_gain = [](std::span<const double>) { return 1.0; };
         t.ceiling = [](std::span<const double> v) { return gain_from_db(v[0] + 0.1); };  // true peaks, within 0.1 dB
         return t;

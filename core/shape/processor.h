@@ -69,6 +69,7 @@ struct ProcessorType {
     const char* word;  ///< short, for the chain in a row
     std::vector<ParameterInfo> parameters;
     bool keyed = false;        ///< listens to a level, of its own row or another's
+    bool by_level = false;     ///< what it does follows from the level of its key, and is a gain: all that are keyed
     bool linear = false;       ///< twice the input gives twice the output
     bool looks_ahead = false;  ///< its latency is a look ahead: it gets its samples late, and its key at once
     std::unique_ptr<Running> (*start)(int channels, double sample_rate) = nullptr;

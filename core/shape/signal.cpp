@@ -95,10 +95,11 @@ class SignalRun {
         if (!source) return tl::unexpected(source.error());
         SignalRun run(recipe, std::move(*source));
         for (const ChainRun::KeyTap& key : run.chain.keys()) {
-            const auto tap = recipe.keys.find(key.row);
+            const RowTap* tap = key.judged ? &recipe.judged_by.at(*key.judged) : nullptr;
+            if (const auto row = recipe.keys.find(key.row); !tap && row != recipe.keys.end()) tap = &row->second;
             std::optional<TapReader> reader;
-            if (tap != recipe.keys.end()) {
-                auto opened = TapReader::open(tap->second);
+            if (tap) {
+                auto opened = TapReader::open(*tap);
                 if (!opened) return tl::unexpected(opened.error());
                 reader = std::move(*opened);
             }
@@ -126,7 +127,13 @@ class SignalRun {
 
   private:
     SignalRun(const SignalRecipe& recipe, TapReader source)
-        : chain(recipe.chain, recipe.rides, recipe.source.channels(), recipe.sample_rate), source_(std::move(source)) {}
+        : chain(recipe.chain, recipe.rides, recipe.source.channels(), recipe.sample_rate, judged_places(recipe)),
+          source_(std::move(source)) {}
+    static std::set<size_t> judged_places(const SignalRecipe& recipe) {
+        std::set<size_t> places;
+        for (const auto& [place, tap] : recipe.judged_by) places.insert(place);
+        return places;
+    }
     TapReader source_;
     std::vector<std::optional<TapReader>> key_readers_;
     std::vector<std::vector<float>> key_cells_;
@@ -376,6 +383,7 @@ std::string signal_key(const SignalRecipe& recipe) {
         if (const auto tap = recipe.keys.find(p.key); p.key != 0 && tap != recipe.keys.end())
             key.append("\n").append(tap_key(tap->second));
     }
+    for (const auto& [place, tap] : recipe.judged_by) key += fmt::format("\njudged {} {}", place, tap_key(tap));
     return Hash::name_of(key);
 }
 

@@ -30,6 +30,9 @@ struct SignalRecipe {
     Chain chain;
     Rides rides;                      ///< of the chain's parameters
     std::map<uint64_t, RowTap> keys;  ///< by row; a key that is not here is silent
+    /// By place in the chain: what processors of level work by in place of what comes in.  So a share of a row gets the
+    /// gains that the whole row gets, and the shares' signals sum up to the row's.
+    std::map<size_t, RowTap> judged_by;
     int sample_rate = 48000;
     uint64_t row = 0;  ///< whose it is; the signal does not depend on it
 };

@@ -36,7 +36,7 @@ struct Transient {
 
     void process(State& state, const Cell& c) {
         PairCell cell;
-        cell.load(c.samples, c.channels, c.frames);
+        cell.load(c.key, c.key_channels, c.frames);
         float level[cell_frames], begins[cell_frames], rings[cell_frames];
         magnitudes_of(cell, c.frames, level);
         const auto follow = [](float& envelope, float to, float rise, float fall) {
@@ -70,6 +70,7 @@ struct Transient {
 const ProcessorType& transient_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Transient>("transient", "transient", false, false);
+        t.by_level = true;
         t.most_gain = [](std::span<const double> v) {
             return gain_from_db(std::max(0.0, v[0]) + std::max(0.0, v[1]));  // attack and sustain
         };

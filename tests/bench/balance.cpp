@@ -7,6 +7,7 @@
 #include <map>
 
 #include "core/balance/audibility.h"
+#include "core/mix/compile_plan.h"
 #include "core/mix/mix_peak.h"
 
 using namespace isotonus;

@@ -7,6 +7,7 @@
 #include <map>
 
 #include "core/balance/track_draft.h"
+#include "core/mix/compile_plan.h"
 #include "core/mix/mixdown.h"
 #include "core/ride/thin.h"
 

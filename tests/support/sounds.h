@@ -17,7 +17,7 @@
 #include "core/audio/sound_file.h"
 #include "core/measure/material.h"
 #include "core/measure/measure.h"
-#include "core/mix/render_plan.h"
+#include "core/mix/compile_plan.h"
 
 namespace isotonus::test {
 
