@@ -57,7 +57,8 @@ QString label_of(const ParameterInfo& info) {
 
 }  // namespace
 
-ShapePanel::ShapePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
+    : QWidget(parent), work_(work), sends_(new SendForm(work, this)) {
     setObjectName("shapePanel");
     setFixedHeight(272);
     auto* row = new QHBoxLayout(this);
@@ -457,12 +458,12 @@ void ShapePanel::fill_form() {
     }
     if (form_of == form_of_) {
         for (const auto& show : fields_) show(*chosen);
-        for (const auto& show : send_fields_) show(*send);
+        sends_->show(*send);
         return;
     }
     form_of_ = form_of;
     fields_.clear();
-    send_fields_.clear();
+    sends_->forget();
     // Later: the field whose value has just changed may still be at work.
     if (QWidget* before = scroll_->takeWidget()) before->deleteLater();
     auto* form = new QWidget;
@@ -470,7 +471,7 @@ void ShapePanel::fill_form() {
     layout->setContentsMargins(0, 0, 6, 0);
     layout->setVerticalSpacing(4);
     scroll_->setWidget(form);
-    if (send) return add_send_fields(*send);
+    if (send) return sends_->fill(static_cast<QFormLayout*>(scroll_->widget()->layout()), row_, *send);
     if (!chosen) {
         layout->addRow(new QLabel(
             tr("No processor is chosen. Add one, or double click the\npicture for a band of the equaliser.")));
@@ -510,105 +511,6 @@ void ShapePanel::add_key(const Processor& processor) {
         });
     });
     static_cast<QFormLayout*>(scroll_->widget()->layout())->addRow(tr("listens to"), box);
-}
-
-void ShapePanel::add_send_fields(const Send& send) {
-    auto* layout = static_cast<QFormLayout*>(scroll_->widget()->layout());
-    const TrackId to = send.to;
-    const auto put = [this, to](auto change) { work_.edits.set_send(row_, to, change); };
-    const auto number = [&](const char* name, const QString& label, double low, double high, const QString& unit,
-                            auto value, auto set) {
-        auto* field = new QDoubleSpinBox;
-        field->setObjectName(name);
-        field->setRange(low, high);
-        field->setDecimals(unit.isEmpty() ? 2 : 1);
-        field->setSuffix(unit);
-        field->setButtonSymbols(QAbstractSpinBox::NoButtons);
-        field->setKeyboardTracking(false);
-        send_fields_.push_back([field, value](const Send& s) {
-            if (field->hasFocus()) return;
-            const QSignalBlocker quiet(field);
-            field->setValue(value(s));
-        });
-        send_fields_.back()(send);
-        connect(field, &QDoubleSpinBox::valueChanged, this,
-                [put, set](double v) { put([set, v](Send& s) { set(s, v); }); });
-        layout->addRow(label, field);
-        return field;
-    };
-    auto* level = number(
-        "sendLevel", tr("level"), -72.5, fader_max_db, tr(" dB"),
-        [](const Send& s) { return std::max(s.level_db, -72.5); },
-        [](Send& s, double v) { s.level_db = v <= -72.0 ? silence_db : v; });
-    level->setSpecialValueText(tr("off"));
-    level->setToolTip(tr("How much of this row goes there."));
-    const auto choice = [&](const char* name, const QString& label, const QStringList& words, auto value, auto set) {
-        auto* box = new QComboBox;
-        box->setObjectName(name);
-        box->addItems(words);
-        send_fields_.push_back([box, value](const Send& s) { box->setCurrentIndex(value(s) ? 1 : 0); });
-        send_fields_.back()(send);
-        connect(box, &QComboBox::activated, this, [put, set](int n) { put([set, n](Send& s) { set(s, n == 1); }); });
-        layout->addRow(label, box);
-        return box;
-    };
-    choice(
-        "sendBefore", tr("taken"), {tr("after the fader"), tr("before the fader")},
-        [](const Send& s) { return s.before_fader; }, [](Send& s, bool on) { s.before_fader = on; })
-        ->setToolTip(
-            tr("After the fader the return follows the row; before it, it stays when the row is pulled down."));
-    choice(
-        "sendPlace", tr("placed"), {tr("as the row is"), tr("by a pan of its own")},
-        [](const Send& s) { return s.own_pan; }, [](Send& s, bool on) { s.own_pan = on; });
-    auto* pan = number(
-        "sendPan", tr("pan"), -1.0, 1.0, QString(), [](const Send& s) { return s.pan; },
-        [](Send& s, double v) { s.pan = v, s.own_pan = true; });
-    pan->setToolTip(tr("−1 left, 0 centre, +1 right."));
-    auto* rides = new QWidget;
-    auto* row = new QHBoxLayout(rides);
-    row->setContentsMargins(0, 0, 0, 0);
-    auto* throwing = new QPushButton(tr("Throw in the loop"));
-    throwing->setObjectName("sendThrow");
-    throwing->setToolTip(tr("A ride that opens this send in the loop alone: one word, one hit. Set the loop first."));
-    connect(throwing, &QPushButton::clicked, this, [this] {
-        if (const Send* now = chosen_send()) throw_at_loop(*now);
-    });
-    auto* lane = new QPushButton(tr("Ride"));
-    lane->setObjectName("sendRide");
-    lane->setToolTip(tr("Its level in Ride, to be drawn or written."));
-    connect(lane, &QPushButton::clicked, this, [this] {
-        if (const Send* now = chosen_send())
-            work_.view.touched(row_, Parameter::of_send(send_parameters::level, now->id));
-        emit work_.view.hint(tr("Its lane is open in Ride (5)."));
-    });
-    row->addWidget(throwing);
-    row->addWidget(lane);
-    layout->addRow(rides);
-}
-
-void ShapePanel::throw_at_loop(const Send& send) {
-    const auto loop = work_.player.loop();
-    if (loop.to_s <= loop.from_s) {
-        emit work_.view.hint(tr("Drag over the song map with Shift for a loop around the word first."));
-        return;
-    }
-    const Parameter level = Parameter::of_send(send_parameters::level, send.id);
-    const double floor = level.info().low, edge_s = 0.03;
-    const double open = std::isinf(send.level_db) || send.level_db <= floor ? 0.0 : send.level_db;
-    const CurvePtr& before = (*work_.document.session().rides_of(row_))[level];
-    Curve curve = before ? *before : Curve{{{0.0, floor}}};
-    const double left = curve.value_at(std::max(0.0, loop.from_s - edge_s)), right = curve.value_at(loop.to_s + edge_s);
-    std::erase_if(curve.points, [&](const RidePoint& p) {
-        return p.time_s >= loop.from_s - edge_s && p.time_s <= loop.to_s + edge_s;
-    });
-    for (const RidePoint& p : {RidePoint{std::max(0.0, loop.from_s - edge_s), left}, RidePoint{loop.from_s, open},
-                               RidePoint{loop.to_s, open}, RidePoint{loop.to_s + edge_s, right}})
-        curve.insert(p);
-    work_.view.touched(row_, level);
-    work_.document.edit(
-        tr("Throw to %1 at %2")
-            .arg(QString::fromStdString(work_.document.session().name_of(send.to)), time_text(loop.from_s)),
-        with_ride(work_.document.session(), row_, level, curve));
 }
 
 void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& info) {

@@ -12,6 +12,7 @@
 
 #include "app/shape/advisor.h"
 #include "app/shape/level_picture.h"
+#include "app/shape/send_form.h"
 #include "app/shape/shape_picture.h"
 #include "app/shape/tap_picture.h"
 
@@ -32,9 +33,6 @@ class ShapePanel : public QWidget {
     void add_parameter(const Processor& processor, const ParameterInfo& info);
     void add_key(const Processor& processor);
     void fill_add(QMenu& menu);
-    void add_send_fields(const Send& send);
-    /// A ride of the send that is open in the loop and shut outside.
-    void throw_at_loop(const Send& send);
     const Send* chosen_send() const;  ///< null while a processor is chosen
     size_t place() const;             ///< of the chosen processor; the count of them when none is
     void move(int by);
@@ -60,7 +58,7 @@ class ShapePanel : public QWidget {
     bool hearing_cut_ = false;
     QString form_of_ = "nothing";                                ///< row and processor whose fields are shown
     std::vector<std::function<void(const Processor&)>> fields_;  ///< each shows its value
-    std::vector<std::function<void(const Send&)>> send_fields_;
+    SendForm* sends_;
     Advisor* advisor_;
     QWidget* advice_strip_;
     QLabel* advice_text_;

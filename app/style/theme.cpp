@@ -4,6 +4,7 @@
 #include <QFile>
 #include <QFontDatabase>
 #include <QPainter>
+#include <QPixmapCache>
 #include <QPalette>
 #include <QSvgRenderer>
 #include <QWidget>
@@ -130,14 +131,17 @@ QFont lettering(int pixels, bool bold) {
 }
 
 QIcon icon(const QString& name) {
+    const QString ink = theme().ink.name(), key = "icon " + name + ' ' + ink;
+    QPixmap picture(40, 40);
+    if (QPixmapCache::find(key, &picture)) return QIcon(picture);
     QFile file(":/icons/" + name + ".svg");
     if (!file.open(QIODevice::ReadOnly)) return {};
-    const QByteArray drawing = file.readAll().replace("currentColor", theme().ink.name().toLatin1());
-    QSvgRenderer renderer(drawing);
-    QPixmap picture(40, 40);
+    QSvgRenderer renderer(file.readAll().replace("currentColor", ink.toLatin1()));
     picture.fill(Qt::transparent);
     QPainter painter(&picture);
     renderer.render(&painter);
+    painter.end();
+    QPixmapCache::insert(key, picture);
     return QIcon(picture);
 }
 

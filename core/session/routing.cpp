@@ -117,6 +117,21 @@ Session without_sends_to(const Session& session, TrackId bus) {
 
 }  // namespace
 
+Session with_throw(const Session& session, TrackId row, const Send& send, double from_s, double to_s) {
+    const Parameter level = Parameter::of_send(send_parameters::level, send.id);
+    constexpr double edge_s = 0.03;
+    const double shut = level.info().low, open = send.level_db <= shut ? 0.0 : send.level_db;
+    const double before_s = std::max(0.0, from_s - edge_s), after_s = to_s + edge_s;
+    const CurvePtr& now = (*session.rides_of(row))[level];
+    Curve curve = now ? *now : Curve{{{0.0, shut}}};
+    const double left = curve.value_at(before_s), right = curve.value_at(after_s);
+    std::erase_if(curve.points, [&](const RidePoint& p) { return p.time_s >= before_s && p.time_s <= after_s; });
+    for (const RidePoint& p :
+         {RidePoint{before_s, left}, RidePoint{from_s, open}, RidePoint{to_s, open}, RidePoint{after_s, right}})
+        curve.insert(p);
+    return with_ride(session, row, level, curve);
+}
+
 Session with_new_return(const Session& session, const std::string& name, const std::vector<TrackId>& rows,
                         const Send& how, const Chain& chain, TrackId* id) {
     TrackId bus = 0;
@@ -206,14 +221,29 @@ std::vector<TrackId> tracks_under(const Session& session, TrackId id) {
     return found;
 }
 
-Session with_only(const Session& session, const std::vector<TrackId>& tracks) {
+namespace {
+
+/// No bus is soloed, no track is safe, and those tracks that `chosen` says are soloed.
+Session with_solos(const Session& session, const std::function<bool(const Track&)>& chosen) {
     Session next = session;
     for (Bus& b : next.buses.change()) b.solo = false;
     for (auto& track : next.tracks) {
         Track t = *track;
-        t.solo = is_among(tracks, t.id);
+        t.solo = chosen(t);
         t.solo_safe = false;
-        t.mute = t.mute || tracks.empty();
+        track = std::make_shared<const Track>(std::move(t));
+    }
+    return next;
+}
+
+}  // namespace
+
+Session with_only(const Session& session, const std::vector<TrackId>& tracks) {
+    Session next = with_solos(session, [&](const Track& t) { return is_among(tracks, t.id); });
+    if (!tracks.empty()) return next;
+    for (auto& track : next.tracks) {
+        Track t = *track;
+        t.mute = true;
         track = std::make_shared<const Track>(std::move(t));
     }
     return next;
@@ -222,8 +252,7 @@ Session with_only(const Session& session, const std::vector<TrackId>& tracks) {
 Session with_row_alone(const Session& session, TrackId id) {
     if (!session.find_bus(id)) return with_only(session, tracks_under(session, id));
     // A bus is soloed as such: what is sent to it is heard as well, and nothing else.
-    Session next = with_only(session, {main_output});
-    return with_bus(next, id, [](Bus& b) { b.solo = true; });
+    return with_bus(with_solos(session, [](const Track&) { return false; }), id, [](Bus& b) { b.solo = true; });
 }
 
 }  // namespace isotonus

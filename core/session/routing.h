@@ -31,6 +31,10 @@ Result<Session> with_send(const Session& session, TrackId row, TrackId bus, cons
 /// A copy without a send and its rides.
 Session without_send(const Session& session, TrackId row, uint64_t send);
 
+/// A copy in which a ride opens a row's send between two times, and shuts it (or leaves it as it rides) elsewhere: one
+/// word, one hit.  A send that is off opens to 0 dB, others to their level.
+Session with_throw(const Session& session, TrackId row, const Send& send, double from_s, double to_s);
+
 /// A copy with a bus at the end that has this chain and that these rows send to, as `how` says (level, place).
 Session with_new_return(const Session& session, const std::string& name, const std::vector<TrackId>& rows,
                         const Send& how, const Chain& chain, TrackId* id = nullptr);

@@ -458,3 +458,28 @@ TEST(MainChain, headroom_plan_turns_the_main_fader_down) {
     mix.session = with_proposal(mix.session, down);
     EXPECT_NEAR(db_from_gain(static_cast<double>(peak_of(mix.now()))), -6.0, 0.01);
 }
+
+TEST(Sends, are_thrown_for_one_word_and_for_another_and_come_back_to_what_they_ride) {
+    Folder folder;
+    Sending mix(folder);
+    mix.send(mix.id(0), mix.hall, [](Send& s) { s.level_db = -6.0; });
+    const auto level_at = [&](double time_s) {
+        const auto p = *parameter_called(mix.session, mix.id(0), "send.Hall.level");
+        return (*mix.session.rides_of(mix.id(0)))[p]->value_at(time_s);
+    };
+    const auto throw_at = [&](double from_s, double to_s) {
+        const Send send = mix.session.find(mix.id(0))->sends.front();
+        mix.session = with_throw(mix.session, mix.id(0), send, from_s, to_s);
+        ASSERT_TRUE(validate(mix.session)) << validate(mix.session).error().text();
+    };
+    throw_at(0.3, 0.5);
+    throw_at(0.0, 0.1);
+    for (const double shut_s : {0.2, 0.26, 0.54, 0.9}) EXPECT_EQ(level_at(shut_s), send_parameters::level.low);
+    for (const double open_s : {0.0, 0.1, 0.3, 0.4, 0.5}) EXPECT_DOUBLE_EQ(level_at(open_s), -6.0);
+    // Over what rides already: it goes on as it rode, and one that is off is opened to where it was.
+    mix.send(mix.id(0), mix.hall, [](Send& s) { s.level_db = silence_db; });
+    throw_at(0.45, 0.7);
+    EXPECT_DOUBLE_EQ(level_at(0.4), -6.0);
+    EXPECT_DOUBLE_EQ(level_at(0.6), 0.0);
+    EXPECT_EQ(level_at(0.8), send_parameters::level.low);
+}
