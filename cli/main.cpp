@@ -110,6 +110,15 @@ int run(int argc, char** argv) {
         status = shape(shaped);
     });
 
+    PluginOptions outside;
+    auto* plugins_verb =
+        verb("plugins", "LV2 plug-ins of this machine, which `shape` uses as the type lv2 with uri=URI");
+    plugins_verb->add_option("WHAT", outside.what, "list: those that were found; scan: look again")
+        ->check(CLI::IsMember({"list", "scan"}));
+    plugins_verb->add_option("WORDS", outside.words, "of name, class, maker or URI");
+    plugins_verb->add_flag("--json", outside.as_json, "one JSON document on standard output");
+    plugins_verb->callback([&] { status = plugins(outside); });
+
     AdviseOptions advised;
     auto* advise_verb = verb("advise", "what the whole song says about a row's chain; --take makes it settings");
     advise_verb->add_option("SESSION", advised.session)->required();

@@ -1,6 +1,9 @@
 #include "cli/verbs.h"
+#include "core/foreign/plugins.h"
 #include "core/measure/measurement_json.h"
+#include "core/session/tempo.h"
 #include "core/shape/chain.h"
+#include "core/shape/room_response.h"
 
 namespace isotonus::cli {
 
@@ -27,13 +30,23 @@ Result<void> assign(const Session& session, Processor& processor, const std::str
         processor.key = is_row ? *row : 0;
         return {};
     }
+    if (key == "impulse" && processor.type == "reverb") {
+        processor.impulse = text == "none" ? fs::path() : absolute_path(text);
+        if (processor.impulse.empty()) return {};
+        if (const auto room = room_response(processor.impulse, session.sample_rate); !room)
+            return tl::unexpected(room.error());
+        return {};
+    }
     const ParameterInfo* info = parameter_of(processor, key);
     if (!info) {
         std::string known = type.keyed ? "key, match" : "match";
         for (const ParameterInfo* p : parameters_of(processor)) known += std::string(", ") + p->id;
         return fail("", fmt::format("'{}' has no '{}'; it has: {}", processor.type, key, known));
     }
-    const auto value = value_from_text(*info, text);
+    auto value = value_from_text(*info, text);
+    if (!value) value = value_from_note(*info, session.tempo, 0.0, text);
+    if (!value && takes_notes(*info) && text.starts_with("1/") && session.tempo.empty())
+        return fail("", fmt::format("'{}' is a note value, and the song has no tempo", text));
     if (!value) {
         std::string range = fmt::format("a number from {:g} to {:g} {}", info->low, info->high, info->unit);
         if (!info->words.empty()) {
@@ -48,6 +61,12 @@ Result<void> assign(const Session& session, Processor& processor, const std::str
 
 json processor_json(const Session& session, const Processor& p, size_t place) {
     json j{{"place", place}, {"type", p.type}, {"match", p.match}, {"match_db", p.match_db}};
+    if (is_plugin(p.type)) {
+        j["type"] = "lv2";
+        j["uri"] = uri_of_type(p.type);
+        if (const auto why = plugin_fault(p.type)) j["taken_out"] = *why;
+    }
+    if (!p.impulse.empty()) j["impulse"] = p.impulse.string();
     for (const ParameterInfo* info : parameters_of(p)) {
         const double value = setting_of(p, *info);
         if (info->words.empty())
@@ -153,12 +172,24 @@ int shape(const ShapeOptions& options) {
             if (at >= chain.size()) return fail("", fmt::format("there is no processor at place {}", options.place));
             chain.erase(chain.begin() + static_cast<std::ptrdiff_t>(at));
         } else {
-            const ProcessorType* type = processor_type(options.type);
+            std::string wanted = options.type;
+            if (wanted == "lv2") {
+                const auto uri = std::find_if(options.assignments.begin(), options.assignments.end(),
+                                              [](const std::string& a) { return a.starts_with("uri="); });
+                if (uri == options.assignments.end() && (at >= chain.size() || !is_plugin(chain[at].type)))
+                    return fail("", "a plug-in needs its uri=URI; `plugins list` has them");
+                wanted =
+                    uri == options.assignments.end() ? chain[at].type : std::string(plugin_prefix) + uri->substr(4);
+                if (!plugin_type(wanted)) scan_plugins();
+                if (!plugin_type(wanted))
+                    return fail("", fmt::format("there is no plug-in '{}' that can be used here", uri_of_type(wanted)));
+            }
+            const ProcessorType* type = processor_type(wanted);
             if (!type) {
                 std::string known;
                 for (const ProcessorType* t : processor_types())
                     known += (known.empty() ? "" : ", ") + std::string(t->id);
-                return fail("", fmt::format("'{}' is no processor; there are: {}, none", options.type, known));
+                return fail("", fmt::format("'{}' is no processor; there are: {}, lv2, none", options.type, known));
             }
             if (at > chain.size())
                 return fail("", fmt::format("the next free place is {}, not {}", chain.size() + 1, options.place));
@@ -167,7 +198,7 @@ int shape(const ShapeOptions& options) {
             else if (chain[at].type != type->id)
                 chain[at] = new_processor(*type, chain);
             for (const std::string& assignment : options.assignments)
-                if (assignment == made_up)
+                if (assignment == made_up || (is_plugin(wanted) && assignment.starts_with("uri=")))
                     continue;  // once the whole song's reduction is known
                 else if (auto assigned = assign(session, chain[at], assignment); !assigned)
                     return assigned;
@@ -178,6 +209,42 @@ int shape(const ShapeOptions& options) {
     const bool made =
         std::find(options.assignments.begin(), options.assignments.end(), made_up) != options.assignments.end();
     return status == done && made ? make_up(options) : status;
+}
+
+int plugins(const PluginOptions& options) {
+    auto all = known_plugins();
+    if (options.what == "scan" || all.empty()) {
+        auto found = scan_plugins();
+        if (!found) return complain(found.error());
+        all = std::move(*found);
+    }
+    all = plugins_like(all, options.words);
+    if (options.as_json) {
+        json list = json::array();
+        for (const Plugin& p : all) {
+            json j{{"uri", p.uri}, {"name", p.name}, {"class", p.kind}, {"maker", p.author}, {"missing", p.missing}};
+            j["fault"] = p.fault.empty() ? json() : json(p.fault);
+            j["parameters"] = json::array();
+            if (p.type)
+                for (const ParameterInfo& info : p.type->parameters)
+                    j["parameters"].push_back({{"key", info.id},
+                                               {"name", info.name},
+                                               {"unit", info.unit},
+                                               {"low", info.low},
+                                               {"high", info.high},
+                                               {"rest", info.rest}});
+            list.push_back(std::move(j));
+        }
+        print(list);
+        return done;
+    }
+    for (const Plugin& p : all)
+        fmt::print("{}  {}{}\n    {}\n", p.name, p.kind,
+                   p.missing         ? "  (not installed any more)"
+                   : p.fault.empty() ? ""
+                                     : fmt::format("  (cannot be used: {})", p.fault),
+                   p.uri);
+    return done;
 }
 
 }  // namespace isotonus::cli

@@ -43,6 +43,12 @@ struct ShapeOptions {
 };
 int shape(const ShapeOptions& options);
 
+struct PluginOptions {
+    std::string what = "list", words;
+    bool as_json = false;
+};
+int plugins(const PluginOptions& options);
+
 struct AdviseOptions {
     fs::path session;
     std::string what, row;
@@ -87,8 +93,8 @@ struct DeliverOptions {
     std::string type = "wav", bits = "24", stems = "none", main_chain;
     int rate = 0;
     double from_s = 0.0, to_s = unsaid_s;
-    bool before_main = false, tail = false, bext = false, force = false, sections = false, undithered = false, shares = false, dry_run = false,
-         as_json = false, without_missing = false;
+    bool before_main = false, tail = false, bext = false, force = false, sections = false, undithered = false,
+         shares = false, dry_run = false, as_json = false, without_missing = false;
 };
 int deliver_all(const DeliverOptions& options);
 

@@ -4,7 +4,6 @@
 #include <QDoubleSpinBox>
 #include <QHBoxLayout>
 #include <QPainter>
-#include <QRegularExpression>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <array>
@@ -13,6 +12,7 @@
 
 #include "app/desk/make_way.h"
 #include "app/desk/row_head.h"
+#include "app/shape/plugin_dialog.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
 #include "core/session/difference.h"
@@ -20,6 +20,8 @@
 #include "core/session/routing.h"
 #include "core/shape/cuts.h"
 #include "core/shape/delay.h"
+#include "core/shape/reverb.h"
+#include "core/shape/room_response.h"
 
 namespace isotonus {
 
@@ -28,15 +30,15 @@ namespace {
 /// A number that may be typed as a note value too.
 class TimeBox : public QDoubleSpinBox {
   public:
-    std::function<std::optional<double>(const QString&)> note_ms;
+    std::function<std::optional<double>(const QString&)> from_note;
 
   protected:
     QValidator::State validate(QString& text, int& at) const override {
-        if (note_ms && text.contains('/')) return note_ms(text) ? QValidator::Acceptable : QValidator::Intermediate;
+        if (from_note && text.contains('/')) return from_note(text) ? QValidator::Acceptable : QValidator::Intermediate;
         return QDoubleSpinBox::validate(text, at);
     }
     double valueFromText(const QString& text) const override {
-        if (const auto ms = note_ms ? note_ms(text) : std::nullopt) return std::clamp(*ms, minimum(), maximum());
+        if (const auto value = from_note ? from_note(text) : std::nullopt) return *value;
         return QDoubleSpinBox::valueFromText(text);
     }
 };
@@ -49,6 +51,7 @@ void empty(QMenu& menu) {
 
 /// A parameter's name without its unit, which stands in the field.
 QString label_of(const ParameterInfo& info) {
+    if (info.name && *info.name) return info.name;
     QString name(info.id);
     for (const char* unit : {"_dbfs", "_dbtp", "_db", "_ms", "_hz", "_s"})
         if (name.endsWith(unit)) name.chop(static_cast<int>(std::strlen(unit)));
@@ -182,6 +185,7 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
         fill_form();
     });
     connect(&work_.document, &Document::session_changed, this, &ShapePanel::follow);
+    connect(&work_.materials, &Materials::reshaped, this, &ShapePanel::follow);
     connect(&work_.document, &Document::selection_changed, this, &ShapePanel::follow);
     connect(&work_.view, &ViewState::shape_row_changed, this, &ShapePanel::follow);
     follow();
@@ -215,6 +219,16 @@ void ShapePanel::fill_add(QMenu& menu) {
             if (!shown_.empty()) list_->setCurrentRow(static_cast<int>(shown_.size()) - 1);
         });
     }
+    QAction* outside = menu.addAction(tr("Plug-in…"));
+    outside->setObjectName("add_plugin");
+    connect(outside, &QAction::triggered, this, [this] {
+        PluginDialog dialog(this);
+        if (dialog.exec() != QDialog::Accepted || !dialog.chosen()) return;
+        const ProcessorType* type = dialog.chosen();
+        work_.edits.set_chains(rows_meant(), tr("Add %1").arg(type->word),
+                               [type](Chain& chain) { chain.push_back(new_processor(*type, chain)); });
+        if (!shown_.empty()) list_->setCurrentRow(static_cast<int>(shown_.size()) - 1);
+    });
     const Session& session = work_.document.session();
     if (!session.sends_of(row_)) return;  // the main output sends nowhere
     menu.addSeparator();
@@ -411,16 +425,19 @@ void ShapePanel::follow() {
     if (!same_list) {
         const QSignalBlocker quiet(list_);
         list_->clear();
-        for (size_t n = 0; n < chain.size(); ++n) {
-            const ProcessorType* type = processor_type(chain[n].type);
-            list_->addItem(
-                tr("%1 %2%3").arg(n + 1).arg(type ? QString(type->word) : QString::fromStdString(chain[n].type),
-                                             chain[n].in ? QString() : tr(" (out)")));
-        }
-        for (size_t n = 0; n < sends.size(); ++n) list_->addItem(QString());
+        for (size_t n = 0; n < chain.size() + sends.size(); ++n) list_->addItem(QString());
         if (list_->count() > 0)
             list_->setCurrentRow(
                 static_cast<int>(std::min(work_.view.shape_place, static_cast<size_t>(list_->count()) - 1)));
+    }
+    for (size_t n = 0; n < chain.size(); ++n) {
+        const bool taken_out = chain[n].in && !fault_of(n).isEmpty();
+        list_->item(static_cast<int>(n))
+            ->setText(tr("%1 %2%3").arg(n + 1).arg(QString::fromStdString(word_of(chain[n].type)),
+                                                   taken_out     ? tr(" (taken out)")
+                                                   : chain[n].in ? QString()
+                                                                 : tr(" (out)")));
+        list_->item(static_cast<int>(n))->setForeground(taken_out ? theme().clipped : theme().ink);
     }
     for (size_t n = 0; n < sends.size(); ++n)
         list_->item(static_cast<int>(chain.size() + n))
@@ -430,6 +447,16 @@ void ShapePanel::follow() {
     for (QPushButton* b : {in_, remove_}) b->setEnabled(list_->count() > 0);
     for (QPushButton* b : {up_, down_}) b->setEnabled(place() < chain.size());
     fill_form();
+}
+
+QString ShapePanel::fault_of(size_t place) const {
+    if (place >= shown_.size()) return {};
+    const std::string& type = shown_[place].type;
+    if (is_plugin(type) && !processor_type(type)) return tr("it is not installed");
+    if (const auto why = plugin_fault(type)) return QString::fromStdString(*why);
+    const auto shaped = shaped_row(work_, row_);
+    const Signal* signal = shaped && shaped->after ? shaped->after->signal.get() : nullptr;
+    return signal ? QString::fromStdString(signal->fault(place)) : QString();
 }
 
 void ShapePanel::fill_form() {
@@ -456,9 +483,11 @@ void ShapePanel::fill_form() {
             for (const Bus& b : session.buses) form_of += '\n' + QString::fromStdString(b.name);
         }
     }
+    const QString fault = chosen && chosen->in ? fault_of(at) : QString();
+    form_of += '\n' + fault;
     if (form_of == form_of_) {
         for (const auto& show : fields_) show(*chosen);
-        sends_->show(*send);
+        if (send) sends_->show(*send);
         return;
     }
     form_of_ = form_of;
@@ -480,12 +509,62 @@ void ShapePanel::fill_form() {
     const Processor& p = *chosen;
     const ProcessorType* type = processor_type(p.type);
     if (!type) {
-        layout->addRow(new QLabel(tr("A newer version made this. It is kept, and does nothing here.")));
+        layout->addRow(new QLabel(is_plugin(p.type)
+                                      ? tr("This plug-in is not installed. It is kept, and lets through what comes in.")
+                                      : tr("A newer version made this. It is kept, and does nothing here.")));
         return;
     }
+    if (!fault.isEmpty()) {
+        auto* why = new QLabel(tr("Taken out: %1.").arg(fault));
+        why->setObjectName("takenOut");
+        why->setWordWrap(true);
+        layout->addRow(why);
+        auto* again = new QPushButton(tr("Try again"));
+        again->setObjectName("tryAgain");
+        connect(again, &QPushButton::clicked, this, [this, id = p.type] {
+            try_plugin_again(id);
+            emit work_.document.session_changed();
+        });
+        if (is_plugin(p.type)) layout->addRow(again);
+    }
+    if (type == &reverb_type()) add_room(p);
     if (type->keyed) add_key(p);
     for (const ParameterInfo& info : type->parameters) add_parameter(p, info);
     for (const ParameterInfo& info : common_parameters().subspan(1)) add_parameter(p, info);
+}
+
+void ShapePanel::add_room(const Processor& reverb) {
+    auto* row = new QWidget;
+    auto* layout = new QHBoxLayout(row);
+    layout->setContentsMargins(0, 0, 0, 0);
+    const auto set = [this, id = reverb.id](const fs::path& file) {
+        const QString name = file.empty() ? tr("Room of its own") : tr("Room from %1").arg(to_qt(file.filename()));
+        work_.edits.set_chains({row_}, name, [&](Chain& chain) {
+            for (Processor& p : chain)
+                if (p.id == id) p.impulse = file;
+        });
+        form_of_.clear();
+        fill_form();
+    };
+    auto* choose = new QPushButton(reverb.impulse.empty() ? tr("computed") : to_qt(reverb.impulse.filename()));
+    choose->setObjectName("room");
+    choose->setToolTip(tr("An impulse response from a file (WAV, FLAC) in place of the computed room."));
+    connect(choose, &QPushButton::clicked, this, [this, set] {
+        const auto file = work_.prompter->open_file(tr("Impulse response"), tr("Audio (*.wav *.flac *.aiff)"));
+        if (!file) return;
+        if (const auto room = room_response(*file, work_.document.session().sample_rate); room)
+            set(*file);
+        else
+            work_.prompter->complain(QString::fromStdString(room.error().text()));
+    });
+    layout->addWidget(choose, 1);
+    if (!reverb.impulse.empty()) {
+        auto* own = new QPushButton(tr("Computed"));
+        own->setObjectName("roomComputed");
+        connect(own, &QPushButton::clicked, this, [set] { set({}); });
+        layout->addWidget(own);
+    }
+    static_cast<QFormLayout*>(scroll_->widget()->layout())->addRow(tr("room"), row);
 }
 
 void ShapePanel::add_key(const Processor& processor) {
@@ -548,26 +627,18 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     fields_.back()(processor);
     field->setButtonSymbols(QAbstractSpinBox::NoButtons);
     field->setKeyboardTracking(false);
-    const std::array in_time{"release_ms", "hold_ms", "left_ms", "right_ms", "predelay_ms"};
-    if (std::find(in_time.begin(), in_time.end(), std::string_view(info.id)) != in_time.end()) {
-        field->setToolTip(tr("Milliseconds, or a note value at the tempo of the playhead: 1/8, 1/8. or 1/8t."));
-        field->note_ms = [this](const QString& text) { return note_ms(text); };
+    if (takes_notes(info)) {
+        field->setToolTip(tr("A number, or a note value at the tempo of the playhead: 1/8, 1/8. or 1/8t."));
+        field->from_note = [this, &info](const QString& text) {
+            const QString note = text.trimmed().section(' ', 0, 0);
+            return value_from_note(info, work_.document.session().tempo, work_.player.position_s(), note.toStdString());
+        };
     }
     connect(field, &QDoubleSpinBox::valueChanged, this, [set](double value) { set(value); });
     layout->addRow(name, field);
 }
 
 /// "1/8", "1/8." with a dot, "1/8t" of a triplet: at the tempo of the playhead.
-std::optional<double> ShapePanel::note_ms(const QString& text) const {
-    static const QRegularExpression note("^\\s*1/(1|2|4|8|16|32|64)(\\.|t)?\\s*(ms)?\\s*$");
-    const auto match = note.match(text);
-    const auto& tempo = work_.document.session().tempo;
-    if (!match.hasMatch() || tempo.empty()) return std::nullopt;
-    const double quarter_ms = 60000.0 / mark_at(tempo, work_.player.position_s()).quarters_a_minute;
-    const double factor = match.captured(2) == "." ? 1.5 : match.captured(2) == "t" ? 2.0 / 3.0 : 1.0;
-    return quarter_ms * 4.0 / match.captured(1).toDouble() * factor;
-}
-
 void ShapePanel::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.fillRect(rect(), theme().panel);

@@ -32,6 +32,9 @@ class ShapePanel : public QWidget {
     void fill_form();
     void add_parameter(const Processor& processor, const ParameterInfo& info);
     void add_key(const Processor& processor);
+    void add_room(const Processor& reverb);
+    /// Why a processor of the row does nothing; empty: it does what it should.
+    QString fault_of(size_t place) const;
     void fill_add(QMenu& menu);
     const Send* chosen_send() const;  ///< null while a processor is chosen
     size_t place() const;             ///< of the chosen processor; the count of them when none is
@@ -43,7 +46,6 @@ class ShapePanel : public QWidget {
     void fill_advice(QMenu& menu);
     /// The difference that the chosen processor makes, alone; what is heard is put back when the row changes.
     void hear_what_is_cut(bool on);
-    std::optional<double> note_ms(const QString& text) const;
     Workspace& work_;
     QListWidget* list_;
     QStackedWidget* pictures_;

@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/balance/mono_loss.h"
+#include "core/foreign/plugins.h"
 #include "core/mix/row_signals.h"
 #include "core/shape/signal.h"
 #include "core/stage/findings.h"
@@ -248,9 +249,14 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
 void check_chains(const CheckInput& in, std::vector<Check>& checks) {
     constexpr double deep_db = 10.0, long_s = 2.0;  // common practice, no source
     const Session& session = in.session;
-    Rows deep, over, keyless, out;
+    Rows deep, over, keyless, out, taken_out;
     const auto look_at = [&](TrackId row) {
         const Chain& chain = *session.chain_of(row);
+        for (const Processor& p : chain)
+            if (is_plugin(p.type) && p.in)
+                if (const auto why = processor_type(p.type) ? plugin_fault(p.type)
+                                                            : std::optional<std::string>("it is not installed"))
+                    taken_out.add(row, fmt::format("{} in {}: {}", word_of(p.type), session.name_of(row), *why));
         for (const Processor& p : chain)
             if (p.key != 0 && !session.find(p.key) && !session.find_bus(p.key))
                 keyless.add(row, fmt::format("{} ({})", session.name_of(row), p.type));
@@ -266,6 +272,8 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
         const std::string name = session.name_of(t.id);
         const Chain& chain = signal->recipe().chain;
         for (size_t n = 0; n < chain.size(); ++n) {
+            if (const std::string why = signal->fault(n); !why.empty() && !plugin_fault(chain[n].type))
+                taken_out.add(t.id, fmt::format("{} in {}: {}", word_of(chain[n].type), name, why));
             if (chain[n].type == "compressor" && signal->reduced_s(n, deep_db) >= long_s) {
                 const Signal::Reduction r = *signal->reduction(n);
                 deep.add(t.id,
@@ -283,6 +291,8 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
     };
     add("deep_reduction", deep, "reduced deeply for long", "no compressor reduces by more than 10 dB for long",
         "That much is heard as pumping; two gentle steps do the same.");
+    add("taken_out", taken_out, "processors that are taken out", "no processor is taken out",
+        "It lets through what comes in: the export is without what it would do.");
     add("chain_over", over, "beyond full scale inside a chain", "no chain goes beyond full scale inside",
         "It does not clip here, but what saturates or is rebuilt elsewhere will.");
     add("key_missing", keyless, "listening to a row that is not there", "every key's row is there",

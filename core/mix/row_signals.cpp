@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <mutex>
 
+#include "core/foreign/plugins.h"
 #include "core/mix/sum_of_rows.h"
 
 namespace isotonus {
@@ -103,8 +104,9 @@ std::optional<std::string> RowSignals::key(const Session& session, const Track& 
         const auto wanted = recipe(session, track, files);
         return wanted ? std::optional(signal_key(*wanted)) : std::nullopt;
     };
-    const bool alone =
-        std::all_of(track.chain.begin(), track.chain.end(), [](const Processor& p) { return p.key == 0; });
+    const bool alone = std::all_of(track.chain.begin(), track.chain.end(), [](const Processor& p) {
+        return p.key == 0 && !is_plugin(p.type) && p.impulse.empty();  // these depend on more than the session
+    });
     const auto held =
         std::find_if(session.tracks.begin(), session.tracks.end(), [&](const auto& t) { return t.get() == &track; });
     if (!alone || held == session.tracks.end()) return form();

@@ -36,6 +36,7 @@ struct ParameterInfo {
     bool added = false;  ///< a ride is added to the row's own setting (level, trim), instead of standing for it; a mute
                          ///< ride mutes besides the row's own mute
     std::span<const char* const> words = {};  ///< of a choice or a toggle: value 0, 1, …
+    const char* name = nullptr;               ///< for people, where it says more than the id does
 };
 
 /// A parameter of a row: one that every row has, one of a processor in its chain, or one of a send.

@@ -208,7 +208,7 @@ std::string preset_text(const Preset& preset) {
     j["name"] = preset.name;
     j["purpose"] = preset.purpose;
     if (preset.family) j["family"] = family_name(*preset.family);
-    j["chain"] = chain_to_json(preset.chain, {});
+    j["chain"] = chain_to_json(preset.chain, {}, preset_folder());
     return j.dump(2) + "\n";
 }
 
@@ -231,7 +231,7 @@ Result<Preset> read_preset(const fs::path& file) {
     t.text("purpose", preset.purpose, limits::longest_text);
     t.optional_word("family", preset.family, family_names);
     Rides none;
-    take_chain(t, preset.chain, none, &fault);
+    take_chain(t, preset.chain, none, file.parent_path(), &fault);
     preset.unknown = t.left();
     preset.own = true;
     if (!fault.empty()) return fail(file.string(), "the preset cannot be read: " + fault);

@@ -4,9 +4,11 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 #include <nlohmann/json.hpp>
 #include <set>
 
+#include "core/foreign/plugins.h"
 #include "core/session/fields.h"
 #include "core/session/json_taker.h"
 #include "core/session/validate.h"
@@ -118,16 +120,21 @@ void take_rides(Taker& t, Rides& rides, RowKind kind, std::string* fault) {
 
 }  // namespace
 
-json chain_to_json(const Chain& chain, const Rides& rides) {
+json chain_to_json(const Chain& chain, const Rides& rides, const fs::path& folder) {
     json list = json::array();
     for (const Processor& p : chain) {
         json j = kept(p.unknown);
         j["id"] = p.id;
         j["type"] = p.type;
+        if (is_plugin(p.type)) {
+            j["type"] = "lv2";
+            j["uri"] = uri_of_type(p.type);
+        }
         j["in"] = p.in;
         j["match"] = p.match;
         if (p.match_db != 0.0) j["match_db"] = p.match_db;
         if (p.key != 0) j["key"] = p.key;
+        if (!p.impulse.empty()) put_path(j, "impulse", p.impulse, folder);
         for (const auto& [id, value] : p.values) {
             const ParameterInfo* info = parameter_of(p, id);
             if (info && !info->words.empty())
@@ -142,16 +149,27 @@ json chain_to_json(const Chain& chain, const Rides& rides) {
     return list;
 }
 
-void take_chain(Taker& t, Chain& chain, Rides& rides, std::string* fault) {
+void take_chain(Taker& t, Chain& chain, Rides& rides, const fs::path& folder, std::string* fault) {
     t.each("chain", limits::most_processors, [&](const json& item, const std::string& place) {
         chain.push_back(item_from<Processor>(item, place, fault, {"id", "type"}, [&](Taker& c, Processor& p) {
             processor_fields(c, p);
+            if (p.type == "reverb") take_path(c, "impulse", p.impulse, folder);
+            if (p.type == "lv2") {
+                std::string uri;
+                c.text("uri", uri, limits::longest_name);
+                p.type = std::string(plugin_prefix) + uri;
+            }
             std::vector<Parameter> known;
             for (const ParameterInfo* info : parameters_of(p)) {
                 if (processor_type(p.type)) known.emplace_back(*info, p.id);
                 if (info == common_parameters().data() || !c.has(info->id)) continue;
                 double value = info->rest;
-                if (info->words.empty()) {
+                if (is_plugin(p.type) && item.at(info->id).is_number()) {
+                    // Another version of a plug-in may have other limits: nothing is lost for that.
+                    constexpr double any = std::numeric_limits<float>::max();
+                    c.number(info->id, value, -any, any);
+                    value = std::clamp(value, info->low, info->high);
+                } else if (info->words.empty()) {
                     c.number(info->id, value, info->low, info->high);
                 } else {
                     std::string word;
@@ -212,7 +230,7 @@ json row_to_json(const UnknownKeys& unknown, TrackId id, const std::string& name
 
 /// What tracks and buses have.
 template <class Row>
-json mixed_to_json(const Row& row) {
+json mixed_to_json(const Row& row, const fs::path& folder) {
     json j = row_to_json(row.unknown, row.id, row.name, row.family, row.fader_db, row.ink, row.rides);
     j["trim_db"] = row.trim_db;
     j["pan"] = row.pan;
@@ -220,14 +238,14 @@ json mixed_to_json(const Row& row) {
     j["mute"] = row.mute;
     j["solo"] = row.solo;
     if (row.output != main_output) j["output"] = row.output;
-    if (!row.chain.empty()) j["chain"] = chain_to_json(row.chain, row.rides);
+    if (!row.chain.empty()) j["chain"] = chain_to_json(row.chain, row.rides, folder);
     if (row.chain_out) j["chain_out"] = true;
     if (!row.sends.empty()) j["sends"] = sends_to_json(row.sends, row.rides);
     return j;
 }
 
 json track_to_json(const Track& t, const fs::path& folder) {
-    json j = mixed_to_json(t);
+    json j = mixed_to_json(t, folder);
     const Source& source = t.source;
     put_path(j, "file", source.file, folder);
     if (!source.right_file.empty()) put_path(j, "right_file", source.right_file, folder);
@@ -290,17 +308,17 @@ Track track_from(const json& j, const std::string& place, const fs::path& folder
     if (kind != Choice::automatic) track.kind = kind == Choice::percussive ? Kind::percussive : Kind::sustained;
     if (const json* v = t.take("target")) track.target = target_from(*v, t.at("target"), {}, fault);
     take_rides(t, track.rides, RowKind::track, fault);
-    take_chain(t, track.chain, track.rides, fault);
+    take_chain(t, track.chain, track.rides, folder, fault);
     take_sends(t, track.sends, track.rides, fault);
     track.unknown = t.left();
     return track;
 }
 
-Bus bus_from(const json& j, const std::string& place, std::string* fault) {
+Bus bus_from(const json& j, const std::string& place, const fs::path& folder, std::string* fault) {
     return item_from<Bus>(j, place, fault, {"name"}, [&](Taker& t, Bus& bus) {
         mixed_fields(t, bus);
         take_rides(t, bus.rides, RowKind::bus, fault);
-        take_chain(t, bus.chain, bus.rides, fault);
+        take_chain(t, bus.chain, bus.rides, folder, fault);
         take_sends(t, bus.sends, bus.rides, fault);
     });
 }
@@ -448,7 +466,7 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
     j["target_sheet"] = sheet_to_json(s.targets);
     j["tracks"] = json::array();
     for (const auto& track : s.tracks) j["tracks"].push_back(track_to_json(*track, folder));
-    for (const Bus& b : s.buses) j["buses"].push_back(mixed_to_json(b));
+    for (const Bus& b : s.buses) j["buses"].push_back(mixed_to_json(b, folder));
     for (const ControlGroup& g : s.groups) j["control_groups"].push_back(group_to_json(g));
     const bool any_selection =
         std::any_of(s.selections.begin(), s.selections.end(), [](const auto& x) { return !x.empty(); });
@@ -463,7 +481,7 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
     json main = kept(s.unknown_main);
     main["fader_db"] = level_to_json(s.main_fader_db);
     put_rides(main, s.main_rides);
-    if (!s.main_chain.empty()) main["chain"] = chain_to_json(s.main_chain, s.main_rides);
+    if (!s.main_chain.empty()) main["chain"] = chain_to_json(s.main_chain, s.main_rides, folder);
     if (s.main_chain_out) main["chain_out"] = true;
     j["main"] = main;
     return j.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
@@ -496,8 +514,9 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
     t.each("tracks", limits::most_rows, [&](const json& item, const std::string& place) {
         s.tracks.push_back(std::make_shared<const Track>(track_from(item, place, folder, &fault)));
     });
-    t.each("buses", limits::most_rows,
-           [&](const json& item, const std::string& place) { s.buses.push_back(bus_from(item, place, &fault)); });
+    t.each("buses", limits::most_rows, [&](const json& item, const std::string& place) {
+        s.buses.push_back(bus_from(item, place, folder, &fault));
+    });
     t.each("control_groups", limits::most_rows,
            [&](const json& item, const std::string& place) { s.groups.push_back(group_from(item, place, &fault)); });
     size_t selection = 0;
@@ -520,7 +539,7 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
         Taker r(json(*v), "main", &fault);
         main_fields(r, s);
         take_rides(r, s.main_rides, RowKind::main, &fault);
-        take_chain(r, s.main_chain, s.main_rides, &fault);
+        take_chain(r, s.main_chain, s.main_rides, folder, &fault);
         s.unknown_main = r.left();
     }
     s.unknown = t.left();
@@ -548,6 +567,13 @@ ProtectedFiles protected_by(const Session& session, const fs::path& session_file
         files.add(t->source.file, fmt::format("the file of the track '{}'", t->name));
         files.add(t->source.right_file, fmt::format("the right side of the track '{}'", t->name));
     }
+    const auto add_rooms = [&](TrackId row) {
+        for (const Processor& p : *session.chain_of(row))
+            if (!p.impulse.empty()) files.add(p.impulse, fmt::format("the room of '{}'", session.name_of(row)));
+    };
+    for (const auto& t : session.tracks) add_rooms(t->id);
+    for (const Bus& b : session.buses) add_rooms(b.id);
+    add_rooms(main_output);
     for (const Recording& r : session.recordings)
         files.add(r.file, fmt::format("the {} '{}'", r.reference ? "reference" : "print", r.name));
     return files;

@@ -45,4 +45,30 @@ double snapped(const std::vector<TempoMark>& tempo, double time_s, bool bars) {
     return at + 1 < tempo.size() ? std::min(near, tempo[at + 1].time_s) : near;
 }
 
+std::optional<double> note_ms(const std::vector<TempoMark>& tempo, double time_s, std::string_view text) {
+    while (text.starts_with(' ')) text.remove_prefix(1);
+    while (text.ends_with(' ')) text.remove_suffix(1);
+    if (tempo.empty() || !text.starts_with("1/")) return std::nullopt;
+    text.remove_prefix(2);
+    const double factor = text.ends_with('.') ? 1.5 : text.ends_with('t') ? 2.0 / 3.0 : 1.0;
+    if (factor != 1.0) text.remove_suffix(1);
+    for (const int part : {1, 2, 4, 8, 16, 32, 64})
+        if (text == std::to_string(part))
+            return 60000.0 / mark_at(tempo, time_s).quarters_a_minute * 4.0 / part * factor;
+    return std::nullopt;
+}
+
+bool takes_notes(const ParameterInfo& parameter) {
+    constexpr std::string_view in_time[] = {"release_ms", "hold_ms", "left_ms", "right_ms", "predelay_ms", "rate_hz"};
+    return std::find(std::begin(in_time), std::end(in_time), parameter.id) != std::end(in_time);
+}
+
+std::optional<double> value_from_note(const ParameterInfo& parameter, const std::vector<TempoMark>& tempo,
+                                      double time_s, std::string_view text) {
+    const auto ms = takes_notes(parameter) ? note_ms(tempo, time_s, text) : std::nullopt;
+    if (!ms) return std::nullopt;
+    const double value = std::string_view(parameter.unit) == "Hz" ? 1000.0 / *ms : *ms;
+    return std::clamp(value, parameter.low, parameter.high);
+}
+
 }  // namespace isotonus

@@ -1,8 +1,11 @@
 // Bars and beats: a tempo map as Standard MIDI Files have it.
 #pragma once
 
+#include <optional>
+#include <string_view>
 #include <vector>
 
+#include "core/ride/parameter.h"
 #include "core/unknown_keys.h"
 
 namespace isotonus {
@@ -34,5 +37,15 @@ BarPosition bar_at(const std::vector<TempoMark>& tempo, double time_s);
 
 /// The nearest beat (`bars`: start of a bar) to a time; the time itself when the map is empty.
 double snapped(const std::vector<TempoMark>& tempo, double time_s, bool bars = false);
+
+/// How long a note value lasts, ms: "1/8", dotted "1/8.", triplet "1/8t".  Nothing when the text is none, or the map is
+/// empty.
+std::optional<double> note_ms(const std::vector<TempoMark>& tempo, double time_s, std::string_view text);
+
+/// What is in time may be set as a note value: release_ms, hold_ms, left_ms, right_ms, predelay_ms, rate_hz.
+bool takes_notes(const ParameterInfo& parameter);
+/// Its value at this time of the song, held to its range.
+std::optional<double> value_from_note(const ParameterInfo& parameter, const std::vector<TempoMark>& tempo,
+                                      double time_s, std::string_view text);
 
 }  // namespace isotonus

@@ -7,6 +7,7 @@
 
 #include "core/audio/kernels.h"
 #include "core/decibels.h"
+#include "core/foreign/plugins.h"
 #include "core/shape/fields.h"
 
 namespace isotonus {
@@ -59,7 +60,7 @@ CurvePtr ride_of(const Rides& rides, const Processor& processor, const Parameter
 
 /// It is in at some time, or changes the level while it is out.
 bool is_at_work(const Processor& p, const Rides& rides) {
-    if (!processor_type(p.type)) return false;
+    if (!processor_type(p.type) || plugin_fault(p.type)) return false;
     return p.in || ride_of(rides, p, common[in_at]) || (p.match && p.match_db != 0.0);
 }
 
@@ -81,7 +82,7 @@ double tail_s(const Chain& chain, const Rides& rides) {
             if (const CurvePtr ride = ride_of(rides, p, info))
                 for (const RidePoint& point : ride->points) values.back() = std::max(values.back(), point.value);
         }
-        all += type->tail_s(values);
+        all += type->tail_s(p, values);
     }
     return all;
 }
@@ -124,7 +125,7 @@ ChainRun::ChainRun(const Chain& chain, const Rides& rides, int channels, double 
             step->ridden |= step->rides.back() != nullptr;
         }
         step->match_gain = p.match ? gain_from_db(p.match_db) : 1.0;
-        step->running = type.start(channels, sample_rate);
+        step->running = type.start(p, channels, sample_rate);
         // Its latency follows from what is set, not from what rides.
         step->running->set(std::span(step->values).subspan(common_count));
         step->upstream = latency_;
@@ -293,6 +294,8 @@ void ChainRun::pass(Step& step, float* cell, std::span<const float* const> keys,
 size_t ChainRun::steps() const { return steps_.size(); }
 size_t ChainRun::place_of(size_t step) const { return steps_[step]->place; }
 float ChainRun::reduction_db(size_t step) const { return steps_[step]->running->reduction_db(); }
+
+std::string ChainRun::fault(size_t step) const { return steps_[step]->running->fault(); }
 
 const ChainRun::Passed& ChainRun::passed(size_t step) const { return steps_[step]->passed; }
 

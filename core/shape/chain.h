@@ -59,6 +59,8 @@ class ChainRun {
     size_t steps() const;
     size_t place_of(size_t step) const;
     float reduction_db(size_t step) const;
+    /// Why it does nothing; empty: it does something.
+    std::string fault(size_t step) const;
 
     /// Gain of its linear processors at a frequency, as they are set at the song's start; of what both sides share.
     double response_db(double hz) const;

@@ -25,7 +25,7 @@ Response response_of(const ProcessorType& type, const std::vector<double>& value
     Response all;
     double sums[2] = {};  // of what comes out of each side, for an impulse on either
     for (int side = 0; side < 2; ++side) {
-        const auto running = type.start(2, rate);
+        const auto running = type.start({}, 2, rate);
         running->set(values);
         double total = 0.0;
         const auto cells = static_cast<int64_t>(longest_s * rate) / cell_frames;

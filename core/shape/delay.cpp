@@ -109,7 +109,7 @@ struct Delay {
 };
 
 /// Until the repeats have fallen by 60 dB.
-double tail_s(std::span<const double> values) {
+double tail_s(const Processor&, std::span<const double> values) {
     Delay::Settings s;
     ValueSetter setter(values);
     s.fields(setter);

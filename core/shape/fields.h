@@ -143,7 +143,7 @@ ProcessorType make_type(const char* id, const char* word, bool keyed, bool linea
     typename P::Settings settings;
     TableMaker maker(type.parameters);
     settings.fields(maker);
-    type.start = [](int channels, double rate) -> std::unique_ptr<Running> {
+    type.start = [](const Processor&, int channels, double rate) -> std::unique_ptr<Running> {
         return std::make_unique<RunningOf<P>>(channels, rate);
     };
     return type;

@@ -101,7 +101,7 @@ struct Modulation {
     float feedback_from_ = 0.0f;
 };
 
-double tail_s(std::span<const double> values) {
+double tail_s(const Processor&, std::span<const double> values) {
     Modulation::Settings s;
     ValueSetter setter(values);
     s.fields(setter);

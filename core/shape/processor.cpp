@@ -6,6 +6,7 @@
 #include <charconv>
 #include <cmath>
 
+#include "core/foreign/plugins.h"
 #include "core/shape/compressor.h"
 #include "core/shape/cuts.h"
 #include "core/shape/delay.h"
@@ -32,7 +33,12 @@ std::span<const ProcessorType* const> processor_types() {
 const ProcessorType* processor_type(std::string_view id) {
     for (const ProcessorType* type : processor_types())
         if (id == type->id) return type;
-    return nullptr;
+    return plugin_type(id);
+}
+
+std::string word_of(std::string_view type) {
+    const ProcessorType* known = processor_type(type);
+    return known ? known->word : std::string(is_plugin(type) ? uri_of_type(type) : type);
 }
 
 const ParameterInfo* ProcessorType::find(std::string_view parameter) const {

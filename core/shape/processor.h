@@ -5,6 +5,7 @@
 #pragma once
 
 #include <complex>
+#include <filesystem>
 #include <map>
 #include <memory>
 #include <span>
@@ -24,11 +25,13 @@ inline constexpr int cell_frames = 32;
 /// A processor as the user set it.
 struct Processor {
     uint64_t id = 0;        ///< never used twice in its row
-    std::string type;       ///< as in the registry; others come from a newer version, are kept, and do nothing
+    std::string type;       ///< as in the registry; others come from a newer version, are kept, and do nothing.  Of a
+                            ///< plug-in "lv2:" and its URI
     bool in = true;         ///< out: what comes in goes out, times the match gain when it matches
     bool match = true;      ///< while it is out, it is as loud as it is when it is in
     double match_db = 0.0;  ///< what that takes: the loudness after it less that before it, from the whole song
     uint64_t key = 0;       ///< the row whose level it listens to; 0: its own
+    std::filesystem::path impulse;  ///< of a reverb: a room from a file, in place of the one that it computes
     std::map<std::string, double, std::less<>> values;  ///< by parameter; what is not here rests
     UnknownKeys unknown = nullptr;
     bool operator==(const Processor&) const = default;
@@ -61,6 +64,8 @@ class Running {
     virtual float reduction_db() const = 0;
     /// What a linear one does to a frequency (radians a frame) that both sides have in common, as it was last set.
     virtual std::complex<double> response(double radians) const = 0;
+    /// Why it lets through what comes in, in a sentence; empty: it does not.
+    virtual std::string fault() const { return {}; }
 };
 
 /// What is known of a type of processor.
@@ -72,9 +77,9 @@ struct ProcessorType {
     bool by_level = false;     ///< what it does follows from the level of its key, and is a gain: all that are keyed
     bool linear = false;       ///< twice the input gives twice the output
     bool looks_ahead = false;  ///< its latency is a look ahead: it gets its samples late, and its key at once
-    std::unique_ptr<Running> (*start)(int channels, double sample_rate) = nullptr;
+    std::unique_ptr<Running> (*start)(const Processor& processor, int channels, double sample_rate) = nullptr;
     /// How long it rings on after its input has ended, s, with these values, in the order of the parameters; null: not.
-    double (*tail_s)(std::span<const double> values) = nullptr;
+    double (*tail_s)(const Processor& processor, std::span<const double> values) = nullptr;
     /// How many times the highest sample that has come in may come out at most, with these values (infinity: not
     /// known); null: as chain_bound.h finds out.
     double (*most_gain)(std::span<const double> values) = nullptr;
@@ -89,8 +94,11 @@ inline bool turns_down(const ProcessorType& type) { return type.keyed || type.lo
 
 /// All types, in the order in which they are offered.
 std::span<const ProcessorType* const> processor_types();
-/// Null for a type that this version does not know.
+/// Also of a plug-in (core/foreign/plugins.h).  Null for a type that this version does not know.
 const ProcessorType* processor_type(std::string_view id);
+
+/// A type as people say it: its word; of a plug-in that is not known its URI.
+std::string word_of(std::string_view type);
 
 /// The value of a parameter: as it was set, or at rest.
 double value_of(const Processor& processor, const ParameterInfo& parameter);

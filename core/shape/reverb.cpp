@@ -5,6 +5,7 @@
 
 #include "core/shape/dynamics.h"
 #include "core/shape/lines.h"
+#include "core/shape/room_response.h"
 
 namespace isotonus {
 
@@ -232,10 +233,14 @@ struct Reverb {
 };
 
 /// Until it has fallen by 60 dB.
-double tail_s(std::span<const double> values) {
+double tail_s(const Processor& processor, std::span<const double> values) {
     Reverb::Settings s;
     ValueSetter setter(values);
     s.fields(setter);
+    if (!processor.impulse.empty()) {
+        const auto room = room_response(processor.impulse, 48000.0);
+        return room ? s.predelay_ms / 1000.0 + (*room)->seconds() : 0.0;
+    }
     return s.predelay_ms / 1000.0 + 0.1 * s.size + s.decay_s * std::max({1.0, s.low_factor, s.high_factor});
 }
 
@@ -259,6 +264,10 @@ const ProcessorType& reverb_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Reverb>("reverb", "reverb", false, false);
         t.tail_s = tail_s;
+        t.start = [](const Processor& p, int channels, double rate) -> std::unique_ptr<Running> {
+            return p.impulse.empty() ? std::make_unique<RunningOf<Reverb>>(channels, rate)
+                                     : start_room(p, channels, rate);
+        };
         return t;
     }();
     return type;

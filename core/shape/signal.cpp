@@ -8,6 +8,8 @@
 
 #include "core/audio/media.h"
 #include "core/files/hash.h"
+#include "core/foreign/plugins.h"
+#include "core/shape/kept_sound.h"
 
 namespace isotonus {
 
@@ -147,7 +149,7 @@ class SignalRun {
 class SignalReader : public FrameReader {
   public:
     static Result<std::unique_ptr<FrameReader>> open(std::shared_ptr<const Signal> signal) {
-        auto run = SignalRun::open(signal->recipe_);
+        auto run = SignalRun::open(signal->run_);
         if (!run) return tl::unexpected(run.error());
         return std::unique_ptr<FrameReader>(new SignalReader(std::move(signal), std::move(*run)));
     }
@@ -373,6 +375,8 @@ std::string signal_key(const SignalRecipe& recipe) {
     std::string key = fmt::format("signals 1\n{}\n{}", recipe.sample_rate, tap_key(recipe.source));
     for (const Processor& p : recipe.chain) {
         key += fmt::format("\n{} {} {} {} {}", p.type, p.id, p.in, p.match ? p.match_db : 0.0, p.key);
+        if (!p.impulse.empty()) key += " impulse " + cache_key(p.impulse, "impulse");
+        if (const int tries = plugin_tries(p.type)) key += fmt::format(" tried {}", tries);
         for (const ParameterInfo* info : parameters_of(p)) {
             key += fmt::format(" {}={}", info->id, setting_of(p, *info));
             if (const CurvePtr ride = recipe.rides.heard(Parameter(*info, p.id)))
@@ -402,7 +406,7 @@ const Material& before_chain(const Material& played) {
 
 MaterialPtr provisional_signal(const SignalRecipe& recipe) {
     auto signal = std::make_shared<Signal>();
-    signal->recipe_ = recipe;
+    signal->recipe_ = signal->run_ = recipe;
     signal->key_ = signal_key(recipe);
     signal->provisional_ = true;
     signal->frames_ = frames_of(recipe);
@@ -436,13 +440,184 @@ Result<MaterialPtr> make_band(const MaterialPtr& whole, Band band, double crosso
     });
 }
 
-Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) {
-    return without_exceptions({}, [&]() -> Result<MaterialPtr> {
+/// Makes a signal: as a whole, or on top of what a plug-in in its chain makes.
+class SignalMaker {
+  public:
+    SignalMaker(const SignalRecipe& recipe, Progress* progress) : recipe_(recipe), progress_(progress) {}
+
+    Result<MaterialPtr> make() {
+        const Chain& chain = recipe_.chain;
+        for (size_t place = chain.size(); place-- > 0;)
+            if (is_plugin(chain[place].type) && does_anything({chain[place]}, recipe_.rides)) return make_after(place);
+        return run(recipe_, 0);
+    }
+
+  private:
+    /// A stretch of the chain, and what comes into it.
+    SignalRecipe part(size_t from, size_t to, const RowTap& source) const {
+        SignalRecipe some = recipe_;
+        some.source = source;
+        some.chain.assign(recipe_.chain.begin() + static_cast<std::ptrdiff_t>(from),
+                          recipe_.chain.begin() + static_cast<std::ptrdiff_t>(to));
+        some.judged_by.clear();
+        for (const auto& [place, tap] : recipe_.judged_by)
+            if (place >= from && place < to) some.judged_by[place - from] = tap;
+        return some;
+    }
+
+    /// The plug-in at a place is the last one.
+    Result<MaterialPtr> make_after(size_t place) {
+        const auto tap_of = [](const MaterialPtr& m) { return RowTap{m, 0, 1.0, nullptr}; };
+        RowTap source = recipe_.source;
+        std::vector<MaterialPtr> parts(3);
+        if (place > 0) {
+            auto before = SignalMaker(part(0, place, source), progress_).make();
+            if (!before) return before;
+            source = tap_of(parts[0] = *before);
+        }
+        auto made = of_plugin(part(place, place + 1, source));
+        if (!made) return made;
+        const SignalRecipe rest = part(place + 1, recipe_.chain.size(), tap_of(parts[1] = *made));
+        made = does_anything(rest.chain, rest.rides) ? run(rest, place + 1) : as_own(*made);
+        if (!made) return made;
+        // What was found while the parts were made is found of the whole.
+        auto whole = std::make_shared<Material>(**made);
+        auto signal = std::make_shared<Signal>(*whole->signal);
+        for (const size_t n : {size_t{0}, size_t{1}}) {
+            if (!parts[n]) continue;
+            const Signal& of = *parts[n]->signal;
+            const size_t first = n == 0 ? 0 : place;
+            for (size_t i = 0; i < of.recipe_.chain.size(); ++i) {
+                signal->reductions_[first + i] = of.reductions_[i];
+                signal->passed_[first + i] = of.passed_[i];
+                signal->faults_[first + i] = of.faults_[i];
+            }
+        }
+        whole->ready.source = recipe_.source.material->ready.source;
+        whole->measurement.kind = recipe_.source.material->measurement.kind;
+        whole->signal = std::move(signal);
+        return MaterialPtr(std::move(whole));
+    }
+
+    /// The sound of a plug-in that nothing follows, as that of the whole chain.
+    Result<MaterialPtr> as_own(const MaterialPtr& made) const {
+        auto whole = std::make_shared<Material>(*made);
+        auto signal = std::make_shared<Signal>(*made->signal);
+        signal->recipe_ = recipe_;
+        signal->key_ = signal_key(recipe_);
+        signal->reductions_.assign(recipe_.chain.size(), {});
+        signal->passed_.assign(recipe_.chain.size(), {});
+        signal->faults_.assign(recipe_.chain.size(), {});
+        whole->signal = std::move(signal);
+        return MaterialPtr(std::move(whole));
+    }
+
+    /// What one plug-in makes: as it was kept, or made now.  One that goes wrong lets through what comes in.
+    Result<MaterialPtr> of_plugin(const SignalRecipe& recipe) {
+        const Processor& plugin = recipe.chain.front();
+        const std::string key = signal_key(recipe);
+        const int channels = recipe.source.channels();
+        if (auto kept = kept_sound(key, channels)) return measured(recipe, std::move(kept->spool), kept->frames);
+        std::optional<std::string> fault;
+        for (const Plugin& p : known_plugins())
+            if (p.missing && p.uri == uri_of_type(plugin.type)) fault = "it is not installed";
+        if (!fault) {
+            auto spool = Spooled::reserve(frames_of(recipe) * channels);
+            if (!spool) return fail(cache_folder().string(), "there is no room to keep what a plug-in makes");
+            auto frames = spooled(recipe, *spool);
+            if (!frames) return tl::unexpected(frames.error());
+            fault = plugin_fault(plugin.type);
+            if (!fault) {
+                keep_sound(key, *spool, channels, *frames);
+                return measured(recipe, std::move(spool), *frames);
+            }
+        }
+        SignalRecipe through = recipe;
+        through.chain.front().in = false;
+        through.chain.front().match = false;
+        through.rides = {};
+        auto made = SignalMaker(through, progress_).run(through, 0);
+        if (!made) return made;
+        auto whole = std::make_shared<Material>(**made);
+        auto signal = std::make_shared<Signal>(*whole->signal);
+        signal->faults_.front() = *fault;
+        whole->signal = std::move(signal);
+        return MaterialPtr(std::move(whole));
+    }
+
+    /// Runs a plug-in over the whole song; returns how many frames there are until it is silent.
+    Result<int64_t> spooled(const SignalRecipe& recipe, Spooled& spool) {
+        auto run = SignalRun::open(recipe, true);
+        if (!run) return tl::unexpected(run.error());
+        const int64_t frames = frames_of(recipe), late = run->chain.latency(), wide = recipe.source.channels();
+        int64_t sounding = recipe.source.end(), at = -late;
+        float out[2 * cell_frames];
+        run->chain.begin(0);
+        for (int64_t cell = 0; at < frames; ++cell, at += cell_frames) {
+            if (cell % 128 == 0 && progress_) {
+                if (progress_->cancelled()) return stopped();
+                progress_->report(static_cast<double>(std::max<int64_t>(0, at)) / static_cast<double>(frames));
+            }
+            if (auto done = run->process(cell, out); !done) return tl::unexpected(done.error());
+            const int64_t skip = std::clamp<int64_t>(-at, 0, cell_frames),
+                          take = std::min<int64_t>(cell_frames, frames - at);
+            if (take <= skip) continue;
+            if (!spool.write((at + skip) * wide, out + skip * wide, (take - skip) * wide))
+                return fail(cache_folder().string(), "there is no room to keep what a plug-in makes");
+            constexpr float silent = 1e-5f;
+            for (int64_t i = std::max(skip, recipe.source.end() - at) * wide; i < take * wide; ++i)
+                if (std::fabs(out[i]) > silent) sounding = std::max(sounding, at + i / wide + 1);
+        }
+        return sounding;
+    }
+
+    /// A kept sound with its figures.
+    Result<MaterialPtr> measured(const SignalRecipe& recipe, std::shared_ptr<Spooled> spool, int64_t frames) {
         auto signal = std::make_shared<Signal>();
-        signal->recipe_ = recipe;
-        signal->frames_ = frames_of(recipe);
+        signal->recipe_ = signal->run_ = recipe;
         signal->key_ = signal_key(recipe);
-        auto opened = SignalRun::open(signal->recipe_, true);
+        signal->frames_ = frames;
+        signal->kept_ = std::move(spool);
+        signal->reductions_.resize(1);
+        signal->passed_.resize(1);
+        signal->faults_.resize(1);
+        const int channels = recipe.source.channels();
+        Measurer measurer(channels, recipe.sample_rate, 1.0f);
+        KeptReader reader(signal);
+        constexpr int64_t piece = 8192;
+        std::vector<float> samples(static_cast<size_t>(piece * channels));
+        for (int64_t at = 0; at < frames; at += piece) {
+            if (progress_ && progress_->cancelled()) return stopped();
+            const int64_t some = std::min(piece, frames - at);
+            if (auto done = reader.read(at, some, samples.data()); !done) return tl::unexpected(done.error());
+            measurer.add(samples.data(), some);
+        }
+        return material_of(recipe, measurer.finish(), std::move(signal));
+    }
+
+    static MaterialPtr material_of(const SignalRecipe& recipe, Measurer::Outcome outcome,
+                                   std::shared_ptr<Signal> signal) {
+        const Material& before = *recipe.source.material;
+        auto material = std::make_shared<Material>();
+        material->ready = before.ready;
+        material->ready.frames = signal->frames_;
+        material->recorded = before.recorded;
+        outcome.measurement.kind = before.measurement.kind;
+        material->measurement = std::move(outcome.measurement);
+        material->summary = std::move(outcome.summary);
+        material->hops = std::move(outcome.hops);
+        material->signal = std::move(signal);
+        return material;
+    }
+
+    /// Runs a chain without plug-ins, of which the first is at `first` in the whole one.
+    Result<MaterialPtr> run(const SignalRecipe& recipe, size_t first) {
+        auto signal = std::make_shared<Signal>();
+        signal->recipe_ = recipe_;
+        signal->run_ = recipe;
+        signal->frames_ = frames_of(recipe);
+        signal->key_ = signal_key(recipe_);
+        auto opened = SignalRun::open(signal->run_, true);
         if (!opened) return tl::unexpected(opened.error());
         SignalRun& run = *opened;
         ChainRun& chain = run.chain;
@@ -462,8 +637,8 @@ Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) 
         chain.begin(0);
         for (int64_t cell = 0; cell < cells; ++cell) {
             if (cell % signal->spacing_cells_ == 0) {
-                if (progress && progress->cancelled()) return stopped();
-                if (progress) progress->report(static_cast<double>(cell) / static_cast<double>(cells));
+                if (progress_ && progress_->cancelled()) return stopped();
+                if (progress_) progress_->report(static_cast<double>(cell) / static_cast<double>(cells));
                 const auto memory = chain.memory();
                 signal->checkpoints_.insert(signal->checkpoints_.end(), memory.begin(), memory.end());
             }
@@ -481,22 +656,25 @@ Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) 
             piece.clear();
         }
         signal->checkpoints_.shrink_to_fit();
-        signal->reductions_ = std::move(watch.by_place);
-        signal->passed_.resize(recipe.chain.size());
-        for (size_t n = 0; n < chain.steps(); ++n) signal->passed_[chain.place_of(n)] = chain.passed(n);
-        Measurer::Outcome outcome = measurer.finish();
-        const Material& before = *recipe.source.material;
-        auto material = std::make_shared<Material>();
-        material->ready = before.ready;
-        material->ready.frames = signal->frames_;
-        material->recorded = before.recorded;
-        outcome.measurement.kind = before.measurement.kind;
-        material->measurement = std::move(outcome.measurement);
-        material->summary = std::move(outcome.summary);
-        material->hops = std::move(outcome.hops);
-        material->signal = std::move(signal);
-        return MaterialPtr(std::move(material));
-    });
+        const size_t places = recipe_.chain.size();
+        signal->reductions_.resize(places);
+        for (size_t n = 0; n < watch.by_place.size(); ++n)
+            signal->reductions_[first + n] = std::move(watch.by_place[n]);
+        signal->passed_.resize(places);
+        for (size_t n = 0; n < chain.steps(); ++n) signal->passed_[first + chain.place_of(n)] = chain.passed(n);
+        signal->faults_.resize(places);
+        for (size_t n = 0; n < chain.steps(); ++n) signal->faults_[first + chain.place_of(n)] = chain.fault(n);
+        return material_of(recipe, measurer.finish(), std::move(signal));
+    }
+
+    const SignalRecipe recipe_;
+    Progress* const progress_;
+};
+
+std::string Signal::fault(size_t place) const { return place < faults_.size() ? faults_[place] : ""; }
+
+Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) {
+    return without_exceptions({}, [&] { return SignalMaker(recipe, progress).make(); });
 }
 
 }  // namespace isotonus

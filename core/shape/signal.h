@@ -4,6 +4,9 @@
 // the states of its chain were kept every 4096 frames; from such a checkpoint any stretch is reached by running 4096
 // frames at most, on any thread, to the same bits.  The samples themselves are kept in the cache folder while there is
 // room (core/audio/spool.h), so that whoever reads them again and again need not run the chain.
+//
+// A plug-in has no states that could be kept.  What it makes is made once, in order, and kept, also for the next time
+// the program runs; the rest of the chain runs on that.
 #pragma once
 
 #include <map>
@@ -79,15 +82,19 @@ class Signal {
     Level peak_after_dbfs(size_t place) const;
     Level gain_db(size_t place) const;
     bool is_provisional() const { return provisional_; }
+    /// Why the processor at this place does nothing: a plug-in that went wrong, a file that is missing.  Empty: it
+    /// does what it should.
+    std::string fault(size_t place) const;
     size_t checkpoint_bytes() const { return checkpoints_.size(); }
 
   private:
     friend class SignalReader;
     friend class KeptReader;
     friend Result<std::unique_ptr<FrameReader>> open_material(const Material&);
-    friend Result<MaterialPtr> make_signal(const SignalRecipe&, Progress*);
+    friend class SignalMaker;
     friend MaterialPtr provisional_signal(const SignalRecipe&);
     SignalRecipe recipe_;
+    SignalRecipe run_;  ///< what is run when it is read: of a chain with a plug-in, what follows its kept sound
     std::string key_;
     bool provisional_ = false;
     int64_t frames_ = 0;
@@ -96,6 +103,7 @@ class Signal {
     std::vector<std::byte> checkpoints_;          ///< one after the other, the first at the song's start
     std::vector<std::vector<float>> reductions_;  ///< by place in the chain
     std::vector<ChainRun::Passed> passed_;        ///< likewise
+    std::vector<std::string> faults_;             ///< likewise
     std::shared_ptr<Spooled> kept_;               ///< all its samples, interleaved; null: there was no room
 };
 

@@ -323,3 +323,23 @@ TEST_F(HandOffWindow, from_a_folder_of_audio_to_a_delivery_that_the_desk_accepts
     std::printf("from a folder to an accepted delivery: %d gestures, %.1f s; %s", gestures,
                 static_cast<double>(clock.elapsed()) / 1e3, desk.c_str());
 }
+
+TEST_F(HandOffWindow, how_far_the_stems_are_from_the_mix_is_told_before_they_are_written) {
+    import_all();
+    Session next = session();
+    TrackId bus = 0;
+    next = with_new_bus(next, "Pair", std::nullopt, {track(0).id, track(1).id}, &bus);
+    next = with_chain(next, bus,
+                      [](Chain& chain) { chain.push_back(new_processor(*processor_type("compressor"), chain)); });
+    work().document.edit("Bus", next);
+    wait_for([&] { return !work().materials.shaping(); });
+    settle();
+    station(6);
+    auto* told = find<QLabel>("stemsSum");
+    EXPECT_TRUE(told->text().isEmpty()) << "no stems are wanted";
+    find<QComboBox>("exportWhat")->setCurrentIndex(1);
+    QTest::mouseClick(find<QCheckBox>("stemsShares"), Qt::LeftButton);
+    EXPECT_TRUE(find<QCheckBox>("stemsShares")->isChecked());
+    wait_for([&] { return told->text().contains("dBFS") || told->text().contains("sum to the mix"); });
+    EXPECT_FALSE(fs::exists(folder / "out"));
+}

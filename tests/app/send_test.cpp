@@ -3,42 +3,21 @@
 #include <QDoubleSpinBox>
 #include <QLabel>
 #include <QListWidget>
-#include <QMenu>
 
 #include "app/balance/bus_block.h"
 #include "app/mains/mains.h"
-#include "app/shape/shape.h"
 #include "core/mix/mixdown.h"
 #include "core/session/routing.h"
-#include "tests/app/window_fixture.h"
+#include "tests/app/shaping_fixture.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
 
 namespace {
 
-class SendsInShape : public Window {
+class SendsInShape : public ShapingWindow {
   protected:
-    void begin() {
-        import_all();
-        station(3);
-        work().document.select_only(track(2).id);
-        catch_up();
-    }
-    void shaped() {
-        wait_for([&] { return !work().materials.shaping(); });
-        settle();
-    }
-    void take(const char* entry) {
-        in_opened<QMenu>([&] { QTest::mouseClick(find<QPushButton>("chainAdd"), Qt::LeftButton); },
-                         [&](QMenu& menu) {
-                             QAction* found = menu.findChild<QAction*>(entry);
-                             EXPECT_TRUE(found && found->isEnabled()) << entry;
-                             menu.close();
-                             if (found) found->trigger();
-                         });
-        catch_up();
-    }
+    void take(const char* entry) { take_entry("chainAdd", entry); }
     ShapeLane* lane_of(TrackId row) {
         for (auto* l : window->findChildren<ShapeLane*>())
             if (l->id() == row) return l;

@@ -2,47 +2,20 @@
 #include <QDoubleSpinBox>
 #include <QLabel>
 #include <QListWidget>
-#include <QMenu>
 #include <complex>
 
 #include "app/mains/mains.h"
-#include "app/shape/shape.h"
 #include "core/mix/mixdown.h"
 #include "core/session/routing.h"
-#include "tests/app/window_fixture.h"
+#include "tests/app/shaping_fixture.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
 
 namespace {
 
-class Shape : public Window {
+class Shape : public ShapingWindow {
   protected:
-    void begin() {
-        import_all();
-        station(3);
-        work().document.select_only(track(2).id);
-        catch_up();
-    }
-    void shaped() {
-        wait_for([&] { return !work().materials.shaping(); });
-        settle();
-    }
-    /// Opens a button's menu by a click and takes the entry of this name, in a menu inside it if need be.
-    void take_entry(const char* button, const char* entry) {
-        in_opened<QMenu>([&] { QTest::mouseClick(find<QPushButton>(button), Qt::LeftButton); },
-                         [&](QMenu& menu) {
-                             auto menus = menu.findChildren<QMenu*>();
-                             menus << &menu;
-                             QAction* found = nullptr;
-                             for (QMenu* m : menus)
-                                 for (QAction* a : m->actions())
-                                     if (a->objectName() == entry || a->text() == entry) found = a;
-                             EXPECT_TRUE(found && found->isEnabled()) << entry;
-                             menu.close();
-                             if (found) found->trigger();
-                         });
-    }
     QString advice() { return find<QLabel>("adviceText")->text(); }
     void advised() {
         wait_for([&] { return find<QWidget>("adviceStrip")->isVisible() && !advice().endsWith(QChar(0x2026)); });

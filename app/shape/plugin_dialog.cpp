@@ -1,0 +1,128 @@
+#include "app/shape/plugin_dialog.h"
+
+#include <QCoreApplication>
+#include <QHBoxLayout>
+#include <QPointer>
+#include <QThreadPool>
+#include <QVBoxLayout>
+#include <algorithm>
+
+#include "app/desk/background.h"
+#include "app/style/theme.h"
+
+namespace isotonus {
+
+PluginDialog::PluginDialog(QWidget* parent) : QDialog(parent), all_(known_plugins()), timer_(new QTimer(this)) {
+    setObjectName("pluginDialog");
+    setWindowTitle(tr("Add a plug-in"));
+    resize(560, 440);
+    auto* column = new QVBoxLayout(this);
+    search_ = new QLineEdit;
+    search_->setObjectName("pluginSearch");
+    search_->setPlaceholderText(tr("Words of its name, class or maker"));
+    search_->setAccessibleName(tr("Search"));
+    column->addWidget(search_);
+    list_ = new QListWidget;
+    list_->setObjectName("pluginList");
+    list_->setAccessibleName(tr("Plug-ins"));
+    column->addWidget(list_, 1);
+    about_ = new QLabel;
+    about_->setObjectName("pluginAbout");
+    about_->setWordWrap(true);
+    about_->setMinimumHeight(36);
+    column->addWidget(about_);
+    auto* row = new QHBoxLayout;
+    look_ = new QPushButton(tr("Look again"));
+    look_->setObjectName("pluginLook");
+    look_->setToolTip(tr("Looks for what is new on this machine. Each is started once, in a process of its own."));
+    bar_ = new QProgressBar;
+    bar_->setTextVisible(false);
+    bar_->setRange(0, 1000);
+    bar_->hide();
+    add_ = new QPushButton(tr("Add"));
+    add_->setObjectName("pluginAdd");
+    add_->setDefault(true);
+    auto* leave = new QPushButton(tr("Cancel"));
+    for (QWidget* w : std::initializer_list<QWidget*>{look_, bar_}) row->addWidget(w);
+    row->addStretch(1);
+    row->addWidget(leave);
+    row->addWidget(add_);
+    column->addLayout(row);
+    connect(search_, &QLineEdit::textChanged, this, &PluginDialog::show_found);
+    connect(list_, &QListWidget::itemDoubleClicked, add_, &QPushButton::click);
+    connect(list_, &QListWidget::currentRowChanged, this, [this](int n) {
+        add_->setEnabled(chosen() != nullptr);
+        if (n < 0) return;
+        const Plugin& p = shown_[static_cast<size_t>(n)];
+        about_->setText(p.missing          ? tr("It was here once, and is not installed now.")
+                        : !p.fault.empty() ? tr("It cannot be used: %1.").arg(QString::fromStdString(p.fault))
+                                           : QString::fromStdString(p.uri));
+    });
+    connect(add_, &QPushButton::clicked, this, &QDialog::accept);
+    connect(leave, &QPushButton::clicked, this, &QDialog::reject);
+    connect(look_, &QPushButton::clicked, this, &PluginDialog::look);
+    timer_->setInterval(50);
+    connect(timer_, &QTimer::timeout, this, [this] {
+        if (looking_) bar_->setValue(static_cast<int>(looking_->fraction() * 1000.0));
+    });
+    show_found();
+    look();
+}
+
+PluginDialog::~PluginDialog() {
+    if (looking_) looking_->cancel();
+}
+
+const ProcessorType* PluginDialog::chosen() const {
+    const int n = list_->currentRow();
+    if (n < 0) return nullptr;
+    const Plugin& p = shown_[static_cast<size_t>(n)];
+    return p.missing ? nullptr : p.type;
+}
+
+void PluginDialog::look() {
+    if (looking_) {
+        looking_->cancel();
+        return;
+    }
+    looking_ = std::make_shared<Progress>();
+    look_->setText(tr("Stop looking"));
+    bar_->show();
+    timer_->start();
+    in_background(*QThreadPool::globalInstance(), [dialog = QPointer(this), progress = looking_] {
+        auto found = scan_plugins(progress.get());
+        QMetaObject::invokeMethod(qApp, [dialog, progress, found = std::move(found)] {
+            if (!dialog || dialog->looking_ != progress) return;
+            dialog->looking_.reset();
+            dialog->timer_->stop();
+            dialog->bar_->hide();
+            dialog->look_->setText(tr("Look again"));
+            dialog->all_ = found ? *found : known_plugins();
+            dialog->show_found();
+            if (!found && !progress->cancelled()) dialog->about_->setText(QString::fromStdString(found.error().text()));
+        });
+    });
+}
+
+void PluginDialog::show_found() {
+    const int row = list_->currentRow();
+    const std::string before = row >= 0 ? shown_[static_cast<size_t>(row)].uri : "";
+    shown_ = plugins_like(all_, search_->text().toStdString());
+    // What cannot be used comes last.
+    std::stable_partition(shown_.begin(), shown_.end(), [](const Plugin& p) { return p.type && !p.missing; });
+    list_->clear();
+    int chosen_row = 0;
+    for (const Plugin& p : shown_) {
+        auto* item = new QListWidgetItem(
+            QString::fromStdString(p.name) + (p.kind.empty() ? QString() : "  –  " + QString::fromStdString(p.kind)),
+            list_);
+        if (!p.type || p.missing) item->setForeground(theme().faint);
+        if (p.uri == before) chosen_row = list_->count() - 1;
+    }
+    if (list_->count() > 0) list_->setCurrentRow(chosen_row);
+    add_->setEnabled(chosen() != nullptr);
+    if (all_.empty())
+        about_->setText(looking_ ? tr("Looking for plug-ins…") : tr("No plug-in was found on this machine."));
+}
+
+}  // namespace isotonus

@@ -1,0 +1,258 @@
+// Plug-ins from outside: Debian's lv2-examples, copies of them, and some that do what none should.
+#include "core/foreign/plugins.h"
+
+#include <fmt/format.h>
+#include <gmock/gmock.h>
+
+#include <thread>
+
+#include "core/handoff/checks.h"
+#include "core/session/session_file.h"
+#include "core/session/validate.h"
+#include "tests/support/chains.h"
+#include "tests/support/plugins.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+using testing::HasSubstr;
+
+namespace {
+
+/// A row with a file of noise, and what a chain makes of it.
+struct PluggedRow : Plugins {
+    Shaped mix;
+    explicit PluggedRow(int channels = 2)
+        : mix({write(folder / "row.wav", make(100000, channels, noise(1, 0.4)), channels)}) {}
+    std::vector<float> made(const Chain& chain, const Rides& rides = {}) {
+        mix.change(0, [&](Track& t) { t.chain = chain, t.rides = rides; });
+        EXPECT_TRUE(validate(mix.session)) << validate(mix.session).error().text();
+        EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of()));
+        const MaterialPtr played = mix.signals.played(mix.session, *mix.session.tracks[0], mix.file_of());
+        EXPECT_TRUE(played);
+        if (!played) return {};
+        signal = played->signal;
+        std::vector<float> samples(static_cast<size_t>(played->ready.frames * played->ready.channels));
+        EXPECT_TRUE(open_material(*played).value()->read(0, played->ready.frames, samples.data()));
+        return samples;
+    }
+    std::vector<float> file() { return read(folder / "row.wav"); }
+    std::shared_ptr<const Signal> signal;
+};
+
+Processor plugin(const std::string& type, std::initializer_list<std::pair<const char*, double>> values = {},
+                 uint64_t id = 1) {
+    return processor(type.c_str(), values, id);
+}
+
+}  // namespace
+
+TEST(PluginList, says_what_can_be_used_and_why_the_rest_cannot) {
+    Plugins plugins;
+    plugins.add("/usr/lib/lv2/eg-fifths.lv2");
+    plugins.add_odd();
+    const auto found = scan_plugins(nullptr, 500);
+    ASSERT_TRUE(found) << found.error().text();
+    const Plugin* amp = Plugins::find(*found, amplifier);
+    ASSERT_TRUE(amp && amp->type);
+    EXPECT_EQ(amp->name, "Simple Amplifier");
+    EXPECT_EQ(amp->kind, "Amplifier Plugin");
+    // Of the file amp.ttl of lv2-examples 1.18.4.
+    const ParameterInfo* gain = amp->type->find("gain");
+    ASSERT_TRUE(gain);
+    EXPECT_STREQ(gain->unit, "dB");
+    EXPECT_STREQ(gain->name, "Gain");
+    EXPECT_EQ(gain->low, -90.0);
+    EXPECT_EQ(gain->high, 24.0);
+    EXPECT_EQ(gain->rest, 0.0);
+    const auto fault_of = [&](const std::string& type) {
+        const Plugin* p = Plugins::find(*found, type);
+        EXPECT_TRUE(p) << type;
+        EXPECT_EQ(p && p->type, p && p->fault.empty()) << type;
+        return p ? p->fault : "";
+    };
+    EXPECT_THAT(fault_of("lv2:http://lv2plug.in/plugins/eg-fifths"), HasSubstr("no effect on one or two channels"));
+    EXPECT_EQ(fault_of(odd("late")), "");
+    EXPECT_THAT(fault_of(odd("crashes-at-once")), HasSubstr("crashed"));
+    EXPECT_THAT(fault_of(odd("hangs-at-once")), HasSubstr("did not answer within 0.5 s"));
+    EXPECT_THAT(fault_of(odd("refuses")), HasSubstr("cannot be started"));
+    EXPECT_THAT(fault_of(odd("claims")), HasSubstr("latency that cannot be"));
+    EXPECT_EQ(fault_of(odd("crashes")), "") << "a crash costs one plug-in: the others of its bundle are found";
+
+    EXPECT_EQ(plugins_like(*found, "AMPLI simple").size(), 1u);
+    EXPECT_EQ(plugins_like(*found, "isotonus:test").size(), 9u);
+    EXPECT_EQ(plugins_like(*found, "no such thing").size(), 0u);
+}
+
+TEST(PluginList, is_kept_and_only_what_changed_is_looked_at_again) {
+    Plugins plugins;
+    for (int n = 0; n < 3; ++n) plugins.add_amplifier(n);
+    plugins.scan();
+    const fs::path list = plugins.folder / "cache/isotonus/plugins.json";
+    const auto written = fs::last_write_time(list);
+    {
+        // Without a host nothing can be looked at; nothing needs to be.
+        const Environment none("ISOTONUS_PLUGIN_HOST", "/nowhere/host");
+        plugins.scan();
+        EXPECT_EQ(fs::last_write_time(list), written);
+        plugins.add_amplifier(3);
+        EXPECT_THAT(scan_plugins().error().text(), HasSubstr("/nowhere/host: the plug-in host is missing"));
+        EXPECT_TRUE(plugin_type(amplifier)) << "what was known stays";
+    }
+    plugins.scan();
+    EXPECT_TRUE(plugin_type("lv2:http://lv2plug.in/plugins/amp003"));
+    fs::remove_all(plugins.folder / "lv2/amp003.lv2");
+    plugins.scan();
+    const auto known = known_plugins();
+    const Plugin* gone = Plugins::find(known, "lv2:http://lv2plug.in/plugins/amp003");
+    ASSERT_TRUE(gone);
+    EXPECT_TRUE(gone->missing);
+}
+
+TEST(PluginList, can_be_cancelled_at_once) {
+    Plugins plugins;
+    plugins.add_odd();
+    Progress progress;
+    std::thread other([&] {
+        std::this_thread::sleep_for(std::chrono::milliseconds(100));
+        progress.cancel();
+    });
+    const auto begun = std::chrono::steady_clock::now();
+    const auto found = scan_plugins(&progress, 60000);  // it hangs for a minute
+    other.join();
+    ASSERT_FALSE(found);
+    EXPECT_EQ(found.error().what, "cancelled");
+    EXPECT_LT(std::chrono::steady_clock::now() - begun, std::chrono::seconds(10));
+}
+
+TEST(PluginsInChains, do_what_they_do_to_the_sample_in_mono_and_in_stereo) {
+    for (const int channels : {1, 2}) {
+        PluggedRow row(channels);
+        row.scan();
+        const auto file = row.file(), out = row.made({plugin(amplifier, {{"gain", -6.0}})});
+        ASSERT_EQ(out.size(), file.size());
+        // eg-amp: 10^(dB / 20), as its source says.
+        const float gain = std::pow(10.0f, -6.0f * 0.05f);
+        for (size_t i = 0; i < out.size(); ++i) ASSERT_FLOAT_EQ(out[i], file[i] * gain) << i;
+        EXPECT_EQ(row.signal->fault(0), "");
+    }
+}
+
+TEST(PluginsInChains, that_are_late_are_brought_forward_and_ride) {
+    PluggedRow row;
+    row.add_odd();
+    row.scan();
+    const auto file = row.file();
+    const auto late = row.made({plugin(odd("late"))});
+    ASSERT_GE(late.size(), file.size());
+    for (size_t i = 0; i < file.size(); ++i) ASSERT_EQ(late[i], 0.5f * file[i]) << i;
+
+    // Half of it, between an equaliser and a compressor: dry and wet are in time.
+    const Chain around{processor("low_cut", {{"hz", 100.0}}, 1), plugin(odd("late"), {{"mix", 50.0}}, 2),
+                       processor("compressor", {{"threshold_dbfs", -30.0}}, 3)};
+    Chain as_gain = around;
+    as_gain[1] = processor("width", {{"output_db", 20.0 * std::log10(0.75)}}, 2);
+    const auto mixed = row.made(around);
+    const auto signal = row.signal;
+    const auto wanted = row.made(as_gain);
+    for (size_t i = 0; i < wanted.size(); ++i) ASSERT_NEAR(mixed[i], wanted[i], 1e-6) << i;
+    EXPECT_NEAR(signal->reduction(2)->most_db, row.signal->reduction(2)->most_db, 1e-3);
+    EXPECT_FALSE(signal->reduction(1));
+
+    // A ride is followed at every 64th frame.
+    const ParameterInfo& gain = *plugin_type(amplifier)->find("gain");
+    Rides rides;
+    rides.set(Parameter(gain, 1), ride({{0.0, 0.0}, {1.0, -24.0}}));
+    const auto ridden = row.made({plugin(amplifier)}, rides);
+    for (size_t frame = 0; frame < 48000; frame += 777) {
+        const double db = -24.0 * static_cast<double>(frame / 64 * 64) / 48000.0;
+        EXPECT_NEAR(ridden[2 * frame], static_cast<double>(file[2 * frame]) * gain_from_db(db), 2e-3) << frame;
+    }
+}
+
+TEST(PluginsInChains, that_go_wrong_are_taken_out_with_a_sentence_and_nothing_stops) {
+    PluggedRow row;
+    row.add_odd();
+    row.scan();
+    const auto file = row.file();
+    for (const auto& [way, why] : {std::pair{"crashes", "it crashed"},
+                                   {"writes-nan", "what comes out of it is no number"},
+                                   {"changes", "it changes its latency while it runs"},
+                                   {"hangs", "it did not answer within"}}) {
+        const auto out =
+            row.made({processor("low_cut", {{"hz", 20.0}, {"output_db", -6.0}}, 1), plugin(odd(way), {}, 2)});
+        EXPECT_THAT(row.signal->fault(1), HasSubstr(why)) << way;
+        EXPECT_THAT(plugin_fault(odd(way)).value_or(""), HasSubstr(why));
+        const auto without = row.made({processor("low_cut", {{"hz", 20.0}, {"output_db", -6.0}}, 1)});
+        EXPECT_EQ(out, without) << way << ": it lets through what comes in";
+    }
+    // It is found among the checks, and tried again when that is asked for: later than the song lasts.
+    const auto out = row.made({plugin(odd("crashes"))});
+    EXPECT_EQ(out, file);
+    EXPECT_FALSE(row.signal) << "nothing is at work";
+    const PlanPtr plan = row.mix.shaped_plan();
+    const auto checks = checks_of(row.mix.session, plan, {});
+    ASSERT_TRUE(checks);
+    const auto told = std::find_if(checks->begin(), checks->end(), [](const Check& c) { return c.id == "taken_out"; });
+    ASSERT_NE(told, checks->end());
+    EXPECT_FALSE(told->passed);
+    EXPECT_THAT(told->text, HasSubstr("Odd, crashes"));
+    try_plugin_again(odd("crashes"));
+    const auto again = row.made({plugin(odd("crashes"), {{"after", 50.0}})});
+    EXPECT_EQ(row.signal->fault(0), "");
+    EXPECT_EQ(again[5001], 0.5f * file[5001]);
+}
+
+TEST(PluginsInChains, that_are_gone_play_what_was_kept_and_let_through_what_was_not) {
+    PluggedRow row;
+    row.add_odd();
+    row.scan();
+    const Chain chain{plugin(odd("late"), {{"after", 3.0}}), processor("width", {{"width", 50.0}}, 2)};
+    const auto made = row.made(chain);
+    ASSERT_TRUE(write_session(row.mix.session, row.folder / "s.isotonus"));
+    fs::remove_all(row.folder / "lv2/odd.lv2");
+    row.scan();
+    row.mix.signals = {};
+    const auto opened = read_session(row.folder / "s.isotonus");
+    ASSERT_TRUE(opened) << opened.error().text();
+    EXPECT_EQ(opened->tracks[0]->chain, row.mix.session.tracks[0]->chain) << "with its values, though it is gone";
+    EXPECT_EQ(row.made(opened->tracks[0]->chain), made) << "kept from the last time";
+    Chain other = chain;
+    other[0].values["after"] = 4.0;
+    const auto through = row.made(other);
+    EXPECT_EQ(row.signal->fault(0), "it is not installed");
+    EXPECT_EQ(through, row.made({chain[1]}));
+}
+
+TEST(PluginsInChains, are_heard_at_once_and_gone_over_from_the_songs_start_later) {
+    PluggedRow row;
+    row.scan();
+    row.mix.change(0, [](Track& t) { t.chain = {plugin(amplifier, {{"gain", -12.0}})}; });
+    const auto recipe = row.mix.signals.recipe(row.mix.session, *row.mix.session.tracks[0], row.mix.file_of());
+    const MaterialPtr now = provisional_signal(*recipe);
+    std::vector<float> heard(2 * 5000);
+    auto reader = open_material(*now).value();
+    ASSERT_TRUE(reader->read(60000, 5000, heard.data()));
+    const auto file = row.file();
+    for (size_t i = 0; i < heard.size(); ++i) ASSERT_FLOAT_EQ(heard[i], file[2 * 60000 + i] * std::pow(10.0f, -0.6f));
+}
+
+TEST(PluginsInChains, keep_what_a_newer_version_of_them_would_not_take) {
+    PluggedRow row;
+    row.scan();
+    row.mix.change(0, [](Track& t) { t.chain = {plugin(amplifier, {{"gain", 20.0}})}; });
+    ASSERT_TRUE(write_session(row.mix.session, row.folder / "s.isotonus"));
+    std::string text = read_whole(row.folder / "s.isotonus", 1 << 20).value();
+    text.replace(text.find("\"gain\": 20.0") + 8, 4, "99.0");
+    std::ofstream(row.folder / "s.isotonus") << text;
+    const auto opened = read_session(row.folder / "s.isotonus");
+    ASSERT_TRUE(opened) << opened.error().text();
+    EXPECT_EQ(opened->tracks[0]->chain[0].values.at("gain"), 24.0) << "its range ends there";
+    // One that was never here is kept as it is, and does nothing.
+    text.replace(text.find("eg-amp"), 6, "eg-boat");
+    std::ofstream(row.folder / "s.isotonus") << text;
+    const auto strange = read_session(row.folder / "s.isotonus");
+    ASSERT_TRUE(strange) << strange.error().text();
+    EXPECT_EQ(strange->tracks[0]->chain[0].type, "lv2:http://lv2plug.in/plugins/eg-boat");
+    ASSERT_TRUE(write_session(*strange, row.folder / "t.isotonus"));
+    EXPECT_EQ(read_whole(row.folder / "t.isotonus", 1 << 20).value(), text);
+}
