@@ -4,7 +4,7 @@
 
 #include "core/session/routing.h"
 #include "core/session/session_file.h"
-#include "tests/support/sounds.h"
+#include "tests/support/plugins.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
@@ -407,4 +407,52 @@ TEST_F(Cli, presets_are_listed_kept_and_set) {
     for (const char* wrong : {"set Mine Kick", "remove Mine", "add 'Level bass' Pad", "set 'Level bass' Nobody", "set"})
         EXPECT_EQ(run("preset " + session + " " + wrong).status, 2) << wrong;
     unsetenv("XDG_CONFIG_HOME");
+}
+
+TEST_F(Cli, plug_ins_are_listed_set_and_taken_out_and_rooms_and_notes_are_said) {
+    Plugins plugins;
+    plugins.add_odd();
+    make_session();
+    const json listed = run("plugins scan --json").document();
+    EXPECT_EQ(listed.size(), 10u);
+    EXPECT_EQ(run("plugins list 'odd hangs at once' --json").document()[0]["fault"].get<std::string>().substr(0, 18),
+              "it did not answer ");
+    const std::string amp = "lv2 uri=http://lv2plug.in/plugins/eg-amp";
+    const double before = run("shape " + session + " Pad --json").document()["before"]["rms_dbfs"];
+    ASSERT_EQ(run("shape " + session + " Pad 1 " + amp + " gain=-7 mix=100").status, 0);
+    ASSERT_EQ(run("shape " + session + " Pad 1 lv2 gain=-6").status, 0) << "the same one, set again";
+    const json shaped = run("shape " + session + " Pad --json").document();
+    EXPECT_EQ(shaped["chain"][0]["type"], "lv2");
+    EXPECT_EQ(shaped["chain"][0]["uri"], "http://lv2plug.in/plugins/eg-amp");
+    EXPECT_EQ(shaped["chain"][0]["gain"], -6.0);
+    EXPECT_NEAR(shaped["after"]["rms_dbfs"].get<double>(), before - 6.0, 0.01);
+    ASSERT_EQ(run("shape " + session + " Kick 1 lv2 uri=urn:isotonus:test:crashes").status, 0);
+    const json checks = run("check " + session + " --json").document()["checks"];
+    const auto told = std::find_if(checks.begin(), checks.end(), [](const json& c) { return c["id"] == "taken_out"; });
+    ASSERT_NE(told, checks.end());
+    EXPECT_EQ((*told)["passed"], false);
+    for (const char* wrong : {"2 lv2", "1 lv2 uri=urn:none", "1 lv2 after=99", "1 reverb impulse=/nowhere.wav",
+                              "1 modulation rate_hz=1/4", "1 modulation rate_hz=1/5"})
+        EXPECT_EQ(run("shape " + session + " Kick " + wrong).status, 2) << wrong;
+    write(folder / "room.wav", make(2000, 1, noise(1, 0.5)), 1);
+    ASSERT_EQ(run("shape " + session + " Kick 1 reverb impulse='" + (folder / "room.wav").string() + "'").status, 0);
+    EXPECT_EQ(run("shape " + session + " Kick --json").document()["chain"][0]["impulse"],
+              (folder / "room.wav").string());
+}
+
+TEST_F(Cli, what_stems_will_be_is_said_before_they_are_written) {
+    make_session();
+    ASSERT_EQ(run("bus " + session + " add Hall").status, 0);
+    ASSERT_EQ(run("send " + session + " Pad Hall -6").status, 0);
+    ASSERT_EQ(run("shape " + session + " Hall 1 reverb decay_s=0.5").status, 0);
+    const std::string deliver = "deliver " + session + " '" + (folder / "out").string() + "' --stems tracks ";
+    const json own = run(deliver + "--dry-run --json").document(),
+               shared = run(deliver + "--shares --dry-run --json").document();
+    EXPECT_FALSE(fs::exists(folder / "out"));
+    EXPECT_EQ(own["files"].size(), shared["files"].size() + 1) << "the return is a stem, or in that of its row";
+    EXPECT_LT(shared["stems_residue_dbfs"].get<double>(), -120.0);
+    EXPECT_NE(run(deliver + "--shares --dry-run").out.find("the stems' sum will differ"), std::string::npos);
+    const json sheet = run(deliver + "--shares --bits 32f --json").document();
+    for (const json& file : shared["files"]) EXPECT_TRUE(fs::exists(file.get<std::string>())) << file;
+    EXPECT_NEAR(sheet["stems_residue_dbfs"].get<double>(), shared["stems_residue_dbfs"].get<double>(), 1e-6);
 }
