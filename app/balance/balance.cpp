@@ -450,11 +450,11 @@ FaderLane::Values BusLane::values() const {
     return with_writing(v);
 }
 
-/// Of a bus that has a chain or sends, whose signal is known for the whole song.
+/// Of a bus that has a chain or sends from its signal, which is known for the whole song; of another from the mix.
 Level BusLane::song_peak_dbfs() const {
     const Bus* b = bus();
     const MaterialPtr signal = b ? work_.materials.shaped_sum(id()) : nullptr;
-    if (!signal) return std::nullopt;
+    if (!signal) return b ? work_.mix.bus_peak_dbfs(id()) : std::nullopt;
     const Session& session = work_.document.session();
     Track after;  // its trim is before its chain
     after.fader_db = b->fader_db + session.group_db(id());

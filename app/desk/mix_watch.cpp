@@ -62,6 +62,7 @@ void MixWatch::restart() {
     busy_ = true;
     figures_.reset();
     leaving_figures_.reset();
+    bus_peaks_.clear();
     if (searching_) {
         // While a fader moves, each search is let finish and the newest plan comes next: the figure follows the hand.
         again_ = true;
@@ -92,10 +93,26 @@ void MixWatch::restart() {
             });
         }
         if (plan_too) QMetaObject::invokeMethod(this, [this, progress] { make_plan(progress); });
+        if (!plan->buses.empty()) find_bus_peaks(plan, progress);
         // Then what is only bounded so far is made exact, so that the next move is answered at once.
         if (settle_too) (void)peaks_.settle(plan, progress.get());
     });
     emit changed();
+}
+
+void MixWatch::find_bus_peaks(const PlanPtr& plan, const std::shared_ptr<Progress>& progress) {
+    std::map<TrackId, Level> peaks;
+    for (const PlanBus& bus : plan->buses) {
+        const PlanPtr of = plan_of_bus(*plan, bus.id);
+        const auto found = of ? whole_song_peak(of, progress.get()) : Result<MixPeak>();
+        if (!found) return;
+        peaks[bus.id] = level_from_gain(static_cast<double>(found->peak));
+    }
+    QMetaObject::invokeMethod(this, [this, progress, peaks = std::move(peaks)] {
+        if (progress != running_) return;
+        bus_peaks_ = peaks;
+        emit changed();
+    });
 }
 
 void MixWatch::peak_found(const std::optional<Peak>& peak, bool more_follows) {

@@ -24,6 +24,11 @@ class MixWatch : public QObject {
     };
     /// Of the newest plan that is done; `busy` while a newer one is on its way.
     const std::optional<Peak>& peak() const { return peak_; }
+    /// Of a bus that only sums, after its fader; absent while it is not known, and when it is silent.
+    Level bus_peak_dbfs(TrackId bus) const {
+        const auto at = bus_peaks_.find(bus);
+        return at == bus_peaks_.end() ? std::nullopt : at->second;
+    }
     /// While chains are being worked out: what the peak will be at most; absent where no such bound is known.
     Level at_most_dbfs() const { return at_most_dbfs_; }
     bool busy() const { return busy_; }
@@ -67,6 +72,8 @@ class MixWatch : public QObject {
 
   private:
     void restart();
+    /// On the pool's thread.
+    void find_bus_peaks(const PlanPtr& plan, const std::shared_ptr<Progress>& progress);
     void peak_found(const std::optional<Peak>& peak, bool more_follows);
     void bound_what_comes();
     void make_plan(const std::shared_ptr<Progress>& progress);
@@ -78,6 +85,7 @@ class MixWatch : public QObject {
     MixPeaks peaks_;  ///< the pool's one thread has it
     std::shared_ptr<Progress> running_;
     std::optional<Peak> peak_;
+    std::map<TrackId, Level> bus_peaks_;
     std::optional<Measurer::Outcome> figures_, leaving_figures_;
     Level at_most_dbfs_;
     std::optional<HeadroomPlan> headroom_;

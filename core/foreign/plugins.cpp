@@ -128,6 +128,9 @@ void take_list(Registry& all) {
             p.uri = found.at("uri");
             p.name = found.at("name");
             p.kind = found.at("class");
+            // Classes are called "Amplifier Plugin"; all are plug-ins.
+            if (p.kind.ends_with("Plugin")) p.kind.resize(p.kind.size() - 6);
+            while (p.kind.ends_with(' ')) p.kind.pop_back();
             p.author = found.at("author");
             p.bundle = folder;
             p.fault = found.at("fault");

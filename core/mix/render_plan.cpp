@@ -256,6 +256,35 @@ PlanPtr plan_of_tracks(const RenderPlan& plan, const std::vector<TrackId>& ids) 
     return one;
 }
 
+PlanPtr plan_of_bus(const RenderPlan& plan, TrackId bus) {
+    const auto at = std::find_if(plan.buses.begin(), plan.buses.end(), [bus](const PlanBus& b) { return b.id == bus; });
+    if (at == plan.buses.end()) return nullptr;
+    const int wanted = static_cast<int>(at - plan.buses.begin());
+    auto one = std::make_shared<RenderPlan>(plan);
+    one->main_gain = 1.0;
+    one->main = {};
+    one->buses[static_cast<size_t>(wanted)].output = to_main_output;
+    for (PlanPart& p : one->parts) {
+        size_t rows = 0;
+        int output = p.output;
+        while (output >= 0 && output != wanted) {
+            output = plan.buses[static_cast<size_t>(output)].output;
+            ++rows;
+        }
+        if (output != wanted || !p.heard()) {
+            p.silence_it();
+            p.output = nowhere;
+            continue;
+        }
+        p.rows_on_way.resize(rows + 1);
+        p.through_chain = false;
+        p.to_main = p.gains;
+        for (const RowGains& r : p.rows_on_way) p.to_main = chained(r.gains, p.to_main);
+        p.as_if = p.to_main;
+    }
+    return one;
+}
+
 PlanPtr plan_listening(const RenderPlan& plan, const Session& session, const std::vector<TrackId>& ids,
                        bool after_fader) {
     auto next = std::make_shared<RenderPlan>(plan);

@@ -55,7 +55,7 @@ TEST(PluginList, says_what_can_be_used_and_why_the_rest_cannot) {
     const Plugin* amp = Plugins::find(*found, amplifier);
     ASSERT_TRUE(amp && amp->type);
     EXPECT_EQ(amp->name, "Simple Amplifier");
-    EXPECT_EQ(amp->kind, "Amplifier Plugin");
+    EXPECT_EQ(amp->kind, "Amplifier");
     // Of the file amp.ttl of lv2-examples 1.18.4.
     const ParameterInfo* gain = amp->type->find("gain");
     ASSERT_TRUE(gain);

@@ -14,6 +14,7 @@
 #include "app/ride/ride.h"
 #include "app/shape/advisor.h"
 #include "app/stage/phase_dialog.h"
+#include "app/shape/plugin_dialog.h"
 #include "app/stage/sheet_dialog.h"
 #include "app/stage/stage_table.h"
 #include "app/window/main_window.h"
@@ -62,6 +63,7 @@ Session balanced(Session session) {
 PhaseDialog* make(PhaseDialog*, MainWindow& w) { return new PhaseDialog(w.work(), {}, &w); }
 SheetDialog* make(SheetDialog*, MainWindow& w) { return new SheetDialog(w.work(), &w); }
 StageTable* make(StageTable*, MainWindow& w) { return new StageTable(w.work(), &w); }
+PluginDialog* make(PluginDialog*, MainWindow& w) { return new PluginDialog(&w); }
 
 /// A dialog over the window, as it opens.
 template <class Dialog>
@@ -209,7 +211,27 @@ int main(int argc, char** argv) {
         shoot(window, folder, "balance-returns");
         window.stations().choose(6);
         settle(window);
+        if (auto* what = window.findChild<QComboBox*>("exportWhat")) what->setCurrentIndex(1);
+        QTest::qWait(4000);
         shoot(window, folder, "hand-off-main-chain");
+        window.show_night(true);
+        shoot(window, folder, "night-hand-off-main-chain");
+        window.stations().choose(3);
+        settle(window);
+        shoot(window, folder, "night-returns");
+        window.show_night(false);
+        (void)scan_plugins();
+        shoot_dialog<PluginDialog>(window, folder, "plug-in-dialog");
+        for (const Plugin& p : plugins_like(known_plugins(), "amplifier"))
+            if (p.type)
+                work.edits.set_chains({voice}, "Plug-in", [&](Chain& c) {
+                    c.push_back(new_processor(*p.type, c));
+                });
+        work.document.select_only(voice);
+        settle(window);
+        if (auto* list = window.findChild<QListWidget*>("chainList"))
+            list->setCurrentRow(static_cast<int>(work.document.session().chain_of(voice)->size()) - 1);
+        shoot(window, folder, "plug-in");
         window.stations().choose(3);
     }
     work.document.edit("Without returns", without_returns);
