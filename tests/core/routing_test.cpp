@@ -444,12 +444,13 @@ TEST(MixPeaks, tell_the_worst_moments_apart) {
 
 TEST(BusPeaks, of_a_bus_that_only_sums_are_those_of_what_leaves_it) {
     Folder folder;
-    Mix mix({write(folder / "1.wav", make(30000, 1, noise(1, 0.4)), 1), write(folder / "2.wav", make(30000, 2, noise(2, 0.4)), 2),
+    Mix mix({write(folder / "1.wav", make(30000, 1, noise(1, 0.4)), 1),
+             write(folder / "2.wav", make(30000, 2, noise(2, 0.4)), 2),
              write(folder / "3.wav", make(30000, 1, noise(3, 0.4)), 1)});
     TrackId inner = 0, outer = 0;
     mix.session = with_new_bus(mix.session, "Inner", std::nullopt, {mix.id(0), mix.id(1)}, &inner);
-    mix.session = with_new_bus(mix.session, "Outer", std::nullopt, {mix.id(2), inner}, &outer);
-    mix.session = with_bus(mix.session, inner, [](Bus& b) { b.fader_db = -3.0, b.pan = 0.4; });
+    mix.session = with_new_bus(mix.session, "Outer", std::nullopt, {mix.id(2)}, &outer);
+    mix.session = with_bus(mix.session, inner, [&](Bus& b) { b.fader_db = -3.0, b.pan = 0.4, b.output = outer; });
     mix.session = with_bus(mix.session, outer, [](Bus& b) { b.fader_db = -6.0, b.width = 0.5; });
     mix.session = with_ride(mix.session, inner, Parameter::level, Curve{{{0.1, 0.0}, {0.5, 6.0}}});
     mix.session.main_fader_db = -9.0;
