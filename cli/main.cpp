@@ -177,6 +177,28 @@ int run(int argc, char** argv) {
     render_verb->add_flag("--json", options.as_json, "one JSON document on standard output");
     render_verb->callback([&] { status = render(options); });
 
+    CompareOptions compared;
+    auto* compare_verb = verb("compare", "the mix beside a recording: levels, and third octaves matched in loudness");
+    compare_verb->add_option("SESSION", compared.session)->required();
+    compare_verb->add_option("REFERENCE", compared.reference, "of the session's list, or a file")->required();
+    compare_verb->add_flag("--json", compared.as_json, "one JSON document on standard output");
+    compare_verb->callback([&] { status = compare(compared); });
+
+    ReferenceOptions recorded;
+    auto* reference_verb =
+        verb("reference", "what the mix is compared with: list, add FILE, set NAME --note, remove NAME");
+    reference_verb->add_option("SESSION", recorded.session)->required();
+    reference_verb->add_option("WHAT", recorded.what, "list, add, set or remove")
+        ->required()
+        ->check(CLI::IsMember({"list", "add", "set", "remove"}));
+    auto* reference_name = reference_verb->add_option("NAME", recorded.name, "add: a file; else as it is listed");
+    reference_verb->add_option("--note", recorded.note, "what it is");
+    reference_verb->add_flag("--json", recorded.as_json, "one JSON document on standard output");
+    reference_verb->callback([&] {
+        if (recorded.what != "list" && reference_name->count() == 0) throw CLI::RequiredError("NAME");
+        status = reference(recorded);
+    });
+
     auto* check_verb = verb("check", "the checks before hand-off");
     session_argument(check_verb);
     json_flag(check_verb);

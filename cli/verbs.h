@@ -88,6 +88,20 @@ int render(const RenderOptions& options);
 
 int check(const fs::path& file, bool as_json);
 
+struct CompareOptions {
+    fs::path session;
+    std::string reference;  ///< a name of the session's list, or a file
+    bool as_json = false;
+};
+int compare(const CompareOptions& options);
+
+struct ReferenceOptions {
+    fs::path session;
+    std::string what, name, note;
+    bool as_json = false;
+};
+int reference(const ReferenceOptions& options);
+
 struct DeliverOptions {
     fs::path session, folder;
     std::string type = "wav", bits = "24", stems = "none", main_chain;

@@ -9,7 +9,7 @@ namespace isotonus {
 
 ComparePanel::ComparePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setObjectName("comparePanel");
-    setFixedHeight(260);
+    setFixedHeight(412);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 10, 16, 10);
     column->setSpacing(8);
@@ -17,6 +17,8 @@ ComparePanel::ComparePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     words_->setObjectName("compareWords");
     words_->setWordWrap(true);
     column->addWidget(words_);
+    picture_ = new SpectrumPicture(work_, this);
+    column->addWidget(picture_, 3);
     table_ = new QTableWidget;
     table_->setObjectName("compareTable");
     table_->setAccessibleName(tr("What the mix is compared with"));
@@ -33,7 +35,7 @@ ComparePanel::ComparePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     table_->horizontalHeader()->setHighlightSections(false);
     table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     for (auto* corner : table_->findChildren<QAbstractButton*>()) corner->setAccessibleName(tr("all"));
-    column->addWidget(table_, 1);
+    column->addWidget(table_, 2);
     auto* row = new QHBoxLayout;
     const auto button = [&](const char* name, const QString& text, const QString& tip, auto work_done) {
         auto* b = new QPushButton(text);
@@ -71,6 +73,7 @@ ComparePanel::ComparePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     connect(table_, &QTableWidget::itemSelectionChanged, this, [this] {
         const auto n = chosen();
         for (QPushButton* b : {hear_, note_, remove_}) b->setEnabled(n.has_value());
+        show_chosen();
     });
     connect(table_, &QTableWidget::cellDoubleClicked, this, [this](int r, int) {
         work_.comparison.hear(r == 0 ? std::nullopt : std::optional(static_cast<size_t>(r - 1)));
@@ -84,6 +87,20 @@ ComparePanel::~ComparePanel() { work_.comparison.want(false); }
 std::optional<size_t> ComparePanel::chosen() const {
     const int r = table_->currentRow();
     return r > 0 && !table_->selectedItems().isEmpty() ? std::optional(static_cast<size_t>(r - 1)) : std::nullopt;
+}
+
+void ComparePanel::show_chosen() {
+    const std::vector<Recording>& all = work_.comparison.recordings();
+    std::vector<size_t> beside;
+    if (const auto n = chosen()) {
+        beside.push_back(*n);
+    } else {
+        // With none chosen the mix is beside all references, and what is usual among them; else beside the last print.
+        for (size_t n = 0; n < all.size(); ++n)
+            if (all[n].reference) beside.push_back(n);
+        if (beside.empty() && !all.empty()) beside.push_back(all.size() - 1);
+    }
+    picture_->show_beside(std::move(beside));
 }
 
 void ComparePanel::refresh() {
@@ -130,6 +147,7 @@ void ComparePanel::refresh() {
                             : tr("You hear the mix. F6 changes over without a gap, matched in loudness."));
     const auto n = chosen();
     for (QPushButton* b : {hear_, note_, remove_}) b->setEnabled(n.has_value());
+    show_chosen();
 }
 
 void ComparePanel::paintEvent(QPaintEvent*) {

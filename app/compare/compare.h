@@ -5,6 +5,7 @@
 #include <QPushButton>
 #include <QTableWidget>
 
+#include "app/compare/spectrum_picture.h"
 #include "app/desk/station.h"
 #include "app/handoff/hand_off.h"
 
@@ -23,6 +24,8 @@ class ComparePanel : public QWidget {
     void refresh();
     std::optional<size_t> chosen() const;
     Workspace& work_;
+    void show_chosen();
+    SpectrumPicture* picture_;
     QTableWidget* table_;
     QLabel* words_;
     QPushButton *hear_, *note_, *remove_;

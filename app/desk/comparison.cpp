@@ -15,6 +15,7 @@ Comparison::Comparison(Document& document, Player& player, MixWatch& mix, QObjec
 
 Comparison::~Comparison() {
     progress_->cancel();
+    if (looking_) looking_->cancel();
     pool_.waitForDone();
 }
 
@@ -25,10 +26,37 @@ const Comparison::Known* Comparison::known(size_t n) const {
 
 std::optional<double> Comparison::match_db(size_t n) const {
     const Known* k = known(n);
-    if (!k || !k->material || !mix_lufs_) return std::nullopt;
-    const Measurement& m = k->material->measurement;
-    if (!m.integrated_lufs) return std::nullopt;
-    return std::min(*mix_lufs_ - *m.integrated_lufs, std::max(0.0, -m.true_peak_dbtp.value_or(0.0)));
+    return k && k->material ? heard_match_db(mix_lufs_, k->material->measurement) : std::nullopt;
+}
+
+std::vector<BandDifference> Comparison::differences(const std::vector<size_t>& from) const {
+    if (!mix_spectrum_) return {};
+    std::vector<ThirdOctaves> spectra;
+    std::vector<double> matches;
+    for (const size_t n : from) {
+        const Known* k = n < recordings().size() ? known(n) : nullptr;  // one may have been taken off the list
+        const auto match = k && k->spectrum ? isotonus::match_db(mix_lufs_, k->material->measurement) : std::nullopt;
+        if (!match) continue;
+        spectra.push_back(*k->spectrum);
+        matches.push_back(*match);
+    }
+    return band_differences(*mix_spectrum_, spectra, matches);
+}
+
+void Comparison::look_at_mix() {
+    const PlanPtr mix = player_.mix_plans().finished;
+    if (!wanted_ || !mix || mix == spectrum_of_ || !mix_.figures()) return;
+    if (looking_) looking_->cancel();
+    spectrum_of_ = mix;
+    looking_ = std::make_shared<Progress>();
+    in_background(pool_, [this, mix, progress = looking_] {
+        const auto found = third_octaves_of(mix, 0.0, 0.0, progress.get());
+        QMetaObject::invokeMethod(this, [this, mix, found] {
+            if (mix != spectrum_of_ || !found) return;
+            mix_spectrum_ = *found;
+            emit changed();
+        });
+    });
 }
 
 void Comparison::want(bool wanted) {
@@ -46,8 +74,12 @@ void Comparison::follow() {
         if (!known_.try_emplace({r.file, rate}).second) continue;
         in_background(pool_, [this, file = r.file, rate, progress = progress_] {
             auto loaded = load_material(file, rate, progress.get());
-            QMetaObject::invokeMethod(this, [this, file, rate, loaded = std::move(loaded)] {
+            std::optional<ThirdOctaves> spectrum;
+            if (loaded)
+                if (const auto found = third_octaves_of(**loaded, 0.0, 0.0, progress.get())) spectrum = *found;
+            QMetaObject::invokeMethod(this, [this, file, rate, spectrum, loaded = std::move(loaded)] {
                 Known& k = known_[{file, rate}];
+                k.spectrum = spectrum;
                 if (loaded)
                     k.material = *loaded;
                 else
@@ -76,6 +108,7 @@ void Comparison::send() {
         places_.push_back(n);
         all.push_back({k->material, gain_from_db(*match)});
     }
+    look_at_mix();
     player_.set_compared(std::move(all));
     if (before) hear(before);
     emit changed();

@@ -6,6 +6,7 @@
 #include <map>
 
 #include "app/desk/mix_watch.h"
+#include "core/compare/third_octaves.h"
 
 namespace isotonus {
 
@@ -20,11 +21,17 @@ class Comparison : public QObject {
     struct Known {
         MaterialPtr material;
         QString trouble;
+        std::optional<ThirdOctaves> spectrum;
     };
     const Known* known(size_t n) const;
     /// dB that bring a recording to the mix's integrated loudness; turned up only as far as it does not clip.  Absent
     /// while one of the two is not known.
     std::optional<double> match_db(size_t n) const;
+
+    /// By third octaves; absent while it is found out.
+    const std::optional<ThirdOctaves>& mix_spectrum() const { return mix_spectrum_; }
+    /// The mix beside these recordings, as far as they are known.
+    std::vector<BandDifference> differences(const std::vector<size_t>& from) const;
 
     /// Hears a recording in the mix's place; none: the mix.
     void hear(std::optional<size_t> n);
@@ -46,6 +53,8 @@ class Comparison : public QObject {
   private:
     void follow();
     void send();
+    /// The mix's spectrum follows its figures.
+    void look_at_mix();
     Document& document_;
     Player& player_;
     MixWatch& mix_;
@@ -55,6 +64,9 @@ class Comparison : public QObject {
     std::vector<size_t> places_;  ///< of the recordings that the player has
     std::optional<size_t> last_, wanted_recording_;
     Level mix_lufs_;  ///< as it was last known
+    std::optional<ThirdOctaves> mix_spectrum_;
+    PlanPtr spectrum_of_;  ///< the mix that it is of, or is being found out of
+    std::shared_ptr<Progress> looking_;
     bool wanted_ = false;
 };
 

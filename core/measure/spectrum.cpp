@@ -64,34 +64,39 @@ void SpectrumMeter::add(const float* in, int64_t frames) {
     w.held.erase(w.held.begin(), w.held.begin() + static_cast<std::ptrdiff_t>(at));
 }
 
-LongTermSpectrum SpectrumMeter::finish() {
+std::vector<double> SpectrumMeter::finish(std::span<const double> edges_hz) {
     Work& w = *work_;
+    std::vector<double> found(edges_hz.size() - 1, 0.0);
     // What is shorter than a window counts as if silence followed it.
     if (!w.held.empty()) {
         w.held.resize(static_cast<size_t>(window_frames * w.channels), 0.0f);
         w.take(w.held.data());
+        w.held.clear();
     }
-    LongTermSpectrum found;
     if (w.windows == 0.0) return found;
     // Mean square of a bin: 2 |X|^2 over N times the window's power, which is 3/8 N.
     const double scale = 2.0 / (0.375 * window_frames * window_frames) / w.windows / w.channels;
     const double bin_hz = w.rate / window_frames;
+    size_t first = 0;
     for (size_t k = 1; k + 1 < w.power.size(); ++k) {
         // A bin's power is spread over its width, so that narrow bands at the bottom share it.
         const double low = (static_cast<double>(k) - 0.5) * bin_hz, high = low + bin_hz, p = w.power[k] * scale;
-        const double first = spectrum_place(low) + 0.5, last = spectrum_place(high) + 0.5;
-        const int from = static_cast<int>(std::floor(first)), to = static_cast<int>(std::floor(last));
-        for (int b = from; b <= to; ++b) {
-            const double edge_low = spectrum_hz(b) * std::pow(10.0, -0.025),
-                         edge_high = spectrum_hz(b) * std::pow(10.0, 0.025);
-            const double share = (std::min(high, edge_high) - std::max(low, edge_low)) / bin_hz;
-            if (share <= 0.0) continue;
-            if (b < 0)
-                found.below += p * share;
-            else if (b < spectrum_bands)
-                found.power[static_cast<size_t>(b)] += p * share;
-        }
+        while (first < found.size() && edges_hz[first + 1] <= low) ++first;
+        for (size_t b = first; b < found.size() && edges_hz[b] < high; ++b)
+            found[b] += p * (std::min(high, edges_hz[b + 1]) - std::max(low, edges_hz[b])) / bin_hz;
     }
+    return found;
+}
+
+LongTermSpectrum SpectrumMeter::finish() {
+    // Edges of the sixths, and before them all that lies below.
+    std::array<double, spectrum_bands + 2> edges{};
+    for (int b = 0; b <= spectrum_bands; ++b)
+        edges[static_cast<size_t>(b) + 1] = spectrum_hz(b) * std::pow(10.0, -0.025);
+    const std::vector<double> powers = finish(edges);
+    LongTermSpectrum found;
+    found.below = powers[0];
+    std::copy(powers.begin() + 1, powers.end(), found.power.begin());
     return found;
 }
 

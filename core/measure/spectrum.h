@@ -4,6 +4,8 @@
 #include <array>
 #include <cstdint>
 #include <memory>
+#include <span>
+#include <vector>
 
 #include "core/measure/measurement.h"
 
@@ -36,6 +38,8 @@ class SpectrumMeter {
     ~SpectrumMeter();
     void add(const float* interleaved, int64_t frames);
     LongTermSpectrum finish();
+    /// The same in any bands: mean power between each two of these frequencies, which rise.
+    std::vector<double> finish(std::span<const double> edges_hz);
 
   private:
     struct Work;

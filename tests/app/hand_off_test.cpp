@@ -3,6 +3,8 @@
 
 #include <numeric>
 
+#include "app/compare/compare.h"
+#include "app/shape/frequency.h"
 #include "tests/app/window_fixture.h"
 
 using namespace isotonus;
@@ -342,4 +344,43 @@ TEST_F(HandOffWindow, how_far_the_stems_are_from_the_mix_is_told_before_they_are
     EXPECT_TRUE(find<QCheckBox>("stemsShares")->isChecked());
     wait_for([&] { return told->text().contains("dBFS") || told->text().contains("sum to the mix"); });
     EXPECT_FALSE(fs::exists(folder / "out"));
+}
+
+TEST_F(HandOffWindow, the_mix_is_seen_beside_references_by_third_octaves) {
+    import_all();
+    settle();
+    // Noise at 0.05 beside the mix, which has tones of 220 and 440 Hz and hits.
+    const auto other = make(240000, 2, noise(5, 0.05));
+    answers.files = {write(folder / "one.wav", other, 2),
+                     write(folder / "two.wav", make(96000, 2, sine(220, 48000, 0.2)), 2)};
+    station(5);
+    QTest::mouseClick(find<QPushButton>("compareAdd"), Qt::LeftButton);
+    ASSERT_EQ(session().recordings.size(), 2u);
+    settle();
+    auto* picture = find<SpectrumPicture>("spectrumPicture");
+    wait_for([&] {
+        return work().comparison.mix_spectrum() && work().comparison.known(0) && work().comparison.known(0)->spectrum &&
+               work().comparison.known(1) && work().comparison.known(1)->spectrum;
+    });
+    catch_up();
+    const auto at = [&](double hz) {
+        const FrequencyRuler ruler{40.0, static_cast<double>(picture->width() - 191)};
+        return QPoint(static_cast<int>(ruler.place(hz)), 60);
+    };
+    const QString both = picture->sentence_at(at(1000.0));
+    EXPECT_TRUE(both.startsWith("1 kHz: the mix ")) << both.toStdString();
+    EXPECT_TRUE(both.contains("the references differ")) << both.toStdString();
+    EXPECT_TRUE(picture->accessibleName().contains("low-mid")) << picture->accessibleName().toStdString();
+    // One alone: what the list has chosen.
+    find<QTableWidget>("compareTable")->setCurrentCell(1, 0);
+    catch_up();
+    const QString one = picture->sentence_at(at(220.0));
+    EXPECT_FALSE(one.contains("references")) << one.toStdString();
+    const auto differences = work().comparison.differences({0});
+    ASSERT_EQ(differences.size(), static_cast<size_t>(third_octaves));
+    EXPECT_GT(*differences[9].difference_db, 10.0) << "the pad at 220 Hz stands far out of noise";
+    // An edit is followed.
+    const double before = *work().comparison.differences({0})[9].mix_dbfs;
+    work().document.edit_tracks("Down", {track(1).id}, [](Track& t) { t.fader_db = -20.0; });
+    wait_for([&] { return *work().comparison.differences({0})[9].mix_dbfs < before - 10.0; });
 }

@@ -456,3 +456,29 @@ TEST_F(Cli, what_stems_will_be_is_said_before_they_are_written) {
     for (const json& file : shared["files"]) EXPECT_TRUE(fs::exists(file.get<std::string>())) << file;
     EXPECT_NEAR(sheet["stems_residue_dbfs"].get<double>(), shared["stems_residue_dbfs"].get<double>(), 1e-6);
 }
+
+TEST_F(Cli, a_reference_is_listed_and_compared_with_band_by_band) {
+    make_session();
+    // The mix itself, 6 dB louder, is the mix once it is matched.
+    ASSERT_EQ(run("render " + session + " '" + (folder / "mix.wav").string() + "' --bits 32f").status, 0);
+    auto samples = read(folder / "mix.wav");
+    for (float& x : samples) x *= 0.5f;
+    write(folder / "softer.wav", samples, 2);
+    ASSERT_EQ(run("reference " + session + " add '" + (folder / "softer.wav").string() + "' --note 'the boats'").status,
+              0);
+    EXPECT_EQ(run("reference " + session + " list --json").document()[0]["note"], "the boats");
+    const json j = run("compare " + session + " softer --json").document();
+    EXPECT_NEAR(j["match_db"].get<double>(), 6.02, 0.05);
+    ASSERT_EQ(j["bands"].size(), 30u);
+    EXPECT_EQ(j["bands"][16]["hz"], 1000.0);
+    for (const json& b : j["bands"])
+        EXPECT_NEAR(b["difference_db"].is_null() ? 0.0 : b["difference_db"].get<double>(), 0.0, 0.1) << b;
+    EXPECT_NEAR(j["mix"]["integrated_lufs"].get<double>() - j["reference"]["integrated_lufs"].get<double>(), 6.02,
+                0.05);
+    ASSERT_EQ(run("reference " + session + " set softer --note 'quieter boats'").status, 0);
+    ASSERT_EQ(run("reference " + session + " remove softer").status, 0);
+    EXPECT_TRUE(run("reference " + session + " list --json").document().empty());
+    EXPECT_EQ(run("compare " + session + " softer").status, 3);
+    EXPECT_EQ(run("reference " + session + " add /nowhere.wav").status, 3);
+    EXPECT_EQ(run("reference " + session + " remove softer").status, 2);
+}

@@ -13,8 +13,8 @@
 #include "app/ride/fader_box_window.h"
 #include "app/ride/ride.h"
 #include "app/shape/advisor.h"
-#include "app/stage/phase_dialog.h"
 #include "app/shape/plugin_dialog.h"
+#include "app/stage/phase_dialog.h"
 #include "app/stage/sheet_dialog.h"
 #include "app/stage/stage_table.h"
 #include "app/window/main_window.h"
@@ -224,9 +224,7 @@ int main(int argc, char** argv) {
         shoot_dialog<PluginDialog>(window, folder, "plug-in-dialog");
         for (const Plugin& p : plugins_like(known_plugins(), "amplifier"))
             if (p.type)
-                work.edits.set_chains({voice}, "Plug-in", [&](Chain& c) {
-                    c.push_back(new_processor(*p.type, c));
-                });
+                work.edits.set_chains({voice}, "Plug-in", [&](Chain& c) { c.push_back(new_processor(*p.type, c)); });
         work.document.select_only(voice);
         settle(window);
         if (auto* list = window.findChild<QListWidget*>("chainList"))
@@ -247,6 +245,11 @@ int main(int argc, char** argv) {
     work.document.edit("Lower", [&] {
         Session lower = work.document.session();
         lower.main_fader_db = -2.0;
+        // Since the print bass and voice went down, and the hats came up: the difference is what one looks at.
+        for (const auto& t : std::vector(lower.tracks)) {
+            const double by_db = t->name == "Bass" ? -4.0 : t->name == "Hats" ? 4.0 : t->name == "Voice" ? -3.0 : 0.0;
+            lower = with_track(lower, t->id, [by_db](Track& track) { track.fader_db += by_db; });
+        }
         return lower;
     }());
     window.stations().choose(5);

@@ -1,0 +1,210 @@
+#include "app/compare/spectrum_picture.h"
+
+#include <QCoreApplication>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPainterPath>
+#include <algorithm>
+#include <cmath>
+
+#include "app/shape/frequency.h"
+#include "app/style/text.h"
+#include "app/style/theme.h"
+
+namespace isotonus {
+
+namespace {
+
+constexpr int words_width = 190, ruler_height = 20, gap = 8;
+constexpr double lowest_dbfs = -72.0, highest_dbfs = -6.0, most_difference_db = 12.0;
+
+FrequencyRuler ruler_of(const QRect& area) {
+    return {static_cast<double>(area.left()), static_cast<double>(area.right())};
+}
+
+/// Values of bands as a line from middle to middle; bands without one are left out.
+template <class Value>
+QPainterPath line_of(const std::vector<BandDifference>& bands, const FrequencyRuler& ruler, Value y_of) {
+    QPainterPath path;
+    bool first = true;
+    for (const BandDifference& b : bands) {
+        const std::optional<double> y = y_of(b);
+        if (!y) continue;
+        const QPointF at(ruler.place(b.hz), *y);
+        first ? path.moveTo(at) : path.lineTo(at);
+        first = false;
+    }
+    return path;
+}
+
+}  // namespace
+
+SpectrumPicture::SpectrumPicture(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setObjectName("spectrumPicture");
+    setMouseTracking(true);
+    setMinimumHeight(190);
+    connect(&work_.comparison, &Comparison::changed, this, &SpectrumPicture::follow);
+}
+
+void SpectrumPicture::show_beside(std::vector<size_t> recordings) {
+    beside_ = std::move(recordings);
+    follow();
+}
+
+void SpectrumPicture::follow() {
+    const Comparison& all = work_.comparison;
+    bands_ = all.differences(beside_);
+    mix_wide_ = other_wide_ = {};
+    if (!bands_.empty()) {
+        // Sums of what is drawn, so that they say what one sees.
+        ThirdOctaves mix{}, other{};
+        for (size_t b = 0; b < bands_.size(); ++b) {
+            if (bands_[b].mix_dbfs) mix[b] = std::pow(10.0, (*bands_[b].mix_dbfs - aes17_db) / 10.0);
+            if (bands_[b].reference_dbfs) other[b] = std::pow(10.0, (*bands_[b].reference_dbfs - aes17_db) / 10.0);
+        }
+        mix_wide_ = wide_bands_dbfs(mix);
+        other_wide_ = wide_bands_dbfs(other);
+    }
+    QStringList words;
+    for (size_t n = 0; n < wide_names.size(); ++n)
+        if (mix_wide_[n] && other_wide_[n])
+            words << tr("%1 %2").arg(QString(wide_names[n]), db_text(*mix_wide_[n] - *other_wide_[n], "dB", true));
+    setAccessibleName(words.isEmpty() ? tr("Spectrum of the mix")
+                                      : tr("The mix less what it is beside: %1").arg(words.join(", ")));
+    update();
+}
+
+QRect SpectrumPicture::levels_area() const {
+    const int below = height() - ruler_height;
+    return {40, 4, width() - 40 - words_width, below * 6 / 10 - 4};
+}
+
+QRect SpectrumPicture::difference_area() const {
+    const QRect levels = levels_area();
+    return {levels.left(), levels.bottom() + gap, levels.width(), height() - ruler_height - levels.bottom() - gap - 2};
+}
+
+void SpectrumPicture::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setFont(lettering(11));
+    const QRect levels = levels_area(), difference = difference_area();
+    const FrequencyRuler ruler = ruler_of(levels);
+    painter.fillRect(levels, theme().ground);
+    painter.fillRect(difference, theme().ground);
+    ruler.paint_rules(painter, levels);
+    ruler.paint_rules(painter, difference);
+    ruler.paint(painter, QRect(levels.left(), height() - ruler_height, levels.width(), ruler_height));
+    const auto level_y = [&](double db) {
+        const double share = (std::clamp(db, lowest_dbfs, highest_dbfs) - lowest_dbfs) / (highest_dbfs - lowest_dbfs);
+        return levels.bottom() - share * levels.height();
+    };
+    const auto difference_y = [&](double db) {
+        return difference.center().y() -
+               std::clamp(db, -most_difference_db, most_difference_db) / most_difference_db * difference.height() / 2.0;
+    };
+    painter.setPen(theme().faint);
+    for (const double db : {-60.0, -36.0, -12.0}) {
+        const int y = static_cast<int>(level_y(db));
+        painter.drawText(QRect(0, y - 8, 36, 16), Qt::AlignRight | Qt::AlignVCenter,
+                         QString::number(db).replace('-', QChar(0x2212)));
+    }
+    for (const double db : {-6.0, 0.0, 6.0}) {
+        const int y = static_cast<int>(difference_y(db));
+        painter.setPen(theme().faint);
+        painter.drawText(QRect(0, y - 8, 36, 16), Qt::AlignRight | Qt::AlignVCenter,
+                         (db > 0.0 ? "+" : "") + QString::number(db).replace('-', QChar(0x2212)));
+        painter.setPen(db == 0.0 ? theme().faint : theme().rule);
+        painter.drawLine(difference.left(), y, difference.right(), y);
+    }
+    if (bands_.empty()) {
+        painter.drawText(levels, Qt::AlignCenter, tr("the spectrum of the mix is being found out…"));
+        return;
+    }
+    const bool compared =
+        std::any_of(bands_.begin(), bands_.end(), [](const BandDifference& b) { return b.reference_dbfs.has_value(); });
+    const bool several =
+        std::any_of(bands_.begin(), bands_.end(), [](const BandDifference& b) { return b.tolerance_db > 0.0; });
+    if (several) {
+        // What is usual among the references: their mean, and as far again as they stand apart.
+        const auto band_between = [&](auto upper, auto lower, const QRect& area) {
+            QPainterPath path = line_of(bands_, ruler, upper);
+            path.connectPath(line_of(bands_, ruler, lower).toReversed());
+            QColor shade = theme().faint;
+            shade.setAlpha(60);
+            painter.setClipRect(area);
+            painter.fillPath(path, shade);
+            painter.setClipping(false);
+        };
+        using Band = const BandDifference&;
+        using Y = std::optional<double>;
+        band_between([&](Band b) { return b.reference_dbfs ? Y(level_y(*b.reference_dbfs + b.tolerance_db)) : Y(); },
+                     [&](Band b) { return b.reference_dbfs ? Y(level_y(*b.reference_dbfs - b.tolerance_db)) : Y(); },
+                     levels);
+        band_between([&](Band b) { return Y(difference_y(b.tolerance_db)); },
+                     [&](Band b) { return Y(difference_y(-b.tolerance_db)); }, difference);
+    }
+    const auto stroke = [&](const QPainterPath& path, const QColor& ink, double wide, const QRect& area) {
+        painter.setClipRect(area);
+        painter.setPen(QPen(ink, wide));
+        painter.drawPath(path);
+        painter.setClipping(false);
+    };
+    const auto y_of = [&](const Level& level) { return level ? std::optional<double>(level_y(*level)) : std::nullopt; };
+    stroke(line_of(bands_, ruler, [&](const BandDifference& b) { return y_of(b.reference_dbfs); }), theme().faint, 1.4,
+           levels);
+    stroke(line_of(bands_, ruler, [&](const BandDifference& b) { return y_of(b.mix_dbfs); }), theme().ink, 1.6, levels);
+    stroke(line_of(bands_, ruler,
+                   [&](const BandDifference& b) {
+                       return b.difference_db ? std::optional<double>(difference_y(*b.difference_db)) : std::nullopt;
+                   }),
+           theme().accent, 2.0, difference);
+    // The sums, in words, at the right.
+    painter.setFont(lettering(12));
+    int y = levels.top() + 4;
+    const int x = levels.right() + 16;
+    const auto line = [&](const QString& text, const QColor& ink) {
+        painter.setPen(ink);
+        painter.drawText(QRect(x, y, width() - x, 18), Qt::AlignLeft | Qt::AlignVCenter, text);
+        y += 18;
+    };
+    if (!compared) {
+        line(tr("nothing beside it yet"), theme().faint);
+        return;
+    }
+    const double spread = 3.0;  // common practice, no source
+    line(several ? tr("less the references' mean") : tr("the mix, less what is beside it"), theme().faint);
+    for (size_t n = 0; n < wide_names.size(); ++n) {
+        if (!mix_wide_[n] || !other_wide_[n]) continue;
+        const double db = *mix_wide_[n] - *other_wide_[n];
+        const QString name = QCoreApplication::translate("Compare", wide_names[n]);
+        line(tr("%1  %2").arg(name, db_text(db, "dB", true)), std::fabs(db) > spread ? theme().above : theme().ink);
+    }
+}
+
+QString SpectrumPicture::sentence_at(const QPoint& at) const {
+    const QRect area = levels_area().united(difference_area());
+    if (!area.contains(at) || bands_.empty()) return {};
+    const double hz = ruler_of(area).hz(at.x());
+    const auto nearest = std::min_element(bands_.begin(), bands_.end(), [hz](const auto& a, const auto& b) {
+        return std::fabs(std::log(a.hz / hz)) < std::fabs(std::log(b.hz / hz));
+    });
+    const auto band = static_cast<int>(nearest - bands_.begin());
+    const QString name = hz_text(third_octave_name_hz(band));
+    if (!nearest->mix_dbfs) return tr("%1: nothing in the mix").arg(name);
+    if (!nearest->difference_db) return tr("%1: the mix %2").arg(name, db_text(*nearest->mix_dbfs, "dBFS"));
+    QString text = tr("%1: the mix %2, beside it %3, %4")
+                       .arg(name, db_text(*nearest->mix_dbfs, "dBFS"), db_text(*nearest->reference_dbfs, "dBFS"),
+                            db_text(*nearest->difference_db, "dB", true));
+    if (nearest->tolerance_db > 0.0)
+        text += std::fabs(*nearest->difference_db) <= nearest->tolerance_db
+                    ? tr("; the references differ as much among themselves")
+                    : tr("; more than the references differ among themselves");
+    return text;
+}
+
+void SpectrumPicture::mouseMoveEvent(QMouseEvent* event) { emit work_.view.hint(sentence_at(event->pos())); }
+
+void SpectrumPicture::leaveEvent(QEvent*) { emit work_.view.hint({}); }
+
+}  // namespace isotonus

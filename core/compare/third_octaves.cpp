@@ -1,0 +1,146 @@
+#include "core/compare/third_octaves.h"
+
+#include <algorithm>
+#include <cmath>
+#include <cstring>
+
+#include "core/audio/media.h"
+#include "core/decibels.h"
+#include "core/measure/spectrum.h"
+#include "core/shape/signal.h"
+
+namespace isotonus {
+
+namespace {
+
+constexpr int first_number = 14;  ///< 10^1.4 = 25.1 Hz
+
+std::array<double, third_octaves + 1> edges() {
+    std::array<double, third_octaves + 1> all{};
+    for (int b = 0; b <= third_octaves; ++b)
+        all[static_cast<size_t>(b)] = std::pow(10.0, (first_number + b - 0.5) / 10.0);
+    return all;
+}
+
+ThirdOctaves finished(SpectrumMeter& meter) {
+    const auto powers = meter.finish(edges());
+    ThirdOctaves found{};
+    std::copy(powers.begin(), powers.end(), found.begin());
+    return found;
+}
+
+Stretch stretch_of(int64_t frames, double rate, double from_s, double to_s) {
+    const auto at = [&](double s) { return std::clamp<int64_t>(std::llround(s * rate), 0, frames); };
+    const int64_t first = at(from_s), end = to_s > 0.0 ? at(to_s) : frames;
+    return {first, std::max<int64_t>(0, end - first)};
+}
+
+fs::path kept_in(const fs::path& file) {
+    return cache_folder() / ("thirds-" + cache_key(file, "third octaves 1") + ".bin");
+}
+
+}  // namespace
+
+double third_octave_hz(int band) { return std::pow(10.0, (first_number + band) / 10.0); }
+
+double third_octave_name_hz(int band) {
+    constexpr double names[] = {1.0, 1.25, 1.6, 2.0, 2.5, 3.15, 4.0, 5.0, 6.3, 8.0};
+    return names[(first_number + band) % 10] * std::pow(10.0, (first_number + band) / 10);
+}
+
+Level third_octave_dbfs(const ThirdOctaves& spectrum, int band) {
+    const double p = spectrum[static_cast<size_t>(band)];
+    return p > 0.0 ? Level(db_from_power(p) + aes17_db) : std::nullopt;
+}
+
+Result<ThirdOctaves> third_octaves_of(const Material& material, double from_s, double to_s, Progress* progress) {
+    return without_exceptions({}, [&]() -> Result<ThirdOctaves> {
+        const bool whole = from_s <= 0.0 && to_s <= 0.0 && !material.signal && !material.maker;
+        const fs::path kept = whole ? kept_in(material.ready.media.playable) : fs::path();
+        ThirdOctaves found{};
+        if (whole && is_there(kept))
+            if (const auto bytes = read_whole(kept, sizeof found); bytes && bytes->size() == sizeof found) {
+                std::memcpy(found.data(), bytes->data(), sizeof found);
+                return found;
+            }
+        auto reader = open_material(material);
+        if (!reader) return tl::unexpected(reader.error());
+        const int channels = material.ready.channels;
+        const Stretch s = stretch_of(material.ready.frames, material.ready.rate, from_s, to_s);
+        SpectrumMeter meter(channels, material.ready.rate);
+        constexpr int64_t piece = 65536;
+        std::vector<float> samples(static_cast<size_t>(piece * channels));
+        for (int64_t at = 0; at < s.frames; at += piece) {
+            if (progress && progress->cancelled()) return stopped();
+            const int64_t frames = std::min(piece, s.frames - at);
+            if (auto read = (*reader)->read(s.first + at, frames, samples.data()); !read)
+                return tl::unexpected(read.error());
+            meter.add(samples.data(), frames);
+        }
+        found = finished(meter);
+        if (whole && make_folder(cache_folder()))
+            (void)write_whole(kept, {reinterpret_cast<const char*>(found.data()), sizeof found}, none_protected());
+        return found;
+    });
+}
+
+Result<ThirdOctaves> third_octaves_of(const PlanPtr& mix, double from_s, double to_s, Progress* progress) {
+    return without_exceptions({}, [&]() -> Result<ThirdOctaves> {
+        SpectrumMeter meter(2, mix->sample_rate);
+        const auto add = [&](std::span<const float> piece) -> Result<void> {
+            meter.add(piece.data(), static_cast<int64_t>(piece.size() / 2));
+            return {};
+        };
+        if (auto done =
+                render_stretch(mix, stretch_of(mix->frames, mix->sample_rate, from_s, to_s), 4096, add, progress);
+            !done)
+            return tl::unexpected(done.error());
+        return finished(meter);
+    });
+}
+
+std::array<Level, 4> wide_bands_dbfs(const ThirdOctaves& spectrum) {
+    std::array<double, 4> power{};
+    for (int b = 0; b < third_octaves; ++b) {
+        const auto wide = std::upper_bound(wide_edges_hz.begin(), wide_edges_hz.end(), third_octave_hz(b));
+        power[static_cast<size_t>(wide - wide_edges_hz.begin())] += spectrum[static_cast<size_t>(b)];
+    }
+    std::array<Level, 4> found;
+    for (size_t n = 0; n < 4; ++n) found[n] = power[n] > 0.0 ? Level(db_from_power(power[n]) + aes17_db) : std::nullopt;
+    return found;
+}
+
+std::vector<BandDifference> band_differences(const ThirdOctaves& mix, const std::vector<ThirdOctaves>& references,
+                                             const std::vector<double>& matches_db) {
+    std::vector<BandDifference> all;
+    for (int b = 0; b < third_octaves; ++b) {
+        BandDifference d;
+        d.hz = third_octave_hz(b);
+        d.mix_dbfs = third_octave_dbfs(mix, b);
+        double sum = 0.0, squares = 0.0, count = 0.0;
+        for (size_t n = 0; n < references.size(); ++n)
+            if (const Level level = third_octave_dbfs(references[n], b)) {
+                const double matched = *level + matches_db[n];
+                sum += matched, squares += matched * matched, count += 1.0;
+            }
+        if (count > 0.0) {
+            d.reference_dbfs = sum / count;
+            d.tolerance_db = std::sqrt(std::max(0.0, squares / count - sum / count * (sum / count)));
+        }
+        if (d.mix_dbfs && d.reference_dbfs) d.difference_db = *d.mix_dbfs - *d.reference_dbfs;
+        all.push_back(d);
+    }
+    return all;
+}
+
+std::optional<double> match_db(Level mix_lufs, const Measurement& recording) {
+    if (!mix_lufs || !recording.integrated_lufs) return std::nullopt;
+    return *mix_lufs - *recording.integrated_lufs;
+}
+
+std::optional<double> heard_match_db(Level mix_lufs, const Measurement& recording) {
+    const auto match = match_db(mix_lufs, recording);
+    return match ? std::optional(std::min(*match, std::max(0.0, -recording.true_peak_dbtp.value_or(0.0)))) : match;
+}
+
+}  // namespace isotonus

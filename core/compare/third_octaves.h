@@ -1,0 +1,58 @@
+// core/compare: the mix beside what it should stand beside.
+//
+// How much lies where in frequency, by third octaves (IEC 61260-1: exact mid-band frequencies, base ten), of a mix, a
+// recording, or a passage of either; and how the mix differs from one recording or from several.
+#pragma once
+
+#include <array>
+#include <optional>
+#include <vector>
+
+#include "core/mix/mixdown.h"
+
+namespace isotonus {
+
+/// From 25 Hz to 20 kHz.
+inline constexpr int third_octaves = 30;
+/// The exact middle of a band, 10^(n / 10) Hz.
+double third_octave_hz(int band);
+/// As it is called: 25, 31.5, 40 …
+double third_octave_name_hz(int band);
+
+/// Mean power of each band over time, of all channels together: a sine of amplitude 1 has 0.5.
+using ThirdOctaves = std::array<double, third_octaves>;
+/// AES17 dBFS; absent where there is nothing.
+Level third_octave_dbfs(const ThirdOctaves& spectrum, int band);
+
+/// Of a recording, between two times (`to_s` 0: to its end); of a whole file it is kept in the cache.  Fails as reading
+/// does, or with "cancelled".
+Result<ThirdOctaves> third_octaves_of(const Material& material, double from_s = 0.0, double to_s = 0.0,
+                                      Progress* progress = nullptr);
+/// Of the mix.
+Result<ThirdOctaves> third_octaves_of(const PlanPtr& mix, double from_s = 0.0, double to_s = 0.0,
+                                      Progress* progress = nullptr);
+
+/// Four wide bands, as people speak of them: low to 120 Hz, low-mid to 500 Hz, mid to 4 kHz, high.  Common practice, no
+/// source.
+inline constexpr std::array<double, 3> wide_edges_hz{120.0, 500.0, 4000.0};
+inline constexpr std::array<const char*, 4> wide_names{"low", "low-mid", "mid", "high"};
+std::array<Level, 4> wide_bands_dbfs(const ThirdOctaves& spectrum);
+
+/// A band of the mix beside references, each brought to the mix's loudness first.
+struct BandDifference {
+    double hz = 0.0;
+    Level mix_dbfs;
+    Level reference_dbfs;       ///< mean of the references, dB; of one, its own
+    Level difference_db;        ///< the mix less that
+    double tolerance_db = 0.0;  ///< standard deviation of the references; 0 of one
+};
+/// `match_db`: what brings each reference to the mix's loudness.
+std::vector<BandDifference> band_differences(const ThirdOctaves& mix, const std::vector<ThirdOctaves>& references,
+                                             const std::vector<double>& match_db);
+
+/// What brings a recording to the mix's loudness, dB; absent when one of the two is silent.
+std::optional<double> match_db(Level mix_lufs, const Measurement& recording);
+/// The same for the ear: turned up only as far as its true peak stays at 0 dBTP.
+std::optional<double> heard_match_db(Level mix_lufs, const Measurement& recording);
+
+}  // namespace isotonus
