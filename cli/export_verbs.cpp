@@ -129,10 +129,11 @@ int say_what_would_leave(const PlanPtr& plan, const Session& session, const Deli
     }
     for (const fs::path& f : files) fmt::print("{}\n", f.string());
     if (d.stems != StemSplit::none)
-        fmt::print("{}\n", *residue ? fmt::format("the stems' sum will differ from the mix by {:.1f} dBFS at most, before "
-                                                  "it is rounded to the format",
-                                                  **residue)
-                                    : "the stems will sum to the mix");
+        fmt::print("{}\n", *residue
+                               ? fmt::format("the stems' sum will differ from the mix by {:.1f} dBFS at most, before "
+                                             "it is rounded to the format",
+                                             **residue)
+                               : "the stems will sum to the mix");
     return done;
 }
 

@@ -21,9 +21,7 @@ class Progress {
     void report(double fraction) { fraction_.store(fraction, std::memory_order_relaxed); }
     double fraction() const { return fraction_.load(std::memory_order_relaxed); }
     void cancel() { cancelled_.store(true, std::memory_order_relaxed); }
-    bool cancelled() const {
-        return cancelled_.load(std::memory_order_relaxed) || (whole_ && whole_->cancelled());
-    }
+    bool cancelled() const { return cancelled_.load(std::memory_order_relaxed) || (whole_ && whole_->cancelled()); }
 
   private:
     const Progress* const whole_ = nullptr;

@@ -471,10 +471,10 @@ void HandOffPanel::look_at_stems() {
         const auto residue = stems_residue(plan, session, d, progress.get());
         QMetaObject::invokeMethod(qApp, [panel, progress, residue] {
             if (!panel || panel->stems_progress_ != progress || progress->cancelled()) return;
-            panel->stems_sum_->setText(
-                !residue    ? QString::fromStdString(residue.error().text())
-                : !*residue ? tr("The stems sum to the mix.")
-                            : tr("The stems' sum is the mix to %1.").arg(db_text(**residue, "dBFS")));
+            panel->stems_sum_->setText(!residue ? QString::fromStdString(residue.error().text())
+                                       : !*residue
+                                           ? tr("The stems sum to the mix.")
+                                           : tr("The stems' sum is the mix to %1.").arg(db_text(**residue, "dBFS")));
         });
     });
 }

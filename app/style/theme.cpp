@@ -4,8 +4,8 @@
 #include <QFile>
 #include <QFontDatabase>
 #include <QPainter>
-#include <QPixmapCache>
 #include <QPalette>
+#include <QPixmapCache>
 #include <QSvgRenderer>
 #include <QWidget>
 

@@ -40,8 +40,8 @@ struct Delivery {
     StemSplit stems = StemSplit::none;
     MainChain main_chain = MainChain::out;  ///< of the mix; stems are without it
     PlanPtr finished;  ///< the mix with the main output's chain, of the same parts as the plan; null: there is no chain
-    bool shares = false;  ///< a stem holds all that is heard of its rows, also in returns and in buses with chains; else
-                          ///< those are stems of their own
+    bool shares = false;  ///< a stem holds all that is heard of its rows, also in returns and in buses with chains;
+                          ///< else those are stems of their own
     bool stems_before_main = false;  ///< without the main fader and the main output's rides
     std::vector<Excerpt> excerpts;   ///< none: the whole song
     bool tail = false;               ///< an excerpt goes on until it has been below -60 dBFS for 50 ms

@@ -140,8 +140,8 @@ using PlanPtr = std::shared_ptr<const RenderPlan>;
 /// The same plan with all tracks but these silent.
 PlanPtr plan_of_tracks(const RenderPlan& plan, const std::vector<TrackId>& ids);
 
-/// What leaves a bus after its fader, as if it were the mix; null for one that is not among the plan's buses, because it
-/// has a chain or sends and is a source itself, or leads nowhere.
+/// What leaves a bus after its fader, as if it were the mix; null for one that is not among the plan's buses, because
+/// it has a chain or sends and is a source itself, or leads nowhere.
 PlanPtr plan_of_bus(const RenderPlan& plan, TrackId bus);
 
 /// The same plan with these tracks in the listening sum too: as they are after their trim, in the centre; or after

@@ -1,9 +1,10 @@
-// What a row puts into buses that have a chain, and into returns, taken out of them: for stems that hold all that is heard
-// of their rows.
+// What a row puts into buses that have a chain, and into returns, taken out of them: for stems that hold all that is
+// heard of their rows.
 //
-// A bus's signal is what its chain makes of a sum.  A share of it is what the same chain makes of some of the rows, with
-// every processor of level working by the whole sum: gains are those of the mix, so that the shares sum up to the bus
-// (within rounding) as long as the rest of the chain is linear.  Where it is not, as with a saturation, they do not.
+// A bus's signal is what its chain makes of a sum.  A share of it is what the same chain makes of some of the rows,
+// with every processor of level working by the whole sum: gains are those of the mix, so that the shares sum up to the
+// bus (within rounding) as long as the rest of the chain is linear.  Where it is not, as with a saturation, they do
+// not.
 #pragma once
 
 #include "core/mix/render_plan.h"

@@ -42,8 +42,12 @@ struct Sharing : Sending {
 Chain pressing() {
     return {processor("equaliser", {{"band1.db", 4.0}, {"band1.hz", 900.0}}, 1),
             processor("compressor",
-                      {{"threshold_dbfs", -30.0}, {"ratio", 6.0}, {"lookahead_ms", 3.0}, {"input_db", 4.0},
-                       {"mix", 70.0}, {"key_low_cut_hz", 120.0}},
+                      {{"threshold_dbfs", -30.0},
+                       {"ratio", 6.0},
+                       {"lookahead_ms", 3.0},
+                       {"input_db", 4.0},
+                       {"mix", 70.0},
+                       {"key_low_cut_hz", 120.0}},
                       2),
             processor("gate", {{"threshold_dbfs", -25.0}, {"range_db", 20.0}}, 3),
             processor("transient", {{"attack_db", 6.0}, {"sustain_db", -4.0}}, 4),
@@ -115,8 +119,8 @@ TEST(Shares, are_the_same_before_the_main_fader_by_families_and_with_a_main_chai
     mix.session.main_fader_db = -5.0;
     mix.session.main_chain = {processor("compressor", {{"threshold_dbfs", -30.0}})};
     ASSERT_TRUE(mix.signals.make(mix.session, mix.file_of()));
-    const MixPlans plans = compile_mix_plans(mix.session, mix.signals.played_by(mix.session, mix.file_of()),
-                                             Solo::left_out);
+    const MixPlans plans =
+        compile_mix_plans(mix.session, mix.signals.played_by(mix.session, mix.file_of()), Solo::left_out);
     Delivery d = mix.stems(folder / "out");
     d.finished = plans.finished;
     d.main_chain = MainChain::both;
