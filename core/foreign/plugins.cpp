@@ -33,7 +33,7 @@ namespace {
 /// What is known, for all threads.  Types, and the texts that they refer to, stay for as long as the program runs.
 struct Registry {
     std::mutex mutex;
-    bool loaded = false;
+    bool loaded = false, looked = false;
     json bundles = json::object();  ///< as in the cache: by folder, {"stamp", "plugins"}
     std::vector<Plugin> plugins;
     std::deque<std::string> texts;
@@ -403,6 +403,18 @@ const ProcessorType* plugin_type(std::string_view type) {
     load(all);
     const auto at = all.types.find(type);
     return at == all.types.end() ? nullptr : at->second.second.get();
+}
+
+void look_for_plugin(std::string_view type) {
+    Registry& all = registry();
+    {
+        const std::scoped_lock lock(all.mutex);
+        load(all);
+        for (const Plugin& p : all.plugins)
+            if (p.uri == uri_of_type(type) && !p.missing) return;
+        if (std::exchange(all.looked, true)) return;
+    }
+    (void)scan_plugins();
 }
 
 void take_out_plugin(std::string_view type, const std::string& why) {

@@ -45,6 +45,10 @@ inline std::string_view uri_of_type(std::string_view type) { return type.substr(
 /// Null for one that was never found.
 const ProcessorType* plugin_type(std::string_view type);
 
+/// For a session that names one: when it is not known, or is remembered as gone, it is looked for, once while the
+/// program runs.
+void look_for_plugin(std::string_view type);
+
 /// One that went wrong is taken out of every chain until it is tried again: it lets through what comes in.
 void take_out_plugin(std::string_view type, const std::string& why);
 void try_plugin_again(std::string_view type);

@@ -158,6 +158,7 @@ void take_chain(Taker& t, Chain& chain, Rides& rides, const fs::path& folder, st
                 std::string uri;
                 c.text("uri", uri, limits::longest_name);
                 p.type = std::string(plugin_prefix) + uri;
+                look_for_plugin(p.type);
             }
             std::vector<Parameter> known;
             for (const ParameterInfo* info : parameters_of(p)) {

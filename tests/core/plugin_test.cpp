@@ -236,6 +236,22 @@ TEST(PluginsInChains, are_heard_at_once_and_gone_over_from_the_songs_start_later
     for (size_t i = 0; i < heard.size(); ++i) ASSERT_FLOAT_EQ(heard[i], file[2 * 60000 + i] * std::pow(10.0f, -0.6f));
 }
 
+TEST(PluginsInChains, are_looked_for_when_a_session_names_one_that_is_not_known) {
+    PluggedRow row;
+    row.scan();
+    row.mix.change(0, [](Track& t) { t.chain = {plugin(amplifier, {{"gain", -3.0}})}; });
+    ASSERT_TRUE(write_session(row.mix.session, row.folder / "s.isotonus"));
+    // As another program sees it that never looked.
+    int status = 0;
+    const std::string said =
+        output_of("XDG_CACHE_HOME='" + (row.folder / "other").string() + "' '" ISOTONUS_CLI "' shape '" +
+                      (row.folder / "s.isotonus").string() + "' row --json",
+                  &status);
+    EXPECT_EQ(status, 0) << said;
+    EXPECT_THAT(said, HasSubstr("\"gain\": -3.0"));
+    EXPECT_THAT(said, testing::Not(HasSubstr("unknown")));
+}
+
 TEST(PluginsInChains, keep_what_a_newer_version_of_them_would_not_take) {
     PluggedRow row;
     row.scan();
