@@ -253,10 +253,12 @@ Result<void> look_at(std::vector<std::string> bundles, std::map<std::string, jso
     while (!bundles.empty()) {
         auto scanner = Scanner::start(bundles, skipped);
         if (!scanner) return tl::unexpected(scanner.error());
-        std::string bundle = bundles.front(), tried, fault;
+        std::string bundle, tried, fault;
         for (bool reading = true; reading;) {
+            // The host itself takes its time to start on a machine that is busy; that is no plug-in's fault.
+            constexpr int host_ms = 15000;
             json line;
-            switch (scanner->line(line, most_ms, progress)) {
+            switch (scanner->line(line, bundle.empty() ? std::max(most_ms, host_ms) : most_ms, progress)) {
                 case Scanner::Came::cancelled:
                     return stopped();
                 case Scanner::Came::nothing:
@@ -287,6 +289,7 @@ Result<void> look_at(std::vector<std::string> bundles, std::map<std::string, jso
             }
         }
         if (fault.empty()) return {};
+        if (bundle.empty()) return fail(foreign::host_program().string(), "the plug-in host: " + fault);
         // One plug-in is lost, or, when it was before any of them was tried, one bundle.
         const auto at = std::find(bundles.begin(), bundles.end(), bundle);
         bundles.erase(bundles.begin(), at);

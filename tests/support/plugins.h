@@ -58,7 +58,7 @@ struct Plugins {
         }
     }
     void scan() {
-        const auto found = scan_plugins(nullptr, 1000);
+        const auto found = scan_plugins();
         ASSERT_TRUE(found) << found.error().text();
     }
     static const Plugin* find(const std::vector<Plugin>& all, const std::string& type) {
