@@ -10,6 +10,7 @@
 #include "app/shape/frequency.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
+#include "core/compare/wide_differences.h"
 
 namespace isotonus {
 
@@ -54,21 +55,12 @@ void SpectrumPicture::show_beside(std::vector<size_t> recordings) {
 void SpectrumPicture::follow() {
     const Comparison& all = work_.comparison;
     bands_ = all.differences(beside_);
-    mix_wide_ = other_wide_ = {};
-    if (!bands_.empty()) {
-        // Sums of what is drawn, so that they say what one sees.
-        ThirdOctaves mix{}, other{};
-        for (size_t b = 0; b < bands_.size(); ++b) {
-            if (bands_[b].mix_dbfs) mix[b] = std::pow(10.0, (*bands_[b].mix_dbfs - aes17_db) / 10.0);
-            if (bands_[b].reference_dbfs) other[b] = std::pow(10.0, (*bands_[b].reference_dbfs - aes17_db) / 10.0);
-        }
-        mix_wide_ = wide_bands_dbfs(mix);
-        other_wide_ = wide_bands_dbfs(other);
-    }
+    wide_db_ = wide_differences_db(bands_);
     QStringList words;
     for (size_t n = 0; n < wide_names.size(); ++n)
-        if (mix_wide_[n] && other_wide_[n])
-            words << tr("%1 %2").arg(QString(wide_names[n]), db_text(*mix_wide_[n] - *other_wide_[n], "dB", true));
+        if (wide_db_[n])
+            words << tr("%1 %2").arg(QCoreApplication::translate("Compare", wide_names[n]),
+                                     db_text(*wide_db_[n], "dB", true));
     setAccessibleName(words.isEmpty() ? tr("Spectrum of the mix")
                                       : tr("The mix less what it is beside: %1").arg(words.join(", ")));
     update();
@@ -175,10 +167,10 @@ void SpectrumPicture::paintEvent(QPaintEvent*) {
     const double spread = 3.0;  // common practice, no source
     line(several ? tr("less the references' mean") : tr("the mix, less what is beside it"), theme().faint);
     for (size_t n = 0; n < wide_names.size(); ++n) {
-        if (!mix_wide_[n] || !other_wide_[n]) continue;
-        const double db = *mix_wide_[n] - *other_wide_[n];
+        if (!wide_db_[n]) continue;
         const QString name = QCoreApplication::translate("Compare", wide_names[n]);
-        line(tr("%1  %2").arg(name, db_text(db, "dB", true)), std::fabs(db) > spread ? theme().above : theme().ink);
+        line(tr("%1  %2").arg(name, db_text(*wide_db_[n], "dB", true)),
+             std::fabs(*wide_db_[n]) > spread ? theme().above : theme().ink);
     }
 }
 

@@ -29,7 +29,7 @@ class SpectrumPicture : public QWidget {
     Workspace& work_;
     std::vector<size_t> beside_;
     std::vector<BandDifference> bands_;
-    std::array<Level, 4> mix_wide_, other_wide_;
+    std::array<Level, 4> wide_db_;  ///< of the four wide bands, the mix less what is beside it
 };
 
 }  // namespace isotonus

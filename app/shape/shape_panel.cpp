@@ -476,7 +476,8 @@ void ShapePanel::fill_form() {
     const Session& session = work_.document.session();
     if (send) form_of += QString(" send %1").arg(send->id);
     if (chosen) {
-        form_of += QString(" %1 %2").arg(chosen->id).arg(QString::fromStdString(chosen->type));
+        form_of += QString(" %1 %2 ").arg(chosen->id).arg(QString::fromStdString(chosen->type));
+        form_of += to_qt(chosen->impulse);
         const ProcessorType* type = processor_type(chosen->type);
         if (type && type->keyed) {
             for (const auto& t : session.tracks) form_of += '\n' + QString::fromStdString(t->name);
@@ -543,8 +544,6 @@ void ShapePanel::add_room(const Processor& reverb) {
             for (Processor& p : chain)
                 if (p.id == id) p.impulse = file;
         });
-        form_of_.clear();
-        fill_form();
     };
     auto* choose = new QPushButton(reverb.impulse.empty() ? tr("computed") : to_qt(reverb.impulse.filename()));
     choose->setObjectName("room");

@@ -5,6 +5,7 @@
 
 #include <fstream>
 
+#include "core/compare/wide_differences.h"
 #include "tests/support/chains.h"
 
 using namespace isotonus;
@@ -105,6 +106,8 @@ TEST(BandDifferences, of_a_mix_whose_band_was_raised_by_3_db_are_3_db) {
     const auto among = band_differences(before, {louder, quieter}, {0.0, 0.0});
     EXPECT_NEAR(*among[20].difference_db, 0.0, 1e-9);
     EXPECT_NEAR(among[20].tolerance_db, 2.0, 1e-9);
+    for (const Level& wide : wide_differences_db(band_differences(before, {louder}, {0.0})))
+        EXPECT_NEAR(wide.value_or(99.0), -2.0, 1e-9);
     EXPECT_NEAR(*band_differences(before, {louder}, {-2.0})[20].difference_db, 0.0, 1e-9) << "matched first";
     const auto silent = band_differences(ThirdOctaves{}, {before}, {0.0});
     EXPECT_FALSE(silent[5].mix_dbfs || silent[5].difference_db);
