@@ -117,7 +117,11 @@ void Engine::free_old_programs() {
     const Program* const claimed = claimed_.load();
     const Program* const active = active_.load();
     const Program* const last = newest();
-    std::erase_if(programs_, [&](const auto& p) { return p.get() != claimed && p.get() != active && p.get() != last; });
+    std::erase_if(programs_, [&](auto& p) {
+        if (p.get() == claimed || p.get() == active || p.get() == last) return false;
+        let_go_(std::shared_ptr<Program>(std::move(p)));  // its stream's reader may be in the middle of a chunk
+        return true;
+    });
     const MonitorPath* const taken = claimed_monitor_.load();
     const MonitorPath* const heard = active_monitor_.load();
     const MonitorPath* const newest_path = monitors_.back().get();

@@ -10,6 +10,7 @@
 #include "core/mix/renderer.h"
 #include "core/monitor/monitor.h"
 #include "engine/device.h"
+#include "engine/let_go.h"
 #include "engine/stream.h"
 
 namespace isotonus {
@@ -97,8 +98,10 @@ class Engine : public BlockSource {
     int sample_rate_ = 48000;
     int block_frames_ = 256;
 
-    // Programs are made and freed by the interface's thread.  The audio thread claims the pending one before it takes
-    // it, and then says that it is the active one; what is neither of the three is freed.
+    LetGo let_go_;
+
+    // Programs are made and given up by the interface's thread.  The audio thread claims the pending one before it
+    // takes it, and then says that it is the active one; what is neither of the three is freed.
     std::vector<std::unique_ptr<Program>> programs_;
     std::atomic<Program*> pending_{nullptr}, claimed_{nullptr}, active_{nullptr};
 

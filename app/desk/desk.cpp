@@ -15,6 +15,7 @@
 namespace isotonus {
 
 Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setAttribute(Qt::WA_OpaquePaintEvent);
     outer_ = new QVBoxLayout(this);
     outer_->setContentsMargins(0, 0, 0, 0);
     outer_->setSpacing(0);

@@ -17,6 +17,7 @@ int row_height() { return rows_are_high; }
 void set_row_height(int pixels) { rows_are_high = std::clamp(pixels, 24, 40); }
 
 Lane::Lane(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent), work_(work), id_(id) {
+    setAttribute(Qt::WA_OpaquePaintEvent);  // what lies behind is not painted for nothing
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setFixedHeight(row_height());
@@ -35,10 +36,10 @@ void Lane::refresh() {
 }
 
 void Lane::paintEvent(QPaintEvent* event) {
-    if (!exists()) return;
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing, false);
     painter.fillRect(event->rect(), work_.document.is_selected(id_) ? theme().panel : theme().ground);
+    if (!exists()) return;
     paint(painter, event->rect());
     painter.setPen(theme().rule);
     painter.drawLine(0, height() - 1, width(), height() - 1);

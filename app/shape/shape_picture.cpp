@@ -20,6 +20,7 @@ constexpr double sweep_boost_db = 9.0, sweep_cut_db = -4.0, sweep_q = 8.0;
 }  // namespace
 
 ShapePicture::ShapePicture(Workspace& work, QWidget* parent) : QWidget(parent), work_(work), live_(work, this) {
+    setAttribute(Qt::WA_OpaquePaintEvent);
     setObjectName("shapePicture");
     setAccessibleName(tr("Frequencies of the chosen row"));
     setMouseTracking(true);

@@ -193,7 +193,20 @@ Biquad matched_filter(FilterShape shape, double hz, double q, double gain_db, do
     const bool bends =
         shape == FilterShape::bell || shape == FilterShape::low_shelf || shape == FilterShape::high_shelf;
     if (!bends || gain_db == 0.0) return guess;
-    return refined(guess, prototype_of(shape, q, gain_db), at, q, rate);
+    // While one band is dragged the others are asked for again and again.
+    struct Known {
+        FilterShape shape{};
+        std::array<double, 4> values{};
+        Biquad filter;
+    };
+    static thread_local std::array<Known, 32> known;
+    static thread_local size_t oldest = 0;
+    const std::array<double, 4> values{at, q, gain_db, rate};
+    for (const Known& k : known)
+        if (k.shape == shape && k.values == values) return k.filter;
+    Known& kept = known[oldest++ % known.size()];
+    kept = {shape, values, refined(guess, prototype_of(shape, q, gain_db), at, q, rate)};
+    return kept.filter;
 }
 
 }  // namespace isotonus
