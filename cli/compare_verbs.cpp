@@ -2,7 +2,9 @@
 
 #include "cli/verbs.h"
 #include "core/compare/third_octaves.h"
+#include "core/handoff/delivery.h"
 #include "core/measure/measurement_json.h"
+#include "core/session/changes.h"
 #include "core/session/session_file.h"
 
 namespace isotonus::cli {
@@ -18,7 +20,83 @@ fs::path recording_called(const Session& session, const std::string& name) {
     return name;
 }
 
+json passages_json(const Recording& r) {
+    json all = json::array();
+    for (const RecordingPassage& p : r.passages)
+        all.push_back({{"name", p.name},
+                       {"from_s", p.from_s},
+                       {"to_s", p.to_s},
+                       {"song_from_s", p.song_from_s ? json(*p.song_from_s) : json()},
+                       {"song_to_s", p.song_to_s ? json(*p.song_to_s) : json()}});
+    return all;
+}
+
+/// The session as it was at a print of the list.
+Result<Session> session_at(const Session& now, const std::string& print) {
+    for (const Recording& r : now.recordings)
+        if (r.name == print)
+            return r.session.empty() ? fail(print, "of this print no session was kept") : read_session(r.session);
+    return fail("", fmt::format("there is no recording called '{}'", print));
+}
+
+int list_changes(const ReferenceOptions& options) {
+    const auto now = read_session(options.session);
+    if (!now) return complain(now.error());
+    const auto then = session_at(*now, options.name);
+    if (!then) return complain(then.error(), then.error().file.empty() ? wrong_usage : file_trouble);
+    constexpr const char* whats[] = {"changed", "added", "removed"};
+    json list = json::array();
+    for (const RowChange& c : changes_between(*then, *now)) {
+        list.push_back({{"row", c.name}, {"what", whats[static_cast<size_t>(c.what)]}, {"words", c.words}});
+        if (!options.as_json)
+            for (const std::string& w : c.words) fmt::print("{}: {}\n", c.name, w);
+    }
+    if (options.as_json) print(list);
+    return done;
+}
+
 }  // namespace
+
+int note(const NoteOptions& options) {
+    if (options.what == "list") {
+        const auto session = read_session(options.session);
+        if (!session) return complain(session.error());
+        json list = json::array();
+        for (size_t n = 0; n < session->notes.size(); ++n) {
+            const ListeningNote& x = session->notes[n];
+            list.push_back({{"number", n + 1},
+                            {"time_s", x.time_s},
+                            {"text", x.text},
+                            {"heard_on", x.heard_on},
+                            {"made", x.made},
+                            {"done", x.done}});
+            if (!options.as_json)
+                fmt::print("{:>3} {} {:8.1f} s  {}{}\n", n + 1, x.done ? "done" : "open", x.time_s, x.text,
+                           x.heard_on.empty() ? "" : " (" + x.heard_on + ")");
+        }
+        if (options.as_json) print(list);
+        return done;
+    }
+    return change(options.session, [&](Session& s) -> Result<void> {
+        auto& notes = s.notes.change();
+        if (options.what == "add") {
+            if (options.text.empty()) return fail("", "a note needs words: --text");
+            if (options.time_s < 0.0) return fail("", "a note needs its place in the song: --at SECONDS");
+            Delivery now;
+            date_now(now);
+            notes.push_back({options.time_s, options.text, options.heard_on, now.date + 'T' + now.time, false});
+            sort_notes(notes);
+            return {};
+        }
+        if (options.number == 0 || options.number > notes.size())
+            return fail("", fmt::format("there is no note {}; the session has {}", options.number, notes.size()));
+        if (options.what == "remove")
+            notes.erase(notes.begin() + static_cast<std::ptrdiff_t>(options.number - 1));
+        else
+            notes[options.number - 1].done = options.what == "done";
+        return {};
+    });
+}
 
 int compare(const CompareOptions& options) {
     const auto opened = open_with_materials(options.session);
@@ -49,7 +127,9 @@ int compare(const CompareOptions& options) {
             j["bands"].push_back({{"hz", third_octave_name_hz(b)},
                                   {"mix_db", level_json(d.mix_dbfs)},
                                   {"reference_db", level_json(d.reference_dbfs)},
-                                  {"difference_db", level_json(d.difference_db)}});
+                                  {"difference_db", level_json(d.difference_db)},
+                                  {"mix_sides_db", level_json(sides_over_middle_db(*spectrum, b, b))},
+                                  {"reference_sides_db", level_json(sides_over_middle_db(*other, b, b))}});
         }
         for (size_t n = 0; n < wide_names.size(); ++n)
             j["wide"].push_back({{"name", wide_names[n]},
@@ -81,13 +161,15 @@ int reference(const ReferenceOptions& options) {
                                 {"file", shown_text(r.file.string())},
                                 {"reference", r.reference},
                                 {"made", r.made},
-                                {"note", r.note}});
+                                {"note", r.note},
+                                {"passages", passages_json(r)}});
             else
                 fmt::print("{}  {}{}\n", r.name, r.reference ? "reference" : "print",
                            r.note.empty() ? "" : ": " + r.note);
         if (options.as_json) print(list);
         return done;
     }
+    if (options.what == "changes") return list_changes(options);
     if (options.what == "add")
         // A file that cannot be compared with is not taken on the list.
         if (const auto reader = SoundReader::open(options.name); !reader) return complain(reader.error());
@@ -105,6 +187,25 @@ int reference(const ReferenceOptions& options) {
             return {};
         }
         if (at == list.end()) return fail("", fmt::format("there is no recording called '{}'", options.name));
+        if (options.what == "passage") {
+            at->passages.push_back(
+                {options.passage, options.from_s, options.to_s, options.song_from_s, options.song_to_s});
+            return {};
+        }
+        if (options.what == "take-back") {
+            const auto then = session_at(s, options.name);
+            if (!then) return tl::unexpected(then.error());
+            if (options.row.empty()) {
+                s = all_taken_back(s, *then);
+                return {};
+            }
+            for (const RowChange& c : changes_between(*then, s))
+                if (c.name == options.row) {
+                    s = taken_back(s, *then, c.row);
+                    return {};
+                }
+            return fail("", fmt::format("nothing has changed in a row called '{}'", options.row));
+        }
         if (options.what == "remove")
             list.erase(at);
         else

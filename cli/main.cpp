@@ -186,18 +186,44 @@ int run(int argc, char** argv) {
 
     ReferenceOptions recorded;
     auto* reference_verb =
-        verb("reference", "what the mix is compared with: list, add FILE, set NAME --note, remove NAME");
+        verb("reference",
+             "what the mix is compared with: list, add FILE, set NAME --note, remove NAME; passage NAME --from --to "
+             "--song-from --song-to; changes NAME, take-back NAME [--row]");
     reference_verb->add_option("SESSION", recorded.session)->required();
-    reference_verb->add_option("WHAT", recorded.what, "list, add, set or remove")
+    reference_verb->add_option("WHAT", recorded.what, "list, add, set, remove, passage, changes or take-back")
         ->required()
-        ->check(CLI::IsMember({"list", "add", "set", "remove"}));
+        ->check(CLI::IsMember({"list", "add", "set", "remove", "passage", "changes", "take-back"}));
     auto* reference_name = reference_verb->add_option("NAME", recorded.name, "add: a file; else as it is listed");
     reference_verb->add_option("--note", recorded.note, "what it is");
+    reference_verb->add_option("--passage", recorded.passage, "a passage's name");
+    reference_verb->add_option("--from", recorded.from_s, "where a passage of it begins, s");
+    reference_verb->add_option("--to", recorded.to_s, "where it ends, s");
+    auto* song_from = reference_verb->add_option("--song-from", recorded.song_from_s,
+                                                 "the stretch of the song that stands against it begins here, s");
+    auto* song_to = reference_verb->add_option("--song-to", recorded.song_to_s, "and ends here, s");
+    song_from->needs(song_to);
+    song_to->needs(song_from);
+    reference_verb->add_option("--row", recorded.row, "take-back: this row alone");
     reference_verb->add_flag("--json", recorded.as_json, "one JSON document on standard output");
     reference_verb->callback([&] {
         if (recorded.what != "list" && reference_name->count() == 0) throw CLI::RequiredError("NAME");
         status = reference(recorded);
     });
+
+    NoteOptions noted;
+    auto* note_verb = verb("note",
+                           "listening notes: list; add --at S --text WORDS [--heard-on WHAT]; done, undone or "
+                           "remove NUMBER");
+    note_verb->add_option("SESSION", noted.session)->required();
+    note_verb->add_option("WHAT", noted.what, "list, add, done, undone or remove")
+        ->required()
+        ->check(CLI::IsMember({"list", "add", "done", "undone", "remove"}));
+    note_verb->add_option("NUMBER", noted.number, "as listed, from 1");
+    note_verb->add_option("--at", noted.time_s, "where in the song, s");
+    note_verb->add_option("--text", noted.text, "what was noticed");
+    note_verb->add_option("--heard-on", noted.heard_on, "the playback system");
+    note_verb->add_flag("--json", noted.as_json, "one JSON document on standard output");
+    note_verb->callback([&] { status = note(noted); });
 
     auto* check_verb = verb("check", "the checks before hand-off");
     session_argument(check_verb);

@@ -97,10 +97,21 @@ int compare(const CompareOptions& options);
 
 struct ReferenceOptions {
     fs::path session;
-    std::string what, name, note;
+    std::string what, name, note, passage, row;
+    double from_s = 0.0, to_s = 0.0;
+    std::optional<double> song_from_s, song_to_s;
     bool as_json = false;
 };
 int reference(const ReferenceOptions& options);
+
+struct NoteOptions {
+    fs::path session;
+    std::string what, text, heard_on;
+    double time_s = -1.0;
+    size_t number = 0;  ///< from 1, as listed
+    bool as_json = false;
+};
+int note(const NoteOptions& options);
 
 struct DeliverOptions {
     fs::path session, folder;

@@ -316,9 +316,9 @@ void FaderLane::paint_audibility(QPainter& painter) {
     const QRect bar(width() - pan_width - audible_width + 4, y(22), audible_width - 14, std::max(3, y(5)));
     painter.fillRect(bar, theme().rule);
     painter.fillRect(QRect(bar.left(), bar.top(), static_cast<int>(std::lround(share * bar.width())), bar.height()),
-                     share < 0.15 ? theme().above : theme().accent);
+                     share < hardly_heard ? theme().above : theme().accent);
     painter.setFont(lettering(11));
-    painter.setPen(share < 0.15 ? theme().ink : theme().faint);
+    painter.setPen(share < hardly_heard ? theme().ink : theme().faint);
     painter.drawText(QRect(bar.left(), y(4), bar.width(), y(17)), Qt::AlignRight | Qt::AlignVCenter,
                      QString::number(std::lround(share * 100.0)) + QString::fromUtf8("\u2009%"));
 }

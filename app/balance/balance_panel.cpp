@@ -415,7 +415,7 @@ void CoverPage::paintEvent(QPaintEvent*) {
             words(painter, 106, y, 120, tr("not playing"), theme().faint);
             continue;
         }
-        bar(painter, QRect(106, y + 5, 80, 6), *share, *share < 0.15 ? theme().above : theme().accent);
+        bar(painter, QRect(106, y + 5, 80, 6), *share, *share < hardly_heard ? theme().above : theme().accent);
         words(painter, 190, y, 44, QString::number(std::lround(*share * 100.0)) + " %", theme().ink, 11, true);
         int x = 250;
         for (const Cover& c : covers_[i]) {

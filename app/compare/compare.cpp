@@ -3,122 +3,326 @@
 #include <QCoreApplication>
 #include <QHBoxLayout>
 #include <QHeaderView>
+#include <QMenu>
 #include <QVBoxLayout>
+#include <algorithm>
+
+#include "app/shape/frequency.h"
 
 namespace isotonus {
 
+namespace {
+
+using Page = ViewState::ComparePage;
+
+QPushButton* button(QBoxLayout* row, const char* name, const QString& text, const QString& tip) {
+    auto* b = new QPushButton(text);
+    b->setObjectName(name);
+    b->setToolTip(tip);
+    row->addWidget(b);
+    return b;
+}
+
+}  // namespace
+
 ComparePanel::ComparePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setObjectName("comparePanel");
-    setFixedHeight(412);
+    setFixedHeight(428);
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(16, 10, 16, 10);
-    column->setSpacing(8);
+    column->setContentsMargins(12, 8, scroll_width, 8);
+    column->setSpacing(6);
+    column->addLayout(make_pages(), 1);
     words_ = new QLabel;
     words_->setObjectName("compareWords");
-    words_->setWordWrap(true);
     column->addWidget(words_);
-    picture_ = new SpectrumPicture(work_, this);
-    column->addWidget(picture_, 3);
-    table_ = new QTableWidget;
-    table_->setObjectName("compareTable");
-    table_->setAccessibleName(tr("What the mix is compared with"));
-    table_->setColumnCount(8);
-    table_->setHorizontalHeaderLabels({tr("Heard"), tr("Name"), tr("What"), tr("Loudness"), tr("True peak"), tr("Peak"),
-                                       tr("Matched by"), tr("Made, note")});
-    table_->verticalHeader()->hide();
-    table_->setShowGrid(false);
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->setSelectionMode(QAbstractItemView::SingleSelection);
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table_->horizontalHeader()->setSectionResizeMode(7, QHeaderView::Stretch);
-    table_->horizontalHeader()->setHighlightSections(false);
-    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    for (auto* corner : table_->findChildren<QAbstractButton*>()) corner->setAccessibleName(tr("all"));
-    column->addWidget(table_, 2);
+    table_ = plain_table("compareTable", tr("What the mix is compared with"),
+                         {tr("Heard"), tr("Name"), tr("What"), tr("Loudness"), tr("True peak"), tr("Peak"),
+                          tr("Matched by"), tr("Made, note")},
+                         7);
+    table_->setSelectionMode(QAbstractItemView::ExtendedSelection);
+    table_->setFixedHeight(132);
+    column->addWidget(table_);
+    column->addLayout(make_buttons());
+    connect(&work_.comparison, &Comparison::changed, this, &ComparePanel::refresh);
+    connect(&work_.document, &Document::session_changed, this, &ComparePanel::refresh);
+    connect(&work_.view, &ViewState::compare_view_changed, this, &ComparePanel::show_page);
+    connect(table_, &QTableWidget::itemSelectionChanged, this, [this] {
+        const bool one = one_chosen().has_value();
+        for (QPushButton* b : {hear_, note_, remove_}) b->setEnabled(one);
+        show_chosen();
+    });
+    connect(table_, &QTableWidget::cellDoubleClicked, this, [this](int r, int) {
+        if (!work_.comparison.blind())
+            work_.comparison.hear(r == 0 ? std::nullopt : std::optional(static_cast<size_t>(r - 1)));
+    });
+    work_.comparison.want(true);
+    refresh();
+    show_page();
+}
+
+ComparePanel::~ComparePanel() { work_.comparison.want(false); }
+
+QLayout* ComparePanel::make_pages() {
     auto* row = new QHBoxLayout;
-    const auto button = [&](const char* name, const QString& text, const QString& tip, auto work_done) {
-        auto* b = new QPushButton(text);
+    row->setSpacing(0);
+    auto* list = new QVBoxLayout;
+    list->setSpacing(2);
+    pages_ = new QStackedWidget;
+    const auto page = [&](Page which, const char* name, const QString& title, const QString& tip, QWidget* widget) {
+        auto* b = new QToolButton;
         b->setObjectName(name);
+        b->setText(title);
         b->setToolTip(tip);
-        connect(b, &QPushButton::clicked, this, work_done);
-        row->addWidget(b);
-        return b;
+        b->setCheckable(true);
+        b->setFixedSize(head_width - 36, 24);
+        b->setFocusPolicy(Qt::NoFocus);
+        connect(b, &QToolButton::clicked, this, [this, which] { work_.view.show_compare_page(which); });
+        connect(&work_.view, &ViewState::compare_view_changed, b,
+                [this, b, which] { b->setChecked(work_.view.compare_page == which); });
+        b->setChecked(work_.view.compare_page == which);
+        list->addWidget(b);
+        pages_->addWidget(widget);
     };
-    hear_ = button("compareHear", tr("Hear it"), tr("In the mix's place, and back. (F6; Ctrl+F6 goes on to the next)"),
-                   [this] {
-                       const auto n = chosen();
-                       work_.comparison.hear(n == work_.comparison.heard() ? std::nullopt : n);
-                   });
-    button("compareAdd", tr("Add a reference…"),
-           tr("Any audio file to compare with. It never passes the mix's faders."), [this] {
-               for (const fs::path& file : work_.prompter->open_files(
-                        tr("References"), tr("Audio (*.wav *.aiff *.aif *.flac *.ogg *.opus *.mp3)")))
-                   work_.comparison.add_reference(file);
-           });
-    note_ = button("compareNote", tr("Note…"), tr("What this one is."), [this] {
-        const auto n = chosen();
+    spectrum_ = new SpectrumPicture(work_, pages_);
+    loudness_ = new LoudnessPicture(work_, pages_);
+    width_ = new WidthPicture(work_, pages_);
+    changes_ = new ChangesPage(work_, pages_);
+    blind_ = new BlindPage(work_, pages_);
+    page(Page::frequencies, "pageFrequencies", tr("frequencies"),
+         tr("What of the spectrum is missing or too much. A click on a band shows which rows make it."), spectrum_);
+    page(Page::loudness, "pageLoudness", tr("loudness over time"),
+         tr("One under the other, each with its own passages; what is tied is heard against each other."),
+         make_loudness_page());
+    page(Page::width, "pageWidth", tr("width by bands"), tr("How wide each band is, and whether the low end is mono."),
+         width_);
+    page(Page::changes, "pageChanges", tr("since the print"),
+         tr("What differs between a print and now, and the way back, row by row."), changes_);
+    page(Page::notes, "pageNotes", tr("listening notes"), tr("What was noticed, when, and on what."),
+         new NotesPage(work_, pages_));
+    page(Page::blind, "pageBlind", tr("blind"), tr("Which version is the best, when one does not know which it is."),
+         blind_);
+    page(Page::done, "pageDone", tr("am I done?"), tr("What of the job is done and what is not."),
+         new DonePage(work_, pages_));
+    scope_ = new QComboBox;
+    scope_->setObjectName("compareScope");
+    scope_->setAccessibleName(tr("Of what spectra are"));
+    scope_->addItems({tr("of the whole"), tr("of the passage"), tr("as it plays")});
+    scope_->setToolTip(
+        tr("Of what the spectra and widths are: of everything; of the passages that stand against each "
+           "other where the song is; of the last second."));
+    scope_->setFixedWidth(head_width - 36);
+    scope_->setCurrentIndex(static_cast<int>(work_.comparison.scope()));
+    connect(scope_, &QComboBox::activated, this,
+            [this](int n) { work_.comparison.set_scope(static_cast<Comparison::Scope>(n)); });
+    list->addSpacing(4);
+    list->addWidget(scope_);
+    list->addStretch();
+    row->addLayout(list);
+    row->addSpacing(head_width - 12 - (head_width - 36));
+    row->addWidget(pages_, 1);
+    return row;
+}
+
+QWidget* ComparePanel::make_loudness_page() {
+    auto* page = new QWidget;
+    auto* column = new QVBoxLayout(page);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->addWidget(loudness_, 1);
+    auto* row = new QHBoxLayout;
+    tie_ = button(row, "passageTie", tr("Tie to this part of the song"),
+                  tr("The marked passage of the recording stands against the loop or section where the song is: F6 "
+                     "changes over between the two."));
+    untie_ = button(row, "passageUntie", tr("Untie"), tr("It stays marked."));
+    rename_ = button(row, "passageRename", tr("Name…"), tr("What the passage is: its chorus."));
+    drop_ = button(row, "passageRemove", tr("Remove"), tr("The passage is no longer marked."));
+    row->addStretch();
+    column->addLayout(row);
+    const auto changed = [this](const QString& name, auto change) {
+        if (const auto at = loudness_->chosen())
+            work_.comparison.change(at->first, name, [&](Recording& r) { change(r, r.passages[at->second]); });
+    };
+    connect(tie_, &QPushButton::clicked, this, &ComparePanel::tie);
+    connect(untie_, &QPushButton::clicked, this, [changed] {
+        changed(tr("Untie a passage"), [](Recording&, RecordingPassage& p) {
+            p.song_from_s.reset();
+            p.song_to_s.reset();
+        });
+    });
+    connect(rename_, &QPushButton::clicked, this, [this, changed] {
+        const auto at = loudness_->chosen();
+        if (!at) return;
+        const auto& passage = work_.comparison.recordings()[at->first].passages[at->second];
+        const auto name = work_.prompter->ask_text(tr("Passage"), tr("Its name"), QString::fromStdString(passage.name));
+        if (name)
+            changed(tr("Passage %1").arg(*name),
+                    [&](Recording&, RecordingPassage& p) { p.name = name->toStdString(); });
+    });
+    connect(drop_, &QPushButton::clicked, this, [this, changed] {
+        const auto at = loudness_->chosen();
+        if (at)
+            changed(tr("Remove a passage"), [&](Recording& r, RecordingPassage&) {
+                r.passages.erase(r.passages.begin() + static_cast<std::ptrdiff_t>(at->second));
+            });
+    });
+    const auto enable = [this] {
+        const bool any = loudness_->chosen().has_value();
+        for (QPushButton* b : {tie_, untie_, rename_, drop_}) b->setEnabled(any);
+    };
+    connect(loudness_, &LoudnessPicture::passage_chosen, this, enable);
+    connect(&work_.comparison, &Comparison::changed, this, enable);
+    enable();
+    return page;
+}
+
+void ComparePanel::tie() {
+    const auto at = loudness_->chosen();
+    if (!at) return;
+    // The loop or section where the song is, whatever is tied there already.
+    const auto& loop = work_.player.loop();
+    const double now = work_.player.position_s(), song_s = work_.view.time.song_s();
+    const Session& session = work_.document.session();
+    double from = 0.0, to = song_s;
+    if (loop.to_s > loop.from_s) {
+        from = loop.from_s, to = loop.to_s;
+    } else if (const int section = section_at(session, now); section >= 0) {
+        from = session.sections[static_cast<size_t>(section)].start_s;
+        to = section_end_s(session, section, song_s);
+    }
+    if (to <= from) return;
+    work_.comparison.change(at->first, tr("Tie a passage to %1").arg(time_text(from)), [&](Recording& r) {
+        r.passages[at->second].song_from_s = from;
+        r.passages[at->second].song_to_s = to;
+    });
+}
+
+QLayout* ComparePanel::make_buttons() {
+    auto* row = new QHBoxLayout;
+    hear_ =
+        button(row, "compareHear", tr("Hear it"),
+               tr("In the mix's place, and back. (F6; Ctrl+Shift+F6 from where the passage begins; Ctrl+F6 goes on to "
+                  "the next)"));
+    connect(hear_, &QPushButton::clicked, this, [this] {
+        const auto n = one_chosen();
+        if (!work_.comparison.blind()) work_.comparison.hear(n == work_.comparison.heard() ? std::nullopt : n);
+    });
+    connect(button(row, "compareAdd", tr("Add a reference…"),
+                   tr("Any audio file to compare with. It never passes the mix's faders.")),
+            &QPushButton::clicked, this, [this] {
+                for (const fs::path& file : work_.prompter->open_files(
+                         tr("References"), tr("Audio (*.wav *.aiff *.aif *.flac *.ogg *.opus *.mp3)")))
+                    work_.comparison.add_reference(file);
+            });
+    shelf_ = new QToolButton;
+    shelf_->setObjectName("compareShelf");
+    shelf_->setText(tr("From the shelf"));
+    shelf_->setToolTip(tr("References that you used in other sessions, with their passages and notes."));
+    shelf_->setPopupMode(QToolButton::InstantPopup);
+    shelf_->setStyleSheet("QToolButton::menu-indicator { image: none; }");
+    shelf_->setMenu(new QMenu(shelf_));
+    connect(shelf_->menu(), &QMenu::aboutToShow, this, &ComparePanel::fill_shelf);
+    row->addWidget(shelf_);
+    note_ = button(row, "compareNote", tr("Note…"), tr("What this one is."));
+    connect(note_, &QPushButton::clicked, this, [this] {
+        const auto n = one_chosen();
         if (!n) return;
         const auto text = work_.prompter->ask_text(tr("Note"), tr("What this one is"),
                                                    QString::fromStdString(work_.comparison.recordings()[*n].note));
         if (text) work_.comparison.set_note(*n, *text);
     });
-    remove_ = button("compareRemove", tr("Take off the list"), tr("The file stays."), [this] {
-        if (const auto n = chosen()) work_.comparison.remove(*n);
+    remove_ = button(row, "compareRemove", tr("Take off the list"), tr("The file stays."));
+    connect(remove_, &QPushButton::clicked, this, [this] {
+        if (const auto n = one_chosen()) work_.comparison.remove(*n);
     });
     row->addStretch();
-    column->addLayout(row);
-    connect(&work_.comparison, &Comparison::changed, this, &ComparePanel::refresh);
-    connect(&work_.document, &Document::session_changed, this, &ComparePanel::refresh);
-    connect(table_, &QTableWidget::itemSelectionChanged, this, [this] {
-        const auto n = chosen();
-        for (QPushButton* b : {hear_, note_, remove_}) b->setEnabled(n.has_value());
-        show_chosen();
-    });
-    connect(table_, &QTableWidget::cellDoubleClicked, this, [this](int r, int) {
-        work_.comparison.hear(r == 0 ? std::nullopt : std::optional(static_cast<size_t>(r - 1)));
-    });
-    work_.comparison.want(true);
-    refresh();
+    row->addWidget(new QLabel(tr("matched by loudness")));
+    match_ = new QComboBox;
+    match_->setObjectName("compareMatch");
+    match_->setAccessibleName(tr("Matched by loudness"));
+    match_->addItems({tr("of the whole"), tr("of the tied passages"), tr("as it plays")});
+    match_->setToolTip(
+        tr("Integrated over all of both; over the two passages that stand against each other; or the "
+           "last three seconds. Nothing is turned up beyond 0 dBTP."));
+    match_->setCurrentIndex(static_cast<int>(work_.comparison.match_by()));
+    connect(match_, &QComboBox::activated, this,
+            [this](int n) { work_.comparison.set_match_by(static_cast<Comparison::MatchBy>(n)); });
+    row->addWidget(match_);
+    return row;
 }
 
-ComparePanel::~ComparePanel() { work_.comparison.want(false); }
+void ComparePanel::fill_shelf() {
+    QMenu* menu = shelf_->menu();
+    menu->clear();
+    const auto& kept = work_.comparison.shelf();
+    if (kept.empty()) menu->addAction(tr("nothing yet: references that you add stand here"))->setEnabled(false);
+    for (size_t n = 0; n < kept.size(); ++n) {
+        QString name = QString::fromStdString(kept[n].name);
+        if (!kept[n].note.empty()) name += " · " + QString::fromStdString(kept[n].note).left(60);
+        connect(menu->addAction(name), &QAction::triggered, this, [this, n] { work_.comparison.take_from_shelf(n); });
+    }
+    if (kept.empty()) return;
+    QMenu* off = menu->addMenu(tr("take off the shelf"));
+    for (size_t n = 0; n < kept.size(); ++n)
+        connect(off->addAction(QString::fromStdString(kept[n].name)), &QAction::triggered, this,
+                [this, n] { work_.comparison.drop_from_shelf(n); });
+}
 
-std::optional<size_t> ComparePanel::chosen() const {
-    const int r = table_->currentRow();
-    return r > 0 && !table_->selectedItems().isEmpty() ? std::optional(static_cast<size_t>(r - 1)) : std::nullopt;
+std::vector<size_t> ComparePanel::chosen() const {
+    std::vector<size_t> found;
+    for (int r = 1; r < table_->rowCount(); ++r)
+        if (table_->item(r, 0) && table_->item(r, 0)->isSelected()) found.push_back(static_cast<size_t>(r - 1));
+    return found;
+}
+
+std::optional<size_t> ComparePanel::one_chosen() const {
+    const auto all = chosen();
+    return all.size() == 1 ? std::optional(all.front()) : std::nullopt;
+}
+
+void ComparePanel::show_page() {
+    const auto page = static_cast<int>(work_.view.compare_page);
+    pages_->setCurrentIndex(page);
+    const bool of_recordings = work_.view.compare_page != Page::notes && work_.view.compare_page != Page::done;
+    for (QWidget* w : {static_cast<QWidget*>(table_), static_cast<QWidget*>(words_)}) w->setVisible(of_recordings);
+    scope_->setVisible(work_.view.compare_page == Page::frequencies || work_.view.compare_page == Page::width);
+    show_chosen();
 }
 
 void ComparePanel::show_chosen() {
     const std::vector<Recording>& all = work_.comparison.recordings();
-    std::vector<size_t> beside;
-    if (const auto n = chosen()) {
-        beside.push_back(*n);
-    } else {
+    std::vector<size_t> beside = chosen();
+    std::optional<size_t> print = one_chosen();
+    if (beside.empty()) {
         // With none chosen the mix is beside all references, and what is usual among them; else beside the last print.
         for (size_t n = 0; n < all.size(); ++n)
             if (all[n].reference) beside.push_back(n);
         if (beside.empty() && !all.empty()) beside.push_back(all.size() - 1);
+        for (size_t n = 0; n < all.size(); ++n)
+            if (!all[n].reference) print = n;  // the last one
     }
-    picture_->show_beside(std::move(beside));
+    spectrum_->show_beside(beside);
+    loudness_->show_beside(beside);
+    width_->show_beside(beside);
+    changes_->show_since(print);
+    if (!work_.comparison.blind()) blind_->choose_from(std::move(beside));
 }
 
 void ComparePanel::refresh() {
     const Comparison& all = work_.comparison;
-    const auto heard = all.heard();
-    const int kept = table_->currentRow();
+    const auto playing = all.heard();
+    const int heard = playing && !all.blind() ? static_cast<int>(*playing) : -1;  // below 0: not said, or the mix
     table_->setRowCount(static_cast<int>(all.recordings().size()) + 1);
     const auto put = [this](int row, const QStringList& cells) {
         for (int c = 0; c < cells.size(); ++c) {
-            auto* item = new QTableWidgetItem(cells[c]);
-            table_->setItem(row, c, item);
+            QTableWidgetItem* item = table_->item(row, c);
+            if (!item) table_->setItem(row, c, item = new QTableWidgetItem);
+            if (item->text() != cells[c]) item->setText(cells[c]);
         }
         table_->setRowHeight(row, 24);
     };
     const auto& figures = work_.mix.figures();
     const Measurement* mix = figures ? &figures->measurement : nullptr;
     const QString mark = QString(QChar(0x25B6));
-    put(0, {heard ? QString() : mark, tr("the mix as it stands"), QString(),
+    put(0, {playing || all.blind() ? QString() : mark, tr("the mix as it stands"), QString(),
             mix ? level_text(mix->integrated_lufs, "LUFS") : tr("…"),
             mix ? level_text(mix->true_peak_dbtp, "dBTP") : QString(),
             mix ? level_text(mix->sample_peak_dbfs, "dBFS") : QString(), QString(), QString()});
@@ -130,23 +334,23 @@ void ComparePanel::refresh() {
         QString last = QString::fromStdString(r.made);
         if (!r.note.empty()) last += (last.isEmpty() ? "" : " · ") + QString::fromStdString(r.note);
         if (k && !k->trouble.isEmpty()) last = k->trouble;
-        put(static_cast<int>(n) + 1,
-            {heard == n ? mark : QString(), QString::fromStdString(r.name), r.reference ? tr("reference") : tr("print"),
-             m                            ? level_text(m->integrated_lufs, "LUFS")
-             : k && !k->trouble.isEmpty() ? tr("missing")
-                                          : tr("being read"),
-             m ? level_text(m->true_peak_dbtp, "dBTP") : QString(),
-             m ? level_text(m->sample_peak_dbfs, "dBFS") : QString(), match ? db_text(*match, "dB", true) : QString(),
-             last});
+        put(static_cast<int>(n) + 1, {heard == static_cast<int>(n) ? mark : QString(), QString::fromStdString(r.name),
+                                      r.reference ? tr("reference") : tr("print"),
+                                      m                            ? level_text(m->integrated_lufs, "LUFS")
+                                      : k && !k->trouble.isEmpty() ? tr("missing")
+                                                                   : tr("being read"),
+                                      m ? level_text(m->true_peak_dbtp, "dBTP") : QString(),
+                                      m ? level_text(m->sample_peak_dbfs, "dBFS") : QString(),
+                                      match ? db_text(*match, "dB", true) : QString(), last});
     }
-    if (kept >= 0 && kept < table_->rowCount()) table_->setCurrentCell(kept, 0);
-    words_->setText(all.recordings().empty()
+    words_->setText(all.blind() ? tr("A blind comparison runs: nothing here says what you hear.")
+                    : all.recordings().empty()
                         ? tr("Nothing to compare with yet: export the mix with 'keep as a print', or add a reference.")
-                    : heard ? tr("You hear %1, brought to the mix's loudness. F6 goes back to the mix.")
-                                  .arg(QString::fromStdString(all.recordings()[*heard].name))
-                            : tr("You hear the mix. F6 changes over without a gap, matched in loudness."));
-    const auto n = chosen();
-    for (QPushButton* b : {hear_, note_, remove_}) b->setEnabled(n.has_value());
+                    : heard >= 0 ? tr("You hear %1, brought to the mix's loudness. F6 goes back to the mix.")
+                                       .arg(QString::fromStdString(all.recordings()[static_cast<size_t>(heard)].name))
+                                 : tr("You hear the mix. F6 changes over without a gap, matched in loudness."));
+    const bool one = one_chosen().has_value();
+    for (QPushButton* b : {hear_, note_, remove_}) b->setEnabled(one);
     show_chosen();
 }
 
@@ -162,6 +366,20 @@ QString CompareStation::title() const { return QCoreApplication::translate("Stat
 QString CompareStation::state(const Workspace& work) const {
     const auto n = static_cast<int>(work.document.session().recordings.size());
     return n > 0 ? QCoreApplication::translate("Station", "%n recording(s)", nullptr, n) : QString();
+}
+
+void CompareStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const {
+    const QRect frequencies = compare_frequencies(area.width(), area.top(), area.height() - 2);
+    const FrequencyRuler ruler{static_cast<double>(frequencies.left()), static_cast<double>(frequencies.right())};
+    ruler.paint(painter, frequencies);
+    painter.setFont(lettering(11));
+    painter.setPen(theme().faint);
+    const auto band = work.view.compare_band;
+    painter.drawText(
+        QRect(frequencies.right() + 16, area.top(), area.width() - frequencies.right() - 16, area.height()),
+        Qt::AlignVCenter | Qt::AlignLeft,
+        band ? QCoreApplication::translate("Station", "share of %1").arg(hz_text(third_octave_name_hz(*band)))
+             : QCoreApplication::translate("Station", "a band's share: click it"));
 }
 
 }  // namespace isotonus

@@ -45,6 +45,9 @@ SpectrumPicture::SpectrumPicture(Workspace& work, QWidget* parent) : QWidget(par
     setMouseTracking(true);
     setMinimumHeight(190);
     connect(&work_.comparison, &Comparison::changed, this, &SpectrumPicture::follow);
+    connect(&work_.view, &ViewState::compare_view_changed, this, qOverload<>(&QWidget::update));
+    connect(&work_.spectra, &Spectra::ready, this, qOverload<>(&QWidget::update));
+    connect(&work_.document, &Document::selection_changed, this, qOverload<>(&QWidget::update));
 }
 
 void SpectrumPicture::show_beside(std::vector<size_t> recordings) {
@@ -66,9 +69,54 @@ void SpectrumPicture::follow() {
     update();
 }
 
+const std::vector<BandMaker>& makers_of_band(Workspace& work, int band) {
+    static PlanPtr of;
+    static int of_band = -1;
+    static std::vector<BandMaker> found;
+    const PlanPtr& plan = work.player.plan();
+    bool missing = false;
+    if (of == plan && of_band == band) return found;
+    const double half = std::pow(10.0, 0.05), hz = third_octave_hz(band);
+    found = makers_of(*plan, hz / half, hz * half, [&](const MaterialPtr& m) {
+        const LongTermSpectrum* const spectrum = work.spectra.of(m);
+        missing |= spectrum == nullptr;
+        return spectrum;
+    });
+    of = missing ? nullptr : plan;  // more is known soon
+    of_band = band;
+    return found;
+}
+
+QRect compare_frequencies(int width, int top, int height) { return {40, top, width - 40 - words_width, height}; }
+
 QRect SpectrumPicture::levels_area() const {
-    const int below = height() - ruler_height;
-    return {40, 4, width() - 40 - words_width, below * 6 / 10 - 4};
+    return compare_frequencies(width(), 4, (height() - ruler_height) * 6 / 10 - 4);
+}
+
+std::vector<std::pair<BandMaker, QRect>> SpectrumPicture::makers() const {
+    std::vector<std::pair<BandMaker, QRect>> found;
+    if (!work_.view.compare_band) return found;
+    constexpr int line = 18, lines_above = 7;
+    QRect place(levels_area().right() + 16, levels_area().top() + 4 + lines_above * line, words_width - 16, line);
+    for (const BandMaker& maker : makers_of_band(work_, *work_.view.compare_band)) {
+        if (place.bottom() > height() || maker.share < 0.01) break;
+        found.emplace_back(maker, place);
+        place.translate(0, line);
+    }
+    return found;
+}
+
+TrackId SpectrumPicture::maker_at(const QPoint& at) const {
+    for (const auto& [maker, place] : makers())
+        if (place.contains(at)) return maker.row;
+    return 0;
+}
+
+std::optional<int> SpectrumPicture::band_at(const QPoint& at) const {
+    const QRect area = levels_area().united(difference_area());
+    if (!area.contains(at)) return std::nullopt;
+    return std::clamp(static_cast<int>(std::lround(10.0 * std::log10(ruler_of(area).hz(at.x())))) - 14, 0,
+                      third_octaves - 1);
 }
 
 QRect SpectrumPicture::difference_area() const {
@@ -84,6 +132,14 @@ void SpectrumPicture::paintEvent(QPaintEvent*) {
     const FrequencyRuler ruler = ruler_of(levels);
     painter.fillRect(levels, theme().ground);
     painter.fillRect(difference, theme().ground);
+    if (const auto band = work_.view.compare_band) {
+        QColor shade = theme().accent;
+        shade.setAlpha(50);
+        const double half = std::pow(10.0, 0.05), hz = third_octave_hz(*band);
+        const int from = static_cast<int>(ruler.place(hz / half)), to = static_cast<int>(ruler.place(hz * half));
+        for (const QRect& area : {levels, difference})
+            painter.fillRect(QRect(from, area.top(), to - from, area.height()), shade);
+    }
     ruler.paint_rules(painter, levels);
     ruler.paint_rules(painter, difference);
     ruler.paint(painter, QRect(levels.left(), height() - ruler_height, levels.width(), ruler_height));
@@ -151,6 +207,24 @@ void SpectrumPicture::paintEvent(QPaintEvent*) {
                        return b.difference_db ? std::optional<double>(difference_y(*b.difference_db)) : std::nullopt;
                    }),
            theme().accent, 2.0, difference);
+    // Who makes the chosen band.
+    if (const auto rows = makers(); !rows.empty()) {
+        painter.setFont(lettering(12));
+        painter.setPen(theme().faint);
+        painter.drawText(rows.front().second.translated(0, -18), Qt::AlignLeft | Qt::AlignVCenter,
+                         tr("%1 is made by").arg(hz_text(third_octave_name_hz(*work_.view.compare_band))));
+        for (const auto& [maker, place] : rows) {
+            const Track* t = work_.document.track(maker.row);
+            if (!t) continue;
+            painter.fillRect(place.left(), place.top() + 3, 4, place.height() - 6, theme().track_ink(t->ink));
+            painter.setPen(work_.document.is_selected(maker.row) ? theme().accent : theme().ink);
+            const QString percent = tr("%1 %").arg(std::lround(100.0 * maker.share));
+            painter.drawText(place.adjusted(10, 0, -8, 0), Qt::AlignRight | Qt::AlignVCenter, percent);
+            painter.drawText(place.adjusted(10, 0, -52, 0), Qt::AlignLeft | Qt::AlignVCenter,
+                             QFontMetrics(painter.font())
+                                 .elidedText(QString::fromStdString(t->name), Qt::ElideRight, place.width() - 62));
+        }
+    }
     // The sums, in words, at the right.
     painter.setFont(lettering(12));
     int y = levels.top() + 4;
@@ -175,13 +249,10 @@ void SpectrumPicture::paintEvent(QPaintEvent*) {
 }
 
 QString SpectrumPicture::sentence_at(const QPoint& at) const {
-    const QRect area = levels_area().united(difference_area());
-    if (!area.contains(at) || bands_.empty()) return {};
-    const double hz = ruler_of(area).hz(at.x());
-    const auto nearest = std::min_element(bands_.begin(), bands_.end(), [hz](const auto& a, const auto& b) {
-        return std::fabs(std::log(a.hz / hz)) < std::fabs(std::log(b.hz / hz));
-    });
-    const auto band = static_cast<int>(nearest - bands_.begin());
+    const auto pointed = band_at(at);
+    if (!pointed || bands_.empty()) return {};
+    const int band = *pointed;
+    const auto nearest = bands_.begin() + band;
     const QString name = hz_text(third_octave_name_hz(band));
     if (!nearest->mix_dbfs) return tr("%1: nothing in the mix").arg(name);
     if (!nearest->difference_db) return tr("%1: the mix %2").arg(name, db_text(*nearest->mix_dbfs, "dBFS"));
@@ -195,7 +266,22 @@ QString SpectrumPicture::sentence_at(const QPoint& at) const {
     return text;
 }
 
-void SpectrumPicture::mouseMoveEvent(QMouseEvent* event) { emit work_.view.hint(sentence_at(event->pos())); }
+void SpectrumPicture::mouseMoveEvent(QMouseEvent* event) {
+    emit work_.view.hint(maker_at(event->pos()) != 0 ? tr("A click chooses the row, a double click goes to its chain.")
+                                                     : sentence_at(event->pos()));
+}
+
+void SpectrumPicture::mouseDoubleClickEvent(QMouseEvent* event) {
+    constexpr int shape = 3;
+    if (maker_at(event->pos()) != 0) emit work_.view.station_wanted(shape);
+}
+
+void SpectrumPicture::mousePressEvent(QMouseEvent* event) {
+    if (const TrackId row = maker_at(event->pos()); row != 0) return work_.document.select_only(row);
+    const auto band = band_at(event->pos());
+    if (event->button() == Qt::LeftButton && band)
+        work_.view.choose_compare_band(band == work_.view.compare_band ? std::nullopt : band);
+}
 
 void SpectrumPicture::leaveEvent(QEvent*) { emit work_.view.hint({}); }
 

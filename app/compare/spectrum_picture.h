@@ -5,8 +5,15 @@
 #include <QWidget>
 
 #include "app/desk/workspace.h"
+#include "core/compare/makers.h"
 
 namespace isotonus {
+
+/// Of the mix as it stands, for one third octave, the strongest first; worked out once for everybody who asks.
+const std::vector<BandMaker>& makers_of_band(Workspace& work, int band);
+
+/// Where frequencies stand in a picture, and in the lanes above it, of this width.
+QRect compare_frequencies(int width, int top, int height);
 
 class SpectrumPicture : public QWidget {
     Q_OBJECT
@@ -20,10 +27,18 @@ class SpectrumPicture : public QWidget {
   protected:
     void paintEvent(QPaintEvent*) override;
     void mouseMoveEvent(QMouseEvent* event) override;
+    /// The band under the pointer is the one that the rows are asked about; again: none.
+    void mousePressEvent(QMouseEvent* event) override;
+    /// On a row that makes the band: to where it is shaped.
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
     void leaveEvent(QEvent*) override;
 
   private:
     void follow();
+    std::optional<int> band_at(const QPoint& at) const;
+    /// The rows that make the chosen band, the strongest first, and where each is written.
+    std::vector<std::pair<BandMaker, QRect>> makers() const;
+    TrackId maker_at(const QPoint& at) const;  ///< 0: none
     QRect levels_area() const;
     QRect difference_area() const;
     Workspace& work_;

@@ -1,16 +1,41 @@
 #include "app/desk/comparison.h"
 
-#include "app/desk/background.h"
-
+#include <algorithm>
 #include <cmath>
 
+#include "app/desk/background.h"
+#include "core/files/paths.h"
+#include "core/measure/loudness.h"
+#include "core/measure/passage.h"
+
 namespace isotonus {
+
+namespace {
+
+fs::path shelf_file() { return settings_folder() / "references.json"; }
+
+/// Short-term loudness (EBU Tech 3341) at a time; absent when nothing sounded in the 3 s before.
+Level short_term_lufs(const std::vector<double>& hops, double time_s) {
+    constexpr size_t window = 30;
+    const auto end = std::min(hops.size(), static_cast<size_t>(std::max(0.0, std::floor(time_s * 10.0))));
+    if (end < window) return std::nullopt;
+    double sum = 0.0;
+    for (size_t n = end - window; n < end; ++n) sum += hops[n];
+    const double lufs = sum > 0.0 ? lufs_from_power(sum / window) : -200.0;
+    return lufs > -70.0 ? Level(lufs) : std::nullopt;
+}
+
+}  // namespace
 
 Comparison::Comparison(Document& document, Player& player, MixWatch& mix, QObject* parent)
     : QObject(parent), document_(document), player_(player), mix_(mix) {
     pool_.setMaxThreadCount(1);
     connect(&document_, &Document::session_changed, this, &Comparison::follow);
     connect(&mix_, &MixWatch::changed, this, &Comparison::send);
+    connect(&player_, &Player::moved, this, &Comparison::follow_place);
+    scope_timer_.setInterval(200);
+    connect(&scope_timer_, &QTimer::timeout, this, &Comparison::look_at_scope);
+    if (auto kept = read_shelf(shelf_file())) shelf_ = std::move(*kept);
 }
 
 Comparison::~Comparison() {
@@ -26,21 +51,128 @@ const Comparison::Known* Comparison::known(size_t n) const {
 
 std::optional<double> Comparison::match_db(size_t n) const {
     const Known* k = known(n);
-    return k && k->material ? heard_match_db(mix_lufs_, k->material->measurement) : std::nullopt;
+    if (!k || !k->material) return std::nullopt;
+    const Recording& r = recordings()[n];
+    const double at_s = player_.position_s();
+    const std::vector<double>& its = k->material->hops.weighted;
+    Level mine, other;
+    if (const RecordingPassage* tied = r.tied_at(at_s); tied && match_by_ == MatchBy::passage) {
+        mine = passage_lufs(mix_hops_, *tied->song_from_s, *tied->song_to_s);
+        other = passage_lufs(its, tied->from_s, tied->to_s);
+    } else if (match_by_ == MatchBy::short_term) {
+        mine = short_term_lufs(mix_hops_, at_s);
+        other = short_term_lufs(its, r.place_s(at_s));
+    }
+    if (!mine || !other) return heard_match_db(mix_lufs_, k->material->measurement);
+    Measurement passage = k->material->measurement;
+    passage.integrated_lufs = other;
+    return heard_match_db(mine, passage);
+}
+
+void Comparison::set_match_by(MatchBy by) {
+    match_by_ = by;
+    send();
+}
+
+std::vector<std::pair<double, double>> Comparison::places_now() const {
+    std::vector<std::pair<double, double>> found;
+    const double at_s = player_.position_s();
+    for (size_t n = 0; n < recordings().size(); ++n)
+        // In steps of half a dB: short-term loudness need not be followed at every hop.
+        found.emplace_back(recordings()[n].place_s(at_s) - at_s, std::round(match_db(n).value_or(0.0) * 2.0) / 2.0);
+    return found;
+}
+
+void Comparison::follow_place() {
+    if (!wanted_) return;
+    const bool moves =
+        match_by_ == MatchBy::short_term ||
+        std::any_of(recordings().begin(), recordings().end(), [](const Recording& r) { return !r.passages.empty(); });
+    if (moves && places_now() != sent_) send();
 }
 
 std::vector<BandDifference> Comparison::differences(const std::vector<size_t>& from) const {
-    if (!mix_spectrum_) return {};
+    if (!mix_spectrum()) return {};
     std::vector<ThirdOctaves> spectra;
     std::vector<double> matches;
     for (const size_t n : from) {
-        const Known* k = n < recordings().size() ? known(n) : nullptr;  // one may have been taken off the list
-        const auto match = k && k->spectrum ? isotonus::match_db(mix_lufs_, k->material->measurement) : std::nullopt;
+        if (n >= recordings().size()) continue;  // one may have been taken off the list
+        const Known* k = known(n);
+        const ThirdOctaves* const its = spectrum(n);
+        const auto match = k && its ? isotonus::match_db(mix_lufs_, k->material->measurement) : std::nullopt;
         if (!match) continue;
-        spectra.push_back(*k->spectrum);
+        spectra.push_back(*its);
         matches.push_back(*match);
     }
-    return band_differences(*mix_spectrum_, spectra, matches);
+    return band_differences(*mix_spectrum(), spectra, matches);
+}
+
+const ThirdOctaves* Comparison::spectrum(size_t n) const {
+    if (scope_ != Scope::whole) {
+        const auto at = scoped_.find(recordings()[n].file);
+        return at == scoped_.end() ? nullptr : &at->second;
+    }
+    const Known* k = known(n);
+    return k && k->spectrum ? &*k->spectrum : nullptr;
+}
+
+void Comparison::set_scope(Scope scope) {
+    scope_ = scope;
+    scoped_mix_.reset();
+    scoped_.clear();
+    scoped_of_ = {};
+    scope != Scope::whole ? scope_timer_.start() : scope_timer_.stop();
+    look_at_scope();
+    emit changed();
+}
+
+std::pair<double, double> Comparison::passage_s() const {
+    const double at_s = player_.position_s();
+    for (const Recording& r : recordings())
+        if (const RecordingPassage* tied = r.tied_at(at_s)) return {*tied->song_from_s, *tied->song_to_s};
+    const auto& loop = player_.loop();
+    if (loop.to_s > loop.from_s && at_s >= loop.from_s && at_s < loop.to_s) return {loop.from_s, loop.to_s};
+    const Session& session = document_.session();
+    const int section = section_at(session, at_s);
+    if (section < 0) return {0.0, player_.plan()->duration_s()};
+    return {session.sections[static_cast<size_t>(section)].start_s,
+            section_end_s(session, section, player_.plan()->duration_s())};
+}
+
+void Comparison::look_at_scope() {
+    const PlanPtr mix = player_.mix_plans().finished;
+    if (!wanted_ || scope_ == Scope::whole || scoping_ || !mix) return;
+    const double at_s = player_.position_s();
+    auto [from, to] = scope_ == Scope::live ? std::pair(std::max(0.0, at_s - 1.0), std::max(at_s, 0.1)) : passage_s();
+    if (std::tuple(mix, from, to) == scoped_of_) return;
+    scoped_of_ = {mix, from, to};
+    struct Asked {
+        fs::path file;
+        MaterialPtr material;
+        double from_s, to_s;
+    };
+    std::vector<Asked> asked;
+    for (size_t n = 0; n < recordings().size(); ++n)
+        if (const Known* k = known(n); k && k->material) {
+            const Recording& r = recordings()[n];
+            const RecordingPassage* const tied = scope_ == Scope::passage ? r.tied_at(at_s) : nullptr;
+            const double its_from = tied ? tied->from_s : std::max(0.0, r.place_s(from));
+            asked.push_back({r.file, k->material, its_from, tied ? tied->to_s : its_from + (to - from)});
+        }
+    scoping_ = true;
+    in_background(pool_, [this, mix, from = from, to = to, asked = std::move(asked), progress = progress_] {
+        const auto of_mix = third_octaves_of(mix, from, to, progress.get());
+        std::map<fs::path, ThirdOctaves> found;
+        for (const Asked& a : asked)
+            if (const auto one = third_octaves_of(*a.material, a.from_s, a.to_s, progress.get())) found[a.file] = *one;
+        QMetaObject::invokeMethod(this, [this, of_mix, found = std::move(found)]() mutable {
+            scoping_ = false;
+            if (scope_ == Scope::whole) return;
+            if (of_mix) scoped_mix_ = *of_mix;
+            scoped_ = std::move(found);
+            emit changed();
+        });
+    });
 }
 
 void Comparison::look_at_mix() {
@@ -63,12 +195,16 @@ void Comparison::want(bool wanted) {
     if (wanted_ == wanted) return;
     wanted_ = wanted;
     mix_.want_figures(wanted);
-    if (!wanted) hear(std::nullopt);
+    if (!wanted) {
+        end_blind();
+        hear(std::nullopt);
+    }
     follow();
 }
 
 void Comparison::follow() {
     if (!wanted_) return;
+    if (blind() && blind_among_ != recordings()) end_blind();  // nobody knows any more which is which
     const int rate = document_.session().sample_rate;
     for (const Recording& r : recordings()) {
         if (!known_.try_emplace({r.file, rate}).second) continue;
@@ -98,7 +234,9 @@ void Comparison::send() {
     // While the mix is measured again after an edit its last known loudness counts, and while it is silent too: what is
     // heard of a reference does not stop because somebody pulls the main fader down.
     if (const auto& figures = mix_.figures(); figures && figures->measurement.integrated_lufs)
-        mix_lufs_ = figures->measurement.integrated_lufs;
+        mix_lufs_ = figures->measurement.integrated_lufs, mix_hops_ = figures->hops.weighted;
+    const double at_s = player_.position_s();
+    sent_ = places_now();
     places_.clear();
     for (size_t n = 0; wanted_ && n < recordings().size(); ++n) {
         const Known* k = known(n);
@@ -106,10 +244,12 @@ void Comparison::send() {
         const auto match = match_db(n);
         if (!k || !k->material || !match) continue;
         places_.push_back(n);
-        all.push_back({k->material, gain_from_db(*match)});
+        const auto uncapped = blind_db_ ? isotonus::match_db(mix_lufs_, k->material->measurement) : std::nullopt;
+        const double gain_db = uncapped ? *uncapped + *blind_db_ : *match;
+        all.push_back({k->material, gain_from_db(gain_db), recordings()[n].place_s(at_s) - at_s});
     }
     look_at_mix();
-    player_.set_compared(std::move(all));
+    player_.set_compared(std::move(all), gain_from_db(blind_db_.value_or(0.0)));
     if (before) hear(before);
     emit changed();
 }
@@ -121,6 +261,7 @@ void Comparison::hear(std::optional<size_t> n) {
         player_.hear_compared(std::nullopt);
     } else {
         last_ = n;
+        if (recordings()[*n].reference) heard_at_[recordings()[*n].file] = QDateTime::currentDateTimeUtc();
         player_.hear_compared(static_cast<size_t>(at - places_.begin()));
     }
     emit changed();
@@ -131,8 +272,44 @@ std::optional<size_t> Comparison::heard() const {
     return at && *at < places_.size() ? std::optional(places_[*at]) : std::nullopt;
 }
 
-void Comparison::toggle() {
+bool Comparison::begin_blind(const std::vector<size_t>& among) {
+    double lower_db = 0.0;
+    for (const size_t n : among) {
+        const Known* k = n < recordings().size() ? known(n) : nullptr;
+        const auto wanted = k && k->material ? isotonus::match_db(mix_lufs_, k->material->measurement) : std::nullopt;
+        if (!wanted) return false;
+        lower_db = std::min(lower_db, *heard_match_db(mix_lufs_, k->material->measurement) - *wanted);
+    }
+    blind_db_ = lower_db;
+    blind_among_ = recordings();
+    send();
+    return true;
+}
+
+void Comparison::end_blind() {
+    if (!blind_db_) return;
+    blind_db_.reset();
+    hear(std::nullopt);
+    send();
+}
+
+bool Comparison::reference_heard_within(qint64 seconds) const {
+    const QDateTime now = QDateTime::currentDateTimeUtc();
+    return std::any_of(heard_at_.begin(), heard_at_.end(),
+                       [&](const auto& heard) { return heard.second.secsTo(now) <= seconds; });
+}
+
+void Comparison::toggle(bool from_start) {
+    if (blind()) return;  // its own buttons say what is heard
     if (!wanted_) want(true);
+    if (from_start) {
+        const double at_s = player_.position_s();
+        const size_t n = heard() ? *heard() : last_.value_or(0);
+        const RecordingPassage* const tied = n < recordings().size() ? recordings()[n].tied_at(at_s) : nullptr;
+        const auto& sections = document_.session().sections;
+        const int section = section_at(document_.session(), at_s);
+        player_.locate(tied ? *tied->song_from_s : section >= 0 ? sections[static_cast<size_t>(section)].start_s : 0.0);
+    }
     if (heard())
         hear(std::nullopt);
     else if (!recordings().empty())
@@ -140,6 +317,7 @@ void Comparison::toggle() {
 }
 
 void Comparison::next() {
+    if (blind()) return;
     if (!wanted_) want(true);
     if (places_.empty()) return;
     const auto now = heard();
@@ -157,9 +335,38 @@ void Comparison::add_reference(const fs::path& file) {
     r.reference = true;
     next.recordings.push_back(r);
     document_.edit(tr("Reference %1").arg(QString::fromStdString(r.name)), std::move(next));
+    keep_on_shelf(r);
 }
 
-void Comparison::add_print(const fs::path& file, const Measurement& m, const QString& made, const QString& note) {
+void Comparison::keep_on_shelf(const Recording& reference) {
+    Recording kept = reference;
+    for (RecordingPassage& p : kept.passages) p.song_from_s.reset(), p.song_to_s.reset();  // those are this song's
+    kept.starts_s = 0.0;
+    const auto at = std::find_if(shelf_.begin(), shelf_.end(), [&](const Recording& r) { return r.file == kept.file; });
+    if (at == shelf_.end())
+        shelf_.push_back(std::move(kept));
+    else
+        *at = std::move(kept);
+    if (const auto written = write_shelf(shelf_, shelf_file()); !written)
+        emit trouble(QString::fromStdString(written.error().text()));
+    emit changed();
+}
+
+void Comparison::take_from_shelf(size_t n) {
+    Session next = document_.session();
+    next.recordings.push_back(shelf_[n]);
+    document_.edit(tr("Reference %1").arg(QString::fromStdString(shelf_[n].name)), std::move(next));
+}
+
+void Comparison::drop_from_shelf(size_t n) {
+    shelf_.erase(shelf_.begin() + static_cast<std::ptrdiff_t>(n));
+    if (const auto written = write_shelf(shelf_, shelf_file()); !written)
+        emit trouble(QString::fromStdString(written.error().text()));
+    emit changed();
+}
+
+void Comparison::add_print(const fs::path& file, const Measurement& m, const QString& made, const QString& note,
+                           const Session& session) {
     Session next = document_.session();
     Recording r;
     r.name = file.stem().string();
@@ -169,20 +376,51 @@ void Comparison::add_print(const fs::path& file, const Measurement& m, const QSt
     r.integrated_lufs = m.integrated_lufs;
     r.sample_peak_dbfs = m.sample_peak_dbfs;
     r.true_peak_dbtp = m.true_peak_dbtp;
+    // The session lies beside it, and opens like any other.  A file of that name that is not an earlier print's stays.
+    fs::path then = r.file;
+    then += ".isotonus";
+    const auto is_known = [&](const Recording& x) { return x.session == then; };
+    const bool ours = std::any_of(next.recordings.begin(), next.recordings.end(), is_known);
+    if (ours || !is_there(then)) {
+        Session kept = session;
+        kept.recordings = {};
+        kept.notes = {};
+        kept.blind_results = {};
+        if (const auto written = write_session(kept, then))
+            r.session = then;
+        else
+            emit trouble(QString::fromStdString(written.error().text()));
+    }
     std::erase_if(next.recordings.change(), [&](const Recording& x) { return x.file == r.file; });  // written anew
     known_.erase({r.file, next.sample_rate});
     next.recordings.push_back(r);
     document_.edit(tr("Print %1").arg(QString::fromStdString(r.name)), std::move(next));
 }
 
-void Comparison::set_note(size_t n, const QString& note) {
+Result<Session> Comparison::session_then(size_t n) const {
+    const Recording& r = recordings()[n];
+    if (r.session.empty())
+        return fail(r.file.string(),
+                    "of this print no session was kept; it was made by an older version, or elsewhere");
+    return read_session(r.session);
+}
+
+void Comparison::change(size_t n, const QString& name, const std::function<void(Recording&)>& edit) {
     Session next = document_.session();
-    next.recordings.change()[n].note = note.toStdString();
-    const QString name = tr("Note to %1").arg(QString::fromStdString(next.recordings[n].name));
+    Recording& r = next.recordings.change()[n];
+    edit(r);
+    const Recording kept = r;
     document_.edit(name, std::move(next));
+    if (kept.reference && n < recordings().size() && recordings()[n] == kept) keep_on_shelf(kept);
+}
+
+void Comparison::set_note(size_t n, const QString& note) {
+    change(n, tr("Note to %1").arg(QString::fromStdString(recordings()[n].name)),
+           [&](Recording& r) { r.note = note.toStdString(); });
 }
 
 void Comparison::remove(size_t n) {
+    end_blind();
     Session next = document_.session();
     const QString name = QString::fromStdString(next.recordings[n].name);
     auto& list = next.recordings.change();

@@ -1,12 +1,15 @@
 // Prints and references beside the mix: loaded in the background, matched in loudness.
 #pragma once
 
+#include <QDateTime>
 #include <QObject>
 #include <QThreadPool>
+#include <QTimer>
 #include <map>
 
 #include "app/desk/mix_watch.h"
 #include "core/compare/third_octaves.h"
+#include "core/session/session_file.h"
 
 namespace isotonus {
 
@@ -24,37 +27,82 @@ class Comparison : public QObject {
         std::optional<ThirdOctaves> spectrum;
     };
     const Known* known(size_t n) const;
-    /// dB that bring a recording to the mix's integrated loudness; turned up only as far as it does not clip.  Absent
-    /// while one of the two is not known.
+    /// Whose loudness is matched: of all of both; of the two passages that are tied where the song is, else of all; or
+    /// short term (3 s) as it plays.
+    enum class MatchBy { whole, passage, short_term };
+    MatchBy match_by() const { return match_by_; }
+    void set_match_by(MatchBy by);
+    /// dB that bring a recording to the mix's loudness, where the song is; turned up only as far as it does not clip.
+    /// Absent while one of the two is not known.
     std::optional<double> match_db(size_t n) const;
 
+    /// Of what spectra are: all of it; the passages that stand against each other where the song is (the tied ones,
+    /// else the section or loop there); the last second, as it plays.
+    enum class Scope { whole, passage, live };
+    Scope scope() const { return scope_; }
+    void set_scope(Scope scope);
     /// By third octaves; absent while it is found out.
-    const std::optional<ThirdOctaves>& mix_spectrum() const { return mix_spectrum_; }
+    const std::optional<ThirdOctaves>& mix_spectrum() const {
+        return scope_ == Scope::whole ? mix_spectrum_ : scoped_mix_;
+    }
+    const ThirdOctaves* spectrum(size_t n) const;
+    /// The passage of the song that a scope of passages means now.
+    std::pair<double, double> passage_s() const;
+    /// K-weighted power of the mix every 100 ms, as it was last known.
+    const std::vector<double>& mix_hops() const { return mix_hops_; }
     /// The mix beside these recordings, as far as they are known.
     std::vector<BandDifference> differences(const std::vector<size_t>& from) const;
 
     /// Hears a recording in the mix's place; none: the mix.
     void hear(std::optional<size_t> n);
     std::optional<size_t> heard() const;
-    /// The one key: the mix, and back to the recording that was heard last.
-    void toggle();
+    /// The one key: the mix, and back to the recording that was heard last.  `from_start`: from where the passage
+    /// begins that is tied there, or the section.
+    void toggle(bool from_start = false);
     void next();
+    /// A reference was heard within these seconds.
+    bool reference_heard_within(qint64 seconds) const;
+
+    /// A blind comparison between the mix and these: all as loud as the quietest of them can be played, and no view
+    /// says which one is heard.  False when one of them is not known yet.
+    bool begin_blind(const std::vector<size_t>& among);
+    void end_blind();
+    bool blind() const { return blind_db_.has_value(); }
 
     void add_reference(const fs::path& file);
-    void add_print(const fs::path& file, const Measurement& measured, const QString& made, const QString& note);
+    /// With the session that it is of, which is written beside it.
+    void add_print(const fs::path& file, const Measurement& measured, const QString& made, const QString& note,
+                   const Session& session);
     void set_note(size_t n, const QString& note);
     void remove(size_t n);
+    /// A change of one recording as one step.
+    void change(size_t n, const QString& name, const std::function<void(Recording&)>& edit);
+    /// The session as it was at a print, or why it cannot be had.
+    Result<Session> session_then(size_t n) const;
+
+    /// The user's references of all sessions.
+    const std::vector<Recording>& shelf() const { return shelf_; }
+    void take_from_shelf(size_t n);
+    void drop_from_shelf(size_t n);
     /// Recordings are read only while somebody compares.
     void want(bool wanted);
 
   signals:
     void changed();
+    void trouble(const QString& sentence);
 
   private:
     void follow();
     void send();
+    /// What stands against this place of the song follows it.
+    void follow_place();
+    /// Only the place, with the passages and the figures as they are.
+    std::vector<std::pair<double, double>> places_now() const;
+    void keep_on_shelf(const Recording& reference);
     /// The mix's spectrum follows its figures.
     void look_at_mix();
+    /// Spectra of a passage or of the last second follow the place in the song.
+    void look_at_scope();
     Document& document_;
     Player& player_;
     MixWatch& mix_;
@@ -63,10 +111,24 @@ class Comparison : public QObject {
     std::map<std::pair<fs::path, int>, Known> known_;
     std::vector<size_t> places_;  ///< of the recordings that the player has
     std::optional<size_t> last_, wanted_recording_;
-    Level mix_lufs_;  ///< as it was last known
+    Level mix_lufs_;                ///< as it was last known
+    std::vector<double> mix_hops_;  ///< its K-weighted power every 100 ms, likewise
+    MatchBy match_by_ = MatchBy::whole;
+    std::vector<std::pair<double, double>> sent_;  ///< of each recording where it starts, and its match
+    std::map<fs::path, QDateTime> heard_at_;       ///< references
+    std::vector<Recording> shelf_;
     std::optional<ThirdOctaves> mix_spectrum_;
     PlanPtr spectrum_of_;  ///< the mix that it is of, or is being found out of
     std::shared_ptr<Progress> looking_;
+    Scope scope_ = Scope::whole;
+    std::optional<ThirdOctaves> scoped_mix_;
+    std::map<fs::path, ThirdOctaves> scoped_;
+    /// What they were asked of: the mix, a time of it and its passage; and whether an answer is on its way.
+    std::tuple<PlanPtr, double, double> scoped_of_{};
+    bool scoping_ = false;
+    QTimer scope_timer_;
+    std::optional<double> blind_db_;  ///< what all are lowered by, so that each can be matched; absent: nobody is blind
+    std::vector<Recording> blind_among_;
     bool wanted_ = false;
 };
 

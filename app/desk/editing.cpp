@@ -1,5 +1,7 @@
 #include "app/desk/editing.h"
 
+#include <QDateTime>
+
 #include <algorithm>
 
 #include "app/desk/background.h"
@@ -418,6 +420,39 @@ void Editing::rename_section(int section) {
     Session next = work_.document.session();
     next.sections.change()[static_cast<size_t>(section)].name = name->toStdString();
     work_.document.edit(tr("Rename section to %1").arg(*name), std::move(next));
+}
+
+void Editing::add_note(double time_s) {
+    const auto text =
+        work_.prompter->ask_text(tr("Listening note"), tr("What was noticed at %1").arg(time_text(time_s)), QString());
+    if (!text || text->trimmed().isEmpty()) return;
+    ListeningNote note;
+    note.time_s = std::max(0.0, time_s);
+    note.text = text->trimmed().toStdString();
+    if (const Playback by = work_.player.monitor().playback; by != Playback::none)
+        note.heard_on = playback_names[static_cast<size_t>(by)];
+    note.made = QDateTime::currentDateTime().toString(Qt::ISODate).toStdString();
+    Session next = work_.document.session();
+    next.notes.push_back(std::move(note));
+    sort_notes(next.notes.change());
+    work_.document.edit(tr("Note at %1").arg(time_text(time_s)), std::move(next));
+}
+
+void Editing::change_note(size_t n, const QString& name, const std::function<void(ListeningNote&)>& change) {
+    Session next = work_.document.session();
+    if (n >= next.notes.size()) return;
+    change(next.notes.change()[n]);
+    sort_notes(next.notes.change());
+    work_.document.edit(name, std::move(next));
+}
+
+void Editing::remove_note(size_t n) {
+    Session next = work_.document.session();
+    if (n >= next.notes.size()) return;
+    const QString name = tr("Remove the note at %1").arg(time_text(next.notes[n].time_s));
+    auto& notes = next.notes.change();
+    notes.erase(notes.begin() + static_cast<std::ptrdiff_t>(n));
+    work_.document.edit(name, std::move(next));
 }
 
 }  // namespace isotonus

@@ -73,6 +73,12 @@ class Editing : public QObject {
     void add_section(double time_s);
     void rename_section(int section);
 
+    // Notes taken while listening.
+    /// Asks what was noticed; heard on the playback check that is on, else in the room.
+    void add_note(double time_s);
+    void change_note(size_t n, const QString& name, const std::function<void(ListeningNote&)>& change);
+    void remove_note(size_t n);
+
   private:
     void stage_waiting();
     /// The family that all selected rows share.

@@ -123,7 +123,8 @@ void ExportQueue::finished(const Job& job, const Result<DeliveryReport>& report)
         words_ = words.join("; ") + '.';
         if (job.print && mix)
             comparison_.add_print(mix->file, m,
-                                  QString::fromStdString(job.delivery.date + ' ' + job.delivery.time.substr(0, 5)), {});
+                                  QString::fromStdString(job.delivery.date + ' ' + job.delivery.time.substr(0, 5)), {},
+                                  job.session);
     }
     start_next();
     emit changed();

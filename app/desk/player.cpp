@@ -96,6 +96,8 @@ PlanPtr Player::with_compared(PlanPtr plan) const {
         next->main_gain = 1.0;
         next->main = {};
         for (PlanPart& p : next->parts) p.silence_it();
+    } else {
+        next->main_gain *= mix_gain_;
     }
     constexpr TrackId first_id = TrackId{1} << 60;
     for (size_t i = 0; i < compared_.size(); ++i) {
@@ -105,6 +107,7 @@ PlanPtr Player::with_compared(PlanPtr plan) const {
         t.material = p.material = compared_[i].material;
         p.channels = p.material->ready.channels;
         p.frames = p.material->ready.frames;
+        p.delay_samples = -std::llround(compared_[i].starts_s * plan->sample_rate);
         p.level = compared_heard_ == i ? compared_[i].gain : 0.0;
         t.fader_gain = p.level;
         // A mono recording is heard on both sides as it is.
@@ -114,8 +117,10 @@ PlanPtr Player::with_compared(PlanPtr plan) const {
     return next;
 }
 
-void Player::set_compared(std::vector<Compared> recordings) {
+void Player::set_compared(std::vector<Compared> recordings, double mix_gain) {
+    if (recordings == compared_ && mix_gain == mix_gain_) return;
     compared_ = std::move(recordings);
+    mix_gain_ = mix_gain;
     if (compared_heard_ && *compared_heard_ >= compared_.size()) compared_heard_.reset();
     send_plan();
 }

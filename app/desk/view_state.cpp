@@ -119,4 +119,14 @@ void ViewState::touched(TrackId row, Parameter parameter) {
     emit hint(tr("%1 of %2: its ride is shown.").arg(what, QString::fromStdString(document_.session().name_of(row))));
 }
 
+void ViewState::show_compare_page(ComparePage page) {
+    compare_page = page;
+    emit compare_view_changed();
+}
+
+void ViewState::choose_compare_band(std::optional<int> band) {
+    compare_band = band;
+    emit compare_view_changed();
+}
+
 }  // namespace isotonus

@@ -68,6 +68,13 @@ class ViewState : public QObject {
     bool field_shown = false;
     void show_field(bool on);
 
+    /// What the panel of Compare shows, and the third octave that its rows are asked about.
+    enum class ComparePage { frequencies, loudness, width, changes, notes, blind, done };
+    ComparePage compare_page = ComparePage::frequencies;
+    std::optional<int> compare_band;
+    void show_compare_page(ComparePage page);
+    void choose_compare_band(std::optional<int> band);
+
     /// The processor of the chosen row that the bench of Shape shows, by place.
     size_t shape_place = 0;
     /// The row that the bench shows: a bus when one was chosen, else the focused track.
@@ -108,6 +115,8 @@ class ViewState : public QObject {
     void chain_ghosts_changed();
     void ride_view_changed();
     void balance_page_changed();
+    void compare_view_changed();
+    void station_wanted(int station);
     void field_changed();
     void clip_chosen();
     void panel_shown(bool on);

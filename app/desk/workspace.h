@@ -6,6 +6,7 @@
 #include "app/desk/editing.h"
 #include "app/desk/export_queue.h"
 #include "app/desk/fader_link.h"
+#include "app/desk/listening_log.h"
 #include "app/desk/mix_watch.h"
 #include "app/desk/prompter.h"
 #include "app/desk/sample_windows.h"
@@ -34,6 +35,7 @@ class Workspace : public QObject {
     Editing edits;
     Audition audition;
     FaderLink faders;
+    ListeningLog listened{player};
 
   private:
     /// As far as it is known while files are still being read.

@@ -1,5 +1,7 @@
 #include "app/mains/mains.h"
 
+#include "app/mains/playback_entry.h"
+
 #include <QGridLayout>
 #include <QMenu>
 #include <QMouseEvent>
@@ -99,6 +101,7 @@ void MonitorLevel::paint(QPainter& painter, const QRect&) {
 }
 
 Mains::Mains(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setAttribute(Qt::WA_OpaquePaintEvent);
     setObjectName("mains");
     setFixedWidth(mains_width);
     setMouseTracking(true);
@@ -191,25 +194,75 @@ void Mains::make_monitoring() {
     playback_ = button(
         "monitorPlayback", tr("played by…"),
         tr("Hear it as through a small system: which part of the spectrum is left, and mono where it is."), 2, 0, 3);
+    struct System {
+        QString name, does;
+    };
+    const System systems[] = {
+        {tr("loudspeakers"), tr("as it is")},
+        {tr("a phone"), tr("one small speaker: nothing below 450 Hz, mono")},
+        {tr("a laptop"), tr("little below 200 Hz, a bump at 700 Hz")},
+        {tr("a kitchen radio"), tr("no low end, no top, mono")},
+        {tr("earphones"), tr("a lift below 90 Hz and at 3 kHz")},
+        {tr("a car"), tr("6 dB more below 100 Hz, less around 350 Hz")},
+        {tr("a club, mono"), tr("6 dB more below 90 Hz, mono")},
+    };
     auto* menu = new QMenu(playback_);
-    const QString names[] = {tr("loudspeakers"), tr("a phone"), tr("a laptop"),    tr("a kitchen radio"),
-                             tr("earphones"),    tr("a car"),   tr("a club, mono")};
+    menu->setToolTipsVisible(true);
     for (size_t n = 0; n < playback_names.size(); ++n) {
-        QAction* action = menu->addAction(names[n]);
+        const auto system = static_cast<Playback>(n);
+        auto* action = new PlaybackEntry(
+            systems[n].name, systems[n].does,
+            [system](double hz) { return response_db(playback_sections(system, 48000.0), hz, 48000.0); }, menu);
+        menu->addAction(action);
         action->setObjectName(QString("playback") + playback_names[n]);
-        action->setCheckable(true);
-        connect(action, &QAction::triggered, this,
-                [change, n] { change([&](auto& m) { m.playback = static_cast<Playback>(n); }); });
+        connect(action, &QAction::triggered, this, [change, system] { change([&](auto& m) { m.playback = system; }); });
         connect(menu, &QMenu::aboutToShow, action,
-                [this, action, n] { action->setChecked(work_.player.monitor().playback == static_cast<Playback>(n)); });
+                [this, action, system] { action->setChecked(work_.player.monitor().playback == system); });
     }
+    menu->addSeparator();
+    QAction* correct = menu->addAction(tr("my own correction…"));
+    correct->setObjectName("correctionOpen");
+    correct->setToolTip(tr("A curve of your room or headphones: a CSV file with a frequency and a gain in each line."));
+    connect(correct, &QAction::triggered, this, [this, change] {
+        const auto file = work_.prompter->open_file(tr("Correction"), tr("Curves (*.csv *.txt)"));
+        if (!file) return;
+        auto curve = read_correction(*file);
+        if (!curve) return work_.prompter->complain(QString::fromStdString(curve.error().text()));
+        change([&](auto& m) { m.correction = std::make_shared<const CorrectionCurve>(std::move(*curve)); });
+    });
+    QAction* plain = menu->addAction(tr("without correction"));
+    plain->setObjectName("correctionOff");
+    connect(plain, &QAction::triggered, this, [change] { change([](auto& m) { m.correction = nullptr; }); });
+    connect(menu, &QMenu::aboutToShow, plain, [this, plain] {
+        const auto& now = work_.player.monitor().correction;
+        plain->setVisible(now != nullptr);
+        if (now) plain->setText(tr("without the correction '%1'").arg(QString::fromStdString(now->name)));
+    });
     playback_->setStyleSheet("QToolButton::menu-indicator { image: none; }");
     playback_->setMenu(menu);
     playback_->setPopupMode(QToolButton::InstantPopup);
-    switches_.emplace_back(playback_, [](const MonitorSettings& m) { return m.playback != Playback::none; });
-    flag("monitorCrossFeed", tr("cross-feed"),
-         tr("For headphones: each ear hears a little of the other side, as from loudspeakers."), 2, 3, 3,
-         &MonitorSettings::cross_feed);
+    switches_.emplace_back(
+        playback_, [](const MonitorSettings& m) { return m.playback != Playback::none || m.correction != nullptr; });
+    auto* feed =
+        button("monitorCrossFeed", tr("cross-feed"),
+               tr("For headphones: each ear hears a little of the other side, as from loudspeakers."), 2, 3, 3);
+    auto* distances = new QMenu(feed);
+    const QString distance_names[] = {tr("none"), tr("near loudspeakers"), tr("middle distance"),
+                                      tr("far loudspeakers")};
+    for (size_t n = 0; n < cross_feed_names.size(); ++n) {
+        const auto distance = static_cast<CrossFeed>(n);
+        QAction* action = distances->addAction(distance_names[n]);
+        action->setObjectName(QString("crossFeed") + cross_feed_names[n]);
+        action->setCheckable(true);
+        connect(action, &QAction::triggered, this,
+                [change, distance] { change([&](auto& m) { m.cross_feed = distance; }); });
+        connect(distances, &QMenu::aboutToShow, action,
+                [this, action, distance] { action->setChecked(work_.player.monitor().cross_feed == distance); });
+    }
+    feed->setStyleSheet("QToolButton::menu-indicator { image: none; }");
+    feed->setMenu(distances);
+    feed->setPopupMode(QToolButton::InstantPopup);
+    switches_.emplace_back(feed, [](const MonitorSettings& m) { return m.cross_feed != CrossFeed::off; });
 }
 
 QString Mains::warning() const {
@@ -218,7 +271,10 @@ QString Mains::warning() const {
     if (work_.player.hearing() == Player::Hearing::at_rest) on << tr("faders at rest (0)");
     if (work_.player.hearing() == Player::Hearing::track) on << tr("one track alone");
     if (work_.player.hearing() == Player::Hearing::under) on << tr("some rows alone");
-    if (work_.player.heard_compared()) on << tr("not the mix (F6)");
+    if (work_.comparison.blind())
+        on << tr("blind comparison");
+    else if (work_.player.heard_compared())
+        on << tr("not the mix (F6)");
     if (!work_.player.listened().empty())
         on << (work_.player.listened_where() == Player::Listen::before_fader ? tr("before the fader")
                                                                              : tr("after the fader"));
@@ -228,7 +284,8 @@ QString Mains::warning() const {
     if (m.sides != Sides::stereo) on << sides[static_cast<size_t>(m.sides)];
     const QString systems[] = {{}, tr("phone"), tr("laptop"), tr("radio"), tr("earphones"), tr("car"), tr("club")};
     if (m.playback != Playback::none) on << systems[static_cast<size_t>(m.playback)];
-    if (m.cross_feed) on << tr("cross-feed");
+    if (m.cross_feed != CrossFeed::off) on << tr("cross-feed");
+    if (m.correction) on << tr("own correction");
     return on.isEmpty() ? QString() : tr("hearing: %1").arg(on.join(", "));
 }
 
@@ -241,7 +298,7 @@ void Mains::refresh() {
     chain_->setChecked(!session.main_chain_out && !session.chains_out);
     const auto& peak = work_.mix.peak();
     setAccessibleName(tr("Mains, whole-song peak %1").arg(peak ? level_text(peak->dbfs, "dBFS") : tr("not known yet")));
-    update();
+    update(QRegion(rect()) - childrenRegion());  // the buttons stay as they are
 }
 
 QRect Mains::gauge() const { return QRect(42, 132, 44, height() - 132 - 200); }

@@ -20,6 +20,7 @@
 #include "core/session/routing.h"
 #include "core/shape/cuts.h"
 #include "core/shape/delay.h"
+#include "core/shape/parameter_label.h"
 #include "core/shape/reverb.h"
 #include "core/shape/room_response.h"
 
@@ -49,19 +50,11 @@ void empty(QMenu& menu) {
     menu.clear();
 }
 
-/// A parameter's name without its unit, which stands in the field.
-QString label_of(const ParameterInfo& info) {
-    if (info.name && *info.name) return info.name;
-    QString name(info.id);
-    for (const char* unit : {"_dbfs", "_dbtp", "_db", "_ms", "_hz", "_s"})
-        if (name.endsWith(unit)) name.chop(static_cast<int>(std::strlen(unit)));
-    return name == "hz" ? QCoreApplication::translate("Shape", "frequency") : name.replace('_', ' ').replace('.', ' ');
-}
-
 }  // namespace
 
 ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
     : QWidget(parent), work_(work), sends_(new SendForm(work, this)) {
+    setAttribute(Qt::WA_OpaquePaintEvent);
     setObjectName("shapePanel");
     setFixedHeight(272);
     auto* row = new QHBoxLayout(this);
@@ -593,7 +586,7 @@ void ShapePanel::add_key(const Processor& processor) {
 
 void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& info) {
     auto* layout = static_cast<QFormLayout*>(scroll_->widget()->layout());
-    const QString name = label_of(info);
+    const QString name = QString::fromStdString(label_of(info));
     const auto set = [this, id = processor.id, &info](double value) {
         work_.view.touched(row_, Parameter(info, id));
         work_.edits.set_own_value(row_, Parameter(info, id), value, 0);

@@ -10,17 +10,18 @@
 namespace isotonus {
 
 SongMap::SongMap(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
+    setAttribute(Qt::WA_OpaquePaintEvent);
     setObjectName("songMap");
     setFixedHeight(84);
     setMouseTracking(true);
     setAccessibleName(tr("Song map"));
-    const auto redraw = [this] {
-        shape_.clear();
+    connect(&work_.view.time, &TimeView::changed, this, [this] {
+        drawn_.shape.clear();
         update();
-    };
-    connect(&work_.player, &Player::plan_changed, this, redraw);
-    connect(&work_.view.time, &TimeView::changed, this, redraw);
-    connect(&work_.document, &Document::session_changed, this, [this] { update(); });
+    });
+    connect(&work_.player, &Player::plan_changed, this, &SongMap::follow_song);
+    connect(&work_.document, &Document::session_changed, this, &SongMap::follow_song);
+    connect(&work_.mix, &MixWatch::changed, this, &SongMap::follow_song);
     connect(&work_.materials, &Materials::changed, this, [this] { update(); });
     connect(&work_.player, &Player::loop_changed, this, [this] { update(); });
     connect(&work_.player, &Player::moved, this, [this] {
@@ -30,7 +31,24 @@ SongMap::SongMap(Workspace& work, QWidget* parent) : QWidget(parent), work_(work
         playhead_x_ = x;
         update(playhead_x_ - 6, 0, 13, height());
         update(0, 0, head_width, height());
+        const int now = section_at(work_.document.session(), work_.player.position_s());
+        if (std::exchange(section_now_, now) != now) update();  // its name stands out, the one before no longer
     });
+}
+
+void SongMap::follow_song() {
+    // Most edits leave the map as it is: while a control is dragged it is not drawn anew for each step.
+    const Session& session = work_.document.session();
+    const auto& peak = work_.mix.peak();
+    Drawn now{session.sections,
+              session.tempo,
+              session.notes,
+              session.tracks.empty(),
+              peak && peak->dbfs ? peak->time_s : -1.0,
+              shape_now()};
+    if (now == drawn_) return;
+    drawn_ = std::move(now);
+    update();
 }
 
 TimeRuler SongMap::time() const {
@@ -45,6 +63,15 @@ int SongMap::edge_at(const QPointF& at) const {
     for (size_t i = 0; i < sections.size() && at.y() < 18; ++i)
         if (sections[i].start_s > 0.0 && std::fabs(time().place(sections[i].start_s) - at.x()) < 5.0)
             return static_cast<int>(i);
+    return -1;
+}
+
+int SongMap::note_at(const QPointF& at) const {
+    const auto& notes = work_.document.session().notes;
+    for (size_t n = notes.size(); n-- > 0;) {
+        const double x = time().place(notes[n].time_s);
+        if (at.x() >= x - 2.0 && at.x() <= x + 9.0 && at.y() >= 25.0 && at.y() <= 38.0) return static_cast<int>(n);
+    }
     return -1;
 }
 
@@ -88,11 +115,19 @@ void SongMap::mouseMoveEvent(QMouseEvent* event) {
     } else if (drag_ == Drag::playhead) {
         work_.player.locate(t);
     }
+    const int note = note_at(event->position());
+    const auto& notes = work_.document.session().notes;
     emit work_.view.hint(
-        on_edge ? tr("Drag moves where this section starts; a right click renames or removes it.")
-                : tr("%1. Click to go there, Shift and drag to loop, double click to loop a section, wheel "
-                     "to zoom; right click for sections.")
-                      .arg(where(t)));
+        note >= 0 ? tr("%1, on %2: %3")
+                        .arg(time_text(notes[static_cast<size_t>(note)].time_s),
+                             notes[static_cast<size_t>(note)].heard_on.empty()
+                                 ? tr("the room")
+                                 : QString::fromStdString(notes[static_cast<size_t>(note)].heard_on),
+                             QString::fromStdString(notes[static_cast<size_t>(note)].text))
+        : on_edge ? tr("Drag moves where this section starts; a right click renames or removes it.")
+                  : tr("%1. Click to go there, Shift and drag to loop, double click to loop a section, wheel "
+                       "to zoom; right click for sections.")
+                        .arg(where(t)));
 }
 
 void SongMap::contextMenuEvent(QContextMenuEvent* event) {
@@ -102,6 +137,19 @@ void SongMap::contextMenuEvent(QContextMenuEvent* event) {
     QMenu menu;
     connect(menu.addAction(tr("New section here")), &QAction::triggered, this,
             [this, t] { work_.edits.add_section(work_.view.snap(t)); });
+    connect(menu.addAction(tr("Listening note here…")), &QAction::triggered, this,
+            [this, t] { work_.edits.add_note(t); });
+    if (const int note = note_at(event->pos()); note >= 0) {
+        const auto n = static_cast<size_t>(note);
+        const bool done = work_.document.session().notes[n].done;
+        connect(menu.addAction(done ? tr("Untick the note") : tr("Tick the note off")), &QAction::triggered, this,
+                [this, n, done] {
+                    work_.edits.change_note(n, done ? tr("Untick a note") : tr("Tick a note off"),
+                                            [&](ListeningNote& x) { x.done = !done; });
+                });
+        connect(menu.addAction(tr("Remove the note")), &QAction::triggered, this,
+                [this, n] { work_.edits.remove_note(n); });
+    }
     if (section >= 0) {
         const QString name =
             QString::fromStdString(work_.document.session().sections[static_cast<size_t>(section)].name);
@@ -148,13 +196,13 @@ void SongMap::wheelEvent(QWheelEvent* event) {
     event->accept();
 }
 
-void SongMap::take_shape(int columns) {
+std::vector<double> SongMap::shape_now() {
     const double rate = work_.document.session().sample_rate;
     const int64_t from = std::llround(work_.view.time.from_s() * rate),
                   to = std::llround(work_.view.time.to_s() * rate);
     if (!overview_ || overview_->plan() != work_.player.plan())
         overview_ = std::make_unique<MixOverview>(work_.player.plan());
-    shape_ = overview_->power(from, to, columns);
+    return overview_->power(from, to, area().width());
 }
 
 QString SongMap::where(double time_s) const {
@@ -191,9 +239,7 @@ void SongMap::paintEvent(QPaintEvent* event) {
             .arg(session.tempo.empty() ? time_text(position) : where(position), time_text(work_.view.time.song_s())));
 
     // Level over time, computed by the core once for each plan.
-    if (shape_.empty()) {
-        take_shape(map.width());
-    }
+    if (drawn_.shape.empty()) drawn_.shape = shape_now();
     const auto& loop = work_.player.loop();
     if (loop.to_s > loop.from_s) {
         QColor wash = theme().accent;
@@ -204,8 +250,8 @@ void SongMap::paintEvent(QPaintEvent* event) {
     }
     const int foot = height() - 16, room = foot - 20;
     Columns lines(map);
-    for (int x = 0; x < static_cast<int>(shape_.size()); ++x) {
-        const double level = db_from_power(shape_[static_cast<size_t>(x)]) + aes17_db;
+    for (int x = 0; x < static_cast<int>(drawn_.shape.size()); ++x) {
+        const double level = db_from_power(drawn_.shape[static_cast<size_t>(x)]) + aes17_db;
         const double share = std::clamp((level + 48.0) / 48.0, 0.0, 1.0);
         if (share > 0.0) lines.add(map.left() + x, foot, foot - static_cast<int>(share * room));
     }
@@ -246,6 +292,18 @@ void SongMap::paintEvent(QPaintEvent* event) {
                          QFontMetrics(painter.font()).elidedText(name, Qt::ElideRight, band.width() - 6));
     }
 
+    // Listening notes: a small slip of paper at each; those that are done are hollow.
+    for (const ListeningNote& note : session.notes) {
+        const int note_x = static_cast<int>(std::lround(ruler.place(note.time_s)));
+        if (!map.contains(note_x, 30)) continue;
+        const QRect slip(note_x, 27, 8, 9);
+        painter.setPen(note.done ? theme().faint : theme().ink);
+        painter.setBrush(note.done ? QBrush(Qt::NoBrush) : QBrush(theme().accent));
+        painter.drawRect(slip);
+        painter.drawLine(note_x, slip.bottom(), note_x, foot);
+        painter.setBrush(Qt::NoBrush);
+    }
+
     // Where the mix peaks.
     if (const auto& peak = work_.mix.peak(); peak && peak->dbfs) {
         const int x = static_cast<int>(ruler.place(peak->time_s));
@@ -275,7 +333,7 @@ void SongMap::paintEvent(QPaintEvent* event) {
         Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap,
         work_.view.time.to_s() - work_.view.time.from_s() < work_.view.time.song_s() - 0.001
             ? tr("zoomed: %1 to %2").arg(time_text(work_.view.time.from_s()), time_text(work_.view.time.to_s()))
-            : tr("wheel zooms, Shift and drag loops"));
+            : (underMouse() ? tr("wheel zooms, Shift and drag loops") : QString()));
 }
 
 }  // namespace isotonus

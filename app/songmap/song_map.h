@@ -23,18 +23,33 @@ class SongMap : public QWidget {
     void contextMenuEvent(QContextMenuEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
     void wheelEvent(QWheelEvent* event) override;
-    void resizeEvent(QResizeEvent*) override { shape_.clear(); }
+    void resizeEvent(QResizeEvent*) override { drawn_.shape.clear(); }
+    void enterEvent(QEnterEvent*) override { update(); }
+    void leaveEvent(QEvent*) override { update(); }
 
   private:
     QRect area() const { return QRect(head_width, 0, width() - head_width - mains_width - scroll_width, height()); }
     TimeRuler time() const;
     /// The section whose start is under the pointer, in the strip of names; -1 for none.
     int edge_at(const QPointF& at) const;
+    /// The listening note under the pointer; -1 for none.
+    int note_at(const QPointF& at) const;
 
     Workspace& work_;
-    void take_shape(int columns);
+    void follow_song();
+    std::vector<double> shape_now();
     QString where(double time_s) const;
-    std::vector<double> shape_;  ///< mean power of each column
+    struct Drawn {
+        SharedList<Section> sections;
+        SharedList<TempoMark> tempo;
+        SharedList<ListeningNote> notes;
+        bool empty = true;
+        double peak_s = -1.0;
+        std::vector<double> shape;  ///< mean power of each column
+        bool operator==(const Drawn&) const = default;
+    };
+    Drawn drawn_;
+    int section_now_ = -1;
     std::unique_ptr<MixOverview> overview_;
     enum class Drag { none, playhead, loop, section };
     Drag drag_ = Drag::none;

@@ -58,6 +58,8 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     make_actions();
 
     connect(tabs_, &StationTabs::chosen, desk_, &Desk::show_station);
+    connect(&work_.view, &ViewState::station_wanted, tabs_, &StationTabs::choose);
+    connect(&work_.comparison, &Comparison::trouble, &work_.view, &ViewState::hint);
     connect(desk_, &Desk::demo_wanted, &files_, &FileActions::open_demo);
     connect(desk_, &Desk::folder_wanted, &files_, &FileActions::import_folder);
     connect(transport_, &TransportBar::device_wanted, this, &MainWindow::use_device);
@@ -247,6 +249,10 @@ void MainWindow::make_actions() {
     make_balance_actions();
     add("compare", tr("Compare: the mix, and the print or reference heard last"), Qt::Key_F6,
         [this] { work_.comparison.toggle(); });
+    add("compareFromStart", tr("Compare: change over, from where the passage or section begins"),
+        QKeySequence("Ctrl+Shift+F6"), [this] { work_.comparison.toggle(true); });
+    add("noteHere", tr("Listening note at the playhead…"), QKeySequence("Shift+N"),
+        [this] { work_.edits.add_note(work_.player.position_s()); });
     add("compareNext", tr("Compare: on to the next print or reference"), QKeySequence("Ctrl+F6"),
         [this] { work_.comparison.next(); });
     add("faderBoxAction", tr("Simulated fader box"), QKeySequence("Shift+B"),
@@ -322,7 +328,8 @@ void MainWindow::make_balance_actions() {
         [monitor] { monitor([](auto& m) { m.sides = m.sides == Sides::mono ? Sides::stereo : Sides::mono; }); });
     add("monitorOff", tr("Monitor: everything as it is"), QKeySequence("Shift+Q"), [this, monitor] {
         monitor([](auto& m) {
-            m.dim = m.quiet = m.cross_feed = false;
+            m.dim = m.quiet = false;
+            m.cross_feed = CrossFeed::off;
             m.sides = Sides::stereo;
             m.playback = Playback::none;
         });

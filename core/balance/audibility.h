@@ -54,6 +54,9 @@ struct Listening {
     double quiet_db = -30.0;     ///< what the quiet check takes away
 };
 
+/// Of a track of which less is heard one says that it is covered; common practice, no source.
+inline constexpr double hardly_heard = 0.15;
+
 struct Audibility {
     TrackId id = 0;
     Level share;        ///< 0 … 1 of its bands, over the time it sounds; absent when it never sounds

@@ -26,6 +26,8 @@ ThirdOctaves finished(SpectrumMeter& meter) {
     const auto powers = meter.finish(edges());
     ThirdOctaves found{};
     std::copy(powers.begin(), powers.end(), found.begin());
+    const auto products = meter.products(edges());
+    std::copy(products.begin(), products.end(), found.product.begin());
     return found;
 }
 
@@ -36,7 +38,7 @@ Stretch stretch_of(int64_t frames, double rate, double from_s, double to_s) {
 }
 
 fs::path kept_in(const fs::path& file) {
-    return cache_folder() / ("thirds-" + cache_key(file, "third octaves 1") + ".bin");
+    return cache_folder() / ("thirds-" + cache_key(file, "third octaves 2") + ".bin");
 }
 
 }  // namespace
@@ -53,6 +55,27 @@ Level third_octave_dbfs(const ThirdOctaves& spectrum, int band) {
     return p > 0.0 ? Level(db_from_power(p) + aes17_db) : std::nullopt;
 }
 
+std::optional<double> agreement(const ThirdOctaves& spectrum, int first, int last) {
+    double power = 0.0, product = 0.0;
+    for (int b = std::max(0, first); b <= std::min(last, third_octaves - 1); ++b) {
+        power += spectrum[static_cast<size_t>(b)];
+        product += spectrum.product[static_cast<size_t>(b)];
+    }
+    return power > 0.0 ? std::optional(std::clamp(product / power, -1.0, 1.0)) : std::nullopt;
+}
+
+std::optional<double> sides_over_middle_db(const ThirdOctaves& spectrum, int first, int last) {
+    const auto agree = agreement(spectrum, first, last);
+    if (!agree) return std::nullopt;
+    return std::clamp(db_from_power((1.0 - *agree) / std::max(1.0 + *agree, 1e-12)), -60.0, 60.0);
+}
+
+int last_band_below(double hz) {
+    int band = -1;
+    while (band + 1 < third_octaves && third_octave_hz(band + 1) < hz) ++band;
+    return band;
+}
+
 Result<ThirdOctaves> third_octaves_of(const Material& material, double from_s, double to_s, Progress* progress) {
     return without_exceptions({}, [&]() -> Result<ThirdOctaves> {
         const bool whole = from_s <= 0.0 && to_s <= 0.0 && !material.signal && !material.maker;
@@ -60,7 +83,7 @@ Result<ThirdOctaves> third_octaves_of(const Material& material, double from_s, d
         ThirdOctaves found{};
         if (whole && is_there(kept))
             if (const auto bytes = read_whole(kept, sizeof found); bytes && bytes->size() == sizeof found) {
-                std::memcpy(found.data(), bytes->data(), sizeof found);
+                std::memcpy(static_cast<void*>(&found), bytes->data(), sizeof found);
                 return found;
             }
         auto reader = open_material(material);
@@ -79,7 +102,7 @@ Result<ThirdOctaves> third_octaves_of(const Material& material, double from_s, d
         }
         found = finished(meter);
         if (whole && make_folder(cache_folder()))
-            (void)write_whole(kept, {reinterpret_cast<const char*>(found.data()), sizeof found}, none_protected());
+            (void)write_whole(kept, {reinterpret_cast<const char*>(&found), sizeof found}, none_protected());
         return found;
     });
 }

@@ -19,8 +19,17 @@ double third_octave_hz(int band);
 /// As it is called: 25, 31.5, 40 …
 double third_octave_name_hz(int band);
 
-/// Mean power of each band over time, of all channels together: a sine of amplitude 1 has 0.5.
-using ThirdOctaves = std::array<double, third_octaves>;
+/// Mean power of each band over time, the mean of the channels: a sine of amplitude 1 has 0.5.
+struct ThirdOctaves : std::array<double, third_octaves> {
+    std::array<double, third_octaves> product{};  ///< mean of left times right; of mono the power itself
+};
+/// How far the sides agree in bands from one to another, both included: the mean of left times right over the mean
+/// power of the sides.  Of sides that are equally loud it is their correlation.  Absent where there is nothing.
+std::optional<double> agreement(const ThirdOctaves& spectrum, int first_band, int last_band);
+/// Sides over middle, dB, from the same: -60 at least, +60 at most.
+std::optional<double> sides_over_middle_db(const ThirdOctaves& spectrum, int first_band, int last_band);
+/// The last band below a frequency.
+int last_band_below(double hz);
 /// AES17 dBFS; absent where there is nothing.
 Level third_octave_dbfs(const ThirdOctaves& spectrum, int band);
 

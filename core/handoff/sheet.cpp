@@ -135,6 +135,13 @@ std::vector<Table> tables_of(const json& s) {
     for (const json& c : s["checks"])
         checks.rows.push_back({c["passed"].get<bool>() ? "ok" : c["notice"].get<bool>() ? "note" : "NO", c["text"]});
     tables.push_back(std::move(checks));
+    if (!s["listening_notes"].empty()) {
+        Table notes{"Listening notes", {"at", "what", "heard on"}, {}};
+        for (const json& n : s["listening_notes"])
+            notes.rows.push_back({time_in_words(n["time_s"]), n["text"],
+                                  n["heard_on"].get<std::string>().empty() ? "the room" : n["heard_on"]});
+        tables.push_back(std::move(notes));
+    }
     if (!s["sections"].empty()) {
         Table sections{"Sections", {"at", "name"}, {}};
         for (const json& x : s["sections"]) sections.rows.push_back({time_in_words(x["start_s"]), x["name"]});
@@ -228,6 +235,11 @@ json sheet_to_json(const SheetInput& in) {
               {"stems_compared", in.report.stems_compared},
               {"stems_residue_dbfs", level(in.report.residue_dbfs)}};
     for (const char* list : {"files", "checks", "sections", "tracks", "buses", "groups"}) s[list] = json::array();
+    s["listening_notes"] = json::array();
+    if (in.session.hand_off.listening_notes_on_sheet)
+        for (const ListeningNote& n : in.session.notes)
+            if (!n.done)
+                s["listening_notes"].push_back({{"time_s", n.time_s}, {"text", n.text}, {"heard_on", n.heard_on}});
     for (const DeliveredFile& f : in.report.files) {
         const Measurement& m = f.measured;
         s["files"].push_back({{"file", f.file.filename().string()},

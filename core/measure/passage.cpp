@@ -53,4 +53,12 @@ std::optional<Passage> loudest_passage(std::span<const double> hops) {
                    lufs_from_power(most / shortest)};
 }
 
+Level passage_lufs(std::span<const double> hops, double from_s, double to_s) {
+    const auto place = [&](double s) {
+        return static_cast<size_t>(std::clamp(std::round(s * 10.0), 0.0, static_cast<double>(hops.size())));
+    };
+    const size_t from = place(from_s), to = place(to_s);
+    return to > from ? integrated_lufs(hops.subspan(from, to - from)) : std::nullopt;
+}
+
 }  // namespace isotonus

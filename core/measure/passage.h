@@ -21,4 +21,8 @@ std::optional<Passage> widest_passage(std::span<const double> weighted_hops);
 /// The 8 s with the greatest mean power.  Absent when the material is shorter, or silent.
 std::optional<Passage> loudest_passage(std::span<const double> weighted_hops);
 
+/// Integrated loudness (BS.1770-5) of the hops of 100 ms between two times, as far as they reach; absent when nothing
+/// sounds there.
+Level passage_lufs(std::span<const double> weighted_hops, double from_s, double to_s);
+
 }  // namespace isotonus

@@ -27,7 +27,8 @@ struct SpectrumMeter::Work {
     double rate;
     RealFft fft{window_frames};
     std::vector<float> held = {};  ///< interleaved
-    std::array<double, window_frames / 2 + 1> power{};
+    std::array<double, window_frames / 2 + 1> power{}, product{};
+    std::vector<std::complex<float>> left = {};
     double windows = 0.0;
     std::vector<float> hann = [] {
         std::vector<float> w(window_frames);
@@ -47,8 +48,30 @@ struct SpectrumMeter::Work {
             fft.forward();
             const auto bins = fft.bins();
             for (size_t k = 0; k < power.size(); ++k) power[k] += static_cast<double>(std::norm(bins[k]));
+            if (channels == 2 && c == 0) left.assign(bins.begin(), bins.end());
+            if (channels == 2 && c == 1)
+                for (size_t k = 0; k < power.size(); ++k)
+                    product[k] +=
+                        static_cast<double>(left[k].real() * bins[k].real() + left[k].imag() * bins[k].imag());
         }
         windows += 1.0;
+    }
+
+    /// Mean square of a bin: 2 |X|^2 over N times the window's power, which is 3/8 N.
+    static constexpr double scale = 2.0 / (0.375 * window_frames * window_frames);
+
+    /// A bin's power is spread over its width, so that narrow bands at the bottom share it.
+    std::vector<double> in_bands(std::span<const double> bins, double times, std::span<const double> edges_hz) const {
+        std::vector<double> found(edges_hz.size() - 1, 0.0);
+        const double bin_hz = rate / window_frames;
+        size_t first = 0;
+        for (size_t k = 1; k + 1 < bins.size(); ++k) {
+            const double low = (static_cast<double>(k) - 0.5) * bin_hz, high = low + bin_hz, p = bins[k] * times;
+            while (first < found.size() && edges_hz[first + 1] <= low) ++first;
+            for (size_t b = first; b < found.size() && edges_hz[b] < high; ++b)
+                found[b] += p * (std::min(high, edges_hz[b + 1]) - std::max(low, edges_hz[b])) / bin_hz;
+        }
+        return found;
     }
 };
 
@@ -66,26 +89,20 @@ void SpectrumMeter::add(const float* in, int64_t frames) {
 
 std::vector<double> SpectrumMeter::finish(std::span<const double> edges_hz) {
     Work& w = *work_;
-    std::vector<double> found(edges_hz.size() - 1, 0.0);
     // What is shorter than a window counts as if silence followed it.
     if (!w.held.empty()) {
         w.held.resize(static_cast<size_t>(window_frames * w.channels), 0.0f);
         w.take(w.held.data());
         w.held.clear();
     }
-    if (w.windows == 0.0) return found;
-    // Mean square of a bin: 2 |X|^2 over N times the window's power, which is 3/8 N.
-    const double scale = 2.0 / (0.375 * window_frames * window_frames) / w.windows / w.channels;
-    const double bin_hz = w.rate / window_frames;
-    size_t first = 0;
-    for (size_t k = 1; k + 1 < w.power.size(); ++k) {
-        // A bin's power is spread over its width, so that narrow bands at the bottom share it.
-        const double low = (static_cast<double>(k) - 0.5) * bin_hz, high = low + bin_hz, p = w.power[k] * scale;
-        while (first < found.size() && edges_hz[first + 1] <= low) ++first;
-        for (size_t b = first; b < found.size() && edges_hz[b] < high; ++b)
-            found[b] += p * (std::min(high, edges_hz[b + 1]) - std::max(low, edges_hz[b])) / bin_hz;
-    }
-    return found;
+    if (w.windows == 0.0) return std::vector<double>(edges_hz.size() - 1, 0.0);
+    return w.in_bands(w.power, Work::scale / w.windows / w.channels, edges_hz);
+}
+
+std::vector<double> SpectrumMeter::products(std::span<const double> edges_hz) const {
+    const Work& w = *work_;
+    if (w.windows == 0.0) return std::vector<double>(edges_hz.size() - 1, 0.0);
+    return w.in_bands(w.channels == 2 ? w.product : w.power, Work::scale / w.windows, edges_hz);
 }
 
 LongTermSpectrum SpectrumMeter::finish() {

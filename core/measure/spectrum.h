@@ -40,6 +40,8 @@ class SpectrumMeter {
     LongTermSpectrum finish();
     /// The same in any bands: mean power between each two of these frequencies, which rise.
     std::vector<double> finish(std::span<const double> edges_hz);
+    /// Of what was finished, in bands: the mean of left times right; of mono the power itself.
+    std::vector<double> products(std::span<const double> edges_hz) const;
 
   private:
     struct Work;

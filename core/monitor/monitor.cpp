@@ -35,23 +35,41 @@ bool playback_is_mono(Playback playback) {
     return playback == Playback::phone || playback == Playback::radio || playback == Playback::club;
 }
 
-struct MonitorPath::CrossFeed {
+namespace {
+
+/// Cut in Hz, and in its upper half the difference of the ears in tenths of a dB: the library's three levels.
+uint32_t level_of(CrossFeed distance) {
+    return distance == CrossFeed::near  ? BS2B_JMEIER_CLEVEL
+           : distance == CrossFeed::mid ? BS2B_CMOY_CLEVEL
+                                        : BS2B_DEFAULT_CLEVEL;
+}
+
+std::vector<Biquad> sections_of(const MonitorSettings& s, double rate) {
+    std::vector<Biquad> all = playback_sections(s.playback, rate);
+    if (s.correction)
+        for (const Biquad& section : correction_sections(*s.correction, rate)) all.push_back(section);
+    return all;
+}
+
+}  // namespace
+
+struct MonitorPath::Feed {
     t_bs2bdp path = bs2b_open();
-    explicit CrossFeed(double rate) {
+    Feed(CrossFeed distance, double rate) {
         bs2b_set_srate(path, static_cast<uint32_t>(rate));
-        bs2b_set_level(path, BS2B_DEFAULT_CLEVEL);
+        bs2b_set_level(path, level_of(distance));
     }
-    ~CrossFeed() { bs2b_close(path); }
-    CrossFeed(const CrossFeed&) = delete;
+    ~Feed() { bs2b_close(path); }
+    Feed(const Feed&) = delete;
 };
 
 MonitorPath::MonitorPath(const MonitorSettings& s, double rate)
     : settings_(s),
-      sections_(playback_sections(s.playback, rate)),
+      sections_(sections_of(s, rate)),
       states_(sections_.size()),
       mono_(s.sides == Sides::mono || playback_is_mono(s.playback)),
       gain_(gain_from_db(s.level_db + (s.dim ? s.dim_db : 0.0) + (s.quiet ? s.quiet_db : 0.0))),
-      cross_feed_(s.cross_feed ? std::make_unique<CrossFeed>(rate) : nullptr) {}
+      feed_(s.cross_feed != CrossFeed::off ? std::make_unique<Feed>(s.cross_feed, rate) : nullptr) {}
 
 MonitorPath::~MonitorPath() = default;
 
@@ -91,7 +109,7 @@ void MonitorPath::process(float* stereo, int frames, const float* listen) {
             }
         }
     }
-    if (cross_feed_) bs2b_cross_feed_f(cross_feed_->path, stereo, frames);
+    if (feed_) bs2b_cross_feed_f(feed_->path, stereo, frames);
     const auto gain = static_cast<float>(gain_);
     if (gain != 1.0f)
         for (int i = 0; i < 2 * frames; ++i) stereo[i] *= gain;

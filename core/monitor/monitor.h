@@ -10,6 +10,7 @@
 #include <vector>
 
 #include "core/audio/biquad.h"
+#include "core/monitor/correction.h"
 
 namespace isotonus {
 
@@ -21,6 +22,10 @@ enum class Playback { none, phone, laptop, radio, earphones, car, club };
 inline constexpr std::array<const char*, 7> playback_names{"none",      "phone", "laptop", "radio",
                                                            "earphones", "car",   "club"};
 
+/// Headphones as if on loudspeakers at a distance (libbs2b): the nearer, the less each ear hears of the other side.
+enum class CrossFeed { off, near, mid, far };
+inline constexpr std::array<const char*, 4> cross_feed_names{"off", "near", "mid", "far"};
+
 struct MonitorSettings {
     double level_db = 0.0;  ///< -60 … 0
     bool dim = false;
@@ -29,11 +34,14 @@ struct MonitorSettings {
     bool quiet = false;  ///< the quiet check
     double quiet_db = -30.0;
     Playback playback = Playback::none;
-    bool cross_feed = false;  ///< headphones as if on loudspeakers (libbs2b)
-    double rest_db = -15.0;   ///< of the mix while rows are listened to
+    CrossFeed cross_feed = CrossFeed::off;
+    std::shared_ptr<const CorrectionCurve> correction;  ///< of the room or the headphones; null: none
+    double rest_db = -15.0;                             ///< of the mix while rows are listened to
     bool operator==(const MonitorSettings&) const = default;
     /// Something changes what is heard, the level left aside.
-    bool any_on() const { return dim || quiet || cross_feed || sides != Sides::stereo || playback != Playback::none; }
+    bool any_on() const {
+        return dim || quiet || cross_feed != CrossFeed::off || sides != Sides::stereo || playback != Playback::none;
+    }
 };
 
 /// The sections of a playback check at a rate, from the Audio EQ Cookbook (W3C Note); and whether it sums to mono.
@@ -58,8 +66,8 @@ class MonitorPath {
     std::vector<std::array<Biquad::State, 2>> states_;
     bool mono_;
     double gain_;
-    struct CrossFeed;
-    std::unique_ptr<CrossFeed> cross_feed_;
+    struct Feed;
+    std::unique_ptr<Feed> feed_;
 };
 
 }  // namespace isotonus

@@ -23,7 +23,8 @@ inline constexpr double most_delay_samples = 1e7;
 inline constexpr TrackId largest_id = (TrackId{1} << 53) - 1;  ///< what every JSON reader can hold
 inline constexpr size_t most_rows = 10000, most_clips = 100000, most_points = 1000000, most_sections = 10000,
                         most_tempo_marks = 100000, most_recordings = 10000, most_rules = 1000, most_processors = 64,
-                        most_sends = 64;
+                        most_sends = 64, most_passages = 1000, most_notes = 10000, most_blind_results = 1000,
+                        most_blind_versions = 16;
 inline constexpr size_t longest_name = 4096, longest_text = size_t{1} << 20;  ///< bytes
 }  // namespace limits
 
@@ -177,6 +178,7 @@ void hand_off_fields(V& v, T& hand_off) {
     v.word("profile", hand_off.profile, profile_names);
     v.word("main_chain", hand_off.main_chain, main_chain_names);
     v.text("notes", hand_off.notes, limits::longest_text);
+    v.truth("listening_notes_on_sheet", hand_off.listening_notes_on_sheet);
 }
 
 template <class V, class T>
@@ -188,6 +190,43 @@ void recording_fields(V& v, T& recording) {
     v.optional_number("integrated_lufs", recording.integrated_lufs, -400.0, 400.0);
     v.optional_number("sample_peak_dbfs", recording.sample_peak_dbfs, -400.0, 400.0);
     v.optional_number("true_peak_dbtp", recording.true_peak_dbtp, -400.0, 400.0);
+    v.number("starts_s", recording.starts_s, -limits::latest_s, limits::latest_s);
+}
+
+template <class V, class T>
+void recording_passage_fields(V& v, T& passage) {
+    v.text("name", passage.name, limits::longest_name);
+    v.number("from_s", passage.from_s, 0.0, limits::latest_s);
+    v.number("to_s", passage.to_s, 0.0, limits::latest_s);
+    v.optional_number("song_from_s", passage.song_from_s, 0.0, limits::latest_s);
+    v.optional_number("song_to_s", passage.song_to_s, 0.0, limits::latest_s);
+    if (passage.to_s < passage.from_s) v.complain("to_s", "is before from_s");
+    if (passage.song_from_s.has_value() != passage.song_to_s.has_value())
+        v.complain("song_to_s", "must be there with song_from_s, or neither");
+    if (passage.tied() && *passage.song_to_s <= *passage.song_from_s)
+        v.complain("song_to_s", "must be after song_from_s");
+}
+
+template <class V, class T>
+void listening_note_fields(V& v, T& note) {
+    v.number("time_s", note.time_s, 0.0, limits::latest_s);
+    v.text("text", note.text, limits::longest_text);
+    v.text("heard_on", note.heard_on, limits::longest_name);
+    v.text("made", note.made, limits::longest_name);
+    v.truth("done", note.done);
+}
+
+template <class V, class T>
+void blind_result_fields(V& v, T& result) {
+    v.text("made", result.made, limits::longest_name);
+    v.text("question", result.question, limits::longest_name);
+}
+
+/// Of one version in a blind comparison.
+template <class V, class N, class C>
+void blind_version_fields(V& v, N&& name, C&& chosen) {
+    v.text("name", name, limits::longest_name);
+    v.integer("chosen", chosen, 0, 1000000);
 }
 
 template <class V, class T>

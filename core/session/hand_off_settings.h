@@ -1,7 +1,6 @@
-// What a session keeps of its hand-off and of what it is compared with.
+// What a session keeps of its hand-off.
 #pragma once
 
-#include <filesystem>
 #include <optional>
 #include <string>
 
@@ -41,20 +40,9 @@ struct HandOff {
     HandOffLimits own;
     MainChain main_chain = MainChain::out;  ///< mastering mostly wants the mix without it
     std::string notes;                      ///< to the mastering engineer
+    bool listening_notes_on_sheet = false;  ///< those that are not ticked off
     UnknownKeys unknown = nullptr;
     bool operator==(const HandOff&) const = default;
-};
-
-/// A print (an export that was kept) or a reference: something to compare the mix with.
-struct Recording {
-    std::string name;
-    std::filesystem::path file;
-    bool reference = false;
-    std::string made;  ///< date and time, ISO 8601; empty for references
-    std::string note;
-    std::optional<double> integrated_lufs, sample_peak_dbfs, true_peak_dbtp;  ///< of the file
-    UnknownKeys unknown = nullptr;
-    bool operator==(const Recording&) const = default;
 };
 
 }  // namespace isotonus

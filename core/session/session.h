@@ -20,6 +20,7 @@
 #include "core/result.h"
 #include "core/ride/parameter.h"
 #include "core/session/hand_off_settings.h"
+#include "core/session/listening.h"
 #include "core/session/shared_list.h"
 #include "core/session/target_sheet.h"
 #include "core/session/tempo.h"
@@ -151,6 +152,8 @@ struct Session {
     bool chains_out = false;           ///< likewise
     HandOff hand_off;                  ///< limits, notes
     SharedList<Recording> recordings;  ///< prints and references, to compare with
+    SharedList<ListeningNote> notes;   ///< in order of time
+    SharedList<BlindResult> blind_results;
     TrackId next_id = 1;
     UnknownKeys unknown, unknown_main;
 

@@ -384,6 +384,7 @@ json hand_off_to_json(const HandOff& h) {
     j["profile"] = name_in(profile_names, h.profile);
     if (h.main_chain != MainChain::out) j["main_chain"] = name_in(main_chain_names, h.main_chain);
     j["notes"] = h.notes;
+    if (h.listening_notes_on_sheet) j["listening_notes_on_sheet"] = true;
     j["own"] = own;
     return j;
 }
@@ -411,6 +412,16 @@ json recording_to_json(const Recording& r, const fs::path& folder) {
     j["integrated_lufs"] = optional_to_json(r.integrated_lufs);
     j["sample_peak_dbfs"] = optional_to_json(r.sample_peak_dbfs);
     j["true_peak_dbtp"] = optional_to_json(r.true_peak_dbtp);
+    if (r.starts_s != 0.0) j["starts_s"] = r.starts_s;
+    if (!r.session.empty()) put_path(j, "session", r.session, folder);
+    for (const RecordingPassage& p : r.passages) {
+        json passage = kept(p.unknown);
+        passage["name"] = p.name;
+        passage["from_s"] = p.from_s;
+        passage["to_s"] = p.to_s;
+        if (p.tied()) passage["song_from_s"] = *p.song_from_s, passage["song_to_s"] = *p.song_to_s;
+        j["passages"].push_back(std::move(passage));
+    }
     return j;
 }
 
@@ -418,6 +429,41 @@ Recording recording_from(const json& j, const std::string& place, const fs::path
     return item_from<Recording>(j, place, fault, {"name", "file"}, [&](Taker& t, Recording& r) {
         recording_fields(t, r);
         take_path(t, "file", r.file, folder);
+        take_path(t, "session", r.session, folder);
+        t.each("passages", limits::most_passages, [&](const json& item, const std::string& where) {
+            r.passages.push_back(item_from<RecordingPassage>(
+                item, where, fault, {"from_s", "to_s"},
+                [](Taker& passage, RecordingPassage& p) { recording_passage_fields(passage, p); }));
+        });
+    });
+}
+
+json note_to_json(const ListeningNote& n) {
+    json j = kept(n.unknown);
+    j["time_s"] = n.time_s;
+    j["text"] = n.text;
+    j["heard_on"] = n.heard_on;
+    j["made"] = n.made;
+    j["done"] = n.done;
+    return j;
+}
+
+json blind_to_json(const BlindResult& b) {
+    json j = kept(b.unknown);
+    j["made"] = b.made;
+    j["question"] = b.question;
+    for (size_t n = 0; n < b.versions.size(); ++n)
+        j["versions"].push_back({{"name", b.versions[n]}, {"chosen", b.chosen[n]}});
+    return j;
+}
+
+BlindResult blind_from(const json& j, const std::string& place, std::string* fault) {
+    return item_from<BlindResult>(j, place, fault, {"versions"}, [&](Taker& t, BlindResult& b) {
+        blind_result_fields(t, b);
+        t.each("versions", limits::most_blind_versions, [&](const json& item, const std::string& where) {
+            Taker version(item, where, fault);
+            blind_version_fields(version, b.versions.emplace_back(), b.chosen.emplace_back());
+        });
     });
 }
 
@@ -479,6 +525,8 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
     if (s.chains_out) j["chains_out"] = true;
     if (s.hand_off != HandOff{}) j["hand_off"] = hand_off_to_json(s.hand_off);
     for (const Recording& r : s.recordings) j["recordings"].push_back(recording_to_json(r, folder));
+    for (const ListeningNote& n : s.notes) j["listening_notes"].push_back(note_to_json(n));
+    for (const BlindResult& b : s.blind_results) j["blind_comparisons"].push_back(blind_to_json(b));
     json main = kept(s.unknown_main);
     main["fader_db"] = level_to_json(s.main_fader_db);
     put_rides(main, s.main_rides);
@@ -536,6 +584,13 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
     t.each("recordings", limits::most_recordings, [&](const json& item, const std::string& place) {
         s.recordings.push_back(recording_from(item, place, folder, &fault));
     });
+    t.each("listening_notes", limits::most_notes, [&](const json& item, const std::string& place) {
+        s.notes.push_back(item_from<ListeningNote>(
+            item, place, &fault, {"time_s"}, [](Taker& r, ListeningNote& note) { listening_note_fields(r, note); }));
+    });
+    t.each("blind_comparisons", limits::most_blind_results, [&](const json& item, const std::string& place) {
+        s.blind_results.push_back(blind_from(item, place, &fault));
+    });
     if (const json* v = t.take("main")) {
         Taker r(json(*v), "main", &fault);
         main_fields(r, s);
@@ -549,6 +604,7 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
     std::stable_sort(sections.begin(), sections.end(),
                      [](const Section& a, const Section& b) { return a.start_s < b.start_s; });
     sort_tempo(s.tempo.change());
+    if (!s.notes.empty()) sort_notes(s.notes.change());
     mend_routing(s);
     if (const auto valid = validate(s); !valid) return fail(name, "the session cannot be read: " + valid.error().what);
     return s;
@@ -576,7 +632,8 @@ ProtectedFiles protected_by(const Session& session, const fs::path& session_file
     for (const Bus& b : session.buses) add_rooms(b.id);
     add_rooms(main_output);
     for (const Recording& r : session.recordings)
-        files.add(r.file, fmt::format("the {} '{}'", r.reference ? "reference" : "print", r.name));
+        files.add(r.file, fmt::format("the {} '{}'", r.reference ? "reference" : "print", r.name)),
+            files.add(r.session, fmt::format("the session as it was at the print '{}'", r.name));
     return files;
 }
 
@@ -594,6 +651,29 @@ Result<void> change_session(const fs::path& file, const std::function<Result<voi
     if (!session) return tl::unexpected(session.error());
     if (auto changed = change(*session); !changed) return changed;
     return write_session(*session, file);
+}
+
+Result<std::vector<Recording>> read_shelf(const fs::path& file) {
+    std::vector<Recording> found;
+    if (!is_there(file)) return found;
+    const auto text = read_whole(file, limits::most_sheet_bytes);
+    if (!text) return tl::unexpected(text.error());
+    const auto parsed = parse_json(*text, file.string(), "list of references");
+    if (!parsed) return tl::unexpected(parsed.error());
+    std::string fault;
+    Taker t(*parsed, "", &fault);
+    t.each("references", limits::most_recordings, [&](const json& item, const std::string& place) {
+        found.push_back(recording_from(item, place, file.parent_path(), &fault));
+    });
+    if (!fault.empty()) return fail(file.string(), "the list of references cannot be read: " + fault);
+    return found;
+}
+
+Result<void> write_shelf(const std::vector<Recording>& references, const fs::path& file) {
+    json j{{"references", json::array()}};
+    for (const Recording& r : references) j["references"].push_back(recording_to_json(r, file.parent_path()));
+    if (!make_folder(file.parent_path())) return fail(file.string(), "its folder cannot be made");
+    return write_whole(file, j.dump(1, ' ', false, json::error_handler_t::replace) + "\n", none_protected());
 }
 
 }  // namespace isotonus

@@ -39,4 +39,9 @@ Result<void> write_session(const Session& session, const fs::path& file);
 /// Reads a session, changes it and writes it, while no other process can do the same.  Not written when `change` fails.
 Result<void> change_session(const fs::path& file, const std::function<Result<void>(Session&)>& change);
 
+/// The references that a user keeps for all sessions, with their passages and notes.  A shelf that is not there is
+/// empty.
+Result<std::vector<Recording>> read_shelf(const fs::path& file);
+Result<void> write_shelf(const std::vector<Recording>& references, const fs::path& file);
+
 }  // namespace isotonus

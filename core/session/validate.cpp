@@ -326,7 +326,29 @@ Result<void> validate(const Session& s, const Session* before) {
         mark_s = mark.time_s;
     });
     check_list(check, "recording", s.recordings, of(&Session::recordings), limits::most_recordings,
-               [&](const Recording& recording) { recording_fields(check, recording); });
+               [&](const Recording& recording) {
+                   recording_fields(check, recording);
+                   check.count("passages", recording.passages.size(), limits::most_passages);
+                   for (size_t n = 0; n < recording.passages.size(); ++n)
+                       check.inside("passage", n + 1, [&] { recording_passage_fields(check, recording.passages[n]); });
+               });
+    double note_s = 0.0;
+    check_list(check, "listening note", s.notes, of(&Session::notes), limits::most_notes,
+               [&](const ListeningNote& note) {
+                   listening_note_fields(check, note);
+                   if (note.time_s < note_s) check.complain("time_s", "is before the note before it");
+                   note_s = note.time_s;
+               });
+    check_list(check, "blind comparison", s.blind_results, of(&Session::blind_results), limits::most_blind_results,
+               [&](const BlindResult& result) {
+                   blind_result_fields(check, result);
+                   check.count("versions", result.versions.size(), limits::most_blind_versions);
+                   if (result.chosen.size() != result.versions.size())
+                       return check.complain("chosen", "must count every version once");
+                   for (size_t n = 0; n < result.versions.size(); ++n)
+                       check.inside("version", n + 1,
+                                    [&] { blind_version_fields(check, result.versions[n], result.chosen[n]); });
+               });
     check.inside("hand-off", 0, [&] {
         hand_off_fields(check, s.hand_off);
         limit_fields(check, s.hand_off.own);

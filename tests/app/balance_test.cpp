@@ -327,8 +327,13 @@ TEST_F(Balance, monitoring_is_warned_of_and_leaves_the_session_alone) {
     EXPECT_EQ(monitor().sides, Sides::mono);
     key(Qt::Key_Q);
     EXPECT_TRUE(monitor().quiet && work().mix.audibility_wanted());
-    QTest::mouseClick(monitor_switch("monitorCrossFeed"), Qt::LeftButton);
-    EXPECT_TRUE(monitor().cross_feed);
+    for (size_t n = 0; n < cross_feed_names.size(); ++n) {
+        monitor_switch("monitorCrossFeed")
+            ->menu()
+            ->findChild<QAction*>(QString("crossFeed") + cross_feed_names[n])
+            ->trigger();
+        EXPECT_EQ(monitor().cross_feed, static_cast<CrossFeed>(n));
+    }
     for (size_t n = 1; n < playback_names.size(); ++n) {
         monitor_switch("monitorPlayback")
             ->menu()

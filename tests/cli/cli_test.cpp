@@ -476,6 +476,14 @@ TEST_F(Cli, a_reference_is_listed_and_compared_with_band_by_band) {
     EXPECT_NEAR(j["mix"]["integrated_lufs"].get<double>() - j["reference"]["integrated_lufs"].get<double>(), 6.02,
                 0.05);
     ASSERT_EQ(run("reference " + session + " set softer --note 'quieter boats'").status, 0);
+    ASSERT_EQ(run("reference " + session +
+                  " passage softer --passage chorus --from 0.2 --to 0.8 --song-from 0.1 --song-to "
+                  "0.7")
+                  .status,
+              0);
+    EXPECT_EQ(run("reference " + session + " list --json").document()[0]["passages"][0]["song_from_s"], 0.1);
+    EXPECT_EQ(run("reference " + session + " passage softer --from 0.8 --to 0.2").status, 2);
+    EXPECT_EQ(run("reference " + session + " changes softer").status, 3) << "no print: no session was kept";
     ASSERT_EQ(run("reference " + session + " remove softer").status, 0);
     EXPECT_TRUE(run("reference " + session + " list --json").document().empty());
     EXPECT_EQ(run("compare " + session + " softer").status, 3);

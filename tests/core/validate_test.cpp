@@ -184,6 +184,22 @@ TEST(Validation, says_the_same_limits_as_the_schema) {
          top["hand_off"]["properties"]["own"]["properties"], "limits");
     same(limits_of_fields([](Limits& v) { recording_fields(v, std::as_const(*std::make_unique<Recording>())); }),
          top["recordings"]["items"]["properties"], "recording");
+    const json& recordings = top["recordings"]["items"]["properties"];
+    same(limits_of_fields(
+             [](Limits& v) { recording_passage_fields(v, std::as_const(*std::make_unique<RecordingPassage>())); }),
+         recordings["passages"]["items"]["properties"], "passage");
+    same(limits_of_fields(
+             [](Limits& v) { listening_note_fields(v, std::as_const(*std::make_unique<ListeningNote>())); }),
+         top["listening_notes"]["items"]["properties"], "note");
+    const json& blind = top["blind_comparisons"];
+    same(limits_of_fields([](Limits& v) { blind_result_fields(v, std::as_const(*std::make_unique<BlindResult>())); }),
+         blind["items"]["properties"], "blind comparison");
+    same(limits_of_fields([](Limits& v) { blind_version_fields(v, std::string(), 0); }),
+         blind["items"]["properties"]["versions"]["items"]["properties"], "version");
+    EXPECT_EQ(recordings["passages"]["maxItems"], limits::most_passages);
+    EXPECT_EQ(top["listening_notes"]["maxItems"], limits::most_notes);
+    EXPECT_EQ(blind["maxItems"], limits::most_blind_results);
+    EXPECT_EQ(blind["items"]["properties"]["versions"]["maxItems"], limits::most_blind_versions);
     same(limits_of_fields([](Limits& v) { processor_fields(v, std::as_const(*std::make_unique<Processor>())); }),
          defs["processor"]["properties"], "processor");
     same(limits_of_fields([](Limits& v) { send_fields(v, std::as_const(*std::make_unique<Send>())); }),

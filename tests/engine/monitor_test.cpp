@@ -108,7 +108,7 @@ TEST(Monitor, levels_add_up) {
 
 TEST(Monitor, cross_feed_is_libbs2bs) {
     auto x = make(4800, 2, noise(1, 0.5));
-    const auto ours = through(with([](auto& s) { s.cross_feed = true; }), x);
+    const auto ours = through(with([](auto& s) { s.cross_feed = CrossFeed::far; }), x);
     t_bs2bdp reference = bs2b_open();
     bs2b_set_srate(reference, 48000);
     bs2b_set_level(reference, BS2B_DEFAULT_CLEVEL);
@@ -117,7 +117,7 @@ TEST(Monitor, cross_feed_is_libbs2bs) {
     EXPECT_EQ(ours, x);
     // Its own figures (700 Hz, 4.5 dB): a low tone on one side reaches the other one 4.5 dB lower.
     auto one = make(48000, 2, [](int64_t i, int c) { return c == 0 ? sine(50, 48000, 0.5)(i, 0) : 0.0; });
-    one = through(with([](auto& s) { s.cross_feed = true; }), one);
+    one = through(with([](auto& s) { s.cross_feed = CrossFeed::far; }), one);
     double near = 0.0, far = 0.0;
     for (size_t i = 48000; i < one.size(); i += 2) {
         near += static_cast<double>(one[i]) * static_cast<double>(one[i]);
@@ -200,7 +200,8 @@ TEST(EngineMonitor, states_never_reach_an_export) {
             const PlanPtr plan = mix.plan();
             engine.set_plan(plan_listening(*plan, mix.session, {mix.id(0)}, true));
             engine.set_monitor(with([&](auto& s) {
-                s.sides = sides, s.playback = playback, s.dim = s.quiet = s.cross_feed = true, s.level_db = -10.0;
+                s.sides = sides, s.playback = playback, s.dim = s.quiet = true, s.cross_feed = CrossFeed::near,
+                s.level_db = -10.0;
             }));
             engine.play();
             played(engine, 3);

@@ -241,7 +241,7 @@ int main(int argc, char** argv) {
     delivery.session_name = "The paper-boat festival";
     if (const auto report = deliver(work.player.plan(), work.document.session(), delivery))
         work.comparison.add_print(report->files[0].file, report->files[0].measured, "2030-06-21 21:30",
-                                  "before the bells");
+                                  "before the bells", work.document.session());
     work.document.edit("Lower", [&] {
         Session lower = work.document.session();
         lower.main_fader_db = -2.0;
@@ -256,8 +256,27 @@ int main(int argc, char** argv) {
     settle(window);
     QTest::qWait(400);
     work.comparison.toggle();
+    work.view.choose_compare_band(6);
+    QTest::qWait(400);
     shoot(window, folder, "13-compare");
     work.comparison.toggle();
+    if (everything) {
+        Session noted = work.document.session();
+        noted.notes = {{8.0, "hats sharp against the voice", "car", "2030-06-22T09:10:00", false},
+                       {31.0, "bells too far back", "", "2030-06-22T09:12:00", true}};
+        noted.blind_results = {{"2030-06-22T10:00:00", "", {"the mix", "before the bells"}, {7, 1}}};
+        noted.recordings.change()[0].passages = {{"chorus", 20.0, 30.0, 16.0, 26.0}};
+        work.document.edit("Noted", noted);
+        using Page = ViewState::ComparePage;
+        for (const auto& [page, name] : {std::pair(Page::loudness, "compare-loudness"), {Page::width, "compare-width"},
+                                         {Page::changes, "compare-changes"}, {Page::notes, "compare-notes"},
+                                         {Page::blind, "compare-blind"}, {Page::done, "compare-done"}}) {
+            work.view.show_compare_page(page);
+            QTest::qWait(1200);
+            shoot(window, folder, name);
+        }
+        work.view.show_compare_page(Page::frequencies);
+    }
     window.stations().choose(4);
     work.view.show_ride({Parameter::level, {Parameter::level, Parameter::pan}, false, {}});
     if (everything) {

@@ -1,0 +1,319 @@
+#include "core/session/changes.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/session/routing.h"
+#include "core/shape/chain.h"
+#include "core/shape/parameter_label.h"
+#include "core/shape/processor.h"
+
+namespace isotonus {
+
+namespace {
+
+std::string db(double level) { return std::isinf(level) ? "-inf dB" : fmt::format("{:.1f} dB", level); }
+std::string side(double pan) {
+    const auto percent = static_cast<int>(std::lround(std::fabs(pan) * 100.0));
+    return percent == 0 ? "C" : fmt::format("{}{}", pan < 0.0 ? "L" : "R", percent);
+}
+std::string percent(double share) { return fmt::format("{:.0f} %", 100.0 * share); }
+
+/// Collects sentences on two states of one row.
+struct Words {
+    const Session &then, &now;
+    std::vector<std::string> found;
+
+    template <class Value, class Text>
+    void value(const char* what, const Value& before, const Value& after, const Text& text) {
+        if (before != after) found.push_back(fmt::format("{} {}, was {}", what, text(after), text(before)));
+    }
+    void flag(bool before, bool after, const char* on, const char* off) {
+        if (before != after) found.emplace_back(after ? on : off);
+    }
+    template <class Value>
+    void quiet(const char* what, const Value& before, const Value& after) {
+        if (!(before == after)) found.emplace_back(what);
+    }
+
+    void chain(const Chain& before, const Chain& after);
+    void sends(const Sends& before, const Sends& after);
+    void rides(const Rides& before, const Rides& after, const Chain& chain_before, const Chain& chain_after);
+    template <class Row>
+    void mixed(const Row& before, const Row& after);
+};
+
+const ParameterInfo* info_called(const Processor& p, const std::string& id) {
+    const ProcessorType* const type = processor_type(p.type);
+    const ParameterInfo* const own = type ? type->find(id) : nullptr;
+    if (own) return own;
+    const auto common = common_parameters();
+    const auto at = std::find_if(common.begin(), common.end(), [&](const ParameterInfo& i) { return id == i.id; });
+    return at == common.end() ? nullptr : &*at;
+}
+
+void Words::chain(const Chain& before, const Chain& after) {
+    std::vector<uint64_t> order_before, order_after;
+    for (const Processor& b : before) {
+        const Processor* const a = find_processor(&after, b.id);
+        if (!a) {
+            found.push_back(fmt::format("{} is gone", word_of(b.type)));
+            continue;
+        }
+        order_before.push_back(b.id);
+        const std::string word = word_of(b.type);
+        if (b.in != a->in) found.push_back(fmt::format("{} is {}", word, a->in ? "in" : "out"));
+        if (b.key != a->key)
+            found.push_back(
+                fmt::format("{} listens to {}", word, a->key == 0 ? std::string("its own row") : now.name_of(a->key)));
+        if (b.impulse != a->impulse) found.push_back(fmt::format("{} has another room", word));
+        if (b.match != a->match || b.match_db != a->match_db)
+            found.push_back(fmt::format("{} is matched otherwise while it is out", word));
+        if (b.type != a->type) found.push_back(fmt::format("{} is now {}", word, word_of(a->type)));
+        std::map<std::string, double, std::less<>> ids = b.values;
+        ids.insert(a->values.begin(), a->values.end());
+        for (const auto& [id, unused] : ids) {
+            const ParameterInfo* const info = info_called(b, id);
+            if (!info) continue;
+            const double was = value_of(b, *info), is = value_of(*a, *info);
+            if (was != is)
+                found.push_back(fmt::format("{}: {} {}, was {}", word, label_of(*info), value_text(*info, is),
+                                            value_text(*info, was)));
+        }
+    }
+    for (const Processor& a : after)
+        if (find_processor(&before, a.id))
+            order_after.push_back(a.id);
+        else
+            found.push_back(fmt::format("{} is new", word_of(a.type)));
+    if (order_before != order_after) found.emplace_back("its processors stand in another order");
+}
+
+void Words::sends(const Sends& before, const Sends& after) {
+    const auto of = [](const Sends& all, uint64_t id) {
+        const auto at = std::find_if(all.begin(), all.end(), [id](const Send& s) { return s.id == id; });
+        return at == all.end() ? nullptr : &*at;
+    };
+    for (const Send& b : before) {
+        const Send* const a = of(after, b.id);
+        const std::string name = then.name_of(b.to);
+        if (!a) {
+            found.push_back(fmt::format("the send to {} is gone", name));
+            continue;
+        }
+        value(fmt::format("send to {}", name).c_str(), b.level_db, a->level_db, db);
+        if (b.in != a->in) found.push_back(fmt::format("the send to {} is {}", name, a->in ? "in" : "out"));
+        if (b.before_fader != a->before_fader)
+            found.push_back(
+                fmt::format("the send to {} is taken {} the fader", name, a->before_fader ? "before" : "after"));
+        if (b.own_pan != a->own_pan || b.pan != a->pan || b.to != a->to)
+            found.push_back(fmt::format("the send to {} is placed otherwise", name));
+    }
+    for (const Send& a : after)
+        if (!of(before, a.id)) found.push_back(fmt::format("a send to {} is new", now.name_of(a.to)));
+}
+
+void Words::rides(const Rides& before, const Rides& after, const Chain& chain_before, const Chain& chain_after) {
+    flag(before.bypassed, after.bypassed, "its rides are out", "its rides are in");
+    std::map<Parameter, std::pair<CurvePtr, CurvePtr>> both;
+    for (const auto& [parameter, curve] : before.all()) both[parameter].first = curve;
+    for (const auto& [parameter, curve] : after.all()) both[parameter].second = curve;
+    for (const auto& [parameter, curves] : both) {
+        const auto& [was, is] = curves;
+        if (was && is && (was == is || *was == *is)) continue;
+        const ParameterInfo& info = parameter.info();
+        std::string what = label_of(info);
+        for (const Chain* c : {&chain_before, &chain_after})
+            if (const Processor* p = find_processor(c, parameter.processor())) {
+                what = fmt::format("{} of {}", what, word_of(p->type));
+                break;
+            }
+        if (parameter.send() != 0) what += " of a send";
+        found.push_back(fmt::format("the ride of {} {}", what, !was ? "is new" : !is ? "is gone" : "has changed"));
+    }
+}
+
+template <class Row>
+void Words::mixed(const Row& before, const Row& after) {
+    value("fader", before.fader_db, after.fader_db, db);
+    value("trim", before.trim_db, after.trim_db, db);
+    value("pan", before.pan, after.pan, side);
+    value("width", before.width, after.width, percent);
+    flag(before.mute, after.mute, "muted", "no longer muted");
+    flag(before.solo, after.solo, "solo", "no longer solo");
+    value("leads to", before.output, after.output,
+          [this](TrackId id) { return now.name_of(id).empty() ? then.name_of(id) : now.name_of(id); });
+    flag(before.chain_out, after.chain_out, "its chain is out", "its chain is in");
+    chain(before.chain, after.chain);
+    sends(before.sends, after.sends);
+    rides(before.rides, after.rides, before.chain, after.chain);
+}
+
+std::vector<std::string> words_on(const Session& then, const Session& now, const Track& b, const Track& a) {
+    Words w{then, now, {}};
+    w.mixed(b, a);
+    w.flag(b.sides_apart, a.sides_apart, "its sides are placed apart", "its sides are placed together");
+    w.value("left side", b.left_pan, a.left_pan, side);
+    w.value("right side", b.right_pan, a.right_pan, side);
+    w.value("centred below", b.low_centre_hz, a.low_centre_hz, [](double hz) { return fmt::format("{:.0f} Hz", hz); });
+    w.flag(b.solo_safe, a.solo_safe, "solo-safe", "no longer solo-safe");
+    w.flag(b.polarity_inverted, a.polarity_inverted, "polarity inverted", "polarity as recorded");
+    w.value("delay", b.delay_samples, a.delay_samples, [](double n) { return fmt::format("{:.2f} samples", n); });
+    if (b.source.file != a.source.file)
+        w.found.push_back(
+            fmt::format("plays {}, was {}", a.source.file.filename().string(), b.source.file.filename().string()));
+    else if (!(b.source == a.source))
+        w.found.emplace_back("its clips or channels have changed");
+    return std::move(w.found);
+}
+
+std::vector<std::string> words_on(const Session& then, const Session& now, const Bus& b, const Bus& a) {
+    Words w{then, now, {}};
+    w.mixed(b, a);
+    return std::move(w.found);
+}
+
+std::vector<std::string> words_on(const Session& then, const Session& now, const ControlGroup& b,
+                                  const ControlGroup& a) {
+    Words w{then, now, {}};
+    w.value("fader", b.fader_db, a.fader_db, db);
+    w.quiet("other rows belong to it", b.members, a.members);
+    w.rides(b.rides, a.rides, {}, {});
+    return std::move(w.found);
+}
+
+/// Rows of one kind; `at` gives the row itself.
+template <class List, class Find, class At>
+void compare_rows(std::vector<RowChange>& found, const Session& then, const Session& now, const List& before,
+                  const List& after, const Find& find, const At& at) {
+    using What = RowChange::What;
+    for (const auto& item : after) {
+        const auto& a = at(item);
+        const auto* const b = find(then, a.id);
+        if (!b)
+            found.push_back({a.id, a.name, What::added, {"was not there"}});
+        else if (auto words = words_on(then, now, *b, a); !words.empty())
+            found.push_back({a.id, a.name, What::changed, std::move(words)});
+    }
+    for (const auto& item : before)
+        if (const auto& b = at(item); !find(now, b.id))
+            found.push_back({b.id, b.name, What::removed, {"is no longer there"}});
+}
+
+bool is_there(const Session& s, TrackId row) {
+    return row == main_output || s.find(row) || s.find_bus(row) || s.find_group(row);
+}
+
+/// What a row that comes back leads to may be gone.
+template <class Row>
+Row mended(const Session& now, Row row) {
+    if (row.output != main_output && !now.find_bus(row.output)) row.output = main_output;
+    std::vector<uint64_t> gone;
+    std::erase_if(row.sends, [&](const Send& s) {
+        if (now.find_bus(s.to)) return false;
+        gone.push_back(s.id);
+        return true;
+    });
+    Rides kept;
+    kept.bypassed = row.rides.bypassed;
+    for (const auto& [parameter, curve] : row.rides.all())
+        if (std::find(gone.begin(), gone.end(), parameter.send()) == gone.end()) kept.set(parameter, curve);
+    row.rides = std::move(kept);
+    for (Processor& p : row.chain)
+        if (p.key != 0 && !is_there(now, p.key)) p.key = 0;
+    return row;
+}
+
+/// In the list where it is, or where it was.
+template <class Item, class Is>
+void put_in(std::vector<Item>& list, Item item, size_t was, const Is& is_it) {
+    if (const auto at = std::find_if(list.begin(), list.end(), is_it); at != list.end())
+        *at = std::move(item);
+    else
+        list.insert(list.begin() + static_cast<std::ptrdiff_t>(std::min(was, list.size())), std::move(item));
+}
+
+}  // namespace
+
+std::vector<RowChange> changes_between(const Session& then, const Session& now) {
+    std::vector<RowChange> found;
+    const auto itself = [](const auto& row) -> const auto& { return row; };
+    compare_rows(
+        found, then, now, then.tracks, now.tracks, [](const Session& s, TrackId id) { return s.find(id); },
+        [](const std::shared_ptr<const Track>& t) -> const Track& { return *t; });
+    compare_rows(
+        found, then, now, then.buses.items(), now.buses.items(),
+        [](const Session& s, TrackId id) { return s.find_bus(id); }, itself);
+    compare_rows(
+        found, then, now, then.groups.items(), now.groups.items(),
+        [](const Session& s, TrackId id) { return s.find_group(id); }, itself);
+    Words w{then, now, {}};
+    w.value("main fader", then.main_fader_db, now.main_fader_db, db);
+    w.chain(then.main_chain, now.main_chain);
+    w.flag(then.main_chain_out, now.main_chain_out, "its chain is out", "its chain is in");
+    w.rides(then.main_rides, now.main_rides, then.main_chain, now.main_chain);
+    w.quiet("another pan law", then.pan_law, now.pan_law);
+    w.value("sample rate", then.sample_rate, now.sample_rate, [](int hz) { return fmt::format("{} Hz", hz); });
+    w.flag(then.rides_bypassed, now.rides_bypassed, "all rides are out", "all rides are in");
+    w.flag(then.chains_out, now.chains_out, "all chains are out", "all chains are in");
+    w.quiet("another tempo", then.tempo, now.tempo);
+    if (!w.found.empty()) found.push_back({main_output, "main", RowChange::What::changed, std::move(w.found)});
+    return found;
+}
+
+Session taken_back(const Session& now, const Session& then, TrackId row) {
+    Session next = now;
+    next.next_id = std::max(now.next_id, then.next_id);
+    if (row == main_output) {
+        next.main_fader_db = then.main_fader_db;
+        next.main_chain = then.main_chain;
+        for (Processor& p : next.main_chain)
+            if (p.key != 0 && !is_there(now, p.key)) p.key = 0;
+        next.main_chain_out = then.main_chain_out;
+        next.main_rides = then.main_rides;
+        next.pan_law = then.pan_law;
+        next.sample_rate = then.sample_rate;
+        next.rides_bypassed = then.rides_bypassed;
+        next.chains_out = then.chains_out;
+        next.tempo = then.tempo;
+    } else if (const Track* t = then.find(row)) {
+        const auto is_it = [row](const auto& x) { return x->id == row; };
+        const auto was = std::find_if(then.tracks.begin(), then.tracks.end(), is_it) - then.tracks.begin();
+        Track back = mended(now, *t);
+        if (const Track* present = now.find(row)) back.name = present->name;
+        put_in(next.tracks, std::make_shared<const Track>(std::move(back)), static_cast<size_t>(was), is_it);
+    } else if (const Bus* b = then.find_bus(row)) {
+        const auto is_it = [row](const Bus& x) { return x.id == row; };
+        const auto& list = then.buses.items();
+        put_in(next.buses.change(), mended(now, *b),
+               static_cast<size_t>(std::find_if(list.begin(), list.end(), is_it) - list.begin()), is_it);
+    } else if (const ControlGroup* g = then.find_group(row)) {
+        const auto is_it = [row](const ControlGroup& x) { return x.id == row; };
+        ControlGroup back = *g;
+        std::erase_if(back.members, [&](TrackId id) { return !now.find(id) && !now.find_bus(id); });
+        put_in(next.groups.change(), std::move(back), then.groups.size(), is_it);
+    } else if (now.find(row)) {
+        next = without_tracks(now, {row});
+    } else if (is_there(now, row)) {
+        next = without_bus_or_group(now, row);
+    }
+    return next;
+}
+
+Session all_taken_back(const Session& now, const Session& then) {
+    Session next = then;
+    next.next_id = std::max(now.next_id, then.next_id);
+    next.targets = now.targets;
+    next.sections = now.sections;
+    next.selections = now.selections;
+    next.hand_off = now.hand_off;
+    next.recordings = now.recordings;
+    next.notes = now.notes;
+    next.blind_results = now.blind_results;
+    next.unknown = now.unknown;
+    return next;
+}
+
+}  // namespace isotonus

@@ -1,0 +1,392 @@
+// Compare: passages that are tied, matches, the blind comparison, notes, what has changed since a print, am I done.
+#include "app/compare/compare.h"
+
+#include "core/measure/passage.h"
+#include "tests/app/window_fixture.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+
+class CompareWindow : public Window {
+  protected:
+    /// With a reference of 7 s that is louder than the mix, the second half of it more so.
+    void open_compare() {
+        import_all();
+        settle();
+        auto x = make(336000, 2, noise(5, 0.3));
+        for (size_t i = 0; i < x.size() / 2; ++i) x[i] *= 0.25f;
+        answers.files = {write(folder / "other.wav", x, 2)};
+        station(5);
+        QTest::mouseClick(find<QPushButton>("compareAdd"), Qt::LeftButton);
+        wait_for([&] { return comparison().match_db(0).has_value(); });
+        catch_up();
+    }
+    Comparison& comparison() { return work().comparison; }
+    void page(const char* name) {
+        QTest::mouseClick(find<QToolButton>(name), Qt::LeftButton);
+        catch_up();
+    }
+    void click(const char* name) {
+        QTest::mouseClick(find<QPushButton>(name), Qt::LeftButton);
+        catch_up();
+    }
+    /// Marks a passage of the recording by a drag, in seconds.
+    void mark(double from_s, double to_s) {
+        auto* picture = find<LoudnessPicture>("loudnessPicture");
+        QTest::mousePress(picture, Qt::LeftButton, Qt::NoModifier, picture->place_of(0, from_s));
+        QTest::mouseMove(picture, picture->place_of(0, to_s));
+        QTest::mouseRelease(picture, Qt::LeftButton, Qt::NoModifier, picture->place_of(0, to_s));
+        catch_up();
+    }
+    /// Where the recording is played that is heard: how much earlier its samples come.
+    int64_t shift() {
+        const RenderPlan& heard = *work().player.heard();
+        return heard.parts.back().delay_samples;
+    }
+};
+
+}  // namespace
+
+TEST_F(CompareWindow, a_passage_is_marked_tied_and_heard_against_the_songs) {
+    open_compare();
+    page("pageLoudness");
+    mark(4.0, 6.0);
+    ASSERT_EQ(session().recordings[0].passages.size(), 1u);
+    const RecordingPassage marked = session().recordings[0].passages[0];
+    EXPECT_NEAR(marked.from_s, 4.0, 0.05);
+    EXPECT_NEAR(marked.to_s, 6.0, 0.05);
+    EXPECT_FALSE(marked.tied());
+    answers.text = "chorus";
+    click("passageRename");
+    work().player.set_loop({true, 1.0, 3.0});
+    click("passageTie");
+    EXPECT_EQ(session().recordings[0].passages[0].name, "chorus");
+    EXPECT_EQ(*session().recordings[0].passages[0].song_from_s, 1.0);
+    // At 1.5 s of the song 4.5 s of the recording are heard; outside of the passage both from their starts.
+    work().player.locate(1.5);
+    comparison().hear(0);
+    catch_up();
+    EXPECT_NEAR(static_cast<double>(shift()), -3.0 * 48000.0, 0.05 * 48000.0);
+    work().player.locate(4.5);
+    emit work().player.moved();
+    EXPECT_EQ(shift(), 0);
+    // Ctrl+Shift+F6 goes back to the mix and to where the section (here: the song) begins; in the passage, to its
+    // start.
+    work().player.locate(2.5);
+    window->activateWindow();
+    key(Qt::Key_F6, Qt::ControlModifier | Qt::ShiftModifier);
+    EXPECT_FALSE(comparison().heard());
+    EXPECT_NEAR(work().player.position_s(), 1.0, 1e-3);
+    key(Qt::Key_F6, Qt::ControlModifier | Qt::ShiftModifier);
+    EXPECT_EQ(comparison().heard(), 0u);
+    // Undo knows each step; the shelf keeps the passage untied for other songs.
+    EXPECT_EQ(comparison().shelf().size(), 1u);
+    EXPECT_EQ(comparison().shelf()[0].passages[0].name, "chorus");
+    EXPECT_FALSE(comparison().shelf()[0].passages[0].tied());
+    click("passageUntie");
+    EXPECT_FALSE(session().recordings[0].passages[0].tied());
+    click("passageRemove");
+    EXPECT_TRUE(session().recordings[0].passages.empty());
+    work().document.undo();
+    work().document.undo();
+    EXPECT_TRUE(session().recordings[0].passages[0].tied());
+}
+
+TEST_F(CompareWindow, matches_are_of_the_whole_of_the_passage_or_as_it_plays) {
+    open_compare();
+    const double whole = *comparison().match_db(0);
+    page("pageLoudness");
+    mark(4.0, 7.0);  // four times as loud as what comes before
+    work().player.set_loop({true, 1.0, 4.0});
+    click("passageTie");
+    work().player.locate(2.0);
+    auto* match = find<QComboBox>("compareMatch");
+    const auto choose = [&](int n) {
+        match->setCurrentIndex(n);
+        emit match->activated(n);
+    };
+    choose(1);
+    const auto& hops = comparison().known(0)->material->hops.weighted;
+    const auto& passage = session().recordings[0].passages[0];
+    const double wanted =
+        *passage_lufs(comparison().mix_hops(), 1.0, 4.0) - *passage_lufs(hops, passage.from_s, passage.to_s);
+    EXPECT_NEAR(*comparison().match_db(0), wanted, 1e-9);
+    work().player.locate(4.5);
+    EXPECT_NEAR(*comparison().match_db(0), whole, 1e-9) << "nothing is tied there";
+    choose(2);
+    const double late = *comparison().match_db(0);
+    // What is heard of it, short term, is as loud as the mix: the last 3 s of both.
+    const double its = *passage_lufs(hops, 1.5, 4.5), mine = *passage_lufs(comparison().mix_hops(), 1.5, 4.5);
+    EXPECT_NEAR(late, mine - its, 0.6);
+    choose(0);
+    EXPECT_NEAR(*comparison().match_db(0), whole, 1e-9);
+    // An edit leaves the match standing until the mix is measured again.
+    work().document.edit_tracks("Down", {track(1).id}, [](Track& t) { t.fader_db = -12.0; });
+    EXPECT_NEAR(*comparison().match_db(0), whole, 1e-9);
+    wait_for([&] { return std::fabs(*comparison().match_db(0) - whole) > 1.0; });
+}
+
+TEST_F(CompareWindow, spectra_are_of_the_whole_of_the_passage_or_of_the_last_second) {
+    open_compare();
+    wait_for([&] { return comparison().mix_spectrum() && comparison().spectrum(0); });
+    const ThirdOctaves whole = *comparison().mix_spectrum();
+    auto* scope = find<QComboBox>("compareScope");
+    const auto choose = [&](int n) {
+        scope->setCurrentIndex(n);
+        emit scope->activated(n);
+    };
+    work().player.set_loop({true, 4.2, 4.9});  // the voice has ended: 440 Hz are gone
+    work().player.locate(4.5);
+    choose(1);
+    wait_for([&] { return comparison().mix_spectrum() && comparison().spectrum(0); });
+    const ThirdOctaves passage = *comparison().mix_spectrum();
+    EXPECT_EQ(comparison().passage_s(), std::pair(4.2, 4.9));
+    constexpr int band_400 = 12;
+    EXPECT_LT(*third_octave_dbfs(passage, band_400), *third_octave_dbfs(whole, band_400) - 6.0);
+    work().player.locate(3.0);
+    choose(2);
+    wait_for([&] { return comparison().mix_spectrum() && comparison().spectrum(0); });
+    EXPECT_EQ(*comparison().mix_spectrum(), third_octaves_of(work().player.mix_plans().finished, 2.0, 3.0).value());
+    choose(0);
+    EXPECT_EQ(*comparison().mix_spectrum(), whole);
+}
+
+TEST_F(CompareWindow, a_click_on_a_band_says_which_rows_make_it) {
+    open_compare();
+    auto* picture = find<SpectrumPicture>("spectrumPicture");
+    const QRect area = compare_frequencies(picture->width(), 0, 10);
+    const auto place = [&](double hz) {
+        return QPoint(static_cast<int>(area.left() + std::log10(hz / 20.0) / 3.0 * area.width()), 50);
+    };
+    QTest::mouseClick(picture, Qt::LeftButton, Qt::NoModifier, place(220.0));
+    ASSERT_TRUE(work().view.compare_band);
+    EXPECT_EQ(third_octave_name_hz(*work().view.compare_band), 200.0);
+    wait_for([&] {
+        const auto& makers = makers_of_band(work(), *work().view.compare_band);
+        return !makers.empty() && makers.front().row == track(1).id && makers.front().share > 0.9;
+    });
+    auto* lane = window->findChildren<CompareLane*>().at(1);
+    wait_for([&] { return lane->accessibleName().contains('%') || lane->accessibleDescription().contains('%'); });
+    QTest::mouseClick(picture, Qt::LeftButton, Qt::NoModifier, place(220.0));
+    EXPECT_FALSE(work().view.compare_band);
+}
+
+TEST_F(CompareWindow, a_blind_comparison_says_nothing_until_it_is_over) {
+    open_compare();
+    page("pageBlind");
+    find<QSpinBox>("blindRounds")->setValue(4);
+    click("blindStart");
+    ASSERT_TRUE(comparison().blind());
+    auto* table = find<QTableWidget>("compareTable");
+    for (int round = 0; round < 4; ++round) {
+        bool mix_heard = false, other_heard = false;
+        const char* hear[] = {"blindHearA", "blindHearB"};
+        const char* best[] = {"blindBestA", "blindBestB"};
+        for (size_t letter = 0; letter < 2; ++letter) {
+            click(hear[letter]);
+            mix_heard |= !comparison().heard();
+            other_heard |= comparison().heard() == 0u;
+            for (int r = 0; r < table->rowCount(); ++r) EXPECT_EQ(table->item(r, 0)->text(), "") << "no mark";
+        }
+        EXPECT_TRUE(mix_heard && other_heard);
+        key(Qt::Key_F6);
+        // The reference is always the best: it stands under one of the two letters.
+        click(hear[0]);
+        click(best[comparison().heard() ? 0 : 1]);
+    }
+    EXPECT_FALSE(comparison().blind());
+    ASSERT_EQ(session().blind_results.size(), 1u);
+    const BlindResult& result = session().blind_results[0];
+    EXPECT_EQ(result.versions, (std::vector<std::string>{"the mix", "other"}));
+    EXPECT_EQ(result.chosen, (std::vector<int>{0, 4}));
+    // 4 of 4, either way round: 2 / 16.
+    const QString told = find<QLabel>("blindResults")->text();
+    EXPECT_TRUE(told.contains("other: 4") && told.contains("13 %")) << told.toStdString();
+    EXPECT_FALSE(comparison().heard());
+    // One whose list changes is broken off, and keeps nothing.
+    click("blindStart");
+    comparison().remove(0);
+    EXPECT_FALSE(comparison().blind());
+    EXPECT_EQ(session().blind_results.size(), 1u);
+}
+
+TEST_F(CompareWindow, a_blind_comparison_matches_what_may_not_be_turned_up) {
+    import_all();
+    settle();
+    // A click at full scale over soft noise: as loud as the mix it would lie far above 0 dBTP.
+    auto x = make(240000, 2, noise(5, 0.002));
+    x[1000] = x[1001] = 0.99f;
+    answers.files = {write(folder / "peaky.wav", x, 2)};
+    station(5);
+    QTest::mouseClick(find<QPushButton>("compareAdd"), Qt::LeftButton);
+    wait_for([&] { return comparison().match_db(0).has_value(); });
+    const double capped = *comparison().match_db(0), gain_before = work().player.heard()->main_gain;
+    EXPECT_LT(capped, 1.0);
+    ASSERT_TRUE(comparison().begin_blind({0}));
+    // The mix is lowered by what the other one cannot be raised, and what leaves is not.
+    const double lowered = db_from_gain(work().player.heard()->main_gain / gain_before);
+    const auto uncapped =
+        match_db(*work().mix.figures()->measurement.integrated_lufs, comparison().known(0)->material->measurement);
+    EXPECT_NEAR(lowered, capped - *uncapped, 1e-9);
+    EXPECT_LT(lowered, -10.0);
+    EXPECT_EQ(work().player.plan()->main_gain, gain_before);
+    comparison().end_blind();
+    EXPECT_EQ(work().player.heard()->main_gain, gain_before);
+}
+
+TEST_F(CompareWindow, notes_stand_on_the_map_and_are_ticked_off) {
+    open_compare();
+    page("pageNotes");
+    work().player.locate(2.0);
+    MonitorSettings car = work().player.monitor();
+    car.playback = Playback::car;
+    work().player.set_monitor(car);
+    answers.text = "voice too loud";
+    click("noteAdd");
+    ASSERT_EQ(session().notes.size(), 1u);
+    EXPECT_EQ(session().notes[0].heard_on, "car");
+    EXPECT_NEAR(session().notes[0].time_s, 2.0, 1e-3);
+    EXPECT_FALSE(session().notes[0].made.empty());
+    work().player.locate(0.5);
+    answers.text = "kick late";
+    window->activateWindow();
+    key(Qt::Key_N, Qt::ShiftModifier);
+    ASSERT_EQ(session().notes.size(), 2u);
+    EXPECT_EQ(session().notes[0].text, "kick late") << "in order of time";
+    auto* table = find<QTableWidget>("notesTable");
+    ASSERT_EQ(table->rowCount(), 2);
+    table->item(1, 0)->setCheckState(Qt::Checked);
+    wait_for([&] { return session().notes[1].done; });
+    table->setCurrentCell(0, 2);
+    answers.text = "a phone";
+    click("noteHeardOn");
+    EXPECT_EQ(session().notes[0].heard_on, "a phone");
+    click("notesOnSheet");
+    EXPECT_TRUE(session().hand_off.listening_notes_on_sheet);
+    // A double click goes there.
+    const QRect cell = table->visualItemRect(table->item(1, 2));
+    QTest::mouseClick(table->viewport(), Qt::LeftButton, Qt::NoModifier, cell.center());
+    QTest::mouseDClick(table->viewport(), Qt::LeftButton, Qt::NoModifier, cell.center());
+    EXPECT_NEAR(work().player.position_s(), 2.0, 1e-3);
+    // Its slip on the map says what it is.
+    auto* map = window->findChild<QWidget*>("songMap");
+    QString hint;
+    QObject::connect(&work().view, &ViewState::hint, map, [&](const QString& text) { hint = text; });
+    const double share = 2.0 / work().view.time.song_s();
+    const int left = head_width, wide = map->width() - head_width - mains_width - scroll_width;
+    QTest::mouseMove(map, QPoint(left + static_cast<int>(share * wide) + 4, 31));
+    catch_up();
+    EXPECT_TRUE(hint.contains("voice too loud") && hint.contains("car")) << hint.toStdString();
+    table->setCurrentCell(0, 2);
+    click("noteRemove");
+    EXPECT_EQ(session().notes.size(), 1u);
+    work().document.undo();
+    EXPECT_EQ(session().notes.size(), 2u);
+}
+
+TEST_F(CompareWindow, what_has_changed_since_a_print_is_listed_and_taken_back) {
+    open_compare();
+    Measurement m;
+    m.integrated_lufs = -20.0;
+    const fs::path print = write(folder / "mix 1.wav", make(240000, 2, noise(9, 0.1)), 2);
+    comparison().add_print(print, m, "2030-06-01 20:15", {}, session());
+    ASSERT_EQ(session().recordings[1].session, folder / "mix 1.wav.isotonus");
+    EXPECT_TRUE(read_session(folder / "mix 1.wav.isotonus")) << "it opens like any session";
+    work().document.edit_tracks("Fader", {track(0).id}, [](Track& t) { t.fader_db = -6.0; });
+    work().document.edit_tracks("Fader", {track(2).id}, [](Track& t) { t.fader_db = 1.5; });
+    page("pageChanges");
+    auto* table = find<QTableWidget>("changesTable");
+    ASSERT_EQ(table->rowCount(), 2);
+    EXPECT_EQ(table->item(0, 1)->text(), QString::fromUtf8("fader \u22126.0 dB, was 0.0 dB"));
+    EXPECT_EQ(table->item(1, 0)->text(), "3 Voice");
+    table->setCurrentCell(1, 0);
+    click("changesTakeBack");
+    EXPECT_EQ(track(2).fader_db, 0.0);
+    EXPECT_EQ(track(0).fader_db, -6.0) << "row by row";
+    ASSERT_EQ(table->rowCount(), 1);
+    click("changesTakeAll");
+    EXPECT_EQ(track(0).fader_db, 0.0);
+    EXPECT_EQ(table->rowCount(), 0);
+    work().document.undo();
+    EXPECT_EQ(track(0).fader_db, -6.0);
+    // A file of that name that is somebody's own is not written over.
+    const fs::path own = write(folder / "mine.wav", make(4800, 2, noise(9, 0.1)), 2);
+    std::ofstream(folder / "mine.wav.isotonus") << "mine";
+    comparison().add_print(own, m, "2030-06-01 20:15", {}, session());
+    EXPECT_TRUE(session().recordings.back().session.empty());
+    std::string kept;
+    std::getline(std::ifstream(folder / "mine.wav.isotonus"), kept);
+    EXPECT_EQ(kept, "mine");
+    find<QTableWidget>("compareTable")->setCurrentCell(3, 0);
+    catch_up();
+    EXPECT_TRUE(find<QLabel>("changesWords")->text().contains("no session was kept"));
+}
+
+TEST_F(CompareWindow, am_i_done_says_what_is_open_and_leads_there) {
+    open_compare();
+    page("pageDone");
+    auto* table = find<QTableWidget>("doneTable");
+    const auto line = [&](const QString& words) {
+        for (int r = 0; r < table->rowCount(); ++r)
+            if (table->item(r, 1)->text().contains(words)) return r;
+        return -1;
+    };
+    const auto is_done = [&](int r) { return r >= 0 && table->item(r, 0)->text() == QString(QChar(0x2713)); };
+    wait_for([&] { return table->rowCount() > 0; });
+    EXPECT_FALSE(is_done(line("no anchor is set")));
+    EXPECT_GE(line("not listened to in mono"), 0);
+    EXPECT_GE(line("no reference was heard"), 0);
+    work().document.edit_tracks("Anchor", {track(0).id}, [](Track& t) { t.anchor = true; });
+    comparison().hear(0);
+    wait_for([&] { return is_done(line("1 anchor")) && is_done(line("was heard in the last hour")); });
+    EXPECT_TRUE(is_done(line("no listening note is open")));
+    const int staged = line("staged into their windows");
+    ASSERT_GE(staged, 0);
+    const QRect where = table->visualItemRect(table->item(staged, 2));
+    QTest::mouseClick(table->viewport(), Qt::LeftButton, Qt::NoModifier, where.center());
+    catch_up();
+    EXPECT_FALSE(window->findChild<QTableWidget*>("doneTable")) << "Stage is shown";
+}
+
+TEST_F(CompareWindow, references_stay_on_a_shelf_across_sessions) {
+    open_compare();
+    answers.text = "dense";
+    find<QTableWidget>("compareTable")->setCurrentCell(1, 0);
+    click("compareNote");
+    EXPECT_EQ(session().recordings[0].note, "dense");
+    work().document.start_new();
+    window.reset();
+    open_window();
+    import_all();
+    settle();
+    station(5);
+    auto* shelf = find<QToolButton>("compareShelf");
+    emit shelf->menu()->aboutToShow();
+    ASSERT_FALSE(shelf->menu()->actions().empty());
+    EXPECT_TRUE(shelf->menu()->actions().front()->text().contains("dense"));
+    shelf->menu()->actions().front()->trigger();
+    ASSERT_EQ(session().recordings.size(), 1u);
+    EXPECT_EQ(session().recordings[0].note, "dense");
+    comparison().drop_from_shelf(0);
+    EXPECT_TRUE(read_shelf(settings_folder() / "references.json").value().empty());
+}
+
+TEST_F(CompareWindow, a_correction_of_ones_own_is_read_and_told) {
+    open_compare();
+    std::ofstream(folder / "room.csv") << "50, -6\n1000, 0\n";
+    answers.file = folder / "room.csv";
+    auto* open = find<QToolButton>("monitorPlayback")->menu()->findChild<QAction*>("correctionOpen");
+    ASSERT_TRUE(open);
+    open->trigger();
+    ASSERT_TRUE(work().player.monitor().correction);
+    EXPECT_EQ(work().player.monitor().correction->name, "room");
+    std::ofstream(folder / "bad.csv") << "fifty\n";
+    answers.file = folder / "bad.csv";
+    open->trigger();
+    EXPECT_EQ(answers.complaints.size(), 1);
+    EXPECT_TRUE(work().player.monitor().correction) << "the old one stays";
+    find<QToolButton>("monitorPlayback")->menu()->findChild<QAction*>("correctionOff")->trigger();
+    EXPECT_FALSE(work().player.monitor().correction);
+}
