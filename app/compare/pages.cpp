@@ -424,15 +424,14 @@ std::vector<DonePage::Line> DonePage::lines() const {
     const auto missing = static_cast<int>(work_.materials.missing().size());
     add(count > 0 && missing == 0 && flagged == 0,
         count == 0    ? tr("no tracks yet")
-        : missing > 0 ? tr("%n file(s) are missing", nullptr, missing)
-        : flagged > 0 ? tr("%n row(s) have something wrong in their files", nullptr, flagged)
+        : missing > 0 ? tr("missing: %n file(s)", nullptr, missing)
+        : flagged > 0 ? tr("something is wrong in the files of %n row(s)", nullptr, flagged)
                       : tr("all files are understood"),
         gather);
     add(counted > 0 && in_window == counted,
         tr("%1 of %2 rows are staged into their windows").arg(in_window).arg(counted), stage);
     add(anchors > 0,
-        anchors > 0 ? tr("%n anchor(s) are set", nullptr, anchors)
-                    : tr("no anchor is set: what does the mix stand on?"),
+        anchors > 0 ? tr("%n anchor(s) set", nullptr, anchors) : tr("no anchor is set: what does the mix stand on?"),
         balance);
     const auto& peak = work_.mix.peak();
     const bool in_peak = peak && peak->dbfs && *peak->dbfs <= session.targets.mains_high_dbfs;
@@ -443,7 +442,7 @@ std::vector<DonePage::Line> DonePage::lines() const {
         balance, [&view = work_.view] { view.show_balance_page(ViewState::BalancePage::headroom); });
     add(heard > 0 && covered == 0 && unknown == 0,
         unknown > 0   ? tr("how much of each row is heard is being found out")
-        : covered > 0 ? tr("%n row(s) are hardly heard under the others", nullptr, covered)
+        : covered > 0 ? tr("hardly heard under the others: %n row(s)", nullptr, covered)
                       : tr("every row is heard"),
         balance, [&view = work_.view] { view.show_balance_page(ViewState::BalancePage::cover); });
     constexpr double enough_s = 10.0;  // long enough to have meant it
@@ -467,7 +466,7 @@ std::vector<DonePage::Line> DonePage::lines() const {
         compare);
     const auto open = static_cast<int>(
         std::count_if(session.notes.begin(), session.notes.end(), [](const ListeningNote& n) { return !n.done; }));
-    add(open == 0, open == 0 ? tr("no listening note is open") : tr("%n listening note(s) are open", nullptr, open),
+    add(open == 0, open == 0 ? tr("no listening note is open") : tr("still open: %n listening note(s)", nullptr, open),
         compare, [&view = work_.view] { view.show_compare_page(ViewState::ComparePage::notes); });
     const auto& m = work_.mix.leaving_figures();
     const HandOffLimits limits = limits_of(session.hand_off.profile, session.hand_off.own);

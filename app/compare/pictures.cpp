@@ -186,7 +186,9 @@ void LoudnessPicture::mouseMoveEvent(QMouseEvent* event) {
     const auto row = row_at(event->pos());
     emit work_.view.hint(!row        ? QString()
                          : *row == 0 ? tr("The mix at %1. A click goes there.").arg(time_text(t))
-                                     : tr("%1 of the recording. A drag marks a passage of it.").arg(time_text(t)));
+                                     : tr("%1 of the recording. A drag marks a passage; a double click sets this place "
+                                          "against where the song is.")
+                                           .arg(time_text(t)));
 }
 
 void LoudnessPicture::mouseReleaseEvent(QMouseEvent* event) {
@@ -209,6 +211,19 @@ void LoudnessPicture::mouseReleaseEvent(QMouseEvent* event) {
     }
     update();
     emit passage_chosen();
+}
+
+void LoudnessPicture::mouseDoubleClickEvent(QMouseEvent* event) {
+    const auto row = row_at(event->pos());
+    if (event->button() != Qt::LeftButton || !row || *row == 0) return;
+    dragged_.reset();
+    const size_t n = beside_[*row - 1];
+    const double t = time_at(event->pos().x()), now = work_.player.position_s();
+    work_.comparison.change(
+        n,
+        tr("%1 of %2 against %3 of the song")
+            .arg(time_text(t), QString::fromStdString(work_.comparison.recordings()[n].name), time_text(now)),
+        [&](Recording& r) { r.starts_s = t - now; });
 }
 
 void LoudnessPicture::leaveEvent(QEvent*) { emit work_.view.hint({}); }

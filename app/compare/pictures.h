@@ -8,7 +8,7 @@
 namespace isotonus {
 
 /// Short-term loudness of the mix and of recordings over time, each in its own strip.  A drag over a recording marks a
-/// passage of it; a click chooses the passage there.
+/// passage of it; a click chooses the passage there; a double click says where it stands against the song.
 class LoudnessPicture : public QWidget {
     Q_OBJECT
   public:
@@ -28,6 +28,8 @@ class LoudnessPicture : public QWidget {
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
+    /// On a recording: this place of it is heard against where the song is.
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
     void leaveEvent(QEvent*) override;
 
   private:

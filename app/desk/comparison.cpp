@@ -33,7 +33,7 @@ Comparison::Comparison(Document& document, Player& player, MixWatch& mix, QObjec
     connect(&document_, &Document::session_changed, this, &Comparison::follow);
     connect(&mix_, &MixWatch::changed, this, &Comparison::send);
     connect(&player_, &Player::moved, this, &Comparison::follow_place);
-    scope_timer_.setInterval(200);
+    scope_timer_.setInterval(250);
     connect(&scope_timer_, &QTimer::timeout, this, &Comparison::look_at_scope);
     if (auto kept = read_shelf(shelf_file())) shelf_ = std::move(*kept);
 }

@@ -30,7 +30,8 @@ struct SpectrumMeter::Work {
     std::array<double, window_frames / 2 + 1> power{}, product{};
     std::vector<std::complex<float>> left = {};
     double windows = 0.0;
-    std::vector<float> hann = [] {
+    /// The same for all: a meter of a second of sound would spend as long on it as on what it measures.
+    static inline const std::vector<float> hann = [] {
         std::vector<float> w(window_frames);
         for (size_t i = 0; i < w.size(); ++i)
             w[i] = static_cast<float>(

@@ -94,6 +94,66 @@ TEST_F(CompareWindow, a_passage_is_marked_tied_and_heard_against_the_songs) {
     EXPECT_TRUE(session().recordings[0].passages[0].tied());
 }
 
+TEST_F(CompareWindow, a_recording_has_a_place_of_its_own_against_the_song) {
+    open_compare();
+    page("pageLoudness");
+    work().player.locate(1.0);
+    auto* picture = find<LoudnessPicture>("loudnessPicture");
+    const QPoint at = picture->place_of(0, 3.0);
+    QTest::mouseClick(picture, Qt::LeftButton, Qt::NoModifier, at);
+    QTest::mouseDClick(picture, Qt::LeftButton, Qt::NoModifier, at);
+    EXPECT_NEAR(session().recordings[0].starts_s, 2.0, 0.05);
+    EXPECT_TRUE(session().recordings[0].passages.empty());
+    comparison().hear(0);
+    EXPECT_NEAR(static_cast<double>(shift()), -2.0 * 48000.0, 0.05 * 48000.0);
+    work().document.undo();
+    EXPECT_EQ(session().recordings[0].starts_s, 0.0);
+}
+
+TEST_F(CompareWindow, changing_over_leaves_no_gap_and_no_click) {
+    // A slow tone in the mix and in the recording: wherever they are changed over, also to another place of the
+    // recording, each block of 256 frames sounds, and no sample is far from the one before.
+    import_all();
+    Session s = without_tracks(session(), {track(0).id, track(2).id});
+    work().document.edit("One", s);
+    settle();
+    answers.files = {write(folder / "other.wav", make(480000, 2, sine(220, 48000, 0.3)), 2)};
+    station(5);
+    QTest::mouseClick(find<QPushButton>("compareAdd"), Qt::LeftButton);
+    wait_for([&] { return comparison().match_db(0).has_value(); });
+    const PlanPtr mix = work().player.heard();
+    comparison().hear(0);
+    const PlanPtr other = work().player.heard();
+    comparison().change(0, "Elsewhere", [](Recording& r) { r.starts_s = 3.3; });
+    catch_up();
+    const PlanPtr elsewhere = work().player.heard();
+    ASSERT_NE(elsewhere->parts.back().delay_samples, other->parts.back().delay_samples);
+    Engine engine;
+    engine.set_plan(mix);
+    const auto wait = [&] { wait_for([&] { return engine.ready(1024); }); };
+    wait();
+    engine.play();
+    std::vector<float> block(512);
+    float last = 0.0f, furthest = 0.0f;
+    int silent = 0;
+    const PlanPtr turns[] = {other, mix, elsewhere, other, mix};
+    for (int n = 0; n < 300; ++n) {
+        if (n % 50 == 49) engine.set_plan(turns[static_cast<size_t>(n / 50) % std::size(turns)]);
+        wait();  // by hand blocks are asked for faster than a device would
+        engine.fill(block.data(), 256, false);
+        double power = 0.0;
+        for (size_t i = 0; i < block.size(); i += 2) {
+            if (n > 2) furthest = std::max(furthest, std::fabs(block[i] - last));
+            last = block[i];
+            power += static_cast<double>(block[i]) * static_cast<double>(block[i]);
+        }
+        silent += n > 2 && power / 256.0 < 1e-5 ? 1 : 0;
+    }
+    EXPECT_EQ(silent, 0);
+    // 220 Hz at 0.3 changes by 0.0087 a frame; a fade over a block from one phase to another by a little more.
+    EXPECT_LT(furthest, 0.02f);
+}
+
 TEST_F(CompareWindow, matches_are_of_the_whole_of_the_passage_or_as_it_plays) {
     open_compare();
     const double whole = *comparison().match_db(0);

@@ -490,3 +490,52 @@ TEST_F(Cli, a_reference_is_listed_and_compared_with_band_by_band) {
     EXPECT_EQ(run("reference " + session + " add /nowhere.wav").status, 3);
     EXPECT_EQ(run("reference " + session + " remove softer").status, 2);
 }
+
+TEST_F(Cli, notes_are_taken_ticked_off_and_put_on_the_sheet) {
+    make_session();
+    ASSERT_EQ(run("note " + session + " add --at 2.5 --text 'voice too loud' --heard-on car").status, 0);
+    ASSERT_EQ(run("note " + session + " add --at 0.5 --text 'kick late'").status, 0);
+    json list = run("note " + session + " list --json").document();
+    ASSERT_EQ(list.size(), 2u);
+    EXPECT_EQ(list[0]["text"], "kick late") << "in order of time";
+    EXPECT_EQ(list[1]["heard_on"], "car");
+    ASSERT_EQ(run("note " + session + " done 1").status, 0);
+    EXPECT_EQ(run("note " + session + " list --json").document()[0]["done"], true);
+    ASSERT_EQ(run("note " + session + " undone 1").status, 0);
+    ASSERT_EQ(run("note " + session + " remove 1").status, 0);
+    EXPECT_EQ(run("note " + session + " list --json").document().size(), 1u);
+    EXPECT_EQ(run("note " + session + " remove 9").status, 2);
+    EXPECT_EQ(run("note " + session + " add --at 1").status, 2) << "a note needs words";
+    EXPECT_EQ(run("note " + session + " add --text words").status, 2) << "and a place";
+    EXPECT_EQ(run("note " + session + " list --json").document().size(), 1u) << "nothing was taken";
+}
+
+TEST_F(Cli, what_has_changed_since_a_print_is_listed_and_taken_back) {
+    make_session();
+    const fs::path file = folder / "mix.isotonus";
+    Session s = read_session(file).value();
+    Recording print;
+    print.name = "mix 1";
+    print.file = write(folder / "mix 1.wav", make(4800, 2, noise(1, 0.1)), 2);
+    print.session = folder / "mix 1.wav.isotonus";
+    ASSERT_TRUE(write_session(s, print.session));
+    s.recordings.push_back(print);
+    ASSERT_TRUE(write_session(s, file));
+    const std::string row = s.tracks[0]->name, other = s.tracks[1]->name;
+    const double fader = s.tracks[0]->fader_db;
+    ASSERT_EQ(run("set " + session + " '" + row + "' fader=-11").status, 0);
+    ASSERT_EQ(run("set " + session + " '" + other + "' pan=0.5").status, 0);
+    const json changes = run("reference " + session + " changes 'mix 1' --json").document();
+    ASSERT_EQ(changes.size(), 2u);
+    EXPECT_EQ(changes[0]["row"], row);
+    EXPECT_THAT(changes[0]["words"][0].get<std::string>(), testing::StartsWith("fader -11.0 dB, was "));
+    ASSERT_EQ(run("reference " + session + " take-back 'mix 1' --row '" + row + "'").status, 0);
+    EXPECT_EQ(read_session(file).value().tracks[0]->fader_db, fader);
+    EXPECT_EQ(run("reference " + session + " changes 'mix 1' --json").document().size(), 1u);
+    EXPECT_EQ(run("reference " + session + " take-back 'mix 1' --row '" + row + "'").status, 2)
+        << "nothing has changed";
+    ASSERT_EQ(run("reference " + session + " take-back 'mix 1'").status, 0);
+    EXPECT_TRUE(run("reference " + session + " changes 'mix 1' --json").document().empty());
+    fs::remove(print.session);
+    EXPECT_EQ(run("reference " + session + " changes 'mix 1'").status, 3);
+}
