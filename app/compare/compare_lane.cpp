@@ -17,7 +17,7 @@ CompareLane::CompareLane(Workspace& work, TrackId id, QWidget* parent) : Lane(wo
 
 std::optional<double> CompareLane::share() const {
     if (!work_.view.compare_band) return std::nullopt;
-    for (const BandMaker& maker : makers_of_band(work_, *work_.view.compare_band))
+    for (const BandMaker& maker : work_.spectra.makers(work_.player.plan(), *work_.view.compare_band))
         if (maker.row == id()) return maker.share;
     return std::nullopt;
 }

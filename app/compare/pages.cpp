@@ -96,8 +96,13 @@ void ChangesPage::show_since(std::optional<size_t> recording) {
     follow();
 }
 
+void ChangesPage::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    follow();
+}
+
 void ChangesPage::follow() {
-    if (!isVisible() && !parentWidget()->isVisible()) return;
+    if (!isVisible()) return;  // an edit elsewhere does not wait for it
     const auto& all = work_.comparison.recordings();
     if (recording_ && (*recording_ >= all.size() || all[*recording_].reference)) recording_.reset();
     if (recording_ && all[*recording_].file != read_from_) {
@@ -326,8 +331,8 @@ void BlindPage::follow() {
     for (const size_t n : offered_)
         if (n < all.size()) names << QString::fromStdString(all[n].name);
     words_->setText(
-        running_ ? tr("Round %1 of %2: hear them as often as you like, then say which is the best. Meters and names "
-                      "say nothing meanwhile.")
+        running_ ? tr("Round %1 of %2: hear them as often as you like, then say which is the best. Names are hidden "
+                      "meanwhile; look away from the meters.")
                        .arg(running_->round() + 1)
                        .arg(running_->rounds())
         : names.size() < 2

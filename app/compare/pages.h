@@ -24,6 +24,9 @@ class ChangesPage : public QWidget {
     /// Since this recording was made; none: nothing is chosen.
     void show_since(std::optional<size_t> recording);
 
+  protected:
+    void showEvent(QShowEvent* event) override;
+
   private:
     void follow();
     void take_back();

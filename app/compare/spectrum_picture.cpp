@@ -69,24 +69,6 @@ void SpectrumPicture::follow() {
     update();
 }
 
-const std::vector<BandMaker>& makers_of_band(Workspace& work, int band) {
-    static PlanPtr of;
-    static int of_band = -1;
-    static std::vector<BandMaker> found;
-    const PlanPtr& plan = work.player.plan();
-    bool missing = false;
-    if (of == plan && of_band == band) return found;
-    const double half = std::pow(10.0, 0.05), hz = third_octave_hz(band);
-    found = makers_of(*plan, hz / half, hz * half, [&](const MaterialPtr& m) {
-        const LongTermSpectrum* const spectrum = work.spectra.of(m);
-        missing |= spectrum == nullptr;
-        return spectrum;
-    });
-    of = missing ? nullptr : plan;  // more is known soon
-    of_band = band;
-    return found;
-}
-
 QRect compare_frequencies(int width, int top, int height) { return {40, top, width - 40 - words_width, height}; }
 
 QRect SpectrumPicture::levels_area() const {
@@ -98,7 +80,7 @@ std::vector<std::pair<BandMaker, QRect>> SpectrumPicture::makers() const {
     if (!work_.view.compare_band) return found;
     constexpr int line = 18, lines_above = 7;
     QRect place(levels_area().right() + 16, levels_area().top() + 4 + lines_above * line, words_width - 16, line);
-    for (const BandMaker& maker : makers_of_band(work_, *work_.view.compare_band)) {
+    for (const BandMaker& maker : work_.spectra.makers(work_.player.plan(), *work_.view.compare_band)) {
         if (place.bottom() > height() || maker.share < 0.01) break;
         found.emplace_back(maker, place);
         place.translate(0, line);

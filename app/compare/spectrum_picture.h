@@ -5,12 +5,8 @@
 #include <QWidget>
 
 #include "app/desk/workspace.h"
-#include "core/compare/makers.h"
 
 namespace isotonus {
-
-/// Of the mix as it stands, for one third octave, the strongest first; worked out once for everybody who asks.
-const std::vector<BandMaker>& makers_of_band(Workspace& work, int band);
 
 /// Where frequencies stand in a picture, and in the lanes above it, of this width.
 QRect compare_frequencies(int width, int top, int height);

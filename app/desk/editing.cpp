@@ -403,6 +403,46 @@ void Editing::spread_pans() {
     work_.document.edit(tr("Spread pans of %n row(s)", nullptr, static_cast<int>(ids.size())), std::move(next));
 }
 
+void Editing::all_off(Flag flag) {
+    const auto of_track = flag == Flag::mute ? &Track::mute : &Track::solo;
+    const auto of_bus = flag == Flag::mute ? &Bus::mute : &Bus::solo;
+    if (how_many(work_.document.session(), flag) == 0) return;
+    Session next = work_.document.session();
+    for (const auto& t : work_.document.session().tracks)
+        if ((*t).*of_track) next = with_track(next, t->id, [of_track](Track& track) { track.*of_track = false; });
+    for (Bus& bus : next.buses.change()) bus.*of_bus = false;
+    work_.document.edit(flag == Flag::mute ? tr("All mutes off") : tr("All solos off"), std::move(next));
+}
+
+int Editing::how_many(const Session& session, Flag flag) {
+    const auto on = [flag](const auto& row) { return flag == Flag::mute ? row.mute : row.solo; };
+    return static_cast<int>(
+        std::count_if(session.tracks.begin(), session.tracks.end(), [&](const auto& t) { return on(*t); }) +
+        std::count_if(session.buses.begin(), session.buses.end(), on));
+}
+
+void Editing::solo_alone(const std::vector<TrackId>& ids) {
+    if (ids.empty()) return;
+    Session next = work_.document.session();
+    for (const auto& t : work_.document.session().tracks) {
+        const bool on = std::find(ids.begin(), ids.end(), t->id) != ids.end();
+        if (t->solo != on) next = with_track(next, t->id, [on](Track& track) { track.solo = on; });
+    }
+    for (const Bus& bus : work_.document.session().buses)
+        if (bus.solo) {
+            for (Bus& b : next.buses.change()) b.solo = false;
+            break;
+        }
+    work_.document.edit(tr("Solo %1 alone").arg(QString::fromStdString(next.name_of(ids.front()))), std::move(next));
+}
+
+void Editing::all_trims_to_0() {
+    std::vector<TrackId> ids;
+    for (const auto& t : work_.document.session().tracks)
+        if (t->trim_db != 0.0 && !t->locked) ids.push_back(t->id);
+    if (!ids.empty()) work_.document.edit_tracks(tr("All trims to 0"), ids, [](Track& t) { t.trim_db = 0.0; });
+}
+
 void Editing::add_section(double time_s) {
     const QString given = tr("section %1").arg(work_.document.session().sections.size() + 1);
     const auto name =

@@ -61,6 +61,14 @@ class Editing : public QObject {
                      double fader_db);
     void bypass_all_chains();
 
+    /// All mutes, or all solos, of tracks and buses off; how many there are.
+    enum class Flag { mute, solo };
+    void all_off(Flag flag);
+    static int how_many(const Session& session, Flag flag);
+    /// These tracks are soloed, all others not.
+    void solo_alone(const std::vector<TrackId>& ids);
+    void all_trims_to_0();
+
     // Routing of the selected rows.
     void make_bus();
     void make_group();

@@ -45,6 +45,8 @@ RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent)
         b->setGeometry(x, (row_height() - 22) / 2, 24, 22);
         b->setFocusPolicy(Qt::NoFocus);
         connect(b, &QToolButton::clicked, this, [this, flag, on, off](bool checked) {
+            if (flag == &Track::solo && QGuiApplication::keyboardModifiers() & Qt::ControlModifier)
+                return work_.edits.solo_alone({id_});
             const auto ids = work_.document.moved_with(id_);
             const Track* t = work_.document.track(id_);
             work_.document.edit_tracks((checked ? on : off).arg(QString::fromStdString(t->name)), ids,
@@ -56,7 +58,8 @@ RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent)
     solo_ = button("solo", "S", head_width - 33, &Track::solo, tr("Solo %1"), tr("Solo %1 off"));
     mute_->setToolTip(tr("Mute: this track is not heard, nor exported. (M)"));
     solo_->setToolTip(
-        tr("Solo: only soloed tracks are heard. Good for finding a fault; balance with everything playing. (S)"));
+        tr("Solo: only soloed tracks are heard. Good for finding a fault; balance with everything playing. (S; a click "
+           "with Ctrl solos it alone)"));
 }
 
 void RowHead::refresh() {

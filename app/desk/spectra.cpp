@@ -1,6 +1,9 @@
 #include "app/desk/spectra.h"
 
+#include <cmath>
+
 #include "app/desk/background.h"
+#include "core/compare/third_octaves.h"
 #include "core/shape/advice.h"
 
 namespace isotonus {
@@ -36,6 +39,20 @@ const Spectra::Known* Spectra::find(const MaterialPtr& material) {
         });
     });
     return nullptr;
+}
+
+const std::vector<BandMaker>& Spectra::makers(const PlanPtr& mix, int band) {
+    if (makers_of_.lock() == mix && makers_band_ == band) return makers_;
+    bool missing = false;
+    const double half = std::pow(10.0, 0.05), hz = third_octave_hz(band);
+    makers_ = makers_of(*mix, hz / half, hz * half, [&](const MaterialPtr& m) {
+        const LongTermSpectrum* const spectrum = of(m);
+        missing |= spectrum == nullptr;
+        return spectrum;
+    });
+    makers_of_ = missing ? PlanPtr() : mix;  // more is known soon
+    makers_band_ = band;
+    return makers_;
 }
 
 }  // namespace isotonus

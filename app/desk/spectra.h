@@ -6,6 +6,7 @@
 #include <map>
 #include <set>
 
+#include "core/compare/makers.h"
 #include "core/measure/material.h"
 #include "core/measure/spectrum.h"
 
@@ -20,6 +21,8 @@ class Spectra : public QObject {
     const LongTermSpectrum* of(const MaterialPtr& material);
     /// How often each level occurs; null likewise.
     const LevelShares* levels(const MaterialPtr& material);
+    /// The rows that make a third octave of a mix, the strongest first, as far as their spectra are known.
+    const std::vector<BandMaker>& makers(const PlanPtr& mix, int band);
 
   signals:
     void ready();
@@ -33,6 +36,9 @@ class Spectra : public QObject {
     const Known* find(const MaterialPtr& material);
     std::map<MaterialPtr, Known> known_;
     std::set<MaterialPtr> waiting_;
+    std::weak_ptr<const RenderPlan> makers_of_;  ///< which mix, and which band of it, was asked for last
+    int makers_band_ = -1;
+    std::vector<BandMaker> makers_;
     std::shared_ptr<Progress> progress_ = std::make_shared<Progress>();
 };
 

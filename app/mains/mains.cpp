@@ -269,6 +269,7 @@ QString Mains::warning() const {
     const MonitorSettings& m = work_.player.monitor();
     QStringList on;
     if (work_.player.hearing() == Player::Hearing::at_rest) on << tr("faders at rest (0)");
+    if (work_.document.session().any_solo()) on << tr("solo");
     if (work_.player.hearing() == Player::Hearing::track) on << tr("one track alone");
     if (work_.player.hearing() == Player::Hearing::under) on << tr("some rows alone");
     if (work_.comparison.blind())

@@ -4,6 +4,7 @@
 #include <QRegularExpression>
 #include <QTranslator>
 #include <cmath>
+#include <string_view>
 
 namespace isotonus {
 
@@ -27,7 +28,7 @@ QString db_text(double level_db, const char* unit, bool sign) {
     QString number = QString::number(std::fabs(rounded), 'f', 1);
     if (rounded < 0.0)
         number.prepend(minus);
-    else if (sign && rounded > 0.0)
+    else if (rounded > 0.0 && (sign || std::string_view(unit).starts_with("dBFS") || std::string_view(unit) == "dBTP"))
         number.prepend('+');
     return *unit ? number + ' ' + unit : number;
 }
@@ -75,7 +76,10 @@ std::optional<double> parse_pan(const QString& text) {
         return (t.startsWith('l') ? -percent : percent) / 100.0;
     }
     const auto value = parse_level(t);
-    return value && *value >= -1.0 && *value <= 1.0 ? value : std::nullopt;
+    if (!value || !std::isfinite(*value)) return std::nullopt;
+    // "34" is R 34 and "-34" L 34; "0.34" is the share of the way that files and the command line say.
+    const double pan = t.contains('.') || t.contains(',') ? *value : *value / 100.0;
+    return pan >= -1.0 && pan <= 1.0 ? std::optional(pan) : std::nullopt;
 }
 
 void speak_english() {

@@ -51,6 +51,25 @@ TransportBar::TransportBar(Workspace& work, QWidget* parent) : QWidget(parent), 
     sections_layout_->setContentsMargins(0, 0, 0, 0);
     sections_layout_->setSpacing(2);
     layout->addWidget(sections_);
+    // How many rows are muted and soloed stands in sight wherever one is; a click takes them off.
+    const auto count = [&](const char* name, Editing::Flag flag, const QString& tip) {
+        auto* b = new QToolButton;
+        b->setObjectName(name);
+        b->setToolTip(tip);
+        b->setFocusPolicy(Qt::NoFocus);
+        connect(b, &QToolButton::clicked, this, [this, flag] { work_.edits.all_off(flag); });
+        layout->addWidget(b);
+        const auto show = [this, b, flag] {
+            const int n = Editing::how_many(work_.document.session(), flag);
+            b->setText(flag == Editing::Flag::mute ? tr("%1 muted").arg(n) : tr("%1 solo").arg(n));
+            b->setAccessibleName(b->text());
+            b->setVisible(n > 0);
+        };
+        connect(&work_.document, &Document::session_changed, b, show);
+        show();
+    };
+    count("muteCount", Editing::Flag::mute, tr("Rows that are muted; a click takes all mutes off. (Shift+M)"));
+    count("soloCount", Editing::Flag::solo, tr("Rows that are soloed; a click takes all solos off. (Shift+S)"));
     hint_ = new QLabel;
     hint_->setObjectName("hint");
     hint_->setText(tr("Point at anything: here stands what it is. F1 lists the keys."));

@@ -58,6 +58,7 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     make_actions();
 
     connect(tabs_, &StationTabs::chosen, desk_, &Desk::show_station);
+    connect(tabs_, &StationTabs::chosen, this, [this] { emit work_.view.hint({}); });  // of the station before
     connect(&work_.view, &ViewState::station_wanted, tabs_, &StationTabs::choose);
     connect(&work_.comparison, &Comparison::trouble, &work_.view, &ViewState::hint);
     connect(desk_, &Desk::demo_wanted, &files_, &FileActions::open_demo);
@@ -233,17 +234,35 @@ void MainWindow::make_actions() {
             });
     add("muteRows", tr("Mute the selected rows"), Qt::Key_M, [this] { toggle_flag(&Track::mute, tr("Mute")); });
     add("soloRows", tr("Solo the selected rows"), Qt::Key_S, [this] { toggle_flag(&Track::solo, tr("Solo")); });
-    const auto clear = [this](bool Track::*flag, bool Bus::*bus_flag, const QString& name) {
-        Session next = work_.document.session();
-        for (const auto& t : work_.document.session().tracks)
-            if ((*t).*flag) next = with_track(next, t->id, [flag](Track& track) { track.*flag = false; });
-        for (Bus& bus : next.buses.change()) bus.*bus_flag = false;
-        work_.document.edit(name, std::move(next));
-    };
     add("clearSolo", tr("All solos off"), QKeySequence("Shift+S"),
-        [clear] { clear(&Track::solo, &Bus::solo, tr("All solos off")); });
+        [this] { work_.edits.all_off(Editing::Flag::solo); });
     add("clearMute", tr("All mutes off"), QKeySequence("Shift+M"),
-        [clear] { clear(&Track::mute, &Bus::mute, tr("All mutes off")); });
+        [this] { work_.edits.all_off(Editing::Flag::mute); });
+    add("soloAlone", tr("Solo the selected rows alone: all others off"), QKeySequence("Ctrl+Alt+S"),
+        [this] { work_.edits.solo_alone(work_.document.selected()); });
+    add("trimsTo0", tr("Stage: all trims to 0, but for locked rows"), QKeySequence("Ctrl+Alt+T"),
+        [this] { work_.edits.all_trims_to_0(); });
+    const auto go_on = [this](int by) {
+        const auto& sections = work_.document.session().sections;
+        const double now = work_.player.position_s();
+        const int at = section_at(work_.document.session(), now);
+        // Back goes to the start of this section first, as one expects of it while the song plays.
+        constexpr double just_begun_s = 1.0;
+        const bool to_its_start = by < 0 && at >= 0 && now - sections[static_cast<size_t>(at)].start_s > just_begun_s;
+        const int to = to_its_start ? at : at + by;
+        if (to < 0 || to >= static_cast<int>(sections.size())) return;
+        const double start = sections[static_cast<size_t>(to)].start_s;
+        Player::Loop loop = work_.player.loop();
+        if (loop.on) {
+            loop.from_s = start;
+            loop.to_s = section_end_s(work_.document.session(), to, work_.view.time.song_s());
+            work_.player.set_loop(loop);
+        }
+        work_.player.locate(start);
+    };
+    add("nextSection", tr("On to the next section; a loop follows"), Qt::Key_PageDown, [go_on] { go_on(1); });
+    add("sectionBefore", tr("Back to where the section begins, or to the one before"), Qt::Key_PageUp,
+        [go_on] { go_on(-1); });
     add("soloSafe", tr("Solo safe: heard even when others are soloed"), QKeySequence("Alt+S"),
         [this] { toggle_flag(&Track::solo_safe, tr("Solo safe")); });
     make_balance_actions();

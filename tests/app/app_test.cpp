@@ -395,6 +395,12 @@ TEST(Text, typed_values_are_understood) {
     EXPECT_EQ(parse_pan("r100"), 1.0);
     EXPECT_EQ(parse_pan("C"), 0.0);
     EXPECT_FALSE(parse_pan("L 130"));
+    EXPECT_EQ(parse_pan("34"), 0.34);
+    EXPECT_EQ(parse_pan("-34"), -0.34);
+    EXPECT_EQ(parse_pan("-0.5"), -0.5);
+    EXPECT_FALSE(parse_pan("130"));
+    EXPECT_EQ(db_text(1.5, "dBFS"), "+1.5 dBFS") << "beyond full scale";
+    EXPECT_EQ(db_text(1.5), "1.5 dB");
 }
 
 TEST(Ruler, places_and_levels_are_each_others_inverse_and_finest_around_0) {

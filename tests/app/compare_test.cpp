@@ -224,7 +224,7 @@ TEST_F(CompareWindow, a_click_on_a_band_says_which_rows_make_it) {
     ASSERT_TRUE(work().view.compare_band);
     EXPECT_EQ(third_octave_name_hz(*work().view.compare_band), 200.0);
     wait_for([&] {
-        const auto& makers = makers_of_band(work(), *work().view.compare_band);
+        const auto& makers = work().spectra.makers(work().player.plan(), *work().view.compare_band);
         return !makers.empty() && makers.front().row == track(1).id && makers.front().share > 0.9;
     });
     auto* lane = window->findChildren<CompareLane*>().at(1);

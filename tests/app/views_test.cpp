@@ -421,3 +421,52 @@ TEST_F(Window, night_and_day_change_the_colours) {
     EXPECT_FALSE(theme().night);
     EXPECT_GT(window->grab().toImage().pixelColor(640, 500).lightness(), 200);
 }
+
+TEST_F(Window, mutes_and_solos_are_counted_in_sight_and_taken_off_there) {
+    import_all();
+    EXPECT_FALSE(find<QToolButton>("muteCount")->isVisible());
+    work().document.edit_tracks("Mute", {track(0).id, track(1).id}, [](Track& t) { t.mute = true; });
+    EXPECT_EQ(find<QToolButton>("muteCount")->text(), "2 muted");
+    EXPECT_TRUE(find<QToolButton>("muteCount")->isVisible());
+    // A click with Ctrl on S solos that row alone.
+    work().document.edit_tracks("Solo", {track(0).id, track(1).id}, [](Track& t) { t.solo = true; });
+    auto* head = window->findChildren<RowHead*>().at(2);
+    QTest::mouseClick(head->findChild<QToolButton*>("solo"), Qt::LeftButton, Qt::ControlModifier);
+    EXPECT_TRUE(track(2).solo && !track(0).solo && !track(1).solo);
+    EXPECT_EQ(find<QToolButton>("soloCount")->text(), "1 solo");
+    QTest::mouseClick(find<QToolButton>("soloCount"), Qt::LeftButton);
+    QTest::mouseClick(find<QToolButton>("muteCount"), Qt::LeftButton);
+    EXPECT_FALSE(session().any_solo() || track(0).mute || track(1).mute);
+    EXPECT_FALSE(find<QToolButton>("soloCount")->isVisible());
+    work().document.select_only(track(1).id);
+    key(Qt::Key_S, Qt::ControlModifier | Qt::AltModifier);
+    EXPECT_TRUE(track(1).solo);
+    // Trims to 0, but for what is locked.
+    work().document.edit_tracks("Trim", {track(0).id, track(1).id}, [](Track& t) { t.trim_db = 3.0; });
+    work().document.edit_tracks("Lock", {track(0).id}, [](Track& t) { t.locked = true; });
+    key(Qt::Key_T, Qt::ControlModifier | Qt::AltModifier);
+    EXPECT_EQ(track(0).trim_db, 3.0);
+    EXPECT_EQ(track(1).trim_db, 0.0);
+}
+
+TEST_F(Window, sections_are_walked_and_the_loop_follows) {
+    import_all();
+    Session s = session();
+    s.sections = {{"intro", 0.0}, {"verse", 1.0}, {"chorus", 2.5}};
+    work().document.edit("Sections", s);
+    key(Qt::Key_PageDown);
+    EXPECT_NEAR(work().player.position_s(), 1.0, 1e-3);
+    work().player.set_loop({true, 1.0, 2.5});
+    key(Qt::Key_PageDown);
+    EXPECT_NEAR(work().player.position_s(), 2.5, 1e-3);
+    EXPECT_EQ(work().player.loop().from_s, 2.5);
+    EXPECT_GT(work().player.loop().to_s, 4.9);
+    key(Qt::Key_PageDown);
+    EXPECT_NEAR(work().player.position_s(), 2.5, 1e-3) << "there is none further on";
+    work().player.locate(4.2);
+    key(Qt::Key_PageUp);
+    EXPECT_NEAR(work().player.position_s(), 2.5, 1e-3) << "first to where this one begins";
+    key(Qt::Key_PageUp);
+    EXPECT_NEAR(work().player.position_s(), 1.0, 1e-3);
+    EXPECT_EQ(work().player.loop().to_s, 2.5);
+}

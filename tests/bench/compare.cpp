@@ -61,7 +61,7 @@ int main(int argc, char** argv) {
                             }) /
                             20.0;
     fmt::print(
-        "the last second of the mix of {} tracks and of a recording: {:.2f} ms, five times a second {:.1f} % of a "
+        "the last second of the mix of {} tracks and of a recording: {:.2f} ms, four times a second {:.1f} % of a "
         "core\n",
         mix->tracks.size(), 1e3 * one_look, 400.0 * one_look);
     for (const char* name : {"spectrumPicture", "loudnessPicture", "widthPicture"}) {
