@@ -4,6 +4,7 @@
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QListWidget>
+#include <QMenu>
 #include <QPushButton>
 #include <QStyleFactory>
 #include <QTemporaryDir>
@@ -268,14 +269,23 @@ int main(int argc, char** argv) {
         noted.recordings.change()[0].passages = {{"chorus", 20.0, 30.0, 16.0, 26.0}};
         work.document.edit("Noted", noted);
         using Page = ViewState::ComparePage;
-        for (const auto& [page, name] : {std::pair(Page::loudness, "compare-loudness"), {Page::width, "compare-width"},
-                                         {Page::changes, "compare-changes"}, {Page::notes, "compare-notes"},
-                                         {Page::blind, "compare-blind"}, {Page::done, "compare-done"}}) {
+        for (const auto& [page, name] : {std::pair(Page::loudness, "compare-loudness"),
+                                         {Page::width, "compare-width"},
+                                         {Page::changes, "compare-changes"},
+                                         {Page::notes, "compare-notes"},
+                                         {Page::blind, "compare-blind"},
+                                         {Page::done, "compare-done"}}) {
             work.view.show_compare_page(page);
             QTest::qWait(1200);
             shoot(window, folder, name);
         }
         work.view.show_compare_page(Page::frequencies);
+        QMenu* played_by = window.findChild<QToolButton*>("monitorPlayback")->menu();
+        played_by->popup(window.mapToGlobal(QPoint(600, 300)));
+        QTest::qWait(100);
+        played_by->grab().save(folder + "/playback-menu.png");
+        played_by->close();
+        work.document.undo();  // what was noted
     }
     window.stations().choose(4);
     work.view.show_ride({Parameter::level, {Parameter::level, Parameter::pan}, false, {}});
@@ -309,7 +319,10 @@ int main(int argc, char** argv) {
     press("makeGroup");
     press("pageHeadroomAction");
     settle(window);
-    QTest::qWait(1500);
+    QElapsedTimer planning;
+    planning.start();
+    while (!work.mix.headroom() && planning.elapsed() < 60000) QTest::qWait(50);
+    QTest::qWait(200);
     if (work.mix.headroom() && work.mix.headroom()->proposals.size() > 1) {
         ViewState::Ghosts ghosts;
         for (const auto& [id, db] : work.mix.headroom()->proposals[1].faders) ghosts[id] = db;
