@@ -17,8 +17,7 @@ using Page = ViewState::BalancePage;
 constexpr int panel_height = 176;
 
 QString name_of(const Workspace& work, TrackId id) {
-    const Track* t = work.document.track(id);
-    return t ? QString::fromStdString(t->name) : QString();
+    return QString::fromStdString(work.document.session().name_of(id));  // a bus with a chain is a row of the plan too
 }
 
 void words(QPainter& painter, int x, int y, int wide, const QString& text, const QColor& ink, int pixels = 11,
@@ -211,13 +210,11 @@ void HeadroomPage::paintEvent(QPaintEvent*) {
     if (plan->proposals.empty()) {
         const TargetSheet& sheet = work_.document.session().targets;
         const double room = sheet.mains_high_dbfs - plan->peak_dbfs.value_or(sheet.mains_high_dbfs);
-        isotonus::words(
-            painter, 400, 26, width() - 400,
-            tr("Nothing needs to go down: there is %1 of room up to the top of the window.").arg(db_text(room)),
-            theme().ink, 13);
+        isotonus::words(painter, 400, 26, width() - 400,
+                        tr("Nothing needs to go down: %1 of room is left in the window.").arg(db_text(room)),
+                        theme().ink, 13);
     } else {
-        isotonus::words(painter, 400, 0, width() - 400,
-                        tr("What could go down so that the peak falls into its window; the pointer shows the faders:"),
+        isotonus::words(painter, 400, 0, width() - 400, tr("What could go down so far; the pointer shows the faders:"),
                         theme().faint);
     }
 }

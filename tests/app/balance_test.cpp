@@ -241,6 +241,28 @@ TEST_F(Balance, a_build_up_brings_one_track_in_at_each_step) {
     EXPECT_EQ(track(2).fader_db, -2.0);
 }
 
+TEST_F(Balance, the_headroom_plan_names_a_bus_that_has_a_chain) {
+    import_all();
+    TrackId bus = 0;
+    Session hot = with_new_bus(session(), "Canal", std::nullopt, {track(0).id, track(1).id}, &bus);
+    hot = with_chain(hot, bus,
+                     [](Chain& chain) { chain.push_back(new_processor(*processor_type("compressor"), chain)); });
+    hot.main_fader_db = 12.0;
+    work().document.edit("Hot", hot);
+    wait_for([&] { return !work().materials.shaping(); });
+    settle();
+    station(2);
+    key(Qt::Key_Y);
+    wait_for([&] { return work().mix.headroom() && work().mix.headroom()->proposals.size() > 1; });
+    catch_up();
+    int named = 0;
+    for (const auto* b : window->findChildren<QPushButton*>()) {
+        EXPECT_FALSE(b->text().startsWith(',') || b->text().contains(", ,")) << b->text().toStdString();
+        named += b->text().contains("Canal") ? 1 : 0;
+    }
+    EXPECT_GE(named, 1);
+}
+
 TEST_F(Balance, the_headroom_plan_brings_the_mix_from_over_into_its_window) {
     begin();
     change<double>(&Track::fader_db, {6.0, 6.0, 0.0});

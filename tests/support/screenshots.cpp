@@ -313,8 +313,9 @@ int main(int argc, char** argv) {
     const Session before = work.document.session();
     const auto row = [&](const char* name) { return work.document.session().find(std::string(name))->id; };
     work.document.edit_tracks("Anchors", {row("Kick Close"), row("Bass"), voice}, [](Track& t) { t.anchor = true; });
-    work.document.select_only(row("Snare"));
-    press("makeBus");
+    Session hot = work.document.session();
+    hot.main_fader_db += 5.0;
+    work.document.edit("Hot", hot);
     work.document.select_only(voice);
     press("makeGroup");
     press("pageHeadroomAction");
