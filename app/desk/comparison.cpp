@@ -3,6 +3,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include <nlohmann/json.hpp>
+
 #include "app/desk/background.h"
 #include "core/files/paths.h"
 #include "core/measure/loudness.h"
@@ -13,6 +15,13 @@ namespace isotonus {
 namespace {
 
 fs::path shelf_file() { return settings_folder() / "references.json"; }
+
+/// What says in a session's file that it was kept for a print, and may be written anew with it.
+constexpr const char* print_mark = "kept_for_print";
+bool is_of_print(const fs::path& file) {
+    const auto session = read_session(file);
+    return session && session->unknown && session->unknown->contains(print_mark);
+}
 
 /// Short-term loudness (EBU Tech 3341) at a time; absent when nothing sounded in the 3 s before.
 Level short_term_lufs(const std::vector<double>& hops, double time_s) {
@@ -379,13 +388,13 @@ void Comparison::add_print(const fs::path& file, const Measurement& m, const QSt
     // The session lies beside it, and opens like any other.  A file of that name that is not an earlier print's stays.
     fs::path then = r.file;
     then += ".isotonus";
-    const auto is_known = [&](const Recording& x) { return x.session == then; };
-    const bool ours = std::any_of(next.recordings.begin(), next.recordings.end(), is_known);
-    if (ours || !is_there(then)) {
+    // Nor is one that is worked in: it was opened to go on from there.
+    if (!is_there(then) || (is_of_print(then) && document_.path() != then)) {
         Session kept = session;
         kept.recordings = {};
         kept.notes = {};
         kept.blind_results = {};
+        kept.unknown = std::make_shared<const nlohmann::json>(nlohmann::json{{print_mark, r.file.filename().string()}});
         if (const auto written = write_session(kept, then))
             r.session = then;
         else

@@ -296,8 +296,11 @@ QWidget* HandOffPanel::make_form() {
                  tr("Date, place in the song and loudness in the file (EBU Tech 3285)."), true);
     sheet_ = tick("exportSheet", tr("hand-off sheet"),
                   tr("PDF, JSON and text with figures, checks, notes and the recall list; and checksums."), false);
-    print_ = tick("exportPrint", tr("keep as a print"), tr("To compare with in Compare. The session as it is now is kept beside the file, so that one can see what "
-                                                      "has changed since, and go back."), false);
+    print_ = tick(
+        "exportPrint", tr("keep as a print"),
+        tr("To compare with in Compare. The session as it is now is kept beside the file, so that one can see what "
+           "has changed since, and go back."),
+        false);
     dither_ =
         tick("exportDither", tr("dither"),
              tr("TPDF noise of ±1 LSB when the mix is reduced to 16 or 24 bit; without it, it is rounded."), true);

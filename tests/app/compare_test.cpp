@@ -371,6 +371,19 @@ TEST_F(CompareWindow, what_has_changed_since_a_print_is_listed_and_taken_back) {
     EXPECT_EQ(table->rowCount(), 0);
     work().document.undo();
     EXPECT_EQ(track(0).fader_db, -6.0);
+    // Off the list and made again, its session is kept again; the one that was there was its own.
+    comparison().remove(1);
+    comparison().add_print(print, m, "2030-06-02 10:00", {}, session());
+    EXPECT_EQ(session().recordings[1].session, folder / "mix 1.wav.isotonus");
+    EXPECT_EQ(read_session(folder / "mix 1.wav.isotonus").value().tracks[0]->fader_db, track(0).fader_db);
+    // Opened and worked in, it is a session like any other, which no print is written over.
+    comparison().remove(1);
+    work().document.edit_tracks("Fader", {track(0).id}, [](Track& t) { t.fader_db = -9.0; });
+    ASSERT_TRUE(work().document.save(folder / "mix 1.wav.isotonus", Document::Outside::overwritten));
+    work().document.edit_tracks("Fader", {track(0).id}, [](Track& t) { t.fader_db = -3.0; });
+    comparison().add_print(print, m, "2030-06-02 11:00", {}, session());
+    EXPECT_EQ(read_session(folder / "mix 1.wav.isotonus").value().tracks[0]->fader_db, -9.0);
+    EXPECT_TRUE(session().recordings.back().session.empty());
     // A file of that name that is somebody's own is not written over.
     const fs::path own = write(folder / "mine.wav", make(4800, 2, noise(9, 0.1)), 2);
     std::ofstream(folder / "mine.wav.isotonus") << "mine";
