@@ -15,14 +15,6 @@ namespace {
 
 using Page = ViewState::ComparePage;
 
-QPushButton* button(QBoxLayout* row, const char* name, const QString& text, const QString& tip) {
-    auto* b = new QPushButton(text);
-    b->setObjectName(name);
-    b->setToolTip(tip);
-    row->addWidget(b);
-    return b;
-}
-
 }  // namespace
 
 ComparePanel::ComparePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
@@ -129,12 +121,12 @@ QWidget* ComparePanel::make_loudness_page() {
     column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(loudness_, 1);
     auto* row = new QHBoxLayout;
-    tie_ = button(row, "passageTie", tr("Tie to this part of the song"),
-                  tr("The marked passage of the recording stands against the loop or section where the song is: F6 "
-                     "changes over between the two."));
-    untie_ = button(row, "passageUntie", tr("Untie"), tr("It stays marked."));
-    rename_ = button(row, "passageRename", tr("Name…"), tr("What the passage is: its chorus."));
-    drop_ = button(row, "passageRemove", tr("Remove"), tr("The passage is no longer marked."));
+    tie_ = button_in(row, "passageTie", tr("Tie to this part of the song"),
+                     tr("The marked passage of the recording stands against the loop or section where the song is: F6 "
+                        "changes over between the two."));
+    untie_ = button_in(row, "passageUntie", tr("Untie"), tr("It stays marked."));
+    rename_ = button_in(row, "passageRename", tr("Name…"), tr("What the passage is: its chorus."));
+    drop_ = button_in(row, "passageRemove", tr("Remove"), tr("The passage is no longer marked."));
     row->addStretch();
     column->addLayout(row);
     const auto changed = [this](const QString& name, auto change) {
@@ -197,16 +189,16 @@ void ComparePanel::tie() {
 
 QLayout* ComparePanel::make_buttons() {
     auto* row = new QHBoxLayout;
-    hear_ =
-        button(row, "compareHear", tr("Hear it"),
-               tr("In the mix's place, and back. (F6; Ctrl+Shift+F6 from where the passage begins; Ctrl+F6 goes on to "
-                  "the next)"));
+    hear_ = button_in(
+        row, "compareHear", tr("Hear it"),
+        tr("In the mix's place, and back. (F6; Ctrl+Shift+F6 from where the passage begins; Ctrl+F6 goes on to "
+           "the next)"));
     connect(hear_, &QPushButton::clicked, this, [this] {
         const auto n = one_chosen();
         if (!work_.comparison.blind()) work_.comparison.hear(n == work_.comparison.heard() ? std::nullopt : n);
     });
-    connect(button(row, "compareAdd", tr("Add a reference…"),
-                   tr("Any audio file to compare with. It never passes the mix's faders.")),
+    connect(button_in(row, "compareAdd", tr("Add a reference…"),
+                      tr("Any audio file to compare with. It never passes the mix's faders.")),
             &QPushButton::clicked, this, [this] {
                 for (const fs::path& file : work_.prompter->open_files(
                          tr("References"), tr("Audio (*.wav *.aiff *.aif *.flac *.ogg *.opus *.mp3)")))
@@ -221,7 +213,7 @@ QLayout* ComparePanel::make_buttons() {
     shelf_->setMenu(new QMenu(shelf_));
     connect(shelf_->menu(), &QMenu::aboutToShow, this, &ComparePanel::fill_shelf);
     row->addWidget(shelf_);
-    note_ = button(row, "compareNote", tr("Note…"), tr("What this one is."));
+    note_ = button_in(row, "compareNote", tr("Note…"), tr("What this one is."));
     connect(note_, &QPushButton::clicked, this, [this] {
         const auto n = one_chosen();
         if (!n) return;
@@ -229,7 +221,7 @@ QLayout* ComparePanel::make_buttons() {
                                                    QString::fromStdString(work_.comparison.recordings()[*n].note));
         if (text) work_.comparison.set_note(*n, *text);
     });
-    remove_ = button(row, "compareRemove", tr("Take off the list"), tr("The file stays."));
+    remove_ = button_in(row, "compareRemove", tr("Take off the list"), tr("The file stays."));
     connect(remove_, &QPushButton::clicked, this, [this] {
         if (const auto n = one_chosen()) work_.comparison.remove(*n);
     });

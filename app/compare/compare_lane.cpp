@@ -9,7 +9,7 @@
 
 namespace isotonus {
 
-CompareLane::CompareLane(Workspace& work, TrackId id, QWidget* parent) : Lane(work, id, parent) {
+CompareLane::CompareLane(Workspace& work, TrackId id, QWidget* parent) : PlainLane(work, id, parent) {
     connect(&work_.spectra, &Spectra::ready, this, qOverload<>(&QWidget::update));
     connect(&work_.view, &ViewState::compare_view_changed, this, &Lane::refresh);
     connect(&work_.player, &Player::plan_changed, this, &Lane::refresh);
@@ -39,13 +39,7 @@ void CompareLane::paint(QPainter& painter, const QRect&) {
     const FrequencyRuler ruler{static_cast<double>(area.left()), static_cast<double>(area.right())};
     ruler.paint_rules(painter, area);
     const auto band = work_.view.compare_band;
-    if (band) {
-        QColor shade = theme().accent;
-        shade.setAlpha(50);
-        const double half = std::pow(10.0, 0.05), hz = third_octave_hz(*band);
-        const int from = static_cast<int>(ruler.place(hz / half)), to = static_cast<int>(ruler.place(hz * half));
-        painter.fillRect(QRect(from, 0, to - from, height() - 1), shade);
-    }
+    paint_chosen_band(painter, area, band);
     const bool heard = work_.document.session().is_heard(t) && std::isfinite(t.fader_db);
     const MaterialPtr m = work_.materials.played(t);
     painter.setFont(lettering(11));

@@ -2,11 +2,11 @@
 // makes.
 #pragma once
 
-#include "app/desk/lane.h"
+#include "app/desk/plain_lane.h"
 
 namespace isotonus {
 
-class CompareLane : public Lane {
+class CompareLane : public PlainLane {
     Q_OBJECT
   public:
     CompareLane(Workspace& work, TrackId id, QWidget* parent);
@@ -14,11 +14,6 @@ class CompareLane : public Lane {
   protected:
     QString value_text() const override;
     QString value_name() const override;
-    void nudge(double, uint64_t) override {}
-    void type_value(const QString&) override {}
-    void reset_value() override {}
-    double per_pixel(const QPoint&) const override { return 0.0; }
-    bool grab(const QPoint&) override { return false; }
     void paint(QPainter& painter, const QRect& clip) override;
 
   private:

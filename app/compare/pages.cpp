@@ -14,14 +14,6 @@ namespace isotonus {
 
 namespace {
 
-QPushButton* button(QBoxLayout* row, const char* name, const QString& text, const QString& tip) {
-    auto* b = new QPushButton(text);
-    b->setObjectName(name);
-    b->setToolTip(tip);
-    row->addWidget(b);
-    return b;
-}
-
 void put(QTableWidget* table, int row, const QStringList& cells) {
     for (int c = 0; c < cells.size(); ++c) {
         auto* item = new QTableWidgetItem(cells[c]);
@@ -60,6 +52,14 @@ QTableWidget* plain_table(const char* name, const QString& accessible, const QSt
     return table;
 }
 
+QPushButton* button_in(QBoxLayout* row, const char* name, const QString& text, const QString& tip) {
+    auto* b = new QPushButton(text);
+    b->setObjectName(name);
+    b->setToolTip(tip);
+    row->addWidget(b);
+    return b;
+}
+
 // --- what has changed -----------------------------------------------------------------------------------------------
 
 ChangesPage::ChangesPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
@@ -73,9 +73,9 @@ ChangesPage::ChangesPage(Workspace& work, QWidget* parent) : QWidget(parent), wo
         plain_table("changesTable", tr("What has changed since the print"), {tr("Row"), tr("What has changed")}, 1);
     column->addWidget(table_, 1);
     auto* row = new QHBoxLayout;
-    one_ = button(row, "changesTakeBack", tr("Take this row back"), tr("As it was at the print; one step of undo."));
-    all_ = button(row, "changesTakeAll", tr("Take everything back"),
-                  tr("All that is heard as it was at the print. Notes, targets and sections stay."));
+    one_ = button_in(row, "changesTakeBack", tr("Take this row back"), tr("As it was at the print; one step of undo."));
+    all_ = button_in(row, "changesTakeAll", tr("Take everything back"),
+                     tr("All that is heard as it was at the print. Notes, targets and sections stay."));
     row->addStretch();
     column->addLayout(row);
     connect(one_, &QPushButton::clicked, this, &ChangesPage::take_back);
@@ -149,14 +149,15 @@ NotesPage::NotesPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(
                          {tr("Done"), tr("At"), tr("What"), tr("Heard on"), tr("Noted")}, 2);
     column->addWidget(table_, 1);
     auto* row = new QHBoxLayout;
-    auto* add = button(row, "noteAdd", tr("Note at the playhead…"),
-                       tr("What was noticed, where the song is now; the playback check that is on is noted with it. "
-                          "(Shift+N)"));
-    change_ = button(row, "noteChange", tr("Reword…"), tr("Changes the words of the note."));
-    heard_on_ = button(row, "noteHeardOn", tr("Heard on…"), tr("On which system it was noticed: in the car, a phone."));
-    remove_ = button(row, "noteRemove", tr("Remove"), tr("Takes the note away."));
-    on_sheet_ =
-        button(row, "notesOnSheet", tr("On the hand-off sheet"), tr("Notes that are not ticked off go with the mix."));
+    auto* add = button_in(row, "noteAdd", tr("Note at the playhead…"),
+                          tr("What was noticed, where the song is now; the playback check that is on is noted with it. "
+                             "(Shift+N)"));
+    change_ = button_in(row, "noteChange", tr("Reword…"), tr("Changes the words of the note."));
+    heard_on_ =
+        button_in(row, "noteHeardOn", tr("Heard on…"), tr("On which system it was noticed: in the car, a phone."));
+    remove_ = button_in(row, "noteRemove", tr("Remove"), tr("Takes the note away."));
+    on_sheet_ = button_in(row, "notesOnSheet", tr("On the hand-off sheet"),
+                          tr("Notes that are not ticked off go with the mix."));
     on_sheet_->setCheckable(true);
     row->addStretch();
     column->addLayout(row);
@@ -250,17 +251,18 @@ BlindPage::BlindPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(
     rounds_->setValue(8);
     rounds_->setSuffix(tr(" rounds"));
     row->addWidget(rounds_);
-    start_ = button(row, "blindStart", tr("Begin"), tr("The versions are shuffled in every round, at one loudness."));
-    stop_ = button(row, "blindStop", tr("Break off"), tr("Nothing is kept of it."));
+    start_ =
+        button_in(row, "blindStart", tr("Begin"), tr("The versions are shuffled in every round, at one loudness."));
+    stop_ = button_in(row, "blindStop", tr("Break off"), tr("Nothing is kept of it."));
     row->addStretch();
     column->addLayout(row);
     auto* choices = new QHBoxLayout;
     for (size_t letter = 0; letter < 3; ++letter) {
         const QString name(QChar('A' + static_cast<int>(letter)));
-        auto* hear = button(choices, ("blindHear" + name.toStdString()).c_str(), tr("Hear %1").arg(name),
-                            tr("In step with the song."));
-        auto* best = button(choices, ("blindBest" + name.toStdString()).c_str(), tr("%1 is the best").arg(name),
-                            tr("On to the next round."));
+        auto* hear = button_in(choices, ("blindHear" + name.toStdString()).c_str(), tr("Hear %1").arg(name),
+                               tr("In step with the song."));
+        auto* best = button_in(choices, ("blindBest" + name.toStdString()).c_str(), tr("%1 is the best").arg(name),
+                               tr("On to the next round."));
         hear->setCheckable(true);
         connect(hear, &QPushButton::clicked, this, [this, letter] { this->hear(letter); });
         connect(best, &QPushButton::clicked, this, [this, letter] { choose(letter); });

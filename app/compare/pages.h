@@ -2,6 +2,7 @@
 // of the job is done.
 #pragma once
 
+#include <QBoxLayout>
 #include <QLabel>
 #include <QPushButton>
 #include <QSpinBox>
@@ -15,6 +16,9 @@ namespace isotonus {
 
 /// A list that looks as ours do: whole rows, no grid, no editing.
 QTableWidget* plain_table(const char* name, const QString& accessible, const QStringList& titles, int stretched);
+
+/// A button at the end of a row, with the why of it.
+QPushButton* button_in(QBoxLayout* row, const char* name, const QString& text, const QString& tip);
 
 /// What differs between the session as it was at a print and as it is, row by row, and the way back.
 class ChangesPage : public QWidget {

@@ -71,6 +71,16 @@ void SpectrumPicture::follow() {
 
 QRect compare_frequencies(int width, int top, int height) { return {40, top, width - 40 - words_width, height}; }
 
+void paint_chosen_band(QPainter& painter, const QRect& area, std::optional<int> band) {
+    if (!band) return;
+    QColor shade = theme().accent;
+    shade.setAlpha(50);
+    const FrequencyRuler ruler = ruler_of(area);
+    const double half = std::pow(10.0, 0.05), hz = third_octave_hz(*band);
+    const int from = static_cast<int>(ruler.place(hz / half)), to = static_cast<int>(ruler.place(hz * half));
+    painter.fillRect(QRect(from, area.top(), to - from, area.height()), shade);
+}
+
 QRect SpectrumPicture::levels_area() const {
     return compare_frequencies(width(), 4, (height() - ruler_height) * 6 / 10 - 4);
 }
@@ -114,14 +124,7 @@ void SpectrumPicture::paintEvent(QPaintEvent*) {
     const FrequencyRuler ruler = ruler_of(levels);
     painter.fillRect(levels, theme().ground);
     painter.fillRect(difference, theme().ground);
-    if (const auto band = work_.view.compare_band) {
-        QColor shade = theme().accent;
-        shade.setAlpha(50);
-        const double half = std::pow(10.0, 0.05), hz = third_octave_hz(*band);
-        const int from = static_cast<int>(ruler.place(hz / half)), to = static_cast<int>(ruler.place(hz * half));
-        for (const QRect& area : {levels, difference})
-            painter.fillRect(QRect(from, area.top(), to - from, area.height()), shade);
-    }
+    for (const QRect& area : {levels, difference}) paint_chosen_band(painter, area, work_.view.compare_band);
     ruler.paint_rules(painter, levels);
     ruler.paint_rules(painter, difference);
     ruler.paint(painter, QRect(levels.left(), height() - ruler_height, levels.width(), ruler_height));

@@ -11,6 +11,9 @@ namespace isotonus {
 /// Where frequencies stand in a picture, and in the lanes above it, of this width.
 QRect compare_frequencies(int width, int top, int height);
 
+/// The third octave that was asked about, as a stripe over an area of frequencies.
+void paint_chosen_band(QPainter& painter, const QRect& area, std::optional<int> band);
+
 class SpectrumPicture : public QWidget {
     Q_OBJECT
   public:

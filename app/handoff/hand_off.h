@@ -11,24 +11,20 @@
 #include <QPushButton>
 
 #include "app/desk/export_queue.h"
+#include "app/desk/plain_lane.h"
 #include "app/desk/station.h"
 
 namespace isotonus {
 
 /// What a row brings to the mix.
-class HandOffLane : public Lane {
+class HandOffLane : public PlainLane {
     Q_OBJECT
   public:
-    using Lane::Lane;
+    using PlainLane::PlainLane;
 
   protected:
     QString value_text() const override;
     QString value_name() const override { return tr("in the mix"); }
-    void nudge(double, uint64_t) override {}
-    void type_value(const QString&) override {}
-    void reset_value() override {}
-    double per_pixel(const QPoint&) const override { return 0.0; }
-    bool grab(const QPoint&) override { return false; }
     void paint(QPainter& painter, const QRect& clip) override;
 };
 

@@ -206,6 +206,12 @@ bool is_there(const Session& s, TrackId row) {
     return row == main_output || s.find(row) || s.find_bus(row) || s.find_group(row);
 }
 
+/// Processors that listen to a row that is gone listen to their own.
+void drop_lost_keys(const Session& now, Chain& chain) {
+    for (Processor& p : chain)
+        if (p.key != 0 && !is_there(now, p.key)) p.key = 0;
+}
+
 /// What a row that comes back leads to may be gone.
 template <class Row>
 Row mended(const Session& now, Row row) {
@@ -221,9 +227,32 @@ Row mended(const Session& now, Row row) {
     for (const auto& [parameter, curve] : row.rides.all())
         if (std::find(gone.begin(), gone.end(), parameter.send()) == gone.end()) kept.set(parameter, curve);
     row.rides = std::move(kept);
-    for (Processor& p : row.chain)
-        if (p.key != 0 && !is_there(now, p.key)) p.key = 0;
+    drop_lost_keys(now, row.chain);
     return row;
+}
+
+// What is not heard stays as it is now: what people call a row, think of it and want of it.
+void keep_labels(ControlGroup& back, const ControlGroup& present) {
+    back.name = present.name;
+    back.family = present.family;
+    back.ink = present.ink;
+}
+void keep_labels(Bus& back, const Bus& present) {
+    back.name = present.name;
+    back.family = present.family;
+    back.ink = present.ink;
+}
+void keep_labels(Track& back, const Track& present) {
+    back.name = present.name;
+    back.kind = present.kind;
+    back.family = present.family;
+    back.target = present.target;
+    back.locked = present.locked;
+    back.anchor = present.anchor;
+    back.note = present.note;
+    back.count_spikes = present.count_spikes;
+    back.passes_ceiling = present.passes_ceiling;
+    back.ink = present.ink;
 }
 
 /// In the list where it is, or where it was.
@@ -269,8 +298,7 @@ Session taken_back(const Session& now, const Session& then, TrackId row) {
     if (row == main_output) {
         next.main_fader_db = then.main_fader_db;
         next.main_chain = then.main_chain;
-        for (Processor& p : next.main_chain)
-            if (p.key != 0 && !is_there(now, p.key)) p.key = 0;
+        drop_lost_keys(now, next.main_chain);
         next.main_chain_out = then.main_chain_out;
         next.main_rides = then.main_rides;
         next.pan_law = then.pan_law;
@@ -282,17 +310,20 @@ Session taken_back(const Session& now, const Session& then, TrackId row) {
         const auto is_it = [row](const auto& x) { return x->id == row; };
         const auto was = std::find_if(then.tracks.begin(), then.tracks.end(), is_it) - then.tracks.begin();
         Track back = mended(now, *t);
-        if (const Track* present = now.find(row)) back.name = present->name;
+        if (const Track* present = now.find(row)) keep_labels(back, *present);
         put_in(next.tracks, std::make_shared<const Track>(std::move(back)), static_cast<size_t>(was), is_it);
     } else if (const Bus* b = then.find_bus(row)) {
         const auto is_it = [row](const Bus& x) { return x.id == row; };
         const auto& list = then.buses.items();
-        put_in(next.buses.change(), mended(now, *b),
+        Bus back = mended(now, *b);
+        if (const Bus* present = now.find_bus(row)) keep_labels(back, *present);
+        put_in(next.buses.change(), std::move(back),
                static_cast<size_t>(std::find_if(list.begin(), list.end(), is_it) - list.begin()), is_it);
     } else if (const ControlGroup* g = then.find_group(row)) {
         const auto is_it = [row](const ControlGroup& x) { return x.id == row; };
         ControlGroup back = *g;
         std::erase_if(back.members, [&](TrackId id) { return !now.find(id) && !now.find_bus(id); });
+        if (const ControlGroup* present = now.find_group(row)) keep_labels(back, *present);
         put_in(next.groups.change(), std::move(back), then.groups.size(), is_it);
     } else if (now.find(row)) {
         next = without_tracks(now, {row});
@@ -313,6 +344,13 @@ Session all_taken_back(const Session& now, const Session& then) {
     next.notes = now.notes;
     next.blind_results = now.blind_results;
     next.unknown = now.unknown;
+    for (const auto& t : then.tracks)
+        if (const Track* present = now.find(t->id))
+            next = with_track(next, t->id, [&](Track& back) { keep_labels(back, *present); });
+    for (Bus& b : next.buses.change())
+        if (const Bus* present = now.find_bus(b.id)) keep_labels(b, *present);
+    for (ControlGroup& g : next.groups.change())
+        if (const ControlGroup* present = now.find_group(g.id)) keep_labels(g, *present);
     return next;
 }
 

@@ -186,11 +186,14 @@ TEST(Changes, taken_back_as_a_whole_give_the_old_render_to_the_bit) {
     const auto before = rendered(mix.shaped_plan(), 512);
     Session now = with_track(mix.session, first, [](Track& t) { t.fader_db = 1.0, t.chain.clear(); });
     now = without_tracks(now, {second});
+    now = with_track(now, first, [](Track& t) { t.note = "close, dry", t.anchor = true, t.ink = 5; });
     now.notes = {{1.0, "kept", "", "", false}};
     now.main_fader_db = -3.0;
     mix.session = all_taken_back(now, read_session(folder / "then.isotonus").value());
     EXPECT_EQ(rendered(mix.shaped_plan(), 512), before);
     EXPECT_EQ(mix.session.notes.size(), 1u);
+    EXPECT_EQ(mix.session.find(first)->note, "close, dry");
+    EXPECT_TRUE(mix.session.find(first)->anchor && mix.session.find(first)->ink == 5);
     // The same by rows.
     mix.session = now;
     for (const RowChange& c : changes_between(read_session(folder / "then.isotonus").value(), now))
