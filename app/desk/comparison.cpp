@@ -44,7 +44,7 @@ Comparison::Comparison(Document& document, Player& player, MixWatch& mix, QObjec
     connect(&player_, &Player::moved, this, &Comparison::follow_place);
     scope_timer_.setInterval(250);
     connect(&scope_timer_, &QTimer::timeout, this, &Comparison::look_at_scope);
-    if (auto kept = read_shelf(shelf_file())) shelf_ = std::move(*kept);
+    if (auto kept = read_shelf(shelf_file())) shelf_ = std::move(*kept);  // else it is told when it is used
 }
 
 Comparison::~Comparison() {
@@ -347,7 +347,24 @@ void Comparison::add_reference(const fs::path& file) {
     keep_on_shelf(r);
 }
 
+bool Comparison::read_shelf_again() {
+    auto kept = read_shelf(shelf_file());
+    if (!kept) {
+        emit trouble(QString::fromStdString(kept.error().text()));
+        return false;
+    }
+    shelf_ = std::move(*kept);
+    return true;
+}
+
+void Comparison::write_shelf_back() {
+    if (const auto written = write_shelf(shelf_, shelf_file()); !written)
+        emit trouble(QString::fromStdString(written.error().text()));
+    emit changed();
+}
+
 void Comparison::keep_on_shelf(const Recording& reference) {
+    if (!read_shelf_again()) return;
     Recording kept = reference;
     for (RecordingPassage& p : kept.passages) p.song_from_s.reset(), p.song_to_s.reset();  // those are this song's
     kept.starts_s = 0.0;
@@ -356,9 +373,7 @@ void Comparison::keep_on_shelf(const Recording& reference) {
         shelf_.push_back(std::move(kept));
     else
         *at = std::move(kept);
-    if (const auto written = write_shelf(shelf_, shelf_file()); !written)
-        emit trouble(QString::fromStdString(written.error().text()));
-    emit changed();
+    write_shelf_back();
 }
 
 void Comparison::take_from_shelf(size_t n) {
@@ -368,10 +383,10 @@ void Comparison::take_from_shelf(size_t n) {
 }
 
 void Comparison::drop_from_shelf(size_t n) {
-    shelf_.erase(shelf_.begin() + static_cast<std::ptrdiff_t>(n));
-    if (const auto written = write_shelf(shelf_, shelf_file()); !written)
-        emit trouble(QString::fromStdString(written.error().text()));
-    emit changed();
+    const fs::path file = shelf_[n].file;
+    if (!read_shelf_again()) return;
+    std::erase_if(shelf_, [&](const Recording& r) { return r.file == file; });
+    write_shelf_back();
 }
 
 void Comparison::add_print(const fs::path& file, const Measurement& m, const QString& made, const QString& note,

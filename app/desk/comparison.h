@@ -99,6 +99,10 @@ class Comparison : public QObject {
     /// Only the place, with the passages and the figures as they are.
     std::vector<std::pair<double, double>> places_now() const;
     void keep_on_shelf(const Recording& reference);
+    /// As it lies on the disk now: another window may have changed it.  False, and told, when it cannot be read; it is
+    /// not written over then.
+    bool read_shelf_again();
+    void write_shelf_back();
     /// The mix's spectrum follows its figures.
     void look_at_mix();
     /// Spectra of a passage or of the last second follow the place in the song.

@@ -442,8 +442,26 @@ TEST_F(CompareWindow, references_stay_on_a_shelf_across_sessions) {
     shelf->menu()->actions().front()->trigger();
     ASSERT_EQ(session().recordings.size(), 1u);
     EXPECT_EQ(session().recordings[0].note, "dense");
+    // Another window's reference is kept too; a shelf that cannot be read is told, and not written over.
+    Recording other;
+    other.name = "another";
+    other.file = "/elsewhere/another.wav";
+    other.reference = true;
+    std::vector<Recording> both = read_shelf(settings_folder() / "references.json").value();
+    both.push_back(other);
+    ASSERT_TRUE(write_shelf(both, settings_folder() / "references.json"));
     comparison().drop_from_shelf(0);
-    EXPECT_TRUE(read_shelf(settings_folder() / "references.json").value().empty());
+    ASSERT_EQ(read_shelf(settings_folder() / "references.json").value().size(), 1u);
+    EXPECT_EQ(comparison().shelf()[0].name, "another");
+    QString told;
+    QObject::connect(&comparison(), &Comparison::trouble, window.get(), [&](const QString& text) { told = text; });
+    std::ofstream(settings_folder() / "references.json") << "{broken";
+    comparison().set_note(0, "denser");
+    EXPECT_TRUE(told.contains("references.json")) << told.toStdString();
+    std::string kept;
+    std::getline(std::ifstream(settings_folder() / "references.json"), kept);
+    EXPECT_EQ(kept, "{broken");
+    EXPECT_EQ(session().recordings[0].note, "denser") << "the session has it all the same";
 }
 
 TEST_F(CompareWindow, a_correction_of_ones_own_is_read_and_told) {
