@@ -9,7 +9,7 @@
 #include "app/compare/spectrum_picture.h"
 #include "app/desk/lane.h"
 #include "app/shape/frequency.h"
-#include "core/measure/loudness.h"
+#include "core/measure/passage.h"
 
 namespace isotonus {
 
@@ -19,22 +19,18 @@ constexpr int names_width = 170, figures_width = 176, ruler_height = 18;
 constexpr double lowest_lufs = -48.0, highest_lufs = -6.0;
 constexpr double widest_db = 12.0, narrowest_db = -36.0;
 
-/// Short-term loudness (3 s) at each hop of 100 ms, as a line in a strip.
+/// Short-term loudness as a line in a strip.
 QPainterPath loudness_line(const std::vector<double>& hops, const QRect& strip,
                            const std::function<double(double)>& x_of) {
-    constexpr size_t window = 30;
     QPainterPath path;
-    double sum = 0.0;
-    bool first = true;
-    const size_t step = std::max<size_t>(1, hops.size() / static_cast<size_t>(std::max(1, strip.width())));
-    for (size_t n = 0; n < hops.size(); ++n) {
-        sum += hops[n] - (n >= window ? hops[n - window] : 0.0);
-        if (n + 1 < window || n % step != 0) continue;
-        const double lufs = sum > 0.0 ? lufs_from_power(sum / window) : lowest_lufs;
-        const double share = (std::clamp(lufs, lowest_lufs, highest_lufs) - lowest_lufs) / (highest_lufs - lowest_lufs);
+    const std::vector<Level> series = short_term_series_lufs(hops);
+    const size_t step = std::max<size_t>(1, series.size() / static_cast<size_t>(std::max(1, strip.width())));
+    constexpr size_t first = 29;  // before, 3 s are not full
+    for (size_t n = first; n < series.size(); n += step) {
+        const double lufs = std::clamp(series[n].value_or(lowest_lufs), lowest_lufs, highest_lufs);
+        const double share = (lufs - lowest_lufs) / (highest_lufs - lowest_lufs);
         const QPointF at(x_of((static_cast<double>(n) + 1.0) * 0.1), strip.bottom() - share * (strip.height() - 2));
-        first ? path.moveTo(at) : path.lineTo(at);
-        first = false;
+        n == first ? path.moveTo(at) : path.lineTo(at);
     }
     return path;
 }
@@ -309,8 +305,7 @@ void WidthPicture::mouseMoveEvent(QMouseEvent* event) {
     const auto& mix = work_.comparison.mix_spectrum();
     if (!area.contains(event->pos()) || !mix) return emit work_.view.hint({});
     const FrequencyRuler ruler{static_cast<double>(area.left()), static_cast<double>(area.right())};
-    const int band = std::clamp(static_cast<int>(std::lround(10.0 * std::log10(ruler.hz(event->pos().x())))) - 14, 0,
-                                third_octaves - 1);
+    const int band = third_octave_at(ruler.hz(event->pos().x()));
     const auto sides = sides_over_middle_db(*mix, band, band), agree = agreement(*mix, band, band);
     const QString name = hz_text(third_octave_name_hz(band));
     emit work_.view.hint(sides ? tr("%1: the mix's sides %2 against its middle; left and right agree by %3")

@@ -76,8 +76,8 @@ void paint_chosen_band(QPainter& painter, const QRect& area, std::optional<int> 
     QColor shade = theme().accent;
     shade.setAlpha(50);
     const FrequencyRuler ruler = ruler_of(area);
-    const double half = std::pow(10.0, 0.05), hz = third_octave_hz(*band);
-    const int from = static_cast<int>(ruler.place(hz / half)), to = static_cast<int>(ruler.place(hz * half));
+    const auto [low_hz, high_hz] = third_octave_edges_hz(*band);
+    const int from = static_cast<int>(ruler.place(low_hz)), to = static_cast<int>(ruler.place(high_hz));
     painter.fillRect(QRect(from, area.top(), to - from, area.height()), shade);
 }
 
@@ -107,8 +107,7 @@ TrackId SpectrumPicture::maker_at(const QPoint& at) const {
 std::optional<int> SpectrumPicture::band_at(const QPoint& at) const {
     const QRect area = levels_area().united(difference_area());
     if (!area.contains(at)) return std::nullopt;
-    return std::clamp(static_cast<int>(std::lround(10.0 * std::log10(ruler_of(area).hz(at.x())))) - 14, 0,
-                      third_octaves - 1);
+    return third_octave_at(ruler_of(area).hz(at.x()));
 }
 
 QRect SpectrumPicture::difference_area() const {

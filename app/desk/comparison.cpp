@@ -7,7 +7,6 @@
 
 #include "app/desk/background.h"
 #include "core/files/paths.h"
-#include "core/measure/loudness.h"
 #include "core/measure/passage.h"
 
 namespace isotonus {
@@ -21,17 +20,6 @@ constexpr const char* print_mark = "kept_for_print";
 bool is_of_print(const fs::path& file) {
     const auto session = read_session(file);
     return session && session->unknown && session->unknown->contains(print_mark);
-}
-
-/// Short-term loudness (EBU Tech 3341) at a time; absent when nothing sounded in the 3 s before.
-Level short_term_lufs(const std::vector<double>& hops, double time_s) {
-    constexpr size_t window = 30;
-    const auto end = std::min(hops.size(), static_cast<size_t>(std::max(0.0, std::floor(time_s * 10.0))));
-    if (end < window) return std::nullopt;
-    double sum = 0.0;
-    for (size_t n = end - window; n < end; ++n) sum += hops[n];
-    const double lufs = sum > 0.0 ? lufs_from_power(sum / window) : -200.0;
-    return lufs > -70.0 ? Level(lufs) : std::nullopt;
 }
 
 }  // namespace

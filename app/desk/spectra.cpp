@@ -44,8 +44,8 @@ const Spectra::Known* Spectra::find(const MaterialPtr& material) {
 const std::vector<BandMaker>& Spectra::makers(const PlanPtr& mix, int band) {
     if (makers_of_.lock() == mix && makers_band_ == band) return makers_;
     bool missing = false;
-    const double half = std::pow(10.0, 0.05), hz = third_octave_hz(band);
-    makers_ = makers_of(*mix, hz / half, hz * half, [&](const MaterialPtr& m) {
+    const auto [low_hz, high_hz] = third_octave_edges_hz(band);
+    makers_ = makers_of(*mix, low_hz, high_hz, [&](const MaterialPtr& m) {
         const LongTermSpectrum* const spectrum = of(m);
         missing |= spectrum == nullptr;
         return spectrum;

@@ -45,6 +45,15 @@ fs::path kept_in(const fs::path& file) {
 
 double third_octave_hz(int band) { return std::pow(10.0, (first_number + band) / 10.0); }
 
+std::pair<double, double> third_octave_edges_hz(int band) {
+    return {std::pow(10.0, (first_number + band - 0.5) / 10.0), std::pow(10.0, (first_number + band + 0.5) / 10.0)};
+}
+
+int third_octave_at(double hz) {
+    return std::clamp(static_cast<int>(std::lround(10.0 * std::log10(std::max(1.0, hz)))) - first_number, 0,
+                      third_octaves - 1);
+}
+
 double third_octave_name_hz(int band) {
     constexpr double names[] = {1.0, 1.25, 1.6, 2.0, 2.5, 3.15, 4.0, 5.0, 6.3, 8.0};
     return names[(first_number + band) % 10] * std::pow(10.0, (first_number + band) / 10);

@@ -6,6 +6,7 @@
 
 #include <array>
 #include <optional>
+#include <utility>
 #include <vector>
 
 #include "core/mix/mixdown.h"
@@ -16,6 +17,10 @@ namespace isotonus {
 inline constexpr int third_octaves = 30;
 /// The exact middle of a band, 10^(n / 10) Hz.
 double third_octave_hz(int band);
+/// Its lower and upper edge, Hz.
+std::pair<double, double> third_octave_edges_hz(int band);
+/// The band that a frequency lies in; beyond the ends the first or the last.
+int third_octave_at(double hz);
 /// As it is called: 25, 31.5, 40 …
 double third_octave_name_hz(int band);
 

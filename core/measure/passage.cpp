@@ -1,6 +1,7 @@
 #include "core/measure/passage.h"
 
 #include <algorithm>
+#include <cmath>
 #include <vector>
 
 #include "core/measure/loudness.h"
@@ -51,6 +52,26 @@ std::optional<Passage> loudest_passage(std::span<const double> hops) {
     if (most <= 0.0) return std::nullopt;
     return Passage{static_cast<double>(at) / second, static_cast<double>(at + shortest) / second,
                    lufs_from_power(most / shortest)};
+}
+
+std::vector<Level> short_term_series_lufs(std::span<const double> hops) {
+    constexpr size_t window = 30;
+    constexpr double silent_lufs = -70.0;
+    std::vector<Level> series(hops.size());
+    for (size_t end = window; end <= hops.size(); ++end) {
+        double sum = 0.0;
+        for (const double power : hops.subspan(end - window, window)) sum += power;
+        const double lufs = sum > 0.0 ? lufs_from_power(sum / window) : silent_lufs;
+        if (lufs > silent_lufs) series[end - 1] = lufs;
+    }
+    return series;
+}
+
+Level short_term_lufs(std::span<const double> hops, double time_s) {
+    constexpr size_t window = 30;
+    const double end = std::floor(time_s * 10.0 + 1e-6);
+    if (!(end >= window) || end > static_cast<double>(hops.size())) return std::nullopt;
+    return short_term_series_lufs(hops.subspan(static_cast<size_t>(end) - window, window)).back();
 }
 
 Level passage_lufs(std::span<const double> hops, double from_s, double to_s) {

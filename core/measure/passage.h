@@ -2,6 +2,7 @@
 #pragma once
 
 #include <span>
+#include <vector>
 
 #include "core/decibels.h"
 
@@ -20,6 +21,12 @@ std::optional<Passage> widest_passage(std::span<const double> weighted_hops);
 
 /// The 8 s with the greatest mean power.  Absent when the material is shorter, or silent.
 std::optional<Passage> loudest_passage(std::span<const double> weighted_hops);
+
+/// Short-term loudness (EBU Tech 3341: the 3 s before a time) of hops of 100 ms; absent before 3 s, beyond their end,
+/// and at or below -70 LUFS.
+Level short_term_lufs(std::span<const double> weighted_hops, double time_s);
+/// The same at the end of each hop.
+std::vector<Level> short_term_series_lufs(std::span<const double> weighted_hops);
 
 /// Integrated loudness (BS.1770-5) of the hops of 100 ms between two times, as far as they reach; absent when nothing
 /// sounds there.

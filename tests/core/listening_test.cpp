@@ -119,6 +119,21 @@ TEST(Passages, are_as_loud_as_libebur128_says_of_them) {
     EXPECT_FALSE(passage_lufs(m->hops.weighted, 5.0, 4.0));
 }
 
+TEST(ShortTerm, is_the_three_seconds_before) {
+    // EBU Tech 3341: a stereo sine of 1 kHz at -23 dBFS reads -23 LUFS.
+    Folder folder;
+    write(folder / "in.wav", make(480000, 2, sine(1000, 48000, std::pow(10.0, -23.0 / 20.0))), 2);
+    const auto hops = load_material(folder / "in.wav", 48000).value()->hops.weighted;
+    EXPECT_NEAR(short_term_lufs(hops, 5.0).value_or(0.0), -23.0, 0.1);
+    EXPECT_FALSE(short_term_lufs(hops, 2.9)) << "three seconds are not full";
+    EXPECT_FALSE(short_term_lufs(hops, 11.0)) << "beyond its end";
+    EXPECT_FALSE(short_term_lufs(hops, -1.0) || short_term_lufs(std::vector<double>(50, 0.0), 4.0));
+    const auto series = short_term_series_lufs(hops);
+    ASSERT_EQ(series.size(), hops.size());
+    EXPECT_EQ(series[49], short_term_lufs(hops, 5.0));
+    EXPECT_FALSE(series[28]);
+}
+
 TEST(Changes, are_told_in_words_row_by_row) {
     Session then = with_new_bus(with_files({}, {"/a/Kick.wav", "/a/Voice.wav", "/a/Pad.wav"}), "Hall", {}, {});
     const TrackId kick = then.tracks[0]->id, voice = then.tracks[1]->id, pad = then.tracks[2]->id;

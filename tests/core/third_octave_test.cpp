@@ -28,6 +28,13 @@ TEST(ThirdOctaves, stand_where_iec_61260_puts_them) {
     EXPECT_NEAR(third_octave_hz(0), 25.119, 0.001);
     EXPECT_NEAR(third_octave_hz(16), 1000.0, 1e-9);
     EXPECT_NEAR(third_octave_hz(29), 19952.6, 0.1);
+    for (int b = 0; b < third_octaves; ++b) {
+        EXPECT_EQ(third_octave_at(third_octave_hz(b)), b);
+        EXPECT_EQ(third_octave_at(third_octave_edges_hz(b).first * 1.001), b);
+        EXPECT_EQ(third_octave_at(third_octave_edges_hz(b).second * 0.999), b);
+    }
+    EXPECT_EQ(third_octave_at(1.0), 0);
+    EXPECT_EQ(third_octave_at(96000.0), third_octaves - 1);
     const double names[] = {25,   31.5, 40,   50,   63,   80,   100,   125,   160,   200,
                             250,  315,  400,  500,  630,  800,  1000,  1250,  1600,  2000,
                             2500, 3150, 4000, 5000, 6300, 8000, 10000, 12500, 16000, 20000};

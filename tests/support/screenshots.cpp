@@ -406,6 +406,15 @@ int main(int argc, char** argv) {
         });
         window.stations().choose(3);
         shoot(window, folder, "crowded-shape");
+        window.stations().choose(5);
+        for (const auto& [page, name] : {std::pair(ViewState::ComparePage::frequencies, "crowded-compare"),
+                                         {ViewState::ComparePage::done, "crowded-compare-done"}}) {
+            work.view.show_compare_page(page);
+            settle(window);
+            QTest::qWait(1500);
+            shoot(window, folder, name);
+        }
+        work.view.show_compare_page(ViewState::ComparePage::frequencies);
         Session hot = work.document.session();
         hot.main_fader_db = 9.0;
         for (size_t n = 0; n < hot.tracks.size(); ++n)
