@@ -1,6 +1,7 @@
 #include <algorithm>
 
 #include "cli/verbs.h"
+#include "core/compare/match.h"
 #include "core/compare/third_octaves.h"
 #include "core/handoff/delivery.h"
 #include "core/measure/measurement_json.h"

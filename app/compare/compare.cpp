@@ -47,12 +47,12 @@ ComparePanel::ComparePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
         if (!work_.comparison.blind())
             work_.comparison.hear(r == 0 ? std::nullopt : std::optional(static_cast<size_t>(r - 1)));
     });
-    work_.comparison.want(true);
+    work_.comparison.show(true);
     refresh();
     show_page();
 }
 
-ComparePanel::~ComparePanel() { work_.comparison.want(false); }
+ComparePanel::~ComparePanel() { work_.comparison.show(false); }
 
 QLayout* ComparePanel::make_pages() {
     auto* row = new QHBoxLayout;
@@ -233,10 +233,11 @@ QLayout* ComparePanel::make_buttons() {
     match_->addItems({tr("of the whole"), tr("of the tied passages"), tr("as it plays")});
     match_->setToolTip(
         tr("Integrated over all of both; over the two passages that stand against each other; or the "
-           "last three seconds. Nothing is turned up beyond 0 dBTP."));
+           "last three seconds. Where a recording would have to go beyond 0 dBTP for that, it and the mix are "
+           "lowered alike, for the ear alone."));
     match_->setCurrentIndex(static_cast<int>(work_.comparison.match_by()));
     connect(match_, &QComboBox::activated, this,
-            [this](int n) { work_.comparison.set_match_by(static_cast<Comparison::MatchBy>(n)); });
+            [this](int n) { work_.comparison.set_match_by(static_cast<MatchBy>(n)); });
     row->addWidget(match_);
     return row;
 }
@@ -317,7 +318,8 @@ void ComparePanel::refresh() {
     put(0, {playing || all.blind() ? QString() : mark, tr("the mix as it stands"), QString(),
             mix ? level_text(mix->integrated_lufs, "LUFS") : tr("…"),
             mix ? level_text(mix->true_peak_dbtp, "dBTP") : QString(),
-            mix ? level_text(mix->sample_peak_dbfs, "dBFS") : QString(), QString(), QString()});
+            mix ? level_text(mix->sample_peak_dbfs, "dBFS") : QString(),
+            all.lower_db() < 0.0 ? db_text(all.lower_db(), "dB", true) : QString(), QString()});
     for (size_t n = 0; n < all.recordings().size(); ++n) {
         const Recording& r = all.recordings()[n];
         const Comparison::Known* k = all.known(n);
@@ -333,14 +335,18 @@ void ComparePanel::refresh() {
                                                                    : tr("being read"),
                                       m ? level_text(m->true_peak_dbtp, "dBTP") : QString(),
                                       m ? level_text(m->sample_peak_dbfs, "dBFS") : QString(),
-                                      match ? db_text(*match, "dB", true) : QString(), last});
+                                      match ? db_text(*match + all.lower_db(), "dB", true) : QString(), last});
     }
-    words_->setText(all.blind() ? tr("A blind comparison runs: nothing here says what you hear.")
+    QString words = all.blind() ? tr("A blind comparison runs: nothing here says what you hear.")
                     : all.recordings().empty()
                         ? tr("Nothing to compare with yet: export the mix with 'keep as a print', or add a reference.")
                     : heard >= 0 ? tr("You hear %1, brought to the mix's loudness. F6 goes back to the mix.")
                                        .arg(QString::fromStdString(all.recordings()[static_cast<size_t>(heard)].name))
-                                 : tr("You hear the mix. F6 changes over without a gap, matched in loudness."));
+                                 : tr("You hear the mix. F6 changes over without a gap, matched in loudness.");
+    if (all.lower_db() < -0.05)
+        words += tr(" For the ear alone all is %1 lower: what is matched would clip otherwise.")
+                     .arg(db_text(-all.lower_db(), "dB"));
+    words_->setText(words);
     const bool one = one_chosen().has_value();
     for (QPushButton* b : {hear_, note_, remove_}) b->setEnabled(one);
     show_chosen();

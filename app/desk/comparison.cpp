@@ -17,6 +17,8 @@ fs::path shelf_file() { return settings_folder() / "references.json"; }
 
 /// What says in a session's file that it was kept for a print, and may be written anew with it.
 constexpr const char* print_mark = "kept_for_print";
+/// Peaks are followed in steps of half a dB, none of them too low.
+double half_db_above(double db) { return std::ceil(db * 2.0) / 2.0; }
 bool is_of_print(const fs::path& file) {
     const auto session = read_session(file);
     return session && session->unknown && session->unknown->contains(print_mark);
@@ -28,7 +30,14 @@ Comparison::Comparison(Document& document, Player& player, MixWatch& mix, QObjec
     : QObject(parent), document_(document), player_(player), mix_(mix) {
     pool_.setMaxThreadCount(1);
     connect(&document_, &Document::session_changed, this, &Comparison::follow);
-    connect(&mix_, &MixWatch::changed, this, &Comparison::send);
+    connect(&document_, &Document::replaced, this, [this] {
+        mix_lufs_.reset();  // of another mix
+        mix_hops_.clear();
+        last_.reset();
+        hear(std::nullopt);
+        send();
+    });
+    connect(&mix_, &MixWatch::changed, this, [this] { send(); });
     connect(&player_, &Player::moved, this, &Comparison::follow_place);
     scope_timer_.setInterval(250);
     connect(&scope_timer_, &QTimer::timeout, this, &Comparison::look_at_scope);
@@ -46,24 +55,16 @@ const Comparison::Known* Comparison::known(size_t n) const {
     return at == known_.end() ? nullptr : &at->second;
 }
 
-std::optional<double> Comparison::match_db(size_t n) const {
+std::optional<Match> Comparison::match(size_t n) const {
     const Known* k = known(n);
     if (!k || !k->material) return std::nullopt;
-    const Recording& r = recordings()[n];
-    const double at_s = player_.position_s();
-    const std::vector<double>& its = k->material->hops.weighted;
-    Level mine, other;
-    if (const RecordingPassage* tied = r.tied_at(at_s); tied && match_by_ == MatchBy::passage) {
-        mine = passage_lufs(mix_hops_, *tied->song_from_s, *tied->song_to_s);
-        other = passage_lufs(its, tied->from_s, tied->to_s);
-    } else if (match_by_ == MatchBy::short_term) {
-        mine = short_term_lufs(mix_hops_, at_s);
-        other = short_term_lufs(its, r.place_s(at_s));
-    }
-    if (!mine || !other) return heard_match_db(mix_lufs_, k->material->measurement);
-    Measurement passage = k->material->measurement;
-    passage.integrated_lufs = other;
-    return heard_match_db(mine, passage);
+    return match_at({mix_lufs_, mix_hops_}, recordings()[n], *k->material, k->true_peaks, match_by_,
+                    player_.position_s());
+}
+
+std::optional<double> Comparison::match_db(size_t n) const {
+    const auto found = match(n);
+    return found ? std::optional(found->gain_db) : std::nullopt;
 }
 
 void Comparison::set_match_by(MatchBy by) {
@@ -71,12 +72,15 @@ void Comparison::set_match_by(MatchBy by) {
     send();
 }
 
-std::vector<std::pair<double, double>> Comparison::places_now() const {
-    std::vector<std::pair<double, double>> found;
+std::vector<std::array<double, 3>> Comparison::places_now() const {
+    std::vector<std::array<double, 3>> found;
     const double at_s = player_.position_s();
-    for (size_t n = 0; n < recordings().size(); ++n)
-        // In steps of half a dB: short-term loudness need not be followed at every hop.
-        found.emplace_back(recordings()[n].place_s(at_s) - at_s, std::round(match_db(n).value_or(0.0) * 2.0) / 2.0);
+    for (size_t n = 0; n < recordings().size(); ++n) {
+        // Short-term loudness need not be followed at every hop.
+        const Match m = match(n).value_or(Match{});
+        found.push_back(
+            {recordings()[n].place_s(at_s) - at_s, std::round(m.gain_db * 2.0), half_db_above(m.true_peak_dbtp)});
+    }
     return found;
 }
 
@@ -85,7 +89,7 @@ void Comparison::follow_place() {
     const bool moves =
         match_by_ == MatchBy::short_term ||
         std::any_of(recordings().begin(), recordings().end(), [](const Recording& r) { return !r.passages.empty(); });
-    if (moves && places_now() != sent_) send();
+    if (moves && places_now() != sent_) send(true);
 }
 
 std::vector<BandDifference> Comparison::differences(const std::vector<size_t>& from) const {
@@ -96,7 +100,10 @@ std::vector<BandDifference> Comparison::differences(const std::vector<size_t>& f
         if (n >= recordings().size()) continue;  // one may have been taken off the list
         const Known* k = known(n);
         const ThirdOctaves* const its = spectrum(n);
-        const auto match = k && its ? isotonus::match_db(mix_lufs_, k->material->measurement) : std::nullopt;
+        if (!k || !k->material || !its) continue;
+        // Of the whole as a whole; of a part as it is heard.
+        const auto match =
+            scope_ == Scope::whole ? isotonus::match_db(mix_lufs_, k->material->measurement) : match_db(n);
         if (!match) continue;
         spectra.push_back(*its);
         matches.push_back(*match);
@@ -188,6 +195,17 @@ void Comparison::look_at_mix() {
     });
 }
 
+void Comparison::show(bool shown) {
+    shown_ = shown;
+    want(shown);
+}
+
+void Comparison::rest() {
+    if (!shown_) return want(false);
+    end_blind();
+    hear(std::nullopt);
+}
+
 void Comparison::want(bool wanted) {
     if (wanted_ == wanted) return;
     wanted_ = wanted;
@@ -196,7 +214,7 @@ void Comparison::want(bool wanted) {
         end_blind();
         hear(std::nullopt);
     }
-    follow();
+    wanted ? follow() : send();
 }
 
 void Comparison::follow() {
@@ -207,16 +225,17 @@ void Comparison::follow() {
         if (!known_.try_emplace({r.file, rate}).second) continue;
         in_background(pool_, [this, file = r.file, rate, progress = progress_] {
             auto loaded = load_material(file, rate, progress.get());
-            std::optional<ThirdOctaves> spectrum;
-            if (loaded)
-                if (const auto found = third_octaves_of(**loaded, 0.0, 0.0, progress.get())) spectrum = *found;
-            QMetaObject::invokeMethod(this, [this, file, rate, spectrum, loaded = std::move(loaded)] {
-                Known& k = known_[{file, rate}];
-                k.spectrum = spectrum;
-                if (loaded)
-                    k.material = *loaded;
-                else
-                    k.trouble = QString::fromStdString(loaded.error().text());
+            Known found;
+            if (loaded) {
+                found.material = *loaded;
+                if (const auto spectrum = third_octaves_of(**loaded, 0.0, 0.0, progress.get()))
+                    found.spectrum = *spectrum;
+                if (auto peaks = true_peak_hops(**loaded, progress.get())) found.true_peaks = std::move(*peaks);
+            } else {
+                found.trouble = QString::fromStdString(loaded.error().text());
+            }
+            QMetaObject::invokeMethod(this, [this, file, rate, found = std::move(found)]() mutable {
+                known_[{file, rate}] = std::move(found);
                 send();
             });
         });
@@ -225,7 +244,7 @@ void Comparison::follow() {
 }
 
 /// The player gets those that are read, each at the mix's loudness.
-void Comparison::send() {
+void Comparison::send(bool moved) {
     std::vector<Player::Compared> all;
     const auto before = heard() ? heard() : std::exchange(wanted_recording_, std::nullopt);
     // While the mix is measured again after an edit its last known loudness counts, and while it is silent too: what is
@@ -235,18 +254,21 @@ void Comparison::send() {
     const double at_s = player_.position_s();
     sent_ = places_now();
     places_.clear();
+    // The mix does not become louder again because another part of it is heard.
+    double lower_db = moved ? lower_db_ : 0.0;
     for (size_t n = 0; wanted_ && n < recordings().size(); ++n) {
-        const Known* k = known(n);
         // One that cannot be matched, since it or the mix is silent or not measured yet, is not heard at all.
-        const auto match = match_db(n);
-        if (!k || !k->material || !match) continue;
+        auto matched = match(n);
+        if (!matched) continue;
         places_.push_back(n);
-        const auto uncapped = blind_db_ ? isotonus::match_db(mix_lufs_, k->material->measurement) : std::nullopt;
-        const double gain_db = uncapped ? *uncapped + *blind_db_ : *match;
-        all.push_back({k->material, gain_from_db(gain_db), recordings()[n].place_s(at_s) - at_s});
+        // As it plays, its peaks are followed in steps only.
+        if (match_by_ == MatchBy::short_term) matched->true_peak_dbtp = half_db_above(matched->true_peak_dbtp);
+        lower_db = std::min(lower_db, matched->lower_db());
+        all.push_back({known(n)->material, gain_from_db(matched->gain_db), recordings()[n].place_s(at_s) - at_s});
     }
+    lower_db_ = lower_db;
     look_at_mix();
-    player_.set_compared(std::move(all), gain_from_db(blind_db_.value_or(0.0)));
+    player_.set_compared(std::move(all), lower_db_);
     if (before) hear(before);
     emit changed();
 }
@@ -270,24 +292,18 @@ std::optional<size_t> Comparison::heard() const {
 }
 
 bool Comparison::begin_blind(const std::vector<size_t>& among) {
-    double lower_db = 0.0;
-    for (const size_t n : among) {
-        const Known* k = n < recordings().size() ? known(n) : nullptr;
-        const auto wanted = k && k->material ? isotonus::match_db(mix_lufs_, k->material->measurement) : std::nullopt;
-        if (!wanted) return false;
-        lower_db = std::min(lower_db, *heard_match_db(mix_lufs_, k->material->measurement) - *wanted);
-    }
-    blind_db_ = lower_db;
+    for (const size_t n : among)
+        if (n >= recordings().size() || !match(n)) return false;
+    blind_ = true;
     blind_among_ = recordings();
-    send();
+    emit changed();
     return true;
 }
 
 void Comparison::end_blind() {
-    if (!blind_db_) return;
-    blind_db_.reset();
+    if (!std::exchange(blind_, false)) return;
     hear(std::nullopt);
-    send();
+    emit changed();
 }
 
 bool Comparison::reference_heard_within(qint64 seconds) const {

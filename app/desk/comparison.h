@@ -5,9 +5,11 @@
 #include <QObject>
 #include <QThreadPool>
 #include <QTimer>
+#include <array>
 #include <map>
 
 #include "app/desk/mix_watch.h"
+#include "core/compare/match.h"
 #include "core/compare/third_octaves.h"
 #include "core/session/session_file.h"
 
@@ -25,16 +27,15 @@ class Comparison : public QObject {
         MaterialPtr material;
         QString trouble;
         std::optional<ThirdOctaves> spectrum;
+        std::vector<float> true_peaks;  ///< of every 100 ms
     };
     const Known* known(size_t n) const;
-    /// Whose loudness is matched: of all of both; of the two passages that are tied where the song is, else of all; or
-    /// short term (3 s) as it plays.
-    enum class MatchBy { whole, passage, short_term };
     MatchBy match_by() const { return match_by_; }
     void set_match_by(MatchBy by);
-    /// dB that bring a recording to the mix's loudness, where the song is; turned up only as far as it does not clip.
-    /// Absent while one of the two is not known.
+    /// dB that bring a recording to the mix's loudness, where the song is.  Absent while one of the two is not known.
     std::optional<double> match_db(size_t n) const;
+    /// What the mix and all recordings are lowered by for the ear, dB, so that none of them is turned up beyond 0 dBTP.
+    double lower_db() const { return lower_db_; }
 
     /// Of what spectra are: all of it; the passages that stand against each other where the song is (the tied ones,
     /// else the section or loop there); the last second, as it plays.
@@ -63,11 +64,11 @@ class Comparison : public QObject {
     /// A reference was heard within these seconds.
     bool reference_heard_within(qint64 seconds) const;
 
-    /// A blind comparison between the mix and these: all as loud as the quietest of them can be played, and no view
-    /// says which one is heard.  False when one of them is not known yet.
+    /// A blind comparison between the mix and these: no view says which one is heard.  False when one of them is not
+    /// known yet.
     bool begin_blind(const std::vector<size_t>& among);
     void end_blind();
-    bool blind() const { return blind_db_.has_value(); }
+    bool blind() const { return blind_; }
 
     void add_reference(const fs::path& file);
     /// With the session that it is of, which is written beside it.
@@ -84,8 +85,10 @@ class Comparison : public QObject {
     const std::vector<Recording>& shelf() const { return shelf_; }
     void take_from_shelf(size_t n);
     void drop_from_shelf(size_t n);
-    /// Recordings are read only while somebody compares.
-    void want(bool wanted);
+    /// Recordings are read only while somebody compares: while they are shown, or after one was asked for by key.
+    void show(bool shown);
+    /// Back to the mix as it is; nothing is lowered any more unless recordings are shown.
+    void rest();
 
   signals:
     void changed();
@@ -93,11 +96,14 @@ class Comparison : public QObject {
 
   private:
     void follow();
-    void send();
+    void want(bool wanted);
+    /// `moved`: only the place in the song is another.
+    void send(bool moved = false);
+    std::optional<Match> match(size_t n) const;
     /// What stands against this place of the song follows it.
     void follow_place();
-    /// Only the place, with the passages and the figures as they are.
-    std::vector<std::pair<double, double>> places_now() const;
+    /// Of each recording where it starts, its match and the peak that it then has; the last two in steps of half a dB.
+    std::vector<std::array<double, 3>> places_now() const;
     void keep_on_shelf(const Recording& reference);
     /// As it lies on the disk now: another window may have changed it.  False, and told, when it cannot be read; it is
     /// not written over then.
@@ -118,8 +124,9 @@ class Comparison : public QObject {
     Level mix_lufs_;                ///< as it was last known
     std::vector<double> mix_hops_;  ///< its K-weighted power every 100 ms, likewise
     MatchBy match_by_ = MatchBy::whole;
-    std::vector<std::pair<double, double>> sent_;  ///< of each recording where it starts, and its match
-    std::map<fs::path, QDateTime> heard_at_;       ///< references
+    double lower_db_ = 0.0;
+    std::vector<std::array<double, 3>> sent_;  ///< places_now() as the player has them
+    std::map<fs::path, QDateTime> heard_at_;   ///< references
     std::vector<Recording> shelf_;
     std::optional<ThirdOctaves> mix_spectrum_;
     PlanPtr spectrum_of_;  ///< the mix that it is of, or is being found out of
@@ -131,9 +138,9 @@ class Comparison : public QObject {
     std::tuple<PlanPtr, double, double> scoped_of_{};
     bool scoping_ = false;
     QTimer scope_timer_;
-    std::optional<double> blind_db_;  ///< what all are lowered by, so that each can be matched; absent: nobody is blind
+    bool blind_ = false;
     std::vector<Recording> blind_among_;
-    bool wanted_ = false;
+    bool wanted_ = false, shown_ = false;
 };
 
 }  // namespace isotonus

@@ -78,6 +78,7 @@ void Document::adopt(Session session, std::optional<fs::path> path, bool saved, 
         selected_ = {focused_};
     }
     changed();
+    emit replaced();
     emit file_changed();
     emit selection_changed();
 }

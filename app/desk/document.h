@@ -84,6 +84,8 @@ class Document : public QObject {
 
   signals:
     void session_changed();
+    /// After that, when it is another session altogether: a new one, or one that was opened.
+    void replaced();
     void selection_changed();
     void file_changed();
     void file_changed_outside();

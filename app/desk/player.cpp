@@ -96,8 +96,6 @@ PlanPtr Player::with_compared(PlanPtr plan) const {
         next->main_gain = 1.0;
         next->main = {};
         for (PlanPart& p : next->parts) p.silence_it();
-    } else {
-        next->main_gain *= mix_gain_;
     }
     constexpr TrackId first_id = TrackId{1} << 60;
     for (size_t i = 0; i < compared_.size(); ++i) {
@@ -117,12 +115,18 @@ PlanPtr Player::with_compared(PlanPtr plan) const {
     return next;
 }
 
-void Player::set_compared(std::vector<Compared> recordings, double mix_gain) {
-    if (recordings == compared_ && mix_gain == mix_gain_) return;
-    compared_ = std::move(recordings);
-    mix_gain_ = mix_gain;
-    if (compared_heard_ && *compared_heard_ >= compared_.size()) compared_heard_.reset();
-    send_plan();
+void Player::set_compared(std::vector<Compared> recordings, double matched_db) {
+    MonitorSettings lowered = monitor();
+    const bool louder = matched_db > lowered.matched_db, same_level = matched_db == lowered.matched_db;
+    lowered.matched_db = matched_db;
+    // Lowered before anything is turned up, and raised after it was turned down: nothing clips in between.
+    if (!louder && !same_level) set_monitor(lowered);
+    if (recordings != compared_) {
+        compared_ = std::move(recordings);
+        if (compared_heard_ && *compared_heard_ >= compared_.size()) compared_heard_.reset();
+        send_plan();
+    }
+    if (louder) set_monitor(lowered);
 }
 
 void Player::hear_compared(std::optional<size_t> which) {
@@ -237,7 +241,13 @@ void Player::tick() {
                          std::any_of(meters_.tracks.begin(), meters_.tracks.end(),
                                      [](const auto& t) { return t.after_trim.level_db > silence_db; });
     if (levels.any || falling) {
+        // What is compared passes the meter, but what the mix reached so far stays the mix's.
+        const std::array mix{meters_.main[0], meters_.main[1]};
         meters_.advance(*heard_, levels, elapsed_s);
+        for (size_t side = 0; compared_heard_ && side < mix.size(); ++side) {
+            meters_.main[side].highest_db = mix[side].highest_db;
+            meters_.main[side].clipped = mix[side].clipped;
+        }
         emit levels_changed();
     }
     const double position = position_s();

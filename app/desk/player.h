@@ -72,8 +72,8 @@ class Player : public QObject {
         double starts_s = 0.0;  ///< where in it the song's start is heard
         bool operator==(const Compared&) const = default;
     };
-    /// `mix_gain`: of the mix while it is heard among them; nothing of it leaves.
-    void set_compared(std::vector<Compared> recordings, double mix_gain = 1.0);
+    /// `matched_db`, 0 or below: lowers them and the mix alike, for the ear alone.
+    void set_compared(std::vector<Compared> recordings, double matched_db = 0.0);
     /// Hears one of them in the mix's place, from the same place in the song; none: the mix.
     void hear_compared(std::optional<size_t> which);
     std::optional<size_t> heard_compared() const { return compared_heard_; }
@@ -113,7 +113,6 @@ class Player : public QObject {
     Engine engine_;
     PlanPtr plan_, bare_ = plan_, heard_ = plan_, coming_;
     std::vector<Compared> compared_;
-    double mix_gain_ = 1.0;
     std::optional<size_t> compared_heard_;
     std::shared_ptr<const Session> instead_;
     Hearing hearing_ = Hearing::mix;

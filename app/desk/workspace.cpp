@@ -22,6 +22,18 @@ Workspace::Workspace()
     connect(&materials, &Materials::changed, this, song_changed);
 }
 
+void Workspace::hear_the_mix() {
+    MonitorSettings m = player.monitor();
+    m.dim = m.quiet = false;
+    m.sides = Sides::stereo;
+    m.playback = Playback::none;
+    m.cross_feed = CrossFeed::off;
+    player.set_monitor(m);
+    player.listen_to({}, Player::Listen::before_fader);
+    player.hear_at_rest(false);
+    comparison.rest();
+}
+
 double Workspace::song_s() const {
     double longest_s = 0.0;
     for (const auto& track : document.session().tracks)

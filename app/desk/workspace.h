@@ -37,6 +37,9 @@ class Workspace : public QObject {
     FaderLink faders;
     ListeningLog listened{player};
 
+    /// Takes away what stands between the mix and the ear; the level and the correction of the room stay.
+    void hear_the_mix();
+
   private:
     /// As far as it is known while files are still being read.
     double song_s() const;

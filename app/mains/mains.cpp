@@ -276,6 +276,7 @@ QString Mains::warning() const {
         on << tr("blind comparison");
     else if (work_.player.heard_compared())
         on << tr("not the mix (F6)");
+    if (m.matched_db < -0.05) on << tr("%1 for comparing").arg(db_text(m.matched_db, "dB"));
     if (!work_.player.listened().empty())
         on << (work_.player.listened_where() == Player::Listen::before_fader ? tr("before the fader")
                                                                              : tr("after the fader"));
@@ -310,13 +311,19 @@ int Mains::gauge_y(double db) const {
 }
 
 void Mains::mousePressEvent(QMouseEvent* event) {
+    if (warning_area().contains(event->position().toPoint()) && !warning().isEmpty()) {
+        work_.hear_the_mix();
+        return work_.edits.all_off(Editing::Flag::solo);
+    }
     const auto& peak = work_.mix.peak();
     if (event->position().y() < 120 && peak && peak->dbfs) work_.player.locate(std::max(0.0, peak->time_s - 1.0));
     if (gauge().adjusted(-44, -4, 60, 60).contains(event->position().toPoint())) work_.player.reset_main_meter();
 }
 
 void Mains::mouseMoveEvent(QMouseEvent* event) {
-    if (event->position().y() < 120)
+    if (warning_area().contains(event->position().toPoint()) && !warning().isEmpty())
+        emit work_.view.hint(tr("A click takes all of it away, but the correction of the room: the mix as it is."));
+    else if (event->position().y() < 120)
         emit work_.view.hint(
             tr("The highest sample of the whole song, as the mix stands. A click goes to just before it."));
     else
@@ -332,7 +339,7 @@ void Mains::paintEvent(QPaintEvent*) {
     painter.drawLine(0, 0, 0, height());
     paint_song_peak(painter);
     if (const QString warning = this->warning(); !warning.isEmpty()) {
-        const QRect stripe(1, 104, width() - 1, 20);
+        const QRect stripe = warning_area();
         painter.fillRect(stripe, theme().above);
         painter.setFont(lettering(11, true));
         painter.setPen(Qt::black);

@@ -75,7 +75,9 @@ class Mains : public QWidget {
     void paint_song_peak(QPainter& painter);
     void paint_gauge(QPainter& painter);
     void paint_figures(QPainter& painter);
+    /// What stands between the mix and the ear, in words; a click on it takes it away.
     QString warning() const;
+    QRect warning_area() const { return {1, 104, width() - 1, 20}; }
 
     Workspace& work_;
     MainFader* fader_;

@@ -64,8 +64,8 @@ QMenu::item:disabled { color: FAINT; }
 QMenu::separator { height: 1px; background: RULE; margin: 4px 8px; }
 QPushButton:checked { background: ACCENT; color: GROUND; }
 QTableWidget::item { padding: 0 4px; }
-QCheckBox::indicator { width: 12px; height: 12px; border: 1px solid FAINT; background: PANEL; }
-QCheckBox::indicator:checked { background: ACCENT; border-color: ACCENT; }
+QCheckBox::indicator, QTableView::indicator { width: 12px; height: 12px; border: 1px solid FAINT; background: PANEL; }
+QCheckBox::indicator:checked, QTableView::indicator:checked { background: ACCENT; border-color: ACCENT; }
 QCheckBox:focus { border: 1px solid ACCENT; }
 QLineEdit, QComboBox, QTextBrowser, QTableWidget, QDoubleSpinBox, QPlainTextEdit { background: PANEL; border: 1px solid FAINT; padding: 3px 6px; selection-background-color: ACCENT; selection-color: GROUND; }
 QComboBox::drop-down { border: none; width: 22px; }

@@ -345,16 +345,7 @@ void MainWindow::make_balance_actions() {
     });
     add("monoAction", tr("Monitor: mono"), Qt::Key_O,
         [monitor] { monitor([](auto& m) { m.sides = m.sides == Sides::mono ? Sides::stereo : Sides::mono; }); });
-    add("monitorOff", tr("Monitor: everything as it is"), QKeySequence("Shift+Q"), [this, monitor] {
-        monitor([](auto& m) {
-            m.dim = m.quiet = false;
-            m.cross_feed = CrossFeed::off;
-            m.sides = Sides::stereo;
-            m.playback = Playback::none;
-        });
-        work_.player.listen_to({}, Player::Listen::before_fader);
-        work_.player.hear_at_rest(false);
-    });
+    add("monitorOff", tr("Monitor: everything as it is"), QKeySequence("Shift+Q"), [this] { work_.hear_the_mix(); });
     const auto listen = [this](Player::Listen where) {
         const bool same =
             work_.player.listened() == work_.document.selected() && work_.player.listened_where() == where;

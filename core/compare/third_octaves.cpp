@@ -165,14 +165,4 @@ std::vector<BandDifference> band_differences(const ThirdOctaves& mix, const std:
     return all;
 }
 
-std::optional<double> match_db(Level mix_lufs, const Measurement& recording) {
-    if (!mix_lufs || !recording.integrated_lufs) return std::nullopt;
-    return *mix_lufs - *recording.integrated_lufs;
-}
-
-std::optional<double> heard_match_db(Level mix_lufs, const Measurement& recording) {
-    const auto match = match_db(mix_lufs, recording);
-    return match ? std::optional(std::min(*match, std::max(0.0, -recording.true_peak_dbtp.value_or(0.0)))) : match;
-}
-
 }  // namespace isotonus

@@ -64,9 +64,4 @@ struct BandDifference {
 std::vector<BandDifference> band_differences(const ThirdOctaves& mix, const std::vector<ThirdOctaves>& references,
                                              const std::vector<double>& match_db);
 
-/// What brings a recording to the mix's loudness, dB; absent when one of the two is silent.
-std::optional<double> match_db(Level mix_lufs, const Measurement& recording);
-/// The same for the ear: turned up only as far as its true peak stays at 0 dBTP.
-std::optional<double> heard_match_db(Level mix_lufs, const Measurement& recording);
-
 }  // namespace isotonus

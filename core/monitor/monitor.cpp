@@ -68,7 +68,7 @@ MonitorPath::MonitorPath(const MonitorSettings& s, double rate)
       sections_(sections_of(s, rate)),
       states_(sections_.size()),
       mono_(s.sides == Sides::mono || playback_is_mono(s.playback)),
-      gain_(gain_from_db(s.level_db + (s.dim ? s.dim_db : 0.0) + (s.quiet ? s.quiet_db : 0.0))),
+      gain_(gain_from_db(s.level_db + s.matched_db + (s.dim ? s.dim_db : 0.0) + (s.quiet ? s.quiet_db : 0.0))),
       feed_(s.cross_feed != CrossFeed::off ? std::make_unique<Feed>(s.cross_feed, rate) : nullptr) {}
 
 MonitorPath::~MonitorPath() = default;

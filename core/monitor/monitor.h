@@ -37,10 +37,11 @@ struct MonitorSettings {
     CrossFeed cross_feed = CrossFeed::off;
     std::shared_ptr<const CorrectionCurve> correction;  ///< of the room or the headphones; null: none
     double rest_db = -15.0;                             ///< of the mix while rows are listened to
+    double matched_db = 0.0;  ///< 0 or below: lowers the mix and what it is compared with, so that neither clips
     bool operator==(const MonitorSettings&) const = default;
     /// Something changes what is heard, the level left aside.
     bool any_on() const {
-        return dim || quiet || cross_feed != CrossFeed::off || sides != Sides::stereo || playback != Playback::none;
+        return dim || quiet || matched_db < 0.0 || cross_feed != CrossFeed::off || sides != Sides::stereo || playback != Playback::none;
     }
 };
 

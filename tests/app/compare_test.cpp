@@ -1,6 +1,7 @@
 // Compare: passages that are tied, matches, the blind comparison, notes, what has changed since a print, am I done.
 #include "app/compare/compare.h"
 
+#include "app/mains/mains.h"
 #include "core/measure/passage.h"
 #include "tests/app/window_fixture.h"
 
@@ -272,7 +273,7 @@ TEST_F(CompareWindow, a_blind_comparison_says_nothing_until_it_is_over) {
     EXPECT_EQ(session().blind_results.size(), 1u);
 }
 
-TEST_F(CompareWindow, a_blind_comparison_matches_what_may_not_be_turned_up) {
+TEST_F(CompareWindow, what_may_not_be_turned_up_is_matched_by_lowering_all) {
     import_all();
     settle();
     // A click at full scale over soft noise: as loud as the mix it would lie far above 0 dBTP.
@@ -280,20 +281,88 @@ TEST_F(CompareWindow, a_blind_comparison_matches_what_may_not_be_turned_up) {
     x[1000] = x[1001] = 0.99f;
     answers.files = {write(folder / "peaky.wav", x, 2)};
     station(5);
+    const double gain = work().player.heard()->main_gain;
     QTest::mouseClick(find<QPushButton>("compareAdd"), Qt::LeftButton);
-    wait_for([&] { return comparison().match_db(0).has_value(); });
-    const double capped = *comparison().match_db(0), gain_before = work().player.heard()->main_gain;
-    EXPECT_LT(capped, 1.0);
-    ASSERT_TRUE(comparison().begin_blind({0}));
-    // The mix is lowered by what the other one cannot be raised, and what leaves is not.
-    const double lowered = db_from_gain(work().player.heard()->main_gain / gain_before);
-    const auto uncapped =
-        match_db(*work().mix.figures()->measurement.integrated_lufs, comparison().known(0)->material->measurement);
-    EXPECT_NEAR(lowered, capped - *uncapped, 1e-9);
-    EXPECT_LT(lowered, -10.0);
-    EXPECT_EQ(work().player.plan()->main_gain, gain_before);
-    comparison().end_blind();
-    EXPECT_EQ(work().player.heard()->main_gain, gain_before);
+    wait_for([&] { return comparison().lower_db() < 0.0; });
+    const Measurement& its = comparison().known(0)->material->measurement;
+    EXPECT_NEAR(*comparison().match_db(0), *work().mix.figures()->measurement.integrated_lufs - *its.integrated_lufs,
+                1e-9);
+    EXPECT_NEAR(comparison().lower_db(), -(*comparison().match_db(0) + *its.true_peak_dbtp), 1e-9);
+    EXPECT_LT(comparison().lower_db(), -10.0);
+    // Told beside the mix and the recording, in the sentence and in the stripe; the mix itself is as it was.
+    auto* table = find<QTableWidget>("compareTable");
+    EXPECT_EQ(table->item(0, 6)->text(), db_text(comparison().lower_db(), "dB", true));
+    EXPECT_EQ(table->item(1, 6)->text(), db_text(*comparison().match_db(0) + comparison().lower_db(), "dB", true));
+    EXPECT_TRUE(find<QLabel>("compareWords")->text().contains("lower"))
+        << find<QLabel>("compareWords")->text().toStdString();
+    EXPECT_EQ(work().player.heard()->main_gain, gain);
+    EXPECT_EQ(work().player.plan()->main_gain, gain);
+    // What reaches the ear: both as loud as each other, and nothing above full scale.
+    const auto heard = [&](double from_s) {
+        Engine engine;
+        engine.set_monitor(work().player.monitor());
+        engine.set_plan(work().player.heard());
+        engine.locate(std::llround(from_s * 48000.0));
+        wait_for([&] { return engine.ready(1024); });
+        engine.play();
+        std::vector<float> all, block(1024);
+        for (int n = 0; n < 180; ++n) {
+            wait_for([&] { return engine.ready(512); });
+            engine.fill(block.data(), 512, false);
+            all.insert(all.end(), block.begin(), block.end());
+        }
+        return all;
+    };
+    comparison().hear(0);
+    EXPECT_TRUE(work().player.anything_on());
+    float most = 0.0f;
+    for (const float v : heard(0.0)) most = std::max(most, std::fabs(v));
+    EXPECT_LE(most, 1.0f);
+    EXPECT_GT(most, 0.8f) << "the click, just below full scale";
+    // The lowering lasts as long as recordings are compared, and all of it goes by one click on the stripe.
+    comparison().hear(std::nullopt);
+    EXPECT_LT(work().player.monitor().matched_db, -10.0);
+    station(2);
+    EXPECT_EQ(work().player.monitor().matched_db, 0.0);
+    window->activateWindow();
+    key(Qt::Key_F6);
+    wait_for([&] { return comparison().heard().has_value(); });
+    key(Qt::Key_F6);
+    EXPECT_FALSE(comparison().heard());
+    EXPECT_LT(work().player.monitor().matched_db, -10.0);
+    auto* mains = window->findChild<Mains*>();
+    QTest::mouseClick(mains, Qt::LeftButton, Qt::NoModifier, QPoint(40, 114));
+    EXPECT_EQ(work().player.monitor().matched_db, 0.0);
+    EXPECT_FALSE(work().player.anything_on());
+}
+
+TEST_F(CompareWindow, another_session_is_not_matched_by_the_loudness_of_the_one_before) {
+    open_compare();
+    comparison().hear(0);
+    ASSERT_TRUE(comparison().heard());
+    const fs::path file = session().recordings[0].file;
+    work().document.start_new();
+    comparison().add_reference(file);
+    wait_for([&] { return comparison().known(0) && comparison().known(0)->material; });
+    EXPECT_FALSE(comparison().match_db(0)) << "there is no mix";
+    comparison().hear(0);
+    EXPECT_FALSE(comparison().heard());
+}
+
+TEST_F(CompareWindow, a_recording_above_full_scale_leaves_the_clip_flag_of_the_mix_alone) {
+    import_all();
+    settle();
+    auto x = make(240000, 2, noise(5, 0.002));
+    for (size_t i = 1000; i < x.size(); i += 4000) x[i] = 0.99f;
+    answers.files = {write(folder / "peaky.wav", x, 2)};
+    station(5);
+    QTest::mouseClick(find<QPushButton>("compareAdd"), Qt::LeftButton);
+    wait_for([&] { return comparison().lower_db() < 0.0; });
+    comparison().hear(0);
+    key(Qt::Key_Space);
+    wait_for([&] { return work().player.position_s() > 0.5; });
+    EXPECT_FALSE(work().player.meters().main[0].clipped);
+    key(Qt::Key_Space);
 }
 
 TEST_F(CompareWindow, notes_stand_on_the_map_and_are_ticked_off) {

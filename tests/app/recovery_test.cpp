@@ -167,7 +167,7 @@ TEST_F(Window, a_reference_stays_matched_through_an_edit) {
     write(folder / "loud.wav", make(240000, 2, sine(220, 48000, 0.9)), 2);
     station(6);
     work().comparison.add_reference(folder / "loud.wav");
-    work().comparison.want(true);
+    work().comparison.show(true);
     wait_for([&] { return work().comparison.match_db(0).has_value(); });
     const double match_db = *work().comparison.match_db(0);
     EXPECT_LT(match_db, -3.0);

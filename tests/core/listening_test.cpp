@@ -6,6 +6,7 @@
 
 #include "core/compare/blind.h"
 #include "core/compare/makers.h"
+#include "core/compare/match.h"
 #include "core/compare/third_octaves.h"
 #include "core/measure/passage.h"
 #include "core/monitor/monitor.h"
@@ -117,6 +118,47 @@ TEST(Passages, are_as_loud_as_libebur128_says_of_them) {
         EXPECT_NEAR(*passage_lufs(m->hops.weighted, from, to), of_ffmpeg(from, to), 0.1) << from;
     EXPECT_FALSE(passage_lufs(m->hops.weighted, 20.0, 30.0));
     EXPECT_FALSE(passage_lufs(m->hops.weighted, 5.0, 4.0));
+}
+
+TEST(Match, is_of_the_whole_of_the_passage_or_as_it_plays_and_knows_the_peak_it_leads_to) {
+    // 10 s: a click at full scale in soft noise, then noise that is 20 dB louder.
+    Folder folder;
+    auto x = make(480000, 2, noise(3, 0.5));
+    for (size_t i = 0; i < x.size() / 2; ++i) x[i] *= 0.1f;
+    x[96000] = x[96001] = 0.9f;
+    write(folder / "in.wav", x, 2);
+    const MaterialPtr m = load_material(folder / "in.wav", 48000).value();
+    const std::vector<float> peaks = true_peak_hops(*m).value();
+    // The highest of them is the whole's; those of the parts are what the parts alone have.
+    ASSERT_EQ(peaks.size(), 100u);
+    EXPECT_NEAR(db_from_gain(static_cast<double>(*std::max_element(peaks.begin(), peaks.end()))),
+                *m->measurement.true_peak_dbtp, 1e-4);
+    EXPECT_LT(peaks[0], 0.1f);
+    EXPECT_GE(peaks[10], 0.9f);
+    const std::vector<double> mix(100, 2.0);  // the same power all the time
+    const Level mix_lufs = integrated_lufs(mix);
+    Recording r;
+    r.passages = {{"", 3.0, 5.0, 6.0, 8.0}};
+    const auto at = [&](MatchBy by, double song_s) {
+        return match_at({mix_lufs, mix}, r, *m, peaks, by, song_s).value();
+    };
+    const Match whole = at(MatchBy::whole, 7.0);
+    EXPECT_NEAR(whole.gain_db, *mix_lufs - *m->measurement.integrated_lufs, 1e-9);
+    EXPECT_NEAR(whole.lower_db(), -(whole.gain_db + *m->measurement.true_peak_dbtp), 1e-9);
+    EXPECT_LT(whole.lower_db(), 0.0);
+    // Where nothing is tied, and where there are no 3 s yet, the whole counts.
+    EXPECT_EQ(at(MatchBy::passage, 1.0).gain_db, whole.gain_db);
+    EXPECT_EQ(at(MatchBy::short_term, 1.0).gain_db, whole.gain_db);
+    const Match tied = at(MatchBy::passage, 7.0);
+    EXPECT_NEAR(tied.gain_db, *mix_lufs - *passage_lufs(m->hops.weighted, 3.0, 5.0), 1e-9);
+    EXPECT_NEAR(tied.true_peak_dbtp,
+                db_from_gain(static_cast<double>(*std::max_element(peaks.begin() + 30, peaks.begin() + 50))), 1e-9)
+        << "the click is elsewhere";
+    r.passages.clear();
+    const Match now = at(MatchBy::short_term, 9.0);
+    EXPECT_NEAR(now.gain_db, *mix_lufs - *short_term_lufs(m->hops.weighted, 9.0), 1e-9);
+    EXPECT_EQ(Match{}.lower_db(), 0.0);
+    EXPECT_FALSE(match_at({std::nullopt, mix}, r, *m, peaks, MatchBy::whole, 0.0)) << "a silent mix";
 }
 
 TEST(ShortTerm, is_the_three_seconds_before) {

@@ -278,6 +278,9 @@ int main(int argc, char** argv) {
             work.view.show_compare_page(page);
             QTest::qWait(1200);
             shoot(window, folder, name);
+            window.show_night(true);
+            shoot(window, folder, QString("night-") + name);
+            window.show_night(false);
         }
         work.view.show_compare_page(Page::frequencies);
         QMenu* played_by = window.findChild<QToolButton*>("monitorPlayback")->menu();
