@@ -10,17 +10,32 @@
 #include <QKeyEvent>
 #include <QPushButton>
 #include <cmath>
+#include <map>
 
 namespace isotonus {
 
 namespace {
 
-constexpr int pan_width = 206, figure_width = 66, audible_width = 58,
-              right_width = pan_width + figure_width + audible_width;
+/// Three columns, each with a ruler of its own: the fader, the level after it, the pan.  Between the last two, what is
+/// heard of the row.
+struct BalanceColumns {
+    static constexpr int pan = 194, audible = 54, fader_figure = 72, peak_figure = 62, gap = 16;
+    explicit BalanceColumns(int width) : width(width) {
+        const int rulers = width - pan - audible - peak_figure - fader_figure - 3 * gap;
+        fader_end = gap + rulers * 11 / 20;
+        level_start = fader_end + fader_figure + gap;
+        level_end = width - pan - audible - peak_figure - gap / 2;
+    }
+    Ruler fader_ruler() const { return Ruler::fader(gap, fader_end); }
+    Ruler level_ruler() const { return Ruler::level(level_start, level_end); }
+    QRect fader_text(int height) const { return {fader_end + 2, 0, fader_figure - 8, height}; }
+    QRect peak_text(int height) const { return {level_end + 4, 0, peak_figure, height}; }
+    QRect audible_area(int height) const { return {width - pan - audible, 0, audible, height}; }
+    QRect pan_area(int height) const { return {width - pan + 12, 0, pan - 78, height}; }
+    QRect pan_text(int height) const { return {width - 62, 0, 56, height}; }
+    int width, fader_end, level_start, level_end;
+};
 
-Ruler fader_ruler(int width) { return Ruler::fader(20.0, width - right_width - 16.0); }
-Ruler level_ruler(int width) { return Ruler::level(20.0, width - right_width - 16.0); }
-QRect pan_area(int width) { return {width - pan_width + 12, 0, pan_width - 70, 36}; }
 int pan_place(const QRect& area, double pan) {
     return area.left() + static_cast<int>(std::lround((pan + 1.0) / 2.0 * (area.width() - 1)));
 }
@@ -45,6 +60,8 @@ QString FaderLane::value_name() const {
     switch (active_) {
         case Part::fader:
             return tr("fader");
+        case Part::peak:
+            return tr("peak after the fader");
         case Part::pan:
             return tr("pan");
         case Part::width:
@@ -62,6 +79,8 @@ double FaderLane::value_of(Part part) const {
     switch (part) {
         case Part::fader:
             return v.fader_db;
+        case Part::peak:
+            return song_peak_dbfs().value_or(silence_db);
         case Part::pan:
             return v.pan;
         case Part::width:
@@ -77,63 +96,90 @@ double FaderLane::value_of(Part part) const {
 QString FaderLane::value_text() const {
     if (!exists()) return {};
     const double value = value_of(active_);
-    return active_ == Part::fader ? db_text(value) : active_ == Part::width ? width_text(value) : pan_text(value);
+    switch (active_) {
+        case Part::fader:
+            return db_text(value);
+        case Part::peak:
+            return db_text(value, "dBFS");
+        case Part::width:
+            return width_text(value);
+        default:
+            return pan_text(value);
+    }
+}
+
+QRect FaderLane::value_place() const {
+    const BalanceColumns columns(width());
+    return active_ == Part::fader  ? columns.fader_text(height())
+           : active_ == Part::peak ? columns.peak_text(height())
+                                   : columns.pan_text(height());
 }
 
 void FaderLane::nudge(double by, uint64_t gesture) {
-    const double from = value_of(active_);
-    if (active_ == Part::fader)
-        move(active_, fader_moved(from, by), gesture);
+    const double from = value_of(active_ == Part::peak ? Part::fader : active_);
+    if (active_ == Part::fader || active_ == Part::peak)
+        move(Part::fader, fader_moved(from, by), false, gesture);
     else if (active_ == Part::width)
-        move(active_, std::clamp(from + (gesture ? by : 0.1 * by), 0.0, 2.0), gesture);
+        move(active_, std::clamp(from + (gesture ? by : 0.1 * by), 0.0, 2.0), false, gesture);
     else
-        move(active_, std::clamp(from + (gesture ? by : 0.05 * by), -1.0, 1.0), gesture);
+        move(active_, std::clamp(from + (gesture ? by : 0.05 * by), -1.0, 1.0), false, gesture);
 }
 
 void FaderLane::type_value(const QString& text) {
-    if (active_ == Part::fader) {
+    if (active_ == Part::fader || active_ == Part::peak) {
         const auto db = parse_level(text);
-        if (db && *db <= fader_max_db)
-            move(active_, *db < fader_floor_db ? silence_db : *db, 0);
-        else if (db)
+        if (!db) return;
+        if (active_ == Part::peak)
+            set_by_peak(*db);
+        else if (*db <= fader_max_db)
+            move(active_, *db < fader_floor_db ? silence_db : *db, true, 0);
+        else
             emit work_.view.hint(tr("A fader goes up to +12 dB."));
     } else if (active_ == Part::width) {
         const auto percent = parse_level(QString(text).remove('%'));
         if (percent && *percent >= 0.0 && *percent <= 200.0)
-            move(active_, *percent / 100.0, 0);
+            move(active_, *percent / 100.0, true, 0);
         else
             emit work_.view.hint(tr("The width goes from 0 to 200 %."));
     } else if (const auto pan = parse_pan(text)) {
-        move(active_, *pan, 0);
+        move(active_, *pan, true, 0);
     }
 }
 
 void FaderLane::reset_value() {
-    move(active_,
+    move(active_ == Part::peak ? Part::fader : active_,
          active_ == Part::width        ? 1.0
          : active_ == Part::left_side  ? -1.0
          : active_ == Part::right_side ? 1.0
                                        : 0.0,
-         0);
+         true, 0);
 }
 
 double FaderLane::per_pixel(const QPoint& at) const {
-    if (active_ == Part::fader) return fader_ruler(width()).db_per_pixel(values().fader_db);
-    const double pixels = pan_area(width()).width();
+    const BalanceColumns columns(width());
+    if (active_ == Part::fader) return columns.fader_ruler().db_per_pixel(values().fader_db);
+    if (active_ == Part::peak) return columns.level_ruler().db_per_pixel(0.0);
+    const QRect area = columns.pan_area(height());
     // A whisker is drawn out: away from the blade is wider.
-    if (active_ == Part::width) return (at.x() < pan_place(pan_area(width()), values().pan) ? -4.0 : 4.0) / pixels;
-    return 2.0 / pixels;
+    if (active_ == Part::width) return (at.x() < pan_place(area, values().pan) ? -4.0 : 4.0) / area.width();
+    return 2.0 / area.width();
+}
+
+void FaderLane::mousePressEvent(QMouseEvent* event) {
+    const QPoint at = event->position().toPoint();
+    // What was reached is forgotten by a click on the figure or on the flag; the gesture goes on as any.
+    if (event->button() == Qt::LeftButton &&
+        (BalanceColumns(width()).peak_text(height()).contains(at) || clip_flag().contains(at)))
+        work_.player.reset_meter(id());
+    Lane::mousePressEvent(event);
 }
 
 bool FaderLane::grab(const QPoint& at) {
-    if (clip_flag().contains(at) && shown_clipped_) {
-        work_.player.reset_meter(id());
-        return false;
-    }
     const Values v = values();
-    active_ = Part::fader;
-    if (at.x() < width() - pan_width || !v.has_pan) return true;
-    const QRect area = pan_area(width());
+    const BalanceColumns columns(width());
+    active_ = at.x() < columns.level_start - BalanceColumns::gap || !v.has_level ? Part::fader : Part::peak;
+    if (at.x() < width() - BalanceColumns::pan || !v.has_pan) return true;
+    const QRect area = columns.pan_area(height());
     if (v.apart) {
         active_ = std::abs(at.x() - pan_place(area, v.left_pan)) <= std::abs(at.x() - pan_place(area, v.right_pan))
                       ? Part::left_side
@@ -150,6 +196,8 @@ bool FaderLane::grab(const QPoint& at) {
 Parameter FaderLane::ridden_by(Part part) {
     switch (part) {
         case Part::fader:
+            return Parameter::level;
+        case Part::peak:
             return Parameter::level;
         case Part::width:
             return Parameter::width;
@@ -228,66 +276,67 @@ bool FaderLane::key(QKeyEvent* event) {
 }
 
 QRect FaderLane::meter_place() const {
-    const Ruler r = level_ruler(width());
-    return QRect(QPoint(static_cast<int>(r.place(-60.0)), y(25)), QPoint(static_cast<int>(r.place(0.0)), y(31)));
+    const BalanceColumns columns(width());
+    return QRect(QPoint(columns.level_start, y(13)), QPoint(columns.level_end, y(21)));
 }
 
-QRect FaderLane::clip_flag() const { return {meter_place().right() + 4, meter_place().top() - 3, 10, 10}; }
+QRect FaderLane::clip_flag() const { return {meter_place().right() - 4, y(2), 8, y(8)}; }
 
 void FaderLane::levels_changed() {
     const auto* bars = work_.player.meters().find(id());
     const MeterBar bar = bars ? bars->after_fader : MeterBar{};
-    const Ruler r = level_ruler(width());
+    const Ruler r = BalanceColumns(width()).level_ruler();
     const auto x = [&](double db) { return std::lround(r.place(std::max(db, -60.0))); };
     if (x(bar.level_db) == x(shown_level_db_) && x(bar.hold_db) == x(shown_hold_db_) && bar.clipped == shown_clipped_)
         return;
     shown_level_db_ = bar.level_db;
     shown_hold_db_ = bar.hold_db;
     shown_clipped_ = bar.clipped;
-    update(meter_place().united(clip_flag()).adjusted(-2, -1, 2, 1));
+    update(meter_place().united(clip_flag()).adjusted(-2, -1, 2, y(8)));
 }
 
 void FaderLane::paint(QPainter& painter, const QRect& clip) {
-    const bool only_meter = clip.top() >= y(21) && clip.right() < width() - right_width + 16;
-    fader_ruler(width()).paint_rules(painter, QRect(0, 0, width() - right_width, y(22)));
-    if (!only_meter) {
-        const Values v = values();
+    const BalanceColumns columns(width());
+    const Values v = values();
+    if (clip.left() < columns.level_start - 4 || clip.right() > columns.level_end + 4) {
         paint_fader(painter, v);
         paint_audibility(painter);
         if (v.has_pan) paint_pan(painter, v);
     }
-    paint_meter(painter);
+    if (v.has_level) paint_meter(painter);
 }
 
 void FaderLane::paint_fader(QPainter& painter, const Values& v) {
-    const Ruler r = fader_ruler(width());
+    const BalanceColumns columns(width());
+    const Ruler r = columns.fader_ruler();
+    r.paint_rules(painter, QRect(0, 0, columns.fader_end, height()));
     painter.setPen(theme().faint);
-    painter.drawLine(static_cast<int>(r.place(silence_db)), y(13), static_cast<int>(r.place(12.0)), y(13));
+    painter.drawLine(static_cast<int>(r.place(silence_db)), y(18), static_cast<int>(r.place(12.0)), y(18));
     painter.setPen(theme().ink);
     const int zero = static_cast<int>(std::lround(r.place(0.0)));
-    painter.drawLine(zero, y(9), zero, y(17));
+    painter.drawLine(zero, y(13), zero, y(23));
     if (const auto ghost = work_.view.ghosts().find(id()); ghost != work_.view.ghosts().end()) {  // where it would go
         const int x = static_cast<int>(std::lround(r.place(ghost->second)));
         painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
-        painter.drawRect(x - 4, y(3), 8, y(19));
+        painter.drawRect(x - 4, y(7), 8, y(22));
     }
-    paint_blade(painter, static_cast<int>(std::lround(r.place(v.fader_db))), y(3), y(22),
+    paint_blade(painter, static_cast<int>(std::lround(r.place(v.fader_db))), y(7), y(29),
                 v.heard ? theme().accent : theme().faint);
     painter.setFont(lettering(13));
     painter.setPen(v.heard ? theme().ink : theme().faint);
-    painter.drawText(QRect(width() - right_width, 0, figure_width - 8, y(25)), Qt::AlignRight | Qt::AlignVCenter,
-                     db_text(v.fader_db));
+    painter.drawText(columns.fader_text(height()), Qt::AlignRight | Qt::AlignVCenter, db_text(v.fader_db));
 }
 
+/// A level after the fader has no window of its own, so its bar has no colour but above the ceiling of peaks.
 void FaderLane::paint_meter(QPainter& painter) {
-    const Ruler r = level_ruler(width());
+    const Ruler r = BalanceColumns(width()).level_ruler();
     const QRect place = meter_place();
     painter.fillRect(place, theme().rule);
     const auto x = [&](double db) { return static_cast<int>(std::lround(r.place(std::clamp(db, -60.0, 0.0)))); };
     const double ceiling = work_.document.session().targets.peak_ceiling_dbfs;
     if (shown_level_db_ > -60.0) {
         painter.fillRect(QRect(place.topLeft(), QPoint(x(std::min(shown_level_db_, ceiling)), place.bottom())),
-                         theme().inside);
+                         theme().faint);
         if (shown_level_db_ > ceiling)  // above the ceiling the bar is raised too
             painter.fillRect(QRect(QPoint(x(ceiling) + 1, place.top() - 2), QPoint(x(shown_level_db_), place.bottom())),
                              theme().above);
@@ -299,13 +348,25 @@ void FaderLane::paint_meter(QPainter& painter) {
         const double after = bars->vu_dbfs + values().fader_db;
         if (after > -60.0) painter.fillRect(x(after), place.top() + 1, 2, place.height() - 2, theme().ground);
     }
-    if (const Level peak = song_peak_dbfs()) {
-        const int at = x(*peak);
-        painter.setPen(theme().ink);
-        painter.drawLine(at - 3, place.bottom() + 3, at, place.bottom());
-        painter.drawLine(at + 3, place.bottom() + 3, at, place.bottom());
-    }
+    paint_peak(painter);
     if (shown_clipped_) painter.fillRect(clip_flag(), theme().clipped);
+}
+
+/// The whole song's peak after the fader: a mark on the ruler and its figure.
+void FaderLane::paint_peak(QPainter& painter) {
+    const Level peak = song_peak_dbfs();
+    if (!peak || !std::isfinite(*peak)) return;
+    const BalanceColumns columns(width());
+    const int at = static_cast<int>(std::lround(columns.level_ruler().place(std::clamp(*peak, -60.0, 0.0)))),
+              below = meter_place().bottom() + 2;
+    painter.setPen(theme().ink);
+    painter.drawLine(at - 3, below + 4, at, below);
+    painter.drawLine(at + 3, below + 4, at, below);
+    painter.setFont(lettering(13));
+    const bool over = *peak > work_.document.session().targets.peak_ceiling_dbfs;
+    painter.setPen(*peak > 0.0 ? theme().clipped : over ? theme().above : theme().ink);
+    painter.drawText(columns.peak_text(height()), Qt::AlignRight | Qt::AlignVCenter,
+                     db_text(*peak, "", *peak > 0.0).trimmed());
 }
 
 void FaderLane::paint_audibility(QPainter& painter) {
@@ -313,7 +374,8 @@ void FaderLane::paint_audibility(QPainter& painter) {
     if (!a || !a->share) return;
     const bool quiet = work_.player.monitor().quiet;
     const double share = quiet && a->quiet_share ? *a->quiet_share : *a->share;
-    const QRect bar(width() - pan_width - audible_width + 4, y(22), audible_width - 14, std::max(3, y(5)));
+    const QRect area = BalanceColumns(width()).audible_area(height());
+    const QRect bar(area.left() + 10, y(22), area.width() - 18, std::max(3, y(5)));
     painter.fillRect(bar, theme().rule);
     painter.fillRect(QRect(bar.left(), bar.top(), static_cast<int>(std::lround(share * bar.width())), bar.height()),
                      share < hardly_heard ? theme().above : theme().accent);
@@ -324,10 +386,11 @@ void FaderLane::paint_audibility(QPainter& painter) {
 }
 
 void FaderLane::paint_pan(QPainter& painter, const Values& v) {
-    const QRect area = pan_area(width());
+    const BalanceColumns columns(width());
+    const QRect area = columns.pan_area(height());
     const int middle = pan_place(area, 0.0), axis = height() / 2;
     painter.setPen(theme().rule);
-    painter.drawLine(width() - pan_width, 0, width() - pan_width, height());
+    painter.drawLine(width() - BalanceColumns::pan, 0, width() - BalanceColumns::pan, height());
     painter.setPen(theme().faint);
     painter.drawLine(area.left(), axis, area.right(), axis);
     painter.drawLine(area.left(), axis - 4, area.left(), axis + 4);
@@ -336,7 +399,7 @@ void FaderLane::paint_pan(QPainter& painter, const Values& v) {
     painter.drawLine(middle, axis - 5, middle, axis + 5);
     const QColor colour = v.heard ? theme().accent : theme().faint;
     painter.setFont(lettering(v.apart ? 11 : 13));
-    const QRect words(width() - 58, 0, 52, height());
+    const QRect words = columns.pan_text(height());
     if (v.apart) {  // a half blade for each side
         const int l = pan_place(area, v.left_pan), r = pan_place(area, v.right_pan);
         painter.fillRect(l - 1, axis - 9, 3, 9, colour);
@@ -399,37 +462,62 @@ QString BalanceLane::sentence() const {
     return text + '.';
 }
 
-void BalanceLane::move(Part part, double to, uint64_t gesture) {
+void BalanceLane::move(Part part, double to, bool alike, uint64_t gesture) {
     if (write(part, to, gesture)) return;
     const auto ids = work_.document.moved_with(id());
     const double from = value_of(part);
     const auto rows = ids.size();
-    if (part != Part::fader) {
-        const double by = to - from;
-        double Track::*const field = part == Part::pan         ? &Track::pan
-                                     : part == Part::width     ? &Track::width
-                                     : part == Part::left_side ? &Track::left_pan
-                                                               : &Track::right_pan;
-        const double low = part == Part::width ? 0.0 : -1.0, high = part == Part::width ? 2.0 : 1.0;
-        const QString value = part == Part::width ? width_text(to) : pan_text(to);
-        const QString what = part == Part::width ? tr("Width") : tr("Pan");
-        const QString name =
-            rows == 1 ? tr("%1 %2 %3").arg(what, track_name(), value) : tr("%1 %2 tracks").arg(what).arg(rows);
-        work_.document.edit_tracks(
-            name, ids, [=](Track& t) { t.*field = std::clamp(t.*field + by, low, high); }, gesture);
-        return;
-    }
-    if (rows == 1 || std::isinf(to) || std::isinf(from)) {
-        const QString name = rows == 1 ? tr("Fader %1 %2").arg(track_name(), db_text(to))
-                                       : tr("Fader %1 tracks %2").arg(rows).arg(db_text(to));
-        work_.document.edit_tracks(
-            name, ids, [to](Track& t) { t.fader_db = to; }, gesture);
-        return;
-    }
-    const double by = to - from;  // several rows keep their differences
+    const bool fader = part == Part::fader;
+    // Where there is no difference to keep, all get the same.
+    alike = alike || rows == 1 || std::isinf(to) || std::isinf(from);
+    const double by = alike ? 0.0 : to - from;
+    const QString what = fader ? tr("Fader") : part == Part::width ? tr("Width") : tr("Pan");
+    const QString value = fader                 ? db_text(alike ? to : by, "dB", !alike)
+                          : part == Part::width ? width_text(to)
+                                                : pan_text(to);
+    const QString name = rows == 1 ? tr("%1 %2 %3").arg(what, track_name(), value)
+                         : alike   ? tr("%1 %2 tracks at %3").arg(what).arg(rows).arg(value)
+                         : fader   ? tr("%1 %2 tracks %3").arg(what).arg(rows).arg(value)
+                                   : tr("%1 %2 tracks").arg(what).arg(rows);
+    double Track::*const field = fader                     ? &Track::fader_db
+                                 : part == Part::pan       ? &Track::pan
+                                 : part == Part::width     ? &Track::width
+                                 : part == Part::left_side ? &Track::left_pan
+                                                           : &Track::right_pan;
+    const double low = part == Part::width ? 0.0 : -1.0, high = part == Part::width ? 2.0 : 1.0;
     work_.document.edit_tracks(
-        tr("Fader %1 tracks %2").arg(rows).arg(db_text(by, "dB", true)), ids,
-        [by](Track& t) { t.fader_db = fader_moved(t.fader_db, by); }, gesture);
+        name, ids,
+        [=](Track& t) {
+            double& v = t.*field;
+            v = alike ? to : fader ? fader_moved(v, by) : std::clamp(v + by, low, high);
+        },
+        gesture);
+}
+
+void BalanceLane::set_by_peak(double dbfs) {
+    const Session& session = work_.document.session();
+    std::map<TrackId, double> faders;
+    for (const TrackId row : work_.document.moved_with(id())) {
+        Track at_zero = *work_.document.track(row);
+        at_zero.fader_db = 0.0;
+        const MaterialPtr m = work_.materials.played(at_zero);
+        const Level peak = m ? peak_after_ride_dbfs(after_chain(at_zero, *m), *m, session.group_db(row)) : std::nullopt;
+        if (!peak || !std::isfinite(*peak)) continue;
+        const double db = dbfs - *peak;
+        if (db > fader_max_db)
+            return emit work_.view.hint(
+                tr("%1 peaks at %2 with its fader at +12 dB.")
+                    .arg(QString::fromStdString(at_zero.name), db_text(*peak + fader_max_db, "dBFS", true)));
+        faders[row] = db < fader_floor_db ? silence_db : db;
+    }
+    if (faders.empty()) return;
+    if (faders.size() == 1 && write(Part::fader, faders.begin()->second, 0)) return;
+    std::vector<TrackId> ids;
+    for (const auto& [row, db] : faders) ids.push_back(row);
+    const QString name = ids.size() == 1
+                             ? tr("Fader %1 for a peak of %2").arg(track_name(), db_text(dbfs, "dBFS"))
+                             : tr("Faders of %1 tracks for a peak of %2").arg(ids.size()).arg(db_text(dbfs, "dBFS"));
+    work_.document.edit_tracks(name, ids, [&](Track& t) { t.fader_db = faders.at(t.id); });
 }
 
 // --- buses and control groups ---------------------------------------------------------------------------------------
@@ -445,7 +533,7 @@ FaderLane::Values BusLane::values() const {
         v.has_width = true, v.heard = !b->mute;
     } else if (const ControlGroup* g = group()) {
         v.fader_db = g->fader_db;
-        v.has_pan = false;
+        v.has_pan = v.has_level = false;
     }
     return with_writing(v);
 }
@@ -484,7 +572,17 @@ QString BusLane::sentence() const {
                        '.';
 }
 
-void BusLane::move(Part part, double to, uint64_t gesture) {
+void BusLane::set_by_peak(double dbfs) {
+    const Level peak = song_peak_dbfs();
+    if (!peak || !std::isfinite(*peak) || std::isinf(values().fader_db)) return;
+    const double db = values().fader_db + dbfs - *peak;
+    if (db > fader_max_db)
+        return emit work_.view.hint(tr("%1 peaks at %2 with its fader at +12 dB.")
+                                        .arg(track_name(), db_text(dbfs - db + fader_max_db, "dBFS", true)));
+    move(Part::fader, db < fader_floor_db ? silence_db : db, true, 0);
+}
+
+void BusLane::move(Part part, double to, bool, uint64_t gesture) {
     if (write(part, to, gesture)) return;
     const QString value = part == Part::fader ? db_text(to) : part == Part::width ? width_text(to) : pan_text(to);
     const QString name = tr("%1 %2 %3").arg(value_name(), track_name(), value);
@@ -526,24 +624,31 @@ QWidget* BalanceStation::make_view(Workspace& work, QWidget* parent) const { ret
 
 void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const {
     if (work.view.field_shown) return;  // the field has its own scales
-    fader_ruler(area.width()).paint(painter, area.adjusted(0, 0, 0, -area.height() / 2 + 2));
-    level_ruler(area.width()).paint(painter, area.adjusted(0, area.height() / 2 - 1, 0, 0));
+    const BalanceColumns columns(area.width());
+    const QRect figures(0, area.top() + area.height() / 2 - 2, area.width(), area.height() / 2 + 2);
+    columns.fader_ruler().paint(painter, figures);
+    columns.level_ruler().paint(painter, figures);
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    const int figure_left = area.right() - right_width + 4;
+    const auto word = [&](const QRect& place, Qt::Alignment alignment, const QString& text) {
+        painter.drawText(QRect(place.left(), area.top(), place.width(), area.height() / 2),
+                         alignment | Qt::AlignVCenter, text);
+    };
+    word({BalanceColumns::gap, 0, columns.fader_end, 1}, Qt::AlignLeft,
+         QCoreApplication::translate("Station", "fader, dB"));
+    word({columns.level_start, 0, columns.level_end - columns.level_start, 1}, Qt::AlignLeft,
+         QCoreApplication::translate("Station", "level after it, dBFS"));
+    word(columns.peak_text(1), Qt::AlignRight, QCoreApplication::translate("Station", "peak"));
+    word({area.width() - BalanceColumns::pan + 12, 0, 60, 1}, Qt::AlignLeft,
+         QCoreApplication::translate("Station", "pan"));
     if (work.mix.audibility_wanted())
-        painter.drawText(QRect(area.right() - pan_width - audible_width, 0, audible_width - 8, 32),
-                         Qt::AlignVCenter | Qt::AlignRight,
-                         work.mix.share_listened() < 1.0
-                             ? QString("%1 %").arg(std::lround(100.0 * work.mix.share_listened()))
-                             : QCoreApplication::translate("Station", "heard"));
-    painter.drawText(QRect(figure_left, 0, figure_width, 16), Qt::AlignVCenter | Qt::AlignLeft,
-                     QCoreApplication::translate("Station", "fader dB"));
-    painter.drawText(QRect(figure_left, 15, figure_width, 16), Qt::AlignVCenter | Qt::AlignLeft,
-                     QCoreApplication::translate("Station", "level dBFS"));
-    const QRect pan = pan_area(area.width());
+        word(columns.audible_area(1).adjusted(0, 0, -8, 0), Qt::AlignRight,
+             work.mix.share_listened() < 1.0 ? QString("%1 %").arg(std::lround(100.0 * work.mix.share_listened()))
+                                             : QCoreApplication::translate("Station", "heard"));
+    const QRect pan = columns.pan_area(1);
     for (const auto& [place, letter] : {std::pair{-1.0, "L"}, std::pair{0.0, "C"}, std::pair{1.0, "R"}})
-        painter.drawText(QRect(pan_place(pan, place) - 10, 12, 20, 18), Qt::AlignCenter, letter);
+        painter.drawText(QRect(pan_place(pan, place) - 10, figures.top(), 20, figures.height() - 3), Qt::AlignCenter,
+                         letter);
 }
 
 QWidget* BalanceStation::make_tools(Workspace& work, QWidget* parent) const {

@@ -13,15 +13,19 @@ class FaderLane : public Lane {
     void levels_changed() override;
 
   protected:
-    enum class Part { fader, pan, width, left_side, right_side };
+    enum class Part { fader, peak, pan, width, left_side, right_side };
     struct Values {
         double fader_db = 0.0, pan = 0.0, width = 1.0;
         bool has_pan = true, has_width = false, heard = true;
         bool apart = false;  ///< both sides have pans of their own
         double left_pan = -1.0, right_pan = 1.0;
+        bool has_level = true;
     };
     virtual Values values() const = 0;
-    virtual void move(Part part, double to, uint64_t gesture) = 0;
+    /// `alike`: the rows that move together all get this value; else each is moved by what this one is.
+    virtual void move(Part part, double to, bool alike, uint64_t gesture) = 0;
+    /// The fader is set so that the whole song's peak after it is this.
+    virtual void set_by_peak(double dbfs) = 0;
     virtual Level song_peak_dbfs() const { return std::nullopt; }  ///< after the fader
     virtual const Audibility* audibility() const { return nullptr; }
 
@@ -30,7 +34,9 @@ class FaderLane : public Lane {
     void nudge(double by, uint64_t gesture) override;
     void type_value(const QString& text) override;
     void reset_value() override;
+    QRect value_place() const override;
     double per_pixel(const QPoint& at) const override;
+    void mousePressEvent(QMouseEvent* event) override;
     bool grab(const QPoint& at) override;
     bool key(QKeyEvent* event) override;
     void let_go() override;
@@ -49,6 +55,7 @@ class FaderLane : public Lane {
     QRect clip_flag() const;
     void paint_fader(QPainter& painter, const Values& v);
     void paint_meter(QPainter& painter);
+    void paint_peak(QPainter& painter);
     void paint_pan(QPainter& painter, const Values& v);
     void paint_audibility(QPainter& painter);
 
@@ -63,7 +70,8 @@ class BalanceLane : public FaderLane {
 
   protected:
     Values values() const override;
-    void move(Part part, double to, uint64_t gesture) override;
+    void move(Part part, double to, bool alike, uint64_t gesture) override;
+    void set_by_peak(double dbfs) override;
     Level song_peak_dbfs() const override;
     const Audibility* audibility() const override { return work_.mix.audibility(id()); }
     QString sentence() const override;
@@ -86,7 +94,8 @@ class BusLane : public FaderLane {
     void select_row() override {}
     QString track_name() const override;
     Values values() const override;
-    void move(Part part, double to, uint64_t gesture) override;
+    void move(Part part, double to, bool alike, uint64_t gesture) override;
+    void set_by_peak(double dbfs) override;
     Level song_peak_dbfs() const override;
     QString sentence() const override;
 

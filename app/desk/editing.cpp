@@ -85,13 +85,32 @@ Clips Editing::clips(TrackId id) const {
     return m ? clips_of(t->source, m->ready.file_frames()) : Clips{};
 }
 
-void Editing::set_clips(TrackId id, const QString& name, Clips clips, uint64_t gesture) {
-    const Track* t = work_.document.track(id);
-    const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
-    if (!m || clips == this->clips(id)) return;
-    if (clips == clips_of({}, m->ready.file_frames())) clips.clear();  // all of the file, as it is
+void Editing::set_clips(const std::map<TrackId, Clips>& wanted, const QString& name, uint64_t gesture) {
+    std::vector<TrackId> ids;
+    std::map<TrackId, Clips> next;
+    for (const auto& [id, clips] : wanted) {
+        const Track* t = work_.document.track(id);
+        const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
+        if (!m || clips == this->clips(id)) continue;
+        ids.push_back(id);
+        next[id] = clips == clips_of({}, m->ready.file_frames()) ? Clips{} : clips;  // all of the file, as it is
+    }
+    if (ids.empty()) return;
     work_.document.edit_tracks(
-        name, {id}, [&](Track& track) { track.source.clips = std::move(clips); }, gesture);
+        name, ids, [&](Track& track) { track.source.clips = std::move(next[track.id]); }, gesture);
+}
+
+void Editing::change_clip_gains(const std::vector<TrackId>& ids, const std::function<double(double)>& change,
+                                const QString& name, uint64_t gesture) {
+    std::map<TrackId, Clips> next;
+    for (const TrackId id : ids) {
+        Clips clips = this->clips(id);
+        if (clips.empty()) continue;
+        double& gain_db = clips[current_clip(id)].gain_db;
+        gain_db = std::clamp(change(gain_db), -clip_gain_max_db, clip_gain_max_db);
+        next[id] = std::move(clips);
+    }
+    set_clips(next, name, gesture);
 }
 
 size_t Editing::current_clip(TrackId id) const {

@@ -4,6 +4,7 @@
 #include <QObject>
 #include <QThreadPool>
 #include <functional>
+#include <map>
 
 #include "core/measure/material.h"
 #include "core/ride/parameter.h"
@@ -30,7 +31,13 @@ class Editing : public QObject {
 
     // Clips of a track, in frames of its file.
     Clips clips(TrackId id) const;
-    void set_clips(TrackId id, const QString& name, Clips clips, uint64_t gesture = 0);
+    void set_clips(TrackId id, const QString& name, Clips clips, uint64_t gesture = 0) {
+        set_clips({{id, std::move(clips)}}, name, gesture);
+    }
+    void set_clips(const std::map<TrackId, Clips>& wanted, const QString& name, uint64_t gesture = 0);
+    /// Of the current clip of each of these rows.
+    void change_clip_gains(const std::vector<TrackId>& ids, const std::function<double(double)>& change,
+                           const QString& name, uint64_t gesture = 0);
     /// The clip that gestures on a track's clips mean: the chosen one, else the one at the playhead, else the first.
     size_t current_clip(TrackId id) const;
     void split_clip(TrackId id);

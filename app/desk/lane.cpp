@@ -96,7 +96,12 @@ void Lane::mouseReleaseEvent(QMouseEvent*) {
 }
 
 void Lane::mouseDoubleClickEvent(QMouseEvent* event) {
-    if (grab(event->position().toPoint())) reset_value();
+    const QPoint at = event->position().toPoint();
+    if (!grab(at)) return;
+    if (value_place().contains(at))
+        open_entry();
+    else
+        reset_value();
 }
 
 void Lane::wheelEvent(QWheelEvent* event) {
@@ -153,7 +158,9 @@ void Lane::open_entry() {
         });
     }
     entry_->setAccessibleName(value_name());
-    entry_->setGeometry(width() / 2 - 60, 1, 120, height() - 2);
+    const QRect written = value_place();
+    const int left = written.isEmpty() ? width() / 2 - 60 : std::min(written.center().x() - 50, width() - 102);
+    entry_->setGeometry(left, 1, written.isEmpty() ? 120 : 100, height() - 2);
     entry_->setText(value_text());
     entry_->selectAll();
     entry_->show();

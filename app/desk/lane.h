@@ -47,8 +47,11 @@ class Lane : public QWidget {
     virtual QString value_text() const = 0;
     virtual QString value_name() const = 0;
     virtual void nudge(double by, uint64_t gesture) = 0;  ///< for this row and those that move with it
+    // What is typed, and a reset, is what each of the rows that move together gets.
     virtual void type_value(const QString& text) = 0;
     virtual void reset_value() = 0;
+    /// Where the value is written that was grabbed last: a double click there types it, and it is typed there.
+    virtual QRect value_place() const { return {}; }
     virtual QString sentence() const { return track_name() + ": " + value_name() + " " + value_text(); }
     virtual void paint(QPainter& painter, const QRect& clip) = 0;
     /// What one pixel of a drag stands for, and whether a drag may start here.

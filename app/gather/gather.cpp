@@ -15,25 +15,29 @@ QString GatherLane::value_text() const {
     return clips.empty() ? QString() : db_text(clips[work_.edits.current_clip(id())].gain_db, "dB", true);
 }
 
-void GatherLane::set_gain(double db, uint64_t gesture) {
-    Clips clips = work_.edits.clips(id());
+void GatherLane::change_gain(const std::function<double(double)>& change, uint64_t gesture) {
+    const auto ids = work_.document.moved_with(id());
+    const Clips clips = work_.edits.clips(id());
     if (clips.empty()) return;
-    Clip& clip = clips[work_.edits.current_clip(id())];
-    clip.gain_db = std::clamp(db, -clip_gain_max_db, clip_gain_max_db);
-    const QString name = tr("Clip gain %1 %2").arg(track_name(), db_text(clip.gain_db, "dB", true));
-    work_.edits.set_clips(id(), name, std::move(clips), gesture);
+    const double now = clips[work_.edits.current_clip(id())].gain_db;
+    const QString value = db_text(std::clamp(change(now), -clip_gain_max_db, clip_gain_max_db), "dB", true);
+    work_.edits.change_clip_gains(
+        ids, change,
+        ids.size() == 1 ? tr("Clip gain %1 %2").arg(track_name(), value) : tr("Clip gain of %1 tracks").arg(ids.size()),
+        gesture);
 }
 
 void GatherLane::nudge(double by_db, uint64_t gesture) {
-    const Clips clips = work_.edits.clips(id());
-    if (!clips.empty()) set_gain(clips[work_.edits.current_clip(id())].gain_db + by_db, gesture);
+    change_gain([by_db](double db) { return db + by_db; }, gesture);
 }
 
 void GatherLane::type_value(const QString& text) {
-    if (const auto db = parse_level(text); db && std::isfinite(*db)) set_gain(*db, 0);
+    if (const auto to = parse_level(text); to && std::isfinite(*to)) change_gain([to](double) { return *to; }, 0);
 }
 
-void GatherLane::reset_value() { set_gain(0.0, 0); }
+void GatherLane::reset_value() {
+    change_gain([](double) { return 0.0; }, 0);
+}
 
 QString GatherLane::sentence() const {
     const MaterialPtr m = work_.materials.of(*track());

@@ -30,7 +30,7 @@ class GatherLane : public Lane {
     };
     void paint_clips(QPainter& painter, const QRect& area);
     const Flag* flag_at(const QPoint& at) const;
-    void set_gain(double db, uint64_t gesture);
+    void change_gain(const std::function<double(double)>& change, uint64_t gesture);
     std::vector<Flag> flags_;  ///< as last painted
 };
 

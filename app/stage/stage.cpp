@@ -89,22 +89,29 @@ std::optional<double> StageLane::chain_adds_db(const Staging& staging) const {
     return after && staging.after_dbfs ? std::optional(*after - *staging.after_dbfs) : std::nullopt;
 }
 
-void StageLane::set_trim(double db, uint64_t gesture) {
-    const double by = std::clamp(db, -trim_max_db, trim_max_db) - track()->trim_db;
+void StageLane::set_trim(double db) {
+    const double to = std::clamp(db, -trim_max_db, trim_max_db);
     const auto ids = work_.document.moved_with(id());
-    const QString name = ids.size() > 1 ? tr("Trim %1 tracks %2").arg(ids.size()).arg(db_text(by, "dB", true))
-                                        : tr("Trim %1 %2").arg(track_name(), db_text(db, "dB", true));
-    work_.document.edit_tracks(
-        name, ids, [by](Track& t) { t.trim_db = std::clamp(t.trim_db + by, -trim_max_db, trim_max_db); }, gesture);
+    const QString value = db_text(to, "dB", true);
+    const QString name = ids.size() > 1 ? tr("Trim %1 tracks at %2").arg(ids.size()).arg(value)
+                                        : tr("Trim %1 %2").arg(track_name(), value);
+    work_.document.edit_tracks(name, ids, [to](Track& t) { t.trim_db = to; });
 }
 
-void StageLane::nudge(double by_db, uint64_t gesture) { set_trim(track()->trim_db + by_db, gesture); }
+void StageLane::nudge(double by_db, uint64_t gesture) {
+    const auto moved = [by_db](const Track& t) { return std::clamp(t.trim_db + by_db, -trim_max_db, trim_max_db); };
+    const auto ids = work_.document.moved_with(id());
+    const QString name = ids.size() > 1 ? tr("Trim %1 tracks %2").arg(ids.size()).arg(db_text(by_db, "dB", true))
+                                        : tr("Trim %1 %2").arg(track_name(), db_text(moved(*track()), "dB", true));
+    work_.document.edit_tracks(
+        name, ids, [moved](Track& t) { t.trim_db = moved(t); }, gesture);
+}
 
 void StageLane::type_value(const QString& text) {
-    if (const auto db = parse_level(text); db && std::isfinite(*db)) set_trim(*db, 0);
+    if (const auto db = parse_level(text); db && std::isfinite(*db)) set_trim(*db);
 }
 
-void StageLane::reset_value() { set_trim(0.0, 0); }
+void StageLane::reset_value() { set_trim(0.0); }
 
 double StageLane::per_pixel(const QPoint&) const { return stage_ruler(width()).db_per_pixel(0.0); }
 

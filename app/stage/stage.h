@@ -28,7 +28,7 @@ class StageLane : public Lane {
     void place_children() override;
 
   private:
-    void set_trim(double db, uint64_t gesture);
+    void set_trim(double db);
     /// Of the level that it is staged by: after its chain less before it; nothing without a chain at work.
     std::optional<double> chain_adds_db(const Staging& staging) const;
     /// Of the loop when it is on, else of the song; before the trim.

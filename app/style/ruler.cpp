@@ -1,7 +1,9 @@
 #include "app/style/ruler.h"
 
+#include <algorithm>
 #include <array>
 #include <cmath>
+#include <vector>
 
 #include "app/style/text.h"
 #include "app/style/theme.h"
@@ -41,14 +43,24 @@ double Ruler::db_per_pixel(double db) const {
 
 void Ruler::paint(QPainter& painter, const QRect& strip) const {
     painter.setFont(lettering(11));
-    each_mark(fader_, [&](double db) {
+    const QFontMetrics metrics(painter.font());
+    std::vector<double> marks;
+    each_mark(fader_, [&](double db) { marks.push_back(db); });
+    // Figures outwards from 0 dB, as many as have room.
+    std::stable_sort(marks.begin(), marks.end(), [](double a, double b) { return std::fabs(a) < std::fabs(b); });
+    double free_below = to_ + 24.0, free_above = from_ - 24.0;
+    for (const double db : marks) {
         const int x = static_cast<int>(std::lround(place(db)));
         painter.setPen(theme().faint);
         painter.drawLine(x, strip.bottom() - 3, x, strip.bottom());
+        const QString text = db_text(db, "", fader_).remove(".0");
+        const double half = metrics.horizontalAdvance(text) / 2.0 + 2.0;
+        if (db < 0.0 ? x + half > free_below : x - half < free_above) continue;
+        if (db <= 0.0) free_below = x - half;
+        if (db >= 0.0) free_above = x + half;
         painter.setPen(db == 0.0 ? theme().ink : theme().faint);
-        painter.drawText(QRect(x - 24, strip.top(), 48, strip.height() - 3), Qt::AlignCenter,
-                         db_text(db, "", fader_).remove(".0"));
-    });
+        painter.drawText(QRect(x - 24, strip.top(), 48, strip.height() - 3), Qt::AlignCenter, text);
+    }
 }
 
 void Ruler::paint_rules(QPainter& painter, const QRect& lane) const {

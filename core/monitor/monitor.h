@@ -41,7 +41,8 @@ struct MonitorSettings {
     bool operator==(const MonitorSettings&) const = default;
     /// Something changes what is heard, the level left aside.
     bool any_on() const {
-        return dim || quiet || matched_db < 0.0 || cross_feed != CrossFeed::off || sides != Sides::stereo || playback != Playback::none;
+        return dim || quiet || matched_db < 0.0 || cross_feed != CrossFeed::off || sides != Sides::stereo ||
+               playback != Playback::none;
     }
 };
 

@@ -75,15 +75,15 @@ TEST_F(Balance, pans_widths_and_sides) {
     EXPECT_NEAR(track(1).width, 0.6, 1e-9);
     // A whisker is drawn out at its end: the lane is as wide as it is, the pan ruler stands at its right.
     work().document.edit_tracks("Set", {track(1).id}, [](Track& t) { t.pan = 0.0, t.width = 1.0; });
-    const int left = pad->width() - 206 + 12, wide = 206 - 70, end = left + wide / 2 + wide / 4;
+    const int left = pad->width() - 194 + 12, wide = 194 - 78, end = left + wide / 2 + wide / 4;
     drag(pad, QPoint(end, 26), QPoint(end + 20, 26));
     EXPECT_NEAR(track(1).width, 1.0 + 20 * 4.0 / wide, 0.05);
     EXPECT_EQ(track(1).pan, 0.0);
-    drag(pad, QPoint(left + wide / 2, 10), QPoint(left + wide / 2 + 34, 10));
+    drag(pad, QPoint(left + wide / 2, 10), QPoint(left + wide * 3 / 4, 10));
     EXPECT_NEAR(track(1).pan, 0.5, 0.02);
     row_menu(1, "Place left and right apart");
     EXPECT_TRUE(track(1).sides_apart);
-    drag(pad, QPoint(left + 2, 10), QPoint(left + 36, 10));
+    drag(pad, QPoint(left + 2, 10), QPoint(left + 2 + wide / 4, 10));
     EXPECT_NEAR(track(1).left_pan, -0.5, 0.02);
     EXPECT_EQ(track(1).right_pan, 1.0);
     QTest::keyClick(pad, Qt::Key_Less, Qt::ShiftModifier);
@@ -101,6 +101,108 @@ TEST_F(Balance, pans_widths_and_sides) {
     EXPECT_NEAR(track(1).pan, 0.0, 1e-9);
     EXPECT_NEAR(track(2).pan, 0.4, 1e-9);
     EXPECT_EQ(work().document.undo_name(), "Spread pans of 3 rows");
+}
+
+TEST_F(Balance, what_is_typed_and_a_reset_is_for_all_chosen_rows) {
+    begin();
+    change<double>(&Track::fader_db, {-3.0, -9.0, -20.0});
+    select({0, 1});
+    type(lane(0), "-6");
+    EXPECT_EQ(track(0).fader_db, -6.0);
+    EXPECT_EQ(track(1).fader_db, -6.0);
+    EXPECT_EQ(track(2).fader_db, -20.0);
+    EXPECT_TRUE(work().document.undo_name().contains("2 tracks at")) << work().document.undo_name().toStdString();
+    work().document.undo();
+    EXPECT_EQ(track(1).fader_db, -9.0) << "one step";
+    lane(0)->setFocus();
+    QTest::keyClick(lane(0), Qt::Key_Backspace);
+    EXPECT_EQ(track(0).fader_db, 0.0);
+    EXPECT_EQ(track(1).fader_db, 0.0);
+    // By pans, too: '34' is right.
+    QTest::keyClick(lane(0), Qt::Key_P);
+    auto* entry = lane(0)->findChild<QLineEdit*>("valueEntry");
+    QTest::keyClicks(entry, "34");
+    QTest::keyClick(entry, Qt::Key_Return);
+    EXPECT_NEAR(track(0).pan, 0.34, 1e-9);
+    EXPECT_NEAR(track(1).pan, 0.34, 1e-9);
+    // Trims in Stage and gains of clips in Gather, alike.
+    change<double>(&Track::trim_db, {-3.0, 2.0, 1.0});
+    station(1);
+    select({0, 1});
+    type(lane(0), "-1.5");
+    EXPECT_EQ(track(0).trim_db, -1.5);
+    EXPECT_EQ(track(1).trim_db, -1.5);
+    QTest::keyClick(lane(0), Qt::Key_Right);
+    EXPECT_EQ(track(1).trim_db, -0.5);
+    station(0);
+    select({0, 1});
+    type(lane(0), "-2");
+    for (const size_t n : {0, 1}) EXPECT_EQ(work().edits.clips(track(n).id)[0].gain_db, -2.0);
+    EXPECT_EQ(work().edits.clips(track(2).id)[0].gain_db, 0.0);
+    QTest::keyClick(lane(0), Qt::Key_Right, Qt::ShiftModifier);
+    EXPECT_NEAR(work().edits.clips(track(1).id)[0].gain_db, -1.9, 1e-9);
+    QTest::keyClick(lane(0), Qt::Key_Backspace);
+    EXPECT_TRUE(track(0).source.clips.empty() && track(1).source.clips.empty()) << "the files as they are";
+}
+
+TEST_F(Balance, the_peak_after_the_fader_is_a_figure_that_sets_the_fader) {
+    begin();
+    settle();
+    change<double>(&Track::fader_db, {-3.0, -9.0, 0.0});
+    const auto peak = [&](size_t n) {
+        const MaterialPtr m = work().materials.played(track(n));
+        return *peak_after_ride_dbfs(track(n), *m, 0.0);
+    };
+    // The columns from the right: pan 194, what is heard 54, the peak's figure 62.
+    Lane* first = lane(0);
+    const QPoint figure(first->width() - 194 - 54 - 30, 18);
+    QTest::mouseDClick(first, Qt::LeftButton, Qt::NoModifier, figure);
+    auto* entry = first->findChild<QLineEdit*>("valueEntry");
+    ASSERT_TRUE(entry && entry->isVisible());
+    EXPECT_EQ(entry->text(), db_text(peak(0), "dBFS"));
+    EXPECT_EQ(entry->accessibleName(), "peak after the fader");
+    entry->selectAll();
+    QTest::keyClicks(entry, "-20");
+    QTest::keyClick(entry, Qt::Key_Return);
+    EXPECT_NEAR(peak(0), -20.0, 1e-6);
+    EXPECT_EQ(track(1).fader_db, -9.0);
+    // All chosen rows, also one whose fader is off; what a fader cannot reach is said, and nothing is changed.
+    change<double>(&Track::fader_db, {-3.0, silence_db, 0.0});
+    select({0, 1});
+    const auto type_peak = [&](const char* text) {
+        QTest::mouseDClick(first, Qt::LeftButton, Qt::NoModifier, figure);
+        first->findChild<QLineEdit*>("valueEntry")->selectAll();
+        QTest::keyClicks(first->findChild<QLineEdit*>("valueEntry"), text);
+        QTest::keyClick(first->findChild<QLineEdit*>("valueEntry"), Qt::Key_Return);
+    };
+    type_peak("-25");
+    EXPECT_NEAR(peak(0), -25.0, 1e-6);
+    EXPECT_NEAR(peak(1), -25.0, 1e-6);
+    QString told;
+    QObject::connect(&work().view, &ViewState::hint, window.get(), [&](const QString& s) { told = s; });
+    const Session before = session();
+    type_peak("40");
+    EXPECT_EQ(session().tracks, before.tracks);
+    EXPECT_TRUE(told.contains("+12 dB")) << told.toStdString();
+    // A drag in the level's column moves the level by what its own ruler says.
+    work().document.select_only(track(2).id);
+    const double db = track(2).fader_db;
+    drag(lane(2), QPoint(first->width() - 400, 18), QPoint(first->width() - 420, 18));
+    EXPECT_LT(track(2).fader_db, db - 4.0);
+    EXPECT_GT(track(2).fader_db, db - 8.0);
+    // A double click on the fader's figure types, one on its line resets.
+    QTest::mouseDClick(lane(2), Qt::LeftButton, Qt::NoModifier, QPoint(100, 18));
+    EXPECT_EQ(track(2).fader_db, 0.0);
+    // One click on the peak's figure forgets what was reached.
+    key(Qt::Key_Space);
+    wait_for([&] {
+        const auto* bars = work().player.meters().find(track(0).id);
+        return bars && std::isfinite(bars->after_fader.highest_db);
+    });
+    key(Qt::Key_Space);
+    wait_for([&] { return !work().player.playing(); });
+    QTest::mouseClick(first, Qt::LeftButton, Qt::NoModifier, figure);
+    EXPECT_FALSE(std::isfinite(work().player.meters().find(track(0).id)->after_fader.highest_db));
 }
 
 TEST_F(Balance, the_low_end_is_kept_in_the_centre_from_the_menu) {
