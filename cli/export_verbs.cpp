@@ -105,6 +105,8 @@ int check(const fs::path& file, bool as_json) {
                             {"limit", level_json(c.limit)},
                             {"text", c.text},
                             {"notice", c.notice},
+                            {"group", check_group_names[static_cast<size_t>(c.group)]},
+                            {"unit", c.unit},
                             {"why", c.why}});
         print({{"passed", all_passed(*checks)}, {"checks", list}});
     } else {

@@ -8,17 +8,12 @@
 #include <QSpinBox>
 #include <QTableWidget>
 
+#include "app/desk/plain_table.h"
 #include "app/desk/workspace.h"
 #include "core/compare/blind.h"
 #include "core/session/changes.h"
 
 namespace isotonus {
-
-/// A list that looks as ours do: whole rows, no grid, no editing.
-QTableWidget* plain_table(const char* name, const QString& accessible, const QStringList& titles, int stretched);
-
-/// A button at the end of a row, with the why of it.
-QPushButton* button_in(QBoxLayout* row, const char* name, const QString& text, const QString& tip);
 
 /// What differs between the session as it was at a print and as it is, row by row, and the way back.
 class ChangesPage : public QWidget {

@@ -93,13 +93,20 @@ const std::array<Form, 10> forms{{{FileType::wav, SampleFormat::s24},
 
 HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setObjectName("handOffPanel");
-    setFixedHeight(324);
+    setFixedHeight(484);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(16, 8, 16, 10);
-    row->setSpacing(20);
-    row->addWidget(make_checks(), 5);
-    row->addWidget(make_form(), 5);
-    row->addWidget(make_outcome(), 3);
+    row->setSpacing(24);
+    row->addWidget(make_checks(), 1);
+    auto* leaving = new QWidget;
+    leaving->setFixedWidth(474);
+    auto* column = new QVBoxLayout(leaving);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(6);
+    column->addWidget(make_form());
+    column->addWidget(make_docket(), 3);
+    column->addWidget(make_outcome(), 2);
+    row->addWidget(leaving);
 
     progress_timer_.setInterval(50);
     connect(&progress_timer_, &QTimer::timeout, this,
@@ -115,6 +122,15 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     });
     connect(&work_.player, &Player::loop_changed, this, &HandOffPanel::fill_ranges);
     connect(&work_.player, &Player::plan_changed, this, &HandOffPanel::look_at_stems);
+    docket_timer_.setSingleShot(true);
+    docket_timer_.setInterval(0);
+    connect(&docket_timer_, &QTimer::timeout, this, &HandOffPanel::show_docket);
+    const auto later = [this] { docket_timer_.start(); };
+    connect(&work_.player, &Player::plan_changed, this, later);
+    for (QLineEdit* e : {file_, pattern_}) connect(e, &QLineEdit::textChanged, this, later);
+    for (QComboBox* c : {what_, main_chain_, format_, rate_, range_})
+        connect(c, &QComboBox::currentIndexChanged, this, later);
+    for (QCheckBox* c : {shares_, tail_, sheet_}) connect(c, &QCheckBox::toggled, this, later);
     connect(&work_.exports, &ExportQueue::changed, this, &HandOffPanel::show_queue);
     const char* home = std::getenv("HOME");
     const fs::path folder =
@@ -126,6 +142,7 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     show_main_chain();
     show_checks();
     show_queue();
+    show_docket();
 }
 
 HandOffPanel::~HandOffPanel() {
@@ -181,23 +198,20 @@ QWidget* HandOffPanel::make_checks() {
         }
         show_checks();
     });
-    grid->addWidget(profile_, 0, 1);
-    checks_ = new QListWidget;
+    grid->addWidget(profile_, 0, 2);
+    told_ = new QLabel;
+    told_->setObjectName("checksTold");
+    grid->addWidget(told_, 0, 1);
+    checks_ = new CheckList;
     checks_->setObjectName("checks");
     checks_->setAccessibleName(tr("Checks before hand-off"));
-    checks_->setWordWrap(true);
-    checks_->setFrameShape(QFrame::NoFrame);
-    checks_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    connect(checks_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) {
-        const auto n = static_cast<size_t>(item->data(Qt::UserRole).toInt());
-        if (n >= checks_now_.size()) return;
-        const Check& c = checks_now_[n];
+    connect(checks_, &CheckList::chosen, this, [this](const Check& c) {
         if (work_.document.track(c.row)) work_.document.select_only(c.row);
         if (c.time_s >= 0.0) work_.player.locate(std::max(0.0, c.time_s - 1.0));
         emit work_.view.hint(QString::fromStdString(c.why));
     });
-    grid->addWidget(checks_, 1, 0, 1, 2);
-    grid->setColumnStretch(0, 1);
+    grid->addWidget(checks_, 1, 0, 1, 3);
+    grid->setColumnStretch(1, 1);
     return box;
 }
 
@@ -206,8 +220,7 @@ QWidget* HandOffPanel::make_form() {
     auto* grid = new QGridLayout(box);
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setVerticalSpacing(4);
-    grid->addWidget(heading(tr("Export")), 0, 0, 1, 2);
-    int line = 1;
+    int line = 0;
     const auto field = [&](const QString& text, QWidget* widget, QWidget* named) {
         auto* label = new QLabel(text);
         label->setBuddy(named);
@@ -259,6 +272,7 @@ QWidget* HandOffPanel::make_form() {
     pattern_->setToolTip(
         tr("Names of the stems. {session} {part} {number} {section} {date} {rate} {bits} stand for what they say."));
     field(tr("Stem names"), pattern_, pattern_);
+    QWidget* const pattern_label = grid->itemAtPosition(line - 1, 0)->widget();
     format_ = combo("exportFormat");
     format_->addItems({tr("WAV, 24 bit"), tr("WAV, 16 bit"), tr("WAV, 32 bit float"), tr("AIFF, 24 bit"),
                        tr("AIFF, 16 bit"), tr("FLAC, 24 bit"), tr("FLAC, 16 bit"), tr("Ogg Vorbis"), tr("Opus"),
@@ -306,25 +320,46 @@ QWidget* HandOffPanel::make_form() {
              tr("TPDF noise of ±1 LSB when the mix is reduced to 16 or 24 bit; without it, it is rounded."), true);
     auto* ticks = new QWidget;
     auto* tick_grid = new QGridLayout(ticks);
-    tick_grid->setContentsMargins(0, 2, 0, 2);
+    tick_grid->setContentsMargins(0, 2, 0, 0);
     tick_grid->setVerticalSpacing(2);
-    tick_grid->addWidget(sheet_, 0, 0);
-    tick_grid->addWidget(print_, 0, 1);
-    tick_grid->addWidget(bext_, 0, 2);
-    tick_grid->addWidget(tail_, 1, 0);
-    tick_grid->addWidget(dither_, 1, 1);
-    tick_grid->addWidget(shares_, 1, 2);
-    tick_grid->addWidget(before_main_, 2, 0);
-    stems_sum_ = new QLabel;
-    stems_sum_->setObjectName("stemsSum");
-    tick_grid->addWidget(stems_sum_, 2, 1, 1, 2);
+    QCheckBox* const all[] = {sheet_, print_, bext_, tail_, dither_, shares_, before_main_};
+    for (int n = 0; n < 7; ++n) tick_grid->addWidget(all[n], n / 3, n % 3, 1, n == 6 ? 2 : 1);
     grid->addWidget(ticks, line++, 0, 1, 2);
+    grid->setColumnStretch(1, 1);
     for (QCheckBox* c : {before_main_, shares_}) connect(c, &QCheckBox::toggled, this, &HandOffPanel::look_at_stems);
     for (QComboBox* c : {what_, range_})
         connect(c, &QComboBox::currentIndexChanged, this, &HandOffPanel::look_at_stems);
-    auto* buttons = new QWidget;
-    auto* row = new QHBoxLayout(buttons);
-    row->setContentsMargins(0, 0, 0, 0);
+    // What speaks of stems is there when some leave.
+    const auto with_stems = [this, pattern_label](int what) {
+        for (QWidget* w : {pattern_label, static_cast<QWidget*>(pattern_), static_cast<QWidget*>(shares_),
+                           static_cast<QWidget*>(before_main_)})
+            w->setVisible(what > 0);
+    };
+    connect(what_, &QComboBox::currentIndexChanged, this, with_stems);
+    with_stems(what_->currentIndex());
+    return box;
+}
+
+/// What leaves, told before anything is written.
+QWidget* HandOffPanel::make_docket() {
+    auto* box = new QWidget;
+    auto* column = new QVBoxLayout(box);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(4);
+    docket_ = plain_table("docket", tr("What leaves"), {tr("What leaves"), tr("Length"), tr("Size")}, 0);
+    docket_->setSelectionMode(QAbstractItemView::NoSelection);
+    docket_->setFocusPolicy(Qt::NoFocus);
+    column->addWidget(docket_, 1);
+    auto* sums = new QHBoxLayout;
+    docket_sum_ = new QLabel;
+    docket_sum_->setObjectName("docketSum");
+    stems_sum_ = new QLabel;
+    stems_sum_->setObjectName("stemsSum");
+    sums->addWidget(docket_sum_);
+    sums->addStretch();
+    sums->addWidget(stems_sum_);
+    column->addLayout(sums);
+    auto* row = new QHBoxLayout;
     export_ = new QPushButton(tr("Export"));
     export_->setObjectName("export");
     export_->setDefault(true);
@@ -336,26 +371,57 @@ QWidget* HandOffPanel::make_form() {
     row->addWidget(export_);
     row->addWidget(cancel_);
     row->addWidget(bar_, 1);
-    grid->addWidget(buttons, line++, 0, 1, 2);
-    grid->setRowStretch(line, 1);
-    grid->setColumnStretch(1, 1);
+    column->addLayout(row);
     connect(export_, &QPushButton::clicked, this, &HandOffPanel::start);
     connect(cancel_, &QPushButton::clicked, this, [this] { work_.exports.cancel(); });
     return box;
+}
+
+void HandOffPanel::show_docket() {
+    const Delivery d = delivery();
+    const auto files = planned_files(work_.player.mix_plans().bare, work_.document.session(), d);
+    std::vector<fs::path> papers;
+    if (sheet_->isChecked()) papers = ExportQueue::papers(d);
+    docket_->setRowCount(static_cast<int>(files.size() + papers.size()));
+    const auto put = [this](int row, const QString& name, const QString& length, const QString& size) {
+        const QString cells[] = {name, length, size};
+        for (int c = 0; c < 3; ++c) {
+            auto* item = new QTableWidgetItem(cells[c]);
+            if (c > 0) item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
+            docket_->setItem(row, c, item);
+        }
+        docket_->setRowHeight(row, 20);
+    };
+    uintmax_t bytes = 0;
+    int row = 0;
+    bool all_known = true;
+    for (const PlannedFile& f : files) {
+        bytes += f.bytes.value_or(0);
+        all_known = all_known && f.bytes && d.type != FileType::flac;
+        put(row++, to_qt(f.file.filename()), time_text(f.duration_s) + (d.tail && !d.excerpts.empty() ? " +" : ""),
+            !f.bytes                   ? QString(QChar(0x2013))
+            : d.type == FileType::flac ? tr("below %1").arg(size_text(*f.bytes))
+                                       : size_text(*f.bytes));
+    }
+    for (const fs::path& paper : papers) put(row++, to_qt(paper.filename()), {}, {});
+    const QString into = to_qt(d.folder);
+    docket_sum_->setText(files.empty() ? tr("nothing leaves: no row is heard")
+                         : all_known   ? tr("%n file(s), %1", nullptr, row).arg(size_text(bytes))
+                                       : tr("%n file(s)", nullptr, row));
+    docket_sum_->setToolTip(into);
 }
 
 QWidget* HandOffPanel::make_outcome() {
     auto* box = new QWidget;
     auto* column = new QVBoxLayout(box);
     column->setContentsMargins(0, 0, 0, 0);
-    auto* label = heading(tr("Notes to the engineer"));
-    column->addWidget(label);
+    column->setSpacing(4);
     notes_ = new QPlainTextEdit(QString::fromStdString(work_.document.session().hand_off.notes));
     notes_->setObjectName("handOffNotes");
-    notes_->setAccessibleName(label->text());
-    notes_->setPlaceholderText(tr("What it should feel like, what worries you. It goes on the sheet."));
+    notes_->setAccessibleName(tr("Notes to the engineer"));
+    notes_->setPlaceholderText(
+        tr("Notes to the engineer: what it should feel like, what worries you. They go on the sheet."));
     notes_->setTabChangesFocus(true);
-    label->setBuddy(notes_);
     connect(notes_, &QPlainTextEdit::textChanged, this, [this, gesture = work_.document.new_gesture()] {
         const std::string text = notes_->toPlainText().toStdString();
         if (text == work_.document.session().hand_off.notes) return;
@@ -363,7 +429,7 @@ QWidget* HandOffPanel::make_outcome() {
         next.hand_off.notes = text;
         work_.document.edit(tr("Notes to the engineer"), std::move(next), gesture);
     });
-    column->addWidget(notes_, 2);
+    column->addWidget(notes_, 1);
     result_ = new QLabel;
     result_->setObjectName("exportResult");
     result_->setWordWrap(true);
@@ -373,7 +439,7 @@ QWidget* HandOffPanel::make_outcome() {
     scroll->setWidget(result_);
     scroll->setWidgetResizable(true);
     scroll->setFrameShape(QFrame::NoFrame);
-    column->addWidget(scroll, 3);
+    column->addWidget(scroll, 1);
     return box;
 }
 
@@ -409,7 +475,7 @@ void HandOffPanel::own_limits() {
 
 void HandOffPanel::show_checks() {
     if (!work_.mix.leaving_figures()) {
-        if (checks_->count() == 0) new QListWidgetItem(tr("The mix is being measured…"), checks_);
+        if (checks_->count() == 0) told_->setText(tr("The mix is being measured…"));
         return;
     }
     const Session& session = work_.document.session();
@@ -419,26 +485,14 @@ void HandOffPanel::show_checks() {
     input.limits = limits_of(session.hand_off.profile, session.hand_off.own);
     look_into_overs();
     input.overs = overs_;
-    std::vector<Check> checks = check_handoff(input);
-    const auto same = [](const Check& a, const Check& b) {
-        return a.text == b.text && a.passed == b.passed && a.row == b.row && a.time_s == b.time_s;
-    };
-    if (std::equal(checks.begin(), checks.end(), checks_now_.begin(), checks_now_.end(), same)) return;
-    checks_now_ = std::move(checks);
-    const int scrolled = checks_->verticalScrollBar()->value();
-    checks_->clear();
-    // What does not pass comes first.
-    for (const int rank : {0, 1, 2})
-        for (size_t n = 0; n < checks_now_.size(); ++n) {
-            const Check& c = checks_now_[n];
-            if ((c.passed ? 2 : c.notice ? 1 : 0) != rank) continue;
-            const QString mark = c.passed ? QString(QChar(0x2713)) : c.notice ? QString("!") : QString(QChar(0x2717));
-            auto* item = new QListWidgetItem(mark + "  " + with_true_minus(c.text), checks_);
-            item->setData(Qt::UserRole, static_cast<int>(n));
-            item->setToolTip(QString::fromStdString(c.why));
-            item->setForeground(rank == 0 ? theme().clipped : rank == 1 ? theme().above : theme().ink);
-        }
-    checks_->verticalScrollBar()->setValue(scrolled);
+    checks_->show_checks(check_handoff(input));
+    const auto& all = checks_->checks();
+    const auto fail = std::count_if(all.begin(), all.end(), [](const Check& c) { return !c.passed && !c.notice; });
+    const auto notices = std::count_if(all.begin(), all.end(), [](const Check& c) { return !c.passed && c.notice; });
+    const QString worth = tr("%n worth a look", nullptr, static_cast<int>(notices));
+    told_->setText(fail > 0      ? tr("%n to mend", nullptr, static_cast<int>(fail)) + ", " + worth
+                   : notices > 0 ? tr("nothing to mend") + ", " + worth
+                                 : tr("all pass"));
 }
 
 void HandOffPanel::look_into_overs() {
@@ -571,8 +625,8 @@ void HandOffPanel::start() {
         return;
     }
     const MixPlans plans = work_.player.mix_plans();
-    ExportQueue::Job job{plans.bare,  work_.document.session(), delivery(),
-                         checks_now_, sheet_->isChecked(),      print_->isChecked()};
+    ExportQueue::Job job{plans.bare,        work_.document.session(), delivery(),
+                         checks_->checks(), sheet_->isChecked(),      print_->isChecked()};
     if (const auto missing = work_.materials.missing(); !missing.empty()) {
         const QString text = tr("%1 and what it plays would be missing from the export: %2",
                                 "%1 is a track, %2 what is wrong with its file")

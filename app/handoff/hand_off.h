@@ -5,14 +5,16 @@
 #include <QComboBox>
 #include <QLabel>
 #include <QLineEdit>
-#include <QListWidget>
 #include <QPlainTextEdit>
 #include <QProgressBar>
 #include <QPushButton>
+#include <QTimer>
 
 #include "app/desk/export_queue.h"
 #include "app/desk/plain_lane.h"
+#include "app/desk/plain_table.h"
 #include "app/desk/station.h"
+#include "app/handoff/check_list.h"
 
 namespace isotonus {
 
@@ -40,7 +42,9 @@ class HandOffPanel : public QWidget {
   private:
     QWidget* make_checks();
     QWidget* make_form();
+    QWidget* make_docket();
     QWidget* make_outcome();
+    void show_docket();
     void show_checks();
     void show_queue();
     void fill_ranges();
@@ -57,13 +61,13 @@ class HandOffPanel : public QWidget {
     void start();
 
     Workspace& work_;
-    QTimer progress_timer_;
-    std::vector<Check> checks_now_;
+    QTimer progress_timer_, docket_timer_;
     PlanPtr overs_of_;  ///< the mix whose overs are known, or being looked into
     double overs_limit_dbfs_ = 0.0;
     std::vector<Moment> overs_;  ///< what makes them
-    QListWidget* checks_;
-    QLabel *result_, *stems_sum_;
+    CheckList* checks_;
+    QTableWidget* docket_;
+    QLabel *told_, *result_, *docket_sum_, *stems_sum_;
     std::shared_ptr<Progress> stems_progress_;  ///< of finding out how far the stems' sum is from the mix
     QLineEdit *file_, *pattern_;
     QComboBox *profile_, *what_, *main_chain_, *format_, *rate_, *range_;

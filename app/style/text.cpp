@@ -66,6 +66,10 @@ std::optional<double> parse_level(const QString& text) {
     return ok && std::isfinite(value) ? std::optional(value) : std::nullopt;
 }
 
+QString size_text(uintmax_t bytes) {
+    return QCoreApplication::translate("Text", "%1 MB").arg(static_cast<double>(bytes) / 1e6, 0, 'f', 1);
+}
+
 std::optional<double> parse_pan(const QString& text) {
     const QString t = text.trimmed().toLower();
     if (t == "c") return 0.0;

@@ -13,6 +13,8 @@ QString db_text(double level_db, const char* unit = "dB", bool sign = false);
 QString level_text(const Level& level, const char* unit);
 /// A sentence from the core with its minus signs as they are written here.
 QString with_true_minus(const std::string& sentence);
+/// "51.3 MB", of a million bytes each.
+QString size_text(uintmax_t bytes);
 /// "1:07.25"
 QString time_text(double time_s, int decimals = 1);
 /// "C", "L 30", "R 100": percent of the way to a side.
@@ -20,7 +22,7 @@ QString pan_text(double pan);
 /// A number typed by the user: true or plain minus, comma or point, an optional unit; "off" and "-inf" are minus
 /// infinity.
 std::optional<double> parse_level(const QString& text);
-/// A pan position typed by the user: "C", "L 30", "R30", or −1 … 1.
+/// A pan position typed by the user: "C", "L 30", "R30", "34" as R 34, or −1.0 … 1.0.
 std::optional<double> parse_pan(const QString& text);
 
 /// How averages are shown: AES17, or the plain mathematical figure, 3.01 dB lower.

@@ -17,6 +17,54 @@ namespace {
 
 constexpr double silence_gain = 0.001;  // -60 dBFS
 
+/// What does not depend on the mix.
+struct CheckKind {
+    std::string_view id;
+    CheckGroup group;
+    const char* name;
+    const char* unit;
+    bool notice;
+};
+using enum CheckGroup;
+constexpr std::array kinds{
+    CheckKind{"mix_not_silent", level, "is heard", "", false},
+    CheckKind{"headroom", level, "sample peak", "dBFS", false},
+    CheckKind{"over", level, "above the limit", "dBFS", false},
+    CheckKind{"level_enough", level, "loud enough", "dBFS", true},
+    CheckKind{"true_peak", level, "true peak", "dBTP", false},
+    CheckKind{"mix_clips", level, "clipping", "", false},
+    CheckKind{"mix_dc_offset", level, "DC offset", "share", false},
+    CheckKind{"loudness", level, "loudness", "LUFS", false},
+    CheckKind{"mono_loss", level, "loss in mono", "dB", false},
+    CheckKind{"deep_reduction", level, "deep reduction", "", true},
+    CheckKind{"chain_over", level, "over inside a chain", "", true},
+    CheckKind{"ride_at_its_end", level, "ride at its end", "", true},
+    CheckKind{"missing_files", files, "missing", "", false},
+    CheckKind{"clipped_tracks", files, "clipped", "", false},
+    CheckKind{"track_dc_offset", files, "DC offset", "", false},
+    CheckKind{"samples_not_numbers", files, "not numbers", "", false},
+    CheckKind{"converted_files", files, "converted", "", true},
+    CheckKind{"rate_below_source", files, "rate", "", true},
+    CheckKind{"open_findings", files, "findings", "", true},
+    CheckKind{"main_output_bare", routing, "main output", "", true},
+    CheckKind{"main_chain", routing, "main chain", "", false},
+    CheckKind{"rides_bypassed", routing, "rides", "", false},
+    CheckKind{"monitoring_on", routing, "monitoring", "", false},
+    CheckKind{"solo_left_on", routing, "solo", "", false},
+    CheckKind{"mute_left_on", routing, "mute", "", false},
+    CheckKind{"no_output", routing, "no output", "", false},
+    CheckKind{"taken_out", routing, "taken out", "", false},
+    CheckKind{"key_missing", routing, "keys", "", false},
+    CheckKind{"chains_out", routing, "chains", "", false},
+    CheckKind{"silence_at_start", ends, "silence before", "s", false},
+    CheckKind{"silence_at_end", ends, "silence after", "s", true},
+    CheckKind{"tail_cut", ends, "level at its end", "dBFS", true},
+};
+
+const CheckKind& kind_of(std::string_view id) {
+    return *std::find_if(kinds.begin(), kinds.end(), [id](const CheckKind& k) { return k.id == id; });
+}
+
 std::string joined(const std::vector<std::string>& names) {
     std::string text;
     for (const auto& n : names) text += (text.empty() ? "" : ", ") + n;
@@ -134,12 +182,13 @@ void check_ends(const CheckInput& in, std::vector<Check>& checks) {
     const LevelSummary& s = in.mix.summary;
     const int rate = in.plan.sample_rate;
     const auto [from_s, to_s] = sounding(s, rate);
-    const double end_s = in.plan.duration_s(), longest = in.limits.longest_silence_s;
+    const double end_s = in.plan.duration_s(), longest = in.limits.longest_silence_s,
+                 silent_s = std::max(0.0, end_s - to_s);
     checks.push_back({"silence_at_start", from_s <= longest, from_s, longest,
                       fmt::format("the mix begins to sound at {}", at(from_s)),
                       "Silence before the song was mostly left over.", from_s});
-    checks.push_back({"silence_at_end", end_s - to_s <= longest, end_s - to_s, longest,
-                      fmt::format("the mix is silent for its last {:.1f} s", std::max(0.0, end_s - to_s)),
+    checks.push_back({"silence_at_end", silent_s <= longest, silent_s, longest,
+                      fmt::format("the mix is silent for its last {:.1f} s", silent_s),
                       "Silence after the song was mostly left over.", to_s});
     // The last 10 ms.
     float most = 0.0f;
@@ -379,10 +428,15 @@ std::vector<Check> check_handoff(const CheckInput& in) {
                       "It never reaches the export, so that what you judge is not what leaves."});
     check_rows(in, checks);
     check_chains(in, checks);
-    for (Check& c : checks)
-        for (const char* id : {"level_enough", "silence_at_end", "tail_cut", "converted_files", "rate_below_source",
-                               "ride_at_its_end", "open_findings", "main_output_bare", "deep_reduction", "chain_over"})
-            c.notice = c.notice || c.id == id;
+    for (Check& c : checks) {
+        const CheckKind& kind = kind_of(c.id);
+        c.group = kind.group;
+        c.name = kind.name;
+        c.unit = kind.unit;
+        c.notice = kind.notice;
+        c.at_least = c.measured && c.limit &&
+                     (c.id == "level_enough" || (c.id == "loudness" && c.limit == in.limits.least_lufs));
+    }
     return checks;
 }
 

@@ -1,6 +1,7 @@
 // The checks before hand-off: is this mix fit for who gets it?
 #pragma once
 
+#include <array>
 #include <string>
 #include <vector>
 
@@ -8,6 +9,9 @@
 #include "core/mix/mixdown.h"
 
 namespace isotonus {
+
+enum class CheckGroup { level, files, routing, ends };
+inline constexpr std::array<const char*, 4> check_group_names{"level", "files", "routing", "ends"};
 
 struct Check {
     std::string id;
@@ -19,6 +23,10 @@ struct Check {
     double time_s = -1.0;  ///< a place in the song to go to, when there is one
     TrackId row = 0;       ///< a row to go to; 0: none
     bool notice = false;   ///< worth a look when it does not pass, but no reason to hold the mix back
+    CheckGroup group = CheckGroup::level;
+    std::string name = {};  ///< what is looked at, in a word or two: "true peak"
+    std::string unit = {};  ///< of `measured` and `limit` ("share": of full scale); empty: they count rows
+    bool at_least = false;  ///< the limit is the least that is wanted, not the most
 };
 
 /// What is known of a track whose file could not be used.

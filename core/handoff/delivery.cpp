@@ -94,6 +94,12 @@ Stretch held_to(Stretch s, const RenderPlan& plan) {
     return s;
 }
 
+/// Of two channels of samples.
+std::optional<uintmax_t> bytes_of(const Delivery& d, double duration_s, int rate) {
+    if (is_lossy(d.type)) return std::nullopt;
+    return static_cast<uintmax_t>(std::llround(duration_s * rate) * 2 * bytes_of(d.format));
+}
+
 /// One file, from its first sample until it gets its name.
 struct Job {
     DeliveredFile out;
@@ -403,6 +409,12 @@ std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const De
 
 std::vector<fs::path> files_of(const PlanPtr& plan, const Session& session, const Delivery& d) {
     std::vector<fs::path> files;
+    for (PlannedFile& f : planned_files(plan, session, d)) files.push_back(std::move(f.file));
+    return files;
+}
+
+std::vector<PlannedFile> planned_files(const PlanPtr& plan, const Session& session, const Delivery& d) {
+    std::vector<PlannedFile> files;
     std::set<fs::path> taken;
     const auto excerpts = excerpts_of(d);
     const int rate = rate_for(d.type, d.sample_rate > 0 ? d.sample_rate : plan->sample_rate);
@@ -434,7 +446,8 @@ std::vector<fs::path> files_of(const PlanPtr& plan, const Session& session, cons
                 constexpr size_t longest_file_name = 255;  // bytes, on Linux
                 file = d.folder / (cut_to(name, longest_file_name - ending.size()) + ending);
             }
-            files.push_back(file);
+            const double duration_s = static_cast<double>(held_to(excerpt.stretch, *plan).frames) / plan->sample_rate;
+            files.push_back({file, duration_s, bytes_of(d, duration_s, rate)});
         }
     }
     return files;

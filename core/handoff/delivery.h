@@ -103,7 +103,15 @@ struct Part {
 /// Stems without a heard track are left out.  The plan is that of the mix without the main output's chain.
 std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const Delivery& delivery);
 
-/// The files that it will write, excerpt by excerpt, part by part.
+/// A file that will be written.
+struct PlannedFile {
+    fs::path file;
+    double duration_s = 0.0;         ///< without a tail
+    std::optional<uintmax_t> bytes;  ///< of its samples as they are, which FLAC makes fewer; absent: a lossy file
+};
+/// What it will write, excerpt by excerpt, part by part.
+std::vector<PlannedFile> planned_files(const PlanPtr& plan, const Session& session, const Delivery& delivery);
+/// The same, their names alone.
 std::vector<fs::path> files_of(const PlanPtr& plan, const Session& session, const Delivery& delivery);
 
 /// The part of the song between two times; `to_s` absent: up to the end.  Fails with a sentence when there is none.

@@ -55,7 +55,10 @@ TEST_F(HandOffWindow, checks_are_current_and_lead_to_their_place) {
     ASSERT_TRUE(muted);
     EXPECT_TRUE(muted->text().startsWith(QChar(0x2717)));
     auto* list = find<QListWidget>("checks");
-    EXPECT_LT(list->row(muted), 8);  // what fails comes first
+    const QListWidgetItem* before = list->item(list->row(muted) - 1);
+    EXPECT_EQ(before->text(), "Routing") << "what fails comes first in its group";
+    EXPECT_FALSE(muted->isHidden());
+    EXPECT_TRUE(check("no solo is on")->isHidden()) << "what passes without a figure is folded";
     work().document.select_only(track(0).id);
     list->setFocus();
     list->setCurrentItem(muted);
@@ -89,6 +92,64 @@ TEST_F(HandOffWindow, checks_are_current_and_lead_to_their_place) {
     list->setCurrentItem(check("made by 1 Kick"));
     QTest::keyClick(list, Qt::Key_Return);
     EXPECT_EQ(work().document.focused(), track(0).id);
+}
+
+TEST_F(HandOffWindow, checks_lead_by_a_click_and_unfold) {
+    open_hand_off();
+    work().document.edit_tracks("Mute", {track(1).id}, [](Track& t) { t.mute = true; });
+    settle();
+    catch_up();
+    auto* list = find<CheckList>("checks");
+    const auto click_on = [&](QListWidgetItem* item) {
+        list->scrollToItem(item);
+        QTest::mouseClick(list->viewport(), Qt::LeftButton, Qt::NoModifier,
+                          list->visualItemRect(item).topLeft() + QPoint(60, 10));
+        catch_up();
+    };
+    work().document.select_only(track(0).id);
+    QListWidgetItem* muted = check("muted: 2 Pad");
+    const int height = list->visualItemRect(muted).height();
+    click_on(muted);
+    EXPECT_EQ(work().document.focused(), track(1).id);
+    EXPECT_GT(list->visualItemRect(muted).height(), height) << "it says all of it, and why";
+    EXPECT_TRUE(find<QLabel>("checksTold")->text().contains("1 to mend"))
+        << find<QLabel>("checksTold")->text().toStdString();
+    QListWidgetItem* rest = nullptr;
+    for (int n = list->row(check("Routing")); n < list->count() && !rest; ++n)
+        if (list->item(n)->text().contains("more pass")) rest = list->item(n);
+    ASSERT_TRUE(rest);
+    click_on(rest);
+    EXPECT_FALSE(check("no solo is on")->isHidden());
+    click_on(rest);
+    EXPECT_TRUE(check("no solo is on")->isHidden());
+}
+
+TEST_F(HandOffWindow, the_docket_tells_names_and_sizes_before_anything_is_written) {
+    open_hand_off();
+    auto* docket = find<QTableWidget>("docket");
+    const auto cell = [&](int r, int c) { return docket->item(r, c)->text(); };
+    catch_up();
+    ASSERT_EQ(docket->rowCount(), 1);
+    EXPECT_EQ(cell(0, 0), "boats mix.wav");
+    const double song_s = work().player.plan()->duration_s();
+    EXPECT_EQ(cell(0, 1), time_text(song_s));
+    EXPECT_EQ(cell(0, 2), size_text(static_cast<uintmax_t>(std::llround(song_s * 48000.0)) * 6));
+    choose("exportWhat", "the mix and a stem of each track");
+    tick("exportSheet");
+    catch_up();
+    ASSERT_GE(docket->rowCount(), 1 + 3 + 3);
+    EXPECT_TRUE(find<QLineEdit>("exportPattern")->isVisible());
+    EXPECT_TRUE(find<QLabel>("docketSum")->text().startsWith(QString::number(docket->rowCount()) + " files"));
+    std::vector<std::string> told;
+    for (int r = 0; r < docket->rowCount(); ++r) told.push_back(cell(r, 0).toStdString());
+    choose("exportFormat", "Ogg Vorbis");
+    catch_up();
+    EXPECT_EQ(cell(0, 2), QString(QChar(0x2013)));
+    choose("exportFormat", "WAV, 24 bit");
+    export_now();
+    for (const std::string& name : told) EXPECT_TRUE(is_there(folder / "out" / name)) << name;
+    choose("exportWhat", "the mix");
+    EXPECT_FALSE(find<QLineEdit>("exportPattern")->isVisible());
 }
 
 TEST_F(HandOffWindow, what_the_form_says_outlives_a_look_at_another_station) {

@@ -230,6 +230,32 @@ TEST_F(Deliveries, names_follow_the_pattern_and_never_meet) {
     EXPECT_EQ(both, read(run(to("whole")).value().files[0].file));
 }
 
+TEST_F(Deliveries, sizes_are_known_before_anything_is_written) {
+    constexpr uintmax_t headers = 8192;
+    for (const auto& [type, format, rate] : {std::tuple{FileType::wav, SampleFormat::s24, 0},
+                                             {FileType::aiff, SampleFormat::s16, 0},
+                                             {FileType::wav, SampleFormat::f32, 44100},
+                                             {FileType::flac, SampleFormat::s16, 0},
+                                             {FileType::ogg, SampleFormat::f32, 0}}) {
+        Delivery d = to(fmt::format("sizes {} {}", file_type_name(type), rate).c_str());
+        d.type = type, d.format = format, d.sample_rate = rate, d.stems = StemSplit::tracks;
+        d.excerpts = {{"half", {48000, 48000}}};
+        const auto planned = planned_files(mix.plan(), mix.session, d);
+        const auto written = run(d).value().files;
+        ASSERT_EQ(planned.size(), written.size());
+        for (size_t n = 0; n < planned.size(); ++n) {
+            EXPECT_EQ(planned[n].file, written[n].file);
+            EXPECT_EQ(planned[n].duration_s, 1.0);
+            const uintmax_t bytes = fs::file_size(written[n].file);
+            ASSERT_EQ(planned[n].bytes.has_value(), type != FileType::ogg);
+            if (!planned[n].bytes) continue;
+            EXPECT_LE(bytes, *planned[n].bytes + headers);
+            const uintmax_t least = type == FileType::flac ? 1 : *planned[n].bytes;
+            EXPECT_GE(bytes, least) << file_type_name(type);
+        }
+    }
+}
+
 TEST_F(Deliveries, a_tail_lasts_until_it_is_silent) {
     Mix ringing({write(folder / "ring.wav",
                        make(240000, 1,
