@@ -21,7 +21,7 @@ namespace isotonus {
 
 RidePanel::RidePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setObjectName("ridePanel");
-    setFixedHeight(272);
+    setFixedHeight(284);
     list_ = new QListWidget(this);
     list_->setObjectName("rideList");
     list_->setAccessibleName(tr("All rides of the session"));
@@ -51,20 +51,34 @@ RidePanel::RidePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
 void RidePanel::make_tools() {
     auto* tools = new QWidget(this);
     tools->setObjectName("rideTools");
-    tools->setGeometry(8, 28, head_width - 62, 236);
+    tools->setGeometry(10, 26, head_width - 64, height() - 30);
     auto* column = new QVBoxLayout(tools);
     column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(4);
+    column->setSpacing(3);
     QHBoxLayout* line = nullptr;
+    int place = 0;
     const auto new_line = [&] {
         line = new QHBoxLayout;
         line->setSpacing(3);
         column->addLayout(line);
+        place = 0;
+    };
+    // In the order of the work: what is ridden, how it is written, what is drawn, what is proposed.
+    const auto caption = [&](const QString& text) {
+        auto* label = new QLabel(text);
+        label->setObjectName("rideCaption");
+        label->setFixedHeight(14);
+        column->addWidget(label);
+        new_line();
+    };
+    const auto next_place = [&](int a_line) {
+        if (place == a_line) new_line();
+        ++place;
     };
     const auto fits = [](QAbstractButton* b) {
         b->setFocusPolicy(Qt::NoFocus);
         b->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
-        b->setFixedHeight(24);
+        b->setFixedHeight(22);
     };
     const auto switches = [&](const char* name, const QString& text, const QString& tip) {
         auto* b = new QToolButton;
@@ -78,14 +92,15 @@ void RidePanel::make_tools() {
         line->addWidget(b, 1);
         return b;
     };
-    new_line();
+    caption(tr("what is ridden"));
     for (const Parameter p : parameters()) {
+        next_place(3);
         parameters_[p] = switches(qPrintable(QString("ride_%1").arg(info_of(p).id)), parameter_word(p),
                                   tr("Its lane; with Ctrl besides those that are shown."));
         connect(parameters_[p], &QToolButton::clicked, this,
                 [this, p] { choose(p, QApplication::keyboardModifiers() & Qt::ControlModifier); });
     }
-    new_line();
+    caption(tr("how it is written"));
     const std::pair<QString, QString> modes[] = {
         {tr("read"), tr("The ride plays; moving a control sets it as ever.")},
         {tr("touch"), tr("While the song plays, a control that is held is written; let go, it returns to the ride.")},
@@ -103,9 +118,8 @@ void RidePanel::make_tools() {
                 work_.writing.set_mode(work_.view.ride_row(), mode);
         });
     }
-    int place = 0;
     const auto button = [&](const char* name, const QString& text, const QString& tip, auto work_done) {
-        if (place++ % 3 == 0) new_line();
+        next_place(3);
         auto* b = new QPushButton(text);
         b->setObjectName(name);
         b->setToolTip(tip);
@@ -120,37 +134,36 @@ void RidePanel::make_tools() {
         b->setStyleSheet("QPushButton { padding: 0 2px; } QPushButton::menu-indicator { image: none; }");
         b->setMenu(entries);
     };
-    button("rideStep", tr("Shape"), tr("How the ride goes to the next point: line, step, bends, S. (T)"),
+    caption(tr("what is drawn"));
+    button("rideStep", tr("Bend"), tr("How the ride goes to the next point: line, step, bends, S. (T)"),
            [this] { active().toggle_shape(); });
-    button("rideDelete", tr("Delete"), tr("Takes the selected points, or the marked stretch, away. (Delete)"),
-           [this] { active().remove_selected(); });
     button("rideLock", tr("Lock"), tr("A draft leaves locked points, and what lies between them, alone. (L)"),
            [this] { active().toggle_locks(); });
-    button("rideDraft", tr("Draft…"), tr("A first ride that brings every phrase to one level; points like any others."),
-           [this] { draft(DraftBy::level); });
-    menu("rideShapes", tr("Shapes"), tr("Fade-out, lift, dips at another track's hits, tremolo, throw."),
-         make_shapes());
     button("rideThin", tr("Thin"), tr("Takes away points that hardly move the ride."), [this] { active().thin(); });
-    button("rideOut", tr("CSV out"), tr("The points as a table of seconds and values."), [this] { csv_out(); });
-    button("rideIn", tr("CSV in"), tr("Points from a table of seconds and values."), [this] { csv_in(); });
+    button("rideDelete", tr("Delete"), tr("Takes the selected points, or the marked stretch, away. (Delete)"),
+           [this] { active().remove_selected(); });
     button("rideClear", tr("Clear"), tr("Takes the whole ride away; undo brings it back."), [this] {
         if (!active().curve().empty()) active().store({}, tr("clear"));
     });
-    menu("rideMore", tr("More"), tr("Copy, paste at a section, trim, faders over MIDI …"), make_more());
-    line->addStretch(2);
+    menu("rideMore", tr("More"), tr("Copy, paste, fill, trim, tables, faders over MIDI."), make_more());
+    caption(tr("what is proposed"));
+    button("rideDraft", tr("Draft…"), tr("A first ride that brings every phrase to one level; points like any others."),
+           [this] { draft(DraftBy::level); });
+    menu("rideShapes", tr("Other"),
+         tr("Drafts against the mix; fade-out, lift, dips at another track's hits, tremolo, throw."), make_shapes());
+    column->addStretch();
     new_line();
-    bypass_ = switches("rideBypass", tr("bypass"), tr("As if this row had no rides, to compare; with Ctrl all rows."));
-    connect(bypass_, &QToolButton::clicked, this,
-            [this] { bypass(QApplication::keyboardModifiers() & Qt::ControlModifier); });
     family_ = switches("rideFamily", tr("family"), tr("This lane of all rows of the family."));
     connect(family_, &QToolButton::clicked, this, [this](bool on) {
         ViewState::RideView view = work_.view.ride;
         view.family = on;
         work_.view.show_ride(std::move(view));
     });
+    bypass_ = switches("rideBypass", tr("bypass"), tr("As if this row had no rides, to compare; with Ctrl all rows."));
+    connect(bypass_, &QToolButton::clicked, this,
+            [this] { bypass(QApplication::keyboardModifiers() & Qt::ControlModifier); });
     all_ = switches("rideAll", tr("all rides"), tr("A list of every ride in the session."));
     connect(all_, &QToolButton::clicked, this, [this](bool on) { show_list(on); });
-    column->addStretch();
 }
 
 QMenu* RidePanel::make_shapes() {
@@ -226,6 +239,15 @@ QMenu* RidePanel::make_more() {
             connect(sections->addAction(QString::fromStdString(s.name)), &QAction::triggered, this,
                     [this, at = s.start_s] { active().paste_at(at); });
     });
+    item("rideFillEnd", tr("Fill with the value at the playhead to the end"),
+         [this] { active().fill_to(work_.view.time.song_s()); });
+    item("rideFillLoop", tr("Fill with the value at the playhead to the loop's end"), [this] {
+        if (work_.player.loop().to_s > work_.player.position_s())
+            active().fill_to(work_.player.loop().to_s);
+        else
+            emit work_.view.hint(tr("There is no loop that ends after the playhead."));
+    });
+    item("rideAllValues", tr("Show all values"), [this] { active().show_all_values(); });
     item("rideTrim", tr("Trim the whole ride…"), [this] {
         RideEditor& e = active();
         if (e.curve().empty()) return;
@@ -240,6 +262,9 @@ QMenu* RidePanel::make_more() {
                                                        {{tr("return time, s"), work_.writing.return_s, 0.0, 10.0, 2}}))
             work_.writing.return_s = (*n)[0];
     });
+    menu->addSeparator();
+    item("rideOut", tr("Save the points as a table (CSV)…"), [this] { csv_out(); });
+    item("rideIn", tr("Points from a table (CSV)…"), [this] { csv_in(); });
     menu->addSeparator();
     item("faderBox", tr("Simulated fader box"), [this] { FaderBoxWindow::show_for(work_, window()); });
     item("faderLearn", tr("Learn: the next fader moves this"), [this] {

@@ -10,7 +10,7 @@ namespace isotonus {
 namespace {
 
 constexpr double hit_pixels = 8.0;
-constexpr int strip_height = 12, axis_width = 54;
+constexpr int strip_height = 12, axis_width = 54, blade_width = 14;
 
 /// What the canvas shows: rides below -30 dB stand at its lower edge.
 std::pair<double, double> shown_range(Parameter p) {
@@ -36,6 +36,7 @@ RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
         update(playhead_x_ - 1, 0, 3, height());
         playhead_x_ = x;
         update(playhead_x_ - 1, 0, 3, height());
+        update(0, 0, axis_width, height());  // the blade follows the ride
     });
 }
 
@@ -43,6 +44,7 @@ void RideEditor::show_ride(TrackId row, Parameter parameter) {
     if (row != row_ || parameter != parameter_) {
         selected_.clear();
         ranges_.clear();
+        zoomed_.reset();
         drag_ = Drag::none;
     }
     row_ = row;
@@ -64,7 +66,7 @@ TimeRuler RideEditor::time() const {
     return t;
 }
 
-std::pair<double, double> RideEditor::shown_values() const { return shown_range(parameter_); }
+std::pair<double, double> RideEditor::shown_values() const { return zoomed_.value_or(shown_range(parameter_)); }
 
 QPointF RideEditor::place_of(double time_s, double value) const {
     const auto [low, high] = shown_values();
@@ -201,9 +203,20 @@ void RideEditor::mousePressEvent(QMouseEvent* event) {
         drag_ = Drag::range;
         selected_.clear();
         const double t = snapped_time(std::clamp(time().time(last_.x()), 0.0, work_.view.time.song_s()));
+        was_marked_ = in_ranges(time().time(last_.x()));
         ranges_before_ = event->modifiers() & Qt::ControlModifier ? ranges_ : std::vector<Span>{};
         mark({t, t});
         update();
+        return;
+    }
+    if (place.x() < axis_width && place.x() >= axis_width - blade_width) {
+        drag_ = Drag::fader;
+        if (work_.writing.writes(row_))
+            work_.writing.touch(row_, parameter_, work_.writing.value_now(row_, parameter_));
+        else
+            emit work_.view.hint(
+                tr("The blade is what the ride is now. With touch, latch or write, moving it while the song plays "
+                   "writes the ride."));
         return;
     }
     if (!canvas().contains(place)) return;
@@ -291,6 +304,10 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
                                           ride_value_text(parameter_, by)));
             return;
         }
+        case Drag::fader:
+            move_fader((value_at(at.y()) - value_at(last_.y())) * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0));
+            last_ = at;
+            return;
         case Drag::bend: {  // so that its middle is under the pointer
             Curve c = curve();
             if (bent_ + 1 >= c.points.size()) return;
@@ -317,6 +334,15 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void RideEditor::mouseReleaseEvent(QMouseEvent*) {
+    if (drag_ == Drag::fader) work_.writing.release(row_, parameter_);
+    if (drag_ == Drag::range && !moved_) {
+        // A click marks the section there; where a stretch is marked already, it unmarks.
+        const double here_s = time().time(from_.x());
+        const int section = section_at(work_.document.session(), here_s);
+        if (section >= 0 && !was_marked_)
+            mark({work_.document.session().sections[static_cast<size_t>(section)].start_s,
+                  section_end_s(work_.document.session(), section, work_.view.time.song_s())});
+    }
     if (drag_ == Drag::range) {
         std::erase_if(ranges_, [](const Span& r) { return r.length_s() <= 0.0; });
         if (last_range_.length_s() <= 0.0 && !ranges_.empty()) last_range_ = ranges_.back();
@@ -329,7 +355,43 @@ void RideEditor::mouseReleaseEvent(QMouseEvent*) {
     update();
 }
 
+void RideEditor::move_fader(double by) {
+    if (!work_.writing.writes(row_)) return;
+    const double now = work_.writing.value_now(row_, parameter_);
+    work_.writing.move(row_, parameter_, std::clamp(now + by, info().low, info().high));
+    update();
+}
+
+void RideEditor::fill_to(double time_s) {
+    const double now_s = work_.player.position_s();
+    if (!exists() || time_s <= now_s) return;
+    const Curve c = curve();
+    const double value = c.empty() ? rest() : c.value_at(now_s);
+    store(with_inside(c, {now_s, time_s}, Curve{{{0.0, value}}}, info()),
+          tr("fill to %1, %2").arg(time_text(time_s, 2), ride_value_text(parameter_, value)));
+}
+
+void RideEditor::show_all_values() {
+    zoomed_.reset();
+    update();
+}
+
+void RideEditor::wheelEvent(QWheelEvent* event) {
+    // On the axis the wheel zooms values, around the one under the pointer.
+    if (event->position().x() >= axis_width || info().law == Law::toggle) return event->ignore();
+    const auto [all_low, all_high] = shown_range(parameter_);
+    const auto [low, high] = shown_values();
+    const double factor = event->angleDelta().y() > 0 ? 0.8 : 1.25, around = value_at(event->position().y());
+    const double room = std::clamp((high - low) * factor, (all_high - all_low) / 20.0, all_high - all_low);
+    const double from = std::clamp(around - (around - low) * room / (high - low), all_low, all_high - room);
+    zoomed_ = {from, from + room};
+    if (room >= all_high - all_low) zoomed_.reset();
+    update();
+    event->accept();
+}
+
 void RideEditor::mouseDoubleClickEvent(QMouseEvent* event) {
+    if (event->position().x() < axis_width - blade_width) return show_all_values();
     const int hit = point_at(event->position());
     if (hit < 0) return;
     Curve c = curve();
@@ -436,6 +498,10 @@ void RideEditor::paint_axis(QPainter& painter) {
         marks = few;
     }
     painter.setFont(lettering(11));
+    const auto [low, high] = shown_values();
+    std::erase_if(marks, [low = low, high = high](double v) { return v < low || v > high; });
+    if (zoomed_ && marks.size() < 3)
+        for (const double share : {0.1, 0.5, 0.9}) marks.push_back(low + share * (high - low));
     for (const double value : marks) {
         const int y = static_cast<int>(place_of(0.0, value).y());
         painter.setPen(value == info().rest ? theme().faint : theme().rule);
@@ -444,9 +510,17 @@ void RideEditor::paint_axis(QPainter& painter) {
         const QString text = parameter_ == Parameter::level || parameter_ == Parameter::trim
                                  ? db_text(value, "", true).remove(".0")
                                  : ride_value_text(parameter_, value);
-        painter.drawText(QRect(0, std::clamp(y - 8, 0, height() - 16), axis_width - 6, 16),
+        painter.drawText(QRect(0, std::clamp(y - 8, 0, height() - 16), axis_width - blade_width - 4, 16),
                          Qt::AlignRight | Qt::AlignVCenter, text.trimmed());
     }
+}
+
+void RideEditor::paint_fader(QPainter& painter) {
+    if (!exists()) return;
+    const int at = static_cast<int>(std::lround(place_of(0.0, work_.writing.value_now(row_, parameter_)).y()));
+    const QColor colour = work_.writing.held(row_, parameter_) ? theme().above : theme().accent;
+    painter.fillRect(axis_width - blade_width, at - 1, blade_width - 2, 3, colour);
+    painter.fillRect(axis_width - blade_width, at - 4, 2, 9, colour);
 }
 
 void RideEditor::paint_shadows(QPainter& painter, const QRect& clip) {
@@ -518,6 +592,7 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     const TimeRuler ruler = time();
     painter.fillRect(strip(), theme().ground);
     paint_axis(painter);
+    paint_fader(painter);
     paint_shadows(painter, event->rect());
     painter.setClipRect(QRect(c.left(), 0, c.width(), height()));
     QColor wash = theme().accent;

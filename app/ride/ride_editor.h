@@ -43,6 +43,10 @@ class RideEditor : public QWidget {
     void scale_values(double factor);
     void stretch_times(double factor);
     void type_point();
+    /// What the ride is at the playhead, held up to there.
+    void fill_to(double time_s);
+    /// Up and down, too, after a zoom.
+    void show_all_values();
     double edge_s = 0.25;  ///< of a stretch that is raised
 
   protected:
@@ -52,10 +56,11 @@ class RideEditor : public QWidget {
     void mouseReleaseEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
+    void wheelEvent(QWheelEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
 
   private:
-    enum class Drag { none, points, band, lasso, range, raise, bend };
+    enum class Drag { none, points, band, lasso, range, raise, bend, fader };
     const Track* track() const { return work_.document.track(row_); }
     bool exists() const { return work_.document.session().rides_of(row_) != nullptr; }
     QString row_name() const { return QString::fromStdString(work_.document.session().name_of(row_)); }
@@ -77,6 +82,9 @@ class RideEditor : public QWidget {
     void paint_axis(QPainter& painter);
     void paint_shadows(QPainter& painter, const QRect& clip);
     void paint_points(QPainter& painter);
+    /// The blade on the axis: what the ride is now; moved by hand it is written.
+    void paint_fader(QPainter& painter);
+    void move_fader(double by);
 
     Workspace& work_;
     TrackId row_ = 0;
@@ -87,8 +95,10 @@ class RideEditor : public QWidget {
     Drag drag_ = Drag::none;
     QPointF last_, from_;
     QPolygonF lasso_;
-    Curve before_;     ///< a stretch that is being raised: as it was
-    size_t bent_ = 0;  ///< the point whose bend is dragged
+    Curve before_;                                     ///< a stretch that is being raised: as it was
+    size_t bent_ = 0;                                  ///< the point whose bend is dragged
+    std::optional<std::pair<double, double>> zoomed_;  ///< values that are shown; absent: all
+    bool was_marked_ = false;  ///< where a stretch begins to be marked
     bool moved_ = false;
     uint64_t gesture_ = 0;
     int playhead_x_ = -1;

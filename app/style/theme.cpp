@@ -71,6 +71,7 @@ QLineEdit, QComboBox, QTextBrowser, QTableWidget, QDoubleSpinBox, QPlainTextEdit
 QComboBox::drop-down { border: none; width: 22px; }
 QComboBox::down-arrow { image: url(:/icons/down.svg); width: 12px; height: 12px; }
 QLabel { background: transparent; }
+QLabel#rideCaption { color: FAINT; font-size: 11px; }
 QComboBox QAbstractItemView { background: PANEL; border: 1px solid FAINT; selection-background-color: ACCENT; selection-color: GROUND; }
 QScrollArea, QScrollArea > QWidget > QWidget { background: transparent; border: none; }
 QScrollBar:vertical { background: GROUND; width: 8px; }

@@ -566,13 +566,13 @@ TEST_F(Balance, a_ride_is_drafted_shaped_locked_thinned_and_kept_as_a_table) {
     work().document.edit_tracks("Dense", {track(2).id},
                                 [&](Track& t) { t.rides.set(Parameter::level, std::make_shared<const Curve>(dense)); });
     answers.file = folder / "ride.csv";
-    QTest::mouseClick(find<QPushButton>("rideOut"), Qt::LeftButton);
+    find<QAction>("rideOut")->trigger();
     QTest::mouseClick(find<QPushButton>("rideThin"), Qt::LeftButton);
     EXPECT_EQ(track(2).rides[Parameter::level]->points.size(), 2u);
-    QTest::mouseClick(find<QPushButton>("rideIn"), Qt::LeftButton);
+    find<QAction>("rideIn")->trigger();
     EXPECT_EQ(*track(2).rides[Parameter::level], dense);
     std::ofstream(folder / "ride.csv") << "1,2\nnonsense\n";
-    QTest::mouseClick(find<QPushButton>("rideIn"), Qt::LeftButton);
+    find<QAction>("rideIn")->trigger();
     ASSERT_EQ(answers.complaints.size(), 1);
     EXPECT_TRUE(answers.complaints[0].contains("line 2"));
     EXPECT_EQ(*track(2).rides[Parameter::level], dense);  // nothing is lost

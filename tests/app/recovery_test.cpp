@@ -156,7 +156,7 @@ TEST_F(Window, an_edit_that_could_not_be_saved_is_refused_with_a_sentence) {
     answers.complaints.clear();
     station(4);
     work().document.select_only(track(0).id);
-    QTest::mouseClick(find<QPushButton>("rideIn"), Qt::LeftButton);
+    find<QAction>("rideIn")->trigger();
     ASSERT_EQ(answers.complaints.size(), 1);
     EXPECT_TRUE(answers.complaints.front().contains("line 1"));
     EXPECT_FALSE(track(0).rides.any());

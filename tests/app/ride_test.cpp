@@ -160,6 +160,66 @@ TEST_F(RideWindow, every_parameter_has_its_lane_and_several_stand_open) {
     EXPECT_EQ(find<RideEditor>("rideEditor2")->row() + editor()->row(), track(0).id + track(1).id);
 }
 
+TEST_F(RideWindow, the_blade_on_the_axis_writes_and_the_wheel_there_zooms) {
+    open_ride(1);
+    // Where nothing is written it only says what it is.
+    const auto blade = [&](double value) { return QPoint(46, static_cast<int>(editor()->place_of(0.0, value).y())); };
+    drag(editor(), blade(0.0), blade(0.0) + QPoint(0, -30));
+    EXPECT_TRUE(curve(1).empty());
+    click("modeTouch");
+    key(Qt::Key_Space);
+    wait_for([&] { return work().player.position_s() > 0.2; });
+    QTest::mousePress(editor(), Qt::LeftButton, Qt::NoModifier, blade(0.0));
+    QTest::mouseMove(editor(), blade(0.0) + QPoint(0, 30));
+    const double written = work().writing.value_now(track(1).id, Parameter::level);
+    EXPECT_LT(written, -3.0);
+    const double until = work().player.position_s() + 0.2;
+    wait_for([&] { return work().player.position_s() > until; });
+    QTest::mouseRelease(editor(), Qt::LeftButton, Qt::NoModifier, blade(0.0) + QPoint(0, 30));
+    key(Qt::Key_Space);
+    wait_for([&] { return !curve(1).empty(); });
+    EXPECT_NEAR(curve(1).value_at(until - 0.05), written, 0.3);
+    // The wheel on the axis zooms values around the pointer; a double click shows all again.
+    const double before = editor()->place_of(0.0, 6.0).y() - editor()->place_of(0.0, 0.0).y();
+    QWheelEvent wheel(QPointF(20, blade(0.0).y()), editor()->mapToGlobal(QPointF(20, blade(0.0).y())), {}, {0, 120},
+                      Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+    QApplication::sendEvent(editor(), &wheel);
+    EXPECT_NEAR((editor()->place_of(0.0, 6.0).y() - editor()->place_of(0.0, 0.0).y()) / before, 1.25, 0.02);
+    QTest::mouseDClick(editor(), Qt::LeftButton, Qt::NoModifier, QPoint(10, 100));
+    EXPECT_EQ(editor()->place_of(0.0, 6.0).y() - editor()->place_of(0.0, 0.0).y(), before);
+}
+
+TEST_F(RideWindow, a_click_marks_the_section_and_a_value_fills_to_the_end_or_the_loop) {
+    open_ride(2);
+    Session parts = session();
+    parts.sections = {{"verse", 0.0, {}}, {"chorus", 2.0, {}}};
+    work().document.edit("Sections", parts);
+    const auto click_strip = [&](double time_s) {
+        const int x = static_cast<int>(editor()->place_of(time_s, 0.0).x());
+        QTest::mouseClick(editor(), Qt::LeftButton, Qt::NoModifier, QPoint(x, 6));
+    };
+    click_strip(3.0);
+    ASSERT_EQ(editor()->ranges().size(), 1u);
+    EXPECT_EQ(editor()->range()->from_s, 2.0);
+    EXPECT_NEAR(editor()->range()->to_s, work().view.time.song_s(), 1e-9);
+    click_strip(3.0);
+    EXPECT_TRUE(editor()->ranges().empty()) << "once more unmarks it";
+    draw({{0.5, -6.0}, {1.5, 3.0}});
+    work().player.locate(1.0);
+    const double value = curve(2).value_at(1.0);
+    work().player.set_loop({true, 0.0, 2.0});
+    trigger("rideFillLoop");
+    EXPECT_NEAR(curve(2).value_at(1.9), value, 1e-6);
+    EXPECT_NEAR(curve(2).value_at(2.5), 3.0, 0.3) << "beyond it as before";
+    EXPECT_NEAR(curve(2).value_at(0.5), -6.0, 0.3);
+    trigger("rideFillEnd");
+    EXPECT_NEAR(curve(2).value_at(3.0), value, 1e-6);
+    work().player.locate(3.0);
+    const Curve kept = curve(2);
+    trigger("rideFillLoop");
+    EXPECT_EQ(curve(2), kept) << "the loop ends before";
+}
+
 TEST_F(RideWindow, a_marked_stretch_is_raised_by_a_drag_copied_and_pasted) {
     open_ride(2);
     draw({{0.5, -6.0}, {3.5, -6.0}});
