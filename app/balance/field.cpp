@@ -108,6 +108,10 @@ void Field::mouseMoveEvent(QMouseEvent* event) {
         return;
     }
     const Track* t = work_.document.track(dragging_ ? work_.document.focused() : at(here));
+    if (const TrackId near = t ? t->id : 0; near != near_) {
+        near_ = near;
+        update();
+    }
     if (t)
         emit work_.view.hint(
             tr("%1: fader %2, pan %3").arg(QString::fromStdString(t->name), db_text(t->fader_db), pan_text(t->pan)));
@@ -149,6 +153,55 @@ void Field::keyPressEvent(QKeyEvent* event) {
         default:
             QWidget::keyPressEvent(event);
     }
+}
+
+std::vector<std::pair<TrackId, QRect>> Field::names() const {
+    std::vector<const Track*> order;
+    std::vector<QRect> points;
+    for (const auto& t : work_.document.session().tracks) {
+        order.push_back(t.get());
+        const int reach = static_cast<int>(0.7 * radius_of(*t));
+        points.push_back(QRect(place_of(*t).toPoint() - QPoint(reach, reach), 2 * QSize(reach, reach)));
+    }
+    // The one under the pointer first, then what is chosen, then from above to below.
+    const auto rank = [this](const Track* t) {
+        return std::tuple(t->id == near_ ? 0 : work_.document.is_selected(t->id) ? 1 : 2, place_of(*t).y());
+    };
+    std::stable_sort(order.begin(), order.end(), [&](const Track* x, const Track* y) { return rank(x) < rank(y); });
+    const QFontMetrics metrics(lettering(11));
+    std::vector<std::pair<TrackId, QRect>> named;
+    constexpr int line = 14;
+    for (const Track* t : order) {
+        const QPointF at = place_of(*t);
+        const QSize size(metrics.horizontalAdvance(QString::fromStdString(t->name)) + 2, line);
+        const auto is_free = [&](const QRect& r) {
+            return rect().contains(r) &&
+                   std::none_of(named.begin(), named.end(), [&](const auto& n) { return n.second.intersects(r); }) &&
+                   std::none_of(points.begin(), points.end(), [&](const QRect& p) { return p.intersects(r); });
+        };
+        // Beside the point, then farther out on both sides, a line higher or lower.
+        const auto placed = [&]() -> std::optional<QRect> {
+            for (int out = 0; out <= 3; ++out)
+                for (int down = 0; down <= 3; ++down)
+                    for (const int side : {1, -1})
+                        for (const int sign : {1, -1}) {
+                            const double away = radius_of(*t) + 5.0 + 40.0 * out;
+                            const double left = side > 0 ? at.x() + away : at.x() - away - size.width();
+                            const QRect r(QPoint(static_cast<int>(left),
+                                                 static_cast<int>(at.y()) - line / 2 + sign * down * line),
+                                          size);
+                            if (is_free(r)) return r;
+                        }
+            return std::nullopt;
+        }();
+        // What does not fit waits for the pointer.
+        if (placed)
+            named.emplace_back(t->id, *placed);
+        else if (t->id == near_)
+            named.emplace_back(t->id,
+                               QRect(at.toPoint() + QPoint(static_cast<int>(radius_of(*t)) + 5, -line / 2), size));
+    }
+    return named;
 }
 
 void Field::paintEvent(QPaintEvent*) {
@@ -197,35 +250,17 @@ void Field::paintEvent(QPaintEvent*) {
             painter.drawEllipse(QPointF(at.x(), y_of(ghost->second)), radius, radius);
         }
     }
-    // Names beside their points, from above to below: at the right, else at the left, else moved down on a thread.
-    std::vector<const Track*> order;
-    for (const auto& t : work_.document.session().tracks) order.push_back(t.get());
-    std::stable_sort(order.begin(), order.end(),
-                     [this](const Track* x, const Track* y) { return place_of(*x).y() < place_of(*y).y(); });
-    std::vector<QRect> named;
     painter.setFont(lettering(11));
-    for (const Track* t : order) {
-        const QPointF at = place_of(*t);
-        const double radius = radius_of(*t);
-        const QString name = QString::fromStdString(t->name);
-        const int wide = painter.fontMetrics().horizontalAdvance(name) + 2;
-        const QRect right(static_cast<int>(at.x() + radius + 5), static_cast<int>(at.y()) - 8, wide, 15);
-        const QRect left = right.translated(-wide - 10 - static_cast<int>(2.0 * radius), 0);
-        const auto is_free = [&](const QRect& r) {
-            return rect().contains(r) &&
-                   std::none_of(named.begin(), named.end(), [&](const QRect& n) { return n.intersects(r); });
-        };
-        QRect place = is_free(right) ? right : left;
-        for (int down = 8; !is_free(place) && down < 200; down += 8)
-            place = is_free(right.translated(0, down)) ? right.translated(0, down) : left.translated(0, down);
-        named.push_back(place);
-        if (place.top() > at.y() + 10.0) {  // a thread from the point to its name
+    for (const auto& [id, place] : names()) {
+        const Track& t = *work_.document.track(id);
+        const QPointF at = place_of(t);
+        const QPointF end(place.left() > at.x() ? place.left() - 2 : place.right() + 2, place.center().y());
+        if (std::hypot(end.x() - at.x(), end.y() - at.y()) > radius_of(t) + 12.0) {  // a thread to its name
             painter.setPen(QPen(theme().faint, 0.6));
-            painter.drawLine(at,
-                             QPointF(place.left() > at.x() ? place.left() - 2 : place.right() + 2, place.center().y()));
+            painter.drawLine(at, end);
         }
-        painter.setPen(work_.document.session().is_heard(*t) ? theme().ink : theme().faint);
-        painter.drawText(place, Qt::AlignVCenter, name);
+        painter.setPen(work_.document.session().is_heard(t) ? theme().ink : theme().faint);
+        painter.drawText(place, Qt::AlignVCenter, QString::fromStdString(t.name));
     }
     if (framing_) {
         painter.setBrush(Qt::NoBrush);

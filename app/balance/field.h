@@ -14,6 +14,8 @@ class Field : public QWidget {
 
     /// Where a track's point is; null when it has none.
     QPointF place_of(const Track& track) const;
+    /// Where names stand, none over another; those that have no room are left out until the pointer is on their point.
+    std::vector<std::pair<TrackId, QRect>> names() const;
 
   protected:
     void paintEvent(QPaintEvent*) override;
@@ -33,6 +35,7 @@ class Field : public QWidget {
 
     Workspace& work_;
     QPointF last_, pressed_;
+    TrackId near_ = 0;  ///< under the pointer
     bool dragging_ = false, framing_ = false;
     uint64_t gesture_ = 0;
 };

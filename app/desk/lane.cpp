@@ -54,6 +54,12 @@ TimeRuler lane_time(const Workspace& work, double width) {
     return {work.view.time.from_s(), work.view.time.to_s(), 0.0, width};
 }
 
+void paint_ruler_words(QPainter& painter, const QRect& area, const QString& words) {
+    painter.setFont(lettering(11));
+    painter.setPen(theme().faint);
+    painter.drawText(area.adjusted(8, 0, -8, 0), Qt::AlignVCenter | Qt::AlignLeft, words);
+}
+
 void select_by_click(Document& document, TrackId id, Qt::KeyboardModifiers keys) {
     if (keys & Qt::ControlModifier)
         document.toggle_selected(id);

@@ -90,6 +90,9 @@ class Lane : public QWidget {
 /// The time axis of lanes that show the song over time.
 TimeRuler lane_time(const Workspace& work, double width);
 
+/// The strip above lanes that show the song over time: the song map, just above, has the ruler.
+void paint_ruler_words(QPainter& painter, const QRect& area, const QString& words);
+
 /// A click on a row: alone, with Ctrl added or taken away, with Shift up to here.
 void select_by_click(Document& document, TrackId id, Qt::KeyboardModifiers keys);
 

@@ -112,8 +112,10 @@ void GatherLane::paint_clips(QPainter& painter, const QRect& area) {
 void GatherLane::paint(QPainter& painter, const QRect& clip) {
     const Track& t = *track();
     const MaterialPtr m = work_.materials.of(t);
-    const bool low = height() < 30;  // no room for a line of words: findings only, over the waveform
-    const QRect words(8, height() - (low ? 16 : 15), width() - 16, 13);
+    const bool low = height() < 30;  // words over the waveform: no room for more than findings
+    const QRect words(8, height() - 15, width() - 16, 13);
+    QColor veil = work_.document.is_selected(id()) ? theme().panel : theme().ground;
+    veil.setAlpha(205);
     painter.setFont(lettering(11));
     flags_.clear();
     if (!m) {
@@ -123,7 +125,7 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
                          e ? QString::fromStdString(e->text()) : tr("being read and measured…"));
         return;
     }
-    const QRect area(0, 1, width(), height() - (low ? 3 : 17));
+    const QRect area(0, 1, width(), height() - 3);
     paint_waveform(painter, area, clip, m, work_.document.shift_s(t), 1.0, lane_time(work_, width()),
                    theme().track_ink(t.ink), work_.samples);
     paint_clips(painter, area);
@@ -139,10 +141,11 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
                 .arg(bits)
                 .arg(source.sample_rate / 1000.0)
                 .arg(time_text(m->measurement.duration_s()), level_text(m->measurement.sample_peak_dbfs, "dBFS"));
+        const int wide = QFontMetrics(painter.font()).horizontalAdvance(facts);
+        painter.fillRect(QRect(words.left() - 3, words.top(), wide + 6, words.height()), veil);
         painter.setPen(theme().faint);
-        QRect used;
-        painter.drawText(words, Qt::AlignLeft | Qt::AlignVCenter, facts, &used);
-        x = std::max(used.right() + 16, 300);
+        painter.drawText(words, Qt::AlignLeft | Qt::AlignVCenter, facts);
+        x = std::max(words.left() + wide + 16, 300);
     }
     const auto& findings = work_.materials.findings(t);
     for (size_t i = 0; i < findings.size(); ++i) {
@@ -151,7 +154,7 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
         const int wide = QFontMetrics(painter.font()).horizontalAdvance(text);
         if (x + wide + 14 > width()) break;
         const QRect place(x, words.top(), wide + 15, words.height());
-        if (low) painter.fillRect(place.adjusted(-2, 0, 2, 0), theme().ground);
+        painter.fillRect(place.adjusted(-3, 0, 3, 0), veil);
         const int middle = words.center().y();
         const QPolygon flag({QPoint(x, middle - 4), QPoint(x + 7, middle),
                              QPoint(x, middle + 4)});  // a mark, so that colour is not the only sign

@@ -1,6 +1,8 @@
 // Gather: what the files are, what was found in them, and their clips.
 #pragma once
 
+#include <QCoreApplication>
+
 #include "app/desk/station.h"
 
 namespace isotonus {
@@ -41,8 +43,9 @@ class GatherStation : public Station {
     Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const override {
         return new GatherLane(work, id, parent);
     }
-    void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override {
-        lane_time(work, area.width()).paint(painter, area);
+    void paint_ruler(QPainter& painter, const QRect& area, const Workspace&) const override {
+        paint_ruler_words(painter, area,
+                          QCoreApplication::translate("Station", "what was recorded, and what was found in it"));
     }
     QWidget* make_tools(Workspace& work, QWidget* parent) const override;
     QWidget* make_panel(Workspace& work, QWidget* parent) const override;

@@ -62,8 +62,10 @@ class RideStation : public Station {
     Lane* make_bus_lane(Workspace& work, TrackId id, QWidget* parent) const override {
         return new RideLane(work, id, parent);
     }
-    void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override {
-        lane_time(work, area.width()).paint(painter, area);
+    void paint_ruler(QPainter& painter, const QRect& area, const Workspace&) const override {
+        paint_ruler_words(
+            painter, area,
+            QCoreApplication::translate("Station", "the ride of each row over what it plays; up is louder"));
     }
     QWidget* make_pinned(Workspace& work, QWidget* parent) const override;
     QWidget* make_panel(Workspace& work, QWidget* parent) const override { return new RidePanel(work, parent); }

@@ -205,6 +205,37 @@ TEST_F(Balance, the_peak_after_the_fader_is_a_figure_that_sets_the_fader) {
     EXPECT_FALSE(std::isfinite(work().player.meters().find(track(0).id)->after_fader.highest_db));
 }
 
+TEST_F(Balance, names_in_the_field_never_lie_over_each_other) {
+    begin();
+    key(Qt::Key_V);
+    // As many rows as there may be in one place.
+    Session many = session();
+    for (int n = 0; n < 60; ++n) many = with_files(many, {folder / "1 Kick.wav"});
+    work().document.edit("Many", many);
+    catch_up();
+    auto* field = window->findChild<Field*>();
+    ASSERT_TRUE(field && field->isVisible());
+    const auto all = field->names();
+    EXPECT_GT(all.size(), 20u);
+    EXPECT_LT(all.size(), session().tracks.size()) << "some have no room";
+    for (size_t i = 0; i < all.size(); ++i) {
+        EXPECT_TRUE(field->rect().contains(all[i].second));
+        for (size_t j = 0; j < i; ++j) EXPECT_FALSE(all[i].second.intersects(all[j].second));
+    }
+    // The pointer brings the name of the point that it is on.
+    const auto shown = [&](TrackId id) {
+        const auto now = field->names();
+        return std::any_of(now.begin(), now.end(), [id](const auto& n) { return n.first == id; });
+    };
+    TrackId left_out = 0;
+    for (const auto& t : session().tracks)
+        if (!shown(t->id)) left_out = t->id;
+    work().document.edit_tracks("Away", {left_out}, [](Track& t) { t.pan = 0.9, t.fader_db = -30.0; });
+    EXPECT_TRUE(shown(left_out)) << "it has room there";
+    QTest::mouseMove(field, field->place_of(*work().document.track(left_out)).toPoint());
+    EXPECT_TRUE(shown(left_out));
+}
+
 TEST_F(Balance, the_low_end_is_kept_in_the_centre_from_the_menu) {
     begin();
     row_menu(1, "below 120 Hz");
