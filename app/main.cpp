@@ -4,6 +4,8 @@
 #include <QApplication>
 #include <QStyleFactory>
 #include <QTimer>
+#include <algorithm>
+#include <string_view>
 
 #include "app/desk/background.h"
 #include "app/window/main_window.h"
@@ -38,10 +40,6 @@ class Application : public QApplication {
 }  // namespace
 
 int main(int argc, char** argv) {
-    Application application(argc, argv);
-    QApplication::setApplicationName("Isotonus");
-    QApplication::setDesktopFileName("isotonus");
-    QApplication::setStyle(QStyleFactory::create("Fusion"));
     CLI::App options{"Isotonus: sets a static mix, from a folder of audio to a hand-off."};
     std::string path, shot;
     bool demo = false;
@@ -50,6 +48,14 @@ int main(int argc, char** argv) {
     options.add_flag("--demo", demo, "open the demo");
     options.add_option("--picture", shot,
                        "once everything is measured, write a picture of the window to this file and quit");
+    // What only asks for words is answered without a display.
+    if (std::any_of(argv, argv + argc,
+                    [](std::string_view word) { return word == "-h" || word == "--help" || word == "--version"; }))
+        CLI11_PARSE(options, argc, argv);
+    Application application(argc, argv);  // takes Qt's own options away
+    QApplication::setApplicationName("Isotonus");
+    QApplication::setDesktopFileName("isotonus");
+    QApplication::setStyle(QStyleFactory::create("Fusion"));
     CLI11_PARSE(options, argc, argv);
 
     isotonus::MainWindow window;

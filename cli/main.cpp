@@ -269,6 +269,86 @@ int run(int argc, char** argv) {
     json_flag(play_verb);
     play_verb->callback([&] { status = play_session(session, device, seconds, as_json); });
 
+    const auto list_verb = [&](const char* word, const char* what, ListOptions& o, const std::vector<std::string>& ways,
+                               int (*run)(const ListOptions&)) {
+        auto* v = verb(word, what);
+        v->add_option("SESSION", o.session, "session file")->required();
+        v->add_option("WHAT", o.what)->required()->check(CLI::IsMember(ways));
+        json_flag(v);
+        v->callback([&o, run, &status, &as_json] {
+            o.as_json = as_json;
+            status = run(o);
+        });
+        return v;
+    };
+    const auto may_name = [](CLI::App* v, ListOptions& o, const char* what) { v->add_option("NAME", o.name, what); };
+    ListOptions groups, sections, clips, alignment, sheets;
+    auto* group_verb = list_verb("group", "control groups: list, add NAME ROW..., set NAME fader=DB, remove NAME",
+                                 groups, {"list", "add", "set", "remove"}, group);
+    may_name(group_verb, groups, "a group's name");
+    group_verb->add_option("MORE", groups.more, "rows, or fader=DB");
+    auto* section_verb = list_verb("section",
+                                   "sections and tempo: list, add NAME --at S, rename NAME NEW, remove NAME, import or "
+                                   "export FILE (MIDI; cue points of an audio file)",
+                                   sections, {"list", "add", "rename", "remove", "import", "export"}, section);
+    may_name(section_verb, sections, "a section's name, or a file");
+    section_verb->add_option("NEW", sections.more, "the new name");
+    section_verb->add_option("--at", sections.at_s, "seconds");
+    auto* clip_verb = list_verb(
+        "clip",
+        "clips of a track: list; split --at S; silence --from S --to S; gain --from S --to S --db DB; tame its spikes",
+        clips, {"list", "split", "silence", "gain", "tame"}, clip);
+    may_name(clip_verb, clips, "a track's name");
+    for (const auto& [option, value] :
+         {std::pair{"--at", &clips.at_s}, {"--from", &clips.from_s}, {"--to", &clips.to_s}})
+        clip_verb->add_option(option, *value, "seconds of the song");
+    clip_verb->add_option("--db", clips.by_db, "louder or quieter");
+    auto* align_verb =
+        verb("align", "how late a track is against another one, and which way round; --take puts it right");
+    session_argument(align_verb);
+    align_verb->add_option("TRACK", alignment.name, "what is moved")->required();
+    align_verb->add_option("TO", alignment.more, "what it is aligned to")->required()->expected(1);
+    align_verb->add_flag("--take", alignment.take, "put it right, when it is sure enough");
+    json_flag(align_verb);
+    align_verb->callback([&] {
+        alignment.session = session, alignment.as_json = as_json;
+        status = align(alignment);
+    });
+    auto* sheet_verb = list_verb("sheet", "target sheets: list; show; use NAME or FILE; export FILE", sheets,
+                                 {"list", "show", "use", "export"}, sheet);
+    may_name(sheet_verb, sheets, "a sheet's name, or a file");
+    ListOptions rows;
+    auto* row_verb = verb("row", "a track's row: up, down, duplicate, remove, rename NEW, anchor on or off");
+    session_argument(row_verb);
+    row_verb->add_option("TRACK", rows.name, "a track's name")->required();
+    row_verb->add_option("WHAT", rows.what)
+        ->required()
+        ->check(CLI::IsMember({"up", "down", "duplicate", "remove", "rename", "anchor"}));
+    row_verb->add_option("MORE", rows.more, "the new name; on or off")->expected(0, 1);
+    row_verb->callback([&] {
+        rows.session = session;
+        status = row(rows);
+    });
+    auto* add_verb = verb("add", "tracks for more audio files, or for those of a folder");
+    session_argument(add_verb);
+    add_verb->add_option("FILE", list, "audio files and folders")->required();
+    add_verb->callback([&] { status = add_files(session, list); });
+    auto* relink_verb = verb("relink", "finds files that are missing by their names, in a folder and below it");
+    session_argument(relink_verb);
+    relink_verb->add_option("FOLDER", folder)->required();
+    relink_verb->callback([&] { status = relink(session, folder); });
+    auto* collect_verb = verb("collect", "the session and all that it needs in a new folder that opens anywhere");
+    session_argument(collect_verb);
+    collect_verb->add_option("FOLDER", folder, "new, or empty")->required();
+    json_flag(collect_verb);
+    collect_verb->callback([&] { status = collect_session(session, folder, as_json); });
+
+    auto* completion_verb = verb("completion", "completion of this program, for bash");
+    completion_verb->group("");  // not for people
+    bool only_verbs = false;
+    completion_verb->add_flag("--verbs", only_verbs, "each verb and what it does, a line each");
+    completion_verb->callback([&] { only_verbs ? print_verbs(app) : print_completion(app); });
+
     try {
         app.parse(argc, argv);
     } catch (const CLI::ParseError& e) {

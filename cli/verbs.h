@@ -7,6 +7,10 @@
 #include "cli/command.h"
 #include "core/ride/draft.h"
 
+namespace CLI {
+class App;
+}
+
 namespace isotonus::cli {
 
 int make_demo(const fs::path& folder, bool shaped);
@@ -25,6 +29,24 @@ struct BusOptions {
     bool as_json = false;
 };
 int bus(const BusOptions& options);
+
+/// Of verbs that list, add, change and remove: what, of which row or name, and the rest.
+struct ListOptions {
+    fs::path session;
+    std::string what, name;
+    std::vector<std::string> more;
+    std::optional<double> at_s, from_s, to_s, by_db;
+    bool take = false, as_json = false;
+};
+int group(const ListOptions& options);
+int section(const ListOptions& options);
+int clip(const ListOptions& options);
+int align(const ListOptions& options);
+int sheet(const ListOptions& options);
+int row(const ListOptions& options);
+int add_files(const fs::path& session, const std::vector<std::string>& files);
+int relink(const fs::path& session, const fs::path& folder);
+int collect_session(const fs::path& session, const fs::path& folder, bool as_json);
 
 struct SendOptions {
     fs::path session;
@@ -124,5 +146,10 @@ struct DeliverOptions {
 int deliver_all(const DeliverOptions& options);
 
 int play_session(const fs::path& file, const std::string& device, double seconds, bool as_json);
+
+/// On standard output: what a shell needs to complete verbs and options.
+void print_completion(const CLI::App& app);
+/// Each verb and what it does, a line each: what man pages are made of.
+void print_verbs(const CLI::App& app);
 
 }  // namespace isotonus::cli

@@ -165,6 +165,7 @@ int main(int argc, char** argv) {
     std::string folder;
     bool as_json = false;
     app.add_option("FOLDER", folder, "what was delivered")->required();
+    app.set_version_flag("--version", "isotonus-desk " ISOTONUS_VERSION);
     app.add_flag("--json", as_json, "one JSON document on standard output");
     try {
         app.parse(argc, argv);

@@ -185,7 +185,7 @@ void PhaseDialog::compare_row(size_t row) {
         table_->item(static_cast<int>(row), 1)->setText(row == reference ? tr("reference") : tr("no file"));
         return;
     }
-    in_background(pool_, [this, round = round_, row, heard, other, first = standing(*a), second = standing(*b)] {
+    in_background(pool_, [this, round = round_, row, heard, other, first = standing_of(*a), second = standing_of(*b)] {
         auto result = align_to(*heard, *other, first, second);
         QMetaObject::invokeMethod(this,
                                   [this, round, row, result = std::move(result)] { show_result(round, row, result); });
@@ -273,8 +273,8 @@ void PhaseDialog::show_pictures() {
     if (!found) return;  // what was seen before stays until the new figures are there
     const int frames = static_cast<int>(rate * 0.024);
     const int64_t first = found->strongest_hit - frames / 2;
-    const auto x = heard_around(*heard, standing(*a), first, frames);
-    const auto y = heard_around(*other, standing(*b), first, frames);
+    const auto x = heard_around(*heard, standing_of(*a), first, frames);
+    const auto y = heard_around(*other, standing_of(*b), first, frames);
     if (x && y) hit_->show_waves(*x, *y, rate);
     curve_->show_curve(found->curve, found->delay_samples / rate * 1000.0);
 }
@@ -286,11 +286,7 @@ void PhaseDialog::apply(bool all) {
     for (size_t row = 0; row < rows_.size(); ++row) {
         const bool wanted = all || static_cast<int>(row) == chosen_row();
         if (!wanted || static_cast<int>(row) == reference || !found_[row] || !found_[row]->reliable) continue;
-        const Alignment a = *found_[row];
-        next = with_track(next, rows_[row], [&](Track& t) {
-            t.delay_samples -= std::round(a.delay_samples * 100.0) / 100.0;
-            t.polarity_inverted = t.polarity_inverted != a.inverted;
-        });
+        next = with_track(next, rows_[row], [&](Track& t) { t = aligned(t, *found_[row]); });
         ++count;
     }
     if (count == 0) return;

@@ -35,7 +35,6 @@ class PhaseDialog : public QDialog {
     void apply(bool all);
     void nudge(double samples);
     void turn_over();
-    Standing standing(const Track& track) const { return {whole_delay(track), track.polarity_inverted}; }
 
     Workspace& work_;
     std::vector<std::vector<TrackId>> sets_;

@@ -70,6 +70,7 @@ QCheckBox:focus { border: 1px solid ACCENT; }
 QLineEdit, QComboBox, QTextBrowser, QTableWidget, QDoubleSpinBox, QPlainTextEdit { background: PANEL; border: 1px solid FAINT; padding: 3px 6px; selection-background-color: ACCENT; selection-color: GROUND; }
 QComboBox::drop-down { border: none; width: 22px; }
 QComboBox::down-arrow { image: url(:/icons/down.svg); width: 12px; height: 12px; }
+QDialogButtonBox { dialogbuttonbox-buttons-have-icons: 0; }
 QLabel { background: transparent; }
 QLabel#rideCaption { color: FAINT; font-size: 11px; }
 QComboBox QAbstractItemView { background: PANEL; border: 1px solid FAINT; selection-background-color: ACCENT; selection-color: GROUND; }

@@ -8,6 +8,7 @@
 #include <map>
 
 #include "core/audio/sound_file.h"
+#include "core/session/collect.h"
 #include "core/session/sections_file.h"
 #include "core/session/session_file.h"
 #include "demosong/song.h"
@@ -234,11 +235,8 @@ Session FileActions::with_channels_as_wished(Session next, const std::map<fs::pa
     return next;
 }
 
-void FileActions::open_demo() {
-    if (!may_leave()) return;
-    auto progress = std::make_shared<Progress>();
-    QPointer<QProgressDialog> dialog = new QProgressDialog(
-        tr("The festival is tuning up: the demo's music is being synthesised…"), tr("Cancel"), 0, 1000);
+QProgressDialog* FileActions::progress_dialog(const QString& text, const std::shared_ptr<Progress>& progress) {
+    auto* dialog = new QProgressDialog(text, tr("Cancel"), 0, 1000);
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     dialog->setWindowModality(Qt::ApplicationModal);
     dialog->setMinimumDuration(300);
@@ -247,13 +245,22 @@ void FileActions::open_demo() {
             [dialog, progress] { dialog->setValue(static_cast<int>(progress->fraction() * 999.0)); });
     timer->start(50);
     connect(dialog, &QProgressDialog::canceled, this, [progress] { progress->cancel(); });
+    return dialog;
+}
+
+void FileActions::open_demo() {
+    if (!may_leave()) return;
+    auto progress = std::make_shared<Progress>();
+    QPointer<QProgressDialog> dialog =
+        progress_dialog(tr("The festival is tuning up: the demo's music is being synthesised…"), progress);
     in_background(pool_, [this, dialog, progress] {
         auto file = demo_in_cache(progress.get());
         QMetaObject::invokeMethod(this, [this, dialog, progress, file] {
+            const bool cancelled = progress->cancelled();  // closing the dialog cancels, too
             if (dialog) dialog->close();
             const auto session = file ? read_session(*file) : tl::unexpected(file.error());
             if (!session) {
-                if (!progress->cancelled()) complain(session.error());
+                if (!cancelled) complain(session.error());
                 return;
             }
             // A copy without a file of its own: saving asks where, and the demo stays as it is.
@@ -267,34 +274,34 @@ void FileActions::open_demo() {
 void FileActions::relink() {
     const auto folder = work_.prompter->choose_folder(tr("Look for missing files in"));
     if (!folder) return;
-    // By name, in the folder and in those below it.
-    std::map<fs::path, fs::path> there;
-    std::error_code problem;
-    for (fs::recursive_directory_iterator at(*folder, fs::directory_options::skip_permission_denied, problem), end;
-         !problem && at != end; at.increment(problem)) {
-        if (at.depth() > 8)
-            at.pop();
-        else if (at->is_regular_file(problem))
-            there.try_emplace(at->path().filename(), absolute_path(at->path()));
-        problem.clear();
-    }
-    Session next = work_.document.session();
     int found = 0;
-    for (const auto& track : work_.document.session().tracks) {
-        if (!work_.materials.error(*track)) continue;
-        next = with_track(next, track->id, [&](Track& t) {
-            for (fs::path* file : {&t.source.file, &t.source.right_file}) {
-                const auto at = there.find(file->filename());
-                if (file->empty() || is_there(*file) || at == there.end()) continue;
-                *file = at->second;
-                ++found;
-            }
-        });
-    }
+    Session next = with_missing_found(work_.document.session(), *folder, &found);
     if (found > 0)
         work_.document.edit(tr("Find %n missing file(s)", nullptr, found), std::move(next));
     else
         work_.prompter->complain(tr("None of the missing files is in %1.").arg(to_qt(*folder)));
+}
+
+void FileActions::collect_into() {
+    const auto folder = work_.prompter->choose_folder(tr("Collect into a new or empty folder"));
+    if (!folder) return;
+    auto progress = std::make_shared<Progress>();
+    QPointer<QProgressDialog> dialog = progress_dialog(tr("Copying what the session needs…"), progress);
+    const std::string name = work_.document.name().toStdString();
+    in_background(pool_, [this, dialog, progress, folder = *folder, name, session = work_.document.session()] {
+        const auto done = collect(session, folder, name, progress.get());
+        QMetaObject::invokeMethod(this, [this, dialog, progress, done] {
+            const bool cancelled = progress->cancelled();  // closing the dialog cancels, too
+            if (dialog) dialog->close();
+            if (!done) {
+                if (!cancelled) complain(done.error());
+                return;
+            }
+            if (!done->missing.empty()) complain_of(done->missing);
+            emit work_.view.hint(tr("%1 and %n file(s) are in %2.", nullptr, static_cast<int>(done->files.size()))
+                                     .arg(to_qt(done->session.filename()), to_qt(done->session.parent_path())));
+        });
+    });
 }
 
 void FileActions::sections_in() {

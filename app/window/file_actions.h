@@ -8,6 +8,8 @@
 
 #include <map>
 
+class QProgressDialog;
+
 namespace isotonus {
 
 class FileActions : public QObject {
@@ -26,6 +28,8 @@ class FileActions : public QObject {
     void take_in(const std::vector<fs::path>& paths);
     void open_demo();
     void relink();
+    /// The session and all that it needs into one folder.
+    void collect_into();
     /// Sections and tempo from a MIDI file or from cue points; to a MIDI file; the tempo as typed.
     void sections_in();
     void sections_out();
@@ -37,6 +41,7 @@ class FileActions : public QObject {
     bool offer_recovery();
 
   private:
+    QProgressDialog* progress_dialog(const QString& text, const std::shared_ptr<Progress>& progress);
     void take_in_file();
     void offer_changed_file();
     bool open_session(const fs::path& file);

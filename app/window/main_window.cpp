@@ -19,7 +19,6 @@
 #include <QHeaderView>
 #include <QMenu>
 #include <QMimeData>
-#include <QTableWidget>
 #include <QVBoxLayout>
 
 #include "demosong/shaped.h"
@@ -116,7 +115,11 @@ QAction* MainWindow::add(const char* name, const QString& text, const QKeySequen
     action->setObjectName(name);
     if (!keys.isEmpty()) {
         action->setShortcut(keys);
-        keys_.push_back({keys.toString(QKeySequence::NativeText), QString(text).remove('&')});
+        const auto all = commands();
+        const auto known = std::find_if(all.begin(), all.end(),
+                                        [name](const Command& c) { return c.action == std::string_view(name); });
+        keys_.push_back({keys.toString(QKeySequence::NativeText), QString(text).remove('&'),
+                         known == all.end() ? Task::window : known->task});
     }
     connect(action, &QAction::triggered, this, std::move(work));
     addAction(action);
@@ -140,6 +143,7 @@ void MainWindow::make_actions() {
     item(add("sectionsOut", tr("Sections and tempo to a MIDI file…"), {}, [this] { files_.sections_out(); }));
     item(add("tempo", tr("Tempo…"), {}, [this] { files_.type_tempo(); }));
     item(add("relink", tr("Find missing files…"), {}, [this] { files_.relink(); }));
+    item(add("collect", tr("Collect into a folder…"), {}, [this] { files_.collect_into(); }));
     item(add("readAgain", tr("Read files again"), Qt::Key_F5, [this] { work_.materials.retry(); }));
     item(add("demo", tr("Open the demo"), {}, [this] { files_.open_demo(); }));
     item(add("shapeDemo", tr("Shape the demo"), {}, [this] {
@@ -288,20 +292,21 @@ void MainWindow::make_actions() {
     add("removeRows", tr("Remove the selected rows"), QKeySequence("Ctrl+Delete"), [this] {
         work_.document.edit(tr("Remove tracks"), without_tracks(work_.document.session(), work_.document.selected()));
     });
-    const std::pair<const char*, QString> by_lanes[] = {
-        {"Up, Down", tr("Row above, row below; with Shift the selection grows")},
-        {"Left, Right", tr("Value down or up by 1 dB; Shift 0.1 dB, Ctrl 3 dB")},
-        {"Enter, + or −", tr("Type the value; Enter sets it")},
-        {"Backspace", tr("Value back to 0 dB; so does a double click")},
-        {"F, L", tr("Stage: stage these rows, lock them")},
-        {", and .", tr("Balance: pan left or right; P types it")},
-        {"< and >", tr("Balance: width (or the right side); Shift+P types it")},
-        {"Insert, Delete, T, L", tr("Ride: point at the playhead, take points away, their shape, lock them")},
-        {", . < >", tr("Ride: squeeze and spread the values, the times of the selected points")},
-        {"Ctrl and drag", tr("Ride: select points; in the strip above, mark one stretch more")},
-        {"Ctrl+C, Ctrl+V, Enter", tr("Ride: copy a stretch, paste it at the playhead, type a point")},
-        {"[ and ]", tr("Ride: the point before, the point after; arrows move it")}};
-    for (const auto& [keys, what] : by_lanes) keys_.push_back({keys, what});
+    const KeysDialog::Key by_lanes[] = {
+        {"Up, Down", tr("Row above, row below; with Shift the selection grows"), Task::rows},
+        {"Left, Right", tr("Value down or up by 1 dB; Shift 0.1 dB, Ctrl 3 dB"), Task::rows},
+        {"Enter, + or −", tr("Type the value; Enter sets it"), Task::rows},
+        {"Backspace", tr("Value back to 0 dB; so does a double click"), Task::rows},
+        {"F, L", tr("Stage: stage these rows, lock them"), Task::stage},
+        {", and .", tr("Balance: pan left or right; P types it"), Task::balance},
+        {"< and >", tr("Balance: width (or the right side); Shift+P types it"), Task::balance},
+        {"Insert, Delete, T, L", tr("Ride: point at the playhead, take points away, their shape, lock them"),
+         Task::ride},
+        {", . < >", tr("Ride: squeeze and spread the values, the times of the selected points"), Task::ride},
+        {"Ctrl and drag", tr("Ride: select points; in the strip above, mark one stretch more"), Task::ride},
+        {"Ctrl+C, Ctrl+V, Enter", tr("Ride: copy a stretch, paste it at the playhead, type a point"), Task::ride},
+        {"[ and ]", tr("Ride: the point before, the point after; arrows move it"), Task::ride}};
+    keys_.insert(keys_.end(), std::begin(by_lanes), std::end(by_lanes));
 }
 
 void MainWindow::make_balance_actions() {
@@ -461,29 +466,7 @@ void MainWindow::use_device(const QString& name) {
     work_.player.open_device(name, settings_.block_frames());
 }
 
-void MainWindow::show_keys() {
-    QDialog dialog(this);
-    dialog.setObjectName("keysDialog");
-    dialog.setWindowTitle(tr("Keys"));
-    dialog.resize(640, 620);
-    auto* table = new QTableWidget(static_cast<int>(keys_.size()), 2, &dialog);
-    table->setHorizontalHeaderLabels({tr("Key"), tr("What it does")});
-    table->horizontalHeader()->setStretchLastSection(true);
-    table->verticalHeader()->hide();
-    table->setShowGrid(false);
-    table->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    for (int n = 0; n < table->rowCount(); ++n) {
-        table->setItem(n, 0, new QTableWidgetItem(keys_[static_cast<size_t>(n)].keys));
-        table->setItem(n, 1, new QTableWidgetItem(keys_[static_cast<size_t>(n)].what));
-    }
-    table->resizeColumnToContents(0);
-    auto* layout = new QVBoxLayout(&dialog);
-    layout->addWidget(table);
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);
-    connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
-    layout->addWidget(buttons);
-    dialog.exec();
-}
+void MainWindow::show_keys() { KeysDialog(keys_, this).exec(); }
 
 void MainWindow::take_monitor_levels() {
     MonitorSettings m = work_.player.monitor();

@@ -10,6 +10,7 @@
 #include "app/songmap/song_map.h"
 #include "app/transport/transport_bar.h"
 #include "app/window/file_actions.h"
+#include "app/window/keys_dialog.h"
 #include "app/window/station_tabs.h"
 
 namespace isotonus {
@@ -60,10 +61,7 @@ class MainWindow : public QMainWindow {
     QToolButton *undo_, *redo_, *menu_;
     QMenu *main_menu_, *recent_menu_;
     QAction *undo_action_, *redo_action_;
-    struct Key {
-        QString keys, what;
-    };
-    std::vector<Key> keys_;
+    std::vector<KeysDialog::Key> keys_;
 };
 
 }  // namespace isotonus

@@ -8,6 +8,7 @@
 #include <map>
 
 #include "core/audio/sound_file.h"
+#include "core/session/fields.h"
 #include "core/session/routing.h"
 #include "core/shape/chain.h"
 
@@ -556,7 +557,14 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
 
 Result<void> set_main_by_name(Session& session, const std::string& key, const std::string& value) {
     if (key == "fader") return assign(fader_value(key, value), session.main_fader_db);
-    return fail("", fmt::format("'{}' is not a setting of the main output (it has: fader)", key));
+    if (key == "pan_law") {
+        const auto law = std::find(pan_law_names.begin(), pan_law_names.end(), value);
+        if (law == pan_law_names.end())
+            return fail("", fmt::format("'{}' is no pan law (constant_power, compromise, linear, balance)", value));
+        session.pan_law = static_cast<PanLaw>(law - pan_law_names.begin());
+        return {};
+    }
+    return fail("", fmt::format("'{}' is not a setting of the main output (it has: fader, pan_law)", key));
 }
 
 }  // namespace isotonus

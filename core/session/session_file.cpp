@@ -617,26 +617,6 @@ Result<Session> read_session(const fs::path& file) {
     return session_from_json(*text, file);
 }
 
-ProtectedFiles protected_by(const Session& session, const fs::path& session_file) {
-    ProtectedFiles files;
-    if (!session_file.empty()) files.add(session_file, "the session's own file");
-    for (const auto& t : session.tracks) {
-        files.add(t->source.file, fmt::format("the file of the track '{}'", t->name));
-        files.add(t->source.right_file, fmt::format("the right side of the track '{}'", t->name));
-    }
-    const auto add_rooms = [&](TrackId row) {
-        for (const Processor& p : *session.chain_of(row))
-            if (!p.impulse.empty()) files.add(p.impulse, fmt::format("the room of '{}'", session.name_of(row)));
-    };
-    for (const auto& t : session.tracks) add_rooms(t->id);
-    for (const Bus& b : session.buses) add_rooms(b.id);
-    add_rooms(main_output);
-    for (const Recording& r : session.recordings)
-        files.add(r.file, fmt::format("the {} '{}'", r.reference ? "reference" : "print", r.name)),
-            files.add(r.session, fmt::format("the session as it was at the print '{}'", r.name));
-    return files;
-}
-
 Result<void> write_session(const Session& session, const fs::path& file) {
     if (auto valid = validate(session); !valid)
         return fail(file.string(),

@@ -7,7 +7,7 @@
 
 #include "core/files/file_lock.h"
 #include "core/files/pending_file.h"
-#include "core/session/session.h"
+#include "core/session/used_files.h"
 
 namespace isotonus {
 
@@ -28,9 +28,6 @@ void take_chain(Taker& from, Chain& chain, Rides& rides, const fs::path& folder,
 
 /// A regular file of 256 MiB at most.
 Result<Session> read_session(const fs::path& file);
-
-/// What no export and no other file may be written over: what the session plays, refers to, or is.
-ProtectedFiles protected_by(const Session& session, const fs::path& session_file);
 
 /// Fails, and leaves the old file, when the session is not valid (see validate.h), when the file is one of those that
 /// the session itself needs, or at any fault of the disk.

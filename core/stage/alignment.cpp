@@ -186,6 +186,12 @@ Result<Alignment> align_to(const Material& reference, const Material& track, Sta
     return found;
 }
 
+Track aligned(Track track, const Alignment& found) {
+    track.delay_samples -= std::round(found.delay_samples * 100.0) / 100.0;
+    track.polarity_inverted = track.polarity_inverted != found.inverted;
+    return track;
+}
+
 Result<std::vector<float>> heard_around(const Material& track, Standing stands, int64_t first, int frames) {
     auto reader = open_source(track.ready);
     if (!reader) return tl::unexpected(reader.error());

@@ -29,6 +29,7 @@ struct Standing {
     int64_t delay = 0;
     bool inverted = false;
 };
+inline Standing standing_of(const Track& track) { return {whole_delay(track), track.polarity_inverted}; }
 
 /// Compares a track with a reference at the reference's strongest hits (at most `most_hits`, at least 0.2 s apart), as
 /// both stand.
@@ -40,6 +41,9 @@ struct Standing {
 /// reading does.
 Result<Alignment> align_to(const Material& reference, const Material& track, Standing reference_stands = {},
                            Standing track_stands = {}, int most_hits = 32);
+
+/// A track put right: moved by what was found, to a hundredth of a sample, and turned round where that was found.
+Track aligned(Track track, const Alignment& found);
 
 /// What a track plays around a frame of the song, as it stands: the mean of its channels, polarity and delay counted.
 Result<std::vector<float>> heard_around(const Material& track, Standing stands, int64_t first, int frames);

@@ -4,46 +4,12 @@
 
 #include "core/session/routing.h"
 #include "core/session/session_file.h"
+#include "tests/support/command_line.h"
 #include "tests/support/plugins.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
 using nlohmann::json;
-
-namespace {
-
-struct Ran {
-    int status = -1;
-    std::string out, err;
-    json document() const { return json::parse(out); }
-};
-
-class Cli : public testing::Test {
-  protected:
-    Folder folder;
-    const std::string session = "'" + (folder / "mix.isotonus").string() + "'";
-
-    Ran run(const std::string& arguments) {
-        Ran ran;
-        const std::string errors = (folder / "stderr").string();
-        ran.out = output_of("'" + std::string(ISOTONUS_CLI) + "' " + arguments + " 2>'" + errors + "'", &ran.status);
-        std::ifstream in(errors);
-        ran.err.assign((std::istreambuf_iterator<char>(in)), {});
-        return ran;
-    }
-    /// A kick and a pad in a folder, and a session of them.
-    void make_session() {
-        fs::create_directories(folder / "audio");
-        const auto hit = [n = noise(1, 0.9)](int64_t i, int c) {
-            return n(i, c) * std::exp(-static_cast<double>(i % 24000) / 1200.0);
-        };
-        write(folder / "audio/Kick.wav", make(240000, 1, hit), 1, 48000, SampleFormat::s24);
-        write(folder / "audio/Pad.wav", make(240000, 2, sine(220, 48000, 0.5)), 2, 48000, SampleFormat::s24);
-        ASSERT_EQ(run("new " + session + " --from '" + (folder / "audio").string() + "'").status, 0);
-    }
-};
-
-}  // namespace
 
 TEST_F(Cli, scan_has_every_key_of_the_contract) {
     write(folder / "a.wav", make(96000, 2, sine(997, 48000, 0.5)), 2);

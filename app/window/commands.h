@@ -1,0 +1,22 @@
+// What can be done in the window: to which task it belongs, and how the same is done without a display.
+#pragma once
+
+#include <QString>
+#include <span>
+
+namespace isotonus {
+
+enum class Task { files, song, rows, gather, stage, balance, shape, ride, compare, monitoring, window };
+inline constexpr int tasks = 11;
+QString task_title(Task task);
+
+struct Command {
+    const char* action;  ///< the object name of the window's action
+    Task task;
+    const char* verb;    ///< of the command line; empty: there is none
+    const char* reason;  ///< why there is none
+};
+/// Every action that the window itself has.
+std::span<const Command> commands();
+
+}  // namespace isotonus

@@ -1,0 +1,358 @@
+#include <algorithm>
+#include <cmath>
+
+#include "cli/verbs.h"
+#include "core/session/clips.h"
+#include "core/session/collect.h"
+#include "core/session/routing.h"
+#include "core/session/sections_file.h"
+#include "core/session/session_file.h"
+#include "core/stage/alignment.h"
+#include "core/stage/staging.h"
+
+namespace isotonus::cli {
+
+using nlohmann::json;
+
+namespace {
+
+/// The rows of these names, which must be tracks or buses.
+Result<std::vector<TrackId>> rows_called(const Session& session, const std::vector<std::string>& names) {
+    std::vector<TrackId> rows;
+    for (const std::string& name : names) {
+        const auto row = row_called(session, name);
+        if (!row || (!session.find(*row) && !session.find_bus(*row)))
+            return fail("", fmt::format("there is no track or bus called '{}'", name));
+        rows.push_back(*row);
+    }
+    return rows;
+}
+
+Result<double> needed(const std::optional<double>& value, const char* option) {
+    if (!value) return fail("", fmt::format("{} is not said", option));
+    return *value;
+}
+
+std::string joined(const std::vector<std::string>& names) {
+    std::string text;
+    for (const std::string& n : names) text += (text.empty() ? "" : ", ") + n;
+    return text;
+}
+
+int list_groups(const ListOptions& options) {
+    const auto session = read_session(options.session);
+    if (!session) return complain(session.error());
+    json list = json::array();
+    for (const ControlGroup& g : session->groups) {
+        std::vector<std::string> members;
+        for (const TrackId id : g.members) members.push_back(session->name_of(id));
+        list.push_back(
+            {{"name", g.name}, {"fader_db", std::isinf(g.fader_db) ? json() : json(g.fader_db)}, {"members", members}});
+        if (!options.as_json) fmt::print("{:24} fader {:+6.1f} dB: {}\n", g.name, g.fader_db, joined(members));
+    }
+    if (options.as_json) print(list);
+    return done;
+}
+
+}  // namespace
+
+int group(const ListOptions& options) {
+    if (options.what == "list") return list_groups(options);
+    return change(options.session, [&](Session& session) -> Result<void> {
+        const auto row = row_called(session, options.name);
+        if (options.what == "add") {
+            if (row) return fail("", fmt::format("there is a row called '{}' already", options.name));
+            auto members = rows_called(session, options.more);
+            if (!members) return tl::unexpected(members.error());
+            session = with_new_group(session, options.name, std::nullopt, *members);
+            return {};
+        }
+        if (!row || !session.find_group(*row))
+            return fail("", fmt::format("there is no control group called '{}'", options.name));
+        if (options.what == "remove") {
+            session = without_bus_or_group(session, *row);
+            return {};
+        }
+        if (options.more.empty()) return fail("", "what is to be set is not said: fader=DB");
+        for (const std::string& assignment : options.more) {
+            const size_t equals = assignment.find('=');
+            if (assignment.substr(0, equals) != "fader" || equals == std::string::npos)
+                return fail("", fmt::format("'{}' is not a setting of a control group (it has: fader=DB)", assignment));
+            Track as_track;  // the same words and limits as a track's
+            if (auto set = set_by_name(as_track, "fader", assignment.substr(equals + 1)); !set) return set;
+            session = with_group(session, *row, [&](ControlGroup& g) { g.fader_db = as_track.fader_db; });
+        }
+        return {};
+    });
+}
+
+namespace {
+
+int list_sections(const ListOptions& options) {
+    const auto session = read_session(options.session);
+    if (!session) return complain(session.error());
+    json sections = json::array(), tempo = json::array();
+    for (const Section& s : session->sections) {
+        sections.push_back({{"name", s.name}, {"start_s", s.start_s}});
+        if (!options.as_json) fmt::print("{:10.3f} s  {}\n", s.start_s, s.name);
+    }
+    for (const TempoMark& m : session->tempo) {
+        tempo.push_back({{"time_s", m.time_s},
+                         {"quarters_a_minute", m.quarters_a_minute},
+                         {"beats", m.beats},
+                         {"beat_unit", m.beat_unit}});
+        if (!options.as_json)
+            fmt::print("{:10.3f} s  tempo {:g}, {}/{}\n", m.time_s, m.quarters_a_minute, m.beats, m.beat_unit);
+    }
+    if (options.as_json) print({{"sections", sections}, {"tempo", tempo}});
+    return done;
+}
+
+}  // namespace
+
+int section(const ListOptions& options) {
+    if (options.what == "list") return list_sections(options);
+    if (options.what == "export") {
+        const auto session = read_session(options.session);
+        if (!session) return complain(session.error());
+        const auto written =
+            write_whole(options.name, sections_to_midi(*session), protected_by(*session, options.session));
+        return written ? done : complain(written.error());
+    }
+    if (options.what == "import") {
+        const auto read = read_sections(options.name);
+        if (!read) return complain(read.error());
+        return change(options.session, [&](Session& session) -> Result<void> {
+            if (!read->sections.empty()) session.sections.change() = read->sections;
+            if (!read->tempo.empty()) session.tempo.change() = read->tempo;
+            return {};
+        });
+    }
+    return change(options.session, [&](Session& session) -> Result<void> {
+        if (options.what == "add") {
+            const auto at = needed(options.at_s, "--at");
+            if (!at) return tl::unexpected(at.error());
+            session = with_section(session, {options.name, *at, 0});
+            return {};
+        }
+        auto& sections = session.sections.change();
+        const auto there =
+            std::find_if(sections.begin(), sections.end(), [&](const Section& s) { return s.name == options.name; });
+        if (there == sections.end()) return fail("", fmt::format("there is no section called '{}'", options.name));
+        if (options.what == "remove")
+            sections.erase(there);
+        else if (options.more.empty())
+            return fail("", "the new name is not said");
+        else
+            there->name = options.more.front();
+        return {};
+    });
+}
+
+int clip(const ListOptions& options) {
+    auto opened = open_with_materials(options.session);
+    if (!opened) return complain(opened.error());
+    const Track* track = opened->session.find(options.name);
+    if (!track)
+        return complain({options.session.string(), fmt::format("there is no track '{}'", options.name)}, wrong_usage);
+    const MaterialPtr m = opened->of(*track);
+    if (!m) return complain({track->source.file.string(), "the file cannot be used"});
+    const int64_t frames = m->ready.file_frames();
+    const double rate = opened->session.sample_rate;
+    if (options.what == "list") {
+        json list = json::array();
+        for (const Clip& c : clips_of(track->source, frames)) {
+            list.push_back({{"start_s", static_cast<double>(c.start) / rate},
+                            {"length_s", static_cast<double>(c.frames) / rate},
+                            {"offset_s", static_cast<double>(c.offset) / rate},
+                            {"gain_db", c.gain_db}});
+            if (!options.as_json)
+                fmt::print("{:10.3f} s, {:.3f} s long, {:+.1f} dB\n", static_cast<double>(c.start) / rate,
+                           static_cast<double>(c.frames) / rate, c.gain_db);
+        }
+        if (options.as_json) print(list);
+        return done;
+    }
+    const TrackId id = track->id;
+    if (options.what == "tame")
+        return change(options.session, [&](Session& session) -> Result<void> {
+            if (!session.find(id)) return no_such_row(options.session, options.name);
+            session = with_track(session, id, [&](Track& t) { t = with_spikes_tamed(t, *m); });
+            return {};
+        });
+    return change(options.session, [&](Session& session) -> Result<void> {
+        const Track* now = session.find(id);
+        if (!now) return no_such_row(options.session, options.name);
+        // Times are the song's: a track that is delayed lies later in it.
+        const auto frame = [&](double time_s) {
+            return static_cast<int64_t>(std::llround(time_s * rate - now->delay_samples));
+        };
+        Clips clips = clips_of(now->source, frames);
+        const int64_t fade = static_cast<int64_t>(0.005 * rate);  // as the window does
+        if (options.what == "split") {
+            const auto at = needed(options.at_s, "--at");
+            if (!at) return tl::unexpected(at.error());
+            const int here = clip_at(clips, frame(*at));
+            if (here < 0) return fail("", fmt::format("nothing of '{}' sounds at {:g} s", options.name, *at));
+            clips = with_split(std::move(clips), static_cast<size_t>(here), frame(*at));
+        } else {
+            const auto from = needed(options.from_s, "--from"), to = needed(options.to_s, "--to");
+            if (!from) return tl::unexpected(from.error());
+            if (!to) return tl::unexpected(to.error());
+            if (*to <= *from) return fail("", "--to must be after --from");
+            if (options.what == "silence") {
+                clips = with_silence_between(clips, frame(*from), frame(*to), fade);
+            } else {
+                const auto by = needed(options.by_db, "--db");
+                if (!by) return tl::unexpected(by.error());
+                clips = with_gain_between(clips, frame(*from), frame(*to), *by, fade);
+            }
+        }
+        if (clips == clips_of({}, frames)) clips.clear();  // all of the file, as it is
+        session = with_track(session, id, [&](Track& t) { t.source.clips = std::move(clips); });
+        return {};
+    });
+}
+
+int align(const ListOptions& options) {
+    auto opened = open_with_materials(options.session);
+    if (!opened) return complain(opened.error());
+    const Track *track = opened->session.find(options.name), *to = opened->session.find(options.more.front());
+    for (const auto& [found, name] : {std::pair{track, options.name}, std::pair{to, options.more.front()}})
+        if (!found)
+            return complain({options.session.string(), fmt::format("there is no track '{}'", name)}, wrong_usage);
+    const MaterialPtr heard = opened->of(*track), reference = opened->of(*to);
+    for (const auto& [material, t] : {std::pair{heard, track}, std::pair{reference, to}})
+        if (!material) return complain({t->source.file.string(), "the file cannot be used"});
+    const auto found = align_to(*reference, *heard, standing_of(*to), standing_of(*track));
+    if (!found) return complain(found.error());
+    const Alignment& a = *found;
+    const double ms = a.delay_samples / opened->session.sample_rate * 1000.0;
+    if (options.as_json)
+        print({{"delay_samples", a.delay_samples},
+               {"inverted", a.inverted},
+               {"correlation_before", a.correlation_before},
+               {"correlation_after", a.correlation_after},
+               {"low_gain_db", a.low_gain_db},
+               {"hits", a.hits},
+               {"reliable", a.reliable},
+               {"taken", options.take && a.reliable}});
+    else
+        fmt::print("{} is {:.1f} samples ({:.2f} ms) {} {}{}; aligned, the low end of both gains {:.1f} dB{}\n",
+                   options.name, std::fabs(a.delay_samples), std::fabs(ms),
+                   a.delay_samples >= 0.0 ? "later than" : "earlier than", options.more.front(),
+                   a.inverted ? ", and the other way round" : "", a.low_gain_db,
+                   a.reliable ? "" : ". This is not sure enough to be taken");
+    if (!options.take) return done;
+    if (!a.reliable) return check_failed;
+    return change(options.session, [&, id = track->id](Session& session) -> Result<void> {
+        if (!session.find(id)) return no_such_row(options.session, options.name);
+        session = with_track(session, id, [&](Track& t) { t = aligned(t, a); });
+        return {};
+    });
+}
+
+int sheet(const ListOptions& options) {
+    if (options.what == "list") {
+        json list = json::array();
+        for (const TargetSheet& s : built_in_sheets()) {
+            list.push_back(s.name);
+            if (!options.as_json) fmt::print("{}\n", s.name);
+        }
+        if (options.as_json) print(list);
+        return done;
+    }
+    if (options.what == "use") {
+        const auto& known = built_in_sheets();
+        const auto named =
+            std::find_if(known.begin(), known.end(), [&](const TargetSheet& s) { return s.name == options.name; });
+        const auto read = named != known.end() ? Result<TargetSheet>(*named) : read_sheet(options.name);
+        if (!read) return complain(read.error());
+        return change(options.session, [&](Session& session) -> Result<void> {
+            session.targets = *read;
+            return {};
+        });
+    }
+    const auto session = read_session(options.session);
+    if (!session) return complain(session.error());
+    if (options.what == "show") {
+        fmt::print("{}", sheet_file_text(session->targets));
+        return done;
+    }
+    const auto written =
+        write_whole(options.name, sheet_file_text(session->targets), protected_by(*session, options.session));
+    return written ? done : complain(written.error());
+}
+
+int row(const ListOptions& options) {
+    return change(options.session, [&](Session& session) -> Result<void> {
+        const Track* track = session.find(options.name);
+        if (!track) return fail("", fmt::format("there is no track called '{}'", options.name));
+        const TrackId id = track->id;
+        const std::string more = options.more.empty() ? "" : options.more.front();
+        if (options.what == "up" || options.what == "down") {
+            session = with_tracks_moved(session, {id}, options.what == "up" ? -1 : 1);
+        } else if (options.what == "duplicate") {
+            session = with_duplicates(session, {id});
+        } else if (options.what == "remove") {
+            session = without_tracks(session, {id});
+        } else if (options.what == "rename") {
+            if (more.empty()) return fail("", "the new name is not said");
+            if (row_called(session, more)) return fail("", fmt::format("there is a row called '{}' already", more));
+            session = with_track(session, id, [&](Track& t) { t.name = more; });
+        } else {
+            if (more != "on" && more != "off") return fail("", "an anchor is on or off");
+            session = with_track(session, id, [&](Track& t) { t.anchor = more == "on"; });
+        }
+        return {};
+    });
+}
+
+int add_files(const fs::path& file, const std::vector<std::string>& files) {
+    std::vector<fs::path> all;
+    for (const std::string& f : files) {
+        std::error_code problem;
+        if (!fs::is_directory(f, problem)) {
+            all.push_back(absolute_path(f));
+            continue;
+        }
+        const auto found = audio_files_in(f);
+        if (!found) return complain(found.error());
+        all.insert(all.end(), found->begin(), found->end());
+    }
+    for (const fs::path& f : all)
+        if (const auto reader = SoundReader::open(f); !reader) return complain(reader.error());
+    return change(file, [&](Session& session) -> Result<void> {
+        session = with_files(session, all);
+        return {};
+    });
+}
+
+int relink(const fs::path& file, const fs::path& folder) {
+    int found = 0;
+    const int status = change(file, [&](Session& session) -> Result<void> {
+        session = with_missing_found(session, folder, &found);
+        return {};
+    });
+    if (status == done) fmt::print("{} files found\n", found);
+    return status != done ? status : found > 0 ? done : check_failed;
+}
+
+int collect_session(const fs::path& file, const fs::path& folder, bool as_json) {
+    const auto session = read_session(file);
+    if (!session) return complain(session.error());
+    const auto collected = collect(*session, folder, file.stem().string());
+    if (!collected) return complain(collected.error());
+    for (const Error& e : collected->missing) complain(e);
+    if (as_json) {
+        json files = json::array(), missing = json::array();
+        for (const fs::path& f : collected->files) files.push_back(f.string());
+        for (const Error& e : collected->missing) missing.push_back(e.text());
+        print({{"session", collected->session.string()}, {"files", files}, {"missing", missing}});
+    } else {
+        fmt::print("{} with {} files\n", collected->session.string(), collected->files.size());
+    }
+    return collected->missing.empty() ? done : file_trouble;
+}
+
+}  // namespace isotonus::cli

@@ -1,0 +1,164 @@
+// The verbs that do without a display what the window's menus do: rows, groups, sections, clips, alignment, sheets,
+// collecting; and what shells and man pages are made of.
+#include "core/session/clips.h"
+#include "core/session/sections_file.h"
+#include "core/session/session_file.h"
+#include "tests/support/command_line.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+using nlohmann::json;
+
+namespace {
+class CliSession : public Cli {
+  protected:
+    void SetUp() override { make_session(); }
+    Session now() { return read_session(folder / "mix.isotonus").value(); }
+    std::string quoted(const char* name) { return "'" + (folder / name).string() + "'"; }
+};
+}  // namespace
+
+TEST_F(CliSession, rows_are_moved_renamed_doubled_and_removed) {
+    EXPECT_EQ(run("row " + session + " Kick down").status, 0);
+    EXPECT_EQ(now().tracks[1]->name, "Kick");
+    EXPECT_EQ(run("row " + session + " Kick rename 'Big Kick'").status, 0);
+    EXPECT_EQ(run("row " + session + " 'Big Kick' anchor on").status, 0);
+    EXPECT_TRUE(now().find("Big Kick")->anchor);
+    const Ran taken = run("row " + session + " Pad rename 'Big Kick'");
+    EXPECT_EQ(taken.status, 2);
+    EXPECT_NE(taken.err.find("already"), std::string::npos) << taken.err;
+    EXPECT_EQ(run("row " + session + " Pad duplicate").status, 0);
+    EXPECT_EQ(now().tracks.size(), 3u);
+    EXPECT_EQ(run("row " + session + " Pad remove").status, 0);
+    EXPECT_EQ(now().tracks.size(), 2u);
+    EXPECT_EQ(run("row " + session + " Ghost up").status, 2);
+    // More files, and those of a folder; one that is none changes nothing.
+    fs::create_directories(folder / "more");
+    write(folder / "more/Voice.wav", make(48000, 1, noise(2, 0.1)), 1);
+    EXPECT_EQ(run("add " + session + " " + quoted("more")).status, 0);
+    EXPECT_TRUE(now().find("Voice"));
+    std::ofstream(folder / "no.wav") << "words";
+    EXPECT_EQ(run("add " + session + " " + quoted("no.wav")).status, 3);
+    EXPECT_EQ(now().tracks.size(), 3u);
+}
+
+TEST_F(CliSession, groups_sheets_and_the_pan_law) {
+    EXPECT_EQ(run("group " + session + " add all Kick Pad").status, 0);
+    EXPECT_EQ(run("group " + session + " set all fader=-3").status, 0);
+    EXPECT_EQ(run("group " + session + " list --json").document()[0]["members"], (json{"Kick", "Pad"}));
+    EXPECT_EQ(now().group_db(now().find("Pad")->id), -3.0);
+    EXPECT_EQ(run("group " + session + " set all pan=1").status, 2);
+    EXPECT_EQ(run("group " + session + " remove all").status, 0);
+    EXPECT_TRUE(now().groups.empty());
+    const json sheets = run("sheet " + session + " list --json").document();
+    ASSERT_GT(sheets.size(), 1u);
+    EXPECT_EQ(run("sheet " + session + " use '" + sheets[1].get<std::string>() + "'").status, 0);
+    EXPECT_EQ(now().targets.name, sheets[1].get<std::string>());
+    EXPECT_EQ(run("sheet " + session + " export " + quoted("own.json")).status, 0);
+    EXPECT_EQ(run("sheet " + session + " use '" + sheets[0].get<std::string>() + "'").status, 0);
+    EXPECT_EQ(run("sheet " + session + " use " + quoted("own.json")).status, 0);
+    EXPECT_EQ(now().targets.name, sheets[1].get<std::string>());
+    // What the session needs is never written over.
+    const Ran over = run("sheet " + session + " export " + quoted("audio/Kick.wav"));
+    EXPECT_EQ(over.status, 3);
+    EXPECT_NE(over.err.find("Kick"), std::string::npos) << over.err;
+    EXPECT_EQ(run("set " + session + " main pan_law=linear").status, 0);
+    EXPECT_EQ(now().pan_law, PanLaw::linear);
+    EXPECT_EQ(run("set " + session + " main pan_law=odd").status, 2);
+}
+
+TEST_F(CliSession, sections_and_tempo_go_out_and_come_in) {
+    EXPECT_EQ(run("section " + session + " add verse --at 0").status, 0);
+    EXPECT_EQ(run("section " + session + " add chorus --at 2.5").status, 0);
+    EXPECT_EQ(run("section " + session + " rename chorus refrain").status, 0);
+    EXPECT_EQ(run("section " + session + " add nowhere").status, 2);
+    const json listed = run("section " + session + " list --json").document();
+    EXPECT_EQ(listed["sections"][1]["name"], "refrain");
+    EXPECT_EQ(listed["sections"][1]["start_s"], 2.5);
+    EXPECT_EQ(run("section " + session + " export " + quoted("parts.mid")).status, 0);
+    EXPECT_EQ(read_sections(folder / "parts.mid").value().sections.size(), 2u);
+    EXPECT_EQ(run("section " + session + " remove verse").status, 0);
+    EXPECT_EQ(now().sections.size(), 1u);
+    EXPECT_EQ(run("section " + session + " import " + quoted("parts.mid")).status, 0);
+    EXPECT_EQ(now().sections.size(), 2u);
+    EXPECT_EQ(run("section " + session + " remove bridge").status, 2);
+}
+
+TEST_F(CliSession, clips_are_split_silenced_and_lifted) {
+    EXPECT_EQ(run("clip " + session + " list Kick --json").document().size(), 1u);
+    EXPECT_EQ(run("clip " + session + " split Kick --at 1.0").status, 0);
+    EXPECT_EQ(now().find("Kick")->source.clips.size(), 2u);
+    EXPECT_EQ(run("clip " + session + " gain Kick --from 2 --to 3 --db 4").status, 0);
+    const json clips = run("clip " + session + " list Kick --json").document();
+    EXPECT_TRUE(std::any_of(clips.begin(), clips.end(), [](const json& c) { return c["gain_db"] == 4.0; }));
+    EXPECT_EQ(run("clip " + session + " silence Pad --from 1 --to 2").status, 0);
+    const auto pad = clips_of(now().find("Pad")->source, 240000);
+    EXPECT_EQ(clip_at(pad, 72000), -1);
+    EXPECT_EQ(run("clip " + session + " silence Pad --from 2 --to 1").status, 2);
+    EXPECT_EQ(run("clip " + session + " split Pad --at 99").status, 2);
+    EXPECT_EQ(run("clip " + session + " tame Kick").status, 0);
+}
+
+TEST_F(CliSession, a_track_is_aligned_to_another_one) {
+    // The kick again, 100 samples later and upside down.
+    auto late = read(folder / "audio/Kick.wav");
+    late.insert(late.begin(), 100, 0.0f);
+    for (float& v : late) v = -v;
+    write(folder / "Far.wav", late, 1);
+    ASSERT_EQ(run("add " + session + " " + quoted("Far.wav")).status, 0);
+    const json found = run("align " + session + " Far Kick --json --take").document();
+    EXPECT_NEAR(found["delay_samples"].get<double>(), 100.0, 0.1);
+    EXPECT_TRUE(found["inverted"] && found["reliable"] && found["taken"]);
+    EXPECT_NEAR(now().find("Far")->delay_samples, -100.0, 0.1);
+    EXPECT_TRUE(now().find("Far")->polarity_inverted);
+    EXPECT_NEAR(run("align " + session + " Far Kick --json").document()["delay_samples"].get<double>(), 0.0, 0.1);
+    EXPECT_EQ(run("align " + session + " Pad Kick --take").status, 1) << "not sure enough";
+}
+
+TEST_F(CliSession, collected_it_plays_the_same_anywhere) {
+    ASSERT_EQ(run("set " + session + " Kick fader=-6").status, 0);
+    fs::create_directories(folder / "elsewhere");
+    write(folder / "elsewhere/Kick.wav", make(48000, 2, noise(4, 0.2)), 2);  // of the same name as a track's
+    ASSERT_EQ(run("reference " + session + " add " + quoted("elsewhere/Kick.wav")).status, 0);
+    ASSERT_EQ(run("render " + session + " " + quoted("before.wav")).status, 0);
+    const Ran ran = run("collect " + session + " " + quoted("all") + " --json");
+    ASSERT_EQ(ran.status, 0) << ran.err;
+    EXPECT_EQ(ran.document()["files"].size(), 3u);
+    // Moved, and the sources gone.
+    fs::rename(folder / "all", folder / "moved");
+    fs::remove_all(folder / "audio");
+    fs::remove_all(folder / "elsewhere");
+    ASSERT_EQ(run("render " + quoted("moved/mix.isotonus") + " " + quoted("after.wav")).status, 0);
+    EXPECT_EQ(read(folder / "after.wav"), read(folder / "before.wav"));
+    EXPECT_TRUE(is_there(read_session(folder / "moved/mix.isotonus").value().recordings[0].file));
+    // A folder that is not empty is left alone; files that are missing are told, and found again by name.
+    EXPECT_EQ(run("collect " + session + " " + quoted("moved")).status, 3);
+    const Ran missing = run("collect " + session + " " + quoted("rest"));
+    EXPECT_EQ(missing.status, 3);
+    EXPECT_NE(missing.err.find("the file of the track 'Kick'"), std::string::npos) << missing.err;
+    EXPECT_EQ(run("relink " + session + " " + quoted("moved")).status, 0);
+    EXPECT_EQ(run("check " + session).err, "");
+    EXPECT_EQ(run("relink " + session + " " + quoted("moved")).status, 1) << "nothing is missing any more";
+}
+
+TEST_F(CliSession, what_shells_and_man_pages_are_made_of_knows_every_verb) {
+    const std::string verbs = run("completion --verbs").out, help = run("--help").out;
+    const std::string script = run("completion").out;
+    size_t count = 0;
+    std::istringstream lines(verbs);
+    for (std::string line; std::getline(lines, line); ++count) {
+        const std::string verb = line.substr(0, line.find(' '));
+        EXPECT_NE(help.find("  " + verb + " "), std::string::npos) << verb;
+        EXPECT_NE(script.find("        " + verb + ") words="), std::string::npos) << verb;
+    }
+    EXPECT_GT(count, 25u);
+    // Bash takes it, and completes with it.
+    std::ofstream(folder / "completion.bash") << script << R"(
+COMP_WORDS=(isotonus-cli sh) COMP_CWORD=1
+_isotonus_cli && echo ${COMPREPLY[@]}
+COMP_WORDS=(isotonus-cli check --j) COMP_CWORD=2
+_isotonus_cli && echo ${COMPREPLY[@]}
+)";
+    const std::string answer = output_of("bash '" + (folder / "completion.bash").string() + "'");
+    EXPECT_EQ(answer, "show shape sheet\n--json\n");
+}
