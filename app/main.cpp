@@ -61,7 +61,8 @@ int main(int argc, char** argv) {
     isotonus::MainWindow window;
     application.window = &window;
     window.show();
-    isotonus::in_background(*QThreadPool::globalInstance(), [] { isotonus::tidy_cache(); });
+    isotonus::in_background(*QThreadPool::globalInstance(),
+                            [gib = isotonus::Settings().cache_gib()] { isotonus::tidy_cache(uintmax_t(gib) << 30); });
     QTimer::singleShot(0, &window, [&] {
         if (window.files().offer_recovery()) return;  // what was not saved comes before what was asked for
         if (demo)

@@ -48,12 +48,6 @@ void paint_blade(QPainter& painter, int x, int top, int bottom, const QColor& co
     painter.fillRect(x - 4, bottom - 2, 9, 2, colour);
 }
 
-double fader_moved(double from_db, double by_db) {
-    if (std::isinf(from_db)) return by_db > 0.0 ? fader_floor_db + by_db : silence_db;
-    const double to = std::min(from_db + by_db, fader_max_db);
-    return to < fader_floor_db ? silence_db : to;
-}
-
 // --- any fader lane -------------------------------------------------------------------------------------------------
 
 QString FaderLane::value_name() const {

@@ -136,7 +136,4 @@ class BalanceStation : public Station {
 /// A fader as it is drawn everywhere: a line with an upright blade at the level.
 void paint_blade(QPainter& painter, int x, int top, int bottom, const QColor& colour);
 
-/// Fader levels: minus infinity below the floor, +12 dB at most.
-double fader_moved(double from_db, double by_db);
-
 }  // namespace isotonus

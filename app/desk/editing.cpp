@@ -422,6 +422,21 @@ void Editing::spread_pans() {
     work_.document.edit(tr("Spread pans of %n row(s)", nullptr, static_cast<int>(ids.size())), std::move(next));
 }
 
+double fader_moved(double from_db, double by_db) {
+    if (std::isinf(from_db)) return by_db > 0.0 ? fader_floor_db + by_db : silence_db;
+    const double to = std::min(from_db + by_db, fader_max_db);
+    return to < fader_floor_db ? silence_db : to;
+}
+
+void Editing::others_down(double by_db) {
+    std::vector<TrackId> others;
+    for (const auto& t : work_.document.session().tracks)
+        if (!work_.document.is_selected(t->id) && std::isfinite(t->fader_db)) others.push_back(t->id);
+    if (others.empty()) return;
+    work_.document.edit_tracks(tr("All other faders %1").arg(db_text(-by_db, "dB", true)), others,
+                               [by_db](Track& t) { t.fader_db = fader_moved(t.fader_db, -by_db); });
+}
+
 void Editing::all_off(Flag flag) {
     const auto of_track = flag == Flag::mute ? &Track::mute : &Track::solo;
     const auto of_bus = flag == Flag::mute ? &Bus::mute : &Bus::solo;

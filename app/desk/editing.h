@@ -16,6 +16,9 @@ namespace isotonus {
 
 class Workspace;
 
+/// Fader levels: minus infinity below the floor, +12 dB at most.
+double fader_moved(double from_db, double by_db);
+
 class Editing : public QObject {
     Q_OBJECT
   public:
@@ -84,6 +87,8 @@ class Editing : public QObject {
     /// Selected rows: pans mirrored two by two, or spread evenly between the outermost two.
     void mirror_pans();
     void spread_pans();
+    /// The faders of all tracks that are not chosen, by the same: what is chosen stands out, and headroom grows.
+    void others_down(double by_db);
 
     void add_section(double time_s);
     void rename_section(int section);

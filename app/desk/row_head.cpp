@@ -311,7 +311,7 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
     };
     output(tr("the main output"), main_output);
     for (const Bus& bus : work_.document.session().buses) output(QString::fromStdString(bus.name), bus.id);
-    for (const char* name : {"makeBus", "makeGroup"})
+    for (const char* name : {"makeBus", "makeGroup", "othersDown"})
         if (QAction* action = window()->findChild<QAction*>(name)) menu.addAction(action);
     setting(&menu, tr("Solo safe"), t.solo_safe, t.solo_safe ? tr("Solo safe off") : tr("Solo safe"),
             [on = !t.solo_safe](Track& track) { track.solo_safe = on; });

@@ -104,8 +104,8 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(6);
     column->addWidget(make_form());
-    column->addWidget(make_docket(), 3);
-    column->addWidget(make_outcome(), 2);
+    column->addWidget(make_docket(), 5);
+    column->addWidget(make_outcome(), 3);
     row->addWidget(leaving);
 
     progress_timer_.setInterval(50);
@@ -289,9 +289,10 @@ QWidget* HandOffPanel::make_form() {
     form_layout->addWidget(format_, 1);
     form_layout->addWidget(rate_, 1);
     rate_->setAccessibleName(tr("Rate"));
-    field(tr("Format, rate"), form_row, format_);
     range_ = combo("exportRange");
-    field(tr("Range"), range_, range_);
+    range_->setAccessibleName(tr("Range"));
+    form_layout->addWidget(range_, 1);
+    field(tr("As"), form_row, format_);
     const auto tick = [&](const char* name, const QString& text, const QString& tip, bool on) {
         auto* c = new QCheckBox(text);
         c->setObjectName(name);
@@ -429,7 +430,8 @@ QWidget* HandOffPanel::make_outcome() {
         next.hand_off.notes = text;
         work_.document.edit(tr("Notes to the engineer"), std::move(next), gesture);
     });
-    column->addWidget(notes_, 1);
+    notes_->setFixedHeight(46);
+    column->addWidget(notes_);
     result_ = new QLabel;
     result_->setObjectName("exportResult");
     result_->setWordWrap(true);

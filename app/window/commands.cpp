@@ -71,6 +71,7 @@ constexpr Command table[] = {
     {"pageMonoAction", Task::balance, "check", ""},
     {"pagePictureAction", Task::balance, "", "a live picture"},
     {"fieldAction", Task::balance, "set", ""},
+    {"othersDown", Task::balance, "set", ""},
     {"makeBus", Task::balance, "bus", ""},
     {"makeGroup", Task::balance, "group", ""},
     {"mirrorPans", Task::balance, "set", ""},

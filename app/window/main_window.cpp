@@ -1,6 +1,7 @@
 #include "app/window/main_window.h"
 
 #include "app/balance/balance.h"
+#include "app/desk/background.h"
 #include "app/ride/fader_box_window.h"
 #include "app/stage/phase_dialog.h"
 #include "app/stage/sheet_dialog.h"
@@ -19,6 +20,7 @@
 #include <QHeaderView>
 #include <QMenu>
 #include <QMimeData>
+#include <QSpinBox>
 #include <QVBoxLayout>
 
 #include "demosong/shaped.h"
@@ -246,6 +248,10 @@ void MainWindow::make_actions() {
         [this] { work_.edits.solo_alone(work_.document.selected()); });
     add("trimsTo0", tr("Stage: all trims to 0, but for locked rows"), QKeySequence("Ctrl+Alt+T"),
         [this] { work_.edits.all_trims_to_0(); });
+    add("othersDown", tr("All other faders down by…"), QKeySequence("Ctrl+Shift+Down"), [this] {
+        const auto n = work_.prompter->ask_numbers(tr("All other faders down"), {{tr("by, dB"), 3.0, 0.1, 40.0, 1}});
+        if (n) work_.edits.others_down((*n)[0]);
+    });
     const auto go_on = [this](int by) {
         const auto& sections = work_.document.session().sections;
         const double now = work_.player.position_s();
@@ -526,6 +532,31 @@ void MainWindow::show_settings() {
     auto* loud =
         level("settingsLoud", tr("A mix of −18 dBFS is heard at"), "dB SPL", 50, 95, settings_.listening_db_spl(),
               tr("Where your loudspeakers stand: audibility is computed for it."));
+    auto* law = new QComboBox;
+    law->setObjectName("settingsPanLaw");
+    law->addItems({tr("equal power: −3.0 dB in the centre"), tr("compromise: −4.5 dB in the centre"),
+                   tr("linear: −6.0 dB in the centre"), tr("balance: 0.0 dB in the centre")});
+    law->setCurrentIndex(static_cast<int>(work_.document.session().pan_law));
+    law->setToolTip(tr("How loud a sound is in the centre against the sides: of this session, and of its exports."));
+    form->addRow(tr("Pan law of the session"), law);
+    auto* cache_row = new QWidget;
+    auto* cache_layout = new QHBoxLayout(cache_row);
+    cache_layout->setContentsMargins(0, 0, 0, 0);
+    auto* cache = new QSpinBox;
+    cache->setObjectName("settingsCache");
+    cache->setRange(1, 1024);
+    cache->setSuffix(" GiB");
+    cache->setValue(settings_.cache_gib());
+    cache->setToolTip(
+        tr("Measurements and converted files are kept up to this much; what was not used for longest goes."));
+    auto* empty = new QPushButton(tr("Empty it now"));
+    empty->setObjectName("settingsEmptyCache");
+    empty->setToolTip(tr("All but what was used within the last hour; it is made again when it is needed."));
+    cache_layout->addWidget(cache);
+    cache_layout->addWidget(empty);
+    form->addRow(tr("Cache at most"), cache_row);
+    connect(empty, &QPushButton::clicked, &dialog,
+            [empty] { empty->setText(tr("%1 are left").arg(size_text(tidy_cache(0)))); });
     auto* night = new QCheckBox(tr("night colours"));
     night->setChecked(theme().night);
     form->addRow(QString(), night);
@@ -535,6 +566,13 @@ void MainWindow::show_settings() {
     connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
     if (dialog.exec() != QDialog::Accepted) return;
     settings_.set_block_frames(block->currentData().toInt());
+    settings_.set_cache_gib(cache->value());
+    in_background(*QThreadPool::globalInstance(), [gib = settings_.cache_gib()] { tidy_cache(uintmax_t(gib) << 30); });
+    if (const auto wanted = static_cast<PanLaw>(law->currentIndex()); wanted != work_.document.session().pan_law) {
+        Session next = work_.document.session();
+        next.pan_law = wanted;
+        work_.document.edit(tr("Pan law: %1").arg(law->currentText().section(':', 0, 0)), std::move(next));
+    }
     settings_.set_plain_rms(rms->currentData().toBool());
     set_plain_rms(settings_.plain_rms());
     settings_.set_row_height(rows->currentData().toInt());

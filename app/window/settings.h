@@ -3,6 +3,7 @@
 
 #include <QSettings>
 #include <QStringList>
+#include <algorithm>
 
 namespace isotonus {
 
@@ -30,6 +31,9 @@ class Settings {
         file_.setValue("rest_db", rest_db);
         file_.setValue("listening_db_spl", listening_db_spl);
     }
+    /// How much the cache of measurements and converted files may hold, GiB of 2^30 bytes.
+    int cache_gib() const { return std::clamp(file_.value("cache_gib", 8).toInt(), 1, 1024); }
+    void set_cache_gib(int gib) { file_.setValue("cache_gib", gib); }
     QStringList recent() const { return file_.value("recent").toStringList(); }
     void add_recent(const QString& path);
 

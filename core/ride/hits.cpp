@@ -24,9 +24,15 @@ std::vector<double> hits_of(const LevelSummary& s, int rate) {
     for (size_t b = 0; b < peaks.size(); ++b) {
         if (peaks[b] <= 0.0f || peaks[b] < loudest * 0.063f) continue;  // -24 dB
         if (!hits.empty() && b - last < spacing) continue;
-        float most = 0.0f;
-        for (size_t k = b > before ? b - before : 0; k < b; ++k) most = std::max(most, peaks[k]);
-        if (peaks[b] < 2.0f * most) continue;
+        const auto loudest_in = [&](size_t from, size_t to) {
+            return from < to ? *std::max_element(peaks.begin() + static_cast<std::ptrdiff_t>(from),
+                                                 peaks.begin() + static_cast<std::ptrdiff_t>(to))
+                             : 0.0f;
+        };
+        const size_t from = b > before ? b - before : 0, earlier = from > before ? from - before : 0;
+        const float most = loudest_in(from, b);
+        const bool fell = from > earlier && most <= loudest_in(earlier, from);
+        if (peaks[b] < (fell ? 1.4125f : 2.0f) * most) continue;  // 3 dB, 6 dB
         hits.push_back(static_cast<double>(b) * LevelSummary::block_frames / rate);
         last = b;
     }

@@ -6,6 +6,7 @@
 #include <QDialog>
 #include <QDoubleSpinBox>
 #include <QLabel>
+#include <QSpinBox>
 
 #include "app/balance/balance_panel.h"
 #include "app/balance/bus_block.h"
@@ -143,6 +144,32 @@ TEST_F(Balance, what_is_typed_and_a_reset_is_for_all_chosen_rows) {
     EXPECT_NEAR(work().edits.clips(track(1).id)[0].gain_db, -1.9, 1e-9);
     QTest::keyClick(lane(0), Qt::Key_Backspace);
     EXPECT_TRUE(track(0).source.clips.empty() && track(1).source.clips.empty()) << "the files as they are";
+}
+
+TEST_F(Balance, all_other_faders_go_down_and_the_pan_law_is_a_setting_of_the_session) {
+    begin();
+    change<double>(&Track::fader_db, {-3.0, silence_db, -20.0});
+    work().document.select_only(track(0).id);
+    answers.numbers = {{0, 4.0}};
+    key(Qt::Key_Down, Qt::ControlModifier | Qt::ShiftModifier);
+    EXPECT_EQ(track(0).fader_db, -3.0);
+    EXPECT_TRUE(std::isinf(track(1).fader_db)) << "off stays off";
+    EXPECT_EQ(track(2).fader_db, -24.0);
+    work().document.undo();
+    EXPECT_EQ(track(2).fader_db, -20.0);
+    in_opened<QDialog>([&] { window->findChild<QAction*>("settings")->trigger(); },
+                       [&](QDialog& dialog) {
+                           dialog.findChild<QComboBox*>("settingsPanLaw")->setCurrentIndex(2);
+                           dialog.findChild<QSpinBox*>("settingsCache")->setValue(3);
+                           auto* empty = dialog.findChild<QPushButton*>("settingsEmptyCache");
+                           QTest::mouseClick(empty, Qt::LeftButton);
+                           EXPECT_TRUE(empty->text().contains("MB")) << empty->text().toStdString();
+                           dialog.accept();
+                       });
+    EXPECT_EQ(session().pan_law, PanLaw::linear);
+    EXPECT_EQ(Settings().cache_gib(), 3);
+    work().document.undo();
+    EXPECT_EQ(session().pan_law, PanLaw::constant_power);
 }
 
 TEST_F(Balance, the_peak_after_the_fader_is_a_figure_that_sets_the_fader) {

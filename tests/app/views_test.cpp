@@ -400,7 +400,8 @@ TEST_F(Window, f1_lists_every_key) {
     int rows = 0;
     in_opened<QDialog>([&] { key(Qt::Key_F1); },
                        [&](QDialog& dialog) {
-                           rows = dialog.findChild<QTableWidget*>()->rowCount();
+                           for (const QLabel* column : dialog.findChildren<QLabel*>())
+                               rows += static_cast<int>(column->text().count("<tr>"));
                            QTest::keyClick(&dialog, Qt::Key_Escape);
                        });
     int shortcuts = 0;

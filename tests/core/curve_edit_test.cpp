@@ -143,6 +143,34 @@ TEST(Hits, are_found_where_they_were_put) {
     EXPECT_TRUE(hits_of(LevelSummary{1, 0, {}, {}, {}, {}}, 48000).empty());
 }
 
+TEST(Hits, of_kicks_that_still_ring_are_all_found_and_a_held_tone_has_one) {
+    // 55 Hz, falling by a factor of e in 0.8 s, struck again every half second: each comes when the last one is only
+    // 5.4 dB down.
+    const auto of = [](auto wave) {
+        Measurer m(1, 48000, 1.0f);
+        const auto x = make(48000 * 8, 1, wave);
+        m.add(x.data(), 48000 * 8);
+        return hits_of(m.finish().summary, 48000);
+    };
+    const auto kicks = of([](int64_t i, int) {
+        const double t = static_cast<double>(i % 24000) / 48000.0;
+        return 0.7 * std::exp(-t / 0.8) * std::sin(2.0 * std::numbers::pi * 55.0 * t + 1.2);
+    });
+    ASSERT_EQ(kicks.size(), 16u);
+    for (size_t n = 0; n < kicks.size(); ++n) EXPECT_NEAR(kicks[n], 0.5 * static_cast<double>(n), 0.012);
+    // What does not begin anew is no hit, however slowly it falls or beats.
+    EXPECT_EQ(of([](int64_t i, int) {
+                  return 0.7 * std::exp(-static_cast<double>(i) / 96000.0) *
+                         std::sin(0.0072 * static_cast<double>(i) + 1.2);
+              }).size(),
+              1u);
+    EXPECT_EQ(of([](int64_t i, int) {
+                  const double t = static_cast<double>(i);
+                  return 0.3 * std::sin(0.0288 * t + 1.0) + 0.2 * std::sin(0.02893 * t + 1.0);
+              }).size(),
+              1u);
+}
+
 // --- writing --------------------------------------------------------------------------------------------------------
 
 TEST(Writer, touch_writes_while_held_and_returns) {
