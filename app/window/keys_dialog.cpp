@@ -2,18 +2,51 @@
 
 #include <QHBoxLayout>
 #include <QLineEdit>
+#include <QRegularExpression>
 #include <QScrollArea>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <map>
 
 #include "app/style/theme.h"
 
 namespace isotonus {
 
-KeysDialog::KeysDialog(std::vector<Key> keys, QWidget* parent) : QDialog(parent), keys_(std::move(keys)) {
+namespace {
+
+/// Keys that differ in a number alone ("Section 1" to "Section 9") are one line; words need not say their task again.
+std::vector<KeysDialog::Key> in_short(const std::vector<KeysDialog::Key>& keys) {
+    static const QRegularExpression number("\\d+");
+    const QString to = QString::fromUtf8(" … ");
+    std::vector<KeysDialog::Key> all;
+    std::map<QString, std::pair<size_t, KeysDialog::Key>> first;  // of those with a number: where, and as it was
+    for (KeysDialog::Key k : keys) {
+        const QString title = task_title(k.task) + ": ";
+        if (k.what.startsWith(title)) k.what = k.what.mid(title.size());
+        QString pattern = k.what;
+        if (!pattern.replace(number, "#").contains('#')) {
+            all.push_back(std::move(k));
+            continue;
+        }
+        const auto [at, is_new] = first.try_emplace(pattern, all.size(), k);
+        if (is_new) {
+            all.push_back(std::move(k));
+            continue;
+        }
+        const auto& [place, begun] = at->second;
+        const QString last = number.match(k.what).captured();
+        all[place].keys = begun.keys + to + last;
+        all[place].what = QString(begun.what).replace(number, number.match(begun.what).captured() + to + last);
+    }
+    return all;
+}
+
+}  // namespace
+
+KeysDialog::KeysDialog(const std::vector<Key>& keys, QWidget* parent) : QDialog(parent), keys_(in_short(keys)) {
     setObjectName("keysDialog");
     setWindowTitle(tr("Keys"));
-    resize(1240, 740);
+    resize(1240, 776);
     auto* layout = new QVBoxLayout(this);
     auto* search = new QLineEdit;
     search->setObjectName("keysSearch");
@@ -32,7 +65,6 @@ KeysDialog::KeysDialog(std::vector<Key> keys, QWidget* parent) : QDialog(parent)
         columns_.back()->setTextFormat(Qt::RichText);
         columns_.back()->setAlignment(Qt::AlignTop | Qt::AlignLeft);
         columns_.back()->setWordWrap(true);
-        columns_.back()->setFont(lettering(11));
         row->addWidget(columns_.back(), 1);
     }
     auto* scroll = new QScrollArea;
@@ -50,18 +82,26 @@ void KeysDialog::show_with(const QString& wanted) {
     size_t lines = 0;
     for (const Key& k : keys_)
         if (word.isEmpty() || k.keys.contains(word, Qt::CaseInsensitive) || k.what.contains(word, Qt::CaseInsensitive))
-            groups[static_cast<size_t>(k.task)].push_back(&k), ++lines;
-    for (const auto& g : groups) lines += g.empty() ? 0 : 2;
+            groups[static_cast<size_t>(k.task)].push_back(&k);
+    constexpr qsizetype fits_a_line = 46;
+    const auto height = [](const std::vector<const Key*>& group) {
+        size_t high = group.empty() ? 0 : 2;
+        for (const Key* k : group) high += k->what.size() > fits_a_line ? 2 : 1;
+        return high;
+    };
+    for (const auto& g : groups) lines += height(g);
     std::vector<QString> texts(columns_.size());
     size_t column = 0, used = 0;
     for (size_t g = 0; g < groups.size(); ++g) {
         if (groups[g].empty()) continue;
         // A task stays together; on to the next column where more than half of it would stand too low.
-        const size_t high = groups[g].size() + 2;
+        const size_t high = height(groups[g]);
         if (column + 1 < columns_.size() && used > 0 && used + high / 2 > lines / columns_.size()) ++column, used = 0;
         used += high;
         QString& text = texts[column];
-        text += QString("<p style='margin-top:8px; margin-bottom:2px'><b>%1</b></p><table cellspacing='0'>")
+        text += QString(
+                    "<p style='margin-top:8px; margin-bottom:2px'><b>%1</b></p><table cellspacing='0' "
+                    "style='font-size:11px'>")
                     .arg(task_title(static_cast<Task>(g)).toHtmlEscaped());
         for (const Key* k : groups[g])
             text += QString("<tr><td style='white-space:nowrap; padding-right:10px; color:%1'>%2</td><td>%3</td></tr>")

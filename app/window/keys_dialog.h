@@ -16,7 +16,7 @@ class KeysDialog : public QDialog {
         QString keys, what;
         Task task;
     };
-    KeysDialog(std::vector<Key> keys, QWidget* parent);
+    KeysDialog(const std::vector<Key>& keys, QWidget* parent);
 
   private:
     /// Those that have this in their keys or their words, in columns of about the same height.

@@ -29,6 +29,9 @@ class MainWindow : public QMainWindow {
     void set_prompter(Prompter* prompter) { work_.prompter = prompter; }
     void show_night(bool on);
 
+    /// All keys, as F1 lists them.
+    const std::vector<KeysDialog::Key>& keys() const { return keys_; }
+
   protected:
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;

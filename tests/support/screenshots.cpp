@@ -66,6 +66,8 @@ SheetDialog* make(SheetDialog*, MainWindow& w) { return new SheetDialog(w.work()
 StageTable* make(StageTable*, MainWindow& w) { return new StageTable(w.work(), &w); }
 PluginDialog* make(PluginDialog*, MainWindow& w) { return new PluginDialog(&w); }
 
+KeysDialog* make(KeysDialog*, MainWindow& w) { return new KeysDialog(w.keys(), &w); }
+
 /// A dialog over the window, as it opens.
 template <class Dialog>
 void shoot_dialog(MainWindow& window, const QString& folder, const QString& name) {
@@ -223,6 +225,7 @@ int main(int argc, char** argv) {
         window.show_night(false);
         (void)scan_plugins();
         shoot_dialog<PluginDialog>(window, folder, "plug-in-dialog");
+        shoot_dialog<KeysDialog>(window, folder, "keys");
         for (const Plugin& p : plugins_like(known_plugins(), "amplifier"))
             if (p.type)
                 work.edits.set_chains({voice}, "Plug-in", [&](Chain& c) { c.push_back(new_processor(*p.type, c)); });
