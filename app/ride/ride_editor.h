@@ -98,7 +98,7 @@ class RideEditor : public QWidget {
     Curve before_;                                     ///< a stretch that is being raised: as it was
     size_t bent_ = 0;                                  ///< the point whose bend is dragged
     std::optional<std::pair<double, double>> zoomed_;  ///< values that are shown; absent: all
-    bool was_marked_ = false;  ///< where a stretch begins to be marked
+    bool was_marked_ = false;                          ///< where a stretch begins to be marked
     bool moved_ = false;
     uint64_t gesture_ = 0;
     int playhead_x_ = -1;
