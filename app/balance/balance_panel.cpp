@@ -263,11 +263,17 @@ BuildUpPage::BuildUpPage(Workspace& work, QWidget* parent) : QWidget(parent), wo
     follow();
 }
 
-/// All tracks up to this step are heard, those after it are muted.
-Session BuildUpPage::with_step(const Session& session, size_t step) const {
+/// All tracks up to this step are heard, those after it are muted.  From silence, one that comes in for the first time
+/// does so with its fader off.
+Session BuildUpPage::with_step(const Session& session, size_t step) {
     Session next = session;
+    const bool is_new = step >= now_.begun;
+    now_.begun = std::max(now_.begun, step + 1);
     for (size_t i = 0; i < now_.tracks.size(); ++i)
-        next = with_track(next, now_.tracks[i], [&](Track& t) { t.mute = i > step; });
+        next = with_track(next, now_.tracks[i], [&](Track& t) {
+            t.mute = i > step;
+            if (i == step && is_new && now_.from_silence) t.fader_db = silence_db;
+        });
     return next;
 }
 
@@ -277,8 +283,12 @@ void BuildUpPage::start() {
                                  work_.document.selected());
     if (now_.tracks.empty()) return;
     now_.mutes_before.clear();
-    for (const auto& t : work_.document.session().tracks) now_.mutes_before[t->id] = t->mute;
-    now_.step = 0;
+    now_.faders_before.clear();
+    for (const auto& t : work_.document.session().tracks) {
+        now_.mutes_before[t->id] = t->mute;
+        now_.faders_before[t->id] = t->fader_db;
+    }
+    now_.step = now_.begun = 0;
     now_.from_silence = order_->currentIndex() == static_cast<int>(BuildUpOrder::from_silence);
     work_.document.edit(tr("Build-up: %1").arg(name_of(work_, now_.tracks[0])), with_step(work_.document.session(), 0));
     work_.document.select_only(now_.tracks[0]);
@@ -297,8 +307,12 @@ void BuildUpPage::step(int by) {
 void BuildUpPage::leave() {
     if (now_.tracks.empty()) return;
     Session next = work_.document.session();
-    for (size_t i = now_.step + 1; i < now_.tracks.size(); ++i)
-        next = with_track(next, now_.tracks[i], [&](Track& t) { t.mute = now_.mutes_before[t.id]; });
+    for (size_t i = 0; i < now_.tracks.size(); ++i)
+        next = with_track(next, now_.tracks[i], [&](Track& t) {
+            if (i > now_.step) t.mute = now_.mutes_before[t.id];
+            // One that was not raised from silence yet is where it was.
+            if (now_.from_silence && std::isinf(t.fader_db)) t.fader_db = now_.faders_before[t.id];
+        });
     now_.tracks.clear();
     work_.document.edit(tr("Build-up: done"), std::move(next));
 }

@@ -59,7 +59,7 @@ class BuildUpPage : public QWidget {
     void take_suggestion();
     void take_all();
     void follow();
-    Session with_step(const Session& session, size_t step) const;
+    Session with_step(const Session& session, size_t step);
 
     Workspace& work_;
     QComboBox* order_;

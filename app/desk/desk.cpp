@@ -73,6 +73,39 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     });
 }
 
+/// The first minute: what to do, and what the few letters on a row mean.
+QLayout* Desk::make_first_steps() {
+    auto* steps = new QHBoxLayout;
+    steps->setSpacing(32);
+    steps->addStretch();
+    const std::pair<QString, QString> words[] = {
+        {tr("1  Gather"), tr("The files are read and measured, and what is wrong with them is flagged. Nothing is done "
+                             "to the files themselves.")},
+        {tr("2  Stage"), tr("Stage all (Ctrl+G) trims every row to its target level, so that all start from where "
+                            "faders work best.")},
+        {tr("3  Balance"), tr("All down, then bring the rows up, the most important first. At the right stands the "
+                              "whole song's peak against its window.")},
+        {tr("On each row"),
+         tr("M mutes it; S leaves only it and other soloed rows to be heard; hear, on a bus, lets you "
+            "hear what leads to it alone.")}};
+    for (const auto& [title, text] : words) {
+        auto* column = new QVBoxLayout;
+        column->setSpacing(4);
+        auto* head = new QLabel(title);
+        head->setStyleSheet("font-weight: bold;");
+        auto* what = new QLabel(text);
+        what->setWordWrap(true);
+        what->setFixedWidth(216);
+        what->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+        column->addWidget(head);
+        column->addWidget(what);
+        column->addStretch();
+        steps->addLayout(column);
+    }
+    steps->addStretch();
+    return steps;
+}
+
 QWidget* Desk::make_empty_state() {
     auto* page = new QWidget;
     auto* layout = new QVBoxLayout(page);
@@ -95,6 +128,8 @@ QWidget* Desk::make_empty_state() {
     layout->addWidget(text, 0, Qt::AlignCenter);
     layout->addSpacing(16);
     layout->addLayout(buttons);
+    layout->addSpacing(36);
+    layout->addLayout(make_first_steps());
     layout->addStretch();
     connect(demo, &QPushButton::clicked, this, &Desk::demo_wanted);
     connect(folder, &QPushButton::clicked, this, &Desk::folder_wanted);

@@ -44,6 +44,7 @@ class Desk : public QWidget {
     TrackId row_below(int global_y) const;
     void show_drop(int global_y);
     void drop_rows(int global_y);
+    QLayout* make_first_steps();
     QWidget* make_empty_state();
 
     struct Row {

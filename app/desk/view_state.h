@@ -88,7 +88,8 @@ class ViewState : public QObject {
     struct BuildUp {
         std::vector<TrackId> tracks;  ///< in order; empty: none is under way
         std::map<TrackId, bool> mutes_before;
-        size_t step = 0;
+        std::map<TrackId, double> faders_before;
+        size_t step = 0, begun = 0;  ///< where it is; how many tracks came in so far
         bool from_silence = false;
     } build_up;
 

@@ -401,6 +401,30 @@ TEST_F(Balance, a_build_up_brings_one_track_in_at_each_step) {
     EXPECT_EQ(track(2).fader_db, -2.0);
 }
 
+TEST_F(Balance, a_build_up_from_silence_begins_silent) {
+    begin();
+    change<double>(&Track::fader_db, {-3.0, -9.0, -20.0});
+    key(Qt::Key_B);
+    find<QComboBox>("buildUpOrder")->setCurrentIndex(3);
+    QTest::mouseClick(find<QPushButton>("buildUpStart"), Qt::LeftButton);
+    const size_t first = work().document.focused() == track(0).id   ? 0
+                         : work().document.focused() == track(1).id ? 1
+                                                                    : 2;
+    EXPECT_TRUE(std::isinf(track(first).fader_db)) << "it is raised by hand";
+    type(lane(first), "-6");
+    QTest::mouseClick(find<QPushButton>("buildUpNext"), Qt::LeftButton);
+    const TrackId second = work().document.focused();
+    EXPECT_TRUE(std::isinf(work().document.track(second)->fader_db));
+    // Back and on again: what was raised stays, what was not is silent still; one that is left so is where it was.
+    QTest::mouseClick(find<QPushButton>("buildUpBack"), Qt::LeftButton);
+    EXPECT_EQ(track(first).fader_db, -6.0);
+    QTest::mouseClick(find<QPushButton>("buildUpNext"), Qt::LeftButton);
+    EXPECT_TRUE(std::isinf(work().document.track(second)->fader_db));
+    QTest::mouseClick(find<QPushButton>("buildUpLeave"), Qt::LeftButton);
+    EXPECT_EQ(track(first).fader_db, -6.0);
+    EXPECT_TRUE(std::isfinite(work().document.track(second)->fader_db));
+}
+
 TEST_F(Balance, the_headroom_plan_names_a_bus_that_has_a_chain) {
     import_all();
     TrackId bus = 0;
