@@ -303,14 +303,14 @@ int run(int argc, char** argv) {
          {std::pair{"--at", &clips.at_s}, {"--from", &clips.from_s}, {"--to", &clips.to_s}})
         clip_verb->add_option(option, *value, "seconds of the song");
     clip_verb->add_option("--db", clips.by_db, "louder or quieter");
-    auto* align_verb =
+    CLI::App* aligned_verb =
         verb("align", "how late a track is against another one, and which way round; --take puts it right");
-    session_argument(align_verb);
-    align_verb->add_option("TRACK", alignment.name, "what is moved")->required();
-    align_verb->add_option("TO", alignment.more, "what it is aligned to")->required()->expected(1);
-    align_verb->add_flag("--take", alignment.take, "put it right, when it is sure enough");
-    json_flag(align_verb);
-    align_verb->callback([&] {
+    session_argument(aligned_verb);
+    aligned_verb->add_option("TRACK", alignment.name, "what is moved")->required();
+    aligned_verb->add_option("TO", alignment.more, "what it is aligned to")->required()->expected(1);
+    aligned_verb->add_flag("--take", alignment.take, "put it right, when it is sure enough");
+    json_flag(aligned_verb);
+    aligned_verb->callback([&] {
         alignment.session = session, alignment.as_json = as_json;
         status = align(alignment);
     });

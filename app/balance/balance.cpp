@@ -632,7 +632,7 @@ void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Wor
          QCoreApplication::translate("Station", "fader, dB"));
     word({columns.level_start, 0, columns.level_end - columns.level_start, 1}, Qt::AlignLeft,
          QCoreApplication::translate("Station", "level after it, dBFS"));
-    word(columns.peak_text(1), Qt::AlignRight, QCoreApplication::translate("Station", "peak"));
+    word(columns.peak_text(1), Qt::AlignRight, QCoreApplication::translate("Station", "peak, dBFS"));
     word({area.width() - BalanceColumns::pan + 12, 0, 60, 1}, Qt::AlignLeft,
          QCoreApplication::translate("Station", "pan"));
     if (work.mix.audibility_wanted())

@@ -230,7 +230,11 @@ void Comparison::follow() {
                 found.material = *loaded;
                 if (const auto spectrum = third_octaves_of(**loaded, 0.0, 0.0, progress.get()))
                     found.spectrum = *spectrum;
-                if (auto peaks = true_peak_hops(**loaded, progress.get())) found.true_peaks = std::move(*peaks);
+                // Without its peaks it could be turned up too far: then it is not heard, and says why.
+                if (auto peaks = true_peak_hops(**loaded, progress.get()))
+                    found.true_peaks = std::move(*peaks);
+                else
+                    found = {nullptr, QString::fromStdString(peaks.error().text()), std::nullopt, {}};
             } else {
                 found.trouble = QString::fromStdString(loaded.error().text());
             }

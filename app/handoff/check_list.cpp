@@ -15,7 +15,7 @@ namespace {
 
 /// What a line is: a check (by its number), the head of a group, or the rest of a group that passes.
 enum Role { check_role = Qt::UserRole, group_role, rest_role };
-constexpr int name_left = 26, name_width = 132, figure_width = 84, limit_width = 70, line_height = 20;
+constexpr int name_left = 26, name_width = 132, figure_width = 84, limit_width = 92, line_height = 20;
 constexpr int detail_left = name_left + name_width + 8;
 
 QString group_title(CheckGroup group) {
@@ -127,9 +127,8 @@ class CheckLine : public QStyledItemDelegate {
         left += figure_width + 12;
         painter.setFont(lettering(11));
         painter.setPen(theme().faint);
-        painter.drawText(
-            QRect(left, line.top(), limit_width, line_height), Qt::AlignVCenter,
-            QString(QChar(c.at_least ? 0x2265 : 0x2264)) + ' ' + QString(figure_text(c, *c.limit)).section(' ', 0, 0));
+        painter.drawText(QRect(left, line.top(), limit_width, line_height), Qt::AlignVCenter,
+                         QString(QChar(c.at_least ? 0x2265 : 0x2264)) + ' ' + figure_text(c, *c.limit));
         left += limit_width;
         paint_gauge(painter, QRect(left, line.center().y() - 2, std::min(200, line.right() - left - 8), 6), c);
     }
