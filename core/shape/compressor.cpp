@@ -32,6 +32,39 @@ ISOTONUS_WIDE void static_gains_db(const float* level, int frames, float thresho
     }
 }
 
+/// A reduction in dB that falls to what is wanted by the attack and comes back by the release, each given as what is
+/// left after a frame.  Every frame waits for the one before, so both ways are worked out and the right one is the
+/// lesser of them (the greater where the attack is the longer one).
+void follow(const float* wanted, int frames, double attack, double release, double& state, float* out) {
+    double falling[cell_frames], rising[cell_frames], now = state;
+    for (int i = 0; i < frames; ++i) {
+        const auto w = static_cast<double>(wanted[i]);
+        falling[i] = w * (1.0 - attack);
+        rising[i] = w * (1.0 - release);
+    }
+    if (attack <= release)
+        for (int i = 0; i < frames; ++i) {
+            now = std::min(falling[i] + now * attack, rising[i] + now * release);
+            out[i] = static_cast<float>(now);
+        }
+    else
+        for (int i = 0; i < frames; ++i) {
+            now = std::max(falling[i] + now * attack, rising[i] + now * release);
+            out[i] = static_cast<float>(now);
+        }
+    state = now > -1e-6 ? 0.0 : now;
+}
+
+/// Adds the make-up to reductions in dB; returns the deepest of them.
+ISOTONUS_WIDE float finished(float* gain, int frames, float makeup) {
+    float deepest = 0.0f;
+    for (int i = 0; i < frames; ++i) {
+        deepest = gain[i] < deepest ? gain[i] : deepest;
+        gain[i] += makeup;
+    }
+    return deepest;
+}
+
 struct Compressor {
     struct Settings {
         double threshold_dbfs = -18.0, ratio = 3.0, knee_db = 6.0, attack_ms = 10.0, release_ms = 120.0;
@@ -58,7 +91,7 @@ struct Compressor {
     struct State {
         KeyFilter::State key;
         double power = 0.0;
-        float gain_db = 0.0f, slow_db = 0.0f;  ///< of what is taken away now, and over a longer time
+        double gain_db = 0.0, slow_db = 0.0;  ///< of what is taken away now, and over a longer time
         float deepest_db = 0.0f;
     };
 
@@ -67,12 +100,12 @@ struct Compressor {
         // The look ahead is of the processor as a whole and does not ride.
         if (first) latency_ = static_cast<int>(s.lookahead_ms * 0.001 * rate + 0.5);
         key_.set(s.key_low_cut_hz, s.key_high_cut_hz, rate, first);
-        attack_ = static_cast<float>(keep_of(s.attack_ms * 0.001, rate));
-        release_ = static_cast<float>(keep_of(s.release_ms * 0.001, rate));
+        attack_ = keep_of(s.attack_ms * 0.001, rate);
+        release_ = keep_of(s.release_ms * 0.001, rate);
         // Automatic: single peaks are let go within 80 ms, what lasts for long within a second.
-        quick_ = static_cast<float>(keep_of(0.08, rate));
-        slow_attack_ = static_cast<float>(keep_of(0.3, rate));
-        slow_release_ = static_cast<float>(keep_of(1.0, rate));
+        quick_ = keep_of(0.08, rate);
+        slow_attack_ = keep_of(0.3, rate);
+        slow_release_ = keep_of(1.0, rate);
         power_keep_ = keep_of(rms_s, rate);
     }
     int latency() const { return latency_; }
@@ -91,27 +124,16 @@ struct Compressor {
         static_gains_db(level, c.frames, static_cast<float>(s_.threshold_dbfs),
                         s_.ratio >= endless_ratio ? -1.0f : static_cast<float>(1.0 / s_.ratio - 1.0),
                         static_cast<float>(s_.knee_db), -static_cast<float>(s_.range_db), gain);
-        float now = state.gain_db, slow = state.slow_db, deepest = 0.0f;
-        if (s_.release_auto)
-            for (int i = 0; i < c.frames; ++i) {
-                const float wanted = gain[i];
-                now = wanted + (now - wanted) * (wanted < now ? attack_ : quick_);
-                slow = wanted + (slow - wanted) * (wanted < slow ? slow_attack_ : slow_release_);
-                gain[i] = std::min(now, slow);
-                deepest = std::min(deepest, gain[i]);
-            }
-        else
-            for (int i = 0; i < c.frames; ++i) {
-                const float wanted = gain[i];
-                now = wanted + (now - wanted) * (wanted < now ? attack_ : release_);
-                gain[i] = now;
-                deepest = std::min(deepest, now);
-            }
-        state.gain_db = now > -1e-6f ? 0.0f : now;
-        state.slow_db = slow > -1e-6f ? 0.0f : slow;
-        state.deepest_db = deepest;
+        if (s_.release_auto) {
+            float slow[cell_frames];
+            follow(gain, c.frames, slow_attack_, slow_release_, state.slow_db, slow);
+            follow(gain, c.frames, attack_, quick_, state.gain_db, gain);
+            for (int i = 0; i < c.frames; ++i) gain[i] = std::min(gain[i], slow[i]);
+        } else {
+            follow(gain, c.frames, attack_, release_, state.gain_db, gain);
+        }
         const auto makeup = static_cast<float>(s_.makeup_db);
-        for (int i = 0; i < c.frames; ++i) gain[i] += makeup;
+        state.deepest_db = finished(gain, c.frames, makeup);
         apply_db(gain, c);
     }
 
@@ -134,7 +156,7 @@ struct Compressor {
     Settings s_;
     KeyFilter key_;
     int latency_ = 0;
-    float attack_ = 0.0f, release_ = 0.0f, quick_ = 0.0f, slow_attack_ = 0.0f, slow_release_ = 0.0f;
+    double attack_ = 0.0, release_ = 0.0, quick_ = 0.0, slow_attack_ = 0.0, slow_release_ = 0.0;
     double power_keep_ = 0.0;
 };
 

@@ -61,22 +61,20 @@ const Weights& weights() {
     return all;
 }
 
-typedef float Half __attribute__((vector_size(64), aligned(4)));  ///< sixteen frames side by side: half a cell
+typedef float Sixteen __attribute__((vector_size(64), aligned(4)));  ///< frames side by side
 
 /// A cell of what a filter makes of the samples before it: each frame adds up its taps in their order, many frames side
 /// by side.
 ISOTONUS_WIDE void filter_cell(const float* weights, const float* in, float* out) {
-    static_assert(cell_frames == 32);
-    Half first{}, second{};
-    for (int k = 0; k < taps; ++k) {
-        Half a, b;
-        std::memcpy(&a, in + k, sizeof a);
-        std::memcpy(&b, in + k + 16, sizeof b);
-        first += weights[k] * a;
-        second += weights[k] * b;
-    }
-    std::memcpy(out, &first, sizeof first);
-    std::memcpy(out + 16, &second, sizeof second);
+    constexpr int parts = cell_frames / 16;
+    Sixteen sums[parts] = {};
+    for (int k = 0; k < taps; ++k)
+        for (int n = 0; n < parts; ++n) {
+            Sixteen part;
+            std::memcpy(&part, in + k + 16 * n, sizeof part);
+            sums[n] += weights[k] * part;
+        }
+    std::memcpy(out, sums, sizeof sums);
 }
 
 /// As `saturated`, of many values at once.
