@@ -8,6 +8,8 @@
 #include <string_view>
 
 #include "app/desk/background.h"
+#include "app/style/language.h"
+#include "app/style/spoken.h"
 #include "app/window/main_window.h"
 
 namespace {
@@ -33,7 +35,10 @@ class Application : public QApplication {
         if (!window) return;
         window->work().document.keep_aside();
         window->work().prompter->complain(
-            tr("Something failed that should not: %1. What you have not saved is kept aside.").arg(what));
+            QCoreApplication::translate("isotonus",
+                                        "Something failed that should not: %1. What you have not saved is "
+                                        "kept aside.")
+                .arg(what));
     }
 };
 
@@ -58,6 +63,8 @@ int main(int argc, char** argv) {
     QApplication::setStyle(QStyleFactory::create("Fusion"));
     CLI11_PARSE(options, argc, argv);
 
+    isotonus::speak(isotonus::Settings().language());
+    isotonus::speak_for_drawn_controls();
     isotonus::MainWindow window;
     application.window = &window;
     window.show();

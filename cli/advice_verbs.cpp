@@ -1,5 +1,7 @@
 #include "cli/verbs.h"
+#include "core/balance/headroom.h"
 #include "core/balance/make_room.h"
+#include "core/measure/measurement_json.h"
 #include "core/session/presets.h"
 #include "core/session/session_file.h"
 #include "core/shape/advice.h"
@@ -146,7 +148,41 @@ Result<Found> duck_of(const Opened& opened, const Track& track, const std::vecto
     return found;
 }
 
+Result<Found> headroom_of(const Opened& opened, const std::string& wanted) {
+    constexpr std::array ways{"all_down", "largest", "not_anchors"};
+    if (!wanted.empty() && std::find(ways.begin(), ways.end(), wanted) == ways.end())
+        return fail("", fmt::format("'{}' is no way to headroom (all_down, largest, not_anchors)", wanted));
+    MixPeaks peaks;
+    const auto plan = headroom_plan(opened.session, opened.plays(), opened.session.targets.mains_high_dbfs, peaks);
+    if (!plan) return tl::unexpected(plan.error());
+    Found found{
+        {{"peak_dbfs", level_json(plan->peak_dbfs)}, {"target_dbfs", plan->target_dbfs}, {"ways", json::array()}},
+        fmt::format("the mix peaks at {}, {:.1f} dBFS is wanted at most", in_words(plan->peak_dbfs, "dBFS"),
+                    plan->target_dbfs),
+        {}};
+    if (plan->proposals.empty()) found.text += ": nothing to turn down";
+    for (const Proposal& p : plan->proposals) {
+        const char* const way = ways[static_cast<size_t>(p.way)];
+        json faders = json::array();
+        found.text += fmt::format("\n{}: {:.1f} dB down, peak {}{}", way, p.by_db, in_words(p.peak_dbfs, "dBFS"),
+                                  p.reaches ? "" : ", which is not enough");
+        for (const auto& [id, db] : p.faders) {
+            faders.push_back({{"row", opened.session.name_of(id)}, {"fader_db", level_json(db)}});
+            if (p.way != Remake::all_down)
+                found.text += fmt::format("\n  {} {:+.1f} dB", opened.session.name_of(id), db);
+        }
+        found.document["ways"].push_back({{"way", way},
+                                          {"by_db", p.by_db},
+                                          {"peak_dbfs", level_json(p.peak_dbfs)},
+                                          {"reaches", p.reaches},
+                                          {"faders", faders}});
+        if (wanted == way || (wanted.empty() && !found.take)) found.take = [p](Session& s) { s = with_proposal(s, p); };
+    }
+    return found;
+}
+
 Result<Found> advice_for(const Opened& opened, const AdviseOptions& options) {
+    if (options.what == "headroom") return headroom_of(opened, options.row);
     const Track* track = opened.session.find(options.row);
     if (!track) return fail("", "there is no track called '" + options.row + "'");
     if (!opened.of(*track)) return fail("", "the file of '" + track->name + "' cannot be read");

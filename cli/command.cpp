@@ -51,13 +51,13 @@ MaterialPtr Opened::played(const Track& track) const {
     return signals.played(session, track, [this](const Track& t) { return of(t); });
 }
 
-PlanPtr Opened::plan(Solo solo) const {
-    return compile_plan(session, signals.played_by(session, [this](const Track& t) { return of(t); }), solo);
+MaterialOf Opened::plays() const {
+    return signals.played_by(session, [this](const Track& t) { return of(t); });
 }
 
-MixPlans Opened::mix_plans(Solo solo) const {
-    return compile_mix_plans(session, signals.played_by(session, [this](const Track& t) { return of(t); }), solo);
-}
+PlanPtr Opened::plan(Solo solo) const { return compile_plan(session, plays(), solo); }
+
+MixPlans Opened::mix_plans(Solo solo) const { return compile_mix_plans(session, plays(), solo); }
 
 Result<void> Opened::make_signals(Solo solo) {
     return signals.make(

@@ -39,6 +39,7 @@ struct Opened {
     MaterialPtr of(const Track& track) const;
     /// What it plays: the file, or what its chain makes of it.
     MaterialPtr played(const Track& track) const;
+    MaterialOf plays() const;
     PlanPtr plan(Solo solo = Solo::left_out) const;
     MixPlans mix_plans(Solo solo = Solo::left_out) const;
     /// All that the plan needs; done for a mix without solo when it was opened.

@@ -109,9 +109,16 @@ json staging_to_json(const Track& track, const Staging& s, const std::string& wh
 int stage(const fs::path& file, bool as_json) {
     auto opened = open_with_materials(file);
     if (!opened) return complain(opened.error());
-    const auto measured = [&](const Track& t) {
-        const MaterialPtr m = opened->of(t);
-        return m ? &m->measurement : nullptr;
+    std::map<TrackId, Measurement> by_track;
+    for (const auto& track : opened->session.tracks)
+        if (const MaterialPtr m = opened->of(*track)) {
+            auto found = measurement_for_staging(*track, *m);
+            if (!found) return complain(found.error());
+            by_track[track->id] = std::move(*found);
+        }
+    const auto measured = [&](const Track& t) -> const Measurement* {
+        const auto at = by_track.find(t.id);
+        return at == by_track.end() ? nullptr : &at->second;
     };
     const Session staged = with_staged_trims(opened->session, measured);
     json list = json::array();
@@ -155,18 +162,39 @@ int set(const fs::path& file, const std::string& name, const std::vector<std::st
     });
 }
 
+namespace {
+
+/// A parameter of a row that can be ridden; fails with a sentence that lists what can.
+Result<Parameter> ridden_parameter(const Session& session, TrackId row, const std::string& parameter) {
+    if (const auto ridden = parameter_called(session, row, parameter)) return *ridden;
+    std::string known;
+    for (const Parameter p : parameters_of(session, row))
+        known += (known.empty() ? "" : ", ") + parameter_text(session, row, p);
+    return fail("", fmt::format("'{}' cannot be ridden; {} can: {}", parameter, session.name_of(row), known));
+}
+
+}  // namespace
+
+int ride_in_or_out(const fs::path& file, const std::string& name, const std::string& parameter, bool out) {
+    return change(file, [&](Session& session) -> Result<void> {
+        const auto row = row_called(session, name);
+        if (!row) return no_such_row(file, name);
+        const auto ridden = ridden_parameter(session, *row, parameter);
+        if (!ridden) return tl::unexpected(ridden.error());
+        if (!(*session.rides_of(*row))[*ridden])
+            return fail("", fmt::format("{} of {} is not ridden", parameter, name));
+        session = with_rides(session, *row, [&](Rides& rides) { rides.set_out(*ridden, out); });
+        return {};
+    });
+}
+
 int ride(const fs::path& file, const std::string& name, const std::string& parameter,
          const std::vector<std::string>& points) {
     return change(file, [&](Session& session) -> Result<void> {
         const auto row = row_called(session, name);
         if (!row) return no_such_row(file, name);
-        const auto ridden = parameter_called(session, *row, parameter);
-        if (!ridden) {
-            std::string known;
-            for (const Parameter p : parameters_of(session, *row))
-                known += (known.empty() ? "" : ", ") + parameter_text(session, *row, p);
-            return fail("", fmt::format("'{}' cannot be ridden; {} can: {}", parameter, name, known));
-        }
+        const auto ridden = ridden_parameter(session, *row, parameter);
+        if (!ridden) return tl::unexpected(ridden.error());
         const ParameterInfo& info = info_of(*ridden);
         Curve curve;
         for (const std::string& text : points) {

@@ -162,6 +162,7 @@ int deliver_all(const DeliverOptions& options) {
     d.stems = options.stems == "tracks"     ? StemSplit::tracks
               : options.stems == "families" ? StemSplit::families
               : options.stems == "buses"    ? StemSplit::buses
+              : options.stems == "groups"   ? StemSplit::groups
                                             : StemSplit::none;
     d.stems_before_main = options.before_main;
     d.shares = options.shares;

@@ -55,7 +55,9 @@ int run(int argc, char** argv) {
     stage_verb->callback([&] { status = stage(session, as_json); });
 
     auto* set_verb =
-        verb("set", "change settings: trim fader pan width low_centre mute solo solo_safe polarity delay kind target");
+        verb("set",
+             "change settings: trim fader pan width low_centre mute solo solo_safe polarity delay kind target "
+             "staged_without");
     session_argument(set_verb);
     set_verb->add_option("TRACK", name, "a track's name, or main")->required();
     set_verb->add_option("SETTINGS", list, "KEY=VALUE")->required();
@@ -68,7 +70,13 @@ int run(int argc, char** argv) {
         ->add_option("PARAMETER", parameter, "level, trim, pan, width, mute, PLACE.NAME of a processor, send.BUS.level")
         ->required();
     ride_verb->add_option("POINTS", list, "TIME=VALUE; none takes the ride away");
-    ride_verb->callback([&] { status = ride(session, name, parameter, list); });
+    bool ride_out = false, ride_in = false;
+    ride_verb->add_flag("--out", ride_out, "leave its points, and hear it as if it were not there");
+    ride_verb->add_flag("--in", ride_in, "hear it again")->excludes("--out");
+    ride_verb->callback([&] {
+        status = ride_out || ride_in ? ride_in_or_out(session, name, parameter, ride_out)
+                                     : ride(session, name, parameter, list);
+    });
 
     BusOptions bused;
     auto* bus_verb = verb("bus", "buses and returns: list, add NAME [ROW...], set NAME KEY=VALUE..., remove NAME");
@@ -120,12 +128,14 @@ int run(int argc, char** argv) {
     plugins_verb->callback([&] { status = plugins(outside); });
 
     AdviseOptions advised;
-    auto* advise_verb = verb("advise", "what the whole song says about a row's chain; --take makes it settings");
+    auto* advise_verb =
+        verb("advise", "what the whole song says about a row's chain, or about headroom; --take makes it settings");
     advise_verb->add_option("SESSION", advised.session)->required();
-    advise_verb->add_option("WHAT", advised.what, "low_cut, reduction, trouble, room or duck")
+    advise_verb->add_option("WHAT", advised.what, "low_cut, reduction, trouble, room, duck or headroom")
         ->required()
-        ->check(CLI::IsMember({"low_cut", "reduction", "trouble", "room", "duck"}));
-    advise_verb->add_option("ROW", advised.row, "a track")->required();
+        ->check(CLI::IsMember({"low_cut", "reduction", "trouble", "room", "duck", "headroom"}));
+    advise_verb->add_option("ROW", advised.row,
+                            "a track; headroom: which of the ways to take, all_down, largest or not_anchors");
     advise_verb->add_option("MORE", advised.more, "reduction: PLACE and typical=DB or most=DB; duck: the key's track");
     advise_verb->add_flag("--take", advised.take, "as ordinary settings of the session");
     advise_verb->add_flag("--json", advised.as_json, "one JSON document on standard output");
@@ -237,8 +247,8 @@ int run(int argc, char** argv) {
     deliver_verb->add_option("--type", delivery.type)
         ->check(CLI::IsMember({"wav", "aiff", "flac", "ogg", "opus", "mp3"}));
     deliver_verb->add_option("--bits", delivery.bits, "16, 24 or 32f")->check(CLI::IsMember({"16", "24", "32f"}));
-    deliver_verb->add_option("--stems", delivery.stems, "none, tracks, families or buses")
-        ->check(CLI::IsMember({"none", "tracks", "families", "buses"}));
+    deliver_verb->add_option("--stems", delivery.stems, "none, tracks, families, buses or groups")
+        ->check(CLI::IsMember({"none", "tracks", "families", "buses", "groups"}));
     deliver_verb
         ->add_option("--main-chain", delivery.main_chain,
                      "out, in or both: the mix without, with, or twice; else as "
@@ -283,10 +293,11 @@ int run(int argc, char** argv) {
     };
     const auto may_name = [](CLI::App* v, ListOptions& o, const char* what) { v->add_option("NAME", o.name, what); };
     ListOptions groups, sections, clips, alignment, sheets;
-    auto* group_verb = list_verb("group", "control groups: list, add NAME ROW..., set NAME fader=DB, remove NAME",
-                                 groups, {"list", "add", "set", "remove"}, group);
+    auto* group_verb =
+        list_verb("group", "control groups: list, add NAME ROW..., set NAME fader=DB mute=on solo=on, remove NAME",
+                  groups, {"list", "add", "set", "remove"}, group);
     may_name(group_verb, groups, "a group's name");
-    group_verb->add_option("MORE", groups.more, "rows, or fader=DB");
+    group_verb->add_option("MORE", groups.more, "rows, or fader=DB mute=on|off solo=on|off");
     auto* section_verb = list_verb("section",
                                    "sections and tempo: list, add NAME --at S, rename NAME NEW, remove NAME, import or "
                                    "export FILE (MIDI; cue points of an audio file)",
@@ -318,12 +329,14 @@ int run(int argc, char** argv) {
                                  {"list", "show", "use", "export"}, sheet);
     may_name(sheet_verb, sheets, "a sheet's name, or a file");
     ListOptions rows;
-    auto* row_verb = verb("row", "a track's row: up, down, duplicate, remove, rename NEW, anchor on or off");
+    auto* row_verb = verb(
+        "row",
+        "a track's row: up, down, duplicate, remove, rename NEW, anchor on or off, earlier or later among the anchors");
     session_argument(row_verb);
     row_verb->add_option("TRACK", rows.name, "a track's name")->required();
     row_verb->add_option("WHAT", rows.what)
         ->required()
-        ->check(CLI::IsMember({"up", "down", "duplicate", "remove", "rename", "anchor"}));
+        ->check(CLI::IsMember({"up", "down", "duplicate", "remove", "rename", "anchor", "earlier", "later"}));
     row_verb->add_option("MORE", rows.more, "the new name; on or off")->expected(0, 1);
     row_verb->callback([&] {
         rows.session = session;

@@ -2,6 +2,7 @@
 #include <cmath>
 
 #include "cli/verbs.h"
+#include "core/balance/build_up.h"
 #include "core/session/clips.h"
 #include "core/session/collect.h"
 #include "core/session/routing.h"
@@ -46,9 +47,14 @@ int list_groups(const ListOptions& options) {
     for (const ControlGroup& g : session->groups) {
         std::vector<std::string> members;
         for (const TrackId id : g.members) members.push_back(session->name_of(id));
-        list.push_back(
-            {{"name", g.name}, {"fader_db", std::isinf(g.fader_db) ? json() : json(g.fader_db)}, {"members", members}});
-        if (!options.as_json) fmt::print("{:24} fader {:+6.1f} dB: {}\n", g.name, g.fader_db, joined(members));
+        list.push_back({{"name", g.name},
+                        {"fader_db", std::isinf(g.fader_db) ? json() : json(g.fader_db)},
+                        {"mute", g.mute},
+                        {"solo", g.solo},
+                        {"members", members}});
+        if (!options.as_json)
+            fmt::print("{:24} fader {:+6.1f} dB{}{}: {}\n", g.name, g.fader_db, g.mute ? ", muted" : "",
+                       g.solo ? ", soloed" : "", joined(members));
     }
     if (options.as_json) print(list);
     return done;
@@ -73,14 +79,21 @@ int group(const ListOptions& options) {
             session = without_bus_or_group(session, *row);
             return {};
         }
-        if (options.more.empty()) return fail("", "what is to be set is not said: fader=DB");
+        if (options.more.empty()) return fail("", "what is to be set is not said: fader=DB, mute=on, solo=on");
         for (const std::string& assignment : options.more) {
             const size_t equals = assignment.find('=');
-            if (assignment.substr(0, equals) != "fader" || equals == std::string::npos)
-                return fail("", fmt::format("'{}' is not a setting of a control group (it has: fader=DB)", assignment));
+            const std::string key = assignment.substr(0, equals);
+            if ((key != "fader" && key != "mute" && key != "solo") || equals == std::string::npos)
+                return fail("", fmt::format("'{}' is not a setting of a control group (it has: fader=DB, mute=on|off, "
+                                            "solo=on|off)",
+                                            assignment));
+            const ControlGroup& now = *session.find_group(*row);
             Track as_track;  // the same words and limits as a track's
-            if (auto set = set_by_name(as_track, "fader", assignment.substr(equals + 1)); !set) return set;
-            session = with_group(session, *row, [&](ControlGroup& g) { g.fader_db = as_track.fader_db; });
+            as_track.fader_db = now.fader_db, as_track.mute = now.mute, as_track.solo = now.solo;
+            if (auto set = set_by_name(as_track, key, assignment.substr(equals + 1)); !set) return set;
+            session = with_group(session, *row, [&](ControlGroup& g) {
+                g.fader_db = as_track.fader_db, g.mute = as_track.mute, g.solo = as_track.solo;
+            });
         }
         return {};
     });
@@ -300,6 +313,8 @@ int row(const ListOptions& options) {
             if (more.empty()) return fail("", "the new name is not said");
             if (row_called(session, more)) return fail("", fmt::format("there is a row called '{}' already", more));
             session = with_track(session, id, [&](Track& t) { t.name = more; });
+        } else if (options.what == "earlier" || options.what == "later") {
+            session = with_anchor_moved(session, id, options.what == "earlier" ? -1 : 1);
         } else {
             if (more != "on" && more != "off") return fail("", "an anchor is on or off");
             session = with_track(session, id, [&](Track& t) { t.anchor = more == "on"; });

@@ -19,6 +19,7 @@ int make_new(const fs::path& file, const fs::path& folder, bool force);
 int show(const fs::path& file, bool as_json);
 int stage(const fs::path& file, bool as_json);
 int set(const fs::path& file, const std::string& name, const std::vector<std::string>& assignments);
+int ride_in_or_out(const fs::path& file, const std::string& name, const std::string& parameter, bool out);
 int ride(const fs::path& file, const std::string& name, const std::string& parameter,
          const std::vector<std::string>& points);
 

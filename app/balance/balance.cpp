@@ -632,7 +632,8 @@ void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Wor
          QCoreApplication::translate("Station", "fader, dB"));
     word({columns.level_start, 0, columns.level_end - columns.level_start, 1}, Qt::AlignLeft,
          QCoreApplication::translate("Station", "level after it, dBFS"));
-    word(columns.peak_text(1), Qt::AlignRight, QCoreApplication::translate("Station", "peak, dBFS"));
+    word(columns.peak_text(1).adjusted(-40, 0, 0, 0), Qt::AlignRight,
+         QCoreApplication::translate("Station", "peak, dBFS"));
     word({area.width() - BalanceColumns::pan + 12, 0, 60, 1}, Qt::AlignLeft,
          QCoreApplication::translate("Station", "pan"));
     if (work.mix.audibility_wanted())
@@ -677,6 +678,8 @@ QWidget* BalanceStation::make_tools(Workspace& work, QWidget* parent) const {
     layout->addWidget(zero);
     layout->addWidget(field);
     layout->addStretch();
+    layout->setSpacing(3);
+    for (QPushButton* b : tools->findChildren<QPushButton*>()) b->setStyleSheet("font-size: 11px; padding: 4px 3px;");
     return tools;
 }
 

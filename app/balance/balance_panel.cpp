@@ -51,6 +51,7 @@ BalancePanel::BalancePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
         b->setText(title + "  " + key);
         b->setCheckable(true);
         b->setFixedSize(head_width - 28, 28);
+        b->setStyleSheet("font-size: 11px;");
         b->setFocusPolicy(Qt::NoFocus);
         connect(b, &QToolButton::clicked, this, [this, which] {
             if (work_.view.balance_page == which) return follow();
@@ -240,7 +241,6 @@ BuildUpPage::BuildUpPage(Workspace& work, QWidget* parent) : QWidget(parent), wo
     };
     line->addWidget(order_);
     start_ = button("buildUpStart", tr("Mute everything and begin"), [this] { start(); });
-    all_ = button("buildUpAll", tr("Or all at their suggested levels"), [this] { take_all(); });
     back_ = button("buildUpBack", tr("Back"), [this] { step(-1); });
     next_ = button("buildUpNext", tr("Next track"), [this] { step(1); });
     take_ = button("buildUpTake", tr("Take the suggested level"), [this] { take_suggestion(); });
@@ -254,10 +254,43 @@ BuildUpPage::BuildUpPage(Workspace& work, QWidget* parent) : QWidget(parent), wo
     advice_->setObjectName("buildUpAdvice");
     headroom_ = new QLabel;
     headroom_->setObjectName("buildUpHeadroom");
-    column->addWidget(step_text_);
+    auto* second = new QHBoxLayout;
+    second->addWidget(step_text_);
+    second->addStretch();
+    all_ = new QPushButton(tr("Or all at their suggested levels"));
+    all_->setObjectName("buildUpAll");
+    connect(all_, &QPushButton::clicked, this, [this] { take_all(); });
+    second->addWidget(all_);
+    column->addLayout(second);
+    advice_->setWordWrap(true);
     column->addWidget(advice_);
     column->addWidget(headroom_);
+    anchors_ = new QWidget;
+    auto* order = new QHBoxLayout(anchors_);
+    order->setContentsMargins(0, 0, 0, 0);
+    anchor_list_ = new QListWidget;
+    anchor_list_->setObjectName("anchorOrder");
+    anchor_list_->setAccessibleName(tr("Order of the anchors"));
+    anchor_list_->setFlow(QListView::LeftToRight);
+    anchor_list_->setFixedHeight(30);
+    anchor_list_->setSpacing(2);
+    order->addWidget(anchor_list_, 1);
+    const auto mover = [&](const char* name, const QString& text, int by) {
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        order->addWidget(b);
+        connect(b, &QPushButton::clicked, this, [this, by] {
+            const auto* item = anchor_list_->currentItem();
+            if (!item) return;
+            const auto id = static_cast<TrackId>(item->data(Qt::UserRole).toULongLong());
+            work_.edits.move_anchor(id, by);
+        });
+    };
+    mover("anchorEarlier", tr("Earlier"), -1);
+    mover("anchorLater", tr("Later"), 1);
+    column->addWidget(anchors_);
     column->addStretch();
+    connect(order_, &QComboBox::currentIndexChanged, this, &BuildUpPage::follow);
     connect(&work_.document, &Document::session_changed, this, &BuildUpPage::follow);
     connect(&work_.mix, &MixWatch::changed, this, &BuildUpPage::follow);
     follow();
@@ -339,7 +372,22 @@ void BuildUpPage::take_all() {
     work_.document.edit(tr("All faders at their suggested levels"), std::move(next));
 }
 
+void BuildUpPage::list_anchors() {
+    const bool asked = now_.tracks.empty() && order_->currentIndex() == static_cast<int>(BuildUpOrder::anchors);
+    const auto anchors = asked ? anchors_in_order(work_.document.session()) : std::vector<TrackId>{};
+    anchors_->setVisible(anchors.size() > 1);
+    const auto* chosen = anchor_list_->currentItem();
+    const qulonglong kept = chosen ? chosen->data(Qt::UserRole).toULongLong() : 0;
+    anchor_list_->clear();
+    for (const TrackId id : anchors) {
+        auto* item = new QListWidgetItem(name_of(work_, id), anchor_list_);
+        item->setData(Qt::UserRole, QVariant::fromValue<qulonglong>(id));
+        if (id == kept) anchor_list_->setCurrentItem(item);
+    }
+}
+
 void BuildUpPage::follow() {
+    list_anchors();
     const bool on = !now_.tracks.empty();
     const Track* t = on ? work_.document.track(now_.tracks[now_.step]) : nullptr;
     if (on && !t) now_.tracks.clear();

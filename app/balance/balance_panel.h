@@ -4,6 +4,7 @@
 
 #include <QComboBox>
 #include <QLabel>
+#include <QListWidget>
 #include <QPushButton>
 #include <QStackedWidget>
 
@@ -59,12 +60,16 @@ class BuildUpPage : public QWidget {
     void take_suggestion();
     void take_all();
     void follow();
+    /// The anchors in the order in which they will come in, while one may still choose it.
+    void list_anchors();
     Session with_step(const Session& session, size_t step);
 
     Workspace& work_;
     QComboBox* order_;
     QLabel *step_text_, *advice_, *headroom_;
     QPushButton *start_, *all_, *back_, *next_, *take_, *leave_;
+    QWidget* anchors_;
+    QListWidget* anchor_list_;
     ViewState::BuildUp& now_;
 };
 

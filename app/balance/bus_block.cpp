@@ -4,6 +4,8 @@
 #include <QHBoxLayout>
 #include <QMenu>
 
+#include "app/desk/ink_menu.h"
+
 namespace isotonus {
 
 BusHead::BusHead(Workspace& work, TrackId id, int number, QWidget* parent)
@@ -20,24 +22,25 @@ BusHead::BusHead(Workspace& work, TrackId id, int number, QWidget* parent)
         return b;
     };
     if (id == main_output) return;
-    const bool is_bus = work_.document.session().find_bus(id);
-    hear_ = button("hearUnder", tr("hear"), head_width - (is_bus ? 106 : 52), 44);
-    hear_->setToolTip(
-        number < 8 ? tr("Hear these rows alone, and back. Nothing of it reaches an export. (Shift+F%1)").arg(number + 1)
-                   : tr("Hear these rows alone, and back. Nothing of it reaches an export."));
+    const int word = std::max(44, QFontMetrics(lettering(13)).horizontalAdvance(tr("hear")) + 12);
+    hear_ = button("hearUnder", tr("hear"), head_width - 62 - word, word);
+    const QString what = tr(
+        "Hear these rows alone, and back; the settings say whether the rest is silent or dimmed. Nothing of it reaches "
+        "an export.");
+    hear_->setToolTip(number < 8 ? what + ' ' + tr("(Shift+F%1)").arg(number + 1) : what);
     connect(hear_, &QToolButton::clicked, this, [this] { work_.player.hear_under(id_); });
-    if (!is_bus) return;
     mute_ = button("mute", "M", head_width - 60, 24);
     solo_ = button("solo", "S", head_width - 33, 24);
-    const auto flag = [this](bool Bus::*member, const QString& text) {
-        return [this, member, text](bool on) {
-            const QString name = QString::fromStdString(work_.document.session().find_bus(id_)->name);
-            work_.document.edit(text.arg(name),
-                                with_bus(work_.document.session(), id_, [member, on](Bus& b) { b.*member = on; }));
+    const auto flag = [this](Editing::Flag which, const QString& text) {
+        return [this, which, text](bool on) {
+            const Session& s = work_.document.session();
+            const auto change = [which, on](auto& row) { (which == Editing::Flag::mute ? row.mute : row.solo) = on; };
+            work_.document.edit(text.arg(QString::fromStdString(s.name_of(id_))),
+                                s.find_bus(id_) ? with_bus(s, id_, change) : with_group(s, id_, change));
         };
     };
-    connect(mute_, &QToolButton::clicked, this, flag(&Bus::mute, tr("Mute %1")));
-    connect(solo_, &QToolButton::clicked, this, flag(&Bus::solo, tr("Solo %1")));
+    connect(mute_, &QToolButton::clicked, this, flag(Editing::Flag::mute, tr("Mute %1")));
+    connect(solo_, &QToolButton::clicked, this, flag(Editing::Flag::solo, tr("Solo %1")));
 }
 
 void BusHead::refresh() {
@@ -50,12 +53,10 @@ void BusHead::refresh() {
     setAccessibleName(name);
     hear_->setAccessibleName(tr("Hear %1 alone").arg(name));
     hear_->setChecked(work_.player.hearing() == Player::Hearing::under && work_.player.heard_id() == id_);
-    if (bus) {
-        mute_->setChecked(bus->mute);
-        mute_->setAccessibleName(tr("Mute %1").arg(name));
-        solo_->setChecked(bus->solo);
-        solo_->setAccessibleName(tr("Solo %1").arg(name));
-    }
+    mute_->setChecked(bus ? bus->mute : group->mute);
+    mute_->setAccessibleName(tr("Mute %1").arg(name));
+    solo_->setChecked(bus ? bus->solo : group->solo);
+    solo_->setAccessibleName(tr("Solo %1").arg(name));
     update();
 }
 
@@ -76,7 +77,7 @@ void BusHead::paintEvent(QPaintEvent*) {
     painter.setFont(lettering(13, true));
     painter.setPen(theme().ink);
     const bool two_lines = height() >= 30;
-    const QRect place(16, two_lines ? 2 : 0, head_width - (bus ? 126 : 72), two_lines ? 18 : height());
+    const QRect place(16, two_lines ? 2 : 0, head_width - 126, two_lines ? 18 : height());
     painter.drawText(place, Qt::AlignVCenter,
                      QFontMetrics(painter.font())
                          .elidedText(is_main ? tr("main output") : QString::fromStdString(s.name_of(id_)),
@@ -127,6 +128,12 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
         for (const TrackId sender : senders_to(now, id_))
             if (now.find(sender) && std::find(rows.begin(), rows.end(), sender) == rows.end()) rows.push_back(sender);
         if (!rows.empty()) work_.document.select(rows, rows.front());
+    });
+    add_inks(menu.addMenu(tr("Ink")), this, [this](int n) {
+        const Session& now = work_.document.session();
+        const auto change = [n](auto& row) { row.ink = n; };
+        work_.document.edit(tr("Ink %1").arg(n + 1),
+                            now.find_bus(id_) ? with_bus(now, id_, change) : with_group(now, id_, change));
     });
     if (const Bus* bus = s.find_bus(id_)) {
         connect(menu.addAction(tr("Trim %1…").arg(db_text(bus->trim_db, "dB", true))), &QAction::triggered, this,

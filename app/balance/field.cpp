@@ -29,6 +29,12 @@ Field::Field(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     });
 }
 
+QString Field::spoken_value() const {
+    const Track* t = work_.document.track(work_.document.focused());
+    if (!t) return {};
+    return tr("%1: fader %2, pan %3").arg(QString::fromStdString(t->name), db_text(t->fader_db), pan_text(t->pan));
+}
+
 QRectF Field::area() const { return QRectF(rect()).adjusted(64, 34, -32, -34); }
 
 double Field::y_of(double fader_db) const {

@@ -4,13 +4,15 @@
 #include <QWidget>
 
 #include "app/desk/workspace.h"
+#include "app/style/spoken.h"
 
 namespace isotonus {
 
-class Field : public QWidget {
+class Field : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     Field(Workspace& work, QWidget* parent);
+    QString spoken_value() const override;
 
     /// Where a track's point is; null when it has none.
     QPointF place_of(const Track& track) const;

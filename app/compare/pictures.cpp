@@ -46,6 +46,10 @@ LoudnessPicture::LoudnessPicture(Workspace& work, QWidget* parent) : QWidget(par
     connect(&work_.player, &Player::moved, this, redraw);
 }
 
+QString LoudnessPicture::spoken_value() const {
+    return tr("the mix and %n recording(s)", nullptr, static_cast<int>(beside_.size()));
+}
+
 void LoudnessPicture::show_beside(std::vector<size_t> recordings) {
     beside_ = std::move(recordings);
     update();
@@ -230,6 +234,8 @@ WidthPicture::WidthPicture(Workspace& work, QWidget* parent) : QWidget(parent), 
     setMouseTracking(true);
     connect(&work_.comparison, &Comparison::changed, this, qOverload<>(&QWidget::update));
 }
+
+QString WidthPicture::spoken_value() const { return low_end_words(); }
 
 void WidthPicture::show_beside(std::vector<size_t> recordings) {
     beside_ = std::move(recordings);

@@ -4,15 +4,17 @@
 #include <QWidget>
 
 #include "app/desk/workspace.h"
+#include "app/style/spoken.h"
 
 namespace isotonus {
 
 /// Short-term loudness of the mix and of recordings over time, each in its own strip.  A drag over a recording marks a
 /// passage of it; a click chooses the passage there; a double click says where it stands against the song.
-class LoudnessPicture : public QWidget {
+class LoudnessPicture : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     LoudnessPicture(Workspace& work, QWidget* parent);
+    QString spoken_value() const override;
     /// Of these recordings.
     void show_beside(std::vector<size_t> recordings);
     /// The passage that was chosen: of which recording, and its place.
@@ -45,10 +47,11 @@ class LoudnessPicture : public QWidget {
 };
 
 /// Sides over middle by third octaves, of the mix and of what is beside it, and how mono the low end is.
-class WidthPicture : public QWidget {
+class WidthPicture : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     WidthPicture(Workspace& work, QWidget* parent);
+    QString spoken_value() const override;
     void show_beside(std::vector<size_t> recordings);
     /// How far the low end agrees left and right, in a sentence.
     QString low_end_words() const;

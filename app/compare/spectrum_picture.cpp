@@ -11,6 +11,7 @@
 #include "app/style/text.h"
 #include "app/style/theme.h"
 #include "core/compare/wide_differences.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -50,6 +51,8 @@ SpectrumPicture::SpectrumPicture(Workspace& work, QWidget* parent) : QWidget(par
     connect(&work_.document, &Document::selection_changed, this, qOverload<>(&QWidget::update));
 }
 
+QString SpectrumPicture::spoken_value() const { return wide_words(); }
+
 void SpectrumPicture::show_beside(std::vector<size_t> recordings) {
     beside_ = std::move(recordings);
     follow();
@@ -59,14 +62,16 @@ void SpectrumPicture::follow() {
     const Comparison& all = work_.comparison;
     bands_ = all.differences(beside_);
     wide_db_ = wide_differences_db(bands_);
+    setAccessibleName(beside_.empty() ? tr("Spectrum of the mix") : tr("The mix less what it is beside"));
+    update();
+}
+
+QString SpectrumPicture::wide_words() const {
     QStringList words;
     for (size_t n = 0; n < wide_names.size(); ++n)
         if (wide_db_[n])
-            words << tr("%1 %2").arg(QCoreApplication::translate("Compare", wide_names[n]),
-                                     db_text(*wide_db_[n], "dB", true));
-    setAccessibleName(words.isEmpty() ? tr("Spectrum of the mix")
-                                      : tr("The mix less what it is beside: %1").arg(words.join(", ")));
-    update();
+            words << tr("%1 %2").arg(QString::fromStdString(said(wide_names[n])), db_text(*wide_db_[n], "dB", true));
+    return words.join(", ");
 }
 
 QRect compare_frequencies(int width, int top, int height) { return {40, top, width - 40 - words_width, height}; }
@@ -226,7 +231,7 @@ void SpectrumPicture::paintEvent(QPaintEvent*) {
     line(several ? tr("less the references' mean") : tr("the mix, less what is beside it"), theme().faint);
     for (size_t n = 0; n < wide_names.size(); ++n) {
         if (!wide_db_[n]) continue;
-        const QString name = QCoreApplication::translate("Compare", wide_names[n]);
+        const QString name = QString::fromStdString(said(wide_names[n]));
         line(tr("%1  %2").arg(name, db_text(*wide_db_[n], "dB", true)),
              std::fabs(*wide_db_[n]) > spread ? theme().above : theme().ink);
     }

@@ -5,6 +5,7 @@
 #include <QWidget>
 
 #include "app/desk/workspace.h"
+#include "app/style/spoken.h"
 
 namespace isotonus {
 
@@ -14,10 +15,11 @@ QRect compare_frequencies(int width, int top, int height);
 /// The third octave that was asked about, as a stripe over an area of frequencies.
 void paint_chosen_band(QPainter& painter, const QRect& area, std::optional<int> band);
 
-class SpectrumPicture : public QWidget {
+class SpectrumPicture : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     SpectrumPicture(Workspace& work, QWidget* parent);
+    QString spoken_value() const override;
     /// Which recordings the mix is beside: one, or several, whose spread is drawn as what is usual among them.
     void show_beside(std::vector<size_t> recordings);
     /// What the pointer is on, in a sentence; empty: on nothing.
@@ -34,6 +36,7 @@ class SpectrumPicture : public QWidget {
 
   private:
     void follow();
+    QString wide_words() const;  ///< of the four wide bands
     std::optional<int> band_at(const QPoint& at) const;
     /// The rows that make the chosen band, the strongest first, and where each is written.
     std::vector<std::pair<BandMaker, QRect>> makers() const;

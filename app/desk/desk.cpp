@@ -76,7 +76,7 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
 /// The first minute: what to do, and what the few letters on a row mean.
 QLayout* Desk::make_first_steps() {
     auto* steps = new QHBoxLayout;
-    steps->setSpacing(32);
+    steps->setSpacing(24);
     steps->addStretch();
     const std::pair<QString, QString> words[] = {
         {tr("1  Gather"), tr("The files are read and measured, and what is wrong with them is flagged. Nothing is done "
@@ -87,7 +87,10 @@ QLayout* Desk::make_first_steps() {
                               "whole song's peak against its window.")},
         {tr("On each row"),
          tr("M mutes it; S leaves only it and other soloed rows to be heard; hear, on a bus, lets you "
-            "hear what leads to it alone.")}};
+            "hear what leads to it alone.")},
+        {tr("At the top right"),
+         tr("Take back, do again, and the menu: files, settings, the guide. F1 lists the keys; what "
+            "the pointer is on stands at the bottom.")}};
     for (const auto& [title, text] : words) {
         auto* column = new QVBoxLayout;
         column->setSpacing(4);
@@ -95,7 +98,7 @@ QLayout* Desk::make_first_steps() {
         head->setStyleSheet("font-weight: bold;");
         auto* what = new QLabel(text);
         what->setWordWrap(true);
-        what->setFixedWidth(216);
+        what->setFixedWidth(184);
         what->setAlignment(Qt::AlignTop | Qt::AlignLeft);
         column->addWidget(head);
         column->addWidget(what);

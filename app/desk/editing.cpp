@@ -8,6 +8,7 @@
 #include "app/desk/row_head.h"
 #include "app/desk/workspace.h"
 #include "app/style/text.h"
+#include "core/balance/build_up.h"
 #include "core/session/presets.h"
 #include "core/session/routing.h"
 #include "core/shape/chain.h"
@@ -22,7 +23,7 @@ Editing::Editing(Workspace& work) : work_(work) {
 void Editing::stage(const std::vector<TrackId>& ids, const QString& name) {
     work_.document.edit(
         name, with_staged_trims(
-                  work_.document.session(), [this](const Track& t) { return work_.materials.measured(t); }, &ids));
+                  work_.document.session(), [this](const Track& t) { return work_.materials.for_staging(t); }, &ids));
 }
 
 void Editing::stage_all() {
@@ -43,7 +44,7 @@ void Editing::stage_waiting() {
     work_.document.edit(
         now.name,
         with_staged_trims(
-            work_.document.session(), [this](const Track& t) { return work_.materials.measured(t); }, &now.ids),
+            work_.document.session(), [this](const Track& t) { return work_.materials.for_staging(t); }, &now.ids),
         now.gesture);
 }
 
@@ -56,6 +57,8 @@ void Editing::put_right(TrackId id, const Finding& finding) {
     switch (finding.remedy) {
         case Remedy::none:
             return;
+        case Remedy::align:
+            return work_.microphones.align(id);
         case Remedy::remove_offset:
             what = tr("Remove the DC offset of %1");
             break;
@@ -277,7 +280,8 @@ void Editing::take_out_or_in(TrackId row, size_t place) {
     if (!chain || place >= chain->size() || !processor_type((*chain)[place].type)) return;
     const Processor& p = (*chain)[place];
     const bool in = !p.in;
-    const QString word = processor_type(p.type)->word, name = in ? tr("%1 in").arg(word) : tr("%1 out").arg(word);
+    const QString word = QString::fromStdString(word_of(p.type)),
+                  name = in ? tr("%1 in").arg(word) : tr("%1 out").arg(word);
     const uint64_t gesture = work_.document.new_gesture();
     const MaterialPtr with = shaped(row);
     double match_db = p.match_db;
@@ -438,13 +442,13 @@ void Editing::others_down(double by_db) {
 }
 
 void Editing::all_off(Flag flag) {
-    const auto of_track = flag == Flag::mute ? &Track::mute : &Track::solo;
-    const auto of_bus = flag == Flag::mute ? &Bus::mute : &Bus::solo;
+    const auto off = [flag](auto& row) { (flag == Flag::mute ? row.mute : row.solo) = false; };
     if (how_many(work_.document.session(), flag) == 0) return;
     Session next = work_.document.session();
     for (const auto& t : work_.document.session().tracks)
-        if ((*t).*of_track) next = with_track(next, t->id, [of_track](Track& track) { track.*of_track = false; });
-    for (Bus& bus : next.buses.change()) bus.*of_bus = false;
+        if (flag == Flag::mute ? t->mute : t->solo) next = with_track(next, t->id, off);
+    for (Bus& bus : next.buses.change()) off(bus);
+    for (ControlGroup& group : next.groups.change()) off(group);
     work_.document.edit(flag == Flag::mute ? tr("All mutes off") : tr("All solos off"), std::move(next));
 }
 
@@ -452,7 +456,8 @@ int Editing::how_many(const Session& session, Flag flag) {
     const auto on = [flag](const auto& row) { return flag == Flag::mute ? row.mute : row.solo; };
     return static_cast<int>(
         std::count_if(session.tracks.begin(), session.tracks.end(), [&](const auto& t) { return on(*t); }) +
-        std::count_if(session.buses.begin(), session.buses.end(), on));
+        std::count_if(session.buses.begin(), session.buses.end(), on) +
+        std::count_if(session.groups.begin(), session.groups.end(), on));
 }
 
 void Editing::solo_alone(const std::vector<TrackId>& ids) {
@@ -462,11 +467,8 @@ void Editing::solo_alone(const std::vector<TrackId>& ids) {
         const bool on = std::find(ids.begin(), ids.end(), t->id) != ids.end();
         if (t->solo != on) next = with_track(next, t->id, [on](Track& track) { track.solo = on; });
     }
-    for (const Bus& bus : work_.document.session().buses)
-        if (bus.solo) {
-            for (Bus& b : next.buses.change()) b.solo = false;
-            break;
-        }
+    for (Bus& b : next.buses.change()) b.solo = false;
+    for (ControlGroup& g : next.groups.change()) g.solo = false;
     work_.document.edit(tr("Solo %1 alone").arg(QString::fromStdString(next.name_of(ids.front()))), std::move(next));
 }
 
@@ -475,6 +477,29 @@ void Editing::all_trims_to_0() {
     for (const auto& t : work_.document.session().tracks)
         if (t->trim_db != 0.0 && !t->locked) ids.push_back(t->id);
     if (!ids.empty()) work_.document.edit_tracks(tr("All trims to 0"), ids, [](Track& t) { t.trim_db = 0.0; });
+}
+
+void Editing::stage_without(const std::vector<TrackId>& ids, std::optional<LeftOut> stretch) {
+    if (ids.empty()) return;
+    const uint64_t gesture = work_.document.new_gesture();
+    const QString name = stretch ? tr("Stage without %1 … %2").arg(time_text(stretch->from_s), time_text(stretch->to_s))
+                                 : tr("Stage with all of the song");
+    work_.document.edit_tracks(
+        name, ids, [&](Track& t) { t.staged_without = stretch; }, gesture);
+    stage_when_measured(ids, name, gesture);
+}
+
+void Editing::move_anchor(TrackId id, int by) {
+    Session next = with_anchor_moved(work_.document.session(), id, by);
+    if (next.anchor_order != work_.document.session().anchor_order)
+        work_.document.edit(tr("Order of the anchors"), std::move(next));
+}
+
+void Editing::set_ride_out(TrackId row, Parameter parameter, bool out) {
+    const QString name = (out ? tr("The ride of %1 out") : tr("The ride of %1 in"))
+                             .arg(QString::fromStdString(work_.document.session().name_of(row)));
+    work_.document.edit(
+        name, with_rides(work_.document.session(), row, [&](Rides& rides) { rides.set_out(parameter, out); }));
 }
 
 void Editing::add_section(double time_s) {

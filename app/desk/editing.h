@@ -90,6 +90,13 @@ class Editing : public QObject {
     /// The faders of all tracks that are not chosen, by the same: what is chosen stands out, and headroom grows.
     void others_down(double by_db);
 
+    /// Staged without a part of the song, or with all of it: set, measured, and staged, in one undo step.
+    void stage_without(const std::vector<TrackId>& ids, std::optional<LeftOut> stretch);
+    /// Of the anchors in a build-up: one earlier or later.
+    void move_anchor(TrackId id, int by);
+    /// One ride of a row as if it were not there, or in again.
+    void set_ride_out(TrackId row, Parameter parameter, bool out);
+
     void add_section(double time_s);
     void rename_section(int section);
 

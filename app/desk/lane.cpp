@@ -103,10 +103,10 @@ void Lane::mouseReleaseEvent(QMouseEvent*) {
 
 void Lane::mouseDoubleClickEvent(QMouseEvent* event) {
     const QPoint at = event->position().toPoint();
-    if (!grab(at)) return;
+    const bool grabbed = grab(at);
     if (value_place().contains(at))
         open_entry();
-    else
+    else if (grabbed)
         reset_value();
 }
 

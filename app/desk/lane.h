@@ -6,6 +6,7 @@
 
 #include "app/desk/workspace.h"
 #include "app/style/ruler.h"
+#include "app/style/spoken.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
 
@@ -18,10 +19,25 @@ inline constexpr int head_width = 240;
 inline constexpr int mains_width = 200;
 inline constexpr int scroll_width = 8;  ///< right of the lanes; the song map leaves it free too, so that times line up
 
-class Lane : public QWidget {
+class Lane : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     Lane(Workspace& work, TrackId id, QWidget* parent);
+
+    // For a screen reader: a slider that takes what is typed.
+    Sort sort() const override { return Sort::slider; }
+    QString spoken_value() const override { return exists() ? value_text() : QString(); }
+    std::optional<double> number() const override { return exists() ? parse_level(value_text()) : std::nullopt; }
+    void say(const QString& text) override {
+        if (exists()) type_value(text);
+    }
+    void step(int by) override {
+        if (exists()) nudge(by, 0);
+    }
+    QStringList actions() const override { return {tr("Reset")}; }
+    void act(const QString&) override {
+        if (exists()) reset_value();
+    }
 
     TrackId id() const { return id_; }
 

@@ -8,7 +8,7 @@
 namespace isotonus {
 
 namespace {
-QString tr(const char* text) { return QCoreApplication::translate("MakeWay", text); }
+QString tr(const char* text) { return QCoreApplication::translate("isotonus", text); }
 }  // namespace
 
 void ask_make_way(Workspace& work, TrackId row, Way offered, Parameter parameter, std::optional<Span> span) {

@@ -81,8 +81,23 @@ const Error* Materials::error(const Track& track) const {
     return e && e->error ? &*e->error : nullptr;
 }
 
+const Measurement* Materials::for_staging(const Track& track) const {
+    if (!track.staged_without) return measured(track);
+    const auto rest = rest_of(track);
+    const auto at = rest ? entries_.find(rest->key) : entries_.end();
+    return at != entries_.end() && at->second.material ? &at->second.material->measurement : nullptr;
+}
+
+std::optional<Materials::Wanted> Materials::rest_of(const Track& track) const {
+    const Entry* whole = track.staged_without ? find(track) : nullptr;
+    if (!whole || !whole->material) return std::nullopt;
+    Source rest = staging_source(track, whole->material->ready);
+    std::string key = fmt::format("{}\n{}", source_key(rest), document_.session().sample_rate);
+    return Wanted{std::move(rest), std::move(key)};
+}
+
 std::optional<Staging> Materials::staging(const Track& track) const {
-    const Measurement* m = measured(track);
+    const Measurement* m = for_staging(track);
     if (!m) return std::nullopt;
     return staged_as_is(document_.session().targets, track, *m);
 }
@@ -100,7 +115,17 @@ const std::vector<Finding>& Materials::findings(const Track& track) const {
         known.findings.insert(
             known.findings.begin(),
             {"identical", tr("the same audio as %1").arg(QString::fromStdString(first->name)).toStdString()});
+    if (const auto found = of_microphones_.find(track.id); found != of_microphones_.end())
+        known.findings.insert(known.findings.begin(), found->second);
     return known.findings;
+}
+
+void Materials::add_findings(std::map<TrackId, Finding> found) {
+    const auto same = [](const auto& a, const auto& b) { return a.first == b.first && a.second.text == b.second.text; };
+    if (std::equal(found.begin(), found.end(), of_microphones_.begin(), of_microphones_.end(), same)) return;
+    of_microphones_ = std::move(found);
+    findings_.clear();
+    emit changed();
 }
 
 void Materials::look_for_twins() {
@@ -166,18 +191,25 @@ void Materials::request_missing() {
     const int before = waiting_;
     if (waiting_ == 0) asked_ = 0;
     ++round_;
-    for (const auto& track : document_.session().tracks)
+    for (const auto& track : document_.session().tracks) {
         for (const Wanted& wanted : wanted_.at(track.get())) {
-            Entry& entry = entries_[wanted.key];
-            entry.last_wanted = round_;
+            want(wanted);
+            const Entry& entry = entries_[wanted.key];
             if (entry.material && wanted.source.band == Band::all) last_[track->id] = entry.material;
-            if (entry.reading) continue;
-            ++waiting_;
-            ++asked_;
-            start(wanted);
         }
+        if (const auto rest = rest_of(*track)) want(*rest);
+    }
     drop_unwanted();
     if (before > 0 && waiting_ == 0) emit finished();
+}
+
+void Materials::want(const Wanted& wanted) {
+    Entry& entry = entries_[wanted.key];
+    entry.last_wanted = round_;
+    if (entry.reading) return;
+    ++waiting_;
+    ++asked_;
+    start(wanted);
 }
 
 void Materials::start(const Wanted& wanted) {
@@ -194,8 +226,18 @@ void Materials::start(const Wanted& wanted) {
                               entry.material = *loaded;
                           else
                               entry.error = loaded.error();
-                          for (const auto& track : document_.session().tracks)
-                              if (entry.material && key_of(*track) == key) last_[track->id] = entry.material;
+                          for (const auto& track : document_.session().tracks) {
+                              const auto rest = rest_of(*track);
+                              if (rest && rest->key == key && entry.material) {
+                                  // A track is of the kind that all of it is.
+                                  auto as_whole = std::make_shared<Material>(*entry.material);
+                                  as_whole->measurement.kind = measured(*track)->kind;
+                                  entry.material = std::move(as_whole);
+                              }
+                              if (!entry.material || key_of(*track) != key) continue;
+                              last_[track->id] = entry.material;
+                              if (rest) want(*rest);
+                          }
                           --waiting_;
                           emit changed();
                           if (waiting_ == 0) emit finished();

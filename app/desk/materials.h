@@ -26,6 +26,8 @@ class Materials : public QObject {
     /// was there before.
     MaterialPtr of(const Track& track) const;
     const Measurement* measured(const Track& track) const;
+    /// What staging goes by: without the part of the song that the track is staged without.  Null until it is measured.
+    const Measurement* for_staging(const Track& track) const;
     /// What a track plays: its file, or what its chain makes of it.  While that is being made, what it played before.
     MaterialPtr played(const Track& track) const;
     /// What its chain makes of it now; null without a chain, and while it is being made.
@@ -48,6 +50,8 @@ class Materials : public QObject {
     std::optional<Staging> staging(const Track& track) const;
     /// What was found in the track; nothing until it is measured.
     const std::vector<Finding>& findings(const Track& track) const;
+    /// What was found by comparing microphones of one source, which takes more than one track.
+    void add_findings(std::map<TrackId, Finding> found);
     std::vector<MissingFile> missing() const;
 
     int waiting() const { return waiting_; }
@@ -85,7 +89,10 @@ class Materials : public QObject {
         Source source;
         std::string key;
     };
+    void want(const Wanted& wanted);
     void start(const Wanted& wanted);
+    /// What staging listens to of a track that is staged without a part of the song; its file must be known.
+    std::optional<Wanted> rest_of(const Track& track) const;
     std::string key_of(const Track& track) const;
     std::vector<Wanted> wanted_by(const Track& track) const;
     void take_keys();
@@ -111,6 +118,7 @@ class Materials : public QObject {
     std::map<TrackId, std::shared_ptr<Progress>> making_;
     std::set<std::string> unmade_;  ///< signals that could not be made: their file has gone, which its track says
     std::map<TrackId, TrackId> twin_of_;
+    std::map<TrackId, Finding> of_microphones_;
     mutable std::map<TrackId, Found> findings_;
     int64_t round_ = 0;
     int waiting_ = 0, asked_ = 0;

@@ -22,6 +22,7 @@ MixWatch::MixWatch(Document& document, Player& player, QObject* parent)
 MixWatch::~MixWatch() {
     if (running_) running_->cancel();
     hearing_progress_->cancel();
+    measuring_heard_->cancel();
     pool_.waitForDone();
     hearing_pool_.waitForDone();
     bound_pool_.waitForDone();
@@ -50,6 +51,17 @@ void MixWatch::want_figures(bool wanted) {
 void MixWatch::need_figures() {
     figures_needed_ = true;
     if (!figures_) restart();
+}
+
+void MixWatch::measure_heard() {
+    measuring_heard_->cancel();
+    measuring_heard_ = std::make_shared<Progress>();
+    in_background(bound_pool_, [this, plan = player_.heard(), progress = measuring_heard_] {
+        const auto measured = measure_mix(plan, progress.get());
+        QMetaObject::invokeMethod(this, [this, measured, progress] {
+            if (measured && !progress->cancelled()) emit heard_measured(measured->measurement);
+        });
+    });
 }
 
 void MixWatch::want_plan(bool wanted) {

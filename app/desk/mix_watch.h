@@ -37,6 +37,8 @@ class MixWatch : public QObject {
     void want_figures(bool wanted);
     /// … or once, for what happens next.
     void need_figures();
+    /// Measures the whole song as it is heard now: what is soloed, a bus alone.  Told by heard_measured.
+    void measure_heard();
     const std::optional<Measurer::Outcome>& figures() const { return figures_; }
     /// The same of the mix that leaves, which may be without the main output's chain.
     const std::optional<Measurer::Outcome>& leaving_figures() const { return leaving_figures_; }
@@ -69,6 +71,7 @@ class MixWatch : public QObject {
     void changed();
     void headroom_changed();
     void audibility_changed();
+    void heard_measured(const isotonus::Measurement& of);
 
   private:
     void restart();
@@ -82,6 +85,7 @@ class MixWatch : public QObject {
     Document& document_;
     Player& player_;
     QThreadPool pool_, hearing_pool_, bound_pool_;
+    std::shared_ptr<Progress> measuring_heard_ = std::make_shared<Progress>();
     MixPeaks peaks_;  ///< the pool's one thread has it
     std::shared_ptr<Progress> running_;
     std::optional<Peak> peak_;

@@ -67,6 +67,33 @@ void Player::follow_session() {
     if (coming_ || was_coming) emit coming_changed();
 }
 
+namespace {
+
+/// A track alone, its low end still kept in the centre.
+Session with_low_end_alone(const Session& session, TrackId id) {
+    const double hz = session.find(id)->low_centre_hz;
+    return with_track(with_track_alone(session, id), id, [hz](Track& t) { t.low_centre_hz = hz; });
+}
+
+/// Only the bands that are kept in the centre.
+PlanPtr low_end_of(const RenderPlan& plan) {
+    auto low = std::make_shared<RenderPlan>(plan);
+    for (PlanPart& p : low->parts)
+        if (p.band != Band::low) p.silence_it();
+    return low;
+}
+
+/// A bus or a group with all that leads to it.
+std::vector<TrackId> rows_under(const Session& session, TrackId bus_or_group) {
+    std::vector<TrackId> rows = tracks_under(session, bus_or_group);
+    rows.push_back(bus_or_group);
+    for (const Bus& b : session.buses)
+        if (leads_to(session, b.id, bus_or_group)) rows.push_back(b.id);
+    return rows;
+}
+
+}  // namespace
+
 PlanPtr Player::heard_plan() const {
     const Session& session = instead_ ? *instead_ : document_.session();
     const MaterialOf material = materials_.heard(session);
@@ -75,10 +102,14 @@ PlanPtr Player::heard_plan() const {
         plan = compile_plan(with_mix_at_rest(session), material);
     else if (hearing_ == Hearing::track && session.find(heard_id_))
         plan = compile_plan(with_track_alone(session, heard_id_), material);
-    else if (hearing_ == Hearing::under)
+    else if (hearing_ == Hearing::low_end && session.find(heard_id_))
+        plan = low_end_of(*compile_plan(with_low_end_alone(session, heard_id_), material));
+    else if (hearing_ == Hearing::under && !rest_dimmed_)
         plan = compile_plan(with_row_alone(session, heard_id_), material);
     else
         plan = compile_plan(session, material);
+    if (hearing_ == Hearing::under && rest_dimmed_)
+        plan = plan_listening(*plan, session, rows_under(session, heard_id_), true);
     if (!listened_.empty()) plan = plan_listening(*plan, session, listened_, listened_where_ == Listen::after_fader);
     return with_compared(plan);
 }
@@ -177,6 +208,17 @@ void Player::hear_track(TrackId id, double from_s) {
     if (!engine_.playing()) engine_.play();
 }
 
+void Player::hear_low_end(TrackId id) {
+    hear(Hearing::low_end, id);
+    if (!engine_.playing()) engine_.play();
+}
+
+void Player::set_rest_dimmed(bool on) {
+    if (std::exchange(rest_dimmed_, on) == on) return;
+    send_plan();
+    emit hearing_changed();
+}
+
 double Player::position_s() const { return static_cast<double>(engine_.position()) / document_.session().sample_rate; }
 
 void Player::toggle_playing() {
@@ -184,7 +226,7 @@ void Player::toggle_playing() {
         engine_.stop();
         // Stopped before a tick has seen it play: back to the mix all the same, once the fade-out is over.
         QTimer::singleShot(100, this, [this] {
-            if (hearing_ == Hearing::track && !engine_.playing()) hear(Hearing::mix);
+            if (one_track() && !engine_.playing()) hear(Hearing::mix);
         });
         return;
     }
@@ -254,7 +296,7 @@ void Player::tick() {
     const bool playing = engine_.playing();
     if (position != last_position_s_ || playing != last_playing_) {
         last_position_s_ = position;
-        if (last_playing_ && !playing && hearing_ == Hearing::track) hear(Hearing::mix);
+        if (last_playing_ && !playing && one_track()) hear(Hearing::mix);
         last_playing_ = playing;
         emit moved();
     }

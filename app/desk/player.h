@@ -39,14 +39,18 @@ class Player : public QObject {
     void stop() { engine_.stop(); }
     void locate(double time_s);
 
-    /// What is heard in place of the mix: one track alone until the song stops, the rows under a bus or a control
-    /// group, or the song with all faders and pans at rest.  Nothing of it reaches the session or an export.
-    enum class Hearing { mix, track, under, at_rest };
+    /// What is heard in place of the mix: one track alone until the song stops, or only what of it is kept in the
+    /// centre; the rows under a bus or a control group; or the song with all faders and pans at rest.  Nothing of it
+    /// reaches the session or an export.
+    enum class Hearing { mix, track, low_end, under, at_rest };
     Hearing hearing() const { return hearing_; }
     TrackId heard_id() const { return heard_id_; }
     void hear_at_rest(bool on);
     void hear_track(TrackId id, double from_s);
+    void hear_low_end(TrackId id);
     void hear_under(TrackId bus_or_group);  ///< a second time: the mix again
+    /// While a bus or a group is heard the rest is silent, or only steps back as it does for rows that are listened to.
+    void set_rest_dimmed(bool on);
 
     /// Another session in the place of the document's, for the ear alone: rides that are being written.
     void hear_instead(std::shared_ptr<const Session> session);
@@ -102,6 +106,7 @@ class Player : public QObject {
   private:
     void follow_session();
     void hear(Hearing what, TrackId track = 0);
+    bool one_track() const { return hearing_ == Hearing::track || hearing_ == Hearing::low_end; }
     PlanPtr heard_plan() const;
     void send_plan();
     PlanPtr with_compared(PlanPtr plan) const;
@@ -117,6 +122,7 @@ class Player : public QObject {
     std::shared_ptr<const Session> instead_;
     Hearing hearing_ = Hearing::mix;
     TrackId heard_id_ = 0;
+    bool rest_dimmed_ = false;
     std::vector<TrackId> listened_;
     Listen listened_where_ = Listen::before_fader;
     MeterBoard meters_;

@@ -1,5 +1,7 @@
 #include "app/desk/row_head.h"
 
+#include "app/desk/ink_menu.h"
+
 #include <QApplication>
 #include <QContextMenuEvent>
 #include <QMenu>
@@ -69,7 +71,7 @@ void RowHead::refresh() {
     solo_->setChecked(t->solo);
     const QString name = QString::fromStdString(t->name);
     mute_->setAccessibleName(tr("Mute %1").arg(name));
-    solo_->setAccessibleName(tr("Solo %1").arg(name));
+    solo_->setAccessibleName(t->solo_safe ? tr("Solo %1, which is solo safe").arg(name) : tr("Solo %1").arg(name));
     setAccessibleName(name);
     QString tip = QString::fromStdString(t->source.file.string());
     if (!t->source.right_file.empty()) tip += '\n' + QString::fromStdString(t->source.right_file.string());
@@ -117,6 +119,12 @@ void RowHead::paintEvent(QPaintEvent*) {
         painter.setFont(lettering(11));
         painter.setPen(work_.materials.error(*t) ? theme().clipped : theme().faint);
         painter.drawText(QRect(16, height() - 17, head_width - 80, 14), Qt::AlignLeft | Qt::AlignVCenter, below);
+    }
+    if (t->solo_safe) {  // a bracket under S: held, whatever is soloed
+        const QRect under = solo_->geometry().adjusted(2, 0, -2, 3);
+        painter.setPen(QPen(theme().accent, 2));
+        painter.drawPolyline(QPolygon({QPoint(under.left(), under.bottom() - 4), under.bottomLeft(),
+                                       under.bottomRight(), QPoint(under.right(), under.bottom() - 4)}));
     }
     painter.setPen(theme().rule);
     painter.drawLine(0, height() - 1, width(), height() - 1);
@@ -254,16 +262,10 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
     }
     const Family mine = work_.materials.family(t);
     add(&menu, tr("Fold the family '%1'").arg(family_word(mine)), [this, mine] { work_.view.toggle_fold(mine); });
-    QMenu* inks = menu.addMenu(tr("Ink"));
-    for (int n = 0; n < 12; ++n) {
-        QPixmap swatch(16, 16);
-        swatch.fill(theme().track_ink(n));
-        QAction* ink = add(inks, tr("ink %1").arg(n + 1), [this, n] {
-            work_.document.edit_tracks(tr("Ink %1").arg(n + 1), work_.document.moved_with(id_),
-                                       [n](Track& track) { track.ink = n; });
-        });
-        ink->setIcon(QIcon(swatch));
-    }
+    add_inks(menu.addMenu(tr("Ink")), this, [this](int n) {
+        work_.document.edit_tracks(tr("Ink %1").arg(n + 1), work_.document.moved_with(id_),
+                                   [n](Track& track) { track.ink = n; });
+    });
     setting(&menu, tr("Anchor"), t.anchor, t.anchor ? tr("Anchor off") : tr("Anchor"),
             [on = !t.anchor](Track& track) { track.anchor = on; });
     add(&menu, tr("Note…"), [this] { edit_note(); });
@@ -299,6 +301,22 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
         setting(lows, hz > 0.0 ? tr("below %1 Hz").arg(hz) : tr("as it is"), low == hz,
                 hz > 0.0 ? tr("Low end centred below %1 Hz").arg(hz) : tr("Low end as it is"),
                 [hz](Track& track) { track.low_centre_hz = hz; });
+    add(lows, tr("below another frequency…"), [this, low] {
+        const auto text = work_.prompter->ask_text(tr("Keep the low end in the centre"), tr("below, Hz: 40 … 500"),
+                                                   QString::number(low > 0.0 ? low : 120.0));
+        if (!text) return;
+        Track trial = *work_.document.track(id_);
+        QString number = *text;
+        number.remove("Hz", Qt::CaseInsensitive);
+        if (const auto set = set_by_name(trial, "low_centre", number.trimmed().replace(',', '.').toStdString()); !set)
+            return work_.prompter->complain(QString::fromStdString(set.error().text()));
+        work_.document.edit_tracks(tr("Low end centred below %1 Hz").arg(trial.low_centre_hz),
+                                   work_.document.moved_with(id_),
+                                   [hz = trial.low_centre_hz](Track& track) { track.low_centre_hz = hz; });
+    });
+    QAction* hear_low = add(lows, tr("Hear only what is centred"), [this] { work_.audition.hear_low_end(id_); });
+    hear_low->setObjectName("hearLowEnd");
+    hear_low->setEnabled(low > 0.0);
     if (material && material->ready.channels == 2)
         setting(&menu, tr("Place left and right apart"), t.sides_apart,
                 t.sides_apart ? tr("Sides together") : tr("Sides apart"),
@@ -325,7 +343,8 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
             [on = !counted](Track& track) { track.count_spikes = on; });
     setting(&menu, tr("May pass the ceiling"), t.passes_ceiling, tr("May pass the ceiling"),
             [on = !t.passes_ceiling](Track& track) { track.passes_ceiling = on; });
-    if (QAction* own = window()->findChild<QAction*>("ownWindow")) menu.addAction(own);
+    for (const char* name : {"ownWindow", "stageWithout"})
+        if (QAction* action = window()->findChild<QAction*>(name)) menu.addAction(action);
     menu.addSeparator();
     add(&menu, tr("Replace the file…"), [this] { replace_file(); });
     if (QAction* twice = window()->findChild<QAction*>("duplicateRows")) menu.addAction(twice);

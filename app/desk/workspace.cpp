@@ -6,6 +6,7 @@ namespace isotonus {
 
 Workspace::Workspace()
     : materials(document),
+      microphones(document, materials),
       player(document, materials),
       mix(document, player),
       writing(document, player),

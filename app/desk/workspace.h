@@ -7,6 +7,7 @@
 #include "app/desk/export_queue.h"
 #include "app/desk/fader_link.h"
 #include "app/desk/listening_log.h"
+#include "app/desk/microphones.h"
 #include "app/desk/mix_watch.h"
 #include "app/desk/prompter.h"
 #include "app/desk/sample_windows.h"
@@ -22,6 +23,7 @@ class Workspace : public QObject {
 
     Document document;
     Materials materials;
+    Microphones microphones;
     Player player;
     MixWatch mix;
     SampleWindows samples;

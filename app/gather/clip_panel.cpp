@@ -28,6 +28,13 @@ ClipEditor::ClipEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
     });
 }
 
+QString ClipEditor::spoken_value() const {
+    const Clips clips = work_.edits.clips(id());
+    if (clips.empty()) return {};
+    const size_t now = work_.edits.current_clip(id());
+    return tr("clip %1 of %2, gain %3").arg(now + 1).arg(clips.size()).arg(db_text(clips[now].gain_db, "dB", true));
+}
+
 double ClipEditor::x_of(int64_t frame) const {
     const double rate = work_.document.session().sample_rate;
     const double shift = track() ? work_.document.shift_s(*track()) : 0.0;
@@ -269,6 +276,7 @@ ClipPanel::ClipPanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
         b->setObjectName(name);
         b->setToolTip(why);
         b->setFocusPolicy(Qt::NoFocus);
+        b->setStyleSheet("font-size: 11px; padding: 4px 6px;");
         connect(b, &QPushButton::clicked, this, work_done);
         tools->addWidget(b);
     };

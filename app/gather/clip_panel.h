@@ -13,10 +13,11 @@ namespace isotonus {
 
 /// Clips on the song's time.  Drag a clip by its title to move it, by its edges to trim it, by its upper corners to
 /// fade it, up and down inside for its gain; double click takes the gain back to 0 dB.
-class ClipEditor : public QWidget {
+class ClipEditor : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     ClipEditor(Workspace& work, QWidget* parent);
+    QString spoken_value() const override;
 
     // Places, for tests and for drawing.
     double x_of(int64_t frame) const;

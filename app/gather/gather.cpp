@@ -90,6 +90,7 @@ void GatherLane::mouseMoveEvent(QMouseEvent* event) {
 
 void GatherLane::paint_clips(QPainter& painter, const QRect& area) {
     const Track& t = *track();
+    gain_place_ = {};
     if (t.source.clips.empty()) return;
     const TimeRuler time = lane_time(work_, width());
     const double rate = work_.document.session().sample_rate, shift = work_.document.shift_s(t);
@@ -104,6 +105,7 @@ void GatherLane::paint_clips(QPainter& painter, const QRect& area) {
         painter.drawRect(QRect(QPoint(left, area.top()), QPoint(right - 1, area.bottom())));
         if (c.gain_db == 0.0 || right - left < 54) continue;
         painter.fillRect(QRect(left + 2, area.top() + 1, 50, 12), theme().ground);
+        if (i == current) gain_place_ = QRect(left + 2, area.top(), 52, 14);
         painter.drawText(QRect(left + 4, area.top(), right - left - 6, 13), Qt::AlignVCenter,
                          db_text(c.gain_db, "dB", true));
     }

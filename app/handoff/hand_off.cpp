@@ -12,6 +12,7 @@
 #include <cmath>
 
 #include "core/stage/findings.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -180,7 +181,7 @@ QWidget* HandOffPanel::make_checks() {
     auto* box = new QWidget;
     auto* grid = new QGridLayout(box);
     grid->setContentsMargins(0, 0, 0, 0);
-    grid->addWidget(heading(tr("Checks before hand-off")), 0, 0);
+    grid->addWidget(heading(tr("Checks")), 0, 0);
     profile_ = new QComboBox;
     profile_->setObjectName("checkProfile");
     profile_->setAccessibleName(tr("Limits"));
@@ -247,8 +248,9 @@ QWidget* HandOffPanel::make_form() {
     field(tr("Mix to"), file_row, file_);
     what_ = combo("exportWhat");
     what_->addItems({tr("the mix"), tr("the mix and a stem of each track"), tr("the mix and a stem of each family"),
-                     tr("the mix and a stem of each bus"), tr("stems of the tracks alone"),
-                     tr("stems of the families alone"), tr("stems of the buses alone")});
+                     tr("the mix and a stem of each bus"), tr("the mix and a stem of each control group"),
+                     tr("stems of the tracks alone"), tr("stems of the families alone"), tr("stems of the buses alone"),
+                     tr("stems of the control groups alone")});
     main_chain_ = combo("exportMainChain");
     main_chain_->addItems({tr("main chain out"), tr("main chain in"), tr("both ways")});
     main_chain_->setAccessibleName(tr("Main chain"));
@@ -475,19 +477,23 @@ void HandOffPanel::own_limits() {
     work_.document.edit(tr("Own limits"), std::move(next));
 }
 
-void HandOffPanel::show_checks() {
-    if (!work_.mix.leaving_figures()) {
-        if (checks_->count() == 0) told_->setText(tr("The mix is being measured…"));
-        return;
-    }
+std::vector<Check> HandOffPanel::check_now() const {
     const Session& session = work_.document.session();
     const PlanPtr plan = leaving(work_.player.mix_plans(), session);
     CheckInput input{
         session, *plan, *work_.mix.leaving_figures(), work_.materials.missing(), {}, work_.player.anything_on(), {}};
     input.limits = limits_of(session.hand_off.profile, session.hand_off.own);
-    look_into_overs();
     input.overs = overs_;
-    checks_->show_checks(check_handoff(input));
+    return check_handoff(input);
+}
+
+void HandOffPanel::show_checks() {
+    if (!work_.mix.leaving_figures()) {
+        if (checks_->count() == 0) told_->setText(tr("The mix is being measured…"));
+        return;
+    }
+    look_into_overs();
+    checks_->show_checks(check_now());
     const auto& all = checks_->checks();
     const auto fail = std::count_if(all.begin(), all.end(), [](const Check& c) { return !c.passed && !c.notice; });
     const auto notices = std::count_if(all.begin(), all.end(), [](const Check& c) { return !c.passed && c.notice; });
@@ -560,7 +566,7 @@ void HandOffPanel::show_queue() {
 void HandOffPanel::fill_ranges() {
     const int rate_before = std::max(0, rate_->currentIndex()), range_before = std::max(0, range_->currentIndex());
     rate_->clear();
-    rate_->addItem(tr("%1 kHz, as it is").arg(work_.document.session().sample_rate / 1000.0), 0);
+    rate_->addItem(tr("%1 kHz").arg(work_.document.session().sample_rate / 1000.0), 0);
     for (const int hz : {44100, 48000, 88200, 96000}) rate_->addItem(tr("%1 kHz").arg(hz / 1000.0), hz);
     rate_->setCurrentIndex(rate_before);
     range_->clear();
@@ -594,9 +600,11 @@ Delivery HandOffPanel::delivery() const {
     d.session_name = work_.document.name().toStdString();
     if (!pattern_->text().trimmed().isEmpty()) d.pattern = pattern_->text().toStdString();
     const int what = what_->currentIndex();
-    const StemSplit splits[] = {StemSplit::none, StemSplit::tracks, StemSplit::families, StemSplit::buses};
-    d.mix = what < 4;
-    d.stems = splits[what < 4 ? what : what - 3];
+    constexpr StemSplit splits[] = {StemSplit::none, StemSplit::tracks, StemSplit::families, StemSplit::buses,
+                                    StemSplit::groups};
+    constexpr int with_mix = static_cast<int>(std::size(splits));
+    d.mix = what < with_mix;
+    d.stems = splits[d.mix ? what : what - with_mix + 1];
     d.stems_before_main = before_main_->isChecked();
     d.shares = shares_->isChecked();
     d.main_chain = work_.document.session().hand_off.main_chain;
@@ -629,6 +637,10 @@ void HandOffPanel::start() {
     const MixPlans plans = work_.player.mix_plans();
     ExportQueue::Job job{plans.bare,        work_.document.session(), delivery(),
                          checks_->checks(), sheet_->isChecked(),      print_->isChecked()};
+    if (work_.mix.leaving_figures()) {
+        const InEnglish sheet;  // it goes to whoever masters, wherever that is
+        job.checks = check_now();
+    }
     if (const auto missing = work_.materials.missing(); !missing.empty()) {
         const QString text = tr("%1 and what it plays would be missing from the export: %2",
                                 "%1 is a track, %2 what is wrong with its file")

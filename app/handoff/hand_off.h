@@ -45,6 +45,8 @@ class HandOffPanel : public QWidget {
     QWidget* make_docket();
     QWidget* make_outcome();
     void show_docket();
+    /// Of the mix that leaves, which must have been measured.
+    std::vector<Check> check_now() const;
     void show_checks();
     void show_queue();
     void fill_ranges();

@@ -160,6 +160,7 @@ void Mains::make_monitoring() {
         b->setFocusPolicy(Qt::NoFocus);
         b->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         b->setFixedHeight(26);
+        b->setStyleSheet("font-size: 11px; padding: 0;");
         grid->addWidget(b, row, column, 1, wide);
         return b;
     };
@@ -238,7 +239,8 @@ void Mains::make_monitoring() {
         plain->setVisible(now != nullptr);
         if (now) plain->setText(tr("without the correction '%1'").arg(QString::fromStdString(now->name)));
     });
-    playback_->setStyleSheet("QToolButton::menu-indicator { image: none; }");
+    playback_->setStyleSheet(
+        "QToolButton { font-size: 11px; padding: 0; } QToolButton::menu-indicator { image: none; }");
     playback_->setMenu(menu);
     playback_->setPopupMode(QToolButton::InstantPopup);
     switches_.emplace_back(
@@ -259,7 +261,7 @@ void Mains::make_monitoring() {
         connect(distances, &QMenu::aboutToShow, action,
                 [this, action, distance] { action->setChecked(work_.player.monitor().cross_feed == distance); });
     }
-    feed->setStyleSheet("QToolButton::menu-indicator { image: none; }");
+    feed->setStyleSheet("QToolButton { font-size: 11px; padding: 0; } QToolButton::menu-indicator { image: none; }");
     feed->setMenu(distances);
     feed->setPopupMode(QToolButton::InstantPopup);
     switches_.emplace_back(feed, [](const MonitorSettings& m) { return m.cross_feed != CrossFeed::off; });
@@ -271,6 +273,7 @@ QString Mains::warning() const {
     if (work_.player.hearing() == Player::Hearing::at_rest) on << tr("faders at rest (0)");
     if (work_.document.session().any_solo()) on << tr("solo");
     if (work_.player.hearing() == Player::Hearing::track) on << tr("one track alone");
+    if (work_.player.hearing() == Player::Hearing::low_end) on << tr("a low end alone");
     if (work_.player.hearing() == Player::Hearing::under) on << tr("some rows alone");
     if (work_.comparison.blind())
         on << tr("blind comparison");

@@ -21,6 +21,15 @@ BoxFader::BoxFader(FaderBox& box, int number, QWidget* parent) : QWidget(parent)
     setFixedSize(64, 220);
 }
 
+QString BoxFader::spoken_value() const { return db_text(fader_db_at(box_.position(number_))); }
+
+void BoxFader::step(int by) {
+    box_.touch(number_);
+    box_.move(number_, std::clamp(box_.position(number_) + 0.02 * by, 0.0, 1.0));
+    box_.release(number_);
+    update();
+}
+
 int BoxFader::y_of(double position) const {
     return margin + static_cast<int>(std::lround((1.0 - position) * (height() - 2 * margin)));
 }

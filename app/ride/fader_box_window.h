@@ -5,14 +5,18 @@
 #include <QLabel>
 
 #include "app/desk/workspace.h"
+#include "app/style/spoken.h"
 
 namespace isotonus {
 
 /// One fader, upright, with its motor.
-class BoxFader : public QWidget {
+class BoxFader : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     BoxFader(FaderBox& box, int number, QWidget* parent);
+    QString spoken_value() const override;
+    Sort sort() const override { return Sort::slider; }
+    void step(int by) override;
     /// Where a position stands on the widget, for tests and for drawing.
     int y_of(double position) const;
 

@@ -88,8 +88,8 @@ void RidePanel::make_tools() {
         b->setAccessibleName(text);
         b->setCheckable(true);
         fits(b);
-        b->setStyleSheet("padding: 0;");
-        line->addWidget(b, 1);
+        b->setStyleSheet("font-size: 11px; padding: 0;");
+        line->addWidget(b, static_cast<int>(text.size()) + 2);  // the room that there is goes by what there is to say
         return b;
     };
     caption(tr("what is ridden"));
@@ -124,14 +124,15 @@ void RidePanel::make_tools() {
         b->setObjectName(name);
         b->setToolTip(tip);
         fits(b);
-        b->setStyleSheet("padding: 0 2px;");
+        b->setStyleSheet("font-size: 11px; padding: 0 2px;");
         connect(b, &QPushButton::clicked, this, work_done);
         line->addWidget(b, 1);
         return b;
     };
     const auto menu = [&](const char* name, const QString& text, const QString& tip, QMenu* entries) {
         auto* b = button(name, text, tip, [] {});
-        b->setStyleSheet("QPushButton { padding: 0 2px; } QPushButton::menu-indicator { image: none; }");
+        b->setStyleSheet(
+            "QPushButton { font-size: 11px; padding: 0 2px; } QPushButton::menu-indicator { image: none; }");
         b->setMenu(entries);
     };
     caption(tr("what is drawn"));
@@ -396,13 +397,13 @@ void RidePanel::fill_list() {
             const auto [low, high] =
                 std::minmax_element(curve->points.begin(), curve->points.end(),
                                     [](const auto& a, const auto& b) { return a.value < b.value; });
-            auto* item =
-                new QListWidgetItem(tr("%1 · %2 · %3, %4 to %5%6")
-                                        .arg(QString::fromStdString(session.name_of(row)), parameter_word(p),
-                                             tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())),
-                                             ride_value_text(p, low->value), ride_value_text(p, high->value),
-                                             rides->bypassed || session.rides_bypassed ? tr(" · bypassed") : QString()),
-                                    list_);
+            auto* item = new QListWidgetItem(
+                tr("%1 · %2 · %3, %4 to %5%6")
+                    .arg(QString::fromStdString(session.name_of(row)), parameter_word(p),
+                         tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())),
+                         ride_value_text(p, low->value), ride_value_text(p, high->value),
+                         rides->bypassed || rides->is_out(p) || session.rides_bypassed ? tr(" · out") : QString()),
+                list_);
             item->setData(Qt::UserRole, QVariant::fromValue<qulonglong>(row));
             item->setData(Qt::UserRole + 1, QString::fromStdString(parameter_text(session, row, p)));
         }

@@ -27,6 +27,14 @@ RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
         std::erase_if(selected_, [count](size_t i) { return i >= count; });
         update();
     });
+    in_ = new QToolButton(this);
+    in_->setObjectName("rideIn");
+    in_->setCheckable(true);
+    in_->setFocusPolicy(Qt::NoFocus);
+    in_->setStyleSheet("font-size: 11px; padding: 0 6px;");
+    in_->setToolTip(tr("This ride in or out, to compare. What is out is not exported either. (/)"));
+    connect(in_, &QToolButton::clicked, this, [this](bool on) { work_.edits.set_ride_out(row_, parameter_, !on); });
+    connect(&work_.document, &Document::session_changed, this, &RideEditor::place_switch);
     connect(&work_.materials, &Materials::changed, this, [this] { update(); });
     connect(&work_.view.time, &TimeView::changed, this, [this] { update(); });
     connect(&work_.writing, &Writing::changed, this, [this] { update(); });
@@ -40,6 +48,14 @@ RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
     });
 }
 
+QString RideEditor::spoken_value() const {
+    if (!exists()) return {};
+    const Curve ride = curve();
+    if (ride.empty()) return tr("no ride");
+    return tr("%n point(s), %1 at the playhead", nullptr, static_cast<int>(ride.points.size()))
+        .arg(ride_value_text(parameter_, ride.value_at(work_.player.position_s())));
+}
+
 void RideEditor::show_ride(TrackId row, Parameter parameter) {
     if (row != row_ || parameter != parameter_) {
         selected_.clear();
@@ -50,7 +66,17 @@ void RideEditor::show_ride(TrackId row, Parameter parameter) {
     row_ = row;
     parameter_ = parameter;
     setAccessibleName(tr("Ride editor, %1 of %2").arg(parameter_word(parameter), row_name()));
+    place_switch();
     update();
+}
+
+void RideEditor::place_switch() {
+    const Rides* rides = work_.document.session().rides_of(row_);
+    in_->setVisible(rides && (*rides)[parameter_]);
+    in_->setChecked(rides && !rides->is_out(parameter_));
+    in_->setText(in_->isChecked() ? tr("in") : tr("out"));
+    in_->setAccessibleName(tr("Ride of %1 in").arg(parameter_word(parameter_)));
+    in_->setGeometry(canvas().right() - 44, canvas().top() + 2, 42, 18);
 }
 
 QRect RideEditor::canvas() const {
@@ -434,6 +460,8 @@ void RideEditor::keyPressEvent(QKeyEvent* event) {
             return scale_values(1.0 / 1.1);
         case Qt::Key_Period:
             return scale_values(1.1);
+        case Qt::Key_Slash:
+            return in_->click();
         case Qt::Key_Less:
             return stretch_times(1.0 / 1.1);
         case Qt::Key_Greater:
@@ -605,7 +633,7 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     const Curve ride = curve();
     const RideWriter* writer = work_.writing.writer(row_, parameter_);
     const Rides& rides = *work_.document.session().rides_of(row_);
-    const bool bypassed = rides.bypassed || work_.document.session().rides_bypassed;
+    const bool bypassed = rides.bypassed || rides.is_out(parameter_) || work_.document.session().rides_bypassed;
     const auto y_of = [this](double value) { return place_of(0.0, value).y(); };
     painter.setBrush(Qt::NoBrush);
     paint_ride(painter, ride, rest(), ruler,
@@ -638,7 +666,7 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     painter.setClipping(false);
     painter.setFont(lettering(11, hasFocus()));
     const QString title =
-        tr("%1 of %2%3").arg(parameter_word(parameter_), row_name(), bypassed ? tr(", bypassed") : QString());
+        tr("%1 of %2%3").arg(parameter_word(parameter_), row_name(), bypassed ? tr(", out") : QString());
     const QRect place(c.left() + 2, c.top() + 1, QFontMetrics(painter.font()).horizontalAdvance(title) + 8, 16);
     painter.fillRect(place, theme().panel);
     painter.setPen(theme().ink);

@@ -1,17 +1,20 @@
 // One ride, large: points are drawn, moved, chosen and shaped here.
 #pragma once
 
+#include <QToolButton>
 #include <set>
 
 #include "app/ride/ride_picture.h"
+#include "app/style/spoken.h"
 #include "core/ride/curve_edit.h"
 
 namespace isotonus {
 
-class RideEditor : public QWidget {
+class RideEditor : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     RideEditor(Workspace& work, QWidget* parent);
+    QString spoken_value() const override;
     /// What it shows; `main` lanes have the tools, and the keys go to the one that has the focus.
     void show_ride(TrackId row, Parameter parameter);
     TrackId row() const { return row_; }
@@ -58,6 +61,7 @@ class RideEditor : public QWidget {
     void keyPressEvent(QKeyEvent* event) override;
     void wheelEvent(QWheelEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { place_switch(); }
 
   private:
     enum class Drag { none, points, band, lasso, range, raise, bend, fader };
@@ -86,7 +90,10 @@ class RideEditor : public QWidget {
     void paint_fader(QPainter& painter);
     void move_fader(double by);
 
+    void place_switch();
+
     Workspace& work_;
+    QToolButton* in_;  ///< this ride is heard
     TrackId row_ = 0;
     Parameter parameter_ = Parameter::level;
     std::set<size_t> selected_;

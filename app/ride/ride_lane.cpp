@@ -17,8 +17,9 @@ QString RideLane::value_text() const {
     if (!rides() || !rides()->any()) return tr("none");
     QStringList words;
     for (const auto& [parameter, curve] : rides()->all())
-        words << tr("%1 %2").arg(parameter_word(parameter),
-                                 tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())));
+        words << tr("%1 %2%3").arg(parameter_word(parameter),
+                                   tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())),
+                                   rides()->is_out(parameter) ? tr(" out") : QString());
     if (rides()->bypassed) words << tr("bypassed");
     return words.join(", ");
 }
@@ -75,7 +76,7 @@ void RideLane::paint(QPainter& painter, const QRect& clip) {
                            shown.delay_samples / m->measurement.sample_rate, gain_from_db(shown.trim_db), time,
                            theme().rule, p == Parameter::level ? curve.get() : nullptr);
     }
-    const bool bypassed = rides()->bypassed || work_.document.session().rides_bypassed;
+    const bool bypassed = rides()->bypassed || rides()->is_out(p) || work_.document.session().rides_bypassed;
     const ParameterInfo& info = info_of(p);
     const double low = p == Parameter::level ? -30.0 : info.low, high = info.high, h = height() - 6.0;
     const auto y_of = [&](double v) { return 3.0 + h * (high - std::clamp(v, low, high)) / (high - low); };

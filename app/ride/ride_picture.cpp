@@ -12,7 +12,7 @@ namespace isotonus {
 
 namespace {
 
-QString tr(const char* text) { return QCoreApplication::translate("RideEditor", text); }
+QString tr(const char* text) { return QCoreApplication::translate("isotonus", text); }
 
 bool is_pan(Parameter parameter) {
     return parameter == Parameter::pan || parameter == Parameter::left_pan || parameter == Parameter::right_pan ||

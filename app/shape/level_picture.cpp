@@ -54,6 +54,19 @@ LevelPicture::LevelPicture(Workspace& work, QWidget* parent) : QWidget(parent), 
     connect(&work_.player, &Player::moved, this, redraw);
 }
 
+QString LevelPicture::spoken_value() const {
+    const Processor* p = processor();
+    const ParameterInfo* threshold = p ? threshold_of(*p) : nullptr;
+    const auto row = shaped_row(work_, work_.view.shape_row());
+    const Chain* chain = work_.document.session().chain_of(work_.view.shape_row());
+    if (!threshold || !row || !chain) return {};
+    QString text = tr("threshold %1").arg(db_text(setting_of(*p, *threshold), threshold->unit));
+    const auto signal = row->after ? row->after->signal : nullptr;
+    if (const auto found = signal ? signal->reduction(static_cast<size_t>(p - chain->data())) : std::nullopt)
+        text += tr(", most reduction %1, %2 while it works").arg(db_text(found->most_db), db_text(found->typical_db));
+    return text;
+}
+
 void LevelPicture::show_processor(uint64_t id) {
     id_ = id;
     update();

@@ -5,6 +5,7 @@
 
 #include "app/shape/frequency.h"
 #include "app/style/ruler.h"
+#include "app/style/spoken.h"
 
 namespace isotonus {
 
@@ -16,10 +17,11 @@ float deepest_reduction_db(const std::vector<float>& reductions, int n, int of);
 /// The large picture of a processor that turns down by level: on the left how often each level occurs before and after
 /// it all, with its threshold as a blade that can be dragged, and the level that comes in now; on the right its
 /// reduction over the song, where a click goes.
-class LevelPicture : public QWidget {
+class LevelPicture : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     LevelPicture(Workspace& work, QWidget* parent);
+    QString spoken_value() const override;
     /// The processor of the row that Shape shows.
     void show_processor(uint64_t id);
 

@@ -25,7 +25,8 @@ QString ShapeStation::state(const Workspace& work) const {
         std::count_if(session.buses.begin(), session.buses.end(), [&](const Bus& b) { return is_shaped(session, b); }) +
         (is_main_shaped(session) ? 1 : 0);
     if (session.chains_out) return QCoreApplication::translate("Station", "all out");
-    return n > 0 ? QCoreApplication::translate("Station", "%n row(s)", nullptr, static_cast<int>(n)) : QString();
+    if (n == 0) return {};
+    return QCoreApplication::translate("Station", "%n row(s)", nullptr, static_cast<int>(n));
 }
 
 void ShapeStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const {

@@ -49,7 +49,7 @@ QString ShapeLane::sentence() const {
     QStringList words;
     for (const Processor& p : chain()) {
         const ProcessorType* type = processor_type(p.type);
-        words << (type ? QString(type->word)
+        words << (type ? QString::fromStdString(word_of(type->id))
                        : tr("%1 (of a newer version, does nothing)").arg(QString::fromStdString(p.type))) +
                      (p.in ? QString() : tr(" out"));
     }
@@ -58,7 +58,7 @@ QString ShapeLane::sentence() const {
         for (size_t n = 0; n < chain().size(); ++n)
             if (const auto found = shaped->signal->reduction(n); found && found->most_db >= 0.1)
                 text += tr("; %1 takes most %2 dB at %3, %4 dB while it works")
-                            .arg(processor_type(chain()[n].type)->word)
+                            .arg(QString::fromStdString(word_of(chain()[n].type)))
                             .arg(found->most_db, 0, 'f', 1)
                             .arg(time_text(found->most_at_s))
                             .arg(found->typical_db, 0, 'f', 1);
@@ -354,7 +354,7 @@ void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
         const QRect place = word_place(n);
         const bool in = p.in && type && !row.chain_out;
         painter.setPen(in ? theme().ink : theme().faint);
-        const QString word = type ? QString(type->word) : QString("?");
+        const QString word = type ? QString::fromStdString(word_of(type->id)) : QString("?");
         // Where there is little room a word is its first letters; the sentence below has all of it.
         const QFontMetrics metrics(painter.font());
         painter.drawText(

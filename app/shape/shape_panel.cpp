@@ -23,6 +23,7 @@
 #include "core/shape/parameter_label.h"
 #include "core/shape/reverb.h"
 #include "core/shape/room_response.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -204,10 +205,10 @@ Chain& copied_chain() {
 
 void ShapePanel::fill_add(QMenu& menu) {
     for (const ProcessorType* type : processor_types()) {
-        QAction* action = menu.addAction(QString(type->word));
+        QAction* action = menu.addAction(QString::fromStdString(word_of(type->id)));
         action->setObjectName(QString("add_") + type->id);
         connect(action, &QAction::triggered, this, [this, type] {
-            work_.edits.set_chains(rows_meant(), tr("Add %1").arg(type->word),
+            work_.edits.set_chains(rows_meant(), tr("Add %1").arg(QString::fromStdString(word_of(type->id))),
                                    [type](Chain& chain) { chain.push_back(new_processor(*type, chain)); });
             if (!shown_.empty()) list_->setCurrentRow(static_cast<int>(shown_.size()) - 1);
         });
@@ -218,7 +219,7 @@ void ShapePanel::fill_add(QMenu& menu) {
         PluginDialog dialog(this);
         if (dialog.exec() != QDialog::Accepted || !dialog.chosen()) return;
         const ProcessorType* type = dialog.chosen();
-        work_.edits.set_chains(rows_meant(), tr("Add %1").arg(type->word),
+        work_.edits.set_chains(rows_meant(), tr("Add %1").arg(QString::fromStdString(word_of(type->id))),
                                [type](Chain& chain) { chain.push_back(new_processor(*type, chain)); });
         if (!shown_.empty()) list_->setCurrentRow(static_cast<int>(shown_.size()) - 1);
     });
@@ -246,10 +247,10 @@ void ShapePanel::fill_add(QMenu& menu) {
     returns->setObjectName("newReturn");
     returns->setToolTipsVisible(true);
     const auto offer = [&](QMenu& into, const Preset& preset, const char* prefix, double send_db, double fader_db) {
-        const QString name = QString::fromStdString(preset.name);
+        const QString name = QString::fromStdString(said(preset.name.c_str()));
         QAction* action = into.addAction(name);
         action->setObjectName(prefix + name);
-        action->setToolTip(QString::fromStdString(preset.purpose));
+        action->setToolTip(QString::fromStdString(said(preset.purpose.c_str())));
         connect(action, &QAction::triggered, this, [this, name, send_db, fader_db, chain = for_a_return(preset.chain)] {
             work_.edits.make_return(rows_meant(), name, chain, send_db, fader_db);
             if (!shown_sends_.empty()) list_->setCurrentRow(list_->count() - 1);
@@ -302,10 +303,10 @@ void ShapePanel::fill_presets(QMenu& menu) {
         QMenu*& of = families[family];
         if (!of) of = menu.addMenu(family);
         of->setToolTipsVisible(true);
-        const QString name = QString::fromStdString(preset.name);
+        const QString name = QString::fromStdString(said(preset.name.c_str()));
         QAction* action = of->addAction(name, this, [this, chain = preset.chain, name] { use_chain(chain, name); });
         action->setObjectName("preset_" + name);
-        action->setToolTip(QString::fromStdString(preset.purpose));
+        action->setToolTip(QString::fromStdString(said(preset.purpose.c_str())));
     }
     if (const auto own = families.find(tr("yours")); own != families.end())
         own->second->addAction(tr("Forget one…"), this, [this, presets] {
@@ -593,7 +594,7 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     };
     if (!info.words.empty()) {
         auto* box = new QComboBox;
-        for (const char* word : info.words) box->addItem(QString(word).replace('_', ' '));
+        for (const char* word : info.words) box->addItem(QString::fromStdString(said(word)).replace('_', ' '));
         fields_.push_back(
             [box, &info](const Processor& p) { box->setCurrentIndex(static_cast<int>(value_of(p, info))); });
         fields_.back()(processor);

@@ -35,6 +35,24 @@ ShapePicture::ShapePicture(Workspace& work, QWidget* parent) : QWidget(parent), 
     connect(&work_.view, &ViewState::chain_ghosts_changed, this, redraw);
 }
 
+QString ShapePicture::spoken_value() const {
+    QStringList words;
+    if (const Chain* all = chain())
+        for (const Processor& p : *all)
+            if (const ParameterInfo* hz = p.type == "low_cut" || p.type == "high_cut" ? parameter_of(p, "hz") : nullptr)
+                words << tr("%1 at %2 Hz")
+                             .arg(QString::fromStdString(word_of(p.type)))
+                             .arg(setting_of(p, *hz), 0, 'f', 0);
+    if (const Processor* eq = equaliser())
+        for (int b = 0; b < 8; ++b)
+            if (band_value(*eq, b, "in") >= 0.5)
+                words << tr("band %1: %2 at %3 Hz")
+                             .arg(b + 1)
+                             .arg(db_text(band_value(*eq, b, "db"), "dB", true))
+                             .arg(band_value(*eq, b, "hz"), 0, 'f', 0);
+    return words.isEmpty() ? tr("nothing is filtered") : words.join(", ");
+}
+
 double ShapePicture::y_of(double db) const { return canvas().center().y() - db / 24.0 * canvas().height() / 2.0; }
 double ShapePicture::db_of(double y) const { return (canvas().center().y() - y) * 2.0 / canvas().height() * 24.0; }
 

@@ -5,15 +5,17 @@
 
 #include "app/shape/frequency.h"
 #include "app/shape/live_spectrum.h"
+#include "app/style/spoken.h"
 #include "core/balance/make_room.h"
 
 namespace isotonus {
 
 /// The large picture of the chosen row: spectra, the line of its linear processors, brackets of the equaliser's bands.
-class ShapePicture : public QWidget {
+class ShapePicture : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     ShapePicture(Workspace& work, QWidget* parent);
+    QString spoken_value() const override;
     /// Who covers the row where, drawn behind it; empty: not shown.
     void show_cover(std::vector<CoveredBand> cover);
     const LiveSpectrum& live() const { return live_; }

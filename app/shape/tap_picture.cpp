@@ -18,6 +18,11 @@ TapPicture::TapPicture(Workspace& work, QWidget* parent) : QWidget(parent), work
     connect(&work_.view, &ViewState::shape_row_changed, this, qOverload<>(&QWidget::update));
 }
 
+QString TapPicture::spoken_value() const {
+    const Processor* p = delay();
+    return p ? tr("%n repeat(s)", nullptr, static_cast<int>(repeats_of(*p).size())) : QString();
+}
+
 const Processor* TapPicture::delay() const {
     const Chain* chain = work_.document.session().chain_of(work_.view.shape_row());
     const size_t at = work_.view.shape_place;

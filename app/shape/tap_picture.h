@@ -4,15 +4,17 @@
 #include <QWidget>
 
 #include "app/desk/workspace.h"
+#include "app/style/spoken.h"
 
 namespace isotonus {
 
 /// The repeats of the delay that is chosen, left above and right below the line, against beats of the tempo at the
 /// playhead.
-class TapPicture : public QWidget {
+class TapPicture : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     TapPicture(Workspace& work, QWidget* parent);
+    QString spoken_value() const override;
 
   protected:
     void paintEvent(QPaintEvent*) override;

@@ -5,6 +5,7 @@
 #include <QMouseEvent>
 #include <cmath>
 
+#include "app/desk/ink_menu.h"
 #include "app/style/columns.h"
 
 namespace isotonus {
@@ -34,6 +35,18 @@ SongMap::SongMap(Workspace& work, QWidget* parent) : QWidget(parent), work_(work
         const int now = section_at(work_.document.session(), work_.player.position_s());
         if (std::exchange(section_now_, now) != now) update();  // its name stands out, the one before no longer
     });
+}
+
+QString SongMap::spoken_value() const {
+    const Session& session = work_.document.session();
+    const double now = work_.player.position_s();
+    const int section = section_at(session, now);
+    QString text = tr("at %1 of %2").arg(where(now), time_text(work_.view.time.song_s()));
+    if (section >= 0)
+        text += tr(", in %1").arg(QString::fromStdString(session.sections[static_cast<size_t>(section)].name));
+    const Player::Loop& loop = work_.player.loop();
+    if (loop.on) text += tr(", looping %1 to %2").arg(time_text(loop.from_s), time_text(loop.to_s));
+    return text;
 }
 
 void SongMap::follow_song() {
@@ -79,8 +92,10 @@ void SongMap::mousePressEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton || !area().contains(event->position().toPoint())) return;
     const double t = time().time(event->position().x());
     if (event->modifiers() & Qt::ShiftModifier) {
-        drag_ = Drag::loop;
+        // Over the names of sections whole ones are taken.
+        drag_ = event->position().y() < 18 ? Drag::loop_of_sections : Drag::loop;
         loop_from_s_ = t;
+        if (drag_ == Drag::loop_of_sections) work_.audition.loop_sections(t, t);
         return;
     }
     if (const int edge = edge_at(event->position()); edge >= 0) {
@@ -102,6 +117,8 @@ void SongMap::mouseMoveEvent(QMouseEvent* event) {
     if (drag_ == Drag::loop) {
         work_.player.set_loop(
             {true, work_.view.snap(std::min(t, loop_from_s_)), work_.view.snap(std::max(t, loop_from_s_))});
+    } else if (drag_ == Drag::loop_of_sections) {
+        work_.audition.loop_sections(std::min(t, loop_from_s_), std::max(t, loop_from_s_));
     } else if (drag_ == Drag::section) {
         Session next = work_.document.session();
         if (dragged_section_ >= next.sections.size()) return;
@@ -117,17 +134,17 @@ void SongMap::mouseMoveEvent(QMouseEvent* event) {
     }
     const int note = note_at(event->position());
     const auto& notes = work_.document.session().notes;
-    emit work_.view.hint(
-        note >= 0 ? tr("%1, on %2: %3")
-                        .arg(time_text(notes[static_cast<size_t>(note)].time_s),
-                             notes[static_cast<size_t>(note)].heard_on.empty()
-                                 ? tr("the room")
-                                 : QString::fromStdString(notes[static_cast<size_t>(note)].heard_on),
-                             QString::fromStdString(notes[static_cast<size_t>(note)].text))
-        : on_edge ? tr("Drag moves where this section starts; a right click renames or removes it.")
-                  : tr("%1. Click to go there, Shift and drag to loop, double click to loop a section, wheel "
-                       "to zoom; right click for sections.")
-                        .arg(where(t)));
+    emit work_.view.hint(note >= 0 ? tr("%1, on %2: %3")
+                                         .arg(time_text(notes[static_cast<size_t>(note)].time_s),
+                                              notes[static_cast<size_t>(note)].heard_on.empty()
+                                                  ? tr("the room")
+                                                  : QString::fromStdString(notes[static_cast<size_t>(note)].heard_on),
+                                              QString::fromStdString(notes[static_cast<size_t>(note)].text))
+                         : on_edge
+                             ? tr("Drag moves where this section starts; a right click renames or removes it.")
+                             : tr("%1. Click to go there, Shift and drag to loop (over names: whole sections), double "
+                                  "click to loop a section, wheel to zoom; right click for sections.")
+                                   .arg(where(t)));
 }
 
 void SongMap::contextMenuEvent(QContextMenuEvent* event) {
@@ -155,17 +172,11 @@ void SongMap::contextMenuEvent(QContextMenuEvent* event) {
             QString::fromStdString(work_.document.session().sections[static_cast<size_t>(section)].name);
         connect(menu.addAction(tr("Rename '%1'…").arg(name)), &QAction::triggered, this,
                 [this, section] { work_.edits.rename_section(section); });
-        QMenu* inks = menu.addMenu(tr("Ink of '%1'").arg(name));
-        for (int n = 0; n < 12; ++n) {
-            QPixmap swatch(16, 16);
-            swatch.fill(theme().track_ink(n));
-            connect(inks->addAction(QIcon(swatch), tr("ink %1").arg(n + 1)), &QAction::triggered, this,
-                    [this, section, n] {
-                        Session next = work_.document.session();
-                        next.sections.change()[static_cast<size_t>(section)].ink = n;
-                        work_.document.edit(tr("Ink %1").arg(n + 1), std::move(next));
-                    });
-        }
+        add_inks(menu.addMenu(tr("Ink of '%1'").arg(name)), this, [this, section](int n) {
+            Session next = work_.document.session();
+            next.sections.change()[static_cast<size_t>(section)].ink = n;
+            work_.document.edit(tr("Ink %1").arg(n + 1), std::move(next));
+        });
         connect(menu.addAction(tr("Remove '%1'").arg(name)), &QAction::triggered, this, [this, section, name] {
             Session next = work_.document.session();
             auto& sections = next.sections.change();
@@ -177,11 +188,8 @@ void SongMap::contextMenuEvent(QContextMenuEvent* event) {
 }
 
 void SongMap::mouseDoubleClickEvent(QMouseEvent* event) {
-    const int section = section_at(work_.document.session(), time().time(event->position().x()));
-    if (section < 0) return;
-    const auto& s = work_.document.session();
-    work_.player.set_loop(
-        {true, s.sections[static_cast<size_t>(section)].start_s, section_end_s(s, section, work_.view.time.song_s())});
+    const double t = time().time(event->position().x());
+    work_.audition.loop_sections(t, t);
 }
 
 void SongMap::wheelEvent(QWheelEvent* event) {

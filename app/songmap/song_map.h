@@ -10,10 +10,11 @@
 
 namespace isotonus {
 
-class SongMap : public QWidget {
+class SongMap : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     SongMap(Workspace& work, QWidget* parent = nullptr);
+    QString spoken_value() const override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;
@@ -51,7 +52,7 @@ class SongMap : public QWidget {
     Drawn drawn_;
     int section_now_ = -1;
     std::unique_ptr<MixOverview> overview_;
-    enum class Drag { none, playhead, loop, section };
+    enum class Drag { none, playhead, loop, loop_of_sections, section };
     Drag drag_ = Drag::none;
     size_t dragged_section_ = 0;
     uint64_t gesture_ = 0;

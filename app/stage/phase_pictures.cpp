@@ -105,6 +105,10 @@ CorrelationPicture::CorrelationPicture(QWidget* parent) : QWidget(parent) {
     setAccessibleName(tr("Correlation against delay"));
 }
 
+QString CorrelationPicture::spoken_value() const {
+    return curve_.empty() ? QString() : tr("highest at %1 ms").arg(delay_ms_, 0, 'f', 2);
+}
+
 void CorrelationPicture::show_curve(std::vector<float> curve, double delay_ms) {
     curve_ = std::move(curve);
     delay_ms_ = delay_ms;

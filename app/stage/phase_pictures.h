@@ -5,6 +5,8 @@
 #include <QWidget>
 #include <vector>
 
+#include "app/style/spoken.h"
+
 namespace isotonus {
 
 class HitPicture : public QWidget {
@@ -22,10 +24,11 @@ class HitPicture : public QWidget {
     double rate_ = 48000.0;
 };
 
-class CorrelationPicture : public QWidget {
+class CorrelationPicture : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     explicit CorrelationPicture(QWidget* parent = nullptr);
+    QString spoken_value() const override;
     /// `curve`: lags of -50 … +50 ms; `delay_ms` where its peak is.
     void show_curve(std::vector<float> curve, double delay_ms);
 

@@ -30,11 +30,15 @@ QString vu_text(double dbfs) { return db_text(dbfs - vu_zero_dbfs, "", true).tri
 StageLane::StageLane(Workspace& work, TrackId id, QWidget* parent) : Lane(work, id, parent) {
     fit_ = new QToolButton(this);
     fit_->setObjectName("fit");
-    fit_->setText(tr("Stage"));
+    fit_->setText(tr("Stage", "on the button of a row"));
     fit_->setFocusPolicy(Qt::NoFocus);
-    fit_->setToolTip(tr("Sets this track's trim so that its level falls into its window. (F)"));
+    fit_->setStyleSheet("font-size: 11px; padding: 0 2px;");
+    fit_->setToolTip(
+        tr("Sets this track's trim so that its level falls into its window; so do the other chosen rows, when it is "
+           "one of "
+           "them. (F)"));
     connect(fit_, &QToolButton::clicked, this,
-            [this] { work_.edits.stage({this->id()}, tr("Stage %1").arg(track_name())); });
+            [this] { work_.edits.stage(work_.document.moved_with(this->id()), tr("Stage %1").arg(track_name())); });
     connect(&work_.materials, &Materials::reshaped, this, qOverload<>(&QWidget::update));
     lock_ = new QToolButton(this);
     lock_->setObjectName("lock");
@@ -63,7 +67,7 @@ QRect StageLane::strip() const { return {width() - strip_width - buttons_width, 
 QString StageLane::value_text() const { return track() ? db_text(track()->trim_db, "dB", true) : QString(); }
 
 QString StageLane::sentence() const {
-    const Measurement* m = work_.materials.measured(*track());
+    const Measurement* m = work_.materials.for_staging(*track());
     const auto s = work_.materials.staging(*track());
     if (!s || !m) return tr("%1 is not measured yet").arg(track_name());
     const char* unit = measure_unit(s->target.measure);
@@ -76,6 +80,9 @@ QString StageLane::sentence() const {
         text += ' ' + tr("Not in its window: %1. Shift+T shows what can be done.").arg(with_true_minus(why));
     else if (fit_of(*s) == Fit::above)
         text += ' ' + tr("That is %1 over.").arg(db_text(*s->after_dbfs - s->target.high_dbfs));
+    if (track()->staged_without)
+        text += ' ' + tr("Staged without %1 … %2, which is hatched.")
+                          .arg(time_text(track()->staged_without->from_s), time_text(track()->staged_without->to_s));
     if (const auto added = chain_adds_db(*s))
         text += ' ' + tr("Its chain then changes that by %1.").arg(db_text(*added, "dB", true));
     if (s->over_ceiling_db > 0.0)
@@ -189,6 +196,7 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
     ruler.paint_rules(painter, body);
     const auto s = work_.materials.staging(t);
     const MaterialPtr m = work_.materials.of(t);
+    trim_place_ = {};
     if (!s || !m) {
         painter.setPen(theme().faint);
         painter.setFont(lettering(11));
@@ -257,6 +265,7 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
         int left = std::min(from, to) - wide - 12;
         if (left < high + 4 && left + wide > low - 8) left = low - wide - 8;  // not across the bracket
         if (left < 4) left = std::max({from, to, high}) + 12;
+        trim_place_ = QRect(left, axis - 9, QFontMetrics(painter.font()).horizontalAdvance(value_text()) + 2, 18);
         painter.drawText(QRect(left, axis - 9, wide + 2, 18), Qt::AlignVCenter, figure);
     }
     if (std::isfinite(shown_live_db_))
@@ -267,6 +276,12 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
                          static_cast<double>(strip().right())};
     paint_level_shadow(painter, strip(), clip, m->summary, f.sample_rate, work_.document.shift_s(t),
                        gain_from_db(t.trim_db), time, theme().faint);
+    if (t.staged_without) {
+        const int from = static_cast<int>(time.place(t.staged_without->from_s)),
+                  to = static_cast<int>(time.place(t.staged_without->to_s));
+        painter.fillRect(QRect(QPoint(from, strip().top()), QPoint(std::max(from, to), strip().bottom())),
+                         QBrush(theme().accent, Qt::BDiagPattern));
+    }
     painter.setPen(theme().ink);
     const int peak_x = static_cast<int>(time.place(f.peak_time_s + work_.document.shift_s(t)));
     painter.drawLine(peak_x, strip().top(), peak_x, strip().top() + 6);
@@ -327,15 +342,8 @@ QWidget* StageStation::make_tools(Workspace& work, QWidget* parent) const {
     all->setToolTip(QCoreApplication::translate(
         "Station", "Trims every unlocked track to its target window; faders stay where they are."));
     QObject::connect(all, &QPushButton::clicked, tools, [&work] { work.edits.stage_all(); });
-    auto* selected = new QPushButton(QCoreApplication::translate("Station", "Selected"));
-    selected->setToolTip(QCoreApplication::translate("Station", "Stages the selected rows only. (F)"));
-    selected->setObjectName("stageSelected");
-    QObject::connect(selected, &QPushButton::clicked, tools, [&work] {
-        work.edits.stage(work.document.selected(), QCoreApplication::translate("Station", "Stage selected"));
-    });
     layout->setSpacing(3);
     layout->addWidget(all);
-    layout->addWidget(selected);
     const auto opens = [&](const char* name, const char* action, const QString& text, const QString& why) {
         auto* b = new QPushButton(text);
         b->setObjectName(name);

@@ -2,7 +2,6 @@
 
 #include <QCoreApplication>
 #include <QRegularExpression>
-#include <QTranslator>
 #include <cmath>
 #include <string_view>
 
@@ -12,14 +11,6 @@ namespace {
 bool plain = false;
 const QChar minus(0x2212);
 
-class English : public QTranslator {
-  public:
-    using QTranslator::QTranslator;
-    bool isEmpty() const override { return false; }
-    QString translate(const char*, const char* text, const char*, int n) const override {
-        return n < 0 ? QString() : QString(text).replace("(s)", n == 1 ? "" : "s");
-    }
-};
 }  // namespace
 
 QString db_text(double level_db, const char* unit, bool sign) {
@@ -58,7 +49,7 @@ QString pan_text(double pan) {
 std::optional<double> parse_level(const QString& text) {
     QString t = text.trimmed().toLower();
     t.replace(minus, '-').replace(',', '.');
-    if (t == "off" || t == "-inf") return silence_db;
+    if (t == "off" || t == QCoreApplication::translate("text", "off") || t == "-inf") return silence_db;
     static const QRegularExpression unit("\\s*(db|dbfs)$");
     t.remove(unit);
     bool ok = false;
@@ -84,11 +75,6 @@ std::optional<double> parse_pan(const QString& text) {
     // "34" is R 34 and "-34" L 34; "0.34" is the share of the way that files and the command line say.
     const double pan = t.contains('.') || t.contains(',') ? *value : *value / 100.0;
     return pan >= -1.0 && pan <= 1.0 ? std::optional(pan) : std::nullopt;
-}
-
-void speak_english() {
-    static const bool installed = QCoreApplication::installTranslator(new English(QCoreApplication::instance()));
-    (void)installed;
 }
 
 void set_plain_rms(bool on) { plain = on; }

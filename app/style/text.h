@@ -32,8 +32,4 @@ bool plain_rms();
 QString average_text(const Level& aes17_dbfs);
 QString average_label();
 
-/// Texts are written in English with plurals as "%n row(s)": this makes "1 row" and "3 rows" of them.  A translation
-/// that is installed later is asked first.
-void speak_english();
-
 }  // namespace isotonus

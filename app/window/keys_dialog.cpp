@@ -2,6 +2,7 @@
 
 #include <QHBoxLayout>
 #include <QLineEdit>
+#include <QPushButton>
 #include <QRegularExpression>
 #include <QScrollArea>
 #include <QVBoxLayout>
@@ -54,7 +55,18 @@ KeysDialog::KeysDialog(const std::vector<Key>& keys, QWidget* parent) : QDialog(
     search->setAccessibleName(tr("Search"));
     search->setClearButtonEnabled(false);
     connect(search, &QLineEdit::textChanged, this, &KeysDialog::show_with);
-    layout->addWidget(search);
+    auto* guide = new QPushButton(tr("Guide"));
+    guide->setObjectName("keysGuide");
+    guide->setAutoDefault(false);
+    guide->setToolTip(tr("The whole job on the demo, page by page."));
+    connect(guide, &QPushButton::clicked, this, [this] {
+        accept();
+        emit guide_wanted();
+    });
+    auto* top = new QHBoxLayout;
+    top->addWidget(search, 1);
+    top->addWidget(guide);
+    layout->addLayout(top);
     auto* page = new QWidget;
     auto* row = new QHBoxLayout(page);
     row->setContentsMargins(0, 0, 0, 0);

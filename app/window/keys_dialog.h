@@ -18,6 +18,9 @@ class KeysDialog : public QDialog {
     };
     KeysDialog(const std::vector<Key>& keys, QWidget* parent);
 
+  signals:
+    void guide_wanted();
+
   private:
     /// Those that have this in their keys or their words, in columns of about the same height.
     void show_with(const QString& wanted);

@@ -1,5 +1,8 @@
 #include "app/window/main_window.h"
 
+#include "app/style/language.h"
+#include "app/window/guide_window.h"
+
 #include "app/balance/balance.h"
 #include "app/desk/background.h"
 #include "app/ride/fader_box_window.h"
@@ -29,7 +32,6 @@ namespace isotonus {
 
 MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     setObjectName("window");
-    speak_english();
     set_night(settings_.night());
     set_plain_rms(settings_.plain_rms());
     set_row_height(settings_.row_height());
@@ -167,6 +169,7 @@ void MainWindow::make_actions() {
     item(add("night", tr("Day or night"), QKeySequence("F8"), [this] { show_night(!theme().night); }));
     item(add("settings", tr("Settings…"), QKeySequence("Ctrl+,"), [this] { show_settings(); }));
     item(add("keys", tr("Keys"), QKeySequence("F1"), [this] { show_keys(); }));
+    item(add("guide", tr("Guide"), QKeySequence("Ctrl+F1"), [this] { show_guide(); }));
     item(add("quit", tr("Quit"), QKeySequence::Quit, [this] { close(); }));
     menu_->setMenu(main_menu_);
     add("menuAction", tr("Menu"), Qt::Key_F10, [this] { menu_->showMenu(); });
@@ -270,6 +273,23 @@ void MainWindow::make_actions() {
         }
         work_.player.locate(start);
     };
+    add("loopMore", tr("The loop takes in the next section too"), QKeySequence("Shift+PgDown"),
+        [this] { work_.audition.loop_one_more(1); });
+    add("loopEarlier", tr("The loop takes in the section before too"), QKeySequence("Shift+PgUp"),
+        [this] { work_.audition.loop_one_more(-1); });
+    add("heardFigures", tr("Figures of what is heard now over the whole song: what is soloed, a bus alone"),
+        QKeySequence("Ctrl+K"), [this] { work_.mix.measure_heard(); });
+    connect(&work_.mix, &MixWatch::heard_measured, this, [this](const Measurement& m) {
+        const QString what = work_.document.session().any_solo()              ? tr("What is soloed")
+                             : work_.player.hearing() == Player::Hearing::mix ? tr("The mix")
+                                                                              : tr("What is heard");
+        emit work_.view.hint(tr("%1, over the whole song: peak %2 at %3, true peak %4, %5 (%6), loudness %7.")
+                                 .arg(what, level_text(m.sample_peak_dbfs, "dBFS"), time_text(m.peak_time_s),
+                                      level_text(m.true_peak_dbtp, "dBTP"), average_text(m.average_dbfs),
+                                      average_label(), level_text(m.integrated_lufs, "LUFS")));
+    });
+    add("stageWithout", tr("Stage the selected rows without the marked stretch; again: with all of the song"),
+        QKeySequence("Ctrl+Shift+G"), [this] { stage_without_loop(); });
     add("nextSection", tr("On to the next section; a loop follows"), Qt::Key_PageDown, [go_on] { go_on(1); });
     add("sectionBefore", tr("Back to where the section begins, or to the one before"), Qt::Key_PageUp,
         [go_on] { go_on(-1); });
@@ -311,6 +331,7 @@ void MainWindow::make_actions() {
         {", . < >", tr("Ride: squeeze and spread the values, the times of the selected points"), Task::ride},
         {"Ctrl and drag", tr("Ride: select points; in the strip above, mark one stretch more"), Task::ride},
         {"Ctrl+C, Ctrl+V, Enter", tr("Ride: copy a stretch, paste it at the playhead, type a point"), Task::ride},
+        {"/", tr("Ride: the ride that is shown, in or out"), Task::ride},
         {"[ and ]", tr("Ride: the point before, the point after; arrows move it"), Task::ride}};
     keys_.insert(keys_.end(), std::begin(by_lanes), std::end(by_lanes));
 }
@@ -394,6 +415,17 @@ void MainWindow::make_balance_actions() {
     }
 }
 
+void MainWindow::stage_without_loop() {
+    const auto ids = work_.document.selected();
+    const Track* first = ids.empty() ? nullptr : work_.document.track(ids.front());
+    const Player::Loop& loop = work_.player.loop();
+    if (!first) return;
+    if (first->staged_without) return work_.edits.stage_without(ids, std::nullopt);
+    if (loop.to_s - loop.from_s < 0.1)
+        return emit work_.view.hint(tr("Mark the stretch first: Shift and drag in the song map."));
+    work_.edits.stage_without(ids, LeftOut{loop.from_s, loop.to_s});
+}
+
 void MainWindow::ask_own_window() {
     const auto ids = work_.document.selected();
     const Track* first = ids.empty() ? nullptr : work_.document.track(ids.front());
@@ -472,7 +504,22 @@ void MainWindow::use_device(const QString& name) {
     work_.player.open_device(name, settings_.block_frames());
 }
 
-void MainWindow::show_keys() { KeysDialog(keys_, this).exec(); }
+void MainWindow::show_keys() {
+    KeysDialog dialog(keys_, this);
+    connect(&dialog, &KeysDialog::guide_wanted, this, &MainWindow::show_guide, Qt::QueuedConnection);
+    dialog.exec();
+}
+
+void MainWindow::show_guide() {
+    const auto folder = guide_folder();
+    if (!folder)
+        return work_.prompter->complain(
+            tr("The guide was not made with this program: cmark-gfm was missing. Its text is in docs/guide of the "
+               "source."));
+    auto* guide = new GuideWindow(*folder, this);
+    guide->setAttribute(Qt::WA_DeleteOnClose);
+    guide->show();
+}
 
 void MainWindow::take_monitor_levels() {
     MonitorSettings m = work_.player.monitor();
@@ -480,6 +527,7 @@ void MainWindow::take_monitor_levels() {
     m.quiet_db = settings_.quiet_db();
     m.rest_db = settings_.rest_db();
     work_.player.set_monitor(m);
+    work_.player.set_rest_dimmed(settings_.rest_dimmed());
     work_.mix.set_listening({settings_.listening_db_spl(), settings_.quiet_db()});
 }
 
@@ -529,6 +577,13 @@ void MainWindow::show_settings() {
                         tr("How much lower the quiet check makes it: far enough that the weakest vanish."));
     auto* rest = level("settingsRest", tr("The rest, while listening to rows"), "dB", -60, -3, settings_.rest_db(),
                        tr("How far the rest of the mix steps back."));
+    auto* alone = new QComboBox;
+    alone->setObjectName("settingsAlone");
+    alone->addItem(tr("the rest is silent"), false);
+    alone->addItem(tr("the rest steps back as far"), true);
+    alone->setCurrentIndex(settings_.rest_dimmed() ? 1 : 0);
+    alone->setToolTip(tr("A return is often judged better over a quiet mix than alone."));
+    form->addRow(tr("While a bus or a return is heard"), alone);
     auto* loud =
         level("settingsLoud", tr("A mix of −18 dBFS is heard at"), "dB SPL", 50, 95, settings_.listening_db_spl(),
               tr("Where your loudspeakers stand: audibility is computed for it."));
@@ -557,6 +612,13 @@ void MainWindow::show_settings() {
     form->addRow(tr("Cache at most"), cache_row);
     connect(empty, &QPushButton::clicked, &dialog,
             [empty] { empty->setText(tr("%1 are left").arg(size_text(tidy_cache(0)))); });
+    auto* language = new QComboBox;
+    language->setObjectName("settingsLanguage");
+    language->addItem(tr("as the system's"), QString());
+    for (const auto& [code, name] : languages()) language->addItem(name, code);
+    language->setCurrentIndex(std::max(0, language->findData(settings_.language())));
+    language->setToolTip(tr("From the next start on."));
+    form->addRow(tr("Language"), language);
     auto* night = new QCheckBox(tr("night colours"));
     night->setChecked(theme().night);
     form->addRow(QString(), night);
@@ -565,6 +627,7 @@ void MainWindow::show_settings() {
     connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
     connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
     if (dialog.exec() != QDialog::Accepted) return;
+    settings_.set_language(language->currentData().toString());
     settings_.set_block_frames(block->currentData().toInt());
     settings_.set_cache_gib(cache->value());
     in_background(*QThreadPool::globalInstance(), [gib = settings_.cache_gib()] { tidy_cache(uintmax_t(gib) << 30); });
@@ -577,6 +640,7 @@ void MainWindow::show_settings() {
     set_plain_rms(settings_.plain_rms());
     settings_.set_row_height(rows->currentData().toInt());
     set_row_height(settings_.row_height());
+    settings_.set_rest_dimmed(alone->currentData().toBool());
     settings_.set_monitoring(dim->value(), quiet->value(), rest->value(), loud->value());
     take_monitor_levels();
     desk_->show_station(tabs_->current());

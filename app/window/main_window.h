@@ -45,9 +45,12 @@ class MainWindow : public QMainWindow {
     QAction* add(const char* name, const QString& text, const QKeySequence& keys, std::function<void()> work);
     void fill_recent();
     void refresh_titles();
+    void show_guide();
     void show_keys();
     void show_settings();
     void check_phase();
+    /// The marked stretch is what staging leaves aside; rows that leave one aside already take all of the song.
+    void stage_without_loop();
     void ask_own_window();
     void move_rows(int by);
     void toggle_flag(bool Track::*flag, const QString& name);

@@ -14,6 +14,9 @@ class Settings {
     void set_device(const QString& name) { file_.setValue("device", name); }
     int block_frames() const { return file_.value("block_frames", 512).toInt(); }
     void set_block_frames(int frames) { file_.setValue("block_frames", frames); }
+    /// "en", "de"; empty: as the system's.
+    QString language() const { return file_.value("language").toString(); }
+    void set_language(const QString& code) { file_.setValue("language", code); }
     bool night() const { return file_.value("night", false).toBool(); }
     void set_night(bool on) { file_.setValue("night", on); }
     bool plain_rms() const { return file_.value("plain_rms", false).toBool(); }
@@ -24,6 +27,9 @@ class Settings {
     double dim_db() const { return file_.value("dim_db", -20.0).toDouble(); }
     double quiet_db() const { return file_.value("quiet_db", -30.0).toDouble(); }
     double rest_db() const { return file_.value("rest_db", -15.0).toDouble(); }
+    /// While a bus is heard: the rest steps back by rest_db instead of being silent.
+    bool rest_dimmed() const { return file_.value("rest_dimmed", false).toBool(); }
+    void set_rest_dimmed(bool on) { file_.setValue("rest_dimmed", on); }
     double listening_db_spl() const { return file_.value("listening_db_spl", 75.0).toDouble(); }
     void set_monitoring(double dim_db, double quiet_db, double rest_db, double listening_db_spl) {
         file_.setValue("dim_db", dim_db);

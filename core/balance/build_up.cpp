@@ -19,7 +19,6 @@ bool is_second_voice(const Track& t) {
 }
 
 int place_of(const Track& t, BuildUpOrder order, Family f) {
-    if (order == BuildUpOrder::anchors) return t.anchor ? 0 : 1;
     if (order == BuildUpOrder::beat)
         return is_kick(t)             ? 0
                : f == Family::bass    ? 1
@@ -42,12 +41,38 @@ int place_of(const Track& t, BuildUpOrder order, Family f) {
 
 }  // namespace
 
+std::vector<TrackId> anchors_in_order(const Session& session) {
+    const auto place = [&](TrackId id) {
+        return std::find(session.anchor_order.begin(), session.anchor_order.end(), id) - session.anchor_order.begin();
+    };
+    std::vector<TrackId> anchors;
+    for (const auto& t : session.tracks)
+        if (t->anchor) anchors.push_back(t->id);
+    std::stable_sort(anchors.begin(), anchors.end(), [&](TrackId a, TrackId b) { return place(a) < place(b); });
+    return anchors;
+}
+
+Session with_anchor_moved(const Session& session, TrackId id, int by) {
+    Session next = session;
+    next.anchor_order = anchors_in_order(session);
+    const auto at = std::find(next.anchor_order.begin(), next.anchor_order.end(), id);
+    const auto to = at - next.anchor_order.begin() + by;
+    if (at == next.anchor_order.end() || to < 0 || to >= std::ssize(next.anchor_order)) return session;
+    std::iter_swap(at, next.anchor_order.begin() + to);
+    return next;
+}
+
 std::vector<TrackId> build_up_order(const Session& session, BuildUpOrder order, const FamilyOf& family,
                                     const std::vector<TrackId>& first) {
-    std::vector<std::pair<int, TrackId>> places;
+    const std::vector<TrackId> anchors = anchors_in_order(session);
+    std::vector<std::pair<std::ptrdiff_t, TrackId>> places;
     for (const auto& t : session.tracks) {
         const bool picked = std::find(first.begin(), first.end(), t->id) != first.end();
-        places.emplace_back(order == BuildUpOrder::own ? (picked ? 0 : 1) : place_of(*t, order, family(*t)), t->id);
+        places.emplace_back(order == BuildUpOrder::own ? (picked ? 0 : 1)
+                            : order == BuildUpOrder::anchors
+                                ? std::find(anchors.begin(), anchors.end(), t->id) - anchors.begin()
+                                : place_of(*t, order, family(*t)),
+                            t->id);
     }
     std::stable_sort(places.begin(), places.end(), [](const auto& a, const auto& b) { return a.first < b.first; });
     std::vector<TrackId> ids;

@@ -10,6 +10,7 @@
 #include "core/mix/row_signals.h"
 #include "core/shape/signal.h"
 #include "core/stage/findings.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -26,43 +27,43 @@ struct CheckKind {
     bool notice;
 };
 using enum CheckGroup;
-constexpr std::array kinds{
-    CheckKind{"mix_not_silent", level, "is heard", "", false},
-    CheckKind{"headroom", level, "sample peak", "dBFS", false},
-    CheckKind{"over", level, "above the limit", "dBFS", false},
-    CheckKind{"level_enough", level, "loud enough", "dBFS", true},
-    CheckKind{"true_peak", level, "true peak", "dBTP", false},
-    CheckKind{"mix_clips", level, "clipping", "", false},
-    CheckKind{"mix_dc_offset", level, "DC offset", "share", false},
-    CheckKind{"loudness", level, "loudness", "LUFS", false},
-    CheckKind{"mono_loss", level, "loss in mono", "dB", false},
-    CheckKind{"deep_reduction", level, "deep reduction", "", true},
-    CheckKind{"chain_over", level, "over inside a chain", "", true},
-    CheckKind{"ride_at_its_end", level, "ride at its end", "", true},
-    CheckKind{"missing_files", files, "missing", "", false},
-    CheckKind{"clipped_tracks", files, "clipped", "", false},
-    CheckKind{"track_dc_offset", files, "DC offset", "", false},
-    CheckKind{"samples_not_numbers", files, "not numbers", "", false},
-    CheckKind{"converted_files", files, "converted", "", true},
-    CheckKind{"rate_below_source", files, "rate", "", true},
-    CheckKind{"open_findings", files, "findings", "", true},
-    CheckKind{"main_output_bare", routing, "main output", "", true},
-    CheckKind{"main_chain", routing, "main chain", "", false},
-    CheckKind{"rides_bypassed", routing, "rides", "", false},
-    CheckKind{"monitoring_on", routing, "monitoring", "", false},
-    CheckKind{"solo_left_on", routing, "solo", "", false},
-    CheckKind{"mute_left_on", routing, "mute", "", false},
-    CheckKind{"no_output", routing, "no output", "", false},
-    CheckKind{"taken_out", routing, "taken out", "", false},
-    CheckKind{"key_missing", routing, "keys", "", false},
-    CheckKind{"chains_out", routing, "chains", "", false},
-    CheckKind{"silence_at_start", ends, "silence before", "s", false},
-    CheckKind{"silence_at_end", ends, "silence after", "s", true},
-    CheckKind{"tail_cut", ends, "level at its end", "dBFS", true},
+constexpr CheckKind kinds[] = {
+    CheckKind{"mix_not_silent", level, to_say("is heard"), "", false},
+    CheckKind{"headroom", level, to_say("sample peak"), "dBFS", false},
+    CheckKind{"over", level, to_say("above the limit"), "dBFS", false},
+    CheckKind{"level_enough", level, to_say("loud enough"), "dBFS", true},
+    CheckKind{"true_peak", level, to_say("true peak"), "dBTP", false},
+    CheckKind{"mix_clips", level, to_say("clipping"), "", false},
+    CheckKind{"mix_dc_offset", level, to_say("DC offset"), "share", false},
+    CheckKind{"loudness", level, to_say("loudness"), "LUFS", false},
+    CheckKind{"mono_loss", level, to_say("loss in mono"), "dB", false},
+    CheckKind{"deep_reduction", level, to_say("deep reduction"), "", true},
+    CheckKind{"chain_over", level, to_say("over inside a chain"), "", true},
+    CheckKind{"ride_at_its_end", level, to_say("ride at its end"), "", true},
+    CheckKind{"missing_files", files, to_say("missing"), "", false},
+    CheckKind{"clipped_tracks", files, to_say("clipped"), "", false},
+    CheckKind{"track_dc_offset", files, to_say("DC offset"), "", false},
+    CheckKind{"samples_not_numbers", files, to_say("not numbers"), "", false},
+    CheckKind{"converted_files", files, to_say("converted"), "", true},
+    CheckKind{"rate_below_source", files, to_say("rate"), "", true},
+    CheckKind{"open_findings", files, to_say("findings"), "", true},
+    CheckKind{"main_output_bare", routing, to_say("main output"), "", true},
+    CheckKind{"main_chain", routing, to_say("main chain"), "", false},
+    CheckKind{"rides_bypassed", routing, to_say("rides"), "", false},
+    CheckKind{"monitoring_on", routing, to_say("monitoring"), "", false},
+    CheckKind{"solo_left_on", routing, to_say("solo"), "", false},
+    CheckKind{"mute_left_on", routing, to_say("mute"), "", false},
+    CheckKind{"no_output", routing, to_say("no output"), "", false},
+    CheckKind{"taken_out", routing, to_say("taken out"), "", false},
+    CheckKind{"key_missing", routing, to_say("keys"), "", false},
+    CheckKind{"chains_out", routing, to_say("chains"), "", false},
+    CheckKind{"silence_at_start", ends, to_say("silence before"), "s", false},
+    CheckKind{"silence_at_end", ends, to_say("silence after"), "s", true},
+    CheckKind{"tail_cut", ends, to_say("level at its end"), "dBFS", true},
 };
 
 const CheckKind& kind_of(std::string_view id) {
-    return *std::find_if(kinds.begin(), kinds.end(), [id](const CheckKind& k) { return k.id == id; });
+    return *std::find_if(std::begin(kinds), std::end(kinds), [id](const CheckKind& k) { return k.id == id; });
 }
 
 std::string joined(const std::vector<std::string>& names) {
@@ -120,9 +121,9 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
     const HandOffLimits& limits = in.limits;
     const double peak = *mix.sample_peak_dbfs;
     checks.push_back({"headroom", peak <= limits.most_peak_dbfs, peak, limits.most_peak_dbfs,
-                      fmt::format("the mix peaks at {:.1f} dBFS, at {}: {:.1f} dB of headroom, {:g} dB are asked for",
-                                  peak, at(mix.peak_time_s), -peak, -limits.most_peak_dbfs),
-                      "Processing after the mix needs room to work in.", mix.peak_time_s});
+                      say("the mix peaks at {:.1f} dBFS, at {}: {:.1f} dB of headroom, {:g} dB are asked for", peak,
+                          at(mix.peak_time_s), -peak, -limits.most_peak_dbfs),
+                      said("Processing after the mix needs room to work in."), mix.peak_time_s});
     for (const Moment& m : in.overs) {
         std::vector<std::string> names;
         TrackId most = 0;  // who makes most of it: its row is where to go
@@ -133,49 +134,48 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
         }
         const double time_s = static_cast<double>(m.frame) / in.plan.sample_rate;
         checks.push_back({"over", false, m.peak_dbfs, limits.most_peak_dbfs,
-                          fmt::format("{:.1f} dBFS at {}{}", m.peak_dbfs, at(time_s),
-                                      names.empty() ? "" : ", made by " + joined(names)),
-                          "Without these rows there the peak would be lower by so much.", time_s, most});
+                          names.empty() ? say("{:.1f} dBFS at {}", m.peak_dbfs, at(time_s))
+                                        : say("{:.1f} dBFS at {}, made by {}", m.peak_dbfs, at(time_s), joined(names)),
+                          said("Without these rows there the peak would be lower by so much."), time_s, most});
     }
-    checks.push_back({"level_enough", peak >= limits.least_peak_dbfs, peak, limits.least_peak_dbfs,
-                      peak >= limits.least_peak_dbfs
-                          ? fmt::format("the mix is not too quiet: {:.1f} dBFS", peak)
-                          : fmt::format("the mix peaks at only {:.1f} dBFS; {:g} is expected at least", peak,
-                                        limits.least_peak_dbfs),
-                      "A mix far below full scale gives its lowest bits away.", mix.peak_time_s});
+    checks.push_back(
+        {"level_enough", peak >= limits.least_peak_dbfs, peak, limits.least_peak_dbfs,
+         peak >= limits.least_peak_dbfs
+             ? say("the mix is not too quiet: {:.1f} dBFS", peak)
+             : say("the mix peaks at only {:.1f} dBFS; {:g} is expected at least", peak, limits.least_peak_dbfs),
+         said("A mix far below full scale gives its lowest bits away."), mix.peak_time_s});
     checks.push_back({"true_peak", *mix.true_peak_dbtp <= limits.most_true_peak_dbtp, mix.true_peak_dbtp,
-                      limits.most_true_peak_dbtp, fmt::format("the true peak is {:.1f} dBTP", *mix.true_peak_dbtp),
-                      "Between its samples the wave may reach higher than any of them, and clip a converter.",
+                      limits.most_true_peak_dbtp, say("the true peak is {:.1f} dBTP", *mix.true_peak_dbtp),
+                      said("Between its samples the wave may reach higher than any of them, and clip a converter."),
                       mix.true_peak_time_s});
     const bool clips = mix.clipped_runs > 0 || peak > 0.0;
     const double clip_s = mix.first_clipped_runs.empty()
                               ? mix.peak_time_s
                               : static_cast<double>(mix.first_clipped_runs.front().first_frame) / mix.sample_rate;
     checks.push_back({"mix_clips", !clips, static_cast<double>(mix.clipped_runs), 0.0,
-                      mix.clipped_runs > 0 ? fmt::format("the mix clips in {} runs", mix.clipped_runs)
-                      : clips              ? fmt::format("the mix goes beyond full scale, to {:+.1f} dBFS", peak)
-                                           : "the mix does not clip",
-                      "What is clipped here cannot be brought back.", clips ? clip_s : -1.0});
+                      mix.clipped_runs > 0 ? say("the mix clips in {} runs", mix.clipped_runs)
+                      : clips              ? say("the mix goes beyond full scale, to {:+.1f} dBFS", peak)
+                                           : said("the mix does not clip"),
+                      said("What is clipped here cannot be brought back."), clips ? clip_s : -1.0});
     checks.push_back({"mix_dc_offset", std::fabs(mix.dc_offset) <= limits.most_dc, std::fabs(mix.dc_offset),
-                      limits.most_dc,
-                      fmt::format("the mix's DC offset is {:.3f} % of full scale", 100.0 * mix.dc_offset),
-                      "It takes room from one side of the wave, and clicks at cuts."});
+                      limits.most_dc, say("the mix's DC offset is {:.3f} % of full scale", 100.0 * mix.dc_offset),
+                      said("It takes room from one side of the wave, and clicks at cuts.")});
     if (limits.least_lufs || limits.most_lufs) {
         const double loud = mix.integrated_lufs.value_or(-70.0);
         const bool low = limits.least_lufs && loud < *limits.least_lufs,
                    high = limits.most_lufs && loud > *limits.most_lufs;
-        checks.push_back({"loudness", !low && !high, loud, low ? limits.least_lufs : limits.most_lufs,
-                          fmt::format("the mix's loudness is {:.1f} LUFS{}", loud,
-                                      low    ? ": quieter than what it will be heard beside"
-                                      : high ? ": louder than what it will be heard beside"
-                                             : ""),
-                          "Players turn loud songs down; quiet ones stay quiet."});
+        checks.push_back(
+            {"loudness", !low && !high, loud, low ? limits.least_lufs : limits.most_lufs,
+             low    ? say("the mix's loudness is {:.1f} LUFS: quieter than what it will be heard beside", loud)
+             : high ? say("the mix's loudness is {:.1f} LUFS: louder than what it will be heard beside", loud)
+                    : say("the mix's loudness is {:.1f} LUFS", loud),
+             said("Players turn loud songs down; quiet ones stay quiet.")});
     }
     const Level lost = mono_loss_db(mix);
     const double loss = lost ? -*lost : 0.0;
     checks.push_back({"mono_loss", loss <= limits.most_mono_loss_db, loss, limits.most_mono_loss_db,
-                      fmt::format("summed to mono the mix loses {:.1f} dB", loss),
-                      "Phones, clubs and small radios play the sum of both sides."});
+                      say("summed to mono the mix loses {:.1f} dB", loss),
+                      said("Phones, clubs and small radios play the sum of both sides.")});
 }
 
 void check_ends(const CheckInput& in, std::vector<Check>& checks) {
@@ -185,11 +185,11 @@ void check_ends(const CheckInput& in, std::vector<Check>& checks) {
     const double end_s = in.plan.duration_s(), longest = in.limits.longest_silence_s,
                  silent_s = std::max(0.0, end_s - to_s);
     checks.push_back({"silence_at_start", from_s <= longest, from_s, longest,
-                      fmt::format("the mix begins to sound at {}", at(from_s)),
-                      "Silence before the song was mostly left over.", from_s});
+                      say("the mix begins to sound at {}", at(from_s)),
+                      said("Silence before the song was mostly left over."), from_s});
     checks.push_back({"silence_at_end", silent_s <= longest, silent_s, longest,
-                      fmt::format("the mix is silent for its last {:.1f} s", silent_s),
-                      "Silence after the song was mostly left over.", to_s});
+                      say("the mix is silent for its last {:.1f} s", silent_s),
+                      said("Silence after the song was mostly left over."), to_s});
     // The last 10 ms.
     float most = 0.0f;
     const auto blocks = std::max<int64_t>(1, rate / 100 / LevelSummary::block_frames);
@@ -197,9 +197,9 @@ void check_ends(const CheckInput& in, std::vector<Check>& checks) {
     const Level end_level = level_from_gain(static_cast<double>(most));
     const bool cut = end_level && *end_level > in.limits.tail_dbfs;
     checks.push_back({"tail_cut", !cut, end_level, in.limits.tail_dbfs,
-                      cut ? fmt::format("the mix ends at {:.1f} dBFS: its end is cut off", *end_level)
-                          : "the mix has died away where it ends",
-                      "A tail that is cut off is heard as a fault, and cannot be added later.",
+                      cut ? say("the mix ends at {:.1f} dBFS: its end is cut off", *end_level)
+                          : said("the mix has died away where it ends"),
+                      said("A tail that is cut off is heard as a fault, and cannot be added later."),
                       cut ? end_s - 1.0 : -1.0});
 }
 
@@ -237,7 +237,11 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
         if (b.solo) soloed.add(b.id, b.name);
         end_of_travel(b.id, b.rides);
     }
-    for (const ControlGroup& g : session.groups) end_of_travel(g.id, g.rides);
+    for (const ControlGroup& g : session.groups) {
+        if (g.mute) muted.add(g.id, g.name);
+        if (g.solo) soloed.add(g.id, g.name);
+        end_of_travel(g.id, g.rides);
+    }
     end_of_travel(main_output, session.main_rides);
     for (const PlanTrack& t : in.plan.tracks) {
         const Track* track = session.find(t.id);
@@ -250,7 +254,7 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
             silent.add(track->id, track->name);
         if (!in.plan.heard(t)) continue;
         if (m.clipped_runs > 0)
-            clipped.add(track->id, fmt::format("{} ({} runs)", track->name, m.clipped_runs),
+            clipped.add(track->id, say("{} ({} runs)", track->name, m.clipped_runs),
                         m.first_clipped_runs.empty() ? -1.0
                                                      : static_cast<double>(m.first_clipped_runs.front().first_frame) /
                                                            std::max(1, material.recorded.sample_rate));
@@ -269,29 +273,31 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
                 std::any_of(left.begin(), left.end(), [&f](const Finding& l) { return l.id == f.id; }))
                 findings.add(track->id, fmt::format("{}: {}", track->name, f.text), f.time_s);
     }
-    const auto add = [&](const char* id, const Rows& rows, const char* found, const char* none, const char* why) {
-        checks.push_back(about(id, rows, found, none, why));
-    };
-    add("missing_files", lost, "files that cannot be used", "every track's file is there",
-        "What is not there is not in the mix.");
-    add("solo_left_on", soloed, "solo is on", "no solo is on",
-        "Solo is left out of exports: what leaves is not what you hear.");
-    add("mute_left_on", muted, "muted", "nothing is muted", "A mute that was forgotten is a part that is missing.");
-    add("no_output", silent, "reach nothing (fader off, or a bus that is off)", "every track reaches the main output",
-        "A row that is on and not heard is mostly a mistake.");
-    add("clipped_tracks", clipped, "recorded with clipping", "no track has clipped runs",
-        "It distorts, whatever its level in the mix.");
-    add("track_dc_offset", offset, "DC offset", "no track has a DC offset", "It takes room, and clicks at cuts.");
-    add("samples_not_numbers", not_finite, "samples that are not numbers (played as silence)",
-        "every sample is a number", "The file was written by something that failed.");
-    add("converted_files", converted, "files of another rate (converted)", "every file has the session's rate",
-        "A conversion more than is needed; fine when it is meant.");
-    add("rate_below_source", higher, "recorded at a higher rate than the session's",
-        "the session's rate is not below any file's", "What lies above half the session's rate is lost.");
-    add("ride_at_its_end", limits, "rides at the end of their travel", "no ride reaches the end of its travel",
-        "The control wanted to go farther than it can: the fader or the trim should do the rest.");
-    add("open_findings", findings, "findings that are still open", "nothing that was found is still open",
-        "What was heard while gathering is heard in the mix too.");
+    const auto add = [&](const char* id, const Rows& rows, const std::string& found, const std::string& none,
+                         const std::string& why) { checks.push_back(about(id, rows, found, none, why)); };
+    add("missing_files", lost, said("files that cannot be used"), said("every track's file is there"),
+        said("What is not there is not in the mix."));
+    add("solo_left_on", soloed, said("solo is on"), said("no solo is on"),
+        said("Solo is left out of exports: what leaves is not what you hear."));
+    add("mute_left_on", muted, said("muted"), said("nothing is muted"),
+        said("A mute that was forgotten is a part that is missing."));
+    add("no_output", silent, said("reach nothing (fader off, or a bus that is off)"),
+        said("every track reaches the main output"), said("A row that is on and not heard is mostly a mistake."));
+    add("clipped_tracks", clipped, said("recorded with clipping"), said("no track has clipped runs"),
+        said("It distorts, whatever its level in the mix."));
+    add("track_dc_offset", offset, said("DC offset"), said("no track has a DC offset"),
+        said("It takes room, and clicks at cuts."));
+    add("samples_not_numbers", not_finite, said("samples that are not numbers (played as silence)"),
+        said("every sample is a number"), said("The file was written by something that failed."));
+    add("converted_files", converted, said("files of another rate (converted)"),
+        said("every file has the session's rate"), said("A conversion more than is needed; fine when it is meant."));
+    add("rate_below_source", higher, said("recorded at a higher rate than the session's"),
+        said("the session's rate is not below any file's"), said("What lies above half the session's rate is lost."));
+    add("ride_at_its_end", limits, said("rides at the end of their travel"),
+        said("no ride reaches the end of its travel"),
+        said("The control wanted to go farther than it can: the fader or the trim should do the rest."));
+    add("open_findings", findings, said("findings that are still open"), said("nothing that was found is still open"),
+        said("What was heard while gathering is heard in the mix too."));
 }
 
 /// What the rows' chains do over the whole song.
@@ -304,7 +310,7 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
         for (const Processor& p : chain)
             if (is_plugin(p.type) && p.in)
                 if (const auto why = processor_type(p.type) ? plugin_fault(p.type)
-                                                            : std::optional<std::string>("it is not installed"))
+                                                            : std::optional<std::string>(said("it is not installed")))
                     taken_out.add(row, fmt::format("{} in {}: {}", word_of(p.type), session.name_of(row), *why));
         for (const Processor& p : chain)
             if (p.key != 0 && !session.find(p.key) && !session.find_bus(p.key))
@@ -326,33 +332,33 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
             if (chain[n].type == "compressor" && signal->reduced_s(n, deep_db) >= long_s) {
                 const Signal::Reduction r = *signal->reduction(n);
                 deep.add(t.id,
-                         fmt::format("{} (most {:.1f} dB, {:.0f} s long over {:g})", name, r.most_db,
-                                     signal->reduced_s(n, deep_db), deep_db),
+                         say("{} (most {:.1f} dB, {:.0f} s long over {:g})", name, r.most_db,
+                             signal->reduced_s(n, deep_db), deep_db),
                          r.most_at_s);
             }
             // The last one's level is seen everywhere; what lies between the others is seen nowhere else.
             if (const Level peak = signal->peak_after_dbfs(n); peak && *peak > 0.0 && n + 1 < chain.size())
-                over.add(t.id, fmt::format("{} ({:+.1f} dBFS after {})", name, *peak, chain[n].type));
+                over.add(t.id, say("{} ({:+.1f} dBFS after {})", name, *peak, chain[n].type));
         }
     }
-    const auto add = [&](const char* id, const Rows& rows, const char* found, const char* none, const char* why) {
-        checks.push_back(about(id, rows, found, none, why));
-    };
-    add("deep_reduction", deep, "reduced deeply for long", "no compressor reduces by more than 10 dB for long",
-        "That much is heard as pumping; two gentle steps do the same.");
-    add("taken_out", taken_out, "processors that are taken out", "no processor is taken out",
-        "It lets through what comes in: the export is without what it would do.");
-    add("chain_over", over, "beyond full scale inside a chain", "no chain goes beyond full scale inside",
-        "It does not clip here, but what saturates or is rebuilt elsewhere will.");
-    add("key_missing", keyless, "listening to a row that is not there", "every key's row is there",
-        "A processor whose key is gone hears silence and does nothing.");
+    const auto add = [&](const char* id, const Rows& rows, const std::string& found, const std::string& none,
+                         const std::string& why) { checks.push_back(about(id, rows, found, none, why)); };
+    add("deep_reduction", deep, said("reduced deeply for long"),
+        said("no compressor reduces by more than 10 dB for long"),
+        said("That much is heard as pumping; two gentle steps do the same."));
+    add("taken_out", taken_out, said("processors that are taken out"), said("no processor is taken out"),
+        said("It lets through what comes in: the export is without what it would do."));
+    add("chain_over", over, said("beyond full scale inside a chain"), said("no chain goes beyond full scale inside"),
+        said("It does not clip here, but what saturates or is rebuilt elsewhere will."));
+    add("key_missing", keyless, said("listening to a row that is not there"), said("every key's row is there"),
+        said("A processor whose key is gone hears silence and does nothing."));
     if (session.chains_out) {
-        Check all{"chains_out", false, 1.0, 0.0, "all chains are out", "", -1.0, 0};
-        all.why = "Out is for comparing; the export has none of these chains.";
+        Check all{"chains_out", false, 1.0, 0.0, said("all chains are out"), "", -1.0, 0};
+        all.why = said("Out is for comparing; the export has none of these chains.");
         checks.push_back(std::move(all));
     } else {
-        add("chains_out", out, "chains that are out as a whole", "no chain is out as a whole",
-            "Out is for comparing; the export has none of these chains.");
+        add("chains_out", out, said("chains that are out as a whole"), said("no chain is out as a whole"),
+            said("Out is for comparing; the export has none of these chains."));
     }
 }
 
@@ -389,49 +395,49 @@ std::vector<Check> check_handoff(const CheckInput& in) {
     const Session& session = in.session;
     const bool heard = in.mix.measurement.sample_peak_dbfs.has_value();
     checks.push_back({"mix_not_silent", heard, in.mix.measurement.sample_peak_dbfs, std::nullopt,
-                      heard ? "the mix is heard" : "the mix is silent from start to end",
-                      "There is nothing to hand off."});
+                      heard ? said("the mix is heard") : said("the mix is silent from start to end"),
+                      said("There is nothing to hand off.")});
     if (heard) {
         check_levels(in, checks);
         check_ends(in, checks);
     }
     const bool ridden = in.plan.main.ridden();
     checks.push_back({"main_output_bare", !ridden, ridden ? 1.0 : 0.0, 0.0,
-                      ridden ? "the main output is ridden: a mastering engineer mostly wants to do fades"
-                             : "nothing is on the main output but its fader",
-                      "What is done to the whole mix belongs to mastering, unless it was agreed."});
+                      ridden ? said("the main output is ridden: a mastering engineer mostly wants to do fades")
+                             : said("nothing is on the main output but its fader"),
+                      said("What is done to the whole mix belongs to mastering, unless it was agreed.")});
     const bool leaves = session.hand_off.main_chain != MainChain::out, works = is_main_shaped(session);
     const bool unwanted =
         works && session.hand_off.main_chain == MainChain::in && session.hand_off.profile == HandOffProfile::mastering;
     checks.push_back(
         {"main_chain", !unwanted, works && leaves ? 1.0 : 0.0, std::nullopt,
-         session.main_chain.empty() ? "the main output has no chain"
-         : !works                   ? "the main output's chain is out"
-         : !leaves                  ? "the main output's chain is in, and left out of what leaves"
+         session.main_chain.empty() ? said("the main output has no chain")
+         : !works                   ? said("the main output's chain is out")
+         : !leaves                  ? said("the main output's chain is in, and left out of what leaves")
          : session.hand_off.main_chain == MainChain::both
-             ? "the mix leaves twice: without the main output's chain and with it"
-             : "what leaves has passed the main output's chain",
-         "What limits or squeezes the whole mix cannot be taken back; mastering wants the mix without it."});
-    const bool bypassed = session.rides_bypassed ||
-                          std::any_of(session.tracks.begin(), session.tracks.end(),
-                                      [](const auto& t) { return t->rides.bypassed && t->rides.any(); }) ||
-                          std::any_of(session.buses.begin(), session.buses.end(),
-                                      [](const Bus& b) { return b.rides.bypassed && b.rides.any(); }) ||
-                          (session.main_rides.bypassed && session.main_rides.any());
+             ? said("the mix leaves twice: without the main output's chain and with it")
+             : said("what leaves has passed the main output's chain"),
+         said("What limits or squeezes the whole mix cannot be taken back; mastering wants the mix without it.")});
+    const auto of_row = [](const auto& row) { return row.rides.any_bypassed(); };
+    const bool bypassed =
+        session.rides_bypassed || session.main_rides.any_bypassed() ||
+        std::any_of(session.tracks.begin(), session.tracks.end(), [&](const auto& t) { return of_row(*t); }) ||
+        std::any_of(session.buses.begin(), session.buses.end(), of_row) ||
+        std::any_of(session.groups.begin(), session.groups.end(), of_row);
     checks.push_back({"rides_bypassed", !bypassed, bypassed ? 1.0 : 0.0, 0.0,
-                      bypassed ? "rides are bypassed" : "no ride is bypassed",
-                      "A bypass is for comparing; the export has none of these rides."});
+                      bypassed ? said("rides are bypassed") : said("no ride is bypassed"),
+                      said("A bypass is for comparing; the export has none of these rides.")});
     checks.push_back({"monitoring_on", !in.monitoring_on, in.monitoring_on ? 1.0 : 0.0, 0.0,
                       in.monitoring_on
-                          ? "something stands between the mix and your ears (dim, mono, a playback check …)"
-                          : "you hear the mix as it is",
-                      "It never reaches the export, so that what you judge is not what leaves."});
+                          ? said("something stands between the mix and your ears (dim, mono, a playback check …)")
+                          : said("you hear the mix as it is"),
+                      said("It never reaches the export, so that what you judge is not what leaves.")});
     check_rows(in, checks);
     check_chains(in, checks);
     for (Check& c : checks) {
         const CheckKind& kind = kind_of(c.id);
         c.group = kind.group;
-        c.name = kind.name;
+        c.name = said(kind.name);
         c.unit = kind.unit;
         c.notice = kind.notice;
         c.at_least = c.measured && c.limit &&

@@ -394,6 +394,18 @@ std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const De
             const Bus* bus = row ? row : session.find_bus(track->output);
             while (bus && bus->output != main_output) bus = session.find_bus(bus->output);
             if (bus) name = bus->name;
+        } else if (d.stems == StemSplit::groups) {
+            // Of several control groups the first one: a row leaves once.
+            const auto moves = [&](TrackId member) {
+                return std::find_if(session.groups.begin(), session.groups.end(), [&](const ControlGroup& g) {
+                    return std::find(g.members.begin(), g.members.end(), member) != g.members.end();
+                });
+            };
+            auto group = moves(t.id);
+            const Bus* bus = session.find_bus(row ? row->output : track->output);
+            for (; group == session.groups.end() && bus; bus = session.find_bus(bus->output)) group = moves(bus->id);
+            joins = group != session.groups.end();
+            if (joins) name = group->name;
         } else {
             joins = false;
         }

@@ -11,7 +11,7 @@
 
 namespace isotonus {
 
-enum class StemSplit { none, tracks, families, buses };
+enum class StemSplit { none, tracks, families, buses, groups };
 
 /// A part of the song that becomes files of its own.
 struct Excerpt {

@@ -176,23 +176,23 @@ class Compiler {
     /// None of the buses from this one on to the root is muted.
     bool is_open(TrackId output) const {
         for (const Bus* bus = session_.find_bus(output); bus && bus->id != root_; bus = session_.find_bus(bus->output))
-            if (bus->mute) return false;
+            if (session_.is_muted(*bus)) return false;
         return true;
     }
     bool solo_counts() const { return solo_ == Solo::counts && session_.any_solo(); }
 
     bool is_heard(const Track& track) const {
-        if (track.mute || !is_open(track.output)) return false;
+        if (session_.is_muted(track) || !is_open(track.output)) return false;
         return !solo_counts() || session_.is_soloed(track);
     }
 
     /// A send before the fader is heard when its track is muted, and one after it when only the track's bus is: what
     /// was sent has left by then.  One to a return that is soloed is heard as well.
     bool is_heard(const Track& track, const Send& send) const {
-        if ((track.mute && !send.before_fader) || !is_open(send.to)) return false;
+        if ((session_.is_muted(track) && !send.before_fader) || !is_open(send.to)) return false;
         if (!solo_counts() || session_.is_soloed(track)) return true;
         for (const Bus* bus = session_.find_bus(send.to); bus; bus = session_.find_bus(bus->output))
-            if (bus->solo) return true;
+            if (session_.is_soloed_itself(*bus)) return true;
         return false;
     }
 
@@ -333,7 +333,8 @@ class Compiler {
         t.is_bus = true;
         t.material = signal_of(bus.id, bus.chain, bus.rides, bus.trim_db, trim_ride_of(bus.rides));
         const PlanBus gains = bus_of(bus, false);  // its trim is before its chain
-        t.fader_gain = !bus.mute && is_open(bus.output) ? gains.level : 0.0;
+        const bool muted = session_.is_muted(bus);
+        t.fader_gain = !muted && is_open(bus.output) ? gains.level : 0.0;
         t.first_part = plan_->parts.size();
         const auto add = [&](const Send* send) {
             PlanPart p;
@@ -345,7 +346,7 @@ class Compiler {
                 p.send = send->id;
                 p.pan = bus.pan;
                 p.width = bus.width;
-                const bool heard = is_open(send->to) && (send->before_fader || !bus.mute);
+                const bool heard = is_open(send->to) && (send->before_fader || !muted);
                 p.level = !heard ? 0.0 : send->before_fader ? 1.0 : gains.level;
                 LevelRides{false, !send->before_fader}.add_to(p, session_, bus.rides, bus.id);
                 add_place_rides(p, session_, bus.rides);

@@ -21,9 +21,9 @@ RowTap tap_of(const Session& session, const Track& track, const MaterialPtr& fil
 
 Rides heard_rides(const Session& session, const Rides& rides) {
     Rides heard;
-    if (session.rides_bypassed || rides.bypassed) return heard;
+    if (session.rides_bypassed) return heard;
     for (const auto& [parameter, curve] : rides.all())
-        if (parameter.processor() != 0) heard.set(parameter, curve);
+        if (parameter.processor() != 0) heard.set(parameter, rides.heard(parameter));
     return heard;
 }
 

@@ -127,10 +127,19 @@ const CurvePtr& Rides::operator[](Parameter p) const {
 }
 
 void Rides::set(Parameter p, CurvePtr curve) {
-    if (curve)
+    if (curve) {
         curves_[p] = std::move(curve);
-    else
+    } else {
         curves_.erase(p);
+        out_.erase(p);
+    }
+}
+
+void Rides::set_out(Parameter p, bool out) {
+    if (out && curves_.contains(p))
+        out_.insert(p);
+    else
+        out_.erase(p);
 }
 
 }  // namespace isotonus

@@ -5,6 +5,7 @@
 #include <map>
 #include <memory>
 #include <optional>
+#include <set>
 #include <span>
 #include <string>
 #include <string_view>
@@ -107,14 +108,20 @@ class Rides {
     /// Null: not ridden.
     const CurvePtr& operator[](Parameter p) const;
     void set(Parameter p, CurvePtr curve);
-    /// What is heard: null when bypassed.
-    CurvePtr heard(Parameter p) const { return bypassed ? nullptr : (*this)[p]; }
+    /// One of them as if it were not there; one that is not there cannot be out.
+    void set_out(Parameter p, bool out);
+    bool is_out(Parameter p) const { return out_.contains(p); }
+    /// Some ride is there and not heard.
+    bool any_bypassed() const { return (bypassed && any()) || !out_.empty(); }
+    /// What is heard: null when bypassed, or out.
+    CurvePtr heard(Parameter p) const { return bypassed || is_out(p) ? nullptr : (*this)[p]; }
     bool any() const { return !curves_.empty(); }
     /// Those that there are.
     const std::map<Parameter, CurvePtr>& all() const { return curves_; }
 
   private:
     std::map<Parameter, CurvePtr> curves_;
+    std::set<Parameter> out_;
 };
 
 }  // namespace isotonus

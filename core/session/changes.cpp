@@ -9,12 +9,13 @@
 #include "core/shape/chain.h"
 #include "core/shape/parameter_label.h"
 #include "core/shape/processor.h"
+#include "core/words.h"
 
 namespace isotonus {
 
 namespace {
 
-std::string db(double level) { return std::isinf(level) ? "-inf dB" : fmt::format("{:.1f} dB", level); }
+std::string db(double level) { return std::isinf(level) ? said("-inf dB") : fmt::format("{:.1f} dB", level); }
 std::string side(double pan) {
     const auto percent = static_cast<int>(std::lround(std::fabs(pan) * 100.0));
     return percent == 0 ? "C" : fmt::format("{}{}", pan < 0.0 ? "L" : "R", percent);
@@ -27,14 +28,14 @@ struct Words {
     std::vector<std::string> found;
 
     template <class Value, class Text>
-    void value(const char* what, const Value& before, const Value& after, const Text& text) {
-        if (before != after) found.push_back(fmt::format("{} {}, was {}", what, text(after), text(before)));
+    void value(const std::string& what, const Value& before, const Value& after, const Text& text) {
+        if (before != after) found.push_back(say("{} {}, was {}", what, text(after), text(before)));
     }
-    void flag(bool before, bool after, const char* on, const char* off) {
-        if (before != after) found.emplace_back(after ? on : off);
+    void flag(bool before, bool after, const std::string& on, const std::string& off) {
+        if (before != after) found.push_back(after ? on : off);
     }
     template <class Value>
-    void quiet(const char* what, const Value& before, const Value& after) {
+    void quiet(const std::string& what, const Value& before, const Value& after) {
         if (!(before == after)) found.emplace_back(what);
     }
 
@@ -59,19 +60,18 @@ void Words::chain(const Chain& before, const Chain& after) {
     for (const Processor& b : before) {
         const Processor* const a = find_processor(&after, b.id);
         if (!a) {
-            found.push_back(fmt::format("{} is gone", word_of(b.type)));
+            found.push_back(say("{} is gone", word_of(b.type)));
             continue;
         }
         order_before.push_back(b.id);
         const std::string word = word_of(b.type);
-        if (b.in != a->in) found.push_back(fmt::format("{} is {}", word, a->in ? "in" : "out"));
+        if (b.in != a->in) found.push_back(a->in ? say("{} is in", word) : say("{} is out", word));
         if (b.key != a->key)
-            found.push_back(
-                fmt::format("{} listens to {}", word, a->key == 0 ? std::string("its own row") : now.name_of(a->key)));
-        if (b.impulse != a->impulse) found.push_back(fmt::format("{} has another room", word));
+            found.push_back(say("{} listens to {}", word, a->key == 0 ? said("its own row") : now.name_of(a->key)));
+        if (b.impulse != a->impulse) found.push_back(say("{} has another room", word));
         if (b.match != a->match || b.match_db != a->match_db)
-            found.push_back(fmt::format("{} is matched otherwise while it is out", word));
-        if (b.type != a->type) found.push_back(fmt::format("{} is now {}", word, word_of(a->type)));
+            found.push_back(say("{} is matched otherwise while it is out", word));
+        if (b.type != a->type) found.push_back(say("{} is now {}", word, word_of(a->type)));
         std::map<std::string, double, std::less<>> ids = b.values;
         ids.insert(a->values.begin(), a->values.end());
         for (const auto& [id, unused] : ids) {
@@ -79,16 +79,16 @@ void Words::chain(const Chain& before, const Chain& after) {
             if (!info) continue;
             const double was = value_of(b, *info), is = value_of(*a, *info);
             if (was != is)
-                found.push_back(fmt::format("{}: {} {}, was {}", word, label_of(*info), value_text(*info, is),
-                                            value_text(*info, was)));
+                found.push_back(
+                    say("{}: {} {}, was {}", word, label_of(*info), value_text(*info, is), value_text(*info, was)));
         }
     }
     for (const Processor& a : after)
         if (find_processor(&before, a.id))
             order_after.push_back(a.id);
         else
-            found.push_back(fmt::format("{} is new", word_of(a.type)));
-    if (order_before != order_after) found.emplace_back("its processors stand in another order");
+            found.push_back(say("{} is new", word_of(a.type)));
+    if (order_before != order_after) found.emplace_back(said("its processors stand in another order"));
 }
 
 void Words::sends(const Sends& before, const Sends& after) {
@@ -100,23 +100,24 @@ void Words::sends(const Sends& before, const Sends& after) {
         const Send* const a = of(after, b.id);
         const std::string name = then.name_of(b.to);
         if (!a) {
-            found.push_back(fmt::format("the send to {} is gone", name));
+            found.push_back(say("the send to {} is gone", name));
             continue;
         }
-        value(fmt::format("send to {}", name).c_str(), b.level_db, a->level_db, db);
-        if (b.in != a->in) found.push_back(fmt::format("the send to {} is {}", name, a->in ? "in" : "out"));
+        value(say("send to {}", name), b.level_db, a->level_db, db);
+        if (b.in != a->in)
+            found.push_back(a->in ? say("the send to {} is in", name) : say("the send to {} is out", name));
         if (b.before_fader != a->before_fader)
-            found.push_back(
-                fmt::format("the send to {} is taken {} the fader", name, a->before_fader ? "before" : "after"));
+            found.push_back(a->before_fader ? say("the send to {} is taken before the fader", name)
+                                            : say("the send to {} is taken after the fader", name));
         if (b.own_pan != a->own_pan || b.pan != a->pan || b.to != a->to)
-            found.push_back(fmt::format("the send to {} is placed otherwise", name));
+            found.push_back(say("the send to {} is placed otherwise", name));
     }
     for (const Send& a : after)
-        if (!of(before, a.id)) found.push_back(fmt::format("a send to {} is new", now.name_of(a.to)));
+        if (!of(before, a.id)) found.push_back(say("a send to {} is new", now.name_of(a.to)));
 }
 
 void Words::rides(const Rides& before, const Rides& after, const Chain& chain_before, const Chain& chain_after) {
-    flag(before.bypassed, after.bypassed, "its rides are out", "its rides are in");
+    flag(before.bypassed, after.bypassed, said("its rides are out"), said("its rides are in"));
     std::map<Parameter, std::pair<CurvePtr, CurvePtr>> both;
     for (const auto& [parameter, curve] : before.all()) both[parameter].first = curve;
     for (const auto& [parameter, curve] : after.all()) both[parameter].second = curve;
@@ -127,25 +128,32 @@ void Words::rides(const Rides& before, const Rides& after, const Chain& chain_be
         std::string what = label_of(info);
         for (const Chain* c : {&chain_before, &chain_after})
             if (const Processor* p = find_processor(c, parameter.processor())) {
-                what = fmt::format("{} of {}", what, word_of(p->type));
+                what = say("{} of {}", what, word_of(p->type));
                 break;
             }
-        if (parameter.send() != 0) what += " of a send";
-        found.push_back(fmt::format("the ride of {} {}", what, !was ? "is new" : !is ? "is gone" : "has changed"));
+        if (parameter.send() != 0) what = say("{} of a send", what);
+        found.push_back(!was  ? say("the ride of {} is new", what)
+                        : !is ? say("the ride of {} is gone", what)
+                              : say("the ride of {} has changed", what));
+    }
+    for (const auto& [parameter, curves] : both) {
+        if (!curves.first || !curves.second || before.is_out(parameter) == after.is_out(parameter)) continue;
+        found.push_back(after.is_out(parameter) ? say("the ride of {} is out", label_of(parameter.info()))
+                                                : say("the ride of {} is in", label_of(parameter.info())));
     }
 }
 
 template <class Row>
 void Words::mixed(const Row& before, const Row& after) {
-    value("fader", before.fader_db, after.fader_db, db);
-    value("trim", before.trim_db, after.trim_db, db);
-    value("pan", before.pan, after.pan, side);
-    value("width", before.width, after.width, percent);
-    flag(before.mute, after.mute, "muted", "no longer muted");
-    flag(before.solo, after.solo, "solo", "no longer solo");
-    value("leads to", before.output, after.output,
+    value(said("fader"), before.fader_db, after.fader_db, db);
+    value(said("trim"), before.trim_db, after.trim_db, db);
+    value(said("pan"), before.pan, after.pan, side);
+    value(said("width"), before.width, after.width, percent);
+    flag(before.mute, after.mute, said("muted"), said("no longer muted"));
+    flag(before.solo, after.solo, said("solo"), said("no longer solo"));
+    value(said("leads to"), before.output, after.output,
           [this](TrackId id) { return now.name_of(id).empty() ? then.name_of(id) : now.name_of(id); });
-    flag(before.chain_out, after.chain_out, "its chain is out", "its chain is in");
+    flag(before.chain_out, after.chain_out, said("its chain is out"), said("its chain is in"));
     chain(before.chain, after.chain);
     sends(before.sends, after.sends);
     rides(before.rides, after.rides, before.chain, after.chain);
@@ -154,18 +162,19 @@ void Words::mixed(const Row& before, const Row& after) {
 std::vector<std::string> words_on(const Session& then, const Session& now, const Track& b, const Track& a) {
     Words w{then, now, {}};
     w.mixed(b, a);
-    w.flag(b.sides_apart, a.sides_apart, "its sides are placed apart", "its sides are placed together");
-    w.value("left side", b.left_pan, a.left_pan, side);
-    w.value("right side", b.right_pan, a.right_pan, side);
-    w.value("centred below", b.low_centre_hz, a.low_centre_hz, [](double hz) { return fmt::format("{:.0f} Hz", hz); });
-    w.flag(b.solo_safe, a.solo_safe, "solo-safe", "no longer solo-safe");
-    w.flag(b.polarity_inverted, a.polarity_inverted, "polarity inverted", "polarity as recorded");
-    w.value("delay", b.delay_samples, a.delay_samples, [](double n) { return fmt::format("{:.2f} samples", n); });
+    w.flag(b.sides_apart, a.sides_apart, said("its sides are placed apart"), said("its sides are placed together"));
+    w.value(said("left side"), b.left_pan, a.left_pan, side);
+    w.value(said("right side"), b.right_pan, a.right_pan, side);
+    w.value(said("centred below"), b.low_centre_hz, a.low_centre_hz,
+            [](double hz) { return fmt::format("{:.0f} Hz", hz); });
+    w.flag(b.solo_safe, a.solo_safe, said("solo-safe"), said("no longer solo-safe"));
+    w.flag(b.polarity_inverted, a.polarity_inverted, said("polarity inverted"), said("polarity as recorded"));
+    w.value(said("delay"), b.delay_samples, a.delay_samples, [](double n) { return say("{:.2f} samples", n); });
     if (b.source.file != a.source.file)
         w.found.push_back(
-            fmt::format("plays {}, was {}", a.source.file.filename().string(), b.source.file.filename().string()));
+            say("plays {}, was {}", a.source.file.filename().string(), b.source.file.filename().string()));
     else if (!(b.source == a.source))
-        w.found.emplace_back("its clips or channels have changed");
+        w.found.emplace_back(said("its clips or channels have changed"));
     return std::move(w.found);
 }
 
@@ -178,8 +187,10 @@ std::vector<std::string> words_on(const Session& then, const Session& now, const
 std::vector<std::string> words_on(const Session& then, const Session& now, const ControlGroup& b,
                                   const ControlGroup& a) {
     Words w{then, now, {}};
-    w.value("fader", b.fader_db, a.fader_db, db);
-    w.quiet("other rows belong to it", b.members, a.members);
+    w.value(said("fader"), b.fader_db, a.fader_db, db);
+    w.flag(b.mute, a.mute, said("muted"), said("no longer muted"));
+    w.flag(b.solo, a.solo, said("solo"), said("no longer solo"));
+    w.quiet(said("other rows belong to it"), b.members, a.members);
     w.rides(b.rides, a.rides, {}, {});
     return std::move(w.found);
 }
@@ -193,13 +204,13 @@ void compare_rows(std::vector<RowChange>& found, const Session& then, const Sess
         const auto& a = at(item);
         const auto* const b = find(then, a.id);
         if (!b)
-            found.push_back({a.id, a.name, What::added, {"was not there"}});
+            found.push_back({a.id, a.name, What::added, {said("was not there")}});
         else if (auto words = words_on(then, now, *b, a); !words.empty())
             found.push_back({a.id, a.name, What::changed, std::move(words)});
     }
     for (const auto& item : before)
         if (const auto& b = at(item); !find(now, b.id))
-            found.push_back({b.id, b.name, What::removed, {"is no longer there"}});
+            found.push_back({b.id, b.name, What::removed, {said("is no longer there")}});
 }
 
 bool is_there(const Session& s, TrackId row) {
@@ -225,7 +236,10 @@ Row mended(const Session& now, Row row) {
     Rides kept;
     kept.bypassed = row.rides.bypassed;
     for (const auto& [parameter, curve] : row.rides.all())
-        if (std::find(gone.begin(), gone.end(), parameter.send()) == gone.end()) kept.set(parameter, curve);
+        if (std::find(gone.begin(), gone.end(), parameter.send()) == gone.end()) {
+            kept.set(parameter, curve);
+            kept.set_out(parameter, row.rides.is_out(parameter));
+        }
     row.rides = std::move(kept);
     drop_lost_keys(now, row.chain);
     return row;
@@ -279,15 +293,15 @@ std::vector<RowChange> changes_between(const Session& then, const Session& now) 
         found, then, now, then.groups.items(), now.groups.items(),
         [](const Session& s, TrackId id) { return s.find_group(id); }, itself);
     Words w{then, now, {}};
-    w.value("main fader", then.main_fader_db, now.main_fader_db, db);
+    w.value(said("main fader"), then.main_fader_db, now.main_fader_db, db);
     w.chain(then.main_chain, now.main_chain);
-    w.flag(then.main_chain_out, now.main_chain_out, "its chain is out", "its chain is in");
+    w.flag(then.main_chain_out, now.main_chain_out, said("its chain is out"), said("its chain is in"));
     w.rides(then.main_rides, now.main_rides, then.main_chain, now.main_chain);
-    w.quiet("another pan law", then.pan_law, now.pan_law);
-    w.value("sample rate", then.sample_rate, now.sample_rate, [](int hz) { return fmt::format("{} Hz", hz); });
-    w.flag(then.rides_bypassed, now.rides_bypassed, "all rides are out", "all rides are in");
-    w.flag(then.chains_out, now.chains_out, "all chains are out", "all chains are in");
-    w.quiet("another tempo", then.tempo, now.tempo);
+    w.quiet(said("another pan law"), then.pan_law, now.pan_law);
+    w.value(said("sample rate"), then.sample_rate, now.sample_rate, [](int hz) { return fmt::format("{} Hz", hz); });
+    w.flag(then.rides_bypassed, now.rides_bypassed, said("all rides are out"), said("all rides are in"));
+    w.flag(then.chains_out, now.chains_out, said("all chains are out"), said("all chains are in"));
+    w.quiet(said("another tempo"), then.tempo, now.tempo);
     if (!w.found.empty()) found.push_back({main_output, "main", RowChange::What::changed, std::move(w.found)});
     return found;
 }
@@ -339,6 +353,7 @@ Session all_taken_back(const Session& now, const Session& then) {
     next.targets = now.targets;
     next.sections = now.sections;
     next.selections = now.selections;
+    next.anchor_order = now.anchor_order;
     next.hand_off = now.hand_off;
     next.recordings = now.recordings;
     next.notes = now.notes;

@@ -102,6 +102,8 @@ void row_fields(V& v, T& row) {
     v.optional_word("family", row.family, family_names);
     v.level("fader_db", row.fader_db);
     v.integer("ink", row.ink, 0, 11);
+    v.truth("mute", row.mute);
+    v.truth("solo", row.solo);
 }
 
 /// Of tracks and buses.
@@ -111,8 +113,6 @@ void mixed_fields(V& v, T& row) {
     v.number("trim_db", row.trim_db, -trim_max_db, trim_max_db);
     v.number("pan", row.pan, -1.0, 1.0);
     v.number("width", row.width, 0.0, 2.0);
-    v.truth("mute", row.mute);
-    v.truth("solo", row.solo);
     v.integer("output", row.output, 0, static_cast<int64_t>(limits::largest_id));
     v.truth("chain_out", row.chain_out);
 }
@@ -158,6 +158,14 @@ void track_fields(V& v, T& track) {
     if (track.low_centre_hz > 0.0 && track.low_centre_hz < low_centre_min_hz)
         v.complain("low_centre_hz", "must be 0, or 40 and more");
     v.truth("solo_safe", track.solo_safe);
+}
+
+/// Of the stretch that staging leaves aside.
+template <class V, class T>
+void left_out_fields(V& v, T& stretch) {
+    v.number("from_s", stretch.from_s, 0.0, limits::latest_s);
+    v.number("to_s", stretch.to_s, 0.0, limits::latest_s);
+    if (stretch.to_s <= stretch.from_s) v.complain("to_s", "must be after from_s");
 }
 
 template <class V, class T>

@@ -11,6 +11,7 @@
 #include "core/session/json_taker.h"
 #include "core/session/session_file.h"
 #include "core/shape/chain.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -71,24 +72,25 @@ const std::vector<Preset>& shipped_presets() {
             list.push_back({name, purpose, family, chain_of(parts)});
         };
         using F = Family;
-        add("Clear the floor", std::nullopt, "A low cut at 100 Hz, where most rows begin.",
+        add(to_say("Clear the floor"), std::nullopt, to_say("A low cut at 100 Hz, where most rows begin."),
             {{"low_cut", {{"hz", "100"}}}});
-        add("Under the melody", F::keys, "A low cut at 150 Hz: leaves the bottom to kick and bass.",
+        add(to_say("Under the melody"), F::keys, to_say("A low cut at 150 Hz: leaves the bottom to kick and bass."),
             {{"low_cut", {{"hz", "150"}}}});
-        add("Still stage", F::drums, "A steep low cut at 45 Hz: takes rumble from under drums.",
+        add(to_say("Still stage"), F::drums, to_say("A steep low cut at 45 Hz: takes rumble from under drums."),
             {{"low_cut", {{"hz", "45"}, {"slope", "24"}}}});
-        add("Keep the hit", F::drums, "4:1 with an attack of 10 ms: the hit passes, its tail is held.",
+        add(to_say("Keep the hit"), F::drums, to_say("4:1 with an attack of 10 ms: the hit passes, its tail is held."),
             {{"compressor", {{"threshold_dbfs", "-16"}, {"ratio", "4"}, {"attack_ms", "10"}, {"release_ms", "120"}}}});
-        add("Sharper hit", F::drums, "More attack and less sustain: drums that were lost come forward.",
+        add(to_say("Sharper hit"), F::drums, to_say("More attack and less sustain: drums that were lost come forward."),
             {{"transient", {{"attack_db", "4"}, {"sustain_db", "-3"}}}});
-        add("Unboxed kick", F::drums, "A cut at 350 Hz where a kick sounds like a box, a little more of its top.",
+        add(to_say("Unboxed kick"), F::drums,
+            to_say("A cut at 350 Hz where a kick sounds like a box, a little more of its top."),
             {{"equaliser", bells({bell(1, "350", "-3", "1.4"), bell(2, "4000", "1.5", "0.7")})}});
-        add("Scooped snare", F::drums, "A cut at 800 Hz, where a snare stands in the way of voices.",
+        add(to_say("Scooped snare"), F::drums, to_say("A cut at 800 Hz, where a snare stands in the way of voices."),
             {{"low_cut", {{"hz", "90"}}}, {"equaliser", bells({bell(1, "800", "-2.5", "1.4")})}});
-        add("Quiet between hits", F::drums,
-            "A gate: what spills into a drum's microphone between its hits is turned down.",
+        add(to_say("Quiet between hits"), F::drums,
+            to_say("A gate: what spills into a drum's microphone between its hits is turned down."),
             {{"gate", {{"threshold_dbfs", "-36"}, {"range_db", "18"}, {"hold_ms", "60"}, {"release_ms", "120"}}}});
-        add("Catch the peaks", F::percussion, "20:1, as fast as it goes: only single peaks are held.",
+        add(to_say("Catch the peaks"), F::percussion, to_say("20:1, as fast as it goes: only single peaks are held."),
             {{"compressor",
               {{"threshold_dbfs", "-10"},
                {"ratio", "20"},
@@ -96,32 +98,36 @@ const std::vector<Preset>& shipped_presets() {
                {"release_ms", "60"},
                {"lookahead_ms", "1"},
                {"knee_db", "0"}}}});
-        add("Level bass", F::bass, "4:1, slow: every note of a bass is as loud as the last.",
+        add(to_say("Level bass"), F::bass, to_say("4:1, slow: every note of a bass is as loud as the last."),
             {{"compressor", {{"threshold_dbfs", "-22"}, {"ratio", "4"}, {"attack_ms", "25"}, {"release_ms", "250"}}}});
-        add("Bass on small speakers", F::bass, "Saturation from 80 to 400 Hz: partials that phones can play.",
+        add(to_say("Bass on small speakers"), F::bass,
+            to_say("Saturation from 80 to 400 Hz: partials that phones can play."),
             {{"saturation",
               {{"curve", "asymmetric"}, {"drive_db", "9"}, {"low_hz", "80"}, {"high_hz", "400"}, {"mix", "50"}}}});
-        add("Body of the bass", F::bass, "A cut at 300 Hz and a small lift at 164 Hz.",
+        add(to_say("Body of the bass"), F::bass, to_say("A cut at 300 Hz and a small lift at 164 Hz."),
             {{"equaliser", bells({bell(1, "300", "-2.5", "1.4"), bell(2, "164", "1.5", "1")})}});
-        add("Make way for the kick", F::bass,
-            "A duck of 4 dB: choose the kick as its key, and the bass makes way at every hit.",
+        add(to_say("Make way for the kick"), F::bass,
+            to_say("A duck of 4 dB: choose the kick as its key, and the bass makes way at every hit."),
             {{"duck", {{"depth_db", "4"}, {"hold_ms", "30"}, {"release_ms", "120"}}}});
-        add("Guitars without mud", F::guitars, "A low cut at 110 Hz and a cut at 600 Hz, where guitars pile up.",
+        add(to_say("Guitars without mud"), F::guitars,
+            to_say("A low cut at 110 Hz and a cut at 600 Hz, where guitars pile up."),
             {{"low_cut", {{"hz", "110"}}}, {"equaliser", bells({bell(1, "600", "-2.5", "1.2")})}});
-        add("Room for a voice", F::keys,
-            "A wide cut at 1.2 kHz: keys leave room for a voice, even before there is one.",
+        add(to_say("Room for a voice"), F::keys,
+            to_say("A wide cut at 1.2 kHz: keys leave room for a voice, even before there is one."),
             {{"low_cut", {{"hz", "120"}}}, {"equaliser", bells({bell(1, "1200", "-2.5", "0.8")})}});
-        add("Even piano", F::keys, "3.5:1 and 3 dB back: a piano whose loud chords no longer jump out.",
+        add(to_say("Even piano"), F::keys, to_say("3.5:1 and 3 dB back: a piano whose loud chords no longer jump out."),
             {{"compressor",
               {{"threshold_dbfs", "-20"},
                {"ratio", "3.5"},
                {"attack_ms", "15"},
                {"release_ms", "180"},
                {"makeup_db", "3"}}}});
-        add("Steady voice", F::voices, "A low cut at 100 Hz, then 3:1 with a fast attack for a voice in front.",
+        add(to_say("Steady voice"), F::voices,
+            to_say("A low cut at 100 Hz, then 3:1 with a fast attack for a voice in front."),
             {{"low_cut", {{"hz", "100"}}},
              {"compressor", {{"threshold_dbfs", "-20"}, {"ratio", "3"}, {"attack_ms", "3"}, {"release_ms", "100"}}}});
-        add("Softer s", F::voices, "A compressor that hears only what lies above 5 kHz: sharp sounds are turned down.",
+        add(to_say("Softer s"), F::voices,
+            to_say("A compressor that hears only what lies above 5 kHz: sharp sounds are turned down."),
             {{"compressor",
               {{"threshold_dbfs", "-30"},
                {"ratio", "4"},
@@ -129,7 +135,7 @@ const std::vector<Preset>& shipped_presets() {
                {"release_ms", "60"},
                {"key_low_cut_hz", "5000"},
                {"range_db", "8"}}}});
-        add("Voice in two steps", F::voices, "5 dB fast, then 5 dB slow, rather than 10 at once.",
+        add(to_say("Voice in two steps"), F::voices, to_say("5 dB fast, then 5 dB slow, rather than 10 at once."),
             {{"low_cut", {{"hz", "100"}}},
              {"compressor", {{"threshold_dbfs", "-18"}, {"ratio", "6"}, {"attack_ms", "1"}, {"release_ms", "60"}}},
              {"compressor", {{"threshold_dbfs", "-22"}, {"ratio", "3"}, {"attack_ms", "30"}, {"release_ms", "300"}}}});
@@ -142,7 +148,7 @@ const std::vector<Preset>& shipped_presets() {
                {"attack_ms", "2"},
                {"release_ms", "90"},
                {"makeup_db", "9"}}}});
-        add("Boathouse", F::drums, "A small wooden room around dry drums, a fifth of it.",
+        add(to_say("Boathouse"), F::drums, to_say("A small wooden room around dry drums, a fifth of it."),
             {{"reverb",
               {{"decay_s", "0.5"},
                {"predelay_ms", "3"},
@@ -150,7 +156,8 @@ const std::vector<Preset>& shipped_presets() {
                {"early", "70"},
                {"high_factor", "0.6"},
                {"mix", "20"}}}});
-        add("Tin awning", F::voices, "A bright, dense ring without walls that are heard, after a voice has begun.",
+        add(to_say("Tin awning"), F::voices,
+            to_say("A bright, dense ring without walls that are heard, after a voice has begun."),
             {{"reverb",
               {{"decay_s", "1.6"},
                {"predelay_ms", "30"},
@@ -159,7 +166,7 @@ const std::vector<Preset>& shipped_presets() {
                {"high_factor", "0.9"},
                {"low_cut_hz", "300"},
                {"mix", "20"}}}});
-        add("Under the bridge", F::keys, "A long, dark vault: sets a row far back.",
+        add(to_say("Under the bridge"), F::keys, to_say("A long, dark vault: sets a row far back."),
             {{"reverb",
               {{"decay_s", "2.8"},
                {"predelay_ms", "20"},
@@ -168,7 +175,7 @@ const std::vector<Preset>& shipped_presets() {
                {"high_factor", "0.35"},
                {"low_cut_hz", "200"},
                {"mix", "30"}}}});
-        add("Answer at once", F::voices, "One repeat after 110 ms: thicker, and not further away.",
+        add(to_say("Answer at once"), F::voices, to_say("One repeat after 110 ms: thicker, and not further away."),
             {{"delay",
               {{"left_ms", "110"},
                {"right_ms", "110"},
@@ -176,7 +183,7 @@ const std::vector<Preset>& shipped_presets() {
                {"low_cut_hz", "200"},
                {"high_cut_hz", "6000"},
                {"mix", "20"}}}});
-        add("From bank to bank", F::guitars, "Repeats that go from side to side and grow duller.",
+        add(to_say("From bank to bank"), F::guitars, to_say("Repeats that go from side to side and grow duller."),
             {{"delay",
               {{"left_ms", "375"},
                {"right_ms", "375"},
@@ -185,9 +192,10 @@ const std::vector<Preset>& shipped_presets() {
                {"low_cut_hz", "250"},
                {"high_cut_hz", "4000"},
                {"mix", "25"}}}});
-        add("Two hulls", F::keys, "A chorus: the row twice, the second a little out of step.",
+        add(to_say("Two hulls"), F::keys, to_say("A chorus: the row twice, the second a little out of step."),
             {{"modulation", {{"kind", "chorus"}, {"rate_hz", "0.6"}, {"depth", "40"}, {"mix", "40"}}}});
-        add("Barely moving", std::nullopt, "2:1, slow: a dB or two, for what should only hold together.",
+        add(to_say("Barely moving"), std::nullopt,
+            to_say("2:1, slow: a dB or two, for what should only hold together."),
             {{"compressor",
               {{"threshold_dbfs", "-18"},
                {"ratio", "2"},

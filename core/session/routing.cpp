@@ -227,6 +227,7 @@ namespace {
 Session with_solos(const Session& session, const std::function<bool(const Track&)>& chosen) {
     Session next = session;
     for (Bus& b : next.buses.change()) b.solo = false;
+    for (ControlGroup& g : next.groups.change()) g.solo = false;
     for (auto& track : next.tracks) {
         Track t = *track;
         t.solo = chosen(t);

@@ -41,21 +41,27 @@ const ControlGroup* Session::find_group(TrackId id) const {
 }
 
 bool Session::any_solo() const {
+    const auto on = [](const auto& row) { return row.solo; };
     return std::any_of(tracks.begin(), tracks.end(), [](const auto& t) { return t->solo; }) ||
-           std::any_of(buses.begin(), buses.end(), [](const Bus& b) { return b.solo; });
+           std::any_of(buses.begin(), buses.end(), on) || std::any_of(groups.begin(), groups.end(), on);
+}
+
+bool Session::any_group_of(TrackId member, bool ControlGroup::*flag) const {
+    return std::any_of(groups.begin(), groups.end(),
+                       [&](const ControlGroup& g) { return g.*flag && is_among(g.members, member); });
 }
 
 bool Session::is_open(const Track& track) const {
-    if (track.mute) return false;
+    if (is_muted(track)) return false;
     for (const Bus* bus = find_bus(track.output); bus; bus = find_bus(bus->output))
-        if (bus->mute) return false;
+        if (is_muted(*bus)) return false;
     return true;
 }
 
 bool Session::is_soloed(const Track& track) const {
-    if (track.solo || track.solo_safe) return true;
+    if (is_soloed_itself(track) || track.solo_safe) return true;
     for (const Bus* bus = find_bus(track.output); bus; bus = find_bus(bus->output))
-        if (bus->solo) return true;
+        if (is_soloed_itself(*bus)) return true;
     return false;
 }
 
@@ -349,6 +355,7 @@ Session with_tracks_before(const Session& session, const std::vector<TrackId>& i
     for (const auto& t : session.tracks)
         if (is_among(ids, t->id)) moved.push_back(t);
     std::erase_if(next.tracks, [&](const auto& t) { return is_among(ids, t->id); });
+    std::erase_if(next.anchor_order, [&](TrackId id) { return is_among(ids, id); });
     const auto at =
         std::find_if(next.tracks.begin(), next.tracks.end(), [&](const auto& t) { return t->id == before; });
     next.tracks.insert(at, moved.begin(), moved.end());
@@ -382,6 +389,7 @@ Session with_mix_at_rest(const Session& session) {
 Session with_track_alone(const Session& session, TrackId id) {
     Session next = with_mix_at_rest(session);
     next.buses = {};
+    next.groups = {};
     for (auto& track : next.tracks) {
         Track one = *track;
         one.solo = one.id == id;
@@ -526,6 +534,18 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
         if (value == "off") return track.low_centre_hz = 0.0, Result<void>{};
         return assign(number_in(key, value, low_centre_min_hz, low_centre_max_hz, " Hz"), track.low_centre_hz);
     }
+    if (key == "staged_without") {
+        if (value == "off") return track.staged_without.reset(), Result<void>{};
+        const size_t to = value.find('-');
+        if (to == std::string::npos) return fail("", "staged_without is off or FROM-TO, in seconds of the song");
+        const auto from_s = number_in(key, value.substr(0, to), 0.0, limits::latest_s, " s");
+        const auto to_s = number_in(key, value.substr(to + 1), 0.0, limits::latest_s, " s");
+        if (!from_s) return tl::unexpected(from_s.error());
+        if (!to_s) return tl::unexpected(to_s.error());
+        if (*to_s <= *from_s) return fail("", "staged_without wants the earlier time first");
+        track.staged_without = LeftOut{*from_s, *to_s};
+        return {};
+    }
     if (key == "solo_safe") return assign(switch_value(key, value, "off", "on"), track.solo_safe);
     if (key == "mute") return assign(switch_value(key, value, "off", "on"), track.mute);
     if (key == "solo") return assign(switch_value(key, value, "off", "on"), track.solo);
@@ -551,7 +571,7 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
         return assign(target_value(value), track.target);
     }
     return fail("", fmt::format("'{}' is not a setting of a track (they are: trim fader pan width low_centre mute solo "
-                                "solo_safe polarity delay kind target)",
+                                "solo_safe polarity delay kind target staged_without)",
                                 key));
 }
 

@@ -49,6 +49,12 @@ struct Send {
 };
 using Sends = std::vector<Send>;
 
+/// A part of the song that staging does not listen to.
+struct LeftOut {
+    double from_s = 0.0, to_s = 0.0;  ///< of the song
+    bool operator==(const LeftOut&) const = default;
+};
+
 struct Track {
     TrackId id = 0;  ///< never used twice in a session, for tracks, buses and control groups together
     std::string name;
@@ -71,9 +77,10 @@ struct Track {
     double delay_samples = 0.0;  ///< at the session's rate; negative is earlier
     bool anchor = false;         ///< one of the few tracks the mix stands on
     std::string note;
-    std::optional<bool> count_spikes;  ///< absent: as the sheet says
-    bool passes_ceiling = false;       ///< staging may lift its peak above the sheet's ceiling
-    int ink = 0;                       ///< 0 … 11, which of the twelve inks
+    std::optional<bool> count_spikes;       ///< absent: as the sheet says
+    bool passes_ceiling = false;            ///< staging may lift its peak above the sheet's ceiling
+    std::optional<LeftOut> staged_without;  ///< a passage that is meant to be louder, and is ridden
+    int ink = 0;                            ///< 0 … 11, which of the twelve inks
     Chain chain;
     bool chain_out = false;  ///< all of it, as if there were none
     Sends sends;             ///< before or after the fader, at most one to each bus
@@ -110,12 +117,14 @@ struct Bus {
     UnknownKeys unknown;
 };
 
-/// Moves the faders of its members, and sums nothing: a member's level is its own fader times those of its groups.
+/// Moves the faders of its members, and sums nothing: a member's level is its own fader times those of its groups, and
+/// it is muted or soloed when one of them is.
 struct ControlGroup {
     TrackId id = 0;
     std::string name;
     std::optional<Family> family;
-    double fader_db = 0.0;         ///< minus infinity … +12
+    double fader_db = 0.0;  ///< minus infinity … +12
+    bool mute = false, solo = false;
     std::vector<TrackId> members;  ///< tracks and buses
     int ink = 0;
     Rides rides;  ///< level and mute
@@ -142,6 +151,7 @@ struct Session {
     SharedList<Bus> buses;
     SharedList<ControlGroup> groups;
     std::array<std::vector<TrackId>, 4> selections;  ///< sets of rows to select again
+    std::vector<TrackId> anchor_order;               ///< in which a build-up brings them in; others follow by rows
     SharedList<Section> sections;                    ///< in order of time
     SharedList<TempoMark> tempo;                     ///< in order of time; empty: the song has no bars
     double main_fader_db = 0.0;
@@ -162,6 +172,15 @@ struct Session {
     const Bus* find_bus(TrackId id) const;
     const ControlGroup* find_group(TrackId id) const;
     bool any_solo() const;
+    /// Itself, or by a control group that it is a member of.  Of a track or a bus.
+    template <class Row>
+    bool is_muted(const Row& row) const {
+        return row.mute || any_group_of(row.id, &ControlGroup::mute);
+    }
+    template <class Row>
+    bool is_soloed_itself(const Row& row) const {
+        return row.solo || any_group_of(row.id, &ControlGroup::solo);
+    }
     /// Heard: neither it nor a bus on its way is muted, and when anything is soloed, it is (or is safe, or a bus on its
     /// way is).
     bool is_heard(const Track& track) const { return is_open(track) && (!any_solo() || is_soloed(track)); }
@@ -180,6 +199,9 @@ struct Session {
     /// Null for a row that has none: only tracks and buses do.
     const Sends* sends_of(TrackId id) const;
     std::string name_of(TrackId id) const;  ///< of any row; "main" for the main output
+
+  private:
+    bool any_group_of(TrackId member, bool ControlGroup::*flag) const;
 };
 
 /// A copy in which this ride of a row (a track, a bus, a control group, the main output) is `curve`; none when it has
@@ -258,7 +280,7 @@ Result<Session> session_from_folder(const fs::path& folder, std::vector<Error>* 
 
 /// Sets one value by its name and text, as the command line writes it:
 /// trim, fader in dB (fader also -inf); pan -1 … 1; width 0 … 2; low_centre off or 40 … 500 Hz; mute, solo, solo_safe
-/// on|off; polarity normal|inverted;
+/// on|off; polarity normal|inverted; staged_without off or FROM-TO in seconds of the song;
 /// delay in samples; kind percussive|sustained|auto; target auto | MEASURE:LOW:HIGH (peak:-7:-5, average:-20:-16,
 /// true_peak, short_term, vu).
 /// Fails with a sentence that names the range.

@@ -85,14 +85,24 @@ json points_of(const Curve& ride) {
     return points;
 }
 
+/// Rides of those parameters of a row that are its own, a processor's, or a send's.
+void put_rides_of(json& j, const Rides& rides, const std::function<bool(Parameter)>& is_meant) {
+    for (const auto& [parameter, curve] : rides.all()) {
+        if (!is_meant(parameter)) continue;
+        j["rides"][parameter.info().id] = points_of(*curve);
+        if (rides.is_out(parameter)) j["rides_out"].push_back(parameter.info().id);
+    }
+}
+
 void put_rides(json& j, const Rides& rides) {
-    for (const auto& [parameter, curve] : rides.all())
-        if (parameter.is_rows_own()) j["rides"][parameter.info().id] = points_of(*curve);
+    put_rides_of(j, rides, [](Parameter p) { return p.is_rows_own(); });
     if (rides.bypassed) j["rides_bypassed"] = true;
 }
 
 /// Rides of these parameters; others stay among the unknown keys.
 void take_rides_of(Taker& t, Rides& rides, std::span<const Parameter> known, std::string* fault) {
+    const json* const out = t.take("rides_out");
+    json names_out = out && out->is_array() ? *out : json::array();
     const json* v = t.take("rides");
     if (!v) return;
     const json all = *v;
@@ -104,8 +114,14 @@ void take_rides_of(Taker& t, Rides& rides, std::span<const Parameter> known, std
             curve.insert(item_from<RidePoint>(item, place, fault, {},
                                               [&](Taker& point, RidePoint& p) { point_fields(point, p, info); }));
         });
-        if (!curve.empty()) rides.set(parameter, std::make_shared<const Curve>(std::move(curve)));
+        if (curve.empty()) continue;
+        rides.set(parameter, std::make_shared<const Curve>(std::move(curve)));
+        const auto name = std::find(names_out.begin(), names_out.end(), json(info.id));
+        if (name == names_out.end()) continue;
+        rides.set_out(parameter, true);
+        names_out.erase(name);
     }
+    if (!names_out.empty()) t.put_back("rides_out", names_out);  // of rides that a newer version knows
     if (const UnknownKeys others = r.left()) t.put_back("rides", *others);
 }
 
@@ -142,8 +158,7 @@ json chain_to_json(const Chain& chain, const Rides& rides, const fs::path& folde
             else
                 j[id] = value;
         }
-        for (const auto& [parameter, curve] : rides.all())
-            if (parameter.processor() == p.id) j["rides"][parameter.info().id] = points_of(*curve);
+        put_rides_of(j, rides, [&](Parameter of) { return of.processor() == p.id; });
         list.push_back(std::move(j));
     }
     return list;
@@ -199,8 +214,7 @@ json sends_to_json(const Sends& sends, const Rides& rides) {
         j["in"] = s.in;
         if (s.own_pan) j["own_pan"] = true;
         if (s.own_pan || s.pan != 0.0) j["pan"] = s.pan;
-        for (const auto& [parameter, curve] : rides.all())
-            if (parameter.send() == s.id) j["rides"][parameter.info().id] = points_of(*curve);
+        put_rides_of(j, rides, [&](Parameter of) { return of.send() == s.id; });
         list.push_back(std::move(j));
     }
     return list;
@@ -282,6 +296,8 @@ json track_to_json(const Track& t, const fs::path& folder) {
     }
     if (t.low_centre_hz > 0.0) j["low_centre_hz"] = t.low_centre_hz;
     if (t.solo_safe) j["solo_safe"] = true;
+    if (t.staged_without)
+        j["staged_without"] = {{"from_s", t.staged_without->from_s}, {"to_s", t.staged_without->to_s}};
     return j;
 }
 
@@ -308,6 +324,10 @@ Track track_from(const json& j, const std::string& place, const fs::path& folder
     t.word("kind", kind, kinds);
     if (kind != Choice::automatic) track.kind = kind == Choice::percussive ? Kind::percussive : Kind::sustained;
     if (const json* v = t.take("target")) track.target = target_from(*v, t.at("target"), {}, fault);
+    if (const json* v = t.take("staged_without")) {
+        Taker stretch(json(*v), t.at("staged_without"), fault);
+        left_out_fields(stretch, track.staged_without.emplace());
+    }
     take_rides(t, track.rides, RowKind::track, fault);
     take_chain(t, track.chain, track.rides, folder, fault);
     take_sends(t, track.sends, track.rides, fault);
@@ -336,6 +356,8 @@ std::vector<TrackId> ids_from(const json& j, const std::string& place, std::stri
 
 json group_to_json(const ControlGroup& g) {
     json j = row_to_json(g.unknown, g.id, g.name, g.family, g.fader_db, g.ink, g.rides);
+    if (g.mute) j["mute"] = true;
+    if (g.solo) j["solo"] = true;
     j["members"] = g.members;
     return j;
 }
@@ -518,6 +540,7 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
     const bool any_selection =
         std::any_of(s.selections.begin(), s.selections.end(), [](const auto& x) { return !x.empty(); });
     if (any_selection) j["selections"] = s.selections;
+    if (!s.anchor_order.empty()) j["anchor_order"] = s.anchor_order;
     j["sections"] = json::array();
     for (const Section& section : s.sections) j["sections"].push_back(section_to_json(section));
     for (const TempoMark& mark : s.tempo) j["tempo"].push_back(mark_to_json(mark));
@@ -572,6 +595,7 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
     t.each("selections", s.selections.size(), [&](const json& item, const std::string& place) {
         s.selections[selection++] = ids_from(item, place, &fault);
     });
+    if (const json* v = t.take("anchor_order")) s.anchor_order = ids_from(*v, "anchor_order", &fault);
     t.each("sections", limits::most_sections, [&](const json& item, const std::string& place) {
         s.sections.push_back(item_from<Section>(item, place, &fault, {"name"},
                                                 [](Taker& r, Section& section) { section_fields(r, section); }));

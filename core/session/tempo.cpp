@@ -45,6 +45,22 @@ double snapped(const std::vector<TempoMark>& tempo, double time_s, bool bars) {
     return at + 1 < tempo.size() ? std::min(near, tempo[at + 1].time_s) : near;
 }
 
+std::pair<double, double> in_whole_bars(const std::vector<TempoMark>& tempo, double from_s, double to_s) {
+    if (tempo.empty() || to_s <= from_s) return {from_s, to_s};
+    const auto start_of_bar = [&](double time_s) {
+        const TempoMark& m = mark_at(tempo, time_s);
+        return m.time_s + std::floor((time_s - m.time_s) / m.bar_s() + same_s) * m.bar_s();
+    };
+    const double from = std::max(0.0, start_of_bar(from_s));
+    double to = start_of_bar(to_s);
+    if (to < to_s - same_s) {  // inside of a bar, which may be cut short by the next mark
+        const double end = to + mark_at(tempo, to_s).bar_s();
+        const auto next = std::find_if(tempo.begin(), tempo.end(), [&](const TempoMark& m) { return m.time_s > to_s; });
+        to = next == tempo.end() ? end : std::min(end, next->time_s);
+    }
+    return {from, to};
+}
+
 std::optional<double> note_ms(const std::vector<TempoMark>& tempo, double time_s, std::string_view text) {
     while (text.starts_with(' ')) text.remove_prefix(1);
     while (text.ends_with(' ')) text.remove_suffix(1);

@@ -3,6 +3,7 @@
 
 #include <optional>
 #include <string_view>
+#include <utility>
 #include <vector>
 
 #include "core/ride/parameter.h"
@@ -37,6 +38,10 @@ BarPosition bar_at(const std::vector<TempoMark>& tempo, double time_s);
 
 /// The nearest beat (`bars`: start of a bar) to a time; the time itself when the map is empty.
 double snapped(const std::vector<TempoMark>& tempo, double time_s, bool bars = false);
+
+/// A stretch in whole bars: from the start of the bar that it begins in to the end of the one it ends in; as it is when
+/// the map is empty.
+std::pair<double, double> in_whole_bars(const std::vector<TempoMark>& tempo, double from_s, double to_s);
 
 /// How long a note value lasts, ms: "1/8", dotted "1/8.", triplet "1/8t".  Nothing when the text is none, or the map is
 /// empty.

@@ -156,6 +156,8 @@ void check_track(LimitCheck& check, const Track& track, const Track* before) {
                 clip_fields(check, track.source.clips[i]);
                 if (track.source.clips[i].end() > limits::most_frames) check.complain("frames", "ends too late");
             });
+        if (track.staged_without)
+            check.inside("staged_without", 0, [&] { left_out_fields(check, *track.staged_without); });
         check_rides(check, track.rides, before ? &before->rides : nullptr, RowKind::track);
         check_chain(check, track.chain, track.rides);
         check_sends(check, track.sends, track.rides);

@@ -19,6 +19,7 @@
 #include "core/shape/saturation.h"
 #include "core/shape/transient.h"
 #include "core/shape/width.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -38,7 +39,7 @@ const ProcessorType* processor_type(std::string_view id) {
 
 std::string word_of(std::string_view type) {
     const ProcessorType* known = processor_type(type);
-    return known ? known->word : std::string(is_plugin(type) ? uri_of_type(type) : type);
+    return known ? said(known->word) : std::string(is_plugin(type) ? uri_of_type(type) : type);
 }
 
 const ParameterInfo* ProcessorType::find(std::string_view parameter) const {

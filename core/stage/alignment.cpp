@@ -8,6 +8,7 @@
 #include <numbers>
 
 #include "core/audio/fft.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -251,6 +252,22 @@ std::string first_word(const std::string& name) {
 }
 
 }  // namespace
+
+std::optional<Finding> finding_of(const Alignment& found, const Track& reference, int sample_rate) {
+    const double ms = 1000.0 * found.delay_samples / sample_rate;
+    const bool moved = std::fabs(ms) >= 0.1;
+    if (!found.reliable || (!moved && !found.inverted)) return std::nullopt;
+    const double by = std::fabs(ms);
+    const std::string& name = reference.name;
+    std::string text = !moved                       ? say("inverted against {}", name)
+                       : found.inverted && ms > 0.0 ? say("{:.1f} ms late and inverted against {}", by, name)
+                       : found.inverted             ? say("{:.1f} ms early and inverted against {}", by, name)
+                       : ms > 0.0                   ? say("{:.1f} ms late against {}", by, name)
+                                                    : say("{:.1f} ms early against {}", by, name);
+    if (found.low_gain_db >= 0.5) text += say(": the low end would gain {:.1f} dB", found.low_gain_db);
+    return Finding{"alignment", std::move(text), static_cast<double>(found.strongest_hit) / sample_rate, true,
+                   Remedy::align};
+}
 
 std::vector<std::vector<TrackId>> microphone_sets(const Session& session,
                                                   const std::function<MaterialPtr(const Track&)>& material,

@@ -5,6 +5,7 @@
 
 #include "core/measure/material.h"
 #include "core/session/session.h"
+#include "core/stage/findings.h"
 
 namespace isotonus {
 
@@ -28,6 +29,7 @@ inline int alignment_reach(int sample_rate) { return sample_rate / 20; }
 struct Standing {
     int64_t delay = 0;
     bool inverted = false;
+    bool operator==(const Standing&) const = default;
 };
 inline Standing standing_of(const Track& track) { return {whole_delay(track), track.polarity_inverted}; }
 
@@ -50,6 +52,11 @@ Result<std::vector<float>> heard_around(const Material& track, Standing stands, 
 
 /// Centimetres that sound travels in a time, at 343 m/s.
 inline double centimetres(double seconds) { return seconds * 34300.0; }
+
+/// What a microphone that is not aligned with its reference has to be told: how late or early it is, whether it is
+/// inverted, and what the low end gains once that is put right.  Absent when it is aligned (within 0.1 ms, and not
+/// inverted), or when the evidence is too weak.
+std::optional<Finding> finding_of(const Alignment& found, const Track& reference, int sample_rate);
 
 /// Sets of tracks that may be microphones of one source, two or more each, in the order of the rows: pairs whose names
 /// begin with the same word or whose family is drums or percussion, whose levels rise and fall together (correlation of

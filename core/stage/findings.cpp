@@ -1,11 +1,10 @@
 #include "core/stage/findings.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
 #include "core/stage/staging.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -43,10 +42,9 @@ void find_silences(const std::vector<Step>& steps, double step_s, std::vector<Fi
         const double silent_s = static_cast<double>(i - start) * step_s;
         if (silent_s >= shortest_s) {
             const double end_s = static_cast<double>(i) * step_s;
-            found.push_back(
-                {start == 0 ? "silent_start" : "silence",
-                 start == 0 ? fmt::format("starts at {:.1f} s", end_s) : fmt::format("silent for {:.1f} s", silent_s),
-                 start == 0 ? end_s : static_cast<double>(start) * step_s, false});
+            found.push_back({start == 0 ? "silent_start" : "silence",
+                             start == 0 ? say("starts at {:.1f} s", end_s) : say("silent for {:.1f} s", silent_s),
+                             start == 0 ? end_s : static_cast<double>(start) * step_s, false});
             if (start != 0) return;  // one of them says enough
         }
         start = i + 1;
@@ -81,11 +79,11 @@ std::vector<Finding> findings_of(const Material& material, const Track& track) {
     const Measurement& recorded = material.recorded;
     std::vector<Finding> found;
     if (!m.sample_peak_dbfs) {
-        found.push_back({"silent", "silent from start to end"});
+        found.push_back({"silent", said("silent from start to end")});
         return found;
     }
     if (*m.sample_peak_dbfs < -70.0) {  // dither and the like: nothing else about it is worth a word
-        found.push_back({"silent", fmt::format("as good as silent: peak {:.0f} dBFS", *m.sample_peak_dbfs)});
+        found.push_back({"silent", say("as good as silent: peak {:.0f} dBFS", *m.sample_peak_dbfs)});
         return found;
     }
     const auto song_time = [&](int64_t file_frame, double rate) {
@@ -94,70 +92,71 @@ std::vector<Finding> findings_of(const Material& material, const Track& track) {
         return frame < 0 ? -1.0 : static_cast<double>(frame) / material.ready.rate;
     };
     if (m.clipped_runs > 0)
-        found.push_back({"clipped", fmt::format("clipped {}×", m.clipped_runs),
+        found.push_back({"clipped", say("clipped {}×", m.clipped_runs),
                          song_time(m.first_clipped_runs.front().first_frame, recorded.sample_rate)});
     if (m.non_finite_samples > 0)
-        found.push_back({"not_numbers", fmt::format("{} samples are not numbers", m.non_finite_samples)});
+        found.push_back({"not_numbers", say("{} samples are not numbers", m.non_finite_samples)});
     const bool as_recorded = track.source.channels == Channels::as_recorded;
     if (m.channels == 2) {
         const double left = m.left_dbfs.value_or(-200.0), right = m.right_dbfs.value_or(-200.0);
         if (std::min(left, right) < -90.0 && std::max(left, right) > -60.0)
-            found.push_back({"dead_channel", left < right ? "left side is dead" : "right side is dead", -1.0, true,
+            found.push_back({"dead_channel", left < right ? said("left side is dead") : said("right side is dead"),
+                             -1.0, true,
                              as_recorded ? (left < right ? Remedy::use_right : Remedy::use_left) : Remedy::none});
         else if (m.side_dbfs.value_or(-200.0) < *m.rms_dbfs - 60.0)
-            found.push_back({"mono_as_stereo", "mono in a stereo file", -1.0, false,
+            found.push_back({"mono_as_stereo", said("mono in a stereo file"), -1.0, false,
                              as_recorded ? Remedy::make_mono : Remedy::none});
         else if (std::fabs(left - right) >= 6.0)
-            found.push_back(
-                {"imbalance",
-                 fmt::format("{} side louder by {:.0f} dB", left > right ? "left" : "right", std::fabs(left - right)),
-                 -1.0, true, as_recorded ? Remedy::make_mono : Remedy::none});
+            found.push_back({"imbalance",
+                             left > right ? say("left side louder by {:.0f} dB", left - right)
+                                          : say("right side louder by {:.0f} dB", right - left),
+                             -1.0, true, as_recorded ? Remedy::make_mono : Remedy::none});
     }
     if (m.correlation && *m.correlation < -0.1)
-        found.push_back({"correlation", fmt::format("loses in mono (correlation {:.2f})", *m.correlation), -1.0, true,
+        found.push_back({"correlation", say("loses in mono (correlation {:.2f})", *m.correlation), -1.0, true,
                          as_recorded ? Remedy::use_left : Remedy::none});
     else if (m.correlation && *m.correlation < 0.2)
-        found.push_back(
-            {"low_correlation", fmt::format("correlation {:.1f}", std::max(*m.correlation, 0.0)), -1.0, false});
+        found.push_back({"low_correlation", say("correlation {:.1f}", std::max(*m.correlation, 0.0)), -1.0, false});
     if (std::fabs(m.dc_offset) > 0.001)
-        found.push_back({"dc_offset", fmt::format("DC offset {:+.1f} %", 100.0 * m.dc_offset), -1.0, true,
+        found.push_back({"dc_offset", say("DC offset {:+.1f} %", 100.0 * m.dc_offset), -1.0, true,
                          track.source.offset_removed ? Remedy::none : Remedy::remove_offset});
     if (!wants_lows(track, &m) && m.share_below_40_hz > 0.05)
-        found.push_back({"rumble", fmt::format("{:.0f} % of its energy below 40 Hz", 100.0 * m.share_below_40_hz)});
+        found.push_back({"rumble", say("{:.0f} % of its energy below 40 Hz", 100.0 * m.share_below_40_hz)});
     if (!m.spikes.empty() && m.peak_without_spikes_dbfs && *m.sample_peak_dbfs - *m.peak_without_spikes_dbfs >= 6.0) {
         const auto highest = std::max_element(m.spikes.begin(), m.spikes.end(),
                                               [](const Spike& a, const Spike& b) { return a.peak_dbfs < b.peak_dbfs; });
-        found.push_back(
-            {"spikes",
-             fmt::format("{} spike{}, {:.0f} dB above the rest", m.spikes.size(), m.spikes.size() == 1 ? "" : "s",
-                         *m.sample_peak_dbfs - *m.peak_without_spikes_dbfs),
-             static_cast<double>(highest->first_frame) / m.sample_rate, true, Remedy::tame_spikes});
+        found.push_back({"spikes",
+                         m.spikes.size() == 1 ? say("1 spike, {:.0f} dB above the rest",
+                                                    *m.sample_peak_dbfs - *m.peak_without_spikes_dbfs)
+                                              : say("{} spikes, {:.0f} dB above the rest", m.spikes.size(),
+                                                    *m.sample_peak_dbfs - *m.peak_without_spikes_dbfs),
+                         static_cast<double>(highest->first_frame) / m.sample_rate, true, Remedy::tame_spikes});
     }
     if (m.average_dbfs && *m.average_dbfs < -28.0)
-        found.push_back({"quiet", fmt::format("quiet: average {:.0f} dBFS", *m.average_dbfs)});
+        found.push_back({"quiet", say("quiet: average {:.0f} dBFS", *m.average_dbfs)});
     double step_s = 0.0, noise_s = 0.0;
     if (m.average_dbfs) {
         const Level noise = noise_floor_dbfs(material.summary, m.sample_rate, *m.average_dbfs, &noise_s);
         if (noise && *noise > -60.0 && *noise > *m.average_dbfs - 50.0)
-            found.push_back({"noise_floor", fmt::format("noise floor {:.0f} dBFS", *noise), noise_s});
+            found.push_back({"noise_floor", say("noise floor {:.0f} dBFS", *noise), noise_s});
     }
-    if (!material.ready.media.source.warning.empty()) found.push_back({"truncated", "the file ends early"});
+    if (!material.ready.media.source.warning.empty()) found.push_back({"truncated", said("the file ends early")});
     const std::vector<Step> steps = steps_of(material.summary, m.sample_rate, &step_s);
     find_silences(steps, step_s, found);
     if (m.duration_s() - m.peak_time_s < 0.08 * m.duration_s() && m.duration_s() > 20.0)
-        found.push_back({"late_peak", fmt::format("peak at {:.1f} s", m.peak_time_s), m.peak_time_s, false});
+        found.push_back({"late_peak", say("peak at {:.1f} s", m.peak_time_s), m.peak_time_s, false});
     const Media& media = material.ready.media;
     if (media.converted() && media.source.sample_rate != m.sample_rate)
-        found.push_back(
-            {"converted", fmt::format("converted from {:g} kHz", media.source.sample_rate / 1000.0), -1.0, false});
+        found.push_back({"converted", say("converted from {:g} kHz", media.source.sample_rate / 1000.0), -1.0, false});
     if (media.source.channels > 2 && as_recorded)
-        found.push_back({"folded", fmt::format("{} channels folded to stereo", media.source.channels), -1.0, false});
+        found.push_back({"folded", say("{} channels folded to stereo", media.source.channels), -1.0, false});
     return found;
 }
 
 Track with_remedy(const Track& track, Remedy remedy, const Material& material) {
     Track next = track;
     switch (remedy) {
+        case Remedy::align:  // needs more than the track itself: see aligned()
         case Remedy::none:
             break;
         case Remedy::remove_offset:

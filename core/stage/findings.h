@@ -11,7 +11,7 @@
 namespace isotonus {
 
 /// A setting that puts a finding right.  None changes a file.
-enum class Remedy { none, remove_offset, make_mono, use_left, use_right, swap_sides, tame_spikes };
+enum class Remedy { none, remove_offset, make_mono, use_left, use_right, swap_sides, tame_spikes, align };
 
 struct Finding {
     std::string id;

@@ -1,11 +1,10 @@
 #include "core/stage/staging.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
 #include "core/session/clips.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -86,15 +85,33 @@ Fit fit_of(const Staging& s) {
 
 std::string why_not_in_window(const TargetSheet& sheet, const Track& track, const Measurement& measured) {
     const Staging s = staged_as_is(sheet, track, measured);
-    if (fit_of(s) == Fit::silent) return "it is silent";
+    if (fit_of(s) == Fit::silent) return said("it is silent");
     if (fit_of(s) == Fit::inside) return {};
     const Level peak = level_for(Measure::peak, measured, s.spikes_counted);
     if (s.limited_by_range)
-        return fmt::format("it wants a trim of {:+.1f} dB, and a trim goes to +/-{:.0f} dB", s.wanted_db, trim_max_db);
+        return say("it wants a trim of {:+.1f} dB, and a trim goes to +/-{:.0f} dB", s.wanted_db, trim_max_db);
     if (s.limited_by_peak && peak)
-        return fmt::format("its peak would stand at {:.1f} dBFS, above the ceiling of {:.1f} dBFS", *peak + s.wanted_db,
-                           sheet.peak_ceiling_dbfs);
+        return say("its peak would stand at {:.1f} dBFS, above the ceiling of {:.1f} dBFS", *peak + s.wanted_db,
+                   sheet.peak_ceiling_dbfs);
     return {};
+}
+
+Source staging_source(const Track& track, const ReadySource& played) {
+    Source source = source_of(track);
+    if (!track.staged_without) return source;
+    const auto frame_of = [&](double time_s) { return std::llround(time_s * played.rate) - whole_delay(track); };
+    source.clips = with_silence_between(clips_of(source, played.file_frames()), frame_of(track.staged_without->from_s),
+                                        frame_of(track.staged_without->to_s), played.rate / 500);
+    return source;
+}
+
+Result<Measurement> measurement_for_staging(const Track& track, const Material& whole, Progress* progress) {
+    if (!track.staged_without) return whole.measurement;
+    const auto rest = load_material(staging_source(track, whole.ready), whole.ready.rate, progress);
+    if (!rest) return tl::unexpected(rest.error());
+    Measurement measured = (*rest)->measurement;
+    measured.kind = whole.measurement.kind;
+    return measured;
 }
 
 std::vector<Choice> choices_for(const Staging& s, const Measurement& measured) {

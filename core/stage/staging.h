@@ -52,6 +52,13 @@ Fit fit_of(const Staging& staging);
 /// Why a track is not in its window although it was staged; empty when it is, or was not.
 std::string why_not_in_window(const TargetSheet& sheet, const Track& track, const Measurement& measured);
 
+/// What staging listens to: what the track plays, silent in the part of the song that it is staged without.
+Source staging_source(const Track& track, const ReadySource& played);
+
+/// What staging goes by: `whole` itself, or the figures of the rest when the track is staged without a part of the
+/// song. Reads the file then; what is found is kept in the cache.  Fails as reading does.
+Result<Measurement> measurement_for_staging(const Track& track, const Material& whole, Progress* progress = nullptr);
+
 /// Whole-song sample peak after trim and fader, before ride and pan.  Absent for silence and a fader that is off.
 Level peak_after_fader_dbfs(const Track& track, const Measurement& measured);
 /// The same after the ride and the control groups (`group_db`): for every 256 frames what the track reaches times what

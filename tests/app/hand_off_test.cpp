@@ -431,7 +431,7 @@ TEST_F(HandOffWindow, the_mix_is_seen_beside_references_by_third_octaves) {
     const QString both = picture->sentence_at(at(1000.0));
     EXPECT_TRUE(both.startsWith("1 kHz: the mix ")) << both.toStdString();
     EXPECT_TRUE(both.contains("the references differ")) << both.toStdString();
-    EXPECT_TRUE(picture->accessibleName().contains("low-mid")) << picture->accessibleName().toStdString();
+    EXPECT_TRUE(picture->spoken_value().contains("low-mid")) << picture->spoken_value().toStdString();
     // One alone: what the list has chosen.
     find<QTableWidget>("compareTable")->setCurrentCell(1, 0);
     catch_up();

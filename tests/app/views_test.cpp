@@ -1,4 +1,5 @@
 // Parts of the window on their own, and the smaller gestures.
+#include "app/style/language.h"
 #include "core/mix/mix_peak.h"
 #include "tests/app/window_fixture.h"
 
@@ -48,7 +49,7 @@ TEST(Selection, grows_by_shift_and_toggles_by_ctrl) {
 
 TEST(Text, plurals_are_words) {
     application();
-    speak_english();
+    speak("en");
     EXPECT_EQ(QCoreApplication::translate("any", "Add %n track(s)", nullptr, 1), "Add 1 track");
     EXPECT_EQ(QCoreApplication::translate("any", "Add %n track(s)", nullptr, 3), "Add 3 tracks");
     EXPECT_EQ(QCoreApplication::translate("any", "as it is (s)"), "as it is (s)");

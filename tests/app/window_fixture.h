@@ -20,6 +20,7 @@
 
 #include "app/handoff/hand_off.h"
 #include "app/ride/ride.h"
+#include "app/style/language.h"
 #include "app/window/main_window.h"
 #include "tests/support/exports.h"
 
@@ -68,6 +69,7 @@ inline QApplication* application() {
         setenv("QT_QPA_PLATFORM", "offscreen", 1);
         auto* a = new QApplication(argc, argv);
         QApplication::setStyle(QStyleFactory::create("Fusion"));
+        speak("en");
         return a;
     }();
     return app;

@@ -48,6 +48,15 @@ TEST_F(CliSession, groups_sheets_and_the_pan_law) {
     EXPECT_EQ(run("group " + session + " list --json").document()[0]["members"], (json{"Kick", "Pad"}));
     EXPECT_EQ(now().group_db(now().find("Pad")->id), -3.0);
     EXPECT_EQ(run("group " + session + " set all pan=1").status, 2);
+    EXPECT_EQ(run("group " + session + " set all mute=on").status, 0);
+    EXPECT_EQ(run("group " + session + " list --json").document()[0]["mute"], true);
+    EXPECT_EQ(now().group_db(now().find("Pad")->id), -3.0) << "the fader stays";
+    EXPECT_FALSE(now().is_open(*now().find("Pad")));
+    EXPECT_EQ(run("group " + session + " set all mute=off solo=on").status, 0);
+    EXPECT_TRUE(now().any_solo() && now().is_open(*now().find("Pad")));
+    EXPECT_EQ(run("group " + session + " set all solo=off").status, 0);
+    EXPECT_EQ(run("deliver " + session + " " + quoted("stems") + " --stems groups --json").status, 0);
+    EXPECT_TRUE(is_there(folder / "stems/mix 01 all.wav"));
     EXPECT_EQ(run("group " + session + " remove all").status, 0);
     EXPECT_TRUE(now().groups.empty());
     const json sheets = run("sheet " + session + " list --json").document();
@@ -161,4 +170,51 @@ _isotonus_cli && echo ${COMPREPLY[@]}
 )";
     const std::string answer = output_of("bash '" + (folder / "completion.bash").string() + "'");
     EXPECT_EQ(answer, "show shape sheet\n--json\n");
+}
+
+TEST_F(CliSession, a_ride_is_taken_out_and_in) {
+    EXPECT_EQ(run("ride " + session + " Kick level --out").status, 2) << "there is none";
+    ASSERT_EQ(run("ride " + session + " Kick level 0=-6 2=0").status, 0);
+    EXPECT_EQ(run("ride " + session + " Kick level --out").status, 0);
+    EXPECT_TRUE(now().find("Kick")->rides.is_out(Parameter::level));
+    const json checks = run("check " + session + " --json").document()["checks"];
+    EXPECT_TRUE(std::any_of(checks.begin(), checks.end(),
+                            [](const json& c) { return c["id"] == "rides_bypassed" && c["passed"] == false; }));
+    EXPECT_EQ(run("ride " + session + " Kick level --in").status, 0);
+    EXPECT_FALSE(now().find("Kick")->rides.any_bypassed());
+    EXPECT_EQ(run("ride " + session + " Kick level --in --out").status, 2);
+}
+
+TEST_F(CliSession, headroom_is_found_and_taken) {
+    ASSERT_EQ(run("set " + session + " Kick fader=8").status, 0);
+    ASSERT_EQ(run("row " + session + " Kick anchor on").status, 0);
+    const json plan = run("advise " + session + " headroom --json").document();
+    EXPECT_EQ(plan["ways"].size(), 3u);
+    EXPECT_EQ(run("advise " + session + " headroom upwards").status, 2);
+    ASSERT_EQ(run("advise " + session + " headroom largest --take").status, 0);
+    EXPECT_LT(now().find("Kick")->fader_db, 8.0);
+    const json after = run("advise " + session + " headroom --json").document();
+    EXPECT_TRUE(after["ways"].empty()) << after.dump();
+    EXPECT_LE(after["peak_dbfs"].get<double>(), after["target_dbfs"].get<double>() + 0.05);
+}
+
+TEST_F(CliSession, staging_leaves_a_passage_aside) {
+    ASSERT_EQ(run("stage " + session).status, 0);
+    const double with_all = now().find("Kick")->trim_db;
+    EXPECT_EQ(run("set " + session + " Kick staged_without=0-99").status, 0);
+    EXPECT_EQ(run("stage " + session).status, 0) << "nothing is left to stage by";
+    ASSERT_EQ(run("set " + session + " Kick staged_without=off").status, 0);
+    ASSERT_EQ(run("stage " + session).status, 0);
+    EXPECT_EQ(now().find("Kick")->trim_db, with_all);
+    // The second of the kick's hits is the loudest one here.
+    ASSERT_EQ(run("clip " + session + " gain Kick --from 0.4 --to 0.9 --db 3").status, 0);
+    ASSERT_EQ(run("stage " + session).status, 0);
+    EXPECT_NEAR(now().find("Kick")->trim_db, with_all - 3.0, 0.2);
+    ASSERT_EQ(run("set " + session + " Kick staged_without=0.35-0.95").status, 0);
+    ASSERT_EQ(run("stage " + session).status, 0);
+    EXPECT_NEAR(now().find("Kick")->trim_db, with_all, 0.2);
+    EXPECT_EQ(run("row " + session + " Pad anchor on").status, 0);
+    EXPECT_EQ(run("row " + session + " Kick anchor on").status, 0);
+    EXPECT_EQ(run("row " + session + " Pad earlier").status, 0);
+    EXPECT_EQ(now().anchor_order.front(), now().find("Pad")->id);
 }

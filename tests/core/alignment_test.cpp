@@ -281,3 +281,26 @@ TEST(MicrophoneSets, are_found_by_name_and_proved_by_sound) {
     EXPECT_EQ(sets[0], (std::vector<TrackId>{mix.id(0), mix.id(2)}));
     EXPECT_EQ(sets[1], (std::vector<TrackId>{mix.id(4), mix.id(5)}));
 }
+
+TEST(Alignment, what_is_found_is_told_as_a_finding_of_its_row) {
+    Track close;
+    close.name = "Kick Close";
+    Alignment a;
+    a.reliable = true;
+    a.delay_samples = 201.6;
+    a.low_gain_db = 2.14;
+    a.strongest_hit = 96000;
+    const auto late = finding_of(a, close, 48000);
+    ASSERT_TRUE(late);
+    EXPECT_EQ(late->text, "4.2 ms late against Kick Close: the low end would gain 2.1 dB");
+    EXPECT_EQ(late->time_s, 2.0);
+    EXPECT_TRUE(late->fault && late->remedy == Remedy::align);
+    a.delay_samples = -48.0, a.inverted = true, a.low_gain_db = 0.1;
+    EXPECT_EQ(finding_of(a, close, 48000)->text, "1.0 ms early and inverted against Kick Close");
+    a.delay_samples = 2.0;
+    EXPECT_EQ(finding_of(a, close, 48000)->text, "inverted against Kick Close");
+    a.inverted = false;
+    EXPECT_FALSE(finding_of(a, close, 48000)) << "it is aligned";
+    a.delay_samples = 200.0, a.reliable = false;
+    EXPECT_FALSE(finding_of(a, close, 48000)) << "the evidence is weak";
+}

@@ -81,3 +81,26 @@ TEST(BuildUp, levels_to_start_from_follow_the_anchors) {
     s = with_track(s, 1, [](Track& t) { t.mute = true; });
     EXPECT_EQ(suggested("Piano"), piano);
 }
+
+TEST(BuildUp, anchors_come_in_the_order_that_was_chosen) {
+    Session s = band(song);
+    for (const char* name : {"Kick", "Bass", "Voice"})
+        s = with_track(s, s.find(name)->id, [](Track& t) { t.anchor = true; });
+    const auto first = [&] {
+        auto names = names_in(s, BuildUpOrder::anchors);
+        names.resize(4);
+        return names;
+    };
+    EXPECT_EQ(first(), (std::vector<std::string>{"Voice", "Kick", "Bass", "Crowd Noise"})) << "by rows";
+    s = with_anchor_moved(s, s.find("Voice")->id, 1);
+    s = with_anchor_moved(s, s.find("Voice")->id, 1);
+    EXPECT_EQ(first(), (std::vector<std::string>{"Kick", "Bass", "Voice", "Crowd Noise"}));
+    EXPECT_EQ(with_anchor_moved(s, s.find("Voice")->id, 1).anchor_order, s.anchor_order) << "it is the last";
+    EXPECT_EQ(with_anchor_moved(s, s.find("Hats")->id, 1).anchor_order, s.anchor_order) << "it is none";
+    // One more comes after those that were ordered; one that is removed leaves no gap.
+    s = with_track(s, s.find("Crowd Noise")->id, [](Track& t) { t.anchor = true; });
+    s = without_tracks(s, {s.find("Bass")->id});
+    EXPECT_EQ(first(), (std::vector<std::string>{"Kick", "Voice", "Crowd Noise", "Hats"}));
+    // The other orders do not ask.
+    EXPECT_EQ(names_in(s, BuildUpOrder::own)[0], "Voice");
+}

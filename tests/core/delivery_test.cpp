@@ -170,8 +170,13 @@ TEST_F(Deliveries, stems_sum_to_the_mix_and_are_split_as_asked) {
     mix.session = with_ride(mix.session, main_output, Parameter::level, {{{0.5, 0.0}, {1.5, -12.0}}});
     mix.session.main_fader_db = -3.0;
     mix.change(0, [](Track& t) { t.family = Family::drums; });
-    for (const auto& [split, count] :
-         {std::pair{StemSplit::tracks, 3u}, {StemSplit::families, 3u}, {StemSplit::buses, 2u}}) {
+    // Two control groups that share a row: it leaves once, with the first.
+    mix.session = with_new_group(mix.session, "front", {}, {3, 1});
+    mix.session = with_new_group(mix.session, "back", {}, {bus});
+    for (const auto& [split, count] : {std::pair{StemSplit::tracks, 3u},
+                                       {StemSplit::families, 3u},
+                                       {StemSplit::buses, 2u},
+                                       {StemSplit::groups, 2u}}) {
         Delivery d = to(("split" + std::to_string(static_cast<int>(split))).c_str());
         d.stems = split;
         const DeliveryReport r = run(d).value();

@@ -5,6 +5,7 @@
 #include "core/session/session_file.h"
 #include "tests/support/sounds.h"
 
+#include <nlohmann/json.hpp>
 #include <random>
 
 using namespace isotonus;
@@ -470,4 +471,75 @@ TEST(BusPeaks, of_a_bus_that_only_sums_are_those_of_what_leaves_it) {
         EXPECT_EQ(whole_song_peak(of).value().peak, wanted(bus));
     }
     EXPECT_FALSE(plan_of_bus(*mix.plan(), mix.id(0)));
+}
+
+TEST(ControlGroup, mutes_and_solos_what_it_moves) {
+    Folder folder;
+    Four mix(folder);
+    TrackId bus = 0, group = 0;
+    mix.session = with_new_bus(mix.session, "pair", std::nullopt, {mix.id(2), mix.id(3)}, &bus);
+    mix.session = with_new_group(mix.session, "front", std::nullopt, {mix.id(0), bus}, &group);
+    const auto of = [&](std::vector<TrackId> ids) {
+        Four other(folder);
+        other.session = with_only(mix.session, ids);
+        return render(other.plan());
+    };
+    const auto set = [&](const std::function<void(ControlGroup&)>& change) {
+        mix.session = with_group(mix.session, group, change);
+    };
+    // Muted: what is in no group is left; its own mute and its bus's are as they were.
+    set([](ControlGroup& g) { g.mute = true; });
+    EXPECT_EQ(render(mix.plan()), of({mix.id(1)}));
+    EXPECT_FALSE(mix.session.is_open(*mix.session.find(mix.id(0))));
+    EXPECT_FALSE(mix.session.is_open(*mix.session.find(mix.id(2)))) << "by way of its bus";
+    EXPECT_FALSE(mix.session.find(mix.id(0))->mute);
+    set([](ControlGroup& g) { g.mute = false, g.solo = true; });
+    EXPECT_TRUE(mix.session.any_solo());
+    const PlanPtr heard = mix.plan();
+    EXPECT_EQ(heard->tracks[1].fader_gain, 0.0);
+    EXPECT_NE(heard->tracks[0].fader_gain, 0.0);
+    EXPECT_NE(heard->tracks[3].fader_gain, 0.0);
+    EXPECT_FALSE(with_track_alone(mix.session, mix.id(1)).is_soloed(*mix.session.find(mix.id(0))))
+        << "one track alone knows no groups";
+    // What leaves as a file leaves solo aside.
+    const MaterialOf files = [](const Track& t) { return load_material(source_of(t), 48000).value(); };
+    EXPECT_NE(compile_plan(mix.session, files, Solo::left_out)->tracks[1].fader_gain, 0.0);
+    const std::string text = session_to_json(mix.session, "/");
+    const Session back = session_from_json(text, "/s.isotonus").value();
+    EXPECT_TRUE(back.groups[0].solo);
+    EXPECT_EQ(session_to_json(back, "/"), text);
+}
+
+TEST(Rides, one_that_is_out_is_kept_and_not_heard) {
+    Folder folder;
+    Four mix(folder);
+    const auto before = render(mix.plan());
+    mix.change(0, [](Track& t) {
+        t.rides.set(Parameter::level, ride({{0.0, -12.0}}));
+        t.rides.set(Parameter::pan, ride({{0.0, 0.5}}));
+        t.rides.set_out(Parameter::pan, true);
+        t.rides.set_out(Parameter::width, true);  // there is none: nothing to take out
+    });
+    const Track& t = *mix.session.tracks[0];
+    EXPECT_TRUE(t.rides.any_bypassed() && t.rides.is_out(Parameter::pan) && !t.rides.is_out(Parameter::width));
+    EXPECT_FALSE(t.rides.heard(Parameter::pan));
+    EXPECT_TRUE(t.rides.heard(Parameter::level));
+    Four level_only(folder);
+    level_only.change(0, [](Track& x) { x.rides.set(Parameter::level, ride({{0.0, -12.0}})); });
+    EXPECT_EQ(render(mix.plan()), render(level_only.plan()));
+    mix.change(0, [](Track& x) { x.rides.set_out(Parameter::level, true); });
+    EXPECT_EQ(render(mix.plan()), before);
+    // In the file by name; what a newer version had out stays in it.
+    std::string text = session_to_json(mix.session, "/");
+    Session back = session_from_json(text, "/s.isotonus").value();
+    EXPECT_TRUE(back.tracks[0]->rides.is_out(Parameter::pan) && back.tracks[0]->rides.is_out(Parameter::level));
+    EXPECT_EQ(session_to_json(back, "/"), text);
+    auto document = nlohmann::json::parse(text);
+    document["tracks"][0]["rides_out"].push_back("colour");
+    back = session_from_json(document.dump(), "/s.isotonus").value();
+    EXPECT_EQ(nlohmann::json::parse(session_to_json(back, "/"))["tracks"][0]["rides_out"].size(), 3u);
+    // Taken away it is not out any more when it is drawn again.
+    mix.session = with_ride(mix.session, mix.id(0), Parameter::pan, {});
+    mix.session = with_ride(mix.session, mix.id(0), Parameter::pan, {{{0.0, 1.0}}});
+    EXPECT_TRUE(mix.session.tracks[0]->rides.heard(Parameter::pan));
 }

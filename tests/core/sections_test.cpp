@@ -158,3 +158,14 @@ TEST(Pairs, are_told_by_their_names) {
     EXPECT_EQ(moved.tracks[1]->id, s.tracks[3]->id);
     EXPECT_EQ(with_tracks_before(s, {s.tracks[0]->id}, 0).tracks[3]->id, s.tracks[0]->id);
 }
+
+TEST(Tempo, a_stretch_grows_to_whole_bars) {
+    const std::vector<TempoMark> tempo{{1.0, 120.0, 4, 4}, {9.5, 60.0, 3, 4}};  // bars of 2 s, then of 3 s
+    const auto grown = [&](double from, double to) { return in_whole_bars(tempo, from, to); };
+    EXPECT_EQ(grown(3.4, 6.1), std::pair(3.0, 7.0));
+    EXPECT_EQ(grown(3.0, 7.0), std::pair(3.0, 7.0)) << "it is in whole bars already";
+    EXPECT_EQ(grown(7.2, 9.1), std::pair(7.0, 9.5)) << "a mark cuts the bar short";
+    EXPECT_EQ(grown(9.4, 11.0), std::pair(9.0, 12.5));
+    EXPECT_EQ(grown(0.2, 0.4), std::pair(0.0, 1.0)) << "never before the song";
+    EXPECT_EQ(in_whole_bars({}, 0.3, 0.7), std::pair(0.3, 0.7));
+}

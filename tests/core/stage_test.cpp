@@ -2,6 +2,7 @@
 #include "core/stage/staging.h"
 
 #include "core/handoff/checks.h"
+#include "core/session/session_file.h"
 #include "core/stage/findings.h"
 #include "tests/support/sounds.h"
 
@@ -221,4 +222,41 @@ TEST(PeakAfterRide, is_the_peak_of_what_the_ride_leaves) {
     EXPECT_NEAR(*peak_after_ride_dbfs(t, *m, 0.0), 20 * std::log10(0.8) - 13.0, 1e-4);
     t.fader_db = silence_db;
     EXPECT_FALSE(peak_after_ride_dbfs(t, *m, 0.0));
+}
+
+TEST(Staging, a_track_can_be_staged_without_a_passage_that_is_meant_to_be_louder) {
+    // 20 s at an average of -30 dBFS, then 6 s 12 dB louder.
+    Folder folder;
+    const auto wave = [](int64_t i, int) {
+        return (i >= 20 * 48000 ? 4.0 : 1.0) * gain_from_db(-30.0) *
+               std::sin(2.0 * std::numbers::pi * 220.0 * static_cast<double>(i) / 48000.0);
+    };
+    const fs::path file = write(folder / "Pad.wav", make(26 * 48000, 1, wave), 1, 48000, SampleFormat::s24);
+    Session s = with_files({}, {file});
+    const MaterialPtr whole = load_material(file, 48000).value();
+    EXPECT_GT(*measurement_for_staging(*s.tracks[0], *whole)->average_dbfs, -25.0);
+    s = with_track(s, 1, [](Track& t) {
+        t.delay_samples = 4800.0;  // the passage is a part of the song, not of the file
+        t.staged_without = LeftOut{20.1, 26.1};
+    });
+    const Measurement rest = measurement_for_staging(*s.tracks[0], *whole).value();
+    // AES17: a sine's average is its peak.
+    EXPECT_NEAR(*rest.average_dbfs, -30.0, 0.05);
+    EXPECT_NEAR(*rest.sample_peak_dbfs, -30.0, 0.05);
+    EXPECT_EQ(rest.kind, whole->measurement.kind);
+    EXPECT_NEAR(stage_track(s.targets, *s.tracks[0], rest).trim_db, 12.0, 0.05);
+    // In the file, and checked there.
+    const std::string text = session_to_json(s, "/");
+    EXPECT_EQ(session_from_json(text, "/s.isotonus").value().tracks[0]->staged_without, s.tracks[0]->staged_without);
+    std::string wrong = text;
+    wrong.replace(wrong.find("26.1"), 4, "10.0");
+    const auto refused = session_from_json(wrong, "/s.isotonus");
+    ASSERT_FALSE(refused);
+    EXPECT_NE(refused.error().what.find("staged_without"), std::string::npos) << refused.error().what;
+    Track t = *s.tracks[0];
+    EXPECT_TRUE(set_by_name(t, "staged_without", "3-4.5"));
+    EXPECT_EQ(t.staged_without, (LeftOut{3.0, 4.5}));
+    EXPECT_FALSE(set_by_name(t, "staged_without", "4-3"));
+    EXPECT_FALSE(set_by_name(t, "staged_without", "now"));
+    EXPECT_TRUE(set_by_name(t, "staged_without", "off") && !t.staged_without);
 }

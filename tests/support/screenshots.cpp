@@ -18,6 +18,7 @@
 #include "app/stage/phase_dialog.h"
 #include "app/stage/sheet_dialog.h"
 #include "app/stage/stage_table.h"
+#include "app/style/language.h"
 #include "app/window/main_window.h"
 #include "core/session/presets.h"
 #include "core/session/routing.h"
@@ -145,7 +146,8 @@ int main(int argc, char** argv) {
     QApplication::setStyle(QStyleFactory::create("Fusion"));
     if (argc < 2) return 2;
     const QString folder = argv[1];
-    const bool everything = argc > 2;
+    const bool everything = argc > 2 && std::string_view(argv[2]) == "all";
+    speak(argc > 3 ? argv[3] : "en");
     const auto demo = demo_in_cache();
     if (!demo) {
         std::fprintf(stderr, "%s\n", demo.error().text().c_str());

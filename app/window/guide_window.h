@@ -1,0 +1,19 @@
+// The user guide, read inside the program: it needs neither a network nor a browser.
+#pragma once
+
+#include <QTextBrowser>
+#include <filesystem>
+#include <optional>
+
+namespace isotonus {
+
+/// Where the guide's pages lie: beside the program that was installed, or in the build tree.  Absent: it was not made.
+std::optional<std::filesystem::path> guide_folder();
+
+class GuideWindow : public QTextBrowser {
+    Q_OBJECT
+  public:
+    GuideWindow(const std::filesystem::path& folder, QWidget* parent);
+};
+
+}  // namespace isotonus

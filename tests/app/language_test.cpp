@@ -1,0 +1,218 @@
+// Other languages: translations that are complete and keep what is put into them, a window in German, and texts a third
+// longer than the English ones, none of which may be cut.
+#include <QCheckBox>
+#include <QComboBox>
+#include <QLabel>
+#include <QTranslator>
+#include <QXmlStreamReader>
+
+#include "app/window/station_tabs.h"
+#include "core/shape/parameter_label.h"
+#include "core/shape/processor.h"
+#include "core/words.h"
+#include "tests/app/window_fixture.h"
+
+using namespace isotonus;
+using namespace isotonus::test;
+
+namespace {
+
+struct Message {
+    QString source;
+    QStringList translations;  ///< more than one where the plural differs
+};
+
+std::vector<Message> german() {
+    QFile file(QString(ISOTONUS_SOURCE) + "/app/data/translations/isotonus_de.ts");
+    EXPECT_TRUE(file.open(QIODevice::ReadOnly));
+    QXmlStreamReader xml(&file);
+    std::vector<Message> all;
+    bool counted = false;
+    while (!xml.atEnd()) {
+        xml.readNext();
+        if (!xml.isStartElement()) continue;
+        if (xml.name() == u"message") {
+            all.emplace_back();
+            counted = xml.attributes().value("numerus") == u"yes";
+        }
+        if (xml.name() == u"source") all.back().source = xml.readElementText();
+        if (xml.name() == u"numerusform") all.back().translations << xml.readElementText();
+        if (xml.name() == u"translation" && !counted) all.back().translations << xml.readElementText();
+    }
+    EXPECT_FALSE(xml.hasError()) << xml.errorString().toStdString();
+    return all;
+}
+
+/// What is put into a text: %1, %n, {:.1f}, {part}.
+QStringList places(const QString& text) {
+    static const QRegularExpression place("%[n0-9]|\\{[^}]*\\}");
+    QStringList found;
+    for (auto at = place.globalMatch(text); at.hasNext();) found << at.next().captured();
+    return found;
+}
+
+/// Texts a third longer, with letters that reach high and low.
+class Longer : public QTranslator {
+  public:
+    bool isEmpty() const override { return false; }
+    QString translate(const char*, const char* text, const char*, int) const override {
+        QString longer(text);
+        if (longer.contains(";;") || longer.startsWith("QLabel")) return {};
+        static const QString more = QString::fromUtf8("Äg öß Üj äß ");
+        for (qsizetype wanted = longer.size() + (longer.size() + 2) / 3; longer.size() < wanted;)
+            longer += more[longer.size() % more.size()];
+        return longer.trimmed().replace("(s)", "en");
+    }
+};
+
+/// Buttons, labels and boxes of a window whose text has not the room it needs.
+QStringList cut_in(const QWidget& window) {
+    QStringList cut;
+    const auto tell = [&](const QWidget& w, const QString& text) {
+        cut << QString("%1 (%2): '%3' has %4 px").arg(w.objectName(), w.metaObject()->className(), text).arg(w.width());
+    };
+    for (const auto* b : window.findChildren<QAbstractButton*>()) {
+        if (!b->isVisible() || b->text().isEmpty() || b->text().size() == 1) continue;
+        const int edges = qobject_cast<const QToolButton*>(b) ? 3 : 6;  // as little as any of them has
+        if (b->fontMetrics().size(Qt::TextShowMnemonic, b->text()).width() + edges > b->width()) tell(*b, b->text());
+    }
+    for (const auto* l : window.findChildren<QLabel*>()) {
+        if (!l->isVisible() || l->text().isEmpty() || l->textFormat() == Qt::RichText) continue;
+        const QFontMetrics metrics = l->fontMetrics();
+        if (l->wordWrap() ? l->heightForWidth(l->width()) > l->height() + 2
+                          : metrics.size(0, l->text()).width() > l->width() + 1 &&
+                                l->sizePolicy().horizontalPolicy() != QSizePolicy::Ignored)
+            tell(*l, l->text());
+    }
+    for (const auto* c : window.findChildren<QComboBox*>())
+        if (c->isVisible() && !c->currentText().isEmpty() &&
+            c->fontMetrics().horizontalAdvance(c->currentText()) > c->width() - 16)
+            tell(*c, c->currentText());
+    return cut;
+}
+
+class Language : public Window {
+  protected:
+    void TearDown() override {
+        window.reset();
+        speak("en");
+    }
+    void look_at_all_stations() {
+        for (int n = 0; n < 7; ++n) {
+            station(n);
+            if (n == 0) work().view.show_panel(true);
+            if (n == 2) key(Qt::Key_B);
+            catch_up();
+            const QStringList cut = cut_in(*window);
+            EXPECT_TRUE(cut.isEmpty()) << "station " << n + 1 << "\n" << cut.join('\n').toStdString();
+        }
+    }
+};
+
+}  // namespace
+
+TEST(Translations, keep_what_is_put_into_them) {
+    const auto all = german();
+    EXPECT_GT(all.size(), 2000u);
+    for (const Message& m : all) {
+        ASSERT_FALSE(m.translations.isEmpty()) << m.source.toStdString();
+        for (const QString& t : m.translations) {
+            QStringList wanted = places(m.source), there = places(t);
+            if (!m.source.contains('{')) {  // numbered places may change theirs
+                wanted.sort(), there.sort();
+                wanted.removeDuplicates(), there.removeDuplicates();
+            }
+            EXPECT_EQ(wanted, there) << m.source.toStdString() << "\n" << t.toStdString();
+            EXPECT_EQ(m.source.startsWith(' '), t.startsWith(' ')) << m.source.toStdString();
+        }
+    }
+}
+
+TEST(Translations, know_every_label_of_every_processor) {
+    std::set<std::string> known;
+    for (const char* word : label_words()) known.insert(word);
+    const auto is_number = [](const std::string& word) { return std::isdigit(word[0]) || word.size() < 2; };
+    for (const ProcessorType* type : processor_types()) {
+        EXPECT_TRUE(known.contains(type->word) || word_of(type->id) == "EQ") << type->word;
+        for (const ParameterInfo& p : type->parameters) {
+            if (std::string_view(p.id).starts_with("band")) continue;  // drawn, not labelled
+            EXPECT_TRUE(known.contains(label_of(p)) || is_number(label_of(p))) << type->id << ": " << label_of(p);
+            for (const std::string word : p.words)
+                EXPECT_TRUE(known.contains(word) || is_number(word) || word == "tanh" || word == "rms") << word;
+        }
+    }
+}
+
+TEST_F(Language, german_speaks_through_window_and_core_and_papers_stay_english) {
+    window.reset();
+    speak("de");
+    open_window();
+    import_all();
+    EXPECT_EQ(find<QAction>("stageAllAction")->text(), "Alle einpegeln");
+    EXPECT_EQ(QCoreApplication::translate("isotonus::BusHead", "bus of %n row(s)", nullptr, 1), "Bus von 1 Zeile");
+    EXPECT_EQ(QCoreApplication::translate("isotonus::BusHead", "bus of %n row(s)", nullptr, 3), "Bus von 3 Zeilen");
+    EXPECT_EQ(word_of("low_cut"), "Low Cut");
+    EXPECT_EQ(db_text(silence_db), "aus");
+    EXPECT_TRUE(std::isinf(*parse_level("aus"))) << "what is written is read again";
+    work().document.edit_tracks("lauter", {track(0).id}, [](Track& t) { t.fader_db = 12.0; });
+    settle();
+    const auto checks = checks_of(session(), work().player.plan(), {}).value();
+    const auto headroom = std::find_if(checks.begin(), checks.end(), [](const Check& c) { return c.id == "headroom"; });
+    EXPECT_TRUE(headroom->text.starts_with("die Spitze des Mixes ist ")) << headroom->text;
+    {
+        const InEnglish paper;
+        EXPECT_EQ(said("the mix is heard"), "the mix is heard");
+        EXPECT_EQ(word_of("compressor"), "comp");
+    }
+    // A delivery with its sheet: in English.
+    station(6);
+    settle();
+    wait_for([&] { return work().mix.leaving_figures().has_value(); });
+    find<QCheckBox>("exportSheet")->setChecked(true);
+    find<QLineEdit>("exportFile")->setText(to_qt(folder / "out/Mix.wav"));
+    fs::create_directories(folder / "out");
+    QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
+    wait_for([&] { return !work().exports.busy() && fs::exists(folder / "out/Mix.wav"); });
+    bool found = false;
+    for (const auto& file : fs::directory_iterator(folder / "out")) {
+        if (file.path().extension() != ".txt") continue;
+        std::ifstream in(file.path());
+        const std::string text((std::istreambuf_iterator<char>(in)), {});
+        found = found || text.find("the mix peaks at") != std::string::npos;
+        EXPECT_EQ(text.find("die Spitze"), std::string::npos) << file.path();
+    }
+    EXPECT_TRUE(found) << "the sheet has the checks";
+    speak("en");
+    EXPECT_EQ(word_of("compressor"), "comp");
+}
+
+TEST_F(Language, no_german_text_is_cut) {
+    window.reset();
+    speak("de");
+    open_window();
+    import_all();
+    look_at_all_stations();
+}
+
+TEST_F(Language, no_text_is_cut_that_is_a_third_longer) {
+    window.reset();
+    Longer longer;
+    QCoreApplication::installTranslator(&longer);
+    open_window();
+    window->resize(1280, 800);
+    import_all();
+    look_at_all_stations();
+    window.reset();
+    QCoreApplication::removeTranslator(&longer);
+}
+
+TEST_F(Language, a_very_long_row_name_stays_in_its_head) {
+    import_all();
+    const QString name = QString("A name of a row that nobody would read to its end ").repeated(4).trimmed();
+    work().document.edit_tracks("name", {track(0).id}, [&](Track& t) { t.name = name.toStdString(); });
+    for (int n = 0; n < 7; ++n) {
+        station(n);
+        EXPECT_EQ(window->desk().head_of(track(0).id)->width(), head_width);
+        EXPECT_LE(window->minimumSizeHint().width(), 1280) << "station " << n + 1;
+    }
+}
