@@ -150,6 +150,7 @@ void Mains::make_monitoring() {
     auto* grid = new QGridLayout(monitoring_);
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setSpacing(3);
+    for (int column = 0; column < 6; ++column) grid->setColumnStretch(column, 1);
     const auto button = [&](const char* name, const QString& text, const QString& tip, int row, int column, int wide) {
         auto* b = new QToolButton;
         b->setObjectName(name);

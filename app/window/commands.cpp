@@ -138,8 +138,8 @@ std::span<const Command> commands() { return table; }
 
 QString task_title(Task task) {
     const char* titles[tasks] = {QT_TRANSLATE_NOOP("Task", "Files"),     QT_TRANSLATE_NOOP("Task", "Song"),
-                                 QT_TRANSLATE_NOOP("Task", "Rows"),      QT_TRANSLATE_NOOP("Task", "Gather"),
-                                 QT_TRANSLATE_NOOP("Task", "Stage"),     QT_TRANSLATE_NOOP("Task", "Balance"),
+                                 QT_TRANSLATE_NOOP("Task", "Gather"),    QT_TRANSLATE_NOOP("Task", "Stage"),
+                                 QT_TRANSLATE_NOOP("Task", "Rows"),      QT_TRANSLATE_NOOP("Task", "Balance"),
                                  QT_TRANSLATE_NOOP("Task", "Shape"),     QT_TRANSLATE_NOOP("Task", "Ride"),
                                  QT_TRANSLATE_NOOP("Task", "Compare"),   QT_TRANSLATE_NOOP("Task", "Monitoring"),
                                  QT_TRANSLATE_NOOP("Task", "The window")};

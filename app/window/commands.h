@@ -6,7 +6,7 @@
 
 namespace isotonus {
 
-enum class Task { files, song, rows, gather, stage, balance, shape, ride, compare, monitoring, window };
+enum class Task { files, song, gather, stage, rows, balance, shape, ride, compare, monitoring, window };
 inline constexpr int tasks = 11;
 QString task_title(Task task);
 

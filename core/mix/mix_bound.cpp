@@ -15,15 +15,18 @@ namespace {
 constexpr int64_t block = LevelSummary::block_frames;
 
 Reach reach_of_summary(const LevelSummary& s) {
+    const auto blocks = static_cast<size_t>(s.blocks()), channels = static_cast<size_t>(s.channels);
+    const float *const low = s.low.data(), *const high = s.high.data();
     Reach reach;
-    const auto of = [&s](int64_t b, int c) {
-        const auto at = static_cast<size_t>(b * s.channels + c);
-        return std::max(-s.low[at], s.high[at]);
-    };
-    for (int64_t b = 0; b < s.blocks(); ++b) {
-        reach.left.push_back(of(b, 0));
-        reach.right.push_back(of(b, s.channels - 1));
+    reach.left.resize(blocks);
+    for (size_t b = 0; b < blocks; ++b) reach.left[b] = std::max(-low[b * channels], high[b * channels]);
+    if (channels == 1) {
+        reach.right = reach.left;
+        return reach;
     }
+    reach.right.resize(blocks);
+    const size_t last = channels - 1;
+    for (size_t b = 0; b < blocks; ++b) reach.right[b] = std::max(-low[b * channels + last], high[b * channels + last]);
     return reach;
 }
 
@@ -71,32 +74,51 @@ const Reach& reach_of(const Material& material, Known& known) {
     return *(known[&material] = std::move(found));
 }
 
+/// What is reached in two blocks at once: a part that is late by no whole number of blocks lies between two of its
+/// file.
+std::vector<float> of_two_blocks(const std::vector<float>& side) {
+    std::vector<float> both(side.size() + 1, 0.0f);
+    std::copy(side.begin(), side.end(), both.begin());
+    for (size_t b = 0; b < side.size(); ++b) both[b + 1] = std::max(both[b + 1], side[b]);
+    return both;
+}
+
 Reach sum_of(const RenderPlan& plan, Known& known) {
-    const auto blocks = static_cast<size_t>((plan.frames + block - 1) / block);
-    std::vector<double> left(blocks), right(blocks);
+    const int64_t blocks = (plan.frames + block - 1) / block;
+    std::vector<double> left(static_cast<size_t>(blocks)), right(static_cast<size_t>(blocks));
     for (const PlanPart& p : plan.parts) {
         if (!p.heard() || p.through_chain || p.output == nowhere) continue;
-        const Reach& reach = reach_of(*p.material, known);
         const int64_t whole = p.delay_samples >= 0 ? p.delay_samples / block : -((block - 1 - p.delay_samples) / block);
-        const bool split = whole * block != p.delay_samples, ridden = p.any_ride_to_main();
-        const GainMatrix still = magnitudes(p.to_main);
-        const auto in_file = [](const std::vector<float>& side, int64_t b) {
-            return b < 0 || b >= std::ssize(side) ? 0.0 : static_cast<double>(side[static_cast<size_t>(b)]);
+        const bool split = whole * block != p.delay_samples;
+        const Reach& known_reach = reach_of(*p.material, known);
+        const Reach between =
+            split ? Reach{of_two_blocks(known_reach.left), of_two_blocks(known_reach.right)} : Reach{};
+        const Reach& reach = split ? between : known_reach;
+        const int64_t first = std::max<int64_t>(0, whole), end = std::min(blocks, std::ssize(reach.left) + whole);
+        if (first >= end) continue;
+        const auto in_file = [whole](const std::vector<float>& side, int64_t b) {
+            return static_cast<double>(side[static_cast<size_t>(b - whole)]);
         };
-        for (size_t b = 0; b < blocks; ++b) {
-            const auto at = static_cast<int64_t>(b) - whole;
-            double l = in_file(reach.left, at), r = in_file(reach.right, at);
-            if (split) {
-                l = std::max(l, in_file(reach.left, at - 1));
-                r = std::max(r, in_file(reach.right, at - 1));
-            }
-            if (l == 0.0 && r == 0.0) continue;
-            const GainMatrix g =
-                ridden ? magnitudes(p.to_main_bound(plan.sample_rate, static_cast<int64_t>(b) * block, block + 32))
-                       : still;
+        if (!p.any_ride_to_main()) {
+            const GainMatrix g = magnitudes(p.to_main);
+            const auto add = [&](double gain, const std::vector<float>& from, std::vector<double>& to) {
+                if (gain == 0.0) return;  // nothing of infinity either
+                for (int64_t b = first; b < end; ++b) to[static_cast<size_t>(b)] += gain * in_file(from, b);
+            };
+            add(g.left_from_left, reach.left, left);
+            add(g.left_from_right, reach.right, left);
+            add(g.right_from_left, reach.left, right);
+            add(g.right_from_right, reach.right, right);
+            continue;
+        }
+        for (int64_t b = first; b < end; ++b) {
+            const double from_left = in_file(reach.left, b), from_right = in_file(reach.right, b);
+            if (from_left == 0.0 && from_right == 0.0) continue;
+            const GainMatrix g = magnitudes(p.to_main_bound(plan.sample_rate, b * block, block + 32));
             const auto times = [](double gain, double x) { return gain == 0.0 ? 0.0 : gain * x; };  // of infinity too
-            left[b] += times(g.left_from_left, l) + times(g.left_from_right, r);
-            right[b] += times(g.right_from_left, l) + times(g.right_from_right, r);
+            const auto at = static_cast<size_t>(b);
+            left[at] += times(g.left_from_left, from_left) + times(g.left_from_right, from_right);
+            right[at] += times(g.right_from_left, from_left) + times(g.right_from_right, from_right);
         }
     }
     return {{left.begin(), left.end()}, {right.begin(), right.end()}};

@@ -216,7 +216,7 @@ TEST_F(Gestures, the_centred_low_end_is_typed_and_heard_alone) {
     settle();
     choose_in_menu(head, "Hear only what is centred");
     EXPECT_EQ(work().player.hearing(), Player::Hearing::low_end);
-    EXPECT_TRUE(work().player.playing());
+    wait_for([&] { return work().player.playing(); });
     const PlanPtr heard = work().player.heard();
     int audible = 0;
     for (const PlanPart& p : heard->parts) {

@@ -400,6 +400,11 @@ int main(int argc, char** argv) {
     shoot(window, folder, "night-3-balance");
     if (everything) {
         all_stations(window, folder, "night-");
+        window.stations().choose(2);
+        press("fieldAction");
+        shoot(window, folder, "night-12-field");
+        press("fieldAction");
+        shoot_dialog<KeysDialog>(window, folder, "night-keys");
         window.show_night(false);
         Session crowded = work.document.session();
         std::vector<fs::path> files;
@@ -407,6 +412,12 @@ int main(int argc, char** argv) {
         work.document.edit("Crowd", with_files(crowded, files));
         window.stations().choose(2);
         shoot(window, folder, "crowded-balance");
+        press("fieldAction");
+        settle(window);
+        shoot(window, folder, "crowded-field");
+        press("fieldAction");
+        window.stations().choose(0);
+        shoot(window, folder, "crowded-gather");
         window.stations().choose(1);
         shoot(window, folder, "crowded-stage");
         work.edits.set_chains({voice}, "Long chain", [](Chain& c) {
@@ -446,6 +457,10 @@ int main(int argc, char** argv) {
         work.document.edit_tracks("Lose", {voice}, [](Track& t) { t.source.file = "/nowhere/Voice.wav"; });
         window.stations().choose(0);
         shoot(window, folder, "missing");
+        window.resize(1920, 1200);
+        window.stations().choose(2);
+        shoot(window, folder, "large-balance");
+        window.resize(1280, 800);
     }
     work.document.start_new();
     return 0;
