@@ -2,6 +2,7 @@
 
 #include "core/session/session_file.h"
 #include "core/session/validate.h"
+#include "core/words.h"
 
 namespace isotonus::cli {
 
@@ -15,7 +16,9 @@ int complain(const Error& error, int status) {
 void print(const json& document) { fmt::print("{}\n", document.dump(1, ' ', false, json::error_handler_t::replace)); }
 
 std::string in_words(const Level& level, const char* unit) {
-    return level ? fmt::format("{:.1f} {}", *level, unit) : "none";
+    if (!level) return "none";
+    const bool to_full_scale = std::string_view(unit).starts_with("dBFS") || std::string_view(unit) == "dBTP";
+    return to_full_scale ? fmt::format("{} {}", signed_db(*level), unit) : fmt::format("{:.1f} {}", *level, unit);
 }
 
 std::optional<TrackId> row_called(const Session& session, const std::string& name) {

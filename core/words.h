@@ -6,6 +6,7 @@
 
 #include <fmt/format.h>
 
+#include <cmath>
 #include <string>
 
 namespace isotonus {
@@ -33,6 +34,12 @@ std::string say(const char* english, const Values&... values) {
     } catch (const fmt::format_error&) {  // a translation that asks for what is not there
         return fmt::format(fmt::runtime(english), values...);
     }
+}
+
+/// A level beyond full scale carries its sign: "+5.6", "0.0", "-5.6".
+inline std::string signed_db(double db) {
+    const double rounded = std::round(db * 10.0) / 10.0;
+    return rounded > 0.0 ? fmt::format("{:+.1f}", rounded) : fmt::format("{:.1f}", rounded == 0.0 ? 0.0 : rounded);
 }
 
 /// Marks a text of a table for translation; it is said where it is shown.

@@ -121,8 +121,8 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
     const HandOffLimits& limits = in.limits;
     const double peak = *mix.sample_peak_dbfs;
     checks.push_back({"headroom", peak <= limits.most_peak_dbfs, peak, limits.most_peak_dbfs,
-                      say("the mix peaks at {:.1f} dBFS, at {}: {:.1f} dB of headroom, {:g} dB are asked for", peak,
-                          at(mix.peak_time_s), -peak, -limits.most_peak_dbfs),
+                      say("the mix peaks at {} dBFS, at {}: {:.1f} dB of headroom, {:g} dB are asked for",
+                          signed_db(peak), at(mix.peak_time_s), -peak, -limits.most_peak_dbfs),
                       said("Processing after the mix needs room to work in."), mix.peak_time_s});
     for (const Moment& m : in.overs) {
         std::vector<std::string> names;
@@ -134,18 +134,19 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
         }
         const double time_s = static_cast<double>(m.frame) / in.plan.sample_rate;
         checks.push_back({"over", false, m.peak_dbfs, limits.most_peak_dbfs,
-                          names.empty() ? say("{:.1f} dBFS at {}", m.peak_dbfs, at(time_s))
-                                        : say("{:.1f} dBFS at {}, made by {}", m.peak_dbfs, at(time_s), joined(names)),
+                          names.empty()
+                              ? say("{} dBFS at {}", signed_db(m.peak_dbfs), at(time_s))
+                              : say("{} dBFS at {}, made by {}", signed_db(m.peak_dbfs), at(time_s), joined(names)),
                           said("Without these rows there the peak would be lower by so much."), time_s, most});
     }
     checks.push_back(
         {"level_enough", peak >= limits.least_peak_dbfs, peak, limits.least_peak_dbfs,
          peak >= limits.least_peak_dbfs
-             ? say("the mix is not too quiet: {:.1f} dBFS", peak)
+             ? say("the mix is not too quiet: {} dBFS", signed_db(peak))
              : say("the mix peaks at only {:.1f} dBFS; {:g} is expected at least", peak, limits.least_peak_dbfs),
          said("A mix far below full scale gives its lowest bits away."), mix.peak_time_s});
     checks.push_back({"true_peak", *mix.true_peak_dbtp <= limits.most_true_peak_dbtp, mix.true_peak_dbtp,
-                      limits.most_true_peak_dbtp, say("the true peak is {:.1f} dBTP", *mix.true_peak_dbtp),
+                      limits.most_true_peak_dbtp, say("the true peak is {} dBTP", signed_db(*mix.true_peak_dbtp)),
                       said("Between its samples the wave may reach higher than any of them, and clip a converter."),
                       mix.true_peak_time_s});
     const bool clips = mix.clipped_runs > 0 || peak > 0.0;

@@ -4,6 +4,7 @@
 #include <gmock/gmock.h>
 
 #include "core/session/routing.h"
+#include "core/words.h"
 #include "tests/support/chains.h"
 
 using namespace isotonus;
@@ -239,4 +240,11 @@ TEST_F(HandOffChecks, speak_of_the_file_before_the_chain_and_of_the_mix_after_it
     });
     EXPECT_THAT(one("open_findings").text, testing::Not(testing::HasSubstr("below 40 Hz")));
     EXPECT_FALSE(one("clipped_tracks").passed);
+}
+
+TEST(Checks, levels_beyond_full_scale_carry_their_sign) {
+    EXPECT_EQ(signed_db(5.62), "+5.6");
+    EXPECT_EQ(signed_db(-5.62), "-5.6");
+    EXPECT_EQ(signed_db(0.04), "0.0");
+    EXPECT_EQ(signed_db(-0.04), "0.0");
 }

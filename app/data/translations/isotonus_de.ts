@@ -417,28 +417,28 @@
         <translation>an</translation>
     </message>
     <message>
-        <source>the mix peaks at {:.1f} dBFS, at {}: {:.1f} dB of headroom, {:g} dB are asked for</source>
-        <translation>die Spitze des Mixes ist {:.1f} dBFS, bei {}: {:.1f} dB Reserve, verlangt sind {:g} dB</translation>
+        <source>the mix peaks at {} dBFS, at {}: {:.1f} dB of headroom, {:g} dB are asked for</source>
+        <translation>die Spitze des Mixes ist {} dBFS, bei {}: {:.1f} dB Reserve, verlangt sind {:g} dB</translation>
     </message>
     <message>
         <source>Processing after the mix needs room to work in.</source>
         <translation>Bearbeitung nach dem Mix braucht Platz.</translation>
     </message>
     <message>
-        <source>{:.1f} dBFS at {}</source>
-        <translation>{:.1f} dBFS bei {}</translation>
+        <source>{} dBFS at {}</source>
+        <translation>{} dBFS bei {}</translation>
     </message>
     <message>
-        <source>{:.1f} dBFS at {}, made by {}</source>
-        <translation>{:.1f} dBFS bei {}, gemacht von {}</translation>
+        <source>{} dBFS at {}, made by {}</source>
+        <translation>{} dBFS bei {}, gemacht von {}</translation>
     </message>
     <message>
         <source>Without these rows there the peak would be lower by so much.</source>
         <translation>Ohne diese Zeilen wäre die Spitze dort um so viel tiefer.</translation>
     </message>
     <message>
-        <source>the mix is not too quiet: {:.1f} dBFS</source>
-        <translation>der Mix ist nicht zu leise: {:.1f} dBFS</translation>
+        <source>the mix is not too quiet: {} dBFS</source>
+        <translation>der Mix ist nicht zu leise: {} dBFS</translation>
     </message>
     <message>
         <source>the mix peaks at only {:.1f} dBFS; {:g} is expected at least</source>
@@ -449,8 +449,8 @@
         <translation>Ein Mix weit unter Vollaussteuerung verschenkt seine untersten Bits.</translation>
     </message>
     <message>
-        <source>the true peak is {:.1f} dBTP</source>
-        <translation>der True Peak ist {:.1f} dBTP</translation>
+        <source>the true peak is {} dBTP</source>
+        <translation>der True Peak ist {} dBTP</translation>
     </message>
     <message>
         <source>Between its samples the wave may reach higher than any of them, and clip a converter.</source>
