@@ -103,7 +103,7 @@ std::vector<BandDifference> Comparison::differences(const std::vector<size_t>& f
         if (!k || !k->material || !its) continue;
         // Of the whole as a whole; of a part as it is heard.
         const auto match =
-            scope_ == Scope::whole ? isotonus::match_db(mix_lufs_, k->material->measurement) : match_db(n);
+            scope_ == Scope::whole ? isotonus::match_db(spectrum_lufs_, k->material->measurement) : match_db(n);
         if (!match) continue;
         spectra.push_back(*its);
         matches.push_back(*match);
@@ -185,11 +185,13 @@ void Comparison::look_at_mix() {
     if (looking_) looking_->cancel();
     spectrum_of_ = mix;
     looking_ = std::make_shared<Progress>();
-    in_background(pool_, [this, mix, progress = looking_] {
+    const Level lufs = mix_.figures()->measurement.integrated_lufs;
+    in_background(pool_, [this, mix, lufs, progress = looking_] {
         const auto found = third_octaves_of(mix, 0.0, 0.0, progress.get());
-        QMetaObject::invokeMethod(this, [this, mix, found] {
+        QMetaObject::invokeMethod(this, [this, mix, lufs, found] {
             if (mix != spectrum_of_ || !found) return;
             mix_spectrum_ = *found;
+            spectrum_lufs_ = lufs;
             emit changed();
         });
     });

@@ -129,6 +129,7 @@ class Comparison : public QObject {
     std::map<fs::path, QDateTime> heard_at_;   ///< references
     std::vector<Recording> shelf_;
     std::optional<ThirdOctaves> mix_spectrum_;
+    Level spectrum_lufs_;  ///< the loudness of that mix, which a moment after an edit is the one before
     PlanPtr spectrum_of_;  ///< the mix that it is of, or is being found out of
     std::shared_ptr<Progress> looking_;
     Scope scope_ = Scope::whole;
