@@ -42,6 +42,7 @@ void Microphones::look() {
     }
     if (now == asked_) return;
     asked_ = std::move(now);
+    found_.clear();  // of how rows stood before: nothing is moved by that any more
     if (looking_) looking_->cancel();
     looking_ = std::make_shared<Progress>();
     in_background(pool_, [this, session, known = std::move(known), looking = looking_] {
