@@ -66,9 +66,9 @@ std::optional<ReductionAim> aim_from(const std::string& text) {
 Result<Found> reduction_of_row(const Opened& opened, const Track& track, const std::vector<std::string>& more) {
     const auto aim = more.size() == 2 ? aim_from(more[1]) : std::nullopt;
     const size_t place = more.empty() ? 0 : std::strtoul(more[0].c_str(), nullptr, 10);
-    if (!aim || place == 0) return fail("", "say PLACE and typical=DB or most=DB, from 0 to 40");
+    if (!aim || place == 0) return fail("", said("say PLACE and typical=DB or most=DB, from 0 to 40"));
     const auto recipe = opened.signals.recipe(opened.session, track, [&](const Track& t) { return opened.of(t); });
-    if (!recipe) return fail("", "what it listens to cannot be read");
+    if (!recipe) return fail("", said("what it listens to cannot be read"));
     const auto aimed = threshold_for(*recipe, place - 1, *aim);
     if (!aimed) return tl::unexpected(aimed.error());
     Found found{{{"threshold_dbfs", aimed->threshold_dbfs},
@@ -119,7 +119,7 @@ Result<Found> room_for(const Opened& opened, const Track& track) {
 Result<Found> duck_of(const Opened& opened, const Track& track, const std::vector<std::string>& more) {
     const Session& session = opened.session;
     const Track* key = more.size() == 1 ? session.find(more[0]) : nullptr;
-    if (!key) return fail("", "say the track that it makes way for");
+    if (!key) return fail("", said("say the track that it makes way for"));
     if (!opened.of(*key)) return fail("", "the file of '" + key->name + "' cannot be read");
     const auto advice =
         duck_advice(tap_of(session, track, opened.of(track)), track.fader_db + session.group_db(track.id),
@@ -251,7 +251,7 @@ int preset(const PresetOptions& options) {
         const auto all = all_presets();
         const Preset* wanted = find_preset(all, options.name);
         if (!wanted) return fail("", "there is no preset called '" + options.name + "'");
-        if (options.rows.empty()) return fail("", "say the rows whose chain it becomes");
+        if (options.rows.empty()) return fail("", said("say the rows whose chain it becomes"));
         for (const std::string& name : options.rows) {
             const auto row = row_called(session, name);
             if (!row || !session.chain_of(*row)) return no_such_row(session_file, name);

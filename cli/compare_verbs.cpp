@@ -36,7 +36,7 @@ json passages_json(const Recording& r) {
 Result<Session> session_at(const Session& now, const std::string& print) {
     for (const Recording& r : now.recordings)
         if (r.name == print)
-            return r.session.empty() ? fail(print, "of this print no session was kept") : read_session(r.session);
+            return r.session.empty() ? fail(print, said("of this print no session was kept")) : read_session(r.session);
     return fail("", fmt::format("there is no recording called '{}'", print));
 }
 
@@ -81,8 +81,8 @@ int note(const NoteOptions& options) {
     return change(options.session, [&](Session& s) -> Result<void> {
         auto& notes = s.notes.change();
         if (options.what == "add") {
-            if (options.text.empty()) return fail("", "a note needs words: --text");
-            if (options.time_s < 0.0) return fail("", "a note needs its place in the song: --at SECONDS");
+            if (options.text.empty()) return fail("", said("a note needs words: --text"));
+            if (options.time_s < 0.0) return fail("", said("a note needs its place in the song: --at SECONDS"));
             Delivery now;
             date_now(now);
             notes.push_back({options.time_s, options.text, options.heard_on, now.date + 'T' + now.time, false});

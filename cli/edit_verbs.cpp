@@ -312,7 +312,7 @@ int bus(const BusOptions& options) {
             session = without_bus_or_group(session, *row);
             return {};
         }
-        if (options.more.empty()) return fail("", "what is to be set is not said: KEY=VALUE");
+        if (options.more.empty()) return fail("", said("what is to be set is not said: KEY=VALUE"));
         for (const std::string& assignment : options.more)
             if (auto set = set_bus(session, *row, assignment); !set) return set;
         return {};

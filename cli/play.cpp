@@ -9,7 +9,7 @@ namespace isotonus {
 
 Result<nlohmann::json> play(const PlanPtr& plan, const std::string& device, double seconds) {
     using namespace std::chrono;
-    if (plan->frames == 0) return fail("", "there is nothing to play");
+    if (plan->frames == 0) return fail("", said("there is nothing to play"));
     Engine engine;
     engine.set_plan(plan);
     engine.set_loop(0, plan->frames);

@@ -79,7 +79,7 @@ int group(const ListOptions& options) {
             session = without_bus_or_group(session, *row);
             return {};
         }
-        if (options.more.empty()) return fail("", "what is to be set is not said: fader=DB, mute=on, solo=on");
+        if (options.more.empty()) return fail("", said("what is to be set is not said: fader=DB, mute=on, solo=on"));
         for (const std::string& assignment : options.more) {
             const size_t equals = assignment.find('=');
             const std::string key = assignment.substr(0, equals);
@@ -155,7 +155,7 @@ int section(const ListOptions& options) {
         if (options.what == "remove")
             sections.erase(there);
         else if (options.more.empty())
-            return fail("", "the new name is not said");
+            return fail("", said("the new name is not said"));
         else
             there->name = options.more.front();
         return {};
@@ -212,7 +212,7 @@ int clip(const ListOptions& options) {
             const auto from = needed(options.from_s, "--from"), to = needed(options.to_s, "--to");
             if (!from) return tl::unexpected(from.error());
             if (!to) return tl::unexpected(to.error());
-            if (*to <= *from) return fail("", "--to must be after --from");
+            if (*to <= *from) return fail("", said("--to must be after --from"));
             if (options.what == "silence") {
                 clips = with_silence_between(clips, frame(*from), frame(*to), fade);
             } else {
@@ -310,13 +310,13 @@ int row(const ListOptions& options) {
         } else if (options.what == "remove") {
             session = without_tracks(session, {id});
         } else if (options.what == "rename") {
-            if (more.empty()) return fail("", "the new name is not said");
+            if (more.empty()) return fail("", said("the new name is not said"));
             if (row_called(session, more)) return fail("", fmt::format("there is a row called '{}' already", more));
             session = with_track(session, id, [&](Track& t) { t.name = more; });
         } else if (options.what == "earlier" || options.what == "later") {
             session = with_anchor_moved(session, id, options.what == "earlier" ? -1 : 1);
         } else {
-            if (more != "on" && more != "off") return fail("", "an anchor is on or off");
+            if (more != "on" && more != "off") return fail("", said("an anchor is on or off"));
             session = with_track(session, id, [&](Track& t) { t.anchor = more == "on"; });
         }
         return {};

@@ -17,7 +17,7 @@ Result<void> assign(const Session& session, Processor& processor, const std::str
     if (equals == std::string::npos) return fail("", fmt::format("'{}' is not KEY=VALUE", assignment));
     const std::string key = assignment.substr(0, equals), text = assignment.substr(equals + 1);
     if (key == "match") {
-        if (text != "on" && text != "off") return fail("", "match is on or off");
+        if (text != "on" && text != "off") return fail("", said("match is on or off"));
         processor.match = text == "on";
         return {};
     }
@@ -177,7 +177,7 @@ int shape(const ShapeOptions& options) {
                 const auto uri = std::find_if(options.assignments.begin(), options.assignments.end(),
                                               [](const std::string& a) { return a.starts_with("uri="); });
                 if (uri == options.assignments.end() && (at >= chain.size() || !is_plugin(chain[at].type)))
-                    return fail("", "a plug-in needs its uri=URI; `plugins list` has them");
+                    return fail("", said("a plug-in needs its uri=URI; `plugins list` has them"));
                 wanted =
                     uri == options.assignments.end() ? chain[at].type : std::string(plugin_prefix) + uri->substr(4);
                 if (!plugin_type(wanted)) scan_plugins();

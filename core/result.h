@@ -7,6 +7,8 @@
 #include <tl/expected.hpp>
 #include <utility>
 
+#include "core/words.h"
+
 namespace isotonus {
 
 struct Error {
@@ -23,6 +25,8 @@ using Result = tl::expected<T, Error>;
 inline tl::unexpected<Error> fail(std::string file, std::string what) {
     return tl::unexpected<Error>(Error{std::move(file), std::move(what)});
 }
+/// A sentence for people is said (words.h), so that it comes in the language of the program.
+tl::unexpected<Error> fail(std::string file, const char* english) = delete;
 
 /// Runs work that returns a Result; what it throws (the memory is full, a library gave up) becomes an error too.
 template <class Work>
@@ -30,13 +34,13 @@ auto without_exceptions(const std::string& file, const Work& work) -> decltype(w
     try {
         return work();
     } catch (const std::bad_alloc&) {
-        return fail(file, "there is not enough memory");
+        return fail(file, said("there is not enough memory"));
     } catch (const std::exception& e) {
-        return fail(file, e.what());
+        return fail(file, std::string(e.what()));
     }
 }
 
 /// What long work returns that was stopped on purpose.
-inline tl::unexpected<Error> stopped() { return tl::unexpected<Error>(Error{{}, "cancelled", true}); }
+inline tl::unexpected<Error> stopped() { return tl::unexpected<Error>(Error{{}, said("cancelled"), true}); }
 
 }  // namespace isotonus

@@ -63,7 +63,8 @@ Result<T> in_time(const std::string& device, std::function<T()> work) {
         work = nullptr;
         promise->set_value(std::move(result));
     }).detach();
-    if (answer.wait_for(patience) != std::future_status::ready) return fail(device, "the audio server does not answer");
+    if (answer.wait_for(patience) != std::future_status::ready)
+        return fail(device, said("the audio server does not answer"));
     return answer.get();
 }
 
@@ -129,7 +130,7 @@ class RealDevice : public Device {
                 out.deviceId = n;
                 found = true;
             }
-            if (!found) throw RtAudioError("the device is not there");
+            if (!found) throw RtAudioError(said("the device is not there"));
             RtAudio::StreamOptions options;
             options.flags = RTAUDIO_SCHEDULE_REALTIME;
             options.priority = 60;
@@ -201,7 +202,7 @@ Result<std::unique_ptr<Device>> open_device(const std::string& name, int rate, i
         if (name.starts_with(prefix))
             return RealDevice::open(api, name, name.substr(prefix.size()), rate, block_frames, source);
     }
-    return fail(name, "there is no such device");
+    return fail(name, said("there is no such device"));
 }
 
 }  // namespace isotonus

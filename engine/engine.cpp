@@ -93,8 +93,8 @@ std::optional<std::string> Engine::watch() {
     device_.reset();
     device_ = std::make_unique<SimulatedDevice>(sample_rate_, block_frames_, *this);
     quiet_looks_ = 0;
-    return "The device '" + lost +
-           "' has vanished. The simulated device keeps time; the position and the session are kept.";
+    return say("The device '{}' has vanished. The simulated device keeps time; the position and the session are kept.",
+               lost);
 }
 
 Engine::Program* Engine::newest() const { return programs_.empty() ? nullptr : programs_.back().get(); }

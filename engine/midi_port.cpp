@@ -90,7 +90,8 @@ Result<std::shared_ptr<MidiPort>> open_midi(const std::string& name) {
             const auto place = place_of(*port->in, name);
             if (!place) continue;
             port->in->openPort(*place, "faders in");
-            if (!port->in->isPortOpen()) return fail(name, "the MIDI device cannot be opened: another program has it");
+            if (!port->in->isPortOpen())
+                return fail(name, said("the MIDI device cannot be opened: another program has it"));
             port->out = client<RtMidiOut>(api);
             // Both ways of a device mostly bear one name; else the first that begins like it.
             auto back = place_of(*port->out, name);
@@ -109,7 +110,7 @@ Result<std::shared_ptr<MidiPort>> open_midi(const std::string& name) {
         } catch (const RtMidiError&) {
         }
     }
-    return fail(name, "there is no MIDI device of this name");
+    return fail(name, said("there is no MIDI device of this name"));
 }
 
 Result<std::shared_ptr<MidiPort>> make_midi(const std::string& name) {
@@ -127,7 +128,7 @@ Result<std::shared_ptr<MidiPort>> make_midi(const std::string& name) {
         } catch (const RtMidiError&) {
         }
     }
-    return fail(name, "there is no MIDI system on this machine: neither ALSA's sequencer nor a JACK server");
+    return fail(name, said("there is no MIDI system on this machine: neither ALSA's sequencer nor a JACK server"));
 }
 
 }  // namespace isotonus

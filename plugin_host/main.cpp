@@ -27,6 +27,7 @@
 namespace {
 
 using namespace isotonus::foreign;
+using isotonus::to_say;
 using nlohmann::json;
 namespace fs = std::filesystem;
 
@@ -179,7 +180,7 @@ int scan(const std::vector<std::string>& bundles, const std::set<std::string>& s
             if (running) {
                 float audio[2 * run_frames] = {};
                 running->run(audio, values.data());
-                if (running->latency() < 0) fault = "it names a latency that cannot be";
+                if (running->latency() < 0) fault = to_say("it names a latency that cannot be");
             }
             say({{"done", uri}, {"fault", fault}});
         }
@@ -203,7 +204,7 @@ int run() {
         Answer answer;
         if (question.ask == Ask::start) {
             const json what = json::parse(shared->text, nullptr, false);
-            std::string fault = "it is not installed";
+            std::string fault = to_say("it is not installed");
             channels = question.channels;
             plugin.reset();
             if (!what.is_discarded()) {
@@ -222,7 +223,7 @@ int run() {
                 answer = complain(fault);
             }
         } else if (!plugin) {
-            answer = complain("it was not started");
+            answer = complain(to_say("it was not started"));
         } else {
             for (int n = 0; n < batch_runs; ++n)
                 plugin->run(shared->audio + n * run_frames * channels, shared->values[n]);

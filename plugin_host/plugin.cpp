@@ -117,11 +117,11 @@ std::string why_not(LilvWorld* world, const LilvPlugin* plugin) {
             if (input) ++controls;
         } else if (!is(world, plugin, port, LV2_ATOM__AtomPort) &&
                    !has(world, plugin, port, LV2_CORE__connectionOptional)) {
-            return "it has a port of a kind that is not known here";
+            return to_say("it has a port of a kind that is not known here");
         }
     }
-    if (in != out || in < 1 || in > 2) return "it is no effect on one or two channels";
-    if (controls > most_parameters) return "it has too many parameters";
+    if (in != out || in < 1 || in > 2) return to_say("it is no effect on one or two channels");
+    if (controls > most_parameters) return to_say("it has too many parameters");
     std::string missing;
     LilvNodes* const required = lilv_plugin_get_required_features(plugin);
     LILV_FOREACH(nodes, at, required) {
@@ -129,7 +129,7 @@ std::string why_not(LilvWorld* world, const LilvPlugin* plugin) {
         if (uri && !offered().contains(uri)) missing = uri;
     }
     lilv_nodes_free(required);
-    return missing.empty() ? "" : "it requires " + missing;
+    return missing.empty() ? "" : "it requires what is not here (" + missing + ")";
 }
 
 /// The plug-in itself, for one or two channels.
@@ -282,7 +282,7 @@ std::unique_ptr<RunningPlugin> RunningPlugin::start(LilvWorld* world, const Lilv
         auto instance = std::make_unique<Instance>(rate);
         instance->lilv = lilv_plugin_instantiate(plugin, rate, instance->all);
         if (!instance->lilv) {
-            fault = "it cannot be started";
+            fault = to_say("it cannot be started");
             return nullptr;
         }
         instance->worker = static_cast<const LV2_Worker_Interface*>(

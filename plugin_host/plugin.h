@@ -8,6 +8,7 @@
 #include <vector>
 
 #include "core/foreign/protocol.h"
+#include "core/words.h"
 
 namespace isotonus::foreign {
 

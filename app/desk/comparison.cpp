@@ -435,7 +435,7 @@ Result<Session> Comparison::session_then(size_t n) const {
     const Recording& r = recordings()[n];
     if (r.session.empty())
         return fail(r.file.string(),
-                    "of this print no session was kept; it was made by an older version, or elsewhere");
+                    said("of this print no session was kept; it was made by an older version, or elsewhere"));
     return read_session(r.session);
 }
 

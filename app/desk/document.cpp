@@ -122,7 +122,7 @@ Result<void> Document::save(const fs::path& file, Outside outside) {
     }
     const bool same_file = path_ && real_path(*path_) == real_path(file);
     if (same_file && outside == Outside::refused && changed_outside())
-        return fail(file.string(), "another program has changed the file");
+        return fail(file.string(), said("another program has changed the file"));
     if (auto written = write_session(session(), file); !written) return written;
     path_ = absolute_path(file);
     stamp_ = stamp_of(*path_);
@@ -139,7 +139,8 @@ Result<void> Document::take_in_file() {
     if (!next) return tl::unexpected(next.error());
     // Rows that are new there must not take the ids of rows that are new here.
     next->next_id = std::max(next->next_id, session().next_id);
-    if (!edit(tr("Take in the changed file"), std::move(*next))) return fail(path_->string(), "it cannot be taken in");
+    if (!edit(tr("Take in the changed file"), std::move(*next)))
+        return fail(path_->string(), said("it cannot be taken in"));
     history_.mark_saved();
     stamp_ = stamp;
     forget_aside();

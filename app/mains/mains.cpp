@@ -347,8 +347,7 @@ void Mains::paintEvent(QPaintEvent*) {
         painter.fillRect(stripe, theme().above);
         painter.setFont(lettering(11, true));
         painter.setPen(Qt::black);
-        painter.drawText(stripe.adjusted(15, 0, -4, 0), Qt::AlignVCenter,
-                         QFontMetrics(painter.font()).elidedText(warning, Qt::ElideRight, stripe.width() - 19));
+        write_in(painter, stripe.adjusted(15, 0, -4, 0), warning);
     }
     paint_figures(painter);
     paint_gauge(painter);
@@ -371,7 +370,7 @@ void Mains::paint_song_peak(QPainter& painter) {
     const auto& peak = work_.mix.peak();
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    painter.drawText(QRect(16, 8, width() - 24, 16), Qt::AlignVCenter, peak_title());
+    write_in(painter, QRect(16, 8, width() - 24, 16), peak_title());
     painter.setFont(lettering(22));
     if (!peak || !peak->dbfs) {
         painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter,
@@ -393,15 +392,15 @@ void Mains::paint_song_peak(QPainter& painter) {
                           : over   ? tr("%1 above its window").arg(db_text(db - sheet.mains_high_dbfs))
                           : under  ? tr("%1 below its window").arg(db_text(sheet.mains_low_dbfs - db))
                                    : tr("in its window");
-    painter.drawText(QRect(16, 66, width() - 24, 18), Qt::AlignVCenter, words);
+    write_in(painter, QRect(16, 66, width() - 24, 18), words);
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    painter.drawText(QRect(16, 86, width() - 24, 16), Qt::AlignVCenter,
-                     tr("at %1; wanted %2 … %3")
-                         .arg(time_text(peak->time_s), db_text(sheet.mains_low_dbfs, "").remove(".0"),
-                              db_text(sheet.mains_high_dbfs, "").remove(".0")));
+    write_in(painter, QRect(16, 86, width() - 24, 16),
+             tr("at %1; wanted %2 … %3")
+                 .arg(time_text(peak->time_s), db_text(sheet.mains_low_dbfs, "").remove(".0"),
+                      db_text(sheet.mains_high_dbfs, "").remove(".0")));
     if ((before || work_.mix.busy()) && warning().isEmpty())
-        painter.drawText(QRect(16, 104, width() - 24, 16), Qt::AlignVCenter, tr("measuring the change…"));
+        write_in(painter, QRect(16, 104, width() - 24, 16), tr("measuring the change…"));
 }
 
 void Mains::paint_gauge(QPainter& painter) {
@@ -472,7 +471,7 @@ void Mains::paint_figures(QPainter& painter) {
     for (const auto& [what, figure] : lines) {
         painter.setFont(lettering(11));
         painter.setPen(theme().faint);
-        painter.drawText(QRect(area.left(), y, area.width(), 14), Qt::AlignRight | Qt::AlignVCenter, what);
+        write_in(painter, QRect(area.left(), y, area.width(), 14), what, Qt::AlignRight | Qt::AlignVCenter);
         painter.setPen(theme().ink);
         painter.drawText(QRect(area.left(), y + 13, area.width(), 15), Qt::AlignRight | Qt::AlignVCenter, figure);
         y += step;

@@ -674,10 +674,11 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     if (ride.empty() && !writer && c.height() > 60) {
         painter.setPen(theme().faint);
         painter.setFont(lettering(13));
-        painter.drawText(c.adjusted(0, 2, 0, 0), Qt::AlignHCenter | Qt::AlignTop,
-                         parameter_ == Parameter::level
-                             ? tr("No ride yet: click to add the first point. Up is louder; 0 dB is the fader's level.")
-                             : tr("No ride yet: click to add the first point."));
+        write_in(painter, QRect(place.right() + 8, c.top() + 2, c.right() - place.right() - 12, 18),
+                 parameter_ == Parameter::level
+                     ? tr("No ride yet: click to add the first point. Up is louder; 0 dB is the fader's level.")
+                     : tr("No ride yet: click to add the first point."),
+                 Qt::AlignHCenter | Qt::AlignTop);
     }
     if (hasFocus()) {
         painter.setPen(theme().accent);

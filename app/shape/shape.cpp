@@ -39,10 +39,11 @@ void ShapeStation::paint_ruler(QPainter& painter, const QRect& area, const Works
         painter.drawText(QRect(levels.left() + (db + 60) * levels.width() / 60 - 30, area.top(), 60, area.height() - 5),
                          Qt::AlignHCenter | Qt::AlignBottom,
                          QString(db == -48 ? "%1 dBFS" : "%1").arg(db).replace('-', QChar(0x2212)));
-    painter.drawText(QRect(levels.right() + 16, area.top(), 200, area.height() - 5), Qt::AlignLeft | Qt::AlignBottom,
-                     shows_sends(work.document.session())
-                         ? QCoreApplication::translate("Station", "chain")
-                         : QCoreApplication::translate("Station", "chain; a click takes out or in"));
+    write_in(painter, QRect(levels.right() + 16, area.top(), area.right() - levels.right() - 18, area.height() - 5),
+             shows_sends(work.document.session())
+                 ? QCoreApplication::translate("Station", "chain")
+                 : QCoreApplication::translate("Station", "chain; a click takes out or in"),
+             Qt::AlignLeft | Qt::AlignBottom);
     if (shows_sends(work.document.session()))
         painter.drawText(send_area(area.width(), area.height()).translated(0, area.top()).adjusted(0, 0, 0, -5),
                          Qt::AlignLeft | Qt::AlignBottom, QCoreApplication::translate("Station", "sends"));

@@ -326,11 +326,12 @@ void StageStation::paint_ruler(QPainter& painter, const QRect& area, const Works
                              QCoreApplication::translate("Station", "loudest")};
     const int left = area.left() + figures_left(area.width());
     for (int n = 0; n < 4; ++n)
-        painter.drawText(QRect(left + n * column_width - 4, area.top() + 14, column_width, 16),
-                         Qt::AlignRight | Qt::AlignVCenter, heads[n]);
-    painter.drawText(QRect(left, area.top(), 4 * column_width, 15), Qt::AlignRight | Qt::AlignVCenter,
-                     looped ? QCoreApplication::translate("Station", "after the trim, in the loop")
-                            : QCoreApplication::translate("Station", "after the trim, dBFS"));
+        write_in(painter, QRect(left + n * column_width, area.top() + 14, column_width - 4, 16), heads[n],
+                 Qt::AlignRight | Qt::AlignVCenter);
+    write_in(painter, QRect(left, area.top(), 4 * column_width, 15),
+             looped ? QCoreApplication::translate("Station", "after the trim, in the loop")
+                    : QCoreApplication::translate("Station", "after the trim, dBFS"),
+             Qt::AlignRight | Qt::AlignVCenter);
 }
 
 QWidget* StageStation::make_tools(Workspace& work, QWidget* parent) const {

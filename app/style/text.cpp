@@ -90,4 +90,17 @@ QString average_label() {
                  : QCoreApplication::translate("text", "average, AES17");
 }
 
+void write_in(QPainter& painter, const QRect& place, const QString& text, Qt::Alignment to) {
+    const QFont font = painter.font();
+    const auto fitting = [&] { return painter.fontMetrics().elidedText(text, Qt::ElideRight, place.width()); };
+    constexpr int narrowest = 75;  // percent of the width of a letter: what can still be read
+    QFont narrow = font;
+    for (int width = 95; width >= narrowest && fitting() != text; width -= 5) {
+        narrow.setStretch(width);
+        painter.setFont(narrow);
+    }
+    painter.drawText(place, static_cast<int>(to), fitting());
+    painter.setFont(font);
+}
+
 }  // namespace isotonus

@@ -1,6 +1,7 @@
 // Figures as they are written everywhere: true minus sign, one decimal for dB, the unit always there.
 #pragma once
 
+#include <QPainter>
 #include <QString>
 
 #include "core/decibels.h"
@@ -24,6 +25,10 @@ QString pan_text(double pan);
 std::optional<double> parse_level(const QString& text);
 /// A pan position typed by the user: "C", "L 30", "R30", "34" as R 34, or −1.0 … 1.0.
 std::optional<double> parse_pan(const QString& text);
+
+/// Writes one line into its place: in narrower letters where the text is too long, as other languages are; what is too
+/// long even so ends in an ellipsis.
+void write_in(QPainter& painter, const QRect& place, const QString& text, Qt::Alignment to = Qt::AlignVCenter);
 
 /// How averages are shown: AES17, or the plain mathematical figure, 3.01 dB lower.
 void set_plain_rms(bool plain);

@@ -34,11 +34,10 @@ void StationTab::paintEvent(QPaintEvent*) {
     if (isChecked()) painter.fillRect(rect().adjusted(0, 0, 0, -1), theme().panel);
     painter.setFont(lettering(13, isChecked()));
     painter.setPen(isChecked() || underMouse() ? theme().ink : theme().faint);
-    painter.drawText(QRect(12, state_.isEmpty() ? 0 : 6, width() - 16, state_.isEmpty() ? height() : 18),
-                     Qt::AlignVCenter, text());
+    write_in(painter, QRect(12, state_.isEmpty() ? 0 : 6, width() - 16, state_.isEmpty() ? height() : 18), text());
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    if (!state_.isEmpty()) painter.drawText(QRect(12, 25, width() - 14, 16), Qt::AlignVCenter, state_);
+    if (!state_.isEmpty()) write_in(painter, QRect(12, 25, width() - 14, 16), state_);
     if (isChecked()) painter.fillRect(12, height() - 4, 24, 3, theme().accent);
 }
 

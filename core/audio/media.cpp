@@ -143,8 +143,7 @@ Result<Media> prepare_media(const fs::path& file, int session_rate, Progress* pr
         }
         if (!done && done.error().cancelled) return stopped();
         if (!done)
-            return fail(file.string(),
-                        fmt::format("the conversion to {} Hz failed: {}", session_rate, done.error().text()));
+            return fail(file.string(), say("the conversion to {} Hz failed: {}", session_rate, done.error().text()));
     }
     const auto cached = SoundReader::open(media.playable);
     if (!cached) return tl::unexpected(cached.error());

@@ -121,7 +121,7 @@ Result<SoundReader> SoundReader::open(const fs::path& file) {
     const std::string name = file.string();
     auto opened = PooledFile::open(file);
     if (!opened) return tl::unexpected(opened.error());
-    if ((*opened)->bytes() == 0) return fail(name, "the file is empty");
+    if ((*opened)->bytes() == 0) return fail(name, said("the file is empty"));
 
     SoundReader reader;
     reader.name_ = name;
@@ -144,18 +144,18 @@ Result<SoundReader> SoundReader::open(const fs::path& file) {
     SF_INFO info{};
     reader.file_.reset(sf_open_virtual(&io, SFM_READ, &info, reader.place_.get()));
     if (reader.place_->problem)
-        return fail(name, std::string("the file cannot be read: ") + std::strerror(reader.place_->problem));
+        return fail(name, say("the file cannot be read: {}", std::strerror(reader.place_->problem)));
     if (!reader.file_) {
         std::string why = sf_strerror(nullptr);
         while (!why.empty() && (why.back() == '.' || why.back() == '\n')) why.pop_back();
-        return fail(name, "not an audio file that can be read (" + why + ")");
+        return fail(name, say("not an audio file that can be read ({})", why));
     }
     if (info.channels > most_channels)
-        return fail(name, fmt::format("the file has {} channels; {} are the most that can be used", info.channels,
-                                      most_channels));
-    if (info.frames <= 0) return fail(name, "the file holds no samples");
+        return fail(name,
+                    say("the file has {} channels; {} are the most that can be used", info.channels, most_channels));
+    if (info.frames <= 0) return fail(name, said("the file holds no samples"));
     if (info.samplerate < 1000 || info.samplerate > 768000)
-        return fail(name, fmt::format("a sample rate of {} Hz cannot be used", info.samplerate));
+        return fail(name, say("a sample rate of {} Hz cannot be used", info.samplerate));
 
     SoundInfo& out = reader.info_;
     out.channels = info.channels;
@@ -209,7 +209,7 @@ Result<void> SoundReader::read(int64_t first, int64_t frames, float* out) {
 
     if (begin != position_ && sf_seek(file_.get(), begin, SEEK_SET) != begin) {
         std::fill_n(body, samples, 0.0f);
-        return fail(name_, fmt::format("frame {} cannot be reached", begin));
+        return fail(name_, say("frame {} cannot be reached", begin));
     }
     position_ = end;
     sf_count_t got = 0;
@@ -234,8 +234,8 @@ Result<void> SoundReader::read(int64_t first, int64_t frames, float* out) {
     if (got == static_cast<sf_count_t>(samples)) return {};
     std::fill(body + std::max<sf_count_t>(got, 0), body + samples, 0.0f);
     position_ = -1;
-    return fail(name_, fmt::format("reading stopped at frame {} of {}",
-                                   begin + std::max<sf_count_t>(got, 0) / info_.channels, info_.frames));
+    return fail(name_, say("reading stopped at frame {} of {}", begin + std::max<sf_count_t>(got, 0) / info_.channels,
+                           info_.frames));
 }
 
 int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t first_sample, unsigned char* out,
@@ -411,10 +411,10 @@ Result<SoundWriter> SoundWriter::create(const fs::path& file, const SoundSpec& s
     info.samplerate = spec.sample_rate;
     info.format = library_format(spec);
     if (spec.type == FileType::flac && spec.format == SampleFormat::f32)
-        return fail(file.string(), "FLAC holds 16 or 24 bit, no floating point");
+        return fail(file.string(), said("FLAC holds 16 or 24 bit, no floating point"));
     if (!sf_format_check(&info))
-        return fail(file.string(), fmt::format("a {} file cannot hold {} channels at {} Hz", file_type_name(spec.type),
-                                               spec.channels, spec.sample_rate));
+        return fail(file.string(), say("a {} file cannot hold {} channels at {} Hz", file_type_name(spec.type),
+                                       spec.channels, spec.sample_rate));
     auto pending = PendingFile::create(file, kept);
     if (!pending) return tl::unexpected(pending.error());
     SoundWriter writer;
@@ -437,7 +437,7 @@ Result<SoundWriter> SoundWriter::create(const fs::path& file, const SoundSpec& s
                      },
                      [](void* p) -> sf_count_t { return static_cast<Place*>(p)->at; }};
     writer.sound_ = sf_open_virtual(&io, SFM_WRITE, &info, writer.place_.get());
-    if (!writer.sound_) return fail(file.string(), std::string("the file cannot be written: ") + sf_strerror(nullptr));
+    if (!writer.sound_) return fail(file.string(), say("the file cannot be written: {}", sf_strerror(nullptr)));
     sf_command(writer.sound_, SFC_SET_ADD_PEAK_CHUNK, nullptr, SF_FALSE);  // it would carry the time of writing
     sf_command(writer.sound_, SFC_SET_CLIPPING, nullptr, SF_TRUE);
     if (is_lossy(spec.type)) {
@@ -484,14 +484,13 @@ Result<void> SoundWriter::write(std::span<const unsigned char> packed) {
         done = sf_write_int(sound_, whole_.data(), count) == count;
     }
     if (done) return {};
-    return fail(place_->file.target().string(), std::string("writing failed: ") + sf_strerror(sound_));
+    return fail(place_->file.target().string(), say("writing failed: {}", sf_strerror(sound_)));
 }
 
 Result<void> SoundWriter::finish() {
     const int closed = sound_ ? sf_close(std::exchange(sound_, nullptr)) : 0;
     if (auto finished = place_->file.finish(); !finished) return finished;
-    if (closed != 0)
-        return fail(place_->file.target().string(), std::string("writing failed: ") + sf_error_number(closed));
+    if (closed != 0) return fail(place_->file.target().string(), say("writing failed: {}", sf_error_number(closed)));
     return {};
 }
 

@@ -76,15 +76,14 @@ Result<ReadySource> prepare_source(const Source& source, int session_rate, Progr
         auto right = prepare_media(source.right_file, session_rate, progress);
         if (!right) return tl::unexpected(right.error());
         if (recorded != 1 || right->channels != 1)
-            return fail(source.right_file.string(), "a left and a right side must be mono files");
+            return fail(source.right_file.string(), said("a left and a right side must be mono files"));
         ready.right = std::move(*right);
         ready.channels = 2;
     }
     const bool narrowed = source.channels == Channels::mono || source.channels == Channels::one;
     if (narrowed) ready.channels = 1;
     if (source.channels == Channels::one && source.channel >= std::max(recorded, ready.right ? 2 : 1))
-        return fail(source.file.string(),
-                    fmt::format("channel {} is wanted, the file has {}", source.channel + 1, recorded));
+        return fail(source.file.string(), say("channel {} is wanted, the file has {}", source.channel + 1, recorded));
     ready.frames = source.clips.empty() ? ready.file_frames() : 0;
     for (const Clip& clip : source.clips) ready.frames = std::max(ready.frames, clip.end());
     if (source.delay_fraction != 0.0) ready.frames += reach;
@@ -116,7 +115,7 @@ Result<SourceReader> SourceReader::open(const ReadySource& ready) {
     if (!file) return tl::unexpected(file.error());
     SourceReader reader(std::move(*file));
     if (reader.file_.info().channels != ready.media.channels)
-        return fail(ready.media.playable.string(), "the file changed while it was in use");
+        return fail(ready.media.playable.string(), said("the file changed while it was in use"));
     if (ready.right) {
         auto right = SoundReader::open(ready.right->playable);
         if (!right) return tl::unexpected(right.error());

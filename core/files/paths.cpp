@@ -102,7 +102,7 @@ Result<std::vector<fs::path>> entries_of(const fs::path& folder) {
     std::vector<fs::path> entries;
     for (fs::directory_iterator at(folder, problem), end; !problem && at != end; at.increment(problem))
         entries.push_back(at->path());
-    if (problem) return fail(folder.string(), "the folder cannot be read: " + problem.message());
+    if (problem) return fail(folder.string(), say("the folder cannot be read: {}", problem.message()));
     std::sort(entries.begin(), entries.end());
     return entries;
 }
@@ -111,8 +111,8 @@ Result<void> make_folder(const fs::path& folder) {
     std::error_code problem;
     fs::create_directories(folder, problem);
     if (!problem && !fs::is_directory(folder, problem) && !problem)
-        return fail(folder.string(), "a file of this name is in the way of the folder");
-    if (problem) return fail(folder.string(), "the folder cannot be made: " + problem.message());
+        return fail(folder.string(), said("a file of this name is in the way of the folder"));
+    if (problem) return fail(folder.string(), say("the folder cannot be made: {}", problem.message()));
     return {};
 }
 
@@ -122,9 +122,9 @@ Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes) {
     const int descriptor = problem ? -1 : ::open(file.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK | O_NOCTTY);
     if (descriptor < 0) {
         problem = problem ? problem : errno;
-        return fail(file.string(), problem == ENOENT   ? "the file does not exist"
-                                   : problem == EACCES ? "no permission to read the file"
-                                                       : std::string("the file cannot be read: ") + strerror(problem));
+        return fail(file.string(), problem == ENOENT   ? said("the file does not exist")
+                                   : problem == EACCES ? said("no permission to read the file")
+                                                       : say("the file cannot be read: {}", strerror(problem)));
     }
     const auto finished = [&](Result<std::string> result) {
         ::close(descriptor);
@@ -132,11 +132,11 @@ Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes) {
     };
     struct stat status {};
     if (::fstat(descriptor, &status) != 0)
-        return finished(fail(file.string(), std::string("the file cannot be read: ") + strerror(errno)));
-    if (S_ISDIR(status.st_mode)) return finished(fail(file.string(), "this is a folder, not a file"));
-    if (!S_ISREG(status.st_mode)) return finished(fail(file.string(), "this is not a regular file"));
+        return finished(fail(file.string(), say("the file cannot be read: {}", strerror(errno))));
+    if (S_ISDIR(status.st_mode)) return finished(fail(file.string(), said("this is a folder, not a file")));
+    if (!S_ISREG(status.st_mode)) return finished(fail(file.string(), said("this is not a regular file")));
     const auto too_large = [&] {
-        return fail(file.string(), fmt::format("the file is too large: {} bytes are the most", most_bytes));
+        return fail(file.string(), say("the file is too large: {} bytes are the most", most_bytes));
     };
     if (static_cast<uintmax_t>(status.st_size) > most_bytes) return finished(too_large());
     std::string content;
@@ -147,7 +147,7 @@ Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes) {
         if (got < 0 && !problem && errno == EINTR) continue;
         if (got < 0)
             return finished(
-                fail(file.string(), std::string("the file cannot be read: ") + strerror(problem ? problem : errno)));
+                fail(file.string(), say("the file cannot be read: {}", strerror(problem ? problem : errno))));
         if (got == 0) break;
         content.append(piece, static_cast<size_t>(got));
         if (content.size() > most_bytes) return finished(too_large());

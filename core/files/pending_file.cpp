@@ -103,9 +103,9 @@ int sync_folder(const fs::path& folder) {
 
 Result<PendingFile> PendingFile::create(const fs::path& target, const ProtectedFiles& kept) {
     const std::string name = target.string();
-    if (target.filename().empty()) return fail(name, "a file's name is wanted");
+    if (target.filename().empty()) return fail(name, said("a file's name is wanted"));
     if (target.filename().native().size() > 255)
-        return fail(name, "the name is too long: a file's name has 255 bytes at most");
+        return fail(name, said("the name is too long: a file's name has 255 bytes at most"));
     PendingFile pending;
     pending.target_ = target;
     pending.real_ = real_path(target);
@@ -114,13 +114,14 @@ Result<PendingFile> PendingFile::create(const fs::path& target, const ProtectedF
 
     struct stat old {};
     const bool replaces = ::stat(pending.real_.c_str(), &old) == 0;
-    if (!replaces && errno != ENOENT) return fail(name, std::string("the file cannot be written: ") + strerror(errno));
+    if (!replaces && errno != ENOENT) return fail(name, say("the file cannot be written: {}", strerror(errno)));
     if (!replaces && ::lstat(pending.real_.c_str(), &old) == 0)
-        return fail(name, "the file cannot be written: a link leads nowhere");
-    if (replaces && S_ISDIR(old.st_mode)) return fail(name, "a folder of this name is in the way");
-    if (replaces && !S_ISREG(old.st_mode)) return fail(name, "this is not a regular file; it is not written over");
+        return fail(name, said("the file cannot be written: a link leads nowhere"));
+    if (replaces && S_ISDIR(old.st_mode)) return fail(name, said("a folder of this name is in the way"));
+    if (replaces && !S_ISREG(old.st_mode))
+        return fail(name, said("this is not a regular file; it is not written over"));
     if (replaces && ((old.st_mode & 0222) == 0 || ::faccessat(AT_FDCWD, pending.real_.c_str(), W_OK, AT_EACCESS) != 0))
-        return fail(name, "the file is read-only; it is not written over");
+        return fail(name, said("the file is read-only; it is not written over"));
 
     int problem = 0;
     const fs::path folder = pending.real_.parent_path();
@@ -134,8 +135,8 @@ Result<PendingFile> PendingFile::create(const fs::path& target, const ProtectedF
     pending.claim_ = claim_on(folder, &part, &problem);
     if (pending.claim_) pending.file_ = PooledFile::create(part, replaces ? 0600 : 0666, &problem);
     if (!pending.file_) {
-        if (problem == ENOENT) return fail(name, "the file cannot be written: there is no such folder");
-        return fail(name, std::string("the file cannot be written: ") + strerror(problem));
+        if (problem == ENOENT) return fail(name, said("the file cannot be written: there is no such folder"));
+        return fail(name, say("the file cannot be written: {}", strerror(problem)));
     }
     pending.temporary_ = part;
     if (replaces) {
@@ -143,7 +144,7 @@ Result<PendingFile> PendingFile::create(const fs::path& target, const ProtectedF
         // the same, so that a private file stays private.
         if (::chown(part.c_str(), old.st_uid, old.st_gid) != 0) errno = 0;
         if (::chmod(part.c_str(), old.st_mode & 07777) != 0)
-            return fail(name, std::string("the file cannot be written: ") + strerror(errno));
+            return fail(name, say("the file cannot be written: {}", strerror(errno)));
     }
     return pending;
 }
@@ -165,9 +166,7 @@ PendingFile::~PendingFile() {
     if (!temporary_.empty()) ::unlink(temporary_.c_str());
 }
 
-std::string PendingFile::fault(int problem) const {
-    return std::string("the file cannot be written: ") + strerror(problem);
-}
+std::string PendingFile::fault(int problem) const { return say("the file cannot be written: {}", strerror(problem)); }
 
 Result<void> PendingFile::write(int64_t place, std::string_view bytes) {
     int problem = 0;
@@ -231,7 +230,7 @@ Result<void> commit_together(std::span<PendingFile* const> files) {
             else if (old[renamed] == Old::none)
                 ::rename(f.real_.c_str(), f.temporary_.c_str());
         }
-        return fail(name, std::string("the file cannot be given its name: ") + strerror(problem));
+        return fail(name, say("the file cannot be given its name: {}", strerror(problem)));
     }
     std::set<fs::path> folders;
     for (PendingFile* f : files) {

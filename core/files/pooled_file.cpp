@@ -1,7 +1,6 @@
 #include "core/files/pooled_file.h"
 
 #include <fcntl.h>
-#include <fmt/format.h>
 #include <sys/resource.h>
 #include <sys/stat.h>
 #include <unistd.h>
@@ -59,12 +58,12 @@ std::string sentence(int problem) {
     switch (problem) {
         case ENOENT:
         case ENOTDIR:
-            return "the file does not exist";
+            return said("the file does not exist");
         case EACCES:
         case EPERM:
-            return "no permission to read the file";
+            return said("no permission to read the file");
         default:
-            return std::string("the file cannot be reached: ") + strerror(problem);
+            return say("the file cannot be reached: {}", strerror(problem));
     }
 }
 
@@ -87,8 +86,8 @@ Result<std::shared_ptr<PooledFile>> PooledFile::open(const fs::path& file) {
     struct stat status {};
     if (const int problem = file_fault(FileStep::open, file)) return fail(name, sentence(problem));
     if (::stat(file.c_str(), &status) != 0) return fail(name, sentence(errno));
-    if (S_ISDIR(status.st_mode)) return fail(name, "this is a folder, not a file");
-    if (!S_ISREG(status.st_mode)) return fail(name, "this is not a regular file");
+    if (S_ISDIR(status.st_mode)) return fail(name, said("this is a folder, not a file"));
+    if (!S_ISREG(status.st_mode)) return fail(name, said("this is not a regular file"));
     FilePool& pool = FilePool::get();
     std::scoped_lock lock(pool.mutex);
     std::weak_ptr<PooledFile>& shared = pool.shared[identity_of(file, status)];

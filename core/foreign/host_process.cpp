@@ -1,7 +1,6 @@
 #include "core/foreign/host_process.h"
 
 #include <fcntl.h>
-#include <fmt/format.h>
 #include <poll.h>
 #include <signal.h>
 #include <spawn.h>
@@ -51,13 +50,13 @@ fs::path host_program() {
 
 Result<void> HostProcess::spawn() {
     const fs::path program = host_program();
-    if (!is_there(program)) return fail(program.string(), "the plug-in host is missing");
+    if (!is_there(program)) return fail(program.string(), said("the plug-in host is missing"));
     int ends[2] = {-1, -1};
     const int memory = memfd_create("isotonus-plugin", MFD_CLOEXEC);
     if (memory < 0 || ftruncate(memory, sizeof(Shared)) != 0 ||
         socketpair(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0, ends) != 0) {
         if (memory >= 0) close(memory);
-        return fail(program.string(), "there is no memory for a plug-in");
+        return fail(program.string(), said("there is no memory for a plug-in"));
     }
     void* const mapped = mmap(nullptr, sizeof(Shared), PROT_READ | PROT_WRITE, MAP_SHARED, memory, 0);
     // The handles get their numbers by way of others, so that none is closed by the one that takes its place.
@@ -76,7 +75,7 @@ Result<void> HostProcess::spawn() {
     if (mapped != MAP_FAILED) shared_ = static_cast<Shared*>(mapped);
     if (problem == 0) return {};
     pid_ = -1;
-    return fail(path, fmt::format("the plug-in host cannot be started: {}", std::strerror(problem)));
+    return fail(path, say("the plug-in host cannot be started: {}", std::strerror(problem)));
 }
 
 HostProcess::~HostProcess() {
@@ -94,11 +93,11 @@ std::string HostProcess::how_it_ended() {
     waitpid(pid_, &status, 0);
     pid_ = -1;
     const int by = WIFSIGNALED(status) ? WTERMSIG(status) : 0;
-    return by != 0 && by != SIGKILL ? fmt::format("it crashed ({})", strsignal(by)) : "it ended by itself";
+    return by != 0 && by != SIGKILL ? say("it crashed ({})", strsignal(by)) : said("it ended by itself");
 }
 
 Result<Answer> HostProcess::ask(const Question& question, int most_ms) {
-    if (pid_ < 0) return fail("", "it has ended");
+    if (pid_ < 0) return fail("", said("it has ended"));
     Answer answer;
     pollfd waiting{socket_, POLLIN, 0};
     if (send(socket_, &question, sizeof question, MSG_NOSIGNAL) == sizeof question) {
@@ -109,7 +108,7 @@ Result<Answer> HostProcess::ask(const Question& question, int most_ms) {
             kill(pid_, SIGKILL);
             waitpid(pid_, nullptr, 0);
             pid_ = -1;
-            return fail("", fmt::format("it did not answer within {} s", most_ms / 1000));
+            return fail("", say("it did not answer in time ({} s)", most_ms / 1000));
         }
         if (ready > 0 && recv(socket_, &answer, sizeof answer, MSG_WAITALL) == sizeof answer) {
             if (answer.failed) return fail("", std::string(shared_->text, strnlen(shared_->text, most_text)));
@@ -122,12 +121,12 @@ Result<Answer> HostProcess::ask(const Question& question, int most_ms) {
 Result<void> HostProcess::start(std::span<const double> values) {
     const std::string text =
         nlohmann::json{{"uri", what_.uri}, {"bundle", what_.bundle}, {"symbols", what_.symbols}}.dump();
-    if (text.size() >= most_text) return fail("", "it has too many parameters");
+    if (text.size() >= most_text) return fail("", said("it has too many parameters"));
     std::memcpy(shared_->text, text.c_str(), text.size() + 1);
     set(0, values);
     const auto answer = ask({Ask::start, channels_, rate_}, start_ms);
     if (!answer) return tl::unexpected(answer.error());
-    if (answer->latency < 0) return fail("", "it names a latency that cannot be");
+    if (answer->latency < 0) return fail("", said("it names a latency that cannot be"));
     latency_ = answer->latency;
     return {};
 }
@@ -170,13 +169,13 @@ void HostProcess::set(int run, std::span<const double> values) {
 
 Result<void> HostProcess::process(float* audio) {
     const auto samples = static_cast<size_t>(batch_frames * channels_);
-    if (pid_ < 0) return fail("", "it has ended");
+    if (pid_ < 0) return fail("", said("it has ended"));
     std::memcpy(shared_->audio, audio, samples * sizeof(float));
     const auto answer = ask({Ask::batch, channels_, rate_}, batch_ms);
     if (!answer) return tl::unexpected(answer.error());
-    if (answer->latency != latency_) return fail("", "it changes its latency while it runs");
+    if (answer->latency != latency_) return fail("", said("it changes its latency while it runs"));
     for (size_t i = 0; i < samples; ++i)
-        if (!std::isfinite(shared_->audio[i])) return fail("", "what comes out of it is no number");
+        if (!std::isfinite(shared_->audio[i])) return fail("", said("what comes out of it is no number"));
     std::memcpy(audio, shared_->audio, samples * sizeof(float));
     return {};
 }

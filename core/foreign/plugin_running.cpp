@@ -43,6 +43,7 @@ class PluginRunning final : public Running {
         if (at_ < batch_frames) return;
         at_ = 0;
         if (!process_) return;
+        const InEnglish english;  // so is a fault kept
         if (const auto done = process_->process(audio_.data()); !done) {
             take_out_plugin(type_, done.error().what);
             process_.reset();
@@ -61,13 +62,14 @@ class PluginRunning final : public Running {
             once_started_ = true;
             return;
         }
+        const InEnglish english;
         auto process = foreign::HostProcess::take(what_, channels_, rate_, values_);
         if (process && !once_started_) late_ = (*process)->latency();
         once_started_ = true;
         if (!process)
             take_out_plugin(type_, process.error().what);
         else if ((*process)->latency() != late_)
-            take_out_plugin(type_, "it changes its latency while it runs");
+            take_out_plugin(type_, said("it changes its latency while it runs"));
         else
             process_ = std::move(*process);
     }

@@ -30,6 +30,17 @@ using nlohmann::json;
 
 namespace {
 
+/// A fault is kept in English, since the list outlives the program, and is told in the user's language. What stands in
+/// brackets at its end is a detail that has no other.
+std::string told_fault(const std::string& english) {
+    const size_t detail = english.find(" (");
+    for (const char* known :
+         {to_say("it crashed"), to_say("it did not answer in time"), to_say("it requires what is not here")})
+        if (detail != std::string::npos && english.compare(0, detail, known) == 0)
+            return said(known) + english.substr(detail);
+    return said(english.c_str());
+}
+
 /// What is known, for all threads.  Types, and the texts that they refer to, stay for as long as the program runs.
 struct Registry {
     std::mutex mutex;
@@ -133,7 +144,7 @@ void take_list(Registry& all) {
             while (p.kind.ends_with(' ')) p.kind.pop_back();
             p.author = found.at("author");
             p.bundle = folder;
-            p.fault = found.at("fault");
+            p.fault = told_fault(found.at("fault"));
             p.missing = bundle.value("missing", false);
             for (const json& port : found.at("parameters")) p.symbols.push_back(port.at("symbol"));
             if (p.fault.empty()) p.type = type_of(all, found);
@@ -177,9 +188,9 @@ class Scanner {
   public:
     static Result<Scanner> start(const std::vector<std::string>& bundles, const std::set<std::string>& skipped) {
         const std::string program = foreign::host_program().string();
-        if (!is_there(program)) return fail(program, "the plug-in host is missing");
+        if (!is_there(program)) return fail(program, said("the plug-in host is missing"));
         int ends[2] = {-1, -1};
-        if (pipe2(ends, O_CLOEXEC) != 0) return fail(program, "the plug-in host cannot be started");
+        if (pipe2(ends, O_CLOEXEC) != 0) return fail(program, said("the plug-in host cannot be started"));
         std::vector<std::string> arguments{program, "--scan"};
         for (const std::string& uri : skipped) arguments.insert(arguments.end(), {"--skip", uri});
         arguments.insert(arguments.end(), bundles.begin(), bundles.end());
@@ -196,7 +207,7 @@ class Scanner {
         scanner.from_ = ends[0];
         if (problem != 0) {
             scanner.pid_ = -1;
-            return fail(program, fmt::format("the plug-in host cannot be started: {}", std::strerror(problem)));
+            return fail(program, say("the plug-in host cannot be started: {}", std::strerror(problem)));
         }
         return scanner;
     }
@@ -234,8 +245,8 @@ class Scanner {
         int status = 0;
         waitpid(pid_, &status, 0);
         pid_ = -1;
-        if (WIFSIGNALED(status)) return fmt::format("it crashed ({})", strsignal(WTERMSIG(status)));
-        return WEXITSTATUS(status) == 0 ? "" : "it ended the program";
+        if (WIFSIGNALED(status)) return say("it crashed ({})", strsignal(WTERMSIG(status)));
+        return WEXITSTATUS(status) == 0 ? "" : said("it ended the program");
     }
 
   private:
@@ -262,7 +273,7 @@ Result<void> look_at(std::vector<std::string> bundles, std::map<std::string, jso
                 case Scanner::Came::cancelled:
                     return stopped();
                 case Scanner::Came::nothing:
-                    fault = fmt::format("it did not answer within {:g} s", most_ms / 1000.0);
+                    fault = say("it did not answer in time ({:g} s)", most_ms / 1000.0);
                     reading = false;
                     continue;
                 case Scanner::Came::end:
@@ -289,7 +300,7 @@ Result<void> look_at(std::vector<std::string> bundles, std::map<std::string, jso
             }
         }
         if (fault.empty()) return {};
-        if (bundle.empty()) return fail(foreign::host_program().string(), "the plug-in host: " + fault);
+        if (bundle.empty()) return fail(foreign::host_program().string(), say("the plug-in host: {}", fault));
         // One plug-in is lost, or, when it was before any of them was tried, one bundle.
         const auto at = std::find(bundles.begin(), bundles.end(), bundle);
         bundles.erase(bundles.begin(), at);
@@ -345,7 +356,11 @@ Result<std::vector<Plugin>> scan_plugins(Progress* progress, int most_ms) {
             }
         }
         std::map<std::string, json> found;
-        if (auto done = look_at(changed, found, progress, most_ms); !done) return tl::unexpected(done.error());
+        const auto looked = [&] {
+            const InEnglish english;
+            return look_at(changed, found, progress, most_ms);
+        }();
+        if (!looked) return tl::unexpected(looked.error());
         for (auto& [bundle, plugins] : found) next[bundle]["plugins"] = std::move(plugins);
         // What is gone is remembered: rows that use it know its parameters, and what it made may be kept.
         std::set<std::string> here;
@@ -437,7 +452,7 @@ std::optional<std::string> plugin_fault(std::string_view type) {
     Registry& all = registry();
     const std::scoped_lock lock(all.mutex);
     const auto at = all.faults.find(type);
-    return at == all.faults.end() ? std::nullopt : std::optional(at->second);
+    return at == all.faults.end() ? std::nullopt : std::optional(told_fault(at->second));
 }
 
 int plugin_tries(std::string_view type) {

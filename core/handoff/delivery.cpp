@@ -165,12 +165,12 @@ Result<void> prove(Job& job, const Delivery& d, Progress* progress) {
     const fs::path& file = job.writer.pending().temporary();
     const std::string name = job.out.file.string();
     const auto differs = [&](const std::string& what) {
-        return fail(name, "what was written is not what was rendered, so that nothing was replaced: " + what);
+        return fail(name, say("what was written is not what was rendered, so that nothing was replaced: {}", what));
     };
     const auto promised = frames_by_header(file, d.type);
     if (!promised) return differs(promised.error().what);
     if (*promised && **promised != job.written)
-        return differs(fmt::format("its header says {} frames, {} were rendered", **promised, job.written));
+        return differs(say("its header says {} frames, {} were rendered", **promised, job.written));
     auto reader = SoundReader::open(file);
     if (!reader) return differs(reader.error().what);
     const SoundInfo& info = reader->info();
@@ -197,11 +197,11 @@ Result<void> prove(Job& job, const Delivery& d, Progress* progress) {
         // altogether.
         const double quiet = 1e-8 * static_cast<double>(2 * job.written);
         if (std::fabs(10.0 * std::log10((square + quiet) / (job.square + quiet))) >= 3.0)
-            return differs("its level is another");
+            return differs(said("its level is another"));
         if (std::llabs(info.frames - job.written) > 3000)
-            return differs(fmt::format("it has {} frames, {} were rendered", info.frames, job.written));
+            return differs(say("it has {} frames, {} were rendered", info.frames, job.written));
     } else if (info.frames != job.written || hash.value() != job.hash.value()) {
-        return differs("its samples are others");
+        return differs(said("its samples are others"));
     }
     if (d.checksums) {
         auto sum = sha256_of(file);
@@ -291,7 +291,7 @@ Result<Jobs> render_excerpt(Work& work, const Excerpt& excerpt, std::span<const 
     const RenderPlan& plan = *parts.front().plan;
     const Stretch nominal = held_to(excerpt.stretch, plan);
     if (nominal.frames == 0)
-        return fail(files.front().string(), "there is nothing to export: the range holds no samples");
+        return fail(files.front().string(), said("there is nothing to export: the range holds no samples"));
     Stretch stretch = nominal;
     if (d.tail) stretch.frames = plan.frames - stretch.first;
     const int64_t frames = converted_frames(stretch.frames, plan.sample_rate, work.rate);
@@ -476,13 +476,13 @@ void date_now(Delivery& d) {
 Result<Excerpt> excerpt_between(const RenderPlan& plan, double from_s, std::optional<double> to_s) {
     const double song_s = plan.duration_s();
     if (!std::isfinite(from_s) || from_s < 0.0 || (to_s && !std::isfinite(*to_s)))
-        return fail("", "a time of the song is a number of seconds, from 0 on");
+        return fail("", said("a time of the song is a number of seconds, from 0 on"));
     if (from_s >= song_s)
-        return fail("", fmt::format("{:g} s lies after the end of the song, which lasts {:.3f} s", from_s, song_s));
-    if (to_s && *to_s <= from_s) return fail("", "the end must lie after the start");
+        return fail("", say("{:g} s lies after the end of the song, which lasts {:.3f} s", from_s, song_s));
+    if (to_s && *to_s <= from_s) return fail("", said("the end must lie after the start"));
     const int64_t first = std::llround(from_s * plan.sample_rate);
     const int64_t end = to_s && *to_s < song_s ? std::llround(*to_s * plan.sample_rate) : plan.frames;
-    if (end <= first) return fail("", "there is not one sample between these times");
+    if (end <= first) return fail("", said("there is not one sample between these times"));
     return Excerpt{"", {first, end - first}};
 }
 
@@ -537,12 +537,12 @@ Result<DeliveryReport> write_delivery(const PlanPtr& plan, const Session& sessio
                                       Progress* progress) {
     const auto started = std::chrono::steady_clock::now();
     if (parts_of(plan, session, d).empty())
-        return fail(d.folder.string(), "there is nothing to export: no mix is wanted, and no track is heard");
+        return fail(d.folder.string(), said("there is nothing to export: no mix is wanted, and no track is heard"));
     const std::vector<fs::path> files = files_of(plan, session, d);
     const ProtectedFiles kept = protected_by(session, d.session_file);
     for (const fs::path& f : files) {
         if (auto allowed = kept.allow(f); !allowed) return tl::unexpected(allowed.error());
-        if (!d.overwrite && is_there(f)) return fail(f.string(), "the file exists already");
+        if (!d.overwrite && is_there(f)) return fail(f.string(), said("the file exists already"));
     }
     for (const fs::path& f : files)
         if (f != d.mix_file)
@@ -587,7 +587,7 @@ Result<DeliveryReport> write_delivery(const PlanPtr& plan, const Session& sessio
         auto wanted = d.papers(report);
         if (!wanted) return tl::unexpected(wanted.error());
         for (const Paper& paper : *wanted) {
-            if (!d.overwrite && is_there(paper.file)) return fail(paper.file.string(), "the file exists already");
+            if (!d.overwrite && is_there(paper.file)) return fail(paper.file.string(), said("the file exists already"));
             auto pending = PendingFile::create(paper.file, kept);
             if (!pending) return tl::unexpected(pending.error());
             if (auto written = pending->write(0, paper.content); !written) return tl::unexpected(written.error());
@@ -642,7 +642,7 @@ Result<std::string> sha256_of(const fs::path& file) {
     for (int64_t at = 0; at < (*opened)->bytes();) {
         int problem = 0;
         const int64_t got = (*opened)->read(at, piece.data(), static_cast<int64_t>(piece.size()), &problem);
-        if (problem || got == 0) return fail(file.string(), "the file cannot be read");
+        if (problem || got == 0) return fail(file.string(), said("the file cannot be read"));
         EVP_DigestUpdate(sum.get(), piece.data(), static_cast<size_t>(got));
         at += got;
     }

@@ -1,7 +1,5 @@
 #include "core/measure/measure.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
@@ -228,9 +226,9 @@ Result<Measurer::Outcome> measure_file(const std::filesystem::path& file, Progre
     if (!reader) return tl::unexpected(reader.error());
     const SoundInfo& info = reader->info();
     if (info.channels > 2)
-        return fail(file.string(), fmt::format("the file has {} channels; a measurement takes mono and stereo. In a "
-                                               "session it can be folded or split",
-                                               info.channels));
+        return fail(file.string(), say("the file has {} channels; a measurement takes mono and stereo. In a "
+                                       "session it can be folded or split",
+                                       info.channels));
     auto measurer = listen(
         info.channels, info.sample_rate, full_scale_of(info.bits, info.floating), info.frames,
         [&](int64_t first, int64_t frames, float* out) { return reader->read(first, frames, out); }, progress);

@@ -1,7 +1,5 @@
 #include "core/monitor/correction.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <charconv>
 #include <cmath>
@@ -56,18 +54,18 @@ Result<CorrectionCurve> read_correction(const std::filesystem::path& file) {
             line[first] == '"')
             continue;
         const std::vector<double> values = numbers_in(line);
-        const auto wrong = [&](const char* what) {
-            return fail(file.string(), fmt::format("line {}: {}", number, what));
+        const auto wrong = [&](const std::string& what) {
+            return fail(file.string(), say("line {}: {}", number, what));
         };
-        if (values.size() < 2) return wrong("wanted are a frequency in Hz and a gain in dB");
+        if (values.size() < 2) return wrong(said("wanted are a frequency in Hz and a gain in dB"));
         const CorrectionPoint p{values[0], values[1]};
-        if (!(p.hz >= 10.0 && p.hz <= 40000.0)) return wrong("the frequency must be 10 to 40,000 Hz");
-        if (!(p.db >= -24.0 && p.db <= 24.0)) return wrong("the gain must be -24 to +24 dB");
-        if (!curve.points.empty() && p.hz <= curve.points.back().hz) return wrong("frequencies must rise");
-        if (curve.points.size() == most_points) return wrong("there are more than 10,000 points");
+        if (!(p.hz >= 10.0 && p.hz <= 40000.0)) return wrong(said("the frequency must be 10 to 40,000 Hz"));
+        if (!(p.db >= -24.0 && p.db <= 24.0)) return wrong(said("the gain must be -24 to +24 dB"));
+        if (!curve.points.empty() && p.hz <= curve.points.back().hz) return wrong(said("frequencies must rise"));
+        if (curve.points.size() == most_points) return wrong(said("there are more than 10,000 points"));
         curve.points.push_back(p);
     }
-    if (curve.points.empty()) return fail(file.string(), "no line with a frequency and a gain is in it");
+    if (curve.points.empty()) return fail(file.string(), said("no line with a frequency and a gain is in it"));
     return curve;
 }
 

@@ -23,7 +23,7 @@ const char* folder_for(Use use) { return use == Use::audio ? "audio" : use == Us
 Result<void> copy_into(const fs::path& from, PendingFile& to, Progress* progress,
                        const std::function<void(int64_t)>& done) {
     std::ifstream in(from, std::ios::binary);
-    if (!in) return fail(from.string(), "it cannot be read");
+    if (!in) return fail(from.string(), said("it cannot be read"));
     std::string piece(size_t{4} << 20, '\0');
     int64_t place = 0;
     while (in) {
@@ -34,10 +34,10 @@ Result<void> copy_into(const fs::path& from, PendingFile& to, Progress* progress
         place += static_cast<int64_t>(bytes);
         done(static_cast<int64_t>(bytes));
     }
-    if (in.bad()) return fail(from.string(), "reading it failed");
+    if (in.bad()) return fail(from.string(), said("reading it failed"));
     std::error_code problem;
     if (const auto size = fs::file_size(from, problem); problem || static_cast<int64_t>(size) != place)
-        return fail(from.string(), "it changed while it was copied");
+        return fail(from.string(), said("it changed while it was copied"));
     return to.finish();
 }
 
@@ -48,9 +48,9 @@ Result<Collected> collect(const Session& session, const fs::path& folder, const 
         if (auto valid = validate(session); !valid) return tl::unexpected(valid.error());
         std::error_code problem;
         const bool was_there = is_there(folder);
-        if (was_there && !fs::is_directory(folder, problem)) return fail(folder.string(), "it is no folder");
+        if (was_there && !fs::is_directory(folder, problem)) return fail(folder.string(), said("it is no folder"));
         if (was_there && !fs::is_empty(folder, problem))
-            return fail(folder.string(), "the folder is not empty; a new one is needed");
+            return fail(folder.string(), said("the folder is not empty; a new one is needed"));
         if (problem) return fail(folder.string(), problem.message());
 
         Collected done;
@@ -77,7 +77,8 @@ Result<Collected> collect(const Session& session, const fs::path& folder, const 
             if (const auto size = fs::file_size(used.file, problem); !problem) {
                 total += static_cast<int64_t>(size);
             } else {
-                done.missing.push_back({used.file.string(), used.what + " cannot be read: " + problem.message()});
+                done.missing.push_back(
+                    {used.file.string(), say("{} cannot be read: {}", used.what, problem.message())});
                 continue;
             }
             fs::path to = root / folder_for(used.use) / used.file.filename();

@@ -75,7 +75,7 @@ void target_fields(V& v, T& target) {
     v.number("low_dbfs", target.low_dbfs, -120.0, 0.0);
     v.number("aim_dbfs", target.aim_dbfs, -120.0, 0.0);
     v.number("high_dbfs", target.high_dbfs, -120.0, 0.0);
-    if (target.low_dbfs > target.high_dbfs) v.complain("low_dbfs", "must not lie above high_dbfs");
+    if (target.low_dbfs > target.high_dbfs) v.complain("low_dbfs", said("must not lie above high_dbfs"));
 }
 
 template <class V, class T>
@@ -156,7 +156,7 @@ void track_fields(V& v, T& track) {
     v.number("right_pan", track.right_pan, -1.0, 1.0);
     v.number("low_centre_hz", track.low_centre_hz, 0.0, low_centre_max_hz);
     if (track.low_centre_hz > 0.0 && track.low_centre_hz < low_centre_min_hz)
-        v.complain("low_centre_hz", "must be 0, or 40 and more");
+        v.complain("low_centre_hz", said("must be 0, or 40 and more"));
     v.truth("solo_safe", track.solo_safe);
 }
 
@@ -165,7 +165,7 @@ template <class V, class T>
 void left_out_fields(V& v, T& stretch) {
     v.number("from_s", stretch.from_s, 0.0, limits::latest_s);
     v.number("to_s", stretch.to_s, 0.0, limits::latest_s);
-    if (stretch.to_s <= stretch.from_s) v.complain("to_s", "must be after from_s");
+    if (stretch.to_s <= stretch.from_s) v.complain("to_s", said("must be after from_s"));
 }
 
 template <class V, class T>
@@ -208,11 +208,11 @@ void recording_passage_fields(V& v, T& passage) {
     v.number("to_s", passage.to_s, 0.0, limits::latest_s);
     v.optional_number("song_from_s", passage.song_from_s, 0.0, limits::latest_s);
     v.optional_number("song_to_s", passage.song_to_s, 0.0, limits::latest_s);
-    if (passage.to_s < passage.from_s) v.complain("to_s", "is before from_s");
+    if (passage.to_s < passage.from_s) v.complain("to_s", said("is before from_s"));
     if (passage.song_from_s.has_value() != passage.song_to_s.has_value())
-        v.complain("song_to_s", "must be there with song_from_s, or neither");
+        v.complain("song_to_s", said("must be there with song_from_s, or neither"));
     if (passage.tied() && *passage.song_to_s <= *passage.song_from_s)
-        v.complain("song_to_s", "must be after song_from_s");
+        v.complain("song_to_s", said("must be after song_from_s"));
 }
 
 template <class V, class T>

@@ -5,7 +5,7 @@
 
 namespace isotonus {
 
-Result<nlohmann::json> parse_json(const std::string& text, const std::string& name, const char* what) {
+Result<nlohmann::json> parse_json(const std::string& text, const std::string& name, const char* not_what) {
     constexpr int deepest_nesting = 64;
     nlohmann::json j;
     try {
@@ -17,12 +17,12 @@ Result<nlohmann::json> parse_json(const std::string& text, const std::string& na
         const std::string before = text.substr(0, e.byte > 0 ? e.byte - 1 : 0);
         const auto line = 1 + std::count(before.begin(), before.end(), '\n');
         const size_t line_start = before.rfind('\n') == std::string::npos ? 0 : before.rfind('\n') + 1;
-        return fail(name, fmt::format("not a {}: the JSON is broken at line {}, column {}", what, line,
-                                      before.size() - line_start + 1));
+        return fail(name, say("{}: the JSON is broken at line {}, column {}", said(not_what), line,
+                              before.size() - line_start + 1));
     } catch (const nlohmann::json::exception&) {
-        return fail(name, fmt::format("not a {}: it holds a number that is too large", what));
+        return fail(name, say("{}: it holds a number that is too large", said(not_what)));
     } catch (const std::length_error&) {
-        return fail(name, fmt::format("not a {}: it is nested too deeply", what));
+        return fail(name, say("{}: it is nested too deeply", said(not_what)));
     }
     return j;
 }

@@ -13,11 +13,12 @@
 
 #include "core/decibels.h"
 #include "core/result.h"
+#include "core/words.h"
 
 namespace isotonus {
 
-/// Parses text; `what` the file should be goes into the sentence about broken JSON, with line and column.
-Result<nlohmann::json> parse_json(const std::string& text, const std::string& file, const char* what);
+/// Parses text; `not_what` ("not a preset") begins the sentence about broken JSON, with line and column.
+Result<nlohmann::json> parse_json(const std::string& text, const std::string& file, const char* not_what);
 
 /// Takes the known keys out of an object one by one; what is left at the end is unknown and kept.
 /// The first fault found is remembered; later calls change nothing.
@@ -28,16 +29,16 @@ class Taker {
         if (object.is_object())
             left_ = object;
         else
-            complain("must be an object");
+            complain(said("must be an object"));
     }
 
     void number(const char* key, double& to, double low, double high) {
         const nlohmann::json* v = take(key);
         if (!v) return;
         if (!v->is_number() || !std::isfinite(v->get<double>()))
-            complain(key, "must be a number");
+            complain(key, said("must be a number"));
         else if (v->get<double>() < low || v->get<double>() > high)
-            complain(key, fmt::format("must lie between {:g} and {:g}", low, high));
+            complain(key, say("must lie between {:g} and {:g}", low, high));
         else
             to = v->get<double>();
     }
@@ -62,9 +63,9 @@ class Taker {
         const nlohmann::json* v = take(key);
         if (!v) return;
         if (!v->is_number_integer())
-            complain(key, "must be a whole number");
+            complain(key, said("must be a whole number"));
         else if (v->get<double>() < static_cast<double>(low) || v->get<double>() > static_cast<double>(high))
-            complain(key, fmt::format("must lie between {} and {}", low, high));
+            complain(key, say("must lie between {} and {}", low, high));
         else
             to = v->get<Int>();
     }
@@ -74,20 +75,20 @@ class Taker {
         if (v->is_boolean())
             to = v->get<bool>();
         else
-            complain(key, "must be true or false");
+            complain(key, said("must be true or false"));
     }
     void text(const char* key, std::string& to, size_t most_bytes) {
         const nlohmann::json* v = take(key);
         if (!v) return;
         if (!v->is_string())
-            complain(key, "must be a string");
+            complain(key, said("must be a string"));
         else if (v->get_ref<const std::string&>().size() > most_bytes)
-            complain(key, fmt::format("is longer than {} bytes", most_bytes));
+            complain(key, say("is longer than {} bytes", most_bytes));
         else
             to = v->get<std::string>();
     }
     void required(const char* key) {
-        if (!left_.contains(key)) complain(key, "is missing");
+        if (!left_.contains(key)) complain(key, said("is missing"));
     }
     /// An enumeration by the names of its values, in their order.
     template <class Word, class Names>
@@ -96,7 +97,7 @@ class Taker {
         if (!left_.contains(key)) return;
         text(key, value, 100);
         const auto at = std::find(std::begin(names), std::end(names), std::string_view(value));
-        if (at == std::end(names)) return complain(key, fmt::format("cannot be '{}'", value));
+        if (at == std::end(names)) return complain(key, say("cannot be '{}'", value));
         to = static_cast<Word>(at - std::begin(names));
     }
     template <class Word, class Names>
@@ -112,8 +113,8 @@ class Taker {
         const nlohmann::json* v = take(key);
         if (!v) return;
         const nlohmann::json list = *v;
-        if (!list.is_array()) return complain(key, "must be a list");
-        if (list.size() > most) return complain(key, fmt::format("has more than {} items", most));
+        if (!list.is_array()) return complain(key, said("must be a list"));
+        if (list.size() > most) return complain(key, say("has more than {} items", most));
         for (size_t i = 0; i < list.size() && fault_->empty(); ++i) visit(list[i], fmt::format("{}[{}]", at(key), i));
     }
     const nlohmann::json* take(const char* key) {
@@ -129,7 +130,7 @@ class Taker {
         if (fault_->empty()) *fault_ = fmt::format("'{}' {}", at(key), what);
     }
     void complain(const std::string& what) {
-        if (fault_->empty()) *fault_ = fmt::format("'{}' {}", place_.empty() ? "session" : place_, what);
+        if (fault_->empty()) *fault_ = fmt::format("'{}' {}", place_.empty() ? said("session") : place_, what);
     }
     /// Keys that nobody took; null when there are none.
     std::shared_ptr<const nlohmann::json> left() const {

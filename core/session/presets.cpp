@@ -140,7 +140,7 @@ const std::vector<Preset>& shipped_presets() {
              {"compressor", {{"threshold_dbfs", "-18"}, {"ratio", "6"}, {"attack_ms", "1"}, {"release_ms", "60"}}},
              {"compressor", {{"threshold_dbfs", "-22"}, {"ratio", "3"}, {"attack_ms", "30"}, {"release_ms", "300"}}}});
         add(parallel_preset, std::nullopt,
-            "For a bus beside its rows: no bottom, 10:1 and 9 dB back, blended in by the bus's fader.",
+            to_say("For a bus beside its rows: no bottom, 10:1 and 9 dB back, blended in by the bus's fader."),
             {{"low_cut", {{"hz", "60"}}},
              {"compressor",
               {{"threshold_dbfs", "-32"},
@@ -223,11 +223,11 @@ std::string preset_text(const Preset& preset) {
 Result<Preset> read_preset(const fs::path& file) {
     const auto text = read_whole(file, limits::most_sheet_bytes);
     if (!text) return tl::unexpected(text.error());
-    auto j = parse_json(*text, file.string(), "a preset");
+    auto j = parse_json(*text, file.string(), to_say("not a preset"));
     if (!j) return tl::unexpected(j.error());
-    if (!j->is_object() || j->value("format", "") != format_name) return fail(file.string(), "this is no preset");
+    if (!j->is_object() || j->value("format", "") != format_name) return fail(file.string(), said("this is no preset"));
     if (j->value("version", json(0)) != json(1))
-        return fail(file.string(), "this preset was written by a newer Isotonus");
+        return fail(file.string(), said("this preset was written by a newer Isotonus"));
     j->erase("format");
     j->erase("version");
     std::string fault;
@@ -242,7 +242,7 @@ Result<Preset> read_preset(const fs::path& file) {
     take_chain(t, preset.chain, none, file.parent_path(), &fault);
     preset.unknown = t.left();
     preset.own = true;
-    if (!fault.empty()) return fail(file.string(), "the preset cannot be read: " + fault);
+    if (!fault.empty()) return fail(file.string(), say("the preset cannot be read: {}", fault));
     return preset;
 }
 
@@ -287,10 +287,10 @@ fs::path file_of(const std::string& name) {
 }  // namespace
 
 Result<void> keep_preset(const std::string& name, const std::string& purpose, const Chain& chain) {
-    if (name.find_first_not_of(" \t\n") == std::string::npos) return fail("", "a preset needs a name");
-    if (chain.empty()) return fail("", "there is nothing in this chain to keep");
+    if (name.find_first_not_of(" \t\n") == std::string::npos) return fail("", said("a preset needs a name"));
+    if (chain.empty()) return fail("", said("there is nothing in this chain to keep"));
     if (find_preset(shipped_presets(), name))
-        return fail("", "'" + name + "' ships with Isotonus: choose another name");
+        return fail("", say("'{}' ships with Isotonus: choose another name", name));
     Preset preset{name, purpose, std::nullopt, chain};
     for (Processor& p : preset.chain) p.key = 0, p.match_db = 0.0;
     if (auto made = make_folder(preset_folder()); !made) return made;
@@ -300,8 +300,8 @@ Result<void> keep_preset(const std::string& name, const std::string& purpose, co
 Result<void> remove_preset(const std::string& name) {
     const fs::path file = file_of(name);
     std::error_code fault;
-    if (!is_there(file)) return fail("", "there is no preset of yours called '" + name + "'");
-    if (!fs::remove(file, fault) || fault) return fail(file.string(), "cannot be removed: " + fault.message());
+    if (!is_there(file)) return fail("", say("there is no preset of yours called '{}'", name));
+    if (!fs::remove(file, fault) || fault) return fail(file.string(), say("cannot be removed: {}", fault.message()));
     return {};
 }
 

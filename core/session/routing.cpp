@@ -1,7 +1,5 @@
 #include "core/session/routing.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <set>
 
@@ -75,11 +73,10 @@ bool is_return(const Session& session, TrackId bus) {
 
 Result<Session> with_send(const Session& session, TrackId row, TrackId bus, const std::function<void(Send&)>& change) {
     const Sends* now = session.sends_of(row);
-    if (!now) return fail("", "only tracks and buses can send");
-    if (!session.find_bus(bus)) return fail("", "there is no such bus to send to");
+    if (!now) return fail("", said("only tracks and buses can send"));
+    if (!session.find_bus(bus)) return fail("", said("there is no such bus to send to"));
     if (feeds(session, bus, row))
-        return fail(
-            "", fmt::format("{} cannot send to {}: it would feed itself", session.name_of(row), session.name_of(bus)));
+        return fail("", say("{} cannot send to {}: it would feed itself", session.name_of(row), session.name_of(bus)));
     Sends sends = *now;
     auto at = std::find_if(sends.begin(), sends.end(), [bus](const Send& s) { return s.to == bus; });
     if (at == sends.end()) {
@@ -154,12 +151,12 @@ Session with_new_return(const Session& session, const std::string& name, const s
 }
 
 Result<Session> with_output(const Session& session, const std::vector<TrackId>& ids, TrackId output) {
-    if (output != main_output && !session.find_bus(output)) return fail("", "there is no such bus");
+    if (output != main_output && !session.find_bus(output)) return fail("", said("there is no such bus"));
     Session next = session;
     for (const TrackId id : ids) {
         if (id == output || (output != main_output && session.find_bus(id) && feeds(session, output, id)))
-            return fail("", fmt::format("{} cannot lead to {}: it would feed itself", session.find_bus(id)->name,
-                                        session.find_bus(output)->name));
+            return fail("", say("{} cannot lead to {}: it would feed itself", session.find_bus(id)->name,
+                                session.find_bus(output)->name));
         next = with_track(next, id, [output](Track& t) { t.output = output; });
         next = with_bus(next, id, [output](Bus& b) { b.output = output; });
     }

@@ -1,7 +1,5 @@
 #include "core/session/sections_file.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
@@ -115,21 +113,21 @@ std::string track_chunk(std::vector<MetaEvent> events) {
 
 Result<SectionsAndTempo> sections_from_midi(const std::string& bytes, const std::string& name) {
     Bytes in(bytes);
-    if (in.take(4) != "MThd") return fail(name, "not a MIDI file");
+    if (in.take(4) != "MThd") return fail(name, said("not a MIDI file"));
     Bytes head(in.take(in.number(4)));
     const uint32_t format = head.number(2);
     head.number(2);
     const uint32_t division = head.number(2);
-    if (head.overrun() || in.overrun()) return fail(name, "the MIDI file ends early");
+    if (head.overrun() || in.overrun()) return fail(name, said("the MIDI file ends early"));
     if (format > 1)
-        return fail(name, fmt::format("MIDI files of format {} hold separate pieces and have no song to mark", format));
+        return fail(name, say("MIDI files of format {} hold separate pieces and have no song to mark", format));
     if (division == 0 || division & 0x8000)
-        return fail(name, "the MIDI file counts in frames of film, not in beats; its markers cannot be placed");
+        return fail(name, said("the MIDI file counts in frames of film, not in beats; its markers cannot be placed"));
     std::vector<MetaEvent> events;
     while (!in.done()) {
         const std::string_view type = in.take(4), chunk = in.take(in.number(4));
         if (in.overrun() || (type == "MTrk" && !read_track(chunk, events)))
-            return fail(name, "the MIDI file is broken or ends early");
+            return fail(name, said("the MIDI file is broken or ends early"));
     }
     std::stable_sort(events.begin(), events.end(),
                      [](const MetaEvent& a, const MetaEvent& b) { return a.tick < b.tick; });
@@ -161,7 +159,7 @@ Result<SectionsAndTempo> sections_from_midi(const std::string& bytes, const std:
             found.sections.push_back({e.data, time_s});
         }
     }
-    if (found.sections.empty() && !any_tempo) return fail(name, "the MIDI file has no markers and no tempo");
+    if (found.sections.empty() && !any_tempo) return fail(name, said("the MIDI file has no markers and no tempo"));
     return found;
 }
 
@@ -216,7 +214,7 @@ Result<SectionsAndTempo> read_sections(const fs::path& file) {
     SectionsAndTempo found;
     for (const Marker& m : reader->markers())
         found.sections.push_back({m.name, static_cast<double>(m.frame) / reader->info().sample_rate});
-    if (found.sections.empty()) return fail(file.string(), "the file has no cue points");
+    if (found.sections.empty()) return fail(file.string(), said("the file has no cue points"));
     return found;
 }
 

@@ -451,7 +451,7 @@ double section_end_s(const Session& session, int section, double song_s) {
 Result<Session> session_from_folder(const fs::path& folder, std::vector<Error>* problems) {
     auto files = audio_files_in(folder);
     if (!files) return tl::unexpected(files.error());
-    if (files->empty()) return fail(folder.string(), "no audio files in this folder");
+    if (files->empty()) return fail(folder.string(), said("no audio files in this folder"));
     std::vector<fs::path> readable;
     std::map<int, int> rates;
     for (const fs::path& file : *files) {
@@ -463,7 +463,7 @@ Result<Session> session_from_folder(const fs::path& folder, std::vector<Error>* 
         ++rates[reader->info().sample_rate];
         readable.push_back(file);
     }
-    if (readable.empty()) return fail(folder.string(), "none of the audio files in this folder can be read");
+    if (readable.empty()) return fail(folder.string(), said("none of the audio files in this folder can be read"));
     Session session;
     int most = 0;
     for (const auto& [rate, count] : rates)
@@ -479,9 +479,9 @@ Result<double> number_in(const std::string& key, const std::string& text, double
     const char* const end = text.c_str() + text.size();
     const auto [stop, problem] = std::from_chars(begin, end, value);
     if (problem != std::errc() || stop != end || !std::isfinite(value))
-        return fail("", fmt::format("{} wants a number, not '{}'", key, text));
+        return fail("", say("{} wants a number, not '{}'", key, text));
     if (value < low || value > high)
-        return fail("", fmt::format("{} goes from {:g} to {:g}{}; {} is outside", key, low, high, unit, text));
+        return fail("", say("{} goes from {:g} to {:g}{}; {} is outside", key, low, high, unit, text));
     return value;
 }
 
@@ -495,7 +495,7 @@ Result<double> fader_value(const std::string& key, const std::string& text) {
 Result<bool> switch_value(const std::string& key, const std::string& text, const char* off, const char* on) {
     if (text == on) return true;
     if (text == off) return false;
-    return fail("", fmt::format("{} is {} or {}, not '{}'", key, on, off, text));
+    return fail("", say("{} is {} or {}, not '{}'", key, on, off, text));
 }
 
 Result<Target> target_value(const std::string& text) {
@@ -504,12 +504,12 @@ Result<Target> target_value(const std::string& text) {
     const std::string measure = text.substr(0, first);
     const auto known = std::find(measure_names.begin(), measure_names.end(), measure);
     if (second == std::string::npos || known == measure_names.end())
-        return fail("", fmt::format("target is auto or MEASURE:LOW:HIGH (such as peak:-7:-5), not '{}'", text));
+        return fail("", say("target is auto or MEASURE:LOW:HIGH (such as peak:-7:-5), not '{}'", text));
     const auto low = number_in("target", text.substr(first + 1, second - first - 1), -60.0, 0.0, " dBFS");
     const auto high = number_in("target", text.substr(second + 1), -60.0, 0.0, " dBFS");
     if (!low) return tl::unexpected(low.error());
     if (!high) return tl::unexpected(high.error());
-    if (*low > *high) return fail("", "target wants the lower level first");
+    if (*low > *high) return fail("", said("target wants the lower level first"));
     return Target{static_cast<Measure>(known - measure_names.begin()), *low, (*low + *high) / 2.0, *high};
 }
 
@@ -537,12 +537,12 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
     if (key == "staged_without") {
         if (value == "off") return track.staged_without.reset(), Result<void>{};
         const size_t to = value.find('-');
-        if (to == std::string::npos) return fail("", "staged_without is off or FROM-TO, in seconds of the song");
+        if (to == std::string::npos) return fail("", said("staged_without is off or FROM-TO, in seconds of the song"));
         const auto from_s = number_in(key, value.substr(0, to), 0.0, limits::latest_s, " s");
         const auto to_s = number_in(key, value.substr(to + 1), 0.0, limits::latest_s, " s");
         if (!from_s) return tl::unexpected(from_s.error());
         if (!to_s) return tl::unexpected(to_s.error());
-        if (*to_s <= *from_s) return fail("", "staged_without wants the earlier time first");
+        if (*to_s <= *from_s) return fail("", said("staged_without wants the earlier time first"));
         track.staged_without = LeftOut{*from_s, *to_s};
         return {};
     }
@@ -559,7 +559,7 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
             return {};
         }
         if (value != "percussive" && value != "sustained")
-            return fail("", fmt::format("kind is percussive, sustained or auto, not '{}'", value));
+            return fail("", say("kind is percussive, sustained or auto, not '{}'", value));
         track.kind = value == "percussive" ? Kind::percussive : Kind::sustained;
         return {};
     }
@@ -570,9 +570,9 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
         }
         return assign(target_value(value), track.target);
     }
-    return fail("", fmt::format("'{}' is not a setting of a track (they are: trim fader pan width low_centre mute solo "
-                                "solo_safe polarity delay kind target staged_without)",
-                                key));
+    return fail("", say("'{}' is not a setting of a track (they are: trim fader pan width low_centre mute solo "
+                        "solo_safe polarity delay kind target staged_without)",
+                        key));
 }
 
 Result<void> set_main_by_name(Session& session, const std::string& key, const std::string& value) {
@@ -580,11 +580,11 @@ Result<void> set_main_by_name(Session& session, const std::string& key, const st
     if (key == "pan_law") {
         const auto law = std::find(pan_law_names.begin(), pan_law_names.end(), value);
         if (law == pan_law_names.end())
-            return fail("", fmt::format("'{}' is no pan law (constant_power, compromise, linear, balance)", value));
+            return fail("", say("'{}' is no pan law (constant_power, compromise, linear, balance)", value));
         session.pan_law = static_cast<PanLaw>(law - pan_law_names.begin());
         return {};
     }
-    return fail("", fmt::format("'{}' is not a setting of the main output (it has: fader, pan_law)", key));
+    return fail("", say("'{}' is not a setting of the main output (it has: fader, pan_law)", key));
 }
 
 }  // namespace isotonus

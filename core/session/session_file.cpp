@@ -1,7 +1,5 @@
 #include "core/session/session_file.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -50,10 +48,10 @@ void take_path(Taker& t, const std::string& key, fs::path& to, const fs::path& f
     t.text((key + "_bytes").c_str(), bytes, longest_path);
     if (!bytes.empty()) {
         const auto exact = from_hexadecimal(bytes);
-        if (!exact) return t.complain(key + "_bytes", "must be bytes in hexadecimal");
+        if (!exact) return t.complain(key + "_bytes", said("must be bytes in hexadecimal"));
         path = *exact;
     }
-    if (path.find('\0') != std::string::npos) return t.complain(key, "cannot hold a zero");
+    if (path.find('\0') != std::string::npos) return t.complain(key, said("cannot hold a zero"));
     if (!path.empty()) to = (folder / fs::path(path)).lexically_normal();
 }
 
@@ -191,7 +189,7 @@ void take_chain(Taker& t, Chain& chain, Rides& rides, const fs::path& folder, st
                     std::string word;
                     c.text(info->id, word, limits::longest_name);
                     const auto found = value_from_text(*info, word);
-                    if (!found) c.complain(info->id, "is none of the words that are known");
+                    if (!found) c.complain(info->id, said("is none of the words that are known"));
                     value = found.value_or(value);
                 }
                 set_value(p, *info, value);
@@ -350,7 +348,7 @@ std::vector<TrackId> ids_from(const json& j, const std::string& place, std::stri
         if (id.is_number_unsigned() && id.get<double>() <= static_cast<double>(limits::largest_id))
             ids.push_back(id.get<TrackId>());
         else if (fault->empty())
-            *fault = fmt::format("'{}' must be a list of whole numbers", place);
+            *fault = say("'{}' must be a list of whole numbers", place);
     return ids;
 }
 
@@ -561,18 +559,17 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
 
 Result<Session> session_from_json(const std::string& text, const fs::path& session_file) {
     const std::string name = session_file.string();
-    const auto parsed = parse_json(text, name, "session file");
+    const auto parsed = parse_json(text, name, to_say("not a session file"));
     if (!parsed) return tl::unexpected(parsed.error());
     const json& j = *parsed;
     if (!j.is_object() || !j.contains("format") || j["format"] != format_name)
-        return fail(name, "not a session file: \"format\" is not \"isotonus-session\"");
+        return fail(name, said("not a session file: \"format\" is not \"isotonus-session\""));
     if (!j.contains("version") || !j["version"].is_number_integer())
-        return fail(name, "the session's \"version\" is missing or not a whole number");
+        return fail(name, said("the session's \"version\" is missing or not a whole number"));
     if (j["version"].get<double>() > session_version)
-        return fail(name,
-                    fmt::format("this session was written by a newer Isotonus (version {}; this one reads up to {})",
-                                j["version"].dump(), session_version));
-    if (j["version"].get<double>() < 1) return fail(name, "the session's \"version\" must be 1 or more");
+        return fail(name, say("this session was written by a newer Isotonus (version {}; this one reads up to {})",
+                              j["version"].dump(), session_version));
+    if (j["version"].get<double>() < 1) return fail(name, said("the session's \"version\" must be 1 or more"));
 
     std::string fault;
     Session s;
@@ -623,28 +620,29 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
         s.unknown_main = r.left();
     }
     s.unknown = t.left();
-    if (!fault.empty()) return fail(name, "the session cannot be read: " + fault);
+    if (!fault.empty()) return fail(name, say("the session cannot be read: {}", fault));
     std::vector<Section>& sections = s.sections.change();
     std::stable_sort(sections.begin(), sections.end(),
                      [](const Section& a, const Section& b) { return a.start_s < b.start_s; });
     sort_tempo(s.tempo.change());
     if (!s.notes.empty()) sort_notes(s.notes.change());
     mend_routing(s);
-    if (const auto valid = validate(s); !valid) return fail(name, "the session cannot be read: " + valid.error().what);
+    if (const auto valid = validate(s); !valid)
+        return fail(name, say("the session cannot be read: {}", valid.error().what));
     return s;
 }
 
 Result<Session> read_session(const fs::path& file) {
     const auto text = read_whole(file, limits::most_session_bytes);
     if (!text) return tl::unexpected(text.error());
-    if (text->empty()) return fail(file.string(), "not a session file: the file is empty");
+    if (text->empty()) return fail(file.string(), said("not a session file: the file is empty"));
     return session_from_json(*text, file);
 }
 
 Result<void> write_session(const Session& session, const fs::path& file) {
     if (auto valid = validate(session); !valid)
         return fail(file.string(),
-                    "the session is not written, since it could not be read again: " + valid.error().what);
+                    say("the session is not written, since it could not be read again: {}", valid.error().what));
     return write_whole(file, session_to_json(session, real_path(file).parent_path()), protected_by(session, {}));
 }
 
@@ -662,21 +660,21 @@ Result<std::vector<Recording>> read_shelf(const fs::path& file) {
     if (!is_there(file)) return found;
     const auto text = read_whole(file, limits::most_sheet_bytes);
     if (!text) return tl::unexpected(text.error());
-    const auto parsed = parse_json(*text, file.string(), "list of references");
+    const auto parsed = parse_json(*text, file.string(), to_say("not a list of references"));
     if (!parsed) return tl::unexpected(parsed.error());
     std::string fault;
     Taker t(*parsed, "", &fault);
     t.each("references", limits::most_recordings, [&](const json& item, const std::string& place) {
         found.push_back(recording_from(item, place, file.parent_path(), &fault));
     });
-    if (!fault.empty()) return fail(file.string(), "the list of references cannot be read: " + fault);
+    if (!fault.empty()) return fail(file.string(), say("the list of references cannot be read: {}", fault));
     return found;
 }
 
 Result<void> write_shelf(const std::vector<Recording>& references, const fs::path& file) {
     json j{{"references", json::array()}};
     for (const Recording& r : references) j["references"].push_back(recording_to_json(r, file.parent_path()));
-    if (!make_folder(file.parent_path())) return fail(file.string(), "its folder cannot be made");
+    if (!make_folder(file.parent_path())) return fail(file.string(), said("its folder cannot be made"));
     return write_whole(file, j.dump(1, ' ', false, json::error_handler_t::replace) + "\n", none_protected());
 }
 

@@ -112,17 +112,17 @@ std::string sheet_file_text(const TargetSheet& sheet) {
 Result<TargetSheet> read_sheet(const std::filesystem::path& file) {
     const auto text = read_whole(file, limits::most_sheet_bytes);
     if (!text) return tl::unexpected(text.error());
-    auto j = parse_json(*text, file.string(), "target sheet");
+    auto j = parse_json(*text, file.string(), to_say("not a target sheet"));
     if (!j) return tl::unexpected(j.error());
     if (!j->is_object() || j->value("format", json()) != sheet_format)
-        return fail(file.string(), "not a target sheet: \"format\" is not \"isotonus-target-sheet\"");
+        return fail(file.string(), said("not a target sheet: \"format\" is not \"isotonus-target-sheet\""));
     if (!j->contains("version") || (*j)["version"] != 1)
-        return fail(file.string(), "this target sheet was written by a newer Isotonus");
+        return fail(file.string(), said("this target sheet was written by a newer Isotonus"));
     j->erase("format");
     j->erase("version");
     std::string fault;
     TargetSheet sheet = sheet_from(*j, "", &fault);
-    if (!fault.empty()) return fail(file.string(), "the target sheet cannot be read: " + fault);
+    if (!fault.empty()) return fail(file.string(), say("the target sheet cannot be read: {}", fault));
     return sheet;
 }
 

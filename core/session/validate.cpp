@@ -37,9 +37,9 @@ class LimitCheck {
 
     void number(const char* key, double value, double low, double high) {
         if (!std::isfinite(value))
-            complain(key, "must be a number");
+            complain(key, said("must be a number"));
         else if (value < low || value > high)
-            complain(key, fmt::format("must lie between {:g} and {:g}; {:g} does not", low, high, value));
+            complain(key, say("must lie between {:g} and {:g}; {:g} does not", low, high, value));
     }
     void level(const char* key, double db) {
         if (db != silence_db) number(key, db, lowest_level_db, fader_max_db);
@@ -48,18 +48,18 @@ class LimitCheck {
     void integer(const char* key, Int value, int64_t low, int64_t high) {
         if (static_cast<int64_t>(value) < low || static_cast<int64_t>(value) > high ||
             static_cast<double>(value) > static_cast<double>(high))
-            complain(key, fmt::format("must lie between {} and {}; {} does not", low, high, value));
+            complain(key, say("must lie between {} and {}; {} does not", low, high, value));
     }
     void truth(const char*, bool) {}
     void text(const char* key, const std::string& value, size_t most_bytes) {
         if (value.size() > most_bytes)
-            complain(key, fmt::format("is longer than {} bytes", most_bytes));
+            complain(key, say("is longer than {} bytes", most_bytes));
         else if (!is_utf8(value))
-            complain(key, "is no text in UTF-8");
+            complain(key, said("is no text in UTF-8"));
     }
     template <class Word, class Names>
     void word(const char* key, Word value, const Names& names) {
-        if (static_cast<size_t>(value) >= names.size()) complain(key, "is none of the words that are known");
+        if (static_cast<size_t>(value) >= names.size()) complain(key, said("is none of the words that are known"));
     }
     template <class Word, class Names>
     void optional_word(const char* key, const std::optional<Word>& value, const Names& names) {
@@ -69,7 +69,7 @@ class LimitCheck {
         if (value) number(key, *value, low, high);
     }
     void count(const char* what, size_t count, size_t most) {
-        if (count > most) complain(what, fmt::format("are {}; {} are the most", count, most));
+        if (count > most) complain(what, say("are {}; {} are the most", count, most));
     }
     void complain(std::string_view key, const std::string& what) {
         if (failed()) return;
@@ -93,7 +93,7 @@ void check_curve(LimitCheck& check, const Curve& curve, const ParameterInfo& inf
     for (size_t i = 0; i < curve.points.size() && !check.failed(); ++i)
         check.inside("point", i + 1, [&] {
             point_fields(check, curve.points[i], info);
-            if (curve.points[i].time_s < before_s) check.complain("time_s", "is before the point before it");
+            if (curve.points[i].time_s < before_s) check.complain("time_s", said("is before the point before it"));
             before_s = curve.points[i].time_s;
         });
 }
@@ -104,7 +104,7 @@ void check_rides(LimitCheck& check, const Rides& rides, const Rides* before, Row
         const CurvePtr& curve = ride.second;
         if (before && (*before)[parameter] == curve) continue;
         check.inside(parameter.info().id, 0, [&] {
-            if (!can_be_ridden(kind, parameter)) check.complain("ride", "is none that such a row can have");
+            if (!can_be_ridden(kind, parameter)) check.complain("ride", said("is none that such a row can have"));
             check_curve(check, *curve, parameter.info());
         });
     }
@@ -117,18 +117,18 @@ void check_chain(LimitCheck& check, const Chain& chain, const Rides& rides) {
         check.inside(chain[n].type, n + 1, [&] {
             const Processor& p = chain[n];
             processor_fields(check, p);
-            if (!ids.insert(p.id).second) check.complain("id", "is another processor's too");
+            if (!ids.insert(p.id).second) check.complain("id", said("is another processor's too"));
             for (const auto& [id, value] : p.values) {
                 const ParameterInfo* info = parameter_of(p, id);
                 if (info)
                     check.number(info->id, value, info->low, info->high);
                 else if (processor_type(p.type))
-                    check.complain(id, "is none of its parameters");
+                    check.complain(id, said("is none of its parameters"));
             }
         });
     for (const auto& [parameter, curve] : rides.all())
         if (parameter.processor() != 0 && !ids.contains(parameter.processor()))
-            check.complain(parameter.info().id, "is a ride of a processor that is not there");
+            check.complain(parameter.info().id, said("is a ride of a processor that is not there"));
 }
 
 void check_sends(LimitCheck& check, const Sends& sends, const Rides& rides) {
@@ -138,12 +138,12 @@ void check_sends(LimitCheck& check, const Sends& sends, const Rides& rides) {
     for (size_t n = 0; n < sends.size(); ++n)
         check.inside("send", n + 1, [&] {
             send_fields(check, sends[n]);
-            if (!ids.insert(sends[n].id).second) check.complain("id", "is another send's too");
-            if (!buses.insert(sends[n].to).second) check.complain("to", "is where another send leads too");
+            if (!ids.insert(sends[n].id).second) check.complain("id", said("is another send's too"));
+            if (!buses.insert(sends[n].to).second) check.complain("to", said("is where another send leads too"));
         });
     for (const auto& [parameter, curve] : rides.all())
         if (parameter.send() != 0 && !ids.contains(parameter.send()))
-            check.complain(parameter.info().id, "is a ride of a send that is not there");
+            check.complain(parameter.info().id, said("is a ride of a send that is not there"));
 }
 
 void check_track(LimitCheck& check, const Track& track, const Track* before) {
@@ -154,7 +154,7 @@ void check_track(LimitCheck& check, const Track& track, const Track* before) {
         for (size_t i = 0; i < track.source.clips.size(); ++i)
             check.inside("clip", i + 1, [&] {
                 clip_fields(check, track.source.clips[i]);
-                if (track.source.clips[i].end() > limits::most_frames) check.complain("frames", "ends too late");
+                if (track.source.clips[i].end() > limits::most_frames) check.complain("frames", said("ends too late"));
             });
         if (track.staged_without)
             check.inside("staged_without", 0, [&] { left_out_fields(check, *track.staged_without); });
@@ -191,8 +191,10 @@ void check_ids_and_routing(LimitCheck& check, const Session& s) {
     std::unordered_set<TrackId> ids;
     std::unordered_map<TrackId, TrackId> buses;  // and where they lead
     const auto take = [&](TrackId id, const std::string& name) {
-        if (!ids.insert(id).second) check.inside(name, 0, [&] { check.complain("id", "belongs to another row too"); });
-        if (id >= s.next_id) check.inside(name, 0, [&] { check.complain("id", "is one that was not given yet"); });
+        if (!ids.insert(id).second)
+            check.inside(name, 0, [&] { check.complain("id", said("belongs to another row too")); });
+        if (id >= s.next_id)
+            check.inside(name, 0, [&] { check.complain("id", said("is one that was not given yet")); });
     };
     for (const auto& t : s.tracks) take(t->id, t->name);
     for (const Bus& b : s.buses) take(b.id, b.name), buses[b.id] = b.output;
@@ -203,7 +205,7 @@ void check_ids_and_routing(LimitCheck& check, const Session& s) {
             const auto bus = buses.find(at);
             if (bus == buses.end() || steps > buses.size())
                 return check.inside(name, 0, [&] {
-                    check.complain("output", bus == buses.end() ? "leads to no bus" : "leads in a circle");
+                    check.complain("output", bus == buses.end() ? said("leads to no bus") : said("leads in a circle"));
                 });
             at = bus->second;
         }
@@ -223,7 +225,8 @@ void check_needs(LimitCheck& check, const Session& s) {
     const auto add = [&](const auto& row) {
         if (row.output != main_output) needs[row.output].push_back({row.id, false});
         for (const Send& send : row.sends) {
-            if (!s.find_bus(send.to)) check.inside(row.name, 0, [&] { check.complain("send", "leads to no bus"); });
+            if (!s.find_bus(send.to))
+                check.inside(row.name, 0, [&] { check.complain("send", said("leads to no bus")); });
             needs[send.to].push_back({row.id, false});
         }
         for (const Processor& p : row.chain)
@@ -236,7 +239,8 @@ void check_needs(LimitCheck& check, const Session& s) {
         for (const Processor& p : t->chain)
             if (s.find_bus(p.key))
                 check.inside(t->name, 0, [&] {
-                    check.complain("key", "is a bus: a track listens to tracks, buses and the main output to any row");
+                    check.complain("key",
+                                   said("is a bus: a track listens to tracks, buses and the main output to any row"));
                 });
     enum class Seen { no, under_way, done };
     std::unordered_map<TrackId, Seen> seen;
@@ -263,14 +267,16 @@ void check_needs(LimitCheck& check, const Session& s) {
         std::string names = s.name_of(closes);
         for (size_t n = from; n < way.size(); ++n) {
             listens |= way[n].listened;
-            names += fmt::format(" {} {}", way[n].listened ? "listens to" : "is fed by", s.name_of(way[n].row));
+            names +=
+                fmt::format(" {} {}", way[n].listened ? said("listens to") : said("is fed by"), s.name_of(way[n].row));
         }
         return check.inside(s.name_of(closes), 0, [&] {
             if (listens)
-                check.complain("key", "makes a circle: the row would listen to itself, by way of what it listens to (" +
-                                          names + ")");
+                check.complain(
+                    "key",
+                    say("makes a circle: the row would listen to itself, by way of what it listens to ({})", names));
             else
-                check.complain("send", "makes a ring: " + names);
+                check.complain("send", say("makes a ring: {}", names));
         });
     }
 }
@@ -319,12 +325,12 @@ Result<void> validate(const Session& s, const Session* before) {
     check_list(check, "section", s.sections, of(&Session::sections), limits::most_sections,
                [&](const Section& section) {
                    section_fields(check, section);
-                   if (section.start_s < section_s) check.complain("start_s", "is before the section before it");
+                   if (section.start_s < section_s) check.complain("start_s", said("is before the section before it"));
                    section_s = section.start_s;
                });
     check_list(check, "tempo mark", s.tempo, of(&Session::tempo), limits::most_tempo_marks, [&](const TempoMark& mark) {
         tempo_fields(check, mark);
-        if (mark.time_s < mark_s) check.complain("time_s", "is before the mark before it");
+        if (mark.time_s < mark_s) check.complain("time_s", said("is before the mark before it"));
         mark_s = mark.time_s;
     });
     check_list(check, "recording", s.recordings, of(&Session::recordings), limits::most_recordings,
@@ -338,7 +344,7 @@ Result<void> validate(const Session& s, const Session* before) {
     check_list(check, "listening note", s.notes, of(&Session::notes), limits::most_notes,
                [&](const ListeningNote& note) {
                    listening_note_fields(check, note);
-                   if (note.time_s < note_s) check.complain("time_s", "is before the note before it");
+                   if (note.time_s < note_s) check.complain("time_s", said("is before the note before it"));
                    note_s = note.time_s;
                });
     check_list(check, "blind comparison", s.blind_results, of(&Session::blind_results), limits::most_blind_results,
@@ -346,7 +352,7 @@ Result<void> validate(const Session& s, const Session* before) {
                    blind_result_fields(check, result);
                    check.count("versions", result.versions.size(), limits::most_blind_versions);
                    if (result.chosen.size() != result.versions.size())
-                       return check.complain("chosen", "must count every version once");
+                       return check.complain("chosen", said("must count every version once"));
                    for (size_t n = 0; n < result.versions.size(); ++n)
                        check.inside("version", n + 1,
                                     [&] { blind_version_fields(check, result.versions[n], result.chosen[n]); });

@@ -188,13 +188,13 @@ Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most
 Result<AimedThreshold> threshold_for(const SignalRecipe& wanted, size_t place, const ReductionAim& aim,
                                      Progress* progress) {
     constexpr double near_db = 0.1, fine_db = 0.02;
-    if (place >= wanted.chain.size()) return fail("", "there is no processor at this place");
+    if (place >= wanted.chain.size()) return fail("", said("there is no processor at this place"));
     SignalRecipe recipe = wanted;
     recipe.chain.resize(place + 1);
     Processor& processor = recipe.chain.back();
     const ParameterInfo* info = parameter_of(processor, "threshold_dbfs");
     if (!info || !processor_type(processor.type)->keyed)
-        return fail("", "'" + processor.type + "' has no threshold from which it turns down");
+        return fail("", say("'{}' has no threshold from which it turns down", processor.type));
     processor.in = true;
     recipe.rides.set(Parameter(*info, processor.id), nullptr);
     const auto tried = [&](double threshold) -> Result<AimedThreshold> {

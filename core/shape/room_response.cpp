@@ -42,8 +42,7 @@ Result<std::shared_ptr<const RoomResponse>> read_room(const fs::path& file, doub
     if (!reader) return tl::unexpected(reader.error());
     const SoundInfo info = reader->info();
     if (info.channels != 1 && info.channels != 2 && info.channels != 4)
-        return fail(file.string(),
-                    fmt::format("an impulse response has 1, 2 or 4 channels, this file has {}", info.channels));
+        return fail(file.string(), say("an impulse response has 1, 2 or 4 channels, this file has {}", info.channels));
     const auto wide = static_cast<size_t>(info.channels);
     const int64_t most = std::min(info.frames, static_cast<int64_t>(longest_room_s * info.sample_rate));
     std::vector<float> samples(static_cast<size_t>(most) * wide);
@@ -61,7 +60,7 @@ Result<std::shared_ptr<const RoomResponse>> read_room(const fs::path& file, doub
     double energy = 0.0;
     for (const float x : samples) energy += static_cast<double>(x) * static_cast<double>(x);
     if (!(energy > 0.0) || !std::isfinite(energy))
-        return fail(file.string(), "there is nothing to be heard in this impulse response");
+        return fail(file.string(), said("there is nothing to be heard in this impulse response"));
     auto room = std::make_shared<RoomResponse>();
     room->sample_rate = rate;
     room->frames = static_cast<int64_t>(samples.size() / wide);

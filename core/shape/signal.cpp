@@ -231,7 +231,7 @@ class KeptReader : public FrameReader {
         std::fill_n(out, (from - first) * wide, 0.0f);
         std::fill_n(out + (to - first) * wide, (first + frames - to) * wide, 0.0f);
         if (!signal_->kept_->read(from * wide, out + (from - first) * wide, (to - from) * wide))
-            return fail(cache_folder().string(), "what was kept there cannot be read again");
+            return fail(cache_folder().string(), said("what was kept there cannot be read again"));
         return {};
     }
     const float* view(int64_t first, int64_t frames) override {
@@ -337,7 +337,7 @@ Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place,
         const int64_t frames = frames_of(recipe);
         ReductionWatch watch(recipe, run->chain, frames);
         if (place >= recipe.chain.size() || watch.by_place[place].empty())
-            return fail("", "this processor turns nothing down");
+            return fail("", said("this processor turns nothing down"));
         run->chain.begin(0);
         float out[2 * cell_frames];
         for (int64_t cell = 0; cell * cell_frames < frames + run->chain.latency(); ++cell) {
@@ -520,10 +520,10 @@ class SignalMaker {
         if (auto kept = kept_sound(key, channels)) return measured(recipe, std::move(kept->spool), kept->frames);
         std::optional<std::string> fault;
         for (const Plugin& p : known_plugins())
-            if (p.missing && p.uri == uri_of_type(plugin.type)) fault = "it is not installed";
+            if (p.missing && p.uri == uri_of_type(plugin.type)) fault = said("it is not installed");
         if (!fault) {
             auto spool = Spooled::reserve(frames_of(recipe) * channels);
-            if (!spool) return fail(cache_folder().string(), "there is no room to keep what a plug-in makes");
+            if (!spool) return fail(cache_folder().string(), said("there is no room to keep what a plug-in makes"));
             auto frames = spooled(recipe, *spool);
             if (!frames) return tl::unexpected(frames.error());
             fault = plugin_fault(plugin.type);
@@ -563,7 +563,7 @@ class SignalMaker {
                           take = std::min<int64_t>(cell_frames, frames - at);
             if (take <= skip) continue;
             if (!spool.write((at + skip) * wide, out + skip * wide, (take - skip) * wide))
-                return fail(cache_folder().string(), "there is no room to keep what a plug-in makes");
+                return fail(cache_folder().string(), said("there is no room to keep what a plug-in makes"));
             constexpr float silent = 1e-5f;
             for (int64_t i = std::max(skip, recipe.source.end() - at) * wide; i < take * wide; ++i)
                 if (std::fabs(out[i]) > silent) sounding = std::max(sounding, at + i / wide + 1);

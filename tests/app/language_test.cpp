@@ -7,6 +7,10 @@
 #include <QXmlStreamReader>
 
 #include "app/window/station_tabs.h"
+#include "core/audio/sound_file.h"
+#include "core/files/pending_file.h"
+#include "core/foreign/plugins.h"
+#include "core/session/session_file.h"
 #include "core/shape/parameter_label.h"
 #include "core/shape/processor.h"
 #include "core/words.h"
@@ -91,6 +95,86 @@ QStringList cut_in(const QWidget& window) {
     return cut;
 }
 
+/// Remembers where texts were painted, and how much room they had.
+class Painted : public QPaintEngine {
+  public:
+    Painted() : QPaintEngine(AllFeatures) {}
+    bool begin(QPaintDevice*) override { return true; }
+    bool end() override { return true; }
+    void updateState(const QPaintEngineState& state) override {
+        if (state.state() & DirtyTransform) transform_ = state.transform();
+    }
+    void drawPixmap(const QRectF&, const QPixmap&, const QRectF&) override {}
+    void drawPath(const QPainterPath&) override {}
+    void drawPolygon(const QPointF*, int, PolygonDrawMode) override {}
+    void drawTextItem(const QPointF& at, const QTextItem& item) override {
+        const QPointF from = transform_.map(at), to = transform_.map(at + QPointF(item.width(), 0));
+        texts.push_back({item.text(), from.x(), to.x(), from.y()});
+    }
+    Type type() const override { return User; }
+    struct Text {
+        QString text;
+        double from, to, line;
+    };
+    std::vector<Text> texts;
+
+  private:
+    QTransform transform_;
+};
+
+class PaintedOn : public QPaintDevice {
+  public:
+    explicit PaintedOn(QSize size) : size_(size) {}
+    QPaintEngine* paintEngine() const override { return &engine; }
+    mutable Painted engine;
+
+  protected:
+    int metric(PaintDeviceMetric what) const override {
+        switch (what) {
+            case PdmWidth:
+                return size_.width();
+            case PdmHeight:
+                return size_.height();
+            case PdmDevicePixelRatio:
+                return 1;
+            case PdmDevicePixelRatioScaled:
+                return static_cast<int>(devicePixelRatioFScale());
+            case PdmDepth:
+                return 32;
+            default:
+                return 96;
+        }
+    }
+
+  private:
+    QSize size_;
+};
+
+/// What widgets paint themselves that ends in an ellipsis or beyond their edge.
+QStringList cut_paintings_in(const QWidget& window) {
+    QStringList cut, whole;  // what ends in an ellipsis of its own
+    for (const Message& m : german()) whole += m.translations;
+    for (auto* w : window.findChildren<QWidget*>()) {
+        if (!w->isVisible() || w->width() < 2 || w->height() < 2) continue;
+        PaintedOn device(w->size());
+        w->render(&device, {}, {}, QWidget::RenderFlags());
+        const auto tell = [&](const QString& what) {
+            cut << QString("%1 (%2): %3").arg(w->objectName(), w->metaObject()->className(), what);
+        };
+        const auto* button = qobject_cast<QAbstractButton*>(w);  // its text is looked at above
+        for (const Painted::Text& t : device.engine.texts) {
+            if ((t.text.endsWith(QChar(0x2026)) && !button && !whole.contains(t.text)) || t.to > w->width() + 1 ||
+                t.from < -1)
+                tell(QString("'%1' from %2 to %3 of %4").arg(t.text).arg(t.from).arg(t.to).arg(w->width()));
+            for (const Painted::Text& other : device.engine.texts)
+                if (&other > &t && std::fabs(other.line - t.line) < 6.0 && other.to > t.from + 2 &&
+                    t.to > other.from + 2)
+                    tell(QString("'%1' lies over '%2'").arg(t.text, other.text));
+        }
+    }
+    return cut;
+}
+
 class Language : public Window {
   protected:
     void TearDown() override {
@@ -103,7 +187,7 @@ class Language : public Window {
             if (n == 0) work().view.show_panel(true);
             if (n == 2) key(Qt::Key_B);
             catch_up();
-            const QStringList cut = cut_in(*window);
+            const QStringList cut = cut_in(*window) + cut_paintings_in(*window);
             EXPECT_TRUE(cut.isEmpty()) << "station " << n + 1 << "\n" << cut.join('\n').toStdString();
         }
     }
@@ -184,6 +268,28 @@ TEST_F(Language, german_speaks_through_window_and_core_and_papers_stay_english) 
     EXPECT_TRUE(found) << "the sheet has the checks";
     speak("en");
     EXPECT_EQ(word_of("compressor"), "comp");
+}
+
+TEST_F(Language, errors_are_told_in_german_and_faults_of_plug_ins_are_kept_in_english) {
+    const fs::path broken = folder / "kaputt.isotonus", no_wave = folder / "leer.wav";
+    std::ofstream(broken) << ("{\"format\": \"isotonus-session\", \"version\": 1, \"main\": {\"fader_db\": 99}}");
+    std::ofstream(no_wave).flush();
+    const std::string english = read_session(broken).error().text();
+    EXPECT_EQ(english, broken.string() + ": the session cannot be read: 'main.fader_db' must lie between -200 and 12");
+    take_out_plugin("lv2:urn:isotonus:test:gone", "it crashed (Segmentation fault)");
+    window.reset();
+    speak("de");
+    open_window();
+    EXPECT_EQ(
+        read_session(broken).error().text(),
+        broken.string() + ": die Sitzung kann nicht gelesen werden: 'main.fader_db' muss zwischen -200 und 12 liegen");
+    EXPECT_EQ(SoundReader::open(no_wave).error().what, "die Datei ist leer");
+    EXPECT_EQ(PendingFile::create(folder / "nirgends/x.txt", {}).error().what,
+              "die Datei kann nicht geschrieben werden: den Ordner gibt es nicht");
+    EXPECT_EQ(plugin_fault("lv2:urn:isotonus:test:gone"), "es ist abgestürzt (Segmentation fault)");
+    const InEnglish paper;
+    EXPECT_EQ(plugin_fault("lv2:urn:isotonus:test:gone"), "it crashed (Segmentation fault)");
+    EXPECT_EQ(read_session(broken).error().text(), english);
 }
 
 TEST_F(Language, no_german_text_is_cut) {

@@ -73,7 +73,7 @@ TEST(PluginList, says_what_can_be_used_and_why_the_rest_cannot) {
     EXPECT_THAT(fault_of("lv2:http://lv2plug.in/plugins/eg-fifths"), HasSubstr("no effect on one or two channels"));
     EXPECT_EQ(fault_of(odd("late")), "");
     EXPECT_THAT(fault_of(odd("crashes-at-once")), HasSubstr("crashed"));
-    EXPECT_THAT(fault_of(odd("hangs-at-once")), HasSubstr("did not answer within 2.5 s"));
+    EXPECT_THAT(fault_of(odd("hangs-at-once")), HasSubstr("did not answer in time (2.5 s)"));
     EXPECT_THAT(fault_of(odd("refuses")), HasSubstr("cannot be started"));
     EXPECT_THAT(fault_of(odd("claims")), HasSubstr("latency that cannot be"));
     EXPECT_EQ(fault_of(odd("crashes")), "") << "a crash costs one plug-in: the others of its bundle are found";
@@ -177,7 +177,7 @@ TEST(PluginsInChains, that_go_wrong_are_taken_out_with_a_sentence_and_nothing_st
     for (const auto& [way, why] : {std::pair{"crashes", "it crashed"},
                                    {"writes-nan", "what comes out of it is no number"},
                                    {"changes", "it changes its latency while it runs"},
-                                   {"hangs", "it did not answer within"}}) {
+                                   {"hangs", "it did not answer in time"}}) {
         const auto out =
             row.made({processor("low_cut", {{"hz", 20.0}, {"output_db", -6.0}}, 1), plugin(odd(way), {}, 2)});
         EXPECT_THAT(row.signal->fault(1), HasSubstr(why)) << way;

@@ -52,7 +52,7 @@ struct Limits {
     void optional_number(const char* key, const std::optional<double>&, double low, double high) {
         found[key] = {low, high};
     }
-    void complain(const char*, const char*) {}
+    void complain(const char*, const std::string&) {}
 };
 
 }  // namespace

@@ -1620,6 +1620,1074 @@
         <source>mid</source>
         <translation>Mitten</translation>
     </message>
+    <message>
+        <source>this is no WAVE file</source>
+        <translation>dies ist keine WAVE-Datei</translation>
+    </message>
+    <message>
+        <source>its header says {} bytes, it has {}</source>
+        <translation>laut ihrem Kopf hat sie {} Bytes, es sind {}</translation>
+    </message>
+    <message>
+        <source>the length of its samples in the header is wrong</source>
+        <translation>die Länge der Samples in ihrem Kopf ist falsch</translation>
+    </message>
+    <message>
+        <source>it has no samples</source>
+        <translation>sie hat keine Samples</translation>
+    </message>
+    <message>
+        <source>this is no AIFF file</source>
+        <translation>dies ist keine AIFF-Datei</translation>
+    </message>
+    <message>
+        <source>this is no FLAC file</source>
+        <translation>dies ist keine FLAC-Datei</translation>
+    </message>
+    <message>
+        <source>its header does not say how long it is</source>
+        <translation>ihr Kopf sagt nicht, wie lang sie ist</translation>
+    </message>
+    <message>
+        <source>this is no Ogg file</source>
+        <translation>dies ist keine Ogg-Datei</translation>
+    </message>
+    <message>
+        <source>its end is missing</source>
+        <translation>ihr Ende fehlt</translation>
+    </message>
+    <message>
+        <source>its last page is not whole</source>
+        <translation>ihre letzte Seite ist nicht vollständig</translation>
+    </message>
+    <message>
+        <source>this is no MPEG audio file</source>
+        <translation>dies ist keine MPEG-Audiodatei</translation>
+    </message>
+    <message>
+        <source>the conversion to {} Hz failed: {}</source>
+        <translation>die Umwandlung in {} Hz ist misslungen: {}</translation>
+    </message>
+    <message>
+        <source>a left and a right side must be mono files</source>
+        <translation>eine linke und eine rechte Seite müssen Monodateien sein</translation>
+    </message>
+    <message>
+        <source>channel {} is wanted, the file has {}</source>
+        <translation>Kanal {} ist verlangt, die Datei hat {}</translation>
+    </message>
+    <message>
+        <source>the folder cannot be read: {}</source>
+        <translation>der Ordner kann nicht gelesen werden: {}</translation>
+    </message>
+    <message>
+        <source>a file of this name is in the way of the folder</source>
+        <translation>eine Datei dieses Namens ist dem Ordner im Weg</translation>
+    </message>
+    <message>
+        <source>the folder cannot be made: {}</source>
+        <translation>der Ordner kann nicht angelegt werden: {}</translation>
+    </message>
+    <message>
+        <source>the file does not exist</source>
+        <translation>die Datei gibt es nicht</translation>
+    </message>
+    <message>
+        <source>no permission to read the file</source>
+        <translation>keine Erlaubnis, die Datei zu lesen</translation>
+    </message>
+    <message>
+        <source>the file cannot be read: {}</source>
+        <translation>die Datei kann nicht gelesen werden: {}</translation>
+    </message>
+    <message>
+        <source>this is a folder, not a file</source>
+        <translation>dies ist ein Ordner, keine Datei</translation>
+    </message>
+    <message>
+        <source>this is not a regular file</source>
+        <translation>dies ist keine gewöhnliche Datei</translation>
+    </message>
+    <message>
+        <source>the file is too large: {} bytes are the most</source>
+        <translation>die Datei ist zu groß: höchstens {} Bytes</translation>
+    </message>
+    <message>
+        <source>the file cannot be given its name: {}</source>
+        <translation>die Datei kann ihren Namen nicht bekommen: {}</translation>
+    </message>
+    <message>
+        <source>it did not answer in time ({:g} s)</source>
+        <translation>es hat nicht rechtzeitig geantwortet ({:g} s)</translation>
+    </message>
+    <message>
+        <source>the plug-in host: {}</source>
+        <translation>der Plug-in-Host: {}</translation>
+    </message>
+    <message>
+        <source>what was written is not what was rendered, so that nothing was replaced: {}</source>
+        <translation>was geschrieben wurde, ist nicht, was gerechnet wurde; es wurde nichts ersetzt: {}</translation>
+    </message>
+    <message>
+        <source>its header says {} frames, {} were rendered</source>
+        <translation>laut ihrem Kopf sind es {} Frames, gerechnet wurden {}</translation>
+    </message>
+    <message>
+        <source>its level is another</source>
+        <translation>ihr Pegel ist ein anderer</translation>
+    </message>
+    <message>
+        <source>it has {} frames, {} were rendered</source>
+        <translation>sie hat {} Frames, gerechnet wurden {}</translation>
+    </message>
+    <message>
+        <source>its samples are others</source>
+        <translation>ihre Samples sind andere</translation>
+    </message>
+    <message>
+        <source>there is nothing to export: the range holds no samples</source>
+        <translation>es gibt nichts auszugeben: im Bereich sind keine Samples</translation>
+    </message>
+    <message>
+        <source>a time of the song is a number of seconds, from 0 on</source>
+        <translation>eine Zeit im Stück ist eine Zahl von Sekunden, ab 0</translation>
+    </message>
+    <message>
+        <source>{:g} s lies after the end of the song, which lasts {:.3f} s</source>
+        <translation>{:g} s liegt hinter dem Ende des Stücks, das {:.3f} s dauert</translation>
+    </message>
+    <message>
+        <source>the end must lie after the start</source>
+        <translation>das Ende muss nach dem Anfang liegen</translation>
+    </message>
+    <message>
+        <source>there is not one sample between these times</source>
+        <translation>zwischen diesen Zeiten liegt kein einziges Sample</translation>
+    </message>
+    <message>
+        <source>there is nothing to export: no mix is wanted, and no track is heard</source>
+        <translation>es gibt nichts auszugeben: kein Mix ist verlangt, und keine Spur ist zu hören</translation>
+    </message>
+    <message>
+        <source>the file exists already</source>
+        <translation>die Datei gibt es schon</translation>
+    </message>
+    <message>
+        <source>the file cannot be read</source>
+        <translation>die Datei kann nicht gelesen werden</translation>
+    </message>
+    <message>
+        <source>the file has {} channels; a measurement takes mono and stereo. In a session it can be folded or split</source>
+        <translation>die Datei hat {} Kanäle; gemessen wird Mono und Stereo. In einer Sitzung kann sie gefaltet oder geteilt werden</translation>
+    </message>
+    <message>
+        <source>line {}: {}</source>
+        <translation>Zeile {}: {}</translation>
+    </message>
+    <message>
+        <source>wanted are a frequency in Hz and a gain in dB</source>
+        <translation>verlangt sind eine Frequenz in Hz und eine Verstärkung in dB</translation>
+    </message>
+    <message>
+        <source>the frequency must be 10 to 40,000 Hz</source>
+        <translation>die Frequenz muss zwischen 10 und 40 000 Hz liegen</translation>
+    </message>
+    <message>
+        <source>the gain must be -24 to +24 dB</source>
+        <translation>die Verstärkung muss zwischen -24 und +24 dB liegen</translation>
+    </message>
+    <message>
+        <source>frequencies must rise</source>
+        <translation>Frequenzen müssen steigen</translation>
+    </message>
+    <message>
+        <source>there are more than 10,000 points</source>
+        <translation>es sind mehr als 10 000 Punkte</translation>
+    </message>
+    <message>
+        <source>no line with a frequency and a gain is in it</source>
+        <translation>es steht keine Zeile mit Frequenz und Verstärkung darin</translation>
+    </message>
+    <message>
+        <source>cancelled</source>
+        <translation>abgebrochen</translation>
+    </message>
+    <message>
+        <source>it cannot be read</source>
+        <translation>sie kann nicht gelesen werden</translation>
+    </message>
+    <message>
+        <source>reading it failed</source>
+        <translation>das Lesen ist misslungen</translation>
+    </message>
+    <message>
+        <source>it changed while it was copied</source>
+        <translation>sie hat sich beim Kopieren geändert</translation>
+    </message>
+    <message>
+        <source>it is no folder</source>
+        <translation>es ist kein Ordner</translation>
+    </message>
+    <message>
+        <source>the folder is not empty; a new one is needed</source>
+        <translation>der Ordner ist nicht leer; es wird ein neuer gebraucht</translation>
+    </message>
+    <message>
+        <source>{} cannot be read: {}</source>
+        <translation>{} kann nicht gelesen werden: {}</translation>
+    </message>
+    <message>
+        <source>{}: the JSON is broken at line {}, column {}</source>
+        <translation>{}: das JSON ist in Zeile {}, Spalte {} beschädigt</translation>
+    </message>
+    <message>
+        <source>{}: it holds a number that is too large</source>
+        <translation>{}: eine Zahl darin ist zu groß</translation>
+    </message>
+    <message>
+        <source>{}: it is nested too deeply</source>
+        <translation>{}: sie ist zu tief verschachtelt</translation>
+    </message>
+    <message>
+        <source>For a bus beside its rows: no bottom, 10:1 and 9 dB back, blended in by the bus&apos;s fader.</source>
+        <translation>Für einen Bus neben seinen Zeilen: ohne Tiefen, 10:1 und 9 dB zurück, mit dem Fader des Busses beigemischt.</translation>
+    </message>
+    <message>
+        <source>not a preset</source>
+        <translation>keine Vorlage</translation>
+    </message>
+    <message>
+        <source>this is no preset</source>
+        <translation>dies ist keine Vorlage</translation>
+    </message>
+    <message>
+        <source>this preset was written by a newer Isotonus</source>
+        <translation>diese Vorlage hat ein neueres Isotonus geschrieben</translation>
+    </message>
+    <message>
+        <source>the preset cannot be read: {}</source>
+        <translation>die Vorlage kann nicht gelesen werden: {}</translation>
+    </message>
+    <message>
+        <source>a preset needs a name</source>
+        <translation>eine Vorlage braucht einen Namen</translation>
+    </message>
+    <message>
+        <source>there is nothing in this chain to keep</source>
+        <translation>in dieser Kette ist nichts, was zu behalten wäre</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; ships with Isotonus: choose another name</source>
+        <translation>„{}“ gehört zu Isotonus: bitte einen anderen Namen wählen</translation>
+    </message>
+    <message>
+        <source>there is no preset of yours called &apos;{}&apos;</source>
+        <translation>es gibt keine eigene Vorlage „{}“</translation>
+    </message>
+    <message>
+        <source>cannot be removed: {}</source>
+        <translation>kann nicht entfernt werden: {}</translation>
+    </message>
+    <message>
+        <source>line {}: &apos;seconds,value&apos; is wanted, not &apos;{}&apos;</source>
+        <translation>Zeile {}: verlangt ist „seconds,value“, nicht „{}“</translation>
+    </message>
+    <message>
+        <source>line {}: no point of a {} ride: {}</source>
+        <translation>Zeile {}: kein Punkt einer Fahrt von {}: {}</translation>
+    </message>
+    <message>
+        <source>line {}: {} points are the most</source>
+        <translation>Zeile {}: höchstens {} Punkte</translation>
+    </message>
+    <message>
+        <source>there are no points in it: lines of &apos;seconds,value&apos; are wanted</source>
+        <translation>es sind keine Punkte darin: verlangt sind Zeilen „seconds,value“</translation>
+    </message>
+    <message>
+        <source>only tracks and buses can send</source>
+        <translation>nur Spuren und Busse können senden</translation>
+    </message>
+    <message>
+        <source>there is no such bus to send to</source>
+        <translation>einen solchen Bus zum Senden gibt es nicht</translation>
+    </message>
+    <message>
+        <source>{} cannot send to {}: it would feed itself</source>
+        <translation>{} kann nicht an {} senden: die Zeile würde sich selbst speisen</translation>
+    </message>
+    <message>
+        <source>there is no such bus</source>
+        <translation>einen solchen Bus gibt es nicht</translation>
+    </message>
+    <message>
+        <source>{} cannot lead to {}: it would feed itself</source>
+        <translation>{} kann nicht in {} führen: die Zeile würde sich selbst speisen</translation>
+    </message>
+    <message>
+        <source>not a MIDI file</source>
+        <translation>keine MIDI-Datei</translation>
+    </message>
+    <message>
+        <source>the MIDI file ends early</source>
+        <translation>die MIDI-Datei endet zu früh</translation>
+    </message>
+    <message>
+        <source>MIDI files of format {} hold separate pieces and have no song to mark</source>
+        <translation>MIDI-Dateien vom Format {} enthalten einzelne Stücke und haben kein Lied, das zu gliedern wäre</translation>
+    </message>
+    <message>
+        <source>the MIDI file counts in frames of film, not in beats; its markers cannot be placed</source>
+        <translation>die MIDI-Datei zählt in Filmbildern, nicht in Schlägen; ihre Marken haben keinen Platz</translation>
+    </message>
+    <message>
+        <source>the MIDI file is broken or ends early</source>
+        <translation>die MIDI-Datei ist beschädigt oder endet zu früh</translation>
+    </message>
+    <message>
+        <source>the MIDI file has no markers and no tempo</source>
+        <translation>die MIDI-Datei hat keine Marken und kein Tempo</translation>
+    </message>
+    <message>
+        <source>the file has no cue points</source>
+        <translation>die Datei hat keine Cue-Punkte</translation>
+    </message>
+    <message>
+        <source>no audio files in this folder</source>
+        <translation>keine Audiodateien in diesem Ordner</translation>
+    </message>
+    <message>
+        <source>none of the audio files in this folder can be read</source>
+        <translation>keine der Audiodateien in diesem Ordner kann gelesen werden</translation>
+    </message>
+    <message>
+        <source>{} wants a number, not &apos;{}&apos;</source>
+        <translation>{} verlangt eine Zahl, nicht „{}“</translation>
+    </message>
+    <message>
+        <source>{} goes from {:g} to {:g}{}; {} is outside</source>
+        <translation>{} geht von {:g} bis {:g}{}; {} liegt außerhalb</translation>
+    </message>
+    <message>
+        <source>{} is {} or {}, not &apos;{}&apos;</source>
+        <translation>{} ist {} oder {}, nicht „{}“</translation>
+    </message>
+    <message>
+        <source>target is auto or MEASURE:LOW:HIGH (such as peak:-7:-5), not &apos;{}&apos;</source>
+        <translation>target ist auto oder MEASURE:LOW:HIGH (etwa peak:-7:-5), nicht „{}“</translation>
+    </message>
+    <message>
+        <source>target wants the lower level first</source>
+        <translation>target verlangt den tieferen Pegel zuerst</translation>
+    </message>
+    <message>
+        <source>staged_without is off or FROM-TO, in seconds of the song</source>
+        <translation>staged_without ist off oder FROM-TO, in Sekunden des Stücks</translation>
+    </message>
+    <message>
+        <source>staged_without wants the earlier time first</source>
+        <translation>staged_without verlangt die frühere Zeit zuerst</translation>
+    </message>
+    <message>
+        <source>kind is percussive, sustained or auto, not &apos;{}&apos;</source>
+        <translation>kind ist percussive, sustained oder auto, nicht „{}“</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; is not a setting of a track (they are: trim fader pan width low_centre mute solo solo_safe polarity delay kind target staged_without)</source>
+        <translation>„{}“ ist keine Einstellung einer Spur (es sind: trim fader pan width low_centre mute solo solo_safe polarity delay kind target staged_without)</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; is no pan law (constant_power, compromise, linear, balance)</source>
+        <translation>„{}“ ist kein Panoramagesetz (constant_power, compromise, linear, balance)</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; is not a setting of the main output (it has: fader, pan_law)</source>
+        <translation>„{}“ ist keine Einstellung der Summe (sie hat: fader, pan_law)</translation>
+    </message>
+    <message>
+        <source>must be bytes in hexadecimal</source>
+        <translation>muss aus hexadezimalen Bytes bestehen</translation>
+    </message>
+    <message>
+        <source>cannot hold a zero</source>
+        <translation>kann keine Null enthalten</translation>
+    </message>
+    <message>
+        <source>is none of the words that are known</source>
+        <translation>ist keines der bekannten Wörter</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; must be a list of whole numbers</source>
+        <translation>„{}“ muss eine Liste ganzer Zahlen sein</translation>
+    </message>
+    <message>
+        <source>not a session file</source>
+        <translation>keine Sitzungsdatei</translation>
+    </message>
+    <message>
+        <source>not a session file: &quot;format&quot; is not &quot;isotonus-session&quot;</source>
+        <translation>keine Sitzungsdatei: „format“ ist nicht „isotonus-session“</translation>
+    </message>
+    <message>
+        <source>the session&apos;s &quot;version&quot; is missing or not a whole number</source>
+        <translation>„version“ der Sitzung fehlt oder ist keine ganze Zahl</translation>
+    </message>
+    <message>
+        <source>this session was written by a newer Isotonus (version {}; this one reads up to {})</source>
+        <translation>diese Sitzung hat ein neueres Isotonus geschrieben (Version {}; dieses liest bis {})</translation>
+    </message>
+    <message>
+        <source>the session&apos;s &quot;version&quot; must be 1 or more</source>
+        <translation>„version“ der Sitzung muss mindestens 1 sein</translation>
+    </message>
+    <message>
+        <source>the session cannot be read: {}</source>
+        <translation>die Sitzung kann nicht gelesen werden: {}</translation>
+    </message>
+    <message>
+        <source>not a session file: the file is empty</source>
+        <translation>keine Sitzungsdatei: die Datei ist leer</translation>
+    </message>
+    <message>
+        <source>the session is not written, since it could not be read again: {}</source>
+        <translation>die Sitzung wird nicht geschrieben, denn sie wäre nicht wieder zu lesen: {}</translation>
+    </message>
+    <message>
+        <source>not a list of references</source>
+        <translation>keine Liste von Referenzen</translation>
+    </message>
+    <message>
+        <source>the list of references cannot be read: {}</source>
+        <translation>die Liste der Referenzen kann nicht gelesen werden: {}</translation>
+    </message>
+    <message>
+        <source>its folder cannot be made</source>
+        <translation>ihr Ordner kann nicht angelegt werden</translation>
+    </message>
+    <message>
+        <source>not a target sheet</source>
+        <translation>kein Zielblatt</translation>
+    </message>
+    <message>
+        <source>not a target sheet: &quot;format&quot; is not &quot;isotonus-target-sheet&quot;</source>
+        <translation>kein Zielblatt: „format“ ist nicht „isotonus-target-sheet“</translation>
+    </message>
+    <message>
+        <source>this target sheet was written by a newer Isotonus</source>
+        <translation>dieses Zielblatt hat ein neueres Isotonus geschrieben</translation>
+    </message>
+    <message>
+        <source>the target sheet cannot be read: {}</source>
+        <translation>das Zielblatt kann nicht gelesen werden: {}</translation>
+    </message>
+    <message>
+        <source>the file of the track &apos;{}&apos;</source>
+        <translation>die Datei der Spur „{}“</translation>
+    </message>
+    <message>
+        <source>the right side of the track &apos;{}&apos;</source>
+        <translation>die rechte Seite der Spur „{}“</translation>
+    </message>
+    <message>
+        <source>the room of &apos;{}&apos;</source>
+        <translation>der Raum von „{}“</translation>
+    </message>
+    <message>
+        <source>the reference &apos;{}&apos;</source>
+        <translation>die Referenz „{}“</translation>
+    </message>
+    <message>
+        <source>the print &apos;{}&apos;</source>
+        <translation>der Abzug „{}“</translation>
+    </message>
+    <message>
+        <source>the session as it was at the print &apos;{}&apos;</source>
+        <translation>die Sitzung, wie sie beim Abzug „{}“ war</translation>
+    </message>
+    <message>
+        <source>the session&apos;s own file</source>
+        <translation>die Datei der Sitzung selbst</translation>
+    </message>
+    <message>
+        <source>is before the point before it</source>
+        <translation>liegt vor dem Punkt davor</translation>
+    </message>
+    <message>
+        <source>is none that such a row can have</source>
+        <translation>ist keine, die eine solche Zeile haben kann</translation>
+    </message>
+    <message>
+        <source>is another processor&apos;s too</source>
+        <translation>gehört auch einem anderen Prozessor</translation>
+    </message>
+    <message>
+        <source>is none of its parameters</source>
+        <translation>ist keiner seiner Parameter</translation>
+    </message>
+    <message>
+        <source>is a ride of a processor that is not there</source>
+        <translation>ist eine Fahrt eines Prozessors, den es nicht gibt</translation>
+    </message>
+    <message>
+        <source>is another send&apos;s too</source>
+        <translation>gehört auch einem anderen Send</translation>
+    </message>
+    <message>
+        <source>is where another send leads too</source>
+        <translation>ist auch das Ziel eines anderen Sends</translation>
+    </message>
+    <message>
+        <source>is a ride of a send that is not there</source>
+        <translation>ist eine Fahrt eines Sends, den es nicht gibt</translation>
+    </message>
+    <message>
+        <source>ends too late</source>
+        <translation>endet zu spät</translation>
+    </message>
+    <message>
+        <source>belongs to another row too</source>
+        <translation>gehört auch einer anderen Zeile</translation>
+    </message>
+    <message>
+        <source>is one that was not given yet</source>
+        <translation>wurde noch nicht vergeben</translation>
+    </message>
+    <message>
+        <source>leads to no bus</source>
+        <translation>führt in keinen Bus</translation>
+    </message>
+    <message>
+        <source>leads in a circle</source>
+        <translation>führt im Kreis</translation>
+    </message>
+    <message>
+        <source>is a bus: a track listens to tracks, buses and the main output to any row</source>
+        <translation>ist ein Bus: eine Spur hört auf Spuren, Busse und die Summe auf jede Zeile</translation>
+    </message>
+    <message>
+        <source>listens to</source>
+        <translation>hört auf</translation>
+    </message>
+    <message>
+        <source>is fed by</source>
+        <translation>wird gespeist von</translation>
+    </message>
+    <message>
+        <source>makes a circle: the row would listen to itself, by way of what it listens to ({})</source>
+        <translation>schließt einen Kreis: die Zeile würde über das, worauf sie hört, auf sich selbst hören ({})</translation>
+    </message>
+    <message>
+        <source>makes a ring: {}</source>
+        <translation>schließt einen Ring: {}</translation>
+    </message>
+    <message>
+        <source>is before the section before it</source>
+        <translation>liegt vor dem Abschnitt davor</translation>
+    </message>
+    <message>
+        <source>is before the mark before it</source>
+        <translation>liegt vor der Marke davor</translation>
+    </message>
+    <message>
+        <source>is before the note before it</source>
+        <translation>liegt vor der Notiz davor</translation>
+    </message>
+    <message>
+        <source>must count every version once</source>
+        <translation>muss jede Fassung einmal zählen</translation>
+    </message>
+    <message>
+        <source>there is no processor at this place</source>
+        <translation>an dieser Stelle ist kein Prozessor</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; has no threshold from which it turns down</source>
+        <translation>„{}“ hat keine Schwelle, ab der er leiser macht</translation>
+    </message>
+    <message>
+        <source>an impulse response has 1, 2 or 4 channels, this file has {}</source>
+        <translation>eine Impulsantwort hat 1, 2 oder 4 Kanäle, diese Datei hat {}</translation>
+    </message>
+    <message>
+        <source>there is nothing to be heard in this impulse response</source>
+        <translation>in dieser Impulsantwort ist nichts zu hören</translation>
+    </message>
+    <message>
+        <source>this processor turns nothing down</source>
+        <translation>dieser Prozessor macht nichts leiser</translation>
+    </message>
+    <message>
+        <source>there is no such device</source>
+        <translation>ein solches Gerät gibt es nicht</translation>
+    </message>
+    <message>
+        <source>the MIDI device cannot be opened: another program has it</source>
+        <translation>das MIDI-Gerät kann nicht geöffnet werden: ein anderes Programm hat es</translation>
+    </message>
+    <message>
+        <source>there is no MIDI device of this name</source>
+        <translation>ein MIDI-Gerät dieses Namens gibt es nicht</translation>
+    </message>
+    <message>
+        <source>there is no MIDI system on this machine: neither ALSA&apos;s sequencer nor a JACK server</source>
+        <translation>auf diesem Rechner gibt es kein MIDI: weder den Sequenzer von ALSA noch einen JACK-Server</translation>
+    </message>
+    <message>
+        <source>of this print no session was kept; it was made by an older version, or elsewhere</source>
+        <translation>zu diesem Abzug wurde keine Sitzung behalten; er stammt von einer älteren Fassung oder von anderswo</translation>
+    </message>
+    <message>
+        <source>another program has changed the file</source>
+        <translation>ein anderes Programm hat die Datei geändert</translation>
+    </message>
+    <message>
+        <source>it cannot be taken in</source>
+        <translation>sie kann nicht übernommen werden</translation>
+    </message>
+    <message>
+        <source>the sample rate cannot be converted: {}</source>
+        <translation>die Abtastrate kann nicht umgewandelt werden: {}</translation>
+    </message>
+    <message>
+        <source>the file is empty</source>
+        <translation>die Datei ist leer</translation>
+    </message>
+    <message>
+        <source>not an audio file that can be read ({})</source>
+        <translation>keine Audiodatei, die gelesen werden kann ({})</translation>
+    </message>
+    <message>
+        <source>the file has {} channels; {} are the most that can be used</source>
+        <translation>die Datei hat {} Kanäle; höchstens {} sind zu gebrauchen</translation>
+    </message>
+    <message>
+        <source>the file holds no samples</source>
+        <translation>in der Datei sind keine Samples</translation>
+    </message>
+    <message>
+        <source>a sample rate of {} Hz cannot be used</source>
+        <translation>eine Abtastrate von {} Hz ist nicht zu gebrauchen</translation>
+    </message>
+    <message>
+        <source>frame {} cannot be reached</source>
+        <translation>Frame {} ist nicht zu erreichen</translation>
+    </message>
+    <message>
+        <source>reading stopped at frame {} of {}</source>
+        <translation>das Lesen brach bei Frame {} von {} ab</translation>
+    </message>
+    <message>
+        <source>FLAC holds 16 or 24 bit, no floating point</source>
+        <translation>FLAC fasst 16 oder 24 Bit, kein Gleitkomma</translation>
+    </message>
+    <message>
+        <source>a {} file cannot hold {} channels at {} Hz</source>
+        <translation>eine Datei vom Typ {} fasst keine {} Kanäle bei {} Hz</translation>
+    </message>
+    <message>
+        <source>the file cannot be written: {}</source>
+        <translation>die Datei kann nicht geschrieben werden: {}</translation>
+    </message>
+    <message>
+        <source>writing failed: {}</source>
+        <translation>das Schreiben ist misslungen: {}</translation>
+    </message>
+    <message>
+        <source>the file changed while it was in use</source>
+        <translation>die Datei hat sich geändert, während sie gebraucht wurde</translation>
+    </message>
+    <message>
+        <source>the file cannot be opened: {}</source>
+        <translation>die Datei kann nicht geöffnet werden: {}</translation>
+    </message>
+    <message>
+        <source>the file cannot be locked: {}</source>
+        <translation>die Datei kann nicht gesperrt werden: {}</translation>
+    </message>
+    <message>
+        <source>another program is changing the file</source>
+        <translation>ein anderes Programm ändert die Datei gerade</translation>
+    </message>
+    <message>
+        <source>a file&apos;s name is wanted</source>
+        <translation>verlangt ist der Name einer Datei</translation>
+    </message>
+    <message>
+        <source>the name is too long: a file&apos;s name has 255 bytes at most</source>
+        <translation>der Name ist zu lang: der Name einer Datei hat höchstens 255 Bytes</translation>
+    </message>
+    <message>
+        <source>the file cannot be written: a link leads nowhere</source>
+        <translation>die Datei kann nicht geschrieben werden: eine Verknüpfung führt ins Leere</translation>
+    </message>
+    <message>
+        <source>a folder of this name is in the way</source>
+        <translation>ein Ordner dieses Namens ist im Weg</translation>
+    </message>
+    <message>
+        <source>this is not a regular file; it is not written over</source>
+        <translation>dies ist keine gewöhnliche Datei; sie wird nicht überschrieben</translation>
+    </message>
+    <message>
+        <source>the file is read-only; it is not written over</source>
+        <translation>die Datei ist schreibgeschützt; sie wird nicht überschrieben</translation>
+    </message>
+    <message>
+        <source>the file cannot be written: there is no such folder</source>
+        <translation>die Datei kann nicht geschrieben werden: den Ordner gibt es nicht</translation>
+    </message>
+    <message>
+        <source>the file cannot be reached: {}</source>
+        <translation>die Datei ist nicht zu erreichen: {}</translation>
+    </message>
+    <message>
+        <source>this is {}; it is not written over</source>
+        <translation>dies ist {}; nichts davon wird überschrieben</translation>
+    </message>
+    <message>
+        <source>the plug-in host is missing</source>
+        <translation>der Plug-in-Host fehlt</translation>
+    </message>
+    <message>
+        <source>there is no memory for a plug-in</source>
+        <translation>für ein Plug-in ist kein Speicher da</translation>
+    </message>
+    <message>
+        <source>the plug-in host cannot be started: {}</source>
+        <translation>der Plug-in-Host kann nicht gestartet werden: {}</translation>
+    </message>
+    <message>
+        <source>it crashed ({})</source>
+        <translation>es ist abgestürzt ({})</translation>
+    </message>
+    <message>
+        <source>it ended by itself</source>
+        <translation>es hat von selbst geendet</translation>
+    </message>
+    <message>
+        <source>it has ended</source>
+        <translation>es hat geendet</translation>
+    </message>
+    <message>
+        <source>it did not answer in time ({} s)</source>
+        <translation>es hat nicht rechtzeitig geantwortet ({} s)</translation>
+    </message>
+    <message>
+        <source>it has too many parameters</source>
+        <translation>es hat zu viele Parameter</translation>
+    </message>
+    <message>
+        <source>it names a latency that cannot be</source>
+        <translation>es nennt eine Latenz, die es nicht geben kann</translation>
+    </message>
+    <message>
+        <source>it changes its latency while it runs</source>
+        <translation>es ändert seine Latenz, während es läuft</translation>
+    </message>
+    <message>
+        <source>what comes out of it is no number</source>
+        <translation>was herauskommt, ist keine Zahl</translation>
+    </message>
+    <message>
+        <source>it crashed</source>
+        <translation>es ist abgestürzt</translation>
+    </message>
+    <message>
+        <source>it did not answer in time</source>
+        <translation>es hat nicht rechtzeitig geantwortet</translation>
+    </message>
+    <message>
+        <source>it requires what is not here</source>
+        <translation>es verlangt, was hier nicht da ist</translation>
+    </message>
+    <message>
+        <source>the plug-in host cannot be started</source>
+        <translation>der Plug-in-Host kann nicht gestartet werden</translation>
+    </message>
+    <message>
+        <source>it ended the program</source>
+        <translation>es hat das Programm beendet</translation>
+    </message>
+    <message>
+        <source>there is not enough memory</source>
+        <translation>der Speicher reicht nicht</translation>
+    </message>
+    <message>
+        <source>-inf dB</source>
+        <translation>-inf dB</translation>
+    </message>
+    <message>
+        <source>{} {}, was {}</source>
+        <translation>{} {}, war {}</translation>
+    </message>
+    <message>
+        <source>{} is gone</source>
+        <translation>{} ist weg</translation>
+    </message>
+    <message>
+        <source>{} is in</source>
+        <translation>{} ist ein</translation>
+    </message>
+    <message>
+        <source>{} is out</source>
+        <translation>{} ist aus</translation>
+    </message>
+    <message>
+        <source>{} listens to {}</source>
+        <translation>{} hört auf {}</translation>
+    </message>
+    <message>
+        <source>its own row</source>
+        <translation>die eigene Zeile</translation>
+    </message>
+    <message>
+        <source>{} has another room</source>
+        <translation>{} hat einen anderen Raum</translation>
+    </message>
+    <message>
+        <source>{} is matched otherwise while it is out</source>
+        <translation>{} ist anders angeglichen, während er aus ist</translation>
+    </message>
+    <message>
+        <source>{} is now {}</source>
+        <translation>{} ist jetzt {}</translation>
+    </message>
+    <message>
+        <source>{}: {} {}, was {}</source>
+        <translation>{}: {} {}, war {}</translation>
+    </message>
+    <message>
+        <source>{} is new</source>
+        <translation>{} ist neu</translation>
+    </message>
+    <message>
+        <source>its processors stand in another order</source>
+        <translation>ihre Prozessoren stehen in anderer Reihenfolge</translation>
+    </message>
+    <message>
+        <source>the send to {} is gone</source>
+        <translation>der Send nach {} ist weg</translation>
+    </message>
+    <message>
+        <source>send to {}</source>
+        <translation>Send nach {}</translation>
+    </message>
+    <message>
+        <source>the send to {} is in</source>
+        <translation>der Send nach {} ist ein</translation>
+    </message>
+    <message>
+        <source>the send to {} is out</source>
+        <translation>der Send nach {} ist aus</translation>
+    </message>
+    <message>
+        <source>the send to {} is taken before the fader</source>
+        <translation>der Send nach {} wird vor dem Fader genommen</translation>
+    </message>
+    <message>
+        <source>the send to {} is taken after the fader</source>
+        <translation>der Send nach {} wird nach dem Fader genommen</translation>
+    </message>
+    <message>
+        <source>the send to {} is placed otherwise</source>
+        <translation>der Send nach {} ist anders platziert</translation>
+    </message>
+    <message>
+        <source>a send to {} is new</source>
+        <translation>ein Send nach {} ist neu</translation>
+    </message>
+    <message>
+        <source>its rides are out</source>
+        <translation>ihre Fahrten sind aus</translation>
+    </message>
+    <message>
+        <source>its rides are in</source>
+        <translation>ihre Fahrten sind ein</translation>
+    </message>
+    <message>
+        <source>{} of {}</source>
+        <translation>{} von {}</translation>
+    </message>
+    <message>
+        <source>{} of a send</source>
+        <translation>{} eines Sends</translation>
+    </message>
+    <message>
+        <source>the ride of {} is new</source>
+        <translation>die Fahrt von {} ist neu</translation>
+    </message>
+    <message>
+        <source>the ride of {} is gone</source>
+        <translation>die Fahrt von {} ist weg</translation>
+    </message>
+    <message>
+        <source>the ride of {} has changed</source>
+        <translation>die Fahrt von {} hat sich geändert</translation>
+    </message>
+    <message>
+        <source>the ride of {} is out</source>
+        <translation>die Fahrt von {} ist aus</translation>
+    </message>
+    <message>
+        <source>the ride of {} is in</source>
+        <translation>die Fahrt von {} ist ein</translation>
+    </message>
+    <message>
+        <source>leads to</source>
+        <translation>führt nach</translation>
+    </message>
+    <message>
+        <source>was not there</source>
+        <translation>war nicht da</translation>
+    </message>
+    <message>
+        <source>is no longer there</source>
+        <translation>ist nicht mehr da</translation>
+    </message>
+    <message>
+        <source>must not lie above high_dbfs</source>
+        <translation>darf nicht über high_dbfs liegen</translation>
+    </message>
+    <message>
+        <source>must be 0, or 40 and more</source>
+        <translation>muss 0 sein oder mindestens 40</translation>
+    </message>
+    <message>
+        <source>must be after from_s</source>
+        <translation>muss nach from_s liegen</translation>
+    </message>
+    <message>
+        <source>is before from_s</source>
+        <translation>liegt vor from_s</translation>
+    </message>
+    <message>
+        <source>must be there with song_from_s, or neither</source>
+        <translation>muss mit song_from_s da sein, oder keines von beiden</translation>
+    </message>
+    <message>
+        <source>must be after song_from_s</source>
+        <translation>muss nach song_from_s liegen</translation>
+    </message>
+    <message>
+        <source>must be an object</source>
+        <translation>muss ein Objekt sein</translation>
+    </message>
+    <message>
+        <source>must be a number</source>
+        <translation>muss eine Zahl sein</translation>
+    </message>
+    <message>
+        <source>must lie between {:g} and {:g}</source>
+        <translation>muss zwischen {:g} und {:g} liegen</translation>
+    </message>
+    <message>
+        <source>must be a whole number</source>
+        <translation>muss eine ganze Zahl sein</translation>
+    </message>
+    <message>
+        <source>must lie between {} and {}</source>
+        <translation>muss zwischen {} und {} liegen</translation>
+    </message>
+    <message>
+        <source>must be true or false</source>
+        <translation>muss true oder false sein</translation>
+    </message>
+    <message>
+        <source>must be a string</source>
+        <translation>muss ein Text sein</translation>
+    </message>
+    <message>
+        <source>is longer than {} bytes</source>
+        <translation>ist länger als {} Bytes</translation>
+    </message>
+    <message>
+        <source>is missing</source>
+        <translation>fehlt</translation>
+    </message>
+    <message>
+        <source>cannot be &apos;{}&apos;</source>
+        <translation>kann nicht „{}“ sein</translation>
+    </message>
+    <message>
+        <source>must be a list</source>
+        <translation>muss eine Liste sein</translation>
+    </message>
+    <message>
+        <source>has more than {} items</source>
+        <translation>hat mehr als {} Einträge</translation>
+    </message>
+    <message>
+        <source>session</source>
+        <translation>Sitzung</translation>
+    </message>
+    <message>
+        <source>the folder for unsaved work cannot be written</source>
+        <translation>in den Ordner für Ungesichertes kann nicht geschrieben werden</translation>
+    </message>
+    <message>
+        <source>must lie between {:g} and {:g}; {:g} does not</source>
+        <translation>muss zwischen {:g} und {:g} liegen; {:g} tut es nicht</translation>
+    </message>
+    <message>
+        <source>must lie between {} and {}; {} does not</source>
+        <translation>muss zwischen {} und {} liegen; {} tut es nicht</translation>
+    </message>
+    <message>
+        <source>is no text in UTF-8</source>
+        <translation>ist kein Text in UTF-8</translation>
+    </message>
+    <message>
+        <source>are {}; {} are the most</source>
+        <translation>sind {}; höchstens {}</translation>
+    </message>
+    <message>
+        <source>what was kept there cannot be read again</source>
+        <translation>was dort behalten wurde, ist nicht wieder zu lesen</translation>
+    </message>
+    <message>
+        <source>there is no room to keep what a plug-in makes</source>
+        <translation>es ist kein Platz, um zu behalten, was ein Plug-in macht</translation>
+    </message>
+    <message>
+        <source>it is silent</source>
+        <translation>sie ist still</translation>
+    </message>
+    <message>
+        <source>it wants a trim of {:+.1f} dB, and a trim goes to +/-{:.0f} dB</source>
+        <translation>sie verlangt einen Trim von {:+.1f} dB, und ein Trim geht bis +/-{:.0f} dB</translation>
+    </message>
+    <message>
+        <source>its peak would stand at {:.1f} dBFS, above the ceiling of {:.1f} dBFS</source>
+        <translation>ihre Spitze stünde bei {:.1f} dBFS, über der Decke von {:.1f} dBFS</translation>
+    </message>
+    <message>
+        <source>the audio server does not answer</source>
+        <translation>der Audioserver antwortet nicht</translation>
+    </message>
+    <message>
+        <source>the device is not there</source>
+        <translation>das Gerät ist nicht da</translation>
+    </message>
+    <message>
+        <source>The device &apos;{}&apos; has vanished. The simulated device keeps time; the position and the session are kept.</source>
+        <translation>Das Gerät „{}“ ist verschwunden. Das simulierte Gerät hält die Zeit; Stelle und Sitzung bleiben.</translation>
+    </message>
+    <message>
+        <source>it was not started</source>
+        <translation>es wurde nicht gestartet</translation>
+    </message>
+    <message>
+        <source>it has a port of a kind that is not known here</source>
+        <translation>es hat einen Anschluss einer Art, die hier nicht bekannt ist</translation>
+    </message>
+    <message>
+        <source>it is no effect on one or two channels</source>
+        <translation>es ist kein Effekt für einen oder zwei Kanäle</translation>
+    </message>
+    <message>
+        <source>it cannot be started</source>
+        <translation>es kann nicht gestartet werden</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Advisor</name>
@@ -1725,17 +2793,6 @@
     <message>
         <source>Nothing covers %1 for more than a tenth of its time.</source>
         <translation>Nichts verdeckt %1 länger als ein Zehntel seiner Zeit.</translation>
-    </message>
-</context>
-<context>
-    <name>isotonus::At</name>
-    <message>
-        <source>was not there</source>
-        <translation>war nicht da</translation>
-    </message>
-    <message>
-        <source>is no longer there</source>
-        <translation>ist nicht mehr da</translation>
     </message>
 </context>
 <context>
@@ -6827,53 +7884,6 @@ Spitze %3, %4</translation>
     </message>
 </context>
 <context>
-    <name>isotonus::Row</name>
-    <message>
-        <source>fader</source>
-        <translation>Fader</translation>
-    </message>
-    <message>
-        <source>trim</source>
-        <translation>Trim</translation>
-    </message>
-    <message>
-        <source>pan</source>
-        <translation>Pan</translation>
-    </message>
-    <message>
-        <source>width</source>
-        <translation>Breite</translation>
-    </message>
-    <message>
-        <source>muted</source>
-        <translation>stumm</translation>
-    </message>
-    <message>
-        <source>no longer muted</source>
-        <translation>nicht mehr stumm</translation>
-    </message>
-    <message>
-        <source>solo</source>
-        <translation>Solo</translation>
-    </message>
-    <message>
-        <source>no longer solo</source>
-        <translation>nicht mehr solo</translation>
-    </message>
-    <message>
-        <source>leads to</source>
-        <translation>führt nach</translation>
-    </message>
-    <message>
-        <source>its chain is out</source>
-        <translation>ihre Kette ist aus</translation>
-    </message>
-    <message>
-        <source>its chain is in</source>
-        <translation>ihre Kette ist ein</translation>
-    </message>
-</context>
-<context>
     <name>isotonus::RowHead</name>
     <message>
         <source>drums</source>
@@ -8381,128 +9391,6 @@ das Bild für ein Band des Equalizers.</translation>
     </message>
 </context>
 <context>
-    <name>isotonus::Words</name>
-    <message>
-        <source>{} is gone</source>
-        <translation>{} ist weg</translation>
-    </message>
-    <message>
-        <source>{} is in</source>
-        <translation>{} ist ein</translation>
-    </message>
-    <message>
-        <source>{} is out</source>
-        <translation>{} ist aus</translation>
-    </message>
-    <message>
-        <source>{} listens to {}</source>
-        <translation>{} hört auf {}</translation>
-    </message>
-    <message>
-        <source>its own row</source>
-        <translation>die eigene Zeile</translation>
-    </message>
-    <message>
-        <source>{} has another room</source>
-        <translation>{} hat einen anderen Raum</translation>
-    </message>
-    <message>
-        <source>{} is matched otherwise while it is out</source>
-        <translation>{} ist anders angeglichen, während er aus ist</translation>
-    </message>
-    <message>
-        <source>{} is now {}</source>
-        <translation>{} ist jetzt {}</translation>
-    </message>
-    <message>
-        <source>{}: {} {}, was {}</source>
-        <translation>{}: {} {}, war {}</translation>
-    </message>
-    <message>
-        <source>{} is new</source>
-        <translation>{} ist neu</translation>
-    </message>
-    <message>
-        <source>its processors stand in another order</source>
-        <translation>ihre Prozessoren stehen in anderer Reihenfolge</translation>
-    </message>
-    <message>
-        <source>the send to {} is gone</source>
-        <translation>der Send nach {} ist weg</translation>
-    </message>
-    <message>
-        <source>send to {}</source>
-        <translation>Send nach {}</translation>
-    </message>
-    <message>
-        <source>the send to {} is in</source>
-        <translation>der Send nach {} ist ein</translation>
-    </message>
-    <message>
-        <source>the send to {} is out</source>
-        <translation>der Send nach {} ist aus</translation>
-    </message>
-    <message>
-        <source>the send to {} is taken before the fader</source>
-        <translation>der Send nach {} wird vor dem Fader genommen</translation>
-    </message>
-    <message>
-        <source>the send to {} is taken after the fader</source>
-        <translation>der Send nach {} wird nach dem Fader genommen</translation>
-    </message>
-    <message>
-        <source>the send to {} is placed otherwise</source>
-        <translation>der Send nach {} ist anders platziert</translation>
-    </message>
-    <message>
-        <source>a send to {} is new</source>
-        <translation>ein Send nach {} ist neu</translation>
-    </message>
-    <message>
-        <source>its rides are out</source>
-        <translation>ihre Fahrten sind aus</translation>
-    </message>
-    <message>
-        <source>its rides are in</source>
-        <translation>ihre Fahrten sind ein</translation>
-    </message>
-    <message>
-        <source>{} of {}</source>
-        <translation>{} von {}</translation>
-    </message>
-    <message>
-        <source>{} of a send</source>
-        <translation>{} eines Sends</translation>
-    </message>
-    <message>
-        <source>the ride of {} is new</source>
-        <translation>die Fahrt von {} ist neu</translation>
-    </message>
-    <message>
-        <source>the ride of {} is gone</source>
-        <translation>die Fahrt von {} ist weg</translation>
-    </message>
-    <message>
-        <source>the ride of {} has changed</source>
-        <translation>die Fahrt von {} hat sich geändert</translation>
-    </message>
-    <message>
-        <source>the ride of {} is out</source>
-        <translation>die Fahrt von {} ist aus</translation>
-    </message>
-    <message>
-        <source>the ride of {} is in</source>
-        <translation>die Fahrt von {} ist ein</translation>
-    </message>
-</context>
-<context>
-    <name>isotonus::Words::Text</name>
-    <message>
-        <source>{} {}, was {}</source>
-        <translation>{} {}, war {}</translation>
-    </message>
-</context>
-<context>
     <name>isotonus::Writing</name>
     <message>
         <source>Write %1 of %2</source>
@@ -8514,29 +9402,6 @@ das Bild für ein Band des Equalizers.</translation>
             <numerusform>%n Fahrt schreiben</numerusform>
             <numerusform>%n Fahrten schreiben</numerusform>
         </translation>
-    </message>
-</context>
-<context>
-    <name>std</name>
-    <message>
-        <source>-inf dB</source>
-        <translation>-inf dB</translation>
-    </message>
-    <message>
-        <source>frequency</source>
-        <translation>Frequenz</translation>
-    </message>
-    <message>
-        <source>it is silent</source>
-        <translation>sie ist still</translation>
-    </message>
-    <message>
-        <source>it wants a trim of {:+.1f} dB, and a trim goes to +/-{:.0f} dB</source>
-        <translation>sie verlangt einen Trim von {:+.1f} dB, und ein Trim geht bis +/-{:.0f} dB</translation>
-    </message>
-    <message>
-        <source>its peak would stand at {:.1f} dBFS, above the ceiling of {:.1f} dBFS</source>
-        <translation>ihre Spitze stünde bei {:.1f} dBFS, über der Decke von {:.1f} dBFS</translation>
     </message>
 </context>
 <context>
