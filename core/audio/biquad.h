@@ -21,16 +21,14 @@ struct BiquadOf {
         return y;
     }
 
-    /// The same filter, as long as its coefficients stand still: a sample waits for the one before for one product and
-    /// one difference only, where `step` takes another sum.  The results differ in their last bits.
-    struct QuickState {
-        Value s1{}, s2{}, y{};
+    /// The same filter as direct form I: a sample waits for the one before for one product and one difference only,
+    /// since what lies further back is summed up first.  The results differ in their last bits.
+    struct DirectState {
+        Value x1{}, x2{}, y1{}, y2{};  ///< what came in and out last, and before that
     };
-    Value step(QuickState& state, Value x) const {
-        const Value y = (b0 * x + state.s1) - a1 * state.y;
-        state.s1 = b1 * x + state.s2;
-        state.s2 = b2 * x - a2 * y;
-        state.y = y;
+    Value step(DirectState& state, Value x) const {
+        const Value past = (b1 * state.x1 + b2 * state.x2) - a2 * state.y2, y = (past + b0 * x) - a1 * state.y1;
+        state = {x, state.x1, y, state.y1};
         return y;
     }
 };
@@ -38,22 +36,6 @@ using Biquad = BiquadOf<double>;
 
 typedef double Pair __attribute__((vector_size(16)));  ///< left and right, or middle and sides
 using PairFilter = BiquadOf<Pair>;
-
-/// Decay into silence would end in denormal numbers, which are slow and below anything that is heard: they become 0.
-inline constexpr double least_state = 1e-30;
-inline void forget_denormals(Pair& x) {
-    for (int side = 0; side < 2; ++side)
-        if (x[side] < least_state && x[side] > -least_state) x[side] = 0.0;
-}
-inline void forget_denormals(PairFilter::State& state) {
-    forget_denormals(state.s1);
-    forget_denormals(state.s2);
-}
-inline void forget_denormals(PairFilter::QuickState& state) {
-    forget_denormals(state.s1);
-    forget_denormals(state.s2);
-    forget_denormals(state.y);
-}
 
 inline PairFilter on_both(const Biquad& f) {
     const auto both = [](double v) { return Pair{v, v}; };

@@ -228,90 +228,117 @@ HWY_INLINE V PassedOn(D d, V y, V before) {
 }
 
 template <class D, size_t filters>
-HWY_INLINE void RunAskew(D d, const PairFilter* f, size_t count, PairFilter::State* states, double* HWY_RESTRICT inout,
-                         size_t frames) {
+HWY_INLINE void RunAskew(D d, const PairFilter* f, size_t count, PairFilter::DirectState* states,
+                         double* HWY_RESTRICT inout, size_t frames) {
     constexpr size_t lanes = hn::MaxLanes(D()), registers = 2 * filters / lanes;
-    // Filters that are missing let everything through.
-    HWY_ALIGN Pair b0[filters], b1[filters], b2[filters], a1[filters], a2[filters], s1[filters], s2[filters];
-    HWY_ALIGN Pair place[filters];
-    for (size_t n = 0; n < filters; ++n) {
-        const PairFilter filter = n < count ? f[n] : PairFilter{Pair{1.0, 1.0}, {}, {}, {}, {}};
-        b0[n] = filter.b0, b1[n] = filter.b1, b2[n] = filter.b2, a1[n] = filter.a1, a2[n] = filter.a2;
-        s1[n] = n < count ? states[n].s1 : Pair{}, s2[n] = n < count ? states[n].s2 : Pair{};
-        place[n] = Pair{static_cast<double>(n), static_cast<double>(n)};
-    }
-    const auto load = [d](const Pair* pairs, size_t r)
-                          HWY_ATTR { return hn::Load(d, reinterpret_cast<const double*>(pairs + r * lanes / 2)); };
     using V = hn::Vec<D>;
-    V vb0[registers], vb1[registers], vb2[registers], va1[registers], va2[registers], vs1[registers], vs2[registers];
-    V y[registers];
-    for (size_t r = 0; r < registers; ++r) {
-        vb0[r] = load(b0, r), vb1[r] = load(b1, r), vb2[r] = load(b2, r), va1[r] = load(a1, r), va2[r] = load(a2, r);
-        vs1[r] = load(s1, r), vs2[r] = load(s2, r);
-        y[r] = hn::Zero(d);
-    }
-    // `all`: every filter's frame is of this stretch.  The others keep what they remember.
-    const auto step = [&](auto all, V in, size_t t) HWY_ATTR {
+    // Filters that are missing let everything through.
+    HWY_ALIGN Pair of_all[filters];
+    const auto load = [&](auto value_of) HWY_ATTR {
+        for (size_t n = 0; n < filters; ++n) of_all[n] = value_of(n);
+    };
+    V b0[registers], b1[registers], b2[registers], a1[registers], a2[registers], place[registers];
+    V x1[registers], x2[registers], y1[registers], y2[registers];
+    const auto fill = [&](V(&v)[registers], auto value_of) HWY_ATTR {
+        load(value_of);
+        for (size_t r = 0; r < registers; ++r)
+            v[r] = hn::Load(d, reinterpret_cast<const double*>(of_all + r * lanes / 2));
+    };
+    constexpr Pair nothing{0.0, 0.0}, one{1.0, 1.0};
+    fill(b0, [&](size_t n) { return n < count ? f[n].b0 : one; });
+    fill(b1, [&](size_t n) { return n < count ? f[n].b1 : nothing; });
+    fill(b2, [&](size_t n) { return n < count ? f[n].b2 : nothing; });
+    fill(a1, [&](size_t n) { return n < count ? f[n].a1 : nothing; });
+    fill(a2, [&](size_t n) { return n < count ? f[n].a2 : nothing; });
+    fill(x1, [&](size_t n) { return n < count ? states[n].x1 : nothing; });
+    fill(x2, [&](size_t n) { return n < count ? states[n].x2 : nothing; });
+    fill(y1, [&](size_t n) { return n < count ? states[n].y1 : nothing; });
+    fill(y2, [&](size_t n) { return n < count ? states[n].y2 : nothing; });
+    fill(place, [](size_t n) { return Pair{static_cast<double>(2 * n), static_cast<double>(2 * n)}; });
+    // What came out of each filter at the last even and the last odd step.  A filter gets what came out of the one
+    // before it two steps ago: it would have to wait for what came out just now.
+    V even[registers], odd[registers];
+    for (size_t r = 0; r < registers; ++r) even[r] = odd[r] = hn::Zero(d);
+    // `inside`: every filter's frame is of this stretch.  The others keep what they remember.
+    const auto step = [&](auto inside, V in, size_t t, V(&out)[registers]) HWY_ATTR {
         V x[registers];
-        for (size_t r = 0; r < registers; ++r) x[r] = PassedOn(d, y[r], r == 0 ? in : y[r - 1]);
+        for (size_t r = 0; r < registers; ++r) x[r] = PassedOn(d, out[r], r == 0 ? in : out[r - 1]);
         for (size_t r = 0; r < registers; ++r) {
-            y[r] = hn::Add(hn::Mul(vb0[r], x[r]), vs1[r]);
-            V next1 = hn::Sub(hn::Add(hn::Mul(vb1[r], x[r]), vs2[r]), hn::Mul(va1[r], y[r]));
-            V next2 = hn::Sub(hn::Mul(vb2[r], x[r]), hn::Mul(va2[r], y[r]));
-            if constexpr (!all) {
-                const V frame = hn::Sub(hn::Set(d, static_cast<double>(t)), load(place, r));
+            const V past = hn::Sub(hn::Add(hn::Mul(b1[r], x1[r]), hn::Mul(b2[r], x2[r])), hn::Mul(a2[r], y2[r]));
+            const V y = hn::Sub(hn::Add(past, hn::Mul(b0[r], x[r])), hn::Mul(a1[r], y1[r]));
+            out[r] = y;
+            if constexpr (inside) {
+                x2[r] = x1[r], x1[r] = x[r], y2[r] = y1[r], y1[r] = y;
+            } else {
+                const V frame = hn::Sub(hn::Set(d, static_cast<double>(t)), place[r]);
                 const auto here =
                     hn::And(hn::Ge(frame, hn::Zero(d)), hn::Lt(frame, hn::Set(d, static_cast<double>(frames))));
-                next1 = hn::IfThenElse(here, next1, vs1[r]);
-                next2 = hn::IfThenElse(here, next2, vs2[r]);
+                x2[r] = hn::IfThenElse(here, x1[r], x2[r]);
+                x1[r] = hn::IfThenElse(here, x[r], x1[r]);
+                y2[r] = hn::IfThenElse(here, y1[r], y2[r]);
+                y1[r] = hn::IfThenElse(here, y, y1[r]);
             }
-            vs1[r] = next1, vs2[r] = next2;
         }
     };
+    constexpr size_t wait = 2 * (filters - 1);
     const hn::FixedTag<double, 2> pair;
-    const auto put = [&](size_t frame) HWY_ATTR {
-        const V last = y[registers - 1];
+    const auto put = [&](size_t t, V out) HWY_ATTR {
+        double* const to = inout + 2 * (t - wait);
         if constexpr (lanes == 2) {
-            hn::StoreU(last, pair, inout + 2 * frame);
+            hn::StoreU(out, pair, to);
         } else if constexpr (lanes == 4) {
-            hn::StoreU(hn::UpperHalf(pair, last), pair, inout + 2 * frame);
+            hn::StoreU(hn::UpperHalf(pair, out), pair, to);
         } else {
             const hn::Half<D> four;
-            hn::StoreU(hn::UpperHalf(pair, hn::UpperHalf(four, last)), pair, inout + 2 * frame);
+            hn::StoreU(hn::UpperHalf(pair, hn::UpperHalf(four, out)), pair, to);
         }
     };
-    constexpr size_t wait = filters - 1;
+    const auto at_edge = [&](size_t t, V(&out)[registers]) HWY_ATTR {
+        step(std::false_type(), t < frames ? hn::LoadDup128(d, inout + 2 * t) : hn::Zero(d), t, out);
+        if (t >= wait && t < frames + wait) put(t, out[registers - 1]);
+    };
+    const auto at_edges = [&](size_t t) HWY_ATTR {
+        at_edge(t, even);
+        at_edge(t + 1, odd);
+    };
+    constexpr std::true_type inside;
     size_t t = 0;
-    for (; t < wait; ++t) step(std::false_type(), t < frames ? hn::LoadDup128(d, inout + 2 * t) : hn::Zero(d), t);
-    for (; t < frames; ++t) {
-        step(std::true_type(), hn::LoadDup128(d, inout + 2 * t), t);
-        put(t - wait);
+    for (; t < wait; t += 2) at_edges(t);
+    for (; t + 2 <= frames; t += 2) {
+        step(inside, hn::LoadDup128(d, inout + 2 * t), t, even);
+        put(t, even[registers - 1]);
+        step(inside, hn::LoadDup128(d, inout + 2 * t + 2), t + 1, odd);
+        put(t + 1, odd[registers - 1]);
     }
-    for (; t < frames + wait; ++t) {
-        step(std::false_type(), hn::Zero(d), t);
-        put(t - wait);
-    }
-    const V least = hn::Set(d, least_state);
-    for (size_t r = 0; r < registers; ++r) {
-        hn::Store(hn::IfThenZeroElse(hn::Lt(hn::Abs(vs1[r]), least), vs1[r]), d,
-                  reinterpret_cast<double*>(s1 + r * lanes / 2));
-        hn::Store(hn::IfThenZeroElse(hn::Lt(hn::Abs(vs2[r]), least), vs2[r]), d,
-                  reinterpret_cast<double*>(s2 + r * lanes / 2));
-    }
-    for (size_t n = 0; n < count; ++n) states[n] = {s1[n], s2[n]};
+    for (; t < frames + wait; t += 2) at_edges(t);
+    const auto keep = [&](const V(&v)[registers], auto to) HWY_ATTR {
+        for (size_t r = 0; r < registers; ++r) hn::Store(v[r], d, reinterpret_cast<double*>(of_all + r * lanes / 2));
+        for (size_t n = 0; n < count; ++n) states[n].*to = of_all[n];
+    };
+    using State = PairFilter::DirectState;
+    keep(x1, &State::x1);
+    keep(x2, &State::x2);
+    keep(y1, &State::y1);
+    keep(y2, &State::y2);
 }
 #endif
 
-void RunBiquads(const PairFilter* filters, size_t count, PairFilter::State* states, double* inout, size_t frames) {
+void RunBiquads(const PairFilter* filters, size_t count, PairFilter::DirectState* states, double* inout,
+                size_t frames) {
+    const auto run_alone = [&](const PairFilter filter, PairFilter::DirectState& state) HWY_ATTR {
+        PairFilter::DirectState s = state;
+        for (size_t i = 0; i < frames; ++i) {
+            const Pair y = filter.step(s, Pair{inout[2 * i], inout[2 * i + 1]});
+            inout[2 * i] = y[0], inout[2 * i + 1] = y[1];
+        }
+        state = s;
+    };
 #if HWY_TARGET == HWY_SCALAR
-    for (size_t i = 0; i < frames; ++i) {
-        Pair x{inout[2 * i], inout[2 * i + 1]};
-        for (size_t n = 0; n < count; ++n) x = filters[n].step(states[n], x);
-        inout[2 * i] = x[0], inout[2 * i + 1] = x[1];
-    }
-    for (size_t n = 0; n < count; ++n) forget_denormals(states[n]);
+    for (size_t n = 0; n < count; ++n) run_alone(filters[n], states[n]);
 #else
-    if (count <= 2)
+    if (count == 1)
+        run_alone(filters[0], states[0]);
+    else if (count == 2)
         RunAskew<hn::CappedTag<double, 4>, 2>({}, filters, count, states, inout, frames);
     else if (count <= 4)
         RunAskew<hn::CappedTag<double, 8>, 4>({}, filters, count, states, inout, frames);
@@ -594,7 +621,7 @@ void sums_of_16(const float* in, size_t frames, int channels, float* sums, float
     HWY_DYNAMIC_DISPATCH(SumsOf16)(in, frames, channels, sums, magnitudes);
 }
 
-void run_biquads(std::span<const PairFilter> filters, PairFilter::State* states, Pair* inout, size_t frames) {
+void run_biquads(std::span<const PairFilter> filters, PairFilter::DirectState* states, Pair* inout, size_t frames) {
     HWY_DYNAMIC_DISPATCH(RunBiquads)(filters.data(), filters.size(), states, reinterpret_cast<double*>(inout), frames);
 }
 void measure_stretch(const float* in, size_t frames, int channels, Stretch* out) {

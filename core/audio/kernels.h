@@ -45,11 +45,11 @@ void sums_of_16(const float* in, size_t frames, int channels, float* sums, float
 /// The level of the louder channel in each frame, 20 log10 |x| within 0.0002 dB; of 0 it is -758 dB.
 void levels_db(const float* in, size_t frames, int channels, float* out);
 
-/// Filters one after the other, in place: each as BiquadOf::step does it, and with the same result to the bit; what
-/// they remember is rid of denormals at the end.  Run askew, filter n at frame t - n, they do not wait for each other,
-/// and stand side by side in wide registers.
+/// Filters one after the other, in place: each as BiquadOf::step of a DirectState does it, and with the same result to
+/// the bit.  Run askew, filter n at frame t - 2n, they do not wait for each other, and stand side by side in wide
+/// registers.
 inline constexpr size_t most_biquads = 8;
-void run_biquads(std::span<const PairFilter> filters, PairFilter::State* states, Pair* inout, size_t frames);
+void run_biquads(std::span<const PairFilter> filters, PairFilter::DirectState* states, Pair* inout, size_t frames);
 
 /// Largest magnitude.
 float peak(const float* in, size_t samples);

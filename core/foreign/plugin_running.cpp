@@ -51,7 +51,7 @@ class PluginRunning final : public Running {
     }
     int latency() const override { return batch_frames + late_; }
     std::span<std::byte> memory() override { return {}; }
-    float reduction_db() const override { return 0.0f; }
+    float reduction_db(int) const override { return 0.0f; }
     std::complex<double> response(double) const override { return 1.0; }
 
   private:

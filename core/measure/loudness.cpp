@@ -1,5 +1,8 @@
 #include "core/measure/loudness.h"
 
+#include "core/audio/denormals.h"
+#include "core/audio/wide.h"
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -29,46 +32,80 @@ std::array<Biquad, 2> k_weighting(double sample_rate) {
 HopMeter::HopMeter(int channels, int sample_rate)
     : channels_(channels), hop_frames_(std::max(1, (sample_rate + 5) / 10)) {
     const auto stages = k_weighting(sample_rate);
-    shelf_ = on_both(stages[0]);
-    high_pass_ = on_both(stages[1]);
+    weighing_.shelf = on_both(stages[0]);
+    weighing_.high_pass = on_both(stages[1]);
 }
 
+namespace {
+
+typedef double Quad __attribute__((vector_size(32)));  ///< of both sides what the shelf does, then the high pass
+
+/// Both filters in one register, the high pass two frames behind the shelf, so that neither waits for the other.  Sums
+/// are added to frame by frame: they do not depend on how many come at once.
 template <int channels>
-void HopMeter::filter(const float* in, int64_t frames) {
-    const PairFilter shelf = shelf_;
-    // Its zeros are constants, so that the compiler leaves out what multiplies by one.
-    const PairFilter high_pass{{1.0, 1.0}, {-2.0, -2.0}, {1.0, 1.0}, high_pass_.a1, high_pass_.a2};
-    PairFilter::QuickState in_shelf = in_shelf_, in_high_pass = in_high_pass_;
-    Pair weighted = weighted_, plain = plain_;
-    for (int64_t i = 0; i < frames; ++i) {
-        Pair x;
-        if constexpr (channels == 2)
-            x = Pair{static_cast<double>(in[2 * i]), static_cast<double>(in[2 * i + 1])};
-        else
-            x = Pair{static_cast<double>(in[i]), 0.0};
+[[gnu::always_inline]] inline void weigh(Weighing& w, const float* in, int64_t frames) {
+    const auto input = [in](int64_t i) {
+        if constexpr (channels == 2) return Pair{static_cast<double>(in[2 * i]), static_cast<double>(in[2 * i + 1])};
+        return Pair{static_cast<double>(in[i]), 0.0};
+    };
+    constexpr int64_t behind = 2;
+    Pair shelved[behind] = {}, plain = w.plain;
+    const int64_t begun = std::min(behind, frames);
+    for (int64_t i = 0; i < begun; ++i) {
+        const Pair x = input(i);
         plain += x * x;
-        const Pair z = high_pass.step(in_high_pass, shelf.step(in_shelf, x));
-        weighted += z * z;
+        shelved[i] = w.shelf.step(w.in_shelf, x);
     }
-    in_shelf_ = in_shelf, in_high_pass_ = in_high_pass;
-    weighted_ = weighted, plain_ = plain;
+    {
+        const PairFilter &a = w.shelf, &b = w.high_pass;
+        PairFilter::DirectState &s = w.in_shelf, &h = w.in_high_pass;
+        const auto both = [](Quad& to, Pair left, Pair right) { to = Quad{left[0], left[1], right[0], right[1]}; };
+        Quad b0, b1, b2, a1, a2, x1, x2, y1, y2, sums;
+        both(b0, a.b0, b.b0), both(b1, a.b1, b.b1), both(b2, a.b2, b.b2), both(a1, a.a1, b.a1), both(a2, a.a2, b.a2);
+        both(x1, s.x1, h.x1), both(x2, s.x2, h.x2), both(y1, s.y1, h.y1), both(y2, s.y2, h.y2);
+        both(sums, Pair{}, w.weighted);
+        for (int64_t i = behind; i < frames; ++i) {
+            const Pair now = input(i);
+            plain += now * now;
+            const Quad x{now[0], now[1], shelved[0][0], shelved[0][1]};
+            const Quad past = (b1 * x1 + b2 * x2) - a2 * y2, y = (past + b0 * x) - a1 * y1;
+            x2 = x1, x1 = x, y2 = y1, y1 = y;
+            sums += y * y;
+            shelved[0] = shelved[1];
+            shelved[1] = Pair{y[0], y[1]};
+        }
+        const auto first = [](const Quad& v) { return Pair{v[0], v[1]}; };
+        const auto second = [](const Quad& v) { return Pair{v[2], v[3]}; };
+        s = {first(x1), first(x2), first(y1), first(y2)};
+        h = {second(x1), second(x2), second(y1), second(y2)};
+        w.weighted = second(sums);
+    }
+    for (int64_t i = 0; i < begun; ++i) {
+        const Pair z = w.high_pass.step(w.in_high_pass, shelved[i]);
+        w.weighted += z * z;
+    }
+    w.plain = plain;
 }
+ISOTONUS_WIDE void weigh_mono(Weighing& w, const float* in, int64_t frames) { weigh<1>(w, in, frames); }
+ISOTONUS_WIDE void weigh_stereo(Weighing& w, const float* in, int64_t frames) { weigh<2>(w, in, frames); }
+
+}  // namespace
 
 void HopMeter::add(const float* in, int64_t frames) {
+    const NoDenormals none;
     while (frames > 0) {
         const int64_t part = std::min(frames, hop_frames_ - in_hop_);
-        channels_ == 2 ? filter<2>(in, part) : filter<1>(in, part);
+        channels_ == 2 ? weigh_stereo(weighing_, in, part) : weigh_mono(weighing_, in, part);
         in += part * channels_;
         frames -= part;
         in_hop_ += part;
         if (in_hop_ < hop_frames_) continue;
         const double n = static_cast<double>(hop_frames_);
-        hops_.weighted.push_back((weighted_[0] + weighted_[1]) / n);
-        hops_.unweighted.push_back((plain_[0] + plain_[1]) / (n * channels_));
-        weighted_ = plain_ = Pair{};
+        Pair &weighted = weighing_.weighted, &plain = weighing_.plain;
+        hops_.weighted.push_back((weighted[0] + weighted[1]) / n);
+        hops_.unweighted.push_back((plain[0] + plain[1]) / (n * channels_));
+        weighted = plain = Pair{};
         in_hop_ = 0;
-        forget_denormals(in_shelf_);
-        forget_denormals(in_high_pass_);
     }
 }
 

@@ -38,6 +38,13 @@ Level loudness_range_lu(std::span<const double> weighted_hops);
 /// AES17 RMS of the 400 ms windows (hop 100 ms) above -70 dBFS and above 20 dB below the mean of the rest.
 Level gated_average_dbfs(std::span<const double> unweighted_hops);
 
+/// K-weighting at work, and the sums of squares of both sides since they were last taken.
+struct Weighing {
+    PairFilter shelf, high_pass;
+    PairFilter::DirectState in_shelf{}, in_high_pass{};
+    Pair weighted{}, plain{};
+};
+
 /// Filters and adds up samples as they come.
 class HopMeter {
   public:
@@ -46,15 +53,10 @@ class HopMeter {
     const HopPower& hops() const { return hops_; }
 
   private:
-    template <int channels>
-    void filter(const float* in, int64_t frames);
-
     int channels_;
     int64_t hop_frames_;
     int64_t in_hop_ = 0;
-    PairFilter shelf_, high_pass_;
-    PairFilter::QuickState in_shelf_, in_high_pass_;
-    Pair weighted_{}, plain_{};
+    Weighing weighing_;
     HopPower hops_;
 };
 

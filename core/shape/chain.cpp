@@ -5,6 +5,7 @@
 #include <cstring>
 #include <numbers>
 
+#include "core/audio/denormals.h"
 #include "core/audio/kernels.h"
 #include "core/decibels.h"
 #include "core/foreign/plugins.h"
@@ -99,6 +100,7 @@ struct ChainRun::Step {
     int upstream = 0;  ///< frames by which its input is late
     int key = -1;      ///< place in keys; -1: its own input
     Passed passed;
+    float reductions_db[stretch_cells] = {};
     /// What passes beside it, as late as what passes through it.
     std::vector<float> line;
     struct Gains {
@@ -148,9 +150,15 @@ ChainRun::ChainRun(const Chain& chain, const Rides& rides, int channels, double 
 
 namespace {
 
-double square_of(const float* x, int samples) {
-    double sum = 0.0;
-    for (int i = 0; i < samples; ++i) sum += static_cast<double>(x[i]) * static_cast<double>(x[i]);
+/// Of a cell: sums side by side do not wait for each other.
+ISOTONUS_WIDE double square_of(const float* x, int samples) {
+    constexpr int side_by_side = 16;
+    static_assert(cell_frames % side_by_side == 0);
+    double sums[side_by_side] = {}, sum = 0.0;
+    for (int at = 0; at < samples; at += side_by_side)
+        for (int i = 0; i < side_by_side; ++i)
+            sums[i] += static_cast<double>(x[at + i]) * static_cast<double>(x[at + i]);
+    for (const double part : sums) sum += part;
     return sum;
 }
 
@@ -213,30 +221,46 @@ void ChainRun::go_on(int64_t cell, std::span<const std::byte> memory) {
     }
 }
 
-void ChainRun::process(float* cell, std::span<const float* const> keys, std::span<const int> key_channels) {
-    ++cell_;
+void ChainRun::process(float* samples, int cells, std::span<const float* const> keys,
+                       std::span<const int> key_channels) {
+    const NoDenormals none;
+    const int64_t begun = std::exchange(cell_, cell_ + cells);
     if (!watching_) {
-        for (auto& step : steps_) pass(*step, cell, keys, key_channels);
+        for (auto& step : steps_) pass(*step, samples, cells, keys, key_channels);
         return;
     }
-    const int samples = cell_frames * channels_;
-    const bool weighed = cell_ % weighed_cells == 0;
-    double before = weighed ? square_of(cell, samples) : 0.0;
-    for (size_t n = 0; n < steps_.size(); ++n) {
-        Step& step = *steps_[n];
-        pass(step, cell, keys, key_channels);
-        step.passed.peak = std::max(step.passed.peak, kernels::peak(cell, static_cast<size_t>(samples)));
-        if (!weighed) continue;
-        step.passed.square_in += before;
-        step.passed.square_out += before = square_of(cell, samples);
+    const int all = cells * cell_frames * channels_, of_cell = cell_frames * channels_;
+    const int64_t weighed = (begun / weighed_cells + 1) * weighed_cells - 1 - begun;  // never two in one stretch
+    const auto square = [&] { return weighed < cells ? square_of(samples + weighed * of_cell, of_cell) : 0.0; };
+    double before = square();
+    for (auto& step : steps_) {
+        pass(*step, samples, cells, keys, key_channels);
+        step->passed.peak = std::max(step->passed.peak, kernels::peak(samples, static_cast<size_t>(all)));
+        step->passed.square_in += before;
+        step->passed.square_out += before = square();
     }
 }
 
-void ChainRun::pass(Step& step, float* cell, std::span<const float* const> keys, std::span<const int> key_channels) {
-    const auto samples = static_cast<size_t>(cell_frames * channels_);
-    float late[2 * cell_frames], dry[2 * cell_frames];
+void ChainRun::pass(Step& step, float* samples, int cells, std::span<const float* const> keys,
+                    std::span<const int> key_channels) {
+    const float* const key = step.key < 0 ? nullptr : keys[static_cast<size_t>(step.key)];
+    const int wide = step.key < 0 ? channels_ : key_channels[static_cast<size_t>(step.key)];
+    const int at_once = step.ridden || !step.running->takes_stretches() ? 1 : cells;
+    for (int cell = 0; cell < cells; cell += at_once) {
+        const bool in = pass_at_once(step, cell_ - cells + cell + at_once, samples + cell * cell_frames * channels_,
+                                     at_once, key ? key + cell * cell_frames * wide : nullptr, wide);
+        for (int n = 0; n < at_once; ++n) step.reductions_db[cell + n] = in ? step.running->reduction_db(n) : 0.0f;
+    }
+}
+
+/// Cells that end where this one of the song begins; if they are more than one, nothing glides.  Tells whether they
+/// went through the processor.
+bool ChainRun::pass_at_once(Step& step, int64_t ends_at, float* cell, int cells, const float* others, int wide) {
+    const int frames = cells * cell_frames;
+    const auto samples = static_cast<size_t>(frames * channels_);
+    float late[2 * stretch_frames], dry[2 * stretch_frames];
     if (step.ridden)
-        set_values(step, cell_ * cell_frames);
+        set_values(step, ends_at * cell_frames);
     else
         step.from = step.to;
     const Step::Gains &from = step.from, &to = step.to;
@@ -259,41 +283,41 @@ void ChainRun::pass(Step& step, float* cell, std::span<const float* const> keys,
     if (beside) std::memcpy(dry, beside_it, samples * sizeof(float));
     if (!through) {
         for (size_t i = 0; i < samples; ++i) cell[i] = to.dry == 1.0f ? dry[i] : dry[i] * to.dry;
-        return;
+        return false;
     }
     const auto gain = [&](float* x, float a, float b) {
         if (a == 1.0f && b == 1.0f) return;
-        for (int i = 0; i < cell_frames; ++i)
+        for (int i = 0; i < frames; ++i)
             for (int c = 0; c < channels_; ++c) x[i * channels_ + c] *= step.curve_of(a, b, i);
     };
-    float key[2 * cell_frames];
+    float key[2 * stretch_frames];
     gain(cell, from.input, to.input);
-    const bool own = step.key < 0;
-    const float* listened = own || step.judged ? key : keys[static_cast<size_t>(step.key)];
-    if (own && step.by_level) std::memcpy(key, cell, samples * sizeof(float));
+    const float* listened = others && !step.judged ? others : key;
+    if (!others && step.by_level) std::memcpy(key, cell, samples * sizeof(float));
     if (step.judged) {
-        std::memcpy(key, keys[static_cast<size_t>(step.key)], samples * sizeof(float));
+        std::memcpy(key, others, samples * sizeof(float));
         gain(key, from.input, to.input);
     }
     if (step.looks_ahead && !step.line.empty()) {
         std::memcpy(cell, late, samples * sizeof(float));
         gain(cell, from.input, to.input);
     }
-    step.running->process(cell, cell_frames, listened, own ? channels_ : key_channels[static_cast<size_t>(step.key)]);
+    step.running->process(cell, frames, listened, wide);
     gain(cell, from.output, to.output);
-    if (!beside) return;
-    for (int i = 0; i < cell_frames; ++i) {
+    if (!beside) return true;
+    for (int i = 0; i < frames; ++i) {
         const float wet_gain = step.curve_of(from.wet, to.wet, i), dry_gain = step.curve_of(from.dry, to.dry, i);
         for (int c = 0; c < channels_; ++c) {
             const int at = i * channels_ + c;
             cell[at] = cell[at] * wet_gain + dry[at] * dry_gain;
         }
     }
+    return true;
 }
 
 size_t ChainRun::steps() const { return steps_.size(); }
 size_t ChainRun::place_of(size_t step) const { return steps_[step]->place; }
-float ChainRun::reduction_db(size_t step) const { return steps_[step]->running->reduction_db(); }
+float ChainRun::reduction_db(size_t step, int cell) const { return steps_[step]->reductions_db[cell]; }
 
 std::string ChainRun::fault(size_t step) const { return steps_[step]->running->fault(); }
 

@@ -52,13 +52,15 @@ class ChainRun {
     std::vector<std::byte> memory() const;
     size_t memory_bytes() const;
 
-    /// The next cell, interleaved, in place.  keys[i]: the cell of keys()[i], interleaved; key_channels[i] of it.
-    void process(float* cell, std::span<const float* const> keys, std::span<const int> key_channels);
+    /// The next cells, stretch_cells at most, interleaved, in place.  keys[i]: those of keys()[i], interleaved;
+    /// key_channels[i] of it.  How many are taken at once cannot be heard.
+    void process(float* samples, int cells, std::span<const float* const> keys, std::span<const int> key_channels);
 
-    /// Of the last cell: the deepest reduction of each processor of the chain that is at work, dB; and their places.
+    /// Of a cell that was processed last: the deepest reduction of each processor of the chain that is at work, dB; and
+    /// their places.
     size_t steps() const;
     size_t place_of(size_t step) const;
-    float reduction_db(size_t step) const;
+    float reduction_db(size_t step, int cell) const;
     /// Why it does nothing; empty: it does something.
     std::string fault(size_t step) const;
 
@@ -78,7 +80,9 @@ class ChainRun {
   private:
     struct Step;
     void set_values(Step& step, int64_t frame);
-    void pass(Step& step, float* cell, std::span<const float* const> keys, std::span<const int> key_channels);
+    void pass(Step& step, float* samples, int cells, std::span<const float* const> keys,
+              std::span<const int> key_channels);
+    bool pass_at_once(Step& step, int64_t ends_at, float* samples, int cells, const float* key, int key_channels);
     std::vector<std::unique_ptr<Step>> steps_;
     std::vector<KeyTap> keys_;
     int channels_;

@@ -32,37 +32,87 @@ ISOTONUS_WIDE void static_gains_db(const float* level, int frames, float thresho
     }
 }
 
-/// A reduction in dB that falls to what is wanted by the attack and comes back by the release, each given as what is
-/// left after a frame.  Every frame waits for the one before, so both ways are worked out and the right one is the
-/// lesser of them (the greater where the attack is the longer one).
-void follow(const float* wanted, int frames, double attack, double release, double& state, float* out) {
-    double falling[cell_frames], rising[cell_frames], now = state;
-    for (int i = 0; i < frames; ++i) {
-        const auto w = static_cast<double>(wanted[i]);
-        falling[i] = w * (1.0 - attack);
-        rising[i] = w * (1.0 - release);
+/// What two ways to move make of a value over one, two and four frames, of which the lesser counts each time: the least
+/// of straight lines in it, whose slopes are products of both ways' and whose places are here, four frames side by
+/// side.
+struct Ways {
+    static constexpr int most = stretch_frames / 4;
+    double first[2][most], second[3][most], third[2][most], fourth[5][most];
+    double begin[most], end[most];  ///< the value before and after
+};
+
+ISOTONUS_WIDE void find_ways(const float* wanted, int fours, double sign, double fall, double rise, Ways& w) {
+    const double ff = fall * fall, fr = fall * rise, rr = rise * rise, fallen = sign * (1.0 - fall),
+                 risen = sign * (1.0 - rise);
+    const auto lesser = [](double a, double b) { return a < b ? a : b; };
+    for (int n = 0; n < fours; ++n) {
+        double falling[4], rising[4], two[2][3];
+        for (int i = 0; i < 4; ++i) {
+            falling[i] = static_cast<double>(wanted[4 * n + i]) * fallen;
+            rising[i] = static_cast<double>(wanted[4 * n + i]) * risen;
+        }
+        for (int half = 0; half < 2; ++half) {
+            const double f1 = falling[2 * half], f2 = falling[2 * half + 1], r1 = rising[2 * half],
+                         r2 = rising[2 * half + 1];
+            two[half][0] = fall * f1 + f2;
+            two[half][1] = lesser(fall * r1 + f2, rise * f1 + r2);
+            two[half][2] = rise * r1 + r2;
+        }
+        w.first[0][n] = falling[0], w.first[1][n] = rising[0];
+        w.third[0][n] = falling[2], w.third[1][n] = rising[2];
+        for (int i = 0; i < 3; ++i) w.second[i][n] = two[0][i];
+        const double *a = two[0], *b = two[1];
+        w.fourth[0][n] = ff * a[0] + b[0];
+        w.fourth[1][n] = lesser(ff * a[1] + b[0], fr * a[0] + b[1]);
+        w.fourth[2][n] = lesser(lesser(ff * a[2] + b[0], fr * a[1] + b[1]), rr * a[0] + b[2]);
+        w.fourth[3][n] = lesser(fr * a[2] + b[1], rr * a[1] + b[2]);
+        w.fourth[4][n] = rr * a[2] + b[2];
     }
-    if (attack <= release)
-        for (int i = 0; i < frames; ++i) {
-            now = std::min(falling[i] + now * attack, rising[i] + now * release);
-            out[i] = static_cast<float>(now);
-        }
-    else
-        for (int i = 0; i < frames; ++i) {
-            now = std::max(falling[i] + now * attack, rising[i] + now * release);
-            out[i] = static_cast<float>(now);
-        }
-    state = now > -1e-6 ? 0.0 : now;
 }
 
-/// Adds the make-up to reductions in dB; returns the deepest of them.
-ISOTONUS_WIDE float finished(float* gain, int frames, float makeup) {
-    float deepest = 0.0f;
-    for (int i = 0; i < frames; ++i) {
-        deepest = gain[i] < deepest ? gain[i] : deepest;
-        gain[i] += makeup;
+ISOTONUS_WIDE void go_ways(const Ways& w, int fours, double sign, double fall, double rise, float* out) {
+    const double ff = fall * fall, fr = fall * rise, rr = rise * rise;
+    const auto lesser = [](double a, double b) { return a < b ? a : b; };
+    for (int n = 0; n < fours; ++n) {
+        const double x = w.begin[n];
+        const double first = lesser(w.first[0][n] + fall * x, w.first[1][n] + rise * x);
+        const double second = lesser(lesser(w.second[0][n] + ff * x, w.second[1][n] + fr * x), w.second[2][n] + rr * x);
+        const double third = lesser(w.third[0][n] + fall * second, w.third[1][n] + rise * second);
+        out[4 * n] = static_cast<float>(sign * first);
+        out[4 * n + 1] = static_cast<float>(sign * second);
+        out[4 * n + 2] = static_cast<float>(sign * third);
+        out[4 * n + 3] = static_cast<float>(sign * w.end[n]);
     }
-    return deepest;
+}
+
+/// A reduction in dB that falls to what is wanted by the attack and comes back by the release, each given as what is
+/// left after a frame: the lesser of both ways (the greater where the attack is the longer one).  Every frame waits for
+/// the one before, so four are done in one step, and those between them all at once.
+void follow(const float* wanted, int frames, double attack, double release, double& state, float* out) {
+    Ways w;
+    const double sign = attack <= release ? 1.0 : -1.0;
+    const int fours = frames / 4;
+    find_ways(wanted, fours, sign, attack, release, w);
+    const double a2 = attack * attack, r2 = release * release;
+    const double slopes[] = {a2 * a2, a2 * attack * release, a2 * r2, attack * release * r2, r2 * r2};
+    double now = sign * state;
+    for (int n = 0; n < fours; ++n) {
+        w.begin[n] = now;
+        now = std::min(std::min(std::min(w.fourth[0][n] + slopes[0] * now, w.fourth[1][n] + slopes[1] * now),
+                                std::min(w.fourth[2][n] + slopes[2] * now, w.fourth[3][n] + slopes[3] * now)),
+                       w.fourth[4][n] + slopes[4] * now);
+        w.end[n] = now;
+        if (n % (cell_frames / 4) == cell_frames / 4 - 1 && sign * now > -1e-6) now = 0.0;
+    }
+    state = sign * now;
+    go_ways(w, fours, sign, attack, release, out);
+}
+
+/// Adds the make-up to reductions in dB; finds the deepest of each cell.
+void finished(float* gain, int frames, float makeup, float* deepest) {
+    for (int at = 0; at < frames; at += cell_frames) deepest[at / cell_frames] = -kernels::peak(gain + at, cell_frames);
+    if (makeup != 0.0f)
+        for (int i = 0; i < frames; ++i) gain[i] += makeup;
 }
 
 struct Compressor {
@@ -88,11 +138,11 @@ struct Compressor {
             v.number("key_high_cut_hz", key_high_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
         }
     };
+    static constexpr bool takes_stretches = true;
     struct State {
         KeyFilter::State key;
         double power = 0.0;
         double gain_db = 0.0, slow_db = 0.0;  ///< of what is taken away now, and over a longer time
-        float deepest_db = 0.0f;
     };
 
     void prepare(const Settings& s, int, double rate, bool first) {
@@ -109,10 +159,9 @@ struct Compressor {
         power_keep_ = keep_of(rms_s, rate);
     }
     int latency() const { return latency_; }
-    float reduction_db(const State& state) const { return state.deepest_db; }
 
     void process(State& state, const Cell& c) {
-        float level[cell_frames], gain[cell_frames];
+        float level[stretch_frames], gain[stretch_frames];
         if (s_.detector == 0 && !key_.low_on && !key_.high_on) {
             key_levels_db(c, level);
         } else {
@@ -125,15 +174,14 @@ struct Compressor {
                         s_.ratio >= endless_ratio ? -1.0f : static_cast<float>(1.0 / s_.ratio - 1.0),
                         static_cast<float>(s_.knee_db), -static_cast<float>(s_.range_db), gain);
         if (s_.release_auto) {
-            float slow[cell_frames];
+            float slow[stretch_frames];
             follow(gain, c.frames, slow_attack_, slow_release_, state.slow_db, slow);
             follow(gain, c.frames, attack_, quick_, state.gain_db, gain);
             for (int i = 0; i < c.frames; ++i) gain[i] = std::min(gain[i], slow[i]);
         } else {
             follow(gain, c.frames, attack_, release_, state.gain_db, gain);
         }
-        const auto makeup = static_cast<float>(s_.makeup_db);
-        state.deepest_db = finished(gain, c.frames, makeup);
+        finished(gain, c.frames, static_cast<float>(s_.makeup_db), c.reductions_db);
         apply_db(gain, c);
     }
 
@@ -146,11 +194,11 @@ struct Compressor {
             const double power = c.key_channels == 2 ? square[0] + square[1] : 2.0 * square[0];
             state.power = power + (state.power - power) * power_keep_;
             level[i] = static_cast<float>(state.power);
+            if (i % cell_frames == cell_frames - 1 && state.power < 1e-30) state.power = 0.0;
         }
-        float twice[cell_frames];
+        float twice[stretch_frames];
         kernels::levels_db(level, static_cast<size_t>(c.frames), 1, twice);
         for (int i = 0; i < c.frames; ++i) level[i] = 0.5f * twice[i];
-        if (state.power < 1e-30) state.power = 0.0;
     }
 
     Settings s_;

@@ -21,8 +21,9 @@ struct Cut {
             v.choice("slope", slope, slope_words);
         }
     };
+    static constexpr bool takes_stretches = true;
     struct State {
-        PairFilter::State filters[2];
+        PairFilter::DirectState filters[2];
     };
 
     void prepare(const Settings& s, int, double rate, bool first) {

@@ -28,11 +28,10 @@ struct Duck {
         }
     };
     struct State {
-        float share = 0.0f;  ///< of the depth that is taken now
-        int held = 0;        ///< frames that the last hit still holds
-        float deepest_db = 0.0f;
+        float share = 0.0f;    ///< of the depth that is taken now
+        int held = 0;          ///< frames that the last hit still holds
         float band_db = 0.0f;  ///< of the band's filter at the end of the cell before
-        PairFilter::State band;
+        PairFilter::DirectState band;
     };
 
     void prepare(const Settings& s, int, double rate, bool) {
@@ -42,7 +41,6 @@ struct Duck {
         hold_ = static_cast<int>(s.hold_ms * 0.001 * rate);
         rate_ = rate;
     }
-    float reduction_db(const State& state) const { return state.deepest_db; }
 
     void process(State& state, const Cell& c) {
         float level[cell_frames], gain[cell_frames];
@@ -67,7 +65,7 @@ struct Duck {
         state.share = share < 1e-6f ? 0.0f : share;
         state.held = held;
         const auto depth = static_cast<float>(s_.depth_db);
-        state.deepest_db = -depth * most;
+        *c.reductions_db = -depth * most;
         for (int i = 0; i < c.frames; ++i) gain[i] *= -depth;
         if (s_.where == Where::all) return apply_db(gain, c);
         // Only a part of the spectrum: a shelf or a bell whose depth follows, from cell to cell.

@@ -25,7 +25,7 @@ ISOTONUS_WIDE void magnitudes_of(const PairCell& cell, int frames, float* out) {
 }
 
 void levels_db_of(const PairCell& cell, int frames, float* out) {
-    float magnitudes[cell_frames];
+    float magnitudes[stretch_frames];
     magnitudes_of(cell, frames, magnitudes);
     kernels::levels_db(magnitudes, static_cast<size_t>(frames), 1, out);
 }
@@ -35,7 +35,7 @@ void key_levels_db(const Cell& cell, float* out) {
 }
 
 ISOTONUS_WIDE void apply_db(const float* gain_db, const Cell& cell) {
-    float gain[cell_frames];
+    float gain[stretch_frames];
     for (int i = 0; i < cell.frames; ++i) gain[i] = gain_of_db(gain_db[i]);
     if (cell.channels == 2)
         for (int i = 0; i < cell.frames; ++i) {

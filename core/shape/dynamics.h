@@ -12,7 +12,7 @@ namespace isotonus {
 /// A low and a high cut on a key, 12 dB an octave; 20 Hz and 20 kHz leave it as it is.
 struct KeyFilter {
     struct State {
-        PairFilter::State low, high;
+        PairFilter::DirectState low, high;
     };
     GlidingFilter low, high;
     bool low_on = false, high_on = false;

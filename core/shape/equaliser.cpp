@@ -59,8 +59,9 @@ struct Equaliser {
             }
         }
     };
+    static constexpr bool takes_stretches = true;
     struct State {
-        PairFilter::State filters[equaliser_bands];
+        PairFilter::DirectState filters[equaliser_bands];
     };
 
     void prepare(const Settings& s, int channels, double rate, bool first) {
@@ -94,7 +95,7 @@ struct Equaliser {
     }
     void process(State& state, const Cell& c) {
         const GlidingFilter* used[equaliser_bands];
-        PairFilter::State states[equaliser_bands];
+        PairFilter::DirectState states[equaliser_bands];
         size_t count = 0;
         for (size_t n = 0; n < filters_.size(); ++n) {
             if (idle_[n]) continue;
@@ -110,7 +111,7 @@ struct Equaliser {
         cell.store(c.samples, c.channels, c.frames);
         count = 0;
         for (size_t n = 0; n < filters_.size(); ++n)
-            state.filters[n] = idle_[n] ? PairFilter::State{} : states[count++];
+            state.filters[n] = idle_[n] ? PairFilter::DirectState{} : states[count++];
     }
 
     std::complex<double> response(double radians) const {

@@ -9,18 +9,10 @@
 #include <type_traits>
 #include <utility>
 
+#include "core/audio/wide.h"
 #include "core/shape/processor.h"
 
 namespace isotonus {
-
-/// For loops that do the same to many frames: compiled for wider registers too, and chosen when the program starts. The
-/// arithmetic of each frame stays the same (there is no contraction), so the samples are the same on every machine.
-#if defined(__x86_64__) && defined(__GNUC__) && !defined(__clang__) && !defined(__SANITIZE_ADDRESS__) && \
-    !defined(__SANITIZE_THREAD__)
-#define ISOTONUS_WIDE __attribute__((target_clones("avx512f", "avx2", "default")))
-#else
-#define ISOTONUS_WIDE
-#endif
 
 struct Range {
     const char* unit;
@@ -72,13 +64,15 @@ struct Cell {
     const float* key;  ///< interleaved: what is listened to; of a look-ahead processor earlier than `samples` arrive
     int key_channels;
     double sample_rate;
+    float* reductions_db;  ///< of each 32 frames the deepest goes here
 };
 
 /// A running processor from its parts.  P has `Settings` with `fields`, `State` (can be copied byte by byte),
 /// `prepare(settings, channels, rate, first)`, `process(state, cell)`.  What it does may glide over the cell from what
 /// was prepared before to what was prepared last; `first`: there is nothing before.  P may have `latency()`, frames,
-/// `reduction_db(state)`, and, when it is linear, `response(radians)`.  With `line_floats(rate)` it remembers as many
-/// samples besides, all zero at first, and has `process(state, lines, cell)` instead.
+/// and, when it is linear, `response(radians)`.  With `takes_stretches` its cell may be several, of which none glides.
+/// With `line_floats(rate)` it remembers as many samples besides, all zero at first, and has `process(state, lines,
+/// cell)` instead.
 template <class P>
 class RunningOf final : public Running {
     using State = typename P::State;
@@ -103,7 +97,7 @@ class RunningOf final : public Running {
     }
     void restart() override { first_ = true; }
     void process(float* samples, int frames, const float* key, int key_channels) override {
-        const Cell cell{samples, channels_, frames, key, key_channels, rate_};
+        const Cell cell{samples, channels_, frames, key, key_channels, rate_, reductions_db_};
         if constexpr (has_lines)
             processor_.process(state(), reinterpret_cast<float*>(memory_.data() + lines_at), cell);
         else
@@ -114,11 +108,10 @@ class RunningOf final : public Running {
         return 0;
     }
     std::span<std::byte> memory() override { return memory_; }
-    float reduction_db() const override {
-        if constexpr (requires(const P& p, const State& s) { p.reduction_db(s); })
-            return processor_.reduction_db(*std::launder(reinterpret_cast<const State*>(memory_.data())));
-        return 0.0f;
+    bool takes_stretches() const override {
+        return requires { P::takes_stretches; };
     }
+    float reduction_db(int cell) const override { return reductions_db_[cell]; }
     std::complex<double> response(double radians) const override {
         if constexpr (requires(const P& p) { p.response(radians); }) return processor_.response(radians);
         return 1.0;
@@ -129,6 +122,7 @@ class RunningOf final : public Running {
     int channels_;
     double rate_;
     bool first_ = true;
+    float reductions_db_[stretch_cells] = {};
     P processor_;
     std::vector<std::byte> memory_;
 };

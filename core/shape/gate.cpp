@@ -21,7 +21,7 @@ struct Gate {
         }
     };
     struct State {
-        float gain_db = 0.0f, deepest_db = 0.0f;
+        float gain_db = 0.0f;
         int held = 0;
         bool open = false, begun = false;
     };
@@ -32,7 +32,6 @@ struct Gate {
         release_ = static_cast<float>(keep_of(s.release_ms * 0.001, rate));
         hold_ = static_cast<int>(s.hold_ms * 0.001 * rate);
     }
-    float reduction_db(const State& state) const { return state.deepest_db; }
 
     void process(State& state, const Cell& c) {
         float level[cell_frames], gain[cell_frames];
@@ -52,7 +51,7 @@ struct Gate {
             deepest = std::min(deepest, gain[i]);
         }
         if (state.gain_db > -1e-6f) state.gain_db = 0.0f;
-        state.deepest_db = deepest;
+        *c.reductions_db = deepest;
         apply_db(gain, c);
     }
 

@@ -18,7 +18,7 @@ ISOTONUS_WIDE void narrow(const double* in, int samples, float* out) {
     for (int i = 0; i < samples; ++i) out[i] = static_cast<float>(in[i]);
 }
 
-void run_gliding(const GlidingFilter& filter, PairFilter::State& state, Pair* cell, int frames) {
+void run_gliding(const GlidingFilter& filter, PairFilter::DirectState& state, Pair* cell, int frames) {
     PairFilter f = filter.from;
     constexpr Pair part{1.0 / cell_frames, 1.0 / cell_frames};
     const PairFilter step{(filter.to.b0 - f.b0) * part, (filter.to.b1 - f.b1) * part, (filter.to.b2 - f.b2) * part,
@@ -41,11 +41,11 @@ void PairCell::store(float* out, int channels, int frames) const {
     for (int i = 0; i < frames; ++i) out[i] = static_cast<float>(at[i][0]);
 }
 
-void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::State* states, Pair* cell, int frames) {
+void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::DirectState* states, Pair* cell,
+                 int frames) {
     for (size_t n = 0; n < filters.size();) {
         if (!filters[n]->still) {
             run_gliding(*filters[n], states[n], cell, frames);
-            forget_denormals(states[n]);
             ++n;
             continue;
         }

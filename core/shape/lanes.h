@@ -10,9 +10,9 @@
 
 namespace isotonus {
 
-/// A cell in double; of a mono row the second lane is 0.
+/// A cell in double, or several; of a mono row the second lane is 0.
 struct PairCell {
-    Pair at[cell_frames];
+    Pair at[stretch_frames];
     void load(const float* in, int channels, int frames);
     void store(float* out, int channels, int frames) const;
     /// Left and right to middle and sides, and back: M = (L + R) / 2, S = (L - R) / 2.
@@ -40,8 +40,9 @@ struct GlidingFilter {
 /// What a filter does to a frequency of the first side (left, or middle), once it has glided there.
 std::complex<double> response_of(const GlidingFilter& filter, double radians);
 
-/// Runs filters one after the other over a cell; their states next to each other.
-void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::State* states, Pair* cell, int frames);
+/// Runs filters one after the other over a cell, or over several where all are still; their states next to each other.
+void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::DirectState* states, Pair* cell,
+                 int frames);
 
 // Within 0.0002 dB.  Plain arithmetic without branches or tables.
 inline float exp2_of(float x) {

@@ -64,7 +64,6 @@ struct Limiter {
         float taken[most_look + 1 + cell_frames] = {};  ///< 1 less the gain that each sample wants; likewise
         float held[most_look + cell_frames] = {};       ///< 1 less the gain after hold and release
         float last = 0.0f;                              ///< what the last sample itself wanted
-        float deepest_db = 0.0f;
     };
 
     void prepare(const Settings& s, int, double rate, bool first) {
@@ -73,7 +72,6 @@ struct Limiter {
         keep_ = static_cast<float>(keep_of(s.release_ms * 0.001, rate));
     }
     int latency() const { return look_ + before; }
-    float reduction_db(const State& state) const { return state.deepest_db; }
 
     void process(State& state, const Cell& c) {
         static const Between between;
@@ -114,7 +112,7 @@ struct Limiter {
             deepest = std::max(deepest, taken);
             for (int side = 0; side < c.channels; ++side) c.samples[i * c.channels + side] *= 1.0f - taken;
         }
-        state.deepest_db = deepest > 0.0f ? static_cast<float>(db_from_gain(1.0 - static_cast<double>(deepest))) : 0.0f;
+        *c.reductions_db = deepest > 0.0f ? static_cast<float>(db_from_gain(1.0 - static_cast<double>(deepest))) : 0.0f;
     }
 
   private:

@@ -21,6 +21,8 @@ namespace isotonus {
 /// Frames of a cell: parameters change from one cell to the next, and cells begin at the song's start, so that blocks
 /// cannot be heard.
 inline constexpr int cell_frames = 32;
+/// Cells that may be worked on at once where nothing changes from one to the next; the samples are the same.
+inline constexpr int stretch_cells = 16, stretch_frames = stretch_cells * cell_frames;
 
 /// A processor as the user set it.
 struct Processor {
@@ -54,14 +56,16 @@ class Running {
     virtual void set(std::span<const double> values) = 0;
     /// The next `set` is a first one.
     virtual void restart() = 0;
-    /// One cell, interleaved, in place; `key` is what it listens to, interleaved.
-    virtual void process(float* cell, int frames, const float* key, int key_channels) = 0;
+    /// One cell, interleaved, in place; `key` is what it listens to, interleaved.  Where it takes stretches, as many
+    /// cells as a stretch has, if what was set last was a first time or the same as before.
+    virtual void process(float* cells, int frames, const float* key, int key_channels) = 0;
+    virtual bool takes_stretches() const { return false; }
     /// Frames by which its output is late, or by which it looks ahead; does not change after the first `set`.
     virtual int latency() const = 0;
     /// What it remembers, as bytes that can be kept and given back.
     virtual std::span<std::byte> memory() = 0;
-    /// The deepest reduction of the last cell, dB, 0 or below.
-    virtual float reduction_db() const = 0;
+    /// The deepest reduction of a cell that was processed last, dB, 0 or below.
+    virtual float reduction_db(int cell) const = 0;
     /// What a linear one does to a frequency (radians a frame) that both sides have in common, as it was last set.
     virtual std::complex<double> response(double radians) const = 0;
     /// Why it lets through what comes in, in a sentence; empty: it does not.

@@ -111,7 +111,7 @@ class RoomRunning final : public Running {
     void restart() override { first_ = true; }
     int latency() const override { return room_block; }
     std::span<std::byte> memory() override { return memory_; }
-    float reduction_db() const override { return 0.0f; }
+    float reduction_db(int) const override { return 0.0f; }
     std::complex<double> response(double) const override { return 1.0; }
 
     void process(float* cell, int frames, const float*, int) override {
@@ -212,7 +212,7 @@ class NoRoom final : public Running {
     void process(float*, int, const float*, int) override {}
     int latency() const override { return 0; }
     std::span<std::byte> memory() override { return {}; }
-    float reduction_db() const override { return 0.0f; }
+    float reduction_db(int) const override { return 0.0f; }
     std::complex<double> response(double) const override { return 1.0; }
     std::string fault() const override { return why_; }
 

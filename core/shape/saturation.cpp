@@ -120,7 +120,7 @@ struct Saturation {
         float in[2][taps - 1] = {};
         float fine[2][times][taps - 1] = {};
         float rest[2][taps - 1] = {};
-        PairFilter::State low, high, tone;
+        PairFilter::DirectState low, high, tone;
     };
 
     void prepare(const Settings& s, int, double rate, bool first) {
@@ -142,7 +142,7 @@ struct Saturation {
         whole = cell;
         if (banded_) {
             const GlidingFilter* const filters[] = {&low_, &high_};
-            PairFilter::State states[] = {state.low, state.high};
+            PairFilter::DirectState states[] = {state.low, state.high};
             run_filters(filters, states, cell.at, c.frames);
             state.low = states[0], state.high = states[1];
         }

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 #include <cstring>
+#include <utility>
 
 #include "core/audio/media.h"
 #include "core/files/hash.h"
@@ -40,17 +41,17 @@ class TapReader {
     }
     int channels() const { return tap_->channels(); }
 
-    /// One cell's samples from a frame of the song on; before its start they are silent.
-    Result<void> cell(int64_t first, float* out) {
+    /// Samples from a frame of the song on; before its start they are silent.
+    Result<void> read(int64_t first, int64_t frames, float* out) {
         const auto channels = static_cast<size_t>(tap_->channels());
-        for (int64_t done = 0; done < cell_frames;) {
+        for (int64_t done = 0; done < frames;) {
             const int64_t at = first + done;
             if (at < held_from_ || at >= held_from_ + read_frames || held_.empty()) {
                 held_from_ =
                     at >= 0 ? at / read_frames * read_frames : -((-at + read_frames - 1) / read_frames) * read_frames;
                 if (auto read = fill(); !read) return read;
             }
-            const int64_t inside = at - held_from_, part = std::min(cell_frames - done, read_frames - inside);
+            const int64_t inside = at - held_from_, part = std::min(frames - done, read_frames - inside);
             std::memcpy(out + static_cast<size_t>(done) * channels,
                         held_.data() + static_cast<size_t>(inside) * channels,
                         static_cast<size_t>(part) * channels * sizeof(float));
@@ -106,22 +107,23 @@ class SignalRun {
                 reader = std::move(*opened);
             }
             run.key_channels_.push_back(reader ? reader->channels() : 1);
-            run.key_cells_.emplace_back(static_cast<size_t>(2 * cell_frames));
+            run.key_cells_.emplace_back(static_cast<size_t>(2 * stretch_frames));
             run.key_readers_.push_back(std::move(reader));
         }
         for (auto& cell : run.key_cells_) run.key_inputs_.push_back(cell.data());
         return run;
     }
 
-    /// Processes this cell, which must be the one that the chain expects, into `out`.
-    Result<void> process(int64_t cell, float* out) {
-        if (auto read = source_.cell(cell * cell_frames, out); !read) return read;
+    /// Processes cells from this one on, which must be the one that the chain expects, into `out`.
+    Result<void> process(int64_t cell, int cells, float* out) {
+        const int frames = cells * cell_frames;
+        if (auto read = source_.read(cell * cell_frames, frames, out); !read) return read;
         for (size_t k = 0; k < key_readers_.size(); ++k) {
             if (!key_readers_[k]) continue;
             const int64_t at = cell * cell_frames - chain.keys()[k].late;
-            if (auto read = key_readers_[k]->cell(at, key_cells_[k].data()); !read) return read;
+            if (auto read = key_readers_[k]->read(at, frames, key_cells_[k].data()); !read) return read;
         }
-        chain.process(out, key_inputs_, key_channels_);
+        chain.process(out, cells, key_inputs_, key_channels_);
         return {};
     }
 
@@ -165,14 +167,15 @@ class SignalReader : public FrameReader {
                 done += part;
                 continue;
             }
-            const int64_t cell = (at + late) / cell_frames;
-            if (auto reached = reach(cell); !reached) {
+            const int64_t wanted = std::min(frames - done, signal_->frames_ - at), last = at + late + wanted - 1;
+            if (auto reached = reach((at + late) / cell_frames, last / cell_frames); !reached) {
                 next_ = -1;
+                held_cells_ = 0;
                 return reached;
             }
-            const int64_t inside = at + late - cell * cell_frames;
-            const int64_t part = std::min({frames - done, cell_frames - inside, signal_->frames_ - at});
-            std::copy_n(cell_.data() + inside * channels_, part * channels_, out + done * channels_);
+            const int64_t inside = at + late - (next_ - held_cells_) * cell_frames;
+            const int64_t part = std::min(wanted, held_cells_ * cell_frames - inside);
+            std::copy_n(held_.data() + inside * channels_, part * channels_, out + done * channels_);
             done += part;
         }
         return {};
@@ -183,16 +186,18 @@ class SignalReader : public FrameReader {
         : signal_(std::move(signal)),
           run_(std::move(run)),
           channels_(signal_->recipe_.source.channels()),
-          cell_(static_cast<size_t>(cell_frames * channels_)) {}
+          held_(static_cast<size_t>(stretch_frames * channels_)) {}
 
-    /// Makes `cell_` the output of this input cell.
-    Result<void> reach(int64_t cell) {
-        if (cell + 1 == next_) return {};
+    /// Makes this input cell one of those whose output is held; none behind `last` is processed.
+    Result<void> reach(int64_t cell, int64_t last) {
+        if (cell >= next_ - held_cells_ && cell < next_) return {};
         const int64_t spacing =
             signal_->is_provisional() ? signal_->recipe_.sample_rate / cell_frames : signal_->spacing_cells_;
         if (next_ < 0 || cell < next_ || cell - next_ > spacing) start_before(cell, spacing);
-        for (; next_ <= cell; ++next_)
-            if (auto done = run_.process(next_, cell_.data()); !done) return done;
+        for (; next_ <= cell; next_ += held_cells_) {
+            held_cells_ = std::min<int64_t>(stretch_cells, last + 1 - next_);
+            if (auto done = run_.process(next_, static_cast<int>(held_cells_), held_.data()); !done) return done;
+        }
         return {};
     }
 
@@ -212,8 +217,9 @@ class SignalReader : public FrameReader {
     std::shared_ptr<const Signal> signal_;
     SignalRun run_;
     int channels_;
-    std::vector<float> cell_;
-    int64_t next_ = -1;  ///< the cell that is processed next; -1: none was
+    std::vector<float> held_;
+    int64_t next_ = -1;       ///< the cell that is processed next; -1: none was
+    int64_t held_cells_ = 0;  ///< those before it, whose output is held
 };
 
 /// Reads what was kept of a signal.
@@ -292,12 +298,17 @@ class ReductionWatch {
             if (turns_down(*processor_type(recipe.chain[chain.place_of(s)].type)))
                 by_place[chain.place_of(s)].assign(blocks, 0.0f);
     }
-    void note(int64_t cell) {
-        const auto block =
-            static_cast<size_t>(std::max<int64_t>(0, cell * cell_frames - chain_.latency()) / block_frames);
-        for (size_t s = 0; s < chain_.steps(); ++s)
-            if (auto& list = by_place[chain_.place_of(s)]; block < list.size())
-                list[block] = std::min(list[block], chain_.reduction_db(s));
+    /// Of the cells from this one on, which were processed last.
+    void note(int64_t first, int cells) {
+        for (size_t s = 0; s < chain_.steps(); ++s) {
+            auto& list = by_place[chain_.place_of(s)];
+            if (list.empty()) continue;
+            for (int n = 0; n < cells; ++n) {
+                const int64_t frame = std::max<int64_t>(0, (first + n) * cell_frames - chain_.latency());
+                if (const auto block = static_cast<size_t>(frame / block_frames); block < list.size())
+                    list[block] = std::min(list[block], chain_.reduction_db(s, n));
+            }
+        }
     }
 
   private:
@@ -339,11 +350,13 @@ Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place,
         if (place >= recipe.chain.size() || watch.by_place[place].empty())
             return fail("", said("this processor turns nothing down"));
         run->chain.begin(0);
-        float out[2 * cell_frames];
-        for (int64_t cell = 0; cell * cell_frames < frames + run->chain.latency(); ++cell) {
+        float out[2 * stretch_frames];
+        const int64_t cells = (frames + run->chain.latency() + cell_frames - 1) / cell_frames;
+        for (int64_t cell = 0; cell < cells; cell += stretch_cells) {
             if (cell % 128 == 0 && progress && progress->cancelled()) return stopped();
-            if (auto done = run->process(cell, out); !done) return tl::unexpected(done.error());
-            watch.note(cell);
+            const int some = static_cast<int>(std::min<int64_t>(stretch_cells, cells - cell));
+            if (auto done = run->process(cell, some, out); !done) return tl::unexpected(done.error());
+            watch.note(cell, some);
         }
         return summed_up(watch.by_place[place], recipe.sample_rate);
     });
@@ -372,7 +385,7 @@ std::string tap_key(const RowTap& tap) {
 }  // namespace
 
 std::string signal_key(const SignalRecipe& recipe) {
-    std::string key = fmt::format("signals 2\n{}\n{}", recipe.sample_rate, tap_key(recipe.source));
+    std::string key = fmt::format("signals 3\n{}\n{}", recipe.sample_rate, tap_key(recipe.source));
     for (const Processor& p : recipe.chain) {
         key += fmt::format("\n{} {} {} {} {}", p.type, p.id, p.in, p.match ? p.match_db : 0.0, p.key);
         if (!p.impulse.empty()) key += " impulse " + cache_key(p.impulse, "impulse");
@@ -558,7 +571,7 @@ class SignalMaker {
                 if (progress_->cancelled()) return stopped();
                 progress_->report(static_cast<double>(std::max<int64_t>(0, at)) / static_cast<double>(frames));
             }
-            if (auto done = run->process(cell, out); !done) return tl::unexpected(done.error());
+            if (auto done = run->process(cell, 1, out); !done) return tl::unexpected(done.error());
             const int64_t skip = std::clamp<int64_t>(-at, 0, cell_frames),
                           take = std::min<int64_t>(cell_frames, frames - at);
             if (take <= skip) continue;
@@ -631,29 +644,33 @@ class SignalMaker {
         Measurer measurer(channels, recipe.sample_rate, 1.0f);
         signal->kept_ = Spooled::reserve(signal->frames_ * channels);
         int64_t kept = 0;
-        std::vector<float> piece;
-        const size_t whole_piece = static_cast<size_t>(4096 * channels);
-        int64_t left_out = late, rest = signal->frames_;
+        constexpr int64_t whole_piece = 4096;
+        std::vector<float> piece(static_cast<size_t>((whole_piece + stretch_frames) * channels));
+        int64_t left_out = late, rest = signal->frames_, filled = 0;
         chain.begin(0);
-        for (int64_t cell = 0; cell < cells; ++cell) {
+        static_assert(4096 / cell_frames % stretch_cells == 0, "checkpoints lie between stretches");
+        for (int64_t cell = 0; cell < cells; cell += stretch_cells) {
             if (cell % signal->spacing_cells_ == 0) {
                 if (progress_ && progress_->cancelled()) return stopped();
                 if (progress_) progress_->report(static_cast<double>(cell) / static_cast<double>(cells));
                 const auto memory = chain.memory();
                 signal->checkpoints_.insert(signal->checkpoints_.end(), memory.begin(), memory.end());
             }
-            float out[2 * cell_frames];
-            if (auto done = run.process(cell, out); !done) return tl::unexpected(done.error());
-            watch.note(cell);
-            const int64_t skip = std::min<int64_t>(left_out, cell_frames), take = std::min(cell_frames - skip, rest);
+            float* const out = piece.data() + filled * channels;
+            const int some = static_cast<int>(std::min<int64_t>(stretch_cells, cells - cell));
+            if (auto done = run.process(cell, some, out); !done) return tl::unexpected(done.error());
+            watch.note(cell, some);
+            const int64_t skip = std::min<int64_t>(left_out, some * cell_frames),
+                          take = std::min(some * cell_frames - skip, rest);
             left_out -= skip;
             rest -= take;
-            piece.insert(piece.end(), out + skip * channels, out + (skip + take) * channels);
-            if (piece.size() < whole_piece && rest > 0) continue;
-            measurer.add(piece.data(), static_cast<int64_t>(piece.size()) / channels);
-            if (signal->kept_ && !signal->kept_->write(kept, piece.data(), std::ssize(piece))) signal->kept_.reset();
-            kept += std::ssize(piece);
-            piece.clear();
+            if (skip > 0) std::copy_n(out + skip * channels, take * channels, out);
+            filled += take;
+            if (filled < whole_piece && rest > 0) continue;
+            const int64_t samples = std::exchange(filled, 0) * channels;
+            measurer.add(piece.data(), samples / channels);
+            if (signal->kept_ && !signal->kept_->write(kept, piece.data(), samples)) signal->kept_.reset();
+            kept += samples;
         }
         signal->checkpoints_.shrink_to_fit();
         const size_t places = recipe_.chain.size();

@@ -20,7 +20,7 @@ struct Width {
         }
     };
     struct State {
-        PairFilter::State cut;
+        PairFilter::DirectState cut;
     };
 
     void prepare(const Settings& s, int, double rate, bool first) {

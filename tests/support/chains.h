@@ -48,7 +48,7 @@ inline std::vector<float> through(const Chain& chain, std::vector<float> in, int
         }
         const std::vector<const float*> keys(run.keys().size(), listened.data());
         const std::vector<int> key_channels(run.keys().size(), 1);
-        run.process(cell.data(), keys, key_channels);
+        run.process(cell.data(), 1, keys, key_channels);
         out.insert(out.end(), cell.begin(), cell.end());
     }
     out.erase(out.begin(), out.begin() + run.latency() * channels);
