@@ -218,15 +218,17 @@ Result<void> SoundReader::read(int64_t first, int64_t frames, float* out) {
     } else if (packing_ == Packing::f32) {
         got = sf_read_raw(file_.get(), body, static_cast<sf_count_t>(samples * 4)) / 4;
     } else {
+        // One for all readers of a thread: it stays in the processor's cache.
+        static thread_local std::vector<unsigned char> raw;
         const size_t bytes = packing_ == Packing::s16 ? 2 : 3;
-        raw_.resize(samples * bytes);
-        got = sf_read_raw(file_.get(), raw_.data(), static_cast<sf_count_t>(raw_.size())) /
+        raw.resize(std::max(raw.size(), samples * bytes));
+        got = sf_read_raw(file_.get(), raw.data(), static_cast<sf_count_t>(samples * bytes)) /
               static_cast<sf_count_t>(bytes);
         const size_t count = static_cast<size_t>(std::max<sf_count_t>(got, 0));
         if (packing_ == Packing::s16)
-            kernels::unpack_s16(reinterpret_cast<const int16_t*>(raw_.data()), count, body);
+            kernels::unpack_s16(reinterpret_cast<const int16_t*>(raw.data()), count, body);
         else
-            kernels::unpack_s24(raw_.data(), count, body);
+            kernels::unpack_s24(raw.data(), count, body);
     }
     if (packing_ == Packing::by_library || packing_ == Packing::f32)
         non_finite_ +=

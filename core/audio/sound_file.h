@@ -74,7 +74,6 @@ class SoundReader {
     std::shared_ptr<Place> place_;
     std::unique_ptr<SNDFILE, Close> file_;
     Packing packing_ = Packing::by_library;
-    std::vector<unsigned char> raw_;
     int64_t position_ = 0;
     int64_t non_finite_ = 0;
 };

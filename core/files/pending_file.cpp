@@ -157,6 +157,7 @@ PendingFile::PendingFile(PendingFile&& other) noexcept
       claim_(std::move(other.claim_)),
       kept_(std::move(other.kept_)),
       bytes_(other.bytes_),
+      syncing_(other.syncing_),
       problem_(other.problem_) {
     other.temporary_.clear();
 }
@@ -174,6 +175,11 @@ Result<void> PendingFile::write(int64_t place, std::string_view bytes) {
     const bool whole = file_->write(place, bytes.data(), count, &problem) == count && problem == 0;
     if (!whole && problem_ == 0) problem_ = problem ? problem : EIO;
     bytes_ = std::max(bytes_, place + count);
+    constexpr int64_t share_bytes = int64_t{4} << 20;
+    if (bytes_ - syncing_ >= share_bytes) {
+        file_->begin_to_sync(syncing_, bytes_ - syncing_);
+        syncing_ = bytes_;
+    }
     if (!whole) return fail(target_.string(), fault(problem_));
     return {};
 }

@@ -44,7 +44,7 @@ class PendingFile {
     std::shared_ptr<PooledFile> file_;
     std::shared_ptr<const void> claim_;  ///< tells other processes that somebody works on what is in this folder
     ProtectedFiles kept_;
-    int64_t bytes_ = 0;
+    int64_t bytes_ = 0, syncing_ = 0;  ///< written; and of that, on its way to the disk
     int problem_ = 0;
 };
 

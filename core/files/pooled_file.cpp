@@ -203,6 +203,14 @@ int64_t PooledFile::write(int64_t place, const void* from, int64_t count, int* p
     });
 }
 
+void PooledFile::begin_to_sync(int64_t place, int64_t count) {
+    int problem = 0;
+    with_descriptor(&problem, [&](int descriptor) {
+        ::sync_file_range(descriptor, place, count, SYNC_FILE_RANGE_WRITE);
+        return int64_t{0};
+    });
+}
+
 int PooledFile::sync() {
     int problem = file_fault(FileStep::sync, path_);
     if (problem) return problem;
