@@ -49,13 +49,14 @@ template <int channels>
         return Pair{static_cast<double>(in[i]), 0.0};
     };
     constexpr int64_t behind = 2;
-    Pair shelved[behind] = {}, plain = w.plain;
-    const int64_t begun = std::min(behind, frames);
-    for (int64_t i = 0; i < begun; ++i) {
+    Pair plain = w.plain;
+    const auto shelved = [&](int64_t i) {
+        if (i >= frames) return Pair{};
         const Pair x = input(i);
         plain += x * x;
-        shelved[i] = w.shelf.step(w.in_shelf, x);
-    }
+        return w.shelf.step(w.in_shelf, x);
+    };
+    Pair older = shelved(0), newer = shelved(1);  // what the shelf made of the frames that the high pass is behind
     {
         const PairFilter &a = w.shelf, &b = w.high_pass;
         PairFilter::DirectState &s = w.in_shelf, &h = w.in_high_pass;
@@ -67,12 +68,12 @@ template <int channels>
         for (int64_t i = behind; i < frames; ++i) {
             const Pair now = input(i);
             plain += now * now;
-            const Quad x{now[0], now[1], shelved[0][0], shelved[0][1]};
+            const Quad x{now[0], now[1], older[0], older[1]};
             const Quad past = (b1 * x1 + b2 * x2) - a2 * y2, y = (past + b0 * x) - a1 * y1;
             x2 = x1, x1 = x, y2 = y1, y1 = y;
             sums += y * y;
-            shelved[0] = shelved[1];
-            shelved[1] = Pair{y[0], y[1]};
+            older = newer;
+            newer = Pair{y[0], y[1]};
         }
         const auto first = [](const Quad& v) { return Pair{v[0], v[1]}; };
         const auto second = [](const Quad& v) { return Pair{v[2], v[3]}; };
@@ -80,10 +81,12 @@ template <int channels>
         h = {second(x1), second(x2), second(y1), second(y2)};
         w.weighted = second(sums);
     }
-    for (int64_t i = 0; i < begun; ++i) {
-        const Pair z = w.high_pass.step(w.in_high_pass, shelved[i]);
+    const auto pass = [&](Pair x) {
+        const Pair z = w.high_pass.step(w.in_high_pass, x);
         w.weighted += z * z;
-    }
+    };
+    if (frames > 0) pass(older);
+    if (frames > 1) pass(newer);
     w.plain = plain;
 }
 ISOTONUS_WIDE void weigh_mono(Weighing& w, const float* in, int64_t frames) { weigh<1>(w, in, frames); }

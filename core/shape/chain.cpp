@@ -230,8 +230,12 @@ void ChainRun::process(float* samples, int cells, std::span<const float* const> 
         return;
     }
     const int all = cells * cell_frames * channels_, of_cell = cell_frames * channels_;
-    const int64_t weighed = (begun / weighed_cells + 1) * weighed_cells - 1 - begun;  // never two in one stretch
-    const auto square = [&] { return weighed < cells ? square_of(samples + weighed * of_cell, of_cell) : 0.0; };
+    const auto square = [&] {
+        double sum = 0.0;
+        for (int64_t n = weighed_cells - 1 - begun % weighed_cells; n < cells; n += weighed_cells)
+            sum += square_of(samples + n * of_cell, of_cell);
+        return sum;
+    };
     double before = square();
     for (auto& step : steps_) {
         pass(*step, samples, cells, keys, key_channels);
@@ -293,12 +297,18 @@ bool ChainRun::pass_at_once(Step& step, int64_t ends_at, float* cell, int cells,
     float key[2 * stretch_frames];
     gain(cell, from.input, to.input);
     const float* listened = others && !step.judged ? others : key;
-    if (!others && step.by_level) std::memcpy(key, cell, samples * sizeof(float));
+    const bool gets_late = step.looks_ahead && !step.line.empty();
+    if (!others && step.by_level) {
+        if (step.running->takes_stretches() && !gets_late)
+            listened = cell;
+        else
+            std::memcpy(key, cell, samples * sizeof(float));
+    }
     if (step.judged) {
         std::memcpy(key, others, samples * sizeof(float));
         gain(key, from.input, to.input);
     }
-    if (step.looks_ahead && !step.line.empty()) {
+    if (gets_late) {
         std::memcpy(cell, late, samples * sizeof(float));
         gain(cell, from.input, to.input);
     }

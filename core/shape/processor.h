@@ -22,7 +22,7 @@ namespace isotonus {
 /// cannot be heard.
 inline constexpr int cell_frames = 32;
 /// Cells that may be worked on at once where nothing changes from one to the next; the samples are the same.
-inline constexpr int stretch_cells = 16, stretch_frames = stretch_cells * cell_frames;
+inline constexpr int stretch_cells = 32, stretch_frames = stretch_cells * cell_frames;
 
 /// A processor as the user set it.
 struct Processor {
@@ -57,7 +57,8 @@ class Running {
     /// The next `set` is a first one.
     virtual void restart() = 0;
     /// One cell, interleaved, in place; `key` is what it listens to, interleaved.  Where it takes stretches, as many
-    /// cells as a stretch has, if what was set last was a first time or the same as before.
+    /// cells as a stretch has, if what was set last was a first time or the same as before; its key may be the samples
+    /// themselves.
     virtual void process(float* cells, int frames, const float* key, int key_channels) = 0;
     virtual bool takes_stretches() const { return false; }
     /// Frames by which its output is late, or by which it looks ahead; does not change after the first `set`.
