@@ -3,6 +3,7 @@
 #include "app/balance/balance_panel.h"
 #include "app/balance/bus_block.h"
 #include "app/balance/field.h"
+#include "core/balance/fader.h"
 #include "core/session/routing.h"
 
 #include <QCoreApplication>
@@ -497,12 +498,12 @@ void BalanceLane::set_by_peak(double dbfs) {
         const MaterialPtr m = work_.materials.played(at_zero);
         const Level peak = m ? peak_after_ride_dbfs(after_chain(at_zero, *m), *m, session.group_db(row)) : std::nullopt;
         if (!peak || !std::isfinite(*peak)) continue;
-        const double db = dbfs - *peak;
-        if (db > fader_max_db)
+        const auto fader_db = fader_for_peak(*peak, dbfs);
+        if (!fader_db)
             return emit work_.view.hint(
                 tr("%1 peaks at %2 with its fader at +12 dB.")
                     .arg(QString::fromStdString(at_zero.name), db_text(*peak + fader_max_db, "dBFS", true)));
-        faders[row] = db < fader_floor_db ? silence_db : db;
+        faders[row] = *fader_db;
     }
     if (faders.empty()) return;
     if (faders.size() == 1 && write(Part::fader, faders.begin()->second, 0)) return;
@@ -569,11 +570,12 @@ QString BusLane::sentence() const {
 void BusLane::set_by_peak(double dbfs) {
     const Level peak = song_peak_dbfs();
     if (!peak || !std::isfinite(*peak) || std::isinf(values().fader_db)) return;
-    const double db = values().fader_db + dbfs - *peak;
-    if (db > fader_max_db)
+    const double at_zero_dbfs = *peak - values().fader_db;
+    const auto fader_db = fader_for_peak(at_zero_dbfs, dbfs);
+    if (!fader_db)
         return emit work_.view.hint(tr("%1 peaks at %2 with its fader at +12 dB.")
-                                        .arg(track_name(), db_text(dbfs - db + fader_max_db, "dBFS", true)));
-    move(Part::fader, db < fader_floor_db ? silence_db : db, true, 0);
+                                        .arg(track_name(), db_text(at_zero_dbfs + fader_max_db, "dBFS", true)));
+    move(Part::fader, *fader_db, true, 0);
 }
 
 void BusLane::move(Part part, double to, bool, uint64_t gesture) {

@@ -9,6 +9,7 @@
 #include "app/desk/workspace.h"
 #include "app/style/text.h"
 #include "core/balance/build_up.h"
+#include "core/balance/fader.h"
 #include "core/session/presets.h"
 #include "core/session/routing.h"
 #include "core/shape/chain.h"
@@ -424,12 +425,6 @@ void Editing::spread_pans() {
         next = with_track(next, ids[i], [pan](Track& t) { t.pan = pan; });
     }
     work_.document.edit(tr("Spread pans of %n row(s)", nullptr, static_cast<int>(ids.size())), std::move(next));
-}
-
-double fader_moved(double from_db, double by_db) {
-    if (std::isinf(from_db)) return by_db > 0.0 ? fader_floor_db + by_db : silence_db;
-    const double to = std::min(from_db + by_db, fader_max_db);
-    return to < fader_floor_db ? silence_db : to;
 }
 
 void Editing::others_down(double by_db) {

@@ -16,9 +16,6 @@ namespace isotonus {
 
 class Workspace;
 
-/// Fader levels: minus infinity below the floor, +12 dB at most.
-double fader_moved(double from_db, double by_db);
-
 class Editing : public QObject {
     Q_OBJECT
   public:

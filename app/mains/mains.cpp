@@ -8,6 +8,7 @@
 #include <cmath>
 
 #include "app/balance/balance.h"
+#include "core/balance/fader.h"
 
 namespace isotonus {
 

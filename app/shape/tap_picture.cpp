@@ -74,8 +74,8 @@ void TapPicture::paintEvent(QPaintEvent*) {
                                   : tr("the song has no tempo yet: seconds"));
     // A repeat is as high as it is loud, 48 dB from the edge to the line.
     const auto height_of = [&](double gain) {
-        const double db = gain > 0.0 ? 20.0 * std::log10(gain) : -96.0;
-        return static_cast<int>(std::lround(std::clamp(1.0 + db / 48.0, 0.0, 1.0) * (c.height() / 2 - 18)));
+        return static_cast<int>(
+            std::lround(std::clamp(1.0 + db_from_gain(gain) / 48.0, 0.0, 1.0) * (c.height() / 2 - 18)));
     };
     const QRect dry(x_of(0.0) - 1, middle - height_of(1.0), 3, 2 * height_of(1.0));
     painter.setPen(theme().faint);
@@ -100,7 +100,7 @@ void TapPicture::mouseMoveEvent(QMouseEvent* event) {
     emit work_.view.hint(tr("Repeat %1 after %2 ms, %3")
                              .arg(near - repeats.begin() + 1)
                              .arg(near->time_s * 1000.0, 0, 'f', 0)
-                             .arg(db_text(most > 0.0 ? 20.0 * std::log10(most) : silence_db, "dB", true)));
+                             .arg(db_text(db_from_gain(most), "dB", true)));
 }
 
 void TapPicture::leaveEvent(QEvent*) { emit work_.view.hint({}); }

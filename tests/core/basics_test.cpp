@@ -1,5 +1,5 @@
 // Decibels, work shared among threads, and the picture of the whole song.
-#include "core/decibels.h"
+#include "core/balance/fader.h"
 #include "core/mix/mix_peak.h"
 
 #include "core/mix/mixdown.h"
@@ -20,6 +20,18 @@ TEST(Decibels, and_gains_are_each_others_inverse) {
     for (double db = -100.0; db <= 24.0; db += 3.7) EXPECT_NEAR(db_from_gain(gain_from_db(db)), db, 1e-9);
     EXPECT_FALSE(level_from_gain(0.0));
     EXPECT_FALSE(level_from_power(0.0));
+}
+
+TEST(Decibels, of_faders_stay_within_their_travel) {
+    EXPECT_DOUBLE_EQ(fader_moved(-6.0, 2.0), -4.0);
+    EXPECT_DOUBLE_EQ(fader_moved(11.0, 2.0), fader_max_db);
+    EXPECT_EQ(fader_moved(-71.0, -2.0), silence_db);
+    EXPECT_EQ(fader_moved(silence_db, -2.0), silence_db);
+    EXPECT_DOUBLE_EQ(fader_moved(silence_db, 2.0), fader_floor_db + 2.0);
+    EXPECT_DOUBLE_EQ(fader_for_peak(-3.0, -9.0).value(), -6.0);
+    EXPECT_DOUBLE_EQ(fader_for_peak(-3.0, 9.0).value(), fader_max_db);
+    EXPECT_FALSE(fader_for_peak(-3.0, 9.1));
+    EXPECT_EQ(fader_for_peak(-3.0, -76.0).value(), silence_db);
 }
 
 TEST(Parallel, every_index_is_done_once) {
