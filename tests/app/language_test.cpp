@@ -114,7 +114,7 @@ class Painted : public QPaintEngine {
     Type type() const override { return User; }
     struct Text {
         QString text;
-        double from, to, line;
+        double from, to, baseline;
     };
     std::vector<Text> texts;
 
@@ -167,7 +167,7 @@ QStringList cut_paintings_in(const QWidget& window) {
                 t.from < -1)
                 tell(QString("'%1' from %2 to %3 of %4").arg(t.text).arg(t.from).arg(t.to).arg(w->width()));
             for (const Painted::Text& other : device.engine.texts)
-                if (&other > &t && std::fabs(other.line - t.line) < 6.0 && other.to > t.from + 2 &&
+                if (&other > &t && std::fabs(other.baseline - t.baseline) < 6.0 && other.to > t.from + 2 &&
                     t.to > other.from + 2)
                     tell(QString("'%1' lies over '%2'").arg(t.text, other.text));
         }
