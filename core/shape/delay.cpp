@@ -62,23 +62,31 @@ struct Delay {
         const size_t length_ = length(c.sample_rate);
         Ring left(lines, length_), right(lines + length_, length_);
         PairCell delayed, loop;
-        // Delays are a cell long at least: what is read was written before.
+        // Delays are a cell long at least: what is read was written before.  `at` stands where the cell begins.
+        constexpr double least = cell_frames + 3;
+        const bool still = from_.left == to_.left && from_.right == to_.right && from_.depth == 0.0 && to_.depth == 0.0;
+        float late[2][cell_frames];
+        if (still) {
+            left.between(state.at, std::max(to_.left, least), late[0], c.frames);
+            right.between(state.at, std::max(to_.right, least), late[1], c.frames);
+        }
         for (int i = 0; i < c.frames; ++i) {
             const double share = static_cast<double>(i + 1) / cell_frames;
             const auto now = [share](double a, double b) { return a + (b - a) * share; };
-            const double depth = now(from_.depth, to_.depth);
-            const double wave = depth > 0.0 ? std::sin(2.0 * std::numbers::pi * state.turn) : 0.0;
-            const double other = depth > 0.0 ? std::cos(2.0 * std::numbers::pi * state.turn) : 0.0;
+            if (!still) {
+                const double depth = now(from_.depth, to_.depth), turn = 2.0 * std::numbers::pi * state.turn;
+                const double wave = depth > 0.0 ? std::sin(turn) : 0.0, other = depth > 0.0 ? std::cos(turn) : 0.0;
+                const auto at = [&](const Ring& ring, double frames) {
+                    return ring.between(state.at, std::max(frames, least) - static_cast<double>(i));
+                };
+                late[0][i] = at(left, now(from_.left, to_.left) + depth * (1.0 + wave));
+                late[1][i] = at(right, now(from_.right, to_.right) + depth * (1.0 + other));
+            }
             state.turn += turn_by_;
             if (state.turn >= 1.0) state.turn -= 1.0;
-            const auto at = [&](const Ring& ring, double frames) {
-                // `at` stands where the cell begins.
-                return static_cast<double>(ring.between(
-                    state.at, std::max(frames, static_cast<double>(cell_frames + 3)) - static_cast<double>(i)));
-            };
-            delayed.at[i] = Pair{at(left, now(from_.left, to_.left) + depth * (1.0 + wave)),
-                                 at(right, now(from_.right, to_.right) + depth * (1.0 + other))};
-            loop.at[i] = delayed.at[i] * Pair{now(from_.feedback, to_.feedback), now(from_.feedback, to_.feedback)};
+            const double feedback = now(from_.feedback, to_.feedback);
+            delayed.at[i] = Pair{static_cast<double>(late[0][i]), static_cast<double>(late[1][i])};
+            loop.at[i] = delayed.at[i] * Pair{feedback, feedback};
         }
         cuts_.run(state.cuts, loop, c.frames);
         float in[2][cell_frames];

@@ -10,36 +10,42 @@ namespace isotonus {
 class Ring {
   public:
     Ring(float* samples, size_t length) : samples_(samples), length_(length) {}
-    /// Puts `count` samples behind the last; `at` is the place of the next, which goes round.
+    /// Puts `count` samples behind the last, no more than the ring is long; `at` is the place of the next, which goes
+    /// round.
     void write(uint32_t& at, const float* in, int count) {
-        for (int i = 0; i < count; ++i) {
-            samples_[at] = in[i];
-            at = at + 1 == length_ ? 0 : at + 1;
-        }
+        const size_t all = static_cast<size_t>(count), to_end = std::min(all, length_ - at);
+        std::memcpy(samples_ + at, in, to_end * sizeof(float));
+        std::memcpy(samples_, in + to_end, (all - to_end) * sizeof(float));
+        at = static_cast<uint32_t>(to_end == length_ - at ? all - to_end : at + all);
     }
     /// `count` samples of which the first came `back` places before `at`.
     void read(uint32_t at, size_t back, float* out, int count) const {
-        size_t from = (at + length_ - back) % length_;
-        for (int i = 0; i < count; ++i) {
-            out[i] = samples_[from];
-            from = from + 1 == length_ ? 0 : from + 1;
-        }
+        const size_t from = (at + length_ - back) % length_, all = static_cast<size_t>(count),
+                     to_end = std::min(all, length_ - from);
+        std::memcpy(out, samples_ + from, to_end * sizeof(float));
+        std::memcpy(out + to_end, samples_, (all - to_end) * sizeof(float));
     }
     /// The value `back` places before `at`, between four samples (Catmull and Rom's cubic); `back` from 2 to length
     /// - 3.
     float between(uint32_t at, double back) const {
+        float one;
+        between(at, back, &one, 1);
+        return one;
+    }
+    /// The same of `count` values, a cell at most, of which the first is meant; `back` from count + 2 on.
+    void between(uint32_t at, double back, float* out, int count) const {
         const double whole = std::ceil(back);
         const auto f = static_cast<float>(whole - back);
-        size_t from = (at + length_ - static_cast<size_t>(whole) - 1) % length_;
-        float x[4];
-        for (float& v : x) {
-            v = samples_[from];
-            from = from + 1 == length_ ? 0 : from + 1;
+        float all[cell_frames + 3];
+        read(at, static_cast<size_t>(whole) + 1, all, count + 3);
+        for (int i = 0; i < count; ++i) {
+            const float* const x = all + i;
+            out[i] =
+                x[1] +
+                0.5f * f *
+                    (x[2] - x[0] +
+                     f * (2.0f * x[0] - 5.0f * x[1] + 4.0f * x[2] - x[3] + f * (3.0f * (x[1] - x[2]) + x[3] - x[0])));
         }
-        return x[1] +
-               0.5f * f *
-                   (x[2] - x[0] +
-                    f * (2.0f * x[0] - 5.0f * x[1] + 4.0f * x[2] - x[3] + f * (3.0f * (x[1] - x[2]) + x[3] - x[0])));
     }
 
   private:

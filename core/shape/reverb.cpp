@@ -49,12 +49,17 @@ struct Shelf {
     }
 };
 
-/// One frame of all lines: absorbed, and spread over all of them by a Hadamard matrix, which keeps their energy.
-ISOTONUS_WIDE void absorb_and_spread(float (*frames)[lines_count], int count, const Shelf& low, const Shelf& high,
-                                     Sixteen* memory) {
+/// A cell of every line, each frame of them on its own.
+typedef float LineCells[lines_count][cell_frames];
+
+/// What the lines lose on one pass; memory: what came into the first shelf, what came out of it, and out of the second.
+ISOTONUS_WIDE void absorb(LineCells& cells, const Shelf& low, const Shelf& high, Sixteen* memory) {
     Sixteen low_x = memory[0], low_y = memory[1], high_y = memory[2];
-    for (int i = 0; i < count; ++i) {
-        float* const x = frames[i];
+    // All lines of a frame side by side: a frame waits for the one before it.
+    float frames[cell_frames][lines_count];
+    for (int n = 0; n < lines_count; ++n)
+        for (int i = 0; i < cell_frames; ++i) frames[i][n] = cells[n][i];
+    for (float* const x : frames) {
         for (int n = 0; n < lines_count; ++n) {
             const float y = low.b0.of[n] * x[n] + low.b1.of[n] * low_x.of[n] - low.a1.of[n] * low_y.of[n];
             const float z = high.b0.of[n] * y + high.b1.of[n] * low_y.of[n] - high.a1.of[n] * high_y.of[n];
@@ -65,20 +70,45 @@ ISOTONUS_WIDE void absorb_and_spread(float (*frames)[lines_count], int count, co
         }
     }
     for (int n = 0; n < lines_count; ++n)
+        for (int i = 0; i < cell_frames; ++i) cells[n][i] = frames[i][n];
+    for (int n = 0; n < lines_count; ++n)
         for (Sixteen* s : {&low_x, &low_y, &high_y})
             if (std::fabs(s->of[n]) < 1e-25f) s->of[n] = 0.0f;
     memory[0] = low_x, memory[1] = low_y, memory[2] = high_y;
 }
 
-ISOTONUS_WIDE void spread(float (*frames)[lines_count], int count) {
-    for (int i = 0; i < count; ++i) {
-        float* const x = frames[i];
-        for (int half = 1; half < lines_count; half *= 2) {
-            float y[lines_count];
-            for (int n = 0; n < lines_count; ++n) y[n] = n & half ? x[n ^ half] - x[n] : x[n] + x[n ^ half];
-            for (int n = 0; n < lines_count; ++n) x[n] = y[n];
+/// Spreads every line over all of them by a Hadamard matrix, which keeps their energy.
+ISOTONUS_WIDE void spread(LineCells& cells) {
+    for (int half = 1; half < lines_count; half *= 2)
+        for (int n = 0; n < lines_count; ++n) {
+            if (n & half) continue;
+            float *const x = cells[n], *const y = cells[n + half];
+            for (int i = 0; i < cell_frames; ++i) {
+                const float a = x[i], b = y[i];
+                x[i] = a + b;
+                y[i] = a - b;
+            }
         }
-        for (int n = 0; n < lines_count; ++n) x[n] *= 0.25f;
+    for (float* const x : cells)
+        for (int i = 0; i < cell_frames; ++i) x[i] *= 0.25f;
+}
+
+/// What is heard of the lines: of every second one on each side, with both signs, times a gain for each frame.
+ISOTONUS_WIDE void hear(const LineCells& cells, const float* gains, float (*wet)[cell_frames]) {
+    float sums[2][cell_frames] = {};
+    for (int n = 0; n < lines_count; ++n) {
+        const float sign = n / 2 % 2 ? -1.0f : 1.0f;
+        for (int i = 0; i < cell_frames; ++i) sums[n % 2][i] += sign * cells[n][i];
+    }
+    for (int side = 0; side < 2; ++side)
+        for (int i = 0; i < cell_frames; ++i) wet[side][i] += gains[i] * sums[side][i];
+}
+
+/// One reflection on both sides.
+ISOTONUS_WIDE void reflect(const float* in, const float* gains, float left, float right, float (*wet)[cell_frames]) {
+    for (int i = 0; i < cell_frames; ++i) {
+        const float x = in[i] * gains[i];
+        wet[0][i] += left * x, wet[1][i] += right * x;
     }
 }
 
@@ -164,63 +194,57 @@ struct Reverb {
         if (c.channels == 1)
             for (int i = 0; i < c.frames; ++i) in.at[i][1] = in.at[i][0];
         cuts_.run(state.cuts, in, c.frames);
-        float side[2][cell_frames], late_in[2][cell_frames], tap[cell_frames], wet[2][cell_frames] = {};
+        float side[2][cell_frames], late_in[2][cell_frames], part[cell_frames], wet[2][cell_frames] = {};
+        float early_gains[cell_frames], late_gains[cell_frames], widths[cell_frames];
+        for (int i = 0; i < cell_frames; ++i) {
+            const auto glided = [i](float a, float b) { return a + (b - a) * static_cast<float>(i + 1) / cell_frames; };
+            early_gains[i] = glided(from_.early, to_.early);
+            late_gains[i] = glided(from_.late, to_.late);
+            widths[i] = glided(from_.width, to_.width);
+        }
         Ring before[2] = {{lines, long_before}, {lines + long_before, long_before}};
         uint32_t at = state.before;
         for (int s = 0; s < 2; ++s) {
-            for (int i = 0; i < c.frames; ++i) side[s][i] = static_cast<float>(in.at[i][s]);
+            for (int i = 0; i < cell_frames; ++i) side[s][i] = static_cast<float>(in.at[i][s]);
             at = state.before;
-            before[s].write(at, side[s], c.frames);
+            before[s].write(at, side[s], cell_frames);
         }
+        state.before = at;
         // Places are counted from the cell's end.
-        const auto cell = static_cast<size_t>(c.frames);
-        for (int s = 0; s < 2; ++s) before[s].read(at, before_ + cell, late_in[s], c.frames);
-        const auto glided = [](float a, float b, int i) {
-            return a + (b - a) * static_cast<float>(i + 1) / cell_frames;
-        };
+        constexpr auto cell = static_cast<size_t>(cell_frames);
+        for (int s = 0; s < 2; ++s) before[s].read(at, before_ + cell, late_in[s], cell_frames);
         if (from_.early != 0.0f || to_.early != 0.0f)
             for (size_t n = 0; n < taps; ++n)
                 for (int s = 0; s < 2; ++s) {
-                    before[s].read(at, before_ + tap_[n] + cell, tap, c.frames);
+                    before[s].read(at, before_ + tap_[n] + cell, part, cell_frames);
                     // A reflection comes from its own side more than from the other.
-                    const float left = s == 0 ? early[n].left : 0.4f * early[n].left;
-                    const float right = s == 1 ? early[n].right : 0.4f * early[n].right;
-                    for (int i = 0; i < c.frames; ++i) {
-                        const float x = tap[i] * glided(from_.early, to_.early, i);
-                        wet[0][i] += left * x, wet[1][i] += right * x;
-                    }
+                    reflect(part, early_gains, s == 0 ? early[n].left : 0.4f * early[n].left,
+                            s == 1 ? early[n].right : 0.4f * early[n].right, wet);
                 }
-        state.before = at;
         // The network: every line is a cell long at least, so that all of it is read before any of it is written.
-        float frames[cell_frames][lines_count], line[cell_frames];
+        LineCells cells;
         float* samples = lines + 2 * long_before;
         for (size_t n = 0; n < lines_count; ++n) {
-            Ring(samples, length(n, c.sample_rate)).read(state.at[n], delay_[n], line, c.frames);
-            for (int i = 0; i < c.frames; ++i) frames[i][n] = line[i];
+            Ring(samples, length(n, c.sample_rate)).read(state.at[n], delay_[n], cells[n], cell_frames);
             samples += length(n, c.sample_rate);
         }
-        absorb_and_spread(frames, c.frames, low_, high_, state.absorbed);
-        for (int i = 0; i < c.frames; ++i) {
-            float sum[2] = {};
-            for (int n = 0; n < lines_count; ++n) sum[n % 2] += n / 2 % 2 ? -frames[i][n] : frames[i][n];
-            const float late = glided(from_.late, to_.late, i);
-            wet[0][i] += late * sum[0], wet[1][i] += late * sum[1];
-        }
-        spread(frames, c.frames);
+        absorb(cells, low_, high_, state.absorbed);
+        hear(cells, late_gains, wet);
+        spread(cells);
         samples = lines + 2 * long_before;
         constexpr float share = 0.35355339f;  // of eight lines a side: energy 1
         for (size_t n = 0; n < lines_count; ++n) {
             const float sign = n / 4 % 2 ? -share : share;
-            for (int i = 0; i < c.frames; ++i) line[i] = frames[i][n] + sign * late_in[n % 2][i];
-            Ring(samples, length(n, c.sample_rate)).write(state.at[n], line, c.frames);
+            for (int i = 0; i < cell_frames; ++i) part[i] = cells[n][i] + sign * late_in[n % 2][i];
+            Ring(samples, length(n, c.sample_rate)).write(state.at[n], part, cell_frames);
             samples += length(n, c.sample_rate);
         }
         for (int i = 0; i < c.frames; ++i) {
-            const float middle = 0.5f * (wet[0][i] + wet[1][i]), width = glided(from_.width, to_.width, i);
+            const float middle = 0.5f * (wet[0][i] + wet[1][i]);
             if (c.channels == 1)
                 c.samples[i] = middle;
             else
-                for (int s = 0; s < 2; ++s) c.samples[2 * i + s] = middle + (wet[s][i] - middle) * width;
+                for (int s = 0; s < 2; ++s) c.samples[2 * i + s] = middle + (wet[s][i] - middle) * widths[i];
         }
     }
 

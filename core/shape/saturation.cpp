@@ -63,16 +63,19 @@ const Weights& weights() {
 
 typedef float Sixteen __attribute__((vector_size(64), aligned(4)));  ///< frames side by side
 
-/// A cell of what a filter makes of the samples before it: each frame adds up its taps in their order, many frames side
-/// by side.
-ISOTONUS_WIDE void filter_cell(const float* weights, const float* in, float* out) {
+/// A cell of what each of two filters makes of the samples before it: each frame adds up its taps in their order.  Many
+/// frames go side by side, and two filters, so that no sum has to wait for itself.
+ISOTONUS_WIDE void filter_cells(const float (*weights)[taps], const float* first, const float* second,
+                                float (*out)[cell_frames]) {
     constexpr int parts = cell_frames / 16;
-    Sixteen sums[parts] = {};
+    Sixteen sums[2][parts] = {};
     for (int k = 0; k < taps; ++k)
         for (int n = 0; n < parts; ++n) {
             Sixteen part;
-            std::memcpy(&part, in + k + 16 * n, sizeof part);
-            sums[n] += weights[k] * part;
+            std::memcpy(&part, first + k + 16 * n, sizeof part);
+            sums[0][n] += weights[0][k] * part;
+            std::memcpy(&part, second + k + 16 * n, sizeof part);
+            sums[1][n] += weights[1][k] * part;
         }
     std::memcpy(out, sums, sizeof sums);
 }
@@ -147,6 +150,12 @@ struct Saturation {
             state.low = states[0], state.high = states[1];
         }
         const double ceiling = gain_from_db(s_.ceiling_dbfs);
+        float into[cell_frames], back[cell_frames];
+        for (int i = 0; i < cell_frames; ++i) {
+            const double drive = drive_from_ + (drive_to_ - drive_from_) * (i + 1) / cell_frames;
+            into[i] = static_cast<float>(drive / ceiling);
+            back[i] = static_cast<float>(s_.compensate ? ceiling / drive : ceiling);
+        }
         const Weights& w = weights();
         for (int side = 0; side < c.channels; ++side) {
             // What is remembered, then this cell.
@@ -154,23 +163,23 @@ struct Saturation {
             float fine[times][taps - 1 + cell_frames], now[times][cell_frames];
             std::memcpy(in, state.in[side], sizeof state.in[side]);
             std::memcpy(rest, state.rest[side], sizeof state.rest[side]);
-            float into[cell_frames], back[cell_frames];
             for (int i = 0; i < c.frames; ++i) {
                 in[taps - 1 + i] = static_cast<float>(cell.at[i][side]);
                 rest[taps - 1 + i] = static_cast<float>(whole.at[i][side] - cell.at[i][side]);
-                const double drive = drive_from_ + (drive_to_ - drive_from_) * (i + 1) / cell_frames;
-                into[i] = static_cast<float>(drive / ceiling);
-                back[i] = static_cast<float>(s_.compensate ? ceiling / drive : ceiling);
             }
-            for (int p = 0; p < times; ++p) {
-                std::memcpy(fine[p], state.fine[side][p], sizeof state.fine[side][p]);
-                float* const x = fine[p] + taps - 1;
-                filter_cell(w.up[p], in, x);
-                for (int i = 0; i < cell_frames; ++i) x[i] *= into[i];
-                bend(s_.curve, x, cell_frames);
-                for (int i = 0; i < cell_frames; ++i) x[i] *= back[i];
-                filter_cell(w.down[p], fine[p], now[p]);
-                std::memcpy(state.fine[side][p], fine[p] + c.frames, sizeof state.fine[side][p]);
+            for (int p = 0; p < times; p += 2) {
+                float bent[2][cell_frames];
+                filter_cells(w.up + p, in, in, bent);
+                for (float* const x : bent)
+                    for (int i = 0; i < cell_frames; ++i) x[i] *= into[i];
+                bend(s_.curve, bent[0], 2 * cell_frames);
+                for (const int n : {0, 1}) {
+                    float* const kept = fine[p + n];
+                    std::memcpy(kept, state.fine[side][p + n], sizeof state.fine[side][p + n]);
+                    for (int i = 0; i < cell_frames; ++i) kept[taps - 1 + i] = bent[n][i] * back[i];
+                    std::memcpy(state.fine[side][p + n], kept + c.frames, sizeof state.fine[side][p + n]);
+                }
+                filter_cells(w.down + p, fine[p], fine[p + 1], now + p);
             }
             for (int i = 0; i < c.frames; ++i)
                 cell.at[i][side] = static_cast<double>(now[0][i] + now[1][i] + now[2][i] + now[3][i] + rest[i]);
