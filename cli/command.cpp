@@ -67,12 +67,15 @@ Result<void> Opened::make_signals(Solo solo) {
         session, [this](const Track& t) { return of(t); }, nullptr, worker_count(), solo);
 }
 
-Result<Opened> open_with_materials(const fs::path& file) {
+namespace {
+
+/// Without the signals of its rows.
+Result<Opened> open_with_files(const fs::path& file) {
     auto session = read_session(file);
     if (!session) return tl::unexpected(session.error());
     remove_stale_parts(real_path(file).parent_path());
     tidy_cache();
-    Opened opened{std::move(*session), {}, {}, {}};
+    Opened opened{std::move(*session), {}, {}, {}, nullptr};
     struct Wanted {
         const Track* track;
         Source source;
@@ -96,7 +99,25 @@ Result<Opened> open_with_materials(const fs::path& file) {
             opened.missing.push_back({w.track->name, w.found.error()});
         }
     }
-    if (auto made = opened.make_signals(Solo::left_out); !made) return tl::unexpected(made.error());
+    return opened;
+}
+
+}  // namespace
+
+Result<Opened> open_with_materials(const fs::path& file) {
+    auto opened = open_with_files(file);
+    if (!opened) return opened;
+    if (auto made = opened->make_signals(Solo::left_out); !made) return tl::unexpected(made.error());
+    return opened;
+}
+
+Result<Opened> open_to_render(const fs::path& file, Solo solo) {
+    auto opened = open_with_files(file);
+    if (!opened) return opened;
+    opened->streams = opened->signals.stream(
+        opened->session, [&](const Track& t) { return opened->of(t); }, solo);
+    if (opened->streams) return opened;
+    if (auto made = opened->make_signals(solo); !made) return tl::unexpected(made.error());
     return opened;
 }
 

@@ -34,6 +34,7 @@ struct Opened {
     std::map<std::string, MaterialPtr> materials;  ///< by source_key; none where the file cannot be used
     std::vector<MissingFile> missing;
     RowSignals signals;
+    std::unique_ptr<StreamsAhead> streams = nullptr;  ///< computes the signals while one plan is rendered
 
     /// The file of a track, before its chain.
     MaterialPtr of(const Track& track) const;
@@ -46,5 +47,7 @@ struct Opened {
     Result<void> make_signals(Solo solo);
 };
 Result<Opened> open_with_materials(const fs::path& file);
+/// The same for one plan that is rendered once, from its start to its end: no figures of what chains make are known.
+Result<Opened> open_to_render(const fs::path& file, Solo solo);
 
 }  // namespace isotonus::cli

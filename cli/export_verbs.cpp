@@ -44,13 +44,15 @@ json file_to_json(const DeliveredFile& f, double seconds) {
 }  // namespace
 
 int render(const RenderOptions& options) {
-    auto opened = open_with_materials(options.session);
+    const Solo solo = options.solo ? Solo::counts : Solo::left_out;
+    const bool once = options.stems.empty() && options.from_s == 0.0 && options.to_s == unsaid_s;
+    auto opened = once ? open_to_render(options.session, solo) : open_with_materials(options.session);
     if (!opened) return complain(opened.error());
     if (!opened->missing.empty() && !options.without_missing)
         return complain({options.out.string(), std::string("nothing is written: ") + missing_help});
-    if (options.solo)
-        if (auto made = opened->make_signals(Solo::counts); !made) return complain(made.error());
-    const MixPlans plans = opened->mix_plans(options.solo ? Solo::counts : Solo::left_out);
+    if (!once && options.solo)
+        if (auto made = opened->make_signals(solo); !made) return complain(made.error());
+    const MixPlans plans = opened->mix_plans(solo);
     const PlanPtr plan = plans.bare;
     auto excerpts = excerpts_between(*plan, options.from_s, options.to_s);
     if (!excerpts) return complain(excerpts.error(), wrong_usage);

@@ -9,17 +9,22 @@ namespace isotonus {
 
 Materials::Materials(Document& document, QObject* parent) : QObject(parent), document_(document) {
     pool_.setMaxThreadCount(worker_count());
+    track_pool_.setMaxThreadCount(worker_count());
+    bus_pool_.setMaxThreadCount(16);
+    rested_.setSingleShot(true);
+    rested_.setInterval(100);
+    connect(&rested_, &QTimer::timeout, this, [this] { request_signals(true); });
     connect(&document_, &Document::session_changed, this, &Materials::request_missing);
     connect(this, &Materials::finished, this, &Materials::look_for_twins);
-    connect(&document_, &Document::session_changed, this, &Materials::request_signals);
-    connect(this, &Materials::changed, this, &Materials::request_signals);
+    connect(&document_, &Document::session_changed, this, [this] { request_signals(); });
+    connect(this, &Materials::changed, this, [this] { request_signals(); });
 }
 
 Materials::~Materials() {
     for (auto& [key, entry] : entries_)
         if (entry.reading) entry.reading->cancel();
-    for (auto& [id, progress] : making_) progress->cancel();
-    pool_.waitForDone();
+    for (auto& [id, making] : making_) making.progress->cancel();
+    for (QThreadPool* pool : {&pool_, &track_pool_, &bus_pool_}) pool->waitForDone();
 }
 
 std::string Materials::key_of(const Track& track) const {
@@ -291,29 +296,40 @@ MaterialOf Materials::heard(const Session& session) const {
     return {of_track, [this](const SignalRecipe& recipe) { return signals_.find(signal_key(recipe)); }};
 }
 
-/// Once all tracks are known: what leads to a bus is then known too.
-void Materials::request_buses(std::set<std::string>& wanted_keys) {
-    if (waiting_ > 0 || !making_.empty()) return;
+/// Once all tracks are known: what leads to a bus is then known too, or is being made and can be read meanwhile.
+void Materials::request_buses(std::set<std::string>& wanted_keys, bool rested) {
+    const auto is_of_bus = [](const auto& m) { return m.second.of_bus; };
+    if (waiting_ > 0 || !std::all_of(making_.begin(), making_.end(), is_of_bus)) return;
+    if (!making_.empty() && !rested) {
+        rested_.start();
+        return;
+    }
     const Session& session = document_.session();
     bus_keys_.clear();
-    std::vector<std::pair<std::string, SignalRecipe>> missing;
+    std::vector<std::tuple<std::string, SignalRecipe, std::optional<BegunSignal>>> missing;
     compile_plan(session,
                  {[this](const Track& t) { return played(t); },
-                  [&](const SignalRecipe& recipe) {
+                  [&](const SignalRecipe& recipe) -> MaterialPtr {
                       std::string key = signal_key(recipe);
-                      MaterialPtr made = signals_.find(key);
-                      if (made) last_played_[{recipe.row, Band::all}] = made;
                       wanted_keys.insert(key);
                       bus_keys_[recipe.row] = key;
-                      if (!made && !unmade_.contains(key) && is_known(recipe))
-                          missing.emplace_back(std::move(key), recipe);
-                      return made;
+                      if (MaterialPtr made = signals_.find(key)) return last_played_[{recipe.row, Band::all}] = made;
+                      std::optional<BegunSignal> begun;
+                      const auto making = making_.find(recipe.row);
+                      if (making != making_.end() && making->second.key == key)
+                          begun = making->second.begun;
+                      else if (!unmade_.contains(key) && is_known(recipe))
+                          missing.emplace_back(key, recipe, begun = BegunSignal::begin(recipe));
+                      return begun ? begun->material() : nullptr;
                   }},
                  Solo::left_out);
-    for (const auto& [key, recipe] : missing) make(recipe.row, key, recipe, {});
+    for (auto& [row, making] : making_)
+        if (!wanted_keys.contains(making.key)) making.progress->cancel();
+    for (auto& [key, recipe, begun] : missing)
+        make(recipe.row, recipe, {}, {key, std::make_shared<Progress>(), true, begun});
 }
 
-void Materials::request_signals() {
+void Materials::request_signals(bool rested) {
     const Session& session = document_.session();
     constexpr size_t most_kept = 100;
     std::set<std::string> wanted_keys;
@@ -331,31 +347,39 @@ void Materials::request_signals() {
                                return signals_.find(RowSignals::band_key(key, s.band, s.crossover_hz));
                            });
         if (!there && !making_.contains(track->id) && !unmade_.contains(key))
-            make(track->id, key, *signals_.recipe(session, *track, files()), bands);
+            make(track->id, *signals_.recipe(session, *track, files()), bands,
+                 {key, std::make_shared<Progress>(), false, std::nullopt});
     }
-    request_buses(wanted_keys);
+    request_buses(wanted_keys, rested);
     if (signals_.size() > most_kept) signals_.keep_only(wanted_keys);
 }
 
-void Materials::make(TrackId id, const std::string& key, const SignalRecipe& recipe, const std::vector<Source>& bands) {
-    auto progress = std::make_shared<Progress>();
-    making_[id] = progress;
-    in_background(pool_, [this, id, key, recipe, bands, progress] {
+void Materials::make(TrackId id, const SignalRecipe& recipe, const std::vector<Source>& bands, Making making) {
+    making_[id] = making;
+    in_background(making.of_bus ? bus_pool_ : track_pool_, [this, id, recipe, bands, making] {
+        Progress* const progress = making.progress.get();
         std::vector<std::pair<Source, MaterialPtr>> made;
-        auto whole = make_signal(recipe, progress.get());
+        auto whole = making.begun ? making.begun->finish(progress) : make_signal(recipe, progress);
         if (whole) made.emplace_back(Source{}, *whole);
         for (const Source& s : bands)
-            if (auto part = whole ? make_band(*whole, s.band, s.crossover_hz, progress.get()) : whole)
+            if (auto part = whole ? make_band(*whole, s.band, s.crossover_hz, progress) : whole)
                 made.emplace_back(s, *part);
-        QMetaObject::invokeMethod(this, [this, id, key, bands, made = std::move(made), progress] {
-            making_.erase(id);
-            if (made.size() < 1 + bands.size() && !progress->cancelled()) unmade_.insert(key);
+        QMetaObject::invokeMethod(this, [this, id, bands, made = std::move(made), making] {
+            const auto at = making_.find(id);
+            if (at != making_.end() && at->second.progress == making.progress) making_.erase(at);
+            if (making.progress->cancelled()) {
+                // Whatever was waiting for its end goes on: there may be no newer one.
+                if (making_.empty()) request_signals();
+                emit reshaped();
+                return;
+            }
+            if (made.size() < 1 + bands.size()) unmade_.insert(making.key);
             for (const auto& [source, material] : made) {
-                signals_.add(RowSignals::band_key(key, source.band, source.crossover_hz), material);
+                signals_.add(RowSignals::band_key(making.key, source.band, source.crossover_hz), material);
                 last_played_[{id, source.band}] = material;
             }
             // What listens to it, and what has changed meanwhile, comes next.
-            if (!progress->cancelled()) request_signals();
+            request_signals();
             emit reshaped();
         });
     });

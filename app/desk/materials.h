@@ -3,6 +3,7 @@
 
 #include <QObject>
 #include <QThreadPool>
+#include <QTimer>
 #include <map>
 #include <optional>
 #include <set>
@@ -99,12 +100,21 @@ class Materials : public QObject {
     const Entry* find(const Track& track) const;
     void look_for_twins();
     MaterialOf files() const;
-    void request_signals();
-    void request_buses(std::set<std::string>& wanted_keys);
-    void make(TrackId id, const std::string& key, const SignalRecipe& recipe, const std::vector<Source>& bands);
+    /// `rested`: the session has not changed for a while.
+    void request_signals(bool rested = false);
+    void request_buses(std::set<std::string>& wanted_keys, bool rested);
+    /// A signal that is being made.
+    struct Making {
+        std::string key;
+        std::shared_ptr<Progress> progress;
+        bool of_bus = false;
+        std::optional<BegunSignal> begun;  ///< of a bus: others may read it already
+    };
+    void make(TrackId id, const SignalRecipe& recipe, const std::vector<Source>& bands, Making making);
 
     Document& document_;
     QThreadPool pool_;
+    QThreadPool track_pool_, bus_pool_;  ///< for signals; those of buses wait for each other
     std::map<std::string, Entry> entries_;
     /// Of the tracks of the session that is held here; a track that an edit left alone keeps its keys.
     std::unordered_map<const Track*, std::vector<Wanted>> wanted_;
@@ -115,7 +125,9 @@ class Materials : public QObject {
     std::map<std::pair<TrackId, Band>, MaterialPtr> last_played_;
     std::map<TrackId, std::string> bus_keys_;  ///< of the signals that buses should have
     /// Whose chain is being run; one at a time of each row, and then the newest.
-    std::map<TrackId, std::shared_ptr<Progress>> making_;
+    std::map<TrackId, Making> making_;
+    /// What buses sum up to changes with every step of a fader: what is being made is given up only when it has rested.
+    QTimer rested_;
     std::set<std::string> unmade_;  ///< signals that could not be made: their file has gone, which its track says
     std::map<TrackId, TrackId> twin_of_;
     std::map<TrackId, Finding> of_microphones_;

@@ -135,35 +135,74 @@ MaterialOf RowSignals::played_by(const Session& session, const MaterialOf& files
             [this](const SignalRecipe& recipe) { return find(signal_key(recipe)); }};
 }
 
-std::vector<SignalRecipe> RowSignals::missing_of_buses(const Session& session, const MaterialOf& files,
-                                                       Solo solo) const {
-    std::vector<SignalRecipe> missing;
-    const MaterialOf known = played_by(session, files);
-    const MaterialOf asking(known.track, [&](const SignalRecipe& recipe) {
-        MaterialPtr made = known.bus(recipe);
-        if (!made && is_known(recipe)) missing.push_back(recipe);
-        return made;
-    });
-    compile_plan(session, asking, solo);
-    return missing;
-}
-
 Result<void> RowSignals::make_buses(const Session& session, const MaterialOf& files, Solo solo, Progress* progress,
                                     int workers) {
-    // Buses whose members are known, then those that they lead to.
-    for (size_t round = 0; round <= session.buses.size(); ++round) {
-        const std::vector<SignalRecipe> missing = missing_of_buses(session, files, solo);
-        std::vector<Result<MaterialPtr>> made(missing.size());
-        parallel_for(std::ssize(missing), workers, [&](int64_t n) {
-            made[static_cast<size_t>(n)] = make_signal(missing[static_cast<size_t>(n)], progress);
+    struct Job {
+        SignalRecipe recipe;
+        std::optional<BegunSignal> begun;
+        Result<MaterialPtr> made = MaterialPtr();
+    };
+    const MaterialOf known = played_by(session, files);
+    // All at once: what depends on others reads them while they are made.  Only a plug-in's sound comes first as a
+    // whole, so that there are as many rounds as such follow each other.
+    for (size_t round = 0; round <= session.buses.size() + 1; ++round) {
+        std::vector<Job> jobs;
+        const MaterialOf asking(known.track, [&](const SignalRecipe& recipe) {
+            MaterialPtr there = known.bus(recipe);
+            if (there || !is_known(recipe)) return there;
+            const auto begun = BegunSignal::begin(recipe);
+            jobs.push_back({recipe, begun});
+            return begun ? begun->material() : nullptr;
         });
-        for (size_t n = 0; n < missing.size(); ++n) {
-            if (!made[n]) return tl::unexpected(made[n].error());
-            made_[signal_key(missing[n])] = *made[n];
+        compile_plan(session, asking, solo);
+        if (jobs.empty()) break;
+        parallel_for(std::ssize(jobs), workers > 1 ? static_cast<int>(jobs.size()) : 1, [&](int64_t n) {
+            Job& job = jobs[static_cast<size_t>(n)];
+            job.made = job.begun ? job.begun->finish(progress) : make_signal(job.recipe, progress);
+        });
+        for (const Job& job : jobs) {
+            if (!job.made) return tl::unexpected(job.made.error());
+            made_[(*job.made)->signal->key()] = *job.made;
         }
-        if (missing.empty()) break;
     }
     return {};
+}
+
+std::unique_ptr<StreamsAhead> RowSignals::stream(const Session& session, const MaterialOf& files, Solo solo,
+                                                 int workers) {
+    std::vector<MaterialPtr> streamed;
+    bool all = true;
+    const auto add = [&](const std::string& key, const SignalRecipe& recipe) {
+        MaterialPtr material = stream_signal(recipe);
+        all &= material != nullptr;
+        if (!material) return material;
+        streamed.push_back(material);
+        made_[key] = material;
+        return material;
+    };
+    // Rows whose keys are known, then those that listen to them.
+    for (size_t before = 1; all && streamed.size() != std::exchange(before, streamed.size());)
+        for (const auto& track : session.tracks) {
+            if (!is_shaped(session, *track)) continue;
+            const auto key = this->key(session, *track, files);
+            if (!key || find(*key)) continue;
+            const MaterialPtr whole = add(*key, *recipe(session, *track, files));
+            if (whole && track->low_centre_hz > 0.0)
+                for (const Source& s : sources_of(*track))
+                    made_[band_key(*key, s.band, s.crossover_hz)] = band_of(whole, s.band, s.crossover_hz);
+        }
+    const MaterialOf known = played_by(session, files);
+    if (all)
+        compile_plan(session,
+                     {known.track,
+                      [&](const SignalRecipe& recipe) {
+                          MaterialPtr there = known.bus(recipe);
+                          return there || !is_known(recipe) ? there : add(signal_key(recipe), recipe);
+                      }},
+                     solo);
+    if (all) return std::make_unique<StreamsAhead>(std::move(streamed), workers);
+    for (const MaterialPtr& m : streamed) made_.erase(m->signal->key());
+    return nullptr;
 }
 
 Result<void> RowSignals::make(const Session& session, const MaterialOf& files, Progress* progress, int workers,

@@ -38,12 +38,14 @@ class RowSignals {
     Result<void> make(const Session& session, const MaterialOf& files, Progress* progress = nullptr,
                       int workers = worker_count(), Solo solo = Solo::left_out);
 
+    /// In place of making them: signals without figures that are computed while one plan of this session is rendered
+    /// from its start to its end, once (see stream_signal); the plan must go before what this returns.  Null when they
+    /// have to be made: a plug-in is among them.
+    std::unique_ptr<StreamsAhead> stream(const Session& session, const MaterialOf& files, Solo solo = Solo::left_out,
+                                         int workers = worker_count());
+
     /// What rows play, for a plan of this session; it must not outlive both.
     MaterialOf played_by(const Session& session, const MaterialOf& files) const;
-
-    /// What the signals of buses depend on that are not made and can be: all that leads to them is known.
-    std::vector<SignalRecipe> missing_of_buses(const Session& session, const MaterialOf& files,
-                                               Solo solo = Solo::left_out) const;
 
     /// By which a track's signal is known; nothing while what it listens to is not made.  Keys are kept: that of a
     /// track which an edit left alone costs nothing.

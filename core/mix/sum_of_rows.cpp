@@ -49,15 +49,13 @@ class SumReader : public FrameReader {
     Renderer renderer_;
 };
 
-/// For one who reads all of a sum from its start on: rendered ahead on other threads, while what was read is worked on.
+/// For one who reads all of a sum from its start on: rendered ahead on another thread, while what was read is worked
+/// on.
 class AheadReader : public FrameReader {
   public:
     explicit AheadReader(PlanPtr plan) : plan_(std::move(plan)) {
         thread_ = std::jthread([this](const std::stop_token& stop) {
-            const auto done = without_exceptions({}, [&] {
-                return render_stretch(plan_, {0, plan_->frames}, 4096,
-                                      [&](std::span<const float> piece) { return hand_on(piece, stop); });
-            });
+            const auto done = without_exceptions({}, [&] { return read_all(stop); });
             std::scoped_lock lock(mutex_);
             if (!done) error_ = done.error();
             ended_ = true;
@@ -105,13 +103,21 @@ class AheadReader : public FrameReader {
     }
 
   private:
-    Result<void> hand_on(std::span<const float> piece, const std::stop_token& stop) {
-        constexpr size_t most = 8;
-        std::unique_lock lock(mutex_);
-        changed_.wait(lock, [&] { return stop.stop_requested() || pieces_.size() < most; });
-        if (stop.stop_requested()) return stopped();
-        pieces_.emplace_back(piece.begin(), piece.end());
-        changed_.notify_all();
+    Result<void> read_all(const std::stop_token& stop) {
+        // As much as stays in the processor's cache: others may read the same rows at about the same place.
+        constexpr int64_t piece_frames = 4096;
+        constexpr size_t most = 4;
+        auto reader = SumReader::open(plan_);
+        if (!reader) return tl::unexpected(reader.error());
+        for (int64_t at = 0; at < plan_->frames; at += piece_frames) {
+            std::vector<float> piece(static_cast<size_t>(2 * std::min(piece_frames, plan_->frames - at)));
+            if (auto read = (*reader)->read(at, std::ssize(piece) / 2, piece.data()); !read) return read;
+            std::unique_lock lock(mutex_);
+            changed_.wait(lock, [&] { return stop.stop_requested() || pieces_.size() < most; });
+            if (stop.stop_requested()) return stopped();
+            pieces_.push_back(std::move(piece));
+            changed_.notify_all();
+        }
         return {};
     }
 

@@ -11,141 +11,35 @@
 #include "core/files/hash.h"
 #include "core/foreign/plugins.h"
 #include "core/shape/kept_sound.h"
+#include "core/shape/signal_making.h"
 
 namespace isotonus {
 
 namespace {
 
 constexpr int64_t block_frames = LevelSummary::block_frames;
-constexpr int64_t read_frames = 4096;  ///< of a source at once
-
-/// Until its source has ended, and what its chain makes of it has died away.
-int64_t frames_of(const SignalRecipe& recipe) {
-    return recipe.source.end() +
-           static_cast<int64_t>(std::ceil(tail_s(recipe.chain, recipe.rides) * recipe.sample_rate));
-}
-
-/// A row's samples before its fader, at any frame of the song.
-class TapReader {
-  public:
-    /// `in_order`: it will be read once, from its start on.
-    static Result<TapReader> open(const RowTap& tap, bool in_order = false) {
-        TapReader reader;
-        reader.tap_ = &tap;
-        auto opened = in_order && tap.material->maker
-                          ? Result<std::unique_ptr<FrameReader>>(tap.material->maker->open_ahead())
-                          : open_material(*tap.material);
-        if (!opened) return tl::unexpected(opened.error());
-        reader.reader_ = std::move(*opened);
-        return reader;
-    }
-    int channels() const { return tap_->channels(); }
-
-    /// Samples from a frame of the song on; before its start they are silent.
-    Result<void> read(int64_t first, int64_t frames, float* out) {
-        const auto channels = static_cast<size_t>(tap_->channels());
-        for (int64_t done = 0; done < frames;) {
-            const int64_t at = first + done;
-            if (at < held_from_ || at >= held_from_ + read_frames || held_.empty()) {
-                held_from_ =
-                    at >= 0 ? at / read_frames * read_frames : -((-at + read_frames - 1) / read_frames) * read_frames;
-                if (auto read = fill(); !read) return read;
-            }
-            const int64_t inside = at - held_from_, part = std::min(frames - done, read_frames - inside);
-            std::memcpy(out + static_cast<size_t>(done) * channels,
-                        held_.data() + static_cast<size_t>(inside) * channels,
-                        static_cast<size_t>(part) * channels * sizeof(float));
-            done += part;
-        }
-        return {};
-    }
-
-  private:
-    Result<void> fill() {
-        const RowTap& t = *tap_;
-        const auto channels = static_cast<size_t>(t.channels());
-        held_.assign(static_cast<size_t>(read_frames) * channels, 0.0f);
-        if (held_from_ + read_frames <= 0 || held_from_ >= t.end()) return {};
-        if (auto read = reader_->read(held_from_ - t.delay_samples, read_frames, held_.data()); !read) {
-            held_.clear();
-            return read;
-        }
-        if (held_from_ < 0) std::fill_n(held_.begin(), static_cast<size_t>(-held_from_) * channels, 0.0f);
-        if (t.trim_ride) {
-            double gains[read_frames];
-            level_ride_gains(*t.trim_ride, t.material->ready.rate, std::max<int64_t>(0, held_from_), read_frames,
-                             gains);
-            for (size_t i = 0; i < held_.size(); ++i)
-                held_[i] = static_cast<float>(static_cast<double>(held_[i]) * t.gain * gains[i / channels]);
-        } else if (t.gain != 1.0) {
-            const auto gain = static_cast<float>(t.gain);
-            for (float& x : held_) x *= gain;
-        }
-        return {};
-    }
-
-    const RowTap* tap_ = nullptr;
-    std::unique_ptr<FrameReader> reader_;
-    std::vector<float> held_;
-    int64_t held_from_ = 0;
-};
-
-/// Sources of a chain and the chain itself, run cell by cell.
-class SignalRun {
-  public:
-    static Result<SignalRun> open(const SignalRecipe& recipe, bool in_order = false) {
-        auto source = TapReader::open(recipe.source, in_order);
-        if (!source) return tl::unexpected(source.error());
-        SignalRun run(recipe, std::move(*source));
-        for (const ChainRun::KeyTap& key : run.chain.keys()) {
-            const RowTap* tap = key.judged ? &recipe.judged_by.at(*key.judged) : nullptr;
-            if (const auto row = recipe.keys.find(key.row); !tap && row != recipe.keys.end()) tap = &row->second;
-            std::optional<TapReader> reader;
-            if (tap) {
-                auto opened = TapReader::open(*tap);
-                if (!opened) return tl::unexpected(opened.error());
-                reader = std::move(*opened);
-            }
-            run.key_channels_.push_back(reader ? reader->channels() : 1);
-            run.key_cells_.emplace_back(static_cast<size_t>(2 * stretch_frames));
-            run.key_readers_.push_back(std::move(reader));
-        }
-        for (auto& cell : run.key_cells_) run.key_inputs_.push_back(cell.data());
-        return run;
-    }
-
-    /// Processes cells from this one on, which must be the one that the chain expects, into `out`.
-    Result<void> process(int64_t cell, int cells, float* out) {
-        const int frames = cells * cell_frames;
-        if (auto read = source_.read(cell * cell_frames, frames, out); !read) return read;
-        for (size_t k = 0; k < key_readers_.size(); ++k) {
-            if (!key_readers_[k]) continue;
-            const int64_t at = cell * cell_frames - chain.keys()[k].late;
-            if (auto read = key_readers_[k]->read(at, frames, key_cells_[k].data()); !read) return read;
-        }
-        chain.process(out, cells, key_inputs_, key_channels_);
-        return {};
-    }
-
-    ChainRun chain;
-
-  private:
-    SignalRun(const SignalRecipe& recipe, TapReader source)
-        : chain(recipe.chain, recipe.rides, recipe.source.channels(), recipe.sample_rate, judged_places(recipe)),
-          source_(std::move(source)) {}
-    static std::set<size_t> judged_places(const SignalRecipe& recipe) {
-        std::set<size_t> places;
-        for (const auto& [place, tap] : recipe.judged_by) places.insert(place);
-        return places;
-    }
-    TapReader source_;
-    std::vector<std::optional<TapReader>> key_readers_;
-    std::vector<std::vector<float>> key_cells_;
-    std::vector<const float*> key_inputs_;
-    std::vector<int> key_channels_;
-};
 
 }  // namespace
+
+std::shared_ptr<Signal> Signal::to_make(const SignalRecipe& whole, const SignalRecipe& run, size_t first,
+                                        bool streamed) {
+    auto signal = std::make_shared<Signal>();
+    signal->recipe_ = whole;
+    signal->run_ = run;
+    signal->key_ = signal_key(whole);
+    signal->frames_ = frames_of(run);
+    signal->streamed_ = streamed;
+    const size_t places = whole.chain.size();
+    signal->reductions_.resize(places);
+    signal->passed_.resize(places);
+    signal->faults_.resize(places);
+    if (!streamed) signal->kept_ = Spooled::reserve(signal->frames_ * whole.source.channels());
+    signal->making_ = std::make_shared<SignalMaking>(*signal, first);
+    return signal;
+}
+
+bool Signal::is_being_made() const { return making_ && !making_->is_finished(); }
+bool Signal::is_kept() const { return kept_ && !(making_ && making_->is_lost()); }
 
 /// Reads a signal anywhere: from the nearest checkpoint, or on from where it is.
 class SignalReader : public FrameReader {
@@ -191,9 +85,7 @@ class SignalReader : public FrameReader {
     /// Makes this input cell one of those whose output is held; none behind `last` is processed.
     Result<void> reach(int64_t cell, int64_t last) {
         if (cell >= next_ - held_cells_ && cell < next_) return {};
-        const int64_t spacing =
-            signal_->is_provisional() ? signal_->recipe_.sample_rate / cell_frames : signal_->spacing_cells_;
-        if (next_ < 0 || cell < next_ || cell - next_ > spacing) start_before(cell, spacing);
+        if (next_ < 0 || cell < next_ || (!signal_->is_being_made() && cell - next_ > spacing())) start_before(cell);
         for (; next_ <= cell; next_ += held_cells_) {
             held_cells_ = std::min<int64_t>(stretch_cells, last + 1 - next_);
             if (auto done = run_.process(next_, static_cast<int>(held_cells_), held_.data()); !done) return done;
@@ -201,15 +93,20 @@ class SignalReader : public FrameReader {
         return {};
     }
 
-    /// From the checkpoint; without one from as far back, with nothing remembered.
-    void start_before(int64_t cell, int64_t spacing) {
-        if (signal_->is_provisional()) {
-            next_ = std::max<int64_t>(0, cell - spacing);
+    int64_t spacing() const {
+        return signal_->is_provisional() ? signal_->recipe_.sample_rate / cell_frames : signal_->spacing_cells_;
+    }
+
+    /// From the checkpoint; before there are any from the song's start.  Of a provisional one from as far back, with
+    /// nothing remembered.
+    void start_before(int64_t cell) {
+        if (signal_->is_being_made() || signal_->is_provisional()) {
+            next_ = signal_->is_provisional() ? std::max<int64_t>(0, cell - spacing()) : 0;
             run_.chain.begin(next_);
             return;
         }
-        const int64_t n = cell / spacing;
-        next_ = n * spacing;
+        const int64_t n = cell / spacing();
+        next_ = n * spacing();
         run_.chain.go_on(next_, std::span(signal_->checkpoints_)
                                     .subspan(static_cast<size_t>(n) * signal_->state_bytes_, signal_->state_bytes_));
     }
@@ -222,31 +119,106 @@ class SignalReader : public FrameReader {
     int64_t held_cells_ = 0;  ///< those before it, whose output is held
 };
 
-/// Reads what was kept of a signal.
+namespace {
+
+/// Fills what lies outside of a signal with silence; returns what lies inside: the first frame and the one behind it.
+std::pair<int64_t, int64_t> silence_outside(int64_t end, int64_t first, int64_t frames, int64_t wide, float* out) {
+    const int64_t from = std::clamp<int64_t>(first, 0, end), to = std::clamp<int64_t>(first + frames, from, end);
+    if (to == from) {
+        std::fill_n(out, frames * wide, 0.0f);
+    } else {
+        std::fill_n(out, (from - first) * wide, 0.0f);
+        std::fill_n(out + (to - first) * wide, (first + frames - to) * wide, 0.0f);
+    }
+    return {from, to};
+}
+
+}  // namespace
+
+/// Reads what is kept of a signal, or will be.
 class KeptReader : public FrameReader {
   public:
     explicit KeptReader(std::shared_ptr<const Signal> signal) : signal_(std::move(signal)) {}
     int channels() const override { return signal_->recipe_.source.channels(); }
     Result<void> read(int64_t first, int64_t frames, float* out) override {
-        const int64_t end = signal_->frames_, wide = channels();
-        const int64_t from = std::clamp<int64_t>(first, 0, end), to = std::clamp<int64_t>(first + frames, from, end);
-        if (to == from) {
-            std::fill_n(out, frames * wide, 0.0f);
-            return {};
+        const int64_t wide = channels();
+        const auto [from, to] = silence_outside(signal_->frames_, first, frames, wide, out);
+        if (to == from) return {};
+        if (auto there = reach(to); !there) return there;
+        if (!signal_->is_kept()) {  // the disk was full in the middle of it
+            if (!running_) {
+                auto opened = SignalReader::open(signal_);
+                if (!opened) return tl::unexpected(opened.error());
+                running_ = std::move(*opened);
+            }
+            return running_->read(first, frames, out);
         }
-        std::fill_n(out, (from - first) * wide, 0.0f);
-        std::fill_n(out + (to - first) * wide, (first + frames - to) * wide, 0.0f);
         if (!signal_->kept_->read(from * wide, out + (from - first) * wide, (to - from) * wide))
             return fail(cache_folder().string(), said("what was kept there cannot be read again"));
         return {};
     }
     const float* view(int64_t first, int64_t frames) override {
+        if (first < 0 || first + frames > signal_->frames_ || !reach(first + frames) || !signal_->is_kept())
+            return nullptr;
         const float* const all = signal_->kept_->mapped();
-        return all && first >= 0 && first + frames <= signal_->frames_ ? all + first * channels() : nullptr;
+        return all ? all + first * channels() : nullptr;
     }
 
   private:
+    Result<void> reach(int64_t frames) {
+        return signal_->is_being_made() ? signal_->making_->reach(frames) : Result<void>();
+    }
     std::shared_ptr<const Signal> signal_;
+    std::unique_ptr<FrameReader> running_;
+};
+
+/// Reads a streamed signal.
+class StreamReader : public FrameReader {
+  public:
+    explicit StreamReader(std::shared_ptr<const Signal> signal)
+        : signal_(std::move(signal)), place_(signal_->making_->enter()) {}
+    ~StreamReader() override { signal_->making_->leave(place_); }
+    int channels() const override { return signal_->recipe_.source.channels(); }
+    Result<void> read(int64_t first, int64_t frames, float* out) override {
+        const int64_t wide = channels();
+        const auto [from, to] = silence_outside(signal_->frames_, first, frames, wide, out);
+        for (int64_t at = from; at < to;) {
+            const int64_t part = std::min(to, (at / piece + 1) * piece) - at;
+            if (auto there = hold(at, part); !there) return there;
+            if (!held_) return read_anew(first, frames, out);
+            std::copy_n(held_->data() + at % piece * wide, part * wide, out + (at - first) * wide);
+            at += part;
+        }
+        return {};
+    }
+    const float* view(int64_t first, int64_t frames) override {
+        const bool one_piece = first >= 0 && frames > 0 && first + frames <= signal_->frames_ &&
+                               first / piece == (first + frames - 1) / piece;
+        return one_piece && hold(first, frames) && held_ ? held_->data() + first % piece * channels() : nullptr;
+    }
+
+  private:
+    static constexpr int64_t piece = SignalMaking::piece_frames;
+
+    Result<void> hold(int64_t first, int64_t frames) {
+        auto there = signal_->making_->reach(first + frames);
+        held_ = there ? signal_->making_->piece_at(place_, first) : nullptr;
+        return there;
+    }
+    /// What has gone already.
+    Result<void> read_anew(int64_t first, int64_t frames, float* out) {
+        if (!anew_) {
+            auto opened = SignalReader::open(signal_);
+            if (!opened) return tl::unexpected(opened.error());
+            anew_ = std::move(*opened);
+        }
+        return anew_->read(first, frames, out);
+    }
+
+    const std::shared_ptr<const Signal> signal_;
+    const SignalMaking::Place place_;
+    SignalMaking::Piece held_;
+    std::unique_ptr<FrameReader> anew_;
 };
 
 Result<std::unique_ptr<FrameReader>> open_running(const std::shared_ptr<const Signal>& signal) {
@@ -256,9 +228,11 @@ Result<std::unique_ptr<FrameReader>> open_running(const std::shared_ptr<const Si
 Result<std::unique_ptr<FrameReader>> open_material(const Material& material) {
     if (material.maker) return material.maker->open();
     if (!material.signal) return open_source(material.ready);
+    const std::shared_ptr<const Signal>& signal = material.signal;
     Result<std::unique_ptr<FrameReader>> whole =
-        material.signal->kept_ ? Result<std::unique_ptr<FrameReader>>(std::make_unique<KeptReader>(material.signal))
-                               : open_running(material.signal);
+        signal->streamed_   ? Result<std::unique_ptr<FrameReader>>(std::make_unique<StreamReader>(signal))
+        : signal->is_kept() ? Result<std::unique_ptr<FrameReader>>(std::make_unique<KeptReader>(signal))
+                            : open_running(signal);
     const Source& source = material.ready.source;
     if (!whole || source.band == Band::all) return whole;
     return std::unique_ptr<FrameReader>(
@@ -287,36 +261,6 @@ Signal::Reduction summed_up(const std::vector<float>& all, int rate) {
     found.typical_db = static_cast<double>(*middle);
     return found;
 }
-
-/// The deepest reduction of each step of a chain in each block of the song.
-class ReductionWatch {
-  public:
-    ReductionWatch(const SignalRecipe& recipe, const ChainRun& chain, int64_t frames)
-        : chain_(chain), by_place(recipe.chain.size()) {
-        const auto blocks = static_cast<size_t>((frames + block_frames - 1) / block_frames);
-        for (size_t s = 0; s < chain.steps(); ++s)
-            if (turns_down(*processor_type(recipe.chain[chain.place_of(s)].type)))
-                by_place[chain.place_of(s)].assign(blocks, 0.0f);
-    }
-    /// Of the cells from this one on, which were processed last.
-    void note(int64_t first, int cells) {
-        for (size_t s = 0; s < chain_.steps(); ++s) {
-            auto& list = by_place[chain_.place_of(s)];
-            if (list.empty()) continue;
-            for (int n = 0; n < cells; ++n) {
-                const int64_t frame = std::max<int64_t>(0, (first + n) * cell_frames - chain_.latency());
-                if (const auto block = static_cast<size_t>(frame / block_frames); block < list.size())
-                    list[block] = std::min(list[block], chain_.reduction_db(s, n));
-            }
-        }
-    }
-
-  private:
-    const ChainRun& chain_;
-
-  public:
-    std::vector<std::vector<float>> by_place;
-};
 
 }  // namespace
 
@@ -356,7 +300,7 @@ Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place,
             if (cell % 128 == 0 && progress && progress->cancelled()) return stopped();
             const int some = static_cast<int>(std::min<int64_t>(stretch_cells, cells - cell));
             if (auto done = run->process(cell, some, out); !done) return tl::unexpected(done.error());
-            watch.note(cell, some);
+            watch.note(run->chain, cell, some);
         }
         return summed_up(watch.by_place[place], recipe.sample_rate);
     });
@@ -417,20 +361,6 @@ const Material& before_chain(const Material& played) {
     return played.signal ? *played.signal->recipe().source.material : played;
 }
 
-MaterialPtr provisional_signal(const SignalRecipe& recipe) {
-    auto signal = std::make_shared<Signal>();
-    signal->recipe_ = signal->run_ = recipe;
-    signal->key_ = signal_key(recipe);
-    signal->provisional_ = true;
-    signal->frames_ = frames_of(recipe);
-    auto material = std::make_shared<Material>();
-    material->ready = recipe.source.material->ready;
-    material->ready.frames = signal->frames_;
-    material->recorded = recipe.source.material->recorded;
-    material->signal = std::move(signal);
-    return material;
-}
-
 Result<MaterialPtr> make_band(const MaterialPtr& whole, Band band, double crossover_hz, Progress* progress) {
     return without_exceptions({}, [&]() -> Result<MaterialPtr> {
         auto material = std::make_shared<Material>(*band_of(whole, band, crossover_hz));
@@ -453,16 +383,43 @@ Result<MaterialPtr> make_band(const MaterialPtr& whole, Band band, double crosso
     });
 }
 
+namespace {
+
+/// What a signal is before it is measured.
+std::shared_ptr<Material> unmeasured(const SignalRecipe& recipe, int64_t frames, std::shared_ptr<const Signal> signal) {
+    const Material& before = *recipe.source.material;
+    auto material = std::make_shared<Material>();
+    material->ready = before.ready;
+    material->ready.frames = frames;
+    material->recorded = before.recorded;
+    material->signal = std::move(signal);
+    return material;
+}
+
+void set_figures(Material& material, Measurer::Outcome outcome, const SignalRecipe& recipe) {
+    outcome.measurement.kind = recipe.source.material->measurement.kind;
+    material.measurement = std::move(outcome.measurement);
+    material.summary = std::move(outcome.summary);
+    material.hops = std::move(outcome.hops);
+}
+
+/// The place of the last plug-in at work in a chain.
+std::optional<size_t> last_plugin(const SignalRecipe& recipe) {
+    for (size_t place = recipe.chain.size(); place-- > 0;)
+        if (is_plugin(recipe.chain[place].type) && does_anything({recipe.chain[place]}, recipe.rides)) return place;
+    return std::nullopt;
+}
+
+}  // namespace
+
 /// Makes a signal: as a whole, or on top of what a plug-in in its chain makes.
 class SignalMaker {
   public:
     SignalMaker(const SignalRecipe& recipe, Progress* progress) : recipe_(recipe), progress_(progress) {}
 
     Result<MaterialPtr> make() {
-        const Chain& chain = recipe_.chain;
-        for (size_t place = chain.size(); place-- > 0;)
-            if (is_plugin(chain[place].type) && does_anything({chain[place]}, recipe_.rides)) return make_after(place);
-        return run(recipe_, 0);
+        const auto plugin = last_plugin(recipe_);
+        return plugin ? make_after(*plugin) : run(recipe_, 0);
     }
 
   private:
@@ -605,83 +562,19 @@ class SignalMaker {
             if (auto done = reader.read(at, some, samples.data()); !done) return tl::unexpected(done.error());
             measurer.add(samples.data(), some);
         }
-        return material_of(recipe, measurer.finish(), std::move(signal));
-    }
-
-    static MaterialPtr material_of(const SignalRecipe& recipe, Measurer::Outcome outcome,
-                                   std::shared_ptr<Signal> signal) {
-        const Material& before = *recipe.source.material;
-        auto material = std::make_shared<Material>();
-        material->ready = before.ready;
-        material->ready.frames = signal->frames_;
-        material->recorded = before.recorded;
-        outcome.measurement.kind = before.measurement.kind;
-        material->measurement = std::move(outcome.measurement);
-        material->summary = std::move(outcome.summary);
-        material->hops = std::move(outcome.hops);
-        material->signal = std::move(signal);
-        return material;
+        auto material = unmeasured(recipe, frames, std::move(signal));
+        set_figures(*material, measurer.finish(), recipe);
+        return MaterialPtr(std::move(material));
     }
 
     /// Runs a chain without plug-ins, of which the first is at `first` in the whole one.
     Result<MaterialPtr> run(const SignalRecipe& recipe, size_t first) {
-        auto signal = std::make_shared<Signal>();
-        signal->recipe_ = recipe_;
-        signal->run_ = recipe;
-        signal->frames_ = frames_of(recipe);
-        signal->key_ = signal_key(recipe_);
-        auto opened = SignalRun::open(signal->run_, true);
-        if (!opened) return tl::unexpected(opened.error());
-        SignalRun& run = *opened;
-        ChainRun& chain = run.chain;
-        const int channels = recipe.source.channels();
-        signal->state_bytes_ = chain.memory_bytes();
-        // Every 4096 frames; less often where much is remembered, so that a minute takes no more than a megabyte or so.
-        signal->spacing_cells_ = 4096 / cell_frames * static_cast<int64_t>(1 + signal->state_bytes_ / 1536);
-        const int64_t late = chain.latency(), cells = (signal->frames_ + late + cell_frames - 1) / cell_frames;
-        ReductionWatch watch(recipe, chain, signal->frames_);
-        chain.watch();
-        Measurer measurer(channels, recipe.sample_rate, 1.0f);
-        signal->kept_ = Spooled::reserve(signal->frames_ * channels);
-        int64_t kept = 0;
-        constexpr int64_t whole_piece = 4096;
-        std::vector<float> piece(static_cast<size_t>((whole_piece + stretch_frames) * channels));
-        int64_t left_out = late, rest = signal->frames_, filled = 0;
-        chain.begin(0);
-        static_assert(4096 / cell_frames % stretch_cells == 0, "checkpoints lie between stretches");
-        for (int64_t cell = 0; cell < cells; cell += stretch_cells) {
-            if (cell % signal->spacing_cells_ == 0) {
-                if (progress_ && progress_->cancelled()) return stopped();
-                if (progress_) progress_->report(static_cast<double>(cell) / static_cast<double>(cells));
-                const auto memory = chain.memory();
-                signal->checkpoints_.insert(signal->checkpoints_.end(), memory.begin(), memory.end());
-            }
-            float* const out = piece.data() + filled * channels;
-            const int some = static_cast<int>(std::min<int64_t>(stretch_cells, cells - cell));
-            if (auto done = run.process(cell, some, out); !done) return tl::unexpected(done.error());
-            watch.note(cell, some);
-            const int64_t skip = std::min<int64_t>(left_out, some * cell_frames),
-                          take = std::min(some * cell_frames - skip, rest);
-            left_out -= skip;
-            rest -= take;
-            if (skip > 0) std::copy_n(out + skip * channels, take * channels, out);
-            filled += take;
-            if (filled < whole_piece && rest > 0) continue;
-            const int64_t samples = std::exchange(filled, 0) * channels;
-            measurer.add(piece.data(), samples / channels);
-            if (signal->kept_ && !signal->kept_->write(kept, piece.data(), samples)) signal->kept_.reset();
-            kept += samples;
-        }
-        signal->checkpoints_.shrink_to_fit();
-        const size_t places = recipe_.chain.size();
-        signal->reductions_.resize(places);
-        for (size_t n = 0; n < watch.by_place.size(); ++n)
-            signal->reductions_[first + n] = std::move(watch.by_place[n]);
-        signal->passed_.resize(places);
-        for (size_t n = 0; n < chain.steps(); ++n) signal->passed_[first + chain.place_of(n)] = chain.passed(n);
-        signal->faults_.resize(places);
-        for (size_t n = 0; n < chain.steps(); ++n) signal->faults_[first + chain.place_of(n)] = chain.fault(n);
-        return material_of(recipe, measurer.finish(), std::move(signal));
+        const std::shared_ptr<Signal> signal = Signal::to_make(recipe_, recipe, first, false);
+        auto made = signal->making_->finish(progress_);
+        if (!made) return tl::unexpected(made.error());
+        auto material = unmeasured(recipe, signal->frames_, signal);
+        set_figures(*material, std::move(*made), recipe);
+        return MaterialPtr(std::move(material));
     }
 
     const SignalRecipe recipe_;
@@ -692,6 +585,51 @@ std::string Signal::fault(size_t place) const { return place < faults_.size() ? 
 
 Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) {
     return without_exceptions({}, [&] { return SignalMaker(recipe, progress).make(); });
+}
+
+std::optional<BegunSignal> BegunSignal::begin(const SignalRecipe& recipe) {
+    if (last_plugin(recipe)) return std::nullopt;
+    const auto signal = Signal::to_make(recipe, recipe, 0, false);
+    BegunSignal begun;
+    begun.material_ = unmeasured(recipe, signal->frames_, signal);
+    return begun;
+}
+
+Result<MaterialPtr> BegunSignal::finish(Progress* progress) const {
+    return without_exceptions({}, [&]() -> Result<MaterialPtr> {
+        const Signal& signal = *material_->signal;
+        auto made = signal.making_->finish(progress);
+        if (!made) return tl::unexpected(made.error());
+        set_figures(*material_, std::move(*made), signal.recipe_);
+        return MaterialPtr(material_);
+    });
+}
+
+MaterialPtr stream_signal(const SignalRecipe& recipe) {
+    if (last_plugin(recipe)) return nullptr;
+    const auto signal = Signal::to_make(recipe, recipe, 0, true);
+    return unmeasured(recipe, signal->frames_, signal);
+}
+
+StreamsAhead::StreamsAhead(std::vector<MaterialPtr> streamed, int workers) : streamed_(std::move(streamed)) {
+    const auto work = [this](const std::stop_token& stop) {
+        while (!stop.stop_requested()) {
+            bool any = false;
+            for (const MaterialPtr& m : streamed_) any |= !stop.stop_requested() && m->signal->making_->go_ahead();
+            // Who reads takes longer than this for a piece.  What fails is told by whoever reads it.
+            if (!any) std::this_thread::sleep_for(std::chrono::microseconds(500));
+        }
+    };
+    for (int n = 0; n < workers && !streamed_.empty(); ++n) threads_.emplace_back(work);
+}
+
+MaterialPtr provisional_signal(const SignalRecipe& recipe) {
+    auto signal = std::make_shared<Signal>();
+    signal->recipe_ = signal->run_ = recipe;
+    signal->key_ = signal_key(recipe);
+    signal->provisional_ = true;
+    signal->frames_ = frames_of(recipe);
+    return unmeasured(recipe, signal->frames_, signal);
 }
 
 }  // namespace isotonus

@@ -5,11 +5,15 @@
 // frames at most, on any thread, to the same bits.  The samples themselves are kept in the cache folder while there is
 // room (core/audio/spool.h), so that whoever reads them again and again need not run the chain.
 //
+// A signal can be read before it is made, by others whose signals depend on it: whoever reads waits for what it needs.
+// For a single pass over the song, which needs no figures, it is streamed: computed once as it is read, and not kept.
+//
 // A plug-in has no states that could be kept.  What it makes is made once, in order, and kept, also for the next time
 // the program runs; the rest of the chain runs on that.
 #pragma once
 
 #include <map>
+#include <thread>
 
 #include "core/audio/spool.h"
 #include "core/measure/material.h"
@@ -49,6 +53,33 @@ std::string signal_key(const SignalRecipe& recipe);
 /// Runs the chain over the whole song.  Fails as reading does, or with "cancelled".
 Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress = nullptr);
 
+/// A signal that can be read while it is made, to the bits that it will have; its key is known.
+class BegunSignal {
+  public:
+    /// Nothing for one that cannot be read before all of it is there: that of a plug-in.
+    static std::optional<BegunSignal> begin(const SignalRecipe& recipe);
+    /// It has figures and a summary only once it is finished.
+    MaterialPtr material() const { return material_; }
+    /// Makes what nobody has read yet.  Fails as reading does, or with "cancelled".
+    Result<MaterialPtr> finish(Progress* progress = nullptr) const;
+
+  private:
+    std::shared_ptr<Material> material_;
+};
+
+/// A signal that is computed once as it is read, in order, by one who reads or several at about the same place; who
+/// reads elsewhere computes it anew from the song's start.  It has no figures and no summary.  Null as above.
+MaterialPtr stream_signal(const SignalRecipe& recipe);
+/// Computes streamed signals a little ahead of whoever reads them, on `workers` threads, until this goes.
+class StreamsAhead {
+  public:
+    StreamsAhead(std::vector<MaterialPtr> streamed, int workers);
+
+  private:
+    const std::vector<MaterialPtr> streamed_;
+    std::vector<std::jthread> threads_;  ///< the last: they are joined before the rest goes
+};
+
 /// The same signal before it is known: for the ear, at once.  Its samples are computed from a second before wherever
 /// reading begins, so that they are not those of the song's start to the bit, and it has no figures and no summary.
 MaterialPtr provisional_signal(const SignalRecipe& recipe);
@@ -58,6 +89,8 @@ Result<MaterialPtr> make_band(const MaterialPtr& whole, Band band, double crosso
 
 /// The same with the figures of the whole signal, at once: for what is not measured either.
 MaterialPtr band_of(const MaterialPtr& whole, Band band, double crossover_hz);
+
+class SignalMaking;
 
 /// What was found while the chain ran.
 class Signal {
@@ -90,13 +123,22 @@ class Signal {
   private:
     friend class SignalReader;
     friend class KeptReader;
-    friend Result<std::unique_ptr<FrameReader>> open_material(const Material&);
+    friend class StreamReader;
     friend class SignalMaker;
+    friend class SignalMaking;
+    friend class BegunSignal;
+    friend class StreamsAhead;
+    friend Result<std::unique_ptr<FrameReader>> open_material(const Material&);
     friend MaterialPtr provisional_signal(const SignalRecipe&);
+    friend MaterialPtr stream_signal(const SignalRecipe&);
+    static std::shared_ptr<Signal> to_make(const SignalRecipe& whole, const SignalRecipe& run, size_t first,
+                                           bool streamed);
+    bool is_being_made() const;
+    bool is_kept() const;
     SignalRecipe recipe_;
     SignalRecipe run_;  ///< what is run when it is read: of a chain with a plug-in, what follows its kept sound
     std::string key_;
-    bool provisional_ = false;
+    bool provisional_ = false, streamed_ = false;
     int64_t frames_ = 0;
     int64_t spacing_cells_ = 0;  ///< between checkpoints
     size_t state_bytes_ = 0;
@@ -105,6 +147,7 @@ class Signal {
     std::vector<ChainRun::Passed> passed_;        ///< likewise
     std::vector<std::string> faults_;             ///< likewise
     std::shared_ptr<Spooled> kept_;               ///< all its samples, interleaved; null: there was no room
+    std::shared_ptr<SignalMaking> making_;        ///< of one that is made from its source on
 };
 
 /// What a row plays as its file gives it: a signal's source; the material itself when it is no signal.

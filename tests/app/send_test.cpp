@@ -6,7 +6,9 @@
 
 #include "app/balance/bus_block.h"
 #include "app/mains/mains.h"
+#include "core/mix/mix_peak.h"
 #include "core/mix/mixdown.h"
+#include "core/mix/row_signals.h"
 #include "core/session/routing.h"
 #include "tests/app/shaping_fixture.h"
 
@@ -174,6 +176,41 @@ TEST_F(SendsInShape, drums_are_pressed_beside_themselves_and_a_ring_is_refused) 
     for (const PlanPart& p : work().player.heard()->parts)
         EXPECT_EQ(p.heard() && !p.is_send() && !work().player.heard()->tracks[p.track].is_bus, false);
     work().player.hear_under(first);
+}
+
+TEST_F(SendsInShape, faders_moved_while_buses_are_being_made_end_in_the_peak_of_the_last_move) {
+    begin();
+    take("return_Under the bridge");
+    take("return_From bank to bank");
+    QTest::mouseClick(lane_of(main_output), Qt::LeftButton, Qt::NoModifier, QPoint(40, 8));
+    find<QAction>("add_saturation")->trigger();
+    find<QAction>("add_limiter")->trigger();
+    catch_up();
+    const auto truth = [&] {
+        RowSignals anew;
+        const MaterialOf files = [&](const Track& t) { return work().materials.of(t); };
+        EXPECT_TRUE(anew.make(session(), files));
+        const PlanPtr plan = compile_plan(session(), anew.played_by(session(), files), Solo::left_out);
+        return db_from_gain(static_cast<double>(whole_song_peak(plan)->peak));
+    };
+    // Before anything is made, in the middle of it, and when what is being made has been given up for something newer.
+    for (const int pause_ms : {0, 5, 130, 20, 250, 1}) {
+        work().edits.set_fader(track(2).id, track(2).fader_db - 1.5, 0);
+        QTest::qWait(pause_ms);
+    }
+    work().document.undo();
+    QTest::qWait(120);
+    work().document.undo();
+    shaped();
+    wait_for([&] { return !work().mix.busy(); });
+    EXPECT_DOUBLE_EQ(*work().mix.peak()->dbfs, truth());
+    // And a return that goes while it is being made leaves nothing behind.
+    work().edits.set_fader(track(2).id, track(2).fader_db + 4.0, 0);
+    QTest::qWait(10);
+    work().edits.remove_bus_or_group(session().buses[0].id);
+    shaped();
+    wait_for([&] { return !work().mix.busy(); });
+    EXPECT_DOUBLE_EQ(*work().mix.peak()->dbfs, truth());
 }
 
 TEST_F(SendsInShape, the_main_chain_is_set_like_any_and_one_switch_takes_it_out) {
