@@ -457,25 +457,37 @@ float FirPeak(const float* HWY_RESTRICT in, size_t samples, int channels, const 
 
 // Mixing: products and sums are kept as separate roundings, so that a sample's value never depends on whether it
 // was computed in a vector or in the rest of a loop.  (The build switches fused contraction off for the same reason.)
-void MixStereo(const float* HWY_RESTRICT in, size_t frames, double left, double right, double* HWY_RESTRICT sum) {
+/// As many rows in one go: the sum is read and written once for all of them.
+template <size_t count>
+void MixStereoRows(const StereoRow* rows, size_t frames, double* HWY_RESTRICT sum) {
     const hn::ScalableTag<double> d;
     const hn::Rebind<float, decltype(d)> f;
     const size_t lanes = hn::Lanes(d);
     const size_t samples = 2 * frames;
     size_t i = 0;
-    if (lanes >= 2) {  // a vector holds whole frames
-        const auto gain = hn::OddEven(hn::Set(d, right), hn::Set(d, left));
+    if (lanes >= 2)  // a vector holds whole frames
         for (; i + 2 * lanes <= samples; i += 2 * lanes) {
-            const auto a = hn::PromoteTo(d, hn::LoadU(f, in + i));
-            const auto b = hn::PromoteTo(d, hn::LoadU(f, in + i + lanes));
-            hn::StoreU(hn::Add(hn::LoadU(d, sum + i), hn::Mul(a, gain)), d, sum + i);
-            hn::StoreU(hn::Add(hn::LoadU(d, sum + i + lanes), hn::Mul(b, gain)), d, sum + i + lanes);
+            auto first = hn::LoadU(d, sum + i), second = hn::LoadU(d, sum + i + lanes);
+            for (size_t n = 0; n < count; ++n) {
+                const auto gain = hn::OddEven(hn::Set(d, rows[n].right), hn::Set(d, rows[n].left));
+                first = hn::Add(first, hn::Mul(hn::PromoteTo(d, hn::LoadU(f, rows[n].in + i)), gain));
+                second = hn::Add(second, hn::Mul(hn::PromoteTo(d, hn::LoadU(f, rows[n].in + i + lanes)), gain));
+            }
+            hn::StoreU(first, d, sum + i);
+            hn::StoreU(second, d, sum + i + lanes);
         }
-    }
-    for (; i < samples; i += 2) {
-        sum[i] += static_cast<double>(in[i]) * left;
-        sum[i + 1] += static_cast<double>(in[i + 1]) * right;
-    }
+    for (; i < samples; i += 2)
+        for (size_t n = 0; n < count; ++n) {
+            sum[i] += static_cast<double>(rows[n].in[i]) * rows[n].left;
+            sum[i + 1] += static_cast<double>(rows[n].in[i + 1]) * rows[n].right;
+        }
+}
+
+void MixStereo(const StereoRow* rows, size_t count, size_t frames, double* HWY_RESTRICT sum) {
+    for (; count >= 4; count -= 4, rows += 4) MixStereoRows<4>(rows, frames, sum);
+    if (count == 3) MixStereoRows<3>(rows, frames, sum);
+    if (count == 2) MixStereoRows<2>(rows, frames, sum);
+    if (count == 1) MixStereoRows<1>(rows, frames, sum);
 }
 
 /// Indices that give each of the first lanes twice: 0 0 1 1 …
@@ -634,8 +646,8 @@ float peak(const float* in, size_t samples) { return HWY_DYNAMIC_DISPATCH(Peak)(
 float fir_peak(const float* in, size_t samples, int channels, const float* h, int taps, int phases) {
     return HWY_DYNAMIC_DISPATCH(FirPeak)(in, samples, channels, h, taps, phases);
 }
-void mix_stereo(const float* in, size_t frames, double left, double right, double* sum) {
-    HWY_DYNAMIC_DISPATCH(MixStereo)(in, frames, left, right, sum);
+void mix_stereo(std::span<const StereoRow> rows, size_t frames, double* sum) {
+    HWY_DYNAMIC_DISPATCH(MixStereo)(rows.data(), rows.size(), frames, sum);
 }
 void mix_mono(const float* in, size_t frames, double left, double right, double* sum) {
     HWY_DYNAMIC_DISPATCH(MixMono)(in, frames, left, right, sum);

@@ -59,8 +59,12 @@ float peak(const float* in, size_t samples);
 /// `in` holds samples + (taps - 1) * channels values; (taps - 1) * channels is 128 at most.
 float fir_peak(const float* in, size_t samples, int channels, const float* h, int taps, int phases);
 
-/// sum[2i] += in[2i] * left, sum[2i+1] += in[2i+1] * right, products and sums in double.
-void mix_stereo(const float* in, size_t frames, double left, double right, double* sum);
+struct StereoRow {
+    const float* in;
+    double left, right;
+};
+/// sum[2i] += in[2i] * left, sum[2i+1] += in[2i+1] * right, row after row, products and sums in double.
+void mix_stereo(std::span<const StereoRow> rows, size_t frames, double* sum);
 
 /// Stereo to stereo: sum[2i] += in[2i] * (ll g) + in[2i+1] * (lr g), sum[2i+1] += in[2i+1] * (rr g) + in[2i] * (rl g),
 /// products and sums in double; g is ride[i], or 1 when ride is null.

@@ -130,22 +130,25 @@ void MixPeaks::begin(const PlanPtr& plan) {
     const int64_t stretches = (plan->frames + stretch_frames - 1) / stretch_frames;
     known_.assign(static_cast<size_t>(stretches), {});
     reach_.assign(plan->parts.size(), {});
+}
+
+const MixPeaks::Reach& MixPeaks::reach_of_part(size_t part) {
+    Reach& reach = reach_[part];
+    if (!reach.left.empty()) return reach;
     constexpr int64_t group = stretch_frames / block;
-    for (size_t i = 0; i < plan->parts.size(); ++i) {
-        const PlanPart& t = plan->parts[i];
-        const LevelSummary& s = t.material->summary;
-        const auto [whole, split] = shift_of(t.delay_samples);
-        Reach& reach = reach_[i];
-        for (int64_t k = 0; k < stretches; ++k) {
-            double l = 0.0, r = 0.0;
-            for (int64_t b = k * group - whole - (split ? 1 : 0); b < (k + 1) * group - whole; ++b) {
-                l = std::max(l, reach_of(s, b, 0));
-                r = std::max(r, reach_of(s, b, s.channels - 1));
-            }
-            reach.left.push_back(static_cast<float>(l));
-            reach.right.push_back(static_cast<float>(r));
+    const PlanPart& t = plan_->parts[part];
+    const LevelSummary& s = t.material->summary;
+    const auto [whole, split] = shift_of(t.delay_samples);
+    for (int64_t k = 0; k < std::ssize(known_); ++k) {
+        double l = 0.0, r = 0.0;
+        for (int64_t b = k * group - whole - (split ? 1 : 0); b < (k + 1) * group - whole; ++b) {
+            l = std::max(l, reach_of(s, b, 0));
+            r = std::max(r, reach_of(s, b, s.channels - 1));
         }
+        reach.left.push_back(static_cast<float>(l));
+        reach.right.push_back(static_cast<float>(r));
     }
+    return reach;
 }
 
 std::vector<double> MixPeaks::bounds(const PlanPtr& plan) {
@@ -153,9 +156,13 @@ std::vector<double> MixPeaks::bounds(const PlanPtr& plan) {
     if (std::any_of(known_.begin(), known_.end(), [](const Known& k) { return !k.plan; }))
         found = bounds_of_tracks(*plan);
     std::vector<double> weight;  // of tracks, for choosing a factor
-    for (const Reach& r : reach_)
-        weight.push_back(std::accumulate(r.left.begin(), r.left.end(), 1e-9) +
-                         std::accumulate(r.right.begin(), r.right.end(), 1e-9));
+    for (size_t i = 0; i < plan->parts.size(); ++i) {
+        weight.push_back(1e-9);
+        if (plan->parts[i].through_chain) continue;  // it is heard in the signal of another
+        const Reach& r = reach_of_part(i);
+        weight.back() +=
+            std::accumulate(r.left.begin(), r.left.end(), 0.0) + std::accumulate(r.right.begin(), r.right.end(), 0.0);
+    }
     std::map<const RenderPlan*, Change> changes;
     for (size_t k = 0; k < known_.size(); ++k) {
         Known& known = known_[k];
@@ -171,8 +178,8 @@ std::vector<double> MixPeaks::bounds(const PlanPtr& plan) {
         const auto first = static_cast<int64_t>(k) * stretch_frames;
         Sides sum{static_cast<double>(known.left) * change.factor, static_cast<double>(known.right) * change.factor};
         for (const Change::Part& p : change.parts) {
-            const double l = static_cast<double>(reach_[p.track].left[k]),
-                         r = static_cast<double>(reach_[p.track].right[k]);
+            const Reach& reach = reach_of_part(p.track);
+            const double l = static_cast<double>(reach.left[k]), r = static_cast<double>(reach.right[k]);
             if (l == 0.0 && r == 0.0) continue;
             const PlanPart &old = known.plan->parts[p.track], &now = plan->parts[p.track];
             if (p.differ) {

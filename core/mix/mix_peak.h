@@ -53,13 +53,14 @@ class MixPeaks {
     };
     Result<MixPeak> search(const PlanPtr& plan, Progress* progress);
     void begin(const PlanPtr& plan);
+    const Reach& reach_of_part(size_t part);
     std::vector<double> bounds(const PlanPtr& plan);
     Result<void> render(const PlanPtr& plan, const std::vector<int64_t>& order, const std::vector<double>* bounds,
                         MixPeak* best, Progress* progress);
 
     int workers_;
-    PlanPtr plan_;  ///< the latest
-    std::vector<Reach> reach_;
+    PlanPtr plan_;              ///< the latest
+    std::vector<Reach> reach_;  ///< of the parts that were asked for
     std::vector<Known> known_;
     std::vector<std::optional<PlanReader>> readers_;
     int64_t rendered_ = 0;

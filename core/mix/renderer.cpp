@@ -132,7 +132,6 @@ void Renderer::move(const RowGains& row, double factor, const Fade& fade, const 
 
 void Renderer::add_part(size_t part, int64_t first, int64_t frames, const float* in) {
     const PlanPart& t = plan_->parts[part];
-    if (t.output == nowhere) return;
     const GainMatrix& g = t.gains;
     const auto count = static_cast<size_t>(frames);
     double* const sum = sum_of(t.output);
@@ -142,15 +141,25 @@ void Renderer::add_part(size_t part, int64_t first, int64_t frames, const float*
              [sum](int64_t i, double l, double r) { sum[2 * i] += l, sum[2 * i + 1] += r; });
     else if (t.channels == 2 && ride && g.straight())
         kernels::mix_stereo_ridden(in, count, ride, g.left_from_left, g.right_from_right, sum);
-    else if (t.channels == 2 && !g.straight())
+    else if (t.channels == 2)
         kernels::mix_matrix(in, count, ride,
                             {g.left_from_left, g.left_from_right, g.right_from_left, g.right_from_right}, sum);
-    else if (t.channels == 2)
-        kernels::mix_stereo(in, count, g.left_from_left, g.right_from_right, sum);
     else if (ride)
         kernels::mix_mono_ridden(in, count, ride, g.left_from_left, g.right_from_left, sum);
     else
         kernels::mix_mono(in, count, g.left_from_left, g.right_from_left, sum);
+}
+
+/// Rows that only have a gain for each side; several of them that lead to one bus are summed in one go.
+bool Renderer::is_plain(size_t part, int64_t first) const {
+    const PlanPart& p = plan_->parts[part];
+    return p.channels == 2 && !p.ridden() && p.gains.straight() && !fading(fades_[part], first);
+}
+
+void Renderer::add_plain(int64_t frames) {
+    if (plain_count_ == 0) return;
+    kernels::mix_stereo(std::span(plain_).first(std::exchange(plain_count_, 0)), static_cast<size_t>(frames),
+                        sum_of(plain_output_));
 }
 
 void Renderer::add_bus(size_t bus, int64_t first, int64_t frames) {
@@ -244,8 +253,17 @@ void Renderer::process(int64_t first, int64_t frames, std::span<const float* con
             const PlanPart& p = plan_->parts[i];
             const float* in = inputs[i] + done * p.channels;
             if (listen && !p.listen.silent()) add_listening(i, at, part, in, listen + 2 * done);
-            if (p.heard() || fading(fades_[i], at)) add_part(i, at, part, in);
+            if (p.output == nowhere || (!p.heard() && !fading(fades_[i], at))) continue;
+            // What leads to a sum is added in the order of the rows, whichever way it goes.
+            const bool plain = is_plain(i, at);
+            if (plain_count_ == plain_.size() || !plain || p.output != plain_output_) add_plain(part);
+            plain_output_ = p.output;
+            if (plain)
+                plain_[plain_count_++] = {in, p.gains.left_from_left, p.gains.right_from_right};
+            else
+                add_part(i, at, part, in);
         }
+        add_plain(part);
         for (size_t b = 0; b < plan_->buses.size(); ++b) {
             if (!levels.empty()) {
                 double peak = 0.0;

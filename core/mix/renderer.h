@@ -3,8 +3,10 @@
 // sizes.
 #pragma once
 
+#include <array>
 #include <span>
 
+#include "core/audio/kernels.h"
 #include "core/mix/render_plan.h"
 
 namespace isotonus {
@@ -55,6 +57,8 @@ class Renderer {
     void move(const RowGains& row, double factor, const Fade& fade, const double* ride, int64_t first, int64_t frames,
               const In* in, const Put& put) const;
     void add_part(size_t part, int64_t first, int64_t frames, const float* in);
+    bool is_plain(size_t part, int64_t first) const;
+    void add_plain(int64_t frames);
     void add_bus(size_t bus, int64_t first, int64_t frames);
     void add_listening(size_t part, int64_t first, int64_t frames, const float* in, float* listen);
     const float* whole_of(const PlanTrack& track, std::span<const float* const> inputs, int64_t offset, int64_t frames);
@@ -68,6 +72,9 @@ class Renderer {
     Fade main_fade_;
     std::vector<double> sums_, ride_;  ///< of the main output, then of each bus
     std::vector<float> whole_;
+    std::array<kernels::StereoRow, 8> plain_{};  ///< rows that are added next, and where they lead
+    size_t plain_count_ = 0;
+    int plain_output_ = to_main_output;
 };
 
 }  // namespace isotonus

@@ -43,11 +43,15 @@ ISOTONUS_WIDE void peaks_of(const Between& between, const float* x, int frames, 
     }
 }
 
-/// most[i]: the most of x[i … i + count - 1].
-ISOTONUS_WIDE void most_of(const float* x, int count, int frames, float* most) {
-    for (int i = 0; i < frames; ++i) most[i] = x[i];
-    for (int k = 1; k < count; ++k)
-        for (int i = 0; i < frames; ++i) most[i] = std::max(most[i], x[i + k]);
+/// most[i]: the most of x[i … i + count - 1].  x is used up: in turn it holds the most of 2, 4, 8 … values from each
+/// on.
+ISOTONUS_WIDE void most_of(float* x, int count, int frames, float* most) {
+    int width = 1, values = frames + count - 1;
+    for (; 2 * width <= count; width *= 2) {
+        values -= width;
+        for (int i = 0; i < values; ++i) x[i] = std::max(x[i], x[i + width]);
+    }
+    for (int i = 0; i < frames; ++i) most[i] = std::max(x[i], x[i + count - width]);
 }
 
 struct Limiter {
@@ -94,8 +98,9 @@ struct Limiter {
             state.taken[look_ + 1 + i] = std::max(now, state.last);
             state.last = now;
         }
-        float most[cell_frames];
-        most_of(state.taken + 1, look_ + 1, c.frames, most);
+        float most[cell_frames], taken[most_look + 1 + cell_frames];
+        std::copy_n(state.taken + 1, look_ + c.frames, taken);
+        most_of(taken, look_ + 1, c.frames, most);
         float now = state.held[look_ - 1];
         for (int i = 0; i < c.frames; ++i) {
             const float hold = most[i];

@@ -18,9 +18,9 @@ class Ring {
         std::memcpy(samples_, in + to_end, (all - to_end) * sizeof(float));
         at = static_cast<uint32_t>(to_end == length_ - at ? all - to_end : at + all);
     }
-    /// `count` samples of which the first came `back` places before `at`.
+    /// `count` samples of which the first came `back` places before `at`, no more than the ring is long.
     void read(uint32_t at, size_t back, float* out, int count) const {
-        const size_t from = (at + length_ - back) % length_, all = static_cast<size_t>(count),
+        const size_t from = at >= back ? at - back : at + length_ - back, all = static_cast<size_t>(count),
                      to_end = std::min(all, length_ - from);
         std::memcpy(out, samples_ + from, to_end * sizeof(float));
         std::memcpy(out + to_end, samples_, (all - to_end) * sizeof(float));

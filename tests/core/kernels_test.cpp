@@ -132,7 +132,7 @@ TEST(Kernels, mixing_is_the_same_to_the_bit_whatever_the_length) {
     for (const size_t frames : sizes) {
         if (frames > 300) continue;
         std::vector<double> sum(2 * frames, 0.125), expected(2 * frames, 0.125);
-        kernels::mix_stereo(stereo.data(), frames, 0.7, -0.3, sum.data());
+        kernels::mix_stereo(std::array{kernels::StereoRow{stereo.data(), 0.7, -0.3}}, frames, sum.data());
         kernels::mix_mono(mono.data(), frames, 0.6, 0.8, sum.data());
         for (size_t i = 0; i < frames; ++i) {
             expected[2 * i] += static_cast<double>(stereo[2 * i]) * 0.7;
@@ -141,6 +141,17 @@ TEST(Kernels, mixing_is_the_same_to_the_bit_whatever_the_length) {
             expected[2 * i + 1] += static_cast<double>(mono[i]) * 0.8;
         }
         EXPECT_EQ(sum, expected);
+        // Many rows in one go are added like one after the other.
+        for (size_t count = 0; count < 9; ++count) {
+            std::vector<kernels::StereoRow> rows;
+            std::vector<double> at_once = sum, in_turn = sum;
+            for (size_t n = 0; n < count; ++n) {
+                rows.push_back({stereo.data() + 2 * (300 - frames) * n / 8, 0.1 + 0.07 * static_cast<double>(n), -0.4});
+                kernels::mix_stereo(std::span(rows).last(1), frames, in_turn.data());
+            }
+            kernels::mix_stereo(rows, frames, at_once.data());
+            EXPECT_EQ(at_once, in_turn) << count;
+        }
         const kernels::Matrix m{0.7, -0.2, 0.1, 0.9};
         const std::vector<double> doubles(stereo.begin(), stereo.begin() + static_cast<std::ptrdiff_t>(2 * frames));
         std::vector<double> ride(frames), from_doubles = sum;
