@@ -14,16 +14,16 @@ class Ring {
     /// round.
     void write(uint32_t& at, const float* in, int count) {
         const size_t all = static_cast<size_t>(count), to_end = std::min(all, length_ - at);
-        std::memcpy(samples_ + at, in, to_end * sizeof(float));
-        std::memcpy(samples_, in + to_end, (all - to_end) * sizeof(float));
+        copy(samples_ + at, in, to_end);
+        copy(samples_, in + to_end, all - to_end);
         at = static_cast<uint32_t>(to_end == length_ - at ? all - to_end : at + all);
     }
     /// `count` samples of which the first came `back` places before `at`, no more than the ring is long.
     void read(uint32_t at, size_t back, float* out, int count) const {
         const size_t from = at >= back ? at - back : at + length_ - back, all = static_cast<size_t>(count),
                      to_end = std::min(all, length_ - from);
-        std::memcpy(out, samples_ + from, to_end * sizeof(float));
-        std::memcpy(out + to_end, samples_, (all - to_end) * sizeof(float));
+        copy(out, samples_ + from, to_end);
+        copy(out + to_end, samples_, all - to_end);
     }
     /// The value `back` places before `at`, between four samples (Catmull and Rom's cubic); `back` from 2 to length
     /// - 3.
@@ -49,6 +49,13 @@ class Ring {
     }
 
   private:
+    /// Most often it is a whole cell, whose length the compiler knows.
+    static void copy(float* to, const float* from, size_t count) {
+        if (count == cell_frames)
+            std::memcpy(to, from, cell_frames * sizeof(float));
+        else
+            std::copy_n(from, count, to);
+    }
     float* samples_;
     size_t length_;
 };
