@@ -1,0 +1,284 @@
+#include <algorithm>
+#include <cmath>
+#include <utility>
+
+#include "core/audio/media.h"
+#include "core/foreign/plugins.h"
+#include "core/shape/kept_sound.h"
+#include "core/shape/signal_making.h"
+
+namespace isotonus {
+
+namespace {
+
+/// What a signal is before it is measured.
+std::shared_ptr<Material> unmeasured(const SignalRecipe& recipe, int64_t frames, std::shared_ptr<const Signal> signal) {
+    const Material& before = *recipe.source.material;
+    auto material = std::make_shared<Material>();
+    material->ready = before.ready;
+    material->ready.frames = frames;
+    material->recorded = before.recorded;
+    material->signal = std::move(signal);
+    return material;
+}
+
+void set_figures(Material& material, Measurer::Outcome outcome) {
+    material.measurement = std::move(outcome.measurement);
+    material.summary = std::move(outcome.summary);
+    material.hops = std::move(outcome.hops);
+}
+
+/// What is of the kind that its source is.
+void set_figures(Material& material, Measurer::Outcome outcome, const SignalRecipe& recipe) {
+    outcome.measurement.kind = recipe.source.material->measurement.kind;
+    set_figures(material, std::move(outcome));
+}
+
+/// Reads all of a material.
+Result<Measurer::Outcome> measure(const Material& material, Progress* progress) {
+    auto reader = open_material(material);
+    if (!reader) return tl::unexpected(reader.error());
+    constexpr int64_t piece = 8192;
+    const int channels = material.ready.channels;
+    Measurer measurer(channels, material.ready.rate, 1.0f);
+    std::vector<float> samples(static_cast<size_t>(piece * channels));
+    for (int64_t at = 0; at < material.ready.frames; at += piece) {
+        if (progress && progress->cancelled()) return stopped();
+        const int64_t frames = std::min(piece, material.ready.frames - at);
+        if (auto done = (*reader)->read(at, frames, samples.data()); !done) return tl::unexpected(done.error());
+        measurer.add(samples.data(), frames);
+    }
+    return measurer.finish();
+}
+
+/// The place of the last plug-in at work in a chain.
+std::optional<size_t> last_plugin(const SignalRecipe& recipe) {
+    for (size_t place = recipe.chain.size(); place-- > 0;)
+        if (is_plugin(recipe.chain[place].type) && does_anything({recipe.chain[place]}, recipe.rides)) return place;
+    return std::nullopt;
+}
+
+}  // namespace
+
+/// Makes a signal: as a whole, or on top of what a plug-in in its chain makes.
+class SignalMaker {
+  public:
+    SignalMaker(const SignalRecipe& recipe, Progress* progress) : recipe_(recipe), progress_(progress) {}
+
+    Result<MaterialPtr> make() {
+        const auto plugin = last_plugin(recipe_);
+        return plugin ? make_after(*plugin) : run(recipe_, 0);
+    }
+
+  private:
+    /// A stretch of the chain, and what comes into it.
+    SignalRecipe part(size_t from, size_t to, const RowTap& source) const {
+        SignalRecipe some = recipe_;
+        some.source = source;
+        some.chain.assign(recipe_.chain.begin() + static_cast<std::ptrdiff_t>(from),
+                          recipe_.chain.begin() + static_cast<std::ptrdiff_t>(to));
+        some.judged_by.clear();
+        for (const auto& [place, tap] : recipe_.judged_by)
+            if (place >= from && place < to) some.judged_by[place - from] = tap;
+        return some;
+    }
+
+    /// The plug-in at a place is the last one.
+    Result<MaterialPtr> make_after(size_t place) {
+        const auto tap_of = [](const MaterialPtr& m) { return RowTap{m, 0, 1.0, nullptr}; };
+        RowTap source = recipe_.source;
+        std::vector<MaterialPtr> parts(3);
+        if (place > 0) {
+            auto before = SignalMaker(part(0, place, source), progress_).make();
+            if (!before) return before;
+            source = tap_of(parts[0] = *before);
+        }
+        auto made = of_plugin(part(place, place + 1, source));
+        if (!made) return made;
+        const SignalRecipe rest = part(place + 1, recipe_.chain.size(), tap_of(parts[1] = *made));
+        made = does_anything(rest.chain, rest.rides) ? run(rest, place + 1) : as_own(*made);
+        if (!made) return made;
+        // What was found while the parts were made is found of the whole.
+        auto whole = std::make_shared<Material>(**made);
+        auto signal = std::make_shared<Signal>(*whole->signal);
+        for (const size_t n : {size_t{0}, size_t{1}}) {
+            if (!parts[n]) continue;
+            const Signal& of = *parts[n]->signal;
+            const size_t first = n == 0 ? 0 : place;
+            for (size_t i = 0; i < of.recipe_.chain.size(); ++i) {
+                signal->reductions_[first + i] = of.reductions_[i];
+                signal->passed_[first + i] = of.passed_[i];
+                signal->faults_[first + i] = of.faults_[i];
+            }
+        }
+        whole->ready.source = recipe_.source.material->ready.source;
+        whole->measurement.kind = recipe_.source.material->measurement.kind;
+        whole->signal = std::move(signal);
+        return MaterialPtr(std::move(whole));
+    }
+
+    /// The sound of a plug-in that nothing follows, as that of the whole chain.
+    Result<MaterialPtr> as_own(const MaterialPtr& made) const {
+        auto whole = std::make_shared<Material>(*made);
+        auto signal = std::make_shared<Signal>(*made->signal);
+        signal->recipe_ = recipe_;
+        signal->key_ = signal_key(recipe_);
+        signal->reductions_.assign(recipe_.chain.size(), {});
+        signal->passed_.assign(recipe_.chain.size(), {});
+        signal->faults_.assign(recipe_.chain.size(), {});
+        whole->signal = std::move(signal);
+        return MaterialPtr(std::move(whole));
+    }
+
+    /// What one plug-in makes: as it was kept, or made now.  One that goes wrong lets through what comes in.
+    Result<MaterialPtr> of_plugin(const SignalRecipe& recipe) {
+        const Processor& plugin = recipe.chain.front();
+        const std::string key = signal_key(recipe);
+        const int channels = recipe.source.channels();
+        if (auto kept = kept_sound(key, channels)) return measured(recipe, std::move(kept->spool), kept->frames);
+        std::optional<std::string> fault;
+        for (const Plugin& p : known_plugins())
+            if (p.missing && p.uri == uri_of_type(plugin.type)) fault = said("it is not installed");
+        if (!fault) {
+            auto spool = Spooled::reserve(frames_of(recipe) * channels);
+            if (!spool) return fail(cache_folder().string(), said("there is no room to keep what a plug-in makes"));
+            auto frames = spooled(recipe, *spool);
+            if (!frames) return tl::unexpected(frames.error());
+            fault = plugin_fault(plugin.type);
+            if (!fault) {
+                keep_sound(key, *spool, channels, *frames);
+                return measured(recipe, std::move(spool), *frames);
+            }
+        }
+        SignalRecipe through = recipe;
+        through.chain.front().in = false;
+        through.chain.front().match = false;
+        through.rides = {};
+        auto made = SignalMaker(through, progress_).run(through, 0);
+        if (!made) return made;
+        auto whole = std::make_shared<Material>(**made);
+        auto signal = std::make_shared<Signal>(*whole->signal);
+        signal->faults_.front() = *fault;
+        whole->signal = std::move(signal);
+        return MaterialPtr(std::move(whole));
+    }
+
+    /// Runs a plug-in over the whole song; returns how many frames there are until it is silent.
+    Result<int64_t> spooled(const SignalRecipe& recipe, Spooled& spool) {
+        auto run = SignalRun::open(recipe, true);
+        if (!run) return tl::unexpected(run.error());
+        const int64_t frames = frames_of(recipe), late = run->chain.latency(), wide = recipe.source.channels();
+        int64_t sounding = recipe.source.end(), at = -late;
+        float out[2 * cell_frames];
+        run->chain.begin(0);
+        for (int64_t cell = 0; at < frames; ++cell, at += cell_frames) {
+            if (cell % 128 == 0 && progress_) {
+                if (progress_->cancelled()) return stopped();
+                progress_->report(static_cast<double>(std::max<int64_t>(0, at)) / static_cast<double>(frames));
+            }
+            if (auto done = run->process(cell, 1, out); !done) return tl::unexpected(done.error());
+            const int64_t skip = std::clamp<int64_t>(-at, 0, cell_frames),
+                          take = std::min<int64_t>(cell_frames, frames - at);
+            if (take <= skip) continue;
+            if (!spool.write((at + skip) * wide, out + skip * wide, (take - skip) * wide))
+                return fail(cache_folder().string(), said("there is no room to keep what a plug-in makes"));
+            constexpr float silent = 1e-5f;
+            for (int64_t i = std::max(skip, recipe.source.end() - at) * wide; i < take * wide; ++i)
+                if (std::fabs(out[i]) > silent) sounding = std::max(sounding, at + i / wide + 1);
+        }
+        return sounding;
+    }
+
+    /// A kept sound with its figures.
+    Result<MaterialPtr> measured(const SignalRecipe& recipe, std::shared_ptr<Spooled> spool, int64_t frames) {
+        auto signal = std::make_shared<Signal>();
+        signal->recipe_ = signal->run_ = recipe;
+        signal->key_ = signal_key(recipe);
+        signal->frames_ = frames;
+        signal->kept_ = std::move(spool);
+        signal->reductions_.resize(1);
+        signal->passed_.resize(1);
+        signal->faults_.resize(1);
+        auto material = unmeasured(recipe, frames, std::move(signal));
+        auto figures = measure(*material, progress_);
+        if (!figures) return tl::unexpected(figures.error());
+        set_figures(*material, std::move(*figures), recipe);
+        return MaterialPtr(std::move(material));
+    }
+
+    /// Runs a chain without plug-ins, of which the first is at `first` in the whole one.
+    Result<MaterialPtr> run(const SignalRecipe& recipe, size_t first) {
+        const std::shared_ptr<Signal> signal = Signal::to_make(recipe_, recipe, first, false);
+        auto made = signal->making_->finish(progress_);
+        if (!made) return tl::unexpected(made.error());
+        auto material = unmeasured(recipe, signal->frames_, signal);
+        set_figures(*material, std::move(*made), recipe);
+        return MaterialPtr(std::move(material));
+    }
+
+    const SignalRecipe recipe_;
+    Progress* const progress_;
+};
+
+std::string Signal::fault(size_t place) const { return place < faults_.size() ? faults_[place] : ""; }
+
+Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) {
+    return without_exceptions({}, [&] { return SignalMaker(recipe, progress).make(); });
+}
+
+std::optional<BegunSignal> BegunSignal::begin(const SignalRecipe& recipe) {
+    if (last_plugin(recipe)) return std::nullopt;
+    const auto signal = Signal::to_make(recipe, recipe, 0, false);
+    BegunSignal begun;
+    begun.material_ = unmeasured(recipe, signal->frames_, signal);
+    return begun;
+}
+
+Result<MaterialPtr> BegunSignal::finish(Progress* progress) const {
+    return without_exceptions({}, [&]() -> Result<MaterialPtr> {
+        const Signal& signal = *material_->signal;
+        auto made = signal.making_->finish(progress);
+        if (!made) return tl::unexpected(made.error());
+        set_figures(*material_, std::move(*made), signal.recipe_);
+        return MaterialPtr(material_);
+    });
+}
+
+MaterialPtr stream_signal(const SignalRecipe& recipe) {
+    if (last_plugin(recipe)) return nullptr;
+    const auto signal = Signal::to_make(recipe, recipe, 0, true);
+    return unmeasured(recipe, signal->frames_, signal);
+}
+
+StreamsAhead::StreamsAhead(std::vector<MaterialPtr> streamed, int workers) : streamed_(std::move(streamed)) {
+    const auto work = [this](const std::stop_token& stop) {
+        while (!stop.stop_requested()) {
+            bool any = false;
+            for (const MaterialPtr& m : streamed_) any |= !stop.stop_requested() && m->signal->making_->go_ahead();
+            // Who reads takes longer than this for a piece.  What fails is told by whoever reads it.
+            if (!any) std::this_thread::sleep_for(std::chrono::microseconds(500));
+        }
+    };
+    for (int n = 0; n < workers && !streamed_.empty(); ++n) threads_.emplace_back(work);
+}
+
+Result<MaterialPtr> make_band(const MaterialPtr& whole, Band band, double crossover_hz, Progress* progress) {
+    return without_exceptions({}, [&]() -> Result<MaterialPtr> {
+        auto material = std::make_shared<Material>(*band_of(whole, band, crossover_hz));
+        auto figures = measure(*material, progress);
+        if (!figures) return tl::unexpected(figures.error());
+        set_figures(*material, std::move(*figures));
+        return MaterialPtr(std::move(material));
+    });
+}
+
+MaterialPtr provisional_signal(const SignalRecipe& recipe) {
+    auto signal = std::make_shared<Signal>();
+    signal->recipe_ = signal->run_ = recipe;
+    signal->key_ = signal_key(recipe);
+    signal->provisional_ = true;
+    signal->frames_ = frames_of(recipe);
+    return unmeasured(recipe, signal->frames_, signal);
+}
+
+}  // namespace isotonus

@@ -1,0 +1,207 @@
+#include <algorithm>
+#include <utility>
+
+#include "core/audio/media.h"
+#include "core/shape/signal_making.h"
+
+namespace isotonus {
+
+/// Reads a signal anywhere: from the nearest checkpoint, or on from where it is.
+class SignalReader : public FrameReader {
+  public:
+    static Result<std::unique_ptr<FrameReader>> open(std::shared_ptr<const Signal> signal) {
+        auto run = SignalRun::open(signal->run_);
+        if (!run) return tl::unexpected(run.error());
+        return std::unique_ptr<FrameReader>(new SignalReader(std::move(signal), std::move(*run)));
+    }
+    int channels() const override { return channels_; }
+
+    Result<void> read(int64_t first, int64_t frames, float* out) override {
+        const int64_t late = run_.chain.latency();
+        for (int64_t done = 0; done < frames;) {
+            const int64_t at = first + done;
+            if (at < 0 || at >= signal_->frames_) {
+                const int64_t part = at < 0 ? std::min(frames - done, -at) : frames - done;
+                std::fill_n(out + done * channels_, part * channels_, 0.0f);
+                done += part;
+                continue;
+            }
+            const int64_t wanted = std::min(frames - done, signal_->frames_ - at), last = at + late + wanted - 1;
+            if (auto reached = reach((at + late) / cell_frames, last / cell_frames); !reached) {
+                next_ = -1;
+                held_cells_ = 0;
+                return reached;
+            }
+            const int64_t inside = at + late - (next_ - held_cells_) * cell_frames;
+            const int64_t part = std::min(wanted, held_cells_ * cell_frames - inside);
+            std::copy_n(held_.data() + inside * channels_, part * channels_, out + done * channels_);
+            done += part;
+        }
+        return {};
+    }
+
+  private:
+    SignalReader(std::shared_ptr<const Signal> signal, SignalRun run)
+        : signal_(std::move(signal)),
+          run_(std::move(run)),
+          channels_(signal_->recipe_.source.channels()),
+          held_(static_cast<size_t>(stretch_frames * channels_)) {}
+
+    /// Makes this input cell one of those whose output is held; none behind `last` is processed.
+    Result<void> reach(int64_t cell, int64_t last) {
+        if (cell >= next_ - held_cells_ && cell < next_) return {};
+        if (next_ < 0 || cell < next_ || (!signal_->is_being_made() && cell - next_ > spacing())) start_before(cell);
+        for (; next_ <= cell; next_ += held_cells_) {
+            held_cells_ = std::min<int64_t>(stretch_cells, last + 1 - next_);
+            if (auto done = run_.process(next_, static_cast<int>(held_cells_), held_.data()); !done) return done;
+        }
+        return {};
+    }
+
+    int64_t spacing() const {
+        return signal_->is_provisional() ? signal_->recipe_.sample_rate / cell_frames : signal_->spacing_cells_;
+    }
+
+    /// From the checkpoint; before there are any from the song's start.  Of a provisional one from as far back, with
+    /// nothing remembered.
+    void start_before(int64_t cell) {
+        if (signal_->is_being_made() || signal_->is_provisional()) {
+            next_ = signal_->is_provisional() ? std::max<int64_t>(0, cell - spacing()) : 0;
+            run_.chain.begin(next_);
+            return;
+        }
+        const int64_t n = cell / spacing();
+        next_ = n * spacing();
+        run_.chain.go_on(next_, std::span(signal_->checkpoints_)
+                                    .subspan(static_cast<size_t>(n) * signal_->state_bytes_, signal_->state_bytes_));
+    }
+
+    std::shared_ptr<const Signal> signal_;
+    SignalRun run_;
+    int channels_;
+    std::vector<float> held_;
+    int64_t next_ = -1;       ///< the cell that is processed next; -1: none was
+    int64_t held_cells_ = 0;  ///< those before it, whose output is held
+};
+
+namespace {
+
+/// Fills what lies outside of a signal with silence; returns what lies inside: the first frame and the one behind it.
+std::pair<int64_t, int64_t> silence_outside(int64_t end, int64_t first, int64_t frames, int64_t wide, float* out) {
+    const int64_t from = std::clamp<int64_t>(first, 0, end), to = std::clamp<int64_t>(first + frames, from, end);
+    if (to == from) {
+        std::fill_n(out, frames * wide, 0.0f);
+    } else {
+        std::fill_n(out, (from - first) * wide, 0.0f);
+        std::fill_n(out + (to - first) * wide, (first + frames - to) * wide, 0.0f);
+    }
+    return {from, to};
+}
+
+}  // namespace
+
+/// Reads what is kept of a signal, or will be.
+class KeptReader : public FrameReader {
+  public:
+    explicit KeptReader(std::shared_ptr<const Signal> signal) : signal_(std::move(signal)) {}
+    int channels() const override { return signal_->recipe_.source.channels(); }
+    Result<void> read(int64_t first, int64_t frames, float* out) override {
+        const int64_t wide = channels();
+        const auto [from, to] = silence_outside(signal_->frames_, first, frames, wide, out);
+        if (to == from) return {};
+        if (auto there = reach(to); !there) return there;
+        if (!signal_->is_kept()) {  // the disk was full in the middle of it
+            if (!running_) {
+                auto opened = SignalReader::open(signal_);
+                if (!opened) return tl::unexpected(opened.error());
+                running_ = std::move(*opened);
+            }
+            return running_->read(first, frames, out);
+        }
+        if (!signal_->kept_->read(from * wide, out + (from - first) * wide, (to - from) * wide))
+            return fail(cache_folder().string(), said("what was kept there cannot be read again"));
+        return {};
+    }
+    const float* view(int64_t first, int64_t frames) override {
+        if (first < 0 || first + frames > signal_->frames_ || !reach(first + frames) || !signal_->is_kept())
+            return nullptr;
+        const float* const all = signal_->kept_->mapped();
+        return all ? all + first * channels() : nullptr;
+    }
+
+  private:
+    Result<void> reach(int64_t frames) {
+        return signal_->is_being_made() ? signal_->making_->reach(frames) : Result<void>();
+    }
+    std::shared_ptr<const Signal> signal_;
+    std::unique_ptr<FrameReader> running_;
+};
+
+/// Reads a streamed signal.
+class StreamReader : public FrameReader {
+  public:
+    explicit StreamReader(std::shared_ptr<const Signal> signal)
+        : signal_(std::move(signal)), place_(signal_->making_->enter()) {}
+    ~StreamReader() override { signal_->making_->leave(place_); }
+    int channels() const override { return signal_->recipe_.source.channels(); }
+    Result<void> read(int64_t first, int64_t frames, float* out) override {
+        const int64_t wide = channels();
+        const auto [from, to] = silence_outside(signal_->frames_, first, frames, wide, out);
+        for (int64_t at = from; at < to;) {
+            const int64_t part = std::min(to, (at / piece + 1) * piece) - at;
+            if (auto there = hold(at, part); !there) return there;
+            if (!held_) return read_anew(first, frames, out);
+            std::copy_n(held_->data() + at % piece * wide, part * wide, out + (at - first) * wide);
+            at += part;
+        }
+        return {};
+    }
+    const float* view(int64_t first, int64_t frames) override {
+        const bool one_piece = first >= 0 && frames > 0 && first + frames <= signal_->frames_ &&
+                               first / piece == (first + frames - 1) / piece;
+        return one_piece && hold(first, frames) && held_ ? held_->data() + first % piece * channels() : nullptr;
+    }
+
+  private:
+    static constexpr int64_t piece = SignalMaking::piece_frames;
+
+    Result<void> hold(int64_t first, int64_t frames) {
+        auto there = signal_->making_->reach(first + frames);
+        held_ = there ? signal_->making_->piece_at(place_, first) : nullptr;
+        return there;
+    }
+    /// What has gone already.
+    Result<void> read_anew(int64_t first, int64_t frames, float* out) {
+        if (!anew_) {
+            auto opened = SignalReader::open(signal_);
+            if (!opened) return tl::unexpected(opened.error());
+            anew_ = std::move(*opened);
+        }
+        return anew_->read(first, frames, out);
+    }
+
+    const std::shared_ptr<const Signal> signal_;
+    const SignalMaking::Place place_;
+    SignalMaking::Piece held_;
+    std::unique_ptr<FrameReader> anew_;
+};
+
+Result<std::unique_ptr<FrameReader>> open_running(const std::shared_ptr<const Signal>& signal) {
+    return SignalReader::open(signal);
+}
+
+Result<std::unique_ptr<FrameReader>> open_material(const Material& material) {
+    if (material.maker) return material.maker->open();
+    if (!material.signal) return open_source(material.ready);
+    const std::shared_ptr<const Signal>& signal = material.signal;
+    Result<std::unique_ptr<FrameReader>> whole =
+        signal->streamed_   ? Result<std::unique_ptr<FrameReader>>(std::make_unique<StreamReader>(signal))
+        : signal->is_kept() ? Result<std::unique_ptr<FrameReader>>(std::make_unique<KeptReader>(signal))
+                            : open_running(signal);
+    const Source& source = material.ready.source;
+    if (!whole || source.band == Band::all) return whole;
+    return std::unique_ptr<FrameReader>(
+        std::make_unique<BandReader>(std::move(*whole), source.band, source.crossover_hz, material.ready.rate));
+}
+
+}  // namespace isotonus
