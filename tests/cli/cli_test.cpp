@@ -317,6 +317,23 @@ TEST_F(Cli, rows_are_sent_to_returns_and_the_main_chain_leaves_as_it_is_told) {
     ASSERT_EQ(run("bus " + session + " set Hall mute=off").status, 0);
     ASSERT_EQ(run("shape " + session + " main 1 limiter ceiling_dbtp=-20").status, 0);
     EXPECT_LE(peak(), -19.8) << "as it is heard";
+    // A pass in which every chain runs once gives the samples that are kept otherwise: beside stems, of a stretch, of a
+    // solo.
+    const auto samples = [&](const std::string& more) {
+        const fs::path out = folder / "samples.wav";
+        EXPECT_EQ(run("render " + session + " '" + out.string() + "' --bits 32f" + more).status, 0) << more;
+        return read(out);
+    };
+    const std::string stems = " --stems '" + (folder / "stems").string() + "'";
+    const auto whole = samples("");
+    EXPECT_EQ(samples(stems), whole);
+    EXPECT_EQ(samples(" --from 0.5"), std::vector<float>(whole.begin() + 2 * 24000, whole.end()));
+    EXPECT_EQ(samples(" --block 100"), whole);
+    ASSERT_EQ(run("set " + session + " Pad solo=on").status, 0);
+    EXPECT_EQ(samples(""), whole);
+    EXPECT_EQ(samples(" --solo"), samples(" --solo" + stems));
+    EXPECT_NE(samples(" --solo"), whole);
+    ASSERT_EQ(run("set " + session + " Pad solo=off").status, 0);
     for (const char* way : {"out", "in", "both"}) {
         const fs::path out = folder / way;
         const Ran ran =
