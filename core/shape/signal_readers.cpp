@@ -103,14 +103,15 @@ std::pair<int64_t, int64_t> silence_outside(int64_t end, int64_t first, int64_t 
 /// Reads what is kept of a signal, or will be.
 class KeptReader : public FrameReader {
   public:
-    explicit KeptReader(std::shared_ptr<const Signal> signal) : signal_(std::move(signal)) {}
+    explicit KeptReader(std::shared_ptr<const Signal> signal)
+        : signal_(std::move(signal)), being_made_(signal_->is_being_made()) {}
     int channels() const override { return signal_->recipe_.source.channels(); }
     Result<void> read(int64_t first, int64_t frames, float* out) override {
         const int64_t wide = channels();
         const auto [from, to] = silence_outside(signal_->frames_, first, frames, wide, out);
         if (to == from) return {};
-        if (auto there = reach(to); !there) return there;
-        if (!signal_->is_kept()) {  // the disk was full in the middle of it
+        if (auto there = being_made_ ? reach(to) : Result<void>(); !there) return there;
+        if (being_made_ && !signal_->is_kept()) {  // the disk was full in the middle of it
             if (!running_) {
                 auto opened = SignalReader::open(signal_);
                 if (!opened) return tl::unexpected(opened.error());
@@ -123,17 +124,19 @@ class KeptReader : public FrameReader {
         return {};
     }
     const float* view(int64_t first, int64_t frames) override {
-        if (first < 0 || first + frames > signal_->frames_ || !reach(first + frames) || !signal_->is_kept())
-            return nullptr;
+        if (first < 0 || first + frames > signal_->frames_) return nullptr;
+        if (being_made_ && (!reach(first + frames) || !signal_->is_kept())) return nullptr;
         const float* const all = signal_->kept_->mapped();
         return all ? all + first * channels() : nullptr;
     }
 
   private:
     Result<void> reach(int64_t frames) {
-        return signal_->is_being_made() ? signal_->making_->reach(frames) : Result<void>();
+        being_made_ = signal_->is_being_made() || !signal_->is_kept();
+        return signal_->making_ ? signal_->making_->reach(frames) : Result<void>();
     }
-    std::shared_ptr<const Signal> signal_;
+    const std::shared_ptr<const Signal> signal_;
+    bool being_made_;  ///< or could not be kept: what is there has to be asked for
     std::unique_ptr<FrameReader> running_;
 };
 
