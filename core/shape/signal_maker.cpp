@@ -211,6 +211,9 @@ class SignalMaker {
         const std::shared_ptr<Signal> signal = Signal::to_make(recipe_, recipe, first, false);
         auto made = signal->making_->finish(progress_);
         if (!made) return tl::unexpected(made.error());
+        // Nobody has read it yet; from now on it may be copied.
+        if (!signal->is_kept()) signal->kept_.reset();
+        signal->making_.reset();
         auto material = unmeasured(recipe, signal->frames_, signal);
         set_figures(*material, std::move(*made), recipe);
         return MaterialPtr(std::move(material));
