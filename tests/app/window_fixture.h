@@ -85,6 +85,8 @@ class Openings : public QObject {
     bool eventFilter(QObject* object, QEvent* event) override {
         auto* shown = event->type() == QEvent::Show ? qobject_cast<QWidget*>(object) : nullptr;
         if (!shown || !(qobject_cast<QMenu*>(shown) || (shown->isWindow() && shown->isModal()))) return false;
+        // One that shows how far something is comes when that takes long, and goes by itself.
+        if (qobject_cast<QProgressDialog*>(shown)) return false;
         // Only when it is open: its own event loop runs this.
         QMetaObject::invokeMethod(
             shown,
