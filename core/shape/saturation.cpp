@@ -62,30 +62,15 @@ const Weights& weights() {
 }
 
 typedef float Sixteen __attribute__((vector_size(64), aligned(4)));  ///< frames side by side
-constexpr int sixteens = cell_frames / 16;
 
-// A cell of what each of two filters makes of the samples before it: each frame adds up its taps in their order.  Many
-// frames go side by side, and two filters, so that no sum has to wait for itself.
-
-/// Of the same samples.
-ISOTONUS_WIDE void filter_one(const float (*weights)[taps], const float* in, float (*out)[cell_frames]) {
-    Sixteen sums[2][sixteens] = {};
+/// A cell of what each of two filters makes of the samples before it: each frame adds up its taps in their order.  Many
+/// frames go side by side, and two filters, so that no sum has to wait for itself.
+ISOTONUS_WIDE void filter_cells(const float (*weights)[taps], const float* first, const float* second,
+                                float (*out)[cell_frames]) {
+    constexpr int parts = cell_frames / 16;
+    Sixteen sums[2][parts] = {};
     for (int k = 0; k < taps; ++k)
-        for (int n = 0; n < sixteens; ++n) {
-            Sixteen part;
-            std::memcpy(&part, in + k + 16 * n, sizeof part);
-            sums[0][n] += weights[0][k] * part;
-            sums[1][n] += weights[1][k] * part;
-        }
-    std::memcpy(out, sums, sizeof sums);
-}
-
-/// Of samples that lie at two places.
-ISOTONUS_WIDE void filter_two(const float (*weights)[taps], const float* first, const float* second,
-                              float (*out)[cell_frames]) {
-    Sixteen sums[2][sixteens] = {};
-    for (int k = 0; k < taps; ++k)
-        for (int n = 0; n < sixteens; ++n) {
+        for (int n = 0; n < parts; ++n) {
             Sixteen part;
             std::memcpy(&part, first + k + 16 * n, sizeof part);
             sums[0][n] += weights[0][k] * part;
@@ -184,7 +169,7 @@ struct Saturation {
             }
             for (int p = 0; p < times; p += 2) {
                 float bent[2][cell_frames];
-                filter_one(w.up + p, in, bent);
+                filter_cells(w.up + p, in, in, bent);
                 for (float* const x : bent)
                     for (int i = 0; i < cell_frames; ++i) x[i] *= into[i];
                 bend(s_.curve, bent[0], 2 * cell_frames);
@@ -194,7 +179,7 @@ struct Saturation {
                     for (int i = 0; i < cell_frames; ++i) kept[taps - 1 + i] = bent[n][i] * back[i];
                     std::memcpy(state.fine[side][p + n], kept + c.frames, sizeof state.fine[side][p + n]);
                 }
-                filter_two(w.down + p, fine[p], fine[p + 1], now + p);
+                filter_cells(w.down + p, fine[p], fine[p + 1], now + p);
             }
             for (int i = 0; i < c.frames; ++i)
                 cell.at[i][side] = static_cast<double>(now[0][i] + now[1][i] + now[2][i] + now[3][i] + rest[i]);

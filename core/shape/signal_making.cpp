@@ -8,9 +8,9 @@ namespace isotonus {
 
 namespace {
 
-/// Pieces that stay behind the slowest who reads, since keys are read a little back; that are made ahead of it; and
-/// that are held at most, if somebody stands still.
-constexpr int64_t behind = 2, ahead = 16, most = 256;
+/// Pieces that stay behind the slowest who reads, since keys are read a little back, and bands as far as they reach to
+/// both sides; that are made ahead of it; and that are held at most, if somebody stands still.
+constexpr int64_t behind = 2 + 2 * LowBand::cell_frames / SignalMaking::piece_frames, ahead = 16, most = 256;
 
 }  // namespace
 
