@@ -455,6 +455,34 @@ float FirPeak(const float* HWY_RESTRICT in, size_t samples, int channels, const 
     return hn::GetLane(hn::MaxOfLanes(f, most));
 }
 
+/// So many vectors of frames side by side, whose sums do not wait for each other.
+template <size_t vectors>
+size_t FirFrames(const float* HWY_RESTRICT in, const float* HWY_RESTRICT h, size_t taps, size_t from, size_t frames,
+                 float* HWY_RESTRICT out) {
+    const hn::ScalableTag<float> f;
+    const size_t lanes = hn::Lanes(f);
+    for (; from + vectors * lanes <= frames; from += vectors * lanes) {
+        decltype(hn::Zero(f)) sums[vectors];
+        for (size_t n = 0; n < vectors; ++n) sums[n] = hn::LoadU(f, out + from + n * lanes);
+        const float* x = in + from;
+        for (size_t tap = 0; tap < taps; ++tap, ++x) {
+            const auto weight = hn::Set(f, h[tap]);
+            for (size_t n = 0; n < vectors; ++n)
+                sums[n] = hn::Add(sums[n], hn::Mul(weight, hn::LoadU(f, x + n * lanes)));
+        }
+        for (size_t n = 0; n < vectors; ++n) hn::StoreU(sums[n], f, out + from + n * lanes);
+    }
+    return from;
+}
+
+void Fir(const float* HWY_RESTRICT in, const float* HWY_RESTRICT h, size_t taps, size_t frames,
+         float* HWY_RESTRICT out) {
+    size_t i = FirFrames<8>(in, h, taps, 0, frames, out);
+    i = FirFrames<1>(in, h, taps, i, frames, out);
+    for (; i < frames; ++i)
+        for (size_t tap = 0; tap < taps; ++tap) out[i] += h[tap] * in[i + tap];
+}
+
 // Mixing: products and sums are kept as separate roundings, so that a sample's value never depends on whether it
 // was computed in a vector or in the rest of a loop.  (The build switches fused contraction off for the same reason.)
 /// As many rows in one go: the sum is read and written once for all of them.
@@ -611,6 +639,7 @@ HWY_EXPORT(Dithered);
 HWY_EXPORT(SumsOf16);
 HWY_EXPORT(Peak);
 HWY_EXPORT(FirPeak);
+HWY_EXPORT(Fir);
 HWY_EXPORT(MixStereo);
 HWY_EXPORT(MixMono);
 HWY_EXPORT(MixMatrixOfFloats);
@@ -645,6 +674,10 @@ void levels_db(const float* in, size_t frames, int channels, float* out) {
 float peak(const float* in, size_t samples) { return HWY_DYNAMIC_DISPATCH(Peak)(in, samples); }
 float fir_peak(const float* in, size_t samples, int channels, const float* h, int taps, int phases) {
     return HWY_DYNAMIC_DISPATCH(FirPeak)(in, samples, channels, h, taps, phases);
+}
+
+void fir(const float* in, std::span<const float> h, size_t frames, float* out) {
+    HWY_DYNAMIC_DISPATCH(Fir)(in, h.data(), h.size(), frames, out);
 }
 void mix_stereo(std::span<const StereoRow> rows, size_t frames, double* sum) {
     HWY_DYNAMIC_DISPATCH(MixStereo)(rows.data(), rows.size(), frames, sum);

@@ -59,6 +59,10 @@ float peak(const float* in, size_t samples);
 /// `in` holds samples + (taps - 1) * channels values; (taps - 1) * channels is 128 at most.
 float fir_peak(const float* in, size_t samples, int channels, const float* h, int taps, int phases);
 
+/// out[i] += sum over tap of h[tap] * in[i + tap], tap after tap, products and sums in float; `in` holds
+/// frames + taps - 1 values and is not what comes out.
+void fir(const float* in, std::span<const float> h, size_t frames, float* out);
+
 struct StereoRow {
     const float* in;
     double left, right;

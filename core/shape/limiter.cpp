@@ -1,5 +1,6 @@
 #include "core/shape/limiter.h"
 
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 
@@ -15,7 +16,6 @@ constexpr double look_s = 0.002;
 constexpr int most_look = 512;        ///< frames, enough for 192 kHz
 constexpr int taps = 12, before = 6;  ///< of the filters between samples, and how many of them lie ahead
 constexpr double margin_db = 0.03;    ///< for the gain's own movement
-constexpr int history = taps + cell_frames;
 
 /// What lies a quarter, a half and three quarters behind a sample: windowed sincs of twelve taps.
 struct Between {
@@ -35,12 +35,23 @@ struct Between {
 /// The highest magnitude at and right behind each sample; x[i] is the sample `before - 1` frames before the one meant.
 ISOTONUS_WIDE void peaks_of(const Between& between, const float* x, int frames, float* peak) {
     for (int i = 0; i < frames; ++i) peak[i] = std::max(peak[i], std::fabs(x[i + before - 1]));
-    for (const auto& h : between.h) {
-        float y[cell_frames] = {};
-        for (int k = 0; k < taps; ++k)
-            for (int i = 0; i < frames; ++i) y[i] += h[k] * x[i + k];
-        for (int i = 0; i < frames; ++i) peak[i] = std::max(peak[i], std::fabs(y[i]));
-    }
+    for (const auto& h : between.h)
+        for (int from = 0; from < frames; from += cell_frames) {
+            float y[cell_frames] = {};
+            for (int k = 0; k < taps; ++k)
+                for (int i = 0; i < cell_frames; ++i) y[i] += h[k] * x[from + i + k];
+            for (int i = 0; i < cell_frames; ++i) peak[from + i] = std::max(peak[from + i], std::fabs(y[i]));
+        }
+}
+
+/// By how much, 1 less a gain, each sample has to be turned down for itself.
+ISOTONUS_WIDE void taken_of(const float* peak, float ceiling, int frames, float* taken) {
+    for (int i = 0; i < frames; ++i) taken[i] = peak[i] > ceiling ? 1.0f - ceiling / peak[i] : 0.0f;
+}
+
+/// y[i]: the more of x[i - 1] and x[i].
+ISOTONUS_WIDE void more_of_two(const float* x, int frames, float* y) {
+    for (int i = 0; i < frames; ++i) y[i] = std::max(x[i - 1], x[i]);
 }
 
 /// most[i]: the most of x[i … i + count - 1].  x is used up: in turn it holds the most of 2, 4, 8 … values from each
@@ -54,6 +65,20 @@ ISOTONUS_WIDE void most_of(float* x, int count, int frames, float* most) {
     for (int i = 0; i < frames; ++i) most[i] = std::max(x[i], x[i + count - width]);
 }
 
+/// Whole multiples of 2^-43, of which a sum in double is exact, in whichever order; what is hardly anything is nothing.
+ISOTONUS_WIDE void round_all(float* x, int frames) {
+    constexpr float unit = 0x1p-20f;
+    for (int i = 0; i < frames; ++i) x[i] = x[i] < 1e-7f ? 0.0f : (x[i] + unit) - unit;
+}
+
+ISOTONUS_WIDE void differences(const float* from, const float* less, int frames, double* out) {
+    for (int i = 0; i < frames; ++i) out[i] = static_cast<double>(from[i]) - static_cast<double>(less[i]);
+}
+
+ISOTONUS_WIDE void gains_of(const double* sums, double part, int frames, float* gains) {
+    for (int i = 0; i < frames; ++i) gains[i] = 1.0f - static_cast<float>(sums[i] * part);
+}
+
 struct Limiter {
     struct Settings {
         double ceiling_dbtp = -1.0, release_ms = 80.0;
@@ -63,11 +88,15 @@ struct Limiter {
             v.number("release_ms", release_ms, {"ms", 5.0, 1000.0, Law::log, 1.0});
         }
     };
+    static constexpr bool takes_stretches = true;
+    // What is taken away, 1 less a gain, so that memory that is all zero is a gain of 1.
     struct State {
-        float x[2][history] = {};                       ///< the last samples that came in, the newest at the end
-        float taken[most_look + 1 + cell_frames] = {};  ///< 1 less the gain that each sample wants; likewise
-        float held[most_look + cell_frames] = {};       ///< 1 less the gain after hold and release
-        float last = 0.0f;                              ///< what the last sample itself wanted
+        float x[2][taps] = {};            ///< the last samples that came in
+        float wanted = 0.0f;              ///< what the last of them itself wanted to be taken
+        float taken[most_look + 1] = {};  ///< what each wants, and the one before it
+        float now = 0.0f;                 ///< after hold and release
+        float held[most_look] = {};       ///< the same, rounded
+        double sum = 0.0;                 ///< of held
     };
 
     void prepare(const Settings& s, int, double rate, bool first) {
@@ -79,45 +108,48 @@ struct Limiter {
 
     void process(State& state, const Cell& c) {
         static const Between between;
-        const auto moved_up = [&](float* x, int kept) {
-            std::memmove(x, x + c.frames, sizeof(float) * static_cast<size_t>(kept));
-        };
-        float peak[cell_frames] = {};
+        const int frames = c.frames;
+        // What is remembered goes before what comes in, and what is remembered next is at the end of both.
+        float peak[stretch_frames] = {};
         for (int side = 0; side < c.key_channels; ++side) {
-            float* const x = state.x[side];
-            moved_up(x, history - c.frames);
-            for (int i = 0; i < c.frames; ++i) x[history - c.frames + i] = c.key[i * c.key_channels + side];
-            peaks_of(between, x + 1, c.frames, peak);
+            float x[taps + stretch_frames];
+            std::copy_n(state.x[side], taps, x);
+            for (int i = 0; i < frames; ++i) x[taps + i] = c.key[i * c.key_channels + side];
+            std::copy_n(x + frames, taps, state.x[side]);
+            peaks_of(between, x + 1, frames, peak);
         }
-        // Kept as what is taken away, so that memory that is all zero is a gain of 1.
-        moved_up(state.taken, look_ + 1);
-        moved_up(state.held, look_);
         // What lies behind a sample is near the next one too.
-        for (int i = 0; i < c.frames; ++i) {
-            const float now = peak[i] > ceiling_ ? 1.0f - ceiling_ / peak[i] : 0.0f;
-            state.taken[look_ + 1 + i] = std::max(now, state.last);
-            state.last = now;
+        float wanted[1 + stretch_frames];
+        wanted[0] = state.wanted;
+        taken_of(peak, ceiling_, frames, wanted + 1);
+        state.wanted = wanted[frames];
+        float taken[most_look + 1 + stretch_frames], most[stretch_frames];
+        std::copy_n(state.taken, look_ + 1, taken);
+        more_of_two(wanted + 1, frames, taken + look_ + 1);
+        std::copy_n(taken + frames, look_ + 1, state.taken);
+        most_of(taken + 1, look_ + 1, frames, most);
+        // Held for as long as one looks ahead, then let go.
+        float held[most_look + stretch_frames];
+        std::copy_n(state.held, look_, held);
+        const float let_go = 1.0f - keep_;
+        float now = state.now;
+        for (int i = 0; i < frames; ++i) held[look_ + i] = now = std::max(most[i], most[i] * let_go + now * keep_);
+        state.now = now;
+        round_all(held + look_, frames);
+        std::copy_n(held + frames, look_, state.held);
+        // The mean of as many frames falls in a straight line.
+        double sums[stretch_frames];
+        differences(held + look_, held, frames, sums);
+        for (int i = 0; i < frames; ++i) sums[i] = state.sum += sums[i];
+        float gains[stretch_frames];
+        gains_of(sums, 1.0 / look_, frames, gains);
+        for (int i = 0; i < frames; ++i)
+            for (int side = 0; side < c.channels; ++side) c.samples[i * c.channels + side] *= gains[i];
+        for (int from = 0; from < frames; from += cell_frames) {
+            const float least = *std::min_element(gains + from, gains + from + cell_frames);
+            c.reductions_db[from / cell_frames] =
+                least < 1.0f ? static_cast<float>(db_from_gain(static_cast<double>(least))) : 0.0f;
         }
-        float most[cell_frames], taken[most_look + 1 + cell_frames];
-        std::copy_n(state.taken + 1, look_ + c.frames, taken);
-        most_of(taken, look_ + 1, c.frames, most);
-        float now = state.held[look_ - 1];
-        for (int i = 0; i < c.frames; ++i) {
-            const float hold = most[i];
-            now = hold >= now ? hold : hold + (now - hold) * keep_;
-            if (now < 1e-7f) now = 0.0f;
-            state.held[look_ + i] = now;
-        }
-        double sum = 0.0;
-        for (int i = 0; i < look_; ++i) sum += static_cast<double>(state.held[i]);
-        float deepest = 0.0f;
-        for (int i = 0; i < c.frames; ++i) {
-            sum += static_cast<double>(state.held[look_ + i]) - static_cast<double>(state.held[i]);
-            const float taken = std::max(0.0f, static_cast<float>(sum / look_));
-            deepest = std::max(deepest, taken);
-            for (int side = 0; side < c.channels; ++side) c.samples[i * c.channels + side] *= 1.0f - taken;
-        }
-        *c.reductions_db = deepest > 0.0f ? static_cast<float>(db_from_gain(1.0 - static_cast<double>(deepest))) : 0.0f;
     }
 
   private:

@@ -1,9 +1,11 @@
 #include "core/shape/saturation.h"
 
-#include <cstring>
+#include <algorithm>
+#include <cmath>
 #include <numbers>
 
 #include "core/audio/kaiser.h"
+#include "core/audio/kernels.h"
 #include "core/decibels.h"
 #include "core/shape/dynamics.h"
 #include "core/shape/filters.h"
@@ -30,29 +32,43 @@ double saturated(SaturationCurve curve, double x) {
 namespace {
 
 constexpr std::array curve_words{"tanh", "asymmetric", "clip"};
-constexpr int times = 4;         ///< as many samples while the curve is applied
-constexpr int reach = 40;        ///< samples of the row's rate that the filters reach to each side
-constexpr int taps = 2 * reach;  ///< of each phase
-constexpr double beta = 8.5;     ///< of the Kaiser window: 85 dB of stop band
-constexpr double pass = 0.9;     ///< of half the rate, where the filters' gain is a half
+// The rate is doubled by filters that are steep, and once more by filters that need not be: what lies between the
+// row's band and the band's image is empty by then.
+constexpr int reach = 40;        ///< samples of the row's rate that the steep filters reach to each side
+constexpr int taps = 2 * reach;  ///< of them, in each phase
+constexpr int gentle_taps = 12;  ///< of the others, which give the samples halfway between two
+constexpr double beta = 8.5;     ///< of the Kaiser windows: 85 dB of stop band
+constexpr double pass = 0.9;     ///< of half the rate, where the steep filters' gain is a half
+constexpr int half = gentle_taps / 2;
+constexpr int late = taps - 1 + half;  ///< frames: the steep filters there and back, and the others
+constexpr int most_frames = 256;       ///< that are worked on at once, so that all of them stay near
 
-/// A windowed sinc that passes up to 0.43 of the row's rate: weights of sample k for each of the four places within a
-/// sample, and of the four places of sample k for what comes out.
+/// A windowed sinc; `place` and `reach` in samples, `cut` of half their rate.
+double windowed_sinc(double place, double cut, double reach) {
+    const double angle = std::numbers::pi * place;
+    return (place == 0.0 ? cut : std::sin(cut * angle) / angle) * kaiser(place / reach, beta);
+}
+
 struct Weights {
-    float up[times][taps], down[times][taps];
+    // For samples at a whole place and at half a place: of those at the row's rate, and back.
+    float up[2][taps], down[2][taps];
+    // For a sample halfway between two: every other weight, as the samples lie apart in wholes and halves; and those of
+    // the samples around one, where it counts itself by a half.
+    float between[2][half], around[2][half];
     Weights() {
-        for (int p = 0; p < times; ++p) {
-            double whole = 0.0;
-            std::array<double, taps> h{};
+        for (int p = 0; p < 2; ++p) {
+            double sum = 0.0, h[taps];
+            for (int k = 0; k < taps; ++k) sum += h[k] = windowed_sinc(k - reach + 1 - p / 2.0, pass, reach);
             for (int k = 0; k < taps; ++k) {
-                const double t = k - reach + 1 - static_cast<double>(p) / times;  // in samples from the place
-                const double sinc = t == 0.0 ? pass : std::sin(std::numbers::pi * pass * t) / (std::numbers::pi * t);
-                whole += h[static_cast<size_t>(k)] = sinc * kaiser(t / reach, beta);
+                up[p][k] = static_cast<float>(h[k] / sum);
+                down[p][taps - 1 - k] = up[p][k] / 2.0f;
             }
-            for (int k = 0; k < taps; ++k) {
-                up[p][k] = static_cast<float>(h[static_cast<size_t>(k)] / whole);
-                down[p][taps - 1 - k] = up[p][k] / times;
-            }
+        }
+        double sum = 0.0, h[gentle_taps];
+        for (int k = 0; k < gentle_taps; ++k) sum += h[k] = windowed_sinc(k - half + 0.5, 1.0, half);
+        for (int k = 0; k < gentle_taps; ++k) {
+            between[k % 2][k / 2] = static_cast<float>(h[k] / sum);
+            around[k % 2][k / 2] = static_cast<float>(h[k] / sum / 2.0);
         }
     }
 };
@@ -61,43 +77,78 @@ const Weights& weights() {
     return all;
 }
 
-typedef float Sixteen __attribute__((vector_size(64), aligned(4)));  ///< frames side by side
+/// The latest samples, and behind them those of now.
+template <int remembered>
+struct Line {
+    float at[remembered + most_frames];
+    explicit Line(const float (&before)[remembered]) { std::copy_n(before, remembered, at); }
+    float* now() { return at + remembered; }
+    void remember(float (&before)[remembered], int frames) const { std::copy_n(at + frames, remembered, before); }
+};
 
-/// A cell of what each of two filters makes of the samples before it: each frame adds up its taps in their order.  Many
-/// frames go side by side, and two filters, so that no sum has to wait for itself.
-ISOTONUS_WIDE void filter_cells(const float (*weights)[taps], const float* first, const float* second,
-                                float (*out)[cell_frames]) {
-    constexpr int parts = cell_frames / 16;
-    Sixteen sums[2][parts] = {};
-    for (int k = 0; k < taps; ++k)
-        for (int n = 0; n < parts; ++n) {
-            Sixteen part;
-            std::memcpy(&part, first + k + 16 * n, sizeof part);
-            sums[0][n] += weights[0][k] * part;
-            std::memcpy(&part, second + k + 16 * n, sizeof part);
-            sums[1][n] += weights[1][k] * part;
-        }
-    std::memcpy(out, sums, sizeof sums);
-}
-
-/// As `saturated`, of many values at once.
-ISOTONUS_WIDE void bend(SaturationCurve curve, float* x, int count) {
+/// As `saturated`, of many values at once, each with a gain before and one behind.
+ISOTONUS_WIDE void bend(SaturationCurve curve, const float* in, const float* into, const float* back, int frames,
+                        float* out) {
     const auto tanh_of = [](float v) { return 1.0f - 2.0f / (exp2_of(2.0f * 1.44269504f * v) + 1.0f); };
     switch (curve) {
         case SaturationCurve::tanh:
-            for (int i = 0; i < count; ++i) x[i] = tanh_of(x[i]);
+            for (int i = 0; i < frames; ++i) out[i] = tanh_of(in[i] * into[i]) * back[i];
             return;
         case SaturationCurve::asymmetric: {
             const float at_rest = tanh_of(0.3f), slope = 1.0f - at_rest * at_rest;
-            for (int i = 0; i < count; ++i) x[i] = (tanh_of(x[i] + 0.3f) - at_rest) / slope;
+            for (int i = 0; i < frames; ++i) out[i] = (tanh_of(in[i] * into[i] + 0.3f) - at_rest) / slope * back[i];
             return;
         }
         case SaturationCurve::clip:
-            for (int i = 0; i < count; ++i) {
-                const float u = std::clamp(8.0f / 15.0f * x[i], -1.0f, 1.0f);
-                x[i] = u * (15.0f - u * u * (10.0f - 3.0f * u * u)) / 8.0f;
+            for (int i = 0; i < frames; ++i) {
+                const float u = std::clamp(8.0f / 15.0f * (in[i] * into[i]), -1.0f, 1.0f);
+                out[i] = u * (15.0f - u * u * (10.0f - 3.0f * u * u)) / 8.0f * back[i];
             }
             return;
+    }
+}
+
+/// What is remembered of a side; of what has a finer rate, samples at whole places and those halfway apart.
+struct Side {
+    float in[taps - 1] = {};                               ///< at the row's rate
+    float fine[2][half] = {};                              ///< at twice that, before the curve
+    float bent[2][half] = {}, bent_between[2][half] = {};  ///< at four times, behind the curve
+    float back[2][taps - 1] = {};                          ///< at twice
+    float rest[late] = {};                                 ///< outside of the band, at the row's rate
+};
+
+/// So many frames of a side through the curve, with gains before and behind it, added to `out`: `late` frames later.
+void bend_side(Side& side, const Line<taps - 1>& in, SaturationCurve curve, const float* into, const float* back,
+               int frames, float* out) {
+    const Weights& w = weights();
+    const auto count = static_cast<size_t>(frames);
+    in.remember(side.in, frames);
+    Line<half> fine[] = {Line(side.fine[0]), Line(side.fine[1])};
+    for (const int p : {0, 1}) {
+        std::fill_n(fine[p].now(), frames, 0.0f);
+        kernels::fir(in.at, w.up[p], count, fine[p].now());
+        fine[p].remember(side.fine[p], frames);
+    }
+    // Sample m of twice the rate is at a whole place when m is even.  One halfway behind sample m - 6 lies amid those
+    // from m - 11 to m.
+    Line<half> bent[] = {Line(side.bent[0]), Line(side.bent[1])};
+    Line<half> bent_between[] = {Line(side.bent_between[0]), Line(side.bent_between[1])};
+    for (const int p : {0, 1}) {
+        float between[most_frames] = {};
+        kernels::fir(fine[p].at + 1, w.between[1], count, between);
+        kernels::fir(fine[1 - p].at + p, w.between[0], count, between);
+        bend(curve, fine[p].at + half / 2, into, back, frames, bent[p].now());
+        bend(curve, between, into, back, frames, bent_between[p].now());
+        bent[p].remember(side.bent[p], frames);
+        bent_between[p].remember(side.bent_between[p], frames);
+    }
+    for (const int p : {0, 1}) {
+        Line<taps - 1> here(side.back[p]);
+        for (int i = 0; i < frames; ++i) here.now()[i] = 0.5f * bent[p].at[half / 2 + i];
+        kernels::fir(bent_between[p].at, w.around[0], count, here.now());
+        kernels::fir(bent_between[1 - p].at + p, w.around[1], count, here.now());
+        here.remember(side.back[p], frames);
+        kernels::fir(here.at, w.down[p], count, out);
     }
 }
 
@@ -118,11 +169,9 @@ struct Saturation {
             v.number("high_hz", high_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
         }
     };
+    static constexpr bool takes_stretches = true;
     struct State {
-        // The latest samples of each side, what the curve made of them, and what is outside of the band.
-        float in[2][taps - 1] = {};
-        float fine[2][times][taps - 1] = {};
-        float rest[2][taps - 1] = {};
+        Side sides[2];
         PairFilter::DirectState low, high, tone;
     };
 
@@ -137,55 +186,20 @@ struct Saturation {
         // Tone tips what the curve adds, and all that goes through it, around 1 kHz.
         tone_.set(on_both(matched_filter(FilterShape::high_shelf, 1000.0, 0.5, s.tone_db, rate)), first);
     }
-    int latency() const { return 2 * reach - 1; }
+    int latency() const { return late; }
 
     void process(State& state, const Cell& c) {
-        PairCell cell, whole;
+        PairCell cell, all;
         cell.load(c.samples, c.channels, c.frames);
-        whole = cell;
         if (banded_) {
+            std::copy_n(cell.at, c.frames, all.at);
             const GlidingFilter* const filters[] = {&low_, &high_};
             PairFilter::DirectState states[] = {state.low, state.high};
             run_filters(filters, states, cell.at, c.frames);
             state.low = states[0], state.high = states[1];
         }
-        const double ceiling = gain_from_db(s_.ceiling_dbfs);
-        float into[cell_frames], back[cell_frames];
-        for (int i = 0; i < cell_frames; ++i) {
-            const double drive = drive_from_ + (drive_to_ - drive_from_) * (i + 1) / cell_frames;
-            into[i] = static_cast<float>(drive / ceiling);
-            back[i] = static_cast<float>(s_.compensate ? ceiling / drive : ceiling);
-        }
-        const Weights& w = weights();
-        for (int side = 0; side < c.channels; ++side) {
-            // What is remembered, then this cell.
-            float in[taps - 1 + cell_frames] = {}, rest[taps - 1 + cell_frames];
-            float fine[times][taps - 1 + cell_frames], now[times][cell_frames];
-            std::memcpy(in, state.in[side], sizeof state.in[side]);
-            std::memcpy(rest, state.rest[side], sizeof state.rest[side]);
-            for (int i = 0; i < c.frames; ++i) {
-                in[taps - 1 + i] = static_cast<float>(cell.at[i][side]);
-                rest[taps - 1 + i] = static_cast<float>(whole.at[i][side] - cell.at[i][side]);
-            }
-            for (int p = 0; p < times; p += 2) {
-                float bent[2][cell_frames];
-                filter_cells(w.up + p, in, in, bent);
-                for (float* const x : bent)
-                    for (int i = 0; i < cell_frames; ++i) x[i] *= into[i];
-                bend(s_.curve, bent[0], 2 * cell_frames);
-                for (const int n : {0, 1}) {
-                    float* const kept = fine[p + n];
-                    std::memcpy(kept, state.fine[side][p + n], sizeof state.fine[side][p + n]);
-                    for (int i = 0; i < cell_frames; ++i) kept[taps - 1 + i] = bent[n][i] * back[i];
-                    std::memcpy(state.fine[side][p + n], kept + c.frames, sizeof state.fine[side][p + n]);
-                }
-                filter_cells(w.down + p, fine[p], fine[p + 1], now + p);
-            }
-            for (int i = 0; i < c.frames; ++i)
-                cell.at[i][side] = static_cast<double>(now[0][i] + now[1][i] + now[2][i] + now[3][i] + rest[i]);
-            std::memcpy(state.in[side], in + c.frames, sizeof state.in[side]);
-            std::memcpy(state.rest[side], rest + c.frames, sizeof state.rest[side]);
-        }
+        for (int from = 0; from < c.frames; from += most_frames)
+            bend_frames(state, from, std::min(most_frames, c.frames - from), c.channels, cell, banded_ ? all : cell);
         if (s_.tone_db != 0.0 || !tone_.still) {
             const GlidingFilter* const filters[] = {&tone_};
             run_filters(filters, &state.tone, cell.at, c.frames);
@@ -194,6 +208,29 @@ struct Saturation {
     }
 
   private:
+    void bend_frames(State& state, int from, int frames, int channels, PairCell& cell, const PairCell& whole) const {
+        const double ceiling = gain_from_db(s_.ceiling_dbfs);
+        float into[most_frames], back[most_frames];
+        for (int i = 0; i < frames; ++i) {
+            const double drive = drive_from_ + (drive_to_ - drive_from_) * (from + i + 1) / cell_frames;
+            into[i] = static_cast<float>(drive / ceiling);
+            back[i] = static_cast<float>(s_.compensate ? ceiling / drive : ceiling);
+        }
+        for (int side = 0; side < channels; ++side) {
+            Side& s = state.sides[side];
+            Line<taps - 1> in(s.in);
+            Line<late> rest(s.rest);
+            for (int i = 0; i < frames; ++i) {
+                const double inside = cell.at[from + i][side];
+                in.now()[i] = static_cast<float>(inside);
+                rest.now()[i] = static_cast<float>(whole.at[from + i][side] - inside);
+            }
+            rest.remember(s.rest, frames);
+            bend_side(s, in, s_.curve, into, back, frames, rest.at);
+            for (int i = 0; i < frames; ++i) cell.at[from + i][side] = static_cast<double>(rest.at[i]);
+        }
+    }
+
     Settings s_;
     bool banded_ = false;
     double drive_from_ = 1.0, drive_to_ = 1.0;

@@ -129,7 +129,7 @@ std::string tap_key(const RowTap& tap) {
 }  // namespace
 
 std::string signal_key(const SignalRecipe& recipe) {
-    std::string key = fmt::format("signals 3\n{}\n{}", recipe.sample_rate, tap_key(recipe.source));
+    std::string key = fmt::format("signals 4\n{}\n{}", recipe.sample_rate, tap_key(recipe.source));
     for (const Processor& p : recipe.chain) {
         key += fmt::format("\n{} {} {} {} {}", p.type, p.id, p.in, p.match ? p.match_db : 0.0, p.key);
         if (!p.impulse.empty()) key += " impulse " + cache_key(p.impulse, "impulse");

@@ -127,6 +127,19 @@ TEST(Kernels, peaks_and_fir_peaks_agree_with_a_plain_loop) {
     }
 }
 
+TEST(Kernels, a_filters_sums_are_those_of_a_plain_loop_to_the_bit_whatever_the_length) {
+    const auto x = make(1100, 1, noise(6)), weights = make(80, 1, noise(9));
+    for (const size_t taps : {1u, 6u, 80u})
+        for (const size_t frames : sizes) {
+            if (frames + taps > x.size()) continue;
+            std::vector<float> out(frames, 0.25f), expected(frames, 0.25f);
+            kernels::fir(x.data(), std::span(weights).first(taps), frames, out.data());
+            for (size_t i = 0; i < frames; ++i)
+                for (size_t tap = 0; tap < taps; ++tap) expected[i] += weights[tap] * x[i + tap];
+            EXPECT_EQ(out, expected) << taps << " " << frames;
+        }
+}
+
 TEST(Kernels, mixing_is_the_same_to_the_bit_whatever_the_length) {
     const auto stereo = make(300, 2, noise(7)), mono = make(300, 1, noise(8));
     for (const size_t frames : sizes) {

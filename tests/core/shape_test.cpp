@@ -311,6 +311,14 @@ TEST(Saturation, is_in_time_and_touches_only_its_band) {
     EXPECT_NEAR(gain_at(low, 9000, 48000), 0.0, 0.1);
 }
 
+// Up and down again by filters: what is quiet passes as it is, within the ripple of 85 dB, up to where they begin to
+// fall.
+TEST(Saturation, passes_all_that_is_heard) {
+    const Chain chain{processor("saturation", {{"drive_db", 0}, {"ceiling_dbfs", 0}})};
+    for (const double hz : {30.0, 1000.0, 10000.0, 18000.0, 19500.0})
+        EXPECT_NEAR(gain_at(chain, hz, 48000, 1, 0, sine(hz, 48000, 0.01)), 0.0, 0.01) << hz;
+}
+
 TEST(Transient, lifts_beginnings_or_what_rings) {
     const auto hits = make(96000, 1, [](int64_t i, int c) {
         return sine(800, 48000, 0.5)(i, c) * std::exp(-static_cast<double>(i % 24000) / 4000.0);
@@ -348,6 +356,29 @@ TEST(Chains, that_are_out_or_mixed_to_nothing_are_the_input_to_the_bit) {
     strange.id = 1;
     strange.type = "of a later version";
     EXPECT_EQ(through({strange}, in, 2), in);
+}
+
+TEST(Chains, take_many_cells_as_they_take_one) {
+    for (const int channels : {1, 2})
+        for (const ProcessorType* type : processor_types()) {
+            Processor p = new_processor(*type, {});
+            if (type->find("threshold_dbfs")) p.values["threshold_dbfs"] = -40.0;
+            const int64_t cells = 5 * stretch_cells;
+            auto one = make(cells * cell_frames, channels, noise(3, 0.9)), many = one;
+            ChainRun in_turn({p}, {}, channels, 48000.0), at_once({p}, {}, channels, 48000.0);
+            in_turn.begin(0), at_once.begin(0);
+            const auto at = [&](std::vector<float>& x, int64_t cell) {
+                return x.data() + cell * cell_frames * channels;
+            };
+            for (int64_t cell = 0; cell < cells; ++cell) in_turn.process(at(one, cell), 1, {}, {});
+            // Also some that do not fill what is worked on at once.
+            for (int64_t cell = 0, some = 0; cell < cells; cell += some) {
+                some = std::min<int64_t>(cell % 3 == 0 ? stretch_cells : 11, cells - cell);
+                at_once.process(at(many, cell), static_cast<int>(some), {}, {});
+            }
+            EXPECT_EQ(one, many) << type->id;
+            EXPECT_EQ(in_turn.memory(), at_once.memory()) << type->id;
+        }
 }
 
 TEST(Chains, match_what_is_out_in_level) {
