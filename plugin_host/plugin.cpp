@@ -242,6 +242,15 @@ struct RunningPlugin::Instance {
         }
     }
 
+    /// What a plug-in remembers besides its parameters is as its own data say.  Nothing here changes it: there are no
+    /// windows of its own, and no messages.
+    void load_default_state(LilvWorld* world, const LilvPlugin* plugin) {
+        LilvState* const state = lilv_state_new_from_world(world, &map, lilv_plugin_get_uri(plugin));
+        if (!state) return;
+        lilv_state_restore(state, lilv, nullptr, nullptr, 0, all);
+        lilv_state_free(state);
+    }
+
     void run() {
         for (auto& [port, bytes] : sequences) {
             auto* const sequence = reinterpret_cast<LV2_Atom_Sequence*>(bytes.data());
@@ -288,6 +297,7 @@ std::unique_ptr<RunningPlugin> RunningPlugin::start(LilvWorld* world, const Lilv
         instance->worker = static_cast<const LV2_Worker_Interface*>(
             lilv_instance_get_extension_data(instance->lilv, LV2_WORKER__interface));
         instance->connect(world, plugin, symbols);
+        instance->load_default_state(world, plugin);
         running->own_channels_ = static_cast<int>(instance->in.size());
         lilv_instance_activate(instance->lilv);
         running->instances_.push_back(std::move(instance));

@@ -297,7 +297,7 @@ MaterialOf Materials::heard(const Session& session) const {
 }
 
 /// Once all tracks are known: what leads to a bus is then known too, or is being made and can be read meanwhile.
-void Materials::request_buses(std::set<std::string>& wanted_keys, bool rested) {
+void Materials::request_buses(bool rested) {
     const auto is_of_bus = [](const auto& m) { return m.second.of_bus; };
     if (waiting_ > 0 || !std::all_of(making_.begin(), making_.end(), is_of_bus)) return;
     if (!making_.empty() && !rested) {
@@ -306,6 +306,7 @@ void Materials::request_buses(std::set<std::string>& wanted_keys, bool rested) {
     }
     const Session& session = document_.session();
     bus_keys_.clear();
+    std::set<std::string> wanted_keys;
     std::vector<std::tuple<std::string, SignalRecipe, std::optional<BegunSignal>>> missing;
     compile_plan(session,
                  {[this](const Track& t) { return played(t); },
@@ -327,12 +328,12 @@ void Materials::request_buses(std::set<std::string>& wanted_keys, bool rested) {
         if (!wanted_keys.contains(making.key)) making.progress->cancel();
     for (auto& [key, recipe, begun] : missing)
         make(recipe.row, recipe, {}, {key, std::make_shared<Progress>(), true, begun});
+    // All that the session wants has been asked for by now.
+    signals_.forget_old();
 }
 
 void Materials::request_signals(bool rested) {
     const Session& session = document_.session();
-    constexpr size_t most_kept = 100;
-    std::set<std::string> wanted_keys;
     for (const auto& track : session.tracks) {
         if (!is_shaped(session, *track)) continue;
         // Of a file that is being measured anew what was there before does not count.
@@ -341,8 +342,6 @@ void Materials::request_signals(bool rested) {
         if (key.empty()) continue;
         std::vector<Source> bands;
         if (track->low_centre_hz > 0.0) bands = sources_of(*track);
-        wanted_keys.insert(key);
-        for (const Source& s : bands) wanted_keys.insert(RowSignals::band_key(key, s.band, s.crossover_hz));
         const bool there = signals_.find(key) && std::all_of(bands.begin(), bands.end(), [&](const Source& s) {
                                return signals_.find(RowSignals::band_key(key, s.band, s.crossover_hz));
                            });
@@ -350,8 +349,7 @@ void Materials::request_signals(bool rested) {
             make(track->id, *signals_.recipe(session, *track, files()), bands,
                  {key, std::make_shared<Progress>(), false, std::nullopt});
     }
-    request_buses(wanted_keys, rested);
-    if (signals_.size() > most_kept) signals_.keep_only(wanted_keys);
+    request_buses(rested);
 }
 
 void Materials::make(TrackId id, const SignalRecipe& recipe, const std::vector<Source>& bands, Making making) {

@@ -102,7 +102,7 @@ class Materials : public QObject {
     MaterialOf files() const;
     /// `rested`: the session has not changed for a while.
     void request_signals(bool rested = false);
-    void request_buses(std::set<std::string>& wanted_keys, bool rested);
+    void request_buses(bool rested);
     /// A signal that is being made.
     struct Making {
         std::string key;

@@ -122,12 +122,26 @@ std::optional<std::string> RowSignals::key(const Session& session, const Track& 
 
 MaterialPtr RowSignals::find(const std::string& key) const {
     const auto at = made_.find(key);
-    return at == made_.end() ? nullptr : at->second;
+    if (at == made_.end()) return nullptr;
+    at->second.asked = time_;
+    return at->second.material;
 }
 
-void RowSignals::keep_only(const std::set<std::string>& keys) {
-    std::erase_if(made_, [&](const auto& made) { return !keys.contains(made.first); });
-    std::erase_if(keys_, [&](const auto& known) { return !keys.contains(known.second.key); });
+void RowSignals::forget_old() {
+    constexpr int most_of_row = 3;
+    constexpr size_t most = 100;
+    std::vector<std::map<std::string, Made>::iterator> old;
+    for (auto made = made_.begin(); made != made_.end(); ++made)
+        if (made->second.asked < time_) old.push_back(made);
+    std::sort(old.begin(), old.end(), [](auto a, auto b) { return a->second.asked > b->second.asked; });
+    std::map<std::pair<TrackId, Band>, int> of_row;
+    for (size_t n = 0; n < old.size(); ++n) {
+        const Material& material = *old[n]->second.material;
+        if (++of_row[{material.signal->recipe().row, material.ready.source.band}] > most_of_row || n >= most)
+            made_.erase(old[n]);
+    }
+    std::erase_if(keys_, [&](const auto& known) { return !made_.contains(known.second.key); });
+    ++time_;
 }
 
 MaterialOf RowSignals::played_by(const Session& session, const MaterialOf& files) const {
@@ -162,7 +176,7 @@ Result<void> RowSignals::make_buses(const Session& session, const MaterialOf& fi
         });
         for (const Job& job : jobs) {
             if (!job.made) return tl::unexpected(job.made.error());
-            made_[(*job.made)->signal->key()] = *job.made;
+            add((*job.made)->signal->key(), *job.made);
         }
     }
     return {};
@@ -172,12 +186,12 @@ std::unique_ptr<StreamsAhead> RowSignals::stream(const Session& session, const M
                                                  int workers) {
     std::vector<MaterialPtr> streamed;
     bool all = true;
-    const auto add = [&](const std::string& key, const SignalRecipe& recipe) {
+    const auto stream = [&](const std::string& key, const SignalRecipe& recipe) {
         MaterialPtr material = stream_signal(recipe);
         all &= material != nullptr;
         if (!material) return material;
         streamed.push_back(material);
-        made_[key] = material;
+        add(key, material);
         return material;
     };
     // Rows whose keys are known, then those that listen to them.
@@ -186,10 +200,10 @@ std::unique_ptr<StreamsAhead> RowSignals::stream(const Session& session, const M
             if (!is_shaped(session, *track)) continue;
             const auto key = this->key(session, *track, files);
             if (!key || find(*key)) continue;
-            const MaterialPtr whole = add(*key, *recipe(session, *track, files));
+            const MaterialPtr whole = stream(*key, *recipe(session, *track, files));
             if (whole && track->low_centre_hz > 0.0)
                 for (const Source& s : sources_of(*track))
-                    made_[band_key(*key, s.band, s.crossover_hz)] = band_of(whole, s.band, s.crossover_hz);
+                    add(band_key(*key, s.band, s.crossover_hz), band_of(whole, s.band, s.crossover_hz));
         }
     const MaterialOf known = played_by(session, files);
     if (all)
@@ -197,7 +211,7 @@ std::unique_ptr<StreamsAhead> RowSignals::stream(const Session& session, const M
                      {known.track,
                       [&](const SignalRecipe& recipe) {
                           MaterialPtr there = known.bus(recipe);
-                          return there || !is_known(recipe) ? there : add(signal_key(recipe), recipe);
+                          return there || !is_known(recipe) ? there : stream(signal_key(recipe), recipe);
                       }},
                      solo);
     if (all) return std::make_unique<StreamsAhead>(std::move(streamed), workers);
@@ -250,8 +264,8 @@ Result<void> RowSignals::make_tracks(const Session& session, const MaterialOf& f
         });
         for (Job& job : jobs) {
             if (!job.made) return tl::unexpected(job.made.error());
-            made_[job.key] = *job.made;
-            for (auto& [key, part] : job.parts) made_[key] = std::move(part);
+            add(job.key, *job.made);
+            for (auto& [key, part] : job.parts) add(key, std::move(part));
         }
     }
     return {};

@@ -2,7 +2,6 @@
 #pragma once
 
 #include <map>
-#include <set>
 
 #include "core/mix/compile_plan.h"
 #include "core/shape/signal.h"
@@ -53,19 +52,25 @@ class RowSignals {
     /// What a track's signal depends on; nothing while what it listens to is not made.
     std::optional<SignalRecipe> recipe(const Session& session, const Track& track, const MaterialOf& files) const;
     MaterialPtr find(const std::string& key) const;
-    void add(const std::string& key, MaterialPtr signal) { made_[key] = std::move(signal); }
+    void add(const std::string& key, MaterialPtr signal) { made_[key] = {std::move(signal), time_}; }
     size_t size() const { return made_.size(); }
     /// Under which a signal's band is known.
     static std::string band_key(const std::string& key, Band band, double crossover_hz);
-    /// Forgets what none of these keys names.
-    void keep_only(const std::set<std::string>& keys);
+    /// Of what was not asked for since the last time this was called, keeps only the latest: of each row what an undo
+    /// or a switch is likely to want again, and not too much in all.  Room on the disk that is used again is quick.
+    void forget_old();
 
   private:
     Result<void> make_tracks(const Session& session, const MaterialOf& files, Progress* progress, int workers);
     Result<void> make_buses(const Session& session, const MaterialOf& files, Solo solo, Progress* progress,
                             int workers);
 
-    std::map<std::string, MaterialPtr> made_;  ///< by signal_key, bands with their crossover behind it
+    struct Made {
+        MaterialPtr material;
+        mutable int64_t asked = 0;  ///< when it was asked for last
+    };
+    std::map<std::string, Made> made_;  ///< by signal_key, bands with their crossover behind it
+    int64_t time_ = 0;                  ///< how often what is old was forgotten
     /// Keys of tracks that listen to no other, and what they were formed of.
     struct Keyed {
         std::shared_ptr<const Track> track;

@@ -79,7 +79,7 @@ TEST(PluginList, says_what_can_be_used_and_why_the_rest_cannot) {
     EXPECT_EQ(fault_of(odd("crashes")), "") << "a crash costs one plug-in: the others of its bundle are found";
 
     EXPECT_EQ(plugins_like(*found, "AMPLI simple").size(), 1u);
-    EXPECT_EQ(plugins_like(*found, "isotonus:test").size(), 9u);
+    EXPECT_EQ(plugins_like(*found, "isotonus:test").size(), 10u);
     EXPECT_EQ(plugins_like(*found, "no such thing").size(), 0u);
 }
 
@@ -134,6 +134,19 @@ TEST(PluginsInChains, do_what_they_do_to_the_sample_in_mono_and_in_stereo) {
         const float gain = std::pow(10.0f, -6.0f * 0.05f);
         for (size_t i = 0; i < out.size(); ++i) ASSERT_FLOAT_EQ(out[i], file[i] * gain) << i;
         EXPECT_EQ(row.signal->fault(0), "");
+    }
+}
+
+// LV2's extension "state", loadDefaultState: what its data say it remembers is there before it runs.
+TEST(PluginsInChains, begin_with_the_state_that_their_data_name) {
+    PluggedRow row;
+    row.add_odd();
+    row.scan();
+    const auto file = row.file();
+    for (int time = 0; time < 2; ++time) {
+        const auto out = row.made({plugin(odd("remembers"), {{"after", 1.0 + time}})});
+        ASSERT_EQ(row.signal->fault(0), "");
+        for (size_t i = 0; i < file.size(); ++i) ASSERT_EQ(out[i], 0.25f * file[i]) << i;
     }
 }
 
