@@ -327,3 +327,45 @@ TEST(Signals, of_rows_that_an_edit_left_alone_keep_their_keys_and_others_never_d
     EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of()));
     is_right();
 }
+
+TEST(Signals, that_were_changed_are_there_for_an_undo_and_those_switched_off_for_the_switch) {
+    Folder folder;
+    Shaped mix({write(folder / "a.wav", make(24000, 2, noise(1, 0.4)), 2),
+                write(folder / "b.wav", make(24000, 1, noise(2, 0.4)), 1)});
+    const auto set = [&](size_t n, double hz) {
+        mix.change(n, [hz](Track& t) { t.chain = {processor("low_cut", {{"hz", hz}})}; });
+    };
+    const auto made_by_edit = [&] {
+        const size_t before = mix.signals.size();
+        EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of()));
+        const size_t made = mix.signals.size() - before;
+        mix.signals.forget_old();
+        return made;
+    };
+    const auto played = [&](size_t n) {
+        return mix.signals.played(mix.session, *mix.session.tracks[n], mix.file_of());
+    };
+    set(1, 300.0);
+    for (const double hz : {100.0, 110.0, 120.0, 130.0, 140.0, 150.0}) {
+        set(0, hz);
+        made_by_edit();
+    }
+    EXPECT_EQ(mix.signals.size(), 5u) << "two that play, three that did";
+    // Undone one by one, and done again.
+    for (const double hz : {140.0, 130.0, 120.0, 130.0, 140.0}) {
+        set(0, hz);
+        EXPECT_EQ(made_by_edit(), 0u) << hz;
+    }
+    set(0, 100.0);
+    EXPECT_EQ(made_by_edit(), 1u) << "that is long ago";
+    const MaterialPtr first = played(0), second = played(1);
+    mix.session.chains_out = true;
+    for (int edit = 0; edit < 10; ++edit) {
+        mix.change(0, [](Track& t) { t.fader_db -= 1.0; });
+        EXPECT_EQ(made_by_edit(), 0u);
+    }
+    mix.session.chains_out = false;
+    EXPECT_EQ(played(0), first);
+    EXPECT_EQ(played(1), second);
+    EXPECT_EQ(made_by_edit(), 0u);
+}
