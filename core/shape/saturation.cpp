@@ -189,26 +189,28 @@ struct Saturation {
     int latency() const { return late; }
 
     void process(State& state, const Cell& c) {
-        PairCell cell, all;
-        cell.load(c.samples, c.channels, c.frames);
+        PairCell inside;
         if (banded_) {
-            std::copy_n(cell.at, c.frames, all.at);
+            inside.load(c.samples, c.channels, c.frames);
             const GlidingFilter* const filters[] = {&low_, &high_};
             PairFilter::DirectState states[] = {state.low, state.high};
-            run_filters(filters, states, cell.at, c.frames);
+            run_filters(filters, states, inside.at, c.frames);
             state.low = states[0], state.high = states[1];
         }
         for (int from = 0; from < c.frames; from += most_frames)
-            bend_frames(state, from, std::min(most_frames, c.frames - from), c.channels, cell, banded_ ? all : cell);
+            bend_frames(state, c, from, std::min(most_frames, c.frames - from), inside);
         if (s_.tone_db != 0.0 || !tone_.still) {
+            PairCell cell;
+            cell.load(c.samples, c.channels, c.frames);
             const GlidingFilter* const filters[] = {&tone_};
             run_filters(filters, &state.tone, cell.at, c.frames);
+            cell.store(c.samples, c.channels, c.frames);
         }
-        cell.store(c.samples, c.channels, c.frames);
     }
 
   private:
-    void bend_frames(State& state, int from, int frames, int channels, PairCell& cell, const PairCell& whole) const {
+    /// Some frames of a cell; `inside` is what of it lies in the band, where there is one.
+    void bend_frames(State& state, const Cell& c, int from, int frames, const PairCell& inside) const {
         const double ceiling = gain_from_db(s_.ceiling_dbfs);
         float into[most_frames], back[most_frames];
         for (int i = 0; i < frames; ++i) {
@@ -216,18 +218,21 @@ struct Saturation {
             into[i] = static_cast<float>(drive / ceiling);
             back[i] = static_cast<float>(s_.compensate ? ceiling / drive : ceiling);
         }
-        for (int side = 0; side < channels; ++side) {
+        for (int side = 0; side < c.channels; ++side) {
             Side& s = state.sides[side];
+            float* const samples = c.samples + from * c.channels + side;
             Line<taps - 1> in(s.in);
             Line<late> rest(s.rest);
-            for (int i = 0; i < frames; ++i) {
-                const double inside = cell.at[from + i][side];
-                in.now()[i] = static_cast<float>(inside);
-                rest.now()[i] = static_cast<float>(whole.at[from + i][side] - inside);
+            for (int i = 0; i < frames; ++i) in.now()[i] = samples[i * c.channels];
+            std::fill_n(rest.now(), frames, 0.0f);
+            for (int i = 0; banded_ && i < frames; ++i) {
+                const double x = inside.at[from + i][side];
+                rest.now()[i] = static_cast<float>(static_cast<double>(in.now()[i]) - x);
+                in.now()[i] = static_cast<float>(x);
             }
             rest.remember(s.rest, frames);
             bend_side(s, in, s_.curve, into, back, frames, rest.at);
-            for (int i = 0; i < frames; ++i) cell.at[from + i][side] = static_cast<double>(rest.at[i]);
+            for (int i = 0; i < frames; ++i) samples[i * c.channels] = rest.at[i];
         }
     }
 
