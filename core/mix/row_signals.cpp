@@ -129,17 +129,20 @@ MaterialPtr RowSignals::find(const std::string& key) const {
 
 void RowSignals::forget_old() {
     constexpr int most_of_row = 3;
-    constexpr size_t most = 100;
     std::vector<std::map<std::string, Made>::iterator> old;
     for (auto made = made_.begin(); made != made_.end(); ++made)
         if (made->second.asked < time_) old.push_back(made);
     std::sort(old.begin(), old.end(), [](auto a, auto b) { return a->second.asked > b->second.asked; });
     std::map<std::pair<TrackId, Band>, int> of_row;
-    for (size_t n = 0; n < old.size(); ++n) {
-        const Material& material = *old[n]->second.material;
-        if (++of_row[{material.signal->recipe().row, material.ready.source.band}] > most_of_row || n >= most)
-            made_.erase(old[n]);
-    }
+    std::erase_if(old, [&](auto made) {
+        const Material& material = *made->second.material;
+        const bool kept = ++of_row[{material.signal->recipe().row, material.ready.source.band}] <= most_of_row;
+        if (!kept) made_.erase(made);
+        return !kept;
+    });
+    // What is wanted next must find room.
+    for (; !old.empty() && Spooled::bytes_in_use() > spool_budget_bytes / 4 * 3; old.pop_back())
+        made_.erase(old.back());
     std::erase_if(keys_, [&](const auto& known) { return !made_.contains(known.second.key); });
     ++time_;
 }

@@ -56,8 +56,8 @@ class RowSignals {
     size_t size() const { return made_.size(); }
     /// Under which a signal's band is known.
     static std::string band_key(const std::string& key, Band band, double crossover_hz);
-    /// Of what was not asked for since the last time this was called, keeps only the latest: of each row what an undo
-    /// or a switch is likely to want again, and not too much in all.  Room on the disk that is used again is quick.
+    /// Of what was not asked for since the last time this was called, keeps the latest of each row, which an undo or a
+    /// switch is likely to want again, as long as there is room.  Room on the disk that is used again is quick.
     void forget_old();
 
   private:
