@@ -179,7 +179,7 @@ std::vector<std::string> device_names() {
     RtAudio::getCompiledApi(compiled);
     for (const auto& [api, label] : apis) {
         if (std::find(compiled.begin(), compiled.end(), api) == compiled.end()) continue;
-        const auto found = in_time<std::vector<std::string>>(label, [api, label] {
+        const auto found = in_time<std::vector<std::string>>(label, [api = api, label = label] {
             RtAudio audio(api);
             audio.showWarnings(false);
             std::vector<std::string> outputs;
