@@ -1,4 +1,6 @@
 // The command line as a user calls it: verbs, JSON keys, exit status, errors.
+#include <gmock/gmock.h>
+
 #include <fstream>
 #include <nlohmann/json.hpp>
 

@@ -89,7 +89,7 @@ TEST(BusChains, give_the_same_bits_in_any_blocks_on_any_workers_and_their_peak_i
         for (const TrackId row : {mix.inner, mix.outer}) {
             auto [chain, rides] = random_chain(random, mix.id(3));
             mix.chain(row, chain);
-            mix.bus(row, [&](Bus& b) {
+            mix.bus(row, [&rides = rides](Bus& b) {
                 for (const auto& [parameter, curve] : rides.all()) b.rides.set(parameter, curve);
             });
         }

@@ -2,6 +2,7 @@
 #include <gmock/gmock.h>
 
 #include <fstream>
+#include <nlohmann/json.hpp>
 
 #include "core/balance/headroom.h"
 #include "core/handoff/delivery.h"
@@ -148,7 +149,7 @@ TEST(Sends, give_the_same_bits_in_any_blocks_on_any_workers_and_the_peak_is_exac
             auto [chain, rides] = random_chain(random, mix.id(1));
             if (row == mix.hall) chain.push_back(processor("duck", {{"depth_db", 9.0}}, 60)), chain.back().key = drums;
             mix.chain(row, chain);
-            mix.session = with_rides(mix.session, row, [&](Rides& r) {
+            mix.session = with_rides(mix.session, row, [&rides = rides](Rides& r) {
                 for (const auto& [parameter, curve] : rides.all()) r.set(parameter, curve);
             });
         }

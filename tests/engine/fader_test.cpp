@@ -63,8 +63,8 @@ TEST(FaderBox, speaks_and_is_moved_but_not_against_a_hand) {
     box.touch(4);
     box.move(4, 0.5);
     EXPECT_EQ(heard.size(), 2u);
-    const auto send = [&](double position) {
-        for (const MidiBytes& bytes : fader_bytes(FaderBox::address(box.speech(), 4), position)) ours->send(bytes);
+    const auto send = [&box, &port = *ours](double position) {
+        for (const MidiBytes& bytes : fader_bytes(FaderBox::address(box.speech(), 4), position)) port.send(bytes);
     };
     send(0.9);
     EXPECT_EQ(box.position(4), 0.5);  // a hand is on it
@@ -87,8 +87,8 @@ TEST(MidiPorts, take_another_receiver_while_messages_come_in) {
     auto [ours, theirs] = midi_pair();
     std::atomic<bool> over{false};
     std::atomic<int64_t> heard{0};
-    std::jthread sender([&theirs, &over] {
-        while (!over) theirs->send({0x90, 60, 100});
+    std::jthread sender([&port = *theirs, &over] {
+        while (!over) port.send({0x90, 60, 100});
     });
     for (int n = 0; n < 2000; ++n) {
         auto kept = std::make_shared<int>(n);  // a receiver that is called after it was let go would read freed memory
