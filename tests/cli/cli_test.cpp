@@ -399,7 +399,7 @@ TEST_F(Cli, plug_ins_are_listed_set_and_taken_out_and_rooms_and_notes_are_said) 
     plugins.add_odd();
     make_session();
     const json listed = run("plugins scan --json").document();
-    EXPECT_EQ(listed.size(), 10u);
+    EXPECT_EQ(listed.size(), 11u);
     EXPECT_EQ(run("plugins list 'odd hangs at once' --json").document()[0]["fault"].get<std::string>().substr(0, 18),
               "it did not answer ");
     const std::string amp = "lv2 uri=http://lv2plug.in/plugins/eg-amp";
