@@ -9,6 +9,14 @@ using namespace isotonus::cli;
 
 namespace {
 
+/// CLI11's own one answers with a range of three hundred digits.
+const CLI::Validator above_zero(
+    [](const std::string& text) {
+        double value = 0.0;
+        return CLI::detail::lexical_cast(text, value) && value > 0.0 ? "" : "'" + text + "' is no number above 0";
+    },
+    "above 0");
+
 int run(int argc, char** argv) {
     CLI::App app{"Isotonus without a display: measure, stage, balance, ride, export."};
     app.require_subcommand(1);
@@ -109,7 +117,7 @@ int run(int argc, char** argv) {
     auto* shape_verb = verb("shape", "show a row's chain, or set one of its processors");
     shape_verb->add_option("SESSION", shaped.session)->required();
     shape_verb->add_option("ROW", shaped.row, "a track, a bus, or main")->required();
-    auto* place = shape_verb->add_option("PLACE", shaped.place, "1, 2, …")->check(CLI::PositiveNumber);
+    auto* place = shape_verb->add_option("PLACE", shaped.place, "1, 2, …")->check(above_zero);
     shape_verb->add_option("TYPE", shaped.type, "of processor; none takes it away")->needs(place);
     shape_verb->add_option("SETTINGS", shaped.assignments, "KEY=VALUE");
     shape_verb->add_flag("--json", shaped.as_json, "one JSON document on standard output");
@@ -275,7 +283,7 @@ int run(int argc, char** argv) {
     auto* play_verb = verb("play", "play through the real-time engine");
     session_argument(play_verb);
     play_verb->add_option("--device", device, "a device's name, or simulated")->required();
-    play_verb->add_option("--seconds", seconds)->required()->check(CLI::PositiveNumber);
+    play_verb->add_option("--seconds", seconds)->required()->check(above_zero);
     json_flag(play_verb);
     play_verb->callback([&] { status = play_session(session, device, seconds, as_json); });
 

@@ -50,7 +50,7 @@ Signal::Reduction summed_up(const std::vector<float>& all, int rate) {
     Signal::Reduction found;
     std::vector<float> worked;
     const auto deepest = std::min_element(all.begin(), all.end());
-    found.most_db = -static_cast<double>(*deepest);
+    found.most_db = std::fabs(static_cast<double>(*deepest));
     found.most_at_s = static_cast<double>((deepest - all.begin()) * block_frames) / rate;
     for (const float db : all)
         if (db <= -0.5f) worked.push_back(-db);

@@ -227,6 +227,7 @@ TEST_F(Cli, a_session_with_buses_and_a_centred_low_end_is_rendered_and_kept) {
 TEST_F(Cli, shape_sets_and_shows_chains_of_tracks_and_buses) {
     make_session();
     ASSERT_EQ(run("shape " + session + " Pad 1 low_cut hz=120 slope=24").status, 0);
+    EXPECT_THAT(run("shape " + session + " Pad low_cut").err, testing::HasSubstr("'low_cut' is no number above 0"));
     ASSERT_EQ(run("shape " + session + " Pad 2 compressor threshold_dbfs=-30 ratio=4 key=Kick").status, 0);
     const json pad = run("shape " + session + " Pad --json").document();
     EXPECT_EQ(pad["row"], "Pad");
