@@ -78,11 +78,7 @@ struct Duck {
         filter.set(on_both(band_filter(static_cast<double>(state.band_db))), true);
         filter.set(on_both(band_filter(static_cast<double>(band_db))), false);
         state.band_db = band_db;
-        PairCell cell;
-        cell.load(c.samples, c.channels, c.frames);
-        const GlidingFilter* const filters[] = {&filter};
-        run_filters(filters, &state.band, cell.at, c.frames);
-        cell.store(c.samples, c.channels, c.frames);
+        run_filter(filter, state.band, c.samples, c.channels, c.frames);
     }
 
   private:

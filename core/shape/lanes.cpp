@@ -60,6 +60,14 @@ void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::Dire
     }
 }
 
+void run_filter(const GlidingFilter& filter, PairFilter::DirectState& state, float* samples, int channels, int frames) {
+    PairCell cell;
+    cell.load(samples, channels, frames);
+    const GlidingFilter* const filters[] = {&filter};
+    run_filters(filters, &state, cell.at, frames);
+    cell.store(samples, channels, frames);
+}
+
 double keep_of(double seconds, double rate) { return seconds <= 0.0 ? 0.0 : std::exp(-1.0 / (seconds * rate)); }
 
 std::complex<double> response_of(const GlidingFilter& filter, double radians) {

@@ -43,6 +43,8 @@ std::complex<double> response_of(const GlidingFilter& filter, double radians);
 /// Runs filters one after the other over a cell, or over several where all are still; their states next to each other.
 void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::DirectState* states, Pair* cell,
                  int frames);
+/// One of them, over interleaved samples in place.
+void run_filter(const GlidingFilter& filter, PairFilter::DirectState& state, float* samples, int channels, int frames);
 
 // Within 0.0002 dB.  Plain arithmetic without branches or tables.
 inline float exp2_of(float x) {

@@ -199,13 +199,7 @@ struct Saturation {
         }
         for (int from = 0; from < c.frames; from += most_frames)
             bend_frames(state, c, from, std::min(most_frames, c.frames - from), inside);
-        if (s_.tone_db != 0.0 || !tone_.still) {
-            PairCell cell;
-            cell.load(c.samples, c.channels, c.frames);
-            const GlidingFilter* const filters[] = {&tone_};
-            run_filters(filters, &state.tone, cell.at, c.frames);
-            cell.store(c.samples, c.channels, c.frames);
-        }
+        if (s_.tone_db != 0.0 || !tone_.still) run_filter(tone_, state.tone, c.samples, c.channels, c.frames);
     }
 
   private:
