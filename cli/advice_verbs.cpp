@@ -196,8 +196,15 @@ Result<Found> advice_for(const Opened& opened, const AdviseOptions& options) {
 }  // namespace
 
 int advise(const AdviseOptions& options) {
-    auto opened = open_with_materials(options.session);
+    // What is said of the mix needs all of it; what is said of one channel needs that one.
+    const bool of_mix = options.what == "headroom" || options.what == "room";
+    auto opened = of_mix                   ? open_with_materials(options.session)
+                  : options.what == "duck" ? open_files(options.session)
+                                           : open_channel(options.session, options.row);
     if (!opened) return complain(opened.error());
+    if (of_mix)
+        if (auto whole = opened->check_whole(options.session, options.without_missing); !whole)
+            return complain(whole.error());
     auto found = advice_for(*opened, options);
     if (!found) {
         if (found.error().file.empty()) found.error().file = options.session.string();
@@ -206,7 +213,7 @@ int advise(const AdviseOptions& options) {
     if (options.as_json)
         print(found->document);
     else
-        fmt::print("{}\n", found->text);
+        put_lines(found->text);
     if (!options.take || !found->take) return done;
     return change(options.session, [&](Session& session) -> Result<void> {
         found->take(session);
@@ -229,7 +236,7 @@ int preset(const PresetOptions& options) {
                                 {"processors", p.chain.size()}});
             print(list);
         } else {
-            for (const Preset& p : all) fmt::print("{}{}: {}\n", p.name, p.own ? " (yours)" : "", p.purpose);
+            for (const Preset& p : all) put("{}{}: {}\n", p.name, p.own ? " (yours)" : "", p.purpose);
         }
         return problems.empty() ? done : file_trouble;
     }

@@ -1,5 +1,11 @@
 #include "cli/command.h"
 
+#include <algorithm>
+
+#include "core/foreign/plugins.h"
+#include "core/handoff/delivery.h"
+#include "core/mix/whole.h"
+#include "core/session/routing.h"
 #include "core/session/session_file.h"
 #include "core/session/validate.h"
 #include "core/words.h"
@@ -9,8 +15,17 @@ namespace isotonus::cli {
 using nlohmann::json;
 
 int complain(const Error& error, int status) {
-    fmt::print(stderr, "isotonus-cli: {}\n", error.text());
+    fmt::print(stderr, "isotonus-cli: {}\n", printable(error.text()));
     return status;
+}
+
+void put_lines(std::string_view text) {
+    for (;;) {
+        const size_t end = text.find('\n');
+        put("{}\n", text.substr(0, end));
+        if (end == std::string_view::npos || end + 1 == text.size()) return;
+        text.remove_prefix(end + 1);
+    }
 }
 
 void print(const json& document) { fmt::print("{}\n", document.dump(1, ' ', false, json::error_handler_t::replace)); }
@@ -67,11 +82,40 @@ Result<void> Opened::make_signals(Solo solo) {
         session, [this](const Track& t) { return of(t); }, nullptr, worker_count(), solo);
 }
 
+std::vector<std::string> Opened::left_out() const {
+    std::vector<std::string> all;
+    for (const MissingFile& m : missing) all.push_back(fmt::format("{}: {}", m.track, m.error.text()));
+    const bool with_main = main_chain_export(session).mixes != MainChain::out;
+    for (const AbsentProcessor& p : absent_processors(session, *mix_plans().finished, with_main)) all.push_back(p.text);
+    return all;
+}
+
+Result<void> Opened::check_whole(const fs::path& about, bool without_missing) const {
+    // Files were complained about when they were opened.
+    std::vector<std::string> all = left_out();
+    for (size_t n = missing.size(); n < all.size(); ++n) complain({{}, all[n]});
+    if (all.empty() || without_missing) return {};
+    return fail(about.string(), std::string("nothing is done, since the mix is not whole; with --without-missing it is "
+                                            "done without what is missing"));
+}
+
 namespace {
 
-/// Without the signals of its rows.
-Result<Opened> open_with_files(const fs::path& file) {
+/// Plug-ins that the session names are looked for now that they are to be heard.
+Result<Session> read_to_hear(const fs::path& file) {
     auto session = read_session(file);
+    if (!session) return session;
+    const std::vector<std::string> types = plugins_named(*session);
+    const auto is_known = [](const std::string& type) { return plugin_type(type) != nullptr; };
+    const bool all_known = std::all_of(types.begin(), types.end(), is_known);
+    if (auto found = find_plugins(types); !found) complain(found.error());
+    // What a plug-in that was not known is set to can be understood now.
+    return all_known ? std::move(session) : read_session(file);
+}
+
+/// Without the signals of its rows; of these rows alone when they are named.
+Result<Opened> open_with_files(const fs::path& file, const std::function<std::set<TrackId>(const Session&)>& rows) {
+    auto session = read_to_hear(file);
     if (!session) return tl::unexpected(session.error());
     remove_stale_parts(real_path(file).parent_path());
     tidy_cache();
@@ -82,7 +126,9 @@ Result<Opened> open_with_files(const fs::path& file) {
         Result<MaterialPtr> found;
     };
     std::vector<Wanted> list;
+    const std::set<TrackId> named = rows ? rows(opened.session) : std::set<TrackId>();
     for (const auto& track : opened.session.tracks) {
+        if (rows && !named.contains(track->id)) continue;
         list.push_back({track.get(), source_of(*track), {}});
         if (track->low_centre_hz > 0.0)
             for (const Source& part : sources_of(*track)) list.push_back({track.get(), part, {}});
@@ -104,15 +150,29 @@ Result<Opened> open_with_files(const fs::path& file) {
 
 }  // namespace
 
+Result<Opened> open_files(const fs::path& file) { return open_with_files(file, {}); }
+
 Result<Opened> open_with_materials(const fs::path& file) {
-    auto opened = open_with_files(file);
+    auto opened = open_with_files(file, {});
     if (!opened) return opened;
     if (auto made = opened->make_signals(Solo::left_out); !made) return tl::unexpected(made.error());
     return opened;
 }
 
+Result<Opened> open_channel(const fs::path& file, const std::string& name) {
+    std::optional<TrackId> channel;
+    auto opened = open_with_files(file, [&](const Session& session) {
+        channel = row_called(session, name);
+        return channel ? needed_by(session, *channel) : std::set<TrackId>();
+    });
+    if (!opened || !channel) return opened;
+    auto made = opened->signals.make_channel(opened->session, *channel, [&](const Track& t) { return opened->of(t); });
+    if (!made) return tl::unexpected(made.error());
+    return opened;
+}
+
 Result<Opened> open_to_render(const fs::path& file, Solo solo) {
-    auto opened = open_with_files(file);
+    auto opened = open_with_files(file, {});
     if (!opened) return opened;
     opened->streams = opened->signals.stream(
         opened->session, [&](const Track& t) { return opened->of(t); }, solo);

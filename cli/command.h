@@ -6,6 +6,8 @@
 #include <functional>
 #include <map>
 #include <nlohmann/json.hpp>
+#include <string_view>
+#include <type_traits>
 #include <vector>
 
 #include "core/handoff/checks.h"
@@ -20,6 +22,23 @@ inline constexpr int done = 0, check_failed = 1, wrong_usage = 2, file_trouble =
 int complain(const Error& error, int status = file_trouble);
 /// One JSON document on standard output.
 void print(const nlohmann::json& document);
+
+/// A value as it is printed for people: control characters in names are shown as what they are.
+template <class Value>
+decltype(auto) shown(const Value& value) {
+    if constexpr (std::is_convertible_v<const Value&, std::string_view>)
+        return printable(std::string_view(value));
+    else
+        return (value);
+}
+/// On standard output, as fmt::print does.
+template <class... Values>
+void put(std::string_view format, const Values&... values) {
+    fmt::print("{}", fmt::format(fmt::runtime(format), shown(values)...));
+}
+/// A text of several lines.
+void put_lines(std::string_view text);
+
 std::string in_words(const Level& level, const char* unit);
 
 /// The row of this name: a track, a bus, a control group, or main.
@@ -45,8 +64,17 @@ struct Opened {
     MixPlans mix_plans(Solo solo = Solo::left_out) const;
     /// All that the plan needs; done for a mix without solo when it was opened.
     Result<void> make_signals(Solo solo);
+    /// What the session asks for and a mix of it is without, a sentence each: files and processors.
+    std::vector<std::string> left_out() const;
+    /// Fails, and says on standard error what is missing, unless nothing is or the user lets it be so.
+    Result<void> check_whole(const fs::path& about, bool without_missing) const;
 };
+/// Its files alone.
+Result<Opened> open_files(const fs::path& file);
+/// The same with the signals of all chains.
 Result<Opened> open_with_materials(const fs::path& file);
+/// What one channel's sound is made of, and nothing else.
+Result<Opened> open_channel(const fs::path& file, const std::string& name);
 /// The same for one plan that is rendered once, from its start to its end: no figures of what chains make are known.
 Result<Opened> open_to_render(const fs::path& file, Solo solo);
 

@@ -50,7 +50,7 @@ int list_changes(const ReferenceOptions& options) {
     for (const RowChange& c : changes_between(*then, *now)) {
         list.push_back({{"row", c.name}, {"what", whats[static_cast<size_t>(c.what)]}, {"words", c.words}});
         if (!options.as_json)
-            for (const std::string& w : c.words) fmt::print("{}: {}\n", c.name, w);
+            for (const std::string& w : c.words) put("{}: {}\n", c.name, w);
     }
     if (options.as_json) print(list);
     return done;
@@ -72,8 +72,8 @@ int note(const NoteOptions& options) {
                             {"made", x.made},
                             {"done", x.done}});
             if (!options.as_json)
-                fmt::print("{:>3} {} {:8.1f} s  {}{}\n", n + 1, x.done ? "done" : "open", x.time_s, x.text,
-                           x.heard_on.empty() ? "" : " (" + x.heard_on + ")");
+                put("{:>3} {} {:8.1f} s  {}{}\n", n + 1, x.done ? "done" : "open", x.time_s, x.text,
+                    x.heard_on.empty() ? "" : " (" + x.heard_on + ")");
         }
         if (options.as_json) print(list);
         return done;
@@ -102,6 +102,8 @@ int note(const NoteOptions& options) {
 int compare(const CompareOptions& options) {
     const auto opened = open_with_materials(options.session);
     if (!opened) return complain(opened.error());
+    if (auto whole = opened->check_whole(options.session, options.without_missing); !whole)
+        return complain(whole.error());
     const auto recording =
         load_material(recording_called(opened->session, options.reference), opened->session.sample_rate);
     if (!recording) return complain(recording.error());
@@ -139,14 +141,13 @@ int compare(const CompareOptions& options) {
         print(j);
         return done;
     }
-    fmt::print("mix {}, reference {}, which is brought to it by {:+.1f} dB\n",
-               in_words(measured->measurement.integrated_lufs, "LUFS"), in_words(figures.integrated_lufs, "LUFS"),
-               *match);
+    put("mix {}, reference {}, which is brought to it by {:+.1f} dB\n",
+        in_words(measured->measurement.integrated_lufs, "LUFS"), in_words(figures.integrated_lufs, "LUFS"), *match);
     for (int b = 0; b < third_octaves; ++b) {
         const BandDifference& d = bands[static_cast<size_t>(b)];
-        fmt::print("{:>8g} Hz  {:>12}  {:>12}  {}\n", third_octave_name_hz(b), in_words(d.mix_dbfs, "dBFS"),
-                   in_words(d.reference_dbfs, "dBFS"),
-                   d.difference_db ? fmt::format("{:+.1f} dB", *d.difference_db) : std::string());
+        put("{:>8g} Hz  {:>12}  {:>12}  {}\n", third_octave_name_hz(b), in_words(d.mix_dbfs, "dBFS"),
+            in_words(d.reference_dbfs, "dBFS"),
+            d.difference_db ? fmt::format("{:+.1f} dB", *d.difference_db) : std::string());
     }
     return done;
 }
@@ -165,8 +166,7 @@ int reference(const ReferenceOptions& options) {
                                 {"note", r.note},
                                 {"passages", passages_json(r)}});
             else
-                fmt::print("{}  {}{}\n", r.name, r.reference ? "reference" : "print",
-                           r.note.empty() ? "" : ": " + r.note);
+                put("{}  {}{}\n", r.name, r.reference ? "reference" : "print", r.note.empty() ? "" : ": " + r.note);
         if (options.as_json) print(list);
         return done;
     }

@@ -48,13 +48,13 @@ int scan(const std::vector<std::string>& files, bool as_json) {
             list.push_back(entry);
             continue;
         }
-        fmt::print("{}\n  {} channel{}, {} Hz, {:.2f} s, {}\n", files[i], m.channels, m.channels == 1 ? "" : "s",
-                   m.sample_rate, m.duration_s(), kind_name(m.kind));
-        fmt::print("  sample peak {} at {:.2f} s, true peak {}, average {}, RMS {}, crest {}\n",
-                   in_words(m.sample_peak_dbfs, "dBFS"), m.peak_time_s, in_words(m.true_peak_dbtp, "dBTP"),
-                   in_words(m.average_dbfs, "dBFS"), in_words(m.rms_dbfs, "dBFS (AES17)"), in_words(m.crest_db, "dB"));
-        fmt::print("  loudness {}, range {}, DC offset {:.4f}, clipped runs {}\n", in_words(m.integrated_lufs, "LUFS"),
-                   in_words(m.loudness_range_lu, "LU"), m.dc_offset, m.clipped_runs);
+        put("{}\n  {} channel{}, {} Hz, {:.2f} s, {}\n", files[i], m.channels, m.channels == 1 ? "" : "s",
+            m.sample_rate, m.duration_s(), kind_name(m.kind));
+        put("  sample peak {} at {:.2f} s, true peak {}, average {}, RMS {}, crest {}\n",
+            in_words(m.sample_peak_dbfs, "dBFS"), m.peak_time_s, in_words(m.true_peak_dbtp, "dBTP"),
+            in_words(m.average_dbfs, "dBFS"), in_words(m.rms_dbfs, "dBFS (AES17)"), in_words(m.crest_db, "dB"));
+        put("  loudness {}, range {}, DC offset {:.4f}, clipped runs {}\n", in_words(m.integrated_lufs, "LUFS"),
+            in_words(m.loudness_range_lu, "LU"), m.dc_offset, m.clipped_runs);
     }
     if (as_json) print(list);
     return status;
@@ -77,12 +77,12 @@ int show(const fs::path& file, bool as_json) {
         print(json::parse(session_to_json(*session, real_path(file).parent_path())));
         return done;
     }
-    fmt::print("{} tracks at {} Hz, main fader {:.1f} dB\n", session->tracks.size(), session->sample_rate,
-               session->main_fader_db);
+    put("{} tracks at {} Hz, main fader {:.1f} dB\n", session->tracks.size(), session->sample_rate,
+        session->main_fader_db);
     for (const auto& t : session->tracks)
-        fmt::print("  {:24} trim {:+6.1f} dB  fader {:+6.1f} dB  pan {:+.2f}{}{}{}{}\n", t->name, t->trim_db,
-                   t->fader_db, t->pan, t->mute ? "  muted" : "", t->solo ? "  solo" : "",
-                   t->polarity_inverted ? "  inverted" : "", t->rides.any() ? "  ridden" : "");
+        put("  {:24} trim {:+6.1f} dB  fader {:+6.1f} dB  pan {:+.2f}{}{}{}{}\n", t->name, t->trim_db, t->fader_db,
+            t->pan, t->mute ? "  muted" : "", t->solo ? "  solo" : "", t->polarity_inverted ? "  inverted" : "",
+            t->rides.any() ? "  ridden" : "");
     return done;
 }
 
@@ -107,7 +107,7 @@ json staging_to_json(const Track& track, const Staging& s, const std::string& wh
 }  // namespace
 
 int stage(const fs::path& file, bool as_json) {
-    auto opened = open_with_materials(file);
+    auto opened = open_files(file);
     if (!opened) return complain(opened.error());
     std::map<TrackId, Measurement> by_track;
     for (const auto& track : opened->session.tracks)
@@ -129,10 +129,10 @@ int stage(const fs::path& file, bool as_json) {
         const std::string why = why_not_in_window(staged.targets, *track, *m);
         list.push_back(staging_to_json(*track, s, why));
         if (!as_json)
-            fmt::print("{:24} {:10}  {} {} -> {} (trim {:+.1f} dB){}{}\n", track->name, kind_name(s.kind),
-                       measure_name(s.target.measure), in_words(s.before_dbfs, measure_unit(s.target.measure)),
-                       in_words(s.after_dbfs, measure_unit(s.target.measure)), s.trim_db, why.empty() ? "" : ": " + why,
-                       track->locked ? ", locked" : "");
+            put("{:24} {:10}  {} {} -> {} (trim {:+.1f} dB){}{}\n", track->name, kind_name(s.kind),
+                measure_name(s.target.measure), in_words(s.before_dbfs, measure_unit(s.target.measure)),
+                in_words(s.after_dbfs, measure_unit(s.target.measure)), s.trim_db, why.empty() ? "" : ": " + why,
+                track->locked ? ", locked" : "");
     }
     // Measuring takes a while: what was changed meanwhile stays, and only the trims are put in.
     const auto put_in = [&](Session& now) -> Result<void> {
@@ -277,8 +277,8 @@ int list_buses(const BusOptions& options) {
                         {"sends", senders},
                         {"processors", b.chain.size()}});
         if (!options.as_json)
-            fmt::print("{:24} {:6}  fader {:+6.1f} dB  to {}: {}\n", b.name, returns ? "return" : "bus", b.fader_db,
-                       session->name_of(b.output), words.empty() ? "nothing leads to it" : words);
+            put("{:24} {:6}  fader {:+6.1f} dB  to {}: {}\n", b.name, returns ? "return" : "bus", b.fader_db,
+                session->name_of(b.output), words.empty() ? "nothing leads to it" : words);
     }
     if (options.as_json) print(list);
     return done;
@@ -309,7 +309,9 @@ int bus(const BusOptions& options) {
         const auto row = row_called(session, options.name);
         if (!row || !session.find_bus(*row)) return fail("", fmt::format("there is no bus called '{}'", options.name));
         if (options.what == "remove") {
-            session = without_bus_or_group(session, *row);
+            std::vector<std::string> told;
+            session = without_bus_or_group(session, *row, &told);
+            for (const std::string& line : told) put("{}\n", line);
             return {};
         }
         if (options.more.empty()) return fail("", said("what is to be set is not said: KEY=VALUE"));
@@ -349,8 +351,11 @@ int send(const SendOptions& options) {
 }
 
 int draft(const DraftOptions& options) {
-    auto opened = open_with_materials(options.session);
+    const bool of_mix = options.by != "level";
+    auto opened = of_mix ? open_with_materials(options.session) : open_channel(options.session, options.track);
     if (!opened) return complain(opened.error());
+    if (auto whole = of_mix ? opened->check_whole(options.session, options.without_missing) : Result<void>(); !whole)
+        return complain(whole.error());
     Session& session = opened->session;
     const auto track = session.find(options.track);
     if (!track)
@@ -359,6 +364,8 @@ int draft(const DraftOptions& options) {
     const TrackId id = track->id;
     const CurvePtr before = track->rides[Parameter::level];
     session = with_ride(session, id, Parameter::level, {});
+    if (auto made = of_mix ? opened->make_signals(Solo::left_out) : Result<void>(); !made)
+        return complain(made.error());
     const PlanPtr plan = opened->plan();
     const DraftBy by = options.by == "rest" ? DraftBy::rest : options.by == "heard" ? DraftBy::heard : DraftBy::level;
     Margins margins;
@@ -388,12 +395,12 @@ int draft(const DraftOptions& options) {
         return {};
     };
     if (const int status = change(options.session, put_in); status != done) return status;
-    fmt::print("{}: {} phrases to {:.1f} {} (the median was {:.1f}), {} points\n", options.track,
-               made.phrases(wish, wanted).size(), wanted * unit,
-               by == DraftBy::level  ? "dBFS"
-               : by == DraftBy::rest ? "dB above the rest"
-                                     : "% heard",
-               *middle * unit, ride.points.size());
+    put("{}: {} phrases to {:.1f} {} (the median was {:.1f}), {} points\n", options.track,
+        made.phrases(wish, wanted).size(), wanted * unit,
+        by == DraftBy::level  ? "dBFS"
+        : by == DraftBy::rest ? "dB above the rest"
+                              : "% heard",
+        *middle * unit, ride.points.size());
     return done;
 }
 

@@ -13,8 +13,6 @@ using nlohmann::json;
 
 namespace {
 
-constexpr const char* missing_help = "tracks without their file are left out only with --without-missing";
-
 SampleFormat format_named(const std::string& bits) {
     return bits == "16" ? SampleFormat::s16 : bits == "24" ? SampleFormat::s24 : SampleFormat::f32;
 }
@@ -41,6 +39,27 @@ json file_to_json(const DeliveredFile& f, double seconds) {
             {"realtime_factor", m.duration_s() / std::max(1e-9, seconds)}};
 }
 
+/// What was asked for on the command line goes before what the session says.
+void take_main_chain(Session& session, const std::string& wanted) {
+    const auto way = std::find(main_chain_names.begin(), main_chain_names.end(), wanted);
+    if (way != main_chain_names.end())
+        session.hand_off.main_chain = static_cast<MainChain>(way - main_chain_names.begin());
+}
+
+void complain_about_clipping(const DeliveryReport& report) {
+    for (const DeliveredFile& f : report.files)
+        if (f.clamped_samples > 0)
+            complain(
+                {f.file.string(), fmt::format("{} samples lay above full scale and were clipped", f.clamped_samples)});
+}
+
+/// Before anything is written, from the peak that the checks have found.
+void warn_of_clipping(const Delivery& d, const std::vector<Check>& checks) {
+    for (const Check& c : checks)
+        if (const auto warning = c.id == "headroom" ? clipping_warning(d, c.measured) : std::nullopt)
+            complain({d.folder.string(), *warning});
+}
+
 }  // namespace
 
 int render(const RenderOptions& options) {
@@ -48,8 +67,8 @@ int render(const RenderOptions& options) {
     const bool once = options.stems.empty() && options.from_s == 0.0 && options.to_s == unsaid_s;
     auto opened = once ? open_to_render(options.session, solo) : open_with_materials(options.session);
     if (!opened) return complain(opened.error());
-    if (!opened->missing.empty() && !options.without_missing)
-        return complain({options.out.string(), std::string("nothing is written: ") + missing_help});
+    take_main_chain(opened->session, options.main_chain);
+    if (auto whole = opened->check_whole(options.out, options.without_missing); !whole) return complain(whole.error());
     if (!once && options.solo)
         if (auto made = opened->make_signals(solo); !made) return complain(made.error());
     const MixPlans plans = opened->mix_plans(solo);
@@ -58,8 +77,7 @@ int render(const RenderOptions& options) {
     if (!excerpts) return complain(excerpts.error(), wrong_usage);
     Delivery d;
     d.mix_file = options.out;
-    d.finished = plans.finished;  // as it is heard
-    d.main_chain = MainChain::in;
+    set_mixes(d, plans, opened->session);
     d.folder = options.stems.empty() ? options.out.parent_path() : options.stems;
     d.stems = options.stems.empty() ? StemSplit::none : StemSplit::tracks;
     d.pattern = "{number} {part}";
@@ -74,29 +92,30 @@ int render(const RenderOptions& options) {
     const auto report = deliver(plan, opened->session, d);
     if (!report) return complain(report.error());
     const DeliveredFile& mix = report->files.front();
+    const MainChainExport main_chain = main_chain_export(opened->session);
     if (options.as_json) {
         json document = file_to_json(mix, report->seconds);
+        document["main_chain"] = main_chain_names[static_cast<size_t>(main_chain.mixes)];
         for (size_t n = 1; n < report->files.size(); ++n)
             document["stems"].push_back(file_to_json(report->files[n], report->seconds));
         print(document);
     } else {
         const Measurement& m = mix.measured;
-        fmt::print("{}: {:.2f} s, sample peak {}, true peak {}, loudness {}; {:.2f} s, {:.0f} times real time\n",
-                   options.out.string(), m.duration_s(), in_words(m.sample_peak_dbfs, "dBFS"),
-                   in_words(m.true_peak_dbtp, "dBTP"), in_words(m.integrated_lufs, "LUFS"), report->seconds,
-                   m.duration_s() / std::max(1e-9, report->seconds));
+        put("{}: {:.2f} s, sample peak {}, true peak {}, loudness {}; {:.2f} s, {:.0f} times real time\n",
+            options.out.string(), m.duration_s(), in_words(m.sample_peak_dbfs, "dBFS"),
+            in_words(m.true_peak_dbtp, "dBTP"), in_words(m.integrated_lufs, "LUFS"), report->seconds,
+            m.duration_s() / std::max(1e-9, report->seconds));
+        if (main_chain.is_there) put("{}\n", main_chain.sentence);
     }
-    for (const DeliveredFile& f : report->files)
-        if (f.clamped_samples > 0)
-            complain(
-                {f.file.string(), fmt::format("{} samples lay above full scale and were clipped", f.clamped_samples)});
+    complain_about_clipping(*report);
     return done;
 }
 
 int check(const fs::path& file, bool as_json) {
     const auto opened = open_with_materials(file);
     if (!opened) return complain(opened.error());
-    const auto checks = checks_of(opened->session, leaving(opened->mix_plans(), opened->session), opened->missing);
+    const auto checks =
+        checks_of(opened->session, exported_plan(opened->mix_plans(), opened->session), opened->missing);
     if (!checks) return complain(checks.error());
     if (as_json) {
         json list = json::array();
@@ -113,7 +132,7 @@ int check(const fs::path& file, bool as_json) {
         print({{"passed", all_passed(*checks)}, {"checks", list}});
     } else {
         for (const Check& c : *checks)
-            fmt::print("{}  {:20} {}\n", c.passed ? "ok  " : c.notice ? "note" : "FAIL", c.id, c.text);
+            put("{}  {:20} {}\n", c.passed ? "ok  " : c.notice ? "note" : "FAIL", c.id, c.text);
     }
     return all_passed(*checks) ? done : check_failed;
 }
@@ -131,13 +150,10 @@ int say_what_would_leave(const PlanPtr& plan, const Session& session, const Deli
         print({{"files", list}, {"stems_residue_dbfs", level_json(*residue)}});
         return done;
     }
-    for (const fs::path& f : files) fmt::print("{}\n", f.string());
+    for (const fs::path& f : files) put("{}\n", f.string());
     if (d.stems != StemSplit::none)
-        fmt::print("{}\n", *residue
-                               ? fmt::format("the stems' sum will differ from the mix by {:.1f} dBFS at most, before "
-                                             "it is rounded to the format",
-                                             **residue)
-                               : "the stems will sum to the mix");
+        put("{}\n", *residue ? fmt::format("the stems' sum will differ from the mix by {:.1f} dBFS at most", **residue)
+                             : "the stems will sum to the mix");
     return done;
 }
 
@@ -146,17 +162,14 @@ int say_what_would_leave(const PlanPtr& plan, const Session& session, const Deli
 int deliver_all(const DeliverOptions& options) {
     auto opened = open_with_materials(options.session);
     if (!opened) return complain(opened.error());
-    const auto ways = std::find(main_chain_names.begin(), main_chain_names.end(), options.main_chain);
-    if (ways != main_chain_names.end())
-        opened->session.hand_off.main_chain = static_cast<MainChain>(ways - main_chain_names.begin());
-    if (!opened->missing.empty() && !options.without_missing)
-        return complain({options.folder.string(), std::string("nothing is written: ") + missing_help});
+    take_main_chain(opened->session, options.main_chain);
+    if (auto whole = opened->check_whole(options.folder, options.without_missing); !whole)
+        return complain(whole.error());
     const Session& session = opened->session;
     const MixPlans plans = opened->mix_plans();
     const PlanPtr plan = plans.bare;
     Delivery d;
-    d.finished = plans.finished;
-    d.main_chain = session.hand_off.main_chain;
+    set_mixes(d, plans, session);
     d.folder = options.folder;
     d.session_name = options.session.stem().string();
     d.type = *file_type_named(options.type);
@@ -179,36 +192,40 @@ int deliver_all(const DeliverOptions& options) {
         options.sections ? section_excerpts(session, *plan) : excerpts_between(*plan, options.from_s, options.to_s);
     if (!excerpts) return complain(excerpts.error(), wrong_usage);
     d.excerpts = std::move(*excerpts);
-    if (options.dry_run) return say_what_would_leave(plan, session, d, options.as_json);
-    const PlanPtr leaves = leaving(plans, session);
+    const PlanPtr leaves = exported_plan(plans, session);
     const auto checks = checks_of(session, leaves, opened->missing);
     if (!checks) return complain(checks.error());
+    warn_of_clipping(d, *checks);
+    if (options.dry_run) return say_what_would_leave(plan, session, d, options.as_json);
     json sheet;
     d.papers = [&](const DeliveryReport& report) -> Result<std::vector<Paper>> {
-        sheet = sheet_to_json({session, d.session_name, d.date, *leaves, *checks, report});
+        sheet = sheet_to_json({session, d.session_name, d.date, *leaves, *checks, report, opened->left_out()});
         return papers_of(d, sheet, report);
     };
     const auto report = deliver(plan, session, d);
     if (!report) return complain(report.error());
+    complain_about_clipping(*report);
     if (options.as_json)
         print(sheet);
     else
         for (const DeliveredFile& f : report->files)
-            fmt::print("{}  {:>10}  {:>10}  {}\n", f.file.string(), in_words(f.measured.sample_peak_dbfs, "dBFS"),
-                       in_words(f.measured.integrated_lufs, "LUFS"),
-                       f.proof == Proof::same ? "read back: the same samples" : "read back: the same level and length");
+            put("{}  {:>10}  {:>10}  {}\n", f.file.string(), in_words(f.measured.sample_peak_dbfs, "dBFS"),
+                in_words(f.measured.integrated_lufs, "LUFS"),
+                f.proof == Proof::same ? "read back: the same samples" : "read back: the same level and length");
     return done;
 }
 
-int play_session(const fs::path& file, const std::string& device, double seconds, bool as_json) {
-    const auto opened = open_with_materials(file);
+int play_session(const PlayOptions& options) {
+    const auto opened = open_with_materials(options.session);
     if (!opened) return complain(opened.error());
-    const auto outcome = play(opened->plan(Solo::counts), device, seconds);
+    if (auto whole = opened->check_whole(options.session, options.without_missing); !whole)
+        return complain(whole.error());
+    const auto outcome = play(opened->plan(Solo::counts), options.device, options.seconds);
     if (!outcome) return complain(outcome.error());
-    if (as_json)
+    if (options.as_json)
         print(*outcome);
     else
-        fmt::print("{}\n", outcome->dump());
+        put("{}\n", outcome->dump());
     return done;
 }
 

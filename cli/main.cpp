@@ -22,14 +22,13 @@ int run(int argc, char** argv) {
     app.require_subcommand(1);
     app.set_version_flag("--version", "isotonus-cli " ISOTONUS_VERSION);
     app.failure_message([](const CLI::App* a, const CLI::Error& e) {
-        return "isotonus-cli: " + std::string(e.what()) + "\nSee isotonus-cli " +
+        return "isotonus-cli: " + isotonus::printable(e.what()) + "\nSee isotonus-cli " +
                (a->get_parent() ? a->get_name() + " " : "") + "--help\n";
     });
     int status = done;
-    std::string session, folder, name, parameter, device = "simulated";
+    std::string session, folder, name, parameter;
     std::vector<std::string> list;
     bool as_json = false, force = false;
-    double seconds = 0.0;
     RenderOptions options;
     const auto verb = [&](const char* word, const char* what) { return app.add_subcommand(word, what); };
     const auto json_flag = [&](CLI::App* a) { a->add_flag("--json", as_json, "one JSON document on standard output"); };
@@ -146,6 +145,8 @@ int run(int argc, char** argv) {
                             "a track; headroom: which of the ways to take, all_down, largest or not_anchors");
     advise_verb->add_option("MORE", advised.more, "reduction: PLACE and typical=DB or most=DB; duck: the key's track");
     advise_verb->add_flag("--take", advised.take, "as ordinary settings of the session");
+    advise_verb->add_flag("--without-missing", advised.without_missing,
+                          "also when files or processors are missing, and without them");
     advise_verb->add_flag("--json", advised.as_json, "one JSON document on standard output");
     advise_verb->callback([&] { status = advise(advised); });
 
@@ -179,6 +180,8 @@ int run(int argc, char** argv) {
         ->check(CLI::Range(0.1, 3.0));
     draft_verb->add_option("--follow", drafted.wish.follow_s, "seconds; longer phrases are followed in parts")
         ->check(CLI::Range(0.5, 30.0));
+    draft_verb->add_flag("--without-missing", drafted.without_missing,
+                         "also when files or processors are missing, and without them");
     draft_verb->callback([&] { status = draft(drafted); });
 
     auto* render_verb = verb("render", "export the mix as WAV");
@@ -188,10 +191,15 @@ int run(int argc, char** argv) {
     render_verb->add_option("--rate", options.rate, "Hz")->check(CLI::Range(8000, 768000));
     render_verb->add_option("--from", options.from_s, "seconds");
     render_verb->add_option("--to", options.to_s, "seconds");
+    render_verb
+        ->add_option("--main-chain", options.main_chain,
+                     "out or in: the mix without the main output's chain, or with it; else as the session says")
+        ->check(CLI::IsMember({"out", "in"}));
     render_verb->add_option("--stems", options.stems, "a folder for one file for each track");
     render_verb->add_flag("--solo", options.solo, "render what is soloed; otherwise solo is left aside");
     render_verb->add_option("--block", options.block, "frames rendered at once")->check(CLI::Range(1, 16384));
-    render_verb->add_flag("--without-missing", options.without_missing, "also when tracks have lost their files");
+    render_verb->add_flag("--without-missing", options.without_missing,
+                          "also when files or processors are missing, and without them");
     render_verb->add_flag("--json", options.as_json, "one JSON document on standard output");
     render_verb->callback([&] { status = render(options); });
 
@@ -199,6 +207,8 @@ int run(int argc, char** argv) {
     auto* compare_verb = verb("compare", "the mix beside a recording: levels, and third octaves matched in loudness");
     compare_verb->add_option("SESSION", compared.session)->required();
     compare_verb->add_option("REFERENCE", compared.reference, "of the session's list, or a file")->required();
+    compare_verb->add_flag("--without-missing", compared.without_missing,
+                           "also when files or processors are missing, and without them");
     compare_verb->add_flag("--json", compared.as_json, "one JSON document on standard output");
     compare_verb->callback([&] { status = compare(compared); });
 
@@ -276,16 +286,20 @@ int run(int argc, char** argv) {
     deliver_verb->add_flag("--no-dither", delivery.undithered, "16 and 24 bit rounded, without TPDF dither");
     deliver_verb->add_flag("--bext", delivery.bext, "Broadcast Wave");
     deliver_verb->add_flag("--force", delivery.force, "replace files that are there");
-    deliver_verb->add_flag("--without-missing", delivery.without_missing, "also when tracks have lost their files");
+    deliver_verb->add_flag("--without-missing", delivery.without_missing,
+                           "also when files or processors are missing, and without them");
     deliver_verb->add_flag("--json", delivery.as_json, "the hand-off sheet on standard output");
     deliver_verb->callback([&] { status = deliver_all(delivery); });
 
     auto* play_verb = verb("play", "play through the real-time engine");
-    session_argument(play_verb);
-    play_verb->add_option("--device", device, "a device's name, or simulated")->required();
-    play_verb->add_option("--seconds", seconds)->required()->check(above_zero);
-    json_flag(play_verb);
-    play_verb->callback([&] { status = play_session(session, device, seconds, as_json); });
+    PlayOptions played;
+    play_verb->add_option("SESSION", played.session, "session file")->required();
+    play_verb->add_option("--device", played.device, "a device's name, or simulated")->required();
+    play_verb->add_option("--seconds", played.seconds)->required()->check(above_zero);
+    play_verb->add_flag("--without-missing", played.without_missing,
+                        "also when files or processors are missing, and without them");
+    play_verb->add_flag("--json", played.as_json, "one JSON document on standard output");
+    play_verb->callback([&] { status = play_session(played); });
 
     const auto list_verb = [&](const char* word, const char* what, ListOptions& o, const std::vector<std::string>& ways,
                                int (*run)(const ListOptions&)) {

@@ -53,8 +53,8 @@ int list_groups(const ListOptions& options) {
                         {"solo", g.solo},
                         {"members", members}});
         if (!options.as_json)
-            fmt::print("{:24} fader {:+6.1f} dB{}{}: {}\n", g.name, g.fader_db, g.mute ? ", muted" : "",
-                       g.solo ? ", soloed" : "", joined(members));
+            put("{:24} fader {:+6.1f} dB{}{}: {}\n", g.name, g.fader_db, g.mute ? ", muted" : "",
+                g.solo ? ", soloed" : "", joined(members));
     }
     if (options.as_json) print(list);
     return done;
@@ -76,7 +76,9 @@ int group(const ListOptions& options) {
         if (!row || !session.find_group(*row))
             return fail("", fmt::format("there is no control group called '{}'", options.name));
         if (options.what == "remove") {
-            session = without_bus_or_group(session, *row);
+            std::vector<std::string> told;
+            session = without_bus_or_group(session, *row, &told);
+            for (const std::string& line : told) put("{}\n", line);
             return {};
         }
         if (options.more.empty()) return fail("", said("what is to be set is not said: fader=DB, mute=on, solo=on"));
@@ -107,7 +109,7 @@ int list_sections(const ListOptions& options) {
     json sections = json::array(), tempo = json::array();
     for (const Section& s : session->sections) {
         sections.push_back({{"name", s.name}, {"start_s", s.start_s}});
-        if (!options.as_json) fmt::print("{:10.3f} s  {}\n", s.start_s, s.name);
+        if (!options.as_json) put("{:10.3f} s  {}\n", s.start_s, s.name);
     }
     for (const TempoMark& m : session->tempo) {
         tempo.push_back({{"time_s", m.time_s},
@@ -115,7 +117,7 @@ int list_sections(const ListOptions& options) {
                          {"beats", m.beats},
                          {"beat_unit", m.beat_unit}});
         if (!options.as_json)
-            fmt::print("{:10.3f} s  tempo {:g}, {}/{}\n", m.time_s, m.quarters_a_minute, m.beats, m.beat_unit);
+            put("{:10.3f} s  tempo {:g}, {}/{}\n", m.time_s, m.quarters_a_minute, m.beats, m.beat_unit);
     }
     if (options.as_json) print({{"sections", sections}, {"tempo", tempo}});
     return done;
@@ -163,7 +165,7 @@ int section(const ListOptions& options) {
 }
 
 int clip(const ListOptions& options) {
-    auto opened = open_with_materials(options.session);
+    auto opened = open_files(options.session);
     if (!opened) return complain(opened.error());
     const Track* track = opened->session.find(options.name);
     if (!track)
@@ -180,8 +182,8 @@ int clip(const ListOptions& options) {
                             {"offset_s", static_cast<double>(c.offset) / rate},
                             {"gain_db", c.gain_db}});
             if (!options.as_json)
-                fmt::print("{:10.3f} s, {:.3f} s long, {:+.1f} dB\n", static_cast<double>(c.start) / rate,
-                           static_cast<double>(c.frames) / rate, c.gain_db);
+                put("{:10.3f} s, {:.3f} s long, {:+.1f} dB\n", static_cast<double>(c.start) / rate,
+                    static_cast<double>(c.frames) / rate, c.gain_db);
         }
         if (options.as_json) print(list);
         return done;
@@ -228,7 +230,7 @@ int clip(const ListOptions& options) {
 }
 
 int align(const ListOptions& options) {
-    auto opened = open_with_materials(options.session);
+    auto opened = open_files(options.session);
     if (!opened) return complain(opened.error());
     const Track *track = opened->session.find(options.name), *to = opened->session.find(options.more.front());
     for (const auto& [found, name] : {std::pair{track, options.name}, std::pair{to, options.more.front()}})
@@ -251,11 +253,10 @@ int align(const ListOptions& options) {
                {"reliable", a.reliable},
                {"taken", options.take && a.reliable}});
     else
-        fmt::print("{} is {:.1f} samples ({:.2f} ms) {} {}{}; aligned, the low end of both gains {:.1f} dB{}\n",
-                   options.name, std::fabs(a.delay_samples), std::fabs(ms),
-                   a.delay_samples >= 0.0 ? "later than" : "earlier than", options.more.front(),
-                   a.inverted ? ", and the other way round" : "", a.low_gain_db,
-                   a.reliable ? "" : ". This is not sure enough to be taken");
+        put("{} is {:.1f} samples ({:.2f} ms) {} {}{}; aligned, the low end of both gains {:.1f} dB{}\n", options.name,
+            std::fabs(a.delay_samples), std::fabs(ms), a.delay_samples >= 0.0 ? "later than" : "earlier than",
+            options.more.front(), a.inverted ? ", and the other way round" : "", a.low_gain_db,
+            a.reliable ? "" : ". This is not sure enough to be taken");
     if (!options.take) return done;
     if (!a.reliable) return check_failed;
     return change(options.session, [&, id = track->id](Session& session) -> Result<void> {
@@ -270,7 +271,7 @@ int sheet(const ListOptions& options) {
         json list = json::array();
         for (const TargetSheet& s : built_in_sheets()) {
             list.push_back(s.name);
-            if (!options.as_json) fmt::print("{}\n", s.name);
+            if (!options.as_json) put("{}\n", s.name);
         }
         if (options.as_json) print(list);
         return done;
@@ -289,7 +290,7 @@ int sheet(const ListOptions& options) {
     const auto session = read_session(options.session);
     if (!session) return complain(session.error());
     if (options.what == "show") {
-        fmt::print("{}", sheet_file_text(session->targets));
+        put_lines(sheet_file_text(session->targets));
         return done;
     }
     const auto written =
@@ -308,7 +309,9 @@ int row(const ListOptions& options) {
         } else if (options.what == "duplicate") {
             session = with_duplicates(session, {id});
         } else if (options.what == "remove") {
-            session = without_tracks(session, {id});
+            std::vector<std::string> told;
+            session = without_tracks(session, {id}, &told);
+            for (const std::string& line : told) put("{}\n", line);
         } else if (options.what == "rename") {
             if (more.empty()) return fail("", said("the new name is not said"));
             if (row_called(session, more)) return fail("", fmt::format("there is a row called '{}' already", more));
@@ -349,7 +352,7 @@ int relink(const fs::path& file, const fs::path& folder) {
         session = with_missing_found(session, folder, &found);
         return {};
     });
-    if (status == done) fmt::print("{} files found\n", found);
+    if (status == done) put("{} files found\n", found);
     return status != done ? status : found > 0 ? done : check_failed;
 }
 
@@ -365,7 +368,7 @@ int collect_session(const fs::path& file, const fs::path& folder, bool as_json) 
         for (const Error& e : collected->missing) missing.push_back(e.text());
         print({{"session", collected->session.string()}, {"files", files}, {"missing", missing}});
     } else {
-        fmt::print("{} with {} files\n", collected->session.string(), collected->files.size());
+        put("{} with {} files\n", collected->session.string(), collected->files.size());
     }
     return collected->missing.empty() ? done : file_trouble;
 }

@@ -85,7 +85,7 @@ constexpr const char* made_up = "makeup_db=auto";
 
 /// What a compressor takes away while it works, it gives back.
 int make_up(const ShapeOptions& options) {
-    auto opened = open_with_materials(options.session);
+    auto opened = open_channel(options.session, options.row);
     if (!opened) return complain(opened.error());
     const Session& session = opened->session;
     const Track* track = session.find(options.row);
@@ -108,7 +108,7 @@ int make_up(const ShapeOptions& options) {
 
 int shape(const ShapeOptions& options) {
     if (options.place == 0) {
-        auto opened = open_with_materials(options.session);
+        auto opened = open_channel(options.session, options.row);
         if (!opened) return complain(opened.error());
         const Session& session = opened->session;
         const auto row = row_called(session, options.row);
@@ -130,19 +130,18 @@ int shape(const ShapeOptions& options) {
         if (!options.as_json) {
             for (size_t n = 0; n < chain->size(); ++n) {
                 const Processor& p = (*chain)[n];
-                fmt::print("{} {}{}", n + 1, p.type, p.in ? "" : " (out)");
+                put("{} {}{}", n + 1, p.type, p.in ? "" : " (out)");
                 for (const auto& [id, value] : p.values)
-                    if (const ParameterInfo* info = parameter_of(p, id))
-                        fmt::print("  {} {}", id, value_text(*info, value));
-                if (p.key != 0) fmt::print("  key {}", session.name_of(p.key));
+                    if (const ParameterInfo* info = parameter_of(p, id)) put("  {} {}", id, value_text(*info, value));
+                if (p.key != 0) put("  key {}", session.name_of(p.key));
                 if (const auto found = signal ? signal->reduction(n) : std::nullopt)
-                    fmt::print("  most {:.1f} dB at {:.1f} s, {:.1f} dB while it works", found->most_db,
-                               found->most_at_s, found->typical_db);
-                fmt::print("\n");
+                    put("  most {:.1f} dB at {:.1f} s, {:.1f} dB while it works", found->most_db, found->most_at_s,
+                        found->typical_db);
+                put("\n");
             }
             if (before && after)
-                fmt::print("before {}, after {}\n", in_words(before->measurement.integrated_lufs, "LUFS"),
-                           in_words(after->measurement.integrated_lufs, "LUFS"));
+                put("before {}, after {}\n", in_words(before->measurement.integrated_lufs, "LUFS"),
+                    in_words(after->measurement.integrated_lufs, "LUFS"));
             return done;
         }
         json j{{"row", session.name_of(*row)}, {"chain", json::array()}, {"reduction", nullptr}};
@@ -180,7 +179,7 @@ int shape(const ShapeOptions& options) {
                     return fail("", said("a plug-in needs its uri=URI; `plugins list` has them"));
                 wanted =
                     uri == options.assignments.end() ? chain[at].type : std::string(plugin_prefix) + uri->substr(4);
-                if (!plugin_type(wanted)) scan_plugins();
+                if (auto found = find_plugins({wanted}); !found) return found;
                 if (!plugin_type(wanted))
                     return fail("", fmt::format("there is no plug-in '{}' that can be used here", uri_of_type(wanted)));
             }
@@ -239,11 +238,11 @@ int plugins(const PluginOptions& options) {
         return done;
     }
     for (const Plugin& p : all)
-        fmt::print("{}  {}{}\n    {}\n", p.name, p.kind,
-                   p.missing         ? "  (not installed any more)"
-                   : p.fault.empty() ? ""
-                                     : fmt::format("  (cannot be used: {})", p.fault),
-                   p.uri);
+        put("{}  {}{}\n    {}\n", p.name, p.kind,
+            p.missing         ? "  (not installed any more)"
+            : p.fault.empty() ? ""
+                              : fmt::format("  (cannot be used: {})", p.fault),
+            p.uri);
     return done;
 }
 

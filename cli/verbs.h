@@ -76,7 +76,7 @@ struct AdviseOptions {
     fs::path session;
     std::string what, row;
     std::vector<std::string> more;
-    bool take = false, as_json = false;
+    bool take = false, as_json = false, without_missing = false;
 };
 int advise(const AdviseOptions& options);
 
@@ -94,6 +94,7 @@ struct DraftOptions {
     std::optional<double> to;
     double depth = 100.0;
     DraftWish wish;
+    bool without_missing = false;
 };
 int draft(const DraftOptions& options);
 
@@ -102,7 +103,7 @@ inline constexpr double unsaid_s = std::numeric_limits<double>::lowest();
 
 struct RenderOptions {
     fs::path session, out, stems;
-    std::string bits = "24";
+    std::string bits = "24", main_chain;
     int rate = 0, block = 4096;
     double from_s = 0.0, to_s = unsaid_s;
     bool as_json = false, solo = false, without_missing = false;
@@ -114,7 +115,7 @@ int check(const fs::path& file, bool as_json);
 struct CompareOptions {
     fs::path session;
     std::string reference;  ///< a name of the session's list, or a file
-    bool as_json = false;
+    bool as_json = false, without_missing = false;
 };
 int compare(const CompareOptions& options);
 
@@ -146,7 +147,13 @@ struct DeliverOptions {
 };
 int deliver_all(const DeliverOptions& options);
 
-int play_session(const fs::path& file, const std::string& device, double seconds, bool as_json);
+struct PlayOptions {
+    fs::path session;
+    std::string device = "simulated";
+    double seconds = 0.0;
+    bool as_json = false, without_missing = false;
+};
+int play_session(const PlayOptions& options);
 
 /// On standard output: what a shell needs to complete verbs and options.
 void print_completion(const CLI::App& app);

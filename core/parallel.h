@@ -7,6 +7,7 @@
 #include <cstdlib>
 #include <exception>
 #include <mutex>
+#include <optional>
 #include <thread>
 #include <vector>
 
@@ -34,6 +35,12 @@ inline int worker_count() {
     const char* const wanted = std::getenv("ISOTONUS_WORKERS");
     const int count = wanted ? std::atoi(wanted) : static_cast<int>(std::thread::hardware_concurrency());
     return std::clamp(count, 1, 256);
+}
+
+/// What ISOTONUS_WORKERS says; nothing when it says nothing.  Threads that mostly wait for each other are not counted
+/// then, and are when it does.
+inline std::optional<int> workers_allowed() {
+    return std::getenv("ISOTONUS_WORKERS") ? std::optional(worker_count()) : std::nullopt;
 }
 
 /// Calls work(index) once for each index in 0 … count-1 from at most `workers` threads; returns when all are done.

@@ -10,6 +10,7 @@ Stream::Stream(PlanPtr plan, std::shared_ptr<Stream> before, int64_t expected)
     for (Slot& slot : slots_) slot.samples.resize(plan_->parts.size());
     if (expected >= 0) expected_chunk_ = expected / chunk_frames;
     if (before_) {
+        before_->let_go_of_before();
         const auto& old = before_->plan_->parts;
         for (const PlanPart& p : plan_->parts) {
             const auto at = std::find_if(old.begin(), old.end(), [&](const PlanPart& o) {
@@ -133,6 +134,7 @@ Result<void> Stream::read_until(const std::stop_token& stop) {
     reader_ = std::move(*opened);
     if (reader_->fault()) tell(*reader_->fault());
     while (!stop.stop_requested()) {
+        if (lets_go_) before_.reset();
         const auto wanted = wanted_chunks();
         const auto missing =
             std::find_if(wanted.begin(), wanted.end(), [&](int64_t c) { return !has(c * chunk_frames); });

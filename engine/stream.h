@@ -39,6 +39,10 @@ class Stream {
 
     bool has(int64_t frame) const;
 
+    /// It is succeeded: what the stream before it holds is not waited for any more.  In a drag streams follow each
+    /// other faster than they are filled.
+    void let_go_of_before() { lets_go_ = true; }
+
     /// A file that could not be read while playing; empty when all is well.
     std::string trouble() const;
 
@@ -60,8 +64,9 @@ class Stream {
 
     PlanPtr plan_;
     std::array<Slot, slot_count> slots_;
-    mutable std::mutex slots_mutex_;           ///< between the reading threads of two streams
-    std::shared_ptr<Stream> before_;           ///< until the first chunks are there
+    mutable std::mutex slots_mutex_;  ///< between the reading threads of two streams
+    std::shared_ptr<Stream> before_;  ///< until the first chunks are there
+    std::atomic<bool> lets_go_{false};
     std::vector<int> part_before_;             ///< which of its parts is this one; -1: none
     std::atomic<int64_t> playing_chunk_{-1};   ///< written by the audio thread alone; -1: it was never here
     std::atomic<int64_t> expected_chunk_{-1};  ///< -1: play goes on where it is; the audio thread takes it away

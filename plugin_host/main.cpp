@@ -1,15 +1,16 @@
 // isotonus-plugin-host: looks at LV2 plug-ins and runs them, so that one that crashes or hangs takes only this process
 // with it.  Started by Isotonus, not by people:
 //
-//   isotonus-plugin-host --scan [--skip URI]... BUNDLE...    one line of JSON for each thing it is about to do or has
-//   found isotonus-plugin-host --run                               one plug-in over the socket (see
-//   core/foreign/protocol.h)
+//   isotonus-plugin-host --scan [--skip URI]... [--only URI]... [--describe] BUNDLE...
+//       One line of JSON for each thing that it is about to do or has found.  With --describe no plug-in is started,
+//       with --only only those.
+//   isotonus-plugin-host --run
+//       One plug-in over the socket (see core/foreign/protocol.h).
 #include <fcntl.h>
 #include <lv2/core/lv2.h>
 #include <lv2/port-props/port-props.h>
 #include <lv2/units/units.h>
 #include <sys/mman.h>
-#include <sys/prctl.h>
 #include <sys/socket.h>
 #include <unistd.h>
 
@@ -22,6 +23,7 @@
 #include <nlohmann/json.hpp>
 #include <set>
 
+#include "plugin_host/lockdown.h"
 #include "plugin_host/plugin.h"
 
 namespace {
@@ -135,6 +137,13 @@ json plugin_json(World& world, const LilvPlugin* plugin) {
            {"class", text_of(lilv_node_duplicate(lilv_plugin_class_get_label(lilv_plugin_get_class(plugin))))},
            {"author", text_of(lilv_plugin_get_author_name(plugin))},
            {"fault", why_not(world.get(), plugin)}};
+    for (const char* part : {LV2_CORE__minorVersion, LV2_CORE__microVersion}) {
+        LilvNodes* const found = lilv_plugin_get_value(plugin, world.uri(part));
+        LilvNode* const number = found ? lilv_node_duplicate(lilv_nodes_get_first(found)) : nullptr;
+        const std::string before = j.value("version", "");
+        j["version"] = before + (before.empty() ? "" : ".") + text_of(number);
+        lilv_nodes_free(found);
+    }
     json parameters = json::array();
     int channels = 0;
     for (uint32_t n = 0; n < lilv_plugin_get_num_ports(plugin); ++n) {
@@ -152,22 +161,29 @@ json plugin_json(World& world, const LilvPlugin* plugin) {
     return j;
 }
 
+struct Scan {
+    std::vector<std::string> bundles;
+    std::set<std::string> skipped, only;
+    bool describe = false;
+};
+
 /// Each is started once and runs for a moment: what cannot do that is told before anybody relies on it.
-int scan(const std::vector<std::string>& bundles, const std::set<std::string>& skipped) {
+int scan(const Scan& wanted) {
     World world;
     std::set<std::string> seen;
-    for (const std::string& bundle : bundles) {
+    for (const std::string& bundle : wanted.bundles) {
         say({{"bundle", bundle}});
         world.load(bundle);
         const LilvPlugins* const all = lilv_world_get_all_plugins(world.get());
         LILV_FOREACH(plugins, at, all) {
             const LilvPlugin* const plugin = lilv_plugins_get(all, at);
             const std::string uri = lilv_node_as_uri(lilv_plugin_get_uri(plugin));
-            if (!seen.insert(uri).second || skipped.contains(uri)) continue;
+            if (!seen.insert(uri).second || wanted.skipped.contains(uri)) continue;
             json found = plugin_json(world, plugin);
             found["bundle"] = bundle;
             say({{"plugin", found}});
-            if (found["fault"] != "") continue;
+            if (found["fault"] != "" || wanted.describe) continue;
+            if (!wanted.only.empty() && !wanted.only.contains(uri)) continue;
             say({{"tried", uri}});
             std::vector<std::string> symbols;
             std::vector<float> values;
@@ -237,22 +253,34 @@ int run() {
 }  // namespace
 
 int main(int argc, char** argv) {
-    prctl(PR_SET_PDEATHSIG, SIGKILL);
     own_output = fdopen(dup(STDOUT_FILENO), "w");
-    const int nowhere = open("/dev/null", O_WRONLY);
+    const std::string what = argc > 1 ? argv[1] : "";
+    if (what != "--run" && what != "--scan") return 2;
+    const int nowhere = open("/dev/null", O_RDWR);
+    dup2(nowhere, STDIN_FILENO);
     dup2(nowhere, STDOUT_FILENO);
     dup2(nowhere, STDERR_FILENO);
-    std::vector<std::string> bundles;
-    std::set<std::string> skipped;
-    const std::string what = argc > 1 ? argv[1] : "";
+    end_with(what == "--run" ? socket_handle : fileno(own_output));
+    if (!give_up_rights()) {
+        if (what == "--scan")
+            say({{"refused", to_say("this system does not let the plug-in host give up its rights")}});
+        return host_is_refused;
+    }
     if (what == "--run") return run();
-    if (what != "--scan") return 2;
-    for (int n = 2; n < argc; ++n)
-        if (std::string(argv[n]) == "--skip" && n + 1 < argc)
-            skipped.insert(argv[++n]);
+    Scan wanted;
+    for (int n = 2; n < argc; ++n) {
+        const std::string word = argv[n];
+        const bool named = n + 1 < argc;
+        if (word == "--describe")
+            wanted.describe = true;
+        else if (word == "--skip" && named)
+            wanted.skipped.insert(argv[++n]);
+        else if (word == "--only" && named)
+            wanted.only.insert(argv[++n]);
         else
-            bundles.emplace_back(argv[n]);
-    const int done = scan(bundles, skipped);
+            wanted.bundles.push_back(word);
+    }
+    const int done = scan(wanted);
     // All is said: what plug-ins do when a program ends is no fault of theirs here.
     std::fflush(own_output);
     std::_Exit(done);

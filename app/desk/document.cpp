@@ -7,6 +7,7 @@
 #include <algorithm>
 
 #include "app/desk/prompter.h"
+#include "core/session/session_file.h"
 #include "core/session/validate.h"
 
 namespace isotonus {
@@ -131,6 +132,15 @@ Result<void> Document::save(const fs::path& file, Outside outside) {
     forget_aside();
     emit file_changed();
     return {};
+}
+
+void Document::understand_plugins() {
+    const fs::path file = path_ ? real_path(*path_) : fs::path("/untitled.isotonus");
+    history_.understand([&file](const Session& before) {
+        auto now = session_from_json(session_to_json(before, file.parent_path()), file);
+        return now ? std::move(*now) : before;
+    });
+    changed();
 }
 
 Result<void> Document::take_in_file() {

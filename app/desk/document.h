@@ -62,6 +62,8 @@ class Document : public QObject {
     Result<void> save(const fs::path& file, Outside outside = Outside::refused);
     /// Another program has changed the file since it was read or written here.
     bool changed_outside() const;
+    /// Plug-ins have come to be known: what all steps say of them is understood now.
+    void understand_plugins();
     /// What the file holds now, as one undo step.
     Result<void> take_in_file();
 

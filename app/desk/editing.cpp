@@ -392,8 +392,24 @@ void Editing::lead_to(const std::vector<TrackId>& ids, TrackId output) {
 }
 
 void Editing::remove_bus_or_group(TrackId id) {
+    std::vector<std::string> told;
+    Session next = without_bus_or_group(work_.document.session(), id, &told);
     work_.document.edit(work_.document.session().find_bus(id) ? tr("Remove the bus") : tr("Remove the control group"),
-                        without_bus_or_group(work_.document.session(), id));
+                        std::move(next));
+    tell(told);
+}
+
+void Editing::remove_tracks(const std::vector<TrackId>& ids) {
+    std::vector<std::string> told;
+    Session next = without_tracks(work_.document.session(), ids, &told);
+    work_.document.edit(tr("Remove tracks"), std::move(next));
+    tell(told);
+}
+
+void Editing::tell(const std::vector<std::string>& sentences) {
+    QStringList all;
+    for (const std::string& s : sentences) all << QString::fromStdString(s);
+    if (!all.isEmpty()) emit work_.view.hint(all.join("; "));
 }
 
 void Editing::mirror_pans() {

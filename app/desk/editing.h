@@ -80,7 +80,9 @@ class Editing : public QObject {
     void make_bus();
     void make_group();
     void lead_to(const std::vector<TrackId>& ids, TrackId output);
+    /// What pointed at what is removed goes with it, and is told.
     void remove_bus_or_group(TrackId id);
+    void remove_tracks(const std::vector<TrackId>& ids);
     /// Selected rows: pans mirrored two by two, or spread evenly between the outermost two.
     void mirror_pans();
     void spread_pans();
@@ -104,6 +106,7 @@ class Editing : public QObject {
     void remove_note(size_t n);
 
   private:
+    void tell(const std::vector<std::string>& sentences);
     void stage_waiting();
     /// The family that all selected rows share.
     std::optional<Family> family_of_selection() const;

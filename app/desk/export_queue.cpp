@@ -26,6 +26,13 @@ void ExportQueue::add(Job job) {
     emit changed();
 }
 
+bool ExportQueue::has(const Job& job) const {
+    const auto files = [](const Job& j) { return files_of(j.plan, j.session, j.delivery); };
+    const std::vector<fs::path> wanted = files(job);
+    return (progress_ && running_ == wanted) ||
+           std::any_of(waiting_.begin(), waiting_.end(), [&](const Job& j) { return files(j) == wanted; });
+}
+
 void ExportQueue::cancel() {
     waiting_.clear();
     if (progress_) progress_->cancel();
@@ -57,8 +64,8 @@ std::string sheet_as_pdf(const QString& name, const nlohmann::json& sheet) {
 
 /// The sheet in its forms and the checksums: they are written with the audio, or not at all.
 std::vector<Paper> papers_with_pdf(const ExportQueue::Job& job, const DeliveryReport& report) {
-    const nlohmann::json sheet =
-        sheet_to_json({job.session, job.delivery.session_name, job.delivery.date, *job.plan, job.checks, report});
+    const nlohmann::json sheet = sheet_to_json(
+        {job.session, job.delivery.session_name, job.delivery.date, *job.plan, job.checks, report, job.left_out});
     std::vector<Paper> papers = papers_of(job.delivery, sheet, report);
     papers.push_back({pdf_file(job.delivery), sheet_as_pdf(QString::fromStdString(job.delivery.session_name), sheet)});
     return papers;
@@ -69,6 +76,7 @@ std::vector<Paper> papers_with_pdf(const ExportQueue::Job& job, const DeliveryRe
 void ExportQueue::start_next() {
     if (waiting_.empty()) return;
     progress_ = std::make_shared<Progress>();
+    running_ = files_of(waiting_.front().plan, waiting_.front().session, waiting_.front().delivery);
     in_background(pool_, [this, job = std::move(waiting_.front()), progress = progress_]() mutable {
         if (job.sheet)
             job.delivery.papers = [&job](const DeliveryReport& report) -> Result<std::vector<Paper>> {

@@ -25,8 +25,11 @@ class ExportQueue : public QObject {
         Delivery delivery;
         std::vector<Check> checks;
         bool sheet = true, print = false;
+        std::vector<std::string> left_out = {};  ///< what it is without, for the sheet
     };
     void add(Job job);
+    /// One that writes the same files runs or waits.
+    bool has(const Job& job) const;
     void cancel();  ///< the one that runs, and all that wait
     bool busy() const { return progress_ != nullptr; }
     size_t waiting() const { return waiting_.size(); }
@@ -48,6 +51,7 @@ class ExportQueue : public QObject {
     Comparison& comparison_;
     QThreadPool pool_;
     std::deque<Job> waiting_;
+    std::vector<fs::path> running_;  ///< the files of the one that runs
     std::shared_ptr<Progress> progress_;
     QString words_;
 };

@@ -1,6 +1,7 @@
 #include "app/desk/materials.h"
 
 #include "app/desk/background.h"
+#include "core/foreign/plugins.h"
 #include "core/mix/sum_of_rows.h"
 
 #include <fmt/format.h>
@@ -10,7 +11,7 @@ namespace isotonus {
 Materials::Materials(Document& document, QObject* parent) : QObject(parent), document_(document) {
     pool_.setMaxThreadCount(worker_count());
     track_pool_.setMaxThreadCount(worker_count());
-    bus_pool_.setMaxThreadCount(16);
+    bus_pool_.setMaxThreadCount(workers_allowed().value_or(16));
     rested_.setSingleShot(true);
     rested_.setInterval(100);
     connect(&rested_, &QTimer::timeout, this, [this] { request_signals(true); });
@@ -24,7 +25,11 @@ Materials::~Materials() {
     for (auto& [key, entry] : entries_)
         if (entry.reading) entry.reading->cancel();
     for (auto& [id, making] : making_) making.progress->cancel();
-    for (QThreadPool* pool : {&pool_, &track_pool_, &bus_pool_}) pool->waitForDone();
+    end_all_plugins();  // one that hangs would be waited for
+    for (QThreadPool* pool : {&pool_, &track_pool_, &bus_pool_}) {
+        pool->clear();
+        pool->waitForDone();
+    }
 }
 
 std::string Materials::key_of(const Track& track) const {
@@ -170,6 +175,19 @@ void Materials::retry() {
     std::erase_if(entries_, [](const auto& e) { return e.second.error.has_value(); });
     unmade_.clear();
     request_missing();
+}
+
+bool Materials::look_for_changed_files() {
+    const auto changed = [](const Media& media) { return stamp_of(media.original) != media.stamp; };
+    const size_t gone = std::erase_if(entries_, [&](const auto& entry) {
+        const MaterialPtr& m = entry.second.material;
+        return m && (changed(m->ready.media) || (m->ready.right && changed(*m->ready.right)));
+    });
+    if (gone > 0)
+        request_missing();
+    else
+        request_signals();
+    return gone > 0 || shaping();
 }
 
 void Materials::drop_unwanted() {

@@ -60,6 +60,9 @@ class Materials : public QObject {
     void cancel();
     /// Tries the files that could not be read again.
     void retry();
+    /// Files that were changed or replaced since they were measured are measured anew, and what was made of them, of
+    /// impulse responses or of plug-ins is made anew.  Whether there are such.
+    bool look_for_changed_files();
     /// How many keys were formatted so far: a track that an edit left alone needs none, however many clips it has.
     int64_t keys_made() const { return keys_made_; }
 

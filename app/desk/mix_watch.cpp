@@ -23,6 +23,7 @@ MixWatch::~MixWatch() {
     if (running_) running_->cancel();
     hearing_progress_->cancel();
     measuring_heard_->cancel();
+    for (QThreadPool* pool : {&pool_, &hearing_pool_, &bound_pool_}) pool->clear();
     pool_.waitForDone();
     hearing_pool_.waitForDone();
     bound_pool_.waitForDone();
@@ -84,10 +85,10 @@ void MixWatch::restart() {
     if (running_) running_->cancel();
     running_ = std::make_shared<Progress>();
     searching_ = true;
-    in_background(pool_, [this, plan = player_.plan(), leaves = leaving(player_.mix_plans(), document_.session()),
+    in_background(pool_, [this, plan = player_.plan(), leaves = exported_plan(player_.mix_plans(), document_.session()),
                           progress = running_, figures_too = figures_wanted_ || figures_needed_,
                           plan_too = plan_wanted_, settle_too = !player_.loading()] {
-        const auto found = peaks_.find(plan, progress.get());
+        const auto found = without_exceptions({}, [&] { return peaks_.find(plan, progress.get()); });
         std::optional<Peak> peak;
         if (found)
             peak = Peak{level_from_gain(static_cast<double>(found->peak)),
@@ -229,7 +230,8 @@ void MixWatch::hear() {
         in_background(hearing_pool_, [this, missing, progress = hearing_progress_] {
             parallel_for(static_cast<int64_t>(missing.size()), worker_count(), [&](int64_t i) {
                 const MaterialPtr& m = missing[static_cast<size_t>(i)];
-                auto made = excitation_of(*m, progress.get());
+                // Whatever goes wrong, listening ends: else it would never begin again.
+                auto made = without_exceptions({}, [&] { return excitation_of(*m, progress.get()); });
                 QMetaObject::invokeMethod(this, [this, m, made = made.value_or(nullptr)] {
                     excitations_[m] = made;  // null where the file could not be read: left out
                     if (made) bandwidths_[m] = bandwidth_share(*made);
@@ -244,7 +246,10 @@ void MixWatch::hear() {
         return;
     }
     in_background(hearing_pool_, [this, plan, sections, known = known_excitations(), how = listening_] {
-        auto found = isotonus::audibility(*plan, known, how, sections);
+        using Found = decltype(isotonus::audibility(*plan, known, how, sections));
+        auto found = without_exceptions({}, [&]() -> Result<Found> {
+                         return isotonus::audibility(*plan, known, how, sections);
+                     }).value_or(Found());
         QMetaObject::invokeMethod(this, [this, found = std::move(found)] {
             audibility_ = found;
             hearing_ = false;

@@ -348,10 +348,7 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
     menu.addSeparator();
     add(&menu, tr("Replace the file…"), [this] { replace_file(); });
     if (QAction* twice = window()->findChild<QAction*>("duplicateRows")) menu.addAction(twice);
-    add(&menu, tr("Remove from the session"), [this] {
-        work_.document.edit(tr("Remove tracks"),
-                            without_tracks(work_.document.session(), work_.document.moved_with(id_)));
-    });
+    add(&menu, tr("Remove from the session"), [this] { work_.edits.remove_tracks(work_.document.moved_with(id_)); });
     menu.exec(event->globalPos());
 }
 

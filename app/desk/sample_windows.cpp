@@ -9,7 +9,10 @@ namespace isotonus {
 
 SampleWindows::SampleWindows(QObject* parent) : QObject(parent) { pool_.setMaxThreadCount(1); }
 
-SampleWindows::~SampleWindows() { pool_.waitForDone(); }
+SampleWindows::~SampleWindows() {
+    pool_.clear();  // what waits is not wanted any more
+    pool_.waitForDone();
+}
 
 const float* SampleWindows::of(const MaterialPtr& material, int64_t first, int64_t frames) {
     constexpr size_t most_kept = 64;

@@ -5,7 +5,8 @@
 namespace isotonus {
 
 Workspace::Workspace()
-    : materials(document),
+    : plugins(document),
+      materials(document),
       microphones(document, materials),
       player(document, materials),
       mix(document, player),

@@ -9,6 +9,7 @@
 #include "app/desk/listening_log.h"
 #include "app/desk/microphones.h"
 #include "app/desk/mix_watch.h"
+#include "app/desk/plugin_search.h"
 #include "app/desk/prompter.h"
 #include "app/desk/sample_windows.h"
 #include "app/desk/spectra.h"
@@ -22,6 +23,7 @@ class Workspace : public QObject {
     Workspace();
 
     Document document;
+    PluginSearch plugins;
     Materials materials;
     Microphones microphones;
     Player player;

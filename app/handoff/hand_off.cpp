@@ -11,6 +11,7 @@
 #include <QThreadPool>
 #include <cmath>
 
+#include "core/mix/whole.h"
 #include "core/stage/findings.h"
 #include "core/words.h"
 
@@ -129,6 +130,9 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     const auto later = [this] { docket_timer_.start(); };
     connect(&work_.player, &Player::plan_changed, this, later);
     for (QLineEdit* e : {file_, pattern_}) connect(e, &QLineEdit::textChanged, this, later);
+    for (const auto known : {&Materials::reshaped, &Materials::finished})
+        connect(&work_.materials, known, this, &HandOffPanel::start_when_known, Qt::QueuedConnection);
+    connect(&work_.plugins, &PluginSearch::found, this, &HandOffPanel::start_when_known, Qt::QueuedConnection);
     for (QComboBox* c : {what_, main_chain_, format_, rate_, range_})
         connect(c, &QComboBox::currentIndexChanged, this, later);
     for (QCheckBox* c : {shares_, tail_, sheet_}) connect(c, &QCheckBox::toggled, this, later);
@@ -479,7 +483,7 @@ void HandOffPanel::own_limits() {
 
 std::vector<Check> HandOffPanel::check_now() const {
     const Session& session = work_.document.session();
-    const PlanPtr plan = leaving(work_.player.mix_plans(), session);
+    const PlanPtr plan = exported_plan(work_.player.mix_plans(), session);
     CheckInput input{
         session, *plan, *work_.mix.leaving_figures(), work_.materials.missing(), {}, work_.player.anything_on(), {}};
     input.limits = limits_of(session.hand_off.profile, session.hand_off.own);
@@ -504,7 +508,7 @@ void HandOffPanel::show_checks() {
 }
 
 void HandOffPanel::look_into_overs() {
-    const PlanPtr plan = leaving(work_.player.mix_plans(), work_.document.session());
+    const PlanPtr plan = exported_plan(work_.player.mix_plans(), work_.document.session());
     const HandOff& h = work_.document.session().hand_off;
     const double limit = limits_of(h.profile, h.own).most_peak_dbfs;
     if (overs_of_ == plan && overs_limit_dbfs_ == limit) return;
@@ -607,7 +611,7 @@ Delivery HandOffPanel::delivery() const {
     d.stems = splits[d.mix ? what : what - with_mix + 1];
     d.stems_before_main = before_main_->isChecked();
     d.shares = shares_->isChecked();
-    d.main_chain = work_.document.session().hand_off.main_chain;
+    d.main_chain = main_chain_export(work_.document.session()).mixes;
     d.finished = work_.player.mix_plans().finished;
     d.tail = tail_->isChecked();
     d.dither = dither_->isChecked() ? Dither::always : Dither::none;
@@ -627,29 +631,51 @@ Delivery HandOffPanel::delivery() const {
     return d;
 }
 
+void HandOffPanel::start_when_known() {
+    if (work_.materials.waiting() > 0 || work_.materials.shaping() || work_.plugins.is_looking()) return;
+    if (std::exchange(waits_to_start_, false)) start();
+}
+
 void HandOffPanel::start() {
-    if (work_.materials.shaping()) {
-        // What leaves is what is known to the last sample, which takes a moment after a chain has changed.
-        emit work_.view.hint(tr("The chains are still being worked out: the export begins when they are."));
-        connect(&work_.materials, &Materials::reshaped, this, &HandOffPanel::start, Qt::SingleShotConnection);
+    // Pressed again while it waits, it is one export.
+    if (waits_to_start_) return;
+    // What is exported is what the files hold now, and known to the last sample.
+    const bool changed = !work_.materials.shaping() && work_.materials.look_for_changed_files();
+    if (work_.materials.waiting() > 0 || work_.materials.shaping() || work_.plugins.is_looking()) {
+        emit work_.view.hint(changed ? tr("A file has changed and is measured anew: the export begins when it is.")
+                                     : tr("The chains are still being worked out: the export begins when they are."));
+        waits_to_start_ = true;
         return;
     }
     const MixPlans plans = work_.player.mix_plans();
-    ExportQueue::Job job{plans.bare,        work_.document.session(), delivery(),
-                         checks_->checks(), sheet_->isChecked(),      print_->isChecked()};
+    ExportQueue::Job job{plans.bare,          work_.document.session(), delivery(), checks_->checks(),
+                         sheet_->isChecked(), print_->isChecked(),      {}};
+    if (work_.exports.has(job)) {
+        emit work_.view.hint(tr("These files are being exported already."));
+        return;
+    }
     if (work_.mix.leaving_figures()) {
         const InEnglish sheet;  // it goes to whoever masters, wherever that is
         job.checks = check_now();
     }
-    if (const auto missing = work_.materials.missing(); !missing.empty()) {
-        const QString text = tr("%1 and what it plays would be missing from the export: %2",
-                                "%1 is a track, %2 what is wrong with its file")
-                                 .arg(QString::fromStdString(missing.front().track),
-                                      QString::fromStdString(missing.front().error.text()));
-        const QString more = tr("%n track(s) lost their files.", nullptr, static_cast<int>(missing.size()));
-        if (work_.prompter->ask(tr("Tracks are missing"), more + ' ' + text, tr("Export without them"), {}) !=
-            Prompter::Answer::yes)
+    const bool with_main = main_chain_export(job.session).mixes != MainChain::out;
+    const auto absent = [&] {
+        std::vector<std::string> all;
+        for (const MissingFile& m : work_.materials.missing()) all.push_back(m.track + ": " + m.error.text());
+        for (const AbsentProcessor& p : absent_processors(job.session, *plans.finished, with_main))
+            all.push_back(p.text);
+        return all;
+    };
+    if (const std::vector<std::string> missing = absent(); !missing.empty()) {
+        QStringList lines;
+        for (size_t n = 0; n < std::min<size_t>(missing.size(), 5); ++n) lines << QString::fromStdString(missing[n]);
+        if (missing.size() > 5) lines << tr("and %n more", nullptr, static_cast<int>(missing.size() - 5));
+        if (work_.prompter->ask(tr("The mix is not whole"),
+                                tr("The export would be without this:") + "\n\n" + lines.join("\n"),
+                                tr("Export without them"), {}) != Prompter::Answer::yes)
             return;
+        const InEnglish sheet;
+        job.left_out = absent();
     }
     std::vector<fs::path> files = files_of(job.plan, job.session, job.delivery);
     if (job.sheet)

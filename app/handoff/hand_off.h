@@ -61,6 +61,7 @@ class HandOffPanel : public QWidget {
     void own_limits();
     Delivery delivery() const;
     void start();
+    void start_when_known();
 
     Workspace& work_;
     QTimer progress_timer_, docket_timer_;
@@ -72,6 +73,7 @@ class HandOffPanel : public QWidget {
     QLabel *told_, *result_, *docket_sum_, *stems_sum_;
     std::shared_ptr<Progress> stems_progress_;  ///< of finding out how far the stems' sum is from the mix
     QLineEdit *file_, *pattern_;
+    bool waits_to_start_ = false;  ///< until files and chains are known
     QComboBox *profile_, *what_, *main_chain_, *format_, *rate_, *range_;
     QCheckBox *before_main_, *shares_, *tail_, *bext_, *sheet_, *print_, *dither_;
     QPlainTextEdit* notes_;

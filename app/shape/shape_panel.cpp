@@ -518,7 +518,11 @@ void ShapePanel::fill_form() {
         again->setObjectName("tryAgain");
         connect(again, &QPushButton::clicked, this, [this, id = p.type] {
             try_plugin_again(id);
-            emit work_.document.session_changed();
+            // One that was never looked at is not started before the user wishes it: this is the wish.
+            if (plugin_fault(id))
+                work_.plugins.look_at_all();
+            else
+                emit work_.document.session_changed();
         });
         if (is_plugin(p.type)) layout->addRow(again);
     }

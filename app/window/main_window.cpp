@@ -68,6 +68,10 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     connect(desk_, &Desk::folder_wanted, &files_, &FileActions::import_folder);
     connect(transport_, &TransportBar::device_wanted, this, &MainWindow::use_device);
     connect(&work_.document, &Document::session_changed, this, &MainWindow::refresh_titles);
+    // Whoever comes back may have changed files meanwhile.
+    connect(qApp, &QGuiApplication::applicationStateChanged, this, [this](Qt::ApplicationState state) {
+        if (state == Qt::ApplicationActive) work_.materials.look_for_changed_files();
+    });
     connect(&work_.document, &Document::refused, this,
             [this](const QString& sentence) { work_.prompter->complain(sentence); });
     connect(&work_.document, &Document::file_changed, this, &MainWindow::refresh_titles);
@@ -315,9 +319,8 @@ void MainWindow::make_actions() {
     add("selectAll", tr("Select all rows"), QKeySequence("Ctrl+A"), [this] { work_.document.select_all(); });
     add("wholeSong", tr("Show the whole song"), Qt::Key_W,
         [this] { work_.view.time.show(0.0, work_.view.time.song_s()); });
-    add("removeRows", tr("Remove the selected rows"), QKeySequence("Ctrl+Delete"), [this] {
-        work_.document.edit(tr("Remove tracks"), without_tracks(work_.document.session(), work_.document.selected()));
-    });
+    add("removeRows", tr("Remove the selected rows"), QKeySequence("Ctrl+Delete"),
+        [this] { work_.edits.remove_tracks(work_.document.selected()); });
     const KeysDialog::Key by_lanes[] = {
         {"Up, Down", tr("Row above, row below; with Shift the selection grows"), Task::rows},
         {"Left, Right", tr("Value down or up by 1 dB; Shift 0.1 dB, Ctrl 3 dB"), Task::rows},

@@ -3,79 +3,40 @@
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <chrono>
-#include <cstdlib>
 
 #include "core/audio/resample.h"
 #include "core/files/hash.h"
 
 namespace isotonus {
 
-fs::path cache_folder() {
-    const char* cache = std::getenv("XDG_CACHE_HOME");
-    const char* home = std::getenv("HOME");
-    const fs::path base = cache && *cache ? fs::path(cache) : fs::path(home && *home ? home : "/tmp") / ".cache";
-    (void)make_folder(base / "isotonus");  // who writes into it says when it cannot be made
-    return base / "isotonus";
+std::string cache_key(const fs::path& file, const FileStamp& stamp, const std::string& purpose) {
+    return Hash::name_of(fmt::format("{}\n{}\n{}", absolute_path(file).string(), stamp.text(), purpose));
 }
 
 namespace {
 
-// Beside each conversion stands a hash of its content, so that one that was damaged is made anew and never heard.
-
-fs::path hash_file(const fs::path& converted) { return fs::path(converted).replace_extension(".xxh3"); }
-
-}  // namespace
-
-uintmax_t tidy_cache(uintmax_t most_bytes) {
-    struct Kept {
-        fs::path file;
-        fs::file_time_type used;
-        uintmax_t bytes = 0;
-    };
-    std::vector<Kept> files;
-    uintmax_t whole = 0;
-    for (const char* folder : {"measured", "converted"}) {
-        const fs::path place = cache_folder() / folder;
-        remove_stale_parts(place);
-        for (const fs::path& file : entries_of(place).value_or(std::vector<fs::path>())) {
-            std::error_code problem;
-            Kept kept{file, fs::last_write_time(file, problem), 0};
-            kept.bytes = problem ? 0 : fs::file_size(file, problem);
-            if (problem) continue;
-            if (const auto used = fs::last_write_time(hash_file(file), problem); !problem) kept.used = used;
-            whole += kept.bytes;
-            files.push_back(std::move(kept));
-        }
-    }
-    std::sort(files.begin(), files.end(), [](const Kept& a, const Kept& b) { return a.used < b.used; });
-    // What was used within the last hour may be open in another window.
-    const auto recent = fs::file_time_type::clock::now() - std::chrono::hours(1);
-    for (const Kept& kept : files) {
-        if (whole <= most_bytes || kept.used > recent) break;
-        std::error_code problem;
-        if (fs::remove(kept.file, problem)) whole -= kept.bytes;
-    }
-    return whole;
+/// Whether the disk holds a conversion: what a file unpacks to has nothing to do with how long the file is.
+Result<void> room_on_disk(uintmax_t bytes, const fs::path& folder) {
+    constexpr uintmax_t left_alone = uintmax_t{256} << 20;
+    std::error_code problem;
+    const fs::space_info disk = fs::space(folder, problem);
+    if (problem || disk.available >= bytes + left_alone) return {};
+    const auto gib = [](uintmax_t b) { return static_cast<double>(b) / (1 << 30); };
+    return fail(folder.string(), say("it takes {:.1f} GiB, and the disk has {:.1f} GiB left; free some room",
+                                     gib(bytes), gib(disk.available)));
 }
 
-std::string cache_key(const fs::path& file, const std::string& purpose) {
-    std::error_code ignored;
-    const auto size = fs::file_size(file, ignored);
-    const auto time = fs::last_write_time(file, ignored).time_since_epoch().count();
-    return Hash::name_of(fmt::format("{}\n{}\n{}\n{}", absolute_path(file).string(), size, time, purpose));
-}
-
-namespace {
-
-Result<void> convert_file(SoundReader& reader, int rate, const fs::path& target, Progress* progress) {
+Result<void> convert_file(SoundReader& reader, int rate, const std::string& key, Progress* progress) {
+    const fs::path target = artifact_file(Artifact::conversion, key);
     const SoundInfo& info = reader.info();
-    if (auto made = make_folder(target.parent_path()); !made) return made;
     SoundSpec spec;
     spec.format = SampleFormat::f32;
     spec.channels = info.channels;
     spec.sample_rate = rate;
     spec.expected_frames = converted_frames(info.frames, info.sample_rate, rate);
+    const int64_t whole_bytes = spec.expected_frames * spec.channels * static_cast<int64_t>(sizeof(float));
+    if (auto room = make_room_for(Artifact::conversion, key, whole_bytes); !room) return room;
+    if (auto room = room_on_disk(static_cast<uintmax_t>(whole_bytes), target.parent_path()); !room) return room;
     auto writer = SoundWriter::create(target, spec, none_protected());
     if (!writer) return tl::unexpected(writer.error());
     const bool resample = info.sample_rate != rate;
@@ -103,47 +64,31 @@ Result<void> convert_file(SoundReader& reader, int rate, const fs::path& target,
     }
     if (resample)
         if (auto done = put(resampler->convert({})); !done) return done;
-    return writer->commit();
-}
-
-Result<std::string> hash_of(const fs::path& file) {
-    auto opened = PooledFile::open(file);
-    if (!opened) return tl::unexpected(opened.error());
-    const auto hash = Hash::of(**opened);
-    if (!hash) return tl::unexpected(hash.error());
-    return fmt::format("{:016x}", *hash);
-}
-
-/// A conversion that is there and was not damaged.
-bool is_good(const fs::path& converted) {
-    const auto wanted = read_whole(hash_file(converted), 64);
-    const auto found = wanted ? hash_of(converted) : wanted;
-    if (!found || *found != *wanted) return false;
-    // What is used stays longest.  The conversion's own time is part of what its measurement is known by.
-    std::error_code ignored;
-    fs::last_write_time(hash_file(converted), fs::file_time_type::clock::now(), ignored);
-    return true;
+    if (auto closed = writer->close_sound(); !closed) return closed;
+    return keep_artifact(writer->pending(), Artifact::conversion, key);
 }
 
 }  // namespace
 
 Result<Media> prepare_media(const fs::path& file, int session_rate, Progress* progress) {
+    const FileStamp stamp = settled_stamp_of(file);
     auto reader = SoundReader::open(file);
     if (!reader) return tl::unexpected(reader.error());
-    Media media{file, file, reader->info(), reader->info().channels, reader->info().frames};
+    Media media{file, file, reader->info(), stamp, reader->info().channels, reader->info().frames};
     if (reader->info().random_access && reader->info().sample_rate == session_rate) return media;
 
-    media.playable = cache_folder() / "converted" / (cache_key(file, fmt::format("{} Hz", session_rate)) + ".wav");
-    if (!is_good(media.playable)) {
-        auto done = convert_file(*reader, session_rate, media.playable, progress);
-        if (done) {
-            const auto hash = hash_of(media.playable);
-            done =
-                hash ? write_whole(hash_file(media.playable), *hash, none_protected()) : tl::unexpected(hash.error());
-        }
+    const std::string key = cache_key(file, stamp, fmt::format("{} Hz", session_rate));
+    media.playable = artifact_file(Artifact::conversion, key);
+    if (!find_artifact(Artifact::conversion, key)) {
+        const auto done = convert_file(*reader, session_rate, key, progress);
         if (!done && done.error().cancelled) return stopped();
         if (!done)
             return fail(file.string(), say("the conversion to {} Hz failed: {}", session_rate, done.error().text()));
+        if (stamp_of(file) != stamp) {
+            std::error_code ignored;
+            fs::remove(media.playable, ignored);
+            return fail(file.string(), said("the file changed while it was read"));
+        }
     }
     const auto cached = SoundReader::open(media.playable);
     if (!cached) return tl::unexpected(cached.error());

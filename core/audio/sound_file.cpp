@@ -486,14 +486,22 @@ Result<void> SoundWriter::write(std::span<const unsigned char> packed) {
         done = sf_write_int(sound_, whole_.data(), count) == count;
     }
     if (done) return {};
+    // The library often does not know what was wrong.
+    if (auto so_far = place_->file.so_far(); !so_far) return so_far;
     return fail(place_->file.target().string(), say("writing failed: {}", sf_strerror(sound_)));
 }
 
-Result<void> SoundWriter::finish() {
+Result<void> SoundWriter::close_sound() {
     const int closed = sound_ ? sf_close(std::exchange(sound_, nullptr)) : 0;
-    if (auto finished = place_->file.finish(); !finished) return finished;
+    if (auto so_far = place_->file.so_far(); !so_far) return so_far;
     if (closed != 0) return fail(place_->file.target().string(), say("writing failed: {}", sf_error_number(closed)));
     return {};
+}
+
+Result<void> SoundWriter::finish() {
+    const auto closed = close_sound();
+    const auto finished = place_->file.finish();
+    return closed ? finished : closed;
 }
 
 Result<void> SoundWriter::commit() {

@@ -133,7 +133,9 @@ class SoundWriter {
     Result<void> write(std::span<const unsigned char> packed);
     /// What is known only at the end; the file must have had a bext from the start.
     void finish_bext(const Broadcast& bext);
-    /// Writes what is left, the header last, and forces it onto the disk.  Any write that failed since it was created,
+    /// Writes what is left, the header last.  More may be put behind it, into the pending file.
+    Result<void> close_sound();
+    /// The same, and forces it onto the disk.  Any write that failed since it was created,
     /// by the library as well, fails here.  The file can be read under its temporary name then.
     Result<void> finish();
     /// Finishes it, if that was not done, and gives it its name.

@@ -86,9 +86,10 @@ Result<ReadySource> prepare_source(const Source& source, int session_rate, Progr
         return fail(source.file.string(), say("channel {} is wanted, the file has {}", source.channel + 1, recorded));
     ready.frames = source.clips.empty() ? ready.file_frames() : 0;
     for (const Clip& clip : source.clips) ready.frames = std::max(ready.frames, clip.end());
-    if (source.delay_fraction != 0.0) ready.frames += reach;
+    if (source.delay_fraction != 0.0) ready.lead += reach;
     if (source.band == Band::low) ready.channels = 1;
-    if (source.band != Band::all) ready.frames += LowBand(source.crossover_hz, session_rate).reach();
+    if (source.band != Band::all) ready.lead += LowBand(source.crossover_hz, session_rate).reach();
+    ready.frames += 2 * ready.lead;
     return ready;
 }
 
@@ -243,13 +244,45 @@ Result<void> BandReader::read(int64_t first, int64_t frames, float* out) {
     return {};
 }
 
+namespace {
+
+/// Another reader so many frames later, and silent outside of its frames: what a transform leaves there depends on
+/// where its cells lie.
+class EdgedReader : public FrameReader {
+  public:
+    EdgedReader(std::unique_ptr<FrameReader> reader, int64_t lead, int64_t end)
+        : reader_(std::move(reader)), lead_(lead), end_(end) {}
+    int channels() const override { return reader_->channels(); }
+    Result<void> read(int64_t first, int64_t frames, float* out) override {
+        const int64_t from = std::clamp<int64_t>(-first, 0, frames), to = std::clamp(end_ - first, from, frames),
+                      wide = channels();
+        std::fill_n(out, from * wide, 0.0f);
+        std::fill_n(out + to * wide, (frames - to) * wide, 0.0f);
+        if (to == from) return {};
+        return reader_->read(first + from - lead_, to - from, out + from * wide);
+    }
+    int64_t non_finite() const override { return reader_->non_finite(); }
+
+  private:
+    const std::unique_ptr<FrameReader> reader_;
+    const int64_t lead_, end_;
+};
+
+}  // namespace
+
 Result<std::unique_ptr<FrameReader>> open_source(const ReadySource& ready) {
     auto opened = SourceReader::open(ready);
     if (!opened) return tl::unexpected(opened.error());
     std::unique_ptr<FrameReader> reader = std::make_unique<SourceReader>(std::move(*opened));
-    if (ready.source.band == Band::all) return reader;
-    return std::unique_ptr<FrameReader>(
-        std::make_unique<BandReader>(std::move(reader), ready.source.band, ready.source.crossover_hz, ready.rate));
+    if (ready.source.band != Band::all)
+        reader =
+            std::make_unique<BandReader>(std::move(reader), ready.source.band, ready.source.crossover_hz, ready.rate);
+    if (ready.lead != 0) return edged(std::move(reader), ready.lead, ready.frames);
+    return reader;
+}
+
+std::unique_ptr<FrameReader> edged(std::unique_ptr<FrameReader> reader, int64_t lead, int64_t end) {
+    return std::make_unique<EdgedReader>(std::move(reader), lead, end);
 }
 
 Result<void> SourceReader::read(int64_t first, int64_t frames, float* out) { return read_delayed(first, frames, out); }

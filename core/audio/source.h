@@ -67,11 +67,13 @@ struct ReadySource {
     std::array<double, 2> offset{};  ///< what is taken away from each channel heard; 1 is full scale
     int channels = 0;                ///< heard: 1 or 2
     int rate = 0;                    ///< the session's, Hz
-    int64_t frames = 0;              ///< up to the end of the last clip
+    int64_t lead = 0;  ///< frames before its clips' time at which it begins: filters are heard before what they filter
+    int64_t frames = 0;   ///< from there to the end of the last clip, and of what filters make of it
+    std::string content;  ///< a hash of the samples of its files; known once they were measured
     int64_t file_frames() const { return std::max(media.frames, right ? right->frames : 0); }
 };
 
-/// Prepares the files of a source (see prepare_media).  Offsets are still 0.
+/// Prepares the files of a source (see prepare_media).  Offsets are still 0, and its content is not known yet.
 Result<ReadySource> prepare_source(const Source& source, int session_rate, Progress* progress = nullptr);
 
 /// Where a frame of the file is heard in the song; -1 when no clip holds it.
@@ -141,7 +143,10 @@ class BandReader : public FrameReader {
     int64_t cell_ = -1;  ///< the cell of the song that is in cell_out_; -1: none
 };
 
-/// What a source plays: its files, or one band of them.
+/// What another reader reads, `lead` frames later, and silence before its frame 0 and from `end` on.
+std::unique_ptr<FrameReader> edged(std::unique_ptr<FrameReader> reader, int64_t lead, int64_t end);
+
+/// What a source plays: its files, or one band of them.  Frame 0 is `lead` frames before the clips' time.
 Result<std::unique_ptr<FrameReader>> open_source(const ReadySource& source);
 
 }  // namespace isotonus

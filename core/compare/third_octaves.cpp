@@ -2,10 +2,10 @@
 
 #include <algorithm>
 #include <cmath>
-#include <cstring>
 
-#include "core/audio/media.h"
 #include "core/decibels.h"
+#include "core/files/artifact_cache.h"
+#include "core/files/hash.h"
 #include "core/measure/spectrum.h"
 #include "core/shape/signal.h"
 
@@ -35,10 +35,6 @@ Stretch stretch_of(int64_t frames, double rate, double from_s, double to_s) {
     const auto at = [&](double s) { return std::clamp<int64_t>(std::llround(s * rate), 0, frames); };
     const int64_t first = at(from_s), end = to_s > 0.0 ? at(to_s) : frames;
     return {first, std::max<int64_t>(0, end - first)};
-}
-
-fs::path kept_in(const fs::path& file) {
-    return cache_folder() / ("thirds-" + cache_key(file, "third octaves 2") + ".bin");
 }
 
 }  // namespace
@@ -88,13 +84,13 @@ int last_band_below(double hz) {
 Result<ThirdOctaves> third_octaves_of(const Material& material, double from_s, double to_s, Progress* progress) {
     return without_exceptions({}, [&]() -> Result<ThirdOctaves> {
         const bool whole = from_s <= 0.0 && to_s <= 0.0 && !material.signal && !material.maker;
-        const fs::path kept = whole ? kept_in(material.ready.media.playable) : fs::path();
+        const std::string key = Hash::name_of("third octaves 3\n" + material_key(material));
         ThirdOctaves found{};
-        if (whole && is_there(kept))
-            if (const auto bytes = read_whole(kept, sizeof found); bytes && bytes->size() == sizeof found) {
-                std::memcpy(static_cast<void*>(&found), bytes->data(), sizeof found);
+        if (const auto kept = whole ? find_artifact(Artifact::spectrum, key) : std::nullopt)
+            if (int problem = 0;
+                kept->bytes == sizeof found &&
+                kept->file->read(0, static_cast<void*>(&found), sizeof found, &problem) == sizeof found)
                 return found;
-            }
         auto reader = open_material(material);
         if (!reader) return tl::unexpected(reader.error());
         const int channels = material.ready.channels;
@@ -110,8 +106,7 @@ Result<ThirdOctaves> third_octaves_of(const Material& material, double from_s, d
             meter.add(samples.data(), frames);
         }
         found = finished(meter);
-        if (whole && make_folder(cache_folder()))
-            (void)write_whole(kept, {reinterpret_cast<const char*>(&found), sizeof found}, none_protected());
+        if (whole) keep_artifact(Artifact::spectrum, key, {reinterpret_cast<const char*>(&found), sizeof found});
         return found;
     });
 }

@@ -57,6 +57,22 @@ std::string shown_text(std::string_view bytes) {
     return text;
 }
 
+std::string printable(std::string_view bytes) {
+    const std::string text = shown_text(bytes);
+    std::string out;
+    for (size_t n = 0; n < text.size(); ++n) {
+        const auto c = static_cast<unsigned char>(text[n]);
+        const auto next = n + 1 < text.size() ? static_cast<unsigned char>(text[n + 1]) : 0;
+        if (c < 0x20 || c == 0x7f)
+            out += fmt::format("\\x{:02x}", c);
+        else if (c == 0xc2 && next >= 0x80 && next < 0xa0)
+            out += fmt::format("\\x{:02x}", next), ++n;
+        else
+            out += text[n];
+    }
+    return out;
+}
+
 std::string hexadecimal(std::string_view bytes) {
     std::string text;
     for (const char b : bytes) text += fmt::format("{:02x}", static_cast<unsigned char>(b));

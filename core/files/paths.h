@@ -16,6 +16,10 @@ bool is_utf8(std::string_view bytes);
 /// The same text with every byte that is no UTF-8 shown as \xNN; for people, not for opening files.
 std::string shown_text(std::string_view bytes);
 
+/// The same with every control character shown so too (C0, DEL and C1 of Unicode): a name must not reach a terminal's
+/// own language.
+std::string printable(std::string_view bytes);
+
 /// Bytes in hexadecimal, and back; nothing when it is none.
 std::string hexadecimal(std::string_view bytes);
 std::optional<std::string> from_hexadecimal(std::string_view text);

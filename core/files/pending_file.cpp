@@ -184,6 +184,17 @@ Result<void> PendingFile::write(int64_t place, std::string_view bytes) {
     return {};
 }
 
+Result<void> PendingFile::so_far() const {
+    if (problem_ != 0) return fail(target_.string(), fault(problem_));
+    return {};
+}
+
+Result<void> PendingFile::read(int64_t place, void* to, int64_t count) {
+    int problem = 0;
+    if (file_ && file_->read(place, to, count, &problem) == count) return {};
+    return fail(target_.string(), fault(problem ? problem : EIO));
+}
+
 Result<void> PendingFile::finish() {
     if (file_) {
         if (problem_ == 0) problem_ = file_->sync();
@@ -229,14 +240,21 @@ Result<void> commit_together(std::span<PendingFile* const> files) {
     }
     if (problem != 0) {
         const std::string name = files[renamed]->target_.string();
+        std::string stay;
         while (renamed-- > 0) {
             const PendingFile& f = *files[renamed];
-            if (old[renamed] == Old::under_temporary_name)
-                ::renameat2(AT_FDCWD, f.temporary_.c_str(), AT_FDCWD, f.real_.c_str(), RENAME_EXCHANGE);
-            else if (old[renamed] == Old::none)
-                ::rename(f.real_.c_str(), f.temporary_.c_str());
+            int back = file_fault(FileStep::rename, f.real_) ? -1 : 0;
+            if (back == 0 && old[renamed] == Old::under_temporary_name)
+                back = ::renameat2(AT_FDCWD, f.temporary_.c_str(), AT_FDCWD, f.real_.c_str(), RENAME_EXCHANGE);
+            else if (back == 0 && old[renamed] == Old::none)
+                back = ::rename(f.real_.c_str(), f.temporary_.c_str());
+            if (back != 0 || old[renamed] == Old::gone)
+                stay += (stay.empty() ? "" : ", ") + f.target_.filename().string();
         }
-        return fail(name, say("the file cannot be given its name: {}", strerror(problem)));
+        if (stay.empty()) return fail(name, say("the file cannot be given its name: {}", strerror(problem)));
+        return fail(name, say("the file cannot be given its name: {}. These stand under their names already, whole and "
+                              "new, and could not be taken back: {}",
+                              strerror(problem), stay));
     }
     std::set<fs::path> folders;
     for (PendingFile* f : files) {

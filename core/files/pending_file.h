@@ -26,7 +26,11 @@ class PendingFile {
 
     /// Writes at a place; the first fault is kept, and finish() tells it again.
     Result<void> write(int64_t place, std::string_view bytes);
+    /// What was written, before it is finished.
+    Result<void> read(int64_t place, void* to, int64_t count);
     int64_t bytes() const { return bytes_; }
+    /// The first fault of writing so far.
+    Result<void> so_far() const;
 
     /// The content is whole: it is forced onto the disk and closed.  Fails when any write before failed.
     Result<void> finish();

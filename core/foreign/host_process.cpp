@@ -9,10 +9,12 @@
 #include <sys/wait.h>
 #include <unistd.h>
 
+#include <chrono>
 #include <cmath>
 #include <cstring>
 #include <mutex>
 #include <nlohmann/json.hpp>
+#include <set>
 
 #include "core/files/paths.h"
 
@@ -37,6 +39,27 @@ Idle& idle() {
     return processes;
 }
 
+/// Those that run, by their ids; guarded so that none is ended whose id the system has given to another meanwhile.
+struct Running {
+    std::mutex mutex;
+    std::set<pid_t> all, ended;  ///< ended: by this program's wish
+};
+
+Running& running() {
+    static Running* const processes = new Running;  // never destroyed: those that are idle end after it
+    return *processes;
+}
+
+/// How it ended, and whether it was by this program's wish.
+std::pair<int, bool> wait_for(pid_t pid) {
+    int status = 0;
+    kill(pid, SIGKILL);
+    const std::scoped_lock lock(running().mutex);
+    waitpid(pid, &status, 0);
+    running().all.erase(pid);
+    return {status, running().ended.erase(pid) > 0};
+}
+
 }  // namespace
 
 fs::path host_program() {
@@ -52,8 +75,10 @@ Result<void> HostProcess::spawn() {
     const fs::path program = host_program();
     if (!is_there(program)) return fail(program.string(), said("the plug-in host is missing"));
     int ends[2] = {-1, -1};
-    const int memory = memfd_create("isotonus-plugin", MFD_CLOEXEC);
+    const int memory = memfd_create("isotonus-plugin", MFD_CLOEXEC | MFD_ALLOW_SEALING);
+    // Sealed, so that what runs there cannot cut it short under this program's hands.
     if (memory < 0 || ftruncate(memory, sizeof(Shared)) != 0 ||
+        fcntl(memory, F_ADD_SEALS, F_SEAL_SHRINK | F_SEAL_GROW | F_SEAL_SEAL) != 0 ||
         socketpair(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0, ends) != 0) {
         if (memory >= 0) close(memory);
         return fail(program.string(), said("there is no memory for a plug-in"));
@@ -73,49 +98,76 @@ Result<void> HostProcess::spawn() {
     for (const int handle : {ends[1], memory, other_end, other_memory}) close(handle);
     socket_ = ends[0];
     if (mapped != MAP_FAILED) shared_ = static_cast<Shared*>(mapped);
-    if (problem == 0) return {};
+    if (problem == 0) {
+        const std::scoped_lock lock(running().mutex);
+        running().all.insert(pid_);
+        return {};
+    }
     pid_ = -1;
     return fail(path, say("the plug-in host cannot be started: {}", std::strerror(problem)));
 }
 
 HostProcess::~HostProcess() {
     if (socket_ >= 0) close(socket_);
-    if (pid_ > 0) {
-        kill(pid_, SIGKILL);
-        waitpid(pid_, nullptr, 0);
-    }
+    if (pid_ > 0) wait_for(pid_);
     if (shared_) munmap(shared_, sizeof(Shared));
 }
 
+void HostProcess::end_it() {
+    wait_for(pid_);
+    pid_ = -1;
+}
+
+void HostProcess::end_all() {
+    const std::scoped_lock lock(running().mutex);
+    for (const pid_t pid : running().all) kill(pid, SIGKILL);
+    running().ended = running().all;
+}
+
 std::string HostProcess::how_it_ended() {
-    int status = 0;
-    kill(pid_, SIGKILL);
-    waitpid(pid_, &status, 0);
+    const auto [status, wished] = wait_for(pid_);
+    died_ = !wished;
     pid_ = -1;
     const int by = WIFSIGNALED(status) ? WTERMSIG(status) : 0;
+    if (WIFEXITED(status) && WEXITSTATUS(status) == host_is_refused)
+        return said("this system does not let the plug-in host give up its rights");
     return by != 0 && by != SIGKILL ? say("it crashed ({})", strsignal(by)) : said("it ended by itself");
+}
+
+/// All of an answer: what comes of it comes within the time, or nothing is waited for any more.
+HostProcess::Came HostProcess::receive(Answer& answer, int most_ms) const {
+    using namespace std::chrono;
+    const auto until = steady_clock::now() + milliseconds(most_ms);
+    for (size_t got = 0; got < sizeof answer;) {
+        pollfd waiting{socket_, POLLIN, 0};
+        const auto left = duration_cast<milliseconds>(until - steady_clock::now()).count();
+        const int ready = left > 0 ? poll(&waiting, 1, static_cast<int>(left)) : 0;
+        if (ready < 0 && errno == EINTR) continue;
+        if (ready == 0) return Came::nothing;
+        const ssize_t some =
+            ready < 0 ? -1 : recv(socket_, reinterpret_cast<char*>(&answer) + got, sizeof answer - got, MSG_DONTWAIT);
+        if (some < 0 && (errno == EAGAIN || errno == EINTR)) continue;
+        if (some <= 0) return Came::end;
+        got += static_cast<size_t>(some);
+    }
+    return Came::all;
 }
 
 Result<Answer> HostProcess::ask(const Question& question, int most_ms) {
     if (pid_ < 0) return fail("", said("it has ended"));
     Answer answer;
-    pollfd waiting{socket_, POLLIN, 0};
-    if (send(socket_, &question, sizeof question, MSG_NOSIGNAL) == sizeof question) {
-        int ready = -1;
-        do ready = poll(&waiting, 1, most_ms);
-        while (ready < 0 && errno == EINTR);
-        if (ready == 0) {
-            kill(pid_, SIGKILL);
-            waitpid(pid_, nullptr, 0);
-            pid_ = -1;
+    if (send(socket_, &question, sizeof question, MSG_NOSIGNAL) != sizeof question) return fail("", how_it_ended());
+    switch (receive(answer, most_ms)) {
+        case Came::end:
+            return fail("", how_it_ended());
+        case Came::nothing:
+            end_it();
             return fail("", say("it did not answer in time ({} s)", most_ms / 1000));
-        }
-        if (ready > 0 && recv(socket_, &answer, sizeof answer, MSG_WAITALL) == sizeof answer) {
-            if (answer.failed) return fail("", std::string(shared_->text, strnlen(shared_->text, most_text)));
-            return answer;
-        }
+        case Came::all:
+            break;
     }
-    return fail("", how_it_ended());
+    if (answer.failed) return fail("", std::string(shared_->text, strnlen(shared_->text, most_text)));
+    return answer;
 }
 
 Result<void> HostProcess::start(std::span<const double> values) {
@@ -126,7 +178,8 @@ Result<void> HostProcess::start(std::span<const double> values) {
     set(0, values);
     const auto answer = ask({Ask::start, channels_, rate_}, start_ms);
     if (!answer) return tl::unexpected(answer.error());
-    if (answer->latency < 0) return fail("", said("it names a latency that cannot be"));
+    if (answer->latency < 0 || answer->latency > most_latency)
+        return fail("", said("it names a latency that cannot be"));
     latency_ = answer->latency;
     return {};
 }
@@ -148,10 +201,14 @@ Result<std::unique_ptr<HostProcess>> HostProcess::take(const PluginToRun& what, 
         process->rate_ = sample_rate;
         if (process->start(values)) return process;  // else it may have ended while nobody looked
     }
-    process.reset(new HostProcess(what, channels, sample_rate));
-    if (auto spawned = process->spawn(); !spawned) return tl::unexpected(spawned.error());
-    if (auto started = process->start(values); !started) return tl::unexpected(started.error());
-    return process;
+    for (int tries = 0;; ++tries) {
+        process.reset(new HostProcess(what, channels, sample_rate));
+        if (auto spawned = process->spawn(); !spawned) return tl::unexpected(spawned.error());
+        const auto started = process->start(values);
+        if (started) return process;
+        // Whoever killed it may not have meant it: once more.
+        if (!process->died() || tries > 0) return tl::unexpected(started.error());
+    }
 }
 
 void HostProcess::give_back(std::unique_ptr<HostProcess> process) {
@@ -174,9 +231,12 @@ Result<void> HostProcess::process(float* audio) {
     const auto answer = ask({Ask::batch, channels_, rate_}, batch_ms);
     if (!answer) return tl::unexpected(answer.error());
     if (answer->latency != latency_) return fail("", said("it changes its latency while it runs"));
+    // Taken first and looked at then: the other side could still write.
+    float out[2 * batch_frames];
+    std::memcpy(out, shared_->audio, samples * sizeof(float));
     for (size_t i = 0; i < samples; ++i)
-        if (!std::isfinite(shared_->audio[i])) return fail("", said("what comes out of it is no number"));
-    std::memcpy(audio, shared_->audio, samples * sizeof(float));
+        if (!std::isfinite(out[i])) return fail("", said("what comes out of it is no number"));
+    std::memcpy(audio, out, samples * sizeof(float));
     return {};
 }
 

@@ -21,6 +21,7 @@ fs::path host_program();
 /// What to run.
 struct PluginToRun {
     std::string uri, bundle;
+    std::string version;               ///< of the plug-in's files: a process that loaded others is not taken again
     std::vector<std::string> symbols;  ///< control ports, in the order of values
     bool operator==(const PluginToRun&) const = default;
 };
@@ -36,11 +37,16 @@ class HostProcess {
     /// It may be taken again: starting one takes longer than going on with one.
     static void give_back(std::unique_ptr<HostProcess> process);
 
+    /// Ends all that run now, whoever uses them.
+    static void end_all();
+
     ~HostProcess();
     HostProcess(const HostProcess&) = delete;
     HostProcess& operator=(const HostProcess&) = delete;
 
     int latency() const { return latency_; }
+    /// It crashed, was killed, or ended: not by what it answered, nor because it took too long.
+    bool died() const { return died_; }
     /// Values of the run of that number in the batch.
     void set(int run, std::span<const double> values);
     /// batch_frames frames, interleaved, in place.  Fails when it crashes, takes longer than 5 s, or what comes out is
@@ -53,12 +59,16 @@ class HostProcess {
     Result<void> spawn();
     Result<void> start(std::span<const double> values);
     Result<Answer> ask(const Question& question, int most_ms);
+    enum class Came { all, nothing, end };
+    Came receive(Answer& answer, int most_ms) const;
+    void end_it();
     std::string how_it_ended();
 
     PluginToRun what_;
     int channels_;
     double rate_;
     int latency_ = 0;
+    bool died_ = false;
     pid_t pid_ = -1;
     int socket_ = -1;
     Shared* shared_ = nullptr;

@@ -9,6 +9,7 @@
 #include <unistd.h>
 
 #include <algorithm>
+#include <chrono>
 #include <cmath>
 #include <cstring>
 #include <deque>
@@ -18,8 +19,9 @@
 #include <nlohmann/json.hpp>
 #include <set>
 
-#include "core/audio/media.h"
-#include "core/files/paths.h"
+#include "core/files/artifact_cache.h"
+#include "core/files/file_stamp.h"
+#include "core/files/hash.h"
 #include "core/foreign/host_process.h"
 #include "core/foreign/plugin_running.h"
 #include "core/shape/fields.h"
@@ -44,8 +46,9 @@ std::string told_fault(const std::string& english) {
 /// What is known, for all threads.  Types, and the texts that they refer to, stay for as long as the program runs.
 struct Registry {
     std::mutex mutex;
-    bool loaded = false, looked = false;
-    json bundles = json::object();  ///< as in the cache: by folder, {"stamp", "plugins"}
+    bool loaded = false;
+    /// As in the cache: by folder, {"stamp", "plugins", "wished", "missing"}.  Wished: the user let it be looked at.
+    json bundles = json::object();
     std::vector<Plugin> plugins;
     std::deque<std::string> texts;
     std::deque<std::vector<const char*>> words;
@@ -61,7 +64,8 @@ Registry& registry() {
     return *all;
 }
 
-fs::path list_file() { return cache_folder() / "plugins.json"; }
+constexpr const char* list_key = "plugins 2";
+fs::path list_file() { return artifact_file(Artifact::plugin_list, list_key); }
 
 constexpr const char* taken_words[] = {"id",        "type", "uri",   "in",       "mix",   "input_db",
                                        "output_db", "key",  "match", "match_db", "rides", "file"};
@@ -146,6 +150,8 @@ void take_list(Registry& all) {
             p.bundle = folder;
             p.fault = told_fault(found.at("fault"));
             p.missing = bundle.value("missing", false);
+            p.version = found.value("version", "");
+            p.may_run = found.value("tried", false) && p.fault.empty();
             for (const json& port : found.at("parameters")) p.symbols.push_back(port.at("symbol"));
             if (p.fault.empty()) p.type = type_of(all, found);
             all.plugins.push_back(std::move(p));
@@ -157,10 +163,14 @@ void take_list(Registry& all) {
 /// The caller holds the lock.
 void load(Registry& all) {
     if (std::exchange(all.loaded, true)) return;
-    const auto text = read_whole(list_file(), 64 << 20);
-    json list = text ? json::parse(*text, nullptr, false) : json();
-    if (list.is_object() && list.value("version", 0) == 1 && list["bundles"].is_object())
-        all.bundles = std::move(list["bundles"]);
+    const auto found = find_artifact(Artifact::plugin_list, list_key);
+    if (!found || found->bytes > (64 << 20)) return;
+    std::string text(static_cast<size_t>(found->bytes), '\0');
+    int problem = 0;
+    if (found->file->read(0, text.data(), found->bytes, &problem) != found->bytes) return;
+    json list = json::parse(text, nullptr, false);
+    if (!list.is_object()) return;
+    all.bundles = std::move(list);
     try {
         take_list(all);
     } catch (const json::exception&) {  // a cache that somebody damaged is made again
@@ -170,30 +180,32 @@ void load(Registry& all) {
 }
 
 /// Changes when any file of a bundle does.
-std::string stamp_of(const fs::path& bundle) {
-    std::string stamp;
-    const auto entries = entries_of(bundle);
-    if (!entries) return stamp;
-    for (const fs::path& f : *entries) {
-        std::error_code problem;
-        const auto written = fs::last_write_time(f, problem).time_since_epoch().count();
-        stamp += fmt::format("{} {} {}\n", f.filename().string(), written,
-                             fs::is_regular_file(f, problem) ? fs::file_size(f, problem) : 0);
-    }
-    return stamp;
-}
+std::string stamp_of_bundle(const fs::path& bundle) { return Hash::name_of(stamps_in(bundle)); }
+
+/// What was installed for all users of the machine.
+bool is_of_system(const std::string& bundle) { return bundle.starts_with("/usr/"); }
+
+/// What is to be done with bundles: their data are read, and then all, none or one of their plug-ins are started.
+struct Look {
+    std::vector<std::string> bundles;
+    bool starts = true;
+    std::string only = {};  ///< the URI of the one that is started; empty: all
+    int most_ms = 3000;
+};
 
 /// Reads lines of a process that looks at bundles.
 class Scanner {
   public:
-    static Result<Scanner> start(const std::vector<std::string>& bundles, const std::set<std::string>& skipped) {
+    static Result<Scanner> start(const Look& look, const std::set<std::string>& skipped) {
         const std::string program = foreign::host_program().string();
         if (!is_there(program)) return fail(program, said("the plug-in host is missing"));
         int ends[2] = {-1, -1};
         if (pipe2(ends, O_CLOEXEC) != 0) return fail(program, said("the plug-in host cannot be started"));
         std::vector<std::string> arguments{program, "--scan"};
         for (const std::string& uri : skipped) arguments.insert(arguments.end(), {"--skip", uri});
-        arguments.insert(arguments.end(), bundles.begin(), bundles.end());
+        if (!look.only.empty()) arguments.insert(arguments.end(), {"--only", look.only});
+        if (!look.starts) arguments.push_back("--describe");
+        arguments.insert(arguments.end(), look.bundles.begin(), look.bundles.end());
         std::vector<char*> pointers;
         for (std::string& a : arguments) pointers.push_back(a.data());
         pointers.push_back(nullptr);
@@ -222,7 +234,9 @@ class Scanner {
     enum class Came { line, end, nothing, cancelled };
     /// The next line, or why there is none.
     Came line(json& out, int most_ms, const Progress* progress) {
-        for (int waited_ms = 0;;) {
+        using namespace std::chrono;
+        constexpr size_t longest_line = size_t{64} << 20;
+        for (const auto until = steady_clock::now() + milliseconds(most_ms);;) {
             if (const size_t end = held_.find('\n'); end != std::string::npos) {
                 out = json::parse(held_.substr(0, end), nullptr, false);
                 held_.erase(0, end + 1);
@@ -232,7 +246,7 @@ class Scanner {
             constexpr int slice_ms = 20;
             pollfd waiting{from_, POLLIN, 0};
             const int ready = poll(&waiting, 1, slice_ms);
-            if (ready == 0 && (waited_ms += slice_ms) >= most_ms) return Came::nothing;
+            if (steady_clock::now() >= until || held_.size() > longest_line) return Came::nothing;
             if (ready <= 0) continue;
             char bytes[65536];
             const ssize_t got = read(from_, bytes, sizeof bytes);
@@ -256,24 +270,25 @@ class Scanner {
     std::string held_;
 };
 
-/// Looks at these bundles; what it finds is put into `found`, by bundle.
-Result<void> look_at(std::vector<std::string> bundles, std::map<std::string, json>& found, Progress* progress,
-                     int most_ms) {
+/// What it finds is put into `found`, by bundle.
+Result<void> look_at(Look look, std::map<std::string, json>& found, Progress* progress) {
+    std::vector<std::string>& bundles = look.bundles;
     const size_t all = bundles.size();
+    const InEnglish english;
     std::set<std::string> skipped;
     while (!bundles.empty()) {
-        auto scanner = Scanner::start(bundles, skipped);
+        auto scanner = Scanner::start(look, skipped);
         if (!scanner) return tl::unexpected(scanner.error());
         std::string bundle, tried, fault;
         for (bool reading = true; reading;) {
             // The host itself takes its time to start on a machine that is busy; that is no plug-in's fault.
             constexpr int host_ms = 15000;
             json line;
-            switch (scanner->line(line, bundle.empty() ? std::max(most_ms, host_ms) : most_ms, progress)) {
+            switch (scanner->line(line, bundle.empty() ? std::max(look.most_ms, host_ms) : look.most_ms, progress)) {
                 case Scanner::Came::cancelled:
                     return stopped();
                 case Scanner::Came::nothing:
-                    fault = say("it did not answer in time ({:g} s)", most_ms / 1000.0);
+                    fault = say("it did not answer in time ({:g} s)", look.most_ms / 1000.0);
                     reading = false;
                     continue;
                 case Scanner::Came::end:
@@ -283,6 +298,8 @@ Result<void> look_at(std::vector<std::string> bundles, std::map<std::string, jso
                 case Scanner::Came::line:
                     break;
             }
+            if (line.contains("refused"))
+                return fail(foreign::host_program().string(), line["refused"].get<std::string>());
             if (line.contains("bundle")) {
                 bundle = line["bundle"];
                 if (progress) {
@@ -296,7 +313,9 @@ Result<void> look_at(std::vector<std::string> bundles, std::map<std::string, jso
                 tried = line["tried"];
             } else if (line.contains("done")) {
                 tried.clear();
-                if (line["fault"] != "" && !found[bundle].empty()) found[bundle].back()["fault"] = line["fault"];
+                if (found[bundle].empty()) continue;
+                found[bundle].back()["tried"] = true;
+                if (line["fault"] != "") found[bundle].back()["fault"] = line["fault"];
             }
         }
         if (fault.empty()) return {};
@@ -305,7 +324,7 @@ Result<void> look_at(std::vector<std::string> bundles, std::map<std::string, jso
         const auto at = std::find(bundles.begin(), bundles.end(), bundle);
         bundles.erase(bundles.begin(), at);
         if (!tried.empty()) {
-            if (!found[bundle].empty()) found[bundle].back()["fault"] = fault;
+            if (!found[bundle].empty()) found[bundle].back().update({{"fault", fault}, {"tried", true}});
             for (const json& p : found[bundle]) skipped.insert(p.at("uri").get<std::string>());
         } else if (!bundles.empty()) {
             bundles.erase(bundles.begin());
@@ -328,61 +347,139 @@ std::vector<fs::path> plugin_folders() {
     return folders;
 }
 
-Result<std::vector<Plugin>> scan_plugins(Progress* progress, int most_ms) {
-    return without_exceptions(list_file().string(), [&]() -> Result<std::vector<Plugin>> {
-        Registry& all = registry();
-        json known;
-        {
-            const std::scoped_lock lock(all.mutex);
-            load(all);
-            known = all.bundles;
-        }
-        json next = json::object();
-        std::vector<std::string> changed;
-        for (const fs::path& folder : plugin_folders()) {
-            const auto entries = is_folder(folder) ? entries_of(folder) : Result<std::vector<fs::path>>();
-            if (!entries) continue;
-            for (const fs::path& bundle : *entries) {
-                const std::string name = bundle.string();
-                if (!is_there(bundle / "manifest.ttl") || next.contains(name)) continue;
-                const std::string stamp = stamp_of(bundle);
-                if (known.contains(name) && known[name].value("stamp", "") == stamp) {
-                    next[name] = known[name];
-                    next[name].erase("missing");
-                } else {
-                    next[name] = {{"stamp", stamp}, {"plugins", json::array()}};
-                    changed.push_back(name);
-                }
+namespace {
+
+/// The bundles that are there now, with what is known of them, and those that were here once.
+json bundles_now(const json& known) {
+    json next = json::object();
+    for (const fs::path& folder : plugin_folders()) {
+        const auto entries = is_folder(folder) ? entries_of(folder) : Result<std::vector<fs::path>>();
+        if (!entries) continue;
+        for (const fs::path& bundle : *entries) {
+            const std::string name = bundle.string();
+            if (!is_there(bundle / "manifest.ttl") || next.contains(name)) continue;
+            const json before = known.value(name, json::object());
+            const std::string stamp = stamp_of_bundle(bundle);
+            if (before.value("stamp", "") == stamp) {
+                next[name] = before;
+                next[name].erase("missing");
+            } else {
+                next[name] = {{"stamp", stamp}, {"new", true}, {"plugins", json::array()}};
+                if (before.value("wished", false)) next[name]["wished"] = true;
             }
         }
-        std::map<std::string, json> found;
-        const auto looked = [&] {
-            const InEnglish english;
-            return look_at(changed, found, progress, most_ms);
-        }();
-        if (!looked) return tl::unexpected(looked.error());
-        for (auto& [bundle, plugins] : found) next[bundle]["plugins"] = std::move(plugins);
-        // What is gone is remembered: rows that use it know its parameters, and what it made may be kept.
-        std::set<std::string> here;
+    }
+    return next;
+}
+
+/// What is gone is remembered: rows that use it know its parameters, and what it made may be kept.
+void remember_gone(const json& known, json& next) {
+    std::set<std::string> here;
+    for (const auto& [name, bundle] : next.items())
+        for (const json& p : bundle["plugins"]) here.insert(p["uri"].get<std::string>());
+    for (const auto& [name, bundle] : known.items()) {
+        if (next.contains(name)) continue;
+        json gone = json::array();
+        for (const json& p : bundle["plugins"])
+            if (!here.contains(p["uri"].get<std::string>())) gone.push_back(p);
+        if (gone.empty()) continue;
+        next[name] = bundle;
+        next[name]["missing"] = true;
+        next[name]["plugins"] = std::move(gone);
+    }
+}
+
+/// Puts what was found into a bundle; what was known of its plug-ins' start stays.
+void take_found(json& bundle, json found) {
+    for (json& p : found)
+        for (const json& before : bundle["plugins"])
+            if (before["uri"] == p["uri"] && before.value("tried", false) && !p.value("tried", false))
+                p.update({{"tried", true}, {"fault", before["fault"]}});
+    bundle["plugins"] = std::move(found);
+}
+
+Result<void> look_and_take(const Look& look, json& next, Progress* progress) {
+    std::map<std::string, json> found;
+    if (auto looked = look_at(look, found, progress); !looked) return looked;
+    for (const std::string& name : look.bundles)
+        take_found(next[name], found.count(name) ? found[name] : json::array());
+    return {};
+}
+
+/// What is known, for a look that takes its time.
+json known_bundles() {
+    Registry& all = registry();
+    const std::scoped_lock lock(all.mutex);
+    load(all);
+    return all.bundles;
+}
+
+std::vector<Plugin> take(const json& known, json next) {
+    remember_gone(known, next);
+    for (auto& [name, bundle] : next.items()) bundle.erase("new");
+    if (next != known)
+        keep_artifact(Artifact::plugin_list, list_key, next.dump(1, ' ', false, json::error_handler_t::replace));
+    Registry& all = registry();
+    const std::scoped_lock lock(all.mutex);
+    all.bundles = std::move(next);
+    take_list(all);
+    return all.plugins;
+}
+
+/// The bundle of a plug-in that is there, and what is known of it.
+std::pair<std::string, const json*> find_in(const json& bundles, std::string_view uri) {
+    for (const auto& [name, bundle] : bundles.items())
+        for (const json& p : bundle["plugins"])
+            if (p["uri"] == uri && !bundle.value("missing", false)) return {name, &p};
+    return {"", nullptr};
+}
+
+}  // namespace
+
+Result<std::vector<Plugin>> scan_plugins(Progress* progress, int most_ms) {
+    return without_exceptions(list_file().string(), [&]() -> Result<std::vector<Plugin>> {
+        const json known = known_bundles();
+        json next = bundles_now(known);
+        Look look{{}, true, {}, most_ms};
+        for (auto& [name, bundle] : next.items()) {
+            bundle["wished"] = true;
+            const auto waits = [](const json& p) { return p["fault"] == "" && !p.value("tried", false); };
+            if (bundle.contains("new") || std::any_of(bundle["plugins"].begin(), bundle["plugins"].end(), waits))
+                look.bundles.push_back(name);
+        }
+        if (auto looked = look_and_take(look, next, progress); !looked) return tl::unexpected(looked.error());
+        return take(known, std::move(next));
+    });
+}
+
+Result<void> find_plugins(const std::vector<std::string>& types, Progress* progress) {
+    return without_exceptions(list_file().string(), [&]() -> Result<void> {
+        const json known = known_bundles();
+        const auto is_settled = [](const json& bundles, std::string_view uri) {
+            const auto& [name, plugin] = find_in(bundles, uri);
+            return plugin && (plugin->value("tried", false) || (*plugin)["fault"] != "");
+        };
+        std::vector<std::string_view> wanted;
+        for (const std::string& type : types)
+            if (is_plugin(type)) wanted.push_back(uri_of_type(type));
+        const auto is_known = [&](std::string_view uri) {
+            return is_settled(known, uri) &&
+                   known[find_in(known, uri).first].value("stamp", "") == stamp_of_bundle(find_in(known, uri).first);
+        };
+        if (std::all_of(wanted.begin(), wanted.end(), is_known)) return {};
+        json next = bundles_now(known);
+        Look data{{}, false};
         for (const auto& [name, bundle] : next.items())
-            for (const json& p : bundle["plugins"]) here.insert(p["uri"].get<std::string>());
-        for (auto& [name, bundle] : known.items()) {
-            if (next.contains(name)) continue;
-            json gone = json::array();
-            for (const json& p : bundle["plugins"])
-                if (!here.contains(p["uri"].get<std::string>())) gone.push_back(p);
-            if (!gone.empty()) next[name] = {{"stamp", ""}, {"missing", true}, {"plugins", std::move(gone)}};
+            if (bundle.contains("new")) data.bundles.push_back(name);
+        if (auto looked = look_and_take(data, next, progress); !looked) return looked;
+        for (const std::string_view uri : wanted) {
+            const std::string name = find_in(next, uri).first;
+            if (name.empty() || is_settled(next, uri)) continue;
+            if (!is_of_system(name) && !next[name].value("wished", false)) continue;
+            if (auto looked = look_and_take({{name}, true, std::string(uri)}, next, progress); !looked) return looked;
         }
-        if (next != known) {
-            if (auto made = make_folder(cache_folder()); !made) return tl::unexpected(made.error());
-            const std::string text =
-                json{{"version", 1}, {"bundles", next}}.dump(1, ' ', false, json::error_handler_t::replace);
-            if (auto written = write_whole(list_file(), text, {}); !written) return tl::unexpected(written.error());
-        }
-        const std::scoped_lock lock(all.mutex);
-        all.bundles = std::move(next);
-        take_list(all);
-        return all.plugins;
+        take(known, std::move(next));
+        return {};
     });
 }
 
@@ -423,16 +520,20 @@ const ProcessorType* plugin_type(std::string_view type) {
     return at == all.types.end() ? nullptr : at->second.second.get();
 }
 
-void look_for_plugin(std::string_view type) {
-    Registry& all = registry();
+std::string plugin_version(std::string_view type) {
+    std::string bundle, version;
     {
+        Registry& all = registry();
         const std::scoped_lock lock(all.mutex);
         load(all);
-        for (const Plugin& p : all.plugins)
-            if (p.uri == uri_of_type(type) && !p.missing) return;
-        if (std::exchange(all.looked, true)) return;
+        for (const Plugin& p : all.plugins) {
+            if (p.uri != uri_of_type(type)) continue;
+            if (p.missing) return p.version + ' ' + all.bundles[p.bundle].value("stamp", "");
+            bundle = p.bundle;
+            version = p.version;
+        }
     }
-    (void)scan_plugins();
+    return bundle.empty() ? "" : version + ' ' + stamp_of_bundle(bundle);
 }
 
 void take_out_plugin(std::string_view type, const std::string& why) {
@@ -452,8 +553,16 @@ std::optional<std::string> plugin_fault(std::string_view type) {
     Registry& all = registry();
     const std::scoped_lock lock(all.mutex);
     const auto at = all.faults.find(type);
-    return at == all.faults.end() ? std::nullopt : std::optional(told_fault(at->second));
+    if (at != all.faults.end()) return told_fault(at->second);
+    load(all);
+    for (const Plugin& p : all.plugins)
+        if (p.uri == uri_of_type(type) && p.type && !p.missing && !p.may_run)
+            return say("it lies in {} and was never looked at; look for plug-ins to let it run",
+                       fs::path(p.bundle).parent_path().string());
+    return std::nullopt;
 }
+
+void end_all_plugins() { foreign::HostProcess::end_all(); }
 
 int plugin_tries(std::string_view type) {
     if (!is_plugin(type)) return 0;

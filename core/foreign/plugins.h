@@ -17,9 +17,11 @@ namespace isotonus {
 struct Plugin {
     std::string uri;  ///< its name for programs, as the LV2 specification says
     std::string name, kind, author;
-    std::string bundle;                   ///< the folder that it came from
-    std::string fault;                    ///< why it is not offered; empty: it is
-    bool missing = false;                 ///< it was here once, and is remembered
+    std::string bundle;    ///< the folder that it came from
+    std::string fault;     ///< why it is not offered; empty: it is
+    std::string version;   ///< as its own data say: "2.4"
+    bool missing = false;  ///< it was here once, and is remembered
+    bool may_run = false;  ///< it was started once, by the user's wish or since it is of the system's folders
     std::vector<std::string> symbols;     ///< of its control ports, in the order of its type's parameters
     const ProcessorType* type = nullptr;  ///< null when it is not offered
 };
@@ -27,10 +29,17 @@ struct Plugin {
 /// Folders in which bundles are looked for: $LV2_PATH, else ~/.lv2 and those of the system.
 std::vector<fs::path> plugin_folders();
 
-/// Looks at every bundle that is new or has changed since it was last looked at, and remembers the rest.  A plug-in
-/// that crashes or takes longer than `most_ms` when it is started is listed with its fault.  Fails with "cancelled", at
-/// once when it is, or when the host cannot be started; what was known before stays then.
+/// By the user's wish: looks at every bundle that is new or has changed since it was last looked at, starts each of its
+/// plug-ins for a moment, and remembers the rest.  A plug-in that crashes or takes longer than `most_ms` then is listed
+/// with its fault.  Fails with "cancelled", at once when it is, or when the host cannot be started; what was known
+/// before stays then.  A list that cannot be kept for the next time is no failure.
 Result<std::vector<Plugin>> scan_plugins(Progress* progress = nullptr, int most_ms = 3000);
+
+/// For a session that names these types, before they are to be heard.  What is known and did not change costs nothing.
+/// Otherwise the data of new bundles are read, which starts no plug-in; of the named ones those are started for a
+/// moment that are of the system's folders, or in a bundle that was looked at by the user's wish before.  Fails as
+/// above.
+Result<void> find_plugins(const std::vector<std::string>& types, Progress* progress = nullptr);
 
 /// As they were found last, by name; without looking.
 std::vector<Plugin> known_plugins();
@@ -45,15 +54,17 @@ inline std::string_view uri_of_type(std::string_view type) { return type.substr(
 /// Null for one that was never found.
 const ProcessorType* plugin_type(std::string_view type);
 
-/// For a session that names one: when it is not known, or is remembered as gone, it is looked for, once while the
-/// program runs.
-void look_for_plugin(std::string_view type);
+/// Changes with the files of its bundle; of one that is gone, as they were last.
+std::string plugin_version(std::string_view type);
 
 /// One that went wrong is taken out of every chain until it is tried again: it lets through what comes in.
 void take_out_plugin(std::string_view type, const std::string& why);
 void try_plugin_again(std::string_view type);
-/// Why it is taken out, in a sentence; nothing when it is not.
+/// Why it is taken out, or may not run, in a sentence; nothing when it runs.
 std::optional<std::string> plugin_fault(std::string_view type);
+/// Ends all processes that run plug-ins; those who wait for one get its end as an error.  New ones are started as
+/// before.
+void end_all_plugins();
 /// How often it was tried again, for the keys of what it makes.
 int plugin_tries(std::string_view type);
 

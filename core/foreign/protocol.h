@@ -14,6 +14,8 @@ inline constexpr int run_frames = 64, batch_frames = 1024, batch_runs = batch_fr
 inline constexpr int most_parameters = 256, most_text = 1 << 16;
 /// A plug-in is never later than this.
 inline constexpr int most_latency = 1 << 17;
+/// The host's exit status when it cannot give up its rights (see plugin_host/lockdown.h).
+inline constexpr int host_is_refused = 3;
 /// Where the host finds them when it is started.
 inline constexpr int socket_handle = 3, memory_handle = 4;
 

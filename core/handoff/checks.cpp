@@ -6,8 +6,9 @@
 #include <cmath>
 
 #include "core/balance/mono_loss.h"
-#include "core/foreign/plugins.h"
+#include "core/handoff/delivery.h"
 #include "core/mix/row_signals.h"
+#include "core/mix/whole.h"
 #include "core/shape/signal.h"
 #include "core/stage/findings.h"
 #include "core/words.h"
@@ -309,11 +310,6 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
     const auto look_at = [&](TrackId row) {
         const Chain& chain = *session.chain_of(row);
         for (const Processor& p : chain)
-            if (is_plugin(p.type) && p.in)
-                if (const auto why = processor_type(p.type) ? plugin_fault(p.type)
-                                                            : std::optional<std::string>(said("it is not installed")))
-                    taken_out.add(row, fmt::format("{} in {}: {}", word_of(p.type), session.name_of(row), *why));
-        for (const Processor& p : chain)
             if (p.key != 0 && !session.find(p.key) && !session.find_bus(p.key))
                 keyless.add(row, fmt::format("{} ({})", session.name_of(row), p.type));
         // The main output's has a check of its own.
@@ -322,14 +318,15 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
     for (const auto& track : session.tracks) look_at(track->id);
     for (const Bus& b : session.buses) look_at(b.id);
     look_at(main_output);
+    for (const AbsentProcessor& p :
+         absent_processors(session, in.plan, main_chain_export(session).mixes != MainChain::out))
+        taken_out.add(p.channel, p.text);
     for (const PlanTrack& t : in.plan.tracks) {
         const Signal* signal = t.material->signal.get();
         if (!signal || !in.plan.heard(t)) continue;
         const std::string name = session.name_of(t.id);
         const Chain& chain = signal->recipe().chain;
         for (size_t n = 0; n < chain.size(); ++n) {
-            if (const std::string why = signal->fault(n); !why.empty() && !plugin_fault(chain[n].type))
-                taken_out.add(t.id, fmt::format("{} in {}: {}", word_of(chain[n].type), name, why));
             if (chain[n].type == "compressor" && signal->reduced_s(n, deep_db) >= long_s) {
                 const Signal::Reduction r = *signal->reduction(n);
                 deep.add(t.id,
@@ -347,7 +344,7 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
     add("deep_reduction", deep, said("reduced deeply for long"),
         said("no compressor reduces by more than 10 dB for long"),
         said("That much is heard as pumping; two gentle steps do the same."));
-    add("taken_out", taken_out, said("processors that are taken out"), said("no processor is taken out"),
+    add("taken_out", taken_out, said("processors that cannot run"), said("every processor can run"),
         said("It lets through what comes in: the export is without what it would do."));
     add("chain_over", over, said("beyond full scale inside a chain"), said("no chain goes beyond full scale inside"),
         said("It does not clip here, but what saturates or is rebuilt elsewhere will."));
@@ -402,22 +399,16 @@ std::vector<Check> check_handoff(const CheckInput& in) {
         check_levels(in, checks);
         check_ends(in, checks);
     }
-    const bool ridden = in.plan.main.ridden();
-    checks.push_back({"main_output_bare", !ridden, ridden ? 1.0 : 0.0, 0.0,
-                      ridden ? said("the main output is ridden: a mastering engineer mostly wants to do fades")
-                             : said("nothing is on the main output but its fader"),
+    const MainChainExport chain = main_chain_export(session);
+    const bool ridden = in.plan.main.ridden(), on_main = ridden || chain.mixes != MainChain::out;
+    checks.push_back({"main_output_bare", !on_main, on_main ? 1.0 : 0.0, 0.0,
+                      ridden    ? said("the main output is ridden: a mastering engineer mostly wants to do fades")
+                      : on_main ? chain.sentence
+                                : said("nothing of the main output is exported but its fader"),
                       said("What is done to the whole mix belongs to mastering, unless it was agreed.")});
-    const bool leaves = session.hand_off.main_chain != MainChain::out, works = is_main_shaped(session);
-    const bool unwanted =
-        works && session.hand_off.main_chain == MainChain::in && session.hand_off.profile == HandOffProfile::mastering;
+    const bool unwanted = chain.mixes == MainChain::in && session.hand_off.profile == HandOffProfile::mastering;
     checks.push_back(
-        {"main_chain", !unwanted, works && leaves ? 1.0 : 0.0, std::nullopt,
-         session.main_chain.empty() ? said("the main output has no chain")
-         : !works                   ? said("the main output's chain is out")
-         : !leaves                  ? said("the main output's chain is in, and left out of what leaves")
-         : session.hand_off.main_chain == MainChain::both
-             ? said("the mix leaves twice: without the main output's chain and with it")
-             : said("what leaves has passed the main output's chain"),
+        {"main_chain", !unwanted, chain.mixes != MainChain::out ? 1.0 : 0.0, std::nullopt, chain.sentence,
          said("What limits or squeezes the whole mix cannot be taken back; mastering wants the mix without it.")});
     const auto of_row = [](const auto& row) { return row.rides.any_bypassed(); };
     const bool bypassed =

@@ -14,6 +14,8 @@
 #include "core/audio/resample.h"
 #include "core/files/hash.h"
 #include "core/mix/row_shares.h"
+#include "core/mix/row_signals.h"
+#include "core/mix/whole.h"
 #include "core/session/routing.h"
 #include "core/session/session_file.h"
 
@@ -100,6 +102,40 @@ std::optional<uintmax_t> bytes_of(const Delivery& d, double duration_s, int rate
     return static_cast<uintmax_t>(std::llround(duration_s * rate) * 2 * bytes_of(d.format));
 }
 
+/// What samples become in a file: held within what the format holds, and dithered by their place.
+struct Packer {
+    /// Where its dither begins: by its place in the song, so that sections join without a seam; each part has noise
+    /// of its own, since alike the stems' would add up.
+    int64_t dither_place = 0, written = 0;
+    int64_t clamped = 0;
+    std::vector<unsigned char> packed = {};
+    std::vector<float> as_written = {};  ///< of the last piece
+    std::vector<float> clamped_to_one = {};
+
+    static int64_t place_of(const Stretch& stretch, size_t part, int rate, int plan_rate) {
+        return 2 * (stretch.first * rate / plan_rate) + static_cast<int64_t>(part) * 0x9E3779B1LL;
+    }
+    /// Returns the samples that a lossy encoder gets, else those that came.
+    std::span<const float> pack(std::span<const float> samples, const Delivery& d) {
+        const SampleFormat format = packing_of(d);
+        if (is_lossy(d.type)) {
+            // Encoders end the program on samples far beyond full scale, and players clip what lies above it anyway.
+            clamped_to_one.assign(samples.begin(), samples.end());
+            for (float& x : clamped_to_one) {
+                if (std::fabs(x) > 1.0f) ++clamped;
+                x = std::clamp(x, -1.0f, 1.0f);
+            }
+            samples = clamped_to_one;
+        }
+        packed.resize(samples.size() * static_cast<size_t>(bytes_of(format)));
+        clamped += pack_samples(samples, format, dither_place + 2 * written, packed.data(), d.dither);
+        written += static_cast<int64_t>(samples.size() / 2);
+        as_written.resize(samples.size());
+        unpack_samples(packed, format, as_written.data());
+        return samples;
+    }
+};
+
 /// One file, from its first sample until it gets its name.
 struct Job {
     DeliveredFile out;
@@ -108,38 +144,19 @@ struct Job {
     std::optional<Measurer> measurer;  ///< of the samples as they are written; lossy files are measured when read back
     Broadcast bext;
     Hash hash = {};
-    std::vector<unsigned char> packed = {};
-    std::vector<float> as_written = {};  ///< of the last piece
-    std::vector<float> clamped_to_one = {};
-    int64_t written = 0;
-    /// Where its dither begins: by its place in the song, so that sections join without a seam; each part has noise
-    /// of its own, since alike the stems' would add up.
-    int64_t dither_place = 0;
+    Packer packer = {};
     double square = 0.0;
     std::optional<Error> error = {};
 
     void put(std::span<const float> samples, const Delivery& d) {
-        const SampleFormat format = packing_of(d);
-        const auto frames = static_cast<int64_t>(samples.size() / 2);
-        if (is_lossy(d.type)) {
-            // Encoders end the program on samples far beyond full scale, and players clip what lies above it anyway.
-            clamped_to_one.assign(samples.begin(), samples.end());
-            for (float& x : clamped_to_one) {
-                if (std::fabs(x) > 1.0f) ++out.clamped_samples;
-                x = std::clamp(x, -1.0f, 1.0f);
-            }
-            samples = clamped_to_one;
-        }
-        packed.resize(samples.size() * static_cast<size_t>(bytes_of(format)));
-        out.clamped_samples += pack_samples(samples, format, dither_place + 2 * written, packed.data(), d.dither);
-        written += frames;
-        as_written.resize(samples.size());
-        unpack_samples(packed, format, as_written.data());
-        hash.add(as_written.data(), as_written.size() * sizeof(float));
+        samples = packer.pack(samples, d);
+        out.clamped_samples = packer.clamped;
+        const std::vector<float>& written = packer.as_written;
+        hash.add(written.data(), written.size() * sizeof(float));
         if (is_lossy(d.type))
             for (const float x : samples) square += static_cast<double>(x) * static_cast<double>(x);
-        if (measurer) measurer->add(as_written.data(), frames);
-        if (auto done = writer.write(packed); !done && !error) error = done.error();
+        if (measurer) measurer->add(written.data(), std::ssize(written) / 2);
+        if (auto done = writer.write(packer.packed); !done && !error) error = done.error();
     }
 
     /// Nothing comes any more: the file is made whole.
@@ -169,8 +186,8 @@ Result<void> prove(Job& job, const Delivery& d, Progress* progress) {
     };
     const auto promised = frames_by_header(file, d.type);
     if (!promised) return differs(promised.error().what);
-    if (*promised && **promised != job.written)
-        return differs(say("its header says {} frames, {} were rendered", **promised, job.written));
+    if (*promised && **promised != job.packer.written)
+        return differs(say("its header says {} frames, {} were rendered", **promised, job.packer.written));
     auto reader = SoundReader::open(file);
     if (!reader) return differs(reader.error().what);
     const SoundInfo& info = reader->info();
@@ -195,16 +212,16 @@ Result<void> prove(Job& job, const Delivery& d, Progress* progress) {
         job.out.proof = Proof::alike;
         // Codecs leave the top of the spectrum out (of white noise 1.8 dB), and what is quieter than -80 dBFS
         // altogether.
-        const double quiet = 1e-8 * static_cast<double>(2 * job.written);
+        const double quiet = 1e-8 * static_cast<double>(2 * job.packer.written);
         if (std::fabs(10.0 * std::log10((square + quiet) / (job.square + quiet))) >= 3.0)
             return differs(said("its level is another"));
-        if (std::llabs(info.frames - job.written) > 3000)
-            return differs(say("it has {} frames, {} were rendered", info.frames, job.written));
-    } else if (info.frames != job.written || hash.value() != job.hash.value()) {
+        if (std::llabs(info.frames - job.packer.written) > 3000)
+            return differs(say("it has {} frames, {} were rendered", info.frames, job.packer.written));
+    } else if (info.frames != job.packer.written || hash.value() != job.hash.value()) {
         return differs(said("its samples are others"));
     }
     if (d.checksums) {
-        auto sum = sha256_of(file);
+        auto sum = sha256_of(file, progress);
         if (!sum) return tl::unexpected(sum.error());
         job.out.sha256 = *sum;
     }
@@ -255,7 +272,7 @@ Result<std::unique_ptr<Job>> new_job(const Work& work, size_t part, const fs::pa
     job->out.part = work.parts[part].name;
     job->out.excerpt = excerpt.name;
     job->out.is_mix = work.parts[part].is_mix;
-    job->dither_place = 2 * (stretch.first * work.rate / plan_rate) + static_cast<int64_t>(part) * 0x9E3779B1LL;
+    job->packer.dither_place = Packer::place_of(stretch, part, work.rate, plan_rate);
     if (!is_lossy(d.type))
         job->measurer.emplace(2, work.rate, full_scale_of(8 * bytes_of(d.format), d.format == SampleFormat::f32));
     if (work.rate != plan_rate) {
@@ -266,20 +283,23 @@ Result<std::unique_ptr<Job>> new_job(const Work& work, size_t part, const fs::pa
     return job;
 }
 
-/// Finds the end of a tail: the first place after the excerpt from which on 50 ms were quiet.
+/// Finds the end of a tail: the first place after the excerpt from which on 50 ms were quiet, in every file.
 struct TailEnd {
     int64_t nominal_frames, quiet_wanted, rendered = 0, quiet = 0;
     /// How many samples of this piece still belong to it; `*over` when it ends there.
-    size_t take(std::span<const float> piece, bool* over) {
-        for (size_t i = 0; i + 1 < piece.size(); i += 2) {
-            const float most = std::max(std::fabs(piece[i]), std::fabs(piece[i + 1]));
+    size_t take(std::span<const std::vector<float>> pieces, bool* over) {
+        const size_t length = pieces.front().size();
+        for (size_t i = 0; i + 1 < length; i += 2) {
+            float most = 0.0f;
+            for (const std::vector<float>& piece : pieces)
+                most = std::max({most, std::fabs(piece[i]), std::fabs(piece[i + 1])});
             quiet = most < 0.001f ? quiet + 1 : 0;
             if (rendered + static_cast<int64_t>(i / 2) + 1 < nominal_frames || quiet < quiet_wanted) continue;
             *over = true;
             return i + 2;
         }
-        rendered += static_cast<int64_t>(piece.size() / 2);
-        return piece.size();
+        rendered += static_cast<int64_t>(length / 2);
+        return length;
     }
 };
 
@@ -309,7 +329,8 @@ Result<Jobs> render_excerpt(Work& work, const Excerpt& excerpt, std::span<const 
         parallel_for(static_cast<int64_t>(jobs.size()), worker_count(), [&](int64_t i) {
             Job& job = *jobs[static_cast<size_t>(i)];
             const auto put = [&](std::span<const float> samples) {
-                samples = samples.first(std::min(samples.size(), static_cast<size_t>(2 * (frames - job.written))));
+                samples =
+                    samples.first(std::min(samples.size(), static_cast<size_t>(2 * (frames - job.packer.written))));
                 job.put(samples, d);
             };
             if (!pieces.empty()) {
@@ -324,7 +345,8 @@ Result<Jobs> render_excerpt(Work& work, const Excerpt& excerpt, std::span<const 
     TailEnd tail{nominal.frames, plan.sample_rate / 20};
     std::vector<double> sum;
     const auto sink = [&](const std::vector<std::vector<float>>& pieces) -> Result<void> {
-        const size_t length = d.tail ? tail.take(pieces.front(), &enough) : pieces.front().size();
+        const size_t length =
+            d.tail ? tail.take(std::span(pieces).first(parts.size()), &enough) : pieces.front().size();
         rendered += static_cast<int64_t>(length / 2);
         put_all(pieces, length, false);
         for (const auto& job : jobs)
@@ -334,10 +356,12 @@ Result<Jobs> render_excerpt(Work& work, const Excerpt& excerpt, std::span<const 
             sum.assign(length, 0.0);
             for (size_t p = 0; p < parts.size(); ++p) {
                 if (parts[p].is_mix) continue;
-                const auto& from = jobs[p]->resampler ? pieces[p] : jobs[p]->as_written;
+                const auto& from = jobs[p]->resampler ? pieces[p] : jobs[p]->packer.as_written;
                 for (size_t i = 0; i < length; ++i) sum[i] += static_cast<double>(from[i]);
             }
-            const auto& mix = !mix_is_compared ? pieces.back() : jobs[0]->resampler ? pieces[0] : jobs[0]->as_written;
+            const auto& mix = !mix_is_compared     ? pieces.back()
+                              : jobs[0]->resampler ? pieces[0]
+                                                   : jobs[0]->packer.as_written;
             for (size_t i = 0; i < length; ++i)
                 work.residue = std::max(work.residue, std::fabs(sum[i] - static_cast<double>(mix[i])));
         }
@@ -362,8 +386,37 @@ PlanPtr without_main(const RenderPlan& plan) {
 
 }  // namespace
 
-PlanPtr leaving(const MixPlans& plans, const Session& session) {
-    return session.hand_off.main_chain == MainChain::in ? plans.finished : plans.bare;
+MainChainExport main_chain_export(const Session& session) {
+    MainChainExport e;
+    e.is_there = !session.main_chain.empty();
+    e.works = is_main_shaped(session);
+    if (e.works) e.mixes = session.hand_off.main_chain;
+    e.sentence = !e.is_there                 ? said("the main output has no chain")
+                 : !e.works                  ? said("the main output's chain is bypassed")
+                 : e.mixes == MainChain::out ? said("the mix is exported without the main output's chain")
+                 : e.mixes == MainChain::in  ? said("the mix is exported with the main output's chain")
+                                             : said(
+                                                   "the mix is exported twice: without the main output's chain and "
+                                                    "with it");
+    return e;
+}
+
+void set_mixes(Delivery& d, const MixPlans& plans, const Session& session) {
+    d.finished = plans.finished;
+    d.main_chain = main_chain_export(session).mixes;
+}
+
+PlanPtr exported_plan(const MixPlans& plans, const Session& session) {
+    return main_chain_export(session).mixes == MainChain::in ? plans.finished : plans.bare;
+}
+
+std::optional<std::string> clipping_warning(const Delivery& d, const Level& peak_dbfs) {
+    const bool holds_it = !is_lossy(d.type) && d.format == SampleFormat::f32;
+    if (holds_it || !peak_dbfs || *peak_dbfs <= 0.0) return std::nullopt;
+    return say(
+        "the mix peaks at {} dBFS, and {} holds nothing above full scale: its peaks will be clipped; turn the "
+        "main fader down by {:.1f} dB",
+        signed_db(*peak_dbfs), format_in_words(d), std::ceil(*peak_dbfs * 10.0) / 10.0);
 }
 
 std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const Delivery& d) {
@@ -374,8 +427,13 @@ std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const De
         parts.push_back({d.main_chain == MainChain::both ? "mix with main chain" : "mix", true, d.finished});
     if (d.stems == StemSplit::none) return parts;
     const PlanPtr base = d.stems_before_main ? without_main(*plan) : plan;
-    // Tracks that go together, in the order of their first one.
-    std::vector<std::pair<std::string, std::vector<TrackId>>> sets;
+    // Tracks that go together, in the order of their first one: by what joins them, whatever it is called.
+    struct Set {
+        std::string name;
+        TrackId joined_by;  ///< a bus, a group or, from 1 on, a family; 0: one row by itself
+        std::vector<TrackId> rows;
+    };
+    std::vector<Set> sets;
     for (const PlanTrack& t : base->tracks) {
         // Rows whose bus has a chain leave together, as that bus, unless what it makes of each is wanted.
         const Track* track = session.find(t.id);
@@ -386,14 +444,15 @@ std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const De
         };
         if ((!track && (!row || d.shares)) || std::none_of(of_row.begin(), of_row.end(), leaves)) continue;
         std::string name = session.name_of(t.id);
-        bool joins = true;
+        TrackId joined_by = 0;
         if (d.stems == StemSplit::families) {
-            if (track) name = family_name(family_of(*track, &t.material->measurement));
-            if (row && row->family) name = family_name(*row->family);
+            std::optional<Family> family = row ? row->family : std::nullopt;
+            if (track) family = family_of(*track, &t.material->measurement);
+            if (family) name = family_name(*family), joined_by = 1 + static_cast<TrackId>(*family);
         } else if (d.stems == StemSplit::buses) {
             const Bus* bus = row ? row : session.find_bus(track->output);
             while (bus && bus->output != main_output) bus = session.find_bus(bus->output);
-            if (bus) name = bus->name;
+            if (bus) name = bus->name, joined_by = bus->id;
         } else if (d.stems == StemSplit::groups) {
             // Of several control groups the first one: a row leaves once.
             const auto moves = [&](TrackId member) {
@@ -404,18 +463,16 @@ std::vector<Part> parts_of(const PlanPtr& plan, const Session& session, const De
             auto group = moves(t.id);
             const Bus* bus = session.find_bus(row ? row->output : track->output);
             for (; group == session.groups.end() && bus; bus = session.find_bus(bus->output)) group = moves(bus->id);
-            joins = group != session.groups.end();
-            if (joins) name = group->name;
-        } else {
-            joins = false;
+            if (group != session.groups.end()) name = group->name, joined_by = group->id;
         }
-        const auto at = std::find_if(sets.begin(), sets.end(), [&](const auto& s) { return joins && s.first == name; });
+        const auto at = std::find_if(sets.begin(), sets.end(),
+                                     [&](const Set& s) { return joined_by != 0 && s.joined_by == joined_by; });
         if (at == sets.end())
-            sets.emplace_back(name, std::vector<TrackId>{t.id});
+            sets.push_back({name, joined_by, {t.id}});
         else
-            at->second.push_back(t.id);
+            at->rows.push_back(t.id);
     }
-    for (const auto& [name, ids] : sets) parts.push_back({name, false, plan_of_tracks(*base, ids), ids});
+    for (const Set& set : sets) parts.push_back({set.name, false, plan_of_tracks(*base, set.rows), set.rows});
     return parts;
 }
 
@@ -548,6 +605,11 @@ Result<DeliveryReport> write_delivery(const PlanPtr& plan, const Session& sessio
         if (f != d.mix_file)
             if (auto made = make_folder(absolute_path(f).parent_path()); !made) return tl::unexpected(made.error());
 
+    const auto unchanged = [&]() -> Result<void> {
+        if (auto same = sources_unchanged(*plan); !same || !d.finished) return same;
+        return sources_unchanged(*d.finished);
+    };
+    if (auto same = unchanged(); !same) return tl::unexpected(same.error());
     DeliveryReport report;
     report.sample_rate = rate_for(d.type, d.sample_rate > 0 ? d.sample_rate : plan->sample_rate);
     report.format = format_in_words(d);
@@ -570,6 +632,7 @@ Result<DeliveryReport> write_delivery(const PlanPtr& plan, const Session& sessio
         if (!rendered) return tl::unexpected(rendered.error());
         std::move(rendered->begin(), rendered->end(), std::back_inserter(jobs));
     }
+    if (auto same = unchanged(); !same) return tl::unexpected(same.error());
     std::vector<Result<void>> proofs(jobs.size());
     std::atomic<int> proved{0};
     parallel_for(std::ssize(jobs), worker_count(), [&](int64_t i) {
@@ -613,33 +676,58 @@ Result<Level> stems_residue(const PlanPtr& plan, const Session& session, const D
         const auto prepared = rendered_by(plan, session, d, progress);
         if (!prepared) return tl::unexpected(prepared.error());
         if (!prepared->compared) return Level();
+        const std::vector<Part>& parts = prepared->parts;
+        const int rate = rate_for(d.type, d.sample_rate > 0 ? d.sample_rate : plan->sample_rate);
+        // Where rates are converted stems are compared as they are rendered.
+        const bool as_written = rate == plan->sample_rate;
         std::vector<PlanPtr> plans;
-        for (const Part& part : prepared->parts)
-            if (!part.is_mix) plans.push_back(part.plan);
-        plans.push_back(prepared->compared);
+        for (const Part& part : parts) plans.push_back(part.plan);
+        const bool mix_is_compared = parts.front().is_mix && prepared->compared == parts.front().plan;
+        if (!mix_is_compared) plans.push_back(prepared->compared);
         double residue = 0.0;
-        const auto sink = [&](const std::vector<std::vector<float>>& pieces) -> Result<void> {
-            for (size_t i = 0; i < pieces.back().size(); ++i) {
-                double sum = 0.0;
-                for (size_t p = 0; p + 1 < pieces.size(); ++p) sum += static_cast<double>(pieces[p][i]);
-                residue = std::max(residue, std::fabs(sum - static_cast<double>(pieces.back()[i])));
-            }
-            return {};
-        };
-        for (const Excerpt& e : excerpts_of(d))
-            if (auto done = render_together(plans, held_to(e.stretch, *plan), d.block_frames, sink, progress); !done)
+        for (const Excerpt& e : excerpts_of(d)) {
+            Stretch stretch = held_to(e.stretch, *plan);
+            TailEnd tail{stretch.frames, plan->sample_rate / 20};
+            if (d.tail) stretch.frames = plan->frames - stretch.first;
+            std::vector<Packer> packers(parts.size());
+            for (size_t p = 0; p < parts.size(); ++p)
+                packers[p].dither_place = Packer::place_of(stretch, p, rate, plan->sample_rate);
+            bool enough = false;
+            const auto sink = [&](const std::vector<std::vector<float>>& pieces) -> Result<void> {
+                const size_t length =
+                    d.tail ? tail.take(std::span(pieces).first(parts.size()), &enough) : pieces.front().size();
+                const auto heard = [&](size_t p) -> const std::vector<float>& {
+                    if (!as_written || p >= parts.size()) return pieces[p];
+                    packers[p].pack(std::span(pieces[p]).first(length), d);
+                    return packers[p].as_written;
+                };
+                std::vector<double> sum(length, 0.0);
+                for (size_t p = 0; p < parts.size(); ++p) {
+                    if (parts[p].is_mix) continue;
+                    const std::vector<float>& stem = heard(p);
+                    for (size_t i = 0; i < length; ++i) sum[i] += static_cast<double>(stem[i]);
+                }
+                const std::vector<float>& mix = heard(mix_is_compared ? 0 : pieces.size() - 1);
+                for (size_t i = 0; i < length; ++i)
+                    residue = std::max(residue, std::fabs(sum[i] - static_cast<double>(mix[i])));
+                return {};
+            };
+            if (auto done = render_together(plans, stretch, d.block_frames, sink, progress, worker_count(), &enough);
+                !done)
                 return tl::unexpected(done.error());
+        }
         return residue > 0.0 ? Level(db_from_gain(residue)) : std::nullopt;
     });
 }
 
-Result<std::string> sha256_of(const fs::path& file) {
+Result<std::string> sha256_of(const fs::path& file, const Progress* progress) {
     auto opened = PooledFile::open(file);
     if (!opened) return tl::unexpected(opened.error());
     const std::unique_ptr<EVP_MD_CTX, decltype(&EVP_MD_CTX_free)> sum(EVP_MD_CTX_new(), &EVP_MD_CTX_free);
     EVP_DigestInit_ex(sum.get(), EVP_sha256(), nullptr);
     std::string piece(1 << 20, '\0');
     for (int64_t at = 0; at < (*opened)->bytes();) {
+        if (progress && progress->cancelled()) return stopped();
         int problem = 0;
         const int64_t got = (*opened)->read(at, piece.data(), static_cast<int64_t>(piece.size()), &problem);
         if (problem || got == 0) return fail(file.string(), said("the file cannot be read"));

@@ -90,8 +90,23 @@ struct DeliveryReport {
     std::string format;  ///< in words: "24 bit with TPDF dither"
 };
 
-/// The plan of the mix that leaves, as the session's hand-off says; of two, the one without the main output's chain.
-PlanPtr leaving(const MixPlans& plans, const Session& session);
+/// What an export of a session holds of the main output's chain: decided here for all that export, check or report.
+struct MainChainExport {
+    bool is_there = false;             ///< the main output has a chain
+    bool works = false;                ///< and it is neither bypassed nor without effect
+    MainChain mixes = MainChain::out;  ///< which mixes are exported: without it, with it, or both
+    std::string sentence;
+};
+MainChainExport main_chain_export(const Session& session);
+
+/// The mixes of a delivery, as the session's hand-off says.
+void set_mixes(Delivery& delivery, const MixPlans& plans, const Session& session);
+/// The plan of the mix that is exported; of two, the one without the main output's chain.
+PlanPtr exported_plan(const MixPlans& plans, const Session& session);
+
+/// Samples of such a peak will be clipped by the format of a delivery; in a sentence, with what to do.  Nothing when
+/// the format holds them, or the peak is not above full scale.
+std::optional<std::string> clipping_warning(const Delivery& delivery, const Level& peak_dbfs);
 
 /// One file of each excerpt: the mix, or a stem.
 struct Part {
@@ -126,14 +141,14 @@ std::vector<Excerpt> section_excerpts(const Session& session, const RenderPlan& 
 Result<DeliveryReport> deliver(const PlanPtr& plan, const Session& session, const Delivery& delivery,
                                Progress* progress = nullptr);
 
-/// By how much the sum of its stems will differ from the mix at most, in the samples as rendered, found out without
-/// writing anything; absent: not at all.  Fails as delivering does.
+/// By how much the sum of its stems will differ from the mix at most, in the samples as they will be written, found out
+/// without writing anything; absent: not at all.  Fails as delivering does.
 Result<Level> stems_residue(const PlanPtr& plan, const Session& session, const Delivery& delivery,
                             Progress* progress = nullptr);
 
 /// Lines as sha256sum reads and writes them.
 std::string checksums_of(const DeliveryReport& report);
 
-Result<std::string> sha256_of(const fs::path& file);
+Result<std::string> sha256_of(const fs::path& file, const Progress* progress = nullptr);
 
 }  // namespace isotonus

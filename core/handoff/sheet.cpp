@@ -191,14 +191,8 @@ std::vector<Table> tables_of(const json& s) {
         tables.push_back(std::move(buses));
     }
     std::string on_main = rides_in_words(s["main"]["rides"]);
-    if (s["main"].contains("chain")) {
-        const std::string delivered = s["main"]["chain_delivered"];
-        on_main += std::string(on_main.empty() ? "" : ", ") + "a chain, " +
-                   (s["main"]["chain_out"].get<bool>() ? "out"
-                    : delivered == "out"               ? "not in what is delivered"
-                    : delivered == "in"                ? "in what is delivered"
-                                                       : "in one of the two mixes that are delivered");
-    }
+    if (s["main"].contains("chain"))
+        on_main += (on_main.empty() ? "" : ", ") + s["main"]["chain_in_words"].get<std::string>();
     tables.push_back({"Main output",
                       {"fader", "and"},
                       {{decibels(s["main"]["fader_db"]), on_main.empty() ? "no processing" : on_main}}});
@@ -218,6 +212,7 @@ std::string summary(const json& s) {
                     ? "; the stems sum to the mix to the last bit"
                     : fmt::format("; the stems' sum differs from the mix by {:.1f} dBFS at most",
                                   s["stems_residue_dbfs"].get<double>());
+    for (const json& missing : s["left_out"]) text += "; left out: " + missing.get<std::string>();
     return text;
 }
 
@@ -233,7 +228,8 @@ json sheet_to_json(const SheetInput& in) {
               {"duration_s", in.plan.duration_s()},
               {"notes", in.session.hand_off.notes},
               {"stems_compared", in.report.stems_compared},
-              {"stems_residue_dbfs", level(in.report.residue_dbfs)}};
+              {"stems_residue_dbfs", level(in.report.residue_dbfs)},
+              {"left_out", in.left_out}};
     for (const char* list : {"files", "checks", "sections", "tracks", "buses", "groups"}) s[list] = json::array();
     s["listening_notes"] = json::array();
     if (in.session.hand_off.listening_notes_on_sheet)
@@ -313,10 +309,12 @@ json sheet_to_json(const SheetInput& in) {
     }
     for (const ControlGroup& g : in.session.groups)
         s["groups"].push_back({{"name", g.name}, {"fader_db", level(g.fader_db)}, {"rides", rides_of(g.rides)}});
+    const MainChainExport main_chain = main_chain_export(in.session);
     s["main"] = {{"name", "main"},
                  {"fader_db", level(in.session.main_fader_db)},
                  {"rides", rides_of(in.session.main_rides)},
-                 {"chain_delivered", main_chain_names[static_cast<size_t>(in.session.hand_off.main_chain)]}};
+                 {"chain_delivered", main_chain_names[static_cast<size_t>(main_chain.mixes)]},
+                 {"chain_in_words", main_chain.sentence}};
     put_chain_and_sends(s["main"], in, main_output);
     return s;
 }

@@ -15,6 +15,7 @@ struct SheetInput {
     const RenderPlan& plan;
     const std::vector<Check>& checks;
     const DeliveryReport& report;
+    std::vector<std::string> left_out = {};  ///< what the session asks for and the export is without, a sentence each
 };
 
 /// Everything as data: song, files with their figures and checksums, checks, sections, tracks with their targets and

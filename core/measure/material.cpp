@@ -2,6 +2,9 @@
 
 #include <fmt/format.h>
 
+#include <cstring>
+
+#include "core/files/artifact_cache.h"
 #include "core/files/hash.h"
 #include "core/measure/measurement_json.h"
 
@@ -81,45 +84,30 @@ Measurement measurement_from_json(const json& j) {
 
 namespace {
 
-// A cached measurement: the mark, a hash of all that follows it (XXH3), the sizes, the figures as JSON, then the lists.
-// Whatever was damaged does not fit its hash and is measured anew.
-constexpr std::string_view cache_mark = "isotonus measurement 4\n\n";
-static_assert(cache_mark.size() % 8 == 0);
+// A kept measurement: sizes, the figures as JSON, then the lists.
 struct Sizes {
     uint64_t text = 0, blocks = 0, means = 0, hops = 0;  ///< bytes of the text (filled up to 8), values of each list
-    bool operator==(const Sizes&) const = default;
-    uint64_t floats_at() const { return cache_mark.size() + sizeof(uint64_t) + sizeof(Sizes) + text; }
+    uint64_t floats_at() const { return sizeof(Sizes) + text; }
     uint64_t hops_at() const { return floats_at() + (4 * (3 * blocks + means) + 7) / 8 * 8; }
     uint64_t whole() const { return hops_at() + 16 * hops; }
 };
 
-/// Whether the file's content is what its hash says.
-bool is_undamaged(PooledFile& file) {
-    uint64_t wanted = 0;
-    int problem = 0;
-    const auto at_hash = static_cast<int64_t>(cache_mark.size());
-    if (file.read(at_hash, &wanted, sizeof wanted, &problem) != sizeof wanted) return false;
-    const auto found = Hash::of(file, at_hash + static_cast<int64_t>(sizeof wanted));
-    return found && *found == wanted;
-}
-
-bool load_cached(const fs::path& file, Measurer::Outcome& out) {
-    auto opened = PooledFile::open(file);
-    if (!opened) return false;
-    PooledFile& in = **opened;
-    std::string mark(cache_mark.size(), '\0');
+bool load_kept(const std::string& key, Measurer::Outcome& out) {
+    const auto found = find_artifact(Artifact::measurement, key);
+    if (!found) return false;
+    const auto mapped = map_file(found->file->path());
     Sizes sizes;
-    int problem = 0;
-    in.read(0, mark.data(), static_cast<int64_t>(mark.size()), &problem);
-    in.read(static_cast<int64_t>(mark.size() + sizeof(uint64_t)), &sizes, sizeof sizes, &problem);
-    const auto bytes = static_cast<uint64_t>(in.bytes());
-    const bool sane = mark == cache_mark && std::max({sizes.text, sizes.blocks, sizes.means, sizes.hops}) <= bytes;
-    if (!sane || sizes.whole() != bytes || !is_undamaged(in)) return false;
-    const auto mapped = map_file(file);
-    if (!mapped || mapped->bytes != bytes) return false;
+    if (!mapped || mapped->bytes != static_cast<uint64_t>(found->bytes + seal_bytes) || mapped->bytes < sizeof sizes)
+        return false;
+    std::memcpy(&sizes, mapped->data, sizeof sizes);
+    if (std::max({sizes.text, sizes.blocks, sizes.means, sizes.hops}) > mapped->bytes ||
+        sizes.whole() != static_cast<uint64_t>(found->bytes))
+        return false;
     try {
-        const auto* text = reinterpret_cast<const char*>(mapped->data) + sizes.floats_at() - sizes.text;
-        out.measurement = measurement_from_json(json::parse(std::string_view(text, sizes.text)));
+        const json figures =
+            json::parse(std::string_view(reinterpret_cast<const char*>(mapped->data) + sizeof sizes, sizes.text));
+        out.measurement = measurement_from_json(figures);
+        figures.at("content").get_to(out.measurement.content);
     } catch (const json::exception&) {
         return false;
     }
@@ -137,15 +125,14 @@ bool load_cached(const fs::path& file, Measurer::Outcome& out) {
     }
     out.summary.channels = out.measurement.channels;
     out.summary.frames = out.measurement.frames;
-    // What is used stays longest.
-    std::error_code ignored;
-    fs::last_write_time(file, fs::file_time_type::clock::now(), ignored);
     return true;
 }
 
 /// A cache that cannot be written is no failure: the work is done again next time.
-bool store_cached(const fs::path& file, const Measurer::Outcome& outcome) {
-    std::string text = measurement_to_json(outcome.measurement).dump(-1, ' ', false, json::error_handler_t::replace);
+bool keep(const std::string& key, const Measurer::Outcome& outcome) {
+    json figures = measurement_to_json(outcome.measurement);
+    figures["content"] = outcome.measurement.content;
+    std::string text = figures.dump(-1, ' ', false, json::error_handler_t::replace);
     text.resize((text.size() + 7) / 8 * 8, ' ');
     const Sizes sizes{text.size(), outcome.summary.low.size(), outcome.summary.mean_square_of_8.size(),
                       outcome.hops.weighted.size()};
@@ -157,33 +144,49 @@ bool store_cached(const fs::path& file, const Measurer::Outcome& outcome) {
     for (const auto* list :
          {&outcome.summary.low, &outcome.summary.high, &outcome.summary.mean_square, &outcome.summary.mean_square_of_8})
         put(list->data(), list->size());
-    content.resize(sizes.hops_at() - cache_mark.size() - sizeof(uint64_t), '\0');
+    content.resize(sizes.hops_at(), '\0');
     for (const auto* list : {&outcome.hops.weighted, &outcome.hops.unweighted}) put(list->data(), list->size());
-    Hash hash_of_content;
-    hash_of_content.add(content.data(), content.size());
-    const uint64_t hash = hash_of_content.value();
-    if (!make_folder(file.parent_path())) return false;
-    auto pending = PendingFile::create(file, none_protected());
-    const auto at_hash = static_cast<int64_t>(cache_mark.size());
-    return pending && pending->write(0, cache_mark) &&
-           pending->write(at_hash, {reinterpret_cast<const char*>(&hash), sizeof hash}) &&
-           pending->write(at_hash + static_cast<int64_t>(sizeof hash), content) && pending->commit();
+    return keep_artifact(Artifact::measurement, key, content);
 }
+
+/// Files of a source as they were when reading began.
+class Stamped {
+  public:
+    explicit Stamped(const ReadySource& ready) {
+        add(ready.media);
+        if (ready.right) add(*ready.right);
+    }
+    /// A name for what is found in them.
+    std::string key(const std::string& purpose) const {
+        std::string text = "measurement 5 " + purpose;
+        for (const Media* m : media_) text += '\n' + cache_key(m->original, m->stamp, "");
+        return Hash::name_of(text);
+    }
+    /// Fails when one of them has changed meanwhile.
+    Result<void> unchanged() const {
+        for (const Media* m : media_)
+            if (stamp_of(m->original) != m->stamp)
+                return fail(m->original.string(), said("the file changed while it was read"));
+        return {};
+    }
+
+  private:
+    void add(const Media& media) { media_.push_back(&media); }
+    std::vector<const Media*> media_;
+};
 
 /// Measures with `work`, unless the cache has it already.
 template <class Work>
-Result<Measurer::Outcome> measure_cached(const fs::path& file, const std::string& purpose, const Work& work) {
-    const fs::path cached = cache_folder() / "measured" / cache_key(file, "measurement 4 " + purpose);
+Result<Measurer::Outcome> measure_kept(const Stamped& files, const std::string& purpose, const Work& work) {
+    const std::string key = files.key(purpose);
     Measurer::Outcome outcome;
-    if (load_cached(cached, outcome)) return outcome;
+    if (load_kept(key, outcome)) return outcome;
     auto measured = work();
-    if (measured && store_cached(cached, *measured) && load_cached(cached, outcome)) return outcome;
+    if (!measured) return measured;
+    if (auto same = files.unchanged(); !same) return tl::unexpected(same.error());
+    if (keep(key, *measured) && load_kept(key, outcome)) return outcome;
     return measured;
 }
-
-}  // namespace
-
-namespace {
 
 Result<MaterialPtr> load(const Source& source, int session_rate, Progress* progress) {
     auto ready = prepare_source(source, session_rate, progress);
@@ -195,19 +198,23 @@ Result<MaterialPtr> load(const Source& source, int session_rate, Progress* progr
     recorded.source = {};
     recorded.source.file = source.file;
     recorded.source.right_file = source.right_file;
+    recorded.lead = 0;
+    const bool one = source.channels == Channels::mono || source.channels == Channels::one;
+    recorded.channels = one ? 1 : ready->right ? 2 : std::min(2, ready->media.channels);
     if (ready->media.channels > 2 || ready->right) {
         recorded.source.channels = source.channels, recorded.source.channel = source.channel;
         recorded.frames = recorded.file_frames();
     }
     const bool as_file = ready->media.channels <= 2 && !ready->right;
+    const Stamped files(*ready);
     const std::string purpose =
         as_file ? name
-                : fmt::format("{} {} {} {} {}", name, session_rate, static_cast<int>(source.channels), source.channel,
-                              ready->right ? cache_key(source.right_file, "right") : "");
-    auto heard = measure_cached(source.file, purpose, [&] {
+                : fmt::format("{} {} {} {}", name, session_rate, static_cast<int>(source.channels), source.channel);
+    auto heard = measure_kept(files, purpose, [&] {
         return as_file ? measure_file(source.file, progress) : measure_source(recorded, name, progress);
     });
     if (!heard) return tl::unexpected(heard.error());
+    ready->content = heard->measurement.content;
     auto material = std::make_shared<Material>();
     material->recorded = heard->measurement;
 
@@ -222,14 +229,12 @@ Result<MaterialPtr> load(const Source& source, int session_rate, Progress* progr
         }
     }
     const bool plain = ready->source == recorded.source;
-    if (plain && as_file && ready->media.converted()) {
-        heard =
-            measure_cached(ready->media.playable, name, [&] { return measure_file(ready->media.playable, progress); });
-    } else if (!plain) {
-        const std::string right = ready->right ? cache_key(source.right_file, "right") : std::string();
-        heard = measure_cached(source.file, fmt::format("{} {} {} {}", name, session_rate, right, source_key(source)),
-                               [&] { return measure_source(*ready, name, progress); });
-    }
+    if (plain && as_file && ready->media.converted())
+        heard = measure_kept(files, fmt::format("{} converted to {}", name, session_rate),
+                             [&] { return measure_file(ready->media.playable, progress); });
+    else if (!plain)
+        heard = measure_kept(files, fmt::format("{} {} {}", name, session_rate, source_key(source)),
+                             [&] { return measure_source(*ready, name, progress); });
     if (!heard) return tl::unexpected(heard.error());
     material->ready = std::move(*ready);
     material->measurement = std::move(heard->measurement);

@@ -15,8 +15,8 @@ class SampleMaker {
   public:
     virtual ~SampleMaker() = default;
     virtual Result<std::unique_ptr<FrameReader>> open() const = 0;
-    /// For one who reads all of it in order: computed ahead on threads of its own.
-    virtual std::unique_ptr<FrameReader> open_ahead() const = 0;
+    /// For one who reads all of it in order: computed ahead on a thread of its own, where there may be more of them.
+    virtual Result<std::unique_ptr<FrameReader>> open_ahead() const = 0;
     /// Makers of the same samples have the same key.
     virtual std::string key() const = 0;
 };

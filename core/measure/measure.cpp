@@ -1,10 +1,13 @@
 #include "core/measure/measure.h"
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cmath>
 
 #include "core/audio/kernels.h"
 #include "core/audio/sound_file.h"
+#include "core/files/hash.h"
 
 namespace isotonus {
 
@@ -204,9 +207,10 @@ namespace {
 
 /// Hears all of it, block by block.
 template <class Read>
-Result<Measurer> listen(int channels, int rate, float full_scale, int64_t frames, const Read& read,
-                        Progress* progress) {
+Result<Measurer::Outcome> listen(int channels, int rate, float full_scale, int64_t frames, std::string_view name,
+                                 const Read& read, Progress* progress) {
     Measurer measurer(channels, rate, full_scale);
+    Hash hash;
     constexpr int64_t block = 4096;
     std::vector<float> buffer(static_cast<size_t>(block * channels));
     for (int64_t at = 0; at < frames; at += block) {
@@ -214,9 +218,12 @@ Result<Measurer> listen(int channels, int rate, float full_scale, int64_t frames
         const int64_t part = std::min(block, frames - at);
         if (auto done = read(at, part, buffer.data()); !done) return tl::unexpected(done.error());
         measurer.add(buffer.data(), part);
+        hash.add(buffer.data(), static_cast<size_t>(part * channels) * sizeof(float));
         if (progress) progress->report(static_cast<double>(at + part) / static_cast<double>(frames));
     }
-    return measurer;
+    auto outcome = measurer.finish(name);
+    outcome.measurement.content = fmt::format("{:016x}", hash.value());
+    return outcome;
 }
 
 }  // namespace
@@ -229,12 +236,10 @@ Result<Measurer::Outcome> measure_file(const std::filesystem::path& file, Progre
         return fail(file.string(), say("the file has {} channels; a measurement takes mono and stereo. In a "
                                        "session it can be folded or split",
                                        info.channels));
-    auto measurer = listen(
-        info.channels, info.sample_rate, full_scale_of(info.bits, info.floating), info.frames,
+    auto outcome = listen(
+        info.channels, info.sample_rate, full_scale_of(info.bits, info.floating), info.frames, file.stem().string(),
         [&](int64_t first, int64_t frames, float* out) { return reader->read(first, frames, out); }, progress);
-    if (!measurer) return tl::unexpected(measurer.error());
-    auto outcome = measurer->finish(file.stem().string());
-    outcome.measurement.non_finite_samples = reader->non_finite();
+    if (outcome) outcome->measurement.non_finite_samples = reader->non_finite();
     return outcome;
 }
 
@@ -242,12 +247,10 @@ Result<Measurer::Outcome> measure_source(const ReadySource& source, std::string_
     auto reader = open_source(source);
     if (!reader) return tl::unexpected(reader.error());
     const SoundInfo& info = source.media.source;
-    auto measurer = listen(
-        source.channels, source.rate, full_scale_of(info.bits, info.floating), source.frames,
+    auto outcome = listen(
+        source.channels, source.rate, full_scale_of(info.bits, info.floating), source.frames, name,
         [&](int64_t first, int64_t frames, float* out) { return (*reader)->read(first, frames, out); }, progress);
-    if (!measurer) return tl::unexpected(measurer.error());
-    auto outcome = measurer->finish(name);
-    outcome.measurement.non_finite_samples = (*reader)->non_finite();
+    if (outcome) outcome->measurement.non_finite_samples = (*reader)->non_finite();
     return outcome;
 }
 

@@ -64,6 +64,7 @@ struct Measurement {
     std::vector<Spike> spikes;       ///< at most 3; see find_spikes
     Level peak_without_spikes_dbfs;  ///< of the rest; the sample peak when there are none
     int64_t non_finite_samples = 0;  ///< NaN or infinite; measured and played as silence
+    std::string content;             ///< a hash of the samples that were heard (XXH3, 64 bits, hexadecimal)
     Kind kind = Kind::sustained;
 
     double duration_s() const { return sample_rate > 0 ? static_cast<double>(frames) / sample_rate : 0.0; }

@@ -2,6 +2,9 @@
 
 #include <algorithm>
 #include <map>
+#include <tuple>
+#include <unordered_map>
+#include <unordered_set>
 
 #include "core/mix/row_signals.h"
 #include "core/mix/sum_of_rows.h"
@@ -86,7 +89,7 @@ class Compiler {
         }
         const std::vector<const Bus*> order = in_order();
         for (const Bus* b : order)
-            if (!has_signal(session_, *b)) rows_.push_back(b);
+            if (!has_signal(session_, *b)) row_places_.emplace(b->id, static_cast<int>(row_places_.size()));
         for (const Bus* b : order) {
             PlanBus bus = bus_of(*b, true);
             gains_of_[b->id] = bus;
@@ -129,14 +132,26 @@ class Compiler {
         return bus;
     }
 
+    /// Known of all buses at once: from the root back along what feeds it.
     bool leads_to_root(TrackId output) const {
         if (output == root_) return true;
         if (output == main_output) return false;
-        const auto known = leads_.find(output);
-        if (known != leads_.end()) return known->second;
-        leads_[output] = false;  // a circle cannot be, validate() sees to it; it would end here
-        const Bus* bus = session_.find_bus(output);
-        return leads_[output] = bus ? reaches_root(*bus) : root_ == main_output;
+        if (!leads_known_) {
+            leads_known_ = true;
+            std::unordered_map<TrackId, std::vector<TrackId>> fed_by;
+            for (const Bus& b : session_.buses) {
+                fed_by[b.output].push_back(b.id);
+                for (const Send& s : b.sends) fed_by[s.to].push_back(b.id);
+            }
+            std::vector<TrackId> ways{root_};
+            while (!ways.empty()) {
+                const TrackId to = ways.back();
+                ways.pop_back();
+                for (const TrackId from : fed_by[to])
+                    if (leads_.insert(from).second) ways.push_back(from);
+            }
+        }
+        return leads_.contains(output) || (root_ == main_output && !session_.find_bus(output));
     }
     template <class Row>
     bool reaches_root(const Row& row) const {
@@ -144,24 +159,39 @@ class Compiler {
                std::any_of(row.sends.begin(), row.sends.end(), [this](const Send& s) { return leads_to_root(s.to); });
     }
 
-    /// Buses on the way to the root, each before those that it leads or sends to.
+    /// Buses on the way to the root, each before those that it leads or sends to; else as they stand in the session.
     std::vector<const Bus*> in_order() const {
-        std::vector<const Bus*> order, wanted;
+        std::vector<const Bus*> wanted;
+        std::unordered_map<TrackId, size_t> place;
         for (const Bus& b : session_.buses)
-            if (b.id != root_ && reaches_root(b)) wanted.push_back(&b);
-        while (order.size() < wanted.size()) {
-            const size_t before = order.size();
-            const auto placed = [&](const Bus* x) { return std::find(order.begin(), order.end(), x) != order.end(); };
-            const auto goes_to = [](const Bus& x, TrackId id) {
-                return x.output == id ||
-                       std::any_of(x.sends.begin(), x.sends.end(), [id](const Send& s) { return s.to == id; });
+            if (b.id != root_ && reaches_root(b)) place[b.id] = wanted.size(), wanted.push_back(&b);
+        std::vector<size_t> waits_for(wanted.size());
+        const auto for_each_fed = [&](const Bus& bus, const auto& use) {
+            const auto feed = [&](TrackId id) {
+                if (const auto at = place.find(id); at != place.end()) use(at->second);
             };
-            for (const Bus* b : wanted)
-                if (!placed(b) && std::all_of(wanted.begin(), wanted.end(),
-                                              [&](const Bus* x) { return !goes_to(*x, b->id) || placed(x); }))
-                    order.push_back(b);
-            if (order.size() == before) break;  // a circle: cannot be, validate() sees to it
+            feed(bus.output);
+            for (const Send& s : bus.sends)
+                if (s.to != bus.output) feed(s.to);
+        };
+        for (const Bus* b : wanted) for_each_fed(*b, [&](size_t fed) { ++waits_for[fed]; });
+        // Passes over the list as it stands, each taking all that wait for nobody any more: a bus is taken in a pass
+        // later than one that feeds it and stands behind it.
+        std::vector<size_t> pass(wanted.size()), ready;
+        for (size_t n = 0; n < wanted.size(); ++n)
+            if (waits_for[n] == 0) ready.push_back(n);
+        for (size_t next = 0; next < ready.size(); ++next) {
+            const size_t n = ready[next];
+            for_each_fed(*wanted[n], [&](size_t fed) {
+                pass[fed] = std::max(pass[fed], pass[n] + (fed < n ? 1 : 0));
+                if (--waits_for[fed] == 0) ready.push_back(fed);
+            });
         }
+        // What is missing is in a circle, which validate() does not let be.
+        std::sort(ready.begin(), ready.end(),
+                  [&](size_t x, size_t y) { return std::tie(pass[x], x) < std::tie(pass[y], y); });
+        std::vector<const Bus*> order;
+        for (const size_t n : ready) order.push_back(wanted[n]);
         return order;
     }
 
@@ -169,8 +199,8 @@ class Compiler {
         const Bus* bus = session_.find_bus(id);
         if (id == root_ || !bus) return is_mix_ && is_main_shaped(session_) ? nowhere : to_main_output;
         if (has_signal(session_, *bus)) return nowhere;
-        const auto at = std::find_if(rows_.begin(), rows_.end(), [id](const Bus* b) { return b->id == id; });
-        return at == rows_.end() ? nowhere : static_cast<int>(at - rows_.begin());
+        const auto at = row_places_.find(id);
+        return at == row_places_.end() ? nowhere : at->second;
     }
 
     /// None of the buses from this one on to the root is muted.
@@ -257,7 +287,7 @@ class Compiler {
             p.input = t.first_part + band;
             p.channels = m->ready.channels;
             p.frames = m->ready.frames;
-            p.delay_samples = shaped ? 0 : whole_delay(track);
+            p.delay_samples = shaped ? 0 : start_in_song(track, m->ready);
             p.apart = p.channels == 2 && track.sides_apart;
             p.law = which != Band::low || channels == 1 ? session_.pan_law : PanLaw::balance;
             if (p.apart)
@@ -389,9 +419,10 @@ class Compiler {
     const TrackId root_;
     const bool is_mix_;
     std::shared_ptr<RenderPlan> plan_;
-    std::vector<const Bus*> rows_;  ///< those that sum, in the plan's order
+    std::unordered_map<TrackId, int> row_places_;  ///< of buses that sum, in the plan's order
     std::map<TrackId, PlanBus> gains_of_;
-    mutable std::map<TrackId, bool> leads_;  ///< buses, and whether what comes out of them reaches the root
+    mutable bool leads_known_ = false;
+    mutable std::unordered_set<TrackId> leads_;  ///< buses of which what comes out reaches the root
 };
 
 }  // namespace

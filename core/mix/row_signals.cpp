@@ -7,13 +7,14 @@
 
 #include "core/foreign/plugins.h"
 #include "core/mix/sum_of_rows.h"
+#include "core/session/routing.h"
 
 namespace isotonus {
 
 RowTap tap_of(const Session& session, const Track& track, const MaterialPtr& file) {
     RowTap tap;
     tap.material = file;
-    tap.delay_samples = whole_delay(track);
+    tap.delay_samples = start_in_song(track, file->ready);
     tap.gain = gain_from_db(track.trim_db) * (track.polarity_inverted ? -1.0 : 1.0);
     if (!session.rides_bypassed) tap.trim_ride = track.rides.heard(Parameter::trim);
     return tap;
@@ -153,7 +154,7 @@ MaterialOf RowSignals::played_by(const Session& session, const MaterialOf& files
 }
 
 Result<void> RowSignals::make_buses(const Session& session, const MaterialOf& files, Solo solo, Progress* progress,
-                                    int workers) {
+                                    int workers, Wanted wanted) {
     struct Job {
         SignalRecipe recipe;
         std::optional<BegunSignal> begun;
@@ -166,14 +167,15 @@ Result<void> RowSignals::make_buses(const Session& session, const MaterialOf& fi
         std::vector<Job> jobs;
         const MaterialOf asking(known.track, [&](const SignalRecipe& recipe) {
             MaterialPtr there = known.bus(recipe);
-            if (there || !is_known(recipe)) return there;
+            if (there || !is_known(recipe) || (wanted && !wanted->contains(recipe.row))) return there;
             const auto begun = BegunSignal::begin(recipe);
             jobs.push_back({recipe, begun});
             return begun ? begun->material() : nullptr;
         });
         compile_plan(session, asking, solo);
         if (jobs.empty()) break;
-        parallel_for(std::ssize(jobs), workers > 1 ? static_cast<int>(jobs.size()) : 1, [&](int64_t n) {
+        const int at_once = workers > 1 ? workers_allowed().value_or(static_cast<int>(jobs.size())) : 1;
+        parallel_for(std::ssize(jobs), at_once, [&](int64_t n) {
             Job& job = jobs[static_cast<size_t>(n)];
             job.made = job.begun ? job.begun->finish(progress) : make_signal(job.recipe, progress);
         });
@@ -224,11 +226,18 @@ std::unique_ptr<StreamsAhead> RowSignals::stream(const Session& session, const M
 
 Result<void> RowSignals::make(const Session& session, const MaterialOf& files, Progress* progress, int workers,
                               Solo solo) {
-    if (auto made = make_tracks(session, files, progress, workers); !made) return made;
-    return make_buses(session, files, solo, progress, workers);
+    if (auto made = make_tracks(session, files, progress, workers, nullptr); !made) return made;
+    return make_buses(session, files, solo, progress, workers, nullptr);
 }
 
-Result<void> RowSignals::make_tracks(const Session& session, const MaterialOf& files, Progress* progress, int workers) {
+Result<void> RowSignals::make_channel(const Session& session, TrackId channel, const MaterialOf& files) {
+    const std::set<TrackId> wanted = needed_by(session, channel);
+    if (auto made = make_tracks(session, files, nullptr, worker_count(), &wanted); !made) return made;
+    return make_buses(session, files, Solo::left_out, nullptr, worker_count(), &wanted);
+}
+
+Result<void> RowSignals::make_tracks(const Session& session, const MaterialOf& files, Progress* progress, int workers,
+                                     Wanted wanted) {
     // Rows whose keys are known, then those that listen to them: as many rounds as keys are chained.
     for (size_t round = 0; round <= session.tracks.size(); ++round) {
         struct Job {
@@ -240,7 +249,7 @@ Result<void> RowSignals::make_tracks(const Session& session, const MaterialOf& f
         };
         std::vector<Job> jobs;
         for (const auto& track : session.tracks) {
-            if (!is_shaped(session, *track)) continue;
+            if (!is_shaped(session, *track) || (wanted && !wanted->contains(track->id))) continue;
             std::string key = this->key(session, *track, files).value_or("");
             if (key.empty()) continue;
             std::vector<Source> bands;

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <map>
+#include <set>
 
 #include "core/mix/compile_plan.h"
 #include "core/shape/signal.h"
@@ -36,6 +37,8 @@ class RowSignals {
     /// Fails as reading does, or with "cancelled".
     Result<void> make(const Session& session, const MaterialOf& files, Progress* progress = nullptr,
                       int workers = worker_count(), Solo solo = Solo::left_out);
+    /// The same of what one channel's sound is made of, and nothing else.
+    Result<void> make_channel(const Session& session, TrackId channel, const MaterialOf& files);
 
     /// In place of making them: signals without figures that are computed while one plan of this session is rendered
     /// from its start to its end, once (see stream_signal); the plan must go before what this returns.  Null when they
@@ -61,9 +64,12 @@ class RowSignals {
     void forget_old();
 
   private:
-    Result<void> make_tracks(const Session& session, const MaterialOf& files, Progress* progress, int workers);
-    Result<void> make_buses(const Session& session, const MaterialOf& files, Solo solo, Progress* progress,
-                            int workers);
+    /// Of which channels signals are wanted; null: of all.
+    using Wanted = const std::set<TrackId>*;
+    Result<void> make_tracks(const Session& session, const MaterialOf& files, Progress* progress, int workers,
+                             Wanted wanted);
+    Result<void> make_buses(const Session& session, const MaterialOf& files, Solo solo, Progress* progress, int workers,
+                            Wanted wanted);
 
     struct Made {
         MaterialPtr material;

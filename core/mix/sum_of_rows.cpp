@@ -160,9 +160,13 @@ class SumOfRows : public SampleMaker {
   public:
     explicit SumOfRows(PlanPtr plan) : plan(std::move(plan)) {}
     Result<std::unique_ptr<FrameReader>> open() const override { return SumReader::open(plan); }
-    std::unique_ptr<FrameReader> open_ahead() const override { return std::make_unique<AheadReader>(plan); }
+    Result<std::unique_ptr<FrameReader>> open_ahead() const override {
+        if (workers_allowed()) return open();
+        return std::unique_ptr<FrameReader>(std::make_unique<AheadReader>(plan));
+    }
     std::string key() const override {
-        std::string key = fmt::format("sum {}", plan->sample_rate);
+        // A row that is muted is part of how long the sum is.
+        std::string key = fmt::format("sum {} {}", plan->sample_rate, plan->frames);
         for (const PlanPart& p : plan->parts) {
             if (!p.heard() || p.through_chain) continue;
             key += fmt::format("\n{} {} {}", material_key(*p.material), p.delay_samples, p.output);

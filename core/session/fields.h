@@ -12,7 +12,7 @@
 namespace isotonus {
 
 namespace limits {
-inline constexpr uintmax_t most_session_bytes = uintmax_t{256} << 20;
+inline constexpr uintmax_t most_session_bytes = uintmax_t{128} << 20;
 inline constexpr uintmax_t most_sheet_bytes = uintmax_t{1} << 20;
 inline constexpr uintmax_t most_ride_bytes = uintmax_t{64} << 20;  ///< of a ride as CSV
 inline constexpr uintmax_t most_midi_bytes = uintmax_t{16} << 20;
@@ -243,6 +243,7 @@ void session_fields(V& v, T& session) {
     v.word("pan_law", session.pan_law, pan_law_names);
     v.truth("rides_bypassed", session.rides_bypassed);
     v.truth("chains_out", session.chains_out);
+    v.integer("next_id", session.next_id, 1, static_cast<int64_t>(limits::largest_id) + 1);
 }
 
 /// Of the main output.

@@ -1,6 +1,8 @@
 // Undo and redo: old session values, each with the name of the change that led to it.
 #pragma once
 
+#include <functional>
+#include <map>
 #include <memory>
 #include <string>
 #include <vector>
@@ -50,6 +52,17 @@ class History {
     const std::string& redo_name() const { return steps_[now_ + 1].name; }
     void undo() { now_ -= can_undo() ? 1 : 0; }
     void redo() { now_ += can_redo() ? 1 : 0; }
+
+    /// The same steps, each as `as_now` makes it: what a file said and could not be understood before is understood
+    /// now.
+    void understand(const std::function<Session(const Session&)>& as_now) {
+        std::map<std::shared_ptr<const Session>, std::shared_ptr<const Session>> made;
+        for (Step& step : steps_) {
+            auto& now = made[step.session];
+            if (!now) now = std::make_shared<const Session>(as_now(*step.session));
+            step.session = now;
+        }
+    }
 
     void mark_saved() { saved_ = now_; }
     void mark_unsaved() { saved_ = never; }

@@ -1,30 +1,217 @@
 #include "core/session/json_taker.h"
 
 #include <algorithm>
-#include <stdexcept>
+#include <array>
+#include <vector>
 
 namespace isotonus {
 
-Result<nlohmann::json> parse_json(const std::string& text, const std::string& name, const char* not_what) {
-    constexpr int deepest_nesting = 64;
-    nlohmann::json j;
-    try {
-        j = nlohmann::json::parse(text, [](int depth, nlohmann::json::parse_event_t, nlohmann::json&) {
-            if (depth > deepest_nesting) throw std::length_error("nesting");
-            return true;
-        });
-    } catch (const nlohmann::json::parse_error& e) {
-        const std::string before = text.substr(0, e.byte > 0 ? e.byte - 1 : 0);
-        const auto line = 1 + std::count(before.begin(), before.end(), '\n');
-        const size_t line_start = before.rfind('\n') == std::string::npos ? 0 : before.rfind('\n') + 1;
-        return fail(name, say("{}: the JSON is broken at line {}, column {}", said(not_what), line,
-                              before.size() - line_start + 1));
-    } catch (const nlohmann::json::exception&) {
-        return fail(name, say("{}: it holds a number that is too large", said(not_what)));
-    } catch (const std::length_error&) {
-        return fail(name, say("{}: it is nested too deeply", said(not_what)));
+using nlohmann::json;
+
+namespace {
+
+/// Takes what the library reads, event by event, and builds the document.  Points of rides, of which there may be a
+/// million, never become objects: they are collected as they are.
+class DocumentMaker {
+  public:
+    explicit DocumentMaker(PointLists* lists) : lists_(lists) {}
+
+    enum class Fault { none, broken, number, nested, many };
+    Fault fault = Fault::none;
+    size_t position = 0;
+    json document;
+
+    bool null() { return in_point_ ? odd_value(nullptr) : put(nullptr); }
+    bool boolean(bool value) {
+        if (!in_point_) return put(value);
+        if (key_ != "locked") return odd_value(value);
+        point_.locked = value;
+        return true;
     }
-    return j;
+    bool number_integer(json::number_integer_t value) { return number(static_cast<double>(value), value); }
+    bool number_unsigned(json::number_unsigned_t value) { return number(static_cast<double>(value), value); }
+    bool number_float(json::number_float_t value, const json::string_t&) { return number(value, value); }
+    bool string(json::string_t& value) {
+        if (!in_point_) return put(std::move(value));
+        constexpr std::array<std::string_view, 4> names{"line", "step", "bend", "smooth"};
+        const auto name = std::find(names.begin(), names.end(), value);
+        if (key_ != "segment" || name == names.end()) return odd_value(std::move(value));
+        point_.segment = static_cast<Segment>(name - names.begin());
+        return true;
+    }
+    bool binary(json::binary_t&) { return false; }
+    bool key(json::string_t& value) {
+        key_.swap(value);
+        return true;
+    }
+    bool start_object(size_t) {
+        if (in_point_) make_odd();
+        if (collecting_ && !in_point_) {
+            point_ = {};
+            in_point_ = true;
+            return count();
+        }
+        return open(json::object());
+    }
+    bool end_object() {
+        if (in_point_) {
+            in_point_ = false;
+            lists_->all.back().push_back(point_);
+            return lists_->all.back().size() <= most_items || wrong(Fault::many);
+        }
+        return close();
+    }
+    bool start_array(size_t) {
+        if (in_point_ || collecting_) make_odd();
+        collecting_ = lists_ && places_.size() >= 3 && keys_.back() == "rides" && are_rides();
+        if (collecting_) lists_->all.emplace_back();
+        return open(json::array());
+    }
+    bool end_array() {
+        if (collecting_) {
+            collecting_ = false;
+            if (lists_->all.back().empty()) {
+                lists_->all.pop_back();
+            } else {
+                lists_->all.back().shrink_to_fit();
+                *places_.back() = lists_->name_of(lists_->all.size() - 1);
+            }
+        }
+        return close();
+    }
+    bool parse_error(size_t at, const std::string&, const json::exception& e) {
+        position = at;
+        constexpr int out_of_range = 406;
+        return wrong(e.id == out_of_range ? Fault::number : Fault::broken);
+    }
+
+  private:
+    static constexpr size_t deepest_nesting = 64, most_items = 1000000, most_values = 8000000;
+
+    /// The object that is open now holds the rides of a row, of a processor or of a send; elsewhere the word may mean
+    /// anything.
+    bool are_rides() const {
+        constexpr std::array<std::string_view, 9> known{
+            "tracks//rides",       "buses//rides",         "control_groups//rides",
+            "main/rides",          "tracks//chain//rides", "tracks//sends//rides",
+            "buses//chain//rides", "buses//sends//rides",  "main/chain//rides"};
+        std::string way = keys_[1];
+        for (size_t n = 2; n < keys_.size(); ++n) way += '/' + keys_[n];
+        return places_.back()->is_object() && std::find(known.begin(), known.end(), way) != known.end();
+    }
+    bool wrong(Fault what) {
+        fault = what;
+        return false;
+    }
+    bool count() { return ++values_ <= most_values || wrong(Fault::many); }
+    template <class Value>
+    bool number(double as_number, Value value) {
+        if (!in_point_) return put(value);
+        double* const to = key_ == "time_s"  ? &point_.time_s
+                           : key_ == "value" ? &point_.value
+                           : key_ == "bend"  ? &point_.bend
+                                             : nullptr;
+        if (!to) return odd_value(value);
+        *to = as_number;
+        return true;
+    }
+    /// A point that has something else than points have: it and those before it become ordinary objects.
+    template <class Value>
+    bool odd_value(Value value) {
+        make_odd();
+        return put(std::move(value));
+    }
+    void make_odd() {
+        const bool inside = in_point_;
+        collecting_ = in_point_ = false;
+        for (const RidePoint& p : lists_->all.back()) places_.back()->push_back(point_json(p));
+        lists_->all.pop_back();
+        if (!inside) return;
+        const std::string key = key_;
+        open(point_json(point_));
+        key_ = key;
+    }
+    json* place_for(json value) {
+        if (places_.empty()) {
+            document = std::move(value);
+            return &document;
+        }
+        if (places_.back()->is_array()) {
+            if (places_.back()->size() >= most_items) return nullptr;
+            places_.back()->push_back(std::move(value));
+            return &places_.back()->back();
+        }
+        return &((*places_.back())[key_] = std::move(value));
+    }
+    bool put(json value) {
+        if (collecting_ && !in_point_) make_odd();
+        return (place_for(std::move(value)) || wrong(Fault::many)) && count();
+    }
+    bool open(json value) {
+        const bool in_list = !places_.empty() && places_.back()->is_array();
+        json* const place = place_for(std::move(value));
+        if (!place) return wrong(Fault::many);
+        places_.push_back(place);
+        keys_.push_back(in_list || places_.size() == 1 ? std::string() : key_);
+        return places_.size() <= deepest_nesting ? count() : wrong(Fault::nested);
+    }
+    bool close() {
+        places_.pop_back();
+        keys_.pop_back();
+        return true;
+    }
+
+    PointLists* const lists_;
+    std::vector<json*> places_;
+    std::vector<std::string> keys_;  ///< under which each of them stands
+    std::string key_;
+    RidePoint point_;
+    bool collecting_ = false, in_point_ = false;
+    size_t values_ = 0;
+};
+
+}  // namespace
+
+json point_json(const RidePoint& p) {
+    constexpr std::array names{"line", "step", "bend", "smooth"};
+    return {{"time_s", p.time_s},
+            {"value", p.value},
+            {"segment", names[static_cast<size_t>(p.segment)]},
+            {"bend", p.bend},
+            {"locked", p.locked}};
+}
+
+json PointLists::name_of(size_t list) {
+    json::binary_t name;
+    for (size_t n = 0; n < sizeof list; ++n) name.push_back(static_cast<uint8_t>(list >> (8 * n)));
+    return json(std::move(name));
+}
+
+std::vector<RidePoint>* PointLists::find(const json& name) {
+    if (!name.is_binary()) return nullptr;
+    size_t list = 0;
+    for (size_t n = 0; n < name.get_binary().size(); ++n) list |= size_t{name.get_binary()[n]} << (8 * n);
+    return list < all.size() ? &all[list] : nullptr;
+}
+
+Result<json> parse_json(const std::string& text, const std::string& name, const char* not_what, PointLists* lists) {
+    DocumentMaker maker(lists);
+    if (json::sax_parse(text, &maker)) return std::move(maker.document);
+    switch (maker.fault) {
+        case DocumentMaker::Fault::number:
+            return fail(name, say("{}: it holds a number that is too large", said(not_what)));
+        case DocumentMaker::Fault::nested:
+            return fail(name, say("{}: it is nested too deeply", said(not_what)));
+        case DocumentMaker::Fault::many:
+            return fail(name, say("{}: it holds a list with too many items", said(not_what)));
+        default:
+            break;
+    }
+    const std::string_view before = std::string_view(text).substr(0, maker.position > 0 ? maker.position - 1 : 0);
+    const auto line = 1 + std::count(before.begin(), before.end(), '\n');
+    const size_t line_end = before.rfind('\n'), line_start = line_end == std::string_view::npos ? 0 : line_end + 1;
+    return fail(name, say("{}: the JSON is broken at line {}, column {}", said(not_what), line,
+                          before.size() - line_start + 1));
 }
 
 }  // namespace isotonus

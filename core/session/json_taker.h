@@ -13,21 +13,34 @@
 
 #include "core/decibels.h"
 #include "core/result.h"
+#include "core/ride/curve.h"
 #include "core/words.h"
 
 namespace isotonus {
 
-/// Parses text; `not_what` ("not a preset") begins the sentence about broken JSON, with line and column.
-Result<nlohmann::json> parse_json(const std::string& text, const std::string& file, const char* not_what);
+/// Lists of points that were read beside the document: as objects a million of them would take half a gigabyte.  In the
+/// document stands a name for each.
+struct PointLists {
+    std::vector<std::vector<RidePoint>> all;
+    static nlohmann::json name_of(size_t list);
+    /// Null for what is no such name.
+    std::vector<RidePoint>* find(const nlohmann::json& name);
+};
+/// One of them as an object.
+nlohmann::json point_json(const RidePoint& point);
+
+/// Parses text; `not_what` ("not a preset") begins the sentence about broken JSON, with line and column.  Lists are
+/// counted while they are read.  `lists` gets the points of rides.
+Result<nlohmann::json> parse_json(const std::string& text, const std::string& file, const char* not_what,
+                                  PointLists* lists = nullptr);
 
 /// Takes the known keys out of an object one by one; what is left at the end is unknown and kept.
 /// The first fault found is remembered; later calls change nothing.
 class Taker {
   public:
-    Taker(const nlohmann::json& object, std::string place, std::string* fault)
-        : place_(std::move(place)), fault_(fault) {
+    Taker(nlohmann::json object, std::string place, std::string* fault) : place_(std::move(place)), fault_(fault) {
         if (object.is_object())
-            left_ = object;
+            left_ = std::move(object);
         else
             complain(said("must be an object"));
     }
@@ -107,24 +120,33 @@ class Taker {
         word(key, value, names);
         to = value;
     }
-    /// Each item of a list, with its place: "tracks[3]".
+    /// Each item of a list, which is the visitor's then, with its place: "tracks[3]".
     template <class Visit>
     void each(const char* key, size_t most, const Visit& visit) {
-        const nlohmann::json* v = take(key);
+        nlohmann::json* v = take(key);
         if (!v) return;
-        const nlohmann::json list = *v;
+        nlohmann::json list = std::move(*v);
         if (!list.is_array()) return complain(key, said("must be a list"));
         if (list.size() > most) return complain(key, say("has more than {} items", most));
-        for (size_t i = 0; i < list.size() && fault_->empty(); ++i) visit(list[i], fmt::format("{}[{}]", at(key), i));
+        for (size_t i = 0; i < list.size() && fault_->empty(); ++i) {
+            visit(std::move(list[i]), fmt::format("{}[{}]", at(key), i));
+            list[i] = nullptr;
+        }
     }
-    const nlohmann::json* take(const char* key) {
-        if (!left_.is_object() || !left_.contains(key)) return nullptr;
-        taken_ = left_[key];
-        left_.erase(key);
+    nlohmann::json* take(const char* key) {
+        const auto found = left_.find(key);
+        if (found == left_.end()) return nullptr;
+        taken_ = std::move(*found);
+        left_.erase(found);
         return &taken_;
     }
+    /// What would be taken; null when there is none.
+    const nlohmann::json* look(const char* key) const {
+        const auto found = left_.find(key);
+        return found == left_.end() ? nullptr : &*found;
+    }
     bool has(const char* key) const { return left_.is_object() && left_.contains(key); }
-    void put_back(const char* key, const nlohmann::json& value) { left_[key] = value; }
+    void put_back(const char* key, nlohmann::json value) { left_[key] = std::move(value); }
     std::string at(const std::string& key) const { return place_.empty() ? key : place_ + "." + key; }
     void complain(const std::string& key, const std::string& what) {
         if (fault_->empty()) *fault_ = fmt::format("'{}' {}", at(key), what);
@@ -132,9 +154,9 @@ class Taker {
     void complain(const std::string& what) {
         if (fault_->empty()) *fault_ = fmt::format("'{}' {}", place_.empty() ? said("session") : place_, what);
     }
-    /// Keys that nobody took; null when there are none.
-    std::shared_ptr<const nlohmann::json> left() const {
-        return left_.empty() ? nullptr : std::make_shared<const nlohmann::json>(left_);
+    /// Keys that nobody took; null when there are none.  The last that is asked of it.
+    std::shared_ptr<const nlohmann::json> left() {
+        return left_.empty() ? nullptr : std::make_shared<const nlohmann::json>(std::move(left_));
     }
 
   private:

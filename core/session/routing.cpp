@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <set>
+#include <unordered_map>
 
 namespace isotonus {
 
@@ -62,6 +63,28 @@ std::vector<TrackId> senders_to(const Session& session, TrackId bus) {
     for (const auto& t : session.tracks) look_at(t->id, t->sends);
     for (const Bus& b : session.buses) look_at(b.id, b.sends);
     return rows;
+}
+
+std::set<TrackId> needed_by(const Session& session, TrackId channel) {
+    std::unordered_map<TrackId, std::vector<TrackId>> needs;
+    const auto add = [&needs](const auto& row) {
+        needs[row.output].push_back(row.id);
+        for (const Send& s : row.sends) needs[s.to].push_back(row.id);
+        for (const Processor& p : row.chain)
+            if (p.key != 0) needs[row.id].push_back(p.key);
+    };
+    for (const auto& t : session.tracks) add(*t);
+    for (const Bus& b : session.buses) add(b);
+    for (const Processor& p : session.main_chain)
+        if (p.key != 0) needs[main_output].push_back(p.key);
+    std::set<TrackId> all{channel};
+    for (std::vector<TrackId> left{channel}; !left.empty();) {
+        const TrackId row = left.back();
+        left.pop_back();
+        for (const TrackId other : needs[row])
+            if (all.insert(other).second) left.push_back(other);
+    }
+    return all;
 }
 
 bool is_return(const Session& session, TrackId bus) {
@@ -191,13 +214,49 @@ Session with_new_group(const Session& session, const std::string& name, std::opt
     return next;
 }
 
-Session without_bus_or_group(const Session& session, TrackId id) {
-    Session next = without_sends_to(session, id);
+Session forgotten(const Session& session, const std::vector<TrackId>& gone, std::vector<std::string>* told) {
+    Session next = session;
+    const auto listens = [&](const Chain& chain) {
+        return std::any_of(chain.begin(), chain.end(),
+                           [&](const Processor& p) { return p.key != 0 && is_among(gone, p.key); });
+    };
+    const auto forget = [&](TrackId channel, const Chain& chain) {
+        if (!listens(chain)) return;
+        if (told)
+            for (const Processor& p : chain)
+                if (p.key != 0 && is_among(gone, p.key))
+                    told->push_back(say("'{}' of '{}' had '{}' as its sidechain source; it is bypassed now",
+                                        word_of(p.type), session.name_of(channel), session.name_of(p.key)));
+        next = with_chain(next, channel, [&](Chain& changed) {
+            for (Processor& p : changed) {
+                if (p.key == 0 || !is_among(gone, p.key)) continue;
+                p.key = 0;
+                p.in = false;
+            }
+        });
+    };
+    for (const auto& t : session.tracks)
+        if (!is_among(gone, t->id)) forget(t->id, t->chain);
+    for (const Bus& b : session.buses)
+        if (!is_among(gone, b.id)) forget(b.id, b.chain);
+    forget(main_output, session.main_chain);
+    const auto points_at_gone = [&](TrackId id) { return is_among(gone, id); };
+    for (auto& selection : next.selections) std::erase_if(selection, points_at_gone);
+    std::erase_if(next.anchor_order, points_at_gone);
+    const bool is_member = std::any_of(session.groups.begin(), session.groups.end(), [&](const ControlGroup& g) {
+        return std::any_of(g.members.begin(), g.members.end(), points_at_gone);
+    });
+    if (is_member)
+        for (ControlGroup& g : next.groups.change()) std::erase_if(g.members, points_at_gone);
+    return next;
+}
+
+Session without_bus_or_group(const Session& session, TrackId id, std::vector<std::string>* told) {
+    Session next = forgotten(without_sends_to(session, id), {id}, told);
     const Bus* gone = session.find_bus(id);
     const TrackId output = gone ? gone->output : main_output;
     std::erase_if(next.buses.change(), [id](const Bus& b) { return b.id == id; });
     std::erase_if(next.groups.change(), [id](const ControlGroup& g) { return g.id == id; });
-    for (ControlGroup& g : next.groups.change()) std::erase(g.members, id);
     for (Bus& b : next.buses.change())
         if (b.output == id) b.output = output;
     for (const auto& t : session.tracks)

@@ -1,6 +1,8 @@
 // Where rows lead and what they send where: buses that sum, returns, control groups that move faders together.
 #pragma once
 
+#include <set>
+
 #include "core/session/session.h"
 
 namespace isotonus {
@@ -18,6 +20,10 @@ bool leads_to(const Session& session, TrackId from, TrackId to);
 
 /// What leaves `from` reaches `to`, as its output or by sends, or it is the same row.
 bool feeds(const Session& session, TrackId from, TrackId to);
+
+/// All that the sound of a channel is made of, itself among it: what leads or sends to it, and the sidechain sources of
+/// these.
+std::set<TrackId> needed_by(const Session& session, TrackId channel);
 
 /// A bus that only sends lead to.
 bool is_return(const Session& session, TrackId bus);
@@ -45,8 +51,14 @@ Session with_new_bus(const Session& session, const std::string& name, std::optio
 Session with_new_group(const Session& session, const std::string& name, std::optional<Family> family,
                        const std::vector<TrackId>& members, TrackId* id = nullptr);
 
-/// A copy without a bus (what led to it leads where it led, what was sent to it is not) or without a group.
-Session without_bus_or_group(const Session& session, TrackId id);
+/// A copy in which nothing points at these channels any more, which are about to go: they leave control groups,
+/// selections and the order of the build-up, and a processor whose sidechain source they were is bypassed.  `told` gets
+/// a sentence for each such processor.
+Session forgotten(const Session& session, const std::vector<TrackId>& gone, std::vector<std::string>* told);
+
+/// A copy without a bus (what led to it leads where it led, what was sent to it is not) or without a group, and without
+/// what pointed at it.
+Session without_bus_or_group(const Session& session, TrackId id, std::vector<std::string>* told = nullptr);
 
 /// Tracks that a bus sums, also by way of others; tracks that a group moves, also by way of buses.
 std::vector<TrackId> tracks_under(const Session& session, TrackId bus_or_group);

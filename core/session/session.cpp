@@ -30,15 +30,9 @@ const Track* Session::find(const std::string& name) const {
     return at == tracks.end() ? nullptr : at->get();
 }
 
-const Bus* Session::find_bus(TrackId id) const {
-    const auto at = std::find_if(buses.begin(), buses.end(), [&](const Bus& b) { return b.id == id; });
-    return at == buses.end() ? nullptr : &*at;
-}
+const Bus* Session::find_bus(TrackId id) const { return buses.with_id(id); }
 
-const ControlGroup* Session::find_group(TrackId id) const {
-    const auto at = std::find_if(groups.begin(), groups.end(), [&](const ControlGroup& g) { return g.id == id; });
-    return at == groups.end() ? nullptr : &*at;
-}
+const ControlGroup* Session::find_group(TrackId id) const { return groups.with_id(id); }
 
 bool Session::any_solo() const {
     const auto on = [](const auto& row) { return row.solo; };
@@ -399,12 +393,9 @@ Session with_track_alone(const Session& session, TrackId id) {
     return next;
 }
 
-Session without_tracks(const Session& session, const std::vector<TrackId>& ids) {
-    Session next = session;
+Session without_tracks(const Session& session, const std::vector<TrackId>& ids, std::vector<std::string>* told) {
+    Session next = forgotten(session, ids, told);
     std::erase_if(next.tracks, [&](const auto& t) { return is_among(ids, t->id); });
-    if (!next.groups.empty())
-        for (ControlGroup& g : next.groups.change())
-            std::erase_if(g.members, [&](TrackId member) { return is_among(ids, member); });
     return next;
 }
 

@@ -134,6 +134,8 @@ struct ControlGroup {
 /// What is played of a track: its source, with the part of its delay that is no whole sample.
 Source source_of(const Track& track);
 inline int64_t whole_delay(const Track& track) { return static_cast<int64_t>(std::floor(track.delay_samples)); }
+/// Where in the song frame 0 of what is played stands.
+inline int64_t start_in_song(const Track& track, const ReadySource& played) { return whole_delay(track) - played.lead; }
 
 struct Section {
     std::string name;
@@ -255,8 +257,9 @@ Session with_mix_at_rest(const Session& session);
 /// One track alone, at 0 dB and in the centre.
 Session with_track_alone(const Session& session, TrackId id);
 
-/// A copy without these tracks.
-Session without_tracks(const Session& session, const std::vector<TrackId>& ids);
+/// A copy without these tracks and what pointed at them; `told` as of forgotten() in routing.h.
+Session without_tracks(const Session& session, const std::vector<TrackId>& ids,
+                       std::vector<std::string>* told = nullptr);
 
 /// A copy in which these tracks stand `by` rows further down (up when negative), in their order, as far as there is
 /// room.

@@ -4,7 +4,6 @@
 #include <cmath>
 #include <limits>
 #include <nlohmann/json.hpp>
-#include <set>
 
 #include "core/foreign/plugins.h"
 #include "core/session/fields.h"
@@ -57,9 +56,9 @@ void take_path(Taker& t, const std::string& key, fs::path& to, const fs::path& f
 
 /// One item of the file: what it must have, its fields, and what this version does not know of it.
 template <class Item, class Fields>
-Item item_from(const json& j, const std::string& place, std::string* fault, std::initializer_list<const char*> needed,
+Item item_from(json j, const std::string& place, std::string* fault, std::initializer_list<const char*> needed,
                const Fields& fields) {
-    Taker t(j, place, fault);
+    Taker t(std::move(j), place, fault);
     for (const char* key : needed) t.required(key);
     Item item;
     fields(t, item);
@@ -97,21 +96,69 @@ void put_rides(json& j, const Rides& rides) {
     if (rides.bypassed) j["rides_bypassed"] = true;
 }
 
+/// What reading a file goes along with: the first fault, the folder that paths are relative to, and points that were
+/// read beside the document.
+struct Reading {
+    std::string* fault;
+    fs::path folder;
+    PointLists* lists = nullptr;
+};
+
+/// Points that were read beside the document, in order of time; nothing when one of them is not as it should be.
+std::optional<std::vector<RidePoint>> sound_points(std::vector<RidePoint>& points, const ParameterInfo& info) {
+    const auto is_sound = [&info](const RidePoint& p) {
+        return p.time_s >= 0.0 && p.time_s <= limits::latest_s && p.value >= info.low && p.value <= info.high &&
+               p.bend >= -1.0 && p.bend <= 1.0;
+    };
+    if (points.size() > limits::most_points || !std::all_of(points.begin(), points.end(), is_sound))
+        return std::nullopt;
+    const auto earlier = [](const RidePoint& a, const RidePoint& b) { return a.time_s < b.time_s; };
+    if (!std::is_sorted(points.begin(), points.end(), earlier)) std::stable_sort(points.begin(), points.end(), earlier);
+    return std::move(points);
+}
+
+Curve take_points(Taker& t, const ParameterInfo& info, const Reading& reading) {
+    Curve curve;
+    const json* const there = t.look(info.id);
+    if (std::vector<RidePoint>* const list = there && reading.lists ? reading.lists->find(*there) : nullptr) {
+        t.take(info.id);
+        if (auto points = sound_points(*list, info)) {
+            curve.points = std::move(*points);
+            return curve;
+        }
+        json objects = json::array();
+        for (const RidePoint& p : *list) objects.push_back(point_json(p));
+        t.put_back(info.id, std::move(objects));
+    }
+    t.each(info.id, limits::most_points, [&](json item, const std::string& place) {
+        curve.points.push_back(item_from<RidePoint>(std::move(item), place, reading.fault, {},
+                                                    [&](Taker& point, RidePoint& p) { point_fields(point, p, info); }));
+    });
+    std::stable_sort(curve.points.begin(), curve.points.end(),
+                     [](const RidePoint& a, const RidePoint& b) { return a.time_s < b.time_s; });
+    return curve;
+}
+
+/// A name of points that nobody took, as what it stands for.
+void expand_points(json& rides, PointLists* lists) {
+    for (auto& [name, points] : rides.items())
+        if (const auto* list = lists ? lists->find(points) : nullptr) {
+            json objects = json::array();
+            for (const RidePoint& p : *list) objects.push_back(point_json(p));
+            points = std::move(objects);
+        }
+}
+
 /// Rides of these parameters; others stay among the unknown keys.
-void take_rides_of(Taker& t, Rides& rides, std::span<const Parameter> known, std::string* fault) {
+void take_rides_of(Taker& t, Rides& rides, std::span<const Parameter> known, const Reading& reading) {
     const json* const out = t.take("rides_out");
     json names_out = out && out->is_array() ? *out : json::array();
-    const json* v = t.take("rides");
+    json* v = t.take("rides");
     if (!v) return;
-    const json all = *v;
-    Taker r(all, t.at("rides"), fault);
+    Taker r(std::move(*v), t.at("rides"), reading.fault);
     for (const Parameter parameter : known) {
         const ParameterInfo& info = parameter.info();
-        Curve curve;
-        r.each(info.id, limits::most_points, [&](const json& item, const std::string& place) {
-            curve.insert(item_from<RidePoint>(item, place, fault, {},
-                                              [&](Taker& point, RidePoint& p) { point_fields(point, p, info); }));
-        });
+        Curve curve = take_points(r, info, reading);
         if (curve.empty()) continue;
         rides.set(parameter, std::make_shared<const Curve>(std::move(curve)));
         const auto name = std::find(names_out.begin(), names_out.end(), json(info.id));
@@ -120,16 +167,20 @@ void take_rides_of(Taker& t, Rides& rides, std::span<const Parameter> known, std
         names_out.erase(name);
     }
     if (!names_out.empty()) t.put_back("rides_out", names_out);  // of rides that a newer version knows
-    if (const UnknownKeys others = r.left()) t.put_back("rides", *others);
+    if (const UnknownKeys others = r.left()) {
+        json kept_rides = *others;
+        expand_points(kept_rides, reading.lists);
+        t.put_back("rides", std::move(kept_rides));
+    }
 }
 
 /// The rides of a row itself.
-void take_rides(Taker& t, Rides& rides, RowKind kind, std::string* fault) {
+void take_rides(Taker& t, Rides& rides, RowKind kind, const Reading& reading) {
     t.truth("rides_bypassed", rides.bypassed);
     std::vector<Parameter> known;
     for (const Parameter p : parameters())
         if (can_be_ridden(kind, p)) known.push_back(p);
-    take_rides_of(t, rides, known, fault);
+    take_rides_of(t, rides, known, reading);
 }
 
 }  // namespace
@@ -162,41 +213,49 @@ json chain_to_json(const Chain& chain, const Rides& rides, const fs::path& folde
     return list;
 }
 
-void take_chain(Taker& t, Chain& chain, Rides& rides, const fs::path& folder, std::string* fault) {
-    t.each("chain", limits::most_processors, [&](const json& item, const std::string& place) {
-        chain.push_back(item_from<Processor>(item, place, fault, {"id", "type"}, [&](Taker& c, Processor& p) {
-            processor_fields(c, p);
-            if (p.type == "reverb") take_path(c, "impulse", p.impulse, folder);
-            if (p.type == "lv2") {
-                std::string uri;
-                c.text("uri", uri, limits::longest_name);
-                p.type = std::string(plugin_prefix) + uri;
-                look_for_plugin(p.type);
-            }
-            std::vector<Parameter> known;
-            for (const ParameterInfo* info : parameters_of(p)) {
-                if (processor_type(p.type)) known.emplace_back(*info, p.id);
-                if (info == common_parameters().data() || !c.has(info->id)) continue;
-                double value = info->rest;
-                if (is_plugin(p.type) && item.at(info->id).is_number()) {
-                    // Another version of a plug-in may have other limits: nothing is lost for that.
-                    constexpr double any = std::numeric_limits<float>::max();
-                    c.number(info->id, value, -any, any);
-                    value = std::clamp(value, info->low, info->high);
-                } else if (info->words.empty()) {
-                    c.number(info->id, value, info->low, info->high);
-                } else {
-                    std::string word;
-                    c.text(info->id, word, limits::longest_name);
-                    const auto found = value_from_text(*info, word);
-                    if (!found) c.complain(info->id, said("is none of the words that are known"));
-                    value = found.value_or(value);
+namespace {
+
+void take_chain(Taker& t, Chain& chain, Rides& rides, const Reading& reading) {
+    t.each("chain", limits::most_processors, [&](json item, const std::string& place) {
+        chain.push_back(
+            item_from<Processor>(std::move(item), place, reading.fault, {"id", "type"}, [&](Taker& c, Processor& p) {
+                processor_fields(c, p);
+                if (p.type == "reverb") take_path(c, "impulse", p.impulse, reading.folder);
+                if (p.type == "lv2") {
+                    std::string uri;
+                    c.text("uri", uri, limits::longest_name);
+                    p.type = std::string(plugin_prefix) + uri;
                 }
-                set_value(p, *info, value);
-            }
-            take_rides_of(c, rides, known, fault);
-        }));
+                std::vector<Parameter> known;
+                for (const ParameterInfo* info : parameters_of(p)) {
+                    if (processor_type(p.type)) known.emplace_back(*info, p.id);
+                    if (info == common_parameters().data() || !c.has(info->id)) continue;
+                    double value = info->rest;
+                    if (is_plugin(p.type) && c.look(info->id)->is_number()) {
+                        // Another version of a plug-in may have other limits: nothing is lost for that.
+                        constexpr double any = std::numeric_limits<float>::max();
+                        c.number(info->id, value, -any, any);
+                        value = std::clamp(value, info->low, info->high);
+                    } else if (info->words.empty()) {
+                        c.number(info->id, value, info->low, info->high);
+                    } else {
+                        std::string word;
+                        c.text(info->id, word, limits::longest_name);
+                        const auto found = value_from_text(*info, word);
+                        if (!found) c.complain(info->id, said("is none of the words that are known"));
+                        value = found.value_or(value);
+                    }
+                    set_value(p, *info, value);
+                }
+                take_rides_of(c, rides, known, reading);
+            }));
     });
+}
+
+}  // namespace
+
+void take_chain(Taker& t, Chain& chain, Rides& rides, const fs::path& folder, std::string* fault) {
+    take_chain(t, chain, rides, {fault, folder});
 }
 
 namespace {
@@ -218,13 +277,13 @@ json sends_to_json(const Sends& sends, const Rides& rides) {
     return list;
 }
 
-void take_sends(Taker& t, Sends& sends, Rides& rides, std::string* fault) {
-    t.each("sends", limits::most_sends, [&](const json& item, const std::string& place) {
-        sends.push_back(item_from<Send>(item, place, fault, {"id", "to"}, [&](Taker& c, Send& s) {
+void take_sends(Taker& t, Sends& sends, Rides& rides, const Reading& reading) {
+    t.each("sends", limits::most_sends, [&](json item, const std::string& place) {
+        sends.push_back(item_from<Send>(std::move(item), place, reading.fault, {"id", "to"}, [&](Taker& c, Send& s) {
             send_fields(c, s);
             std::vector<Parameter> known;
             for (const ParameterInfo* info : parameters_of_sends()) known.push_back(Parameter::of_send(*info, s.id));
-            take_rides_of(c, rides, known, fault);
+            take_rides_of(c, rides, known, reading);
         }));
     });
 }
@@ -299,19 +358,21 @@ json track_to_json(const Track& t, const fs::path& folder) {
     return j;
 }
 
-Track track_from(const json& j, const std::string& place, const fs::path& folder, std::string* fault) {
+Track track_from(json j, const std::string& place, const Reading& reading) {
+    const fs::path& folder = reading.folder;
+    std::string* const fault = reading.fault;
     constexpr std::array kinds{"auto", "percussive", "sustained"};
     enum class Choice { automatic, percussive, sustained };
-    Taker t(j, place, fault);
+    Taker t(std::move(j), place, fault);
     Track track;
     t.required("name");
     t.required("file");
     take_path(t, "file", track.source.file, folder);
     take_path(t, "right_file", track.source.right_file, folder);
     track_fields(t, track);
-    t.each("clips", limits::most_clips, [&](const json& item, const std::string& clip_place) {
-        track.source.clips.push_back(
-            item_from<Clip>(item, clip_place, fault, {"frames"}, [](Taker& c, Clip& clip) { clip_fields(c, clip); }));
+    t.each("clips", limits::most_clips, [&](json item, const std::string& clip_place) {
+        track.source.clips.push_back(item_from<Clip>(std::move(item), clip_place, fault, {"frames"},
+                                                     [](Taker& c, Clip& clip) { clip_fields(c, clip); }));
     });
     bool counted = true;
     if (t.has("count_spikes")) {
@@ -321,24 +382,24 @@ Track track_from(const json& j, const std::string& place, const fs::path& folder
     Choice kind = Choice::automatic;
     t.word("kind", kind, kinds);
     if (kind != Choice::automatic) track.kind = kind == Choice::percussive ? Kind::percussive : Kind::sustained;
-    if (const json* v = t.take("target")) track.target = target_from(*v, t.at("target"), {}, fault);
-    if (const json* v = t.take("staged_without")) {
-        Taker stretch(json(*v), t.at("staged_without"), fault);
+    if (json* v = t.take("target")) track.target = target_from(*v, t.at("target"), {}, fault);
+    if (json* v = t.take("staged_without")) {
+        Taker stretch(std::move(*v), t.at("staged_without"), fault);
         left_out_fields(stretch, track.staged_without.emplace());
     }
-    take_rides(t, track.rides, RowKind::track, fault);
-    take_chain(t, track.chain, track.rides, folder, fault);
-    take_sends(t, track.sends, track.rides, fault);
+    take_rides(t, track.rides, RowKind::track, reading);
+    take_chain(t, track.chain, track.rides, reading);
+    take_sends(t, track.sends, track.rides, reading);
     track.unknown = t.left();
     return track;
 }
 
-Bus bus_from(const json& j, const std::string& place, const fs::path& folder, std::string* fault) {
-    return item_from<Bus>(j, place, fault, {"name"}, [&](Taker& t, Bus& bus) {
+Bus bus_from(json j, const std::string& place, const Reading& reading) {
+    return item_from<Bus>(std::move(j), place, reading.fault, {"name"}, [&](Taker& t, Bus& bus) {
         mixed_fields(t, bus);
-        take_rides(t, bus.rides, RowKind::bus, fault);
-        take_chain(t, bus.chain, bus.rides, folder, fault);
-        take_sends(t, bus.sends, bus.rides, fault);
+        take_rides(t, bus.rides, RowKind::bus, reading);
+        take_chain(t, bus.chain, bus.rides, reading);
+        take_sends(t, bus.sends, bus.rides, reading);
     });
 }
 
@@ -360,11 +421,12 @@ json group_to_json(const ControlGroup& g) {
     return j;
 }
 
-ControlGroup group_from(const json& j, const std::string& place, std::string* fault) {
-    return item_from<ControlGroup>(j, place, fault, {"name"}, [&](Taker& t, ControlGroup& group) {
+ControlGroup group_from(json j, const std::string& place, const Reading& reading) {
+    std::string* const fault = reading.fault;
+    return item_from<ControlGroup>(std::move(j), place, fault, {"name"}, [&](Taker& t, ControlGroup& group) {
         row_fields(t, group);
-        if (const json* v = t.take("members")) group.members = ids_from(*v, t.at("members"), fault);
-        take_rides(t, group.rides, RowKind::group, fault);
+        if (json* v = t.take("members")) group.members = ids_from(*v, t.at("members"), fault);
+        take_rides(t, group.rides, RowKind::group, reading);
     });
 }
 
@@ -409,12 +471,12 @@ json hand_off_to_json(const HandOff& h) {
     return j;
 }
 
-HandOff hand_off_from(const json& given, std::string* fault) {
-    Taker t(given, "hand_off", fault);
+HandOff hand_off_from(json given, std::string* fault) {
+    Taker t(std::move(given), "hand_off", fault);
     HandOff h;
     hand_off_fields(t, h);
-    if (const json* v = t.take("own")) {
-        Taker own(json(*v), "hand_off.own", fault);
+    if (json* v = t.take("own")) {
+        Taker own(std::move(*v), "hand_off.own", fault);
         limit_fields(own, h.own);
         h.own.unknown = own.left();
     }
@@ -445,14 +507,14 @@ json recording_to_json(const Recording& r, const fs::path& folder) {
     return j;
 }
 
-Recording recording_from(const json& j, const std::string& place, const fs::path& folder, std::string* fault) {
-    return item_from<Recording>(j, place, fault, {"name", "file"}, [&](Taker& t, Recording& r) {
+Recording recording_from(json j, const std::string& place, const fs::path& folder, std::string* fault) {
+    return item_from<Recording>(std::move(j), place, fault, {"name", "file"}, [&](Taker& t, Recording& r) {
         recording_fields(t, r);
         take_path(t, "file", r.file, folder);
         take_path(t, "session", r.session, folder);
-        t.each("passages", limits::most_passages, [&](const json& item, const std::string& where) {
+        t.each("passages", limits::most_passages, [&](json item, const std::string& where) {
             r.passages.push_back(item_from<RecordingPassage>(
-                item, where, fault, {"from_s", "to_s"},
+                std::move(item), where, fault, {"from_s", "to_s"},
                 [](Taker& passage, RecordingPassage& p) { recording_passage_fields(passage, p); }));
         });
     });
@@ -477,49 +539,35 @@ json blind_to_json(const BlindResult& b) {
     return j;
 }
 
-BlindResult blind_from(const json& j, const std::string& place, std::string* fault) {
-    return item_from<BlindResult>(j, place, fault, {"versions"}, [&](Taker& t, BlindResult& b) {
+BlindResult blind_from(json j, const std::string& place, std::string* fault) {
+    return item_from<BlindResult>(std::move(j), place, fault, {"versions"}, [&](Taker& t, BlindResult& b) {
         blind_result_fields(t, b);
-        t.each("versions", limits::most_blind_versions, [&](const json& item, const std::string& where) {
-            Taker version(item, where, fault);
+        t.each("versions", limits::most_blind_versions, [&](json item, const std::string& where) {
+            Taker version(std::move(item), where, fault);
             blind_version_fields(version, b.versions.emplace_back(), b.chosen.emplace_back());
         });
     });
 }
 
-/// Ids that are missing or there twice are given anew; outputs that lead nowhere or in a circle lead to the main
-/// output.
-void mend_routing(Session& s) {
-    std::set<TrackId> ids;
-    const auto mend = [&](TrackId& id) {
-        if (id == 0 || !ids.insert(id).second) id = *ids.insert(ids.empty() ? 1 : *ids.rbegin() + 1).first;
-        s.next_id = std::max(s.next_id, id + 1);
+/// Rows without an id, of which the first versions had some, get one.  What else is wrong with ids and outputs is
+/// refused by validate().  An id that was given once is never given again: `next_id` is above all of them.
+void give_ids(Session& s) {
+    const auto above = [&s](TrackId id) { s.next_id = std::max(s.next_id, id + 1); };
+    for (const auto& t : s.tracks) above(t->id);
+    for (const Bus& b : s.buses) above(b.id);
+    for (const ControlGroup& g : s.groups) above(g.id);
+    for (auto& track : s.tracks) {
+        if (track->id != 0) continue;
+        Track t = *track;
+        t.id = s.next_id++;
+        track = std::make_shared<const Track>(std::move(t));
+    }
+    const auto give = [&s](auto& list) {
+        for (size_t n = 0; n < list.size(); ++n)
+            if (list[n].id == 0) list.change()[n].id = s.next_id++;
     };
-    const auto leads_nowhere = [&](TrackId output) {
-        size_t steps = 0;
-        for (TrackId at = output; at != main_output; ++steps) {
-            const Bus* bus = s.find_bus(at);
-            if (!bus || steps > s.buses.size()) return true;
-            at = bus->output;
-        }
-        return false;
-    };
-    const auto change_tracks = [&](const auto& wants, const auto& change) {
-        for (auto& track : s.tracks) {
-            if (!wants(*track)) continue;
-            Track t = *track;
-            change(t);
-            track = std::make_shared<const Track>(std::move(t));
-        }
-    };
-    change_tracks([&](const Track& t) { return t.id == 0 || !ids.insert(t.id).second; },
-                  [&](Track& t) { t.id = *ids.insert(ids.empty() ? 1 : *ids.rbegin() + 1).first; });
-    for (const auto& t : s.tracks) s.next_id = std::max(s.next_id, t->id + 1);
-    for (Bus& b : s.buses.change()) mend(b.id);
-    for (ControlGroup& g : s.groups.change()) mend(g.id);
-    for (size_t i = 0; i < s.buses.size(); ++i)
-        if (leads_nowhere(s.buses[i].id)) s.buses.change()[i].output = main_output;
-    change_tracks([&](const Track& t) { return leads_nowhere(t.output); }, [](Track& t) { t.output = main_output; });
+    give(s.buses);
+    give(s.groups);
 }
 
 }  // namespace
@@ -529,6 +577,7 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
     j["format"] = format_name;
     j["version"] = session_version;
     j["sample_rate"] = s.sample_rate;
+    j["next_id"] = s.next_id;
     j["pan_law"] = name_in(pan_law_names, s.pan_law);
     j["target_sheet"] = sheet_to_json(s.targets);
     j["tracks"] = json::array();
@@ -557,11 +606,22 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
     return j.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
 }
 
+namespace {
+Result<Session> session_from(json j, PointLists& lists, const fs::path& session_file);
+}  // namespace
+
 Result<Session> session_from_json(const std::string& text, const fs::path& session_file) {
     const std::string name = session_file.string();
-    const auto parsed = parse_json(text, name, to_say("not a session file"));
+    PointLists lists;
+    auto parsed = parse_json(text, name, to_say("not a session file"), &lists);
     if (!parsed) return tl::unexpected(parsed.error());
-    const json& j = *parsed;
+    return session_from(std::move(*parsed), lists, session_file);
+}
+
+namespace {
+
+Result<Session> session_from(json j, PointLists& lists, const fs::path& session_file) {
+    const std::string name = session_file.string();
     if (!j.is_object() || !j.contains("format") || j["format"] != format_name)
         return fail(name, said("not a session file: \"format\" is not \"isotonus-session\""));
     if (!j.contains("version") || !j["version"].is_number_integer())
@@ -573,77 +633,104 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
 
     std::string fault;
     Session s;
-    Taker t(j, "", &fault);
+    Taker t(std::move(j), "", &fault);
     t.take("format");
     t.take("version");
     session_fields(t, s);
-    if (const json* v = t.take("target_sheet")) s.targets = sheet_from(*v, "target_sheet", &fault);
+    if (json* v = t.take("target_sheet")) s.targets = sheet_from(*v, "target_sheet", &fault);
     // Relative paths are meant from where the session file really is, whatever link led to it; absolute ones win.
     const fs::path folder = real_path(session_file).parent_path();
-    t.each("tracks", limits::most_rows, [&](const json& item, const std::string& place) {
-        s.tracks.push_back(std::make_shared<const Track>(track_from(item, place, folder, &fault)));
+    const Reading reading{&fault, folder, &lists};
+    std::vector<Bus> buses;
+    std::vector<ControlGroup> groups;
+    std::vector<Section> found_sections;
+    std::vector<TempoMark> tempo;
+    std::vector<Recording> recordings;
+    std::vector<ListeningNote> notes;
+    std::vector<BlindResult> blind_results;
+    t.each("tracks", limits::most_rows, [&](json item, const std::string& place) {
+        s.tracks.push_back(std::make_shared<const Track>(track_from(std::move(item), place, reading)));
     });
-    t.each("buses", limits::most_rows, [&](const json& item, const std::string& place) {
-        s.buses.push_back(bus_from(item, place, folder, &fault));
-    });
+    t.each("buses", limits::most_rows,
+           [&](json item, const std::string& place) { buses.push_back(bus_from(std::move(item), place, reading)); });
     t.each("control_groups", limits::most_rows,
-           [&](const json& item, const std::string& place) { s.groups.push_back(group_from(item, place, &fault)); });
+           [&](json item, const std::string& place) { groups.push_back(group_from(std::move(item), place, reading)); });
     size_t selection = 0;
-    t.each("selections", s.selections.size(), [&](const json& item, const std::string& place) {
-        s.selections[selection++] = ids_from(item, place, &fault);
+    t.each("selections", s.selections.size(),
+           [&](json item, const std::string& place) { s.selections[selection++] = ids_from(item, place, &fault); });
+    if (json* v = t.take("anchor_order")) s.anchor_order = ids_from(*v, "anchor_order", &fault);
+    t.each("sections", limits::most_sections, [&](json item, const std::string& place) {
+        found_sections.push_back(item_from<Section>(std::move(item), place, &fault, {"name"},
+                                                    [](Taker& r, Section& section) { section_fields(r, section); }));
     });
-    if (const json* v = t.take("anchor_order")) s.anchor_order = ids_from(*v, "anchor_order", &fault);
-    t.each("sections", limits::most_sections, [&](const json& item, const std::string& place) {
-        s.sections.push_back(item_from<Section>(item, place, &fault, {"name"},
-                                                [](Taker& r, Section& section) { section_fields(r, section); }));
+    t.each("tempo", limits::most_tempo_marks, [&](json item, const std::string& place) {
+        tempo.push_back(item_from<TempoMark>(std::move(item), place, &fault, {},
+                                             [](Taker& r, TempoMark& mark) { tempo_fields(r, mark); }));
     });
-    t.each("tempo", limits::most_tempo_marks, [&](const json& item, const std::string& place) {
-        s.tempo.push_back(
-            item_from<TempoMark>(item, place, &fault, {}, [](Taker& r, TempoMark& mark) { tempo_fields(r, mark); }));
+    if (json* v = t.take("hand_off")) s.hand_off = hand_off_from(std::move(*v), &fault);
+    t.each("recordings", limits::most_recordings, [&](json item, const std::string& place) {
+        recordings.push_back(recording_from(std::move(item), place, folder, &fault));
     });
-    if (const json* v = t.take("hand_off")) s.hand_off = hand_off_from(json(*v), &fault);
-    t.each("recordings", limits::most_recordings, [&](const json& item, const std::string& place) {
-        s.recordings.push_back(recording_from(item, place, folder, &fault));
+    t.each("listening_notes", limits::most_notes, [&](json item, const std::string& place) {
+        notes.push_back(
+            item_from<ListeningNote>(std::move(item), place, &fault, {"time_s"},
+                                     [](Taker& r, ListeningNote& note) { listening_note_fields(r, note); }));
     });
-    t.each("listening_notes", limits::most_notes, [&](const json& item, const std::string& place) {
-        s.notes.push_back(item_from<ListeningNote>(
-            item, place, &fault, {"time_s"}, [](Taker& r, ListeningNote& note) { listening_note_fields(r, note); }));
+    t.each("blind_comparisons", limits::most_blind_results, [&](json item, const std::string& place) {
+        blind_results.push_back(blind_from(std::move(item), place, &fault));
     });
-    t.each("blind_comparisons", limits::most_blind_results, [&](const json& item, const std::string& place) {
-        s.blind_results.push_back(blind_from(item, place, &fault));
-    });
-    if (const json* v = t.take("main")) {
-        Taker r(json(*v), "main", &fault);
+    if (json* v = t.take("main")) {
+        Taker r(std::move(*v), "main", &fault);
         main_fields(r, s);
-        take_rides(r, s.main_rides, RowKind::main, &fault);
-        take_chain(r, s.main_chain, s.main_rides, folder, &fault);
+        take_rides(r, s.main_rides, RowKind::main, reading);
+        take_chain(r, s.main_chain, s.main_rides, reading);
         s.unknown_main = r.left();
     }
     s.unknown = t.left();
     if (!fault.empty()) return fail(name, say("the session cannot be read: {}", fault));
-    std::vector<Section>& sections = s.sections.change();
-    std::stable_sort(sections.begin(), sections.end(),
+    std::stable_sort(found_sections.begin(), found_sections.end(),
                      [](const Section& a, const Section& b) { return a.start_s < b.start_s; });
-    sort_tempo(s.tempo.change());
-    if (!s.notes.empty()) sort_notes(s.notes.change());
-    mend_routing(s);
+    sort_tempo(tempo);
+    sort_notes(notes);
+    if (!buses.empty()) s.buses = std::move(buses);
+    if (!groups.empty()) s.groups = std::move(groups);
+    if (!found_sections.empty()) s.sections = std::move(found_sections);
+    if (!tempo.empty()) s.tempo = std::move(tempo);
+    if (!recordings.empty()) s.recordings = std::move(recordings);
+    if (!notes.empty()) s.notes = std::move(notes);
+    if (!blind_results.empty()) s.blind_results = std::move(blind_results);
+    give_ids(s);
     if (const auto valid = validate(s); !valid)
         return fail(name, say("the session cannot be read: {}", valid.error().what));
     return s;
 }
 
+}  // namespace
+
 Result<Session> read_session(const fs::path& file) {
-    const auto text = read_whole(file, limits::most_session_bytes);
-    if (!text) return tl::unexpected(text.error());
-    if (text->empty()) return fail(file.string(), said("not a session file: the file is empty"));
-    return session_from_json(*text, file);
+    PointLists lists;
+    json document;
+    {
+        // The text goes before the document becomes a session: both may be large.
+        const auto text = read_whole(file, limits::most_session_bytes);
+        if (!text) return tl::unexpected(text.error());
+        if (text->empty()) return fail(file.string(), said("not a session file: the file is empty"));
+        auto parsed = parse_json(*text, file.string(), to_say("not a session file"), &lists);
+        if (!parsed) return tl::unexpected(parsed.error());
+        document = std::move(*parsed);
+    }
+    return session_from(std::move(document), lists, file);
 }
 
 Result<void> write_session(const Session& session, const fs::path& file) {
     if (auto valid = validate(session); !valid)
         return fail(file.string(),
                     say("the session is not written, since it could not be read again: {}", valid.error().what));
-    return write_whole(file, session_to_json(session, real_path(file).parent_path()), protected_by(session, {}));
+    const std::string text = session_to_json(session, real_path(file).parent_path());
+    if (text.size() > limits::most_session_bytes)
+        return fail(file.string(), said("the session is not written, since it would be too large to be read again: "
+                                        "simplify its longest rides"));
+    return write_whole(file, text, protected_by(session, {}));
 }
 
 Result<void> change_session(const fs::path& file, const std::function<Result<void>(Session&)>& change) {
@@ -664,8 +751,8 @@ Result<std::vector<Recording>> read_shelf(const fs::path& file) {
     if (!parsed) return tl::unexpected(parsed.error());
     std::string fault;
     Taker t(*parsed, "", &fault);
-    t.each("references", limits::most_recordings, [&](const json& item, const std::string& place) {
-        found.push_back(recording_from(item, place, file.parent_path(), &fault));
+    t.each("references", limits::most_recordings, [&](json item, const std::string& place) {
+        found.push_back(recording_from(std::move(item), place, file.parent_path(), &fault));
     });
     if (!fault.empty()) return fail(file.string(), say("the list of references cannot be read: {}", fault));
     return found;

@@ -26,7 +26,7 @@ nlohmann::json chain_to_json(const Chain& chain, const Rides& rides, const fs::p
 class Taker;
 void take_chain(Taker& from, Chain& chain, Rides& rides, const fs::path& folder, std::string* fault);
 
-/// A regular file of 256 MiB at most.
+/// A regular file of 128 MiB at most.
 Result<Session> read_session(const fs::path& file);
 
 /// Fails, and leaves the old file, when the session is not valid (see validate.h), when the file is one of those that

@@ -1,7 +1,11 @@
 // A list that copies of a session share until one of them changes it.
 #pragma once
 
+#include <algorithm>
+#include <cstdint>
 #include <memory>
+#include <mutex>
+#include <unordered_map>
 #include <utility>
 #include <vector>
 
@@ -12,12 +16,12 @@ template <class T>
 class SharedList {
   public:
     SharedList() = default;
-    SharedList(std::vector<T> items) : items_(std::make_shared<std::vector<T>>(std::move(items))) {}
+    SharedList(std::vector<T> items) : items_(std::make_shared<Items>(std::move(items))) {}
     SharedList(std::initializer_list<T> items) : SharedList(std::vector<T>(items)) {}
 
     const std::vector<T>& items() const {
         static const std::vector<T> none;
-        return items_ ? *items_ : none;
+        return items_ ? items_->list : none;
     }
     operator const std::vector<T>&() const { return items(); }
     auto begin() const { return items().begin(); }
@@ -30,17 +34,42 @@ class SharedList {
 
     /// The items, to be changed.  Not to be kept: another copy of the list may share them afterwards.
     std::vector<T>& change() {
-        items_ = items_ ? std::make_shared<std::vector<T>>(*items_) : std::make_shared<std::vector<T>>();
-        return *items_;
+        items_ = items_ ? std::make_shared<Items>(items_->list) : std::make_shared<Items>(std::vector<T>());
+        return items_->list;
     }
     void push_back(T item) { change().push_back(std::move(item)); }
+
+    /// The item with this id; null when there is none.  Quick also when there are thousands.
+    const T* with_id(uint64_t id) const {
+        const std::vector<T>& list = items();
+        const auto has_id = [id](const T& item) { return item.id == id; };
+        constexpr size_t few = 16;
+        if (list.size() > few) {
+            std::call_once(items_->indexed, [this] {
+                for (size_t n = 0; n < items_->list.size(); ++n) items_->places.emplace(items_->list[n].id, n);
+            });
+            const auto at = items_->places.find(id);
+            if (at == items_->places.end() && items_->places.size() == list.size()) return nullptr;
+            if (at != items_->places.end() && at->second < list.size() && has_id(list[at->second]))
+                return &list[at->second];
+            // Somebody still changes them.
+        }
+        const auto at = std::find_if(list.begin(), list.end(), has_id);
+        return at == list.end() ? nullptr : &*at;
+    }
 
     /// The same items, known without looking at them.
     bool shares_with(const SharedList& other) const { return items_ == other.items_; }
     bool operator==(const SharedList& other) const { return shares_with(other) || items() == other.items(); }
 
   private:
-    std::shared_ptr<std::vector<T>> items_;
+    struct Items {
+        explicit Items(std::vector<T> items) : list(std::move(items)) {}
+        std::vector<T> list;
+        std::once_flag indexed;
+        std::unordered_map<uint64_t, size_t> places;  ///< by id
+    };
+    std::shared_ptr<Items> items_;
 };
 
 }  // namespace isotonus

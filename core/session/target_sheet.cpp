@@ -88,8 +88,8 @@ TargetSheet sheet_from(const json& j, const std::string& place, std::string* fau
     if (const json* p = t.take("percussive"))
         s.percussive = target_from(json(*p), t.at("percussive"), s.percussive, fault);
     if (const json* p = t.take("sustained")) s.sustained = target_from(json(*p), t.at("sustained"), s.sustained, fault);
-    t.each("rules", limits::most_rules, [&](const json& item, const std::string& rule_place) {
-        Taker r(item, rule_place, fault);
+    t.each("rules", limits::most_rules, [&](json item, const std::string& rule_place) {
+        Taker r(std::move(item), rule_place, fault);
         TargetRule rule;
         r.required("target");
         rule_fields(r, rule);

@@ -199,19 +199,29 @@ void check_ids_and_routing(LimitCheck& check, const Session& s) {
     for (const auto& t : s.tracks) take(t->id, t->name);
     for (const Bus& b : s.buses) take(b.id, b.name), buses[b.id] = b.output;
     for (const ControlGroup& g : s.groups) take(g.id, g.name);
-    const auto lead = [&](TrackId output, const std::string& name) {
-        size_t steps = 0;
-        for (TrackId at = output; at != main_output; ++steps) {
+    for (const auto& t : s.tracks)
+        if (t->output != main_output && !buses.contains(t->output))
+            check.inside(t->name, 0, [&] { check.complain("output", said("leads to no bus")); });
+    // From every bus on to one that was looked at before: each is passed once.
+    enum class Seen { no, under_way, done };
+    std::unordered_map<TrackId, Seen> seen;
+    for (const Bus& b : s.buses) {
+        if (check.failed()) return;
+        std::vector<TrackId> way;
+        TrackId at = b.id;
+        while (at != main_output && seen[at] == Seen::no) {
+            seen[at] = Seen::under_way;
+            way.push_back(at);
             const auto bus = buses.find(at);
-            if (bus == buses.end() || steps > buses.size())
-                return check.inside(name, 0, [&] {
-                    check.complain("output", bus == buses.end() ? said("leads to no bus") : said("leads in a circle"));
-                });
+            if (bus == buses.end())
+                return check.inside(s.name_of(way.size() > 1 ? way[way.size() - 2] : at), 0,
+                                    [&] { check.complain("output", said("leads to no bus")); });
             at = bus->second;
         }
-    };
-    for (const auto& t : s.tracks) lead(t->output, t->name);
-    for (const Bus& b : s.buses) lead(b.output, b.name);
+        if (at != main_output && seen[at] == Seen::under_way)
+            return check.inside(s.name_of(at), 0, [&] { check.complain("output", said("leads in a circle")); });
+        for (const TrackId id : way) seen[id] = Seen::done;
+    }
 }
 
 /// A row needs what leads to it, what is sent to it, and what its processors listen to: that must not go in a circle. A
@@ -222,10 +232,12 @@ void check_needs(LimitCheck& check, const Session& s) {
         bool listened;
     };
     std::unordered_map<TrackId, std::vector<Need>> needs;
+    std::unordered_set<TrackId> buses;
+    for (const Bus& b : s.buses) buses.insert(b.id);
     const auto add = [&](const auto& row) {
         if (row.output != main_output) needs[row.output].push_back({row.id, false});
         for (const Send& send : row.sends) {
-            if (!s.find_bus(send.to))
+            if (!buses.contains(send.to))
                 check.inside(row.name, 0, [&] { check.complain("send", said("leads to no bus")); });
             needs[send.to].push_back({row.id, false});
         }
@@ -237,7 +249,7 @@ void check_needs(LimitCheck& check, const Session& s) {
     // Tracks are known before buses are: they listen to tracks only.
     for (const auto& t : s.tracks)
         for (const Processor& p : t->chain)
-            if (s.find_bus(p.key))
+            if (buses.contains(p.key))
                 check.inside(t->name, 0, [&] {
                     check.complain("key",
                                    said("is a bus: a track listens to tracks, buses and the main output to any row"));
@@ -245,16 +257,36 @@ void check_needs(LimitCheck& check, const Session& s) {
     enum class Seen { no, under_way, done };
     std::unordered_map<TrackId, Seen> seen;
     std::vector<Need> way;
-    const std::function<bool(TrackId)> is_round = [&](TrackId id) {
-        if (seen[id] != Seen::no) return seen[id] == Seen::under_way;
-        seen[id] = Seen::under_way;
-        if (const auto others = needs.find(id); others != needs.end())
-            for (const Need& other : others->second) {
-                way.push_back(other);
-                if (is_round(other.row)) return true;
-                way.pop_back();
+    // Depth first, without recursion: rows may stand in a line of thousands.
+    const auto is_round = [&](TrackId first) {
+        static const std::vector<Need> none;
+        struct Place {
+            TrackId row;
+            const std::vector<Need>* needs;
+            size_t next = 0;
+        };
+        const auto needs_of = [&](TrackId id) {
+            const auto at = needs.find(id);
+            return at == needs.end() ? &none : &at->second;
+        };
+        if (seen[first] != Seen::no) return false;
+        std::vector<Place> places{{first, needs_of(first)}};
+        seen[first] = Seen::under_way;
+        while (!places.empty()) {
+            Place& here = places.back();
+            if (here.next == here.needs->size()) {
+                seen[here.row] = Seen::done;
+                places.pop_back();
+                if (!way.empty()) way.pop_back();
+                continue;
             }
-        seen[id] = Seen::done;
+            const Need& other = (*here.needs)[here.next++];
+            if (seen[other.row] == Seen::done) continue;
+            way.push_back(other);
+            if (seen[other.row] == Seen::under_way) return true;
+            seen[other.row] = Seen::under_way;
+            places.push_back({other.row, needs_of(other.row)});
+        }
         return false;
     };
     for (const auto& [id, others] : needs) {
@@ -306,10 +338,14 @@ Result<void> validate(const Session& s, const Session* before) {
         const Track* const old = at == known.end() ? nullptr : at->second;
         if (old != t.get()) check_track(check, *t, old);
     }
+    std::unordered_map<TrackId, const Bus*> known_buses;
+    if (before)
+        for (const Bus& b : before->buses) known_buses[b.id] = &b;
     const auto of = [&](const auto& list) { return before ? &(before->*list) : nullptr; };
     check_list(check, "bus", s.buses, of(&Session::buses), limits::most_rows, [&](const Bus& bus) {
         mixed_fields(check, bus);
-        const Bus* const old = before ? before->find_bus(bus.id) : nullptr;
+        const auto known_bus = known_buses.find(bus.id);
+        const Bus* const old = known_bus == known_buses.end() ? nullptr : known_bus->second;
         check_rides(check, bus.rides, old ? &old->rides : nullptr, RowKind::bus);
         check_chain(check, bus.chain, bus.rides);
         check_sends(check, bus.sends, bus.rides);

@@ -59,10 +59,16 @@ CurvePtr ride_of(const Rides& rides, const Processor& processor, const Parameter
     return rides.heard(Parameter(parameter, processor.id));
 }
 
+}  // namespace
+
+bool is_wanted(const Processor& p, const Rides& rides) { return p.in || ride_of(rides, p, common[in_at]); }
+
+namespace {
+
 /// It is in at some time, or changes the level while it is out.
 bool is_at_work(const Processor& p, const Rides& rides) {
     if (!processor_type(p.type) || plugin_fault(p.type)) return false;
-    return p.in || ride_of(rides, p, common[in_at]) || (p.match && p.match_db != 0.0);
+    return is_wanted(p, rides) || (p.match && p.match_db != 0.0);
 }
 
 }  // namespace
@@ -328,6 +334,10 @@ bool ChainRun::pass_at_once(Step& step, int64_t ends_at, float* cell, int cells,
 size_t ChainRun::steps() const { return steps_.size(); }
 size_t ChainRun::place_of(size_t step) const { return steps_[step]->place; }
 float ChainRun::reduction_db(size_t step, int cell) const { return steps_[step]->reductions_db[cell]; }
+
+bool ChainRun::begun_again() const {
+    return std::any_of(steps_.begin(), steps_.end(), [](const auto& step) { return step->running->begun_again(); });
+}
 
 std::string ChainRun::fault(size_t step) const { return steps_[step]->running->fault(); }
 

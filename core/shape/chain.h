@@ -18,6 +18,8 @@ std::vector<const ParameterInfo*> parameters_of(const Processor& processor);
 double setting_of(const Processor& processor, const ParameterInfo& parameter);
 void set_value(Processor& processor, const ParameterInfo& parameter, double value);
 
+/// The user wants it to work, at some time of the song: it is in, or rides in and out.
+bool is_wanted(const Processor& processor, const Rides& rides);
 /// Changes what passes through it: something of it is in, rides, or matches.
 bool does_anything(const Chain& chain, const Rides& rides);
 /// How long it rings on at most after its input has ended, s.
@@ -63,6 +65,8 @@ class ChainRun {
     float reduction_db(size_t step, int cell) const;
     /// Why it does nothing; empty: it does something.
     std::string fault(size_t step) const;
+    /// One of them lost what it remembered since this run began.
+    bool begun_again() const;
 
     /// Gain of its linear processors at a frequency, as they are set at the song's start; of what both sides share.
     double response_db(double hz) const;

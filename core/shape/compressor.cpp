@@ -1,5 +1,7 @@
 #include "core/shape/compressor.h"
 
+#include <utility>
+
 #include "core/audio/kernels.h"
 #include "core/decibels.h"
 #include "core/shape/dynamics.h"
@@ -147,8 +149,8 @@ struct Compressor {
 
     void prepare(const Settings& s, int, double rate, bool first) {
         s_ = s;
-        // The look ahead is of the processor as a whole and does not ride.
-        if (first) latency_ = static_cast<int>(s.lookahead_ms * 0.001 * rate + 0.5);
+        // The look ahead is of the processor as a whole: it does not ride, wherever reading begins.
+        if (!std::exchange(latency_is_set_, true)) latency_ = static_cast<int>(s.lookahead_ms * 0.001 * rate + 0.5);
         key_.set(s.key_low_cut_hz, s.key_high_cut_hz, rate, first);
         attack_ = keep_of(s.attack_ms * 0.001, rate);
         release_ = keep_of(s.release_ms * 0.001, rate);
@@ -204,6 +206,7 @@ struct Compressor {
     Settings s_;
     KeyFilter key_;
     int latency_ = 0;
+    bool latency_is_set_ = false;
     double attack_ = 0.0, release_ = 0.0, quick_ = 0.0, slow_attack_ = 0.0, slow_release_ = 0.0;
     double power_keep_ = 0.0;
 };

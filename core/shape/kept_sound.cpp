@@ -2,54 +2,50 @@
 
 #include <vector>
 
-#include "core/audio/media.h"
-#include "core/files/paths.h"
-#include "core/files/pending_file.h"
+#include "core/files/artifact_cache.h"
 
 namespace isotonus {
 
 namespace {
 
-fs::path file_of(const std::string& key) { return cache_folder() / ("plugin-" + key + ".f32"); }
-
 constexpr int64_t piece = 1 << 18;  // floats
+constexpr auto float_bytes = static_cast<int64_t>(sizeof(float));
 
 }  // namespace
 
 std::optional<KeptSound> kept_sound(const std::string& key, int channels) {
-    const auto file = is_there(file_of(key)) ? PooledFile::open(file_of(key)) : Result<std::shared_ptr<PooledFile>>();
-    if (!file || !*file) return std::nullopt;
-    const int64_t floats = (*file)->bytes() / static_cast<int64_t>(sizeof(float));
-    KeptSound kept{Spooled::reserve(floats), floats / channels};
-    if (!kept.spool || floats % channels != 0) return std::nullopt;
+    const auto found = find_unchecked_artifact(Artifact::plugin_sound, key);
+    if (!found) return std::nullopt;
+    const int64_t floats = found->bytes / float_bytes;
+    const auto spool = Spooled::reserve(floats);
+    if (!spool || found->bytes % float_bytes != 0 || floats % channels != 0) return std::nullopt;
+    KeptSound kept{*spool, floats / channels};
+    ArtifactCheck check(Artifact::plugin_sound, key);
     std::vector<float> samples(static_cast<size_t>(std::min(piece, floats)));
     for (int64_t at = 0; at < floats; at += piece) {
-        const int64_t some = std::min(piece, floats - at), bytes = some * static_cast<int64_t>(sizeof(float));
+        const int64_t some = std::min(piece, floats - at), bytes = some * float_bytes;
         int problem = 0;
-        if ((*file)->read(at * static_cast<int64_t>(sizeof(float)), samples.data(), bytes, &problem) != bytes ||
+        if (found->file->read(at * float_bytes, samples.data(), bytes, &problem) != bytes ||
             !kept.spool->write(at, samples.data(), some))
             return std::nullopt;
+        check.add(samples.data(), static_cast<size_t>(bytes));
     }
-    // What is used stays longest in the cache.
-    std::error_code problem;
-    fs::last_write_time(file_of(key), fs::file_time_type::clock::now(), problem);
-    return kept;
+    return check.is_undamaged(*found) ? std::optional(std::move(kept)) : std::nullopt;
 }
 
 void keep_sound(const std::string& key, const Spooled& spool, int channels, int64_t frames) {
-    if (!make_folder(cache_folder())) return;
-    auto file = PendingFile::create(file_of(key), {});
-    if (!file) return;
     const int64_t floats = frames * channels;
+    auto file = begin_artifact(Artifact::plugin_sound, key, floats * float_bytes);
+    if (!file) return;
     std::vector<float> samples(static_cast<size_t>(std::min(piece, floats)));
     for (int64_t at = 0; at < floats; at += piece) {
         const int64_t some = std::min(piece, floats - at);
         if (!spool.read(at, samples.data(), some)) return;
         const std::string_view bytes(reinterpret_cast<const char*>(samples.data()),
                                      static_cast<size_t>(some) * sizeof(float));
-        if (!file->write(at * static_cast<int64_t>(sizeof(float)), bytes)) return;
+        if (!file->write(at * float_bytes, bytes)) return;
     }
-    (void)file->commit();
+    (void)keep_artifact(*file, Artifact::plugin_sound, key);
 }
 
 }  // namespace isotonus

@@ -5,7 +5,7 @@
 #include <optional>
 #include <string>
 
-#include "core/audio/spool.h"
+#include "core/files/spool.h"
 
 namespace isotonus {
 

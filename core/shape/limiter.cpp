@@ -13,7 +13,7 @@ namespace isotonus {
 namespace {
 
 constexpr double look_s = 0.002;
-constexpr int most_look = 512;        ///< frames, enough for 192 kHz
+constexpr int most_look = 1536;       ///< frames, as many as 768 kHz have
 constexpr int taps = 12, before = 6;  ///< of the filters between samples, and how many of them lie ahead
 constexpr double margin_db = 0.03;    ///< for the gain's own movement
 

@@ -25,6 +25,16 @@ class Ring {
         copy(out, samples_ + from, to_end);
         copy(out + to_end, samples_, all - to_end);
     }
+    /// A cell of which the first came `from` places before `at` at its start and `to` places at its end: a place that
+    /// moves is faded from the one to the other.
+    void read_gliding(uint32_t at, size_t from, size_t to, float* out) const {
+        read(at, to, out, cell_frames);
+        if (from == to) return;
+        float old[cell_frames];
+        read(at, from, old, cell_frames);
+        for (int i = 0; i < cell_frames; ++i)
+            out[i] = old[i] + (out[i] - old[i]) * static_cast<float>(i + 1) / cell_frames;
+    }
     /// The value `back` places before `at`, between four samples (Catmull and Rom's cubic); `back` from 2 to length
     /// - 3.
     float between(uint32_t at, double back) const {

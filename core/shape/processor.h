@@ -69,6 +69,8 @@ class Running {
     virtual float reduction_db(int cell) const = 0;
     /// What a linear one does to a frequency (radians a frame) that both sides have in common, as it was last set.
     virtual std::complex<double> response(double radians) const = 0;
+    /// It lost what it remembered in the middle and went on: good enough for the ear, not for what is kept.
+    virtual bool begun_again() const { return false; }
     /// Why it lets through what comes in, in a sentence; empty: it does not.
     virtual std::string fault() const { return {}; }
 };

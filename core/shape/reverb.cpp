@@ -152,21 +152,22 @@ struct Reverb {
     }
 
     void prepare(const Settings& s, int, double rate, bool first) {
-        if (first) {
-            before_ = static_cast<size_t>(std::lround(s.predelay_ms * 0.001 * rate));
-            double sum = 0.0;
-            for (size_t n = 0; n < lines_count; ++n) {
-                delay_[n] = std::max<size_t>(cell_frames, static_cast<size_t>(s.size * line_ms[n] * 0.001 * rate)) | 1U;
-                sum += static_cast<double>(delay_[n]);
-            }
-            mean_s_ = sum / lines_count / rate;
-            for (size_t n = 0; n < taps; ++n)
-                tap_[n] = static_cast<size_t>(std::lround(s.size * early[n].ms * 0.001 * rate));
+        from_places_ = to_places_;
+        to_places_.before = static_cast<size_t>(std::lround(s.predelay_ms * 0.001 * rate));
+        double sum = 0.0;
+        for (size_t n = 0; n < lines_count; ++n) {
+            const auto frames = static_cast<size_t>(s.size * line_ms[n] * 0.001 * rate);
+            to_places_.delay[n] = std::max<size_t>(cell_frames, frames) | 1U;
+            sum += static_cast<double>(to_places_.delay[n]);
         }
+        mean_s_ = sum / lines_count / rate;
+        for (size_t n = 0; n < taps; ++n)
+            to_places_.tap[n] = static_cast<size_t>(std::lround(s.size * early[n].ms * 0.001 * rate));
+        if (first) from_places_ = to_places_;
         cuts_.set(s.low_cut_hz, s.high_cut_hz, rate, first);
         // A line loses 60 dB in the decay's time: what is left of a pass, by frequency.
         for (size_t n = 0; n < lines_count; ++n) {
-            const double pass_s = static_cast<double>(delay_[n]) / rate;
+            const double pass_s = static_cast<double>(to_places_.delay[n]) / rate;
             const auto left = [pass_s](double decay_s) { return std::pow(10.0, -3.0 * pass_s / decay_s); };
             const double middle = left(s.decay_s), low = left(s.decay_s * s.low_factor) / middle,
                          high = left(s.decay_s * s.high_factor) / middle;
@@ -212,11 +213,12 @@ struct Reverb {
         state.before = at;
         // Places are counted from the cell's end.
         constexpr auto cell = static_cast<size_t>(cell_frames);
-        for (int s = 0; s < 2; ++s) before[s].read(at, before_ + cell, late_in[s], cell_frames);
+        const Places &from = from_places_, &to = to_places_;
+        for (int s = 0; s < 2; ++s) before[s].read_gliding(at, from.before + cell, to.before + cell, late_in[s]);
         if (from_.early != 0.0f || to_.early != 0.0f)
             for (size_t n = 0; n < taps; ++n)
                 for (int s = 0; s < 2; ++s) {
-                    before[s].read(at, before_ + tap_[n] + cell, part, cell_frames);
+                    before[s].read_gliding(at, from.before + from.tap[n] + cell, to.before + to.tap[n] + cell, part);
                     // A reflection comes from its own side more than from the other.
                     reflect(part, early_gains, s == 0 ? early[n].left : 0.4f * early[n].left,
                             s == 1 ? early[n].right : 0.4f * early[n].right, wet);
@@ -225,7 +227,7 @@ struct Reverb {
         LineCells cells;
         float* samples = lines + 2 * long_before;
         for (size_t n = 0; n < lines_count; ++n) {
-            Ring(samples, length(n, c.sample_rate)).read(state.at[n], delay_[n], cells[n], cell_frames);
+            Ring(samples, length(n, c.sample_rate)).read_gliding(state.at[n], from.delay[n], to.delay[n], cells[n]);
             samples += length(n, c.sample_rate);
         }
         absorb(cells, low_, high_, state.absorbed);
@@ -249,7 +251,11 @@ struct Reverb {
     }
 
   private:
-    size_t before_ = 0, delay_[lines_count] = {}, tap_[taps] = {};
+    /// Frames after which what comes in is heard: of the pre-delay, the lines, and the reflections.
+    struct Places {
+        size_t before = 0, delay[lines_count] = {}, tap[taps] = {};
+    };
+    Places from_places_, to_places_;
     double mean_s_ = 0.05;
     Shelf low_, high_;
     Glide from_, to_;
@@ -262,8 +268,8 @@ double tail_s(const Processor& processor, std::span<const double> values) {
     ValueSetter setter(values);
     s.fields(setter);
     if (!processor.impulse.empty()) {
-        const auto room = room_response(processor.impulse, 48000.0);
-        return room ? s.predelay_ms / 1000.0 + (*room)->seconds() : 0.0;
+        const auto seconds = impulse_seconds(processor.impulse);
+        return seconds ? s.predelay_ms / 1000.0 + *seconds : 0.0;
     }
     return s.predelay_ms / 1000.0 + 0.1 * s.size + s.decay_s * std::max({1.0, s.low_factor, s.high_factor});
 }

@@ -5,12 +5,14 @@
 #include <algorithm>
 #include <cmath>
 #include <cstring>
+#include <deque>
 #include <map>
 #include <mutex>
 
 #include "core/audio/fft.h"
 #include "core/audio/media.h"
 #include "core/audio/resample.h"
+#include "core/files/hash.h"
 #include "core/shape/dynamics.h"
 #include "core/shape/lines.h"
 #include "core/shape/reverb.h"
@@ -102,7 +104,9 @@ class RoomRunning final : public Running {
         const auto value = [&](const char* id) {
             return values[static_cast<size_t>(reverb_type().find(id) - reverb_type().parameters.data())];
         };
-        if (first_) before_ = static_cast<size_t>(std::lround(value("predelay_ms") * 0.001 * rate_));
+        before_from_ = before_to_;
+        before_to_ = static_cast<size_t>(std::lround(value("predelay_ms") * 0.001 * rate_));
+        if (first_) before_from_ = before_to_;
         cuts_.set(value("low_cut_hz"), value("high_cut_hz"), rate_, first_);
         width_from_ = width_to_;
         width_to_ = static_cast<float>(value("width") / 100.0);
@@ -132,8 +136,8 @@ class RoomRunning final : public Running {
             for (int i = 0; i < frames; ++i) side[i] = static_cast<float>(pair.at[i][s]);
             at = head.before;
             before.write(at, side, frames);
-            before.read(at, before_ + static_cast<size_t>(frames), in + s * 2 * room_block + room_block + head.filled,
-                        frames);
+            before.read_gliding(at, before_from_ + cell_frames, before_to_ + cell_frames,
+                                in + s * 2 * room_block + room_block + head.filled);
         }
         head.before = at;
         for (int i = 0; i < frames; ++i) {
@@ -146,6 +150,7 @@ class RoomRunning final : public Running {
                 cell[2 * i] = middle + (left - middle) * width, cell[2 * i + 1] = middle + (right - middle) * width;
         }
         width_from_ = width_to_;
+        before_from_ = before_to_;
         head.filled += frames;
         if (head.filled < room_block) return;
         head.filled = 0;
@@ -194,7 +199,7 @@ class RoomRunning final : public Running {
     int channels_;
     double rate_;
     std::shared_ptr<const RoomResponse> room_;
-    size_t partitions_, before_ = 0;
+    size_t partitions_, before_from_ = 0, before_to_ = 0;
     bool first_ = true;
     float width_from_ = 1.0f, width_to_ = 1.0f;
     KeyFilter cuts_;
@@ -222,17 +227,66 @@ class NoRoom final : public Running {
 
 }  // namespace
 
-Result<std::shared_ptr<const RoomResponse>> room_response(const fs::path& file, double sample_rate) {
+namespace {
+
+/// What is known of a file under its stamp.
+struct Known {
+    FileStamp stamp;
+    std::string content;
+    Result<double> seconds = 0.0;
+};
+
+Known look_at(const fs::path& file) {
+    Known known{settled_stamp_of(file), {}, 0.0};
+    const auto opened = PooledFile::open(file);
+    if (const auto hash = opened ? Hash::of(**opened) : tl::unexpected(opened.error()))
+        known.content = fmt::format("{:016x}", *hash);
+    if (const auto reader = SoundReader::open(file)) {
+        const SoundInfo& info = reader->info();
+        const int64_t most = std::min(info.frames, static_cast<int64_t>(longest_room_s * info.sample_rate));
+        known.seconds = static_cast<double>(converted_frames(most, info.sample_rate, 48000)) / 48000.0;
+    } else {
+        known.seconds = tl::unexpected(reader.error());
+    }
+    return known;
+}
+
+Known known_of(const fs::path& file) {
     static std::mutex mutex;
-    static std::map<std::string, std::weak_ptr<const RoomResponse>> all;
-    const std::string key = cache_key(file, fmt::format("impulse {}", sample_rate));
+    static std::map<fs::path, Known> all;
+    const FileStamp now = stamp_of(file);
     {
         const std::scoped_lock lock(mutex);
-        if (auto known = all[key].lock()) return known;
+        if (const auto at = all.find(file); at != all.end() && at->second.stamp == now) return at->second;
     }
-    auto read = without_exceptions(file.string(), [&] { return read_room(file, sample_rate); });
+    Known known = without_exceptions(file.string(), [&]() -> Result<Known> { return look_at(file); }).value_or(Known{});
     const std::scoped_lock lock(mutex);
-    if (read) all[key] = *read;
+    return all[file] = known;
+}
+
+}  // namespace
+
+std::string impulse_content(const fs::path& file) { return known_of(file).content; }
+
+Result<double> impulse_seconds(const fs::path& file) { return known_of(file).seconds; }
+
+Result<std::shared_ptr<const RoomResponse>> room_response(const fs::path& file, double sample_rate) {
+    // Those that were used last stay, whoever holds them: a chain is started anew for everyone who reads it.
+    constexpr size_t most_kept = 8;
+    static std::mutex mutex;
+    static std::map<std::string, std::weak_ptr<const RoomResponse>> all;
+    static std::deque<std::shared_ptr<const RoomResponse>> kept;
+    const FileStamp stamp = settled_stamp_of(file);
+    const std::string key = cache_key(file, stamp, fmt::format("impulse {}", sample_rate));
+    const std::scoped_lock lock(mutex);
+    if (auto known = all[key].lock()) return known;
+    auto read = without_exceptions(file.string(), [&] { return read_room(file, sample_rate); });
+    if (read && stamp_of(file) != stamp) return fail(file.string(), said("the file changed while it was read"));
+    if (!read) return read;
+    std::erase_if(all, [](const auto& entry) { return entry.second.expired(); });
+    all[key] = *read;
+    kept.push_back(*read);
+    if (kept.size() > most_kept) kept.pop_front();
     return read;
 }
 

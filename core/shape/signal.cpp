@@ -9,6 +9,7 @@
 #include "core/audio/media.h"
 #include "core/files/hash.h"
 #include "core/foreign/plugins.h"
+#include "core/shape/room_response.h"
 #include "core/shape/signal_making.h"
 
 namespace isotonus {
@@ -31,7 +32,7 @@ std::shared_ptr<Signal> Signal::to_make(const SignalRecipe& whole, const SignalR
     signal->reductions_.resize(places);
     signal->passed_.resize(places);
     signal->faults_.resize(places);
-    if (!streamed) signal->kept_ = Spooled::reserve(signal->frames_ * whole.source.channels());
+    if (!streamed) signal->kept_ = Spooled::reserve(signal->frames_ * whole.source.channels()).value_or(nullptr);
     signal->making_ = std::make_shared<SignalMaking>(*signal, first);
     return signal;
 }
@@ -108,7 +109,7 @@ Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place,
 
 std::string material_key(const Material& material) {
     if (material.maker) return "made " + material.maker->key();
-    if (!material.signal) return source_key(material.ready.source);
+    if (!material.signal) return source_key(material.ready.source) + "\n" + material.ready.content;
     const Source& part = material.ready.source;
     return fmt::format("signal {} {} {}", material.signal->key(), static_cast<int>(part.band), part.crossover_hz);
 }
@@ -129,11 +130,11 @@ std::string tap_key(const RowTap& tap) {
 }  // namespace
 
 std::string signal_key(const SignalRecipe& recipe) {
-    std::string key = fmt::format("signals 4\n{}\n{}", recipe.sample_rate, tap_key(recipe.source));
+    std::string key = fmt::format("signals 5\n{}\n{}", recipe.sample_rate, tap_key(recipe.source));
     for (const Processor& p : recipe.chain) {
         key += fmt::format("\n{} {} {} {} {}", p.type, p.id, p.in, p.match ? p.match_db : 0.0, p.key);
-        if (!p.impulse.empty()) key += " impulse " + cache_key(p.impulse, "impulse");
-        if (const int tries = plugin_tries(p.type)) key += fmt::format(" tried {}", tries);
+        if (!p.impulse.empty()) key += fmt::format(" impulse {}", impulse_content(p.impulse));
+        if (is_plugin(p.type)) key += fmt::format(" {} tried {}", plugin_version(p.type), plugin_tries(p.type));
         for (const ParameterInfo* info : parameters_of(p)) {
             key += fmt::format(" {}={}", info->id, setting_of(p, *info));
             if (const CurvePtr ride = recipe.rides.heard(Parameter(*info, p.id)))

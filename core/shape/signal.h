@@ -3,7 +3,7 @@
 // A signal is a material (figures, level summary) whose samples are computed when they are read.  While it was measured
 // the states of its chain were kept every 4096 frames; from such a checkpoint any stretch is reached by running 4096
 // frames at most, on any thread, to the same bits.  The samples themselves are kept in the cache folder while there is
-// room (core/audio/spool.h), so that whoever reads them again and again need not run the chain.
+// room (core/files/spool.h), so that whoever reads them again and again need not run the chain.
 //
 // A signal can be read before it is made, by others whose signals depend on it: whoever reads waits for what it needs.
 // For a single pass over the song, which needs no figures, it is streamed: computed once as it is read, and not kept.
@@ -15,7 +15,7 @@
 #include <map>
 #include <thread>
 
-#include "core/audio/spool.h"
+#include "core/files/spool.h"
 #include "core/measure/material.h"
 #include "core/shape/chain.h"
 

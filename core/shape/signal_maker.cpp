@@ -16,6 +16,7 @@ std::shared_ptr<Material> unmeasured(const SignalRecipe& recipe, int64_t frames,
     const Material& before = *recipe.source.material;
     auto material = std::make_shared<Material>();
     material->ready = before.ready;
+    material->ready.lead = 0;  // a signal is in the song's time
     material->ready.frames = frames;
     material->recorded = before.recorded;
     material->signal = std::move(signal);
@@ -56,6 +57,12 @@ std::optional<size_t> last_plugin(const SignalRecipe& recipe) {
     for (size_t place = recipe.chain.size(); place-- > 0;)
         if (is_plugin(recipe.chain[place].type) && does_anything({recipe.chain[place]}, recipe.rides)) return place;
     return std::nullopt;
+}
+
+/// In English: so is a fault kept.
+std::string crashed_again() {
+    const InEnglish english;
+    return said("it crashed more than once");
 }
 
 }  // namespace
@@ -141,13 +148,17 @@ class SignalMaker {
             if (p.missing && p.uri == uri_of_type(plugin.type)) fault = said("it is not installed");
         if (!fault) {
             auto spool = Spooled::reserve(frames_of(recipe) * channels);
-            if (!spool) return fail(cache_folder().string(), said("there is no room to keep what a plug-in makes"));
-            auto frames = spooled(recipe, *spool);
+            if (!spool) return tl::unexpected(spool.error());
+            bool begun_again = false;
+            auto frames = spooled(recipe, **spool, &begun_again);
+            // What a plug-in makes after it lost what it remembered is not what was asked for.
+            if (frames && begun_again) frames = spooled(recipe, **spool, &begun_again);
             if (!frames) return tl::unexpected(frames.error());
+            if (begun_again) take_out_plugin(plugin.type, crashed_again());
             fault = plugin_fault(plugin.type);
             if (!fault) {
-                keep_sound(key, *spool, channels, *frames);
-                return measured(recipe, std::move(spool), *frames);
+                keep_sound(key, **spool, channels, *frames);
+                return measured(recipe, std::move(*spool), *frames);
             }
         }
         SignalRecipe through = recipe;
@@ -164,7 +175,7 @@ class SignalMaker {
     }
 
     /// Runs a plug-in over the whole song; returns how many frames there are until it is silent.
-    Result<int64_t> spooled(const SignalRecipe& recipe, Spooled& spool) {
+    Result<int64_t> spooled(const SignalRecipe& recipe, Spooled& spool, bool* begun_again) {
         auto run = SignalRun::open(recipe, true);
         if (!run) return tl::unexpected(run.error());
         const int64_t frames = frames_of(recipe), late = run->chain.latency(), wide = recipe.source.channels();
@@ -181,11 +192,13 @@ class SignalMaker {
                           take = std::min<int64_t>(cell_frames, frames - at);
             if (take <= skip) continue;
             if (!spool.write((at + skip) * wide, out + skip * wide, (take - skip) * wide))
-                return fail(cache_folder().string(), said("there is no room to keep what a plug-in makes"));
+                return fail(cache_folder().string(),
+                            said("the disk is full: there is no room for what a plug-in makes"));
             constexpr float silent = 1e-5f;
             for (int64_t i = std::max(skip, recipe.source.end() - at) * wide; i < take * wide; ++i)
                 if (std::fabs(out[i]) > silent) sounding = std::max(sounding, at + i / wide + 1);
         }
+        *begun_again = run->chain.begun_again();
         return sounding;
     }
 

@@ -203,8 +203,8 @@ Result<std::unique_ptr<FrameReader>> open_material(const Material& material) {
                             : open_running(signal);
     const Source& source = material.ready.source;
     if (!whole || source.band == Band::all) return whole;
-    return std::unique_ptr<FrameReader>(
-        std::make_unique<BandReader>(std::move(*whole), source.band, source.crossover_hz, material.ready.rate));
+    auto band = std::make_unique<BandReader>(std::move(*whole), source.band, source.crossover_hz, material.ready.rate);
+    return edged(std::move(band), 0, material.ready.frames);
 }
 
 }  // namespace isotonus

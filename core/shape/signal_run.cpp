@@ -26,9 +26,7 @@ int64_t frames_of(const SignalRecipe& recipe) {
 Result<TapReader> TapReader::open(const RowTap& tap, bool in_order) {
     TapReader reader;
     reader.tap_ = &tap;
-    auto opened = in_order && tap.material->maker
-                      ? Result<std::unique_ptr<FrameReader>>(tap.material->maker->open_ahead())
-                      : open_material(*tap.material);
+    auto opened = in_order && tap.material->maker ? tap.material->maker->open_ahead() : open_material(*tap.material);
     if (!opened) return tl::unexpected(opened.error());
     reader.reader_ = std::move(*opened);
     return reader;

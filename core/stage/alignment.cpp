@@ -90,6 +90,8 @@ Result<Alignment> align_to(const Material& reference, const Material& track, Sta
     auto a = open_source(reference.ready), b = open_source(track.ready);
     if (!a) return tl::unexpected(a.error());
     if (!b) return tl::unexpected(b.error());
+    reference_stands.delay -= reference.ready.lead;
+    track_stands.delay -= track.ready.lead;
     const int rate = reference.ready.rate;
     const int reach = alignment_reach(rate);
     int size = 1024;
@@ -198,7 +200,7 @@ Result<std::vector<float>> heard_around(const Material& track, Standing stands, 
     if (!reader) return tl::unexpected(reader.error());
     const size_t channels = static_cast<size_t>((*reader)->channels());
     std::vector<float> in(static_cast<size_t>(frames) * channels), out(static_cast<size_t>(frames));
-    if (auto done = (*reader)->read(first - stands.delay, frames, in.data()); !done)
+    if (auto done = (*reader)->read(first - stands.delay + track.ready.lead, frames, in.data()); !done)
         return tl::unexpected(done.error());
     for (size_t i = 0; i < out.size(); ++i) {
         const float x = channels == 2 ? 0.5f * (in[2 * i] + in[2 * i + 1]) : in[i];

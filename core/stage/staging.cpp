@@ -134,7 +134,8 @@ Track with_spikes_tamed(const Track& track, const Material& material) {
     Clips clips = clips_of(track.source, material.ready.file_frames());
     for (const Spike& spike : m.spikes) {
         // The crossfades lie outside of the spike, half a fade of which is under each edge.
-        clips = with_gain_between(clips, spike.first_frame - fade / 2, spike.first_frame + spike.frames + fade / 2,
+        const int64_t first = spike.first_frame - material.ready.lead;
+        clips = with_gain_between(clips, first - fade / 2, first + spike.frames + fade / 2,
                                   *m.peak_without_spikes_dbfs - spike.peak_dbfs, fade);
     }
     next.source.clips = std::move(clips);
@@ -188,7 +189,7 @@ Level peak_after_ride_dbfs(const Track& track, const Material& material, double 
         float reach = 0.0f;
         for (size_t i = static_cast<size_t>(b) * channels; i < static_cast<size_t>(b + 1) * channels; ++i)
             reach = std::max({reach, -s.low[i], s.high[i]});
-        const int64_t first = b * LevelSummary::block_frames + whole_delay(track);
+        const int64_t first = b * LevelSummary::block_frames + start_in_song(track, material.ready);
         double gain = 1.0;
         for (const CurvePtr& ride : rides)
             gain *= level_ride_bound(*ride, material.ready.rate, first, LevelSummary::block_frames);

@@ -248,7 +248,7 @@ TEST_F(SendsInShape, the_main_chain_is_set_like_any_and_one_switch_takes_it_out)
             if (checks->item(n)->text().contains(words)) return true;
         return false;
     };
-    EXPECT_TRUE(check("left out of what leaves"));
+    EXPECT_TRUE(check("exported without the main output's chain"));
     EXPECT_NEAR(*work().mix.leaving_figures()->measurement.sample_peak_dbfs, before, 0.01);
     auto* ways = find<QComboBox>("exportMainChain");
     EXPECT_TRUE(ways->isVisible());

@@ -319,7 +319,8 @@ TEST_F(Cli, rows_are_sent_to_returns_and_the_main_chain_leaves_as_it_is_told) {
     EXPECT_NEAR(peak(), dry, 0.01);
     ASSERT_EQ(run("bus " + session + " set Hall mute=off").status, 0);
     ASSERT_EQ(run("shape " + session + " main 1 limiter ceiling_dbtp=-20").status, 0);
-    EXPECT_LE(peak(), -19.8) << "as it is heard";
+    EXPECT_GT(peak(), -19.8) << "mastering wants the mix without it";
+    EXPECT_LE(peak(" --main-chain in"), -19.8) << "as it is heard";
     // A pass in which every chain runs once gives the samples that are kept otherwise: beside stems, of a stretch, of a
     // solo.
     const auto samples = [&](const std::string& more) {
@@ -400,7 +401,7 @@ TEST_F(Cli, plug_ins_are_listed_set_and_taken_out_and_rooms_and_notes_are_said) 
     plugins.add_odd();
     make_session();
     const json listed = run("plugins scan --json").document();
-    EXPECT_EQ(listed.size(), 11u);
+    EXPECT_EQ(listed.size(), 12u);
     EXPECT_EQ(run("plugins list 'odd hangs at once' --json").document()[0]["fault"].get<std::string>().substr(0, 18),
               "it did not answer ");
     const std::string amp = "lv2 uri=http://lv2plug.in/plugins/eg-amp";
@@ -431,14 +432,15 @@ TEST_F(Cli, what_stems_will_be_is_said_before_they_are_written) {
     ASSERT_EQ(run("bus " + session + " add Hall").status, 0);
     ASSERT_EQ(run("send " + session + " Pad Hall -6").status, 0);
     ASSERT_EQ(run("shape " + session + " Hall 1 reverb decay_s=0.5").status, 0);
-    const std::string deliver = "deliver " + session + " '" + (folder / "out").string() + "' --stems tracks ";
+    const std::string deliver =
+        "deliver " + session + " '" + (folder / "out").string() + "' --stems tracks --bits 32f ";
     const json own = run(deliver + "--dry-run --json").document(),
                shared = run(deliver + "--shares --dry-run --json").document();
     EXPECT_FALSE(fs::exists(folder / "out"));
     EXPECT_EQ(own["files"].size(), shared["files"].size() + 1) << "the return is a stem, or in that of its row";
     EXPECT_LT(shared["stems_residue_dbfs"].get<double>(), -120.0);
     EXPECT_NE(run(deliver + "--shares --dry-run").out.find("the stems' sum will differ"), std::string::npos);
-    const json sheet = run(deliver + "--shares --bits 32f --json").document();
+    const json sheet = run(deliver + "--shares --json").document();
     for (const json& file : shared["files"]) EXPECT_TRUE(fs::exists(file.get<std::string>())) << file;
     EXPECT_NEAR(sheet["stems_residue_dbfs"].get<double>(), shared["stems_residue_dbfs"].get<double>(), 1e-6);
 }

@@ -4,8 +4,13 @@
 #include <fmt/format.h>
 #include <gmock/gmock.h>
 
+#include <signal.h>
+#include <unistd.h>
+
 #include <thread>
 
+#include "core/files/artifact_cache.h"
+#include "core/foreign/host_process.h"
 #include "core/handoff/checks.h"
 #include "core/session/session_file.h"
 #include "core/session/validate.h"
@@ -38,6 +43,22 @@ struct PluggedRow : Plugins {
     std::vector<float> file() { return read(folder / "row.wav"); }
     std::shared_ptr<const Signal> signal;
 };
+
+void put_file(const fs::path& file, const std::string& text) { std::ofstream(file) << text; }
+
+/// Kills one that this program has started, as somebody from outside would; false: there is none.
+bool kill_a_host() {
+    std::error_code ignored;
+    for (const auto& process : fs::directory_iterator("/proc", ignored)) {
+        // "PID (NAME) STATE PARENT …", see proc(5); names are cut to 15 letters.
+        std::ifstream file(process.path() / "stat");
+        std::string pid, name, state;
+        pid_t parent = 0;
+        if (file >> pid >> name >> state >> parent && parent == getpid() && name == "(isotonus-plugin)" && state != "Z")
+            return kill(std::stoi(pid), SIGKILL) == 0;
+    }
+    return false;
+}
 
 Processor plugin(const std::string& type, std::initializer_list<std::pair<const char*, double>> values = {},
                  uint64_t id = 1) {
@@ -79,7 +100,7 @@ TEST(PluginList, says_what_can_be_used_and_why_the_rest_cannot) {
     EXPECT_EQ(fault_of(odd("crashes")), "") << "a crash costs one plug-in: the others of its bundle are found";
 
     EXPECT_EQ(plugins_like(*found, "AMPLI simple").size(), 1u);
-    EXPECT_EQ(plugins_like(*found, "isotonus:test").size(), 10u);
+    EXPECT_EQ(plugins_like(*found, "isotonus:test").size(), 11u);
     EXPECT_EQ(plugins_like(*found, "no such thing").size(), 0u);
 }
 
@@ -87,13 +108,16 @@ TEST(PluginList, is_kept_and_only_what_changed_is_looked_at_again) {
     Plugins plugins;
     for (int n = 0; n < 3; ++n) plugins.add_amplifier(n);
     plugins.scan();
-    const fs::path list = plugins.folder / "cache/isotonus/plugins.json";
-    const auto written = fs::last_write_time(list);
+    const auto list = [] {
+        const auto files = entries_of(artifact_file(Artifact::plugin_list, "").parent_path()).value();
+        return read_whole(files.at(0), 1 << 20).value();
+    };
+    const std::string kept = list();
     {
         // Without a host nothing can be looked at; nothing needs to be.
         const Environment none("ISOTONUS_PLUGIN_HOST", "/nowhere/host");
         plugins.scan();
-        EXPECT_EQ(fs::last_write_time(list), written);
+        EXPECT_EQ(list(), kept);
         plugins.add_amplifier(3);
         EXPECT_THAT(scan_plugins().error().text(), HasSubstr("/nowhere/host: the plug-in host is missing"));
         EXPECT_TRUE(plugin_type(amplifier)) << "what was known stays";
@@ -213,6 +237,99 @@ TEST(PluginsInChains, that_go_wrong_are_taken_out_with_a_sentence_and_nothing_st
     const auto again = row.made({plugin(odd("crashes"), {{"after", 50.0}})});
     EXPECT_EQ(row.signal->fault(0), "");
     EXPECT_EQ(again[5001], 0.5f * file[5001]);
+}
+
+// A session from elsewhere names them: what they can do must not be what the user can do.
+TEST(PluginsInChains, can_read_their_own_files_and_work_on_threads_and_do_nothing_else) {
+    PluggedRow row;
+    row.add_odd();
+    row.scan();
+    const auto file = row.file(), out = row.made({plugin(odd("reaches-out"))});
+    ASSERT_EQ(row.signal->fault(0), "");
+    EXPECT_NE(out[5001], file[5001]) << "something was possible that no plug-in may do";
+    EXPECT_EQ(out[5001], 0.5f * file[5001]) << "its own work was not possible";
+    EXPECT_FALSE(fs::exists("/tmp/isotonus-odd-was-here"));
+}
+
+TEST(PluginsInChains, live_on_when_the_thread_that_started_them_ends) {
+    PluggedRow row;
+    row.add_odd();
+    row.scan();
+    const auto file = row.file();
+    // The host that the first signal was made by is idle afterwards, and its thread is gone.
+    std::thread([&] { row.made({plugin(odd("late"), {{"after", 2.0}})}); }).join();
+    const auto out = row.made({plugin(odd("late"), {{"after", 3.0}})});
+    EXPECT_EQ(row.signal->fault(0), "");
+    EXPECT_EQ(out[5001], 0.5f * file[5001]);
+    EXPECT_FALSE(plugin_fault(odd("late")));
+}
+
+// One that was killed by somebody is started again, and what is kept is as if nothing had been.
+TEST(PluginsInChains, that_are_killed_once_are_begun_again_from_the_songs_start) {
+    PluggedRow row;
+    row.add_odd();
+    row.scan();
+    const auto wanted = row.made({plugin(odd("late"), {{"after", 2.0}})});
+    std::atomic<bool> done = false;
+    std::thread killer([&done] {
+        // The first that runs; those that come after it are left alone.
+        for (int tries = 0; tries < 2000 && !done; ++tries) {
+            if (kill_a_host()) return;
+            std::this_thread::sleep_for(std::chrono::milliseconds(1));
+        }
+    });
+    const auto out = row.made({plugin(odd("late"), {{"after", 2.5}})});
+    done = true;
+    killer.join();
+    EXPECT_EQ(row.signal->fault(0), "");
+    EXPECT_EQ(out, wanted);
+}
+
+TEST(PluginsInChains, whose_host_answers_in_part_hang_nobody) {
+    PluggedRow row;
+    row.add_odd();
+    row.scan();
+    put_file(row.folder / "host", "#!/bin/sh\nprintf abc >&3\nexec sleep 600\n");
+    fs::permissions(row.folder / "host", fs::perms::owner_all);
+    const Environment other("ISOTONUS_PLUGIN_HOST", (row.folder / "host").string());
+    const auto file = row.file(), out = row.made({plugin(odd("remembers"), {{"after", 9.0}})});
+    EXPECT_EQ(out, file);
+    EXPECT_THAT(plugin_fault(odd("remembers")).value_or(""), HasSubstr("it did not answer in time"));
+    try_plugin_again(odd("remembers"));
+}
+
+// Reading a session starts nothing; what the user never let be looked at is not started for being named either.
+TEST(PluginsInChains, are_started_only_when_they_are_named_and_known_to_the_user) {
+    PluggedRow row;
+    row.add_odd();
+    const fs::path started = row.folder / "started";
+    put_file(row.folder / "host", "#!/bin/sh\necho \"$@\" >>'" + started.string() + "'\nexec '" +
+                                      foreign::host_program().string() + "' \"$@\"\n");
+    fs::permissions(row.folder / "host", fs::perms::owner_all);
+    const Environment other("ISOTONUS_PLUGIN_HOST", (row.folder / "host").string());
+    const Environment cache("XDG_CACHE_HOME", (row.folder / "fresh").string());
+    const std::string session = (row.folder / "s.isotonus").string(), quoted = "'" + session + "'";
+    put_file(session, R"({"format":"isotonus-session","version":6,"sample_rate":48000,"tracks":[{"id":1,"name":"row",
+        "file":"row.wav","chain":[{"id":1,"type":"lv2","uri":"urn:isotonus:test:late","after":2.0}]}]})");
+    int status = 0;
+    output_of("'" ISOTONUS_CLI "' show " + quoted, &status);
+    EXPECT_EQ(status, 0);
+    EXPECT_FALSE(fs::exists(started)) << "showing a session started something";
+    const std::string out = (row.folder / "out.wav").string();
+    const std::string said = output_of("'" ISOTONUS_CLI "' render " + quoted + " '" + out + "' 2>&1", &status);
+    EXPECT_EQ(status, 3);
+    EXPECT_THAT(said, HasSubstr("'Odd, late' cannot run in 'row': it lies in"));
+    EXPECT_FALSE(fs::exists(out));
+    const std::string seen = read_whole(started, 1 << 20).value();
+    EXPECT_THAT(seen, HasSubstr("--describe"));
+    EXPECT_THAT(seen, testing::Not(HasSubstr("--run"))) << "a plug-in of the user's folder ran unasked";
+    for (size_t at = 0; at < seen.size(); at = seen.find('\n', at) + 1)
+        EXPECT_THAT(seen.substr(at, seen.find('\n', at) - at), HasSubstr("--describe"));
+    output_of("'" ISOTONUS_CLI "' plugins scan 2>&1", &status);
+    EXPECT_EQ(status, 0);
+    output_of("'" ISOTONUS_CLI "' render " + quoted + " '" + out + "' --bits 32f 2>&1", &status);
+    EXPECT_EQ(status, 0) << "the user has looked at it";
+    EXPECT_EQ(read(out)[2 * 5000 + 1], 0.5f * row.file()[2 * 5000 + 1]);
 }
 
 TEST(PluginsInChains, that_are_gone_play_what_was_kept_and_let_through_what_was_not) {

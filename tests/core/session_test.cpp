@@ -134,9 +134,9 @@ TEST(SessionFile, of_no_file_an_empty_file_and_a_folder) {
     EXPECT_NE(read_session(folder / "empty").error().what.find("empty"), std::string::npos);
 }
 
-TEST(SessionFile, ids_that_are_missing_or_doubled_are_made_unique) {
+TEST(SessionFile, ids_that_are_missing_are_given) {
     json j = minimal();
-    j["tracks"].push_back(j["tracks"][0]);
+    j["tracks"].push_back({{"name", "B"}, {"file", "b.wav"}});
     j["tracks"].push_back({{"name", "C"}, {"file", "c.wav"}});
     const Session s = session_from_json(j.dump(), "/folder/x.isotonus").value();
     EXPECT_NE(s.tracks[0]->id, s.tracks[1]->id);

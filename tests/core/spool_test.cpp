@@ -1,5 +1,5 @@
 // Samples that are kept outside of memory.
-#include "core/audio/spool.h"
+#include "core/files/spool.h"
 
 #include <random>
 #include <thread>
@@ -18,7 +18,7 @@ TEST(Spools, give_back_what_they_were_given_and_their_room) {
             held.erase(held.begin() + static_cast<std::ptrdiff_t>(random() % held.size()));
         std::vector<float> samples(1 + random() % 20000);
         for (float& x : samples) x = static_cast<float>(random());
-        auto kept = Spooled::reserve(std::ssize(samples));
+        auto kept = Spooled::reserve(std::ssize(samples)).value_or(nullptr);
         ASSERT_TRUE(kept);
         const int64_t half = std::ssize(samples) / 2;
         ASSERT_TRUE(kept->write(0, samples.data(), half));

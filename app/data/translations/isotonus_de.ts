@@ -689,14 +689,6 @@
         <translation>So viel ist als Pumpen zu hören; zwei sanfte Schritte tun dasselbe.</translation>
     </message>
     <message>
-        <source>processors that are taken out</source>
-        <translation>herausgenommene Prozessoren</translation>
-    </message>
-    <message>
-        <source>no processor is taken out</source>
-        <translation>kein Prozessor ist herausgenommen</translation>
-    </message>
-    <message>
         <source>It lets through what comes in: the export is without what it would do.</source>
         <translation>Er lässt durch, was kommt: dem Export fehlt, was er täte.</translation>
     </message>
@@ -757,32 +749,12 @@
         <translation>die Summe wird gefahren: Blenden macht das Mastering meist lieber selbst</translation>
     </message>
     <message>
-        <source>nothing is on the main output but its fader</source>
-        <translation>auf der Summe ist nichts als ihr Fader</translation>
-    </message>
-    <message>
         <source>What is done to the whole mix belongs to mastering, unless it was agreed.</source>
         <translation>Was am ganzen Mix geschieht, gehört ins Mastering, wenn nichts anderes abgemacht ist.</translation>
     </message>
     <message>
         <source>the main output has no chain</source>
         <translation>die Summe hat keine Kette</translation>
-    </message>
-    <message>
-        <source>the main output&apos;s chain is out</source>
-        <translation>die Kette der Summe ist aus</translation>
-    </message>
-    <message>
-        <source>the main output&apos;s chain is in, and left out of what leaves</source>
-        <translation>die Kette der Summe ist ein, und bleibt aus dem, was hinausgeht</translation>
-    </message>
-    <message>
-        <source>the mix leaves twice: without the main output&apos;s chain and with it</source>
-        <translation>der Mix geht zweimal hinaus: ohne die Kette der Summe und mit ihr</translation>
-    </message>
-    <message>
-        <source>what leaves has passed the main output&apos;s chain</source>
-        <translation>was hinausgeht, lief durch die Kette der Summe</translation>
     </message>
     <message>
         <source>What limits or squeezes the whole mix cannot be taken back; mastering wants the mix without it.</source>
@@ -2645,10 +2617,6 @@
         <translation>was dort behalten wurde, ist nicht wieder zu lesen</translation>
     </message>
     <message>
-        <source>there is no room to keep what a plug-in makes</source>
-        <translation>es ist kein Platz, um zu behalten, was ein Plug-in macht</translation>
-    </message>
-    <message>
         <source>it is silent</source>
         <translation>sie ist still</translation>
     </message>
@@ -2687,6 +2655,106 @@
     <message>
         <source>it cannot be started</source>
         <translation>es kann nicht gestartet werden</translation>
+    </message>
+    <message>
+        <source>it takes {:.1f} GiB, and the disk has {:.1f} GiB left; free some room</source>
+        <translation>sie braucht {:.1f} GiB, und auf der Platte sind noch {:.1f} GiB frei; schaffe Platz</translation>
+    </message>
+    <message>
+        <source>the file changed while it was read</source>
+        <translation>die Datei wurde geändert, während sie gelesen wurde</translation>
+    </message>
+    <message>
+        <source>the cache has no room for it</source>
+        <translation>im Cache ist dafür kein Platz</translation>
+    </message>
+    <message>
+        <source>the file cannot be given its name: {}. These stand under their names already, whole and new, and could not be taken back: {}</source>
+        <translation>die Datei kann ihren Namen nicht bekommen: {}. Diese stehen schon unter ihrem Namen, ganz und neu, und ließen sich nicht zurücknehmen: {}</translation>
+    </message>
+    <message>
+        <source>nothing can be written there: {}</source>
+        <translation>dort kann nichts geschrieben werden: {}</translation>
+    </message>
+    <message>
+        <source>this system does not let the plug-in host give up its rights</source>
+        <translation>dieses System lässt den Plug-in-Host seine Rechte nicht abgeben</translation>
+    </message>
+    <message>
+        <source>it lies in {} and was never looked at; look for plug-ins to let it run</source>
+        <translation>es liegt in {} und wurde nie geprüft; suche nach Plug-ins, damit es laufen darf</translation>
+    </message>
+    <message>
+        <source>processors that cannot run</source>
+        <translation>Effekte, die nicht laufen können</translation>
+    </message>
+    <message>
+        <source>every processor can run</source>
+        <translation>jeder Effekt kann laufen</translation>
+    </message>
+    <message>
+        <source>nothing of the main output is exported but its fader</source>
+        <translation>von der Summe wird nur ihr Fader exportiert</translation>
+    </message>
+    <message>
+        <source>the main output&apos;s chain is bypassed</source>
+        <translation>die Kette der Summe ist umgangen</translation>
+    </message>
+    <message>
+        <source>the mix is exported without the main output&apos;s chain</source>
+        <translation>der Mix wird ohne die Kette der Summe exportiert</translation>
+    </message>
+    <message>
+        <source>the mix is exported with the main output&apos;s chain</source>
+        <translation>der Mix wird mit der Kette der Summe exportiert</translation>
+    </message>
+    <message>
+        <source>the mix is exported twice: without the main output&apos;s chain and with it</source>
+        <translation>der Mix wird zweimal exportiert: ohne die Kette der Summe und mit ihr</translation>
+    </message>
+    <message>
+        <source>the mix peaks at {} dBFS, and {} holds nothing above full scale: its peaks will be clipped; turn the main fader down by {:.1f} dB</source>
+        <translation>der Mix hat Spitzen bis {} dBFS, und {} fasst nichts über Vollaussteuerung: die Spitzen werden abgeschnitten; nimm den Summenfader um {:.1f} dB zurück</translation>
+    </message>
+    <message>
+        <source>this version of Isotonus does not know it</source>
+        <translation>diese Version von Isotonus kennt ihn nicht</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; cannot run in &apos;{}&apos;: {}</source>
+        <translation>„{}“ kann in „{}“ nicht laufen: {}</translation>
+    </message>
+    <message>
+        <source>the file changed after it was measured; try again</source>
+        <translation>die Datei wurde nach dem Messen geändert; versuche es noch einmal</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; changed after its sound was made; try again</source>
+        <translation>„{}“ wurde geändert, nachdem der Klang berechnet war; versuche es noch einmal</translation>
+    </message>
+    <message>
+        <source>what a chain is made of changed after its sound was made; try again</source>
+        <translation>woraus eine Kette besteht, wurde geändert, nachdem ihr Klang berechnet war; versuche es noch einmal</translation>
+    </message>
+    <message>
+        <source>{}: it holds a list with too many items</source>
+        <translation>{}: eine Liste darin hat zu viele Einträge</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; of &apos;{}&apos; had &apos;{}&apos; as its sidechain source; it is bypassed now</source>
+        <translation>„{}“ von „{}“ hatte „{}“ als Sidechain-Quelle und ist jetzt umgangen</translation>
+    </message>
+    <message>
+        <source>the session is not written, since it would be too large to be read again: simplify its longest rides</source>
+        <translation>die Session wird nicht geschrieben, weil sie zu groß wäre, um wieder gelesen zu werden: vereinfache ihre längsten Fahrten</translation>
+    </message>
+    <message>
+        <source>it crashed more than once</source>
+        <translation>es ist mehr als einmal abgestürzt</translation>
+    </message>
+    <message>
+        <source>the disk is full: there is no room for what a plug-in makes</source>
+        <translation>die Platte ist voll: für den Klang eines Plug-ins ist kein Platz</translation>
     </message>
 </context>
 <context>
@@ -4417,6 +4485,10 @@
         <source>Remove the note at %1</source>
         <translation>Notiz bei %1 entfernen</translation>
     </message>
+    <message>
+        <source>Remove tracks</source>
+        <translation>Spuren entfernen</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::ExportQueue</name>
@@ -5335,22 +5407,6 @@
         <translation>Die Ketten werden noch gerechnet: der Export beginnt danach.</translation>
     </message>
     <message>
-        <source>%1 and what it plays would be missing from the export: %2</source>
-        <comment>%1 is a track, %2 what is wrong with its file</comment>
-        <translation>%1 und was sie spielt würde im Export fehlen: %2</translation>
-    </message>
-    <message numerus="yes">
-        <source>%n track(s) lost their files.</source>
-        <translation>
-            <numerusform>%n Spur hat ihre Datei verloren.</numerusform>
-            <numerusform>%n Spuren haben ihre Dateien verloren.</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>Tracks are missing</source>
-        <translation>Spuren fehlen</translation>
-    </message>
-    <message>
         <source>Export without them</source>
         <translation>Ohne sie exportieren</translation>
     </message>
@@ -5376,6 +5432,29 @@
     <message>
         <source>Checks</source>
         <translation>Prüfungen</translation>
+    </message>
+    <message>
+        <source>A file has changed and is measured anew: the export begins when it is.</source>
+        <translation>Eine Datei hat sich geändert und wird neu gemessen: danach beginnt der Export.</translation>
+    </message>
+    <message>
+        <source>These files are being exported already.</source>
+        <translation>Diese Dateien werden schon exportiert.</translation>
+    </message>
+    <message numerus="yes">
+        <source>and %n more</source>
+        <translation>
+            <numerusform>und %n weiteres</numerusform>
+            <numerusform>und %n weitere</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>The mix is not whole</source>
+        <translation>Der Mix ist nicht vollständig</translation>
+    </message>
+    <message>
+        <source>The export would be without this:</source>
+        <translation>Im Export würde dies fehlen:</translation>
     </message>
 </context>
 <context>
@@ -5980,10 +6059,6 @@ Spitze %3, %4</translation>
     <message>
         <source>Remove the selected rows</source>
         <translation>Gewählte Zeilen entfernen</translation>
-    </message>
-    <message>
-        <source>Remove tracks</source>
-        <translation>Spuren entfernen</translation>
     </message>
     <message>
         <source>Row above, row below; with Shift the selection grows</source>
@@ -8187,10 +8262,6 @@ Spitze %3, %4</translation>
     <message>
         <source>Remove from the session</source>
         <translation>Aus der Sitzung entfernen</translation>
-    </message>
-    <message>
-        <source>Remove tracks</source>
-        <translation>Spuren entfernen</translation>
     </message>
 </context>
 <context>

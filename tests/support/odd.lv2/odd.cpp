@@ -1,15 +1,24 @@
 // Plug-ins for tests: one that is late and says so, and some that do what none should.
+#include <fcntl.h>
 #include <lv2/atom/atom.h>
 #include <lv2/core/lv2.h>
 #include <lv2/state/state.h>
 #include <lv2/urid/urid.h>
+#include <signal.h>
+#include <spawn.h>
+#include <sys/socket.h>
+#include <sys/stat.h>
+#include <sys/wait.h>
 #include <unistd.h>
 
 #include <cmath>
 #include <cstdlib>
 #include <cstring>
 #include <string>
+#include <thread>
 #include <vector>
+
+extern char** environ;
 
 namespace {
 
@@ -30,7 +39,39 @@ struct Odd {
     const LV2_URID_Map* map = nullptr;
 };
 
-LV2_Handle instantiate(const LV2_Descriptor* descriptor, double rate, const char*, const LV2_Feature* const* features) {
+bool closed_after(int handle) {
+    if (handle >= 0) close(handle);
+    return handle >= 0;
+}
+
+/// What no plug-in may do: whether any of it was possible.
+bool does_harm() {
+    bool harm = closed_after(open("/tmp/isotonus-odd-was-here", O_WRONLY | O_CREAT, 0600));
+    harm |= closed_after(open("/tmp", O_RDWR | O_TMPFILE, 0600));
+    harm |= mkdir("/tmp/isotonus-odd-folder", 0700) == 0;
+    harm |= closed_after(socket(AF_INET, SOCK_STREAM, 0)) || closed_after(socket(AF_UNIX, SOCK_STREAM, 0));
+    harm |= kill(getppid(), 0) == 0;
+    harm |= ftruncate(4, 16) == 0;  // the memory that it shares with the program
+    const pid_t child = fork();
+    if (child == 0) _exit(0);
+    if (child > 0) waitpid(child, nullptr, 0);
+    harm |= child >= 0;
+    char name[] = "/bin/true";
+    char* const arguments[] = {name, nullptr};
+    pid_t spawned = 0;
+    harm |= posix_spawn(&spawned, name, nullptr, nullptr, arguments, environ) == 0;
+    return harm;
+}
+
+/// What a plug-in may do: read its own files, work on threads.
+bool does_its_work(const char* bundle) {
+    bool worked = false;
+    std::thread([&worked] { worked = true; }).join();
+    return worked && closed_after(open((std::string(bundle) + "/manifest.ttl").c_str(), O_RDONLY));
+}
+
+LV2_Handle instantiate(const LV2_Descriptor* descriptor, double rate, const char* bundle,
+                       const LV2_Feature* const* features) {
     auto* odd = new Odd;
     for (; *features; ++features)
         if (std::strcmp((*features)->URI, LV2_URID__map) == 0)
@@ -40,6 +81,7 @@ LV2_Handle instantiate(const LV2_Descriptor* descriptor, double rate, const char
     if (odd->way == "crashes-at-once") std::abort();
     if (odd->way == "hangs-at-once")
         for (;;) pause();
+    if (odd->way == "reaches-out") odd->gain = does_harm() ? 1.0f : does_its_work(bundle) ? 0.5f : 0.125f;
     if (odd->way == "refuses") {
         delete odd;
         return nullptr;
@@ -100,7 +142,7 @@ const void* extension_data(const char* uri) {
     { "urn:isotonus:test:" way, instantiate, connect, nullptr, run, nullptr, cleanup, extension_data }
 const LV2_Descriptor all[] = {ODD("late"),    ODD("crashes-at-once"), ODD("hangs-at-once"), ODD("refuses"),
                               ODD("crashes"), ODD("hangs"),           ODD("writes-nan"),    ODD("claims"),
-                              ODD("changes"), ODD("remembers")};
+                              ODD("changes"), ODD("remembers"),       ODD("reaches-out")};
 
 }  // namespace
 

@@ -6,16 +6,21 @@
 #include <cstdint>
 #include <memory>
 
+#include "core/result.h"
+
 namespace isotonus {
 
-/// What one program keeps at most.
+/// What one program keeps at most; less when the cache's whole budget is less.
 inline constexpr int64_t spool_budget_bytes = int64_t{6} << 30;
+/// Room that was given back stays on the disk up to here: to use it again is quicker.
+inline constexpr int64_t most_idle_bytes = int64_t{1} << 30;
 
 /// Room for so many floats.  Safe to share between threads.
 class Spooled {
   public:
-    /// Null when the budget is used up, or no file can be made: whoever asked then does without.
-    static std::shared_ptr<Spooled> reserve(int64_t floats);
+    /// Fails when the budget is used up, or no file can be made, neither in the cache folder nor among the system's
+    /// temporary files.
+    static Result<std::shared_ptr<Spooled>> reserve(int64_t floats);
     ~Spooled();
     Spooled(const Spooled&) = delete;
 
@@ -27,6 +32,8 @@ class Spooled {
     const float* mapped() const { return mapped_; }
 
     static int64_t bytes_in_use();
+    /// What the file takes on the disk, as the system says.
+    static int64_t bytes_on_disk();
 
   private:
     struct File;

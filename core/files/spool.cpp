@@ -1,38 +1,58 @@
-#include "core/audio/spool.h"
+#include "core/files/spool.h"
 
 #include <fcntl.h>
 #include <sys/mman.h>
+#include <sys/stat.h>
 #include <unistd.h>
 
+#include <algorithm>
+#include <cstring>
+#include <filesystem>
 #include <mutex>
 #include <vector>
 
-#include "core/audio/media.h"
-#include "core/files/paths.h"
+#include "core/files/artifact_cache.h"
 
 namespace isotonus {
 
 /// One file for all: a handle a signal would be too many.  Stretches that were given back are used again when they fit.
 struct Spooled::File {
     std::mutex mutex;
-    int descriptor = -1;
+    int descriptor = -1, problem = 0;
     bool tried = false;
     int64_t end = 0, in_use = 0;
+    int64_t longest = 0;  ///< where the file ends on the disk
     struct Hole {
         int64_t at, bytes;
+        bool on_disk;
     };
     std::vector<Hole> holes;
 
     bool open() {
         if (std::exchange(tried, true)) return descriptor >= 0;
-        if (!make_folder(cache_folder())) return false;
-        descriptor = ::open(cache_folder().c_str(), O_TMPFILE | O_RDWR | O_CLOEXEC, 0600);
-        if (descriptor >= 0) return true;
-        // A file system that knows no nameless files.
-        std::string name = (cache_folder() / "spool-XXXXXX").string();
-        descriptor = mkostemp(name.data(), O_CLOEXEC);
-        if (descriptor >= 0) unlink(name.c_str());
-        return descriptor >= 0;
+        std::error_code none;
+        for (const fs::path& folder : {cache_folder(), fs::temp_directory_path(none)}) {
+            descriptor = ::open(folder.c_str(), O_TMPFILE | O_RDWR | O_CLOEXEC, 0600);
+            if (descriptor >= 0) return true;
+            // A file system that knows no nameless files.
+            std::string name = (folder / "spool-XXXXXX").string();
+            descriptor = mkostemp(name.data(), O_CLOEXEC);
+            if (descriptor >= 0) return unlink(name.c_str()) == 0;
+            if (problem == 0) problem = errno;
+        }
+        return false;
+    }
+
+    /// What nobody uses goes from the disk, when it is much: also what was given back long before its neighbours.
+    void give_back_to_disk() {
+        int64_t idle = longest - end;
+        for (const Hole& hole : holes) idle += hole.on_disk ? hole.bytes : 0;
+        if (idle <= most_idle_bytes) return;
+        for (Hole& hole : holes) {
+            if (hole.on_disk) fallocate(descriptor, FALLOC_FL_PUNCH_HOLE | FALLOC_FL_KEEP_SIZE, hole.at, hole.bytes);
+            hole.on_disk = false;
+        }
+        if (ftruncate(descriptor, end) == 0) longest = end;
     }
 };
 
@@ -41,12 +61,16 @@ Spooled::File& Spooled::file() {
     return *all;
 }
 
-std::shared_ptr<Spooled> Spooled::reserve(int64_t floats) {
+Result<std::shared_ptr<Spooled>> Spooled::reserve(int64_t floats) {
     constexpr int64_t page = 65536;  // of any machine: what is mapped begins at one
     const int64_t bytes = (floats * static_cast<int64_t>(sizeof(float)) + page - 1) / page * page;
+    const int64_t most = std::min(spool_budget_bytes, static_cast<int64_t>(cache_budget()));
     File& f = file();
     std::scoped_lock lock(f.mutex);
-    if (bytes <= 0 || f.in_use + bytes > spool_budget_bytes || !f.open()) return nullptr;
+    if (bytes <= 0 || f.in_use + bytes > most)
+        return fail(cache_folder().string(), said("the cache has no room for it"));
+    if (!f.open())
+        return fail(cache_folder().string(), say("nothing can be written there: {}", std::strerror(f.problem)));
     int64_t at = -1;
     for (auto hole = f.holes.begin(); hole != f.holes.end(); ++hole) {
         if (hole->bytes < bytes) continue;
@@ -57,6 +81,7 @@ std::shared_ptr<Spooled> Spooled::reserve(int64_t floats) {
         break;
     }
     if (at < 0) at = std::exchange(f.end, f.end + bytes);
+    f.longest = std::max(f.longest, f.end);
     f.in_use += bytes;
     return std::shared_ptr<Spooled>(new Spooled(at, bytes));
 }
@@ -72,15 +97,11 @@ Spooled::~Spooled() {
     File& f = file();
     std::scoped_lock lock(f.mutex);
     f.in_use -= bytes_;
-    // Room that is used again soon is not given back to the disk, which would take longer than writing into it.
-    constexpr int64_t most_idle_bytes = int64_t{1} << 30;
-    if (f.end - f.in_use > most_idle_bytes)
-        fallocate(f.descriptor, FALLOC_FL_PUNCH_HOLE | FALLOC_FL_KEEP_SIZE, at_, bytes_);
     // With its neighbours it is one hole.
-    File::Hole hole{at_, bytes_};
+    File::Hole hole{at_, bytes_, true};
     for (auto other = f.holes.begin(); other != f.holes.end();)
         if (other->at + other->bytes == hole.at || hole.at + hole.bytes == other->at) {
-            hole = {std::min(hole.at, other->at), hole.bytes + other->bytes};
+            hole = {std::min(hole.at, other->at), hole.bytes + other->bytes, true};
             other = f.holes.erase(other);
         } else {
             ++other;
@@ -89,6 +110,7 @@ Spooled::~Spooled() {
         f.end = hole.at;
     else
         f.holes.push_back(hole);
+    f.give_back_to_disk();
 }
 
 bool Spooled::write(int64_t first, const float* from, int64_t count) {
@@ -116,6 +138,12 @@ bool Spooled::read(int64_t first, float* to, int64_t count) const {
 int64_t Spooled::bytes_in_use() {
     std::scoped_lock lock(file().mutex);
     return file().in_use;
+}
+
+int64_t Spooled::bytes_on_disk() {
+    std::scoped_lock lock(file().mutex);
+    struct stat status {};
+    return file().descriptor >= 0 && ::fstat(file().descriptor, &status) == 0 ? int64_t{512} * status.st_blocks : 0;
 }
 
 }  // namespace isotonus
