@@ -135,6 +135,16 @@ bool Spooled::read(int64_t first, float* to, int64_t count) const {
     return true;
 }
 
+void Spooled::let_go(int64_t first, int64_t count) const {
+    if (!mapped_) return;
+    // The system brings in this much around each page that is looked at; the map begins at such a place of its file.
+    constexpr size_t around = size_t{64} << 10;
+    const size_t from = static_cast<size_t>(first) * sizeof(float) / around * around,
+                 to = (static_cast<size_t>(first + count) * sizeof(float) + around - 1) / around * around;
+    const size_t end = std::min(to, static_cast<size_t>(bytes_));
+    if (end > from) madvise(const_cast<float*>(mapped_) + from / sizeof(float), end - from, MADV_DONTNEED);
+}
+
 int64_t Spooled::bytes_in_use() {
     std::scoped_lock lock(file().mutex);
     return file().in_use;

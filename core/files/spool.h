@@ -31,6 +31,9 @@ class Spooled {
     /// the file is this program's own and has no name, so that nobody cuts it short meanwhile.
     const float* mapped() const { return mapped_; }
 
+    /// These samples are not looked at for now: they need not be in memory meanwhile.
+    void let_go(int64_t first, int64_t count) const;
+
     static int64_t bytes_in_use();
     /// What the file takes on the disk, as the system says.
     static int64_t bytes_on_disk();

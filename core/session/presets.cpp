@@ -271,14 +271,19 @@ const Preset* find_preset(const std::vector<Preset>& presets, std::string_view n
 
 namespace {
 
-/// The file of the user's preset of this name; where a new one would stand when there is none.
-fs::path file_of(const std::string& name) {
-    if (const auto files = is_folder(preset_folder()) ? entries_of(preset_folder()) : Result<std::vector<fs::path>>())
-        for (const fs::path& file : *files)
-            if (const auto preset = read_preset(file); preset && preset->name == name) return file;
+/// The file of the user's preset of this name; where a new one would stand when there is none.  Fails when that place
+/// is taken by what cannot be read, which may be the very preset.
+Result<fs::path> file_of(const std::string& name) {
+    const auto files = is_folder(preset_folder()) ? entries_of(preset_folder()) : Result<std::vector<fs::path>>();
+    if (!files) return tl::unexpected(files.error());
     std::string stem;
     for (const char c : name.substr(0, 100))
         stem += std::string_view("/\\:*?\"<>|.\n").find(c) == std::string_view::npos ? c : '-';
+    for (const fs::path& file : *files) {
+        const auto preset = read_preset(file);
+        if (preset && preset->name == name) return file;
+        if (!preset && file.stem() == stem) return tl::unexpected(preset.error());
+    }
     fs::path file = preset_folder() / (stem + ".json");
     for (int n = 2; is_there(file); ++n) file = preset_folder() / fmt::format("{} {}.json", stem, n);
     return file;
@@ -294,14 +299,16 @@ Result<void> keep_preset(const std::string& name, const std::string& purpose, co
     Preset preset{name, purpose, std::nullopt, chain};
     for (Processor& p : preset.chain) p.key = 0, p.match_db = 0.0;
     if (auto made = make_folder(preset_folder()); !made) return made;
-    return write_whole(file_of(name), preset_text(preset), none_protected());
+    const auto file = file_of(name);
+    return file ? write_whole(*file, preset_text(preset), none_protected()) : tl::unexpected(file.error());
 }
 
 Result<void> remove_preset(const std::string& name) {
-    const fs::path file = file_of(name);
+    const auto file = file_of(name);
     std::error_code fault;
-    if (!is_there(file)) return fail("", say("there is no preset of yours called '{}'", name));
-    if (!fs::remove(file, fault) || fault) return fail(file.string(), say("cannot be removed: {}", fault.message()));
+    if (!file) return tl::unexpected(file.error());
+    if (!is_there(*file)) return fail("", say("there is no preset of yours called '{}'", name));
+    if (!fs::remove(*file, fault) || fault) return fail(file->string(), say("cannot be removed: {}", fault.message()));
     return {};
 }
 

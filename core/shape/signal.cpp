@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <cstring>
 #include <utility>
 
 #include "core/audio/media.h"
@@ -35,6 +36,35 @@ std::shared_ptr<Signal> Signal::to_make(const SignalRecipe& whole, const SignalR
     if (!streamed) signal->kept_ = Spooled::reserve(signal->frames_ * whole.source.channels()).value_or(nullptr);
     signal->making_ = std::make_shared<SignalMaking>(*signal, first);
     return signal;
+}
+
+std::optional<std::vector<std::byte>> Signal::checkpoint(size_t number) const {
+    std::vector<std::byte> state(state_bytes_);
+    const size_t at = number * state_bytes_;
+    if (!kept_checkpoints_) {
+        std::copy_n(checkpoints_.begin() + static_cast<std::ptrdiff_t>(at), state_bytes_, state.begin());
+        return state;
+    }
+    // Whole floats around it: states are as long as they are.
+    constexpr size_t width = sizeof(float);
+    const size_t first = at / width, last = (at + state_bytes_ + width - 1) / width;
+    std::vector<float> around(last - first);
+    if (!kept_checkpoints_->read(static_cast<int64_t>(first), around.data(), std::ssize(around))) return std::nullopt;
+    std::memcpy(state.data(), reinterpret_cast<const std::byte*>(around.data()) + (at - first * width), state_bytes_);
+    return state;
+}
+
+void Signal::keep_checkpoints() {
+    checkpoint_bytes_ = checkpoints_.size();
+    const size_t floats = (checkpoint_bytes_ + sizeof(float) - 1) / sizeof(float);
+    auto kept = Spooled::reserve(static_cast<int64_t>(floats));
+    checkpoints_.resize(floats * sizeof(float));
+    if (kept && (*kept)->write(0, reinterpret_cast<const float*>(checkpoints_.data()), static_cast<int64_t>(floats))) {
+        kept_checkpoints_ = *kept;
+        checkpoints_ = std::vector<std::byte>();  // which gives its memory back
+    } else {
+        checkpoints_.shrink_to_fit();
+    }
 }
 
 bool Signal::is_being_made() const { return making_ && !making_->is_finished(); }

@@ -118,7 +118,7 @@ class Signal {
     /// Why the processor at this place does nothing: a plug-in that went wrong, a file that is missing.  Empty: it
     /// does what it should.
     std::string fault(size_t place) const;
-    size_t checkpoint_bytes() const { return checkpoints_.size(); }
+    size_t checkpoint_bytes() const { return checkpoint_bytes_; }
 
   private:
     friend class SignalReader;
@@ -142,7 +142,13 @@ class Signal {
     int64_t frames_ = 0;
     int64_t spacing_cells_ = 0;  ///< between checkpoints
     size_t state_bytes_ = 0;
-    std::vector<std::byte> checkpoints_;          ///< one after the other, the first at the song's start
+    /// The states at the start of every so many cells: in memory while it is made, then on the disk while there is
+    /// room.
+    std::optional<std::vector<std::byte>> checkpoint(size_t number) const;  ///< nothing when the disk fails
+    void keep_checkpoints();
+    std::vector<std::byte> checkpoints_;         ///< one after the other, the first at the song's start
+    std::shared_ptr<Spooled> kept_checkpoints_;  ///< the same; null: they are in memory
+    size_t checkpoint_bytes_ = 0;
     std::vector<std::vector<float>> reductions_;  ///< by place in the chain
     std::vector<ChainRun::Passed> passed_;        ///< likewise
     std::vector<std::string> faults_;             ///< likewise

@@ -133,7 +133,7 @@ Result<Measurer::Outcome> SignalMaking::finish(Progress* progress) {
     if (!run_)
         if (auto opened = open(); !opened) return tl::unexpected(opened.error());
     const ChainRun& chain = run_->chain;
-    signal_.checkpoints_.shrink_to_fit();
+    signal_.keep_checkpoints();
     for (size_t n = 0; n < watch_->by_place.size(); ++n)
         signal_.reductions_[first_ + n] = std::move(watch_->by_place[n]);
     for (size_t n = 0; n < chain.steps(); ++n) {

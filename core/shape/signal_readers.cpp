@@ -71,9 +71,13 @@ class SignalReader : public FrameReader {
             return;
         }
         const int64_t n = cell / spacing();
-        next_ = n * spacing();
-        run_.chain.go_on(next_, std::span(signal_->checkpoints_)
-                                    .subspan(static_cast<size_t>(n) * signal_->state_bytes_, signal_->state_bytes_));
+        if (const auto state = signal_->checkpoint(static_cast<size_t>(n))) {
+            next_ = n * spacing();
+            run_.chain.go_on(next_, *state);
+        } else {  // from the song's start it is the same, and takes longer
+            next_ = 0;
+            run_.chain.begin(0);
+        }
     }
 
     std::shared_ptr<const Signal> signal_;
@@ -105,6 +109,7 @@ class KeptReader : public FrameReader {
   public:
     explicit KeptReader(std::shared_ptr<const Signal> signal)
         : signal_(std::move(signal)), being_made_(signal_->is_being_made()) {}
+    ~KeptReader() override { let_go(window_ - 1, 2); }
     int channels() const override { return signal_->recipe_.source.channels(); }
     Result<void> read(int64_t first, int64_t frames, float* out) override {
         const int64_t wide = channels();
@@ -127,16 +132,37 @@ class KeptReader : public FrameReader {
         if (first < 0 || first + frames > signal_->frames_) return nullptr;
         if (being_made_ && (!reach(first + frames) || !signal_->is_kept())) return nullptr;
         const float* const all = signal_->kept_->mapped();
-        return all ? all + first * channels() : nullptr;
+        if (!all) return nullptr;
+        let_go_behind(first);
+        return all + first * channels();
     }
 
   private:
+    static constexpr int64_t window_frames = 16384;
+    /// Where much is kept, only what is being read stays in memory; the system has the rest.
+    void let_go_behind(int64_t first) {
+        const int64_t window = first / window_frames;
+        if (window == window_) return;
+        if (window == window_ + 1)
+            let_go(window_ - 1, 1);
+        else
+            let_go(window_ - 1, 2);
+        window_ = window;
+    }
+    void let_go(int64_t window, int64_t windows) const {
+        constexpr int64_t much_bytes = int64_t{128} << 20;
+        if (window_ < 0 || !signal_->kept_ || Spooled::bytes_in_use() <= much_bytes) return;
+        const int64_t from = std::max<int64_t>(window * window_frames, 0),
+                      to = std::min((window + windows) * window_frames, signal_->frames_);
+        if (to > from) signal_->kept_->let_go(from * channels(), (to - from) * channels());
+    }
     Result<void> reach(int64_t frames) {
         being_made_ = signal_->is_being_made() || !signal_->is_kept();
         return signal_->making_ ? signal_->making_->reach(frames) : Result<void>();
     }
     const std::shared_ptr<const Signal> signal_;
-    bool being_made_;  ///< or could not be kept: what is there has to be asked for
+    bool being_made_;      ///< or could not be kept: what is there has to be asked for
+    int64_t window_ = -1;  ///< of window_frames: in which was read last
     std::unique_ptr<FrameReader> running_;
 };
 

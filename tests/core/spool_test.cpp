@@ -1,7 +1,10 @@
 // Samples that are kept outside of memory.
 #include "core/files/spool.h"
 
+#include <cstdio>
+#include <fstream>
 #include <random>
+#include <string>
 #include <thread>
 
 #include "tests/support/sounds.h"
@@ -41,4 +44,31 @@ TEST(Spools, have_a_budget) {
     const auto most = Spooled::reserve(spool_budget_bytes / 4 - (Spooled::bytes_in_use() + 4096) / 4);
     ASSERT_TRUE(most);
     EXPECT_FALSE(Spooled::reserve(1 << 20));
+}
+
+TEST(Spools, let_go_of_memory_and_are_read_on_to_the_same_samples) {
+    constexpr int64_t count = (int64_t{40} << 20) / 4 + 123;
+    const auto kept = Spooled::reserve(count).value();
+    std::vector<float> samples(count);
+    for (size_t n = 0; n < samples.size(); ++n) samples[n] = static_cast<float>(n);
+    ASSERT_TRUE(kept->write(0, samples.data(), count));
+    const float* const mapped = kept->mapped();
+    ASSERT_TRUE(mapped);
+    // As the system counts it: what is this program's now of all that is mapped there.
+    const auto resident_kib = [&] {
+        std::ifstream maps("/proc/self/smaps");
+        const auto at = reinterpret_cast<uintptr_t>(mapped);
+        bool is_it = false;
+        for (std::string line; std::getline(maps, line);) {
+            unsigned long from = 0, to = 0;
+            if (std::sscanf(line.c_str(), "%lx-%lx ", &from, &to) == 2) is_it = from <= at && at < to;
+            if (is_it && line.starts_with("Rss:")) return std::stol(line.substr(4));
+        }
+        return -1l;
+    };
+    ASSERT_TRUE(std::equal(samples.begin(), samples.end(), mapped));
+    const long before = resident_kib();
+    kept->let_go(0, count - 100000);
+    EXPECT_LT(resident_kib(), before - 38000);
+    EXPECT_TRUE(std::equal(samples.begin(), samples.end(), mapped));
 }
