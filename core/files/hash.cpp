@@ -1,10 +1,17 @@
 #include "core/files/hash.h"
 
+#if defined(__x86_64__) && __has_include(<xxh_x86dispatch.h>)
+// The widest registers that this processor has; the values are the same.
+#include <xxh_x86dispatch.h>
+#endif
+
 #include <fmt/format.h>
 
 #include <vector>
 
 namespace isotonus {
+
+void Hash::add(const void* data, size_t bytes) { XXH3_64bits_update(state_.get(), data, bytes); }
 
 Result<uint64_t> Hash::of(PooledFile& file, int64_t from) {
     Hash hash;

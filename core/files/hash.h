@@ -12,7 +12,7 @@ namespace isotonus {
 class Hash {
   public:
     Hash() : state_(XXH3_createState()) { XXH3_64bits_reset(state_.get()); }
-    void add(const void* data, size_t bytes) { XXH3_64bits_update(state_.get(), data, bytes); }
+    void add(const void* data, size_t bytes);
     uint64_t value() const { return XXH3_64bits_digest(state_.get()); }
 
     /// Of a file from a place to its end.  It is read, not mapped, so that it needs no memory.  Fails with a sentence.

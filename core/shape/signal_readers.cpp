@@ -138,7 +138,7 @@ class KeptReader : public FrameReader {
     }
 
   private:
-    static constexpr int64_t window_frames = 16384;
+    static constexpr int64_t window_frames = 32768;
     /// Where much is kept, only what is being read stays in memory; the system has the rest.
     void let_go_behind(int64_t first) {
         const int64_t window = first / window_frames;
