@@ -9,13 +9,6 @@
 
 namespace isotonus::test {
 
-/// Under a sanitizer everything takes ten times as long: random rounds are fewer then.
-#if defined(__SANITIZE_ADDRESS__) || defined(__SANITIZE_THREAD__)
-inline constexpr bool sanitized = true;
-#else
-inline constexpr bool sanitized = false;
-#endif
-
 inline Processor processor(const char* type, std::initializer_list<std::pair<const char*, double>> values = {},
                            uint64_t id = 1) {
     Processor p;

@@ -21,6 +21,13 @@
 
 namespace isotonus::test {
 
+/// Under a sanitizer everything takes ten times as long, and its memory is not the program's.
+#if defined(ISOTONUS_SANITIZED)
+inline constexpr bool sanitized = true;
+#else
+inline constexpr bool sanitized = false;
+#endif
+
 /// A folder that goes away with the test; caches of the test go there too.
 class Folder {
   public:
