@@ -55,7 +55,7 @@ constexpr CheckKind kinds[] = {
     CheckKind{"solo_left_on", routing, to_say("solo"), "", false},
     CheckKind{"mute_left_on", routing, to_say("mute"), "", false},
     CheckKind{"no_output", routing, to_say("no output"), "", false},
-    CheckKind{"taken_out", routing, to_say("taken out"), "", false},
+    CheckKind{"taken_out", routing, to_say("cannot run"), "", false},
     CheckKind{"key_missing", routing, to_say("keys"), "", false},
     CheckKind{"chains_out", routing, to_say("chains"), "", false},
     CheckKind{"silence_at_start", ends, to_say("silence before"), "s", false},

@@ -1561,8 +1561,8 @@
         <translation>kein Ausgang</translation>
     </message>
     <message>
-        <source>taken out</source>
-        <translation>herausgenommen</translation>
+        <source>cannot run</source>
+        <translation>läuft nicht</translation>
     </message>
     <message>
         <source>keys</source>
