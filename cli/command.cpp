@@ -5,6 +5,7 @@
 #include "core/foreign/plugins.h"
 #include "core/handoff/delivery.h"
 #include "core/mix/whole.h"
+#include "core/session/channel.h"
 #include "core/session/routing.h"
 #include "core/session/session_file.h"
 #include "core/session/validate.h"
@@ -43,6 +44,17 @@ std::optional<TrackId> row_called(const Session& session, const std::string& nam
     for (const ControlGroup& g : session.groups)
         if (g.name == name) return g.id;
     return name == "main" ? std::optional(main_output) : std::nullopt;
+}
+
+Result<std::vector<TrackId>> rows_called(const Session& session, const std::vector<std::string>& names) {
+    std::vector<TrackId> rows;
+    for (const std::string& name : names) {
+        const auto row = row_called(session, name);
+        if (!row || !channel_of(session, *row).output)
+            return fail("", fmt::format("there is no track or bus called '{}'", name));
+        rows.push_back(*row);
+    }
+    return rows;
 }
 
 Result<void> no_such_row(const fs::path& file, const std::string& name) {

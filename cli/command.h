@@ -43,6 +43,8 @@ std::string in_words(const Level& level, const char* unit);
 
 /// The row of this name: a track, a bus, a control group, or main.
 std::optional<TrackId> row_called(const Session& session, const std::string& name);
+/// Those of these names, which must be tracks or buses.
+Result<std::vector<TrackId>> rows_called(const Session& session, const std::vector<std::string>& names);
 Result<void> no_such_row(const fs::path& file, const std::string& name);
 /// Changes a session while no other program can.  What the change itself finds wrong is a wrong usage.
 int change(const fs::path& file, const std::function<Result<void>(Session&)>& change_it);

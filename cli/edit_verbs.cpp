@@ -292,16 +292,11 @@ int bus(const BusOptions& options) {
         if (options.what == "add") {
             if (row_called(session, options.name))
                 return fail("", fmt::format("there is a row called '{}' already", options.name));
-            std::vector<TrackId> rows;
-            for (const std::string& name : options.more) {
-                const auto row = row_called(session, name);
-                if (!row || (!session.find(*row) && !session.find_bus(*row)))
-                    return fail("", fmt::format("there is no track or bus called '{}'", name));
-                rows.push_back(*row);
-            }
+            const auto rows = rows_called(session, options.more);
+            if (!rows) return tl::unexpected(rows.error());
             TrackId id = 0;
             session = with_new_bus(session, options.name, std::nullopt, {}, &id);
-            auto led = with_output(session, rows, id);
+            auto led = with_output(session, *rows, id);
             if (!led) return tl::unexpected(led.error());
             session = std::move(*led);
             return {};

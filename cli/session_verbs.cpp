@@ -17,18 +17,6 @@ using nlohmann::json;
 
 namespace {
 
-/// The rows of these names, which must be tracks or buses.
-Result<std::vector<TrackId>> rows_called(const Session& session, const std::vector<std::string>& names) {
-    std::vector<TrackId> rows;
-    for (const std::string& name : names) {
-        const auto row = row_called(session, name);
-        if (!row || (!session.find(*row) && !session.find_bus(*row)))
-            return fail("", fmt::format("there is no track or bus called '{}'", name));
-        rows.push_back(*row);
-    }
-    return rows;
-}
-
 Result<double> needed(const std::optional<double>& value, const char* option) {
     if (!value) return fail("", fmt::format("{} is not said", option));
     return *value;

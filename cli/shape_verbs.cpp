@@ -1,6 +1,7 @@
 #include "cli/verbs.h"
 #include "core/foreign/plugins.h"
 #include "core/measure/measurement_json.h"
+#include "core/session/channel.h"
 #include "core/session/tempo.h"
 #include "core/shape/chain.h"
 #include "core/shape/room_response.h"
@@ -25,7 +26,7 @@ Result<void> assign(const Session& session, Processor& processor, const std::str
     if (key == "key") {
         if (!type.keyed) return fail("", fmt::format("'{}' listens to no other row", processor.type));
         const auto row = row_called(session, text);
-        const bool is_row = row && (session.find(*row) || session.find_bus(*row));
+        const bool is_row = row && channel_of(session, *row).output;
         if (!is_row && text != "none") return fail("", fmt::format("there is no row called '{}' to listen to", text));
         processor.key = is_row ? *row : 0;
         return {};
@@ -64,7 +65,7 @@ json processor_json(const Session& session, const Processor& p, size_t place) {
     if (is_plugin(p.type)) {
         j["type"] = "lv2";
         j["uri"] = uri_of_type(p.type);
-        if (const auto why = plugin_fault(p.type)) j["taken_out"] = *why;
+        if (const auto why = plugin_fault(p.type)) j["cannot_run"] = *why;
     }
     if (!p.impulse.empty()) j["impulse"] = p.impulse.string();
     for (const ParameterInfo* info : parameters_of(p)) {

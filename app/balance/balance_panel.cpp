@@ -13,7 +13,7 @@ namespace isotonus {
 
 namespace {
 
-using Page = ViewState::BalancePage;
+using BalancePage = ViewState::BalancePage;
 constexpr int panel_height = 176;
 
 QString name_of(const Workspace& work, TrackId id) {
@@ -45,7 +45,8 @@ BalancePanel::BalancePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     auto* list = new QVBoxLayout;
     list->setSpacing(2);
     pages_ = new QStackedWidget;
-    const auto page = [&](Page which, const char* name, const QString& title, const QString& key, QWidget* widget) {
+    const auto page = [&](BalancePage which, const char* name, const QString& title, const QString& key,
+                          QWidget* widget) {
         auto* b = new QToolButton;
         b->setObjectName(name);
         b->setText(title + "  " + key);
@@ -63,11 +64,11 @@ BalancePanel::BalancePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
         list->addWidget(b);
         pages_->addWidget(widget);
     };
-    page(Page::headroom, "pageHeadroom", tr("headroom plan"), "Y", new HeadroomPage(work, pages_));
-    page(Page::build_up, "pageBuildUp", tr("build-up"), "B", new BuildUpPage(work, pages_));
-    page(Page::cover, "pageCover", tr("what covers this row"), "U", new CoverPage(work, pages_));
-    page(Page::mono, "pageMono", tr("loss in mono"), "Shift+O", new MonoPage(work, pages_));
-    page(Page::picture, "pagePicture", tr("stereo picture"), "I", new PicturePage(work, pages_));
+    page(BalancePage::headroom, "pageHeadroom", tr("headroom plan"), "Y", new HeadroomPage(work, pages_));
+    page(BalancePage::build_up, "pageBuildUp", tr("build-up"), "B", new BuildUpPage(work, pages_));
+    page(BalancePage::cover, "pageCover", tr("what covers this row"), "U", new CoverPage(work, pages_));
+    page(BalancePage::mono, "pageMono", tr("loss in mono"), "Shift+O", new MonoPage(work, pages_));
+    page(BalancePage::picture, "pagePicture", tr("stereo picture"), "I", new PicturePage(work, pages_));
     list->addStretch();
     layout->addLayout(list);
     layout->addWidget(pages_, 1);
@@ -76,7 +77,8 @@ BalancePanel::BalancePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
 }
 
 void BalancePanel::follow() {
-    if (work_.view.balance_page != Page::none) pages_->setCurrentIndex(static_cast<int>(work_.view.balance_page) - 1);
+    if (work_.view.balance_page != BalancePage::none)
+        pages_->setCurrentIndex(static_cast<int>(work_.view.balance_page) - 1);
 }
 
 void BalancePanel::paintEvent(QPaintEvent*) {
@@ -401,7 +403,7 @@ void BuildUpPage::follow() {
         advice_->setText(tr(
             "Everything is muted; each step brings one track in. What is set stays, and it can be left at any time."));
         headroom_->clear();
-        if (work_.view.balance_page == Page::build_up) work_.view.show_ghosts({});
+        if (work_.view.balance_page == BalancePage::build_up) work_.view.show_ghosts({});
         return;
     }
     next_->setText(now_.step + 1 < now_.tracks.size() ? tr("Next: %1").arg(name_of(work_, now_.tracks[now_.step + 1]))
@@ -425,7 +427,7 @@ void BuildUpPage::follow() {
                                      .arg(db_text(*peak->dbfs, "dBFS"), db_text(sheet.mains_high_dbfs - *peak->dbfs)));
     else
         headroom_->setText(tr("Nothing is heard yet."));
-    if (work_.view.balance_page == Page::build_up) work_.view.show_ghosts({{t->id, db}});
+    if (work_.view.balance_page == BalancePage::build_up) work_.view.show_ghosts({{t->id, db}});
 }
 
 // --- what covers ----------------------------------------------------------------------------------------------------

@@ -5,6 +5,7 @@
 #include <QMenu>
 
 #include "app/desk/ink_menu.h"
+#include "core/session/channel.h"
 
 namespace isotonus {
 
@@ -34,9 +35,10 @@ BusHead::BusHead(Workspace& work, TrackId id, int number, QWidget* parent)
     const auto flag = [this](Editing::Flag which, const QString& text) {
         return [this, which, text](bool on) {
             const Session& s = work_.document.session();
-            const auto change = [which, on](auto& row) { (which == Editing::Flag::mute ? row.mute : row.solo) = on; };
             work_.document.edit(text.arg(QString::fromStdString(s.name_of(id_))),
-                                s.find_bus(id_) ? with_bus(s, id_, change) : with_group(s, id_, change));
+                                with_channel(s, id_, [which, on](const ChannelEdit& c) {
+                                    *(which == Editing::Flag::mute ? c.mute : c.solo) = on;
+                                }));
         };
     };
     connect(mute_, &QToolButton::clicked, this, flag(Editing::Flag::mute, tr("Mute %1")));
@@ -45,30 +47,29 @@ BusHead::BusHead(Workspace& work, TrackId id, int number, QWidget* parent)
 
 void BusHead::refresh() {
     const Session& s = work_.document.session();
-    const Bus* bus = s.find_bus(id_);
-    const ControlGroup* group = s.find_group(id_);
+    const Channel channel = channel_of(s, id_);
     if (id_ == main_output) setAccessibleName(tr("main output"));
-    if (!bus && !group) return;
-    const QString name = QString::fromStdString(bus ? bus->name : group->name);
+    if (!channel || id_ == main_output) return;
+    const QString name = QString::fromStdString(*channel.name);
     setAccessibleName(name);
     hear_->setAccessibleName(tr("Hear %1 alone").arg(name));
     hear_->setChecked(work_.player.hearing() == Player::Hearing::under && work_.player.heard_id() == id_);
-    mute_->setChecked(bus ? bus->mute : group->mute);
+    mute_->setChecked(*channel.mute);
     mute_->setAccessibleName(tr("Mute %1").arg(name));
-    solo_->setChecked(bus ? bus->solo : group->solo);
+    solo_->setChecked(*channel.solo);
     solo_->setAccessibleName(tr("Solo %1").arg(name));
     update();
 }
 
 void BusHead::paintEvent(QPaintEvent*) {
     const Session& s = work_.document.session();
+    const Channel channel = channel_of(s, id_);
     const Bus* bus = s.find_bus(id_);
-    const ControlGroup* group = s.find_group(id_);
     const bool is_main = id_ == main_output;
-    if (!bus && !group && !is_main) return;
+    if (!channel) return;
     QPainter painter(this);
     painter.fillRect(rect(), theme().ground);
-    const QColor ink = is_main ? theme().ink : theme().track_ink(bus ? bus->ink : group->ink);
+    const QColor ink = is_main ? theme().ink : theme().track_ink(*channel.ink);
     if (bus || is_main)
         painter.fillRect(0, 0, 4, height() - 1, ink);
     else
@@ -106,14 +107,12 @@ void BusHead::paintEvent(QPaintEvent*) {
 void BusHead::rename() {
     if (id_ == main_output) return;
     const Session& s = work_.document.session();
-    const Bus* bus = s.find_bus(id_);
-    const std::string before = bus ? bus->name : s.find_group(id_)->name;
+    const std::string before = s.name_of(id_);
     const auto name = work_.prompter->ask_text(tr("Rename"), tr("Its name"), QString::fromStdString(before));
     if (!name || name->trimmed().isEmpty()) return;
     const std::string to = name->trimmed().toStdString();
     work_.document.edit(tr("Rename %1 to %2").arg(QString::fromStdString(before), name->trimmed()),
-                        bus ? with_bus(s, id_, [&](Bus& b) { b.name = to; })
-                            : with_group(s, id_, [&](ControlGroup& g) { g.name = to; }));
+                        with_channel(s, id_, [&](const ChannelEdit& c) { *c.name = to; }));
 }
 
 void BusHead::contextMenuEvent(QContextMenuEvent* event) {
@@ -130,10 +129,8 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
         if (!rows.empty()) work_.document.select(rows, rows.front());
     });
     add_inks(menu.addMenu(tr("Ink")), this, [this](int n) {
-        const Session& now = work_.document.session();
-        const auto change = [n](auto& row) { row.ink = n; };
         work_.document.edit(tr("Ink %1").arg(n + 1),
-                            now.find_bus(id_) ? with_bus(now, id_, change) : with_group(now, id_, change));
+                            with_channel(work_.document.session(), id_, [n](const ChannelEdit& c) { *c.ink = n; }));
     });
     if (const Bus* bus = s.find_bus(id_)) {
         connect(menu.addAction(tr("Trim %1…").arg(db_text(bus->trim_db, "dB", true))), &QAction::triggered, this,

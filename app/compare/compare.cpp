@@ -13,7 +13,7 @@ namespace isotonus {
 
 namespace {
 
-using Page = ViewState::ComparePage;
+using ComparePage = ViewState::ComparePage;
 
 }  // namespace
 
@@ -60,7 +60,8 @@ QLayout* ComparePanel::make_pages() {
     auto* list = new QVBoxLayout;
     list->setSpacing(2);
     pages_ = new QStackedWidget;
-    const auto page = [&](Page which, const char* name, const QString& title, const QString& tip, QWidget* widget) {
+    const auto page = [&](ComparePage which, const char* name, const QString& title, const QString& tip,
+                          QWidget* widget) {
         auto* b = new QToolButton;
         b->setObjectName(name);
         b->setText(title);
@@ -80,20 +81,20 @@ QLayout* ComparePanel::make_pages() {
     width_ = new WidthPicture(work_, pages_);
     changes_ = new ChangesPage(work_, pages_);
     blind_ = new BlindPage(work_, pages_);
-    page(Page::frequencies, "pageFrequencies", tr("frequencies"),
+    page(ComparePage::frequencies, "pageFrequencies", tr("frequencies"),
          tr("What of the spectrum is missing or too much. A click on a band shows which rows make it."), spectrum_);
-    page(Page::loudness, "pageLoudness", tr("loudness over time"),
+    page(ComparePage::loudness, "pageLoudness", tr("loudness over time"),
          tr("One under the other, each with its own passages; what is tied is heard against each other."),
          make_loudness_page());
-    page(Page::width, "pageWidth", tr("width by bands"), tr("How wide each band is, and whether the low end is mono."),
-         width_);
-    page(Page::changes, "pageChanges", tr("since the print"),
+    page(ComparePage::width, "pageWidth", tr("width by bands"),
+         tr("How wide each band is, and whether the low end is mono."), width_);
+    page(ComparePage::changes, "pageChanges", tr("since the print"),
          tr("What differs between a print and now, and the way back, row by row."), changes_);
-    page(Page::notes, "pageNotes", tr("listening notes"), tr("What was noticed, when, and on what."),
+    page(ComparePage::notes, "pageNotes", tr("listening notes"), tr("What was noticed, when, and on what."),
          new NotesPage(work_, pages_));
-    page(Page::blind, "pageBlind", tr("blind"), tr("Which version is the best, when one does not know which it is."),
-         blind_);
-    page(Page::done, "pageDone", tr("am I done?"), tr("What of the job is done and what is not."),
+    page(ComparePage::blind, "pageBlind", tr("blind"),
+         tr("Which version is the best, when one does not know which it is."), blind_);
+    page(ComparePage::done, "pageDone", tr("am I done?"), tr("What of the job is done and what is not."),
          new DonePage(work_, pages_));
     scope_ = new QComboBox;
     scope_->setObjectName("compareScope");
@@ -274,9 +275,11 @@ std::optional<size_t> ComparePanel::one_chosen() const {
 void ComparePanel::show_page() {
     const auto page = static_cast<int>(work_.view.compare_page);
     pages_->setCurrentIndex(page);
-    const bool of_recordings = work_.view.compare_page != Page::notes && work_.view.compare_page != Page::done;
+    const bool of_recordings =
+        work_.view.compare_page != ComparePage::notes && work_.view.compare_page != ComparePage::done;
     for (QWidget* w : {static_cast<QWidget*>(table_), static_cast<QWidget*>(words_)}) w->setVisible(of_recordings);
-    scope_->setVisible(work_.view.compare_page == Page::frequencies || work_.view.compare_page == Page::width);
+    scope_->setVisible(work_.view.compare_page == ComparePage::frequencies ||
+                       work_.view.compare_page == ComparePage::width);
     show_chosen();
 }
 

@@ -453,9 +453,9 @@ std::vector<DonePage::Line> DonePage::lines() const {
                        *m->measurement.true_peak_dbtp <= limits.most_true_peak_dbtp &&
                        m->measurement.sample_peak_dbfs && *m->measurement.sample_peak_dbfs <= limits.most_peak_dbfs;
     add(clean,
-        !m      ? tr("the mix that leaves is being measured")
-        : clean ? tr("the mix that leaves keeps the peaks of its profile; the other checks stand in Hand off")
-                : tr("the mix that leaves is higher than its profile allows"),
+        !m      ? tr("the mix to export is being measured")
+        : clean ? tr("the exported mix keeps to the peaks of its profile; see Hand off for the other checks")
+                : tr("the peaks of the exported mix are higher than its profile allows"),
         hand_off);
     return found;
 }

@@ -15,7 +15,7 @@ namespace isotonus {
 
 namespace {
 
-constexpr int names_width = 170, figures_width = 176, ruler_height = 18;
+constexpr int names_width = 170, figures_width = 176, ruler_space = 18;
 constexpr double lowest_lufs = -48.0, highest_lufs = -6.0;
 constexpr double widest_db = 12.0, narrowest_db = -36.0;
 
@@ -62,7 +62,7 @@ std::optional<std::pair<size_t, size_t>> LoudnessPicture::chosen() const {
 }
 
 QRect LoudnessPicture::strip(size_t row) const {
-    const int rows = static_cast<int>(beside_.size()) + 1, room = height() - ruler_height;
+    const int rows = static_cast<int>(beside_.size()) + 1, room = height() - ruler_space;
     const int high = std::clamp(room / rows, 16, 90);
     return {names_width, static_cast<int>(row) * high, width() - names_width - figures_width, high - 4};
 }

@@ -10,6 +10,7 @@
 #include "app/style/text.h"
 #include "core/balance/build_up.h"
 #include "core/balance/fader.h"
+#include "core/session/channel.h"
 #include "core/session/presets.h"
 #include "core/session/routing.h"
 #include "core/shape/chain.h"
@@ -160,40 +161,26 @@ void Editing::cut_out_loop(TrackId id) {
 }
 
 double Editing::fader_db(TrackId row) const {
-    const Session& s = work_.document.session();
-    if (const Track* t = s.find(row)) return t->fader_db;
-    if (const Bus* b = s.find_bus(row)) return b->fader_db;
-    if (const ControlGroup* g = s.find_group(row)) return g->fader_db;
-    return s.main_fader_db;
+    const Channel channel = channel_of(work_.document.session(), row);
+    return channel ? *channel.fader_db : 0.0;
 }
 
 void Editing::set_fader(TrackId row, double db, uint64_t gesture) {
     const Session& s = work_.document.session();
     if (db < fader_floor_db) db = silence_db;
-    Session next = s;
-    if (s.find(row))
-        next = with_track(s, row, [db](Track& t) { t.fader_db = db; });
-    else if (s.find_bus(row))
-        next = with_bus(s, row, [db](Bus& b) { b.fader_db = db; });
-    else if (s.find_group(row))
-        next = with_group(s, row, [db](ControlGroup& g) { g.fader_db = db; });
-    else
-        next.main_fader_db = db;
-    work_.document.edit(tr("Fader %1 %2").arg(QString::fromStdString(s.name_of(row)), db_text(db)), std::move(next),
-                        gesture);
+    work_.document.edit(tr("Fader %1 %2").arg(QString::fromStdString(s.name_of(row)), db_text(db)),
+                        with_channel(s, row, [db](const ChannelEdit& c) { *c.fader_db = db; }), gesture);
 }
 
 void Editing::set_own_value(TrackId row, Parameter parameter, double value, uint64_t gesture) {
     const Session& s = work_.document.session();
-    const auto set = [&](auto& x) {
-        if (parameter == Parameter::trim) x.trim_db = value;
-        if (parameter == Parameter::pan) x.pan = value;
-        if (parameter == Parameter::width) x.width = value;
-        if (parameter == Parameter::mute) x.mute = value >= 0.5;
-        if constexpr (requires { x.left_pan; }) {
-            if (parameter == Parameter::left_pan) x.left_pan = value;
-            if (parameter == Parameter::right_pan) x.right_pan = value;
-        }
+    const auto set = [&](const ChannelEdit& c) {
+        if (parameter == Parameter::trim) *c.trim_db = value;
+        if (parameter == Parameter::pan) *c.pan = value;
+        if (parameter == Parameter::width) *c.width = value;
+        if (parameter == Parameter::mute) *c.mute = value >= 0.5;
+        if (parameter == Parameter::left_pan && c.left_pan) *c.left_pan = value;
+        if (parameter == Parameter::right_pan && c.right_pan) *c.right_pan = value;
     };
     if (parameter.processor() != 0) {
         const QString words = QString::fromStdString(value_text(parameter.info(), value));
@@ -219,10 +206,7 @@ void Editing::set_own_value(TrackId row, Parameter parameter, double value, uint
         return;
     }
     const QString name = tr("%1 of %2").arg(info_of(parameter).id, QString::fromStdString(s.name_of(row)));
-    if (s.find(row))
-        work_.document.edit(name, with_track(s, row, set), gesture);
-    else if (s.find_bus(row))
-        work_.document.edit(name, with_bus(s, row, set), gesture);
+    if (channel_of(s, row).output) work_.document.edit(name, with_channel(s, row, set), gesture);
 }
 
 std::optional<Family> Editing::family_of_selection() const {
@@ -346,14 +330,7 @@ void Editing::bypass_chain(TrackId row) {
     const Chain* chain = session.chain_of(row);
     if (!chain || chain->empty()) return;
     const QString name = session.is_chain_out(row) ? tr("Chain in") : tr("Chain out");
-    if (row == main_output) {
-        Session next = session;
-        next.main_chain_out = !next.main_chain_out;
-        work_.document.edit(name, std::move(next));
-        return;
-    }
-    const auto turn = [](auto& r) { r.chain_out = !r.chain_out; };
-    work_.document.edit(name, session.find_bus(row) ? with_bus(session, row, turn) : with_track(session, row, turn));
+    work_.document.edit(name, with_channel(session, row, [](const ChannelEdit& c) { *c.chain_out = !*c.chain_out; }));
 }
 
 void Editing::bypass_all_chains() {
@@ -386,9 +363,9 @@ void Editing::lead_to(const std::vector<TrackId>& ids, TrackId output) {
         work_.prompter->complain(QString::fromStdString(next.error().what));
         return;
     }
-    const Bus* bus = work_.document.session().find_bus(output);
-    work_.document.edit(tr("Lead to %1").arg(bus ? QString::fromStdString(bus->name) : tr("the main output")),
-                        std::move(*next));
+    const QString to = output == main_output ? tr("the main output")
+                                             : QString::fromStdString(work_.document.session().name_of(output));
+    work_.document.edit(tr("Lead to %1").arg(to), std::move(*next));
 }
 
 void Editing::remove_bus_or_group(TrackId id) {

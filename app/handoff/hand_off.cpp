@@ -347,13 +347,13 @@ QWidget* HandOffPanel::make_form() {
     return box;
 }
 
-/// What leaves, told before anything is written.
+/// The files to export, told before anything is written.
 QWidget* HandOffPanel::make_docket() {
     auto* box = new QWidget;
     auto* column = new QVBoxLayout(box);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(4);
-    docket_ = plain_table("docket", tr("What leaves"), {tr("What leaves"), tr("Length"), tr("Size")}, 0);
+    docket_ = plain_table("docket", tr("Files to export"), {tr("File"), tr("Length"), tr("Size")}, 0);
     docket_->setSelectionMode(QAbstractItemView::NoSelection);
     docket_->setFocusPolicy(Qt::NoFocus);
     column->addWidget(docket_, 1);
@@ -412,7 +412,7 @@ void HandOffPanel::show_docket() {
     }
     for (const fs::path& paper : papers) put(row++, to_qt(paper.filename()), {}, {});
     const QString into = to_qt(d.folder);
-    docket_sum_->setText(files.empty() ? tr("nothing leaves: no row is heard")
+    docket_sum_->setText(files.empty() ? tr("no files: every track is muted")
                          : all_known   ? tr("%n file(s), %1", nullptr, row).arg(size_text(bytes))
                                        : tr("%n file(s)", nullptr, row));
     docket_sum_->setToolTip(into);

@@ -3,6 +3,7 @@
 
 #include <map>
 
+#include <QCoreApplication>
 #include <QListWidget>
 #include <QPushButton>
 #include <QToolButton>

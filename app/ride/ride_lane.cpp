@@ -1,6 +1,7 @@
 #include "app/ride/ride_lane.h"
 
 #include "app/ride/ride_picture.h"
+#include "core/session/channel.h"
 
 namespace isotonus {
 
@@ -82,12 +83,8 @@ void RideLane::paint(QPainter& painter, const QRect& clip) {
     const auto y_of = [&](double v) { return 3.0 + h * (high - std::clamp(v, low, high)) / (high - low); };
     painter.setBrush(Qt::NoBrush);
     if (curve) {
-        const Bus* bus = work_.document.session().find_bus(id());
-        const ControlGroup* group = work_.document.session().find_group(id());
-        const QColor ink = t       ? theme().track_ink(t->ink)
-                           : bus   ? theme().track_ink(bus->ink)
-                           : group ? theme().track_ink(group->ink)
-                                   : theme().ink;
+        const Channel channel = channel_of(work_.document.session(), id());
+        const QColor ink = channel.ink ? theme().track_ink(*channel.ink) : theme().ink;
         paint_ride(painter, *curve, info.rest, time, QPen(ink, 1.5, bypassed ? Qt::DashLine : Qt::SolidLine), y_of);
     }
     if (const RideWriter* writer = work_.writing.writer(id(), p); writer && writer->any()) {

@@ -4,12 +4,14 @@
 #include <QDoubleSpinBox>
 #include <QHBoxLayout>
 #include <QPainter>
+#include <QPointer>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <array>
 #include <cmath>
 #include <cstring>
 
+#include "app/desk/background.h"
 #include "app/desk/make_way.h"
 #include "app/desk/row_head.h"
 #include "app/shape/plugin_dialog.h"
@@ -425,13 +427,13 @@ void ShapePanel::follow() {
                 static_cast<int>(std::min(work_.view.shape_place, static_cast<size_t>(list_->count()) - 1)));
     }
     for (size_t n = 0; n < chain.size(); ++n) {
-        const bool taken_out = chain[n].in && !fault_of(n).isEmpty();
+        const bool cannot_run = chain[n].in && !fault_of(n).isEmpty();
         list_->item(static_cast<int>(n))
             ->setText(tr("%1 %2%3").arg(n + 1).arg(QString::fromStdString(word_of(chain[n].type)),
-                                                   taken_out     ? tr(" (taken out)")
+                                                   cannot_run    ? tr(" (cannot run)")
                                                    : chain[n].in ? QString()
                                                                  : tr(" (out)")));
-        list_->item(static_cast<int>(n))->setForeground(taken_out ? theme().clipped : theme().ink);
+        list_->item(static_cast<int>(n))->setForeground(cannot_run ? theme().clipped : theme().ink);
     }
     for (size_t n = 0; n < sends.size(); ++n)
         list_->item(static_cast<int>(chain.size() + n))
@@ -510,7 +512,7 @@ void ShapePanel::fill_form() {
         return;
     }
     if (!fault.isEmpty()) {
-        auto* why = new QLabel(tr("Taken out: %1.").arg(fault));
+        auto* why = new QLabel(tr("Cannot run: %1.").arg(fault));
         why->setObjectName("takenOut");
         why->setWordWrap(true);
         layout->addRow(why);
@@ -536,9 +538,9 @@ void ShapePanel::add_room(const Processor& reverb) {
     auto* row = new QWidget;
     auto* layout = new QHBoxLayout(row);
     layout->setContentsMargins(0, 0, 0, 0);
-    const auto set = [this, id = reverb.id](const fs::path& file) {
+    const auto set = [this, row_id = row_, id = reverb.id](const fs::path& file) {
         const QString name = file.empty() ? tr("Room of its own") : tr("Room from %1").arg(to_qt(file.filename()));
-        work_.edits.set_chains({row_}, name, [&](Chain& chain) {
+        work_.edits.set_chains({row_id}, name, [&](Chain& chain) {
             for (Processor& p : chain)
                 if (p.id == id) p.impulse = file;
         });
@@ -549,10 +551,16 @@ void ShapePanel::add_room(const Processor& reverb) {
     connect(choose, &QPushButton::clicked, this, [this, set] {
         const auto file = work_.prompter->open_file(tr("Impulse response"), tr("Audio (*.wav *.flac *.aiff)"));
         if (!file) return;
-        if (const auto room = room_response(*file, work_.document.session().sample_rate); room)
-            set(*file);
-        else
-            work_.prompter->complain(QString::fromStdString(room.error().text()));
+        in_background(*QThreadPool::globalInstance(),
+                      [panel = QPointer(this), set, file = *file, rate = work_.document.session().sample_rate] {
+                          QMetaObject::invokeMethod(qApp, [panel, set, file, room = room_response(file, rate)] {
+                              if (!panel) return;
+                              if (room)
+                                  set(file);
+                              else
+                                  panel->work_.prompter->complain(QString::fromStdString(room.error().text()));
+                          });
+                      });
     });
     layout->addWidget(choose, 1);
     if (!reverb.impulse.empty()) {

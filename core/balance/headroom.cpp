@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/session/channel.h"
 #include "core/session/routing.h"
 
 namespace isotonus {
@@ -20,14 +21,10 @@ std::vector<TrackId> heard_rows(const RenderPlan& plan) {
     return ids;
 }
 
-double fader_of(const Session& session, TrackId row) {
-    if (row == main_output) return session.main_fader_db;
-    const Track* t = session.find(row);
-    return t ? t->fader_db : session.find_bus(row)->fader_db;
-}
+double fader_of(const Session& session, TrackId row) { return *channel_of(session, row).fader_db; }
 
 /// One kind of proposal: these tracks, down by the least that reaches the target.
-struct Search {
+struct ProposalSearch {
     const Session& session;
     const MaterialOf& material;
     double target_dbfs;
@@ -83,12 +80,8 @@ struct Search {
 
 Session with_proposal(const Session& session, const Proposal& proposal) {
     Session next = session;
-    const auto set = [](double db) { return [db](auto& row) { row.fader_db = db; }; };
     for (const auto& [id, fader_db] : proposal.faders)
-        if (id == main_output)
-            next.main_fader_db = fader_db;
-        else
-            next = next.find(id) ? with_track(next, id, set(fader_db)) : with_bus(next, id, set(fader_db));
+        next = with_channel(next, id, [db = fader_db](const ChannelEdit& c) { *c.fader_db = db; });
     return next;
 }
 
@@ -150,7 +143,7 @@ Result<HeadroomPlan> headroom_plan(const Session& session, const MaterialOf& mat
     if (peak <= target_dbfs) return out;
 
     const std::vector<TrackId> heard = heard_rows(*plan);
-    const Search search{session, material, target_dbfs, peaks, progress, heard.size()};
+    const ProposalSearch search{session, material, target_dbfs, peaks, progress, heard.size()};
     // A hair more than the difference: decibels have more digits than samples.
     auto all = search.tried(search.proposal_of(Remake::all_down, heard, peak - target_dbfs + 1e-4));
     if (!all) return tl::unexpected(all.error());

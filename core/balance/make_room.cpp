@@ -37,7 +37,7 @@ struct Hop {
     }
 };
 
-struct Search {
+struct RoomSearch {
     const Thresholds normal;
     std::vector<TrackId> rows;  ///< of the others
     std::vector<Hop> hops;
@@ -67,8 +67,8 @@ struct Search {
 };
 
 /// Nothing when the row is not heard.
-Search search_for(const RenderPlan& plan, TrackId id, const ExcitationOf& excitation, const Listening& listening) {
-    Search search{Thresholds(listening.level_db_spl), {}, {}, 0};
+RoomSearch search_for(const RenderPlan& plan, TrackId id, const ExcitationOf& excitation, const Listening& listening) {
+    RoomSearch search{Thresholds(listening.level_db_spl), {}, {}, 0};
     const std::vector<Voice> voices = voices_of(plan, excitation);
     const auto me = std::find_if(voices.begin(), voices.end(), [id](const Voice& v) { return v.id == id; });
     if (me == voices.end()) return search;
@@ -102,7 +102,7 @@ Search search_for(const RenderPlan& plan, TrackId id, const ExcitationOf& excita
 
 std::vector<CoveredBand> covered_bands(const RenderPlan& plan, TrackId id, const ExcitationOf& excitation,
                                        const Listening& listening) {
-    const Search search = search_for(plan, id, excitation, listening);
+    const RoomSearch search = search_for(plan, id, excitation, listening);
     std::vector<CoveredBand> found;
     for (size_t b = 0; b < band_count; ++b) {
         size_t counted = 0, covered = 0;
@@ -129,7 +129,7 @@ std::vector<CoveredBand> covered_bands(const RenderPlan& plan, TrackId id, const
 
 RoomProposal make_room(const RenderPlan& plan, TrackId id, const ExcitationOf& excitation, const Listening& listening,
                        const std::function<bool(TrackId)>& may_cut, const RoomWish& wish) {
-    Search search = search_for(plan, id, excitation, listening);
+    RoomSearch search = search_for(plan, id, excitation, listening);
     RoomProposal proposal;
     if (search.bands == 0) return proposal;
     proposal.before = proposal.after = search.share();

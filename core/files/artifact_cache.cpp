@@ -17,13 +17,13 @@ namespace isotonus {
 namespace {
 
 /// Folder and ending of a kind.
-struct Kind {
+struct ArtifactKind {
     const char *folder, *ending;
 };
-constexpr std::array<Kind, 5> kinds{
+constexpr std::array<ArtifactKind, 5> kinds{
     {{"measured", ""}, {"converted", ".wav"}, {"plugin-sound", ".f32"}, {"spectra", ""}, {"plugin-list", ".json"}}};
 
-const Kind& of(Artifact kind) { return kinds[static_cast<size_t>(kind)]; }
+const ArtifactKind& of(Artifact kind) { return kinds[static_cast<size_t>(kind)]; }
 
 constexpr char seal_mark[8] = {'i', 's', 'o', 't', 8, 0, 0, 0};
 
@@ -178,7 +178,7 @@ uintmax_t tidy_cache(uintmax_t most_bytes) {
             (name.starts_with("thirds-") && name.ends_with(".bin")))
             remove_quietly(file);
     }
-    for (const Kind& kind : kinds) {
+    for (const ArtifactKind& kind : kinds) {
         const fs::path place = cache_folder() / kind.folder;
         remove_stale_parts(place);
         for (const fs::path& file : entries_of(place).value_or(std::vector<fs::path>())) {

@@ -536,6 +536,14 @@ std::string plugin_version(std::string_view type) {
     return bundle.empty() ? "" : version + ' ' + stamp_of_bundle(bundle);
 }
 
+bool is_plugin_missing(std::string_view type) {
+    Registry& all = registry();
+    const std::scoped_lock lock(all.mutex);
+    load(all);
+    return std::any_of(all.plugins.begin(), all.plugins.end(),
+                       [type](const Plugin& p) { return p.missing && p.uri == uri_of_type(type); });
+}
+
 void take_out_plugin(std::string_view type, const std::string& why) {
     Registry& all = registry();
     const std::scoped_lock lock(all.mutex);
@@ -571,5 +579,26 @@ int plugin_tries(std::string_view type) {
     const auto at = all.tries.find(type);
     return at == all.tries.end() ? 0 : at->second;
 }
+
+namespace {
+
+class KnownPlugins final : public PluginRegistry {
+  public:
+    const ProcessorType* type(std::string_view t) const override { return plugin_type(t); }
+    std::string version(std::string_view t) const override { return plugin_version(t); }
+    bool is_missing(std::string_view t) const override { return is_plugin_missing(t); }
+    std::optional<std::string> fault(std::string_view t) const override { return plugin_fault(t); }
+    void take_out(std::string_view t, const std::string& why) override { take_out_plugin(t, why); }
+    int tries(std::string_view t) const override { return plugin_tries(t); }
+};
+
+// Whatever program has plug-ins at all has them from its start on.
+[[maybe_unused]] const bool chains_know_them = [] {
+    static KnownPlugins known;
+    use_plugin_registry(known);
+    return true;
+}();
+
+}  // namespace
 
 }  // namespace isotonus

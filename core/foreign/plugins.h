@@ -10,7 +10,7 @@
 #include "core/files/file_steps.h"
 #include "core/parallel.h"
 #include "core/result.h"
-#include "core/shape/processor.h"
+#include "core/shape/plugin_registry.h"
 
 namespace isotonus {
 
@@ -47,25 +47,17 @@ std::vector<Plugin> known_plugins();
 /// Those of which every word of the text is in name, kind, author or URI, whatever the case.
 std::vector<Plugin> plugins_like(const std::vector<Plugin>& all, std::string_view text);
 
-/// A plug-in's type of processor is called "lv2:" and its URI.
-inline constexpr std::string_view plugin_prefix = "lv2:";
-inline bool is_plugin(std::string_view type) { return type.starts_with(plugin_prefix); }
-inline std::string_view uri_of_type(std::string_view type) { return type.substr(plugin_prefix.size()); }
-/// Null for one that was never found.
+// As in PluginRegistry, which these answer for all chains from the program's start on.
 const ProcessorType* plugin_type(std::string_view type);
-
-/// Changes with the files of its bundle; of one that is gone, as they were last.
 std::string plugin_version(std::string_view type);
-
-/// One that went wrong is taken out of every chain until it is tried again: it lets through what comes in.
-void take_out_plugin(std::string_view type, const std::string& why);
-void try_plugin_again(std::string_view type);
-/// Why it is taken out, or may not run, in a sentence; nothing when it runs.
+bool is_plugin_missing(std::string_view type);
 std::optional<std::string> plugin_fault(std::string_view type);
+void take_out_plugin(std::string_view type, const std::string& why);
+int plugin_tries(std::string_view type);
+void try_plugin_again(std::string_view type);
+
 /// Ends all processes that run plug-ins; those who wait for one get its end as an error.  New ones are started as
 /// before.
 void end_all_plugins();
-/// How often it was tried again, for the keys of what it makes.
-int plugin_tries(std::string_view type);
 
 }  // namespace isotonus

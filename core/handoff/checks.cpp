@@ -9,6 +9,7 @@
 #include "core/handoff/delivery.h"
 #include "core/mix/row_signals.h"
 #include "core/mix/whole.h"
+#include "core/session/channel.h"
 #include "core/shape/signal.h"
 #include "core/stage/findings.h"
 #include "core/words.h"
@@ -55,7 +56,7 @@ constexpr CheckKind kinds[] = {
     CheckKind{"solo_left_on", routing, to_say("solo"), "", false},
     CheckKind{"mute_left_on", routing, to_say("mute"), "", false},
     CheckKind{"no_output", routing, to_say("no output"), "", false},
-    CheckKind{"taken_out", routing, to_say("cannot run"), "", false},
+    CheckKind{"cannot_run", routing, to_say("cannot run"), "", false},
     CheckKind{"key_missing", routing, to_say("keys"), "", false},
     CheckKind{"chains_out", routing, to_say("chains"), "", false},
     CheckKind{"silence_at_start", ends, to_say("silence before"), "s", false},
@@ -306,11 +307,11 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
 void check_chains(const CheckInput& in, std::vector<Check>& checks) {
     constexpr double deep_db = 10.0, long_s = 2.0;  // common practice, no source
     const Session& session = in.session;
-    Rows deep, over, keyless, out, taken_out;
+    Rows deep, over, keyless, out, unable;
     const auto look_at = [&](TrackId row) {
         const Chain& chain = *session.chain_of(row);
         for (const Processor& p : chain)
-            if (p.key != 0 && !session.find(p.key) && !session.find_bus(p.key))
+            if (p.key != 0 && !channel_of(session, p.key).output)
                 keyless.add(row, fmt::format("{} ({})", session.name_of(row), p.type));
         // The main output's has a check of its own.
         if (row != main_output && session.is_chain_out(row) && !chain.empty()) out.add(row, session.name_of(row));
@@ -320,7 +321,7 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
     look_at(main_output);
     for (const AbsentProcessor& p :
          absent_processors(session, in.plan, main_chain_export(session).mixes != MainChain::out))
-        taken_out.add(p.channel, p.text);
+        unable.add(p.channel, p.text);
     for (const PlanTrack& t : in.plan.tracks) {
         const Signal* signal = t.material->signal.get();
         if (!signal || !in.plan.heard(t)) continue;
@@ -344,7 +345,7 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
     add("deep_reduction", deep, said("reduced deeply for long"),
         said("no compressor reduces by more than 10 dB for long"),
         said("That much is heard as pumping; two gentle steps do the same."));
-    add("taken_out", taken_out, said("processors that cannot run"), said("every processor can run"),
+    add("cannot_run", unable, said("processors that cannot run"), said("every processor can run"),
         said("It lets through what comes in: the export is without what it would do."));
     add("chain_over", over, said("beyond full scale inside a chain"), said("no chain goes beyond full scale inside"),
         said("It does not clip here, but what saturates or is rebuilt elsewhere will."));

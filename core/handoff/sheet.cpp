@@ -15,8 +15,8 @@ using nlohmann::json;
 
 namespace {
 
-json level(const Level& value) { return value && std::isfinite(*value) ? json(*value) : json(nullptr); }
-json level(double value) { return level(Level(value)); }
+json json_of(const Level& value) { return value && std::isfinite(*value) ? json(*value) : json(nullptr); }
+json json_of(double value) { return json_of(Level(value)); }
 
 std::string decibels(const json& value, const char* unit = "dB") {
     return value.is_null() ? "off" : fmt::format("{:+.1f} {}", value.get<double>(), unit);
@@ -65,7 +65,7 @@ void put_chain_and_sends(json& j, const SheetInput& in, TrackId row) {
     for (size_t n = 0; sends && n < sends->size(); ++n) {
         const Send& send = (*sends)[n];
         json one = {{"to", in.session.name_of(send.to)},
-                    {"level_db", level(send.level_db)},
+                    {"level_db", json_of(send.level_db)},
                     {"before_fader", send.before_fader},
                     {"in", send.in},
                     {"rides", json::object()}};
@@ -228,7 +228,7 @@ json sheet_to_json(const SheetInput& in) {
               {"duration_s", in.plan.duration_s()},
               {"notes", in.session.hand_off.notes},
               {"stems_compared", in.report.stems_compared},
-              {"stems_residue_dbfs", level(in.report.residue_dbfs)},
+              {"stems_residue_dbfs", json_of(in.report.residue_dbfs)},
               {"left_out", in.left_out}};
     for (const char* list : {"files", "checks", "sections", "tracks", "buses", "groups"}) s[list] = json::array();
     s["listening_notes"] = json::array();
@@ -246,10 +246,10 @@ json sheet_to_json(const SheetInput& in) {
                               {"sample_rate", m.sample_rate},
                               {"duration_s", m.duration_s()},
                               {"bytes", f.bytes},
-                              {"sample_peak_dbfs", level(m.sample_peak_dbfs)},
-                              {"true_peak_dbtp", level(m.true_peak_dbtp)},
-                              {"integrated_lufs", level(m.integrated_lufs)},
-                              {"loudness_range_lu", level(m.loudness_range_lu)},
+                              {"sample_peak_dbfs", json_of(m.sample_peak_dbfs)},
+                              {"true_peak_dbtp", json_of(m.true_peak_dbtp)},
+                              {"integrated_lufs", json_of(m.integrated_lufs)},
+                              {"loudness_range_lu", json_of(m.loudness_range_lu)},
                               {"clamped_samples", f.clamped_samples},
                               {"proof", f.proof == Proof::same    ? "same samples"
                                         : f.proof == Proof::alike ? "lossy, same level and length"
@@ -260,8 +260,8 @@ json sheet_to_json(const SheetInput& in) {
         s["checks"].push_back({{"id", c.id},
                                {"passed", c.passed},
                                {"notice", c.notice},
-                               {"measured", level(c.measured)},
-                               {"limit", level(c.limit)},
+                               {"measured", json_of(c.measured)},
+                               {"limit", json_of(c.limit)},
                                {"text", c.text}});
     for (const Section& x : in.session.sections) s["sections"].push_back({{"name", x.name}, {"start_s", x.start_s}});
     for (const auto& track : in.session.tracks) {
@@ -272,8 +272,8 @@ json sheet_to_json(const SheetInput& in) {
         const Measurement* m = at == in.plan.tracks.end() ? nullptr : &before_chain(*at->material).measurement;
         json j = {{"name", t.name},
                   {"file", t.source.file.filename().string()},
-                  {"trim_db", level(t.trim_db)},
-                  {"fader_db", level(t.fader_db)},
+                  {"trim_db", json_of(t.trim_db)},
+                  {"fader_db", json_of(t.fader_db)},
                   {"pan", t.pan},
                   {"width", t.width},
                   {"mute", t.mute},
@@ -287,9 +287,9 @@ json sheet_to_json(const SheetInput& in) {
             const Staging staged = staged_as_is(in.session.targets, t, *m);
             j["target"] = fmt::format("{} {:g} … {:g}", measure_name(staged.target.measure), staged.target.low_dbfs,
                                       staged.target.high_dbfs);
-            j["staged_dbfs"] = level(staged.after_dbfs);
-            j["sample_peak_dbfs"] = level(m->sample_peak_dbfs);
-            j["integrated_lufs"] = level(m->integrated_lufs);
+            j["staged_dbfs"] = json_of(staged.after_dbfs);
+            j["sample_peak_dbfs"] = json_of(m->sample_peak_dbfs);
+            j["integrated_lufs"] = json_of(m->integrated_lufs);
         }
         put_chain_and_sends(j, in, t.id);
         s["tracks"].push_back(std::move(j));
@@ -297,8 +297,8 @@ json sheet_to_json(const SheetInput& in) {
     for (const Bus& b : in.session.buses) {
         json j = {{"name", b.name},
                   {"return", is_return(in.session, b.id)},
-                  {"trim_db", level(b.trim_db)},
-                  {"fader_db", level(b.fader_db)},
+                  {"trim_db", json_of(b.trim_db)},
+                  {"fader_db", json_of(b.fader_db)},
                   {"pan", b.pan},
                   {"width", b.width},
                   {"mute", b.mute},
@@ -308,10 +308,10 @@ json sheet_to_json(const SheetInput& in) {
         s["buses"].push_back(std::move(j));
     }
     for (const ControlGroup& g : in.session.groups)
-        s["groups"].push_back({{"name", g.name}, {"fader_db", level(g.fader_db)}, {"rides", rides_of(g.rides)}});
+        s["groups"].push_back({{"name", g.name}, {"fader_db", json_of(g.fader_db)}, {"rides", rides_of(g.rides)}});
     const MainChainExport main_chain = main_chain_export(in.session);
     s["main"] = {{"name", "main"},
-                 {"fader_db", level(in.session.main_fader_db)},
+                 {"fader_db", json_of(in.session.main_fader_db)},
                  {"rides", rides_of(in.session.main_rides)},
                  {"chain_delivered", main_chain_names[static_cast<size_t>(main_chain.mixes)]},
                  {"chain_in_words", main_chain.sentence}};

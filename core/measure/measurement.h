@@ -70,15 +70,28 @@ struct Measurement {
     double duration_s() const { return sample_rate > 0 ? static_cast<double>(frames) / sample_rate : 0.0; }
 };
 
+/// Frames of a block of a level summary.
+inline constexpr int64_t level_block = 256;
+
 /// Level over time in blocks of 256 frames: for pictures and for bounds on what a mix can reach.
 struct LevelSummary {
-    static constexpr int64_t block_frames = 256;
+    static constexpr int64_t block_frames = level_block;
     int channels = 0;
     int64_t frames = 0;
     MappedList<float> low, high;    ///< smallest and largest sample, [block * channels + channel]
     MappedList<float> mean_square;  ///< mean of x^2, likewise
     MappedList<float>
         mean_square_of_8;  ///< the mean of eight blocks' (of those that are left at the end), for pictures
+    /// By how many blocks a delay moves a summary, rounded down, and whether each of its blocks then lies over two.
+    struct Shift {
+        int64_t blocks;
+        bool split;
+    };
+    static Shift shift_of(int64_t delay_samples) {
+        const int64_t whole =
+            delay_samples >= 0 ? delay_samples / level_block : -((level_block - 1 - delay_samples) / level_block);
+        return {whole, whole * level_block != delay_samples};
+    }
     int64_t blocks() const { return channels > 0 ? static_cast<int64_t>(low.size()) / channels : 0; }
 };
 

@@ -12,8 +12,6 @@ namespace isotonus {
 
 namespace {
 
-constexpr int64_t block = LevelSummary::block_frames;
-
 Reach reach_of_summary(const LevelSummary& s) {
     const auto blocks = static_cast<size_t>(s.blocks()), channels = static_cast<size_t>(s.channels);
     const float *const low = s.low.data(), *const high = s.high.data();
@@ -40,24 +38,23 @@ Reach reach_of_provisional(const Signal& signal, int64_t frames, Known& known) {
     const SignalRecipe& recipe = signal.recipe();
     const RowTap& tap = recipe.source;
     const Reach& source = reach_of(*tap.material, known);
-    std::vector<float> reach(static_cast<size_t>((frames + block - 1) / block));
+    std::vector<float> reach(static_cast<size_t>((frames + level_block - 1) / level_block));
     // A tap may lie between two blocks of its file: then both count.
-    const int64_t whole =
-        tap.delay_samples >= 0 ? tap.delay_samples / block : -((block - 1 - tap.delay_samples) / block);
-    const bool split = whole * block != tap.delay_samples;
+    const auto shift = LevelSummary::shift_of(tap.delay_samples);
     const auto in_file = [&](int64_t b) {
         const auto n = static_cast<size_t>(b);
         return b < 0 || n >= source.left.size() ? 0.0f : std::max(source.left[n], source.right[n]);
     };
     for (size_t b = 0; b < reach.size(); ++b) {
-        const auto at = static_cast<int64_t>(b) - whole;
+        const auto at = static_cast<int64_t>(b) - shift.blocks;
         double gain = std::fabs(tap.gain);
         if (tap.trim_ride)
-            gain *= level_ride_bound(*tap.trim_ride, recipe.sample_rate, static_cast<int64_t>(b) * block, block + 32);
+            gain *= level_ride_bound(*tap.trim_ride, recipe.sample_rate, static_cast<int64_t>(b) * level_block,
+                                     level_block + 32);
         reach[b] =
-            static_cast<float>(gain * static_cast<double>(std::max(in_file(at), split ? in_file(at - 1) : 0.0f)));
+            static_cast<float>(gain * static_cast<double>(std::max(in_file(at), shift.split ? in_file(at - 1) : 0.0f)));
     }
-    bound_through(recipe.chain, recipe.rides, recipe.sample_rate, block, reach);
+    bound_through(recipe.chain, recipe.rides, recipe.sample_rate, level_block, reach);
     return {reach, reach};
 }
 
@@ -84,20 +81,20 @@ std::vector<float> of_two_blocks(const std::vector<float>& side) {
 }
 
 Reach sum_of(const RenderPlan& plan, Known& known) {
-    const int64_t blocks = (plan.frames + block - 1) / block;
+    const int64_t blocks = (plan.frames + level_block - 1) / level_block;
     std::vector<double> left(static_cast<size_t>(blocks)), right(static_cast<size_t>(blocks));
     for (const PlanPart& p : plan.parts) {
         if (!p.heard() || p.through_chain || p.output == nowhere) continue;
-        const int64_t whole = p.delay_samples >= 0 ? p.delay_samples / block : -((block - 1 - p.delay_samples) / block);
-        const bool split = whole * block != p.delay_samples;
+        const auto shift = LevelSummary::shift_of(p.delay_samples);
         const Reach& known_reach = reach_of(*p.material, known);
         const Reach between =
-            split ? Reach{of_two_blocks(known_reach.left), of_two_blocks(known_reach.right)} : Reach{};
-        const Reach& reach = split ? between : known_reach;
-        const int64_t first = std::max<int64_t>(0, whole), end = std::min(blocks, std::ssize(reach.left) + whole);
+            shift.split ? Reach{of_two_blocks(known_reach.left), of_two_blocks(known_reach.right)} : Reach{};
+        const Reach& reach = shift.split ? between : known_reach;
+        const int64_t first = std::max<int64_t>(0, shift.blocks),
+                      end = std::min(blocks, std::ssize(reach.left) + shift.blocks);
         if (first >= end) continue;
-        const auto in_file = [whole](const std::vector<float>& side, int64_t b) {
-            return static_cast<double>(side[static_cast<size_t>(b - whole)]);
+        const auto in_file = [shift](const std::vector<float>& side, int64_t b) {
+            return static_cast<double>(side[static_cast<size_t>(b - shift.blocks)]);
         };
         if (!p.any_ride_to_main()) {
             const GainMatrix g = magnitudes(p.to_main);
@@ -114,7 +111,7 @@ Reach sum_of(const RenderPlan& plan, Known& known) {
         for (int64_t b = first; b < end; ++b) {
             const double from_left = in_file(reach.left, b), from_right = in_file(reach.right, b);
             if (from_left == 0.0 && from_right == 0.0) continue;
-            const GainMatrix g = magnitudes(p.to_main_bound(plan.sample_rate, b * block, block + 32));
+            const GainMatrix g = magnitudes(p.to_main_bound(plan.sample_rate, b * level_block, level_block + 32));
             const auto times = [](double gain, double x) { return gain == 0.0 ? 0.0 : gain * x; };  // of infinity too
             const auto at = static_cast<size_t>(b);
             left[at] += times(g.left_from_left, from_left) + times(g.left_from_right, from_right);

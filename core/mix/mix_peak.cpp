@@ -15,7 +15,6 @@ namespace isotonus {
 
 namespace {
 
-constexpr int64_t block = LevelSummary::block_frames;
 constexpr double slack = 1.00001;  ///< for roundings
 
 /// The calling thread runs when others do not want to (Linux gives each thread a niceness of its own).
@@ -44,12 +43,6 @@ bool same_rows(const PlanPart& a, const PlanPart& b) {
                       [](const RowGains& x, const RowGains& y) { return x.gains == y.gains; });
 }
 
-/// Blocks of the file under a block of the song: the first, and whether a second is touched too.
-std::pair<int64_t, bool> shift_of(int64_t delay) {
-    const int64_t whole = delay >= 0 ? delay / block : -((-delay + block - 1) / block);
-    return {whole, whole * block != delay};
-}
-
 double reach_of(const LevelSummary& s, int64_t b, int c) {
     if (b < 0 || b >= s.blocks()) return 0.0;
     const auto at = static_cast<size_t>(b * s.channels + c);
@@ -59,8 +52,8 @@ double reach_of(const LevelSummary& s, int64_t b, int c) {
 /// An upper bound in every stretch from the tracks alone: for every 256 frames what each can reach, added.
 std::vector<double> bounds_of_tracks(const RenderPlan& plan) {
     const Reach reach = reach_of_sum(plan);
-    const auto blocks = static_cast<size_t>((plan.frames + block - 1) / block);
-    constexpr size_t group = MixPeaks::stretch_frames / block;
+    const auto blocks = static_cast<size_t>((plan.frames + level_block - 1) / level_block);
+    constexpr size_t group = MixPeaks::stretch_frames / level_block;
     std::vector<double> bounds;
     for (size_t b = 0; b < blocks; b += group) {
         double most = 0.0;
@@ -135,10 +128,10 @@ void MixPeaks::begin(const PlanPtr& plan) {
 const MixPeaks::Reach& MixPeaks::reach_of_part(size_t part) {
     Reach& reach = reach_[part];
     if (!reach.left.empty()) return reach;
-    constexpr int64_t group = stretch_frames / block;
+    constexpr int64_t group = stretch_frames / level_block;
     const PlanPart& t = plan_->parts[part];
     const LevelSummary& s = t.material->summary;
-    const auto [whole, split] = shift_of(t.delay_samples);
+    const auto [whole, split] = LevelSummary::shift_of(t.delay_samples);
     for (int64_t k = 0; k < std::ssize(known_); ++k) {
         double l = 0.0, r = 0.0;
         for (int64_t b = k * group - whole - (split ? 1 : 0); b < (k + 1) * group - whole; ++b) {

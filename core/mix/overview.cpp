@@ -10,7 +10,7 @@ namespace isotonus {
 
 namespace {
 
-constexpr int64_t block = LevelSummary::block_frames, unit = 8 * block;
+constexpr int64_t unit = 8 * level_block;
 
 /// What a track's power is taken by, for each of its channels: what both sides of the mix get of it.
 std::array<double, 2> power_gains(const PlanPart& t, double main_gain) {
@@ -95,9 +95,9 @@ std::vector<double> MixOverview::by_blocks(double from_frame, double per_column,
                 const double start = from_frame + c * per_column;
                 const double in_file = start - static_cast<double>(t.delay_samples);
                 if (in_file + per_column <= 0.0) continue;
-                const int64_t first = static_cast<int64_t>(std::max(0.0, in_file)) / block;
+                const int64_t first = static_cast<int64_t>(std::max(0.0, in_file)) / level_block;
                 const int64_t end =
-                    std::min(s.blocks(), std::max(first + 1, static_cast<int64_t>(in_file + per_column) / block));
+                    std::min(s.blocks(), std::max(first + 1, static_cast<int64_t>(in_file + per_column) / level_block));
                 if (first >= end) continue;
                 double sum = 0.0;
                 const float* at = s.mean_square.data() + first * s.channels;

@@ -5,9 +5,9 @@
 #include <algorithm>
 #include <mutex>
 
-#include "core/foreign/plugins.h"
 #include "core/mix/sum_of_rows.h"
 #include "core/session/routing.h"
+#include "core/shape/plugin_registry.h"
 
 namespace isotonus {
 

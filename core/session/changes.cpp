@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/session/channel.h"
 #include "core/session/routing.h"
 #include "core/shape/chain.h"
 #include "core/shape/parameter_label.h"
@@ -213,14 +214,12 @@ void compare_rows(std::vector<RowChange>& found, const Session& then, const Sess
             found.push_back({b.id, b.name, What::removed, {said("is no longer there")}});
 }
 
-bool is_there(const Session& s, TrackId row) {
-    return row == main_output || s.find(row) || s.find_bus(row) || s.find_group(row);
-}
+bool has_channel(const Session& s, TrackId row) { return static_cast<bool>(channel_of(s, row)); }
 
 /// Processors that listen to a row that is gone listen to their own.
 void drop_lost_keys(const Session& now, Chain& chain) {
     for (Processor& p : chain)
-        if (p.key != 0 && !is_there(now, p.key)) p.key = 0;
+        if (p.key != 0 && !has_channel(now, p.key)) p.key = 0;
 }
 
 /// What a row that comes back leads to may be gone.
@@ -341,7 +340,7 @@ Session taken_back(const Session& now, const Session& then, TrackId row) {
         put_in(next.groups.change(), std::move(back), then.groups.size(), is_it);
     } else if (now.find(row)) {
         next = without_tracks(now, {row});
-    } else if (is_there(now, row)) {
+    } else if (has_channel(now, row)) {
         next = without_bus_or_group(now, row);
     }
     return next;

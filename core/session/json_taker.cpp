@@ -6,6 +6,8 @@
 
 namespace isotonus {
 
+nlohmann::json kept(const UnknownKeys& unknown) { return unknown ? *unknown : nlohmann::json::object(); }
+
 using nlohmann::json;
 
 namespace {

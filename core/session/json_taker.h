@@ -29,6 +29,9 @@ struct PointLists {
 /// One of them as an object.
 nlohmann::json point_json(const RidePoint& point);
 
+/// An object to begin with: what was kept of one that was read.
+nlohmann::json kept(const UnknownKeys& unknown);
+
 /// Parses text; `not_what` ("not a preset") begins the sentence about broken JSON, with line and column.  Lists are
 /// counted while they are read.  `lists` gets the points of rides.
 Result<nlohmann::json> parse_json(const std::string& text, const std::string& file, const char* not_what,

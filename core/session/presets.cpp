@@ -19,7 +19,7 @@ using nlohmann::json;
 
 namespace {
 
-constexpr const char* format_name = "isotonus-preset";
+constexpr const char* preset_format = "isotonus-preset";
 
 struct Setting {
     const char* parameter;
@@ -211,7 +211,7 @@ fs::path preset_folder() { return settings_folder() / "presets"; }
 
 std::string preset_text(const Preset& preset) {
     json j = preset.unknown ? *preset.unknown : json::object();
-    j["format"] = format_name;
+    j["format"] = preset_format;
     j["version"] = 1;
     j["name"] = preset.name;
     j["purpose"] = preset.purpose;
@@ -225,7 +225,8 @@ Result<Preset> read_preset(const fs::path& file) {
     if (!text) return tl::unexpected(text.error());
     auto j = parse_json(*text, file.string(), to_say("not a preset"));
     if (!j) return tl::unexpected(j.error());
-    if (!j->is_object() || j->value("format", "") != format_name) return fail(file.string(), said("this is no preset"));
+    if (!j->is_object() || j->value("format", "") != preset_format)
+        return fail(file.string(), said("this is no preset"));
     if (j->value("version", json(0)) != json(1))
         return fail(file.string(), said("this preset was written by a newer Isotonus"));
     j->erase("format");

@@ -4,6 +4,8 @@
 #include <set>
 #include <unordered_map>
 
+#include "core/session/channel.h"
+
 namespace isotonus {
 
 namespace {
@@ -12,10 +14,6 @@ template <class Thing>
 void change_in(std::vector<Thing>& things, TrackId id, const std::function<void(Thing&)>& change) {
     for (Thing& thing : things)
         if (thing.id == id) change(thing);
-}
-
-bool is_among(const std::vector<TrackId>& ids, TrackId id) {
-    return std::find(ids.begin(), ids.end(), id) != ids.end();
 }
 
 }  // namespace
@@ -46,11 +44,10 @@ bool feeds(const Session& session, TrackId from, TrackId to) {
         left.pop_back();
         if (row == to) return true;
         if (row == main_output || !seen.insert(row).second) continue;
-        const Track* track = session.find(row);
-        const Bus* bus = session.find_bus(row);
-        if (!track && !bus) continue;
-        left.push_back(track ? track->output : bus->output);
-        for (const Send& s : track ? track->sends : bus->sends) left.push_back(s.to);
+        const Channel channel = channel_of(session, row);
+        if (!channel.output) continue;
+        left.push_back(*channel.output);
+        for (const Send& s : *channel.sends) left.push_back(s.to);
     }
     return false;
 }
@@ -110,16 +107,15 @@ Result<Session> with_send(const Session& session, TrackId row, TrackId bus, cons
         at->to = bus;
     }
     change(*at);
-    const auto put = [&sends](auto& r) { r.sends = sends; };
-    return session.find_bus(row) ? with_bus(session, row, put) : with_track(session, row, put);
+    return with_channel(session, row, [&sends](const ChannelEdit& c) { *c.sends = sends; });
 }
 
 Session without_send(const Session& session, TrackId row, uint64_t send) {
-    const auto take = [send](auto& r) {
-        std::erase_if(r.sends, [send](const Send& s) { return s.id == send; });
-        for (const ParameterInfo* info : parameters_of_sends()) r.rides.set(Parameter::of_send(*info, send), nullptr);
-    };
-    return session.find_bus(row) ? with_bus(session, row, take) : with_track(session, row, take);
+    return with_channel(session, row, [send](const ChannelEdit& c) {
+        if (!c.sends) return;
+        std::erase_if(*c.sends, [send](const Send& s) { return s.id == send; });
+        for (const ParameterInfo* info : parameters_of_sends()) c.rides->set(Parameter::of_send(*info, send), nullptr);
+    });
 }
 
 namespace {
@@ -180,8 +176,9 @@ Result<Session> with_output(const Session& session, const std::vector<TrackId>& 
         if (id == output || (output != main_output && session.find_bus(id) && feeds(session, output, id)))
             return fail("", say("{} cannot lead to {}: it would feed itself", session.find_bus(id)->name,
                                 session.find_bus(output)->name));
-        next = with_track(next, id, [output](Track& t) { t.output = output; });
-        next = with_bus(next, id, [output](Bus& b) { b.output = output; });
+        next = with_channel(next, id, [output](const ChannelEdit& c) {
+            if (c.output) *c.output = output;
+        });
     }
     return next;
 }

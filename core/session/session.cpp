@@ -8,17 +8,16 @@
 #include <map>
 
 #include "core/audio/sound_file.h"
+#include "core/session/channel.h"
 #include "core/session/fields.h"
 #include "core/session/routing.h"
 #include "core/shape/chain.h"
 
 namespace isotonus {
 
-namespace {
 bool is_among(const std::vector<TrackId>& ids, TrackId id) {
     return std::find(ids.begin(), ids.end(), id) != ids.end();
 }
-}  // namespace
 
 const Track* Session::find(TrackId id) const {
     const auto at = std::find_if(tracks.begin(), tracks.end(), [&](const auto& t) { return t->id == id; });
@@ -60,39 +59,19 @@ bool Session::is_soloed(const Track& track) const {
 }
 
 RowKind Session::row_kind(TrackId id) const {
-    return id == main_output ? RowKind::main
-           : find_bus(id)    ? RowKind::bus
-           : find_group(id)  ? RowKind::group
-                             : RowKind::track;
+    const Channel channel = channel_of(*this, id);
+    return channel ? channel.kind : RowKind::track;
 }
 
-const Rides* Session::rides_of(TrackId id) const {
-    if (id == main_output) return &main_rides;
-    if (const Track* t = find(id)) return &t->rides;
-    if (const Bus* b = find_bus(id)) return &b->rides;
-    const ControlGroup* g = find_group(id);
-    return g ? &g->rides : nullptr;
-}
+const Rides* Session::rides_of(TrackId id) const { return channel_of(*this, id).rides; }
 
 std::string Session::name_of(TrackId id) const {
-    if (id == main_output) return "main";
-    if (const Track* t = find(id)) return t->name;
-    if (const Bus* b = find_bus(id)) return b->name;
-    const ControlGroup* g = find_group(id);
-    return g ? g->name : std::string();
+    const Channel channel = channel_of(*this, id);
+    return channel ? *channel.name : std::string();
 }
 
 Session with_rides(const Session& session, TrackId row, const std::function<void(Rides&)>& change) {
-    if (session.find(row)) return with_track(session, row, [&](Track& t) { change(t.rides); });
-    Session next = session;
-    if (row == main_output) change(next.main_rides);
-    if (session.find_bus(row))
-        for (Bus& b : next.buses.change())
-            if (b.id == row) change(b.rides);
-    if (session.find_group(row))
-        for (ControlGroup& g : next.groups.change())
-            if (g.id == row) change(g.rides);
-    return next;
+    return with_channel(session, row, [&](const ChannelEdit& c) { change(*c.rides); });
 }
 
 Session with_ride(const Session& session, TrackId row, Parameter parameter, const Curve& curve) {
@@ -101,41 +80,24 @@ Session with_ride(const Session& session, TrackId row, Parameter parameter, cons
     });
 }
 
-const Chain* Session::chain_of(TrackId id) const {
-    if (id == main_output) return &main_chain;
-    if (const Track* t = find(id)) return &t->chain;
-    const Bus* b = find_bus(id);
-    return b ? &b->chain : nullptr;
-}
+const Chain* Session::chain_of(TrackId id) const { return channel_of(*this, id).chain; }
 
 bool Session::is_chain_out(TrackId id) const {
-    if (id == main_output) return main_chain_out;
-    if (const Track* t = find(id)) return t->chain_out;
-    const Bus* b = find_bus(id);
-    return b && b->chain_out;
+    const Channel channel = channel_of(*this, id);
+    return channel.chain_out && *channel.chain_out;
 }
 
-const Sends* Session::sends_of(TrackId id) const {
-    if (const Track* t = find(id)) return &t->sends;
-    const Bus* b = find_bus(id);
-    return b ? &b->sends : nullptr;
-}
+const Sends* Session::sends_of(TrackId id) const { return channel_of(*this, id).sends; }
 
 Session with_chain(const Session& session, TrackId row, const std::function<void(Chain&)>& change) {
-    const auto change_both = [&](Chain& chain, Rides& rides) {
-        change(chain);
-        const Rides before = rides;
+    return with_channel(session, row, [&](const ChannelEdit& c) {
+        if (!c.chain) return;
+        change(*c.chain);
+        const Rides before = *c.rides;
         for (const auto& [parameter, curve] : before.all())
-            if (parameter.processor() != 0 && !find_processor(&chain, parameter.processor()))
-                rides.set(parameter, nullptr);
-    };
-    if (row == main_output) {
-        Session next = session;
-        change_both(next.main_chain, next.main_rides);
-        return next;
-    }
-    const auto changed = [&](auto& r) { change_both(r.chain, r.rides); };
-    return session.find_bus(row) ? with_bus(session, row, changed) : with_track(session, row, changed);
+            if (parameter.processor() != 0 && !find_processor(c.chain, parameter.processor()))
+                c.rides->set(parameter, nullptr);
+    });
 }
 
 std::vector<Parameter> parameters_of(const Session& session, TrackId row) {
@@ -199,13 +161,13 @@ double own_value(const Session& session, TrackId row, Parameter parameter) {
         if (&parameter.info() == &send_parameters::level) return std::max(send->level_db, send_parameters::level.low);
         return send->own_pan ? send->pan : own_value(session, row, Parameter::pan);
     }
-    const Track* t = session.find(row);
-    const Bus* b = session.find_bus(row);
-    if (parameter == Parameter::pan) return t ? t->pan : b ? b->pan : 0.0;
-    if (parameter == Parameter::width) return t ? t->width : b ? b->width : 1.0;
-    if (parameter == Parameter::left_pan) return t ? t->left_pan : -1.0;
-    if (parameter == Parameter::right_pan) return t ? t->right_pan : 1.0;
-    if (parameter == Parameter::mute) return (t && t->mute) || (b && b->mute) ? 1.0 : 0.0;
+    const Channel c = channel_of(session, row);
+    if (parameter == Parameter::pan) return c.pan ? *c.pan : 0.0;
+    if (parameter == Parameter::width) return c.width ? *c.width : 1.0;
+    if (parameter == Parameter::left_pan) return c.left_pan ? *c.left_pan : -1.0;
+    if (parameter == Parameter::right_pan) return c.right_pan ? *c.right_pan : 1.0;
+    // Of a group and of the main output a ride of the mute is all there is.
+    if (parameter == Parameter::mute) return c.output && *c.mute ? 1.0 : 0.0;
     return 0.0;
 }
 

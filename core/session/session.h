@@ -244,6 +244,8 @@ Session with_pairs_joined(const Session& session, const std::function<int(const 
 /// A copy in which a track of a file of `channels` channels became one mono track for each: "name 1", "name 2" …
 Session with_channels_split(const Session& session, TrackId id, int channels);
 
+bool is_among(const std::vector<TrackId>& ids, TrackId id);
+
 /// A copy in which each of these tracks is followed by its double.
 Session with_duplicates(const Session& session, const std::vector<TrackId>& ids);
 

@@ -5,11 +5,11 @@
 #include <limits>
 #include <nlohmann/json.hpp>
 
-#include "core/foreign/plugins.h"
 #include "core/session/fields.h"
 #include "core/session/json_taker.h"
 #include "core/session/validate.h"
 #include "core/shape/chain.h"
+#include "core/shape/plugin_registry.h"
 
 namespace isotonus {
 
@@ -17,9 +17,7 @@ using nlohmann::json;
 
 namespace {
 
-constexpr const char* format_name = "isotonus-session";
-
-json kept(const UnknownKeys& unknown) { return unknown ? *unknown : json::object(); }
+constexpr const char* session_format = "isotonus-session";
 
 json level_to_json(double level_db) { return std::isinf(level_db) ? json(nullptr) : json(level_db); }
 
@@ -574,7 +572,7 @@ void give_ids(Session& s) {
 
 std::string session_to_json(const Session& s, const fs::path& folder) {
     json j = kept(s.unknown);
-    j["format"] = format_name;
+    j["format"] = session_format;
     j["version"] = session_version;
     j["sample_rate"] = s.sample_rate;
     j["next_id"] = s.next_id;
@@ -622,7 +620,7 @@ namespace {
 
 Result<Session> session_from(json j, PointLists& lists, const fs::path& session_file) {
     const std::string name = session_file.string();
-    if (!j.is_object() || !j.contains("format") || j["format"] != format_name)
+    if (!j.is_object() || !j.contains("format") || j["format"] != session_format)
         return fail(name, said("not a session file: \"format\" is not \"isotonus-session\""));
     if (!j.contains("version") || !j["version"].is_number_integer())
         return fail(name, said("the session's \"version\" is missing or not a whole number"));

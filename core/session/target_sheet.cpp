@@ -40,10 +40,6 @@ const Target& target_for(const TargetSheet& sheet, const std::string& name, Fami
     return kind == Kind::percussive ? sheet.percussive : sheet.sustained;
 }
 
-namespace {
-json kept(const UnknownKeys& unknown) { return unknown ? *unknown : json::object(); }
-}  // namespace
-
 json target_to_json(const Target& t) {
     json j = kept(t.unknown);
     j["measure"] = measure_name(t.measure);

@@ -8,8 +8,8 @@
 #include "core/audio/denormals.h"
 #include "core/audio/kernels.h"
 #include "core/decibels.h"
-#include "core/foreign/plugins.h"
 #include "core/shape/fields.h"
+#include "core/shape/plugin_registry.h"
 
 namespace isotonus {
 
@@ -67,7 +67,7 @@ namespace {
 
 /// It is in at some time, or changes the level while it is out.
 bool is_at_work(const Processor& p, const Rides& rides) {
-    if (!processor_type(p.type) || plugin_fault(p.type)) return false;
+    if (!processor_type(p.type) || plugin_registry().fault(p.type)) return false;
     return is_wanted(p, rides) || (p.match && p.match_db != 0.0);
 }
 

@@ -11,7 +11,7 @@ namespace isotonus {
 
 namespace {
 
-constexpr double longest_ms = 2000.0, deepest_ms = 10.0;
+constexpr double longest_delay_ms = 2000.0, deepest_ms = 10.0;
 
 struct Delay {
     struct Settings {
@@ -20,8 +20,8 @@ struct Delay {
         double width = 100.0, modulation_ms = 0.0, modulation_hz = 0.5;
         template <class V>
         void fields(V& v) {
-            v.number("left_ms", left_ms, {"ms", 1.0, longest_ms, Law::log, 0.1});
-            v.number("right_ms", right_ms, {"ms", 1.0, longest_ms, Law::log, 0.1});
+            v.number("left_ms", left_ms, {"ms", 1.0, longest_delay_ms, Law::log, 0.1});
+            v.number("right_ms", right_ms, {"ms", 1.0, longest_delay_ms, Law::log, 0.1});
             v.number("feedback", feedback, {"%", 0.0, 95.0, Law::linear, 0.5});
             v.number("low_cut_hz", low_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
             v.number("high_cut_hz", high_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
@@ -42,7 +42,7 @@ struct Delay {
     };
 
     static size_t length(double rate) {
-        return static_cast<size_t>((longest_ms + 2.0 * deepest_ms) * 0.001 * rate) +
+        return static_cast<size_t>((longest_delay_ms + 2.0 * deepest_ms) * 0.001 * rate) +
                4 * static_cast<size_t>(cell_frames);
     }
     static size_t line_floats(double rate) { return 2 * length(rate); }
@@ -117,7 +117,7 @@ struct Delay {
 };
 
 /// Until the repeats have fallen by 60 dB.
-double tail_s(const Processor&, std::span<const double> values) {
+double delay_tail_s(const Processor&, std::span<const double> values) {
     Delay::Settings s;
     ValueSetter setter(values);
     s.fields(setter);
@@ -166,7 +166,7 @@ std::vector<Repeat> repeats_of(const Processor& delay) {
 const ProcessorType& delay_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Delay>("delay", "delay", false, false);
-        t.tail_s = tail_s;
+        t.tail_s = delay_tail_s;
         return t;
     }();
     return type;

@@ -6,15 +6,15 @@ namespace isotonus {
 
 namespace {
 
-constexpr std::array where_words{"all", "below", "above", "within"};
-enum class Where { all, below, above, within };
+constexpr std::array duck_where_words{"all", "below", "above", "within"};
+enum class DuckRange { all, below, above, within };
 constexpr double attack_s = 0.003;  ///< short, so that the key's hit is let through; common practice, no source
 constexpr float knee_db = 12.0f;    ///< from nothing to the whole depth around the threshold
 
 struct Duck {
     struct Settings {
         double threshold_dbfs = -30.0, depth_db = 6.0, hold_ms = 20.0, release_ms = 120.0;
-        Where where = Where::all;
+        DuckRange where = DuckRange::all;
         double low_hz = 100.0, high_hz = 500.0;
         template <class V>
         void fields(V& v) {
@@ -22,7 +22,7 @@ struct Duck {
             v.number("depth_db", depth_db, {"dB", 0.0, 48.0});
             v.number("hold_ms", hold_ms, {"ms", 0.0, 1000.0, Law::linear, 1.0});
             v.number("release_ms", release_ms, {"ms", 5.0, 3000.0, Law::log, 1.0});
-            v.choice("where", where, where_words);
+            v.choice("where", where, duck_where_words);
             v.number("low_hz", low_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
             v.number("high_hz", high_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
         }
@@ -67,7 +67,7 @@ struct Duck {
         const auto depth = static_cast<float>(s_.depth_db);
         *c.reductions_db = -depth * most;
         for (int i = 0; i < c.frames; ++i) gain[i] *= -depth;
-        if (s_.where == Where::all) return apply_db(gain, c);
+        if (s_.where == DuckRange::all) return apply_db(gain, c);
         // Only a part of the spectrum: a shelf or a bell whose depth follows, from cell to cell.
         const float band_db = gain[c.frames - 1];
         if (band_db == 0.0f && state.band_db == 0.0f) {
@@ -89,9 +89,9 @@ struct Duck {
     Biquad band_filter(double db) const {
         const double low = std::min(s_.low_hz, s_.high_hz), high = std::max(s_.low_hz, s_.high_hz);
         switch (s_.where) {
-            case Where::below:
+            case DuckRange::below:
                 return low_shelf(s_.high_hz, flat_q, db, rate_);
-            case Where::above:
+            case DuckRange::above:
                 return high_shelf(s_.low_hz, flat_q, db, rate_);
             default:
                 return bell(std::sqrt(low * high), std::max(0.3, std::sqrt(low * high) / std::max(1.0, high - low)), db,
@@ -107,7 +107,7 @@ const ProcessorType& duck_type() {
         ProcessorType t = make_type<Duck>("duck", "duck", true, false);
         // A filter that moves has no bound as simple as that of one that stands still.
         t.most_gain = [](std::span<const double> v) {
-            return v[4] == static_cast<double>(Where::all) ? 1.0 : std::numeric_limits<double>::infinity();
+            return v[4] == static_cast<double>(DuckRange::all) ? 1.0 : std::numeric_limits<double>::infinity();
         };
         return t;
     }();

@@ -11,8 +11,8 @@ namespace {
 constexpr std::array shape_words{"bell", "low_shelf", "high_shelf", "notch"};
 constexpr std::array filter_shapes{FilterShape::bell, FilterShape::low_shelf, FilterShape::high_shelf,
                                    FilterShape::notch};
-constexpr std::array where_words{"stereo", "middle", "sides"};
-enum class Where { stereo, middle, sides };
+constexpr std::array band_where_words{"stereo", "middle", "sides"};
+enum class BandChannels { stereo, middle, sides };
 
 /// Names of the fields of each band, kept for as long as the program runs.
 struct BandNames {
@@ -31,17 +31,17 @@ const std::array<BandNames, equaliser_bands>& band_names() {
     return all;
 }
 
-struct Band {
+struct EqualiserBand {
     bool in = false;
     int shape = 0;
     double hz = 1000.0, db = 0.0, q = 1.0;
-    Where where = Where::stereo;
-    bool operator==(const Band&) const = default;
+    BandChannels where = BandChannels::stereo;
+    bool operator==(const EqualiserBand&) const = default;
 };
 
 struct Equaliser {
     struct Settings {
-        std::array<Band, equaliser_bands> bands;
+        std::array<EqualiserBand, equaliser_bands> bands;
         Settings() {
             constexpr std::array hz{60.0, 120.0, 250.0, 500.0, 1000.0, 2000.0, 5000.0, 10000.0};
             for (size_t n = 0; n < hz.size(); ++n) bands[n].hz = hz[n];
@@ -55,7 +55,7 @@ struct Equaliser {
                 v.number(name.hz.c_str(), bands[n].hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
                 v.number(name.db.c_str(), bands[n].db, {"dB", -24.0, 24.0, Law::linear, 0.1});
                 v.number(name.q.c_str(), bands[n].q, {"", 0.1, 40.0, Law::log, 0.02});
-                v.choice(name.where.c_str(), bands[n].where, where_words);
+                v.choice(name.where.c_str(), bands[n].where, band_where_words);
             }
         }
     };
@@ -67,9 +67,9 @@ struct Equaliser {
     void prepare(const Settings& s, int channels, double rate, bool first) {
         // On one side of a mono row nothing is in the sides.
         apart_ = false;
-        for (const Band& b : s.bands) apart_ |= channels == 2 && b.where != Where::stereo;
+        for (const EqualiserBand& b : s.bands) apart_ |= channels == 2 && b.where != BandChannels::stereo;
         for (size_t n = 0; n < s.bands.size(); ++n) {
-            const Band& b = s.bands[n];
+            const EqualiserBand& b = s.bands[n];
             // A design takes its time: only what changed is made anew.
             if (!first && b == designed_[n]) {
                 filters_[n].set(filters_[n].to, false);
@@ -79,12 +79,12 @@ struct Equaliser {
             designed_[n] = b;
             const bool idle = !b.in ||
                               (filter_shapes[static_cast<size_t>(b.shape)] != FilterShape::notch && b.db == 0.0) ||
-                              (channels == 1 && b.where == Where::sides);
+                              (channels == 1 && b.where == BandChannels::sides);
             const Biquad f = idle ? Biquad{1.0, 0.0, 0.0, 0.0, 0.0}
                                   : matched_filter(filter_shapes[static_cast<size_t>(b.shape)], b.hz, b.q, b.db, rate);
             PairFilter pair = on_both(f);
-            if (channels == 2 && b.where != Where::stereo) {
-                const int left_out = b.where == Where::middle ? 1 : 0;
+            if (channels == 2 && b.where != BandChannels::stereo) {
+                const int left_out = b.where == BandChannels::middle ? 1 : 0;
                 pair.b0[left_out] = 1.0;
                 pair.b1[left_out] = pair.b2[left_out] = pair.a1[left_out] = pair.a2[left_out] = 0.0;
             }
@@ -124,7 +124,7 @@ struct Equaliser {
   private:
     bool apart_ = false;
     std::array<GlidingFilter, equaliser_bands> filters_;
-    std::array<Band, equaliser_bands> designed_;
+    std::array<EqualiserBand, equaliser_bands> designed_;
     std::array<bool, equaliser_bands> is_idle_{},
         idle_{};  ///< as it is set; and in this cell, once it has glided there
 };

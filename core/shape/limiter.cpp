@@ -13,21 +13,22 @@ namespace isotonus {
 namespace {
 
 constexpr double look_s = 0.002;
-constexpr int most_look = 1536;       ///< frames, as many as 768 kHz have
-constexpr int taps = 12, before = 6;  ///< of the filters between samples, and how many of them lie ahead
-constexpr double margin_db = 0.03;    ///< for the gain's own movement
+constexpr int most_look = 1536;               ///< frames, as many as 768 kHz have
+constexpr int between_taps = 12, before = 6;  ///< of the filters between samples, and how many of them lie ahead
+constexpr double margin_db = 0.03;            ///< for the gain's own movement
 
 /// What lies a quarter, a half and three quarters behind a sample: windowed sincs of twelve taps.
 struct Between {
-    float h[3][taps];
+    float h[3][between_taps];
     Between() {
         for (int phase = 0; phase < 3; ++phase) {
-            double whole = 0.0, w[taps];
-            for (int k = 0; k < taps; ++k) {
+            double whole = 0.0, w[between_taps];
+            for (int k = 0; k < between_taps; ++k) {
                 const double t = k - (before - 1) - (phase + 1) / 4.0;
-                whole += w[k] = std::sin(std::numbers::pi * t) / (std::numbers::pi * t) * kaiser(2.0 * t / taps, 5.0);
+                whole += w[k] =
+                    std::sin(std::numbers::pi * t) / (std::numbers::pi * t) * kaiser(2.0 * t / between_taps, 5.0);
             }
-            for (int k = 0; k < taps; ++k) h[phase][k] = static_cast<float>(w[k] / whole);
+            for (int k = 0; k < between_taps; ++k) h[phase][k] = static_cast<float>(w[k] / whole);
         }
     }
 };
@@ -38,7 +39,7 @@ ISOTONUS_WIDE void peaks_of(const Between& between, const float* x, int frames, 
     for (const auto& h : between.h)
         for (int from = 0; from < frames; from += cell_frames) {
             float y[cell_frames] = {};
-            for (int k = 0; k < taps; ++k)
+            for (int k = 0; k < between_taps; ++k)
                 for (int i = 0; i < cell_frames; ++i) y[i] += h[k] * x[from + i + k];
             for (int i = 0; i < cell_frames; ++i) peak[from + i] = std::max(peak[from + i], std::fabs(y[i]));
         }
@@ -91,7 +92,7 @@ struct Limiter {
     static constexpr bool takes_stretches = true;
     // What is taken away, 1 less a gain, so that memory that is all zero is a gain of 1.
     struct State {
-        float x[2][taps] = {};            ///< the last samples that came in
+        float x[2][between_taps] = {};    ///< the last samples that came in
         float wanted = 0.0f;              ///< what the last of them itself wanted to be taken
         float taken[most_look + 1] = {};  ///< what each wants, and the one before it
         float now = 0.0f;                 ///< after hold and release
@@ -112,10 +113,10 @@ struct Limiter {
         // What is remembered goes before what comes in, and what is remembered next is at the end of both.
         float peak[stretch_frames] = {};
         for (int side = 0; side < c.key_channels; ++side) {
-            float x[taps + stretch_frames];
-            std::copy_n(state.x[side], taps, x);
-            for (int i = 0; i < frames; ++i) x[taps + i] = c.key[i * c.key_channels + side];
-            std::copy_n(x + frames, taps, state.x[side]);
+            float x[between_taps + stretch_frames];
+            std::copy_n(state.x[side], between_taps, x);
+            for (int i = 0; i < frames; ++i) x[between_taps + i] = c.key[i * c.key_channels + side];
+            std::copy_n(x + frames, between_taps, state.x[side]);
             peaks_of(between, x + 1, frames, peak);
         }
         // What lies behind a sample is near the next one too.

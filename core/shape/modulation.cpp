@@ -10,14 +10,14 @@ namespace isotonus {
 namespace {
 
 constexpr std::array kind_words{"chorus", "flanger", "phaser"};
-enum class Kind { chorus, flanger, phaser };
+enum class ModulationKind { chorus, flanger, phaser };
 constexpr int stages = 6;
-constexpr double longest_ms = 25.0;
+constexpr double longest_sweep_ms = 25.0;
 constexpr double phaser_low_hz = 200.0, phaser_high_hz = 4000.0;
 
 struct Modulation {
     struct Settings {
-        Kind kind = Kind::chorus;
+        ModulationKind kind = ModulationKind::chorus;
         double rate_hz = 0.6, depth = 50.0, feedback = 0.0, apart = 90.0;
         template <class V>
         void fields(V& v) {
@@ -37,8 +37,8 @@ struct Modulation {
     /// What the movement says at a time: frames of delay, or the all-pass filters' coefficient.
     double place(double turn, double depth, double rate) const {
         const double wave = std::sin(2.0 * std::numbers::pi * turn);
-        if (s_.kind == Kind::chorus) return (15.0 + 8.0 * depth * wave) * 0.001 * rate;
-        if (s_.kind == Kind::flanger) return (1.0 + 2.5 * depth * (1.0 + wave)) * 0.001 * rate;
+        if (s_.kind == ModulationKind::chorus) return (15.0 + 8.0 * depth * wave) * 0.001 * rate;
+        if (s_.kind == ModulationKind::flanger) return (1.0 + 2.5 * depth * (1.0 + wave)) * 0.001 * rate;
         const double middle = std::sqrt(phaser_low_hz * phaser_high_hz);
         const double hz = middle * std::pow(phaser_high_hz / phaser_low_hz, 0.5 * depth * wave);
         const double k = std::tan(std::numbers::pi * std::min(hz, 0.45 * rate) / rate);
@@ -46,7 +46,7 @@ struct Modulation {
     }
 
     static size_t length(double rate) {
-        return static_cast<size_t>(longest_ms * 0.001 * rate) + static_cast<size_t>(cell_frames);
+        return static_cast<size_t>(longest_sweep_ms * 0.001 * rate) + static_cast<size_t>(cell_frames);
     }
     static size_t line_floats(double rate) { return 2 * length(rate); }
 
@@ -72,7 +72,7 @@ struct Modulation {
                 const float in = sample + feedback * state.back[side];
                 float out = in;
                 ring.write(at, &in, 1);
-                if (s_.kind == Kind::phaser) {
+                if (s_.kind == ModulationKind::phaser) {
                     const auto a = static_cast<float>(now);
                     for (float& kept : state.passed[side]) {  // y = a x + x' - a y', as one value that is kept
                         const float y = a * out + kept;
@@ -101,12 +101,12 @@ struct Modulation {
     float feedback_from_ = 0.0f;
 };
 
-double tail_s(const Processor&, std::span<const double> values) {
+double modulation_tail_s(const Processor&, std::span<const double> values) {
     Modulation::Settings s;
     ValueSetter setter(values);
     s.fields(setter);
     const double left = std::fabs(s.feedback) / 100.0;
-    return longest_ms / 1000.0 * (left <= 0.0 ? 1.0 : 1.0 + 3.0 / -std::log10(left));
+    return longest_sweep_ms / 1000.0 * (left <= 0.0 ? 1.0 : 1.0 + 3.0 / -std::log10(left));
 }
 
 }  // namespace
@@ -114,7 +114,7 @@ double tail_s(const Processor&, std::span<const double> values) {
 const ProcessorType& modulation_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Modulation>("modulation", "mod", false, false);
-        t.tail_s = tail_s;
+        t.tail_s = modulation_tail_s;
         return t;
     }();
     return type;

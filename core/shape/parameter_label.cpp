@@ -9,7 +9,7 @@ namespace isotonus {
 
 namespace {
 /// Words that come of ids and tables, where whoever translates would not find them.
-constexpr const char* words[] = {
+constexpr const char* parameter_words[] = {
     to_say("above"),        to_say("all"),         to_say("apart"),     to_say("asymmetric"),   to_say("attack"),
     to_say("below"),        to_say("ceiling"),     to_say("chorus"),    to_say("clip"),         to_say("comp"),
     to_say("compensate"),   to_say("curve"),       to_say("decay"),     to_say("delay"),        to_say("depth"),
@@ -27,7 +27,7 @@ constexpr const char* words[] = {
     to_say("width"),        to_say("within")};
 }  // namespace
 
-std::span<const char* const> label_words() { return words; }
+std::span<const char* const> label_words() { return parameter_words; }
 
 std::string label_of(const ParameterInfo& parameter) {
     if (parameter.name && *parameter.name) return said(parameter.name);

@@ -6,7 +6,6 @@
 #include <charconv>
 #include <cmath>
 
-#include "core/foreign/plugins.h"
 #include "core/shape/compressor.h"
 #include "core/shape/cuts.h"
 #include "core/shape/delay.h"
@@ -15,6 +14,7 @@
 #include "core/shape/gate.h"
 #include "core/shape/limiter.h"
 #include "core/shape/modulation.h"
+#include "core/shape/plugin_registry.h"
 #include "core/shape/reverb.h"
 #include "core/shape/saturation.h"
 #include "core/shape/transient.h"
@@ -34,7 +34,7 @@ std::span<const ProcessorType* const> processor_types() {
 const ProcessorType* processor_type(std::string_view id) {
     for (const ProcessorType* type : processor_types())
         if (id == type->id) return type;
-    return plugin_type(id);
+    return plugin_registry().type(id);
 }
 
 std::string word_of(std::string_view type) {

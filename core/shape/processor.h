@@ -101,7 +101,7 @@ inline bool turns_down(const ProcessorType& type) { return type.keyed || type.lo
 
 /// All types, in the order in which they are offered.
 std::span<const ProcessorType* const> processor_types();
-/// Also of a plug-in (core/foreign/plugins.h).  Null for a type that this version does not know.
+/// Also of a plug-in (plugin_registry.h).  Null for a type that this version does not know.
 const ProcessorType* processor_type(std::string_view id);
 
 /// A type as people say it: its word; of a plug-in that is not known its URI.

@@ -11,7 +11,7 @@ namespace isotonus {
 
 namespace {
 
-constexpr int lines_count = 16, taps = 10;
+constexpr int lines_count = 16, reflections = 10;
 constexpr double low_hz = 250.0, high_hz = 4000.0;
 constexpr double most_size = 2.0, longest_before_ms = 250.0;
 /// Of the lines at size 1, ms: spread evenly in octaves, without common factors at any usual rate.
@@ -23,16 +23,16 @@ struct Reflection {
     double ms;
     float left, right;
 };
-constexpr std::array<Reflection, taps> early{{{7.9, 0.80f, 0.35f},
-                                              {10.3, -0.30f, 0.72f},
-                                              {14.1, 0.62f, -0.22f},
-                                              {18.7, 0.20f, 0.58f},
-                                              {22.3, -0.50f, 0.28f},
-                                              {27.1, 0.26f, -0.47f},
-                                              {32.9, 0.42f, 0.20f},
-                                              {39.7, -0.18f, 0.38f},
-                                              {46.3, 0.33f, -0.15f},
-                                              {55.1, 0.13f, 0.30f}}};
+constexpr std::array<Reflection, reflections> early{{{7.9, 0.80f, 0.35f},
+                                                     {10.3, -0.30f, 0.72f},
+                                                     {14.1, 0.62f, -0.22f},
+                                                     {18.7, 0.20f, 0.58f},
+                                                     {22.3, -0.50f, 0.28f},
+                                                     {27.1, 0.26f, -0.47f},
+                                                     {32.9, 0.42f, 0.20f},
+                                                     {39.7, -0.18f, 0.38f},
+                                                     {46.3, 0.33f, -0.15f},
+                                                     {55.1, 0.13f, 0.30f}}};
 
 /// A value for each line.
 struct Sixteen {
@@ -161,7 +161,7 @@ struct Reverb {
             sum += static_cast<double>(to_places_.delay[n]);
         }
         mean_s_ = sum / lines_count / rate;
-        for (size_t n = 0; n < taps; ++n)
+        for (size_t n = 0; n < reflections; ++n)
             to_places_.tap[n] = static_cast<size_t>(std::lround(s.size * early[n].ms * 0.001 * rate));
         if (first) from_places_ = to_places_;
         cuts_.set(s.low_cut_hz, s.high_cut_hz, rate, first);
@@ -216,7 +216,7 @@ struct Reverb {
         const Places &from = from_places_, &to = to_places_;
         for (int s = 0; s < 2; ++s) before[s].read_gliding(at, from.before + cell, to.before + cell, late_in[s]);
         if (from_.early != 0.0f || to_.early != 0.0f)
-            for (size_t n = 0; n < taps; ++n)
+            for (size_t n = 0; n < reflections; ++n)
                 for (int s = 0; s < 2; ++s) {
                     before[s].read_gliding(at, from.before + from.tap[n] + cell, to.before + to.tap[n] + cell, part);
                     // A reflection comes from its own side more than from the other.
@@ -253,7 +253,7 @@ struct Reverb {
   private:
     /// Frames after which what comes in is heard: of the pre-delay, the lines, and the reflections.
     struct Places {
-        size_t before = 0, delay[lines_count] = {}, tap[taps] = {};
+        size_t before = 0, delay[lines_count] = {}, tap[reflections] = {};
     };
     Places from_places_, to_places_;
     double mean_s_ = 0.05;
@@ -263,7 +263,7 @@ struct Reverb {
 };
 
 /// Until it has fallen by 60 dB.
-double tail_s(const Processor& processor, std::span<const double> values) {
+double reverb_tail_s(const Processor& processor, std::span<const double> values) {
     Reverb::Settings s;
     ValueSetter setter(values);
     s.fields(setter);
@@ -293,7 +293,7 @@ double decay_s(const Processor& reverb, double hz) {
 const ProcessorType& reverb_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Reverb>("reverb", "reverb", false, false);
-        t.tail_s = tail_s;
+        t.tail_s = reverb_tail_s;
         t.start = [](const Processor& p, int channels, double rate) -> std::unique_ptr<Running> {
             return p.impulse.empty() ? std::make_unique<RunningOf<Reverb>>(channels, rate)
                                      : start_room(p, channels, rate);

@@ -12,7 +12,6 @@
 #include "core/audio/fft.h"
 #include "core/audio/media.h"
 #include "core/audio/resample.h"
-#include "core/files/hash.h"
 #include "core/shape/dynamics.h"
 #include "core/shape/lines.h"
 #include "core/shape/reverb.h"
@@ -39,6 +38,10 @@ std::vector<std::complex<float>> spectra_of(const std::vector<float>& x, size_t 
     return all;
 }
 
+int64_t frames_used(const SoundInfo& info) {
+    return std::min(info.frames, static_cast<int64_t>(longest_room_s * info.sample_rate));
+}
+
 Result<std::shared_ptr<const RoomResponse>> read_room(const fs::path& file, double rate) {
     auto reader = SoundReader::open(file);
     if (!reader) return tl::unexpected(reader.error());
@@ -46,7 +49,7 @@ Result<std::shared_ptr<const RoomResponse>> read_room(const fs::path& file, doub
     if (info.channels != 1 && info.channels != 2 && info.channels != 4)
         return fail(file.string(), say("an impulse response has 1, 2 or 4 channels, this file has {}", info.channels));
     const auto wide = static_cast<size_t>(info.channels);
-    const int64_t most = std::min(info.frames, static_cast<int64_t>(longest_room_s * info.sample_rate));
+    const int64_t most = frames_used(info);
     std::vector<float> samples(static_cast<size_t>(most) * wide);
     if (auto read = reader->read(0, most, samples.data()); !read) return tl::unexpected(read.error());
     if (info.sample_rate != static_cast<int>(rate)) {
@@ -227,48 +230,21 @@ class NoRoom final : public Running {
 
 }  // namespace
 
-namespace {
-
-/// What is known of a file under its stamp.
-struct Known {
-    FileStamp stamp;
-    std::string content;
-    Result<double> seconds = 0.0;
-};
-
-Known look_at(const fs::path& file) {
-    Known known{settled_stamp_of(file), {}, 0.0};
-    const auto opened = PooledFile::open(file);
-    if (const auto hash = opened ? Hash::of(**opened) : tl::unexpected(opened.error()))
-        known.content = fmt::format("{:016x}", *hash);
-    if (const auto reader = SoundReader::open(file)) {
-        const SoundInfo& info = reader->info();
-        const int64_t most = std::min(info.frames, static_cast<int64_t>(longest_room_s * info.sample_rate));
-        known.seconds = static_cast<double>(converted_frames(most, info.sample_rate, 48000)) / 48000.0;
-    } else {
-        known.seconds = tl::unexpected(reader.error());
-    }
-    return known;
-}
-
-Known known_of(const fs::path& file) {
+Result<double> impulse_seconds(const fs::path& file) {
     static std::mutex mutex;
-    static std::map<fs::path, Known> all;
-    const FileStamp now = stamp_of(file);
-    {
-        const std::scoped_lock lock(mutex);
-        if (const auto at = all.find(file); at != all.end() && at->second.stamp == now) return at->second;
-    }
-    Known known = without_exceptions(file.string(), [&]() -> Result<Known> { return look_at(file); }).value_or(Known{});
+    static std::map<fs::path, std::pair<FileStamp, Result<double>>> all;
+    const FileStamp stamp = stamp_of(file);
     const std::scoped_lock lock(mutex);
-    return all[file] = known;
+    if (const auto at = all.find(file); at != all.end() && at->second.first == stamp) return at->second.second;
+    auto seconds = without_exceptions(file.string(), [&]() -> Result<double> {
+        const auto reader = SoundReader::open(file);
+        if (!reader) return tl::unexpected(reader.error());
+        const SoundInfo& info = reader->info();
+        return static_cast<double>(converted_frames(frames_used(info), info.sample_rate, 48000)) / 48000.0;
+    });
+    all.insert_or_assign(file, std::pair(stamp, seconds));
+    return seconds;
 }
-
-}  // namespace
-
-std::string impulse_content(const fs::path& file) { return known_of(file).content; }
-
-Result<double> impulse_seconds(const fs::path& file) { return known_of(file).seconds; }
 
 Result<std::shared_ptr<const RoomResponse>> room_response(const fs::path& file, double sample_rate) {
     // Those that were used last stay, whoever holds them: a chain is started anew for everyone who reads it.

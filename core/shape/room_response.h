@@ -32,9 +32,7 @@ struct RoomResponse {
 /// as long as somebody uses it.  Fails with a sentence, also when it is silent or has other channels.
 Result<std::shared_ptr<const RoomResponse>> room_response(const std::filesystem::path& file, double sample_rate);
 
-/// A hash of the file's bytes, in hexadecimal; empty when it cannot be read.
-std::string impulse_content(const std::filesystem::path& file);
-/// How long it rings, s, without reading its samples.  Fails with a sentence.
+/// How long it rings, s; only the file's header is read, and only once.  Fails with a sentence.
 Result<double> impulse_seconds(const std::filesystem::path& file);
 
 /// The reverb whose room comes from a file: pre-delay, cuts before it and width are the reverb's; decay, size and early

@@ -34,14 +34,14 @@ namespace {
 constexpr std::array curve_words{"tanh", "asymmetric", "clip"};
 // The rate is doubled by filters that are steep, and once more by filters that need not be: what lies between the
 // row's band and the band's image is empty by then.
-constexpr int reach = 40;        ///< samples of the row's rate that the steep filters reach to each side
-constexpr int taps = 2 * reach;  ///< of them, in each phase
-constexpr int gentle_taps = 12;  ///< of the others, which give the samples halfway between two
-constexpr double beta = 8.5;     ///< of the Kaiser windows: 85 dB of stop band
-constexpr double pass = 0.9;     ///< of half the rate, where the steep filters' gain is a half
+constexpr int reach = 40;              ///< samples of the row's rate that the steep filters reach to each side
+constexpr int steep_taps = 2 * reach;  ///< of them, in each phase
+constexpr int gentle_taps = 12;        ///< of the others, which give the samples halfway between two
+constexpr double beta = 8.5;           ///< of the Kaiser windows: 85 dB of stop band
+constexpr double pass = 0.9;           ///< of half the rate, where the steep filters' gain is a half
 constexpr int half = gentle_taps / 2;
-constexpr int late = taps - 1 + half;  ///< frames: the steep filters there and back, and the others
-constexpr int most_frames = 256;       ///< that are worked on at once, so that all of them stay near
+constexpr int late = steep_taps - 1 + half;  ///< frames: the steep filters there and back, and the others
+constexpr int most_frames = 256;             ///< that are worked on at once, so that all of them stay near
 
 /// A windowed sinc; `place` and `reach` in samples, `cut` of half their rate.
 double windowed_sinc(double place, double cut, double reach) {
@@ -51,17 +51,17 @@ double windowed_sinc(double place, double cut, double reach) {
 
 struct Weights {
     // For samples at a whole place and at half a place: of those at the row's rate, and back.
-    float up[2][taps], down[2][taps];
+    float up[2][steep_taps], down[2][steep_taps];
     // For a sample halfway between two: every other weight, as the samples lie apart in wholes and halves; and those of
     // the samples around one, where it counts itself by a half.
     float between[2][half], around[2][half];
     Weights() {
         for (int p = 0; p < 2; ++p) {
-            double sum = 0.0, h[taps];
-            for (int k = 0; k < taps; ++k) sum += h[k] = windowed_sinc(k - reach + 1 - p / 2.0, pass, reach);
-            for (int k = 0; k < taps; ++k) {
+            double sum = 0.0, h[steep_taps];
+            for (int k = 0; k < steep_taps; ++k) sum += h[k] = windowed_sinc(k - reach + 1 - p / 2.0, pass, reach);
+            for (int k = 0; k < steep_taps; ++k) {
                 up[p][k] = static_cast<float>(h[k] / sum);
-                down[p][taps - 1 - k] = up[p][k] / 2.0f;
+                down[p][steep_taps - 1 - k] = up[p][k] / 2.0f;
             }
         }
         double sum = 0.0, h[gentle_taps];
@@ -110,15 +110,15 @@ ISOTONUS_WIDE void bend(SaturationCurve curve, const float* in, const float* int
 
 /// What is remembered of a side; of what has a finer rate, samples at whole places and those halfway apart.
 struct Side {
-    float in[taps - 1] = {};                               ///< at the row's rate
+    float in[steep_taps - 1] = {};                         ///< at the row's rate
     float fine[2][half] = {};                              ///< at twice that, before the curve
     float bent[2][half] = {}, bent_between[2][half] = {};  ///< at four times, behind the curve
-    float back[2][taps - 1] = {};                          ///< at twice
+    float back[2][steep_taps - 1] = {};                    ///< at twice
     float rest[late] = {};                                 ///< outside of the band, at the row's rate
 };
 
 /// So many frames of a side through the curve, with gains before and behind it, added to `out`: `late` frames later.
-void bend_side(Side& side, const Line<taps - 1>& in, SaturationCurve curve, const float* into, const float* back,
+void bend_side(Side& side, const Line<steep_taps - 1>& in, SaturationCurve curve, const float* into, const float* back,
                int frames, float* out) {
     const Weights& w = weights();
     const auto count = static_cast<size_t>(frames);
@@ -143,7 +143,7 @@ void bend_side(Side& side, const Line<taps - 1>& in, SaturationCurve curve, cons
         bent_between[p].remember(side.bent_between[p], frames);
     }
     for (const int p : {0, 1}) {
-        Line<taps - 1> here(side.back[p]);
+        Line<steep_taps - 1> here(side.back[p]);
         for (int i = 0; i < frames; ++i) here.now()[i] = 0.5f * bent[p].at[half / 2 + i];
         kernels::fir(bent_between[p].at, w.around[0], count, here.now());
         kernels::fir(bent_between[1 - p].at + p, w.around[1], count, here.now());
@@ -215,7 +215,7 @@ struct Saturation {
         for (int side = 0; side < c.channels; ++side) {
             Side& s = state.sides[side];
             float* const samples = c.samples + from * c.channels + side;
-            Line<taps - 1> in(s.in);
+            Line<steep_taps - 1> in(s.in);
             Line<late> rest(s.rest);
             for (int i = 0; i < frames; ++i) in.now()[i] = samples[i * c.channels];
             std::fill_n(rest.now(), frames, 0.0f);

@@ -9,7 +9,7 @@
 
 #include "core/audio/media.h"
 #include "core/files/hash.h"
-#include "core/foreign/plugins.h"
+#include "core/shape/plugin_registry.h"
 #include "core/shape/room_response.h"
 #include "core/shape/signal_making.h"
 
@@ -160,11 +160,14 @@ std::string tap_key(const RowTap& tap) {
 }  // namespace
 
 std::string signal_key(const SignalRecipe& recipe) {
-    std::string key = fmt::format("signals 5\n{}\n{}", recipe.sample_rate, tap_key(recipe.source));
+    std::string key = fmt::format("signals 6\n{}\n{}", recipe.sample_rate, tap_key(recipe.source));
     for (const Processor& p : recipe.chain) {
         key += fmt::format("\n{} {} {} {} {}", p.type, p.id, p.in, p.match ? p.match_db : 0.0, p.key);
-        if (!p.impulse.empty()) key += fmt::format(" impulse {}", impulse_content(p.impulse));
-        if (is_plugin(p.type)) key += fmt::format(" {} tried {}", plugin_version(p.type), plugin_tries(p.type));
+        // The window asks for keys with every change, so a room's file is not read for them.  Its stamp has the time of
+        // its last change, which only the system sets.
+        if (!p.impulse.empty()) key += " impulse " + cache_key(p.impulse, stamp_of(p.impulse), "");
+        if (is_plugin(p.type))
+            key += fmt::format(" {} tried {}", plugin_registry().version(p.type), plugin_registry().tries(p.type));
         for (const ParameterInfo* info : parameters_of(p)) {
             key += fmt::format(" {}={}", info->id, setting_of(p, *info));
             if (const CurvePtr ride = recipe.rides.heard(Parameter(*info, p.id)))

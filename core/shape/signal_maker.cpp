@@ -3,8 +3,8 @@
 #include <utility>
 
 #include "core/audio/media.h"
-#include "core/foreign/plugins.h"
 #include "core/shape/kept_sound.h"
+#include "core/shape/plugin_registry.h"
 #include "core/shape/signal_making.h"
 
 namespace isotonus {
@@ -144,8 +144,7 @@ class SignalMaker {
         const int channels = recipe.source.channels();
         if (auto kept = kept_sound(key, channels)) return measured(recipe, std::move(kept->spool), kept->frames);
         std::optional<std::string> fault;
-        for (const Plugin& p : known_plugins())
-            if (p.missing && p.uri == uri_of_type(plugin.type)) fault = said("it is not installed");
+        if (plugin_registry().is_missing(plugin.type)) fault = said("it is not installed");
         if (!fault) {
             auto spool = Spooled::reserve(frames_of(recipe) * channels);
             if (!spool) return tl::unexpected(spool.error());
@@ -154,8 +153,8 @@ class SignalMaker {
             // What a plug-in makes after it lost what it remembered is not what was asked for.
             if (frames && begun_again) frames = spooled(recipe, **spool, &begun_again);
             if (!frames) return tl::unexpected(frames.error());
-            if (begun_again) take_out_plugin(plugin.type, crashed_again());
-            fault = plugin_fault(plugin.type);
+            if (begun_again) plugin_registry().take_out(plugin.type, crashed_again());
+            fault = plugin_registry().fault(plugin.type);
             if (!fault) {
                 keep_sound(key, **spool, channels, *frames);
                 return measured(recipe, std::move(*spool), *frames);

@@ -1,6 +1,7 @@
 // Hand off and Compare: checks that lead to their place, exports that queue, the sheet, prints by one key.
 #include "app/compare/compare.h"
 
+#include <QSignalSpy>
 #include <numeric>
 
 #include "app/compare/compare.h"
@@ -264,6 +265,12 @@ TEST_F(HandOffWindow, the_window_asks_before_it_leaves_an_export) {
     find<QLineEdit>("exportFile")->setText(to_qt(folder / "out/long.wav"));
     QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
     ASSERT_TRUE(work().exports.busy());
+    // Pressed again while it is written, it is one export.
+    QSignalSpy hints(&work().view, &ViewState::hint);
+    QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
+    EXPECT_EQ(work().exports.waiting(), 0u);
+    ASSERT_EQ(hints.size(), 1);
+    EXPECT_EQ(hints[0][0].toString(), "These files are being exported already.");
     answers.answer = Prompter::Answer::cancel;
     answers.asked = 0;
     EXPECT_FALSE(window->close());

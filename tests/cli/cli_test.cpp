@@ -415,7 +415,7 @@ TEST_F(Cli, plug_ins_are_listed_set_and_taken_out_and_rooms_and_notes_are_said) 
     EXPECT_NEAR(shaped["after"]["rms_dbfs"].get<double>(), before - 6.0, 0.01);
     ASSERT_EQ(run("shape " + session + " Kick 1 lv2 uri=urn:isotonus:test:crashes").status, 0);
     const json checks = run("check " + session + " --json").document()["checks"];
-    const auto told = std::find_if(checks.begin(), checks.end(), [](const json& c) { return c["id"] == "taken_out"; });
+    const auto told = std::find_if(checks.begin(), checks.end(), [](const json& c) { return c["id"] == "cannot_run"; });
     ASSERT_NE(told, checks.end());
     EXPECT_EQ((*told)["passed"], false);
     for (const char* wrong : {"2 lv2", "1 lv2 uri=urn:none", "1 lv2 after=99", "1 reverb impulse=/nowhere.wav",

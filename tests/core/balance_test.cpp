@@ -11,7 +11,7 @@ using namespace isotonus::test;
 
 namespace {
 
-MaterialPtr material_of(const Track& t) { return load_material(source_of(t), 48000).value(); }
+MaterialPtr loaded(const Track& t) { return load_material(source_of(t), 48000).value(); }
 
 Wave impulses(std::vector<std::pair<int64_t, double>> at) {
     return [at = std::move(at)](int64_t i, int) {
@@ -24,6 +24,20 @@ Wave impulses(std::vector<std::pair<int64_t, double>> at) {
 }  // namespace
 
 // --- headroom -------------------------------------------------------------------------------------------------------
+
+// A song often reaches the same highest sample in every chorus.  Where one is sent to look is the first of them.
+TEST(MixPeaks, of_several_places_as_high_tell_the_first) {
+    Folder folder;
+    for (const int workers : {1, 2}) {
+        std::vector<std::pair<int64_t, double>> at;
+        for (const int64_t frame : {190000, 777, 50000, 120000}) at.emplace_back(frame, 0.5);
+        const Mix mix({write(folder / "a.wav", make(200000, 1, impulses(at)), 1)});
+        MixPeaks peaks(workers);
+        const auto peak = peaks.find(mix.plan());
+        ASSERT_TRUE(peak);
+        EXPECT_EQ(peak->frame, 777);
+    }
+}
 
 TEST(Headroom, contributions_are_the_samples_at_the_peak) {
     Folder folder;
@@ -63,7 +77,7 @@ TEST(Headroom, every_proposal_gives_the_peak_it_promises) {
     Mix mix(files);
     mix.change(1, [](Track& t) { t.anchor = true; });
     mix.change(4, [](Track& t) { t.fader_db = silence_db; });
-    const MaterialOf material = material_of;
+    const MaterialOf material = loaded;
     MixPeaks peaks;
     const HeadroomPlan plan = headroom_plan(mix.session, material, -6.0, peaks).value();
     ASSERT_GT(*plan.peak_dbfs, -6.0);
@@ -95,7 +109,7 @@ TEST(Headroom, says_when_the_anchors_alone_are_too_loud) {
              write(folder / "b.wav", make(50000, 1, noise(2, 0.1)), 1)});
     mix.change(0, [](Track& t) { t.anchor = true, t.fader_db = 3.0; });
     MixPeaks peaks;
-    const HeadroomPlan plan = headroom_plan(mix.session, material_of, -6.0, peaks).value();
+    const HeadroomPlan plan = headroom_plan(mix.session, loaded, -6.0, peaks).value();
     ASSERT_EQ(plan.proposals.size(), 3u);
     EXPECT_EQ(plan.proposals[2].way, Remake::not_anchors);
     EXPECT_FALSE(plan.proposals[2].reaches);

@@ -8,7 +8,7 @@ using namespace isotonus::test;
 
 namespace {
 
-double db(double gain) { return 20.0 * std::log10(gain); }
+double db_of_gain(double gain) { return 20.0 * std::log10(gain); }
 
 }  // namespace
 
@@ -33,7 +33,7 @@ TEST(VuNeedle, reads_99_percent_after_300_ms_and_swings_over_a_little) {
 
 TEST(VuNeedle, reads_0_on_a_tone_at_alignment_level) {  // EBU R 68: -18 dBFS
     const auto tone = make(96000, 2, sine(1000, 48000, gain_from_db(vu_zero_dbfs)));
-    EXPECT_NEAR(*measure(tone, 2, 48000).vu_max_dbfs, -18.0 + db(1.0125), 0.03);  // with the needle's swing
+    EXPECT_NEAR(*measure(tone, 2, 48000).vu_max_dbfs, -18.0 + db_of_gain(1.0125), 0.03);  // with the needle's swing
 }
 
 TEST(ProgrammeNeedle, reads_the_standards_bursts) {  // IEC 60268-10 type I, 5 kHz
@@ -43,7 +43,7 @@ TEST(ProgrammeNeedle, reads_the_standards_bursts) {  // IEC 60268-10 type I, 5 k
             ProgrammeNeedle needle(rate);
             double most = 0.0;
             for (const float& x : burst) most = std::max(most, needle.move(&x, 1, 1));
-            return db(most);
+            return db_of_gain(most);
         };
         EXPECT_NEAR(reading(1000.0), 0.0, 0.1) << rate;
         EXPECT_NEAR(reading(10.0), -1.0, 0.5) << rate;
@@ -59,8 +59,8 @@ TEST(ProgrammeNeedle, falls_20_db_in_1_7_s) {
                silence = make(static_cast<int64_t>(1.7 * 48000), 1, [](int64_t, int) { return 0.0; });
     const double before = needle.move(tone.data(), 48000, 1);
     const double after = needle.move(silence.data(), static_cast<long>(silence.size()), 1);
-    EXPECT_NEAR(db(after / before), -20.0, 3.5);  // 1.7 s +/-0.3
-    EXPECT_NEAR(db(after / before), -20.0, 0.1);
+    EXPECT_NEAR(db_of_gain(after / before), -20.0, 3.5);  // 1.7 s +/-0.3
+    EXPECT_NEAR(db_of_gain(after / before), -20.0, 0.1);
 }
 
 TEST(SlowFigures, share_of_the_low_end) {
@@ -83,7 +83,7 @@ TEST(Spikes, are_the_few_moments_that_set_the_peak) {
     const Measurement one = with({{100000, 0.9}});
     ASSERT_EQ(one.spikes.size(), 1u);
     EXPECT_LE(std::abs(one.spikes[0].first_frame - 100000), 256);
-    EXPECT_NEAR(one.spikes[0].peak_dbfs, db(0.9), 1e-4);
+    EXPECT_NEAR(one.spikes[0].peak_dbfs, db_of_gain(0.9), 1e-4);
     EXPECT_NEAR(*one.peak_without_spikes_dbfs, -20.0, 0.01);
     EXPECT_EQ(with({{100000, 0.9}, {101000, -0.8}, {300000, 0.7}, {400000, 0.9}}).spikes.size(), 3u);
     // Four moments are no spikes: the track is like that.

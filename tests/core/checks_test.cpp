@@ -177,7 +177,7 @@ TEST_F(HandOffChecks, every_line_fails_when_it_should) {
     fails("chains_out", [&] { mix.change(0, without_key), mix.change(0, [](Track& t) { t.chain_out = true; }); });
     fails("chains_out", [&] { mix.session.chains_out = true; });
     const auto foreign = [](Track& t) { t.chain = {processor("width")}, t.chain[0].type = "lv2:urn:nobody:has:this"; };
-    EXPECT_THAT(fails("taken_out", [&] { mix.change(0, foreign); }).text, testing::HasSubstr("is not installed"));
+    EXPECT_THAT(fails("cannot_run", [&] { mix.change(0, foreign); }).text, testing::HasSubstr("is not installed"));
     const auto limited = [&] {
         mix.session = with_chain(mix.session, main_output, [](Chain& c) { c = {processor("limiter")}; });
     };

@@ -36,7 +36,9 @@ int at_every_step(
     return 0;
 }
 
-std::string content_of(const fs::path& file) { return fs::exists(file) ? read_whole(file, 1 << 24).value() : "none"; }
+std::string bytes_or_none(const fs::path& file) {
+    return fs::exists(file) ? read_whole(file, 1 << 24).value() : "none";
+}
 
 /// A row with a chain of everything that reads or keeps a file, mixed anew as by another run of the program.
 struct Chained {
@@ -119,9 +121,9 @@ TEST(DiskFaults, at_every_step_leave_what_is_written_old_or_new) {
     for (const Way& way : ways) {
         fs::create_directories(way.file.parent_path());
         ASSERT_TRUE(way.write(true)) << way.what;
-        const std::string after = content_of(way.file);
+        const std::string after = bytes_or_none(way.file);
         ASSERT_TRUE(way.write(false));
-        const std::string before = content_of(way.file);
+        const std::string before = bytes_or_none(way.file);
         const auto files = [&] { return entries_of(way.file.parent_path()).value(); };
         const auto there = files();
         ASSERT_NE(before, after);
@@ -129,7 +131,7 @@ TEST(DiskFaults, at_every_step_leave_what_is_written_old_or_new) {
         const int steps = at_every_step(
             ENOSPC, [&] { ASSERT_TRUE(way.write(false)); }, [&](int) { written = way.write(true); },
             [&](int step) {
-                EXPECT_EQ(content_of(way.file), written ? after : before) << way.what << ", step " << step;
+                EXPECT_EQ(bytes_or_none(way.file), written ? after : before) << way.what << ", step " << step;
                 EXPECT_EQ(files(), there) << "nothing else is left there; step " << step;
                 if (written) return;
                 EXPECT_THAT(written.error().text(), HasSubstr(way.file.filename().string()));

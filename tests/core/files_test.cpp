@@ -22,8 +22,6 @@ using testing::HasSubstr;
 
 namespace {
 
-void put(const fs::path& file, const std::string& content) { std::ofstream(file, std::ios::binary) << content; }
-
 std::string content_of(const fs::path& file) { return read_whole(file, 1 << 20).value_or(std::string("(none)")); }
 
 mode_t mode_of(const fs::path& file) {

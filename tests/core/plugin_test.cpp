@@ -229,7 +229,7 @@ TEST(PluginsInChains, that_go_wrong_are_taken_out_with_a_sentence_and_nothing_st
     const PlanPtr plan = row.mix.shaped_plan();
     const auto checks = checks_of(row.mix.session, plan, {});
     ASSERT_TRUE(checks);
-    const auto told = std::find_if(checks->begin(), checks->end(), [](const Check& c) { return c.id == "taken_out"; });
+    const auto told = std::find_if(checks->begin(), checks->end(), [](const Check& c) { return c.id == "cannot_run"; });
     ASSERT_NE(told, checks->end());
     EXPECT_FALSE(told->passed);
     EXPECT_THAT(told->text, HasSubstr("Odd, crashes"));

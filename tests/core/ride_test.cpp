@@ -159,7 +159,10 @@ TEST(RideDraft, of_phrases_that_need_the_same_has_no_points_between_them) {
     DraftWish wish;
     wish.target_dbfs = -18.0;
     const Curve ride = ride_draft(power, 0.1, wish);
-    EXPECT_EQ(ride.points.size(), 4u);  // up before the first phrase, down behind the last
+    ASSERT_EQ(ride.points.size(), 4u);  // up before the first phrase, down behind the last
+    // As a hand moves a fader, not as a switch: a quarter of a second each way (common practice, no source).
+    EXPECT_NEAR(ride.points[1].time_s - ride.points[0].time_s, 0.25, 1e-9);
+    EXPECT_NEAR(ride.points[3].time_s - ride.points[2].time_s, 0.25, 1e-9);
     for (double t = 1.0; t < 24.0; t += 0.5) EXPECT_NEAR(ride.value_at(t), 6.0, 0.01) << t;
     EXPECT_EQ(ride.value_at(25.0), 0.0);
 }

@@ -108,7 +108,7 @@ TEST(Rooms, that_cannot_be_read_let_through_what_comes_in_and_are_told) {
     mix.change(0, [](Track& t) { t.chain.clear(); });
     EXPECT_EQ(rendered(plan, 4096), rendered(mix.shaped_plan(), 4096));
     EXPECT_TRUE(std::any_of(checks->begin(), checks->end(), [](const Check& c) {
-        return c.id == "taken_out" && !c.passed && c.text.find("gone.wav") != std::string::npos;
+        return c.id == "cannot_run" && !c.passed && c.text.find("gone.wav") != std::string::npos;
     }));
 }
 

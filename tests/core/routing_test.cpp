@@ -3,6 +3,7 @@
 
 #include "core/mix/mix_peak.h"
 #include "core/session/session_file.h"
+#include "tests/support/chains.h"
 #include "tests/support/sounds.h"
 
 #include <nlohmann/json.hpp>
@@ -13,25 +14,12 @@ using namespace isotonus::test;
 
 namespace {
 
-std::vector<float> render(const PlanPtr& plan) {
-    std::vector<float> out;
-    EXPECT_TRUE(render_stretch(plan, {0, plan->frames}, 4096, [&](std::span<const float> part) {
-        out.insert(out.end(), part.begin(), part.end());
-        return Result<void>{};
-    }));
-    return out;
-}
-
 double largest_difference(const std::vector<float>& a, const std::vector<float>& b) {
     EXPECT_EQ(a.size(), b.size());
     double most = 0.0;
     for (size_t i = 0; i < std::min(a.size(), b.size()); ++i)
         most = std::max(most, std::fabs(static_cast<double>(a[i]) - static_cast<double>(b[i])));
     return most;
-}
-
-std::shared_ptr<const Curve> ride(std::vector<RidePoint> points) {
-    return std::make_shared<const Curve>(Curve{std::move(points)});
 }
 
 struct Four : Mix {
@@ -52,22 +40,22 @@ constexpr double rounding = 1e-7;
 TEST(Bus, at_rest_changes_nothing_and_at_x_dB_moves_all_it_sums) {
     Folder folder;
     Four mix(folder);
-    const auto before = render(mix.plan());
+    const auto before = rendered(mix.plan(), 4096);
     TrackId bus = 0;
     mix.session = with_new_bus(mix.session, "all", std::nullopt, {mix.id(0), mix.id(1), mix.id(2), mix.id(3)}, &bus);
-    EXPECT_LT(largest_difference(render(mix.plan()), before), rounding);
+    EXPECT_LT(largest_difference(rendered(mix.plan(), 4096), before), rounding);
     mix.session = with_bus(mix.session, bus, [](Bus& b) { b.fader_db = -4.0, b.trim_db = 1.0; });
     auto expected = before;
     for (float& x : expected) x = static_cast<float>(static_cast<double>(x) * gain_from_db(-3.0));
-    EXPECT_LT(largest_difference(render(mix.plan()), expected), rounding);
+    EXPECT_LT(largest_difference(rendered(mix.plan(), 4096), expected), rounding);
     mix.session = with_bus(mix.session, bus, [](Bus& b) { b.mute = true; });
-    for (const float x : render(mix.plan())) ASSERT_EQ(x, 0.0f);
+    for (const float x : rendered(mix.plan(), 4096)) ASSERT_EQ(x, 0.0f);
 }
 
 TEST(Bus, its_pan_width_and_ride_are_those_of_a_stereo_track_with_the_sum) {
     Folder folder;
     Four mix(folder);
-    const auto sum = render(mix.plan());
+    const auto sum = rendered(mix.plan(), 4096);
     TrackId bus = 0;
     mix.session = with_new_bus(mix.session, "all", std::nullopt, {1, 2, 3, 4}, &bus);
     const auto curve = ride({{0.1, -10.0}, {0.4, 3.0}});
@@ -75,7 +63,7 @@ TEST(Bus, its_pan_width_and_ride_are_those_of_a_stereo_track_with_the_sum) {
         with_bus(mix.session, bus, [&](Bus& b) { b.pan = 0.3, b.width = 0.5, b.rides.set(Parameter::level, curve); });
     Mix one({write(folder / "sum.wav", sum, 2)});
     one.change(0, [&](Track& t) { t.pan = 0.3, t.width = 0.5, t.rides.set(Parameter::level, curve); });
-    EXPECT_LT(largest_difference(render(mix.plan()), render(one.plan())), rounding);
+    EXPECT_LT(largest_difference(rendered(mix.plan(), 4096), rendered(one.plan(), 4096)), rounding);
 }
 
 TEST(Bus, may_lead_to_a_bus_but_never_to_itself) {
@@ -100,7 +88,7 @@ TEST(Bus, may_lead_to_a_bus_but_never_to_itself) {
     Four flat(folder);
     for (const size_t n : {0, 1}) flat.change(n, [](Track& t) { t.fader_db = -5.0; });
     flat.change(2, [](Track& t) { t.fader_db = -3.0; });
-    EXPECT_LT(largest_difference(render(mix.plan()), render(flat.plan())), rounding);
+    EXPECT_LT(largest_difference(rendered(mix.plan(), 4096), rendered(flat.plan(), 4096)), rounding);
     mix.session = without_bus_or_group(mix.session, b);
     EXPECT_EQ(mix.session.find_bus(a)->output, main_output);
     EXPECT_EQ(mix.session.find(TrackId{3})->output, main_output);
@@ -116,7 +104,7 @@ TEST(ControlGroup, at_x_dB_is_its_members_moved_by_x_dB) {
     mix.session = with_group(mix.session, group, [](ControlGroup& g) { g.fader_db = -4.5; });
     moved.session = with_bus(moved.session, moved_bus, [](Bus& b) { b.fader_db -= 4.5; });
     moved.change(2, [](Track& t) { t.fader_db -= 4.5; });
-    EXPECT_EQ(largest_difference(render(mix.plan()), render(moved.plan())), 0.0);
+    EXPECT_EQ(largest_difference(rendered(mix.plan(), 4096), rendered(moved.plan(), 4096)), 0.0);
     EXPECT_EQ(tracks_under(mix.session, group), (std::vector<TrackId>{1, 2, 3}));
     mix.session = with_group(mix.session, group, [](ControlGroup& g) { g.fader_db = silence_db; });
     EXPECT_EQ(mix.plan()->tracks[2].fader_gain, 0.0);
@@ -129,19 +117,19 @@ TEST(Mix, the_order_of_rows_changes_nothing_beyond_rounding) {
         mix.change(n,
                    [n](Track& t) { t.fader_db = -3.0 * static_cast<double>(n), t.pan = 0.2 * static_cast<double>(n); });
     mix.session = with_new_bus(mix.session, "two", {}, {2, 4});
-    const auto before = render(mix.plan());
+    const auto before = rendered(mix.plan(), 4096);
     std::reverse(mix.session.tracks.begin(), mix.session.tracks.end());
-    EXPECT_LT(largest_difference(render(mix.plan()), before), rounding);
+    EXPECT_LT(largest_difference(rendered(mix.plan(), 4096), before), rounding);
 }
 
 TEST(Solo, then_unsolo_leaves_the_same_samples) {
     Folder folder;
     Four mix(folder);
-    const auto before = render(mix.plan());
+    const auto before = rendered(mix.plan(), 4096);
     mix.change(2, [](Track& t) { t.solo = true; });
-    EXPECT_NE(render(mix.plan()), before);
+    EXPECT_NE(rendered(mix.plan(), 4096), before);
     mix.change(2, [](Track& t) { t.solo = false; });
-    EXPECT_EQ(render(mix.plan()), before);
+    EXPECT_EQ(rendered(mix.plan(), 4096), before);
 }
 
 TEST(Solo, is_left_out_of_exports_and_reaches_through_buses) {
@@ -149,13 +137,13 @@ TEST(Solo, is_left_out_of_exports_and_reaches_through_buses) {
     Four mix(folder);
     TrackId bus = 0;
     mix.session = with_new_bus(mix.session, "two", {}, {1, 2}, &bus);
-    const auto before = render(mix.plan());
+    const auto before = rendered(mix.plan(), 4096);
     mix.session = with_bus(mix.session, bus, [](Bus& b) { b.solo = true; });
     mix.change(3, [](Track& t) { t.solo_safe = true; });
     const auto heard = [&](size_t n) { return mix.session.is_heard(*mix.session.tracks[n]); };
     EXPECT_TRUE(heard(0) && heard(1) && !heard(2) && heard(3));
     const auto material = [&](const Track& t) { return load_material(source_of(t), 48000).value(); };
-    EXPECT_EQ(render(compile_plan(mix.session, material, Solo::left_out)), before);
+    EXPECT_EQ(rendered(compile_plan(mix.session, material, Solo::left_out), 4096), before);
     mix.session = with_bus(mix.session, bus, [](Bus& b) { b.mute = true; });
     EXPECT_FALSE(heard(0) || heard(1));  // muted on the way
     const Session only = with_only(mix.session, {3});
@@ -177,7 +165,7 @@ TEST(Pan, sides_apart_are_two_mono_tracks) {
     Mix apart({write(folder / "l.wav", left, 1), write(folder / "r.wav", right, 1)});
     apart.change(0, [](Track& t) { t.pan = -0.4; });
     apart.change(1, [](Track& t) { t.pan = 0.7; });
-    EXPECT_LT(largest_difference(render(stereo.plan()), render(apart.plan())), rounding);
+    EXPECT_LT(largest_difference(rendered(stereo.plan(), 4096), rendered(apart.plan(), 4096)), rounding);
 }
 
 // --- the low end in the centre --------------------------------------------------------------------------------------
@@ -228,7 +216,7 @@ TEST(LowCentre, keeps_lows_in_the_middle_whatever_the_pan) {
                             }),
                        2)});
         mix.change(0, [=](Track& t) { t.low_centre_hz = 150.0, t.pan = pan; });
-        const auto out = render(mix.plan());
+        const auto out = rendered(mix.plan(), 4096);
         float peak = 0.0f;
         for (size_t i = 48000; i < 140000; i += 2) peak = std::max(peak, std::fabs(out[i + static_cast<size_t>(side)]));
         return 20.0 * std::log10(static_cast<double>(peak) / 0.25);
@@ -351,7 +339,7 @@ TEST(MixPeaks, of_one_plan_after_another_are_those_of_full_rendering_to_the_bit)
         return m;
     };
     MixPeaks peaks(2);
-    int64_t rendered = 0, stretches = 0;
+    int64_t rendered_stretches = 0, stretches = 0;
     const auto random_ride = [&]() -> std::shared_ptr<const Curve> {
         Curve c;
         for (int p = 0; p < 5; ++p) c.insert({1.6 * uniform(random), -12.0 + 18.0 * uniform(random)});
@@ -411,9 +399,9 @@ TEST(MixPeaks, of_one_plan_after_another_are_those_of_full_rendering_to_the_bit)
             ASSERT_TRUE(peaks.settle(plan));
         }
         const MixPeak found = peaks.find(plan).value();
-        rendered += peaks.rendered();
+        rendered_stretches += peaks.rendered();
         stretches += (plan->frames + MixPeaks::stretch_frames - 1) / MixPeaks::stretch_frames;
-        const auto all = render(plan);
+        const auto all = rendered(plan, 4096);
         float peak = 0.0f;
         size_t at = 0;
         for (size_t i = 0; i < all.size(); ++i)
@@ -421,7 +409,7 @@ TEST(MixPeaks, of_one_plan_after_another_are_those_of_full_rendering_to_the_bit)
         ASSERT_EQ(found.peak, peak) << "round " << round;
         ASSERT_EQ(found.frame, static_cast<int64_t>(at / 2)) << "round " << round;
     }
-    EXPECT_LT(rendered, stretches / 2);  // and it is a search, not a full rendering each time
+    EXPECT_LT(rendered_stretches, stretches / 2);  // and it is a search, not a full rendering each time
 }
 
 TEST(MixPeaks, tell_the_worst_moments_apart) {
@@ -485,14 +473,14 @@ TEST(ControlGroup, mutes_and_solos_what_it_moves) {
     const auto of = [&](std::vector<TrackId> ids) {
         Four other(folder);
         other.session = with_only(mix.session, ids);
-        return render(other.plan());
+        return rendered(other.plan(), 4096);
     };
     const auto set = [&](const std::function<void(ControlGroup&)>& change) {
         mix.session = with_group(mix.session, group, change);
     };
     // Muted: what is in no group is left; its own mute and its bus's are as they were.
     set([](ControlGroup& g) { g.mute = true; });
-    EXPECT_EQ(render(mix.plan()), of({mix.id(1)}));
+    EXPECT_EQ(rendered(mix.plan(), 4096), of({mix.id(1)}));
     EXPECT_FALSE(mix.session.is_open(*mix.session.find(mix.id(0))));
     EXPECT_FALSE(mix.session.is_open(*mix.session.find(mix.id(2)))) << "by way of its bus";
     EXPECT_FALSE(mix.session.find(mix.id(0))->mute);
@@ -516,7 +504,7 @@ TEST(ControlGroup, mutes_and_solos_what_it_moves) {
 TEST(Rides, one_that_is_out_is_kept_and_not_heard) {
     Folder folder;
     Four mix(folder);
-    const auto before = render(mix.plan());
+    const auto before = rendered(mix.plan(), 4096);
     mix.change(0, [](Track& t) {
         t.rides.set(Parameter::level, ride({{0.0, -12.0}}));
         t.rides.set(Parameter::pan, ride({{0.0, 0.5}}));
@@ -529,9 +517,9 @@ TEST(Rides, one_that_is_out_is_kept_and_not_heard) {
     EXPECT_TRUE(t.rides.heard(Parameter::level));
     Four level_only(folder);
     level_only.change(0, [](Track& x) { x.rides.set(Parameter::level, ride({{0.0, -12.0}})); });
-    EXPECT_EQ(render(mix.plan()), render(level_only.plan()));
+    EXPECT_EQ(rendered(mix.plan(), 4096), rendered(level_only.plan(), 4096));
     mix.change(0, [](Track& x) { x.rides.set_out(Parameter::level, true); });
-    EXPECT_EQ(render(mix.plan()), before);
+    EXPECT_EQ(rendered(mix.plan(), 4096), before);
     // In the file by name; what a newer version had out stays in it.
     std::string text = session_to_json(mix.session, "/");
     Session back = session_from_json(text, "/s.isotonus").value();

@@ -12,8 +12,6 @@ using namespace isotonus::test;
 
 namespace {
 
-void put(const fs::path& file, const std::string& bytes) { std::ofstream(file, std::ios::binary) << bytes; }
-
 std::string le(uint64_t value, int bytes) {
     std::string s;
     for (int i = 0; i < bytes; ++i) s += static_cast<char>(value >> (8 * i));

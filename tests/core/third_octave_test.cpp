@@ -13,7 +13,9 @@ using namespace isotonus::test;
 
 namespace {
 
-ThirdOctaves of(const fs::path& file) { return third_octaves_of(*load_material(file, 48000).value()).value(); }
+ThirdOctaves bands_of_file(const fs::path& file) {
+    return third_octaves_of(*load_material(file, 48000).value()).value();
+}
 
 double total(const ThirdOctaves& t) {
     double sum = 0.0;
@@ -58,7 +60,7 @@ for n in range(14, 44):
     std::istringstream said(
         output_of("cd '" + folder.path().string() + "' && /usr/bin/python3 -W ignore t.py", &status));
     ASSERT_EQ(status, 0) << said.str();
-    const ThirdOctaves ours = of(folder / "in.wav");
+    const ThirdOctaves ours = bands_of_file(folder / "in.wav");
     for (int b = 0; b < third_octaves; ++b) {
         double theirs = 0.0;
         ASSERT_TRUE(said >> theirs);
@@ -69,7 +71,7 @@ for n in range(14, 44):
 TEST(ThirdOctaves, of_white_noise_rise_by_a_decibel_a_band_and_sum_to_its_power) {
     Folder folder;
     write(folder / "in.wav", make(960000, 1, noise(3, 0.5)), 1);
-    const ThirdOctaves t = of(folder / "in.wav");
+    const ThirdOctaves t = bands_of_file(folder / "in.wav");
     // White noise has the same power in each hertz: 10 lg(10^0.1) = 1 dB a band.
     for (int b = 10; b < third_octaves; ++b)
         EXPECT_NEAR(*third_octave_dbfs(t, b) - *third_octave_dbfs(t, 9), b - 9, 0.5) << b;
@@ -92,7 +94,7 @@ TEST(ThirdOctaves, of_a_sine_are_its_power_in_its_band_and_of_a_passage_what_sou
     EXPECT_NEAR(*third_octave_dbfs(first, 16), -6.02, 0.6) << "AES17: a sine of half of full scale";
     EXPECT_LT(third_octave_dbfs(first, 6).value_or(-200.0), -60.0);
     EXPECT_GT(*third_octave_dbfs(second, 6), -7.5);
-    EXPECT_EQ(of(folder / "in.wav"), of(folder / "in.wav")) << "kept in the cache";
+    EXPECT_EQ(bands_of_file(folder / "in.wav"), bands_of_file(folder / "in.wav")) << "kept in the cache";
     EXPECT_EQ(wide_bands_dbfs(first)[0].value_or(-200.0) < -60.0, true);
     EXPECT_NEAR(*wide_bands_dbfs(first)[2], -6.02, 0.6);
 }
@@ -125,6 +127,6 @@ TEST(BandDifferences, of_the_mix_are_those_of_its_file) {
     Mix mix({write(folder / "1.wav", make(100000, 2, noise(1, 0.2)), 2),
              write(folder / "2.wav", make(90000, 1, sine(440, 48000, 0.1)), 1)});
     write(folder / "mix.wav", rendered(mix.plan(), 4096), 2);
-    const ThirdOctaves plan = third_octaves_of(mix.plan()).value(), file = of(folder / "mix.wav");
+    const ThirdOctaves plan = third_octaves_of(mix.plan()).value(), file = bands_of_file(folder / "mix.wav");
     for (size_t b = 0; b < third_octaves; ++b) EXPECT_NEAR(plan[b], file[b], 1e-9 * (1.0 + plan[b]));
 }

@@ -4203,16 +4203,16 @@
         </translation>
     </message>
     <message>
-        <source>the mix that leaves is being measured</source>
-        <translation>der Mix, der hinausgeht, wird gemessen</translation>
+        <source>the mix to export is being measured</source>
+        <translation>der zu exportierende Mix wird gemessen</translation>
     </message>
     <message>
-        <source>the mix that leaves keeps the peaks of its profile; the other checks stand in Hand off</source>
-        <translation>der Mix, der hinausgeht, hält die Spitzen seines Profils; die anderen Prüfungen stehen unter Übergeben</translation>
+        <source>the exported mix keeps to the peaks of its profile; see Hand off for the other checks</source>
+        <translation>der exportierte Mix hält die Spitzen seines Profils ein; die anderen Prüfungen stehen unter Übergeben</translation>
     </message>
     <message>
-        <source>the mix that leaves is higher than its profile allows</source>
-        <translation>der Mix, der hinausgeht, ist höher, als sein Profil erlaubt</translation>
+        <source>the peaks of the exported mix are higher than its profile allows</source>
+        <translation>die Spitzen des exportierten Mixes sind höher, als sein Profil erlaubt</translation>
     </message>
     <message>
         <source>Gather</source>
@@ -5244,8 +5244,12 @@
         <translation>TPDF-Rauschen von ±1 LSB, wenn der Mix auf 16 oder 24 Bit gebracht wird; ohne wird gerundet.</translation>
     </message>
     <message>
-        <source>What leaves</source>
-        <translation>Was hinausgeht</translation>
+        <source>Files to export</source>
+        <translation>Exportdateien</translation>
+    </message>
+    <message>
+        <source>File</source>
+        <translation>Datei</translation>
     </message>
     <message>
         <source>Length</source>
@@ -5268,8 +5272,8 @@
         <translation>unter %1</translation>
     </message>
     <message>
-        <source>nothing leaves: no row is heard</source>
-        <translation>nichts geht hinaus: keine Zeile ist zu hören</translation>
+        <source>no files: every track is muted</source>
+        <translation>keine Dateien: alle Spuren sind stumm</translation>
     </message>
     <message numerus="yes">
         <source>%n file(s), %1</source>
@@ -8621,8 +8625,8 @@ Spitze %3, %4</translation>
         <translation>%1 %2%3</translation>
     </message>
     <message>
-        <source> (taken out)</source>
-        <translation> (herausgenommen)</translation>
+        <source> (cannot run)</source>
+        <translation> (läuft nicht)</translation>
     </message>
     <message>
         <source> (out)</source>
@@ -8651,8 +8655,8 @@ das Bild für ein Band des Equalizers.</translation>
         <translation>Eine neuere Version hat dies gemacht. Es bleibt und tut hier nichts.</translation>
     </message>
     <message>
-        <source>Taken out: %1.</source>
-        <translation>Herausgenommen: %1.</translation>
+        <source>Cannot run: %1.</source>
+        <translation>Läuft nicht: %1.</translation>
     </message>
     <message>
         <source>Try again</source>
