@@ -252,10 +252,16 @@ TEST(Keys, of_plugin_sound_follow_its_files_and_the_plugins_own) {
     EXPECT_NE(warm, sound);
     EXPECT_FLOAT_EQ(warm[777], file[777] * std::pow(10.0f, -0.3f));
     // Another version of the plug-in is another sound.
-    const std::string before = plugin_version(amplifier);
+    const auto key = [&session] {
+        Shaped mix(std::vector<fs::path>{});
+        mix.session = session;
+        return mix.signals.key(session, *session.tracks[0], mix.file_of()).value_or("");
+    };
+    const std::string before = plugin_version(amplifier), key_before = key();
     EXPECT_EQ(plugin_version(amplifier), before);
     std::ofstream(plugins.folder / "lv2/eg-amp.lv2/amp.ttl", std::ios::app) << "\n# another version\n";
     EXPECT_NE(plugin_version(amplifier), before);
+    EXPECT_NE(key(), key_before);
     // What was kept of a plug-in that has gone is known by what it was.
     plugins.scan();
     const std::string last = plugin_version(amplifier);

@@ -8,6 +8,8 @@
 #include "core/compare/makers.h"
 #include "core/compare/match.h"
 #include "core/compare/third_octaves.h"
+#include "core/files/artifact_cache.h"
+#include "core/files/spool.h"
 #include "core/mix/mix_bound.h"
 #include "core/mix/mix_peak.h"
 #include "core/session/changes.h"
@@ -39,6 +41,8 @@ TEST(ChainBounds, hold_for_clicks_at_the_edges_of_blocks_and_for_what_rings_on) 
         {processor("low_cut", {{"hz", 30.0}})},
         {processor("high_cut", {{"hz", 200.0}})},
         {processor("equaliser", {{"band1.hz", 100.0}, {"band1.db", 18.0}, {"band1.q", 8.0}, {"band1.in", 1.0}})},
+        // It is over within a block, and so within the next one when the click is a block's last sample.
+        {processor("equaliser", {{"band1.hz", 12000.0}, {"band1.db", 12.0}, {"band1.q", 0.7}, {"band1.in", 1.0}})},
         {processor("low_cut", {{"hz", 300.0}, {"output_db", 6.0}, {"mix", 60.0}})},
         {processor("high_cut", {{"hz", 60.0}}, 1), processor("low_cut", {{"hz", 50.0}}, 2)},
         {processor("transient", {{"attack_db", 12.0}})},
@@ -369,4 +373,90 @@ TEST(CuePoints, mark_sections_that_begin_within_and_none_that_begins_where_it_en
     EXPECT_EQ(markers[0].frame, 0);
     EXPECT_EQ(markers[1].name, "last");
     EXPECT_EQ(markers[1].frame, 23999);
+}
+
+// --- what was not noticed before
+// ------------------------------------------------------------------------------------------------
+
+// A gate that closes at the level at which it opens flutters on anything that hovers there: it closes 3 dB lower.
+TEST(Gate, stays_open_until_3_db_below_where_it_opens) {
+    const Chain chain{processor(
+        "gate",
+        {{"threshold_dbfs", -30.0}, {"range_db", 60.0}, {"attack_ms", 0.05}, {"hold_ms", 0.0}, {"release_ms", 5.0}})};
+    const auto left_of = [&](double then_dbfs) {
+        std::vector<float> in(48000, static_cast<float>(gain_from_db(then_dbfs)));
+        std::fill(in.begin(), in.begin() + 4800, static_cast<float>(gain_from_db(-20.0)));
+        return db_of(through(chain, in, 1).back(), in.back());
+    };
+    EXPECT_NEAR(left_of(-32.5), 0.0, 1e-3);
+    EXPECT_LT(left_of(-33.5), -59.0);
+}
+
+// Its look ahead makes everything late by the same, wherever reading begins and whatever a ride says there.
+TEST(Compressor, is_late_by_what_it_says_also_where_its_look_ahead_is_ridden) {
+    const Processor p = processor("compressor", {{"threshold_dbfs", 0.0}, {"lookahead_ms", 2.0}});
+    Rides rides;
+    rides.set(Parameter(*parameter_of(p, "lookahead_ms"), p.id), ride({{0.0, 2.0}, {1.0, 9.0}}));
+    ChainRun run({p}, rides, 1, rate);
+    for (const int64_t first : {0, 3000}) {
+        run.begin(first);
+        std::vector<float> in(cell_frames * 40, 0.0f);
+        in[0] = 0.5f;
+        for (size_t at = 0; at < in.size(); at += cell_frames) run.process(in.data() + at, 1, {}, {});
+        const auto peak = std::max_element(in.begin(), in.end());
+        EXPECT_EQ(peak - in.begin(), run.latency()) << "from cell " << first;
+    }
+}
+
+// The longer side counts: 60 dB are ten halvings, of a second each.
+TEST(Delays, ring_for_as_long_as_their_longer_side) {
+    const std::pair<double, double> sides[] = {{50.0, 1000.0}, {1000.0, 50.0}};
+    for (const auto& [left, right] : sides)
+        EXPECT_NEAR(tail_s({processor("delay", {{"left_ms", left}, {"right_ms", right}, {"feedback", 50.0}})}, {}),
+                    11.0, 0.1);
+}
+
+// Before a room answers there is silence for as long as its pre-delay, also when a ride has brought it there.
+TEST(Reverb, keeps_silent_for_a_pre_delay_that_was_ridden) {
+    const Processor p = processor("reverb", {{"predelay_ms", 0.0}, {"mix", 100.0}});
+    Rides rides;
+    rides.set(Parameter(*parameter_of(p, "predelay_ms"), p.id), ride({{0.0, 0.0}, {0.2, 100.0}}));
+    std::vector<float> in(2 * 96000, 0.0f);
+    in[2 * 48000] = in[2 * 48000 + 1] = 0.9f;
+    const auto out = through({p}, in, 2, rate, rides);
+    size_t first = 48000;
+    while (first < 96000 && std::fabs(out[2 * first]) < 1e-5f && std::fabs(out[2 * first + 1]) < 1e-5f) ++first;
+    EXPECT_GE(first, 48000u + 4800u);
+    EXPECT_LT(first, 48000u + 4800u + 9600u);
+}
+
+// A bus is summed before what it leads to, whichever of them was made first.
+TEST(Buses, that_lead_to_one_that_was_made_before_them_are_summed_before_it) {
+    Folder folder;
+    Mix mix({write(folder / "a.wav", make(20000, 2, noise(1, 0.3)), 2),
+             write(folder / "b.wav", make(20000, 2, noise(2, 0.3)), 2)});
+    const auto direct = rendered(mix.plan(), 4096);
+    TrackId all = 0, drums = 0, kit = 0;
+    mix.session = with_new_bus(mix.session, "All", std::nullopt, {}, &all);
+    mix.session = with_new_bus(mix.session, "Drums", std::nullopt, {}, &drums);
+    mix.session = with_new_bus(mix.session, "Kit", std::nullopt, {mix.id(0)}, &kit);
+    mix.session = with_output(mix.session, {kit}, drums).value();
+    mix.session = with_output(mix.session, {drums}, all).value();
+    EXPECT_LT(worst_difference(rendered(mix.plan(), 4096), direct), 1e-6);
+}
+
+// What chains keep while the program runs lies on the same disk, and counts.
+TEST(Artifacts, make_room_for_what_a_running_program_keeps) {
+    Folder folder;
+    const Environment cache("XDG_CACHE_HOME", (folder / "cache").string());
+    const std::string megabyte(1 << 20, 'x');
+    for (int n = 0; n < 4; ++n)
+        ASSERT_TRUE(keep_artifact(Artifact::plugin_sound, fmt::format("artifact {}", n), megabyte));
+    const uintmax_t kept = tidy_cache(uintmax_t{100} << 20);
+    ASSERT_GE(kept, uintmax_t{4} << 20);
+    const auto spool = Spooled::reserve(8 << 18);  // 8 MiB of floats
+    ASSERT_TRUE(spool);
+    const auto in_use = static_cast<uintmax_t>(Spooled::bytes_in_use());
+    ASSERT_GE(in_use, uintmax_t{8} << 20);
+    EXPECT_LE(tidy_cache(in_use + (kept / 2)), kept / 2);
 }

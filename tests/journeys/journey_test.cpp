@@ -1,0 +1,110 @@
+// Whole ways through the window, with real keys and a real mouse: events come from the X server, through a window
+// manager.  An event that is sent to a widget hides where the focus is, which shortcuts live and what the next key
+// does; here every gesture is followed by Space, M and a digit.
+#include <QProcess>
+#include <QtTest>
+#include <QtWidgets>
+
+#include "core/shape/reverb.h"
+#include "tests/app/window_fixture.h"
+
+namespace isotonus::test {
+
+class Journey : public Window {
+  protected:
+    void SetUp() override {
+        Window::SetUp();
+        DialogPrompter* real = new DialogPrompter(window.get());
+        prompter_.reset(real);
+        window->set_prompter(real);
+        ASSERT_TRUE(QTest::qWaitForWindowActive(window.get()));
+    }
+    void TearDown() override { window.reset(); }
+
+    /// xdotool's words: what a hand does.
+    void hand(const QStringList& words) {
+        ASSERT_EQ(QProcess::execute("xdotool", words), 0) << words.join(' ').toStdString();
+        QTest::qWait(30);
+    }
+    void press(const char* keys) { hand({"key", "--clearmodifiers", keys}); }
+    void click(QWidget* widget, std::optional<QPoint> at = std::nullopt) {
+        const QPoint place = widget->mapToGlobal(at.value_or(widget->rect().center()));
+        hand({"mousemove", QString::number(place.x()), QString::number(place.y()), "click", "1"});
+    }
+    template <class Done>
+    bool soon(Done done) {
+        return QTest::qWaitFor(done, 5000);
+    }
+    /// Space plays, M mutes what is selected, a digit goes to its section: whatever was done before.
+    void expect_keys_live(const std::string& after) {
+        ASSERT_TRUE(window->isActiveWindow()) << after;
+        press("space");
+        EXPECT_TRUE(soon([&] { return work().player.playing(); })) << "Space plays after " << after;
+        press("space");
+        EXPECT_TRUE(soon([&] { return !work().player.playing(); })) << "Space stops after " << after;
+        const bool muted = track(0).mute;
+        press("m");
+        EXPECT_TRUE(soon([&] { return track(0).mute != muted; })) << "M mutes after " << after;
+        press("m");
+        EXPECT_TRUE(soon([&] { return track(0).mute == muted; })) << after;
+        for (const auto& [digit, at_s] : {std::pair("2", 2.0), {"1", 0.0}}) {
+            press(digit);
+            EXPECT_TRUE(soon([&, at = at_s] { return std::fabs(work().player.position_s() - at) < 0.05; }))
+                << digit << " goes to its section after " << after;
+        }
+    }
+    void with_sections() {
+        import_all();
+        Session s = session();
+        s.sections = {{"one", 0.0}, {"two", 2.0}};
+        work().document.edit("Sections", s);
+        work().document.select_only(track(0).id);
+        settle();
+    }
+
+  private:
+    std::unique_ptr<Prompter> prompter_;
+};
+
+TEST_F(Journey, keys_live_in_every_station) {
+    with_sections();
+    expect_keys_live("opening");
+    for (int n = 1; n <= 7; ++n) {
+        press(("alt+" + std::to_string(n)).c_str());
+        expect_keys_live("going to station " + std::to_string(n));
+    }
+}
+
+TEST_F(Journey, an_export_of_a_mix_that_is_not_whole_asks_and_gives_the_keys_back) {
+    with_sections();
+    work().edits.set_chains({track(0).id}, "Room", [&](Chain& chain) {
+        chain = {new_processor(reverb_type(), {})};
+        chain[0].impulse = folder / "gone.wav";
+    });
+    settle();
+    wait_for([&] { return !work().materials.shaping(); });
+    press("alt+7");
+    settle();
+    find<QLineEdit>("exportFile")->setText(to_qt(folder / "out/mix.wav"));
+    fs::create_directories(folder / "out");
+    for (const bool yes : {false, true}) {
+        in_opened<QMessageBox>([&] { click(find<QPushButton>("export")); },
+                               [&](QMessageBox& question) {
+                                   EXPECT_TRUE(soon([&] { return question.isActiveWindow(); }));
+                                   EXPECT_TRUE(question.text().contains("gone.wav")) << question.text().toStdString();
+                                   press(yes ? "Return" : "Escape");
+                               });
+        ASSERT_TRUE(soon([&] { return window->isActiveWindow(); }));
+        expect_keys_live(yes ? "exporting without it" : "the question was left");
+        EXPECT_TRUE(soon([&] { return !work().exports.busy(); }));
+        EXPECT_EQ(fs::exists(folder / "out/mix.wav"), yes);
+    }
+}
+
+}  // namespace isotonus::test
+
+int main(int argc, char** argv) {
+    testing::InitGoogleTest(&argc, argv);
+    setenv("QT_QPA_PLATFORM", "xcb", 1);
+    return RUN_ALL_TESTS();
+}
