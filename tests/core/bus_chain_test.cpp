@@ -232,3 +232,35 @@ TEST(BusChains, are_kept_in_the_session_file_and_ridden) {
     EXPECT_TRUE(back.buses[0].chain_out);
     EXPECT_EQ(*back.buses[0].rides[threshold], *mix.session.buses[0].rides[threshold]);
 }
+
+// Whoever says how many threads share long work means buses too, of which there may be many.
+TEST(BusChains, are_made_on_no_more_threads_than_there_may_be) {
+    Folder folder;
+    Shaped mix({write(folder / "1.wav", make(400000, 2, noise(1, 0.4)), 2)});
+    for (int n = 0; n < 12; ++n) {
+        TrackId bus = 0;
+        mix.session = with_new_bus(mix.session, fmt::format("bus {}", n), std::nullopt, {}, &bus);
+        mix.session = with_chain(mix.session, bus, [](Chain& c) { c = {processor("saturation")}; });
+        mix.session = with_send(mix.session, mix.id(0), bus, [](Send&) {}).value();
+    }
+    unsetenv("ISOTONUS_WORKERS");
+    const auto threads = [] {
+        return std::distance(fs::directory_iterator("/proc/self/task"), fs::directory_iterator());
+    };
+    const auto most_while_made = [&] {
+        mix.signals = {};
+        const auto before = threads();
+        std::ptrdiff_t most = 0;
+        std::atomic<bool> done{false};
+        std::jthread maker([&] {
+            EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of(), nullptr, 2));
+            done = true;
+        });
+        while (!done) most = std::max(most, threads());
+        return most - before;
+    };
+    EXPECT_GT(most_while_made(), 6) << "buses wait for each other: all at once, when nobody says otherwise";
+    ASSERT_EQ(setenv("ISOTONUS_WORKERS", "2", 1), 0);
+    EXPECT_LE(most_while_made(), 3) << "who makes them, and one beside it";
+    unsetenv("ISOTONUS_WORKERS");
+}
