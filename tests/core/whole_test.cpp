@@ -209,6 +209,24 @@ TEST(Whole, is_no_export_of_a_source_that_is_written_over_while_it_is_rendered) 
     EXPECT_TRUE(export_mix(mix.plan(), mix_into(folder / "out.wav"), mix.session)) << "read again, it is what it is";
 }
 
+// A track that nobody hears, and that a compressor listens to, is in the export all the same.
+TEST(Whole, is_no_export_when_the_file_of_a_sidechain_source_has_changed) {
+    Folder folder;
+    const fs::path key = write(folder / "key.wav", make(20000, 1, noise(2, 0.9)), 1);
+    Shaped mix({write(folder / "a.wav", make(20000, 1, noise(1, 0.3)), 1), key});
+    mix.change(1, [](Track& t) { t.mute = true; });
+    mix.change(0, [&](Track& t) {
+        t.chain = {processor("compressor", {{"threshold_dbfs", -30.0}})};
+        t.chain[0].key = mix.id(1);
+    });
+    const PlanPtr plan = mix.shaped_plan();
+    EXPECT_TRUE(sources_unchanged(*plan));
+    write(key, make(20000, 1, noise(5, 0.9)), 1);
+    const auto same = sources_unchanged(*plan);
+    ASSERT_FALSE(same);
+    EXPECT_THAT(same.error().text(), HasSubstr("key.wav: the file changed after it was measured"));
+}
+
 TEST(Whole, is_no_export_of_a_room_that_has_changed) {
     Folder folder;
     write(folder / "room.wav", make(3000, 1, noise(3, 0.3)), 1);
@@ -256,6 +274,12 @@ TEST(Ids, are_never_given_twice_also_after_saving) {
     const Session added = with_files(opened, {files[2]});
     EXPECT_GT(added.tracks[1]->id, newest) << "the newcomer is not who was here before";
     EXPECT_EQ(added.next_id, opened.next_id + 1);
+    // Also when who went was the newest of all, and nothing in the file is newer.
+    const Session two = with_files({}, {files[0], files[1]});
+    const TrackId last = two.tracks[1]->id;
+    ASSERT_TRUE(write_session(without_tracks(two, {last}), folder / "two.isotonus"));
+    const Session back = with_files(read_session(folder / "two.isotonus").value(), {files[2]});
+    EXPECT_GT(back.tracks[1]->id, last);
 }
 
 // --- stems, tails, and what is said before
