@@ -93,6 +93,9 @@ TEST(SessionFile, each_fault_has_its_sentence) {
     EXPECT_NE(error_of(R"({"format": "isotonus-session", "version": 1, "x": 4e8000})").find("too large"),
               std::string::npos);
     EXPECT_NE(error_of(std::string(100000, '[')).find("too deeply"), std::string::npos);
+    std::string many = "[0";
+    for (int n = 0; n < 1000000; ++n) many += ",0";
+    EXPECT_NE(error_of(many + "]").find("it holds a list with too many items"), std::string::npos);
     EXPECT_NE(error_of("[1, 2]").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "other"})").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "isotonus-session"})").find("\"version\""), std::string::npos);
