@@ -152,35 +152,31 @@ void Lane::keyPressEvent(QKeyEvent* event) {
 
 void Lane::open_entry() {
     if (!entry_) {
-        entry_ = new QLineEdit(this);
+        entry_ = new Entry(this);
         entry_->setObjectName("valueEntry");
-        entry_->installEventFilter(this);
-        connect(entry_, &QLineEdit::editingFinished, this, [this] {
-            const QString text = entry_->text();
-            const bool confirmed = entry_->hasFocus();
-            entry_->hide();
-            setFocus();
-            if (confirmed && !text.isEmpty()) type_value(text);
-        });
+        connect(entry_, &Entry::taken, this, &Lane::type_value);
+        connect(entry_, &Entry::tabbed, this, &Lane::type_next);
     }
     entry_->setAccessibleName(value_name());
     const QRect written = value_place();
     const int left = written.isEmpty() ? width() / 2 - 60 : std::min(written.center().x() - 50, width() - 102);
-    entry_->setGeometry(left, 1, written.isEmpty() ? 120 : 100, height() - 2);
-    entry_->setText(value_text());
-    entry_->selectAll();
-    entry_->show();
-    entry_->setFocus();
+    entry_->open({left, 1, written.isEmpty() ? 120 : 100, height() - 2}, value_text());
 }
 
-bool Lane::eventFilter(QObject* watched, QEvent* event) {
-    const bool key = event->type() == QEvent::ShortcutOverride || event->type() == QEvent::KeyPress;
-    if (watched == entry_ && key && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
-        event->accept();  // Esc is the window's key too: here it leaves the value as it was
-        if (event->type() == QEvent::KeyPress) setFocus();
-        return true;
-    }
-    return QWidget::eventFilter(watched, event);
+void Lane::type_next(bool forward) {
+    std::vector<Lane*> lanes;
+    for (Lane* lane : window()->findChildren<Lane*>())
+        if (lane->isVisible() && lane->isEnabled() &&
+            lane->mapTo(window(), QPoint()).x() == mapTo(window(), QPoint()).x())
+            lanes.push_back(lane);
+    std::sort(lanes.begin(), lanes.end(), [this](const Lane* a, const Lane* b) {
+        return a->mapTo(window(), QPoint()).y() < b->mapTo(window(), QPoint()).y();
+    });
+    const auto at = std::find(lanes.begin(), lanes.end(), this);
+    if (at == lanes.end() || (forward ? at + 1 == lanes.end() : at == lanes.begin())) return;
+    Lane* const next = forward ? *(at + 1) : *(at - 1);
+    next->setFocus(forward ? Qt::TabFocusReason : Qt::BacktabFocusReason);
+    next->open_entry();
 }
 
 void Lane::enterEvent(QEnterEvent*) { emit work_.view.hint(sentence()); }

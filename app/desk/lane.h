@@ -1,9 +1,9 @@
 // A lane: the part of a row that a station draws, and the value in it that is dragged, nudged and typed.
 #pragma once
 
-#include <QLineEdit>
 #include <QWidget>
 
+#include "app/desk/entry.h"
 #include "app/desk/workspace.h"
 #include "app/style/ruler.h"
 #include "app/style/spoken.h"
@@ -80,7 +80,6 @@ class Lane : public QWidget, public SpokenControl {
     virtual void place_children() {}
 
     void open_entry();
-    bool eventFilter(QObject* watched, QEvent* event) override;
 
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
@@ -100,7 +99,9 @@ class Lane : public QWidget, public SpokenControl {
     bool dragging_ = false;
     QPoint last_;
     uint64_t gesture_ = 0;
-    QLineEdit* entry_ = nullptr;
+    /// The figure of the row below (or above) is typed next.
+    void type_next(bool forward);
+    Entry* entry_ = nullptr;
 };
 
 /// The time axis of lanes that show the song over time.

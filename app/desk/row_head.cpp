@@ -139,40 +139,20 @@ void RowHead::rename() {
     const Track* t = work_.document.track(id_);
     if (!t) return;
     if (!name_) {
-        name_ = new QLineEdit(this);
+        name_ = new Entry(this);
         name_->setObjectName("nameEntry");
         name_->setAccessibleName(tr("Name of the row"));
-        name_->installEventFilter(this);
-        connect(name_, &QLineEdit::editingFinished, this, &RowHead::take_name);
+        connect(name_, &Entry::taken, this, &RowHead::take_name);
     }
-    name_->setGeometry(8, (height() - 24) / 2, head_width - 76, 24);
-    name_->setText(QString::fromStdString(t->name));
-    name_->selectAll();
-    name_->show();
-    name_->setFocus();
+    name_->open({8, (height() - 24) / 2, head_width - 76, 24}, QString::fromStdString(t->name));
 }
 
-void RowHead::take_name() {
+void RowHead::take_name(const QString& typed) {
     const Track* t = work_.document.track(id_);
-    const QString name = name_->text().trimmed();
-    const bool confirmed = name_->hasFocus();
-    name_->hide();
-    if (!t || !confirmed || name.isEmpty() || name.toStdString() == t->name) return;
+    const QString name = typed.trimmed();
+    if (!t || name.toStdString() == t->name) return;
     work_.document.edit_tracks(tr("Rename %1 to %2").arg(QString::fromStdString(t->name), name), {id_},
                                [&](Track& track) { track.name = name.toStdString(); });
-}
-
-bool RowHead::eventFilter(QObject* watched, QEvent* event) {
-    const bool key = event->type() == QEvent::ShortcutOverride || event->type() == QEvent::KeyPress;
-    if (watched == name_ && key && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
-        event->accept();
-        if (event->type() == QEvent::KeyPress) {
-            setFocus();
-            name_->hide();
-        }
-        return true;
-    }
-    return QWidget::eventFilter(watched, event);
 }
 
 void RowHead::mousePressEvent(QMouseEvent* event) {

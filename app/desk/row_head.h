@@ -1,10 +1,10 @@
 // The head of a row: colour, name, kind, mute and solo, selection.  Dragging it moves the row.
 #pragma once
 
-#include <QLineEdit>
 #include <QToolButton>
 #include <QWidget>
 
+#include "app/desk/entry.h"
 #include "app/desk/workspace.h"
 
 namespace isotonus {
@@ -32,18 +32,17 @@ class RowHead : public QWidget {
     void mouseReleaseEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent*) override { rename(); }
     void contextMenuEvent(QContextMenuEvent* event) override;
-    bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
     QRect name_place() const;
     void replace_file();
     void edit_note();
-    void take_name();
+    void take_name(const QString& typed);
 
     Workspace& work_;
     TrackId id_;
     QToolButton *mute_, *solo_;
-    QLineEdit* name_ = nullptr;
+    Entry* name_ = nullptr;
     int pressed_y_ = -1;
     bool dragging_ = false;
 };

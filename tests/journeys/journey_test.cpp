@@ -5,6 +5,7 @@
 #include <QtTest>
 #include <QtWidgets>
 
+#include "core/session/session_file.h"
 #include "core/shape/reverb.h"
 #include "tests/app/window_fixture.h"
 
@@ -73,6 +74,67 @@ TEST_F(Journey, keys_live_in_every_station) {
         press(("alt+" + std::to_string(n)).c_str());
         expect_keys_live("going to station " + std::to_string(n));
     }
+}
+
+// What is typed over a figure is its value; the field is gone then, and the next keys are the window's.
+TEST_F(Journey, a_figure_is_typed_in_every_station_and_the_keys_are_the_windows_again) {
+    with_sections();
+    const auto field = [&](size_t row) {
+        auto* entry = lane(row)->findChild<QLineEdit*>("valueEntry");
+        return entry && entry->isVisible() ? entry : nullptr;
+    };
+    for (const int station_number : {2, 3, 4}) {
+        const std::string where = "typing in station " + std::to_string(station_number);
+        press(("alt+" + std::to_string(station_number)).c_str());
+        click(lane(0), QPoint(4, 4));
+        press("Return");
+        ASSERT_TRUE(soon([&] { return field(0) != nullptr; })) << where;
+        const QPoint figure = field(0)->geometry().center();
+        const std::string before = session_to_json(session(), "/");
+        hand({"type", "--", station_number == 4 ? "120" : "-8"});
+        press("Return");
+        EXPECT_TRUE(soon([&] { return field(0) == nullptr; })) << where;
+        EXPECT_NE(session_to_json(session(), "/"), before) << where;
+        QTest::qWait(100);
+        EXPECT_FALSE(field(0)) << "nothing opens again after " << where;
+        expect_keys_live(where);
+        // Escape leaves what was there; a click on another row takes what was typed, where it was typed.
+        const std::string typed = session_to_json(session(), "/");
+        click(lane(0), QPoint(4, 4));
+        press("Return");
+        hand({"type", "--", station_number == 4 ? "99" : "-3"});
+        press("Escape");
+        EXPECT_FALSE(field(0)) << where;
+        EXPECT_EQ(session_to_json(session(), "/"), typed) << where;
+        expect_keys_live(where + " and leaving it");
+        click(lane(0), figure);
+        press("Return");
+        hand({"type", "--", station_number == 4 ? "80" : "-5"});
+        const auto second = session().tracks[1];
+        click(lane(1), QPoint(4, 4));
+        EXPECT_TRUE(soon([&] { return session_to_json(session(), "/") != typed; })) << where;
+        EXPECT_EQ(session().tracks[1], second) << "the other row has nothing of it, " << where;
+        work().document.select_only(track(0).id);
+        // Tab goes on to the next figure.
+        click(lane(0), QPoint(4, 4));
+        press("Return");
+        press("Tab");
+        EXPECT_TRUE(soon([&] { return field(1) && field(1)->hasFocus(); })) << where;
+        press("Escape");
+        work().document.select_only(track(0).id);
+        expect_keys_live(where + " and Tab");
+    }
+}
+
+TEST_F(Journey, a_name_is_typed_and_the_keys_are_the_windows_again) {
+    with_sections();
+    press("F2");
+    auto* name = window->findChild<QLineEdit*>("nameEntry");
+    ASSERT_TRUE(name && name->isVisible());
+    hand({"type", "--", "Lantern"});
+    press("Return");
+    EXPECT_TRUE(soon([&] { return track(0).name == "Lantern"; }));
+    expect_keys_live("a name");
 }
 
 TEST_F(Journey, an_export_of_a_mix_that_is_not_whole_asks_and_gives_the_keys_back) {
