@@ -34,7 +34,7 @@ class Journey : public Window {
     }
     template <class Done>
     bool soon(Done done) {
-        return QTest::qWaitFor(done, 5000);
+        return QTest::qWaitFor(done, 20000);  // as long as a busy machine may take
     }
     /// Space plays, M mutes what is selected, a digit goes to its section: whatever was done before.
     void expect_keys_live(const std::string& after) {
