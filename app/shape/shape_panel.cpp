@@ -545,9 +545,14 @@ void ShapePanel::add_room(const Processor& reverb) {
                 if (p.id == id) p.impulse = file;
         });
     };
-    auto* choose = new QPushButton(reverb.impulse.empty() ? tr("computed") : to_qt(reverb.impulse.filename()));
+    // A long name must not widen the form: what does not fit is in the tooltip.
+    constexpr int name_width = 80;
+    auto* choose = new QPushButton(reverb.impulse.empty() ? tr("computed")
+                                                          : fontMetrics().elidedText(to_qt(reverb.impulse.filename()),
+                                                                                     Qt::ElideMiddle, name_width));
     choose->setObjectName("room");
-    choose->setToolTip(tr("An impulse response from a file (WAV, FLAC) in place of the computed room."));
+    const QString tip = tr("An impulse response from a file (WAV, FLAC) in place of the computed room.");
+    choose->setToolTip(reverb.impulse.empty() ? tip : tip + "\n" + to_qt(reverb.impulse));
     connect(choose, &QPushButton::clicked, this, [this, set] {
         const auto file = work_.prompter->open_file(tr("Impulse response"), tr("Audio (*.wav *.flac *.aiff)"));
         if (!file) return;
