@@ -7,7 +7,6 @@
 #include <algorithm>
 #include <string_view>
 
-#include "app/desk/background.h"
 #include "app/style/language.h"
 #include "app/style/spoken.h"
 #include "app/window/main_window.h"
@@ -68,8 +67,7 @@ int main(int argc, char** argv) {
     isotonus::MainWindow window;
     application.window = &window;
     window.show();
-    isotonus::in_background(*QThreadPool::globalInstance(),
-                            [gib = isotonus::Settings().cache_gib()] { isotonus::tidy_cache(uintmax_t(gib) << 30); });
+    window.tidy();
     QTimer::singleShot(0, &window, [&] {
         if (window.files().offer_recovery()) return;  // what was not saved comes before what was asked for
         if (demo)

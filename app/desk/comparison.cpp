@@ -5,7 +5,6 @@
 
 #include <nlohmann/json.hpp>
 
-#include "app/desk/background.h"
 #include "core/files/paths.h"
 #include "core/measure/passage.h"
 
@@ -28,7 +27,6 @@ bool is_of_print(const fs::path& file) {
 
 Comparison::Comparison(Document& document, Player& player, MixWatch& mix, QObject* parent)
     : QObject(parent), document_(document), player_(player), mix_(mix) {
-    pool_.setMaxThreadCount(1);
     connect(&document_, &Document::session_changed, this, &Comparison::follow);
     connect(&document_, &Document::replaced, this, [this] {
         mix_lufs_.reset();  // of another mix
@@ -42,12 +40,6 @@ Comparison::Comparison(Document& document, Player& player, MixWatch& mix, QObjec
     scope_timer_.setInterval(250);
     connect(&scope_timer_, &QTimer::timeout, this, &Comparison::look_at_scope);
     if (auto kept = read_shelf(shelf_file())) shelf_ = std::move(*kept);  // else it is told when it is used
-}
-
-Comparison::~Comparison() {
-    progress_->cancel();
-    if (looking_) looking_->cancel();
-    pool_.waitForDone();
 }
 
 const Comparison::Known* Comparison::known(size_t n) const {
@@ -164,37 +156,42 @@ void Comparison::look_at_scope() {
             asked.push_back({r.file, k->material, its_from, tied ? tied->to_s : its_from + (to - from)});
         }
     scoping_ = true;
-    in_background(pool_, [this, mix, from = from, to = to, asked = std::move(asked), progress = progress_] {
-        const auto of_mix = third_octaves_of(mix, from, to, progress.get());
-        std::map<fs::path, ThirdOctaves> found;
+    struct Scoped {
+        std::optional<ThirdOctaves> mix;
+        std::map<fs::path, ThirdOctaves> recordings;
+    };
+    const auto look = [mix, from = from, to = to, asked = std::move(asked)](Progress& progress) -> Result<Scoped> {
+        Scoped found;
+        if (const auto of_mix = third_octaves_of(mix, from, to, &progress)) found.mix = *of_mix;
         for (const Asked& a : asked)
-            if (const auto one = third_octaves_of(*a.material, a.from_s, a.to_s, progress.get())) found[a.file] = *one;
-        QMetaObject::invokeMethod(this, [this, of_mix, found = std::move(found)]() mutable {
-            scoping_ = false;
-            if (scope_ == Scope::whole) return;
-            if (of_mix) scoped_mix_ = *of_mix;
-            scoped_ = std::move(found);
-            emit changed();
-        });
+            if (const auto one = third_octaves_of(*a.material, a.from_s, a.to_s, &progress))
+                found.recordings[a.file] = *one;
+        return found;
+    };
+    jobs_.start(look, [this](Result<Scoped> found) {
+        scoping_ = false;
+        if (scope_ == Scope::whole || !found) return;
+        if (found->mix) scoped_mix_ = found->mix;
+        scoped_ = std::move(found->recordings);
+        emit changed();
     });
 }
 
 void Comparison::look_at_mix() {
     const PlanPtr mix = player_.mix_plans().finished;
     if (!wanted_ || !mix || mix == spectrum_of_ || !mix_.figures()) return;
-    if (looking_) looking_->cancel();
+    looking_->cancel();
     spectrum_of_ = mix;
     looking_ = std::make_shared<Progress>();
     const Level lufs = mix_.figures()->measurement.integrated_lufs;
-    in_background(pool_, [this, mix, lufs, progress = looking_] {
-        const auto found = third_octaves_of(mix, 0.0, 0.0, progress.get());
-        QMetaObject::invokeMethod(this, [this, mix, lufs, found] {
-            if (mix != spectrum_of_ || !found) return;
-            mix_spectrum_ = *found;
-            spectrum_lufs_ = lufs;
-            emit changed();
-        });
-    });
+    jobs_.start([mix](Progress& progress) { return third_octaves_of(mix, 0.0, 0.0, &progress); },
+                [this, mix, lufs](const Result<ThirdOctaves>& found) {
+                    if (mix != spectrum_of_ || !found) return;
+                    mix_spectrum_ = *found;
+                    spectrum_lufs_ = lufs;
+                    emit changed();
+                },
+                looking_);
 }
 
 void Comparison::show(bool shown) {
@@ -219,32 +216,29 @@ void Comparison::want(bool wanted) {
     wanted ? follow() : send();
 }
 
+Result<Comparison::Known> Comparison::know(const fs::path& file, int rate, Progress& progress) {
+    const auto loaded = load_material(file, rate, &progress);
+    if (!loaded) return tl::unexpected(loaded.error());
+    // Without its peaks it could be turned up too far: then it is not heard, and says why.
+    auto peaks = true_peak_hops(**loaded, &progress);
+    if (!peaks) return tl::unexpected(peaks.error());
+    Known found{*loaded, {}, std::nullopt, std::move(*peaks)};
+    if (const auto spectrum = third_octaves_of(**loaded, 0.0, 0.0, &progress)) found.spectrum = *spectrum;
+    return found;
+}
+
 void Comparison::follow() {
     if (!wanted_) return;
     if (blind() && blind_among_ != recordings()) end_blind();  // nobody knows any more which is which
     const int rate = document_.session().sample_rate;
     for (const Recording& r : recordings()) {
         if (!known_.try_emplace({r.file, rate}).second) continue;
-        in_background(pool_, [this, file = r.file, rate, progress = progress_] {
-            auto loaded = load_material(file, rate, progress.get());
-            Known found;
-            if (loaded) {
-                found.material = *loaded;
-                if (const auto spectrum = third_octaves_of(**loaded, 0.0, 0.0, progress.get()))
-                    found.spectrum = *spectrum;
-                // Without its peaks it could be turned up too far: then it is not heard, and says why.
-                if (auto peaks = true_peak_hops(**loaded, progress.get()))
-                    found.true_peaks = std::move(*peaks);
-                else
-                    found = {nullptr, QString::fromStdString(peaks.error().text()), std::nullopt, {}};
-            } else {
-                found.trouble = QString::fromStdString(loaded.error().text());
-            }
-            QMetaObject::invokeMethod(this, [this, file, rate, found = std::move(found)]() mutable {
-                known_[{file, rate}] = std::move(found);
-                send();
-            });
-        });
+        const auto take = [this, file = r.file, rate](const Result<Known>& found) {
+            known_[{file, rate}] =
+                found ? *found : Known{nullptr, QString::fromStdString(found.error().text()), std::nullopt, {}};
+            send();
+        };
+        jobs_.start([file = r.file, rate](Progress& progress) { return know(file, rate, progress); }, take);
     }
     send();
 }

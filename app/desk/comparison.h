@@ -3,7 +3,6 @@
 
 #include <QDateTime>
 #include <QObject>
-#include <QThreadPool>
 #include <QTimer>
 #include <array>
 #include <map>
@@ -19,7 +18,6 @@ class Comparison : public QObject {
     Q_OBJECT
   public:
     Comparison(Document& document, Player& player, MixWatch& mix, QObject* parent = nullptr);
-    ~Comparison() override;
 
     const std::vector<Recording>& recordings() const { return document_.session().recordings; }
     /// What is known of a recording: figures once it is read, or why it cannot be.
@@ -100,6 +98,8 @@ class Comparison : public QObject {
     /// `moved`: only the place in the song is another.
     void send(bool moved = false);
     std::optional<Match> match(size_t n) const;
+    /// Reads and measures a recording, on whatever thread.
+    static Result<Known> know(const fs::path& file, int rate, Progress& progress);
     /// What stands against this place of the song follows it.
     void follow_place();
     /// Of each recording where it starts, its match and the peak that it then has; the last two in steps of half a dB.
@@ -116,8 +116,6 @@ class Comparison : public QObject {
     Document& document_;
     Player& player_;
     MixWatch& mix_;
-    QThreadPool pool_;
-    std::shared_ptr<Progress> progress_ = std::make_shared<Progress>();
     std::map<std::pair<fs::path, int>, Known> known_;
     std::vector<size_t> places_;  ///< of the recordings that the player has
     std::optional<size_t> last_, wanted_recording_;
@@ -131,7 +129,7 @@ class Comparison : public QObject {
     std::optional<ThirdOctaves> mix_spectrum_;
     Level spectrum_lufs_;  ///< the loudness of that mix, which a moment after an edit is the one before
     PlanPtr spectrum_of_;  ///< the mix that it is of, or is being found out of
-    std::shared_ptr<Progress> looking_;
+    std::shared_ptr<Progress> looking_ = std::make_shared<Progress>();
     Scope scope_ = Scope::whole;
     std::optional<ThirdOctaves> scoped_mix_;
     std::map<fs::path, ThirdOctaves> scoped_;
@@ -142,6 +140,7 @@ class Comparison : public QObject {
     bool blind_ = false;
     std::vector<Recording> blind_among_;
     bool wanted_ = false, shown_ = false;
+    Background jobs_;
 };
 
 }  // namespace isotonus

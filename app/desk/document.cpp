@@ -1,7 +1,5 @@
 #include "app/desk/document.h"
 
-#include "app/desk/background.h"
-
 #include <sys/stat.h>
 
 #include <algorithm>
@@ -13,7 +11,6 @@
 namespace isotonus {
 
 Document::Document(QObject* parent) : QObject(parent), title_(tr("Untitled")) {
-    aside_pool_.setMaxThreadCount(1);
     aside_timer_.setSingleShot(true);
     aside_timer_.setInterval(300);
     connect(&aside_timer_, &QTimer::timeout, this, &Document::start_keeping_aside);
@@ -205,26 +202,24 @@ std::vector<TrackId> Document::moved_with(TrackId id) const {
 void Document::start_keeping_aside() {
     if (is_saved()) return;
     // Behind the work: a long session with many rides takes a while to write.
-    const auto keep = [this, now = history_.shared(), path = path_] {
-        const auto kept = recovery_.keep(*now, path);
-        QMetaObject::invokeMethod(
-            this, [this, trouble = kept ? QString() : QString::fromStdString(kept.error().text())] {
-                if (!trouble.isEmpty() && !kept_aside_badly_)
-                    emit refused(tr("Unsaved work cannot be kept aside in case of a crash: %1").arg(trouble));
-                kept_aside_badly_ = !trouble.isEmpty();
-            });
+    const auto keep = [this, now = history_.shared(), path = path_](Progress&) { return recovery_.keep(*now, path); };
+    const auto tell = [this](const Result<void>& kept) {
+        if (!kept && !kept_aside_badly_)
+            emit refused(tr("Unsaved work cannot be kept aside in case of a crash: %1")
+                             .arg(QString::fromStdString(kept.error().text())));
+        kept_aside_badly_ = !kept;
     };
-    in_background(aside_pool_, keep, true);
+    aside_.start(keep, tell);
 }
 
 void Document::keep_aside() {
     start_keeping_aside();
-    aside_pool_.waitForDone();
+    aside_.wait();
 }
 
 void Document::forget_aside() {
     aside_timer_.stop();
-    aside_pool_.waitForDone();
+    aside_.wait();
     recovery_.forget();
 }
 

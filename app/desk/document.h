@@ -3,13 +3,13 @@
 
 #include <QFileSystemWatcher>
 #include <QObject>
-#include <QThreadPool>
 #include <QTimer>
 #include <cmath>
 #include <functional>
 #include <optional>
 #include <vector>
 
+#include "app/desk/background.h"
 #include "core/session/history.h"
 #include "core/session/recovery.h"
 
@@ -115,10 +115,10 @@ class Document : public QObject {
     uint64_t last_gesture_ = 0;
     Stamp stamp_;  ///< of the file as it was read or written here
     QFileSystemWatcher watcher_;
-    Recovery recovery_;  ///< used on the pool's one thread, and here only when that is idle
+    Recovery recovery_;  ///< used by the jobs aside, and here only when there are none
     bool kept_aside_badly_ = false;
     QTimer aside_timer_;
-    QThreadPool aside_pool_;
+    Background aside_{1, Background::Standing::urgent};
 };
 
 }  // namespace isotonus

@@ -4,7 +4,6 @@
 
 #include <algorithm>
 
-#include "app/desk/background.h"
 #include "app/desk/row_head.h"
 #include "app/desk/workspace.h"
 #include "app/style/text.h"
@@ -287,16 +286,15 @@ void Editing::take_out_or_in(TrackId row, size_t place) {
     SignalRecipe without = with->signal->recipe();
     without.chain[place].in = false;
     without.chain[place].match_db = 0.0;
-    in_background(pool_, [this, without, row, id = p.id, set, gesture, loud = *with->measurement.integrated_lufs] {
-        const auto made = make_signal(without);
-        if (!made || !(*made)->measurement.integrated_lufs) return;
-        const double db = std::clamp(loud - *(*made)->measurement.integrated_lufs, -match_max_db, match_max_db);
-        QMetaObject::invokeMethod(this, [this, row, id, set, gesture, db] {
-            // Only when nothing else was done meanwhile: a step of the past is not touched.
-            const Processor* now = find_processor(work_.document.session().chain_of(row), id);
-            if (now && !now->in && work_.document.is_last_gesture(gesture)) set(db);
-        });
-    });
+    jobs_.start([without](Progress& progress) { return make_signal(without, &progress); },
+                [this, row, id = p.id, set, gesture,
+                 loud = *with->measurement.integrated_lufs](const Result<MaterialPtr>& made) {
+                    if (!made || !(*made)->measurement.integrated_lufs) return;
+                    // Only when nothing else was done meanwhile: a step of the past is not touched.
+                    const Processor* now = find_processor(work_.document.session().chain_of(row), id);
+                    if (!now || now->in || !work_.document.is_last_gesture(gesture)) return;
+                    set(std::clamp(loud - *(*made)->measurement.integrated_lufs, -match_max_db, match_max_db));
+                });
 }
 
 void Editing::set_send(TrackId row, TrackId bus, const std::function<void(Send&)>& change, uint64_t gesture) {

@@ -2,10 +2,10 @@
 #pragma once
 
 #include <QObject>
-#include <QThreadPool>
 #include <functional>
 #include <map>
 
+#include "app/desk/background.h"
 #include "core/measure/material.h"
 #include "core/ride/parameter.h"
 #include "core/session/clips.h"
@@ -20,7 +20,6 @@ class Editing : public QObject {
     Q_OBJECT
   public:
     explicit Editing(Workspace& work);
-    ~Editing() override { pool_.waitForDone(); }
 
     /// Sets trims to their targets.
     void stage(const std::vector<TrackId>& ids, const QString& name);
@@ -114,13 +113,13 @@ class Editing : public QObject {
     std::vector<TrackId> rows_meant() const;
 
     Workspace& work_;
-    QThreadPool pool_;
     struct Waiting {
         std::vector<TrackId> ids;
         QString name;
         uint64_t gesture = 0;
     };
     std::optional<Waiting> waiting_;
+    Background jobs_;
 };
 
 }  // namespace isotonus

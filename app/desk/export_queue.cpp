@@ -1,7 +1,5 @@
 #include "app/desk/export_queue.h"
 
-#include "app/desk/background.h"
-
 #include <QBuffer>
 #include <QPdfWriter>
 #include <QTextDocument>
@@ -12,13 +10,6 @@
 #include "app/style/theme.h"
 
 namespace isotonus {
-
-ExportQueue::ExportQueue(Comparison& comparison) : comparison_(comparison) { pool_.setMaxThreadCount(1); }
-
-ExportQueue::~ExportQueue() {
-    cancel();
-    pool_.waitForDone();
-}
 
 void ExportQueue::add(Job job) {
     waiting_.push_back(std::move(job));
@@ -77,16 +68,17 @@ void ExportQueue::start_next() {
     if (waiting_.empty()) return;
     progress_ = std::make_shared<Progress>();
     running_ = files_of(waiting_.front().plan, waiting_.front().session, waiting_.front().delivery);
-    in_background(pool_, [this, job = std::move(waiting_.front()), progress = progress_]() mutable {
-        if (job.sheet)
-            job.delivery.papers = [&job](const DeliveryReport& report) -> Result<std::vector<Paper>> {
-                return papers_with_pdf(job, report);
-            };
-        auto report = deliver(job.plan, job.session, job.delivery, progress.get());
-        job.delivery.papers = {};
-        QMetaObject::invokeMethod(this, [this, job, report = std::move(report)] { finished(job, report); });
-    });
+    const auto job = std::make_shared<Job>(std::move(waiting_.front()));
     waiting_.pop_front();
+    jobs_.start(
+        [job](Progress& progress) {
+            if (job->sheet)
+                job->delivery.papers = [job = job.get()](const DeliveryReport& report) -> Result<std::vector<Paper>> {
+                    return papers_with_pdf(*job, report);
+                };
+            return deliver(job->plan, job->session, job->delivery, &progress);
+        },
+        [this, job](const Result<DeliveryReport>& report) { finished(*job, report); }, progress_);
 }
 
 std::vector<fs::path> ExportQueue::papers(const Delivery& d) {

@@ -2,10 +2,10 @@
 #pragma once
 
 #include <QObject>
-#include <QThreadPool>
 #include <QVariantMap>
 #include <deque>
 
+#include "app/desk/background.h"
 #include "core/handoff/papers.h"
 
 namespace isotonus {
@@ -16,8 +16,7 @@ class Comparison;
 class ExportQueue : public QObject {
     Q_OBJECT
   public:
-    explicit ExportQueue(Comparison& comparison);
-    ~ExportQueue() override;
+    explicit ExportQueue(Comparison& comparison) : comparison_(comparison) {}
 
     struct Job {
         PlanPtr plan;
@@ -49,11 +48,11 @@ class ExportQueue : public QObject {
     void finished(const Job& job, const Result<DeliveryReport>& report);
 
     Comparison& comparison_;
-    QThreadPool pool_;
     std::deque<Job> waiting_;
     std::vector<fs::path> running_;  ///< the files of the one that runs
     std::shared_ptr<Progress> progress_;
     QString words_;
+    Background jobs_;
 };
 
 }  // namespace isotonus

@@ -1,6 +1,5 @@
 #include "app/desk/materials.h"
 
-#include "app/desk/background.h"
 #include "core/foreign/plugins.h"
 #include "core/mix/sum_of_rows.h"
 
@@ -9,9 +8,6 @@
 namespace isotonus {
 
 Materials::Materials(Document& document, QObject* parent) : QObject(parent), document_(document) {
-    pool_.setMaxThreadCount(worker_count());
-    track_pool_.setMaxThreadCount(worker_count());
-    bus_pool_.setMaxThreadCount(workers_allowed().value_or(16));
     rested_.setSingleShot(true);
     rested_.setInterval(100);
     connect(&rested_, &QTimer::timeout, this, [this] { request_signals(true); });
@@ -22,14 +18,8 @@ Materials::Materials(Document& document, QObject* parent) : QObject(parent), doc
 }
 
 Materials::~Materials() {
-    for (auto& [key, entry] : entries_)
-        if (entry.reading) entry.reading->cancel();
-    for (auto& [id, making] : making_) making.progress->cancel();
+    for (Background* jobs : {&reading_, &of_tracks_, &of_buses_}) jobs->give_up();
     end_all_plugins();  // one that hangs would be waited for
-    for (QThreadPool* pool : {&pool_, &track_pool_, &bus_pool_}) {
-        pool->clear();
-        pool->waitForDone();
-    }
 }
 
 std::string Materials::key_of(const Track& track) const {
@@ -165,7 +155,6 @@ void Materials::cancel() {
         entry.reading->cancel();
         entry.error = Error{key.substr(0, key.find('\n')), tr("reading was cancelled").toStdString()};
     }
-    pool_.clear();
     waiting_ = 0;
     emit changed();
     emit finished();
@@ -238,34 +227,36 @@ void Materials::want(const Wanted& wanted) {
 void Materials::start(const Wanted& wanted) {
     auto reading = std::make_shared<Progress>();
     entries_[wanted.key].reading = reading;
-    in_background(pool_,
-                  [this, key = wanted.key, source = wanted.source, reading, rate = document_.session().sample_rate] {
-                      if (reading->cancelled()) return;
-                      auto loaded = load_material(source, rate, reading.get());
-                      QMetaObject::invokeMethod(this, [this, key, reading, loaded = std::move(loaded)] {
-                          if (reading->cancelled()) return;
-                          Entry& entry = entries_[key];
-                          if (loaded)
-                              entry.material = *loaded;
-                          else
-                              entry.error = loaded.error();
-                          for (const auto& track : document_.session().tracks) {
-                              const auto rest = rest_of(*track);
-                              if (rest && rest->key == key && entry.material) {
-                                  // A track is of the kind that all of it is.
-                                  auto as_whole = std::make_shared<Material>(*entry.material);
-                                  as_whole->measurement.kind = measured(*track)->kind;
-                                  entry.material = std::move(as_whole);
-                              }
-                              if (!entry.material || key_of(*track) != key) continue;
-                              last_[track->id] = entry.material;
-                              if (rest) want(*rest);
-                          }
-                          --waiting_;
-                          emit changed();
-                          if (waiting_ == 0) emit finished();
-                      });
-                  });
+    const auto load = [source = wanted.source, rate = document_.session().sample_rate](Progress& progress) {
+        return load_material(source, rate, &progress);
+    };
+    const auto taken = [this, key = wanted.key, reading](const Result<MaterialPtr>& loaded) {
+        if (!reading->cancelled()) take(key, loaded);
+    };
+    reading_.start(load, taken, reading);
+}
+
+void Materials::take(const std::string& key, const Result<MaterialPtr>& loaded) {
+    Entry& entry = entries_[key];
+    if (loaded)
+        entry.material = *loaded;
+    else
+        entry.error = loaded.error();
+    for (const auto& track : document_.session().tracks) {
+        const auto rest = rest_of(*track);
+        if (rest && rest->key == key && entry.material) {
+            // A track is of the kind that all of it is.
+            auto as_whole = std::make_shared<Material>(*entry.material);
+            as_whole->measurement.kind = measured(*track)->kind;
+            entry.material = std::move(as_whole);
+        }
+        if (!entry.material || key_of(*track) != key) continue;
+        last_[track->id] = entry.material;
+        if (rest) want(*rest);
+    }
+    --waiting_;
+    emit changed();
+    if (waiting_ == 0) emit finished();
 }
 
 // --- signals --------------------------------------------------------------------------------------------------------
@@ -370,35 +361,40 @@ void Materials::request_signals(bool rested) {
     request_buses(rested);
 }
 
-void Materials::make(TrackId id, const SignalRecipe& recipe, const std::vector<Source>& bands, Making making) {
+void Materials::make(TrackId id, const SignalRecipe& recipe, const std::vector<Source>& bands, const Making& making) {
     making_[id] = making;
-    in_background(making.of_bus ? bus_pool_ : track_pool_, [this, id, recipe, bands, making] {
-        Progress* const progress = making.progress.get();
-        std::vector<std::pair<Source, MaterialPtr>> made;
-        auto whole = making.begun ? making.begun->finish(progress) : make_signal(recipe, progress);
+    const auto run = [recipe, bands, begun = making.begun](Progress& progress) -> Result<Made> {
+        Made made;
+        auto whole = begun ? begun->finish(&progress) : make_signal(recipe, &progress);
         if (whole) made.emplace_back(Source{}, *whole);
         for (const Source& s : bands)
-            if (auto part = whole ? make_band(*whole, s.band, s.crossover_hz, progress) : whole)
+            if (auto part = whole ? make_band(*whole, s.band, s.crossover_hz, &progress) : whole)
                 made.emplace_back(s, *part);
-        QMetaObject::invokeMethod(this, [this, id, bands, made = std::move(made), making] {
-            const auto at = making_.find(id);
-            if (at != making_.end() && at->second.progress == making.progress) making_.erase(at);
-            if (making.progress->cancelled()) {
-                // Whatever was waiting for its end goes on: there may be no newer one.
-                if (making_.empty()) request_signals();
-                emit reshaped();
-                return;
-            }
-            if (made.size() < 1 + bands.size()) unmade_.insert(making.key);
-            for (const auto& [source, material] : made) {
-                signals_.add(RowSignals::band_key(making.key, source.band, source.crossover_hz), material);
-                last_played_[{id, source.band}] = material;
-            }
-            // What listens to it, and what has changed meanwhile, comes next.
-            request_signals();
-            emit reshaped();
-        });
-    });
+        return made;
+    };
+    const auto taken = [this, id, wanted = 1 + bands.size(), making](const Result<Made>& made) {
+        take(id, wanted, made.value_or(Made()), making);
+    };
+    (making.of_bus ? of_buses_ : of_tracks_).start(run, taken, making.progress);
+}
+
+void Materials::take(TrackId id, size_t wanted, const Made& made, const Making& making) {
+    const auto at = making_.find(id);
+    if (at != making_.end() && at->second.progress == making.progress) making_.erase(at);
+    if (making.progress->cancelled()) {
+        // Whatever was waiting for its end goes on: there may be no newer one.
+        if (making_.empty()) request_signals();
+        emit reshaped();
+        return;
+    }
+    if (made.size() < wanted) unmade_.insert(making.key);
+    for (const auto& [source, material] : made) {
+        signals_.add(RowSignals::band_key(making.key, source.band, source.crossover_hz), material);
+        last_played_[{id, source.band}] = material;
+    }
+    // What listens to it, and what has changed meanwhile, comes next.
+    request_signals();
+    emit reshaped();
 }
 
 }  // namespace isotonus

@@ -2,13 +2,13 @@
 #pragma once
 
 #include <QObject>
-#include <QThreadPool>
 #include <QTimer>
 #include <map>
 #include <optional>
 #include <set>
 #include <unordered_map>
 
+#include "app/desk/background.h"
 #include "app/desk/document.h"
 #include "core/handoff/checks.h"
 #include "core/mix/row_signals.h"
@@ -95,6 +95,7 @@ class Materials : public QObject {
     };
     void want(const Wanted& wanted);
     void start(const Wanted& wanted);
+    void take(const std::string& key, const Result<MaterialPtr>& loaded);
     /// What staging listens to of a track that is staged without a part of the song; its file must be known.
     std::optional<Wanted> rest_of(const Track& track) const;
     std::string key_of(const Track& track) const;
@@ -113,11 +114,12 @@ class Materials : public QObject {
         bool of_bus = false;
         std::optional<BegunSignal> begun;  ///< of a bus: others may read it already
     };
-    void make(TrackId id, const SignalRecipe& recipe, const std::vector<Source>& bands, Making making);
+    void make(TrackId id, const SignalRecipe& recipe, const std::vector<Source>& bands, const Making& making);
+    /// A signal and the bands that were wanted of it, as far as they could be made.
+    using Made = std::vector<std::pair<Source, MaterialPtr>>;
+    void take(TrackId id, size_t wanted, const Made& made, const Making& making);
 
     Document& document_;
-    QThreadPool pool_;
-    QThreadPool track_pool_, bus_pool_;  ///< for signals; those of buses wait for each other
     std::map<std::string, Entry> entries_;
     /// Of the tracks of the session that is held here; a track that an edit left alone keeps its keys.
     std::unordered_map<const Track*, std::vector<Wanted>> wanted_;
@@ -137,6 +139,9 @@ class Materials : public QObject {
     mutable std::map<TrackId, Found> findings_;
     int64_t round_ = 0;
     int waiting_ = 0, asked_ = 0;
+    Background reading_{worker_count()};
+    /// Of signals; those of buses wait for each other.
+    Background of_tracks_{worker_count()}, of_buses_{workers_allowed().value_or(16)};
 };
 
 }  // namespace isotonus

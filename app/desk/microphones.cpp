@@ -1,19 +1,11 @@
 #include "app/desk/microphones.h"
 
-#include "app/desk/background.h"
-
 namespace isotonus {
 
 Microphones::Microphones(Document& document, Materials& materials, QObject* parent)
     : QObject(parent), document_(document), materials_(materials) {
-    pool_.setMaxThreadCount(1);
     connect(&materials_, &Materials::finished, this, &Microphones::look);
     connect(&document_, &Document::session_changed, this, &Microphones::follow_session);
-}
-
-Microphones::~Microphones() {
-    if (looking_) looking_->cancel();
-    pool_.waitForDone();
 }
 
 /// Most edits change nothing that microphones are compared by: a fader that is dragged costs a walk over the rows.
@@ -45,22 +37,25 @@ void Microphones::look() {
     found_.clear();  // of how rows stood before: nothing is moved by that any more
     if (looking_) looking_->cancel();
     looking_ = std::make_shared<Progress>();
-    in_background(pool_, [this, session, known = std::move(known), looking = looking_] {
-        if (looking->cancelled()) return;
+    const auto compare = [session, known = std::move(known)](Progress& progress) -> Result<Found> {
         Found found;
         const auto sets = microphone_sets(
-            *session, [&](const Track& t) { return known.at(t.id); }, looking.get());
+            *session, [&](const Track& t) { return known.at(t.id); }, &progress);
         for (const auto& set : sets)
-            for (size_t n = 1; n < set.size() && !looking->cancelled(); ++n) {
+            for (size_t n = 1; n < set.size() && !progress.cancelled(); ++n) {
                 const Track &reference = *session->find(set[0]), &track = *session->find(set[n]);
                 const auto how =
                     align_to(*known.at(reference.id), *known.at(track.id), standing_of(reference), standing_of(track));
                 if (how) found[track.id] = {reference.id, *how};
             }
-        QMetaObject::invokeMethod(this, [this, looking, found = std::move(found)] {
-            if (!looking->cancelled()) take(found);
-        });
-    });
+        return found;
+    };
+    jobs_.start(
+        compare,
+        [this, looking = looking_](const Result<Found>& found) {
+            if (!looking->cancelled()) take(found.value_or(Found()));
+        },
+        looking_);
 }
 
 void Microphones::take(Found found) {

@@ -2,6 +2,7 @@
 // told as findings of their rows.
 #pragma once
 
+#include "app/desk/background.h"
 #include "app/desk/materials.h"
 #include "core/stage/alignment.h"
 
@@ -11,7 +12,6 @@ class Microphones : public QObject {
     Q_OBJECT
   public:
     Microphones(Document& document, Materials& materials, QObject* parent = nullptr);
-    ~Microphones() override;
 
     /// Puts a row right against the first of its set, as one undo step; nothing when it is.
     void align(TrackId id);
@@ -40,11 +40,11 @@ class Microphones : public QObject {
 
     Document& document_;
     Materials& materials_;
-    QThreadPool pool_;
     Asked asked_;
     std::shared_ptr<const Session> seen_;
     std::shared_ptr<Progress> looking_;
     Found found_;
+    Background jobs_;
 };
 
 }  // namespace isotonus

@@ -1,7 +1,5 @@
 #include "app/desk/mix_watch.h"
 
-#include "app/desk/background.h"
-
 #include <algorithm>
 
 #include "core/handoff/delivery.h"
@@ -11,36 +9,21 @@ namespace isotonus {
 
 MixWatch::MixWatch(Document& document, Player& player, QObject* parent)
     : QObject(parent), document_(document), player_(player) {
-    pool_.setMaxThreadCount(1);
-    hearing_pool_.setMaxThreadCount(1);
-    bound_pool_.setMaxThreadCount(1);
     connect(&player_, &Player::coming_changed, this, &MixWatch::bound_what_comes);
     connect(&player_, &Player::plan_changed, this, &MixWatch::restart);
     connect(&player_, &Player::plan_changed, this, &MixWatch::hear);
-}
-
-MixWatch::~MixWatch() {
-    if (running_) running_->cancel();
-    hearing_progress_->cancel();
-    measuring_heard_->cancel();
-    for (QThreadPool* pool : {&pool_, &hearing_pool_, &bound_pool_}) pool->clear();
-    pool_.waitForDone();
-    hearing_pool_.waitForDone();
-    bound_pool_.waitForDone();
 }
 
 void MixWatch::bound_what_comes() {
     at_most_dbfs_.reset();
     const PlanPtr coming = player_.coming();
     if (!coming) return emit changed();
-    in_background(bound_pool_, [this, coming] {
-        const auto most = most_of_mix(*coming);
-        QMetaObject::invokeMethod(this, [this, coming, most] {
-            if (coming != player_.coming()) return;
-            at_most_dbfs_ = most ? level_from_gain(*most) : std::nullopt;
-            emit changed();
-        });
-    });
+    aside_.start([coming](Progress&) -> Result<std::optional<double>> { return most_of_mix(*coming); },
+                 [this, coming](const Result<std::optional<double>>& most) {
+                     if (coming != player_.coming()) return;
+                     at_most_dbfs_ = most && *most ? level_from_gain(**most) : std::nullopt;
+                     emit changed();
+                 });
 }
 
 void MixWatch::want_figures(bool wanted) {
@@ -57,12 +40,11 @@ void MixWatch::need_figures() {
 void MixWatch::measure_heard() {
     measuring_heard_->cancel();
     measuring_heard_ = std::make_shared<Progress>();
-    in_background(bound_pool_, [this, plan = player_.heard(), progress = measuring_heard_] {
-        const auto measured = measure_mix(plan, progress.get());
-        QMetaObject::invokeMethod(this, [this, measured, progress] {
-            if (measured && !progress->cancelled()) emit heard_measured(measured->measurement);
-        });
-    });
+    aside_.start([plan = player_.heard()](Progress& progress) { return measure_mix(plan, &progress); },
+                 [this](const Result<Measurer::Outcome>& measured) {
+                     if (measured) emit heard_measured(measured->measurement);
+                 },
+                 measuring_heard_);
 }
 
 void MixWatch::want_plan(bool wanted) {
@@ -82,70 +64,82 @@ void MixWatch::restart() {
         emit changed();
         return;
     }
-    if (running_) running_->cancel();
+    running_->cancel();
     running_ = std::make_shared<Progress>();
     searching_ = true;
-    in_background(pool_, [this, plan = player_.plan(), leaves = exported_plan(player_.mix_plans(), document_.session()),
-                          progress = running_, figures_too = figures_wanted_ || figures_needed_,
-                          plan_too = plan_wanted_, settle_too = !player_.loading()] {
-        const auto found = without_exceptions({}, [&] { return peaks_.find(plan, progress.get()); });
-        std::optional<Peak> peak;
-        if (found)
-            peak = Peak{level_from_gain(static_cast<double>(found->peak)),
-                        static_cast<double>(found->frame) / plan->sample_rate};
-        QMetaObject::invokeMethod(this, [this, peak, figures_too] { peak_found(peak, figures_too); });
-        if (figures_too) {
-            const auto measured = measure_mix(plan, progress.get());
-            const auto bare = leaves == plan ? measured : measure_mix(leaves, progress.get());
-            QMetaObject::invokeMethod(this, [this, measured, bare, progress] {
-                if (progress != running_ || searching_) return;  // a newer plan is on its way
-                if (measured) figures_ = *measured;
-                if (bare) leaving_figures_ = *bare;
-                figures_needed_ = busy_ = false;
-                emit changed();
-            });
-        }
-        if (plan_too) QMetaObject::invokeMethod(this, [this, progress] { make_plan(progress); });
-        if (!plan->buses.empty()) find_bus_peaks(plan, progress);
-        // Then what is only bounded so far is made exact, so that the next move is answered at once.
-        if (settle_too) (void)peaks_.settle(plan, progress.get());
-    });
+    const PlanPtr plan = player_.plan(), exported = exported_plan(player_.mix_plans(), document_.session());
+    measuring_.start([this, plan](Progress& progress) { return peaks_.find(plan, &progress); },
+                     [this, plan, exported](const Result<MixPeak>& found) { peak_found(plan, exported, found); },
+                     running_);
     emit changed();
 }
 
-void MixWatch::find_bus_peaks(const PlanPtr& plan, const std::shared_ptr<Progress>& progress) {
-    std::map<TrackId, Level> peaks;
-    for (const PlanBus& bus : plan->buses) {
-        const PlanPtr of = plan_of_bus(*plan, bus.id);
-        const auto found = of ? whole_song_peak(of, progress.get()) : Result<MixPeak>();
-        if (!found) return;
-        peaks[bus.id] = level_from_gain(static_cast<double>(found->peak));
-    }
-    QMetaObject::invokeMethod(this, [this, progress, peaks = std::move(peaks)] {
-        if (progress != running_) return;
-        bus_peaks_ = peaks;
-        emit changed();
-    });
-}
-
-void MixWatch::peak_found(const std::optional<Peak>& peak, bool more_follows) {
+void MixWatch::peak_found(const PlanPtr& plan, const PlanPtr& exported, const Result<MixPeak>& found) {
     searching_ = false;
-    peak_ = peak;
-    busy_ = more_follows || again_;
-    if (std::exchange(again_, false))
-        restart();
-    else
-        emit changed();
+    peak_.reset();
+    if (found)
+        peak_ = Peak{level_from_gain(static_cast<double>(found->peak)),
+                     static_cast<double>(found->frame) / plan->sample_rate};
+    if (std::exchange(again_, false)) return restart();
+    busy_ = figures_wanted_ || figures_needed_;
+    if (busy_) measure(plan, exported);
+    if (plan_wanted_) make_plan();
+    find_bus_peaks(plan);
+    // Then what is only bounded so far is made exact, so that the next move is answered at once.
+    if (!player_.loading())
+        measuring_.start([this, plan](Progress& progress) { return peaks_.settle(plan, &progress); },
+                         [](const Result<void>&) {}, running_);
+    emit changed();
 }
 
-void MixWatch::make_plan(const std::shared_ptr<Progress>& progress) {
-    if (progress != running_ || searching_) return;
+void MixWatch::measure(const PlanPtr& plan, const PlanPtr& exported) {
+    struct Figures {
+        Measurer::Outcome heard, exported;
+    };
+    const auto measure = [plan, exported](Progress& progress) -> Result<Figures> {
+        const auto heard = measure_mix(plan, &progress);
+        if (!heard) return tl::unexpected(heard.error());
+        const auto leaves = exported == plan ? heard : measure_mix(exported, &progress);
+        if (!leaves) return tl::unexpected(leaves.error());
+        return Figures{*heard, *leaves};
+    };
+    const auto take = [this, progress = running_](const Result<Figures>& found) {
+        if (progress != running_ || searching_) return;  // a newer plan is on its way
+        if (found) figures_ = found->heard, leaving_figures_ = found->exported;
+        figures_needed_ = busy_ = false;
+        emit changed();
+    };
+    measuring_.start(measure, take, running_);
+}
+
+void MixWatch::find_bus_peaks(const PlanPtr& plan) {
+    if (plan->buses.empty()) return;
+    using Peaks = std::map<TrackId, Level>;
+    const auto find = [plan](Progress& progress) -> Result<Peaks> {
+        Peaks peaks;
+        for (const PlanBus& bus : plan->buses) {
+            const PlanPtr of = plan_of_bus(*plan, bus.id);
+            const auto found = of ? whole_song_peak(of, &progress) : Result<MixPeak>();
+            if (!found) return tl::unexpected(found.error());
+            peaks[bus.id] = level_from_gain(static_cast<double>(found->peak));
+        }
+        return peaks;
+    };
+    const auto take = [this, progress = running_](const Result<Peaks>& found) {
+        if (progress != running_ || !found) return;
+        bus_peaks_ = *found;
+        emit changed();
+    };
+    measuring_.start(find, take, running_);
+}
+
+void MixWatch::make_plan() {
     std::map<std::pair<TrackId, Band>, MaterialPtr> known;
     const PlanPtr now = player_.plan();
     for (const PlanTrack& t : now->tracks) known[{t.id, Band::all}] = t.material;
     for (const PlanPart& p : now->parts) known[{now->id_of(p), p.band}] = p.material;
     const double target = document_.session().targets.mains_high_dbfs - 0.1;
-    in_background(pool_, [this, session = document_.session(), known = std::move(known), target, progress] {
+    const auto make = [this, session = document_.session(), known = std::move(known), target](Progress& progress) {
         const auto find = [&](TrackId row, Band band) {
             const auto at = known.find({row, band});
             return at == known.end() ? nullptr : at->second;
@@ -153,14 +147,14 @@ void MixWatch::make_plan(const std::shared_ptr<Progress>& progress) {
         // Proposals move faders after chains: what tracks and buses play stays what it is.
         const MaterialOf material([&](const Track& t) { return find(t.id, t.source.band); },
                                   [&](const SignalRecipe& recipe) { return find(recipe.row, Band::all); });
-        const auto made = headroom_plan(session, material, target, peaks_, progress.get());
-        if (!made) return;
-        QMetaObject::invokeMethod(this, [this, progress, plan = *made] {
-            if (progress != running_) return;
-            headroom_ = plan;
-            emit headroom_changed();
-        });
-    });
+        return headroom_plan(session, material, target, peaks_, &progress);
+    };
+    const auto take = [this, progress = running_](const Result<HeadroomPlan>& made) {
+        if (progress != running_ || !made) return;
+        headroom_ = *made;
+        emit headroom_changed();
+    };
+    measuring_.start(make, take, running_);
 }
 
 // --- audibility -----------------------------------------------------------------------------------------------------
@@ -226,37 +220,31 @@ void MixWatch::hear() {
     std::vector<int64_t> sections;
     for (const Section& s : document_.session().sections)
         sections.push_back(std::llround(s.start_s * plan->sample_rate));
-    if (!missing.empty()) {
-        in_background(hearing_pool_, [this, missing, progress = hearing_progress_] {
-            parallel_for(static_cast<int64_t>(missing.size()), worker_count(), [&](int64_t i) {
-                const MaterialPtr& m = missing[static_cast<size_t>(i)];
-                // Whatever goes wrong, listening ends: else it would never begin again.
-                auto made = without_exceptions({}, [&] { return excitation_of(*m, progress.get()); });
-                QMetaObject::invokeMethod(this, [this, m, made = made.value_or(nullptr)] {
-                    excitations_[m] = made;  // null where the file could not be read: left out
-                    if (made) bandwidths_[m] = bandwidth_share(*made);
-                    emit audibility_changed();
-                });
-            });
-            QMetaObject::invokeMethod(this, [this] {
-                hearing_ = listen_once_more_ = false;
-                hear();
-            });
-        });
-        return;
-    }
-    in_background(hearing_pool_, [this, plan, sections, known = known_excitations(), how = listening_] {
-        using Found = decltype(isotonus::audibility(*plan, known, how, sections));
-        auto found = without_exceptions({}, [&]() -> Result<Found> {
-                         return isotonus::audibility(*plan, known, how, sections);
-                     }).value_or(Found());
-        QMetaObject::invokeMethod(this, [this, found = std::move(found)] {
-            audibility_ = found;
-            hearing_ = false;
-            emit audibility_changed();
-            if (std::exchange(listen_once_more_, false)) hear();
-        });
+    if (!missing.empty()) return listen_to(missing);
+    using Found = std::vector<Audibility>;
+    const auto find = [plan, sections, known = known_excitations(), how = listening_](Progress&) -> Result<Found> {
+        return isotonus::audibility(*plan, known, how, sections);
+    };
+    hearing_jobs_.start(find, [this](const Result<Found>& found) {
+        audibility_ = found.value_or(Found());
+        hearing_ = false;
+        emit audibility_changed();
+        if (std::exchange(listen_once_more_, false)) hear();
     });
+}
+
+void MixWatch::listen_to(const std::vector<MaterialPtr>& missing) {
+    const auto left = std::make_shared<size_t>(missing.size());
+    for (const MaterialPtr& m : missing)
+        hearing_jobs_.start([m](Progress& progress) { return excitation_of(*m, &progress); },
+                            [this, m, left](const Result<ExcitationPtr>& made) {
+                                excitations_[m] = made.value_or(nullptr);  // could not be read: left out
+                                if (made) bandwidths_[m] = bandwidth_share(**made);
+                                emit audibility_changed();
+                                if (--*left > 0) return;
+                                hearing_ = listen_once_more_ = false;
+                                hear();
+                            });
 }
 
 std::optional<Margins> MixWatch::margins(const RenderPlan& plan, TrackId id) const {

@@ -3,9 +3,9 @@
 #pragma once
 
 #include <QObject>
-#include <QThreadPool>
 #include <QTimer>
 
+#include "app/desk/background.h"
 #include "app/desk/player.h"
 #include "core/balance/audibility.h"
 #include "core/balance/headroom.h"
@@ -16,7 +16,6 @@ class MixWatch : public QObject {
     Q_OBJECT
   public:
     MixWatch(Document& document, Player& player, QObject* parent = nullptr);
-    ~MixWatch() override;
 
     struct Peak {
         Level dbfs;
@@ -75,19 +74,19 @@ class MixWatch : public QObject {
 
   private:
     void restart();
-    /// On the pool's thread.
-    void find_bus_peaks(const PlanPtr& plan, const std::shared_ptr<Progress>& progress);
-    void peak_found(const std::optional<Peak>& peak, bool more_follows);
+    void peak_found(const PlanPtr& plan, const PlanPtr& exported, const Result<MixPeak>& found);
+    void measure(const PlanPtr& plan, const PlanPtr& exported);
+    void find_bus_peaks(const PlanPtr& plan);
     void bound_what_comes();
-    void make_plan(const std::shared_ptr<Progress>& progress);
+    void make_plan();
     void hear();
+    void listen_to(const std::vector<MaterialPtr>& missing);
 
     Document& document_;
     Player& player_;
-    QThreadPool pool_, hearing_pool_, bound_pool_;
     std::shared_ptr<Progress> measuring_heard_ = std::make_shared<Progress>();
-    MixPeaks peaks_;  ///< the pool's one thread has it
-    std::shared_ptr<Progress> running_;
+    MixPeaks peaks_;  ///< the one thread of measuring_ has it
+    std::shared_ptr<Progress> running_ = std::make_shared<Progress>();
     std::optional<Peak> peak_;
     std::map<TrackId, Level> bus_peaks_;
     std::optional<Measurer::Outcome> figures_, leaving_figures_;
@@ -98,10 +97,10 @@ class MixWatch : public QObject {
 
     Listening listening_;
     bool audibility_wanted_ = false, hearing_ = false, listen_once_more_ = false;
-    std::shared_ptr<Progress> hearing_progress_ = std::make_shared<Progress>();
     std::vector<Audibility> audibility_;
     std::map<MaterialPtr, ExcitationPtr> excitations_;
     std::map<MaterialPtr, double> bandwidths_;
+    Background measuring_, hearing_jobs_{worker_count()}, aside_;
 };
 
 }  // namespace isotonus

@@ -2,20 +2,13 @@
 
 #include <algorithm>
 
-#include "app/desk/background.h"
 #include "core/foreign/plugins.h"
 #include "core/mix/whole.h"
 
 namespace isotonus {
 
 PluginSearch::PluginSearch(Document& document) : document_(document) {
-    pool_.setMaxThreadCount(1);
     connect(&document_, &Document::session_changed, this, &PluginSearch::follow_session);
-}
-
-PluginSearch::~PluginSearch() {
-    if (progress_) progress_->cancel();
-    pool_.waitForDone();
 }
 
 void PluginSearch::follow_session() {
@@ -36,20 +29,21 @@ void PluginSearch::look(bool at_all) {
     progress_ = std::make_shared<Progress>();
     const auto is_known = [](const std::string& type) { return plugin_type(type) != nullptr; };
     const auto known_before = std::count_if(named.begin(), named.end(), is_known);
-    in_background(pool_, [this, named, known_before, is_known, at_all, progress = progress_] {
+    const auto search = [named, at_all](Progress& progress) -> Result<void> {
         // What cannot be found is told where it is used.
         if (at_all)
-            (void)scan_plugins(progress.get());
+            (void)scan_plugins(&progress);
         else
-            (void)find_plugins(named, progress.get());
-        if (progress->cancelled()) return;
-        QMetaObject::invokeMethod(this, [this, named, known_before, is_known] {
-            progress_.reset();
-            if (std::count_if(named.begin(), named.end(), is_known) != known_before) document_.understand_plugins();
-            emit document_.session_changed();
-            emit found();
-        });
-    });
+            (void)find_plugins(named, &progress);
+        return {};
+    };
+    const auto tell = [this, named, known_before, is_known](const Result<void>&) {
+        progress_.reset();
+        if (std::count_if(named.begin(), named.end(), is_known) != known_before) document_.understand_plugins();
+        emit document_.session_changed();
+        emit found();
+    };
+    jobs_.start(search, tell, progress_);
 }
 
 }  // namespace isotonus

@@ -2,11 +2,11 @@
 #pragma once
 
 #include <QObject>
-#include <QThreadPool>
 #include <memory>
 #include <set>
 #include <string>
 
+#include "app/desk/background.h"
 #include "app/desk/document.h"
 #include "core/parallel.h"
 
@@ -16,7 +16,6 @@ class PluginSearch : public QObject {
     Q_OBJECT
   public:
     explicit PluginSearch(Document& document);
-    ~PluginSearch() override;
 
     bool is_looking() const { return progress_ != nullptr; }
     /// By the user's wish: all plug-ins of the machine are looked at.
@@ -32,7 +31,7 @@ class PluginSearch : public QObject {
     Document& document_;
     std::set<std::string> asked_;  ///< types that were looked for already
     std::shared_ptr<Progress> progress_;
-    QThreadPool pool_;
+    Background jobs_;
 };
 
 }  // namespace isotonus

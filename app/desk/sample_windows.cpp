@@ -2,17 +2,9 @@
 
 #include <algorithm>
 
-#include "app/desk/background.h"
 #include "core/shape/signal.h"
 
 namespace isotonus {
-
-SampleWindows::SampleWindows(QObject* parent) : QObject(parent) { pool_.setMaxThreadCount(1); }
-
-SampleWindows::~SampleWindows() {
-    pool_.clear();  // what waits is not wanted any more
-    pool_.waitForDone();
-}
 
 const float* SampleWindows::of(const MaterialPtr& material, int64_t first, int64_t frames) {
     constexpr size_t most_kept = 64;
@@ -23,20 +15,30 @@ const float* SampleWindows::of(const MaterialPtr& material, int64_t first, int64
         return at->samples.data() + (first - at->first) * material->ready.channels;
     }
     // Half as much again on either side, for the next steps of a scroll.
-    std::erase_if(windows_, [&](const Window& w) { return w.material == material; });
+    // What nobody looks at any more is not read.
+    std::erase_if(windows_, [&](const Window& w) { return w.material == material && (w.reading->cancel(), true); });
     windows_.push_front({material, first - frames / 2, 2 * frames, {}});
-    if (windows_.size() > most_kept) windows_.pop_back();
-    in_background(pool_, [this, material, from = windows_.front().first, count = windows_.front().frames] {
-        std::vector<float> samples(static_cast<size_t>(count * material->ready.channels));
+    if (windows_.size() > most_kept) {
+        windows_.back().reading->cancel();
+        windows_.pop_back();
+    }
+    using Samples = std::vector<float>;
+    const auto read = [material, from = windows_.front().first,
+                       count = windows_.front().frames](Progress&) -> Result<Samples> {
+        Samples samples(static_cast<size_t>(count * material->ready.channels));
         auto reader = open_material(*material);
-        if (!reader || !(*reader)->read(from, count, samples.data()))
-            return;  // the row says what is wrong with its file
-        QMetaObject::invokeMethod(this, [this, material, from, count, samples = std::move(samples)]() mutable {
-            for (Window& w : windows_)
-                if (w.material == material && w.first == from && w.frames == count) w.samples = std::move(samples);
-            emit ready();
-        });
-    });
+        if (!reader) return tl::unexpected(reader.error());
+        if (auto got = (*reader)->read(from, count, samples.data()); !got) return tl::unexpected(got.error());
+        return samples;
+    };
+    const auto take = [this, material, from = windows_.front().first,
+                       count = windows_.front().frames](Result<Samples> samples) {
+        if (!samples) return;  // its track says what is wrong with the file
+        for (Window& w : windows_)
+            if (w.material == material && w.first == from && w.frames == count) w.samples = std::move(*samples);
+        emit ready();
+    };
+    jobs_.start(read, take, windows_.front().reading);
     return nullptr;
 }
 

@@ -2,18 +2,12 @@
 
 #include <cmath>
 
-#include "app/desk/background.h"
 #include "core/compare/third_octaves.h"
 #include "core/shape/advice.h"
 
 namespace isotonus {
 
-Spectra::Spectra(QObject* parent) : QObject(parent) { pool_.setMaxThreadCount(worker_count()); }
-
-Spectra::~Spectra() {
-    progress_->cancel();
-    pool_.waitForDone();
-}
+Spectra::Spectra(QObject* parent) : QObject(parent) {}
 
 const LongTermSpectrum* Spectra::of(const MaterialPtr& material) {
     const Known* known = find(material);
@@ -30,14 +24,12 @@ const Spectra::Known* Spectra::find(const MaterialPtr& material) {
     if (const auto at = known_.find(material); at != known_.end()) return &at->second;
     if (!waiting_.insert(material).second) return nullptr;
     if (known_.size() > most_kept) known_.clear();
-    in_background(pool_, [this, material, progress = progress_] {
-        auto found = without_exceptions({}, [&] { return spectrum_of(*material, progress.get()); });
-        QMetaObject::invokeMethod(this, [this, material, found = found.value_or(LongTermSpectrum{})] {
-            waiting_.erase(material);
-            known_[material] = {found, level_shares(material->summary)};
-            emit ready();
-        });
-    });
+    jobs_.start([material](Progress& progress) { return spectrum_of(*material, &progress); },
+                [this, material](const Result<LongTermSpectrum>& found) {
+                    waiting_.erase(material);
+                    known_[material] = {found.value_or(LongTermSpectrum{}), level_shares(material->summary)};
+                    emit ready();
+                });
     return nullptr;
 }
 

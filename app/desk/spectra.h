@@ -2,10 +2,10 @@
 #pragma once
 
 #include <QObject>
-#include <QThreadPool>
 #include <map>
 #include <set>
 
+#include "app/desk/background.h"
 #include "core/compare/makers.h"
 #include "core/measure/material.h"
 #include "core/measure/spectrum.h"
@@ -16,7 +16,6 @@ class Spectra : public QObject {
     Q_OBJECT
   public:
     explicit Spectra(QObject* parent = nullptr);
-    ~Spectra() override;
     /// Null while it is being computed.
     const LongTermSpectrum* of(const MaterialPtr& material);
     /// How often each level occurs; null likewise.
@@ -28,7 +27,6 @@ class Spectra : public QObject {
     void ready();
 
   private:
-    QThreadPool pool_;
     struct Known {
         LongTermSpectrum spectrum;
         LevelShares levels;
@@ -39,7 +37,7 @@ class Spectra : public QObject {
     std::weak_ptr<const RenderPlan> makers_of_;  ///< which mix, and which band of it, was asked for last
     int makers_band_ = -1;
     std::vector<BandMaker> makers_;
-    std::shared_ptr<Progress> progress_ = std::make_shared<Progress>();
+    Background jobs_{worker_count()};
 };
 
 }  // namespace isotonus

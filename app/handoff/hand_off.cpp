@@ -1,14 +1,11 @@
 #include "app/handoff/hand_off.h"
 
-#include "app/desk/background.h"
-
 #include <QApplication>
 #include <QDateTime>
 #include <QGridLayout>
 #include <QPointer>
 #include <QScrollArea>
 #include <QScrollBar>
-#include <QThreadPool>
 #include <cmath>
 
 #include "core/mix/whole.h"
@@ -517,15 +514,12 @@ void HandOffPanel::look_into_overs() {
     overs_.clear();
     const auto places = overs_of(work_.mix.leaving_figures()->summary, plan->sample_rate, limit);
     if (places.empty()) return;
-    in_background(*QThreadPool::globalInstance(), [panel = QPointer(this), plan, places, limit] {
-        auto moments = moments_of(plan, places);
-        if (!moments) return;
-        QMetaObject::invokeMethod(qApp, [panel, plan, limit, found = std::move(*moments)] {
-            if (!panel || panel->overs_of_ != plan || panel->overs_limit_dbfs_ != limit) return;
-            panel->overs_ = found;
-            panel->show_checks();
-        });
-    });
+    jobs_.start([plan, places](Progress&) { return moments_of(plan, places); },
+                [this, plan, limit](const Result<std::vector<Moment>>& found) {
+                    if (!found || overs_of_ != plan || overs_limit_dbfs_ != limit) return;
+                    overs_ = *found;
+                    show_checks();
+                });
 }
 
 void HandOffPanel::look_at_stems() {
@@ -536,17 +530,18 @@ void HandOffPanel::look_at_stems() {
     stems_sum_->setText(d.stems == StemSplit::none ? QString() : tr("The stems' sum is being found out…"));
     if (!asked) return;
     stems_progress_ = std::make_shared<Progress>();
-    in_background(*QThreadPool::globalInstance(), [panel = QPointer(this), plan, d, progress = stems_progress_,
-                                                   session = work_.document.session()] {
-        const auto residue = stems_residue(plan, session, d, progress.get());
-        QMetaObject::invokeMethod(qApp, [panel, progress, residue] {
-            if (!panel || panel->stems_progress_ != progress || progress->cancelled()) return;
-            panel->stems_sum_->setText(!residue ? QString::fromStdString(residue.error().text())
-                                       : !*residue
-                                           ? tr("The stems sum to the mix.")
-                                           : tr("The stems' sum is the mix to %1.").arg(db_text(**residue, "dBFS")));
-        });
-    });
+    jobs_.start([plan, d, session = work_.document.session()](
+                    Progress& progress) { return stems_residue(plan, session, d, &progress); },
+                [this, progress = stems_progress_](const Result<Level>& residue) {
+                    if (stems_progress_ != progress || progress->cancelled()) return;
+                    if (!residue)
+                        stems_sum_->setText(QString::fromStdString(residue.error().text()));
+                    else if (!*residue)
+                        stems_sum_->setText(tr("The stems sum to the mix."));
+                    else
+                        stems_sum_->setText(tr("The stems' sum is the mix to %1.").arg(db_text(**residue, "dBFS")));
+                },
+                stems_progress_);
 }
 
 void HandOffPanel::show_queue() {

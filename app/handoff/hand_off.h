@@ -10,6 +10,7 @@
 #include <QPushButton>
 #include <QTimer>
 
+#include "app/desk/background.h"
 #include "app/desk/export_queue.h"
 #include "app/desk/plain_lane.h"
 #include "app/desk/plain_table.h"
@@ -79,6 +80,7 @@ class HandOffPanel : public QWidget {
     QPlainTextEdit* notes_;
     QPushButton *export_, *cancel_;
     QProgressBar* bar_;
+    Background jobs_{2};  ///< moments over the limit, and the sum of stems
 };
 
 void paint_hand_off_ruler(QPainter& painter, const QRect& area, const Workspace& work);

@@ -1,6 +1,5 @@
 #include "app/shape/advisor.h"
 
-#include "app/desk/background.h"
 #include "app/shape/frequency.h"
 #include "app/style/text.h"
 #include "core/shape/cuts.h"
@@ -9,7 +8,6 @@
 namespace isotonus {
 
 Advisor::Advisor(Workspace& work, QObject* parent) : QObject(parent), work_(work) {
-    pool_.setMaxThreadCount(1);
     // Advice is of what stood when it was asked for.
     connect(&work.document, &Document::session_changed, this, &Advisor::leave);
     connect(&work.view, &ViewState::shape_row_changed, this, &Advisor::leave);
@@ -18,8 +16,7 @@ Advisor::Advisor(Workspace& work, QObject* parent) : QObject(parent), work_(work
 }
 
 Advisor::~Advisor() {
-    if (running_) running_->cancel();
-    pool_.waitForDone();
+    jobs_.end();
     work_.view.show_chain_ghosts({});
 }
 
@@ -28,23 +25,21 @@ void Advisor::start(std::function<Result<Found>(Progress&)> work) {
     running_ = std::make_shared<Progress>();
     text_ = tr("Listening to the whole song…");
     emit changed();
-    in_background(pool_, [this, work = std::move(work), progress = running_] {
-        auto found = without_exceptions({}, [&] { return work(*progress); });
-        QMetaObject::invokeMethod(this, [this, progress, found = std::move(found)] {
+    jobs_.start(
+        std::move(work),
+        [this, progress = running_](const Result<Found>& found) {
             if (progress != running_ || progress->cancelled()) return;
             running_.reset();
-            if (found)
-                show(*found);
-            else
-                show({QString::fromStdString(found.error().text()), {}, {}});
-        });
-    });
+            show(found ? *found : Found{QString::fromStdString(found.error().text()), {}, {}});
+        },
+        running_);
 }
 
 void Advisor::show(const Found& found) {
     text_ = found.text;
     name_ = found.name;
     room_ = found.room;
+    if (found.cover) cover_found_(*found.cover);
     work_.view.show_chain_ghosts(found.chains);
     emit changed();
 }
@@ -265,18 +260,18 @@ void Advisor::duck(TrackId row, TrackId key) {
 }
 
 void Advisor::cover(TrackId row, std::function<void(std::vector<CoveredBand>)> found) {
-    auto cover = std::make_shared<std::vector<CoveredBand>>();
     const QString name = QString::fromStdString(work_.document.session().name_of(row));
-    start([row, name, cover, found, this, plan = work_.player.plan(), known = work_.mix.known_excitations(),
+    cover_found_ = std::move(found);
+    start([row, name, plan = work_.player.plan(), known = work_.mix.known_excitations(),
            listening = work_.mix.listening()](Progress& progress) -> Result<Found> {
-        *cover = covered_bands(*plan, row, all_excitations(known, progress), listening);
+        auto cover = covered_bands(*plan, row, all_excitations(known, progress), listening);
         if (progress.cancelled()) return stopped();
-        QMetaObject::invokeMethod(this, [cover, found] { found(*cover); });
-        const auto covered = std::count_if(cover->begin(), cover->end(), [](const auto& b) { return b.share > 0.1; });
-        return Found{covered > 0 ? Advisor::tr("What covers %1 stands in the picture; point at it.").arg(name)
-                                 : Advisor::tr("Nothing covers %1 for more than a tenth of its time.").arg(name),
-                     {},
-                     {}};
+        const auto covered = std::count_if(cover.begin(), cover.end(), [](const auto& b) { return b.share > 0.1; });
+        Found found;
+        found.text = covered > 0 ? Advisor::tr("What covers %1 stands in the picture; point at it.").arg(name)
+                                 : Advisor::tr("Nothing covers %1 for more than a tenth of its time.").arg(name);
+        found.cover = std::move(cover);
+        return found;
     });
 }
 

@@ -2,9 +2,9 @@
 #pragma once
 
 #include <QObject>
-#include <QThreadPool>
 #include <map>
 
+#include "app/desk/background.h"
 #include "app/desk/workspace.h"
 #include "core/balance/make_room.h"
 #include "core/shape/advice.h"
@@ -47,20 +47,22 @@ class Advisor : public QObject {
             double before = 0.0, after = 0.0;
         };
         std::optional<Room> room = std::nullopt;
+        std::optional<std::vector<CoveredBand>> cover = std::nullopt;
     };
-    /// Runs work on the pool; what it finds is shown when nothing was changed meanwhile.
+    /// Runs work behind the window; what it finds is shown when nothing was changed meanwhile.
     void start(std::function<Result<Found>(Progress&)> work);
     void show(const Found& found);
 
     Workspace& work_;
-    QThreadPool pool_;
     std::shared_ptr<Progress> running_;
     /// Once what was taken is at work: what it brought.
     void tell_of_room();
     void forget_room();
     QString text_, name_;
     std::optional<Found::Room> room_, taken_room_;
+    std::function<void(std::vector<CoveredBand>)> cover_found_;
     bool stop_listening_ = false;
+    Background jobs_;
 };
 
 }  // namespace isotonus

@@ -3,7 +3,6 @@
 #include <algorithm>
 #include <cmath>
 
-#include "app/desk/background.h"
 #include "core/shape/signal.h"
 
 namespace isotonus {
@@ -36,7 +35,6 @@ struct LiveSpectrum::Source {
 };
 
 LiveSpectrum::LiveSpectrum(Workspace& work, QObject* parent) : QObject(parent), work_(work) {
-    pool_.setMaxThreadCount(1);
     timer_.setInterval(50);
     connect(&timer_, &QTimer::timeout, this, &LiveSpectrum::tick);
     connect(&work_.player, &Player::moved, this, [this] {
@@ -49,8 +47,6 @@ LiveSpectrum::LiveSpectrum(Workspace& work, QObject* parent) : QObject(parent), 
     });
     if (work_.player.playing()) timer_.start();
 }
-
-LiveSpectrum::~LiveSpectrum() { pool_.waitForDone(); }
 
 void LiveSpectrum::follow(MaterialPtr material, int64_t delay_samples) {
     const bool readable = material && (!material->signal || !material->signal->is_provisional()) && !material->maker;
@@ -70,15 +66,14 @@ void LiveSpectrum::tick() {
     if (busy_ || !source_) return;
     busy_ = true;
     const int64_t frame = std::llround(work_.player.position_s() * work_.document.session().sample_rate);
-    in_background(pool_, [this, source = source_, frame] {
-        auto found = source->around(frame);
-        QMetaObject::invokeMethod(this, [this, source, found = std::move(found)] {
-            busy_ = false;
-            if (source != source_ || !work_.player.playing()) return;
-            now_ = found;
-            emit changed();
-        });
-    });
+    using Spectrum = std::optional<LongTermSpectrum>;
+    jobs_.start([source = source_, frame](Progress&) -> Result<Spectrum> { return source->around(frame); },
+                [this, source = source_](const Result<Spectrum>& found) {
+                    busy_ = false;
+                    if (source != source_ || !work_.player.playing()) return;
+                    now_ = found.value_or(Spectrum());
+                    emit changed();
+                });
 }
 
 }  // namespace isotonus

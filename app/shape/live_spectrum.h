@@ -2,7 +2,6 @@
 #pragma once
 
 #include <QObject>
-#include <QThreadPool>
 #include <QTimer>
 #include <optional>
 
@@ -17,7 +16,6 @@ class LiveSpectrum : public QObject {
     Q_OBJECT
   public:
     LiveSpectrum(Workspace& work, QObject* parent);
-    ~LiveSpectrum() override;
 
     /// Whose it is; null: nobody's.  A material that is not known yet has none.
     void follow(MaterialPtr material, int64_t delay_samples);
@@ -31,11 +29,11 @@ class LiveSpectrum : public QObject {
     void tick();
     struct Source;
     Workspace& work_;
-    QThreadPool pool_;
     QTimer timer_;
     std::shared_ptr<Source> source_;
     std::optional<LongTermSpectrum> now_;
     bool busy_ = false;
+    Background jobs_;
 };
 
 }  // namespace isotonus

@@ -1,13 +1,9 @@
 #include "app/shape/plugin_dialog.h"
 
-#include <QCoreApplication>
 #include <QHBoxLayout>
-#include <QPointer>
-#include <QThreadPool>
 #include <QVBoxLayout>
 #include <algorithm>
 
-#include "app/desk/background.h"
 #include "app/style/theme.h"
 
 namespace isotonus {
@@ -69,10 +65,6 @@ PluginDialog::PluginDialog(QWidget* parent) : QDialog(parent), all_(known_plugin
     look();
 }
 
-PluginDialog::~PluginDialog() {
-    if (looking_) looking_->cancel();
-}
-
 const ProcessorType* PluginDialog::chosen() const {
     const int n = list_->currentRow();
     if (n < 0) return nullptr;
@@ -89,19 +81,17 @@ void PluginDialog::look() {
     look_->setText(tr("Stop looking"));
     bar_->show();
     timer_->start();
-    in_background(*QThreadPool::globalInstance(), [dialog = QPointer(this), progress = looking_] {
-        auto found = scan_plugins(progress.get());
-        QMetaObject::invokeMethod(qApp, [dialog, progress, found = std::move(found)] {
-            if (!dialog || dialog->looking_ != progress) return;
-            dialog->looking_.reset();
-            dialog->timer_->stop();
-            dialog->bar_->hide();
-            dialog->look_->setText(tr("Look again"));
-            dialog->all_ = found ? *found : known_plugins();
-            dialog->show_found();
-            if (!found && !progress->cancelled()) dialog->about_->setText(QString::fromStdString(found.error().text()));
-        });
-    });
+    jobs_.start([](Progress& progress) { return scan_plugins(&progress); },
+                [this, progress = looking_](const Result<std::vector<Plugin>>& found) {
+                    looking_.reset();
+                    timer_->stop();
+                    bar_->hide();
+                    look_->setText(tr("Look again"));
+                    all_ = found ? *found : known_plugins();
+                    show_found();
+                    if (!found && !progress->cancelled()) about_->setText(QString::fromStdString(found.error().text()));
+                },
+                looking_);
 }
 
 void PluginDialog::show_found() {

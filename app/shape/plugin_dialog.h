@@ -11,6 +11,7 @@
 #include <memory>
 #include <optional>
 
+#include "app/desk/background.h"
 #include "core/foreign/plugins.h"
 
 namespace isotonus {
@@ -19,7 +20,6 @@ class PluginDialog : public QDialog {
     Q_OBJECT
   public:
     explicit PluginDialog(QWidget* parent);
-    ~PluginDialog() override;
     /// Null while nothing that can be used is chosen.
     const ProcessorType* chosen() const;
 
@@ -34,6 +34,7 @@ class PluginDialog : public QDialog {
     QLabel* about_;
     QProgressBar* bar_;
     QPushButton *add_, *look_;
+    Background jobs_;
 };
 
 }  // namespace isotonus

@@ -11,7 +11,6 @@
 #include <cmath>
 #include <cstring>
 
-#include "app/desk/background.h"
 #include "app/desk/make_way.h"
 #include "app/desk/row_head.h"
 #include "app/shape/plugin_dialog.h"
@@ -181,6 +180,8 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
         fill_form();
     });
     connect(&work_.document, &Document::session_changed, this, &ShapePanel::follow);
+    // A room that is being read was chosen in the session that was there before.
+    connect(&work_.document, &Document::replaced, this, [this] { jobs_.give_up(); });
     connect(&work_.materials, &Materials::reshaped, this, &ShapePanel::follow);
     connect(&work_.document, &Document::selection_changed, this, &ShapePanel::follow);
     connect(&work_.view, &ViewState::shape_row_changed, this, &ShapePanel::follow);
@@ -556,16 +557,17 @@ void ShapePanel::add_room(const Processor& reverb) {
     connect(choose, &QPushButton::clicked, this, [this, set] {
         const auto file = work_.prompter->open_file(tr("Impulse response"), tr("Audio (*.wav *.flac *.aiff)"));
         if (!file) return;
-        in_background(*QThreadPool::globalInstance(),
-                      [panel = QPointer(this), set, file = *file, rate = work_.document.session().sample_rate] {
-                          QMetaObject::invokeMethod(qApp, [panel, set, file, room = room_response(file, rate)] {
-                              if (!panel) return;
-                              if (room)
-                                  set(file);
-                              else
-                                  panel->work_.prompter->complain(QString::fromStdString(room.error().text()));
-                          });
-                      });
+        const auto reading = std::make_shared<Progress>();
+        const auto take = [this, set, file = *file, reading](const auto& room) {
+            if (reading->cancelled()) return;
+            if (room)
+                set(file);
+            else
+                work_.prompter->complain(QString::fromStdString(room.error().text()));
+        };
+        jobs_.start([file = *file,
+                     rate = work_.document.session().sample_rate](Progress&) { return room_response(file, rate); },
+                    take, reading);
     });
     layout->addWidget(choose, 1);
     if (!reverb.impulse.empty()) {

@@ -65,6 +65,7 @@ class ShapePanel : public QWidget {
     QWidget* advice_strip_;
     QLabel* advice_text_;
     QPushButton* take_;
+    Background jobs_;
 };
 
 }  // namespace isotonus

@@ -1,7 +1,5 @@
 #include "app/stage/phase_dialog.h"
 
-#include "app/desk/background.h"
-
 #include <QDialogButtonBox>
 #include <QFormLayout>
 #include <QHeaderView>
@@ -114,24 +112,18 @@ PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* pa
         look_for_sets();
 }
 
-PhaseDialog::~PhaseDialog() {
-    looking_->cancel();
-    pool_.clear();
-    pool_.waitForDone();
-}
-
 void PhaseDialog::look_for_sets() {
     apply_->setEnabled(false);
     apply_one_->setEnabled(false);
     advice_->setText(tr("Looking for rows that are microphones of one source…"));
     std::map<TrackId, MaterialPtr> known;
     for (const auto& t : work_.document.session().tracks) known[t->id] = work_.materials.of(*t);
-    in_background(pool_, [this, session = work_.document.session(), known, looking = looking_] {
-        auto sets = microphone_sets(
-            session, [&](const Track& t) { return known.at(t.id); }, looking.get());
-        if (looking->cancelled()) return;
-        QMetaObject::invokeMethod(this, [this, sets = std::move(sets)] { show_sets(sets); });
-    });
+    using Sets = std::vector<std::vector<TrackId>>;
+    const auto look = [session = work_.document.session(), known](Progress& progress) -> Result<Sets> {
+        return microphone_sets(
+            session, [&](const Track& t) { return known.at(t.id); }, &progress);
+    };
+    jobs_.start(look, [this](const Result<Sets>& sets) { show_sets(sets.value_or(Sets())); });
 }
 
 void PhaseDialog::show_sets(const std::vector<std::vector<TrackId>>& sets) {
@@ -161,7 +153,7 @@ void PhaseDialog::take_set(int set) {
 
 void PhaseDialog::compare() {
     ++round_;
-    pool_.clear();
+    jobs_.give_up();
     apply_->setEnabled(false);
     found_.assign(rows_.size(), std::nullopt);
     advice_->setText(tr("Listening to the strongest hits of both…"));
@@ -185,11 +177,9 @@ void PhaseDialog::compare_row(size_t row) {
         table_->item(static_cast<int>(row), 1)->setText(row == reference ? tr("reference") : tr("no file"));
         return;
     }
-    in_background(pool_, [this, round = round_, row, heard, other, first = standing_of(*a), second = standing_of(*b)] {
-        auto result = align_to(*heard, *other, first, second);
-        QMetaObject::invokeMethod(this,
-                                  [this, round, row, result = std::move(result)] { show_result(round, row, result); });
-    });
+    jobs_.start([heard, other, first = standing_of(*a),
+                 second = standing_of(*b)](Progress&) { return align_to(*heard, *other, first, second); },
+                [this, round = round_, row](const Result<Alignment>& result) { show_result(round, row, result); });
 }
 
 void PhaseDialog::show_result(int round, size_t row, const Result<Alignment>& result) {
@@ -241,7 +231,7 @@ void PhaseDialog::follow_session() {
     // Figures are computed anew once what was changed is measured; the pictures follow at once.
     if (work_.materials.waiting() == 0) {
         ++round_;
-        pool_.clear();
+        jobs_.give_up();
         table_->clearSpans();
         for (size_t row = 0; row < rows_.size(); ++row) compare_row(row);
     }

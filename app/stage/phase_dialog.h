@@ -6,8 +6,8 @@
 #include <QLabel>
 #include <QPushButton>
 #include <QTableWidget>
-#include <QThreadPool>
 
+#include "app/desk/background.h"
 #include "app/desk/workspace.h"
 #include "app/stage/phase_pictures.h"
 #include "core/stage/alignment.h"
@@ -19,7 +19,6 @@ class PhaseDialog : public QDialog {
   public:
     /// `rows`: a set made by hand; with fewer than two the dialog looks for sets itself.
     PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* parent);
-    ~PhaseDialog() override;
 
   private:
     void look_for_sets();
@@ -40,8 +39,6 @@ class PhaseDialog : public QDialog {
     std::vector<std::vector<TrackId>> sets_;
     std::vector<TrackId> rows_;
     std::vector<std::optional<Alignment>> found_;
-    QThreadPool pool_;
-    std::shared_ptr<Progress> looking_ = std::make_shared<Progress>();
     int round_ = 0;
     QComboBox *set_, *reference_;
     QTableWidget* table_;
@@ -50,6 +47,7 @@ class PhaseDialog : public QDialog {
     std::vector<QPushButton*> nudges_;
     HitPicture* hit_;
     CorrelationPicture* curve_;
+    Background jobs_;
 };
 
 }  // namespace isotonus

@@ -1,7 +1,5 @@
 #include "app/window/file_actions.h"
 
-#include "app/desk/background.h"
-
 #include <QPointer>
 #include <QProgressDialog>
 #include <QRegularExpression>
@@ -253,22 +251,21 @@ void FileActions::open_demo() {
     auto progress = std::make_shared<Progress>();
     QPointer<QProgressDialog> dialog =
         progress_dialog(tr("The festival is tuning up: the demo's music is being synthesised…"), progress);
-    in_background(pool_, [this, dialog, progress] {
-        auto file = demo_in_cache(progress.get());
-        QMetaObject::invokeMethod(this, [this, dialog, progress, file] {
-            const bool cancelled = progress->cancelled();  // closing the dialog cancels, too
-            if (dialog) dialog->close();
-            const auto session = file ? read_session(*file) : tl::unexpected(file.error());
-            if (!session) {
-                if (!cancelled) complain(session.error());
-                return;
-            }
-            // A copy without a file of its own: saving asks where, and the demo stays as it is.
-            work_.player.stop();
-            work_.document.adopt(*session, std::nullopt, true, tr("The paper-boat festival"));
-            work_.player.locate(0.0);
-        });
-    });
+    jobs_.start([](Progress& progress) { return demo_in_cache(&progress); },
+                [this, dialog, progress](const Result<fs::path>& file) {
+                    const bool cancelled = progress->cancelled();  // closing the dialog cancels, too
+                    if (dialog) dialog->close();
+                    const auto session = file ? read_session(*file) : tl::unexpected(file.error());
+                    if (!session) {
+                        if (!cancelled) complain(session.error());
+                        return;
+                    }
+                    // A copy without a file of its own: saving asks where, and the demo stays as it is.
+                    work_.player.stop();
+                    work_.document.adopt(*session, std::nullopt, true, tr("The paper-boat festival"));
+                    work_.player.locate(0.0);
+                },
+                progress);
 }
 
 void FileActions::relink() {
@@ -288,9 +285,11 @@ void FileActions::collect_into() {
     auto progress = std::make_shared<Progress>();
     QPointer<QProgressDialog> dialog = progress_dialog(tr("Copying what the session needs…"), progress);
     const std::string name = work_.document.name().toStdString();
-    in_background(pool_, [this, dialog, progress, folder = *folder, name, session = work_.document.session()] {
-        const auto done = collect(session, folder, name, progress.get());
-        QMetaObject::invokeMethod(this, [this, dialog, progress, done] {
+    jobs_.start(
+        [folder = *folder, name, session = work_.document.session()](Progress& progress) {
+            return collect(session, folder, name, &progress);
+        },
+        [this, dialog, progress](const Result<Collected>& done) {
             const bool cancelled = progress->cancelled();  // closing the dialog cancels, too
             if (dialog) dialog->close();
             if (!done) {
@@ -300,8 +299,8 @@ void FileActions::collect_into() {
             if (!done->missing.empty()) complain_of(done->missing);
             emit work_.view.hint(tr("%1 and %n file(s) are in %2.", nullptr, static_cast<int>(done->files.size()))
                                      .arg(to_qt(done->session.filename()), to_qt(done->session.parent_path())));
-        });
-    });
+        },
+        progress);
 }
 
 void FileActions::sections_in() {

@@ -3,6 +3,7 @@
 
 #include <QObject>
 
+#include "app/desk/background.h"
 #include "app/desk/workspace.h"
 #include "app/window/settings.h"
 
@@ -53,7 +54,7 @@ class FileActions : public QObject {
 
     Workspace& work_;
     Settings& settings_;
-    QThreadPool pool_;
+    Background jobs_;
 };
 
 }  // namespace isotonus

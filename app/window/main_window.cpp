@@ -4,7 +4,6 @@
 #include "app/window/guide_window.h"
 
 #include "app/balance/balance.h"
-#include "app/desk/background.h"
 #include "app/ride/fader_box_window.h"
 #include "app/stage/phase_dialog.h"
 #include "app/stage/sheet_dialog.h"
@@ -633,7 +632,7 @@ void MainWindow::show_settings() {
     settings_.set_language(language->currentData().toString());
     settings_.set_block_frames(block->currentData().toInt());
     settings_.set_cache_gib(cache->value());
-    in_background(*QThreadPool::globalInstance(), [gib = settings_.cache_gib()] { tidy_cache(uintmax_t(gib) << 30); });
+    tidy();
     if (const auto wanted = static_cast<PanLaw>(law->currentIndex()); wanted != work_.document.session().pan_law) {
         Session next = work_.document.session();
         next.pan_law = wanted;
@@ -678,6 +677,12 @@ void MainWindow::closeEvent(QCloseEvent* event) {
     work_.player.stop();
     work_.document.start_new();  // nothing is left to recover
     event->accept();
+}
+
+void MainWindow::tidy() {
+    jobs_.start([gib = settings_.cache_gib()](
+                    Progress&) -> Result<void> { return tidy_cache(uintmax_t(gib) << 30), Result<void>(); },
+                [](const Result<void>&) {});
 }
 
 }  // namespace isotonus

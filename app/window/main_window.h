@@ -23,6 +23,8 @@ class MainWindow : public QMainWindow {
 
     Workspace& work() { return work_; }
     FileActions& files() { return files_; }
+    /// Brings what is kept in the cache down to its limit, behind the window.
+    void tidy();
     Desk& desk() { return *desk_; }
     StationTabs& stations() { return *tabs_; }
     /// Tests answer questions themselves.
@@ -68,6 +70,7 @@ class MainWindow : public QMainWindow {
     QMenu *main_menu_, *recent_menu_;
     QAction *undo_action_, *redo_action_;
     std::vector<KeysDialog::Key> keys_;
+    Background jobs_;
 };
 
 }  // namespace isotonus

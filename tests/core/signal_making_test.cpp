@@ -115,6 +115,24 @@ TEST(SignalMaking, one_that_was_cancelled_can_be_read_and_finished_later) {
     EXPECT_TRUE(begun.material()->measurement.sample_peak_dbfs);
 }
 
+TEST(SignalMaking, one_that_is_given_up_reads_no_more_than_the_stretch_it_is_in) {
+    Folder folder;
+    for (const bool of_bus : {false, true}) {
+        Progress progress;
+        int64_t furthest = 0;
+        SignalRecipe recipe;
+        recipe.chain = late_and_long;
+        recipe.source.material = Computed::material(10 * 60 * 48000, [&](int64_t first, int64_t frames) {
+            furthest = std::max(furthest, first + frames);
+            if (first >= 48000) progress.cancel();
+        });
+        const auto made = of_bus ? BegunSignal::begin(recipe)->finish(&progress) : make_signal(recipe, &progress);
+        ASSERT_FALSE(made);
+        EXPECT_TRUE(made.error().cancelled);
+        EXPECT_LT(furthest, 4 * 48000) << "of ten minutes";
+    }
+}
+
 TEST(SignalMaking, what_goes_wrong_is_told_to_all_who_read_and_to_who_makes_it) {
     Folder folder;
     const fs::path file = write(folder / "gone.wav", make(90000, 1, noise(5, 0.5)), 1);

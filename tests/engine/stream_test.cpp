@@ -104,3 +104,28 @@ TEST(Stream, keeps_the_chunk_that_is_being_played_whatever_is_expected) {
     EXPECT_TRUE(std::equal(playing.begin(), playing.end(), inputs[0]));
     EXPECT_TRUE(stream.enter(Stream::chunk_frames, inputs)) << "what comes next is there too";
 }
+
+TEST(Stream, lets_the_streams_before_it_go_though_none_of_them_has_read_all_that_it_wants) {
+    // In a drag a new one comes with every step, long before the last has filled its memory.
+    Folder folder;
+    Mix mix({write(folder / "a.wav", make(480, 1, noise(1)), 1)});
+    constexpr int64_t frames = 60 * Stream::chunk_frames;
+    const MaterialPtr slow = Computed::material(
+        frames, [](int64_t, int64_t) { std::this_thread::sleep_for(std::chrono::milliseconds(20)); });
+    std::shared_ptr<Stream> newest;
+    std::vector<std::weak_ptr<Stream>> all;
+    for (int n = 0; n < 12; ++n) {
+        mix.change(0, [n](Track& t) { t.delay_samples = n; });  // nothing of the one before can be used
+        newest =
+            std::make_shared<Stream>(compile_plan(mix.session, [&](const Track&) { return slow; }), std::move(newest));
+        all.push_back(newest);
+        std::this_thread::sleep_for(std::chrono::milliseconds(5));
+    }
+    const auto alive = [&] {
+        return std::count_if(all.begin(), all.end(), [](const auto& stream) { return !stream.expired(); });
+    };
+    const auto full = [&] { return newest->has(0) && newest->has((Stream::slot_count - 2) * Stream::chunk_frames); };
+    while (alive() > 2 && !full()) std::this_thread::sleep_for(std::chrono::milliseconds(1));
+    EXPECT_LE(alive(), 2) << "the newest, and the one that it takes samples from";
+    EXPECT_FALSE(full());
+}

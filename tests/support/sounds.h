@@ -143,6 +143,41 @@ struct Mix {
     }
 };
 
+/// Mono noise that lies in no file: `on_read` hears of every stretch before it is read.
+class Computed : public SampleMaker {
+  public:
+    using OnRead = std::function<void(int64_t first, int64_t frames)>;
+    explicit Computed(OnRead on_read) : on_read_(std::move(on_read)) {}
+    Result<std::unique_ptr<FrameReader>> open() const override {
+        return std::unique_ptr<FrameReader>(std::make_unique<Reader>(on_read_));
+    }
+    Result<std::unique_ptr<FrameReader>> open_ahead() const override { return open(); }
+    std::string key() const override { return "computed"; }
+
+    static MaterialPtr material(int64_t frames, OnRead on_read) {
+        auto made = std::make_shared<Material>();
+        made->ready.rate = made->recorded.sample_rate = 48000;
+        made->ready.channels = made->recorded.channels = 1;
+        made->ready.frames = frames;
+        made->maker = std::make_shared<const Computed>(std::move(on_read));
+        return made;
+    }
+
+  private:
+    struct Reader : FrameReader {
+        explicit Reader(OnRead on_read) : on_read(std::move(on_read)) {}
+        int channels() const override { return 1; }
+        Result<void> read(int64_t first, int64_t frames, float* out) override {
+            on_read(first, frames);
+            for (int64_t i = 0; i < frames; ++i) out[i] = static_cast<float>(wave(first + i, 0));
+            return {};
+        }
+        OnRead on_read;
+        Wave wave = noise(1);
+    };
+    OnRead on_read_;
+};
+
 /// The demo's audio, made once by the test suite.
 inline fs::path demo_folder() { return ISOTONUS_DEMO; }
 
