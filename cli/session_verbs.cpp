@@ -160,7 +160,7 @@ int clip(const ListOptions& options) {
         return complain({options.session.string(), fmt::format("there is no track '{}'", options.name)}, wrong_usage);
     const MaterialPtr m = opened->of(*track);
     if (!m) return complain({track->source.file.string(), "the file cannot be used"});
-    const int64_t frames = m->ready.file_frames();
+    const int64_t frames = m->origin().file_frames();
     const double rate = opened->session.sample_rate;
     if (options.what == "list") {
         json list = json::array();

@@ -127,7 +127,7 @@ int shape(const ShapeOptions& options) {
             for (const PlanTrack& t : plan->tracks)
                 if (t.id == *row) after = t.material;
         }
-        const Signal* signal = after ? after->signal.get() : nullptr;
+        const Signal* signal = after ? signal_of(after).get() : nullptr;
         if (!options.as_json) {
             for (size_t n = 0; n < chain->size(); ++n) {
                 const Processor& p = (*chain)[n];

@@ -86,7 +86,7 @@ void Editing::put_right(TrackId id, const Finding& finding) {
 Clips Editing::clips(TrackId id) const {
     const Track* t = work_.document.track(id);
     const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
-    return m ? clips_of(t->source, m->ready.file_frames()) : Clips{};
+    return m ? clips_of(t->source, m->origin().file_frames()) : Clips{};
 }
 
 void Editing::set_clips(const std::map<TrackId, Clips>& wanted, const QString& name, uint64_t gesture) {
@@ -97,7 +97,7 @@ void Editing::set_clips(const std::map<TrackId, Clips>& wanted, const QString& n
         const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
         if (!m || clips == this->clips(id)) continue;
         ids.push_back(id);
-        next[id] = clips == clips_of({}, m->ready.file_frames()) ? Clips{} : clips;  // all of the file, as it is
+        next[id] = clips == clips_of({}, m->origin().file_frames()) ? Clips{} : clips;  // all of the file, as it is
     }
     if (ids.empty()) return;
     work_.document.edit_tracks(
@@ -270,7 +270,7 @@ void Editing::take_out_or_in(TrackId row, size_t place) {
     const MaterialPtr with = shaped(row);
     double match_db = p.match_db;
     // At once by what the processor did to the power of what passed through it; by loudness as soon as that is known.
-    if (const Level gain = !in && p.match && with ? with->signal->gain_db(place) : std::nullopt)
+    if (const Level gain = !in && p.match && with ? signal_of(with)->gain_db(place) : std::nullopt)
         match_db = std::clamp(*gain, -match_max_db, match_max_db);
     const auto set = [this, row, id = p.id, in, name, gesture](double db) {
         set_chains(
@@ -283,7 +283,7 @@ void Editing::take_out_or_in(TrackId row, size_t place) {
     };
     set(match_db);
     if (in || !p.match || !with || !with->measurement.integrated_lufs) return;
-    SignalRecipe without = with->signal->recipe();
+    SignalRecipe without = signal_of(with)->recipe();
     without.chain[place].in = false;
     without.chain[place].match_db = 0.0;
     jobs_.start([without](Progress& progress) { return make_signal(without, &progress); },

@@ -1,7 +1,6 @@
 #include "app/desk/materials.h"
 
 #include "core/foreign/plugins.h"
-#include "core/mix/sum_of_rows.h"
 
 #include <fmt/format.h>
 
@@ -67,7 +66,7 @@ MaterialPtr Materials::of(const Track& track) const {
     if (e && !e->waiting()) return e->material;
     if (track.source.band != Band::all) return nullptr;  // the track is played whole until both parts are there
     const auto before = last_.find(track.id);
-    const bool same_file = before != last_.end() && before->second->ready.source.file == track.source.file;
+    const bool same_file = before != last_.end() && before->second->origin().source.file == track.source.file;
     return same_file ? before->second : nullptr;
 }
 
@@ -91,7 +90,7 @@ const Measurement* Materials::for_staging(const Track& track) const {
 std::optional<Materials::Wanted> Materials::rest_of(const Track& track) const {
     const Entry* whole = track.staged_without ? find(track) : nullptr;
     if (!whole || !whole->material) return std::nullopt;
-    Source rest = staging_source(track, whole->material->ready);
+    Source rest = staging_source(track, whole->material->origin());
     std::string key = fmt::format("{}\n{}", source_key(rest), document_.session().sample_rate);
     return Wanted{std::move(rest), std::move(key)};
 }
@@ -170,7 +169,7 @@ bool Materials::look_for_changed_files() {
     const auto changed = [](const Media& media) { return stamp_of(media.original) != media.stamp; };
     const size_t gone = std::erase_if(entries_, [&](const auto& entry) {
         const MaterialPtr& m = entry.second.material;
-        return m && (changed(m->ready.media) || (m->ready.right && changed(*m->ready.right)));
+        return m && (changed(m->origin().media) || (m->origin().right && changed(*m->origin().right)));
     });
     if (gone > 0)
         request_missing();
@@ -274,7 +273,7 @@ MaterialPtr Materials::played(const Track& track) const {
     if (!is_shaped(document_.session(), track)) return of(track);
     if (MaterialPtr made = shaped(track)) return made;
     const auto before = last_played_.find({track.id, track.source.band});
-    const bool same_file = before != last_played_.end() && before->second->ready.source.file == track.source.file;
+    const bool same_file = before != last_played_.end() && before->second->origin().source.file == track.source.file;
     return same_file ? before->second : of(track);
 }
 
@@ -305,80 +304,45 @@ MaterialOf Materials::heard(const Session& session) const {
     return {of_track, [this](const SignalRecipe& recipe) { return signals_.find(signal_key(recipe)); }};
 }
 
-/// Once all tracks are known: what leads to a bus is then known too, or is being made and can be read meanwhile.
-void Materials::request_buses(bool rested) {
-    const auto is_of_bus = [](const auto& m) { return m.second.of_bus; };
-    if (waiting_ > 0 || !std::all_of(making_.begin(), making_.end(), is_of_bus)) return;
-    if (!making_.empty() && !rested) {
-        rested_.start();
-        return;
-    }
-    const Session& session = document_.session();
-    bus_keys_.clear();
-    std::set<std::string> wanted_keys;
-    std::vector<std::tuple<std::string, SignalRecipe, std::optional<BegunSignal>>> missing;
-    compile_plan(session,
-                 {[this](const Track& t) { return played(t); },
-                  [&](const SignalRecipe& recipe) -> MaterialPtr {
-                      std::string key = signal_key(recipe);
-                      wanted_keys.insert(key);
-                      bus_keys_[recipe.row] = key;
-                      if (MaterialPtr made = signals_.find(key)) return last_played_[{recipe.row, Band::all}] = made;
-                      std::optional<BegunSignal> begun;
-                      const auto making = making_.find(recipe.row);
-                      if (making != making_.end() && making->second.key == key)
-                          begun = making->second.begun;
-                      else if (!unmade_.contains(key) && is_known(recipe))
-                          missing.emplace_back(key, recipe, begun = BegunSignal::begin(recipe));
-                      return begun ? begun->material() : nullptr;
-                  }},
-                 Solo::left_out);
-    for (auto& [row, making] : making_)
-        if (!wanted_keys.contains(making.key)) making.progress->cancel();
-    for (auto& [key, recipe, begun] : missing)
-        make(recipe.row, recipe, {}, {key, std::make_shared<Progress>(), true, begun});
-    // All that the session wants has been asked for by now.
-    signals_.forget_old();
-}
-
 void Materials::request_signals(bool rested) {
-    const Session& session = document_.session();
-    for (const auto& track : session.tracks) {
-        if (!is_shaped(session, *track)) continue;
-        // Of a file that is being measured anew what was there before does not count.
-        if (!is_current(*track)) continue;
-        const std::string key = signals_.key(session, *track, files()).value_or("");
-        if (key.empty()) continue;
-        std::vector<Source> bands;
-        if (track->low_centre_hz > 0.0) bands = sources_of(*track);
-        const bool there = signals_.find(key) && std::all_of(bands.begin(), bands.end(), [&](const Source& s) {
-                               return signals_.find(RowSignals::band_key(key, s.band, s.crossover_hz));
-                           });
-        if (!there && !making_.contains(track->id) && !unmade_.contains(key))
-            make(track->id, *signals_.recipe(session, *track, files()), bands,
-                 {key, std::make_shared<Progress>(), false, std::nullopt});
+    SignalsAsked asked;
+    // Of a file that is being measured anew what was there before does not count.
+    asked.wants = [this](TrackId id) {
+        const Track* track = document_.track(id);
+        return !track || is_current(*track);
+    };
+    asked.given_up = unmade_;
+    bool of_tracks = false;
+    for (const auto& [id, making] : making_) {
+        asked.running[id] = {making.job.key, making.job.begun};
+        of_tracks |= !making.job.of_bus;
     }
-    request_buses(rested);
+    asked.buses = waiting_ == 0 && !of_tracks && (making_.empty() || rested);
+    if (waiting_ == 0 && !of_tracks && !asked.buses) rested_.start();
+
+    SignalWork work = next_work(
+        document_.session(), files(), [this](const Track& t) { return played(t); }, signals_, asked);
+    for (const TrackId id : work.unwanted) making_.at(id).progress->cancel();
+    if (work.buses_asked) {
+        bus_keys_ = std::move(work.bus_keys);
+        for (const auto& [row, key] : bus_keys_)
+            if (MaterialPtr there = signals_.find(key)) last_played_[{row, Band::all}] = there;
+    }
+    for (SignalJob& job : work.jobs) make(std::move(job));
+    // All that the session wants has been asked for by now.
+    if (work.buses_asked) signals_.forget_old();
 }
 
-void Materials::make(TrackId id, const SignalRecipe& recipe, const std::vector<Source>& bands, const Making& making) {
-    making_[id] = making;
-    const auto run = [recipe, bands, begun = making.begun](Progress& progress) -> Result<Made> {
-        Made made;
-        auto whole = begun ? begun->finish(&progress) : make_signal(recipe, &progress);
-        if (whole) made.emplace_back(Source{}, *whole);
-        for (const Source& s : bands)
-            if (auto part = whole ? make_band(*whole, s.band, s.crossover_hz, &progress) : whole)
-                made.emplace_back(s, *part);
-        return made;
-    };
-    const auto taken = [this, id, wanted = 1 + bands.size(), making](const Result<Made>& made) {
-        take(id, wanted, made.value_or(Made()), making);
-    };
-    (making.of_bus ? of_buses_ : of_tracks_).start(run, taken, making.progress);
+void Materials::make(SignalJob job) {
+    const TrackId id = job.recipe.row;
+    const Making& making = making_[id] = {std::move(job), std::make_shared<Progress>()};
+    (making.job.of_bus ? of_buses_ : of_tracks_)
+        .start([job = making.job](Progress& progress) { return isotonus::make(job, &progress); },
+               [this, making](const Result<MadeSignals>& made) { take(making, made); }, making.progress);
 }
 
-void Materials::take(TrackId id, size_t wanted, const Made& made, const Making& making) {
+void Materials::take(const Making& making, const Result<MadeSignals>& made) {
+    const TrackId id = making.job.recipe.row;
     const auto at = making_.find(id);
     if (at != making_.end() && at->second.progress == making.progress) making_.erase(at);
     if (making.progress->cancelled()) {
@@ -387,10 +351,10 @@ void Materials::take(TrackId id, size_t wanted, const Made& made, const Making& 
         emit reshaped();
         return;
     }
-    if (made.size() < wanted) unmade_.insert(making.key);
-    for (const auto& [source, material] : made) {
-        signals_.add(RowSignals::band_key(making.key, source.band, source.crossover_hz), material);
-        last_played_[{id, source.band}] = material;
+    if (!made) unmade_.insert(making.job.key);
+    for (const auto& [key, material] : made.value_or(MadeSignals())) {
+        signals_.add(key, material);
+        last_played_[{id, material->origin().source.band}] = material;
     }
     // What listens to it, and what has changed meanwhile, comes next.
     request_signals();

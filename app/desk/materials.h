@@ -11,7 +11,7 @@
 #include "app/desk/background.h"
 #include "app/desk/document.h"
 #include "core/handoff/checks.h"
-#include "core/mix/row_signals.h"
+#include "core/mix/signal_graph.h"
 #include "core/stage/findings.h"
 #include "core/stage/staging.h"
 
@@ -106,18 +106,13 @@ class Materials : public QObject {
     MaterialOf files() const;
     /// `rested`: the session has not changed for a while.
     void request_signals(bool rested = false);
-    void request_buses(bool rested);
     /// A signal that is being made.
     struct Making {
-        std::string key;
+        SignalJob job;
         std::shared_ptr<Progress> progress;
-        bool of_bus = false;
-        std::optional<BegunSignal> begun;  ///< of a bus: others may read it already
     };
-    void make(TrackId id, const SignalRecipe& recipe, const std::vector<Source>& bands, const Making& making);
-    /// A signal and the bands that were wanted of it, as far as they could be made.
-    using Made = std::vector<std::pair<Source, MaterialPtr>>;
-    void take(TrackId id, size_t wanted, const Made& made, const Making& making);
+    void make(SignalJob job);
+    void take(const Making& making, const Result<MadeSignals>& made);
 
     Document& document_;
     std::map<std::string, Entry> entries_;

@@ -134,8 +134,8 @@ PlanPtr Player::with_compared(PlanPtr plan) const {
         PlanPart p;
         t.id = first_id + i;
         t.material = p.material = compared_[i].material;
-        p.channels = p.material->ready.channels;
-        p.frames = p.material->ready.frames;
+        p.channels = p.material->channels();
+        p.frames = p.material->frames();
         p.delay_samples = -std::llround(compared_[i].starts_s * plan->sample_rate);
         p.level = compared_heard_ == i ? compared_[i].gain : 0.0;
         t.fader_gain = p.level;

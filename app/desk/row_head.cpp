@@ -251,7 +251,7 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
     add(&menu, tr("Note…"), [this] { edit_note(); });
     menu.addSeparator();
     QMenu* channels = menu.addMenu(tr("Channels"));
-    const int recorded = material ? (material->ready.right ? 2 : material->ready.media.channels) : 1;
+    const int recorded = material ? (material->origin().right ? 2 : material->origin().media.channels) : 1;
     const auto channel = [&](const QString& text, Channels way, int n) {
         setting(channels, text, t.source.channels == way && (way != Channels::one || t.source.channel == n),
                 tr("Channels: %1").arg(text), [way, n](Track& track) {
@@ -297,7 +297,7 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
     QAction* hear_low = add(lows, tr("Hear only what is centred"), [this] { work_.audition.hear_low_end(id_); });
     hear_low->setObjectName("hearLowEnd");
     hear_low->setEnabled(low > 0.0);
-    if (material && material->ready.channels == 2)
+    if (material && material->channels() == 2)
         setting(&menu, tr("Place left and right apart"), t.sides_apart,
                 t.sides_apart ? tr("Sides together") : tr("Sides apart"),
                 [on = !t.sides_apart](Track& track) { track.sides_apart = on; });

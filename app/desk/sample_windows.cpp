@@ -12,7 +12,7 @@ const float* SampleWindows::of(const MaterialPtr& material, int64_t first, int64
                                  [&](const Window& w) { return w.material == material && w.covers(first, frames); });
     if (at != windows_.end()) {
         if (at->samples.empty()) return nullptr;
-        return at->samples.data() + (first - at->first) * material->ready.channels;
+        return at->samples.data() + (first - at->first) * material->channels();
     }
     // Half as much again on either side, for the next steps of a scroll.
     // What nobody looks at any more is not read.
@@ -25,8 +25,8 @@ const float* SampleWindows::of(const MaterialPtr& material, int64_t first, int64
     using Samples = std::vector<float>;
     const auto read = [material, from = windows_.front().first,
                        count = windows_.front().frames](Progress&) -> Result<Samples> {
-        Samples samples(static_cast<size_t>(count * material->ready.channels));
-        auto reader = open_material(*material);
+        Samples samples(static_cast<size_t>(count * material->channels()));
+        auto reader = material->open();
         if (!reader) return tl::unexpected(reader.error());
         if (auto got = (*reader)->read(from, count, samples.data()); !got) return tl::unexpected(got.error());
         return samples;

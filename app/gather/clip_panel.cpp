@@ -145,7 +145,7 @@ void ClipEditor::drag_to(const QPointF& at, bool fine) {
             what = tr("Trim a clip of %1").arg(name);
             break;
         case Part::end:
-            next = with_clip_end(before_, dragged_, moved(was.end()), m->ready.file_frames());
+            next = with_clip_end(before_, dragged_, moved(was.end()), m->origin().file_frames());
             what = tr("Trim a clip of %1").arg(name);
             break;
         case Part::fade_in:

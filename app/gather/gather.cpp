@@ -134,7 +134,7 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
     painter.setFont(lettering(11));
     int x = 8;
     if (!low) {
-        const SoundInfo& source = m->ready.media.source;
+        const SoundInfo& source = m->origin().media.source;
         const QString bits = source.bits == 0  ? tr("lossy")
                              : source.floating ? tr("%1 bit float").arg(source.bits)
                                                : tr("%1 bit").arg(source.bits);

@@ -159,7 +159,7 @@ void Advisor::reduction(TrackId row, size_t place, const ReductionAim& aim) {
         show({tr("The chain is still being worked out; ask again in a moment."), {}, {}});
         return;
     }
-    start([row, place, aim, recipe = shaped->signal->recipe()](Progress& progress) -> Result<Found> {
+    start([row, place, aim, recipe = signal_of(shaped)->recipe()](Progress& progress) -> Result<Found> {
         const auto aimed = threshold_for(recipe, place, aim, &progress);
         if (!aimed) return tl::unexpected(aimed.error());
         Found found;

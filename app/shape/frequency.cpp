@@ -103,7 +103,7 @@ std::optional<ShapedRow> shaped_row(Workspace& work, TrackId id) {
                      b ? QString::fromStdString(b->name) : QCoreApplication::translate("Shape", "main output"),
                      b ? b->ink : 0,
                      session.is_chain_out(id) || session.chains_out,
-                     after ? after->signal->recipe().source.material : nullptr,
+                     after ? signal_of(after)->recipe().source.material : nullptr,
                      b ? b->trim_db : 0.0,
                      after};
 }

@@ -61,7 +61,7 @@ QString LevelPicture::spoken_value() const {
     const Chain* chain = work_.document.session().chain_of(work_.view.shape_row());
     if (!threshold || !row || !chain) return {};
     QString text = tr("threshold %1").arg(db_text(setting_of(*p, *threshold), threshold->unit));
-    const auto signal = row->after ? row->after->signal : nullptr;
+    const auto signal = row->after ? signal_of(row->after) : nullptr;
     if (const auto found = signal ? signal->reduction(static_cast<size_t>(p - chain->data())) : std::nullopt)
         text += tr(", most reduction %1, %2 while it works").arg(db_text(found->most_db), db_text(found->typical_db));
     return text;
@@ -144,8 +144,8 @@ void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row, size_t pl
     const QRect area = song_area();
     painter.setFont(lettering(11));
     static const std::vector<float> none;
-    const std::vector<float>& all = row.after ? row.after->signal->reductions(place) : none;
-    const auto found = row.after ? row.after->signal->reduction(place) : std::nullopt;
+    const std::vector<float>& all = row.after ? signal_of(row.after)->reductions(place) : none;
+    const auto found = row.after ? signal_of(row.after)->reduction(place) : std::nullopt;
     // In steps of 6 dB downwards, as many as it takes.
     const double deepest = 6.0 * std::max(1.0, std::ceil(found ? found->most_db / 6.0 : 1.0));
     const auto y_of = [&](double db) { return area.top() + static_cast<int>(-db / deepest * area.height()); };
@@ -157,7 +157,7 @@ void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row, size_t pl
                          tr("%1 dB").arg(QString::number(db).replace('-', QChar(0x2212))));
     }
     // The row may end before the song does.
-    const double row_s = row.after ? static_cast<double>(row.after->ready.frames) / row.after->ready.rate : 0.0;
+    const double row_s = row.after ? static_cast<double>(row.after->frames()) / row.after->rate() : 0.0;
     const int columns = std::min(area.width(), static_cast<int>(time().place(row_s)) - area.left());
     for (int x = 0; x < columns && !all.empty(); ++x)
         painter.fillRect(area.left() + x, area.top(), 1,

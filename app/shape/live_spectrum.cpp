@@ -3,7 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/shape/signal.h"
+#include "core/mix/sum_of_rows.h"
 
 namespace isotonus {
 
@@ -18,7 +18,7 @@ struct LiveSpectrum::Source {
     std::optional<LongTermSpectrum> around(int64_t frame) {
         constexpr int64_t frames = 16384;
         if (!reader && !failed) {
-            auto opened = open_material(*material);
+            auto opened = material->open();
             failed = !opened;
             if (opened) reader = std::move(*opened);
         }
@@ -28,7 +28,7 @@ struct LiveSpectrum::Source {
         // Of what is past: what comes is not heard yet.
         const int64_t first = std::max<int64_t>(0, frame - delay_samples - frames);
         if (!reader->read(first, frames, samples.data())) return std::nullopt;
-        SpectrumMeter meter(channels, material->ready.rate);
+        SpectrumMeter meter(channels, material->rate());
         meter.add(samples.data(), frames);
         return meter.finish();
     }
@@ -49,7 +49,7 @@ LiveSpectrum::LiveSpectrum(Workspace& work, QObject* parent) : QObject(parent), 
 }
 
 void LiveSpectrum::follow(MaterialPtr material, int64_t delay_samples) {
-    const bool readable = material && (!material->signal || !material->signal->is_provisional()) && !material->maker;
+    const bool readable = material && material->sound->is_exact() && !summed_plan(*material);
     if (!readable) {
         source_.reset();
         now_.reset();

@@ -56,7 +56,7 @@ QString ShapeLane::sentence() const {
     QString text = tr("%1: %2").arg(track_name(), words.join(", "));
     if (const MaterialPtr shaped = work_.edits.shaped(id()))
         for (size_t n = 0; n < chain().size(); ++n)
-            if (const auto found = shaped->signal->reduction(n); found && found->most_db >= 0.1)
+            if (const auto found = signal_of(shaped)->reduction(n); found && found->most_db >= 0.1)
                 text += tr("; %1 takes most %2 dB at %3, %4 dB while it works")
                             .arg(QString::fromStdString(word_of(chain()[n].type)))
                             .arg(found->most_db, 0, 'f', 1)
@@ -331,7 +331,7 @@ void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
         if (const ParameterInfo* threshold = parameter_of(p, "threshold_dbfs"); threshold && p.in && p.key == 0)
             painter.fillRect(x_of(value_of(p, *threshold)), y(11), 2, y(22), theme().accent);
         if (!row.after) continue;
-        const std::vector<float>& reduction = row.after->signal->reductions(n);
+        const std::vector<float>& reduction = signal_of(row.after)->reductions(n);
         for (int x = 0; x < levels.width() && !reduction.empty(); ++x) {
             const float deepest = deepest_reduction_db(reduction, x, levels.width());
             painter.fillRect(levels.left() + x, 0, 1, std::min(y(10), static_cast<int>(-deepest * 0.8f)),

@@ -361,7 +361,7 @@ void ShapePanel::fill_advice(QMenu& menu) {
         advisor_->reduction(row_, at, {most, (*wanted)[most ? 1 : 0]});
     });
     const MaterialPtr shaped = work_.edits.shaped(row_);
-    const auto taken = shaped && chosen ? shaped->signal->reduction(at) : std::nullopt;
+    const auto taken = shaped && chosen ? signal_of(shaped)->reduction(at) : std::nullopt;
     add("adviseMakeup",
         taken ? tr("Make-up: the %1 dB that it takes while it works").arg(taken->typical_db, 0, 'f', 1)
               : tr("Make-up: as much as it takes while it works"),
@@ -452,7 +452,7 @@ QString ShapePanel::fault_of(size_t place) const {
     if (is_plugin(type) && !processor_type(type)) return tr("it is not installed");
     if (const auto why = plugin_fault(type)) return QString::fromStdString(*why);
     const auto shaped = shaped_row(work_, row_);
-    const Signal* signal = shaped && shaped->after ? shaped->after->signal.get() : nullptr;
+    const Signal* signal = shaped && shaped->after ? signal_of(shaped->after).get() : nullptr;
     return signal ? QString::fromStdString(signal->fault(place)) : QString();
 }
 

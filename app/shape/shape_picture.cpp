@@ -109,7 +109,7 @@ void ShapePicture::paintEvent(QPaintEvent*) {
     // Where the song plays; what is heard of the row if it is not muted.
     const Track* track = work_.document.track(work_.view.shape_row());
     live_.follow(row->after ? row->after : row->before,
-                 track && row->before && !row->after ? start_in_song(*track, row->before->ready) : 0);
+                 track && row->before && !row->after ? start_in_song(*track, row->before->origin()) : 0);
     if (live_.now()) {
         painter.setPen(QPen(theme().accent, 1.0));
         painter.drawPath(spectrum_path(*live_.now(), row->after ? 0.0 : row->trim_db, freq, c));

@@ -7,6 +7,7 @@
 #include <numbers>
 
 #include "core/audio/kaiser.h"
+#include "core/audio/playable.h"
 #include "core/decibels.h"
 
 namespace isotonus {
@@ -299,6 +300,13 @@ Result<void> SourceReader::read_delayed(int64_t first, int64_t frames, float* ou
                 sum += taps_[k] * static_cast<double>(late_[(i + 2 * reach - 1 - k) * channels + c]);
             out[i * channels + c] = static_cast<float>(sum);
         }
+    return {};
+}
+
+Result<void> FileSound::unchanged(Seen&) const {
+    for (const Media* media : {&ready_.media, ready_.right ? &*ready_.right : nullptr})
+        if (media && stamp_of(media->original) != media->stamp)
+            return fail(media->original.string(), said("the file changed after it was measured; try again"));
     return {};
 }
 

@@ -144,8 +144,8 @@ std::vector<Voice> voices_of(const RenderPlan& plan, const ExcitationOf& excitat
 namespace {
 
 Result<ExcitationPtr> listen_to(const Material& material, Progress* progress) {
-    const ReadySource& source = material.ready;
-    auto reader = open_material(material);
+    const ReadySource& source = material.origin();
+    auto reader = material.open();
     if (!reader) return tl::unexpected(reader.error());
     auto out = std::make_shared<Excitation>();
     out->channels = source.channels;
@@ -203,7 +203,7 @@ Result<ExcitationPtr> listen_to(const Material& material, Progress* progress) {
 }  // namespace
 
 Result<ExcitationPtr> excitation_of(const Material& material, Progress* progress) {
-    return without_exceptions(material.ready.source.file.string(), [&] { return listen_to(material, progress); });
+    return without_exceptions(material.origin().source.file.string(), [&] { return listen_to(material, progress); });
 }
 
 double bandwidth_share(const Excitation& e) {

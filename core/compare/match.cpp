@@ -29,10 +29,10 @@ std::optional<double> match_db(Level mix_lufs, const Measurement& recording) {
 
 Result<std::vector<float>> true_peak_hops(const Material& material, Progress* progress) {
     return without_exceptions({}, [&]() -> Result<std::vector<float>> {
-        auto reader = open_material(material);
+        auto reader = material.open();
         if (!reader) return tl::unexpected(reader.error());
-        const int channels = material.ready.channels;
-        const int64_t frames = material.ready.frames, hop = std::max(1, material.ready.rate / 10);
+        const int channels = material.channels();
+        const int64_t frames = material.frames(), hop = std::max(1, material.rate() / 10);
         constexpr int64_t lead = 12;  // a filter's length: what lies between two hops belongs to both
         std::vector<float> peaks, samples;
         for (int64_t at = 0; at < frames; at += hop) {
@@ -43,7 +43,7 @@ Result<std::vector<float>> true_peak_hops(const Material& material, Progress* pr
                 return tl::unexpected(read.error());
             float highest = 0.0f;
             for (const float x : samples) highest = std::max(highest, std::fabs(x));
-            TruePeak meter(channels, material.ready.rate);
+            TruePeak meter(channels, material.rate());
             meter.add(samples.data(), end - first, highest);
             peaks.push_back(static_cast<float>(meter.finish()));
         }

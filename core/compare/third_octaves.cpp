@@ -83,19 +83,19 @@ int last_band_below(double hz) {
 
 Result<ThirdOctaves> third_octaves_of(const Material& material, double from_s, double to_s, Progress* progress) {
     return without_exceptions({}, [&]() -> Result<ThirdOctaves> {
-        const bool whole = from_s <= 0.0 && to_s <= 0.0 && !material.signal && !material.maker;
-        const std::string key = Hash::name_of("third octaves 3\n" + material_key(material));
+        const bool whole = from_s <= 0.0 && to_s <= 0.0 && dynamic_cast<const FileSound*>(material.sound.get());
+        const std::string key = Hash::name_of("third octaves 3\n" + material.sound->content_key());
         ThirdOctaves found{};
         if (const auto kept = whole ? find_artifact(Artifact::spectrum, key) : std::nullopt)
             if (int problem = 0;
                 kept->bytes == sizeof found &&
                 kept->file->read(0, static_cast<void*>(&found), sizeof found, &problem) == sizeof found)
                 return found;
-        auto reader = open_material(material);
+        auto reader = material.open();
         if (!reader) return tl::unexpected(reader.error());
-        const int channels = material.ready.channels;
-        const Stretch s = stretch_of(material.ready.frames, material.ready.rate, from_s, to_s);
-        SpectrumMeter meter(channels, material.ready.rate);
+        const int channels = material.channels();
+        const Stretch s = stretch_of(material.frames(), material.rate(), from_s, to_s);
+        SpectrumMeter meter(channels, material.rate());
         constexpr int64_t piece = 65536;
         std::vector<float> samples(static_cast<size_t>(piece * channels));
         for (int64_t at = 0; at < s.frames; at += piece) {

@@ -265,7 +265,7 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
             offset.add(track->id, fmt::format("{} ({:.2f} %)", track->name, 100.0 * dc));
         if (m.non_finite_samples > 0)
             not_finite.add(track->id, fmt::format("{} ({})", track->name, m.non_finite_samples));
-        const int rate = material.ready.media.source.sample_rate;
+        const int rate = material.origin().media.source.sample_rate;
         if (rate != session.sample_rate)
             converted.add(track->id, fmt::format("{} ({:g} kHz)", track->name, rate / 1000.0));
         if (rate > session.sample_rate) higher.add(track->id, fmt::format("{} ({:g} kHz)", track->name, rate / 1000.0));
@@ -323,7 +323,7 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
          absent_processors(session, in.plan, main_chain_export(session).mixes != MainChain::out))
         unable.add(p.channel, p.text);
     for (const PlanTrack& t : in.plan.tracks) {
-        const Signal* signal = t.material->signal.get();
+        const Signal* signal = signal_of(t.material).get();
         if (!signal || !in.plan.heard(t)) continue;
         const std::string name = session.name_of(t.id);
         const Chain& chain = signal->recipe().chain;

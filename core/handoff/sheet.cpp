@@ -58,7 +58,7 @@ void put_chain_and_sends(json& j, const SheetInput& in, TrackId row) {
     const auto at =
         std::find_if(in.plan.tracks.begin(), in.plan.tracks.end(), [row](const PlanTrack& t) { return t.id == row; });
     if (const Chain& chain = *in.session.chain_of(row); !chain.empty()) {
-        j["chain"] = chain_of(in.session, chain, at == in.plan.tracks.end() ? nullptr : at->material->signal.get());
+        j["chain"] = chain_of(in.session, chain, at == in.plan.tracks.end() ? nullptr : signal_of(at->material).get());
         j["chain_out"] = in.session.is_chain_out(row) || in.session.chains_out;
     }
     const Sends* sends = in.session.sends_of(row);

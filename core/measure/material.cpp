@@ -236,7 +236,7 @@ Result<MaterialPtr> load(const Source& source, int session_rate, Progress* progr
         heard = measure_kept(files, fmt::format("{} {} {}", name, session_rate, source_key(source)),
                              [&] { return measure_source(*ready, name, progress); });
     if (!heard) return tl::unexpected(heard.error());
-    material->ready = std::move(*ready);
+    material->sound = std::make_shared<const FileSound>(std::move(*ready));
     material->measurement = std::move(heard->measurement);
     material->summary = std::move(heard->summary);
     material->hops = std::move(heard->hops);

@@ -3,34 +3,23 @@
 
 #include <memory>
 
-#include "core/audio/source.h"
+#include "core/audio/playable.h"
 #include "core/measure/measure.h"
 
 namespace isotonus {
 
-class Signal;
-
-/// Computes samples that are in no file: what the rows that lead to a bus sum up to.
-class SampleMaker {
-  public:
-    virtual ~SampleMaker() = default;
-    virtual Result<std::unique_ptr<FrameReader>> open() const = 0;
-    /// For one who reads all of it in order: computed ahead on a thread of its own, where there may be more of them.
-    virtual Result<std::unique_ptr<FrameReader>> open_ahead() const = 0;
-    /// Makers of the same samples have the same key.
-    virtual std::string key() const = 0;
-};
-
 struct Material {
-    ReadySource ready;
+    PlayablePtr sound;        ///< never null
     Measurement recorded;     ///< of the file itself (of the channels picked, when it has more than two)
     Measurement measurement;  ///< of what is played; clipped runs and non-finite samples are those of the file itself
     LevelSummary summary;     ///< of what is played, from the song's start
     HopPower hops;            ///< its power every 100 ms
-    /// What a chain makes of a row: read through it instead of from the files (core/shape/signal.h).  Null: files.
-    std::shared_ptr<const Signal> signal = nullptr;
-    /// What computes it, where it is neither a file nor a signal.
-    std::shared_ptr<const SampleMaker> maker = nullptr;
+
+    int channels() const { return sound->channels(); }
+    int rate() const { return sound->rate(); }
+    int64_t frames() const { return sound->frames(); }
+    const ReadySource& origin() const { return sound->origin(); }
+    Result<std::unique_ptr<FrameReader>> open() const { return sound->open(); }
 };
 using MaterialPtr = std::shared_ptr<const Material>;
 

@@ -272,12 +272,12 @@ class Compiler {
         t.band_count = bands.size();
         t.material = whole ? whole : bands.front().second;
         // A signal has its trim, its polarity and its delay in it: they stand before the chain.
-        const bool shaped = bands.front().second->signal != nullptr;
+        const bool shaped = signal_of(bands.front().second) != nullptr;
         t.trim_gain = shaped ? 1.0 : gain_from_db(track.trim_db);
         const double fader_gain = gain_from_db(track.fader_db + session_.group_db(track.id)),
                      before_fader = t.trim_gain * (track.polarity_inverted && !shaped ? -1.0 : 1.0);
         t.fader_gain = is_heard(track) ? fader_gain : 0.0;
-        const int channels = bands.front().second->ready.channels;
+        const int channels = bands.front().second->channels();
         /// A band as it is, or as it is sent.
         const auto add = [&](size_t band, const Send* send) {
             const auto& [which, m] = bands[band];
@@ -285,9 +285,9 @@ class Compiler {
             p.track = plan_->tracks.size();
             p.band = which;
             p.input = t.first_part + band;
-            p.channels = m->ready.channels;
-            p.frames = m->ready.frames;
-            p.delay_samples = shaped ? 0 : start_in_song(track, m->ready);
+            p.channels = m->channels();
+            p.frames = m->frames();
+            p.delay_samples = shaped ? 0 : start_in_song(track, m->origin());
             p.apart = p.channels == 2 && track.sides_apart;
             p.law = which != Band::low || channels == 1 ? session_.pan_law : PanLaw::balance;
             if (p.apart)
@@ -319,7 +319,8 @@ class Compiler {
     }
 
     /// What the chain of a bus or of the main output makes of all that leads to it.
-    MaterialPtr signal_of(TrackId row, const Chain& chain, const Rides& rides, double trim_db, CurvePtr trim_ride) {
+    MaterialPtr chain_output_of(TrackId row, const Chain& chain, const Rides& rides, double trim_db,
+                                CurvePtr trim_ride) {
         const auto known = made_.find(row);
         if (known != made_.end()) return known->second;
         SignalRecipe recipe;
@@ -343,13 +344,13 @@ class Compiler {
         if (const Track* track = session_.find(row)) {
             const MaterialPtr played = material_(*track);
             if (!played) return std::nullopt;
-            return played->signal ? RowTap{played, 0, 1.0, nullptr} : tap_of(session_, *track, played);
+            return signal_of(played) ? RowTap{played, 0, 1.0, nullptr} : tap_of(session_, *track, played);
         }
         const Bus* bus = session_.find_bus(row);
         if (!bus) return std::nullopt;
         const CurvePtr trim_ride = trim_ride_of(bus->rides);
         if (has_signal(session_, *bus))
-            return RowTap{signal_of(row, bus->chain, bus->rides, bus->trim_db, trim_ride), 0, 1.0, nullptr};
+            return RowTap{chain_output_of(row, bus->chain, bus->rides, bus->trim_db, trim_ride), 0, 1.0, nullptr};
         return RowTap{input_of(row), 0, gain_from_db(bus->trim_db), trim_ride};
     }
     CurvePtr trim_ride_of(const Rides& rides) const {
@@ -361,7 +362,7 @@ class Compiler {
         PlanTrack t;
         t.id = bus.id;
         t.is_bus = true;
-        t.material = signal_of(bus.id, bus.chain, bus.rides, bus.trim_db, trim_ride_of(bus.rides));
+        t.material = chain_output_of(bus.id, bus.chain, bus.rides, bus.trim_db, trim_ride_of(bus.rides));
         const PlanBus gains = bus_of(bus, false);  // its trim is before its chain
         const bool muted = session_.is_muted(bus);
         t.fader_gain = !muted && is_open(bus.output) ? gains.level : 0.0;
@@ -370,7 +371,7 @@ class Compiler {
             PlanPart p;
             p.track = plan_->tracks.size();
             p.input = t.first_part;
-            p.frames = t.material->ready.frames;
+            p.frames = t.material->frames();
             p.material = t.material;
             if (send) {
                 p.send = send->id;
@@ -402,9 +403,9 @@ class Compiler {
         PlanTrack t;
         t.id = main_output;
         t.is_bus = true;
-        t.material = signal_of(main_output, session_.main_chain, session_.main_rides, 0.0, nullptr);
+        t.material = chain_output_of(main_output, session_.main_chain, session_.main_rides, 0.0, nullptr);
         PlanPart p;
-        p.frames = t.material->ready.frames;
+        p.frames = t.material->frames();
         p.material = t.material;
         if (plan_->main.ridden()) p.rows_on_way.push_back(plan_->main);
         p.to_main = p.as_if = p.gains;

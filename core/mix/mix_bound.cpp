@@ -62,10 +62,11 @@ const Reach& reach_of(const Material& material, Known& known) {
     std::shared_ptr<const Reach>& reach = known[&material];
     if (reach) return *reach;
     std::shared_ptr<const Reach> found;
+    const auto signal = signal_of(material);
     if (const PlanPtr sum = summed_plan(material))
         found = std::make_shared<const Reach>(sum_of(*sum, known));
-    else if (material.signal && material.signal->is_provisional())
-        found = std::make_shared<const Reach>(reach_of_provisional(*material.signal, material.ready.frames, known));
+    else if (signal && signal->is_provisional())
+        found = std::make_shared<const Reach>(reach_of_provisional(*signal, material.frames(), known));
     else
         found = std::make_shared<const Reach>(reach_of_summary(material.summary));
     return *(known[&material] = std::move(found));

@@ -32,7 +32,7 @@ Result<void> PlanReader::follow(PlanPtr plan) {
     for (const PlanPart& p : plan_->parts) wanted_[p.input] |= is_mixed(p) || !p.listen.silent();
     for (size_t i = 0; i < readers_.size(); ++i) {
         if (readers_[i] || !reads(i)) continue;
-        auto opened = open_material(*plan_->parts[i].material);
+        auto opened = plan_->parts[i].material->open();
         if (!opened && !go_on_) return tl::unexpected(opened.error());
         if (!opened) {
             fault_ = opened.error();

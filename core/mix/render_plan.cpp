@@ -196,8 +196,8 @@ void RenderPlan::add(PlanTrack track, PlanPart part) {
 
 bool RenderPlan::same_sources(const RenderPlan& other) const {
     const auto same = [](const Material& a, const Material& b) {
-        return &a == &b || (a.signal == b.signal && a.ready.source == b.ready.source &&
-                            a.ready.media.playable == b.ready.media.playable);
+        return &a == &b || (signal_of(a) == signal_of(b) && a.origin().source == b.origin().source &&
+                            a.origin().media.playable == b.origin().media.playable);
     };
     return sample_rate == other.sample_rate &&
            std::equal(parts.begin(), parts.end(), other.parts.begin(), other.parts.end(),
@@ -296,7 +296,7 @@ PlanPtr plan_listening(const RenderPlan& plan, const Session& session, const std
         p.listen = after_fader ? scaled(p.way(), plan.main_gain)
                                : scaled(p.channels == 1 ? pan_mono(session.pan_law, 0.0) : GainMatrix{},
                                         next->tracks[p.track].trim_gain *
-                                            (track && track->polarity_inverted && !p.material->signal ? -1.0 : 1.0));
+                                            (track && track->polarity_inverted && !signal_of(p.material) ? -1.0 : 1.0));
     }
     return next;
 }

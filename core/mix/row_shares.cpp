@@ -12,7 +12,9 @@ namespace isotonus {
 namespace {
 
 /// The recipe of a bus's signal; null for a track.
-const SignalRecipe* recipe_of(const PlanTrack& row) { return row.is_bus ? &row.material->signal->recipe() : nullptr; }
+const SignalRecipe* recipe_of(const PlanTrack& row) {
+    return row.is_bus ? &signal_of(row.material)->recipe() : nullptr;
+}
 
 /// What is needed for more than one set: made once.
 class Wholes {

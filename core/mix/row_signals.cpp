@@ -5,7 +5,8 @@
 #include <algorithm>
 #include <mutex>
 
-#include "core/mix/sum_of_rows.h"
+#include "core/files/spool.h"
+#include "core/mix/signal_graph.h"
 #include "core/session/routing.h"
 #include "core/shape/plugin_registry.h"
 
@@ -14,7 +15,7 @@ namespace isotonus {
 RowTap tap_of(const Session& session, const Track& track, const MaterialPtr& file) {
     RowTap tap;
     tap.material = file;
-    tap.delay_samples = start_in_song(track, file->ready);
+    tap.delay_samples = start_in_song(track, file->origin());
     tap.gain = gain_from_db(track.trim_db) * (track.polarity_inverted ? -1.0 : 1.0);
     if (!session.rides_bypassed) tap.trim_ride = track.rides.heard(Parameter::trim);
     return tap;
@@ -46,7 +47,7 @@ std::string RowSignals::band_key(const std::string& key, Band band, double cross
 
 Track after_chain(const Track& track, const Material& played) {
     Track after = track;
-    if (!played.signal) return after;
+    if (!signal_of(played)) return after;
     after.trim_db = after.delay_samples = 0.0;
     after.polarity_inverted = false;
     after.rides.set(Parameter::trim, nullptr);
@@ -137,7 +138,7 @@ void RowSignals::forget_old() {
     std::map<std::pair<TrackId, Band>, int> of_row;
     std::erase_if(old, [&](auto made) {
         const Material& material = *made->second.material;
-        const bool kept = ++of_row[{material.signal->recipe().row, material.ready.source.band}] <= most_of_row;
+        const bool kept = ++of_row[{signal_of(material)->recipe().row, material.origin().source.band}] <= most_of_row;
         if (!kept) made_.erase(made);
         return !kept;
     });
@@ -153,134 +154,57 @@ MaterialOf RowSignals::played_by(const Session& session, const MaterialOf& files
             [this](const SignalRecipe& recipe) { return find(signal_key(recipe)); }};
 }
 
-Result<void> RowSignals::make_buses(const Session& session, const MaterialOf& files, Solo solo, Progress* progress,
-                                    int workers, Wanted wanted) {
-    struct Job {
-        SignalRecipe recipe;
-        std::optional<BegunSignal> begun;
-        Result<MaterialPtr> made = MaterialPtr();
-    };
-    const MaterialOf known = played_by(session, files);
-    // All at once: what depends on others reads them while they are made.  Only a plug-in's sound comes first as a
-    // whole, so that there are as many rounds as such follow each other.
-    for (size_t round = 0; round <= session.buses.size() + 1; ++round) {
-        std::vector<Job> jobs;
-        const MaterialOf asking(known.track, [&](const SignalRecipe& recipe) {
-            MaterialPtr there = known.bus(recipe);
-            if (there || !is_known(recipe) || (wanted && !wanted->contains(recipe.row))) return there;
-            const auto begun = BegunSignal::begin(recipe);
-            jobs.push_back({recipe, begun});
-            return begun ? begun->material() : nullptr;
-        });
-        compile_plan(session, asking, solo);
+Result<void> RowSignals::make_all(const Session& session, const MaterialOf& files, SignalsAsked asked,
+                                  Progress* progress, int workers) {
+    // As many rounds as sidechains and plug-ins follow each other.
+    for (size_t round = 0; round <= session.tracks.size() + session.buses.size() + 1; ++round) {
+        const auto jobs = next_work(session, files, played_by(session, files), *this, asked).jobs;
         if (jobs.empty()) break;
-        const int at_once = workers > 1 ? workers_allowed().value_or(static_cast<int>(jobs.size())) : 1;
+        // Signals of buses wait for each other.
+        const bool wait = jobs.front().of_bus && workers > 1;
+        const int at_once = wait ? workers_allowed().value_or(static_cast<int>(jobs.size())) : workers;
+        std::vector<Result<MadeSignals>> made(jobs.size());
         parallel_for(std::ssize(jobs), at_once, [&](int64_t n) {
-            Job& job = jobs[static_cast<size_t>(n)];
-            job.made = job.begun ? job.begun->finish(progress) : make_signal(job.recipe, progress);
+            made[static_cast<size_t>(n)] = isotonus::make(jobs[static_cast<size_t>(n)], progress);
         });
-        for (const Job& job : jobs) {
-            if (!job.made) return tl::unexpected(job.made.error());
-            add((*job.made)->signal->key(), *job.made);
+        for (const auto& signals : made) {
+            if (!signals) return tl::unexpected(signals.error());
+            for (const auto& [key, material] : *signals) add(key, material);
         }
     }
     return {};
+}
+
+Result<void> RowSignals::make(const Session& session, const MaterialOf& files, Progress* progress, int workers,
+                              Solo solo) {
+    return make_all(session, files, {.solo = solo}, progress, workers);
+}
+
+Result<void> RowSignals::make_channel(const Session& session, TrackId channel, const MaterialOf& files) {
+    const auto wants = [needed = needed_by(session, channel)](TrackId id) { return needed.contains(id); };
+    return make_all(session, files, {.wants = wants}, nullptr, worker_count());
 }
 
 std::unique_ptr<StreamsAhead> RowSignals::stream(const Session& session, const MaterialOf& files, Solo solo,
                                                  int workers) {
     std::vector<MaterialPtr> streamed;
-    bool all = true;
-    const auto stream = [&](const std::string& key, const SignalRecipe& recipe) {
-        MaterialPtr material = stream_signal(recipe);
-        all &= material != nullptr;
-        if (!material) return material;
-        streamed.push_back(material);
-        add(key, material);
-        return material;
-    };
-    // Rows whose keys are known, then those that listen to them.
-    for (size_t before = 1; all && streamed.size() != std::exchange(before, streamed.size());)
-        for (const auto& track : session.tracks) {
-            if (!is_shaped(session, *track)) continue;
-            const auto key = this->key(session, *track, files);
-            if (!key || find(*key)) continue;
-            const MaterialPtr whole = stream(*key, *recipe(session, *track, files));
-            if (whole && track->low_centre_hz > 0.0)
-                for (const Source& s : sources_of(*track))
-                    add(band_key(*key, s.band, s.crossover_hz), band_of(whole, s.band, s.crossover_hz));
-        }
-    const MaterialOf known = played_by(session, files);
-    if (all)
-        compile_plan(session,
-                     {known.track,
-                      [&](const SignalRecipe& recipe) {
-                          MaterialPtr there = known.bus(recipe);
-                          return there || !is_known(recipe) ? there : stream(signal_key(recipe), recipe);
-                      }},
-                     solo);
-    if (all) return std::make_unique<StreamsAhead>(std::move(streamed), workers);
-    for (const MaterialPtr& m : streamed) made_.erase(m->signal->key());
-    return nullptr;
-}
-
-Result<void> RowSignals::make(const Session& session, const MaterialOf& files, Progress* progress, int workers,
-                              Solo solo) {
-    if (auto made = make_tracks(session, files, progress, workers, nullptr); !made) return made;
-    return make_buses(session, files, solo, progress, workers, nullptr);
-}
-
-Result<void> RowSignals::make_channel(const Session& session, TrackId channel, const MaterialOf& files) {
-    const std::set<TrackId> wanted = needed_by(session, channel);
-    if (auto made = make_tracks(session, files, nullptr, worker_count(), &wanted); !made) return made;
-    return make_buses(session, files, Solo::left_out, nullptr, worker_count(), &wanted);
-}
-
-Result<void> RowSignals::make_tracks(const Session& session, const MaterialOf& files, Progress* progress, int workers,
-                                     Wanted wanted) {
-    // Rows whose keys are known, then those that listen to them: as many rounds as keys are chained.
-    for (size_t round = 0; round <= session.tracks.size(); ++round) {
-        struct Job {
-            std::string key;
-            SignalRecipe recipe;
-            std::vector<Source> bands;
-            Result<MaterialPtr> made = MaterialPtr();
-            std::vector<std::pair<std::string, MaterialPtr>> parts = {};
-        };
-        std::vector<Job> jobs;
-        for (const auto& track : session.tracks) {
-            if (!is_shaped(session, *track) || (wanted && !wanted->contains(track->id))) continue;
-            std::string key = this->key(session, *track, files).value_or("");
-            if (key.empty()) continue;
-            std::vector<Source> bands;
-            if (track->low_centre_hz > 0.0)
-                for (const Source& s : sources_of(*track))
-                    if (!find(band_key(key, s.band, s.crossover_hz))) bands.push_back(s);
-            if (find(key) && bands.empty()) continue;
-            if (std::any_of(jobs.begin(), jobs.end(), [&](const Job& j) { return j.key == key; })) continue;
-            jobs.push_back({std::move(key), *recipe(session, *track, files), std::move(bands)});
-        }
-        if (jobs.empty()) return {};
-        parallel_for(std::ssize(jobs), workers, [&](int64_t n) {
-            Job& job = jobs[static_cast<size_t>(n)];
-            const MaterialPtr known = find(job.key);
-            job.made = known ? Result<MaterialPtr>(known) : make_signal(job.recipe, progress);
-            for (const Source& s : job.bands) {
-                if (!job.made) return;
-                auto part = make_band(*job.made, s.band, s.crossover_hz, progress);
-                if (part)
-                    job.parts.emplace_back(band_key(job.key, s.band, s.crossover_hz), *part);
-                else
-                    job.made = tl::unexpected(part.error());
+    const SignalsAsked asked{.solo = solo, .begin = BegunSignal::stream};
+    for (size_t round = 0; round <= session.tracks.size() + 1; ++round) {
+        const auto jobs = next_work(session, files, played_by(session, files), *this, asked).jobs;
+        if (jobs.empty()) return std::make_unique<StreamsAhead>(std::move(streamed), workers);
+        for (const SignalJob& job : jobs) {
+            const auto begun = job.begun ? job.begun : BegunSignal::stream(job.recipe);
+            if (!begun) {
+                for (const MaterialPtr& m : streamed) made_.erase(signal_of(m)->key());
+                return nullptr;
             }
-        });
-        for (Job& job : jobs) {
-            if (!job.made) return tl::unexpected(job.made.error());
-            add(job.key, *job.made);
-            for (auto& [key, part] : job.parts) add(key, std::move(part));
+            streamed.push_back(begun->material());
+            add(job.key, streamed.back());
+            for (const Source& s : job.bands)
+                add(band_key(job.key, s.band, s.crossover_hz), band_of(streamed.back(), s.band, s.crossover_hz));
         }
     }
-    return {};
+    return nullptr;
 }
 
 }  // namespace isotonus

@@ -25,6 +25,8 @@ bool has_signal(const Session& session, const Bus& bus);
 /// The rides of processors that are heard.
 Rides heard_rides(const Session& session, const Rides& rides);
 
+struct SignalsAsked;
+
 /// Signals by what they depend on; whatever did not change is not made again.
 class RowSignals {
   public:
@@ -41,8 +43,8 @@ class RowSignals {
     Result<void> make_channel(const Session& session, TrackId channel, const MaterialOf& files);
 
     /// In place of making them: signals without figures that are computed while one plan of this session is rendered
-    /// from its start to its end, once (see stream_signal); the plan must go before what this returns.  Null when they
-    /// have to be made: a plug-in is among them.
+    /// from its start to its end, once (see BegunSignal::stream); the plan must go before what this returns.  Null when
+    /// they have to be made: a plug-in is among them.
     std::unique_ptr<StreamsAhead> stream(const Session& session, const MaterialOf& files, Solo solo = Solo::left_out,
                                          int workers = worker_count());
 
@@ -64,12 +66,8 @@ class RowSignals {
     void forget_old();
 
   private:
-    /// Of which channels signals are wanted; null: of all.
-    using Wanted = const std::set<TrackId>*;
-    Result<void> make_tracks(const Session& session, const MaterialOf& files, Progress* progress, int workers,
-                             Wanted wanted);
-    Result<void> make_buses(const Session& session, const MaterialOf& files, Solo solo, Progress* progress, int workers,
-                            Wanted wanted);
+    Result<void> make_all(const Session& session, const MaterialOf& files, SignalsAsked asked, Progress* progress,
+                          int workers);
 
     struct Made {
         MaterialPtr material;

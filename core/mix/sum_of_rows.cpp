@@ -156,27 +156,38 @@ void add_key(std::string& key, const RowGains& row) {
     add("\nwidth", row.width_ride);
 }
 
-class SumOfRows : public SampleMaker {
+class SumOfRows : public Playable {
   public:
     explicit SumOfRows(PlanPtr plan) : plan(std::move(plan)) {}
+    int channels() const override { return 2; }
+    int rate() const override { return plan->sample_rate; }
+    int64_t frames() const override { return plan->frames; }
+    const ReadySource& origin() const override {
+        static const ReadySource none;
+        return none;
+    }
     Result<std::unique_ptr<FrameReader>> open() const override { return SumReader::open(plan); }
     Result<std::unique_ptr<FrameReader>> open_ahead() const override {
         if (workers_allowed()) return open();
         return std::unique_ptr<FrameReader>(std::make_unique<AheadReader>(plan));
     }
-    std::string key() const override {
+    std::string content_key() const override {
         // A row that is muted is part of how long the sum is.
         std::string key = fmt::format("sum {} {}", plan->sample_rate, plan->frames);
         for (const PlanPart& p : plan->parts) {
             if (!p.heard() || p.through_chain) continue;
-            key += fmt::format("\n{} {} {}", material_key(*p.material), p.delay_samples, p.output);
+            key += fmt::format("\n{} {} {}", p.material->sound->content_key(), p.delay_samples, p.output);
             add_key(key, p);
         }
         for (const PlanBus& b : plan->buses) {
             key += fmt::format("\nto {}", b.output);
             add_key(key, b);
         }
-        return Hash::name_of(key);
+        return "made " + Hash::name_of(key);
+    }
+    bool is_exact() const override { return is_known(*plan); }
+    Result<void> unchanged(Seen& seen) const override {
+        return seen.insert(this).second ? sources_unchanged(*plan, seen) : Result<void>();
     }
     const PlanPtr plan;
 };
@@ -185,37 +196,39 @@ class SumOfRows : public SampleMaker {
 
 MaterialPtr sum_of_rows(PlanPtr plan) {
     auto material = std::make_shared<Material>();
-    material->ready.rate = plan->sample_rate;
-    material->ready.channels = 2;
-    material->ready.frames = plan->frames;
     material->recorded.channels = 2;
     material->recorded.sample_rate = plan->sample_rate;
-    material->maker = std::make_shared<const SumOfRows>(std::move(plan));
+    material->sound = std::make_shared<const SumOfRows>(std::move(plan));
     return material;
 }
 
 PlanPtr summed_plan(const Material& material) {
-    const auto* sum = dynamic_cast<const SumOfRows*>(material.maker.get());
+    const auto* sum = dynamic_cast<const SumOfRows*>(material.sound.get());
     return sum ? sum->plan : nullptr;
 }
 
-namespace {
-
-bool is_known(const Material& material) {
-    if (const PlanPtr plan = summed_plan(material)) return isotonus::is_known(*plan);
-    return !material.signal || !material.signal->is_provisional();
+Result<void> sources_unchanged(const RenderPlan& plan, Playable::Seen& seen) {
+    for (const PlanTrack& t : plan.tracks)
+        if (auto same = t.material->sound->unchanged(seen); !same) return same;
+    for (const PlanPart& p : plan.parts)
+        if (auto same = p.material->sound->unchanged(seen); !same) return same;
+    return {};
 }
 
-}  // namespace
+Result<void> sources_unchanged(const RenderPlan& plan) {
+    Playable::Seen seen;
+    return sources_unchanged(plan, seen);
+}
 
 bool is_known(const RenderPlan& plan) {
-    return std::all_of(plan.parts.begin(), plan.parts.end(), [](const PlanPart& p) { return is_known(*p.material); });
+    return std::all_of(plan.parts.begin(), plan.parts.end(),
+                       [](const PlanPart& p) { return p.material->sound->is_exact(); });
 }
 
 bool is_known(const SignalRecipe& recipe) {
-    return is_known(*recipe.source.material) &&
+    return recipe.source.material->sound->is_exact() &&
            std::all_of(recipe.keys.begin(), recipe.keys.end(),
-                       [](const auto& key) { return is_known(*key.second.material); });
+                       [](const auto& key) { return key.second.material->sound->is_exact(); });
 }
 
 }  // namespace isotonus

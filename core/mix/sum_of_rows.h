@@ -15,4 +15,10 @@ bool is_known(const SignalRecipe& recipe);
 /// The plan of a sum of rows; null for any other material.
 PlanPtr summed_plan(const Material& material);
 
+/// Fails when a file that a plan plays, a plug-in or an impulse response is not what it was when the plan's figures
+/// were made: then the figures speak of something else than what is rendered.
+Result<void> sources_unchanged(const RenderPlan& plan);
+/// The same, without looking again at what was looked at already.
+Result<void> sources_unchanged(const RenderPlan& plan, Playable::Seen& seen);
+
 }  // namespace isotonus

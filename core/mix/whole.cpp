@@ -36,7 +36,7 @@ std::vector<AbsentProcessor> absent_processors(const Session& session, const Ren
         if (session.is_chain_out(channel)) return;
         const auto of_channel = std::find_if(plan.tracks.begin(), plan.tracks.end(),
                                              [channel](const PlanTrack& t) { return t.id == channel; });
-        const Signal* const signal = of_channel == plan.tracks.end() ? nullptr : of_channel->material->signal.get();
+        const Signal* const signal = of_channel == plan.tracks.end() ? nullptr : signal_of(of_channel->material).get();
         const Rides heard = heard_rides(session, rides);
         for (size_t n = 0; n < chain.size(); ++n) {
             if (!is_wanted(chain[n], heard)) continue;
@@ -65,51 +65,5 @@ std::vector<std::string> plugins_named(const Session& session) {
     add(session.main_chain);
     return {types.begin(), types.end()};
 }
-
-namespace {
-
-/// Looks at all that a plan is made of, once.
-class Sources {
-  public:
-    Result<void> of(const RenderPlan& plan) {
-        for (const PlanTrack& t : plan.tracks)
-            if (auto same = of(*t.material); !same) return same;
-        for (const PlanPart& p : plan.parts)
-            if (auto same = of(*p.material); !same) return same;
-        return {};
-    }
-
-  private:
-    Result<void> of(const Media& media) {
-        if (stamp_of(media.original) == media.stamp) return {};
-        return fail(media.original.string(), said("the file changed after it was measured; try again"));
-    }
-    Result<void> of(const Material& material) {
-        if (!seen_.insert(&material).second) return {};
-        if (const PlanPtr sum = summed_plan(material)) return of(*sum);
-        if (!material.signal) {
-            if (auto same = of(material.ready.media); !same || !material.ready.right) return same;
-            return of(*material.ready.right);
-        }
-        const SignalRecipe& recipe = material.signal->recipe();
-        if (auto same = of(*recipe.source.material); !same) return same;
-        for (const auto& [row, tap] : recipe.keys)
-            if (auto same = of(*tap.material); !same) return same;
-        for (const auto& [place, tap] : recipe.judged_by)
-            if (auto same = of(*tap.material); !same) return same;
-        if (signal_key(recipe) == material.signal->key()) return {};
-        for (const Processor& p : recipe.chain)
-            if (!p.impulse.empty() || is_plugin(p.type))
-                return fail(p.impulse.string(),
-                            say("'{}' changed after its sound was made; try again", word_of(p.type)));
-        return fail("", said("what a chain is made of changed after its sound was made; try again"));
-    }
-
-    std::set<const Material*> seen_;
-};
-
-}  // namespace
-
-Result<void> sources_unchanged(const RenderPlan& plan) { return Sources().of(plan); }
 
 }  // namespace isotonus

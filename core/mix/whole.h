@@ -4,7 +4,7 @@
 #include <string>
 #include <vector>
 
-#include "core/mix/render_plan.h"
+#include "core/mix/sum_of_rows.h"
 #include "core/session/session.h"
 
 namespace isotonus {
@@ -22,9 +22,5 @@ std::vector<AbsentProcessor> absent_processors(const Session& session, const Ren
 
 /// The types of the plug-ins that a session names.
 std::vector<std::string> plugins_named(const Session& session);
-
-/// Fails when a file that a plan plays, a plug-in or an impulse response is not what it was when the plan's figures
-/// were made: then the figures speak of something else than what is rendered.
-Result<void> sources_unchanged(const RenderPlan& plan);
 
 }  // namespace isotonus

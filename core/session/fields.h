@@ -1,8 +1,9 @@
-// Every field of a session with its key and its limits, in one list: what reads a file, what checks an edit and what is
-// about to be written all go through it.  docs/session-schema.json says the same; a test compares them.
+// Every field of a session with its key and its limits, in one list: what reads a file, what checks an edit and what
+// writes all go through it.  docs/session-schema.json says the same; a test compares them.
 //
 // A visitor V has: number(key, double, low, high), level(key, dB), integer(key, n, low, high), truth(key, bool),
-// text(key, string, most bytes), word(key, enumeration, names), optional_number(key, optional<double>, low, high).
+// text(key, string, most bytes), word(key, enumeration, names), optional_number(key, optional<double>, low, high); and
+// rare(), itself: the field that follows is written only where it says something.
 #pragma once
 
 #include <array>
@@ -50,8 +51,8 @@ void point_fields(V& v, T& point, const ParameterInfo& info) {
     v.number("time_s", point.time_s, 0.0, limits::latest_s);
     v.number("value", point.value, info.low, info.high);
     v.word("segment", point.segment, segment_names);
-    v.number("bend", point.bend, -1.0, 1.0);
-    v.truth("locked", point.locked);
+    v.rare().number("bend", point.bend, -1.0, 1.0);
+    v.rare().truth("locked", point.locked);
 }
 
 template <class V, class T>
@@ -80,7 +81,7 @@ void target_fields(V& v, T& target) {
 
 template <class V, class T>
 void rule_fields(V& v, T& rule) {
-    v.text("word", rule.word, limits::longest_name);
+    v.rare().text("word", rule.word, limits::longest_name);
     v.optional_word("family", rule.family, family_names);
     v.optional_word("kind", rule.kind, kind_names);
 }
@@ -113,8 +114,8 @@ void mixed_fields(V& v, T& row) {
     v.number("trim_db", row.trim_db, -trim_max_db, trim_max_db);
     v.number("pan", row.pan, -1.0, 1.0);
     v.number("width", row.width, 0.0, 2.0);
-    v.integer("output", row.output, 0, static_cast<int64_t>(limits::largest_id));
-    v.truth("chain_out", row.chain_out);
+    v.rare().integer("output", row.output, 0, static_cast<int64_t>(limits::largest_id));
+    v.rare().truth("chain_out", row.chain_out);
 }
 
 /// Of one in a chain; its values are visited by `value`.
@@ -124,8 +125,8 @@ void processor_fields(V& v, T& processor) {
     v.text("type", processor.type, limits::longest_name);
     v.truth("in", processor.in);
     v.truth("match", processor.match);
-    v.number("match_db", processor.match_db, -match_max_db, match_max_db);
-    v.integer("key", processor.key, 0, static_cast<int64_t>(limits::largest_id));
+    v.rare().number("match_db", processor.match_db, -match_max_db, match_max_db);
+    v.rare().integer("key", processor.key, 0, static_cast<int64_t>(limits::largest_id));
 }
 
 template <class V, class T>
@@ -135,29 +136,29 @@ void send_fields(V& v, T& send) {
     v.level("level_db", send.level_db);
     v.truth("before_fader", send.before_fader);
     v.truth("in", send.in);
-    v.truth("own_pan", send.own_pan);
-    v.number("pan", send.pan, -1.0, 1.0);
+    v.rare().truth("own_pan", send.own_pan);
+    v.rare().number("pan", send.pan, -1.0, 1.0);
 }
 
 template <class V, class T>
 void track_fields(V& v, T& track) {
     mixed_fields(v, track);
-    v.word("channels", track.source.channels, channels_names);
-    v.integer("channel", track.source.channel, 0, most_channels - 1);
-    v.truth("offset_removed", track.source.offset_removed);
-    v.truth("anchor", track.anchor);
-    v.text("note", track.note, limits::longest_text);
-    v.truth("passes_ceiling", track.passes_ceiling);
+    v.rare().word("channels", track.source.channels, channels_names);
+    v.rare().integer("channel", track.source.channel, 0, most_channels - 1);
+    v.rare().truth("offset_removed", track.source.offset_removed);
+    v.rare().truth("anchor", track.anchor);
+    v.rare().text("note", track.note, limits::longest_text);
+    v.rare().truth("passes_ceiling", track.passes_ceiling);
     v.truth("polarity_inverted", track.polarity_inverted);
     v.truth("locked", track.locked);
     v.number("delay_samples", track.delay_samples, -limits::most_delay_samples, limits::most_delay_samples);
-    v.truth("sides_apart", track.sides_apart);
+    v.rare().truth("sides_apart", track.sides_apart);
     v.number("left_pan", track.left_pan, -1.0, 1.0);
     v.number("right_pan", track.right_pan, -1.0, 1.0);
-    v.number("low_centre_hz", track.low_centre_hz, 0.0, low_centre_max_hz);
+    v.rare().number("low_centre_hz", track.low_centre_hz, 0.0, low_centre_max_hz);
     if (track.low_centre_hz > 0.0 && track.low_centre_hz < low_centre_min_hz)
         v.complain("low_centre_hz", said("must be 0, or 40 and more"));
-    v.truth("solo_safe", track.solo_safe);
+    v.rare().truth("solo_safe", track.solo_safe);
 }
 
 /// Of the stretch that staging leaves aside.
@@ -184,9 +185,9 @@ void limit_fields(V& v, T& own) {
 template <class V, class T>
 void hand_off_fields(V& v, T& hand_off) {
     v.word("profile", hand_off.profile, profile_names);
-    v.word("main_chain", hand_off.main_chain, main_chain_names);
+    v.rare().word("main_chain", hand_off.main_chain, main_chain_names);
     v.text("notes", hand_off.notes, limits::longest_text);
-    v.truth("listening_notes_on_sheet", hand_off.listening_notes_on_sheet);
+    v.rare().truth("listening_notes_on_sheet", hand_off.listening_notes_on_sheet);
 }
 
 template <class V, class T>
@@ -198,7 +199,7 @@ void recording_fields(V& v, T& recording) {
     v.optional_number("integrated_lufs", recording.integrated_lufs, -400.0, 400.0);
     v.optional_number("sample_peak_dbfs", recording.sample_peak_dbfs, -400.0, 400.0);
     v.optional_number("true_peak_dbtp", recording.true_peak_dbtp, -400.0, 400.0);
-    v.number("starts_s", recording.starts_s, -limits::latest_s, limits::latest_s);
+    v.rare().number("starts_s", recording.starts_s, -limits::latest_s, limits::latest_s);
 }
 
 template <class V, class T>
@@ -206,8 +207,8 @@ void recording_passage_fields(V& v, T& passage) {
     v.text("name", passage.name, limits::longest_name);
     v.number("from_s", passage.from_s, 0.0, limits::latest_s);
     v.number("to_s", passage.to_s, 0.0, limits::latest_s);
-    v.optional_number("song_from_s", passage.song_from_s, 0.0, limits::latest_s);
-    v.optional_number("song_to_s", passage.song_to_s, 0.0, limits::latest_s);
+    v.rare().optional_number("song_from_s", passage.song_from_s, 0.0, limits::latest_s);
+    v.rare().optional_number("song_to_s", passage.song_to_s, 0.0, limits::latest_s);
     if (passage.to_s < passage.from_s) v.complain("to_s", said("is before from_s"));
     if (passage.song_from_s.has_value() != passage.song_to_s.has_value())
         v.complain("song_to_s", said("must be there with song_from_s, or neither"));
@@ -241,8 +242,8 @@ template <class V, class T>
 void session_fields(V& v, T& session) {
     v.integer("sample_rate", session.sample_rate, 8000, 768000);
     v.word("pan_law", session.pan_law, pan_law_names);
-    v.truth("rides_bypassed", session.rides_bypassed);
-    v.truth("chains_out", session.chains_out);
+    v.rare().truth("rides_bypassed", session.rides_bypassed);
+    v.rare().truth("chains_out", session.chains_out);
     v.integer("next_id", session.next_id, 1, static_cast<int64_t>(limits::largest_id) + 1);
 }
 
@@ -250,7 +251,7 @@ void session_fields(V& v, T& session) {
 template <class V, class T>
 void main_fields(V& v, T& session) {
     v.level("fader_db", session.main_fader_db);
-    v.truth("chain_out", session.main_chain_out);
+    v.rare().truth("chain_out", session.main_chain_out);
 }
 
 }  // namespace isotonus

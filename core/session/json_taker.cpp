@@ -176,11 +176,10 @@ class DocumentMaker {
 
 json point_json(const RidePoint& p) {
     constexpr std::array names{"line", "step", "bend", "smooth"};
-    return {{"time_s", p.time_s},
-            {"value", p.value},
-            {"segment", names[static_cast<size_t>(p.segment)]},
-            {"bend", p.bend},
-            {"locked", p.locked}};
+    json point{{"time_s", p.time_s}, {"value", p.value}, {"segment", names[static_cast<size_t>(p.segment)]}};
+    if (p.bend != RidePoint().bend) point["bend"] = p.bend;
+    if (p.locked) point["locked"] = true;
+    return point;
 }
 
 json PointLists::name_of(size_t list) {

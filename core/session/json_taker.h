@@ -48,6 +48,7 @@ class Taker {
             complain(said("must be an object"));
     }
 
+    Taker& rare() { return *this; }  ///< whatever is not there stays as it is
     void number(const char* key, double& to, double low, double high) {
         const nlohmann::json* v = take(key);
         if (!v) return;

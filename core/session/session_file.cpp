@@ -6,7 +6,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/session/fields.h"
-#include "core/session/json_taker.h"
+#include "core/session/json_giver.h"
 #include "core/session/validate.h"
 #include "core/shape/chain.h"
 #include "core/shape/plugin_registry.h"
@@ -18,15 +18,6 @@ using nlohmann::json;
 namespace {
 
 constexpr const char* session_format = "isotonus-session";
-
-json level_to_json(double level_db) { return std::isinf(level_db) ? json(nullptr) : json(level_db); }
-
-json optional_to_json(const std::optional<double>& value) { return value ? json(*value) : json(nullptr); }
-
-template <class Names, class Word>
-const char* name_in(const Names& names, Word word) {
-    return names[static_cast<size_t>(word)];
-}
 
 // Paths are text in a session file.  One that is no UTF-8 stands there as well as it can be shown, and beside it are
 // its bytes in hexadecimal, which count.
@@ -66,15 +57,13 @@ Item item_from(json j, const std::string& place, std::string* fault, std::initia
 
 // --- rows -----------------------------------------------------------------------------------------------------------
 
-json points_of(const Curve& ride) {
+json points_of(const Curve& ride, const ParameterInfo& info) {
     json points = json::array();
     for (const RidePoint& p : ride.points) {
-        json point = kept(p.unknown);
-        point["time_s"] = p.time_s;
-        point["value"] = p.value;
-        point["segment"] = name_in(segment_names, p.segment);
+        json point = given(p.unknown, [&](Giver& g) { point_fields(g, p, info); });
+        // How far it bends counts only where it does.
         if (p.segment == Segment::bend) point["bend"] = p.bend;
-        if (p.locked) point["locked"] = true;
+        if (p.segment != Segment::bend) point.erase("bend");
         points.push_back(std::move(point));
     }
     return points;
@@ -84,7 +73,7 @@ json points_of(const Curve& ride) {
 void put_rides_of(json& j, const Rides& rides, const std::function<bool(Parameter)>& is_meant) {
     for (const auto& [parameter, curve] : rides.all()) {
         if (!is_meant(parameter)) continue;
-        j["rides"][parameter.info().id] = points_of(*curve);
+        j["rides"][parameter.info().id] = points_of(*curve, parameter.info());
         if (rides.is_out(parameter)) j["rides_out"].push_back(parameter.info().id);
     }
 }
@@ -186,17 +175,11 @@ void take_rides(Taker& t, Rides& rides, RowKind kind, const Reading& reading) {
 json chain_to_json(const Chain& chain, const Rides& rides, const fs::path& folder) {
     json list = json::array();
     for (const Processor& p : chain) {
-        json j = kept(p.unknown);
-        j["id"] = p.id;
-        j["type"] = p.type;
+        json j = given(p.unknown, [&](Giver& g) { processor_fields(g, p); });
         if (is_plugin(p.type)) {
             j["type"] = "lv2";
             j["uri"] = uri_of_type(p.type);
         }
-        j["in"] = p.in;
-        j["match"] = p.match;
-        if (p.match_db != 0.0) j["match_db"] = p.match_db;
-        if (p.key != 0) j["key"] = p.key;
         if (!p.impulse.empty()) put_path(j, "impulse", p.impulse, folder);
         for (const auto& [id, value] : p.values) {
             const ParameterInfo* info = parameter_of(p, id);
@@ -261,14 +244,8 @@ namespace {
 json sends_to_json(const Sends& sends, const Rides& rides) {
     json list = json::array();
     for (const Send& s : sends) {
-        json j = kept(s.unknown);
-        j["id"] = s.id;
-        j["to"] = s.to;
-        j["level_db"] = level_to_json(s.level_db);
-        j["before_fader"] = s.before_fader;
-        j["in"] = s.in;
-        if (s.own_pan) j["own_pan"] = true;
-        if (s.own_pan || s.pan != 0.0) j["pan"] = s.pan;
+        json j = given(s.unknown, [&](Giver& g) { send_fields(g, s); });
+        if (s.own_pan) j["pan"] = s.pan;
         put_rides_of(j, rides, [&](Parameter of) { return of.send() == s.id; });
         list.push_back(std::move(j));
     }
@@ -286,73 +263,38 @@ void take_sends(Taker& t, Sends& sends, Rides& rides, const Reading& reading) {
     });
 }
 
-json row_to_json(const UnknownKeys& unknown, TrackId id, const std::string& name, const std::optional<Family>& family,
-                 double fader_db, int ink, const Rides& rides) {
-    json j = kept(unknown);
-    j["id"] = id;
-    j["name"] = name;
-    if (family) j["family"] = family_name(*family);
-    j["fader_db"] = level_to_json(fader_db);
-    j["ink"] = ink;
-    put_rides(j, rides);
-    return j;
+/// What tracks and buses have beside their fields.
+template <class Row>
+void put_mixed(json& j, const Row& row, const fs::path& folder) {
+    put_rides(j, row.rides);
+    if (!row.chain.empty()) j["chain"] = chain_to_json(row.chain, row.rides, folder);
+    if (!row.sends.empty()) j["sends"] = sends_to_json(row.sends, row.rides);
 }
 
-/// What tracks and buses have.
-template <class Row>
-json mixed_to_json(const Row& row, const fs::path& folder) {
-    json j = row_to_json(row.unknown, row.id, row.name, row.family, row.fader_db, row.ink, row.rides);
-    j["trim_db"] = row.trim_db;
-    j["pan"] = row.pan;
-    j["width"] = row.width;
-    j["mute"] = row.mute;
-    j["solo"] = row.solo;
-    if (row.output != main_output) j["output"] = row.output;
-    if (!row.chain.empty()) j["chain"] = chain_to_json(row.chain, row.rides, folder);
-    if (row.chain_out) j["chain_out"] = true;
-    if (!row.sends.empty()) j["sends"] = sends_to_json(row.sends, row.rides);
+json bus_to_json(const Bus& bus, const fs::path& folder) {
+    json j = given(bus.unknown, [&](Giver& g) { mixed_fields(g, bus); });
+    put_mixed(j, bus, folder);
     return j;
 }
 
 json track_to_json(const Track& t, const fs::path& folder) {
-    json j = mixed_to_json(t, folder);
+    json j = given(t.unknown, [&](Giver& g) { track_fields(g, t); });
+    put_mixed(j, t, folder);
     const Source& source = t.source;
     put_path(j, "file", source.file, folder);
     if (!source.right_file.empty()) put_path(j, "right_file", source.right_file, folder);
-    if (source.channels != Channels::as_recorded) j["channels"] = name_in(channels_names, source.channels);
     if (source.channels == Channels::one) j["channel"] = source.channel;
-    if (source.offset_removed) j["offset_removed"] = true;
-    for (const Clip& c : source.clips) {
-        json clip = kept(c.unknown);
-        clip["start"] = c.start;
-        clip["offset"] = c.offset;
-        clip["frames"] = c.frames;
-        clip["gain_db"] = c.gain_db;
-        clip["fade_in"] = c.fade_in;
-        clip["fade_out"] = c.fade_out;
-        j["clips"].push_back(std::move(clip));
-    }
-    if (t.anchor) j["anchor"] = true;
-    if (!t.note.empty()) j["note"] = t.note;
+    for (const Clip& c : source.clips) j["clips"].push_back(given(c.unknown, [&](Giver& g) { clip_fields(g, c); }));
     if (t.count_spikes) j["count_spikes"] = *t.count_spikes;
-    if (t.passes_ceiling) j["passes_ceiling"] = true;
     j["kind"] = t.kind ? kind_name(*t.kind) : "auto";
     if (t.target) j["target"] = target_to_json(*t.target);
-    j["polarity_inverted"] = t.polarity_inverted;
-    j["locked"] = t.locked;
-    if (t.delay_samples == std::floor(t.delay_samples))
-        j["delay_samples"] = static_cast<int64_t>(t.delay_samples);
-    else
-        j["delay_samples"] = t.delay_samples;
-    if (t.sides_apart) j["sides_apart"] = true;
-    if (t.sides_apart || t.left_pan != -1.0 || t.right_pan != 1.0) {
-        j["left_pan"] = t.left_pan;
-        j["right_pan"] = t.right_pan;
+    if (t.delay_samples == std::floor(t.delay_samples)) j["delay_samples"] = static_cast<int64_t>(t.delay_samples);
+    if (!t.sides_apart && t.left_pan == -1.0 && t.right_pan == 1.0) {
+        j.erase("left_pan");
+        j.erase("right_pan");
     }
-    if (t.low_centre_hz > 0.0) j["low_centre_hz"] = t.low_centre_hz;
-    if (t.solo_safe) j["solo_safe"] = true;
     if (t.staged_without)
-        j["staged_without"] = {{"from_s", t.staged_without->from_s}, {"to_s", t.staged_without->to_s}};
+        j["staged_without"] = given(nullptr, [&](Giver& g) { left_out_fields(g, *t.staged_without); });
     return j;
 }
 
@@ -412,9 +354,10 @@ std::vector<TrackId> ids_from(const json& j, const std::string& place, std::stri
 }
 
 json group_to_json(const ControlGroup& g) {
-    json j = row_to_json(g.unknown, g.id, g.name, g.family, g.fader_db, g.ink, g.rides);
-    if (g.mute) j["mute"] = true;
-    if (g.solo) j["solo"] = true;
+    json j = given(g.unknown, [&](Giver& giver) { row_fields(giver, g); });
+    if (!g.mute) j.erase("mute");
+    if (!g.solo) j.erase("solo");
+    put_rides(j, g.rides);
     j["members"] = g.members;
     return j;
 }
@@ -428,44 +371,12 @@ ControlGroup group_from(json j, const std::string& place, const Reading& reading
     });
 }
 
-// --- sections, tempo, hand-off, recordings
-// ----------------------------------------------------------------------------
-
-json section_to_json(const Section& section) {
-    json j = kept(section.unknown);
-    j["name"] = section.name;
-    j["start_s"] = section.start_s;
-    j["ink"] = section.ink;
-    return j;
-}
-
-json mark_to_json(const TempoMark& mark) {
-    json j = kept(mark.unknown);
-    j["time_s"] = mark.time_s;
-    j["quarters_a_minute"] = mark.quarters_a_minute;
-    j["beats"] = mark.beats;
-    j["beat_unit"] = mark.beat_unit;
-    return j;
-}
+// --- hand-off, recordings, blind comparisons
+// --------------------------------------------------------------------------
 
 json hand_off_to_json(const HandOff& h) {
-    const HandOffLimits& l = h.own;
-    json own = kept(l.unknown);
-    own["most_peak_dbfs"] = l.most_peak_dbfs;
-    own["least_peak_dbfs"] = l.least_peak_dbfs;
-    own["most_true_peak_dbtp"] = l.most_true_peak_dbtp;
-    own["least_lufs"] = optional_to_json(l.least_lufs);
-    own["most_lufs"] = optional_to_json(l.most_lufs);
-    own["longest_silence_s"] = l.longest_silence_s;
-    own["most_dc"] = l.most_dc;
-    own["most_mono_loss_db"] = l.most_mono_loss_db;
-    own["tail_dbfs"] = l.tail_dbfs;
-    json j = kept(h.unknown);
-    j["profile"] = name_in(profile_names, h.profile);
-    if (h.main_chain != MainChain::out) j["main_chain"] = name_in(main_chain_names, h.main_chain);
-    j["notes"] = h.notes;
-    if (h.listening_notes_on_sheet) j["listening_notes_on_sheet"] = true;
-    j["own"] = own;
+    json j = given(h.unknown, [&](Giver& g) { hand_off_fields(g, h); });
+    j["own"] = given(h.own.unknown, [&](Giver& g) { limit_fields(g, h.own); });
     return j;
 }
 
@@ -483,25 +394,11 @@ HandOff hand_off_from(json given, std::string* fault) {
 }
 
 json recording_to_json(const Recording& r, const fs::path& folder) {
-    json j = kept(r.unknown);
-    j["name"] = r.name;
+    json j = given(r.unknown, [&](Giver& g) { recording_fields(g, r); });
     put_path(j, "file", r.file, folder);
-    j["reference"] = r.reference;
-    j["made"] = r.made;
-    j["note"] = r.note;
-    j["integrated_lufs"] = optional_to_json(r.integrated_lufs);
-    j["sample_peak_dbfs"] = optional_to_json(r.sample_peak_dbfs);
-    j["true_peak_dbtp"] = optional_to_json(r.true_peak_dbtp);
-    if (r.starts_s != 0.0) j["starts_s"] = r.starts_s;
     if (!r.session.empty()) put_path(j, "session", r.session, folder);
-    for (const RecordingPassage& p : r.passages) {
-        json passage = kept(p.unknown);
-        passage["name"] = p.name;
-        passage["from_s"] = p.from_s;
-        passage["to_s"] = p.to_s;
-        if (p.tied()) passage["song_from_s"] = *p.song_from_s, passage["song_to_s"] = *p.song_to_s;
-        j["passages"].push_back(std::move(passage));
-    }
+    for (const RecordingPassage& p : r.passages)
+        j["passages"].push_back(given(p.unknown, [&](Giver& g) { recording_passage_fields(g, p); }));
     return j;
 }
 
@@ -518,22 +415,10 @@ Recording recording_from(json j, const std::string& place, const fs::path& folde
     });
 }
 
-json note_to_json(const ListeningNote& n) {
-    json j = kept(n.unknown);
-    j["time_s"] = n.time_s;
-    j["text"] = n.text;
-    j["heard_on"] = n.heard_on;
-    j["made"] = n.made;
-    j["done"] = n.done;
-    return j;
-}
-
 json blind_to_json(const BlindResult& b) {
-    json j = kept(b.unknown);
-    j["made"] = b.made;
-    j["question"] = b.question;
+    json j = given(b.unknown, [&](Giver& g) { blind_result_fields(g, b); });
     for (size_t n = 0; n < b.versions.size(); ++n)
-        j["versions"].push_back({{"name", b.versions[n]}, {"chosen", b.chosen[n]}});
+        j["versions"].push_back(given(nullptr, [&](Giver& g) { blind_version_fields(g, b.versions[n], b.chosen[n]); }));
     return j;
 }
 
@@ -571,35 +456,31 @@ void give_ids(Session& s) {
 }  // namespace
 
 std::string session_to_json(const Session& s, const fs::path& folder) {
-    json j = kept(s.unknown);
+    json j = given(s.unknown, [&](Giver& g) { session_fields(g, s); });
     j["format"] = session_format;
     j["version"] = session_version;
-    j["sample_rate"] = s.sample_rate;
-    j["next_id"] = s.next_id;
-    j["pan_law"] = name_in(pan_law_names, s.pan_law);
     j["target_sheet"] = sheet_to_json(s.targets);
     j["tracks"] = json::array();
     for (const auto& track : s.tracks) j["tracks"].push_back(track_to_json(*track, folder));
-    for (const Bus& b : s.buses) j["buses"].push_back(mixed_to_json(b, folder));
+    for (const Bus& b : s.buses) j["buses"].push_back(bus_to_json(b, folder));
     for (const ControlGroup& g : s.groups) j["control_groups"].push_back(group_to_json(g));
     const bool any_selection =
         std::any_of(s.selections.begin(), s.selections.end(), [](const auto& x) { return !x.empty(); });
     if (any_selection) j["selections"] = s.selections;
     if (!s.anchor_order.empty()) j["anchor_order"] = s.anchor_order;
     j["sections"] = json::array();
-    for (const Section& section : s.sections) j["sections"].push_back(section_to_json(section));
-    for (const TempoMark& mark : s.tempo) j["tempo"].push_back(mark_to_json(mark));
-    if (s.rides_bypassed) j["rides_bypassed"] = true;
-    if (s.chains_out) j["chains_out"] = true;
+    for (const Section& section : s.sections)
+        j["sections"].push_back(given(section.unknown, [&](Giver& g) { section_fields(g, section); }));
+    for (const TempoMark& mark : s.tempo)
+        j["tempo"].push_back(given(mark.unknown, [&](Giver& g) { tempo_fields(g, mark); }));
     if (s.hand_off != HandOff{}) j["hand_off"] = hand_off_to_json(s.hand_off);
     for (const Recording& r : s.recordings) j["recordings"].push_back(recording_to_json(r, folder));
-    for (const ListeningNote& n : s.notes) j["listening_notes"].push_back(note_to_json(n));
+    for (const ListeningNote& n : s.notes)
+        j["listening_notes"].push_back(given(n.unknown, [&](Giver& g) { listening_note_fields(g, n); }));
     for (const BlindResult& b : s.blind_results) j["blind_comparisons"].push_back(blind_to_json(b));
-    json main = kept(s.unknown_main);
-    main["fader_db"] = level_to_json(s.main_fader_db);
+    json main = given(s.unknown_main, [&](Giver& g) { main_fields(g, s); });
     put_rides(main, s.main_rides);
     if (!s.main_chain.empty()) main["chain"] = chain_to_json(s.main_chain, s.main_rides, folder);
-    if (s.main_chain_out) main["chain_out"] = true;
     j["main"] = main;
     return j.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
 }

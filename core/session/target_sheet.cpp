@@ -2,7 +2,7 @@
 
 #include "core/files/paths.h"
 #include "core/session/fields.h"
-#include "core/session/json_taker.h"
+#include "core/session/json_giver.h"
 
 namespace isotonus {
 
@@ -41,12 +41,7 @@ const Target& target_for(const TargetSheet& sheet, const std::string& name, Fami
 }
 
 json target_to_json(const Target& t) {
-    json j = kept(t.unknown);
-    j["measure"] = measure_name(t.measure);
-    j["low_dbfs"] = t.low_dbfs;
-    j["aim_dbfs"] = t.aim_dbfs;
-    j["high_dbfs"] = t.high_dbfs;
-    return j;
+    return given(t.unknown, [&](Giver& g) { target_fields(g, t); });
 }
 
 Target target_from(const json& given, const std::string& place, Target target, std::string* fault) {
@@ -57,23 +52,15 @@ Target target_from(const json& given, const std::string& place, Target target, s
 }
 
 json sheet_to_json(const TargetSheet& s) {
-    json j = kept(s.unknown);
-    j["name"] = s.name;
+    json j = given(s.unknown, [&](Giver& g) { sheet_fields(g, s); });
     j["rules"] = json::array();
     for (const TargetRule& r : s.rules) {
-        json rule = kept(r.unknown);
+        json rule = given(r.unknown, [&](Giver& g) { rule_fields(g, r); });
         rule["target"] = target_to_json(r.target);
-        if (!r.word.empty()) rule["word"] = r.word;
-        if (r.family) rule["family"] = family_name(*r.family);
-        if (r.kind) rule["kind"] = kind_name(*r.kind);
         j["rules"].push_back(rule);
     }
     j["percussive"] = target_to_json(s.percussive);
     j["sustained"] = target_to_json(s.sustained);
-    j["peak_ceiling_dbfs"] = s.peak_ceiling_dbfs;
-    j["count_spikes"] = s.count_spikes;
-    j["mains_low_dbfs"] = s.mains_low_dbfs;
-    j["mains_high_dbfs"] = s.mains_high_dbfs;
     return j;
 }
 

@@ -35,6 +35,7 @@ class LimitCheck {
         place_.pop_back();
     }
 
+    LimitCheck& rare() { return *this; }
     void number(const char* key, double value, double low, double high) {
         if (!std::isfinite(value))
             complain(key, said("must be a number"));

@@ -16,13 +16,13 @@ namespace {
 /// silence.
 template <class Use>
 Result<void> read_in_windows(const Material& material, int64_t piece, int64_t hop, Progress* progress, const Use& use) {
-    auto reader = open_material(material);
+    auto reader = material.open();
     if (!reader) return tl::unexpected(reader.error());
-    std::vector<float> samples(static_cast<size_t>(piece * material.ready.channels));
-    for (int64_t at = 0; at < material.ready.frames; at += hop) {
+    std::vector<float> samples(static_cast<size_t>(piece * material.channels()));
+    for (int64_t at = 0; at < material.frames(); at += hop) {
         if (progress && progress->cancelled()) return stopped();
         if (auto done = (*reader)->read(at, piece, samples.data()); !done) return done;
-        use(samples.data(), std::min(piece, material.ready.frames - at));
+        use(samples.data(), std::min(piece, material.frames() - at));
     }
     return {};
 }
@@ -36,7 +36,7 @@ double share_passed(double hz, double cut_hz, double slope_db) {
 
 Result<LongTermSpectrum> spectrum_of(const Material& material, Progress* progress) {
     constexpr int64_t piece = 16384;
-    SpectrumMeter meter(material.ready.channels, material.ready.rate);
+    SpectrumMeter meter(material.channels(), material.rate());
     const auto read = read_in_windows(material, piece, piece, progress,
                                       [&](const float* samples, int64_t frames) { meter.add(samples, frames); });
     if (!read) return tl::unexpected(read.error());
@@ -93,8 +93,8 @@ double trouble_edge_hz(double band) { return trouble_from_hz * std::pow(2.0, ban
 
 Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most, Progress* progress) {
     constexpr double stands_out_db = 6.0, tone_db = 24.0, least_share = 0.5, sounds_db = 40.0;
-    const int channels = material.ready.channels;
-    const double bin_hz = static_cast<double>(material.ready.rate) / trouble_frames;
+    const int channels = material.channels();
+    const double bin_hz = static_cast<double>(material.rate()) / trouble_frames;
     using Bands = std::array<double, trouble_bands>;
     std::vector<Bands> all;
     std::vector<double> fine(trouble_frames / 2 + 1), loud;
@@ -240,7 +240,7 @@ Result<double> low_power(const RowTap& tap, FrameReader& reader, RealFft& fft, i
     std::vector<float> samples(frames * channels);
     if (auto done = reader.read(frame - tap.delay_samples, fft.size(), samples.data()); !done)
         return tl::unexpected(done.error());
-    const double bin_hz = static_cast<double>(tap.material->ready.rate) / fft.size();
+    const double bin_hz = static_cast<double>(tap.material->rate()) / fft.size();
     double sum = 0.0;
     for (size_t c = 0; c < channels; ++c) {
         const auto time = fft.time();
@@ -265,10 +265,10 @@ Result<std::optional<DuckAdvice>> duck_advice(const RowTap& row, double row_db, 
                                               Progress* progress) {
     constexpr double apart_db = 6.0, most_db = 12.0;
     const LevelSummary& s = key.material->summary;
-    const int rate = key.material->ready.rate;
+    const int rate = key.material->rate();
     const std::vector<double> hits = hits_of(s, rate);
     if (hits.empty()) return std::optional<DuckAdvice>();
-    auto row_reader = open_material(*row.material), key_reader = open_material(*key.material);
+    auto row_reader = row.material->open(), key_reader = key.material->open();
     if (!row_reader) return tl::unexpected(row_reader.error());
     if (!key_reader) return tl::unexpected(key_reader.error());
     RealFft fft(RealFft::fast_size(rate / 8));

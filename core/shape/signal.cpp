@@ -21,58 +21,98 @@ constexpr int64_t block_frames = LevelSummary::block_frames;
 
 }  // namespace
 
-std::shared_ptr<Signal> Signal::to_make(const SignalRecipe& whole, const SignalRecipe& run, size_t first,
-                                        bool streamed) {
-    auto signal = std::make_shared<Signal>();
-    signal->recipe_ = whole;
-    signal->run_ = run;
-    signal->key_ = signal_key(whole);
-    signal->frames_ = frames_of(run);
-    signal->streamed_ = streamed;
-    const size_t places = whole.chain.size();
-    signal->reductions_.resize(places);
-    signal->passed_.resize(places);
-    signal->faults_.resize(places);
-    if (!streamed) signal->kept_ = Spooled::reserve(signal->frames_ * whole.source.channels()).value_or(nullptr);
-    signal->making_ = std::make_shared<SignalMaking>(*signal, first);
-    return signal;
+SignalState::SignalState(const SignalRecipe& of)
+    : recipe(of),
+      run(of),
+      key(signal_key(of)),
+      frames(frames_of(of)),
+      reductions(of.chain.size()),
+      passed(of.chain.size()),
+      faults(of.chain.size()) {}
+
+std::shared_ptr<SignalState> SignalState::to_make(const SignalRecipe& whole, const SignalRecipe& run, size_t first,
+                                                  bool streamed) {
+    auto state = std::make_shared<SignalState>(whole);
+    state->run = run;
+    state->frames = frames_of(run);
+    state->streamed = streamed;
+    if (!streamed) state->kept = Spooled::reserve(state->frames * whole.source.channels()).value_or(nullptr);
+    state->making = std::make_shared<SignalMaking>(*state, first);
+    return state;
 }
 
-std::optional<std::vector<std::byte>> Signal::checkpoint(size_t number) const {
-    std::vector<std::byte> state(state_bytes_);
-    const size_t at = number * state_bytes_;
-    if (!kept_checkpoints_) {
-        std::copy_n(checkpoints_.begin() + static_cast<std::ptrdiff_t>(at), state_bytes_, state.begin());
+std::optional<std::vector<std::byte>> SignalState::checkpoint(size_t number) const {
+    std::vector<std::byte> state(state_bytes);
+    const size_t at = number * state_bytes;
+    if (!kept_checkpoints) {
+        std::copy_n(checkpoints.begin() + static_cast<std::ptrdiff_t>(at), state_bytes, state.begin());
         return state;
     }
     // Whole floats around it: states are as long as they are.
     constexpr size_t width = sizeof(float);
-    const size_t first = at / width, last = (at + state_bytes_ + width - 1) / width;
+    const size_t first = at / width, last = (at + state_bytes + width - 1) / width;
     std::vector<float> around(last - first);
-    if (!kept_checkpoints_->read(static_cast<int64_t>(first), around.data(), std::ssize(around))) return std::nullopt;
-    std::memcpy(state.data(), reinterpret_cast<const std::byte*>(around.data()) + (at - first * width), state_bytes_);
+    if (!kept_checkpoints->read(static_cast<int64_t>(first), around.data(), std::ssize(around))) return std::nullopt;
+    std::memcpy(state.data(), reinterpret_cast<const std::byte*>(around.data()) + (at - first * width), state_bytes);
     return state;
 }
 
-void Signal::keep_checkpoints() {
-    checkpoint_bytes_ = checkpoints_.size();
-    const size_t floats = (checkpoint_bytes_ + sizeof(float) - 1) / sizeof(float);
-    auto kept = Spooled::reserve(static_cast<int64_t>(floats));
-    checkpoints_.resize(floats * sizeof(float));
-    if (kept && (*kept)->write(0, reinterpret_cast<const float*>(checkpoints_.data()), static_cast<int64_t>(floats))) {
-        kept_checkpoints_ = *kept;
-        checkpoints_ = std::vector<std::byte>();  // which gives its memory back
+void SignalState::keep_checkpoints() {
+    checkpoint_bytes = checkpoints.size();
+    const size_t floats = (checkpoint_bytes + sizeof(float) - 1) / sizeof(float);
+    auto spool = Spooled::reserve(static_cast<int64_t>(floats));
+    checkpoints.resize(floats * sizeof(float));
+    if (spool && (*spool)->write(0, reinterpret_cast<const float*>(checkpoints.data()), static_cast<int64_t>(floats))) {
+        kept_checkpoints = *spool;
+        checkpoints = std::vector<std::byte>();  // which gives its memory back
     } else {
-        checkpoints_.shrink_to_fit();
+        checkpoints.shrink_to_fit();
     }
 }
 
-bool Signal::is_being_made() const { return making_ && !making_->is_finished(); }
-bool Signal::is_kept() const { return kept_ && !(making_ && making_->is_lost()); }
+bool SignalState::is_being_made() const { return making && !making->is_finished(); }
+bool SignalState::is_kept() const { return kept && !(making && making->is_lost()); }
+
+Signal::Signal(std::shared_ptr<SignalState> state)
+    : state_(std::move(state)), origin_(state_->recipe.source.material->origin()) {
+    const Material& before = *state_->recipe.source.material;
+    origin_.channels = before.channels();
+    origin_.rate = before.rate();
+    origin_.lead = 0;  // a signal is in the song's time
+    origin_.frames = state_->frames;
+}
+
+const SignalRecipe& Signal::recipe() const { return state_->recipe; }
+const std::string& Signal::key() const { return state_->key; }
+bool Signal::is_provisional() const { return state_->provisional; }
+size_t Signal::checkpoint_bytes() const { return state_->checkpoint_bytes; }
+
+std::string Signal::fault(size_t place) const {
+    return place < state_->faults.size() ? state_->faults[place] : std::string();
+}
+
+std::string Signal::content_key() const {
+    return fmt::format("signal {} {} {}", key(), static_cast<int>(origin_.source.band), origin_.source.crossover_hz);
+}
+
+Result<void> Signal::unchanged(Seen& seen) const {
+    if (!seen.insert(this).second) return {};
+    const SignalRecipe& made_of = recipe();
+    std::vector<const RowTap*> taps{&made_of.source};
+    for (const auto& [row, tap] : made_of.keys) taps.push_back(&tap);
+    for (const auto& [place, tap] : made_of.judged_by) taps.push_back(&tap);
+    for (const RowTap* tap : taps)
+        if (auto same = tap->material->sound->unchanged(seen); !same) return same;
+    if (signal_key(made_of) == key()) return {};
+    for (const Processor& p : made_of.chain)
+        if (!p.impulse.empty() || is_plugin(p.type))
+            return fail(p.impulse.string(), say("'{}' changed after its sound was made; try again", word_of(p.type)));
+    return fail("", said("what a chain is made of changed after its sound was made; try again"));
+}
 
 const std::vector<float>& Signal::reductions(size_t place) const {
     static const std::vector<float> none;
-    return place < reductions_.size() ? reductions_[place] : none;
+    return place < state_->reductions.size() ? state_->reductions[place] : none;
 }
 
 namespace {
@@ -97,23 +137,25 @@ Signal::Reduction summed_up(const std::vector<float>& all, int rate) {
 
 std::optional<Signal::Reduction> Signal::reduction(size_t place) const {
     const std::vector<float>& all = reductions(place);
-    return all.empty() ? std::nullopt : std::optional(summed_up(all, recipe_.sample_rate));
+    return all.empty() ? std::nullopt : std::optional(summed_up(all, recipe().sample_rate));
 }
 
 double Signal::reduced_s(size_t place, double db) const {
     const std::vector<float>& all = reductions(place);
     const auto blocks = std::count_if(all.begin(), all.end(), [db](float r) { return static_cast<double>(r) <= -db; });
-    return static_cast<double>(blocks * block_frames) / recipe_.sample_rate;
+    return static_cast<double>(blocks * block_frames) / recipe().sample_rate;
 }
 
 Level Signal::peak_after_dbfs(size_t place) const {
-    return place < passed_.size() ? level_from_gain(static_cast<double>(passed_[place].peak)) : std::nullopt;
+    const auto& passed = state_->passed;
+    return place < passed.size() ? level_from_gain(static_cast<double>(passed[place].peak)) : std::nullopt;
 }
 
 Level Signal::gain_db(size_t place) const {
-    if (place >= passed_.size() || passed_[place].square_in <= 0.0 || passed_[place].square_out <= 0.0)
-        return std::nullopt;
-    return db_from_power(passed_[place].square_out / passed_[place].square_in);
+    if (place >= state_->passed.size()) return std::nullopt;
+    const ChainRun::Passed& passed = state_->passed[place];
+    if (passed.square_in <= 0.0 || passed.square_out <= 0.0) return std::nullopt;
+    return db_from_power(passed.square_out / passed.square_in);
 }
 
 Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place, Progress* progress) {
@@ -137,18 +179,11 @@ Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place,
     });
 }
 
-std::string material_key(const Material& material) {
-    if (material.maker) return "made " + material.maker->key();
-    if (!material.signal) return source_key(material.ready.source) + "\n" + material.ready.content;
-    const Source& part = material.ready.source;
-    return fmt::format("signal {} {} {}", material.signal->key(), static_cast<int>(part.band), part.crossover_hz);
-}
-
 namespace {
 
 std::string tap_key(const RowTap& tap) {
-    std::string key = material_key(*tap.material);
-    key += fmt::format("\n{} {} {}", tap.delay_samples, tap.gain, tap.material->ready.rate);
+    std::string key = tap.material->sound->content_key();
+    key += fmt::format("\n{} {} {}", tap.delay_samples, tap.gain, tap.material->rate());
     const auto add = [&key](const Curve& curve) {
         for (const RidePoint& p : curve.points)
             key += fmt::format("\n{} {} {} {}", p.time_s, p.value, static_cast<int>(p.segment), p.bend);
@@ -182,17 +217,57 @@ std::string signal_key(const SignalRecipe& recipe) {
     return Hash::name_of(key);
 }
 
+namespace {
+
+class BandOfSignal : public Playable {
+  public:
+    BandOfSignal(std::shared_ptr<const Signal> of, Band band, double crossover_hz)
+        : whole(std::move(of)), origin_(whole->origin()) {
+        origin_.source.band = band;
+        origin_.source.crossover_hz = crossover_hz;
+        if (band == Band::low) origin_.channels = 1;
+        origin_.frames += LowBand(crossover_hz, origin_.rate).reach();
+    }
+    int channels() const override { return origin_.channels; }
+    int rate() const override { return origin_.rate; }
+    int64_t frames() const override { return origin_.frames; }
+    const ReadySource& origin() const override { return origin_; }
+    Result<std::unique_ptr<FrameReader>> open() const override {
+        auto reader = whole->open();
+        if (!reader) return reader;
+        const Source& source = origin_.source;
+        auto band = std::make_unique<BandReader>(std::move(*reader), source.band, source.crossover_hz, origin_.rate);
+        return edged(std::move(band), 0, origin_.frames);
+    }
+    std::string content_key() const override {
+        const Source& source = origin_.source;
+        return fmt::format("signal {} {} {}", whole->key(), static_cast<int>(source.band), source.crossover_hz);
+    }
+    bool is_exact() const override { return whole->is_exact(); }
+    Result<void> unchanged(Seen& seen) const override { return whole->unchanged(seen); }
+
+    const std::shared_ptr<const Signal> whole;
+
+  private:
+    ReadySource origin_;
+};
+
+}  // namespace
+
+std::shared_ptr<const Signal> signal_of(const Material& material) {
+    if (const auto* band = dynamic_cast<const BandOfSignal*>(material.sound.get())) return band->whole;
+    return std::dynamic_pointer_cast<const Signal>(material.sound);
+}
+
 MaterialPtr band_of(const MaterialPtr& whole, Band band, double crossover_hz) {
     auto material = std::make_shared<Material>(*whole);
-    material->ready.source.band = band;
-    material->ready.source.crossover_hz = crossover_hz;
-    if (band == Band::low) material->ready.channels = 1;
-    material->ready.frames += LowBand(crossover_hz, whole->ready.rate).reach();
+    material->sound = std::make_shared<const BandOfSignal>(signal_of(whole), band, crossover_hz);
     return material;
 }
 
 const Material& before_chain(const Material& played) {
-    return played.signal ? *played.signal->recipe().source.material : played;
+    const auto signal = signal_of(played);
+    return signal ? *signal->recipe().source.material : played;
 }
 
 }  // namespace isotonus

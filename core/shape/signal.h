@@ -15,7 +15,6 @@
 #include <map>
 #include <thread>
 
-#include "core/files/spool.h"
 #include "core/measure/material.h"
 #include "core/shape/chain.h"
 
@@ -27,8 +26,8 @@ struct RowTap {
     int64_t delay_samples = 0;
     double gain = 1.0;   ///< trim and polarity, linear
     CurvePtr trim_ride;  ///< dB, added; null: none
-    int channels() const { return material->ready.channels; }
-    int64_t end() const { return std::max<int64_t>(0, material->ready.frames + delay_samples); }
+    int channels() const { return material->channels(); }
+    int64_t end() const { return std::max<int64_t>(0, material->frames() + delay_samples); }
 };
 
 /// All that a signal depends on.
@@ -44,9 +43,6 @@ struct SignalRecipe {
     uint64_t row = 0;  ///< whose it is; the signal does not depend on it
 };
 
-/// Two materials play the same samples when this is the same; of signals also before they are made.
-std::string material_key(const Material& material);
-
 /// Two signals are the same to the bit when this is.  Processors that do nothing are left out of it.
 std::string signal_key(const SignalRecipe& recipe);
 
@@ -58,6 +54,9 @@ class BegunSignal {
   public:
     /// Nothing for one that cannot be read before all of it is there: that of a plug-in.
     static std::optional<BegunSignal> begin(const SignalRecipe& recipe);
+    /// One that is computed once as it is read, in order, by one who reads or several at about the same place; who
+    /// reads elsewhere computes it anew from the song's start.  It never has figures or a summary.
+    static std::optional<BegunSignal> stream(const SignalRecipe& recipe);
     /// It has figures and a summary only once it is finished.
     MaterialPtr material() const { return material_; }
     /// Makes what nobody has read yet.  Fails as reading does, or with "cancelled".
@@ -67,9 +66,6 @@ class BegunSignal {
     std::shared_ptr<Material> material_;
 };
 
-/// A signal that is computed once as it is read, in order, by one who reads or several at about the same place; who
-/// reads elsewhere computes it anew from the song's start.  It has no figures and no summary.  Null as above.
-MaterialPtr stream_signal(const SignalRecipe& recipe);
 /// Computes streamed signals a little ahead of whoever reads them, on `workers` threads, until this goes.
 class StreamsAhead {
   public:
@@ -90,13 +86,24 @@ Result<MaterialPtr> make_band(const MaterialPtr& whole, Band band, double crosso
 /// The same with the figures of the whole signal, at once: for what is not measured either.
 MaterialPtr band_of(const MaterialPtr& whole, Band band, double crossover_hz);
 
-class SignalMaking;
+struct SignalState;
 
-/// What was found while the chain ran.
-class Signal {
+/// What a chain makes, and what was found while it ran.
+class Signal : public Playable {
   public:
-    const SignalRecipe& recipe() const { return recipe_; }
-    const std::string& key() const { return key_; }  ///< signal_key of its recipe
+    explicit Signal(std::shared_ptr<SignalState> state);
+
+    int channels() const override { return origin_.channels; }
+    int rate() const override { return origin_.rate; }
+    int64_t frames() const override { return origin_.frames; }
+    const ReadySource& origin() const override { return origin_; }
+    Result<std::unique_ptr<FrameReader>> open() const override;
+    std::string content_key() const override;
+    bool is_exact() const override { return !is_provisional(); }
+    Result<void> unchanged(Seen& seen) const override;
+
+    const SignalRecipe& recipe() const;
+    const std::string& key() const;  ///< signal_key of its recipe
     /// The deepest reduction of a processor in each block of 256 frames of the song, dB, 0 or below; empty when it does
     /// not turn down or is not at work.
     const std::vector<float>& reductions(size_t place) const;
@@ -114,47 +121,24 @@ class Signal {
     /// silent.
     Level peak_after_dbfs(size_t place) const;
     Level gain_db(size_t place) const;
-    bool is_provisional() const { return provisional_; }
+    bool is_provisional() const;
     /// Why the processor at this place does nothing: a plug-in that went wrong, a file that is missing.  Empty: it
     /// does what it should.
     std::string fault(size_t place) const;
-    size_t checkpoint_bytes() const { return checkpoint_bytes_; }
+    size_t checkpoint_bytes() const;
+    /// For the files of core/shape/signal*.cpp.
+    const std::shared_ptr<SignalState>& state() const { return state_; }
 
   private:
-    friend class SignalReader;
-    friend class KeptReader;
-    friend class StreamReader;
-    friend class SignalMaker;
-    friend class SignalMaking;
-    friend class BegunSignal;
-    friend class StreamsAhead;
-    friend Result<std::unique_ptr<FrameReader>> open_material(const Material&);
-    friend MaterialPtr provisional_signal(const SignalRecipe&);
-    friend MaterialPtr stream_signal(const SignalRecipe&);
-    static std::shared_ptr<Signal> to_make(const SignalRecipe& whole, const SignalRecipe& run, size_t first,
-                                           bool streamed);
-    bool is_being_made() const;
-    bool is_kept() const;
-    SignalRecipe recipe_;
-    SignalRecipe run_;  ///< what is run when it is read: of a chain with a plug-in, what follows its kept sound
-    std::string key_;
-    bool provisional_ = false, streamed_ = false;
-    int64_t frames_ = 0;
-    int64_t spacing_cells_ = 0;  ///< between checkpoints
-    size_t state_bytes_ = 0;
-    /// The states at the start of every so many cells: in memory while it is made, then on the disk while there is
-    /// room.
-    std::optional<std::vector<std::byte>> checkpoint(size_t number) const;  ///< nothing when the disk fails
-    void keep_checkpoints();
-    std::vector<std::byte> checkpoints_;         ///< one after the other, the first at the song's start
-    std::shared_ptr<Spooled> kept_checkpoints_;  ///< the same; null: they are in memory
-    size_t checkpoint_bytes_ = 0;
-    std::vector<std::vector<float>> reductions_;  ///< by place in the chain
-    std::vector<ChainRun::Passed> passed_;        ///< likewise
-    std::vector<std::string> faults_;             ///< likewise
-    std::shared_ptr<Spooled> kept_;               ///< all its samples, interleaved; null: there was no room
-    std::shared_ptr<SignalMaking> making_;        ///< of one that is made from its source on
+    std::shared_ptr<SignalState> state_;
+    ReadySource origin_;
 };
+
+/// The signal that a material plays, or a band of it; null when no chain made it.
+std::shared_ptr<const Signal> signal_of(const Material& material);
+inline std::shared_ptr<const Signal> signal_of(const MaterialPtr& material) {
+    return material ? signal_of(*material) : nullptr;
+}
 
 /// What a row plays as its file gives it: a signal's source; the material itself when it is no signal.
 const Material& before_chain(const Material& played);
@@ -163,8 +147,6 @@ const Material& before_chain(const Material& played);
 /// or with "cancelled".
 Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place, Progress* progress = nullptr);
 
-/// Reads whatever a material is: a file, or a signal.  Not safe to share between threads.
-Result<std::unique_ptr<FrameReader>> open_material(const Material& material);
 /// A signal by running its chain, whether its samples are kept or not.
 Result<std::unique_ptr<FrameReader>> open_running(const std::shared_ptr<const Signal>& signal);
 

@@ -12,16 +12,21 @@ namespace isotonus {
 namespace {
 
 /// What a signal is before it is measured.
-std::shared_ptr<Material> unmeasured(const SignalRecipe& recipe, int64_t frames, std::shared_ptr<const Signal> signal) {
-    const Material& before = *recipe.source.material;
+std::shared_ptr<Material> unmeasured(const std::shared_ptr<SignalState>& state) {
     auto material = std::make_shared<Material>();
-    material->ready = before.ready;
-    material->ready.lead = 0;  // a signal is in the song's time
-    material->ready.frames = frames;
-    material->recorded = before.recorded;
-    material->signal = std::move(signal);
+    material->sound = std::make_shared<const Signal>(state);
+    material->recorded = state->recipe.source.material->recorded;
     return material;
 }
+
+/// The same figures of a signal that was made of others.
+MaterialPtr as_signal(const Material& made, const std::shared_ptr<SignalState>& state) {
+    auto material = std::make_shared<Material>(made);
+    material->sound = std::make_shared<const Signal>(state);
+    return material;
+}
+
+SignalState& state_of(const MaterialPtr& made) { return *signal_of(made)->state(); }
 
 void set_figures(Material& material, Measurer::Outcome outcome) {
     material.measurement = std::move(outcome.measurement);
@@ -37,15 +42,15 @@ void set_figures(Material& material, Measurer::Outcome outcome, const SignalReci
 
 /// Reads all of a material.
 Result<Measurer::Outcome> measure(const Material& material, Progress* progress) {
-    auto reader = open_material(material);
+    auto reader = material.open();
     if (!reader) return tl::unexpected(reader.error());
     constexpr int64_t piece = 8192;
-    const int channels = material.ready.channels;
-    Measurer measurer(channels, material.ready.rate, 1.0f);
+    const int channels = material.channels();
+    Measurer measurer(channels, material.rate(), 1.0f);
     std::vector<float> samples(static_cast<size_t>(piece * channels));
-    for (int64_t at = 0; at < material.ready.frames; at += piece) {
+    for (int64_t at = 0; at < material.frames(); at += piece) {
         if (progress && progress->cancelled()) return stopped();
-        const int64_t frames = std::min(piece, material.ready.frames - at);
+        const int64_t frames = std::min(piece, material.frames() - at);
         if (auto done = (*reader)->read(at, frames, samples.data()); !done) return tl::unexpected(done.error());
         measurer.add(samples.data(), frames);
     }
@@ -106,35 +111,30 @@ class SignalMaker {
         made = does_anything(rest.chain, rest.rides) ? run(rest, place + 1) : as_own(*made);
         if (!made) return made;
         // What was found while the parts were made is found of the whole.
-        auto whole = std::make_shared<Material>(**made);
-        auto signal = std::make_shared<Signal>(*whole->signal);
+        const auto state = std::make_shared<SignalState>(state_of(*made));
         for (const size_t n : {size_t{0}, size_t{1}}) {
             if (!parts[n]) continue;
-            const Signal& of = *parts[n]->signal;
+            const SignalState& of = state_of(parts[n]);
             const size_t first = n == 0 ? 0 : place;
-            for (size_t i = 0; i < of.recipe_.chain.size(); ++i) {
-                signal->reductions_[first + i] = of.reductions_[i];
-                signal->passed_[first + i] = of.passed_[i];
-                signal->faults_[first + i] = of.faults_[i];
+            for (size_t i = 0; i < of.recipe.chain.size(); ++i) {
+                state->reductions[first + i] = of.reductions[i];
+                state->passed[first + i] = of.passed[i];
+                state->faults[first + i] = of.faults[i];
             }
         }
-        whole->ready.source = recipe_.source.material->ready.source;
+        auto whole = std::make_shared<Material>(*as_signal(**made, state));
         whole->measurement.kind = recipe_.source.material->measurement.kind;
-        whole->signal = std::move(signal);
         return MaterialPtr(std::move(whole));
     }
 
     /// The sound of a plug-in that nothing follows, as that of the whole chain.
     Result<MaterialPtr> as_own(const MaterialPtr& made) const {
-        auto whole = std::make_shared<Material>(*made);
-        auto signal = std::make_shared<Signal>(*made->signal);
-        signal->recipe_ = recipe_;
-        signal->key_ = signal_key(recipe_);
-        signal->reductions_.assign(recipe_.chain.size(), {});
-        signal->passed_.assign(recipe_.chain.size(), {});
-        signal->faults_.assign(recipe_.chain.size(), {});
-        whole->signal = std::move(signal);
-        return MaterialPtr(std::move(whole));
+        const auto state = std::make_shared<SignalState>(recipe_);
+        const SignalState& of = state_of(made);
+        state->run = of.run;
+        state->frames = of.frames;
+        state->kept = of.kept;
+        return as_signal(*made, state);
     }
 
     /// What one plug-in makes: as it was kept, or made now.  One that goes wrong lets through what comes in.
@@ -166,11 +166,9 @@ class SignalMaker {
         through.rides = {};
         auto made = SignalMaker(through, progress_).run(through, 0);
         if (!made) return made;
-        auto whole = std::make_shared<Material>(**made);
-        auto signal = std::make_shared<Signal>(*whole->signal);
-        signal->faults_.front() = *fault;
-        whole->signal = std::move(signal);
-        return MaterialPtr(std::move(whole));
+        const auto state = std::make_shared<SignalState>(state_of(*made));
+        state->faults.front() = *fault;
+        return as_signal(**made, state);
     }
 
     /// Runs a plug-in over the whole song; returns how many frames there are until it is silent.
@@ -203,15 +201,10 @@ class SignalMaker {
 
     /// A kept sound with its figures.
     Result<MaterialPtr> measured(const SignalRecipe& recipe, std::shared_ptr<Spooled> spool, int64_t frames) {
-        auto signal = std::make_shared<Signal>();
-        signal->recipe_ = signal->run_ = recipe;
-        signal->key_ = signal_key(recipe);
-        signal->frames_ = frames;
-        signal->kept_ = std::move(spool);
-        signal->reductions_.resize(1);
-        signal->passed_.resize(1);
-        signal->faults_.resize(1);
-        auto material = unmeasured(recipe, frames, std::move(signal));
+        const auto state = std::make_shared<SignalState>(recipe);
+        state->frames = frames;
+        state->kept = std::move(spool);
+        auto material = unmeasured(state);
         auto figures = measure(*material, progress_);
         if (!figures) return tl::unexpected(figures.error());
         set_figures(*material, std::move(*figures), recipe);
@@ -220,13 +213,13 @@ class SignalMaker {
 
     /// Runs a chain without plug-ins, of which the first is at `first` in the whole one.
     Result<MaterialPtr> run(const SignalRecipe& recipe, size_t first) {
-        const std::shared_ptr<Signal> signal = Signal::to_make(recipe_, recipe, first, false);
-        auto made = signal->making_->finish(progress_);
+        const auto state = SignalState::to_make(recipe_, recipe, first, false);
+        auto made = state->making->finish(progress_);
         if (!made) return tl::unexpected(made.error());
         // Nobody has read it yet; from now on it may be copied.
-        if (!signal->is_kept()) signal->kept_.reset();
-        signal->making_.reset();
-        auto material = unmeasured(recipe, signal->frames_, signal);
+        if (!state->is_kept()) state->kept.reset();
+        state->making.reset();
+        auto material = unmeasured(state);
         set_figures(*material, std::move(*made), recipe);
         return MaterialPtr(std::move(material));
     }
@@ -235,41 +228,39 @@ class SignalMaker {
     Progress* const progress_;
 };
 
-std::string Signal::fault(size_t place) const { return place < faults_.size() ? faults_[place] : ""; }
-
 Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress) {
     return without_exceptions({}, [&] { return SignalMaker(recipe, progress).make(); });
 }
 
 std::optional<BegunSignal> BegunSignal::begin(const SignalRecipe& recipe) {
     if (last_plugin(recipe)) return std::nullopt;
-    const auto signal = Signal::to_make(recipe, recipe, 0, false);
     BegunSignal begun;
-    begun.material_ = unmeasured(recipe, signal->frames_, signal);
+    begun.material_ = unmeasured(SignalState::to_make(recipe, recipe, 0, false));
     return begun;
 }
 
 Result<MaterialPtr> BegunSignal::finish(Progress* progress) const {
     return without_exceptions({}, [&]() -> Result<MaterialPtr> {
-        const Signal& signal = *material_->signal;
-        auto made = signal.making_->finish(progress);
+        const SignalState& state = state_of(material_);
+        auto made = state.making->finish(progress);
         if (!made) return tl::unexpected(made.error());
-        set_figures(*material_, std::move(*made), signal.recipe_);
+        set_figures(*material_, std::move(*made), state.recipe);
         return MaterialPtr(material_);
     });
 }
 
-MaterialPtr stream_signal(const SignalRecipe& recipe) {
-    if (last_plugin(recipe)) return nullptr;
-    const auto signal = Signal::to_make(recipe, recipe, 0, true);
-    return unmeasured(recipe, signal->frames_, signal);
+std::optional<BegunSignal> BegunSignal::stream(const SignalRecipe& recipe) {
+    if (last_plugin(recipe)) return std::nullopt;
+    BegunSignal begun;
+    begun.material_ = unmeasured(SignalState::to_make(recipe, recipe, 0, true));
+    return begun;
 }
 
 StreamsAhead::StreamsAhead(std::vector<MaterialPtr> streamed, int workers) : streamed_(std::move(streamed)) {
     const auto work = [this](const std::stop_token& stop) {
         while (!stop.stop_requested()) {
             bool any = false;
-            for (const MaterialPtr& m : streamed_) any |= !stop.stop_requested() && m->signal->making_->go_ahead();
+            for (const MaterialPtr& m : streamed_) any |= !stop.stop_requested() && state_of(m).making->go_ahead();
             // Who reads takes longer than this for a piece.  What fails is told by whoever reads it.
             if (!any) std::this_thread::sleep_for(std::chrono::microseconds(500));
         }
@@ -288,12 +279,9 @@ Result<MaterialPtr> make_band(const MaterialPtr& whole, Band band, double crosso
 }
 
 MaterialPtr provisional_signal(const SignalRecipe& recipe) {
-    auto signal = std::make_shared<Signal>();
-    signal->recipe_ = signal->run_ = recipe;
-    signal->key_ = signal_key(recipe);
-    signal->provisional_ = true;
-    signal->frames_ = frames_of(recipe);
-    return unmeasured(recipe, signal->frames_, signal);
+    const auto state = std::make_shared<SignalState>(recipe);
+    state->provisional = true;
+    return unmeasured(state);
 }
 
 }  // namespace isotonus

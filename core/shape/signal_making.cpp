@@ -14,26 +14,26 @@ constexpr int64_t behind = 2 + 2 * LowBand::cell_frames / SignalMaking::piece_fr
 
 }  // namespace
 
-SignalMaking::SignalMaking(Signal& signal, size_t first)
-    : signal_(signal), first_(first), streamed_(signal.streamed_), channels_(signal.recipe_.source.channels()) {
-    rest_ = signal.frames_;
+SignalMaking::SignalMaking(SignalState& signal, size_t first)
+    : signal_(signal), first_(first), streamed_(signal.streamed), channels_(signal.recipe.source.channels()) {
+    rest_ = signal.frames;
 }
 
 Result<void> SignalMaking::open() {
-    auto opened = SignalRun::open(signal_.run_, true);
+    auto opened = SignalRun::open(signal_.run, true);
     if (!opened) return tl::unexpected(opened.error());
     run_.emplace(std::move(*opened));
     ChainRun& chain = run_->chain;
     late_left_ = chain.latency();
-    cells_ = (signal_.frames_ + late_left_ + cell_frames - 1) / cell_frames;
+    cells_ = (signal_.frames + late_left_ + cell_frames - 1) / cell_frames;
     held_.resize(static_cast<size_t>((piece_frames + stretch_frames) * channels_));
     if (!streamed_) {
-        signal_.state_bytes_ = chain.memory_bytes();
+        signal_.state_bytes = chain.memory_bytes();
         // Every 4096 frames; less often where much is remembered, so that a minute takes no more than a megabyte or so.
         static_assert(4096 / cell_frames % stretch_cells == 0, "checkpoints lie between stretches");
-        signal_.spacing_cells_ = 4096 / cell_frames * static_cast<int64_t>(1 + signal_.state_bytes_ / 1536);
-        watch_.emplace(signal_.run_, chain, signal_.frames_);
-        measurer_.emplace(channels_, signal_.recipe_.sample_rate, 1.0f);
+        signal_.spacing_cells = 4096 / cell_frames * static_cast<int64_t>(1 + signal_.state_bytes / 1536);
+        watch_.emplace(signal_.run, chain, signal_.frames);
+        measurer_.emplace(channels_, signal_.recipe.sample_rate, 1.0f);
         chain.watch();
     }
     chain.begin(0);
@@ -45,9 +45,9 @@ Result<void> SignalMaking::make_piece() {
     if (!run_)
         if (auto opened = open(); !opened) return opened;
     while (filled_ < piece_frames && rest_ > 0) {
-        if (!streamed_ && cell_ % signal_.spacing_cells_ == 0) {
+        if (!streamed_ && cell_ % signal_.spacing_cells == 0) {
             const auto memory = run_->chain.memory();
-            signal_.checkpoints_.insert(signal_.checkpoints_.end(), memory.begin(), memory.end());
+            signal_.checkpoints.insert(signal_.checkpoints.end(), memory.begin(), memory.end());
         }
         float* const out = held_.data() + filled_ * channels_;
         const int cells = static_cast<int>(std::min<int64_t>(stretch_cells, cells_ - cell_));
@@ -77,7 +77,7 @@ void SignalMaking::store(int64_t frames) {
         }
     } else {
         measurer_->add(held_.data(), frames);
-        if (!is_lost() && !(signal_.kept_ && signal_.kept_->write(stored_ * channels_, held_.data(), samples)))
+        if (!is_lost() && !(signal_.kept && signal_.kept->write(stored_ * channels_, held_.data(), samples)))
             lost_.store(true, std::memory_order_release);
     }
     std::memmove(held_.data(), held_.data() + samples, static_cast<size_t>(left) * sizeof(float));
@@ -91,7 +91,7 @@ void SignalMaking::make_one(std::unique_lock<std::mutex>& lock) {
     const auto made = without_exceptions({}, [this]() -> Result<void> {
         if (auto done = make_piece(); !done) return done;
         store(std::min(piece_frames, filled_));
-        if (streamed_ && stored_ == signal_.frames_) run_.reset();
+        if (streamed_ && stored_ == signal_.frames) run_.reset();
         return {};
     });
     lock.lock();
@@ -105,7 +105,7 @@ void SignalMaking::make_one(std::unique_lock<std::mutex>& lock) {
 
 Result<void> SignalMaking::reach(int64_t frames) {
     std::unique_lock lock(mutex_);
-    const int64_t wanted = std::min(frames, signal_.frames_);
+    const int64_t wanted = std::min(frames, signal_.frames);
     while (made_ < wanted && !error_)
         if (busy_)
             changed_.wait(lock);
@@ -116,14 +116,14 @@ Result<void> SignalMaking::reach(int64_t frames) {
 
 bool SignalMaking::go_ahead() {
     std::unique_lock lock(mutex_);
-    const int64_t most = std::min(signal_.frames_, slowest() + ahead * piece_frames);
+    const int64_t most = std::min(signal_.frames, slowest() + ahead * piece_frames);
     if (busy_ || error_ || places_.empty() || made_ >= most) return false;
     make_one(lock);
     return true;
 }
 
 Result<Measurer::Outcome> SignalMaking::finish(Progress* progress) {
-    const int64_t frames = signal_.frames_;
+    const int64_t frames = signal_.frames;
     for (int64_t at = 0; at < frames; at += piece_frames) {
         if (progress && progress->cancelled()) return stopped();
         if (progress) progress->report(static_cast<double>(at) / static_cast<double>(frames));
@@ -135,10 +135,10 @@ Result<Measurer::Outcome> SignalMaking::finish(Progress* progress) {
     const ChainRun& chain = run_->chain;
     signal_.keep_checkpoints();
     for (size_t n = 0; n < watch_->by_place.size(); ++n)
-        signal_.reductions_[first_ + n] = std::move(watch_->by_place[n]);
+        signal_.reductions[first_ + n] = std::move(watch_->by_place[n]);
     for (size_t n = 0; n < chain.steps(); ++n) {
-        signal_.passed_[first_ + chain.place_of(n)] = chain.passed(n);
-        signal_.faults_[first_ + chain.place_of(n)] = chain.fault(n);
+        signal_.passed[first_ + chain.place_of(n)] = chain.passed(n);
+        signal_.faults[first_ + chain.place_of(n)] = chain.fault(n);
     }
     auto outcome = measurer_->finish();
     run_.reset();

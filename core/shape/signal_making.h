@@ -8,6 +8,7 @@
 #include <mutex>
 
 #include "core/shape/signal_run.h"
+#include "core/shape/signal_state.h"
 
 namespace isotonus {
 
@@ -18,7 +19,7 @@ class SignalMaking {
     using Piece = std::shared_ptr<const std::vector<float>>;
 
     /// What `signal` runs, of which the first processor stands at `first` in its whole chain.  The signal owns this.
-    SignalMaking(Signal& signal, size_t first);
+    SignalMaking(SignalState& signal, size_t first);
 
     /// Returns when so many frames of it are there, or all that it has: another thread makes them, or this one does.
     /// Fails as reading does.
@@ -50,7 +51,7 @@ class SignalMaking {
     void store(int64_t frames);
     int64_t slowest() const;
 
-    Signal& signal_;
+    SignalState& signal_;
     const size_t first_;
     const bool streamed_;
     const int channels_;

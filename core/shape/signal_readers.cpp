@@ -9,10 +9,10 @@ namespace isotonus {
 /// Reads a signal anywhere: from the nearest checkpoint, or on from where it is.
 class SignalReader : public FrameReader {
   public:
-    static Result<std::unique_ptr<FrameReader>> open(std::shared_ptr<const Signal> signal) {
-        auto run = SignalRun::open(signal->run_);
+    static Result<std::unique_ptr<FrameReader>> open(std::shared_ptr<const SignalState> state) {
+        auto run = SignalRun::open(state->run);
         if (!run) return tl::unexpected(run.error());
-        return std::unique_ptr<FrameReader>(new SignalReader(std::move(signal), std::move(*run)));
+        return std::unique_ptr<FrameReader>(new SignalReader(std::move(state), std::move(*run)));
     }
     int channels() const override { return channels_; }
 
@@ -20,13 +20,13 @@ class SignalReader : public FrameReader {
         const int64_t late = run_.chain.latency();
         for (int64_t done = 0; done < frames;) {
             const int64_t at = first + done;
-            if (at < 0 || at >= signal_->frames_) {
+            if (at < 0 || at >= state_->frames) {
                 const int64_t part = at < 0 ? std::min(frames - done, -at) : frames - done;
                 std::fill_n(out + done * channels_, part * channels_, 0.0f);
                 done += part;
                 continue;
             }
-            const int64_t wanted = std::min(frames - done, signal_->frames_ - at), last = at + late + wanted - 1;
+            const int64_t wanted = std::min(frames - done, state_->frames - at), last = at + late + wanted - 1;
             if (auto reached = reach((at + late) / cell_frames, last / cell_frames); !reached) {
                 next_ = -1;
                 held_cells_ = 0;
@@ -41,16 +41,16 @@ class SignalReader : public FrameReader {
     }
 
   private:
-    SignalReader(std::shared_ptr<const Signal> signal, SignalRun run)
-        : signal_(std::move(signal)),
+    SignalReader(std::shared_ptr<const SignalState> state, SignalRun run)
+        : state_(std::move(state)),
           run_(std::move(run)),
-          channels_(signal_->recipe_.source.channels()),
+          channels_(state_->recipe.source.channels()),
           held_(static_cast<size_t>(stretch_frames * channels_)) {}
 
     /// Makes this input cell one of those whose output is held; none behind `last` is processed.
     Result<void> reach(int64_t cell, int64_t last) {
         if (cell >= next_ - held_cells_ && cell < next_) return {};
-        if (next_ < 0 || cell < next_ || (!signal_->is_being_made() && cell - next_ > spacing())) start_before(cell);
+        if (next_ < 0 || cell < next_ || (!state_->is_being_made() && cell - next_ > spacing())) start_before(cell);
         for (; next_ <= cell; next_ += held_cells_) {
             held_cells_ = std::min<int64_t>(stretch_cells, last + 1 - next_);
             if (auto done = run_.process(next_, static_cast<int>(held_cells_), held_.data()); !done) return done;
@@ -59,19 +59,19 @@ class SignalReader : public FrameReader {
     }
 
     int64_t spacing() const {
-        return signal_->is_provisional() ? signal_->recipe_.sample_rate / cell_frames : signal_->spacing_cells_;
+        return state_->provisional ? state_->recipe.sample_rate / cell_frames : state_->spacing_cells;
     }
 
     /// From the checkpoint; before there are any from the song's start.  Of a provisional one from as far back, with
     /// nothing remembered.
     void start_before(int64_t cell) {
-        if (signal_->is_being_made() || signal_->is_provisional()) {
-            next_ = signal_->is_provisional() ? std::max<int64_t>(0, cell - spacing()) : 0;
+        if (state_->is_being_made() || state_->provisional) {
+            next_ = state_->provisional ? std::max<int64_t>(0, cell - spacing()) : 0;
             run_.chain.begin(next_);
             return;
         }
         const int64_t n = cell / spacing();
-        if (const auto state = signal_->checkpoint(static_cast<size_t>(n))) {
+        if (const auto state = state_->checkpoint(static_cast<size_t>(n))) {
             next_ = n * spacing();
             run_.chain.go_on(next_, *state);
         } else {  // from the song's start it is the same, and takes longer
@@ -80,7 +80,7 @@ class SignalReader : public FrameReader {
         }
     }
 
-    std::shared_ptr<const Signal> signal_;
+    std::shared_ptr<const SignalState> state_;
     SignalRun run_;
     int channels_;
     std::vector<float> held_;
@@ -107,31 +107,31 @@ std::pair<int64_t, int64_t> silence_outside(int64_t end, int64_t first, int64_t 
 /// Reads what is kept of a signal, or will be.
 class KeptReader : public FrameReader {
   public:
-    explicit KeptReader(std::shared_ptr<const Signal> signal)
-        : signal_(std::move(signal)), being_made_(signal_->is_being_made()) {}
+    explicit KeptReader(std::shared_ptr<const SignalState> state)
+        : state_(std::move(state)), being_made_(state_->is_being_made()) {}
     ~KeptReader() override { let_go(window_ - 1, 2); }
-    int channels() const override { return signal_->recipe_.source.channels(); }
+    int channels() const override { return state_->recipe.source.channels(); }
     Result<void> read(int64_t first, int64_t frames, float* out) override {
         const int64_t wide = channels();
-        const auto [from, to] = silence_outside(signal_->frames_, first, frames, wide, out);
+        const auto [from, to] = silence_outside(state_->frames, first, frames, wide, out);
         if (to == from) return {};
         if (auto there = being_made_ ? reach(to) : Result<void>(); !there) return there;
-        if (being_made_ && !signal_->is_kept()) {  // the disk was full in the middle of it
+        if (being_made_ && !state_->is_kept()) {  // the disk was full in the middle of it
             if (!running_) {
-                auto opened = SignalReader::open(signal_);
+                auto opened = SignalReader::open(state_);
                 if (!opened) return tl::unexpected(opened.error());
                 running_ = std::move(*opened);
             }
             return running_->read(first, frames, out);
         }
-        if (!signal_->kept_->read(from * wide, out + (from - first) * wide, (to - from) * wide))
+        if (!state_->kept->read(from * wide, out + (from - first) * wide, (to - from) * wide))
             return fail(cache_folder().string(), said("what was kept there cannot be read again"));
         return {};
     }
     const float* view(int64_t first, int64_t frames) override {
-        if (first < 0 || first + frames > signal_->frames_) return nullptr;
-        if (being_made_ && (!reach(first + frames) || !signal_->is_kept())) return nullptr;
-        const float* const all = signal_->kept_->mapped();
+        if (first < 0 || first + frames > state_->frames) return nullptr;
+        if (being_made_ && (!reach(first + frames) || !state_->is_kept())) return nullptr;
+        const float* const all = state_->kept->mapped();
         if (!all) return nullptr;
         let_go_behind(first);
         return all + first * channels();
@@ -151,16 +151,16 @@ class KeptReader : public FrameReader {
     }
     void let_go(int64_t window, int64_t windows) const {
         constexpr int64_t much_bytes = int64_t{128} << 20;
-        if (window_ < 0 || !signal_->kept_ || Spooled::bytes_in_use() <= much_bytes) return;
+        if (window_ < 0 || !state_->kept || Spooled::bytes_in_use() <= much_bytes) return;
         const int64_t from = std::max<int64_t>(window * window_frames, 0),
-                      to = std::min((window + windows) * window_frames, signal_->frames_);
-        if (to > from) signal_->kept_->let_go(from * channels(), (to - from) * channels());
+                      to = std::min((window + windows) * window_frames, state_->frames);
+        if (to > from) state_->kept->let_go(from * channels(), (to - from) * channels());
     }
     Result<void> reach(int64_t frames) {
-        being_made_ = signal_->is_being_made() || !signal_->is_kept();
-        return signal_->making_ ? signal_->making_->reach(frames) : Result<void>();
+        being_made_ = state_->is_being_made() || !state_->is_kept();
+        return state_->making ? state_->making->reach(frames) : Result<void>();
     }
-    const std::shared_ptr<const Signal> signal_;
+    const std::shared_ptr<const SignalState> state_;
     bool being_made_;      ///< or could not be kept: what is there has to be asked for
     int64_t window_ = -1;  ///< of window_frames: in which was read last
     std::unique_ptr<FrameReader> running_;
@@ -169,13 +169,13 @@ class KeptReader : public FrameReader {
 /// Reads a streamed signal.
 class StreamReader : public FrameReader {
   public:
-    explicit StreamReader(std::shared_ptr<const Signal> signal)
-        : signal_(std::move(signal)), place_(signal_->making_->enter()) {}
-    ~StreamReader() override { signal_->making_->leave(place_); }
-    int channels() const override { return signal_->recipe_.source.channels(); }
+    explicit StreamReader(std::shared_ptr<const SignalState> state)
+        : state_(std::move(state)), place_(state_->making->enter()) {}
+    ~StreamReader() override { state_->making->leave(place_); }
+    int channels() const override { return state_->recipe.source.channels(); }
     Result<void> read(int64_t first, int64_t frames, float* out) override {
         const int64_t wide = channels();
-        const auto [from, to] = silence_outside(signal_->frames_, first, frames, wide, out);
+        const auto [from, to] = silence_outside(state_->frames, first, frames, wide, out);
         for (int64_t at = from; at < to;) {
             const int64_t part = std::min(to, (at / piece + 1) * piece) - at;
             if (auto there = hold(at, part); !there) return there;
@@ -186,7 +186,7 @@ class StreamReader : public FrameReader {
         return {};
     }
     const float* view(int64_t first, int64_t frames) override {
-        const bool one_piece = first >= 0 && frames > 0 && first + frames <= signal_->frames_ &&
+        const bool one_piece = first >= 0 && frames > 0 && first + frames <= state_->frames &&
                                first / piece == (first + frames - 1) / piece;
         return one_piece && hold(first, frames) && held_ ? held_->data() + first % piece * channels() : nullptr;
     }
@@ -195,42 +195,34 @@ class StreamReader : public FrameReader {
     static constexpr int64_t piece = SignalMaking::piece_frames;
 
     Result<void> hold(int64_t first, int64_t frames) {
-        auto there = signal_->making_->reach(first + frames);
-        held_ = there ? signal_->making_->piece_at(place_, first) : nullptr;
+        auto there = state_->making->reach(first + frames);
+        held_ = there ? state_->making->piece_at(place_, first) : nullptr;
         return there;
     }
     /// What has gone already.
     Result<void> read_anew(int64_t first, int64_t frames, float* out) {
         if (!anew_) {
-            auto opened = SignalReader::open(signal_);
+            auto opened = SignalReader::open(state_);
             if (!opened) return tl::unexpected(opened.error());
             anew_ = std::move(*opened);
         }
         return anew_->read(first, frames, out);
     }
 
-    const std::shared_ptr<const Signal> signal_;
+    const std::shared_ptr<const SignalState> state_;
     const SignalMaking::Place place_;
     SignalMaking::Piece held_;
     std::unique_ptr<FrameReader> anew_;
 };
 
 Result<std::unique_ptr<FrameReader>> open_running(const std::shared_ptr<const Signal>& signal) {
-    return SignalReader::open(signal);
+    return SignalReader::open(signal->state());
 }
 
-Result<std::unique_ptr<FrameReader>> open_material(const Material& material) {
-    if (material.maker) return material.maker->open();
-    if (!material.signal) return open_source(material.ready);
-    const std::shared_ptr<const Signal>& signal = material.signal;
-    Result<std::unique_ptr<FrameReader>> whole =
-        signal->streamed_   ? Result<std::unique_ptr<FrameReader>>(std::make_unique<StreamReader>(signal))
-        : signal->is_kept() ? Result<std::unique_ptr<FrameReader>>(std::make_unique<KeptReader>(signal))
-                            : open_running(signal);
-    const Source& source = material.ready.source;
-    if (!whole || source.band == Band::all) return whole;
-    auto band = std::make_unique<BandReader>(std::move(*whole), source.band, source.crossover_hz, material.ready.rate);
-    return edged(std::move(band), 0, material.ready.frames);
+Result<std::unique_ptr<FrameReader>> Signal::open() const {
+    if (state_->streamed) return std::unique_ptr<FrameReader>(std::make_unique<StreamReader>(state_));
+    if (state_->is_kept()) return std::unique_ptr<FrameReader>(std::make_unique<KeptReader>(state_));
+    return SignalReader::open(state_);
 }
 
 }  // namespace isotonus

@@ -26,7 +26,8 @@ int64_t frames_of(const SignalRecipe& recipe) {
 Result<TapReader> TapReader::open(const RowTap& tap, bool in_order) {
     TapReader reader;
     reader.tap_ = &tap;
-    auto opened = in_order && tap.material->maker ? tap.material->maker->open_ahead() : open_material(*tap.material);
+    const Playable& sound = *tap.material->sound;
+    auto opened = in_order ? sound.open_ahead() : sound.open();
     if (!opened) return tl::unexpected(opened.error());
     reader.reader_ = std::move(*opened);
     return reader;
@@ -61,7 +62,7 @@ Result<void> TapReader::fill() {
     if (held_from_ < 0) std::fill_n(held_.begin(), static_cast<size_t>(-held_from_) * channels, 0.0f);
     if (t.trim_ride) {
         double gains[read_frames];
-        level_ride_gains(*t.trim_ride, t.material->ready.rate, std::max<int64_t>(0, held_from_), read_frames, gains);
+        level_ride_gains(*t.trim_ride, t.material->rate(), std::max<int64_t>(0, held_from_), read_frames, gains);
         for (size_t i = 0; i < held_.size(); ++i)
             held_[i] = static_cast<float>(static_cast<double>(held_[i]) * t.gain * gains[i / channels]);
     } else if (t.gain != 1.0) {

@@ -87,12 +87,12 @@ std::complex<double> turned(size_t bin, double delay_samples, int size) {
 
 Result<Alignment> align_to(const Material& reference, const Material& track, Standing reference_stands,
                            Standing track_stands, int most_hits) {
-    auto a = open_source(reference.ready), b = open_source(track.ready);
+    auto a = open_source(reference.origin()), b = open_source(track.origin());
     if (!a) return tl::unexpected(a.error());
     if (!b) return tl::unexpected(b.error());
-    reference_stands.delay -= reference.ready.lead;
-    track_stands.delay -= track.ready.lead;
-    const int rate = reference.ready.rate;
+    reference_stands.delay -= reference.origin().lead;
+    track_stands.delay -= track.origin().lead;
+    const int rate = reference.rate();
     const int reach = alignment_reach(rate);
     int size = 1024;
     while (size < 8 * reach) size *= 2;  // 0.4 s and more around each hit
@@ -196,11 +196,11 @@ Track aligned(Track track, const Alignment& found) {
 }
 
 Result<std::vector<float>> heard_around(const Material& track, Standing stands, int64_t first, int frames) {
-    auto reader = open_source(track.ready);
+    auto reader = open_source(track.origin());
     if (!reader) return tl::unexpected(reader.error());
     const size_t channels = static_cast<size_t>((*reader)->channels());
     std::vector<float> in(static_cast<size_t>(frames) * channels), out(static_cast<size_t>(frames));
-    if (auto done = (*reader)->read(first - stands.delay + track.ready.lead, frames, in.data()); !done)
+    if (auto done = (*reader)->read(first - stands.delay + track.origin().lead, frames, in.data()); !done)
         return tl::unexpected(done.error());
     for (size_t i = 0; i < out.size(); ++i) {
         const float x = channels == 2 ? 0.5f * (in[2 * i] + in[2 * i + 1]) : in[i];

@@ -87,9 +87,9 @@ std::vector<Finding> findings_of(const Material& material, const Track& track) {
         return found;
     }
     const auto song_time = [&](int64_t file_frame, double rate) {
-        const auto here = static_cast<int64_t>(static_cast<double>(file_frame) / rate * material.ready.rate);
+        const auto here = static_cast<int64_t>(static_cast<double>(file_frame) / rate * material.rate());
         const int64_t frame = song_frame(track.source, here);
-        return frame < 0 ? -1.0 : static_cast<double>(frame) / material.ready.rate;
+        return frame < 0 ? -1.0 : static_cast<double>(frame) / material.rate();
     };
     if (m.clipped_runs > 0)
         found.push_back({"clipped", say("clipped {}×", m.clipped_runs),
@@ -140,12 +140,12 @@ std::vector<Finding> findings_of(const Material& material, const Track& track) {
         if (noise && *noise > -60.0 && *noise > *m.average_dbfs - 50.0)
             found.push_back({"noise_floor", say("noise floor {:.0f} dBFS", *noise), noise_s});
     }
-    if (!material.ready.media.source.warning.empty()) found.push_back({"truncated", said("the file ends early")});
+    if (!material.origin().media.source.warning.empty()) found.push_back({"truncated", said("the file ends early")});
     const std::vector<Step> steps = steps_of(material.summary, m.sample_rate, &step_s);
     find_silences(steps, step_s, found);
     if (m.duration_s() - m.peak_time_s < 0.08 * m.duration_s() && m.duration_s() > 20.0)
         found.push_back({"late_peak", say("peak at {:.1f} s", m.peak_time_s), m.peak_time_s, false});
-    const Media& media = material.ready.media;
+    const Media& media = material.origin().media;
     if (media.converted() && media.source.sample_rate != m.sample_rate)
         found.push_back({"converted", say("converted from {:g} kHz", media.source.sample_rate / 1000.0), -1.0, false});
     if (media.source.channels > 2 && as_recorded)

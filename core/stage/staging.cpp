@@ -107,7 +107,7 @@ Source staging_source(const Track& track, const ReadySource& played) {
 
 Result<Measurement> measurement_for_staging(const Track& track, const Material& whole, Progress* progress) {
     if (!track.staged_without) return whole.measurement;
-    const auto rest = load_material(staging_source(track, whole.ready), whole.ready.rate, progress);
+    const auto rest = load_material(staging_source(track, whole.origin()), whole.rate(), progress);
     if (!rest) return tl::unexpected(rest.error());
     Measurement measured = (*rest)->measurement;
     measured.kind = whole.measurement.kind;
@@ -130,11 +130,11 @@ Track with_spikes_tamed(const Track& track, const Material& material) {
     Track next = track;
     const Measurement& m = material.measurement;
     if (!m.peak_without_spikes_dbfs) return next;
-    const int64_t fade = material.ready.rate / 500;
-    Clips clips = clips_of(track.source, material.ready.file_frames());
+    const int64_t fade = material.rate() / 500;
+    Clips clips = clips_of(track.source, material.origin().file_frames());
     for (const Spike& spike : m.spikes) {
         // The crossfades lie outside of the spike, half a fade of which is under each edge.
-        const int64_t first = spike.first_frame - material.ready.lead;
+        const int64_t first = spike.first_frame - material.origin().lead;
         clips = with_gain_between(clips, first - fade / 2, first + spike.frames + fade / 2,
                                   *m.peak_without_spikes_dbfs - spike.peak_dbfs, fade);
     }
@@ -153,7 +153,7 @@ Track with_choice(const Track& track, Choice choice, const Staging& s, const Mat
             break;
         case Choice::use_clip_gain:
             // Whole dB, so that what is left for the trim is near 0.
-            next.source.clips = clips_of(track.source, material.ready.file_frames());
+            next.source.clips = clips_of(track.source, material.origin().file_frames());
             for (Clip& clip : next.source.clips)
                 clip.gain_db = std::clamp(clip.gain_db + std::round(s.wanted_db), -clip_gain_max_db, clip_gain_max_db);
             break;
@@ -189,10 +189,10 @@ Level peak_after_ride_dbfs(const Track& track, const Material& material, double 
         float reach = 0.0f;
         for (size_t i = static_cast<size_t>(b) * channels; i < static_cast<size_t>(b + 1) * channels; ++i)
             reach = std::max({reach, -s.low[i], s.high[i]});
-        const int64_t first = b * LevelSummary::block_frames + start_in_song(track, material.ready);
+        const int64_t first = b * LevelSummary::block_frames + start_in_song(track, material.origin());
         double gain = 1.0;
         for (const CurvePtr& ride : rides)
-            gain *= level_ride_bound(*ride, material.ready.rate, first, LevelSummary::block_frames);
+            gain *= level_ride_bound(*ride, material.rate(), first, LevelSummary::block_frames);
         most = std::max(most, static_cast<double>(reach) * gain);
     }
     return plus(level_from_gain(most), level_db);

@@ -120,5 +120,5 @@ TEST_F(Accessible, the_main_job_is_done_without_a_pointer) {
     file->setText(to_qt(folder / "out.wav"));
     press(named(QAccessible::Button, "Export"));
     wait_for([&] { return fs::exists(folder / "out.wav") && !work().exports.busy(); });
-    EXPECT_EQ(load_material(folder / "out.wav", 48000).value()->ready.channels, 2);
+    EXPECT_EQ(load_material(folder / "out.wav", 48000).value()->channels(), 2);
 }

@@ -16,7 +16,8 @@ namespace {
 void wait_until(const std::function<bool()>& done) { ASSERT_TRUE(QTest::qWaitFor(done, 60000)); }
 
 /// Counts who opens it and holds them up until it is let go.
-struct Gate : SampleMaker {
+struct Gate : Computed {
+    Gate() : Computed(480000, {}) {}
     mutable std::atomic<int> opened{0};
     mutable std::counting_semaphore<> free{0};
     Result<std::unique_ptr<FrameReader>> open() const override {
@@ -24,20 +25,16 @@ struct Gate : SampleMaker {
         free.acquire();
         return fail("gate", std::string("is closed"));
     }
-    Result<std::unique_ptr<FrameReader>> open_ahead() const override { return open(); }
-    std::string key() const override { return "gate"; }
 };
 
-struct Breaks : Gate {
+struct Breaks : Computed {
+    Breaks() : Computed(480000, {}) {}
     Result<std::unique_ptr<FrameReader>> open() const override { throw std::bad_alloc(); }
 };
 
-MaterialPtr made_by(std::shared_ptr<const SampleMaker> maker) {
+MaterialPtr playing(PlayablePtr sound) {
     auto material = std::make_shared<Material>();
-    material->ready.rate = 48000;
-    material->ready.channels = 1;
-    material->ready.frames = 480000;
-    material->maker = std::move(maker);
+    material->sound = std::move(sound);
     return material;
 }
 
@@ -117,7 +114,7 @@ TEST(Background, reads_no_windows_of_samples_that_nobody_looks_at_any_more) {
     const auto gate = std::make_shared<const Gate>();
     {
         SampleWindows windows;
-        const MaterialPtr material = made_by(gate), other = made_by(gate);
+        const MaterialPtr material = playing(gate), other = playing(gate);
         windows.of(material, 0, 100);
         wait_until([&] { return gate->opened == 1; });
         // A scroll, in another track: only its last window is wanted when the thread is free.
@@ -133,7 +130,7 @@ TEST(Background, reads_no_windows_of_samples_that_nobody_looks_at_any_more) {
 TEST(Background, a_spectrum_that_cannot_be_had_is_not_waited_for) {
     application();
     Spectra spectra;
-    const MaterialPtr broken = made_by(std::make_shared<const Breaks>());
+    const MaterialPtr broken = playing(std::make_shared<const Breaks>());
     int ready = 0;
     QObject::connect(&spectra, &Spectra::ready, [&] { ++ready; });
     EXPECT_EQ(spectra.of(broken), nullptr);

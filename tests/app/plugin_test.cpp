@@ -56,7 +56,7 @@ TEST_F(PluginsInShape, one_is_searched_added_set_and_undone) {
     EXPECT_EQ(track(2).chain[0].values.at("gain"), -12.0);
     shaped();
     const MaterialPtr played = work().materials.played(track(2));
-    ASSERT_TRUE(played && played->signal);
+    ASSERT_TRUE(played && signal_of(played));
     EXPECT_NEAR(*played->measurement.sample_peak_dbfs, *work().materials.measured(track(2))->sample_peak_dbfs - 12.0,
                 0.01);
     key(Qt::Key_Z, Qt::ControlModifier);
@@ -93,7 +93,7 @@ TEST_F(PluginsInShape, one_that_crashes_is_taken_out_with_a_sentence_and_tried_a
     catch_up();
     shaped();
     EXPECT_EQ(list()->item(0)->text(), "1 Odd, crashes");
-    EXPECT_TRUE(work().materials.played(track(2))->signal);
+    EXPECT_TRUE(signal_of(work().materials.played(track(2))));
 }
 
 TEST_F(PluginsInShape, a_room_is_read_from_a_file_and_a_rate_is_typed_as_a_note) {
@@ -113,7 +113,7 @@ TEST_F(PluginsInShape, a_room_is_read_from_a_file_and_a_rate_is_typed_as_a_note)
     catch_up();
     EXPECT_EQ(find<QPushButton>("room")->text(), "room.wav");
     shaped();
-    EXPECT_EQ(work().materials.played(track(2))->signal->fault(0), "");
+    EXPECT_EQ(signal_of(work().materials.played(track(2)))->fault(0), "");
     QTest::mouseClick(find<QPushButton>("roomComputed"), Qt::LeftButton);
     catch_up();
     EXPECT_TRUE(track(2).chain[0].impulse.empty());

@@ -160,7 +160,7 @@ TEST_F(SendsInShape, drums_are_pressed_beside_themselves_and_a_ring_is_refused) 
     EXPECT_EQ(beside.chain.size(), 2u);
     for (size_t n = 0; n < 2; ++n) EXPECT_EQ(track(n).sends.at(0).level_db, 0.0);
     shaped();
-    EXPECT_TRUE(work().materials.shaped_sum(beside.id)->signal->reduction(1));
+    EXPECT_TRUE(signal_of(work().materials.shaped_sum(beside.id))->reduction(1));
     // The bus itself offers no send to itself, and none that would close a ring.
     const TrackId first = beside.id;
     QTest::mouseClick(lane_of(first), Qt::LeftButton, Qt::NoModifier, QPoint(40, 8));

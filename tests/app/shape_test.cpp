@@ -38,7 +38,7 @@ TEST_F(Shape, a_low_cut_is_typed_dragged_and_undone) {
     shaped();
     // The pad is a sine of 220 Hz: what is played, and the mix's whole-song peak, follow.
     const MaterialPtr played = work().materials.played(track(1));
-    ASSERT_TRUE(played->signal);
+    ASSERT_TRUE(signal_of(played));
     EXPECT_LT(*played->measurement.rms_dbfs, *work().materials.measured(track(1))->rms_dbfs - 6.0);
     EXPECT_NE(*work().mix.peak()->dbfs, before);
     const double hz = track(1).chain[0].values.at("hz");
@@ -53,7 +53,7 @@ TEST_F(Shape, a_low_cut_is_typed_dragged_and_undone) {
     type(lane(1), "off");
     EXPECT_TRUE(track(1).chain.empty());
     shaped();
-    EXPECT_FALSE(work().materials.played(track(1))->signal);
+    EXPECT_FALSE(signal_of(work().materials.played(track(1))));
     EXPECT_EQ(*work().mix.peak()->dbfs, before);
 }
 
@@ -65,7 +65,7 @@ TEST_F(Shape, a_processor_is_added_set_taken_out_at_one_loudness_and_removed) {
     threshold->setValue(-40.0);
     EXPECT_EQ(track(2).chain[0].values.at("threshold_dbfs"), -40.0);
     shaped();
-    const auto reduction = work().materials.shaped(track(2))->signal->reduction(0);
+    const auto reduction = signal_of(work().materials.shaped(track(2)))->reduction(0);
     ASSERT_TRUE(reduction);
     EXPECT_GT(reduction->most_db, 3.0);
     const double loudness = *work().materials.played(track(2))->measurement.integrated_lufs;
@@ -78,7 +78,7 @@ TEST_F(Shape, a_processor_is_added_set_taken_out_at_one_loudness_and_removed) {
     key(Qt::Key_F9);
     EXPECT_TRUE(track(2).chain_out);
     shaped();
-    EXPECT_FALSE(work().materials.played(track(2))->signal);
+    EXPECT_FALSE(signal_of(work().materials.played(track(2))));
     key(Qt::Key_F7, Qt::ControlModifier);
     EXPECT_TRUE(session().chains_out);
     key(Qt::Key_F7, Qt::ControlModifier);
@@ -133,16 +133,16 @@ TEST_F(Shape, the_ear_has_a_change_at_once_and_the_figures_follow) {
         return plan->parts.front();
     };
     const PlanPart& heard = part_of(work().player.heard(), track(1).id);
-    ASSERT_TRUE(heard.material->signal);
-    EXPECT_TRUE(heard.material->signal->is_provisional());
-    EXPECT_EQ(heard.material->signal->recipe().chain[0].values.at("hz"), 700.0);
-    EXPECT_FALSE(part_of(work().player.plan(), track(1).id).material->signal);
+    ASSERT_TRUE(signal_of(heard.material));
+    EXPECT_TRUE(signal_of(heard.material)->is_provisional());
+    EXPECT_EQ(signal_of(heard.material)->recipe().chain[0].values.at("hz"), 700.0);
+    EXPECT_FALSE(signal_of(part_of(work().player.plan(), track(1).id).material));
     // And Mains says that its figure is of what was before.
     const auto* mains = find<Mains>("mains");
     EXPECT_TRUE(mains->peak_title().contains("before")) << mains->peak_title().toStdString();
     shaped();
-    EXPECT_FALSE(part_of(work().player.heard(), track(1).id).material->signal->is_provisional());
-    EXPECT_TRUE(part_of(work().player.plan(), track(1).id).material->signal);
+    EXPECT_FALSE(signal_of(part_of(work().player.heard(), track(1).id).material)->is_provisional());
+    EXPECT_TRUE(signal_of(part_of(work().player.plan(), track(1).id).material));
     EXPECT_FALSE(mains->peak_title().contains("before"));
 }
 
@@ -267,7 +267,7 @@ TEST_F(Shape, advice_is_a_ghost_until_it_is_taken) {
     advised();
     QTest::mouseClick(find<QPushButton>("adviceTake"), Qt::LeftButton);
     shaped();
-    EXPECT_NEAR(work().materials.shaped(track(1))->signal->reduction(1)->typical_db, 4.0, 0.15);
+    EXPECT_NEAR(signal_of(work().materials.shaped(track(1)))->reduction(1)->typical_db, 4.0, 0.15);
     take_entry("chainAdvice", "1 Kick");
     advised();
     EXPECT_TRUE(advice().contains("10 hit")) << advice().toStdString();
@@ -386,7 +386,7 @@ TEST_F(Shape, make_up_gives_back_what_is_taken_and_stage_says_what_the_chain_add
     find<QDoubleSpinBox>("threshold_dbfs")->setValue(-40.0);
     find<QDoubleSpinBox>("ratio")->setValue(4.0);
     shaped();
-    const double typical = work().materials.shaped(track(2))->signal->reduction(0)->typical_db;
+    const double typical = signal_of(work().materials.shaped(track(2)))->reduction(0)->typical_db;
     ASSERT_GT(typical, 1.0);
     take_entry("chainAdvice", "adviseMakeup");
     EXPECT_NEAR(track(2).chain[0].values.at("makeup_db"), typical, 0.051);

@@ -20,9 +20,9 @@ int main(int argc, char** argv) {
     const MaterialPtr recording = load_material(fs::path(argv[2]), 48000).value();
     const double long_s = recording->measurement.duration_s();
     const auto read = [&] {
-        auto reader = open_material(*recording).value();
+        auto reader = recording->open().value();
         std::vector<float> x(65536 * 2);
-        for (int64_t at = 0; at < recording->ready.frames; at += 65536) (void)reader->read(at, 65536, x.data());
+        for (int64_t at = 0; at < recording->frames(); at += 65536) (void)reader->read(at, 65536, x.data());
     };
     const auto best = [](auto work) {
         double least = 1e9;

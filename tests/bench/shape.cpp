@@ -79,13 +79,13 @@ int main(int argc, char** argv) {
         const auto made = make_signal(recipe);
         figures.add(from);
         from = now_s();
-        auto reader = open_material(*provisional_signal(recipe)).value();
+        auto reader = provisional_signal(recipe)->open().value();
         std::vector<float> chunk(2 * 4096);
         if (!reader->read(48000 * 60 + 4096 * n, 4096, chunk.data())) return 1;
         heard.add(from);
         if (n == 0) {
             const LevelSummary& s = (*made)->summary;
-            const size_t kept = (*made)->signal->checkpoint_bytes() +
+            const size_t kept = signal_of(*made)->checkpoint_bytes() +
                                 4 * (s.low.size() + s.high.size() + s.mean_square.size() + s.mean_square_of_8.size());
             fmt::print("kept of a stereo row: {:.2f} MB a minute\n",
                        static_cast<double>(kept) / 1e6 / ((*made)->measurement.duration_s() / 60.0));

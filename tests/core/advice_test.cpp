@@ -148,7 +148,7 @@ TEST(ReductionAims, are_met_over_the_whole_song) {
             // It is what the signal then says.
             SignalRecipe with = recipe;
             with.chain[1].values["threshold_dbfs"] = found.threshold_dbfs;
-            const auto reduction = make_signal(with).value()->signal->reduction(1).value();
+            const auto reduction = signal_of(make_signal(with).value())->reduction(1).value();
             EXPECT_NEAR(most ? reduction.most_db : reduction.typical_db, db, 0.1) << most << db;
             EXPECT_EQ(reduction.most_db, found.reduction.most_db);
         }
@@ -183,7 +183,7 @@ TEST(DuckAdvice, follows_the_keys_decay_and_how_much_both_overlap) {
                                        {"release_ms", even.release_ms}})};
     recipe.chain[0].key = 9;
     const auto ducked = make_signal(recipe).value();
-    auto reader = open_material(*ducked).value();
+    auto reader = ducked->open().value();
     std::vector<float> x(480000);
     ASSERT_TRUE(reader->read(0, 480000, x.data()));
     const double before = rms_db(read(folder / "bass.wav"), 1, 0, 240000, 264000);

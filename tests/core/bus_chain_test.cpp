@@ -135,8 +135,8 @@ TEST(BusChains, mutes_and_solos_choose_what_is_heard) {
     mix.change(0, [](Track& t) { t.mute = false, t.solo = true; });
     mix.bus(mix.inner, [](Bus& b) { b.mute = false; });
     // For the ear only the soloed member goes through its bus's chain; what leaves as a file is not changed by it.
-    ASSERT_TRUE(mix.signals.make(mix.session, mix.file_of(), nullptr, 1, Solo::counts));
-    const PlanPtr soloed = compile_plan(mix.session, mix.signals.played_by(mix.session, mix.file_of()));
+    ASSERT_TRUE(mix.row_signals.make(mix.session, mix.file_of(), nullptr, 1, Solo::counts));
+    const PlanPtr soloed = compile_plan(mix.session, mix.row_signals.played_by(mix.session, mix.file_of()));
     EXPECT_TRUE(is_known(*soloed));
     const auto heard = rendered(soloed, 4096);
     mix.change(0, [](Track& t) { t.solo = false; });
@@ -184,7 +184,7 @@ TEST(BusChains, count_in_headroom_plans_as_one_row_with_a_fader) {
     Nested mix(folder);
     mix.chain(mix.inner, {processor("compressor", {{"makeup_db", 12}})});
     mix.shaped_plan();
-    const MaterialOf played = mix.signals.played_by(mix.session, mix.file_of());
+    const MaterialOf played = mix.row_signals.played_by(mix.session, mix.file_of());
     MixPeaks peaks(1);
     const HeadroomPlan plan = headroom_plan(mix.session, played, -12.0, peaks).value();
     ASSERT_FALSE(plan.proposals.empty());
@@ -248,12 +248,12 @@ TEST(BusChains, are_made_on_no_more_threads_than_there_may_be) {
         return std::distance(fs::directory_iterator("/proc/self/task"), fs::directory_iterator());
     };
     const auto most_while_made = [&] {
-        mix.signals = {};
+        mix.row_signals = {};
         const auto before = threads();
         std::ptrdiff_t most = 0;
         std::atomic<bool> done{false};
         std::jthread maker([&] {
-            EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of(), nullptr, 2));
+            EXPECT_TRUE(mix.row_signals.make(mix.session, mix.file_of(), nullptr, 2));
             done = true;
         });
         while (!done) most = std::max(most, threads());

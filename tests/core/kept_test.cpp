@@ -158,7 +158,7 @@ struct Made {
     std::string key(const Session& session) const {
         Shaped mix(std::vector<fs::path>{});
         mix.session = session;
-        return mix.signals.key(session, *session.tracks[0], mix.file_of()).value_or("");
+        return mix.row_signals.key(session, *session.tracks[0], mix.file_of()).value_or("");
     }
     /// The same with nothing kept.
     std::vector<float> rendered_cold(const Session& session) const {
@@ -255,7 +255,7 @@ TEST(Keys, of_plugin_sound_follow_its_files_and_the_plugins_own) {
     const auto key = [&session] {
         Shaped mix(std::vector<fs::path>{});
         mix.session = session;
-        return mix.signals.key(session, *session.tracks[0], mix.file_of()).value_or("");
+        return mix.row_signals.key(session, *session.tracks[0], mix.file_of()).value_or("");
     };
     const std::string before = plugin_version(amplifier), key_before = key();
     EXPECT_EQ(plugin_version(amplifier), before);

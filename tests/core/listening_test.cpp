@@ -328,11 +328,11 @@ TEST(Makers, of_a_band_are_the_rows_that_sound_there) {
     mix.session = with_track(mix.session, mix.session.tracks[2]->id, [](Track& t) { t.mute = true; });
     std::map<MaterialPtr, LongTermSpectrum> spectra;
     const auto of = [&](const MaterialPtr& m) -> const LongTermSpectrum* {
-        auto reader = open_material(*m).value();
-        SpectrumMeter meter(m->ready.channels, m->ready.rate);
-        std::vector<float> x(static_cast<size_t>(m->ready.frames * m->ready.channels));
-        EXPECT_TRUE(reader->read(0, m->ready.frames, x.data()));
-        meter.add(x.data(), m->ready.frames);
+        auto reader = m->open().value();
+        SpectrumMeter meter(m->channels(), m->rate());
+        std::vector<float> x(static_cast<size_t>(m->frames() * m->channels()));
+        EXPECT_TRUE(reader->read(0, m->frames(), x.data()));
+        meter.add(x.data(), m->frames());
         return &(spectra[m] = meter.finish());
     };
     const auto shares = [&](double from, double to) {

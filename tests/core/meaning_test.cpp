@@ -267,10 +267,10 @@ TEST(Makers, count_a_ride_where_the_row_sounds) {
     mix.change(0, [](Track& t) { t.delay_samples = 48000.0; });
     std::map<MaterialPtr, LongTermSpectrum> spectra;
     const auto of = [&](const MaterialPtr& m) -> const LongTermSpectrum* {
-        SpectrumMeter meter(m->ready.channels, m->ready.rate);
-        std::vector<float> x(static_cast<size_t>(m->ready.frames * m->ready.channels));
-        EXPECT_TRUE(open_material(*m).value()->read(0, m->ready.frames, x.data()));
-        meter.add(x.data(), m->ready.frames);
+        SpectrumMeter meter(m->channels(), m->rate());
+        std::vector<float> x(static_cast<size_t>(m->frames() * m->channels()));
+        EXPECT_TRUE(m->open().value()->read(0, m->frames(), x.data()));
+        meter.add(x.data(), m->frames());
         return &(spectra[m] = meter.finish());
     };
     const auto share = [&](double opens_s, double shuts_s) {

@@ -31,13 +31,13 @@ struct PluggedRow : Plugins {
     std::vector<float> made(const Chain& chain, const Rides& rides = {}) {
         mix.change(0, [&](Track& t) { t.chain = chain, t.rides = rides; });
         EXPECT_TRUE(validate(mix.session)) << validate(mix.session).error().text();
-        EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of()));
-        const MaterialPtr played = mix.signals.played(mix.session, *mix.session.tracks[0], mix.file_of());
+        EXPECT_TRUE(mix.row_signals.make(mix.session, mix.file_of()));
+        const MaterialPtr played = mix.row_signals.played(mix.session, *mix.session.tracks[0], mix.file_of());
         EXPECT_TRUE(played);
         if (!played) return {};
-        signal = played->signal;
-        std::vector<float> samples(static_cast<size_t>(played->ready.frames * played->ready.channels));
-        EXPECT_TRUE(open_material(*played).value()->read(0, played->ready.frames, samples.data()));
+        signal = signal_of(played);
+        std::vector<float> samples(static_cast<size_t>(played->frames() * played->channels()));
+        EXPECT_TRUE(played->open().value()->read(0, played->frames(), samples.data()));
         return samples;
     }
     std::vector<float> file() { return read(folder / "row.wav"); }
@@ -341,7 +341,7 @@ TEST(PluginsInChains, that_are_gone_play_what_was_kept_and_let_through_what_was_
     ASSERT_TRUE(write_session(row.mix.session, row.folder / "s.isotonus"));
     fs::remove_all(row.folder / "lv2/odd.lv2");
     row.scan();
-    row.mix.signals = {};
+    row.mix.row_signals = {};
     const auto opened = read_session(row.folder / "s.isotonus");
     ASSERT_TRUE(opened) << opened.error().text();
     EXPECT_EQ(opened->tracks[0]->chain, row.mix.session.tracks[0]->chain) << "with its values, though it is gone";
@@ -357,10 +357,10 @@ TEST(PluginsInChains, are_heard_at_once_and_gone_over_from_the_songs_start_later
     PluggedRow row;
     row.scan();
     row.mix.change(0, [](Track& t) { t.chain = {plugin(amplifier, {{"gain", -12.0}})}; });
-    const auto recipe = row.mix.signals.recipe(row.mix.session, *row.mix.session.tracks[0], row.mix.file_of());
+    const auto recipe = row.mix.row_signals.recipe(row.mix.session, *row.mix.session.tracks[0], row.mix.file_of());
     const MaterialPtr now = provisional_signal(*recipe);
     std::vector<float> heard(2 * 5000);
-    auto reader = open_material(*now).value();
+    auto reader = now->open().value();
     ASSERT_TRUE(reader->read(60000, 5000, heard.data()));
     const auto file = row.file();
     for (size_t i = 0; i < heard.size(); ++i) ASSERT_FLOAT_EQ(heard[i], file[2 * 60000 + i] * std::pow(10.0f, -0.6f));

@@ -82,10 +82,10 @@ TEST(Rooms, give_the_same_bits_wherever_they_are_read_from) {
     const PlanPtr plan = mix.shaped_plan();
     const auto whole = rendered(plan, 4096);
     EXPECT_EQ(rendered(plan, 17, 4), whole);
-    auto reader = open_running(plan->tracks[0].material->signal).value();
+    auto reader = open_running(signal_of(plan->tracks[0].material)).value();
     std::vector<float> part(2 * 3000), kept(2 * 3000);
     ASSERT_TRUE(reader->read(90001, 3000, part.data()));
-    ASSERT_TRUE(open_material(*plan->tracks[0].material).value()->read(90001, 3000, kept.data()));
+    ASSERT_TRUE(plan->tracks[0].material->open().value()->read(90001, 3000, kept.data()));
     EXPECT_EQ(part, kept);
 }
 
@@ -102,7 +102,7 @@ TEST(Rooms, that_cannot_be_read_let_through_what_comes_in_and_are_told) {
     Shaped mix({write(folder / "a.wav", make(48000, 2, noise(1, 0.3)), 2)});
     mix.change(0, [&](Track& t) { t.chain = {room(folder / "gone.wav")}; });
     const PlanPtr plan = mix.shaped_plan();
-    EXPECT_THAT(plan->tracks[0].material->signal->fault(0), HasSubstr("gone.wav"));
+    EXPECT_THAT(signal_of(plan->tracks[0].material)->fault(0), HasSubstr("gone.wav"));
     const auto checks = checks_of(mix.session, plan, {});
     ASSERT_TRUE(checks);
     mix.change(0, [](Track& t) { t.chain.clear(); });

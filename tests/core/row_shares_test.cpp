@@ -118,9 +118,9 @@ TEST(Shares, are_the_same_before_the_main_fader_by_families_and_with_a_main_chai
     mix.change(1, [](Track& t) { t.family = Family::keys; });
     mix.session.main_fader_db = -5.0;
     mix.session.main_chain = {processor("compressor", {{"threshold_dbfs", -30.0}})};
-    ASSERT_TRUE(mix.signals.make(mix.session, mix.file_of()));
+    ASSERT_TRUE(mix.row_signals.make(mix.session, mix.file_of()));
     const MixPlans plans =
-        compile_mix_plans(mix.session, mix.signals.played_by(mix.session, mix.file_of()), Solo::left_out);
+        compile_mix_plans(mix.session, mix.row_signals.played_by(mix.session, mix.file_of()), Solo::left_out);
     Delivery d = mix.stems(folder / "out");
     d.finished = plans.finished;
     d.main_chain = MainChain::both;

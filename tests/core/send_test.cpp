@@ -84,8 +84,8 @@ TEST(Sends, leave_before_or_after_the_fader_and_mutes_and_solos_choose_what_is_h
     mix.change(0, [](Track& t) { t.mute = false, t.fader_db = 0.0; });
     mix.change(1, [](Track& t) { t.mute = false; });
     const auto heard = [&] {
-        EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of(), nullptr, 1, Solo::counts));
-        return rendered(compile_plan(mix.session, mix.signals.played_by(mix.session, mix.file_of())), 4096);
+        EXPECT_TRUE(mix.row_signals.make(mix.session, mix.file_of(), nullptr, 1, Solo::counts));
+        return rendered(compile_plan(mix.session, mix.row_signals.played_by(mix.session, mix.file_of())), 4096);
     };
     EXPECT_EQ(heard(), before);
     mix.bus(mix.hall, [](Bus& b) { b.solo = false; });
@@ -353,9 +353,9 @@ TEST(MainChain, leaves_out_in_or_both_ways_and_stems_are_without_it) {
     mix.chain(main_output, {processor("compressor", {{"threshold_dbfs", -30.0}, {"ratio", 4.0}}, 1),
                             processor("limiter", {{"ceiling_dbtp", -9.0}}, 2)});
     const auto finished = mix.now();
-    EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of()));
+    EXPECT_TRUE(mix.row_signals.make(mix.session, mix.file_of()));
     const MixPlans plans =
-        compile_mix_plans(mix.session, mix.signals.played_by(mix.session, mix.file_of()), Solo::left_out);
+        compile_mix_plans(mix.session, mix.row_signals.played_by(mix.session, mix.file_of()), Solo::left_out);
     EXPECT_TRUE(plans.differ());
     EXPECT_EQ(rendered(plans.bare, 4096), bare);
     EXPECT_EQ(rendered(plans.finished, 4096), finished);
@@ -446,9 +446,9 @@ TEST(MainChain, headroom_plan_turns_the_main_fader_down) {
     Sending mix(folder);
     mix.chain(main_output, {processor("limiter", {{"ceiling_dbtp", -1.0}})});
     mix.change(0, [](Track& t) { t.trim_db = 12.0; });
-    ASSERT_TRUE(mix.signals.make(mix.session, mix.file_of()));
+    ASSERT_TRUE(mix.row_signals.make(mix.session, mix.file_of()));
     MixPeaks peaks(1);
-    const auto plan = headroom_plan(mix.session, mix.signals.played_by(mix.session, mix.file_of()), -6.0, peaks);
+    const auto plan = headroom_plan(mix.session, mix.row_signals.played_by(mix.session, mix.file_of()), -6.0, peaks);
     ASSERT_TRUE(plan);
     ASSERT_FALSE(plan->proposals.empty());
     const Proposal& down = plan->proposals.front();

@@ -40,12 +40,12 @@ struct Everything : Sending {
 };
 
 std::vector<float> samples_of(const Material& material, int64_t block) {
-    auto reader = open_material(material).value();
+    auto reader = material.open().value();
     const auto wide = static_cast<size_t>(reader->channels());
-    std::vector<float> all(static_cast<size_t>(material.ready.frames) * wide);
-    for (int64_t at = 0; at < material.ready.frames; at += block)
+    std::vector<float> all(static_cast<size_t>(material.frames()) * wide);
+    for (int64_t at = 0; at < material.frames(); at += block)
         EXPECT_TRUE(
-            reader->read(at, std::min(block, material.ready.frames - at), all.data() + static_cast<size_t>(at) * wide));
+            reader->read(at, std::min(block, material.frames() - at), all.data() + static_cast<size_t>(at) * wide));
     return all;
 }
 
@@ -68,13 +68,13 @@ TEST(SignalMaking, many_may_read_while_it_is_made_and_all_read_the_bits_that_it_
     const auto whole = samples_of(*made, 4096);
     for (int round = 0; round < (sanitized ? 2 : 10); ++round) {
         const BegunSignal begun = *BegunSignal::begin(recipe);
-        EXPECT_EQ(material_key(*begun.material()), material_key(*made));
+        EXPECT_EQ(begun.material()->sound->content_key(), made->sound->content_key());
         std::atomic<int> wrong{0};
         std::vector<std::jthread> readers;
         for (unsigned n = 0; n < 3; ++n)
             readers.emplace_back([&, n] {
                 std::mt19937 random(n);
-                auto reader = open_material(*begun.material()).value();
+                auto reader = begun.material()->open().value();
                 for (int k = 0; k < 40; ++k) {
                     const auto at = static_cast<int64_t>(random() % 149000);
                     std::vector<float> part(2000);
@@ -95,8 +95,8 @@ TEST(SignalMaking, many_may_read_while_it_is_made_and_all_read_the_bits_that_it_
         // And it is known like one that nobody read meanwhile.
         EXPECT_EQ((*finished)->measurement.true_peak_dbtp, made->measurement.true_peak_dbtp);
         EXPECT_EQ((*finished)->summary.high, made->summary.high);
-        EXPECT_EQ((*finished)->signal->reductions(2), made->signal->reductions(2));
-        EXPECT_EQ((*finished)->signal->checkpoint_bytes(), made->signal->checkpoint_bytes());
+        EXPECT_EQ(signal_of(*finished)->reductions(2), signal_of(made)->reductions(2));
+        EXPECT_EQ(signal_of(*finished)->checkpoint_bytes(), signal_of(made)->checkpoint_bytes());
     }
 }
 
@@ -139,14 +139,14 @@ TEST(SignalMaking, what_goes_wrong_is_told_to_all_who_read_and_to_who_makes_it) 
     const SignalRecipe recipe = noisy(file, late_and_long);
     fs::remove(file);
     const BegunSignal begun = *BegunSignal::begin(recipe);
-    auto reader = open_material(*begun.material()).value();
+    auto reader = begun.material()->open().value();
     float sample = 0.0f;
     EXPECT_THAT(reader->read(0, 1, &sample).error().text(), HasSubstr("gone.wav"));
     EXPECT_EQ(reader->view(0, 1), nullptr);
     EXPECT_THAT(begun.finish().error().text(), HasSubstr("gone.wav"));
-    const MaterialPtr streamed = stream_signal(recipe);
+    const MaterialPtr streamed = BegunSignal::stream(recipe)->material();
     const StreamsAhead ahead({streamed}, 2);
-    auto stream = open_material(*streamed).value();
+    auto stream = streamed->open().value();
     EXPECT_THAT(stream->read(0, 1, &sample).error().text(), HasSubstr("gone.wav"));
 }
 
@@ -154,10 +154,10 @@ TEST(SignalMaking, buses_that_lead_to_each_other_are_made_at_once_to_the_same_bi
     for (unsigned seed = 0; seed < (sanitized ? 2 : 5); ++seed) {
         Folder folder;
         Everything one(folder, seed), other = one;
-        ASSERT_TRUE(one.signals.make(one.session, one.file_of(), nullptr, 1));
-        ASSERT_TRUE(other.signals.make(other.session, other.file_of(), nullptr, 2));
+        ASSERT_TRUE(one.row_signals.make(one.session, one.file_of(), nullptr, 1));
+        ASSERT_TRUE(other.row_signals.make(other.session, other.file_of(), nullptr, 2));
         const auto plan_of = [](Everything& mix) {
-            return compile_plan(mix.session, mix.signals.played_by(mix.session, mix.file_of()), Solo::left_out);
+            return compile_plan(mix.session, mix.row_signals.played_by(mix.session, mix.file_of()), Solo::left_out);
         };
         const PlanPtr plan = plan_of(one), also = plan_of(other);
         ASSERT_EQ(rendered(plan, 4096), rendered(also, 512, 2)) << seed;
@@ -165,12 +165,12 @@ TEST(SignalMaking, buses_that_lead_to_each_other_are_made_at_once_to_the_same_bi
         // A move after a move: what depends on it is made anew, and nothing else.
         const auto move = [](Everything& mix) {
             mix.change(0, [](Track& t) { t.fader_db -= 3.0; });
-            EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of()));
+            EXPECT_TRUE(mix.row_signals.make(mix.session, mix.file_of()));
         };
         move(one), move(one);
-        const size_t before = one.signals.size();
-        EXPECT_TRUE(one.signals.make(one.session, one.file_of()));
-        EXPECT_EQ(one.signals.size(), before);
+        const size_t before = one.row_signals.size();
+        EXPECT_TRUE(one.row_signals.make(one.session, one.file_of()));
+        EXPECT_EQ(one.row_signals.size(), before);
         move(other), move(other);
         ASSERT_EQ(rendered(plan_of(one), 4096), rendered(plan_of(other), 4096)) << seed;
     }
@@ -199,9 +199,9 @@ TEST(Streams, are_read_elsewhere_too_by_several_and_nobody_waits_for_one_that_st
     const SignalRecipe recipe =
         noisy(write(folder / "long.wav", make(1500000, 1, noise(6, 0.3)), 1), {processor("low_cut", {{"hz", 90.0}})});
     const auto whole = samples_of(*make_signal(recipe).value(), 4096);
-    const MaterialPtr streamed = stream_signal(recipe);
+    const MaterialPtr streamed = BegunSignal::stream(recipe)->material();
     const StreamsAhead ahead({streamed}, 2);
-    auto standing = open_material(*streamed).value();
+    auto standing = streamed->open().value();
     std::vector<float> part(3000);
     ASSERT_TRUE(standing->read(1000, 3000, part.data()));
     EXPECT_EQ(samples_of(*streamed, 4096), whole);

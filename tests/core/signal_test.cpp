@@ -44,25 +44,25 @@ TEST(Signals, are_the_same_bits_from_the_start_and_from_every_checkpoint_in_any_
         if (round % 4 < 2) recipe.rides = {};  // then many cells are worked on at once
         recipe.keys[9] = RowTap{files[(round + 1) % 2], 50, 0.7, nullptr};
         const MaterialPtr made = make_signal(recipe).value();
-        const int64_t end = made->ready.frames;
-        auto reader = open_running(made->signal).value();
+        const int64_t end = made->frames();
+        auto reader = open_running(signal_of(made)).value();
         const auto whole = read_all(*reader, end, end);
         // What was kept of it is the same.
-        auto kept = open_material(*made).value();
+        auto kept = made->open().value();
         ASSERT_EQ(read_all(*kept, end, 700), whole) << round;
         // In any blocks.
         for (const int64_t block : {1, 17, 512, 4096}) {
             if (block == 1 && round > 3) continue;
-            auto other = open_running(made->signal).value();
+            auto other = open_running(signal_of(made)).value();
             ASSERT_EQ(read_all(*other, end, block), whole) << round << " " << block;
         }
         // From anywhere, forwards and back.
         for (int n = 0; n < 30; ++n) {
             const auto at = static_cast<int64_t>(random() % static_cast<uint64_t>(end));
             const int64_t count = std::min<int64_t>(end - at, 1 + static_cast<int64_t>(random() % 700));
-            std::vector<float> part(static_cast<size_t>(count * made->ready.channels));
+            std::vector<float> part(static_cast<size_t>(count * made->channels()));
             ASSERT_TRUE(reader->read(at, count, part.data()));
-            ASSERT_TRUE(std::equal(part.begin(), part.end(), whole.begin() + at * made->ready.channels))
+            ASSERT_TRUE(std::equal(part.begin(), part.end(), whole.begin() + at * made->channels()))
                 << round << " " << at;
         }
         // And its figures are those of its samples.
@@ -80,7 +80,7 @@ TEST(Signals, with_nothing_in_are_the_file_times_its_trim) {
     SignalRecipe recipe;
     recipe.source = {file_of(folder, "a.wav", 2, 9000, 3), 32, 0.5, nullptr};
     const MaterialPtr made = make_signal(recipe).value();
-    auto reader = open_material(*made).value();
+    auto reader = made->open().value();
     const auto out = read_all(*reader, 9032, 1000);
     const auto in = read(folder / "a.wav");
     for (size_t i = 0; i < in.size(); ++i) ASSERT_EQ(out[64 + i], in[i] * 0.5f);
@@ -93,7 +93,7 @@ TEST(Signals, tell_their_reduction_over_the_whole_song) {
     SignalRecipe recipe;
     recipe.source.material = load_material(write(folder / "x.wav", x, 1), 48000).value();
     recipe.chain = {processor("compressor", {{"threshold_dbfs", -24}, {"ratio", 4}, {"knee_db", 0}, {"attack_ms", 1}})};
-    const auto found = make_signal(recipe).value()->signal->reduction(0).value();
+    const auto found = signal_of(make_signal(recipe).value())->reduction(0).value();
     const double wanted = (24.0 - 6.02) * 0.75;
     EXPECT_NEAR(found.most_db, wanted, 0.3);
     EXPECT_GE(found.most_at_s, 4.99);
@@ -110,7 +110,7 @@ TEST(Signals, tell_no_reduction_of_a_processor_while_a_ride_has_it_out) {
     recipe.chain = {processor("compressor", {{"threshold_dbfs", -24}, {"ratio", 4}})};
     recipe.rides.set(Parameter(*parameter_of(recipe.chain[0], "in"), recipe.chain[0].id),
                      ride({{0.0, 1.0}, {1.0, 1.0}, {1.001, 0.0}}));
-    const auto signal = make_signal(recipe).value()->signal;
+    const auto signal = signal_of(make_signal(recipe).value());
     const std::vector<float>& reductions = signal->reductions(0);
     const size_t out_from = 48000 / LevelSummary::block_frames + 2;
     EXPECT_LT(reductions[out_from - 4], -5.0f);
@@ -128,8 +128,8 @@ TEST(Signals, need_little_memory) {
     const size_t summary = 4 * (made->summary.low.size() + made->summary.high.size() +
                                 made->summary.mean_square.size() + made->summary.mean_square_of_8.size());
     std::printf("a minute of a stereo row: %zu kB of checkpoints, %zu kB of summary\n",
-                made->signal->checkpoint_bytes() / 1000, summary / 1000);
-    EXPECT_LT(made->signal->checkpoint_bytes() + summary, 2000000u);
+                signal_of(made)->checkpoint_bytes() / 1000, summary / 1000);
+    EXPECT_LT(signal_of(made)->checkpoint_bytes() + summary, 2000000u);
 }
 
 TEST(Signals, are_mixed_to_the_same_bits_by_any_number_of_workers_and_their_peak_is_found_exactly) {
@@ -291,19 +291,19 @@ TEST(Signals, of_rows_that_an_edit_left_alone_keep_their_keys_and_others_never_d
     // After every edit in a row of edits, each of which changes something else that a key depends on.
     const auto is_right = [&] {
         for (const auto& t : mix.session.tracks) {
-            const auto recipe = mix.signals.recipe(mix.session, *t, mix.file_of());
-            EXPECT_EQ(mix.signals.key(mix.session, *t, mix.file_of()),
+            const auto recipe = mix.row_signals.recipe(mix.session, *t, mix.file_of());
+            EXPECT_EQ(mix.row_signals.key(mix.session, *t, mix.file_of()),
                       recipe ? std::optional(signal_key(*recipe)) : std::nullopt);
         }
     };
     is_right();
-    const auto before = mix.signals.key(mix.session, *mix.session.tracks[0], mix.file_of());
+    const auto before = mix.row_signals.key(mix.session, *mix.session.tracks[0], mix.file_of());
     mix.change(0, [](Track& t) { t.fader_db = -3.0; });
     is_right();
-    EXPECT_EQ(mix.signals.key(mix.session, *mix.session.tracks[0], mix.file_of()), before);
+    EXPECT_EQ(mix.row_signals.key(mix.session, *mix.session.tracks[0], mix.file_of()), before);
     mix.change(0, [](Track& t) { t.trim_db = -3.0; });
     is_right();
-    EXPECT_NE(mix.signals.key(mix.session, *mix.session.tracks[0], mix.file_of()), before);
+    EXPECT_NE(mix.row_signals.key(mix.session, *mix.session.tracks[0], mix.file_of()), before);
     mix.session = with_ride(mix.session, mix.id(1), Parameter::trim, Curve{{{0.1, -6.0}, {0.3, 0.0}}});
     is_right();
     mix.session.rides_bypassed = true;
@@ -321,10 +321,10 @@ TEST(Signals, of_rows_that_an_edit_left_alone_keep_their_keys_and_others_never_d
     });
     is_right();
     mix.change(1, [](Track& t) { t.trim_db = 2.0; });
-    EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of()));
+    EXPECT_TRUE(mix.row_signals.make(mix.session, mix.file_of()));
     is_right();
     mix.files[mix.id(0)] = load_material(write(folder / "c.wav", make(24000, 2, noise(3, 0.4)), 2), 48000).value();
-    EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of()));
+    EXPECT_TRUE(mix.row_signals.make(mix.session, mix.file_of()));
     is_right();
 }
 
@@ -336,21 +336,21 @@ TEST(Signals, that_were_changed_are_there_for_an_undo_and_those_switched_off_for
         mix.change(n, [hz](Track& t) { t.chain = {processor("low_cut", {{"hz", hz}})}; });
     };
     const auto made_by_edit = [&] {
-        const size_t before = mix.signals.size();
-        EXPECT_TRUE(mix.signals.make(mix.session, mix.file_of()));
-        const size_t made = mix.signals.size() - before;
-        mix.signals.forget_old();
+        const size_t before = mix.row_signals.size();
+        EXPECT_TRUE(mix.row_signals.make(mix.session, mix.file_of()));
+        const size_t made = mix.row_signals.size() - before;
+        mix.row_signals.forget_old();
         return made;
     };
     const auto played = [&](size_t n) {
-        return mix.signals.played(mix.session, *mix.session.tracks[n], mix.file_of());
+        return mix.row_signals.played(mix.session, *mix.session.tracks[n], mix.file_of());
     };
     set(1, 300.0);
     for (const double hz : {100.0, 110.0, 120.0, 130.0, 140.0, 150.0}) {
         set(0, hz);
         made_by_edit();
     }
-    EXPECT_EQ(mix.signals.size(), 5u) << "two that play, three that did";
+    EXPECT_EQ(mix.row_signals.size(), 5u) << "two that play, three that did";
     // Undone one by one, and done again.
     for (const double hz : {140.0, 130.0, 120.0, 130.0, 140.0}) {
         set(0, hz);

@@ -37,6 +37,7 @@ std::string fault(const Session& s) {
 /// A visitor of fields.h that takes down the limits.
 struct Limits {
     std::map<std::string, std::pair<double, double>> found;
+    Limits& rare() { return *this; }
     void number(const char* key, double, double low, double high) { found[key] = {low, high}; }
     void level(const char* key, double) { found[key] = {lowest_level_db, fader_max_db}; }
     template <class Int>

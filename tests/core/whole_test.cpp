@@ -90,11 +90,11 @@ TEST(Rides, of_every_parameter_of_every_processor_give_the_same_bits_wherever_re
                                                            {0.5, value_at_position(Parameter(*info), 0.4)}}));
             const auto made = make_signal(recipe);
             ASSERT_TRUE(made) << made.error().text();
-            const int64_t length = std::min<int64_t>((*made)->ready.frames, frames + 5000);
+            const int64_t length = std::min<int64_t>((*made)->frames(), frames + 5000);
             std::vector<float> whole(static_cast<size_t>(2 * length));
-            ASSERT_TRUE(open_material(**made).value()->read(0, length, whole.data()));
+            ASSERT_TRUE((*made)->open().value()->read(0, length, whole.data()));
             for (const int64_t first : {int64_t{100}, int64_t{4096}, int64_t{9999}, length - 3000}) {
-                const auto reader = open_running((*made)->signal).value();
+                const auto reader = open_running(signal_of(*made)).value();
                 std::vector<float> part(2 * 2000);
                 for (int64_t at = 0; at < 2000; at += 500)
                     ASSERT_TRUE(reader->read(first + at, 500, part.data() + 2 * at));
@@ -380,8 +380,8 @@ TEST(MainChains, in_checks_sheets_and_files_are_decided_in_one_place) {
         for (const bool bypassed : {false, true}) {
             mix.session.hand_off.main_chain = way;
             mix.session.main_chain_out = bypassed;
-            ASSERT_TRUE(mix.signals.make(mix.session, mix.file_of()));
-            const MixPlans plans = compile_mix_plans(mix.session, mix.signals.played_by(mix.session, mix.file_of()));
+            ASSERT_TRUE(mix.row_signals.make(mix.session, mix.file_of()));
+            const MixPlans plans = compile_mix_plans(mix.session, mix.row_signals.played_by(mix.session, mix.file_of()));
             const MainChainExport said = main_chain_export(mix.session);
             Delivery d = into(folder / fmt::format("{}{}", static_cast<int>(way), bypassed), StemSplit::none);
             d.format = SampleFormat::f32;

@@ -89,7 +89,7 @@ inline std::pair<Chain, Rides> random_chain(std::mt19937& random, uint64_t key) 
 /// Tracks and buses with chains.
 struct Shaped : Mix {
     using Mix::Mix;
-    RowSignals signals;
+    RowSignals row_signals;
     std::map<TrackId, MaterialPtr> files;
     MaterialOf file_of() {
         return [this](const Track& t) {
@@ -99,8 +99,8 @@ struct Shaped : Mix {
         };
     }
     PlanPtr shaped_plan() {
-        EXPECT_TRUE(signals.make(session, file_of()));
-        return compile_plan(session, signals.played_by(session, file_of()), Solo::left_out);
+        EXPECT_TRUE(row_signals.make(session, file_of()));
+        return compile_plan(session, row_signals.played_by(session, file_of()), Solo::left_out);
     }
 };
 

@@ -144,22 +144,29 @@ struct Mix {
 };
 
 /// Mono noise that lies in no file: `on_read` hears of every stretch before it is read.
-class Computed : public SampleMaker {
+class Computed : public Playable {
   public:
     using OnRead = std::function<void(int64_t first, int64_t frames)>;
-    explicit Computed(OnRead on_read) : on_read_(std::move(on_read)) {}
+    Computed(int64_t frames, OnRead on_read) : on_read_(std::move(on_read)) {
+        origin_.channels = 1;
+        origin_.rate = 48000;
+        origin_.frames = frames;
+    }
+    int channels() const override { return origin_.channels; }
+    int rate() const override { return origin_.rate; }
+    int64_t frames() const override { return origin_.frames; }
+    const ReadySource& origin() const override { return origin_; }
     Result<std::unique_ptr<FrameReader>> open() const override {
         return std::unique_ptr<FrameReader>(std::make_unique<Reader>(on_read_));
     }
-    Result<std::unique_ptr<FrameReader>> open_ahead() const override { return open(); }
-    std::string key() const override { return "computed"; }
+    std::string content_key() const override { return "computed"; }
+    Result<void> unchanged(Seen&) const override { return {}; }
 
     static MaterialPtr material(int64_t frames, OnRead on_read) {
         auto made = std::make_shared<Material>();
-        made->ready.rate = made->recorded.sample_rate = 48000;
-        made->ready.channels = made->recorded.channels = 1;
-        made->ready.frames = frames;
-        made->maker = std::make_shared<const Computed>(std::move(on_read));
+        made->recorded.sample_rate = 48000;
+        made->recorded.channels = 1;
+        made->sound = std::make_shared<const Computed>(frames, std::move(on_read));
         return made;
     }
 
@@ -175,6 +182,7 @@ class Computed : public SampleMaker {
         OnRead on_read;
         Wave wave = noise(1);
     };
+    ReadySource origin_;
     OnRead on_read_;
 };
 
