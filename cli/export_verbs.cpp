@@ -14,7 +14,9 @@ using nlohmann::json;
 namespace {
 
 SampleFormat format_named(const std::string& bits) {
-    return bits == "16" ? SampleFormat::s16 : bits == "24" ? SampleFormat::s24 : SampleFormat::f32;
+    if (bits == "16") return SampleFormat::s16;
+    if (bits == "24") return SampleFormat::s24;
+    return SampleFormat::f32;
 }
 
 /// The excerpt that --from and --to ask for; none when neither does.

@@ -341,7 +341,9 @@ int relink(const fs::path& file, const fs::path& folder) {
         return {};
     });
     if (status == done) put("{} files found\n", found);
-    return status != done ? status : found > 0 ? done : check_failed;
+    if (status != done) return status;
+    if (found > 0) return done;
+    return check_failed;
 }
 
 int collect_session(const fs::path& file, const fs::path& folder, bool as_json) {

@@ -105,107 +105,126 @@ int make_up(const ShapeOptions& options) {
     });
 }
 
+void put_chain(const Session& session, const Chain& chain, const Signal* signal, const MaterialPtr& before,
+               const MaterialPtr& after) {
+    for (size_t n = 0; n < chain.size(); ++n) {
+        const Processor& p = chain[n];
+        put("{} {}{}", n + 1, p.type, p.in ? "" : " (out)");
+        for (const auto& [id, value] : p.values)
+            if (const ParameterInfo* info = parameter_of(p, id)) put("  {} {}", id, value_text(*info, value));
+        if (p.key != 0) put("  key {}", session.name_of(p.key));
+        if (const auto found = signal ? signal->reduction(n) : std::nullopt)
+            put("  most {:.1f} dB at {:.1f} s, {:.1f} dB while it works", found->most_db, found->most_at_s,
+                found->typical_db);
+        put("\n");
+    }
+    if (before && after)
+        put("before {}, after {}\n", in_words(before->measurement.integrated_lufs, "LUFS"),
+            in_words(after->measurement.integrated_lufs, "LUFS"));
+}
+
+void print_chain(const Session& session, TrackId row, const Chain& chain, const Signal* signal,
+                 const MaterialPtr& before, const MaterialPtr& after) {
+    json j{{"row", session.name_of(row)}, {"chain", json::array()}, {"reduction", nullptr}};
+    for (size_t n = 0; n < chain.size(); ++n) {
+        json p = processor_json(session, chain[n], n + 1);
+        if (const auto found = signal ? signal->reduction(n) : std::nullopt) {
+            const json reduction{
+                {"most_db", found->most_db}, {"most_at_s", found->most_at_s}, {"typical_db", found->typical_db}};
+            p["reduction"] = reduction;
+            if (j["reduction"].is_null() || j["reduction"]["most_db"] < reduction["most_db"])
+                j["reduction"] = reduction;
+        }
+        j["chain"].push_back(std::move(p));
+    }
+    j["before"] = before ? measurement_to_json(before->measurement) : json();
+    j["after"] = after ? measurement_to_json(after->measurement) : json();
+    print(j);
+}
+
+int show_chain(const ShapeOptions& options) {
+    auto opened = open_channel(options.session, options.row);
+    if (!opened) return complain(opened.error());
+    const Session& session = opened->session;
+    const auto row = row_called(session, options.row);
+    const Chain* chain = row ? session.chain_of(*row) : nullptr;
+    if (!chain)
+        return complain(
+            {options.session.string(), fmt::format("there is no row with a chain called '{}'", options.row)},
+            wrong_usage);
+    MaterialPtr before, after;
+    if (const Track* track = session.find(*row)) {
+        before = opened->of(*track);
+        after = opened->played(*track);
+    } else {
+        const PlanPtr plan = opened->plan();
+        for (const PlanTrack& t : plan->tracks)
+            if (t.id == *row) after = t.material;
+    }
+    const Signal* signal = after ? signal_of(after).get() : nullptr;
+    if (options.as_json)
+        print_chain(session, *row, *chain, signal, before, after);
+    else
+        put_chain(session, *chain, signal, before, after);
+    return done;
+}
+
+/// The type of processor that is asked for, known by now.
+Result<const ProcessorType*> wanted_type(const ShapeOptions& options, const Chain& chain, size_t at) {
+    std::string wanted = options.type;
+    if (wanted == "lv2") {
+        const auto uri = std::find_if(options.assignments.begin(), options.assignments.end(),
+                                      [](const std::string& a) { return a.starts_with("uri="); });
+        if (uri == options.assignments.end() && (at >= chain.size() || !is_plugin(chain[at].type)))
+            return fail("", said("a plug-in needs its uri=URI; `plugins list` has them"));
+        wanted = uri == options.assignments.end() ? chain[at].type : std::string(plugin_prefix) + uri->substr(4);
+        if (auto found = find_plugins({wanted}); !found) return tl::unexpected(found.error());
+        if (!plugin_type(wanted))
+            return fail("", fmt::format("there is no plug-in '{}' that can be used here", uri_of_type(wanted)));
+    }
+    const ProcessorType* type = processor_type(wanted);
+    if (!type) {
+        std::string known;
+        for (const ProcessorType* t : processor_types()) known += (known.empty() ? "" : ", ") + std::string(t->id);
+        return fail("", fmt::format("'{}' is no processor; there are: {}, lv2, none", options.type, known));
+    }
+    return type;
+}
+
+Result<void> set_processor(const ShapeOptions& options, Session& session) {
+    const auto row = row_called(session, options.row);
+    const Chain* now = row ? session.chain_of(*row) : nullptr;
+    if (!now) return fail("", fmt::format("there is no row with a chain called '{}'", options.row));
+    Chain chain = *now;
+    const size_t at = options.place - 1;
+    if (options.type == "none") {
+        if (at >= chain.size()) return fail("", fmt::format("there is no processor at place {}", options.place));
+        chain.erase(chain.begin() + static_cast<std::ptrdiff_t>(at));
+    } else {
+        const auto wanted = wanted_type(options, chain, at);
+        if (!wanted) return tl::unexpected(wanted.error());
+        const ProcessorType* const type = *wanted;
+        if (at > chain.size())
+            return fail("", fmt::format("the next free place is {}, not {}", chain.size() + 1, options.place));
+        if (at == chain.size())
+            chain.push_back(new_processor(*type, chain));
+        else if (chain[at].type != type->id)
+            chain[at] = new_processor(*type, chain);
+        for (const std::string& assignment : options.assignments)
+            if (assignment == made_up || (is_plugin(type->id) && assignment.starts_with("uri=")))
+                continue;  // once the whole song's reduction is known
+            else if (auto assigned = assign(session, chain[at], assignment); !assigned)
+                return assigned;
+    }
+    session = with_chain(session, *row, [&](Chain& c) { c = chain; });
+    return {};
+}
+
 }  // namespace
 
 int shape(const ShapeOptions& options) {
-    if (options.place == 0) {
-        auto opened = open_channel(options.session, options.row);
-        if (!opened) return complain(opened.error());
-        const Session& session = opened->session;
-        const auto row = row_called(session, options.row);
-        const Chain* chain = row ? session.chain_of(*row) : nullptr;
-        if (!chain)
-            return complain(
-                {options.session.string(), fmt::format("there is no row with a chain called '{}'", options.row)},
-                wrong_usage);
-        MaterialPtr before, after;
-        if (const Track* track = session.find(*row)) {
-            before = opened->of(*track);
-            after = opened->played(*track);
-        } else {
-            const PlanPtr plan = opened->plan();
-            for (const PlanTrack& t : plan->tracks)
-                if (t.id == *row) after = t.material;
-        }
-        const Signal* signal = after ? signal_of(after).get() : nullptr;
-        if (!options.as_json) {
-            for (size_t n = 0; n < chain->size(); ++n) {
-                const Processor& p = (*chain)[n];
-                put("{} {}{}", n + 1, p.type, p.in ? "" : " (out)");
-                for (const auto& [id, value] : p.values)
-                    if (const ParameterInfo* info = parameter_of(p, id)) put("  {} {}", id, value_text(*info, value));
-                if (p.key != 0) put("  key {}", session.name_of(p.key));
-                if (const auto found = signal ? signal->reduction(n) : std::nullopt)
-                    put("  most {:.1f} dB at {:.1f} s, {:.1f} dB while it works", found->most_db, found->most_at_s,
-                        found->typical_db);
-                put("\n");
-            }
-            if (before && after)
-                put("before {}, after {}\n", in_words(before->measurement.integrated_lufs, "LUFS"),
-                    in_words(after->measurement.integrated_lufs, "LUFS"));
-            return done;
-        }
-        json j{{"row", session.name_of(*row)}, {"chain", json::array()}, {"reduction", nullptr}};
-        for (size_t n = 0; n < chain->size(); ++n) {
-            json p = processor_json(session, (*chain)[n], n + 1);
-            if (const auto found = signal ? signal->reduction(n) : std::nullopt) {
-                const json reduction{
-                    {"most_db", found->most_db}, {"most_at_s", found->most_at_s}, {"typical_db", found->typical_db}};
-                p["reduction"] = reduction;
-                if (j["reduction"].is_null() || j["reduction"]["most_db"] < reduction["most_db"])
-                    j["reduction"] = reduction;
-            }
-            j["chain"].push_back(std::move(p));
-        }
-        j["before"] = before ? measurement_to_json(before->measurement) : json();
-        j["after"] = after ? measurement_to_json(after->measurement) : json();
-        print(j);
-        return done;
-    }
-    const int status = change(options.session, [&](Session& session) -> Result<void> {
-        const auto row = row_called(session, options.row);
-        const Chain* now = row ? session.chain_of(*row) : nullptr;
-        if (!now) return fail("", fmt::format("there is no row with a chain called '{}'", options.row));
-        Chain chain = *now;
-        const size_t at = options.place - 1;
-        if (options.type == "none") {
-            if (at >= chain.size()) return fail("", fmt::format("there is no processor at place {}", options.place));
-            chain.erase(chain.begin() + static_cast<std::ptrdiff_t>(at));
-        } else {
-            std::string wanted = options.type;
-            if (wanted == "lv2") {
-                const auto uri = std::find_if(options.assignments.begin(), options.assignments.end(),
-                                              [](const std::string& a) { return a.starts_with("uri="); });
-                if (uri == options.assignments.end() && (at >= chain.size() || !is_plugin(chain[at].type)))
-                    return fail("", said("a plug-in needs its uri=URI; `plugins list` has them"));
-                wanted =
-                    uri == options.assignments.end() ? chain[at].type : std::string(plugin_prefix) + uri->substr(4);
-                if (auto found = find_plugins({wanted}); !found) return found;
-                if (!plugin_type(wanted))
-                    return fail("", fmt::format("there is no plug-in '{}' that can be used here", uri_of_type(wanted)));
-            }
-            const ProcessorType* type = processor_type(wanted);
-            if (!type) {
-                std::string known;
-                for (const ProcessorType* t : processor_types())
-                    known += (known.empty() ? "" : ", ") + std::string(t->id);
-                return fail("", fmt::format("'{}' is no processor; there are: {}, lv2, none", options.type, known));
-            }
-            if (at > chain.size())
-                return fail("", fmt::format("the next free place is {}, not {}", chain.size() + 1, options.place));
-            if (at == chain.size())
-                chain.push_back(new_processor(*type, chain));
-            else if (chain[at].type != type->id)
-                chain[at] = new_processor(*type, chain);
-            for (const std::string& assignment : options.assignments)
-                if (assignment == made_up || (is_plugin(wanted) && assignment.starts_with("uri=")))
-                    continue;  // once the whole song's reduction is known
-                else if (auto assigned = assign(session, chain[at], assignment); !assigned)
-                    return assigned;
-        }
-        session = with_chain(session, *row, [&](Chain& c) { c = chain; });
-        return {};
-    });
+    if (options.place == 0) return show_chain(options);
+    const int status = change(options.session, [&](Session& session) { return set_processor(options, session); });
     const bool made =
         std::find(options.assignments.begin(), options.assignments.end(), made_up) != options.assignments.end();
     return status == done && made ? make_up(options) : status;

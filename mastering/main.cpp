@@ -51,7 +51,9 @@ const Delivered* find_mix(const std::vector<Delivered>& all) {
                           stem.ends_with("_mix") || stem.ends_with("-mix");
         if (says && (!found || stem.size() < found->file.stem().string().size())) found = &d;
     }
-    return found ? found : all.size() == 1 ? &all.front() : nullptr;
+    if (found) return found;
+    if (all.size() == 1) return &all.front();
+    return nullptr;
 }
 
 void look_at(const Delivered& d, bool is_mix, Desk& desk) {

@@ -4,6 +4,7 @@
 #include "app/balance/bus_block.h"
 #include "app/balance/field.h"
 #include "core/balance/fader.h"
+#include "core/balance/fader_by_peak.h"
 #include "core/session/routing.h"
 
 #include <QCoreApplication>
@@ -105,9 +106,9 @@ QString FaderLane::value_text() const {
 
 QRect FaderLane::value_place() const {
     const BalanceColumns columns(width());
-    return active_ == Part::fader  ? columns.fader_text(height())
-           : active_ == Part::peak ? columns.peak_text(height())
-                                   : columns.pan_text(height());
+    if (active_ == Part::fader) return columns.fader_text(height());
+    if (active_ == Part::peak) return columns.peak_text(height());
+    return columns.pan_text(height());
 }
 
 void FaderLane::nudge(double by, uint64_t gesture) {
@@ -491,20 +492,13 @@ void BalanceLane::move(Part part, double to, bool alike, uint64_t gesture) {
 
 void BalanceLane::set_by_peak(double dbfs) {
     const Session& session = work_.document.session();
-    std::map<TrackId, double> faders;
-    for (const TrackId row : work_.document.moved_with(id())) {
-        Track at_zero = *work_.document.track(row);
-        at_zero.fader_db = 0.0;
-        const MaterialPtr m = work_.materials.played(at_zero);
-        const Level peak = m ? peak_after_ride_dbfs(after_chain(at_zero, *m), *m, session.group_db(row)) : std::nullopt;
-        if (!peak || !std::isfinite(*peak)) continue;
-        const auto fader_db = fader_for_peak(*peak, dbfs);
-        if (!fader_db)
-            return emit work_.view.hint(
-                tr("%1 peaks at %2 with its fader at +12 dB.")
-                    .arg(QString::fromStdString(at_zero.name), db_text(*peak + fader_max_db, "dBFS", true)));
-        faders[row] = *fader_db;
-    }
+    const MaterialOf played([this](const Track& t) { return work_.materials.played(t); });
+    const FadersByPeak found = faders_by_peak(session, work_.document.moved_with(id()), played, dbfs);
+    if (found.too_low != 0)
+        return emit work_.view.hint(tr("%1 peaks at %2 with its fader at +12 dB.")
+                                        .arg(QString::fromStdString(session.name_of(found.too_low)),
+                                             db_text(found.highest_dbfs, "dBFS", true)));
+    const std::map<TrackId, double>& faders = found.faders_db;
     if (faders.empty()) return;
     if (faders.size() == 1 && write(Part::fader, faders.begin()->second, 0)) return;
     std::vector<TrackId> ids;

@@ -375,6 +375,28 @@ void DonePage::showEvent(QShowEvent* event) {
     follow();
 }
 
+DonePage::Counts DonePage::counts() const {
+    const Session& session = work_.document.session();
+    Counts c;
+    for (const auto& t : session.tracks) {
+        const auto& findings = work_.materials.findings(*t);
+        c.flagged += std::any_of(findings.begin(), findings.end(), [](const Finding& f) { return f.fault; }) ? 1 : 0;
+        if (const auto s = work_.materials.staging(*t); s && fit_of(*s) != Fit::silent) {
+            ++c.counted;
+            c.in_window += fit_of(*s) == Fit::inside || t->locked ? 1 : 0;
+        }
+        c.anchors += t->anchor ? 1 : 0;
+        if (!session.is_heard(*t)) continue;
+        ++c.heard;
+        const Audibility* a = work_.mix.audibility(t->id);
+        if (!a)
+            ++c.unknown;
+        else if (a->share && *a->share < hardly_heard)
+            ++c.covered;
+    }
+    return c;
+}
+
 std::vector<DonePage::Line> DonePage::lines() const {
     enum Station { gather, stage, balance, shape, ride, compare, hand_off };
     const Session& session = work_.document.session();
@@ -383,23 +405,7 @@ std::vector<DonePage::Line> DonePage::lines() const {
     const auto add = [&](bool done, const QString& text, Station where, std::function<void()> then = {}) {
         found.push_back({done, text, where, std::move(then)});
     };
-    int flagged = 0, in_window = 0, counted = 0, anchors = 0, covered = 0, heard = 0, unknown = 0;
-    for (const auto& t : session.tracks) {
-        const auto& findings = work_.materials.findings(*t);
-        flagged += std::any_of(findings.begin(), findings.end(), [](const Finding& f) { return f.fault; }) ? 1 : 0;
-        if (const auto s = work_.materials.staging(*t); s && fit_of(*s) != Fit::silent) {
-            ++counted;
-            in_window += fit_of(*s) == Fit::inside || t->locked ? 1 : 0;
-        }
-        anchors += t->anchor ? 1 : 0;
-        if (!session.is_heard(*t)) continue;
-        ++heard;
-        const Audibility* a = work_.mix.audibility(t->id);
-        if (!a)
-            ++unknown;
-        else if (a->share && *a->share < hardly_heard)
-            ++covered;
-    }
+    const auto [flagged, in_window, counted, anchors, covered, heard, unknown] = counts();
     const auto missing = static_cast<int>(work_.materials.missing().size());
     add(count > 0 && missing == 0 && flagged == 0,
         count == 0    ? tr("no tracks yet")

@@ -98,6 +98,11 @@ class DonePage : public QWidget {
         int station;
         std::function<void()> then;  ///< what is opened there besides
     };
+    /// Of tracks.
+    struct Counts {
+        int flagged = 0, in_window = 0, counted = 0, anchors = 0, covered = 0, heard = 0, unknown = 0;
+    };
+    Counts counts() const;
     std::vector<Line> lines() const;
     void follow();
     Workspace& work_;

@@ -120,101 +120,133 @@ QRect SpectrumPicture::difference_area() const {
     return {levels.left(), levels.bottom() + gap, levels.width(), height() - ruler_height - levels.bottom() - gap - 2};
 }
 
+double SpectrumPicture::Canvas::level_y(double db) const {
+    const double share = (std::clamp(db, lowest_dbfs, highest_dbfs) - lowest_dbfs) / (highest_dbfs - lowest_dbfs);
+    return levels.bottom() - share * levels.height();
+}
+
+double SpectrumPicture::Canvas::difference_y(double db) const {
+    return difference.center().y() -
+           std::clamp(db, -most_difference_db, most_difference_db) / most_difference_db * difference.height() / 2.0;
+}
+
 void SpectrumPicture::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setFont(lettering(11));
-    const QRect levels = levels_area(), difference = difference_area();
-    const FrequencyRuler ruler = ruler_of(levels);
-    painter.fillRect(levels, theme().ground);
-    painter.fillRect(difference, theme().ground);
-    for (const QRect& area : {levels, difference}) paint_chosen_band(painter, area, work_.view.compare_band);
-    ruler.paint_rules(painter, levels);
-    ruler.paint_rules(painter, difference);
-    ruler.paint(painter, QRect(levels.left(), height() - ruler_height, levels.width(), ruler_height));
-    const auto level_y = [&](double db) {
-        const double share = (std::clamp(db, lowest_dbfs, highest_dbfs) - lowest_dbfs) / (highest_dbfs - lowest_dbfs);
-        return levels.bottom() - share * levels.height();
-    };
-    const auto difference_y = [&](double db) {
-        return difference.center().y() -
-               std::clamp(db, -most_difference_db, most_difference_db) / most_difference_db * difference.height() / 2.0;
-    };
+    const Canvas c{painter, levels_area(), difference_area(), ruler_of(levels_area())};
+    for (const QRect& area : {c.levels, c.difference}) painter.fillRect(area, theme().ground);
+    for (const QRect& area : {c.levels, c.difference}) paint_chosen_band(painter, area, work_.view.compare_band);
+    for (const QRect& area : {c.levels, c.difference}) c.ruler.paint_rules(painter, area);
+    c.ruler.paint(painter, QRect(c.levels.left(), height() - ruler_height, c.levels.width(), ruler_height));
+    paint_scales(c);
+    if (bands_.empty()) {
+        painter.drawText(c.levels, Qt::AlignCenter, tr("the spectrum of the mix is being found out…"));
+        return;
+    }
+    if (has_several()) paint_usual(c);
+    paint_lines(c);
+    paint_makers(c);
+    paint_sums(c);
+}
+
+bool SpectrumPicture::has_several() const {
+    return std::any_of(bands_.begin(), bands_.end(), [](const BandDifference& b) { return b.tolerance_db > 0.0; });
+}
+
+void SpectrumPicture::paint_scales(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const QRect& difference = c.difference;
     painter.setPen(theme().faint);
     for (const double db : {-60.0, -36.0, -12.0}) {
-        const int y = static_cast<int>(level_y(db));
+        const int y = static_cast<int>(c.level_y(db));
         painter.drawText(QRect(0, y - 8, 36, 16), Qt::AlignRight | Qt::AlignVCenter,
                          QString::number(db).replace('-', QChar(0x2212)));
     }
     for (const double db : {-6.0, 0.0, 6.0}) {
-        const int y = static_cast<int>(difference_y(db));
+        const int y = static_cast<int>(c.difference_y(db));
         painter.setPen(theme().faint);
         painter.drawText(QRect(0, y - 8, 36, 16), Qt::AlignRight | Qt::AlignVCenter,
                          (db > 0.0 ? "+" : "") + QString::number(db).replace('-', QChar(0x2212)));
         painter.setPen(db == 0.0 ? theme().faint : theme().rule);
         painter.drawLine(difference.left(), y, difference.right(), y);
     }
-    if (bands_.empty()) {
-        painter.drawText(levels, Qt::AlignCenter, tr("the spectrum of the mix is being found out…"));
-        return;
-    }
-    const bool compared =
-        std::any_of(bands_.begin(), bands_.end(), [](const BandDifference& b) { return b.reference_dbfs.has_value(); });
-    const bool several =
-        std::any_of(bands_.begin(), bands_.end(), [](const BandDifference& b) { return b.tolerance_db > 0.0; });
-    if (several) {
-        // What is usual among the references: their mean, and as far again as they stand apart.
-        const auto band_between = [&](auto upper, auto lower, const QRect& area) {
-            QPainterPath path = line_of(bands_, ruler, upper);
-            path.connectPath(line_of(bands_, ruler, lower).toReversed());
-            QColor shade = theme().faint;
-            shade.setAlpha(60);
-            painter.setClipRect(area);
-            painter.fillPath(path, shade);
-            painter.setClipping(false);
-        };
-        using Band = const BandDifference&;
-        using Y = std::optional<double>;
-        band_between([&](Band b) { return b.reference_dbfs ? Y(level_y(*b.reference_dbfs + b.tolerance_db)) : Y(); },
-                     [&](Band b) { return b.reference_dbfs ? Y(level_y(*b.reference_dbfs - b.tolerance_db)) : Y(); },
-                     levels);
-        band_between([&](Band b) { return Y(difference_y(b.tolerance_db)); },
-                     [&](Band b) { return Y(difference_y(-b.tolerance_db)); }, difference);
-    }
+}
+
+void SpectrumPicture::paint_usual(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const QRect& levels = c.levels;
+    const QRect& difference = c.difference;
+    const FrequencyRuler& ruler = c.ruler;
+    // What is usual among the references: their mean, and as far again as they stand apart.
+    const auto band_between = [&](auto upper, auto lower, const QRect& area) {
+        QPainterPath path = line_of(bands_, ruler, upper);
+        path.connectPath(line_of(bands_, ruler, lower).toReversed());
+        QColor shade = theme().faint;
+        shade.setAlpha(60);
+        painter.setClipRect(area);
+        painter.fillPath(path, shade);
+        painter.setClipping(false);
+    };
+    using Band = const BandDifference&;
+    using Y = std::optional<double>;
+    band_between([&](Band b) { return b.reference_dbfs ? Y(c.level_y(*b.reference_dbfs + b.tolerance_db)) : Y(); },
+                 [&](Band b) { return b.reference_dbfs ? Y(c.level_y(*b.reference_dbfs - b.tolerance_db)) : Y(); },
+                 levels);
+    band_between([&](Band b) { return Y(c.difference_y(b.tolerance_db)); },
+                 [&](Band b) { return Y(c.difference_y(-b.tolerance_db)); }, difference);
+}
+
+void SpectrumPicture::paint_lines(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const QRect& levels = c.levels;
+    const QRect& difference = c.difference;
+    const FrequencyRuler& ruler = c.ruler;
     const auto stroke = [&](const QPainterPath& path, const QColor& ink, double wide, const QRect& area) {
         painter.setClipRect(area);
         painter.setPen(QPen(ink, wide));
         painter.drawPath(path);
         painter.setClipping(false);
     };
-    const auto y_of = [&](const Level& level) { return level ? std::optional<double>(level_y(*level)) : std::nullopt; };
+    const auto y_of = [&](const Level& level) {
+        return level ? std::optional<double>(c.level_y(*level)) : std::nullopt;
+    };
     stroke(line_of(bands_, ruler, [&](const BandDifference& b) { return y_of(b.reference_dbfs); }), theme().faint, 1.4,
            levels);
     stroke(line_of(bands_, ruler, [&](const BandDifference& b) { return y_of(b.mix_dbfs); }), theme().ink, 1.6, levels);
     stroke(line_of(bands_, ruler,
                    [&](const BandDifference& b) {
-                       return b.difference_db ? std::optional<double>(difference_y(*b.difference_db)) : std::nullopt;
+                       return b.difference_db ? std::optional<double>(c.difference_y(*b.difference_db)) : std::nullopt;
                    }),
            theme().accent, 2.0, difference);
-    // Who makes the chosen band.
-    if (const auto rows = makers(); !rows.empty()) {
-        painter.setFont(lettering(12));
-        painter.setPen(theme().faint);
-        painter.drawText(rows.front().second.translated(0, -18), Qt::AlignLeft | Qt::AlignVCenter,
-                         tr("%1 is made by").arg(hz_text(third_octave_name_hz(*work_.view.compare_band))));
-        for (const auto& [maker, place] : rows) {
-            const Track* t = work_.document.track(maker.row);
-            if (!t) continue;
-            painter.fillRect(place.left(), place.top() + 3, 4, place.height() - 6, theme().track_ink(t->ink));
-            painter.setPen(work_.document.is_selected(maker.row) ? theme().accent : theme().ink);
-            const QString percent = tr("%1 %").arg(std::lround(100.0 * maker.share));
-            painter.drawText(place.adjusted(10, 0, -8, 0), Qt::AlignRight | Qt::AlignVCenter, percent);
-            painter.drawText(place.adjusted(10, 0, -52, 0), Qt::AlignLeft | Qt::AlignVCenter,
-                             QFontMetrics(painter.font())
-                                 .elidedText(QString::fromStdString(t->name), Qt::ElideRight, place.width() - 62));
-        }
+}
+
+/// Who makes the chosen band.
+void SpectrumPicture::paint_makers(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const auto rows = makers();
+    if (rows.empty()) return;
+    painter.setFont(lettering(12));
+    painter.setPen(theme().faint);
+    painter.drawText(rows.front().second.translated(0, -18), Qt::AlignLeft | Qt::AlignVCenter,
+                     tr("%1 is made by").arg(hz_text(third_octave_name_hz(*work_.view.compare_band))));
+    for (const auto& [maker, place] : rows) {
+        const Track* t = work_.document.track(maker.row);
+        if (!t) continue;
+        painter.fillRect(place.left(), place.top() + 3, 4, place.height() - 6, theme().track_ink(t->ink));
+        painter.setPen(work_.document.is_selected(maker.row) ? theme().accent : theme().ink);
+        const QString percent = tr("%1 %").arg(std::lround(100.0 * maker.share));
+        painter.drawText(place.adjusted(10, 0, -8, 0), Qt::AlignRight | Qt::AlignVCenter, percent);
+        painter.drawText(place.adjusted(10, 0, -52, 0), Qt::AlignLeft | Qt::AlignVCenter,
+                         QFontMetrics(painter.font())
+                             .elidedText(QString::fromStdString(t->name), Qt::ElideRight, place.width() - 62));
     }
-    // The sums, in words, at the right.
+}
+
+/// The sums, in words, at the right.
+void SpectrumPicture::paint_sums(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const QRect& levels = c.levels;
     painter.setFont(lettering(12));
     int y = levels.top() + 4;
     const int x = levels.right() + 16;
@@ -223,12 +255,14 @@ void SpectrumPicture::paintEvent(QPaintEvent*) {
         painter.drawText(QRect(x, y, width() - x, 18), Qt::AlignLeft | Qt::AlignVCenter, text);
         y += 18;
     };
+    const bool compared =
+        std::any_of(bands_.begin(), bands_.end(), [](const BandDifference& b) { return b.reference_dbfs.has_value(); });
     if (!compared) {
         line(tr("nothing beside it yet"), theme().faint);
         return;
     }
     const double spread = 3.0;  // common practice, no source
-    line(several ? tr("less the references' mean") : tr("the mix, less what is beside it"), theme().faint);
+    line(has_several() ? tr("less the references' mean") : tr("the mix, less what is beside it"), theme().faint);
     for (size_t n = 0; n < wide_names.size(); ++n) {
         if (!wide_db_[n]) continue;
         const QString name = QString::fromStdString(said(wide_names[n]));

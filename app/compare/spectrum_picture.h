@@ -5,6 +5,7 @@
 #include <QWidget>
 
 #include "app/desk/workspace.h"
+#include "app/shape/frequency.h"
 #include "app/style/spoken.h"
 
 namespace isotonus {
@@ -35,6 +36,21 @@ class SpectrumPicture : public QWidget, public SpokenControl {
     void leaveEvent(QEvent*) override;
 
   private:
+    /// What the parts of the picture are painted with.
+    struct Canvas {
+        QPainter& painter;
+        QRect levels, difference;
+        FrequencyRuler ruler;
+        double level_y(double db) const;
+        double difference_y(double db) const;
+    };
+    void paint_scales(const Canvas& c);
+    /// Several references stand beside the mix.
+    bool has_several() const;
+    void paint_usual(const Canvas& c);
+    void paint_lines(const Canvas& c);
+    void paint_makers(const Canvas& c);
+    void paint_sums(const Canvas& c);
     void follow();
     QString wide_words() const;  ///< of the four wide bands
     std::optional<int> band_at(const QPoint& at) const;

@@ -7,6 +7,7 @@
 
 #include "core/files/paths.h"
 #include "core/measure/passage.h"
+#include "core/session/prints.h"
 
 namespace isotonus {
 
@@ -14,14 +15,8 @@ namespace {
 
 fs::path shelf_file() { return settings_folder() / "references.json"; }
 
-/// What says in a session's file that it was kept for a print, and may be written anew with it.
-constexpr const char* print_mark = "kept_for_print";
 /// Peaks are followed in steps of half a dB, none of them too low.
 double half_db_above(double db) { return std::ceil(db * 2.0) / 2.0; }
-bool is_of_print(const fs::path& file) {
-    const auto session = read_session(file);
-    return session && session->unknown && session->unknown->contains(print_mark);
-}
 
 }  // namespace
 
@@ -395,34 +390,13 @@ void Comparison::drop_from_shelf(size_t n) {
 
 void Comparison::add_print(const fs::path& file, const Measurement& m, const QString& made, const QString& note,
                            const Session& session) {
-    Session next = document_.session();
-    Recording r;
-    r.name = file.stem().string();
-    r.file = absolute_path(file);
-    r.made = made.toStdString();
-    r.note = note.toStdString();
-    r.integrated_lufs = m.integrated_lufs;
-    r.sample_peak_dbfs = m.sample_peak_dbfs;
-    r.true_peak_dbtp = m.true_peak_dbtp;
-    // The session lies beside it, and opens like any other.  A file of that name that is not an earlier print's stays.
-    fs::path then = r.file;
-    then += ".isotonus";
-    // Nor is one that is worked in: it was opened to go on from there.
-    if (!is_there(then) || (is_of_print(then) && document_.path() != then)) {
-        Session kept = session;
-        kept.recordings = {};
-        kept.notes = {};
-        kept.blind_results = {};
-        kept.unknown = std::make_shared<const nlohmann::json>(nlohmann::json{{print_mark, r.file.filename().string()}});
-        if (const auto written = write_session(kept, then))
-            r.session = then;
-        else
-            emit trouble(QString::fromStdString(written.error().text()));
-    }
-    std::erase_if(next.recordings.change(), [&](const Recording& x) { return x.file == r.file; });  // written anew
-    known_.erase({r.file, next.sample_rate});
-    next.recordings.push_back(r);
-    document_.edit(tr("Print %1").arg(QString::fromStdString(r.name)), std::move(next));
+    const fs::path print = absolute_path(file);
+    const auto then = keep_session_of_print(session, print, document_.path());
+    if (!then) emit trouble(QString::fromStdString(then.error().text()));
+    known_.erase({print, document_.session().sample_rate});
+    document_.edit(
+        tr("Print %1").arg(QString::fromStdString(print.stem().string())),
+        with_print(document_.session(), print, then.value_or(fs::path()), m, made.toStdString(), note.toStdString()));
 }
 
 Result<Session> Comparison::session_then(size_t n) const {

@@ -13,6 +13,7 @@
 #include "core/session/presets.h"
 #include "core/session/routing.h"
 #include "core/shape/chain.h"
+#include "core/shape/match.h"
 #include "core/shape/signal.h"
 
 namespace isotonus {
@@ -268,10 +269,9 @@ void Editing::take_out_or_in(TrackId row, size_t place) {
                   name = in ? tr("%1 in").arg(word) : tr("%1 out").arg(word);
     const uint64_t gesture = work_.document.new_gesture();
     const MaterialPtr with = shaped(row);
-    double match_db = p.match_db;
+    const bool matched = !in && p.match && with;
     // At once by what the processor did to the power of what passed through it; by loudness as soon as that is known.
-    if (const Level gain = !in && p.match && with ? signal_of(with)->gain_db(place) : std::nullopt)
-        match_db = std::clamp(*gain, -match_max_db, match_max_db);
+    const double match_db = matched ? match_by_power(*signal_of(with), place).value_or(p.match_db) : p.match_db;
     const auto set = [this, row, id = p.id, in, name, gesture](double db) {
         set_chains(
             {row}, name,
@@ -282,19 +282,16 @@ void Editing::take_out_or_in(TrackId row, size_t place) {
             gesture);
     };
     set(match_db);
-    if (in || !p.match || !with || !with->measurement.integrated_lufs) return;
-    SignalRecipe without = signal_of(with)->recipe();
-    without.chain[place].in = false;
-    without.chain[place].match_db = 0.0;
-    jobs_.start([without](Progress& progress) { return make_signal(without, &progress); },
-                [this, row, id = p.id, set, gesture,
-                 loud = *with->measurement.integrated_lufs](const Result<MaterialPtr>& made) {
-                    if (!made || !(*made)->measurement.integrated_lufs) return;
-                    // Only when nothing else was done meanwhile: a step of the past is not touched.
-                    const Processor* now = find_processor(work_.document.session().chain_of(row), id);
-                    if (!now || now->in || !work_.document.is_last_gesture(gesture)) return;
-                    set(std::clamp(loud - *(*made)->measurement.integrated_lufs, -match_max_db, match_max_db));
-                });
+    if (!matched) return;
+    const auto make = [without = recipe_without(*signal_of(with), place)](Progress& progress) {
+        return make_signal(without, &progress);
+    };
+    jobs_.start(make, [this, row, id = p.id, set, gesture, with](const Result<MaterialPtr>& without) {
+        const auto db = without ? match_by_loudness(with->measurement, (*without)->measurement) : std::nullopt;
+        // Only when nothing else was done meanwhile: a step of the past is not touched.
+        const Processor* now = find_processor(work_.document.session().chain_of(row), id);
+        if (db && now && !now->in && work_.document.is_last_gesture(gesture)) set(*db);
+    });
 }
 
 void Editing::set_send(TrackId row, TrackId bus, const std::function<void(Send&)>& change, uint64_t gesture) {

@@ -83,15 +83,6 @@ PlanPtr low_end_of(const RenderPlan& plan) {
     return low;
 }
 
-/// A bus or a group with all that leads to it.
-std::vector<TrackId> rows_under(const Session& session, TrackId bus_or_group) {
-    std::vector<TrackId> rows = tracks_under(session, bus_or_group);
-    rows.push_back(bus_or_group);
-    for (const Bus& b : session.buses)
-        if (leads_to(session, b.id, bus_or_group)) rows.push_back(b.id);
-    return rows;
-}
-
 }  // namespace
 
 PlanPtr Player::heard_plan() const {
@@ -109,7 +100,7 @@ PlanPtr Player::heard_plan() const {
     else
         plan = compile_plan(session, material);
     if (hearing_ == Hearing::under && rest_dimmed_)
-        plan = plan_listening(*plan, session, rows_under(session, heard_id_), true);
+        plan = plan_listening(*plan, session, channels_under(session, heard_id_), true);
     if (!listened_.empty()) plan = plan_listening(*plan, session, listened_, listened_where_ == Listen::after_fader);
     return with_compared(plan);
 }

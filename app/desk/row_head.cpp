@@ -206,58 +206,59 @@ void RowHead::edit_note() {
                                    [&](Track& track) { track.note = note->trimmed().toStdString(); });
 }
 
-void RowHead::contextMenuEvent(QContextMenuEvent* event) {
-    if (!work_.document.is_selected(id_)) work_.document.select_only(id_);
+QAction* RowHead::add_entry(QMenu* menu, const QString& text, const std::function<void()>& work) {
+    QAction* action = menu->addAction(text);
+    connect(action, &QAction::triggered, this, work);
+    return action;
+}
+
+void RowHead::add_setting(QMenu* menu, const QString& text, bool checked, const QString& name,
+                          const std::function<void(Track&)>& change) {
+    QAction* action = add_entry(
+        menu, text, [this, name, change] { work_.document.edit_tracks(name, work_.document.moved_with(id_), change); });
+    action->setCheckable(true);
+    action->setChecked(checked);
+}
+
+void RowHead::add_what_it_is(QMenu* menu) {
     const Track& t = *work_.document.track(id_);
-    const MaterialPtr material = work_.materials.of(t);
-    QMenu menu;
-    menu.setObjectName("rowMenu");
-    const auto add = [&](QMenu* to, const QString& text, auto work) {
-        QAction* action = to->addAction(text);
-        connect(action, &QAction::triggered, this, work);
-        return action;
-    };
-    /// An edit of all rows that are selected with this one.
-    const auto setting = [&](QMenu* to, const QString& text, bool checked, const QString& name, auto change) {
-        QAction* action = add(to, text, [this, name, change] {
-            work_.document.edit_tracks(name, work_.document.moved_with(id_), change);
-        });
-        action->setCheckable(true);
-        action->setChecked(checked);
-    };
     for (const auto& [text, value] : {std::pair{tr("Percussive"), std::optional(Kind::percussive)},
                                       std::pair{tr("Sustained"), std::optional(Kind::sustained)},
                                       std::pair{tr("Kind as measured"), std::optional<Kind>()}}) {
         const auto kind = value;
-        setting(&menu, text, t.kind == kind, tr("Kind: %1").arg(text), [kind](Track& track) { track.kind = kind; });
+        add_setting(menu, text, t.kind == kind, tr("Kind: %1").arg(text), [kind](Track& track) { track.kind = kind; });
     }
-    QMenu* families = menu.addMenu(tr("Family"));
+    QMenu* families = menu->addMenu(tr("Family"));
     for (size_t n = 0; n < family_names.size(); ++n) {
         const auto family = static_cast<Family>(n);
-        setting(families, family_word(family), work_.materials.family(t) == family,
-                tr("Family: %1").arg(family_word(family)), [family](Track& track) {
-                    track.family = family;
-                    track.ink = ink_of(family);
-                });
+        add_setting(families, family_word(family), work_.materials.family(t) == family,
+                    tr("Family: %1").arg(family_word(family)), [family](Track& track) {
+                        track.family = family;
+                        track.ink = ink_of(family);
+                    });
     }
     const Family mine = work_.materials.family(t);
-    add(&menu, tr("Fold the family '%1'").arg(family_word(mine)), [this, mine] { work_.view.toggle_fold(mine); });
-    add_inks(menu.addMenu(tr("Ink")), this, [this](int n) {
+    add_entry(menu, tr("Fold the family '%1'").arg(family_word(mine)), [this, mine] { work_.view.toggle_fold(mine); });
+    add_inks(menu->addMenu(tr("Ink")), this, [this](int n) {
         work_.document.edit_tracks(tr("Ink %1").arg(n + 1), work_.document.moved_with(id_),
                                    [n](Track& track) { track.ink = n; });
     });
-    setting(&menu, tr("Anchor"), t.anchor, t.anchor ? tr("Anchor off") : tr("Anchor"),
-            [on = !t.anchor](Track& track) { track.anchor = on; });
-    add(&menu, tr("Note…"), [this] { edit_note(); });
-    menu.addSeparator();
-    QMenu* channels = menu.addMenu(tr("Channels"));
+    add_setting(menu, tr("Anchor"), t.anchor, t.anchor ? tr("Anchor off") : tr("Anchor"),
+                [on = !t.anchor](Track& track) { track.anchor = on; });
+    add_entry(menu, tr("Note…"), [this] { edit_note(); });
+}
+
+void RowHead::add_channels(QMenu* menu) {
+    const Track& t = *work_.document.track(id_);
+    const MaterialPtr material = work_.materials.of(*work_.document.track(id_));
+    QMenu* channels = menu->addMenu(tr("Channels"));
     const int recorded = material ? (material->origin().right ? 2 : material->origin().media.channels) : 1;
     const auto channel = [&](const QString& text, Channels way, int n) {
-        setting(channels, text, t.source.channels == way && (way != Channels::one || t.source.channel == n),
-                tr("Channels: %1").arg(text), [way, n](Track& track) {
-                    track.source.channels = way;
-                    track.source.channel = n;
-                });
+        add_setting(channels, text, t.source.channels == way && (way != Channels::one || t.source.channel == n),
+                    tr("Channels: %1").arg(text), [way, n](Track& track) {
+                        track.source.channels = way;
+                        track.source.channel = n;
+                    });
     };
     channel(recorded > 2 ? tr("folded to stereo") : tr("as recorded"), Channels::as_recorded, 0);
     if (recorded >= 2) {
@@ -269,19 +270,23 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
                     Channels::one, n);
     }
     if (recorded > 1 && t.source.right_file.empty())
-        add(channels, tr("split into %n mono tracks", nullptr, recorded), [this, recorded] {
+        add_entry(channels, tr("split into %n mono tracks", nullptr, recorded), [this, recorded] {
             const QString name = QString::fromStdString(work_.document.track(id_)->name);
             work_.document.edit(tr("Split %1").arg(name), with_channels_split(work_.document.session(), id_, recorded));
         });
-    setting(&menu, tr("Remove the DC offset"), t.source.offset_removed, tr("DC offset"),
-            [on = !t.source.offset_removed](Track& track) { track.source.offset_removed = on; });
+    add_setting(menu, tr("Remove the DC offset"), t.source.offset_removed, tr("DC offset"),
+                [on = !t.source.offset_removed](Track& track) { track.source.offset_removed = on; });
+}
+
+void RowHead::add_low_end(QMenu* menu) {
+    const Track& t = *work_.document.track(id_);
     const double low = t.low_centre_hz;
-    QMenu* lows = menu.addMenu(tr("Keep the low end in the centre"));
+    QMenu* lows = menu->addMenu(tr("Keep the low end in the centre"));
     for (const double hz : {0.0, 80.0, 120.0, 160.0, 250.0})
-        setting(lows, hz > 0.0 ? tr("below %1 Hz").arg(hz) : tr("as it is"), low == hz,
-                hz > 0.0 ? tr("Low end centred below %1 Hz").arg(hz) : tr("Low end as it is"),
-                [hz](Track& track) { track.low_centre_hz = hz; });
-    add(lows, tr("below another frequency…"), [this, low] {
+        add_setting(lows, hz > 0.0 ? tr("below %1 Hz").arg(hz) : tr("as it is"), low == hz,
+                    hz > 0.0 ? tr("Low end centred below %1 Hz").arg(hz) : tr("Low end as it is"),
+                    [hz](Track& track) { track.low_centre_hz = hz; });
+    add_entry(lows, tr("below another frequency…"), [this, low] {
         const auto text = work_.prompter->ask_text(tr("Keep the low end in the centre"), tr("below, Hz: 40 … 500"),
                                                    QString::number(low > 0.0 ? low : 120.0));
         if (!text) return;
@@ -294,41 +299,64 @@ void RowHead::contextMenuEvent(QContextMenuEvent* event) {
                                    work_.document.moved_with(id_),
                                    [hz = trial.low_centre_hz](Track& track) { track.low_centre_hz = hz; });
     });
-    QAction* hear_low = add(lows, tr("Hear only what is centred"), [this] { work_.audition.hear_low_end(id_); });
+    QAction* hear_low = add_entry(lows, tr("Hear only what is centred"), [this] { work_.audition.hear_low_end(id_); });
     hear_low->setObjectName("hearLowEnd");
     hear_low->setEnabled(low > 0.0);
+}
+
+void RowHead::add_routing(QMenu* menu) {
+    const Track& t = *work_.document.track(id_);
+    const MaterialPtr material = work_.materials.of(*work_.document.track(id_));
     if (material && material->channels() == 2)
-        setting(&menu, tr("Place left and right apart"), t.sides_apart,
-                t.sides_apart ? tr("Sides together") : tr("Sides apart"),
-                [on = !t.sides_apart](Track& track) { track.sides_apart = on; });
-    QMenu* outputs = menu.addMenu(tr("Leads to"));
+        add_setting(menu, tr("Place left and right apart"), t.sides_apart,
+                    t.sides_apart ? tr("Sides together") : tr("Sides apart"),
+                    [on = !t.sides_apart](Track& track) { track.sides_apart = on; });
+    QMenu* outputs = menu->addMenu(tr("Leads to"));
     const auto output = [&](const QString& text, TrackId to) {
-        QAction* action = add(outputs, text, [this, to] { work_.edits.lead_to(work_.document.moved_with(id_), to); });
+        QAction* action =
+            add_entry(outputs, text, [this, to] { work_.edits.lead_to(work_.document.moved_with(id_), to); });
         action->setCheckable(true);
         action->setChecked(t.output == to);
     };
     output(tr("the main output"), main_output);
     for (const Bus& bus : work_.document.session().buses) output(QString::fromStdString(bus.name), bus.id);
     for (const char* name : {"makeBus", "makeGroup", "othersDown"})
-        if (QAction* action = window()->findChild<QAction*>(name)) menu.addAction(action);
-    setting(&menu, tr("Solo safe"), t.solo_safe, t.solo_safe ? tr("Solo safe off") : tr("Solo safe"),
-            [on = !t.solo_safe](Track& track) { track.solo_safe = on; });
-    menu.addSeparator();
-    setting(&menu, tr("Invert polarity"), t.polarity_inverted, tr("Invert polarity"),
-            [](Track& track) { track.polarity_inverted = !track.polarity_inverted; });
-    if (QAction* phase = window()->findChild<QAction*>("checkPhase")) menu.addAction(phase);
-    menu.addSeparator();
+        if (QAction* action = window()->findChild<QAction*>(name)) menu->addAction(action);
+    add_setting(menu, tr("Solo safe"), t.solo_safe, t.solo_safe ? tr("Solo safe off") : tr("Solo safe"),
+                [on = !t.solo_safe](Track& track) { track.solo_safe = on; });
+}
+
+void RowHead::add_staging(QMenu* menu) {
+    const Track& t = *work_.document.track(id_);
+    menu->addSeparator();
+    add_setting(menu, tr("Invert polarity"), t.polarity_inverted, tr("Invert polarity"),
+                [](Track& track) { track.polarity_inverted = !track.polarity_inverted; });
+    if (QAction* phase = window()->findChild<QAction*>("checkPhase")) menu->addAction(phase);
+    menu->addSeparator();
     const bool counted = counts_spikes(work_.document.session().targets, t);
-    setting(&menu, tr("Count spikes"), counted, counted ? tr("Leave out spikes") : tr("Count spikes"),
-            [on = !counted](Track& track) { track.count_spikes = on; });
-    setting(&menu, tr("May pass the ceiling"), t.passes_ceiling, tr("May pass the ceiling"),
-            [on = !t.passes_ceiling](Track& track) { track.passes_ceiling = on; });
+    add_setting(menu, tr("Count spikes"), counted, counted ? tr("Leave out spikes") : tr("Count spikes"),
+                [on = !counted](Track& track) { track.count_spikes = on; });
+    add_setting(menu, tr("May pass the ceiling"), t.passes_ceiling, tr("May pass the ceiling"),
+                [on = !t.passes_ceiling](Track& track) { track.passes_ceiling = on; });
     for (const char* name : {"ownWindow", "stageWithout"})
-        if (QAction* action = window()->findChild<QAction*>(name)) menu.addAction(action);
+        if (QAction* action = window()->findChild<QAction*>(name)) menu->addAction(action);
+    menu->addSeparator();
+    add_entry(menu, tr("Replace the file…"), [this] { replace_file(); });
+    if (QAction* twice = window()->findChild<QAction*>("duplicateRows")) menu->addAction(twice);
+    add_entry(menu, tr("Remove from the session"),
+              [this] { work_.edits.remove_tracks(work_.document.moved_with(id_)); });
+}
+
+void RowHead::contextMenuEvent(QContextMenuEvent* event) {
+    if (!work_.document.is_selected(id_)) work_.document.select_only(id_);
+    QMenu menu;
+    menu.setObjectName("rowMenu");
+    add_what_it_is(&menu);
     menu.addSeparator();
-    add(&menu, tr("Replace the file…"), [this] { replace_file(); });
-    if (QAction* twice = window()->findChild<QAction*>("duplicateRows")) menu.addAction(twice);
-    add(&menu, tr("Remove from the session"), [this] { work_.edits.remove_tracks(work_.document.moved_with(id_)); });
+    add_channels(&menu);
+    add_low_end(&menu);
+    add_routing(&menu);
+    add_staging(&menu);
     menu.exec(event->globalPos());
 }
 

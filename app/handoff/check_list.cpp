@@ -135,7 +135,9 @@ class CheckLine : public QStyledItemDelegate {
     /// Who it is, where the name says what it is.
     static QString details(const Check& c) {
         const QString all = with_true_minus(c.text);
-        return c.passed ? all : all.section(": ", 1).isEmpty() ? all : all.section(": ", 1);
+        if (c.passed) return all;
+        if (all.section(": ", 1).isEmpty()) return all;
+        return all.section(": ", 1);
     }
     static QString words(const Check& c) { return with_true_minus(c.text) + ". " + QString::fromStdString(c.why); }
     QRect said(const QModelIndex& index) const {

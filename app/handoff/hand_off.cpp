@@ -72,22 +72,6 @@ QLabel* heading(const QString& text) {
     return label;
 }
 
-/// File types with their formats, as the form offers them.
-struct Form {
-    FileType type;
-    SampleFormat format;
-};
-const std::array<Form, 10> forms{{{FileType::wav, SampleFormat::s24},
-                                  {FileType::wav, SampleFormat::s16},
-                                  {FileType::wav, SampleFormat::f32},
-                                  {FileType::aiff, SampleFormat::s24},
-                                  {FileType::aiff, SampleFormat::s16},
-                                  {FileType::flac, SampleFormat::s24},
-                                  {FileType::flac, SampleFormat::s16},
-                                  {FileType::ogg, SampleFormat::f32},
-                                  {FileType::opus, SampleFormat::f32},
-                                  {FileType::mp3, SampleFormat::f32}}};
-
 }  // namespace
 
 HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
@@ -102,7 +86,8 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     auto* column = new QVBoxLayout(leaving);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(6);
-    column->addWidget(make_form());
+    form_ = new ExportForm(work_, this);
+    column->addWidget(form_);
     column->addWidget(make_docket(), 5);
     column->addWidget(make_outcome(), 3);
     row->addWidget(leaving);
@@ -113,35 +98,23 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     connect(&work_.mix, &MixWatch::changed, this, &HandOffPanel::show_checks);
     connect(&work_.player, &Player::hearing_changed, this, &HandOffPanel::show_checks);
     connect(&work_.document, &Document::session_changed, this, [this] {
-        fill_ranges();
         if (notes_->toPlainText().toStdString() != work_.document.session().hand_off.notes)
             notes_->setPlainText(QString::fromStdString(work_.document.session().hand_off.notes));
         profile_->setCurrentIndex(static_cast<int>(work_.document.session().hand_off.profile));
-        show_main_chain();
     });
-    connect(&work_.player, &Player::loop_changed, this, &HandOffPanel::fill_ranges);
     connect(&work_.player, &Player::plan_changed, this, &HandOffPanel::look_at_stems);
     docket_timer_.setSingleShot(true);
     docket_timer_.setInterval(0);
     connect(&docket_timer_, &QTimer::timeout, this, &HandOffPanel::show_docket);
     const auto later = [this] { docket_timer_.start(); };
     connect(&work_.player, &Player::plan_changed, this, later);
-    for (QLineEdit* e : {file_, pattern_}) connect(e, &QLineEdit::textChanged, this, later);
+    connect(form_, &ExportForm::changed, this, later);
+    connect(form_, &ExportForm::stems_changed, this, &HandOffPanel::look_at_stems);
     for (const auto known : {&Materials::reshaped, &Materials::finished})
         connect(&work_.materials, known, this, &HandOffPanel::start_when_known, Qt::QueuedConnection);
     connect(&work_.plugins, &PluginSearch::found, this, &HandOffPanel::start_when_known, Qt::QueuedConnection);
-    for (QComboBox* c : {what_, main_chain_, format_, rate_, range_})
-        connect(c, &QComboBox::currentIndexChanged, this, later);
-    for (QCheckBox* c : {shares_, tail_, sheet_}) connect(c, &QCheckBox::toggled, this, later);
     connect(&work_.exports, &ExportQueue::changed, this, &HandOffPanel::show_queue);
-    const char* home = std::getenv("HOME");
-    const fs::path folder =
-        work_.document.path() ? work_.document.path()->parent_path() : fs::path(home ? home : "/tmp");
-    file_->setText(to_qt(folder / (work_.document.name().toStdString() + " mix.wav")));
     work_.mix.want_figures(true);
-    fill_ranges();
-    fill_form();
-    show_main_chain();
     show_checks();
     show_queue();
     show_docket();
@@ -149,33 +122,7 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
 
 HandOffPanel::~HandOffPanel() {
     if (stems_progress_) stems_progress_->cancel();
-    keep_form();
     work_.mix.want_figures(false);
-}
-
-void HandOffPanel::show_main_chain() {
-    const Session& session = work_.document.session();
-    main_chain_->setCurrentIndex(static_cast<int>(session.hand_off.main_chain));
-    main_chain_->setVisible(!session.main_chain.empty());
-    if (work_.player.mix_plans().differ() && !work_.mix.leaving_figures()) work_.mix.need_figures();
-}
-
-void HandOffPanel::keep_form() {
-    QVariantMap& form = work_.exports.form;
-    for (const QComboBox* c : {what_, format_, rate_, range_}) form[c->objectName()] = c->currentText();
-    for (const QCheckBox* c : {before_main_, shares_, tail_, bext_, sheet_, print_, dither_})
-        form[c->objectName()] = c->isChecked();
-    for (const QLineEdit* e : {pattern_, file_}) form[e->objectName()] = e->text();
-    form["session"] = work_.document.name();
-}
-
-void HandOffPanel::fill_form() {
-    const QVariantMap& form = work_.exports.form;
-    if (form["session"] != work_.document.name()) return;  // of another song
-    for (QComboBox* c : {what_, format_, rate_, range_}) c->setCurrentText(form[c->objectName()].toString());
-    for (QCheckBox* c : {before_main_, shares_, tail_, bext_, sheet_, print_, dither_})
-        c->setChecked(form[c->objectName()].toBool());
-    for (QLineEdit* e : {pattern_, file_}) e->setText(form[e->objectName()].toString());
 }
 
 QWidget* HandOffPanel::make_checks() {
@@ -217,133 +164,6 @@ QWidget* HandOffPanel::make_checks() {
     return box;
 }
 
-QWidget* HandOffPanel::make_form() {
-    auto* box = new QWidget;
-    auto* grid = new QGridLayout(box);
-    grid->setContentsMargins(0, 0, 0, 0);
-    grid->setVerticalSpacing(4);
-    int line = 0;
-    const auto field = [&](const QString& text, QWidget* widget, QWidget* named) {
-        auto* label = new QLabel(text);
-        label->setBuddy(named);
-        named->setAccessibleName(text);
-        grid->addWidget(label, line, 0);
-        grid->addWidget(widget, line++, 1);
-    };
-    const auto combo = [&](const char* name) {
-        auto* c = new QComboBox;
-        c->setObjectName(name);
-        c->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        return c;
-    };
-    auto* file_row = new QWidget;
-    auto* file_layout = new QHBoxLayout(file_row);
-    file_layout->setContentsMargins(0, 0, 0, 0);
-    file_ = new QLineEdit;
-    file_->setObjectName("exportFile");
-    auto* choose = new QPushButton(tr("Choose…"));
-    choose->setObjectName("chooseExport");
-    connect(choose, &QPushButton::clicked, this, &HandOffPanel::choose_file);
-    file_layout->addWidget(file_, 1);
-    file_layout->addWidget(choose);
-    field(tr("Mix to"), file_row, file_);
-    what_ = combo("exportWhat");
-    what_->addItems({tr("the mix"), tr("the mix and a stem of each track"), tr("the mix and a stem of each family"),
-                     tr("the mix and a stem of each bus"), tr("the mix and a stem of each control group"),
-                     tr("stems of the tracks alone"), tr("stems of the families alone"), tr("stems of the buses alone"),
-                     tr("stems of the control groups alone")});
-    main_chain_ = combo("exportMainChain");
-    main_chain_->addItems({tr("main chain out"), tr("main chain in"), tr("both ways")});
-    main_chain_->setAccessibleName(tr("Main chain"));
-    main_chain_->setToolTip(
-        tr("What limits or squeezes the whole mix cannot be taken back: mastering mostly wants the mix without it. "
-           "Stems are always without."));
-    connect(main_chain_, &QComboBox::activated, this, [this](int n) {
-        Session next = work_.document.session();
-        next.hand_off.main_chain = static_cast<MainChain>(n);
-        work_.document.edit(tr("Hand off %1").arg(main_chain_->currentText()), std::move(next));
-        work_.mix.need_figures();
-    });
-    auto* what_row = new QWidget;
-    auto* what_layout = new QHBoxLayout(what_row);
-    what_layout->setContentsMargins(0, 0, 0, 0);
-    what_layout->addWidget(what_, 1);
-    what_layout->addWidget(main_chain_, 1);
-    field(tr("What"), what_row, what_);
-    pattern_ = new QLineEdit("{session} {number} {part}");
-    pattern_->setObjectName("exportPattern");
-    pattern_->setToolTip(
-        tr("Names of the stems. {session} {part} {number} {section} {date} {rate} {bits} stand for what they say."));
-    field(tr("Stem names"), pattern_, pattern_);
-    QWidget* const pattern_label = grid->itemAtPosition(line - 1, 0)->widget();
-    format_ = combo("exportFormat");
-    format_->addItems({tr("WAV, 24 bit"), tr("WAV, 16 bit"), tr("WAV, 32 bit float"), tr("AIFF, 24 bit"),
-                       tr("AIFF, 16 bit"), tr("FLAC, 24 bit"), tr("FLAC, 16 bit"), tr("Ogg Vorbis"), tr("Opus"),
-                       tr("MP3")});
-    connect(format_, &QComboBox::currentIndexChanged, this, [this](int n) {
-        fs::path file = from_qt(file_->text());
-        if (n < 0 || file.empty()) return;
-        file_->setText(to_qt(file.replace_extension(file_type_name(forms[static_cast<size_t>(n)].type))));
-    });
-    rate_ = combo("exportRate");
-    auto* form_row = new QWidget;
-    auto* form_layout = new QHBoxLayout(form_row);
-    form_layout->setContentsMargins(0, 0, 0, 0);
-    form_layout->addWidget(format_, 1);
-    form_layout->addWidget(rate_, 1);
-    rate_->setAccessibleName(tr("Rate"));
-    range_ = combo("exportRange");
-    range_->setAccessibleName(tr("Range"));
-    form_layout->addWidget(range_, 1);
-    field(tr("As"), form_row, format_);
-    const auto tick = [&](const char* name, const QString& text, const QString& tip, bool on) {
-        auto* c = new QCheckBox(text);
-        c->setObjectName(name);
-        c->setToolTip(tip);
-        c->setChecked(on);
-        return c;
-    };
-    before_main_ = tick("stemsBeforeMain", tr("stems before the main fader"),
-                        tr("Without the main fader and the main output's rides."), false);
-    shares_ = tick("stemsShares", tr("returns in the stems"),
-                   tr("A stem of a track or a family holds all that is heard of it, also in returns and in buses with "
-                      "chains; else those are stems of their own."),
-                   false);
-    tail_ = tick("exportTail", tr("with its tail"), tr("A section or the loop goes on until it has died away."), false);
-    bext_ = tick("exportBext", tr("Broadcast Wave"),
-                 tr("Date, place in the song and loudness in the file (EBU Tech 3285)."), true);
-    sheet_ = tick("exportSheet", tr("hand-off sheet"),
-                  tr("PDF, JSON and text with figures, checks, notes and the recall list; and checksums."), false);
-    print_ = tick(
-        "exportPrint", tr("keep as a print"),
-        tr("To compare with in Compare. The session as it is now is kept beside the file, so that one can see what "
-           "has changed since, and go back."),
-        false);
-    dither_ =
-        tick("exportDither", tr("dither"),
-             tr("TPDF noise of ±1 LSB when the mix is reduced to 16 or 24 bit; without it, it is rounded."), true);
-    auto* ticks = new QWidget;
-    auto* tick_grid = new QGridLayout(ticks);
-    tick_grid->setContentsMargins(0, 2, 0, 0);
-    tick_grid->setVerticalSpacing(2);
-    QCheckBox* const all[] = {sheet_, print_, bext_, tail_, dither_, shares_, before_main_};
-    for (int n = 0; n < 7; ++n) tick_grid->addWidget(all[n], n / 3, n % 3, 1, n == 6 ? 2 : 1);
-    grid->addWidget(ticks, line++, 0, 1, 2);
-    grid->setColumnStretch(1, 1);
-    for (QCheckBox* c : {before_main_, shares_}) connect(c, &QCheckBox::toggled, this, &HandOffPanel::look_at_stems);
-    for (QComboBox* c : {what_, range_})
-        connect(c, &QComboBox::currentIndexChanged, this, &HandOffPanel::look_at_stems);
-    // What speaks of stems is there when some leave.
-    const auto with_stems = [this, pattern_label](int what) {
-        for (QWidget* w : {pattern_label, static_cast<QWidget*>(pattern_), static_cast<QWidget*>(shares_),
-                           static_cast<QWidget*>(before_main_)})
-            w->setVisible(what > 0);
-    };
-    connect(what_, &QComboBox::currentIndexChanged, this, with_stems);
-    with_stems(what_->currentIndex());
-    return box;
-}
-
 /// The files to export, told before anything is written.
 QWidget* HandOffPanel::make_docket() {
     auto* box = new QWidget;
@@ -382,10 +202,10 @@ QWidget* HandOffPanel::make_docket() {
 }
 
 void HandOffPanel::show_docket() {
-    const Delivery d = delivery();
+    const Delivery d = form_->delivery();
     const auto files = planned_files(work_.player.mix_plans().bare, work_.document.session(), d);
     std::vector<fs::path> papers;
-    if (sheet_->isChecked()) papers = ExportQueue::papers(d);
+    if (form_->with_sheet()) papers = ExportQueue::papers(d);
     docket_->setRowCount(static_cast<int>(files.size() + papers.size()));
     const auto put = [this](int row, const QString& name, const QString& length, const QString& size) {
         const QString cells[] = {name, length, size};
@@ -523,7 +343,7 @@ void HandOffPanel::look_into_overs() {
 }
 
 void HandOffPanel::look_at_stems() {
-    const Delivery d = delivery();
+    const Delivery d = form_->delivery();
     const PlanPtr plan = work_.player.mix_plans().bare;
     if (stems_progress_) stems_progress_->cancel();
     const bool asked = d.stems != StemSplit::none && !work_.materials.shaping();
@@ -562,70 +382,6 @@ void HandOffPanel::show_queue() {
     result_->setText(text);
 }
 
-void HandOffPanel::fill_ranges() {
-    const int rate_before = std::max(0, rate_->currentIndex()), range_before = std::max(0, range_->currentIndex());
-    rate_->clear();
-    rate_->addItem(tr("%1 kHz").arg(work_.document.session().sample_rate / 1000.0), 0);
-    for (const int hz : {44100, 48000, 88200, 96000}) rate_->addItem(tr("%1 kHz").arg(hz / 1000.0), hz);
-    rate_->setCurrentIndex(rate_before);
-    range_->clear();
-    const double song_s = work_.player.plan()->duration_s();
-    const auto add = [this](const QString& name, double from_s, double to_s) {
-        range_->addItem(name, QVariantList{from_s, to_s});
-    };
-    add(tr("whole song"), 0.0, 0.0);
-    if (const auto& loop = work_.player.loop(); loop.to_s > loop.from_s)
-        add(tr("loop, %1 to %2").arg(time_text(loop.from_s), time_text(loop.to_s)), loop.from_s, loop.to_s);
-    const auto& sections = work_.document.session().sections;
-    if (sections.size() > 1) range_->addItem(tr("each section by itself"), QVariantList());
-    for (size_t i = 0; i < sections.size(); ++i)
-        add(tr("section %1, %2").arg(i + 1).arg(QString::fromStdString(sections[i].name)), sections[i].start_s,
-            i + 1 < sections.size() ? sections[i + 1].start_s : song_s);
-    range_->setCurrentIndex(std::min(range_before, range_->count() - 1));
-}
-
-void HandOffPanel::choose_file() {
-    if (const auto file = work_.prompter->save_file(
-            tr("Export the mix as"), tr("Audio (*.wav *.aiff *.flac *.ogg *.opus *.mp3)"), from_qt(file_->text())))
-        file_->setText(to_qt(*file));
-}
-
-Delivery HandOffPanel::delivery() const {
-    const Form& form = forms[static_cast<size_t>(format_->currentIndex())];
-    Delivery d;
-    const fs::path file = from_qt(file_->text());
-    d.folder = file.parent_path();
-    d.mix_name = file.stem().string();
-    d.session_name = work_.document.name().toStdString();
-    if (!pattern_->text().trimmed().isEmpty()) d.pattern = pattern_->text().toStdString();
-    const int what = what_->currentIndex();
-    constexpr StemSplit splits[] = {StemSplit::none, StemSplit::tracks, StemSplit::families, StemSplit::buses,
-                                    StemSplit::groups};
-    constexpr int with_mix = static_cast<int>(std::size(splits));
-    d.mix = what < with_mix;
-    d.stems = splits[d.mix ? what : what - with_mix + 1];
-    d.stems_before_main = before_main_->isChecked();
-    d.shares = shares_->isChecked();
-    d.main_chain = main_chain_export(work_.document.session()).mixes;
-    d.finished = work_.player.mix_plans().finished;
-    d.tail = tail_->isChecked();
-    d.dither = dither_->isChecked() ? Dither::always : Dither::none;
-    d.type = form.type;
-    d.format = form.format;
-    d.sample_rate = rate_->currentData().toInt();
-    d.bext = bext_->isChecked() && form.type == FileType::wav;
-    date_now(d);
-    d.session_file = work_.document.path().value_or(fs::path());
-    const QVariantList range = range_->currentData().toList();
-    const RenderPlan& plan = *work_.player.plan();
-    if (range.isEmpty())
-        d.excerpts = section_excerpts(work_.document.session(), plan);
-    else if (range[1].toDouble() > 0.0)
-        if (const auto excerpt = excerpt_between(plan, range[0].toDouble(), range[1].toDouble()))
-            d.excerpts.push_back(*excerpt);
-    return d;
-}
-
 void HandOffPanel::start_when_known() {
     if (work_.materials.waiting() > 0 || work_.materials.shaping() || work_.plugins.is_looking()) return;
     if (std::exchange(waits_to_start_, false)) start();
@@ -643,8 +399,13 @@ void HandOffPanel::start() {
         return;
     }
     const MixPlans plans = work_.player.mix_plans();
-    ExportQueue::Job job{plans.bare,          work_.document.session(), delivery(), checks_->checks(),
-                         sheet_->isChecked(), print_->isChecked(),      {}};
+    ExportQueue::Job job{plans.bare,
+                         work_.document.session(),
+                         form_->delivery(),
+                         checks_->checks(),
+                         form_->with_sheet(),
+                         form_->as_print(),
+                         {}};
     if (work_.exports.has(job)) {
         emit work_.view.hint(tr("These files are being exported already."));
         return;

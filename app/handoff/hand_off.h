@@ -16,6 +16,7 @@
 #include "app/desk/plain_table.h"
 #include "app/desk/station.h"
 #include "app/handoff/check_list.h"
+#include "app/handoff/export_form.h"
 
 namespace isotonus {
 
@@ -42,7 +43,6 @@ class HandOffPanel : public QWidget {
 
   private:
     QWidget* make_checks();
-    QWidget* make_form();
     QWidget* make_docket();
     QWidget* make_outcome();
     void show_docket();
@@ -50,17 +50,10 @@ class HandOffPanel : public QWidget {
     std::vector<Check> check_now() const;
     void show_checks();
     void show_queue();
-    void fill_ranges();
-    /// What the form says stays when another station is looked at meanwhile.
-    void keep_form();
-    void show_main_chain();
-    void fill_form();
     void look_into_overs();
     /// By how much the stems will differ from the mix, told before they are written.
     void look_at_stems();
-    void choose_file();
     void own_limits();
-    Delivery delivery() const;
     void start();
     void start_when_known();
 
@@ -69,14 +62,13 @@ class HandOffPanel : public QWidget {
     PlanPtr overs_of_;  ///< the mix whose overs are known, or being looked into
     double overs_limit_dbfs_ = 0.0;
     std::vector<Moment> overs_;  ///< what makes them
+    ExportForm* form_;
     CheckList* checks_;
+    QComboBox* profile_;
     QTableWidget* docket_;
     QLabel *told_, *result_, *docket_sum_, *stems_sum_;
     std::shared_ptr<Progress> stems_progress_;  ///< of finding out how far the stems' sum is from the mix
-    QLineEdit *file_, *pattern_;
-    bool waits_to_start_ = false;  ///< until files and chains are known
-    QComboBox *profile_, *what_, *main_chain_, *format_, *rate_, *range_;
-    QCheckBox *before_main_, *shares_, *tail_, *bext_, *sheet_, *print_, *dither_;
+    bool waits_to_start_ = false;               ///< until files and chains are known
     QPlainTextEdit* notes_;
     QPushButton *export_, *cancel_;
     QProgressBar* bar_;

@@ -146,43 +146,52 @@ void Mains::resizeEvent(QResizeEvent*) {
     chain_->setGeometry(82, height() - 65, 50, 22);
 }
 
+QToolButton* Mains::add_switch(const char* name, const QString& text, const QString& tip, int row, int column,
+                               int wide) {
+    auto* b = new QToolButton;
+    b->setObjectName(name);
+    b->setText(text);
+    b->setToolTip(tip);
+    b->setAccessibleName(text);
+    b->setCheckable(true);
+    b->setFocusPolicy(Qt::NoFocus);
+    b->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    b->setFixedHeight(26);
+    b->setStyleSheet("font-size: 11px; padding: 0;");
+    monitoring_grid_->addWidget(b, row, column, 1, wide);
+    return b;
+}
+
+void Mains::change_monitor(const std::function<void(MonitorSettings&)>& with) {
+    MonitorSettings m = work_.player.monitor();
+    with(m);
+    work_.player.set_monitor(m);
+}
+
 void Mains::make_monitoring() {
     monitoring_ = new QWidget(this);
-    auto* grid = new QGridLayout(monitoring_);
-    grid->setContentsMargins(0, 0, 0, 0);
-    grid->setSpacing(3);
-    for (int column = 0; column < 6; ++column) grid->setColumnStretch(column, 1);
-    const auto button = [&](const char* name, const QString& text, const QString& tip, int row, int column, int wide) {
-        auto* b = new QToolButton;
-        b->setObjectName(name);
-        b->setText(text);
-        b->setToolTip(tip);
-        b->setAccessibleName(text);
-        b->setCheckable(true);
-        b->setFocusPolicy(Qt::NoFocus);
-        b->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
-        b->setFixedHeight(26);
-        b->setStyleSheet("font-size: 11px; padding: 0;");
-        grid->addWidget(b, row, column, 1, wide);
-        return b;
-    };
-    const auto change = [this](auto with) {
-        MonitorSettings m = work_.player.monitor();
-        with(m);
-        work_.player.set_monitor(m);
-    };
+    monitoring_grid_ = new QGridLayout(monitoring_);
+    monitoring_grid_->setContentsMargins(0, 0, 0, 0);
+    monitoring_grid_->setSpacing(3);
+    for (int column = 0; column < 6; ++column) monitoring_grid_->setColumnStretch(column, 1);
+    add_switches();
+    add_playback();
+    add_cross_feed();
+}
+
+void Mains::add_switches() {
     const auto flag = [&](const char* name, const QString& text, const QString& tip, int row, int column, int wide,
                           bool MonitorSettings::*member) {
-        auto* b = button(name, text, tip, row, column, wide);
+        auto* b = add_switch(name, text, tip, row, column, wide);
         connect(b, &QToolButton::clicked, this,
-                [change, member](bool on) { change([&](auto& m) { m.*member = on; }); });
+                [this, member](bool on) { change_monitor([&](auto& m) { m.*member = on; }); });
         switches_.emplace_back(b, [member](const MonitorSettings& m) { return m.*member; });
     };
     const auto sides = [&](const char* name, const QString& text, const QString& tip, int row, int column, int wide,
                            Sides way) {
-        auto* b = button(name, text, tip, row, column, wide);
+        auto* b = add_switch(name, text, tip, row, column, wide);
         connect(b, &QToolButton::clicked, this,
-                [change, way](bool on) { change([&](auto& m) { m.sides = on ? way : Sides::stereo; }); });
+                [this, way](bool on) { change_monitor([&](auto& m) { m.sides = on ? way : Sides::stereo; }); });
         switches_.emplace_back(b, [way](const MonitorSettings& m) { return m.sides == way; });
     };
     flag("monitorDim", tr("dim"), tr("20 dB lower, to talk over it. (D)"), 0, 0, 2, &MonitorSettings::dim);
@@ -194,7 +203,10 @@ void Mains::make_monitoring() {
     sides("monitorSwap", tr("swap"), tr("Left and right change places."), 1, 2, 2, Sides::swapped);
     sides("monitorSide", tr("side"), tr("Only what differs between the sides: what mono would lose."), 1, 4, 2,
           Sides::side);
-    playback_ = button(
+}
+
+void Mains::add_playback() {
+    playback_ = add_switch(
         "monitorPlayback", tr("played by…"),
         tr("Hear it as through a small system: which part of the spectrum is left, and mono where it is."), 2, 0, 3);
     struct System {
@@ -218,38 +230,46 @@ void Mains::make_monitoring() {
             [system](double hz) { return response_db(playback_sections(system, 48000.0), hz, 48000.0); }, menu);
         menu->addAction(action);
         action->setObjectName(QString("playback") + playback_names[n]);
-        connect(action, &QAction::triggered, this, [change, system] { change([&](auto& m) { m.playback = system; }); });
+        connect(action, &QAction::triggered, this,
+                [this, system] { change_monitor([&](auto& m) { m.playback = system; }); });
         connect(menu, &QMenu::aboutToShow, action,
                 [this, action, system] { action->setChecked(work_.player.monitor().playback == system); });
     }
-    menu->addSeparator();
-    QAction* correct = menu->addAction(tr("my own correction…"));
-    correct->setObjectName("correctionOpen");
-    correct->setToolTip(tr("A curve of your room or headphones: a CSV file with a frequency and a gain in each line."));
-    connect(correct, &QAction::triggered, this, [this, change] {
-        const auto file = work_.prompter->open_file(tr("Correction"), tr("Curves (*.csv *.txt)"));
-        if (!file) return;
-        auto curve = read_correction(*file);
-        if (!curve) return work_.prompter->complain(QString::fromStdString(curve.error().text()));
-        change([&](auto& m) { m.correction = std::make_shared<const CorrectionCurve>(std::move(*curve)); });
-    });
-    QAction* plain = menu->addAction(tr("without correction"));
-    plain->setObjectName("correctionOff");
-    connect(plain, &QAction::triggered, this, [change] { change([](auto& m) { m.correction = nullptr; }); });
-    connect(menu, &QMenu::aboutToShow, plain, [this, plain] {
-        const auto& now = work_.player.monitor().correction;
-        plain->setVisible(now != nullptr);
-        if (now) plain->setText(tr("without the correction '%1'").arg(QString::fromStdString(now->name)));
-    });
+    add_correction(menu);
     playback_->setStyleSheet(
         "QToolButton { font-size: 11px; padding: 0; } QToolButton::menu-indicator { image: none; }");
     playback_->setMenu(menu);
     playback_->setPopupMode(QToolButton::InstantPopup);
     switches_.emplace_back(
         playback_, [](const MonitorSettings& m) { return m.playback != Playback::none || m.correction != nullptr; });
+}
+
+void Mains::add_correction(QMenu* menu) {
+    menu->addSeparator();
+    QAction* correct = menu->addAction(tr("my own correction…"));
+    correct->setObjectName("correctionOpen");
+    correct->setToolTip(tr("A curve of your room or headphones: a CSV file with a frequency and a gain in each line."));
+    connect(correct, &QAction::triggered, this, [this] {
+        const auto file = work_.prompter->open_file(tr("Correction"), tr("Curves (*.csv *.txt)"));
+        if (!file) return;
+        auto curve = read_correction(*file);
+        if (!curve) return work_.prompter->complain(QString::fromStdString(curve.error().text()));
+        change_monitor([&](auto& m) { m.correction = std::make_shared<const CorrectionCurve>(std::move(*curve)); });
+    });
+    QAction* plain = menu->addAction(tr("without correction"));
+    plain->setObjectName("correctionOff");
+    connect(plain, &QAction::triggered, this, [this] { change_monitor([](auto& m) { m.correction = nullptr; }); });
+    connect(menu, &QMenu::aboutToShow, plain, [this, plain] {
+        const auto& now = work_.player.monitor().correction;
+        plain->setVisible(now != nullptr);
+        if (now) plain->setText(tr("without the correction '%1'").arg(QString::fromStdString(now->name)));
+    });
+}
+
+void Mains::add_cross_feed() {
     auto* feed =
-        button("monitorCrossFeed", tr("cross-feed"),
-               tr("For headphones: each ear hears a little of the other side, as from loudspeakers."), 2, 3, 3);
+        add_switch("monitorCrossFeed", tr("cross-feed"),
+                   tr("For headphones: each ear hears a little of the other side, as from loudspeakers."), 2, 3, 3);
     auto* distances = new QMenu(feed);
     const QString distance_names[] = {tr("none"), tr("near loudspeakers"), tr("middle distance"),
                                       tr("far loudspeakers")};
@@ -259,7 +279,7 @@ void Mains::make_monitoring() {
         action->setObjectName(QString("crossFeed") + cross_feed_names[n]);
         action->setCheckable(true);
         connect(action, &QAction::triggered, this,
-                [change, distance] { change([&](auto& m) { m.cross_feed = distance; }); });
+                [this, distance] { change_monitor([&](auto& m) { m.cross_feed = distance; }); });
         connect(distances, &QMenu::aboutToShow, action,
                 [this, action, distance] { action->setChecked(work_.player.monitor().cross_feed == distance); });
     }

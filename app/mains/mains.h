@@ -1,6 +1,7 @@
 // Mains: the main output against its target window.
 #pragma once
 
+#include <QGridLayout>
 #include <QToolButton>
 
 #include "app/desk/lane.h"
@@ -68,6 +69,12 @@ class Mains : public QWidget {
 
   private:
     void make_monitoring();
+    QToolButton* add_switch(const char* name, const QString& text, const QString& tip, int row, int column, int wide);
+    void add_switches();
+    void add_playback();
+    void add_correction(QMenu* menu);
+    void add_cross_feed();
+    void change_monitor(const std::function<void(MonitorSettings&)>& with);
     void refresh();
     QRect gauge() const;
     QRect figures() const { return {112, 132, width() - 120, gauge().height()}; }
@@ -85,6 +92,7 @@ class Mains : public QWidget {
     QToolButton *clip_flag_, *chain_, *playback_ = nullptr;
     std::vector<std::pair<QToolButton*, std::function<bool(const MonitorSettings&)>>> switches_;
     QWidget* monitoring_;
+    QGridLayout* monitoring_grid_;
     int ticks_ = 0;  ///< figures are read, not watched: ten a second do
 };
 

@@ -48,59 +48,95 @@ RidePanel::RidePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
     follow();
 }
 
-void RidePanel::make_tools() {
-    auto* tools = new QWidget(this);
-    tools->setObjectName("rideTools");
-    tools->setGeometry(10, 26, head_width - 64, height() - 30);
-    auto* column = new QVBoxLayout(tools);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(3);
-    QHBoxLayout* line = nullptr;
-    int place = 0;
-    const auto new_line = [&] {
-        line = new QHBoxLayout;
-        line->setSpacing(3);
-        column->addLayout(line);
-        place = 0;
-    };
-    // In the order of the work: what is ridden, how it is written, what is drawn, what is proposed.
-    const auto caption = [&](const QString& text) {
+namespace {
+
+/// The tools of the bench in lines of a column, in the order of the work: what is ridden, how it is written, what is
+/// drawn, what is proposed.
+class ToolColumn {
+  public:
+    explicit ToolColumn(QWidget* tools) : column_(new QVBoxLayout(tools)) {
+        column_->setContentsMargins(0, 0, 0, 0);
+        column_->setSpacing(3);
+    }
+    void new_line() {
+        line_ = new QHBoxLayout;
+        line_->setSpacing(3);
+        column_->addLayout(line_);
+        place_ = 0;
+    }
+    void next_place(int a_line) {
+        if (place_ == a_line) new_line();
+        ++place_;
+    }
+    void caption(const QString& text) {
         auto* label = new QLabel(text);
         label->setObjectName("rideCaption");
         label->setFixedHeight(14);
-        column->addWidget(label);
+        column_->addWidget(label);
         new_line();
-    };
-    const auto next_place = [&](int a_line) {
-        if (place == a_line) new_line();
-        ++place;
-    };
-    const auto fits = [](QAbstractButton* b) {
-        b->setFocusPolicy(Qt::NoFocus);
-        b->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
-        b->setFixedHeight(22);
-    };
-    const auto switches = [&](const char* name, const QString& text, const QString& tip) {
+    }
+    QToolButton* add_switch(const char* name, const QString& text, const QString& tip) {
         auto* b = new QToolButton;
         b->setObjectName(name);
         b->setText(text);
         b->setToolTip(tip);
         b->setAccessibleName(text);
         b->setCheckable(true);
-        fits(b);
+        fit(b);
         b->setStyleSheet("font-size: 11px; padding: 0;");
-        line->addWidget(b, static_cast<int>(text.size()) + 2);  // the room that there is goes by what there is to say
+        line_->addWidget(b, static_cast<int>(text.size()) + 2);  // the room that there is goes by what there is to say
         return b;
-    };
-    caption(tr("what is ridden"));
-    for (const Parameter p : parameters()) {
+    }
+    QPushButton* add_button(const char* name, const QString& text, const QString& tip,
+                            const std::function<void()>& work = nullptr) {
         next_place(3);
-        parameters_[p] = switches(qPrintable(QString("ride_%1").arg(info_of(p).id)), parameter_word(p),
-                                  tr("Its lane; with Ctrl besides those that are shown."));
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        b->setToolTip(tip);
+        fit(b);
+        b->setStyleSheet("font-size: 11px; padding: 0 2px;");
+        if (work) QObject::connect(b, &QPushButton::clicked, b, work);
+        line_->addWidget(b, 1);
+        return b;
+    }
+    void add_menu(const char* name, const QString& text, const QString& tip, QMenu* entries) {
+        auto* b = add_button(name, text, tip);
+        b->setStyleSheet(
+            "QPushButton { font-size: 11px; padding: 0 2px; } QPushButton::menu-indicator { image: none; }");
+        b->setMenu(entries);
+    }
+    void end() {
+        column_->addStretch();
+        new_line();
+    }
+
+  private:
+    static void fit(QAbstractButton* b) {
+        b->setFocusPolicy(Qt::NoFocus);
+        b->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+        b->setFixedHeight(22);
+    }
+    QVBoxLayout* column_;
+    QHBoxLayout* line_ = nullptr;
+    int place_ = 0;
+};
+
+}  // namespace
+
+void RidePanel::make_tools() {
+    auto* box = new QWidget(this);
+    box->setObjectName("rideTools");
+    box->setGeometry(10, 26, head_width - 64, height() - 30);
+    ToolColumn tools(box);
+    tools.caption(tr("what is ridden"));
+    for (const Parameter p : parameters()) {
+        tools.next_place(3);
+        parameters_[p] = tools.add_switch(qPrintable(QString("ride_%1").arg(info_of(p).id)), parameter_word(p),
+                                          tr("Its lane; with Ctrl besides those that are shown."));
         connect(parameters_[p], &QToolButton::clicked, this,
                 [this, p] { choose(p, QApplication::keyboardModifiers() & Qt::ControlModifier); });
     }
-    caption(tr("how it is written"));
+    tools.caption(tr("how it is written"));
     const std::pair<QString, QString> modes[] = {
         {tr("read"), tr("The ride plays; moving a control sets it as ever.")},
         {tr("touch"), tr("While the song plays, a control that is held is written; let go, it returns to the ride.")},
@@ -109,7 +145,7 @@ void RidePanel::make_tools() {
     const char* mode_names[] = {"modeRead", "modeTouch", "modeLatch", "modeWrite"};
     for (int n = 0; n < 4; ++n) {
         modes_[static_cast<size_t>(n)] =
-            switches(mode_names[n], modes[n].first, modes[n].second + ' ' + tr("With Ctrl for all rows."));
+            tools.add_switch(mode_names[n], modes[n].first, modes[n].second + ' ' + tr("With Ctrl for all rows."));
         connect(modes_[static_cast<size_t>(n)], &QToolButton::clicked, this, [this, n] {
             const auto mode = static_cast<WriteMode>(n);
             if (QApplication::keyboardModifiers() & Qt::ControlModifier)
@@ -118,52 +154,38 @@ void RidePanel::make_tools() {
                 work_.writing.set_mode(work_.view.ride_row(), mode);
         });
     }
-    const auto button = [&](const char* name, const QString& text, const QString& tip, auto work_done) {
-        next_place(3);
-        auto* b = new QPushButton(text);
-        b->setObjectName(name);
-        b->setToolTip(tip);
-        fits(b);
-        b->setStyleSheet("font-size: 11px; padding: 0 2px;");
-        connect(b, &QPushButton::clicked, this, work_done);
-        line->addWidget(b, 1);
-        return b;
-    };
-    const auto menu = [&](const char* name, const QString& text, const QString& tip, QMenu* entries) {
-        auto* b = button(name, text, tip, [] {});
-        b->setStyleSheet(
-            "QPushButton { font-size: 11px; padding: 0 2px; } QPushButton::menu-indicator { image: none; }");
-        b->setMenu(entries);
-    };
-    caption(tr("what is drawn"));
-    button("rideStep", tr("Bend"), tr("How the ride goes to the next point: line, step, bends, S. (T)"),
-           [this] { active().toggle_shape(); });
-    button("rideLock", tr("Lock"), tr("A draft leaves locked points, and what lies between them, alone. (L)"),
-           [this] { active().toggle_locks(); });
-    button("rideThin", tr("Thin"), tr("Takes away points that hardly move the ride."), [this] { active().thin(); });
-    button("rideDelete", tr("Delete"), tr("Takes the selected points, or the marked stretch, away. (Delete)"),
-           [this] { active().remove_selected(); });
-    button("rideClear", tr("Clear"), tr("Takes the whole ride away; undo brings it back."), [this] {
+    tools.caption(tr("what is drawn"));
+    tools.add_button("rideStep", tr("Bend"), tr("How the ride goes to the next point: line, step, bends, S. (T)"),
+                     [this] { active().toggle_shape(); });
+    tools.add_button("rideLock", tr("Lock"), tr("A draft leaves locked points, and what lies between them, alone. (L)"),
+                     [this] { active().toggle_locks(); });
+    tools.add_button("rideThin", tr("Thin"), tr("Takes away points that hardly move the ride."),
+                     [this] { active().thin(); });
+    tools.add_button("rideDelete", tr("Delete"), tr("Takes the selected points, or the marked stretch, away. (Delete)"),
+                     [this] { active().remove_selected(); });
+    tools.add_button("rideClear", tr("Clear"), tr("Takes the whole ride away; undo brings it back."), [this] {
         if (!active().curve().empty()) active().store({}, tr("clear"));
     });
-    menu("rideMore", tr("More"), tr("Copy, paste, fill, trim, tables, faders over MIDI."), make_more());
-    caption(tr("what is proposed"));
-    button("rideDraft", tr("Draft…"), tr("A first ride that brings every phrase to one level; points like any others."),
-           [this] { draft(DraftBy::level); });
-    menu("rideShapes", tr("Other"),
-         tr("Drafts against the mix; fade-out, lift, dips at another track's hits, tremolo, throw."), make_shapes());
-    column->addStretch();
-    new_line();
-    family_ = switches("rideFamily", tr("family"), tr("This lane of all rows of the family."));
+    tools.add_menu("rideMore", tr("More"), tr("Copy, paste, fill, trim, tables, faders over MIDI."), make_more());
+    tools.caption(tr("what is proposed"));
+    tools.add_button("rideDraft", tr("Draft…"),
+                     tr("A first ride that brings every phrase to one level; points like any others."),
+                     [this] { draft(DraftBy::level); });
+    tools.add_menu("rideShapes", tr("Other"),
+                   tr("Drafts against the mix; fade-out, lift, dips at another track's hits, tremolo, throw."),
+                   make_shapes());
+    tools.end();
+    family_ = tools.add_switch("rideFamily", tr("family"), tr("This lane of all rows of the family."));
     connect(family_, &QToolButton::clicked, this, [this](bool on) {
         ViewState::RideView view = work_.view.ride;
         view.family = on;
         work_.view.show_ride(std::move(view));
     });
-    bypass_ = switches("rideBypass", tr("bypass"), tr("As if this row had no rides, to compare; with Ctrl all rows."));
+    bypass_ = tools.add_switch("rideBypass", tr("bypass"),
+                               tr("As if this row had no rides, to compare; with Ctrl all rows."));
     connect(bypass_, &QToolButton::clicked, this,
             [this] { bypass(QApplication::keyboardModifiers() & Qt::ControlModifier); });
-    all_ = switches("rideAll", tr("all rides"), tr("A list of every ride in the session."));
+    all_ = tools.add_switch("rideAll", tr("all rides"), tr("A list of every ride in the session."));
     connect(all_, &QToolButton::clicked, this, [this](bool on) { show_list(on); });
 }
 

@@ -267,8 +267,14 @@ void ShapeLane::paint(QPainter& painter, const QRect&) {
 }
 
 void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
-    const Chain& chain = *row.chain;
-    const QRect area = frequency_area(width(), height()), levels = level_area(width(), height());
+    paint_spectra(painter, row);
+    paint_levels(painter, row);
+    paint_sends(painter);
+    paint_words(painter, row);
+}
+
+void ShapeLane::paint_spectra(QPainter& painter, const ShapedRow& row) {
+    const QRect area = frequency_area(width(), height());
     const FrequencyRuler ruler{static_cast<double>(area.left()), static_cast<double>(area.right())};
     ruler.paint_rules(painter, area.adjusted(0, 0, 0, -1));
     painter.setRenderHint(QPainter::Antialiasing);
@@ -290,7 +296,7 @@ void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
         }));
     }
     painter.setRenderHint(QPainter::Antialiasing, false);
-    if (const Processor* cut = first_of(chain, "low_cut")) {
+    if (const Processor* cut = first_of(*row.chain, "low_cut")) {
         const int x = static_cast<int>(ruler.place(hz_of(*cut)));
         painter.fillRect(QRect(QPoint(area.left(), 2), QPoint(x, height() - 4)),
                          QBrush(theme().rule, Qt::BDiagPattern));
@@ -299,7 +305,12 @@ void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
         painter.setFont(lettering(11));
         painter.drawText(QRect(x + 5, 0, 80, height() - 2), Qt::AlignVCenter, hz_text(hz_of(*cut)));
     }
-    // Levels before (hollow) and after (solid), and what is taken away over the song hanging from above.
+}
+
+/// Levels before (hollow) and after (solid), and what is taken away over the song hanging from above.
+void ShapeLane::paint_levels(QPainter& painter, const ShapedRow& row) {
+    const Chain& chain = *row.chain;
+    const QRect levels = level_area(width(), height());
     const Ruler level_ruler = Ruler::level(levels.left(), levels.right());
     const auto x_of = [&](double db) {
         return static_cast<int>(level_ruler.place(std::clamp(db, level_from_db, 0.0)));
@@ -338,7 +349,10 @@ void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
                              theme().above);
         }
     }
-    paint_sends(painter);
+}
+
+void ShapeLane::paint_words(QPainter& painter, const ShapedRow& row) {
+    const Chain& chain = *row.chain;
     painter.setFont(lettering(12));
     if (!has_words()) {  // a word for each has no room: how many there are
         const auto out = std::count_if(chain.begin(), chain.end(), [](const Processor& p) { return !p.in; });

@@ -45,6 +45,9 @@ class ShapeLane : public Lane {
     /// Rows that an edit here changes: those that are selected with a track, a bus alone.
     std::vector<TrackId> rows_meant() const;
     void paint_picture(QPainter& painter, const ShapedRow& row);
+    void paint_spectra(QPainter& painter, const ShapedRow& row);
+    void paint_levels(QPainter& painter, const ShapedRow& row);
+    void paint_words(QPainter& painter, const ShapedRow& row);
     /// All that the picture depends on.
     struct Picture {
         MaterialPtr before, after;

@@ -55,7 +55,7 @@ void empty(QMenu& menu) {
 }  // namespace
 
 ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
-    : QWidget(parent), work_(work), sends_(new SendForm(work, this)) {
+    : QWidget(parent), work_(work), sends_(new SendForm(work, this)), advisor_(new Advisor(work, this)) {
     setAttribute(Qt::WA_OpaquePaintEvent);
     setObjectName("shapePanel");
     setFixedHeight(272);
@@ -64,6 +64,27 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
     row->setSpacing(12);
     auto* column = new QVBoxLayout;
     column->setSpacing(6);
+    add_list(column);
+    add_menus(column);
+    row->addLayout(column);
+    row->addLayout(make_middle(), 1);
+    scroll_ = new QScrollArea;
+    scroll_->setObjectName("shapeForm");
+    scroll_->setWidgetResizable(true);
+    scroll_->setFrameShape(QFrame::NoFrame);
+    scroll_->setFixedWidth(300);
+    row->addWidget(scroll_);
+    work_with_list();
+    connect(&work_.document, &Document::session_changed, this, &ShapePanel::follow);
+    // A room that is being read was chosen in the session that was there before.
+    connect(&work_.document, &Document::replaced, this, [this] { jobs_.give_up(); });
+    connect(&work_.materials, &Materials::reshaped, this, &ShapePanel::follow);
+    connect(&work_.document, &Document::selection_changed, this, &ShapePanel::follow);
+    connect(&work_.view, &ViewState::shape_row_changed, this, &ShapePanel::follow);
+    follow();
+}
+
+void ShapePanel::add_list(QVBoxLayout* column) {
     list_ = new QListWidget;
     list_->setObjectName("chainList");
     list_->setAccessibleName(tr("Processors of the chosen row, in order"));
@@ -95,6 +116,9 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
     up_->setAccessibleName(tr("Earlier"));
     down_->setAccessibleName(tr("Later"));
     column->addLayout(buttons);
+}
+
+void ShapePanel::add_menus(QVBoxLayout* column) {
     auto* more = new QHBoxLayout;
     more->setSpacing(4);
     const auto menu_button = [&](const char* name, const QString& text, const QString& tip, auto fill) {
@@ -116,7 +140,9 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
                 tr("What the whole song says about this row; nothing changes unasked. (F8)"), &ShapePanel::fill_advice)
         ->setShortcut(Qt::Key_F8);
     column->addLayout(more);
-    row->addLayout(column);
+}
+
+QVBoxLayout* ShapePanel::make_middle() {
     // Frequencies, or levels while a processor is chosen that turns down by level.
     pictures_ = new QStackedWidget;
     pictures_->addWidget(picture_ = new ShapePicture(work_, this));
@@ -142,8 +168,6 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
     strip->addWidget(leave);
     advice_strip_->hide();
     middle->addWidget(advice_strip_);
-    row->addLayout(middle, 1);
-    advisor_ = new Advisor(work_, this);
     connect(take_, &QPushButton::clicked, advisor_, &Advisor::take);
     connect(leave, &QPushButton::clicked, this, [this] {
         advisor_->leave();
@@ -154,12 +178,10 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
         take_->setVisible(advisor_->can_take());
         advice_strip_->setVisible(!advisor_->text().isEmpty());
     });
-    scroll_ = new QScrollArea;
-    scroll_->setObjectName("shapeForm");
-    scroll_->setWidgetResizable(true);
-    scroll_->setFrameShape(QFrame::NoFrame);
-    scroll_->setFixedWidth(300);
-    row->addWidget(scroll_);
+    return middle;
+}
+
+void ShapePanel::work_with_list() {
     connect(in_, &QPushButton::clicked, this, [this] { work_.edits.take_out_or_in(row_, place()); });
     connect(remove_, &QPushButton::clicked, this, [this] {
         if (const Send* send = chosen_send()) {
@@ -179,13 +201,6 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
         for (QPushButton* b : {up_, down_}) b->setEnabled(place() < shown_.size());
         fill_form();
     });
-    connect(&work_.document, &Document::session_changed, this, &ShapePanel::follow);
-    // A room that is being read was chosen in the session that was there before.
-    connect(&work_.document, &Document::replaced, this, [this] { jobs_.give_up(); });
-    connect(&work_.materials, &Materials::reshaped, this, &ShapePanel::follow);
-    connect(&work_.document, &Document::selection_changed, this, &ShapePanel::follow);
-    connect(&work_.view, &ViewState::shape_row_changed, this, &ShapePanel::follow);
-    follow();
 }
 
 ShapePanel::~ShapePanel() {

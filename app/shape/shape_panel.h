@@ -9,6 +9,7 @@
 #include <QPushButton>
 #include <QScrollArea>
 #include <QStackedWidget>
+#include <QVBoxLayout>
 
 #include "app/shape/advisor.h"
 #include "app/shape/level_picture.h"
@@ -38,6 +39,11 @@ class ShapePanel : public QWidget {
     void fill_add(QMenu& menu);
     const Send* chosen_send() const;  ///< null while a processor is chosen
     size_t place() const;             ///< of the chosen processor; the count of them when none is
+    void add_list(QVBoxLayout* column);
+    void add_menus(QVBoxLayout* column);
+    /// Pictures, and what was advised.
+    QVBoxLayout* make_middle();
+    void work_with_list();
     void move(int by);
     /// Rows that an edit here changes: those that are selected with a track, a bus alone.
     std::vector<TrackId> rows_meant() const;

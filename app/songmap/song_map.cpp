@@ -223,16 +223,27 @@ QString SongMap::where(double time_s) const {
 void SongMap::paintEvent(QPaintEvent* event) {
     QPainter painter(this);
     painter.fillRect(event->rect(), theme().ground);
-    const Session& session = work_.document.session();
-    const double position = work_.player.position_s();
     painter.setPen(theme().rule);
     painter.drawLine(0, height() - 1, width(), height() - 1);
-    if (session.tracks.empty()) return;
-    const QRect map = area();
-    const TimeRuler ruler = time();
+    if (work_.document.session().tracks.empty()) return;
+    const double position = work_.player.position_s();
+    const Canvas c{painter, area(), time(), position, section_at(work_.document.session(), position), height() - 16};
+    paint_where(c);
+    paint_level(c);
+    paint_bars(c);
+    paint_sections(c);
+    paint_notes(c);
+    paint_peak(c);
+    paint_playhead(c);
+    paint_right(c);
+}
 
-    // Left: where we are.
-    const int now = section_at(session, position);
+/// Left: where we are.
+void SongMap::paint_where(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const Session& session = work_.document.session();
+    const int now = c.section;
+    const double position = c.position_s;
     painter.setPen(theme().ink);
     painter.setFont(lettering(16));
     painter.drawText(QRect(16, 18, head_width - 32, 24), Qt::AlignVCenter,
@@ -245,8 +256,14 @@ void SongMap::paintEvent(QPaintEvent* event) {
         QRect(16, 44, head_width - 32, 16), Qt::AlignVCenter,
         tr("%1 of %2")
             .arg(session.tempo.empty() ? time_text(position) : where(position), time_text(work_.view.time.song_s())));
+}
 
-    // Level over time, computed by the core once for each plan.
+/// Level over time, computed by the core once for each plan.
+void SongMap::paint_level(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const QRect& map = c.map;
+    const TimeRuler& ruler = c.ruler;
+    const int foot = c.foot;
     if (drawn_.shape.empty()) drawn_.shape = shape_now();
     const auto& loop = work_.player.loop();
     if (loop.to_s > loop.from_s) {
@@ -256,7 +273,7 @@ void SongMap::paintEvent(QPaintEvent* event) {
             QRectF(QPointF(ruler.place(loop.from_s), 18), QPointF(ruler.place(loop.to_s), height() - 2)) & QRectF(map),
             wash);
     }
-    const int foot = height() - 16, room = foot - 20;
+    const int room = foot - 20;
     Columns lines(map);
     for (int x = 0; x < static_cast<int>(drawn_.shape.size()); ++x) {
         const double level = db_from_power(drawn_.shape[static_cast<size_t>(x)]) + aes17_db;
@@ -267,22 +284,33 @@ void SongMap::paintEvent(QPaintEvent* event) {
     painter.setPen(theme().faint);
     painter.drawLine(map.left(), foot, map.right(), foot);
     ruler.paint(painter, QRect(map.left(), foot, map.width(), 15));
+}
 
-    // Bars, as far as they have room.
-    if (!session.tempo.empty()) {
-        painter.setPen(theme().rule);
-        const int first = bar_at(session.tempo, work_.view.time.from_s()).bar,
-                  last = bar_at(session.tempo, work_.view.time.to_s()).bar;
-        if (last - first < map.width() / 6)
-            for (double s = snapped(session.tempo, work_.view.time.from_s(), true); s <= work_.view.time.to_s();) {
-                const int bar_x = static_cast<int>(std::lround(ruler.place(s)));
-                if (map.contains(bar_x, 30)) painter.drawLine(bar_x, 19, bar_x, 23);
-                const double next = snapped(session.tempo, s + session.tempo.front().bar_s() * 0.8, true);
-                s = next > s + 1e-6 ? next : s + session.tempo.front().bar_s();
-            }
-    }
+/// Bars, as far as they have room.
+void SongMap::paint_bars(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const Session& session = work_.document.session();
+    const QRect& map = c.map;
+    const TimeRuler& ruler = c.ruler;
+    if (session.tempo.empty()) return;
+    painter.setPen(theme().rule);
+    const int first = bar_at(session.tempo, work_.view.time.from_s()).bar,
+              last = bar_at(session.tempo, work_.view.time.to_s()).bar;
+    if (last - first < map.width() / 6)
+        for (double s = snapped(session.tempo, work_.view.time.from_s(), true); s <= work_.view.time.to_s();) {
+            const int bar_x = static_cast<int>(std::lround(ruler.place(s)));
+            if (map.contains(bar_x, 30)) painter.drawLine(bar_x, 19, bar_x, 23);
+            const double next = snapped(session.tempo, s + session.tempo.front().bar_s() * 0.8, true);
+            s = next > s + 1e-6 ? next : s + session.tempo.front().bar_s();
+        }
+}
 
-    // Sections.
+void SongMap::paint_sections(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const Session& session = work_.document.session();
+    const QRect& map = c.map;
+    const TimeRuler& ruler = c.ruler;
+    const int now = c.section;
     painter.setFont(lettering(11));
     for (size_t i = 0; i < session.sections.size(); ++i) {
         const int left = static_cast<int>(ruler.place(session.sections[i].start_s));
@@ -299,8 +327,15 @@ void SongMap::paintEvent(QPaintEvent* event) {
         painter.drawText(band.adjusted(4, 0, -2, 0), Qt::AlignVCenter,
                          QFontMetrics(painter.font()).elidedText(name, Qt::ElideRight, band.width() - 6));
     }
+}
 
-    // Listening notes: a small slip of paper at each; those that are done are hollow.
+/// A small slip of paper at each; those that are done are hollow.
+void SongMap::paint_notes(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const Session& session = work_.document.session();
+    const QRect& map = c.map;
+    const TimeRuler& ruler = c.ruler;
+    const int foot = c.foot;
     for (const ListeningNote& note : session.notes) {
         const int note_x = static_cast<int>(std::lround(ruler.place(note.time_s)));
         if (!map.contains(note_x, 30)) continue;
@@ -311,8 +346,12 @@ void SongMap::paintEvent(QPaintEvent* event) {
         painter.drawLine(note_x, slip.bottom(), note_x, foot);
         painter.setBrush(Qt::NoBrush);
     }
+}
 
-    // Where the mix peaks.
+void SongMap::paint_peak(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const QRect& map = c.map;
+    const TimeRuler& ruler = c.ruler;
     if (const auto& peak = work_.mix.peak(); peak && peak->dbfs) {
         const int x = static_cast<int>(ruler.place(peak->time_s));
         if (map.contains(x, 30)) {
@@ -322,11 +361,23 @@ void SongMap::paintEvent(QPaintEvent* event) {
             painter.setBrush(Qt::NoBrush);
         }
     }
+}
+
+void SongMap::paint_playhead(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const QRect& map = c.map;
+    const TimeRuler& ruler = c.ruler;
+    const double position = c.position_s;
     const int x = static_cast<int>(std::lround(ruler.place(position)));
     if (map.contains(x, 30)) {
         painter.fillRect(x, 2, 1, height() - 3, theme().accent);
         painter.fillRect(x - 3, height() - 5, 7, 4, theme().accent);
     }
+}
+
+/// What is being read, and how the view can be moved.
+void SongMap::paint_right(const Canvas& c) {
+    QPainter& painter = c.painter;
     if (work_.materials.waiting() > 0) {
         const QRect place(width() - mains_width + 16, 4, mains_width - 32, 14);
         painter.setPen(theme().faint);

@@ -29,6 +29,23 @@ class SongMap : public QWidget, public SpokenControl {
     void leaveEvent(QEvent*) override { update(); }
 
   private:
+    /// What the parts of the picture are painted with.
+    struct Canvas {
+        QPainter& painter;
+        QRect map;
+        TimeRuler ruler;
+        double position_s;
+        int section;  ///< where the song is; -1: in none
+        int foot;     ///< y of the level's ground line
+    };
+    void paint_where(const Canvas& c);
+    void paint_level(const Canvas& c);
+    void paint_bars(const Canvas& c);
+    void paint_sections(const Canvas& c);
+    void paint_notes(const Canvas& c);
+    void paint_peak(const Canvas& c);
+    void paint_playhead(const Canvas& c);
+    void paint_right(const Canvas& c);
     QRect area() const { return QRect(head_width, 0, width() - head_width - mains_width - scroll_width, height()); }
     TimeRuler time() const;
     /// The section whose start is under the pointer, in the strip of names; -1 for none.

@@ -41,6 +41,38 @@ PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* pa
     reference_->setToolTip(tr("The microphone that stays where it is; the closest one is a good choice."));
     form->addRow(tr("Reference"), reference_);
     layout->addLayout(form);
+    make_table();
+    layout->addWidget(table_, 1);
+    advice_ = new QLabel;
+    advice_->setObjectName("phaseAdvice");
+    advice_->setWordWrap(true);
+    layout->addWidget(advice_);
+
+    auto* pictures = new QHBoxLayout;
+    pictures->addWidget(hit_ = new HitPicture, 3);
+    pictures->addWidget(curve_ = new CorrelationPicture, 2);
+    layout->addLayout(pictures);
+    layout->addLayout(make_nudges());
+
+    auto* buttons = make_buttons();
+    layout->addWidget(buttons);
+    connect(apply_, &QPushButton::clicked, this, [this] { apply(true); });
+    connect(apply_one_, &QPushButton::clicked, this, [this] { apply(false); });
+    connect(undo_, &QPushButton::clicked, this, [this] { work_.document.undo(); });
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(set_, &QComboBox::currentIndexChanged, this, &PhaseDialog::take_set);
+    connect(reference_, &QComboBox::currentIndexChanged, this, &PhaseDialog::compare);
+    connect(table_, &QTableWidget::itemSelectionChanged, this, &PhaseDialog::show_pictures);
+    connect(&work_.document, &Document::session_changed, this, &PhaseDialog::follow_session);
+    connect(&work_.materials, &Materials::finished, this, &PhaseDialog::follow_session);
+    undo_->setEnabled(false);
+    if (rows.size() >= 2)
+        show_sets({std::move(rows)});
+    else
+        look_for_sets();
+}
+
+void PhaseDialog::make_table() {
     const QStringList titles{tr("Row"),      tr("late by"),     tr("in time"), tr("in air"),
                              tr("polarity"), tr("correlation"), tr("aligned"), tr("below 200 Hz")};
     table_ = new QTableWidget(0, static_cast<int>(titles.size()));
@@ -53,16 +85,9 @@ PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* pa
     table_->setShowGrid(false);
     table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    layout->addWidget(table_, 1);
-    advice_ = new QLabel;
-    advice_->setObjectName("phaseAdvice");
-    advice_->setWordWrap(true);
-    layout->addWidget(advice_);
+}
 
-    auto* pictures = new QHBoxLayout;
-    pictures->addWidget(hit_ = new HitPicture, 3);
-    pictures->addWidget(curve_ = new CorrelationPicture, 2);
-    layout->addLayout(pictures);
+QHBoxLayout* PhaseDialog::make_nudges() {
     auto* by_hand = new QHBoxLayout;
     stands_ = new QLabel;
     stands_->setObjectName("phaseStands");
@@ -82,8 +107,10 @@ PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* pa
     button("laterSample", tr("+1 sample"), tr("This row one sample later."), [this] { nudge(1.0); });
     button("laterTenth", tr("+0.1 ms"), tr("This row 0.1 ms later."), [this, tenth] { nudge(tenth()); });
     button("turnOver", tr("Invert polarity"), tr("Turns this row's waveform upside down."), [this] { turn_over(); });
-    layout->addLayout(by_hand);
+    return by_hand;
+}
 
+QDialogButtonBox* PhaseDialog::make_buttons() {
     auto* buttons = new QDialogButtonBox;
     apply_one_ = buttons->addButton(tr("Align this row"), QDialogButtonBox::ActionRole);
     apply_one_->setObjectName("phaseApplyOne");
@@ -95,21 +122,7 @@ PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* pa
     undo_->setObjectName("phaseUndo");
     undo_->setAutoDefault(false);
     buttons->addButton(QDialogButtonBox::Close);
-    layout->addWidget(buttons);
-    connect(apply_, &QPushButton::clicked, this, [this] { apply(true); });
-    connect(apply_one_, &QPushButton::clicked, this, [this] { apply(false); });
-    connect(undo_, &QPushButton::clicked, this, [this] { work_.document.undo(); });
-    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
-    connect(set_, &QComboBox::currentIndexChanged, this, &PhaseDialog::take_set);
-    connect(reference_, &QComboBox::currentIndexChanged, this, &PhaseDialog::compare);
-    connect(table_, &QTableWidget::itemSelectionChanged, this, &PhaseDialog::show_pictures);
-    connect(&work_.document, &Document::session_changed, this, &PhaseDialog::follow_session);
-    connect(&work_.materials, &Materials::finished, this, &PhaseDialog::follow_session);
-    undo_->setEnabled(false);
-    if (rows.size() >= 2)
-        show_sets({std::move(rows)});
-    else
-        look_for_sets();
+    return buttons;
 }
 
 void PhaseDialog::look_for_sets() {

@@ -3,6 +3,8 @@
 
 #include <QComboBox>
 #include <QDialog>
+#include <QDialogButtonBox>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QPushButton>
 #include <QTableWidget>
@@ -21,6 +23,9 @@ class PhaseDialog : public QDialog {
     PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* parent);
 
   private:
+    void make_table();
+    QHBoxLayout* make_nudges();
+    QDialogButtonBox* make_buttons();
     void look_for_sets();
     void show_sets(const std::vector<std::vector<TrackId>>& sets);
     void take_set(int set);

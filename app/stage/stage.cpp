@@ -189,6 +189,8 @@ void StageLane::paint_figures(QPainter& painter, const Material& m, double trim_
     }
 }
 
+int StageLane::Canvas::x_of(double db) const { return static_cast<int>(std::lround(ruler.place(db))); }
+
 void StageLane::paint(QPainter& painter, const QRect& clip) {
     const Track& t = *track();
     const Ruler ruler = stage_ruler(width());
@@ -204,22 +206,42 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
                          work_.materials.error(t) ? tr("no file, no level") : tr("being measured…"));
         return;
     }
-    const auto x_of = [&](double db) { return static_cast<int>(std::lround(ruler.place(db))); };
-    const Measurement& f = m->measurement;
-    const Fit fit = fit_of(*s);
-    // The average as a bar, the peak as a tick, both after the trim.
+    const Canvas c{painter, ruler, *s, *m};
+    paint_levels(c);
+    paint_window(c);
+    if (s->before_dbfs) {
+        paint_trim(c);
+        paint_trim_figure(c);
+    }
+    if (std::isfinite(shown_live_db_))
+        painter.fillRect(QRect(QPoint(c.x_of(-60.0), height() - 6), QPoint(c.x_of(shown_live_db_), height() - 4)),
+                         theme().accent);
+    paint_figures(painter, *m, t.trim_db);
+    paint_song(c, clip);
+}
+
+/// The average as a bar, the peak as a tick, both after the trim.
+void StageLane::paint_levels(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const Track& t = *track();
+    const Measurement& f = c.material.measurement;
     if (f.average_dbfs) {
         QColor bar = theme().faint;
         bar.setAlpha(70);
-        painter.fillRect(QRect(QPoint(x_of(-60.0), y(21)), QPoint(x_of(*f.average_dbfs + t.trim_db), y(27))), bar);
+        painter.fillRect(QRect(QPoint(c.x_of(-60.0), y(21)), QPoint(c.x_of(*f.average_dbfs + t.trim_db), y(27))), bar);
     }
     if (f.sample_peak_dbfs) {
-        const int at = x_of(*f.sample_peak_dbfs + t.trim_db);
-        painter.fillRect(at - 1, y(19), 3, y(10), s->over_ceiling_db > 0.0 ? theme().above : theme().ink);
-        if (s->over_ceiling_db > 0.0) painter.fillRect(at - 4, y(19), 9, 2, theme().above);  // and a raised notch
+        const int at = c.x_of(*f.sample_peak_dbfs + t.trim_db);
+        painter.fillRect(at - 1, y(19), 3, y(10), c.staging.over_ceiling_db > 0.0 ? theme().above : theme().ink);
+        if (c.staging.over_ceiling_db > 0.0)
+            painter.fillRect(at - 4, y(19), 9, 2, theme().above);  // and a raised notch
     }
-    // The target window as a bracket.
-    const int low = x_of(s->target.low_dbfs), high = x_of(s->target.high_dbfs);
+}
+
+/// The target window as a bracket.
+void StageLane::paint_window(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const int low = c.x_of(c.staging.target.low_dbfs), high = c.x_of(c.staging.target.high_dbfs);
     QColor tint = theme().inside;
     tint.setAlpha(36);
     painter.fillRect(low, 3, high - low + 1, height() - 8, tint);
@@ -229,52 +251,66 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
         painter.drawLine(x, 3, x + inward, 3);
         painter.drawLine(x, height() - 6, x + inward, height() - 6);
     }
-    // Raw level hollow, staged level solid, the trim as an arrow between them.
-    if (s->before_dbfs) {
-        painter.setRenderHint(QPainter::Antialiasing);
-        const int from = x_of(*s->before_dbfs), to = x_of(*s->after_dbfs), axis = y(12);
-        painter.setPen(QPen(theme().ink, 1.2));
-        painter.setBrush(Qt::NoBrush);
-        if (std::abs(to - from) > 6) {
-            const int side = to > from ? 1 : -1;
-            painter.drawLine(from + 5 * side, axis, to - 6 * side, axis);
-            painter.drawPolyline(QPolygon(
-                {QPoint(to - 10 * side, axis - 3), QPoint(to - 6 * side, axis), QPoint(to - 10 * side, axis + 3)}));
-            painter.drawEllipse(QPoint(from, axis), 4, 4);
-        }
-        const QColor colour = colour_of(fit);
-        painter.setPen(colour);
-        painter.setBrush(colour);
-        if (fit == Fit::above)  // a raised notch, so that colour is not the only sign
-            painter.drawPolygon(QPolygon({QPoint(to - 5, axis + 4), QPoint(to, axis - 8), QPoint(to + 5, axis + 4)}));
-        else if (fit == Fit::below)
-            painter.drawPolygon(QPolygon({QPoint(to - 5, axis - 4), QPoint(to, axis + 6), QPoint(to + 5, axis - 4)}));
-        else
-            painter.drawEllipse(QPoint(to, axis), 4, 4);
-        painter.setRenderHint(QPainter::Antialiasing, false);
-        painter.setBrush(Qt::NoBrush);
-        painter.setFont(lettering(11));
-        painter.setPen(theme().ink);
-        const bool outside = fit != Fit::inside && fit != Fit::silent;
-        QString figure = value_text();
-        if (outside && s->limited_by_peak) figure += tr("  held by its peak");
-        if (outside && s->limited_by_range) figure += tr("  end of the trim");
-        if (s->over_ceiling_db > 0.0) figure += tr("  %1 over the ceiling").arg(db_text(s->over_ceiling_db));
-        if (const auto added = chain_adds_db(*s)) figure += tr("  chain %1").arg(db_text(*added, "dB", true));
-        const int wide = QFontMetrics(painter.font()).horizontalAdvance(figure);
-        int left = std::min(from, to) - wide - 12;
-        if (left < high + 4 && left + wide > low - 8) left = low - wide - 8;  // not across the bracket
-        if (left < 4) left = std::max({from, to, high}) + 12;
-        trim_place_ = QRect(left, axis - 9, QFontMetrics(painter.font()).horizontalAdvance(value_text()) + 2, 18);
-        painter.drawText(QRect(left, axis - 9, wide + 2, 18), Qt::AlignVCenter, figure);
+}
+
+/// Raw level hollow, staged level solid, the trim as an arrow between them.
+void StageLane::paint_trim(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const Fit fit = fit_of(c.staging);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const int from = c.x_of(*c.staging.before_dbfs), to = c.x_of(*c.staging.after_dbfs), axis = y(12);
+    painter.setPen(QPen(theme().ink, 1.2));
+    painter.setBrush(Qt::NoBrush);
+    if (std::abs(to - from) > 6) {
+        const int side = to > from ? 1 : -1;
+        painter.drawLine(from + 5 * side, axis, to - 6 * side, axis);
+        painter.drawPolyline(QPolygon(
+            {QPoint(to - 10 * side, axis - 3), QPoint(to - 6 * side, axis), QPoint(to - 10 * side, axis + 3)}));
+        painter.drawEllipse(QPoint(from, axis), 4, 4);
     }
-    if (std::isfinite(shown_live_db_))
-        painter.fillRect(QRect(QPoint(x_of(-60.0), height() - 6), QPoint(x_of(shown_live_db_), height() - 4)),
-                         theme().accent);
-    paint_figures(painter, *m, t.trim_db);
+    const QColor colour = colour_of(fit);
+    painter.setPen(colour);
+    painter.setBrush(colour);
+    if (fit == Fit::above)  // a raised notch, so that colour is not the only sign
+        painter.drawPolygon(QPolygon({QPoint(to - 5, axis + 4), QPoint(to, axis - 8), QPoint(to + 5, axis + 4)}));
+    else if (fit == Fit::below)
+        painter.drawPolygon(QPolygon({QPoint(to - 5, axis - 4), QPoint(to, axis + 6), QPoint(to + 5, axis - 4)}));
+    else
+        painter.drawEllipse(QPoint(to, axis), 4, 4);
+}
+
+/// The trim in figures, and what holds it back.
+void StageLane::paint_trim_figure(const Canvas& c) {
+    QPainter& painter = c.painter;
+    const Fit fit = fit_of(c.staging);
+    painter.setRenderHint(QPainter::Antialiasing, false);
+    painter.setBrush(Qt::NoBrush);
+    painter.setFont(lettering(11));
+    painter.setPen(theme().ink);
+    const int low = c.x_of(c.staging.target.low_dbfs), high = c.x_of(c.staging.target.high_dbfs);
+    const int from = c.x_of(*c.staging.before_dbfs), to = c.x_of(*c.staging.after_dbfs), axis = y(12);
+    const bool outside = fit != Fit::inside && fit != Fit::silent;
+    QString figure = value_text();
+    if (outside && c.staging.limited_by_peak) figure += tr("  held by its peak");
+    if (outside && c.staging.limited_by_range) figure += tr("  end of the trim");
+    if (c.staging.over_ceiling_db > 0.0) figure += tr("  %1 over the ceiling").arg(db_text(c.staging.over_ceiling_db));
+    if (const auto added = chain_adds_db(c.staging)) figure += tr("  chain %1").arg(db_text(*added, "dB", true));
+    const int wide = QFontMetrics(painter.font()).horizontalAdvance(figure);
+    int left = std::min(from, to) - wide - 12;
+    if (left < high + 4 && left + wide > low - 8) left = low - wide - 8;  // not across the bracket
+    if (left < 4) left = std::max({from, to, high}) + 12;
+    trim_place_ = QRect(left, axis - 9, QFontMetrics(painter.font()).horizontalAdvance(value_text()) + 2, 18);
+    painter.drawText(QRect(left, axis - 9, wide + 2, 18), Qt::AlignVCenter, figure);
+}
+
+/// The level over the song, with its peak and its spikes.
+void StageLane::paint_song(const Canvas& c, const QRect& clip) {
+    QPainter& painter = c.painter;
+    const Track& t = *track();
+    const Measurement& f = c.material.measurement;
     const TimeRuler time{0.0, work_.view.time.song_s(), static_cast<double>(strip().left()),
                          static_cast<double>(strip().right())};
-    paint_level_shadow(painter, strip(), clip, m->summary, f.sample_rate, work_.document.shift_s(t),
+    paint_level_shadow(painter, strip(), clip, c.material.summary, f.sample_rate, work_.document.shift_s(t),
                        gain_from_db(t.trim_db), time, theme().faint);
     if (t.staged_without) {
         const int from = static_cast<int>(time.place(t.staged_without->from_s)),
@@ -286,7 +322,7 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
     const int peak_x = static_cast<int>(time.place(f.peak_time_s + work_.document.shift_s(t)));
     painter.drawLine(peak_x, strip().top(), peak_x, strip().top() + 6);
     painter.setPen(theme().above);
-    painter.setBrush(s->spikes_counted ? QBrush(Qt::NoBrush) : QBrush(theme().above));
+    painter.setBrush(c.staging.spikes_counted ? QBrush(Qt::NoBrush) : QBrush(theme().above));
     for (const Spike& spike : f.spikes) {
         const int x = static_cast<int>(time.place(
             static_cast<double>(spike.first_frame + spike.frames / 2) / f.sample_rate + work_.document.shift_s(t)));

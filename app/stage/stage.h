@@ -29,6 +29,19 @@ class StageLane : public Lane {
     void place_children() override;
 
   private:
+    /// What the parts of the picture are painted with.
+    struct Canvas {
+        QPainter& painter;
+        Ruler ruler;
+        const Staging& staging;
+        const Material& material;
+        int x_of(double db) const;
+    };
+    void paint_levels(const Canvas& c);
+    void paint_window(const Canvas& c);
+    void paint_trim(const Canvas& c);
+    void paint_trim_figure(const Canvas& c);
+    void paint_song(const Canvas& c, const QRect& clip);
     void set_trim(double db);
     /// Of the level that it is staged by: after its chain less before it; nothing without a chain at work.
     std::optional<double> chain_adds_db(const Staging& staging) const;

@@ -2,6 +2,7 @@
 
 #include "app/style/language.h"
 #include "app/window/guide_window.h"
+#include "app/window/settings_dialog.h"
 
 #include "app/balance/balance.h"
 #include "app/ride/fader_box_window.h"
@@ -134,6 +135,16 @@ QAction* MainWindow::add(const char* name, const QString& text, const QKeySequen
 }
 
 void MainWindow::make_actions() {
+    make_menu();
+    make_song_actions();
+    make_channel_actions();
+    make_stage_actions();
+    make_mix_actions();
+    make_balance_actions();
+    list_keys_of_lanes();
+}
+
+void MainWindow::make_menu() {
     main_menu_ = new QMenu(this);
     const auto item = [&](QAction* action) { main_menu_->addAction(action); };
     item(add("new", tr("New session"), QKeySequence::New, [this] { files_.start_new(); }));
@@ -176,7 +187,9 @@ void MainWindow::make_actions() {
     item(add("quit", tr("Quit"), QKeySequence::Quit, [this] { close(); }));
     menu_->setMenu(main_menu_);
     add("menuAction", tr("Menu"), Qt::Key_F10, [this] { menu_->showMenu(); });
+}
 
+void MainWindow::make_song_actions() {
     add("play", tr("Play or stop"), Qt::Key_Space, [this] { work_.player.toggle_playing(); });
     add("stopReading", tr("Stop reading files"), Qt::Key_Escape, [this] { work_.materials.cancel(); });
     add("start", tr("To the start"), Qt::Key_Home, [this] { work_.player.locate(0.0); });
@@ -190,53 +203,10 @@ void MainWindow::make_actions() {
         [this] { work_.audition.loop_passage(Audition::Passages::widest); });
     add("loopLoudest", tr("Loop the loudest passage"), QKeySequence("Ctrl+R"),
         [this] { work_.audition.loop_passage(Audition::Passages::loudest); });
-    add("checkPhase", tr("Phase and polarity: of the selected rows, or of sets that are found"), Qt::Key_H,
-        [this] { check_phase(); });
-    add("rowsUp", tr("Selected rows up"), QKeySequence("Alt+Up"), [this] { move_rows(-1); });
-    add("rowsDown", tr("Selected rows down"), QKeySequence("Alt+Down"), [this] { move_rows(1); });
-    add("renameRow", tr("Rename the row"), Qt::Key_F2, [this] {
-        if (RowHead* head = desk_->head_of(work_.document.focused())) head->rename();
-    });
-    add("duplicateRows", tr("Duplicate the selected rows"), QKeySequence("Ctrl+D"), [this] {
-        work_.document.edit(tr("Duplicate rows"), with_duplicates(work_.document.session(), work_.document.selected()));
-    });
-    add("anchorRows", tr("Anchor: what the mix stands on"), Qt::Key_A,
-        [this] { toggle_flag(&Track::anchor, tr("Anchor")); });
-    add("foldFamily", tr("Fold the row's family; a click unfolds it"), Qt::Key_G, [this] {
-        if (const Track* t = work_.document.track(work_.document.focused()))
-            work_.view.toggle_fold(work_.materials.family(*t));
-    });
-    add("clipPanel", tr("Gather: clips and findings of the row"), Qt::Key_E,
-        [this] { work_.view.show_panel(!work_.view.panel_open); });
-    add("splitClip", tr("Gather: split the clip at the playhead"), Qt::Key_X,
-        [this] { work_.edits.split_clip(work_.document.focused()); });
-    add("cutOutLoop", tr("Gather: cut the marked stretch out"), QKeySequence("Shift+X"),
-        [this] { work_.edits.cut_out_loop(work_.document.focused()); });
-    add("processorIn", tr("The chosen processor in or out"), Qt::Key_F7,
-        [this] { work_.edits.take_out_or_in(work_.view.shape_row(), work_.view.shape_place); });
-    add("chainIn", tr("The row's chain in or out"), Qt::Key_F9,
-        [this] { work_.edits.bypass_chain(work_.view.shape_row()); });
-    add("chainsIn", tr("All chains in or out"), QKeySequence("Ctrl+F7"), [this] { work_.edits.bypass_all_chains(); });
     add("snap", tr("Snap to beats, when the song has a tempo"), Qt::Key_J, [this] {
         work_.view.snapping = !work_.view.snapping;
         emit work_.view.hint(work_.view.snapping ? tr("Edges snap to beats.") : tr("Edges move freely."));
     });
-    add("atRest", tr("Hear the song with all faders and pans at rest, and back"), Qt::Key_0,
-        [this] { work_.player.hear_at_rest(work_.player.hearing() != Player::Hearing::at_rest); });
-    add("sheet", tr("Target sheet…"), QKeySequence("Ctrl+T"), [this] { SheetDialog(work_, this).exec(); });
-    add("stageTable", tr("Stage: before and after, and what can be done"), QKeySequence("Shift+T"),
-        [this] { StageTable(work_, this).exec(); });
-    add("ownWindow", tr("Window of the selected rows…"), {}, [this] { ask_own_window(); });
-    add("tameSpikes", tr("Tame the spikes of the selected rows"), {}, [this] {
-        Session next = work_.document.session();
-        for (const TrackId id : work_.document.selected())
-            if (const MaterialPtr m = work_.materials.of(*work_.document.track(id)))
-                next = with_track(next, id, [&](Track& t) { t = with_spikes_tamed(t, *m); });
-        work_.document.edit(tr("Tame spikes"), std::move(next));
-    });
-    for (int n = 0; n < tabs_->count(); ++n)
-        add(("station" + std::to_string(n + 1)).c_str(), tr("Station %1").arg(n + 1),
-            QKeySequence(QString("Alt+%1").arg(n + 1)), [this, n] { tabs_->choose(n); });
     for (int n = 1; n <= 9; ++n)
         add(("section" + std::to_string(n)).c_str(), tr("Section %1").arg(n), QKeySequence(QString::number(n)),
             [this, n] {
@@ -244,20 +214,6 @@ void MainWindow::make_actions() {
                 if (static_cast<size_t>(n) <= sections.size())
                     work_.player.locate(sections[static_cast<size_t>(n - 1)].start_s);
             });
-    add("muteRows", tr("Mute the selected rows"), Qt::Key_M, [this] { toggle_flag(&Track::mute, tr("Mute")); });
-    add("soloRows", tr("Solo the selected rows"), Qt::Key_S, [this] { toggle_flag(&Track::solo, tr("Solo")); });
-    add("clearSolo", tr("All solos off"), QKeySequence("Shift+S"),
-        [this] { work_.edits.all_off(Editing::Flag::solo); });
-    add("clearMute", tr("All mutes off"), QKeySequence("Shift+M"),
-        [this] { work_.edits.all_off(Editing::Flag::mute); });
-    add("soloAlone", tr("Solo the selected rows alone: all others off"), QKeySequence("Ctrl+Alt+S"),
-        [this] { work_.edits.solo_alone(work_.document.selected()); });
-    add("trimsTo0", tr("Stage: all trims to 0, but for locked rows"), QKeySequence("Ctrl+Alt+T"),
-        [this] { work_.edits.all_trims_to_0(); });
-    add("othersDown", tr("All other faders down by…"), QKeySequence("Ctrl+Shift+Down"), [this] {
-        const auto n = work_.prompter->ask_numbers(tr("All other faders down"), {{tr("by, dB"), 3.0, 0.1, 40.0, 1}});
-        if (n) work_.edits.others_down((*n)[0]);
-    });
     const auto go_on = [this](int by) {
         const auto& sections = work_.document.session().sections;
         const double now = work_.player.position_s();
@@ -280,6 +236,85 @@ void MainWindow::make_actions() {
         [this] { work_.audition.loop_one_more(1); });
     add("loopEarlier", tr("The loop takes in the section before too"), QKeySequence("Shift+PgUp"),
         [this] { work_.audition.loop_one_more(-1); });
+    add("nextSection", tr("On to the next section; a loop follows"), Qt::Key_PageDown, [go_on] { go_on(1); });
+    add("sectionBefore", tr("Back to where the section begins, or to the one before"), Qt::Key_PageUp,
+        [go_on] { go_on(-1); });
+    add("wholeSong", tr("Show the whole song"), Qt::Key_W,
+        [this] { work_.view.time.show(0.0, work_.view.time.song_s()); });
+}
+
+void MainWindow::make_channel_actions() {
+    add("rowsUp", tr("Selected rows up"), QKeySequence("Alt+Up"), [this] { move_rows(-1); });
+    add("rowsDown", tr("Selected rows down"), QKeySequence("Alt+Down"), [this] { move_rows(1); });
+    add("renameRow", tr("Rename the row"), Qt::Key_F2, [this] {
+        if (RowHead* head = desk_->head_of(work_.document.focused())) head->rename();
+    });
+    add("duplicateRows", tr("Duplicate the selected rows"), QKeySequence("Ctrl+D"), [this] {
+        work_.document.edit(tr("Duplicate rows"), with_duplicates(work_.document.session(), work_.document.selected()));
+    });
+    add("anchorRows", tr("Anchor: what the mix stands on"), Qt::Key_A,
+        [this] { toggle_flag(&Track::anchor, tr("Anchor")); });
+    add("foldFamily", tr("Fold the row's family; a click unfolds it"), Qt::Key_G, [this] {
+        if (const Track* t = work_.document.track(work_.document.focused()))
+            work_.view.toggle_fold(work_.materials.family(*t));
+    });
+    add("muteRows", tr("Mute the selected rows"), Qt::Key_M, [this] { toggle_flag(&Track::mute, tr("Mute")); });
+    add("soloRows", tr("Solo the selected rows"), Qt::Key_S, [this] { toggle_flag(&Track::solo, tr("Solo")); });
+    add("clearSolo", tr("All solos off"), QKeySequence("Shift+S"),
+        [this] { work_.edits.all_off(Editing::Flag::solo); });
+    add("clearMute", tr("All mutes off"), QKeySequence("Shift+M"),
+        [this] { work_.edits.all_off(Editing::Flag::mute); });
+    add("soloAlone", tr("Solo the selected rows alone: all others off"), QKeySequence("Ctrl+Alt+S"),
+        [this] { work_.edits.solo_alone(work_.document.selected()); });
+    add("soloSafe", tr("Solo safe: heard even when others are soloed"), QKeySequence("Alt+S"),
+        [this] { toggle_flag(&Track::solo_safe, tr("Solo safe")); });
+    add("selectAll", tr("Select all rows"), QKeySequence("Ctrl+A"), [this] { work_.document.select_all(); });
+    add("removeRows", tr("Remove the selected rows"), QKeySequence("Ctrl+Delete"),
+        [this] { work_.edits.remove_tracks(work_.document.selected()); });
+}
+
+void MainWindow::make_stage_actions() {
+    add("checkPhase", tr("Phase and polarity: of the selected rows, or of sets that are found"), Qt::Key_H,
+        [this] { check_phase(); });
+    add("clipPanel", tr("Gather: clips and findings of the row"), Qt::Key_E,
+        [this] { work_.view.show_panel(!work_.view.panel_open); });
+    add("splitClip", tr("Gather: split the clip at the playhead"), Qt::Key_X,
+        [this] { work_.edits.split_clip(work_.document.focused()); });
+    add("cutOutLoop", tr("Gather: cut the marked stretch out"), QKeySequence("Shift+X"),
+        [this] { work_.edits.cut_out_loop(work_.document.focused()); });
+    add("atRest", tr("Hear the song with all faders and pans at rest, and back"), Qt::Key_0,
+        [this] { work_.player.hear_at_rest(work_.player.hearing() != Player::Hearing::at_rest); });
+    add("sheet", tr("Target sheet…"), QKeySequence("Ctrl+T"), [this] { SheetDialog(work_, this).exec(); });
+    add("stageTable", tr("Stage: before and after, and what can be done"), QKeySequence("Shift+T"),
+        [this] { StageTable(work_, this).exec(); });
+    add("ownWindow", tr("Window of the selected rows…"), {}, [this] { ask_own_window(); });
+    add("tameSpikes", tr("Tame the spikes of the selected rows"), {}, [this] {
+        Session next = work_.document.session();
+        for (const TrackId id : work_.document.selected())
+            if (const MaterialPtr m = work_.materials.of(*work_.document.track(id)))
+                next = with_track(next, id, [&](Track& t) { t = with_spikes_tamed(t, *m); });
+        work_.document.edit(tr("Tame spikes"), std::move(next));
+    });
+    add("trimsTo0", tr("Stage: all trims to 0, but for locked rows"), QKeySequence("Ctrl+Alt+T"),
+        [this] { work_.edits.all_trims_to_0(); });
+    add("stageWithout", tr("Stage the selected rows without the marked stretch; again: with all of the song"),
+        QKeySequence("Ctrl+Shift+G"), [this] { stage_without_loop(); });
+    add("stageAllAction", tr("Stage all"), QKeySequence("Ctrl+G"), [this] { work_.edits.stage_all(); });
+}
+
+void MainWindow::make_mix_actions() {
+    add("processorIn", tr("The chosen processor in or out"), Qt::Key_F7,
+        [this] { work_.edits.take_out_or_in(work_.view.shape_row(), work_.view.shape_place); });
+    add("chainIn", tr("The row's chain in or out"), Qt::Key_F9,
+        [this] { work_.edits.bypass_chain(work_.view.shape_row()); });
+    add("chainsIn", tr("All chains in or out"), QKeySequence("Ctrl+F7"), [this] { work_.edits.bypass_all_chains(); });
+    for (int n = 0; n < tabs_->count(); ++n)
+        add(("station" + std::to_string(n + 1)).c_str(), tr("Station %1").arg(n + 1),
+            QKeySequence(QString("Alt+%1").arg(n + 1)), [this, n] { tabs_->choose(n); });
+    add("othersDown", tr("All other faders down by…"), QKeySequence("Ctrl+Shift+Down"), [this] {
+        const auto n = work_.prompter->ask_numbers(tr("All other faders down"), {{tr("by, dB"), 3.0, 0.1, 40.0, 1}});
+        if (n) work_.edits.others_down((*n)[0]);
+    });
     add("heardFigures", tr("Figures of what is heard now over the whole song: what is soloed, a bus alone"),
         QKeySequence("Ctrl+K"), [this] { work_.mix.measure_heard(); });
     connect(&work_.mix, &MixWatch::heard_measured, this, [this](const Measurement& m) {
@@ -291,14 +326,6 @@ void MainWindow::make_actions() {
                                       level_text(m.true_peak_dbtp, "dBTP"), average_text(m.average_dbfs),
                                       average_label(), level_text(m.integrated_lufs, "LUFS")));
     });
-    add("stageWithout", tr("Stage the selected rows without the marked stretch; again: with all of the song"),
-        QKeySequence("Ctrl+Shift+G"), [this] { stage_without_loop(); });
-    add("nextSection", tr("On to the next section; a loop follows"), Qt::Key_PageDown, [go_on] { go_on(1); });
-    add("sectionBefore", tr("Back to where the section begins, or to the one before"), Qt::Key_PageUp,
-        [go_on] { go_on(-1); });
-    add("soloSafe", tr("Solo safe: heard even when others are soloed"), QKeySequence("Alt+S"),
-        [this] { toggle_flag(&Track::solo_safe, tr("Solo safe")); });
-    make_balance_actions();
     add("compare", tr("Compare: the mix, and the print or reference heard last"), Qt::Key_F6,
         [this] { work_.comparison.toggle(); });
     add("compareFromStart", tr("Compare: change over, from where the passage or section begins"),
@@ -314,12 +341,10 @@ void MainWindow::make_actions() {
     add("writeTouch", tr("Ride: all rows write while touched"), QKeySequence("Ctrl+W"),
         [this] { work_.writing.set_mode_for_all(WriteMode::touch); });
     add("resetClips", tr("Reset all clip flags and holds"), Qt::Key_C, [this] { work_.player.reset_meters(); });
-    add("stageAllAction", tr("Stage all"), QKeySequence("Ctrl+G"), [this] { work_.edits.stage_all(); });
-    add("selectAll", tr("Select all rows"), QKeySequence("Ctrl+A"), [this] { work_.document.select_all(); });
-    add("wholeSong", tr("Show the whole song"), Qt::Key_W,
-        [this] { work_.view.time.show(0.0, work_.view.time.song_s()); });
-    add("removeRows", tr("Remove the selected rows"), QKeySequence("Ctrl+Delete"),
-        [this] { work_.edits.remove_tracks(work_.document.selected()); });
+}
+
+/// What channels do by themselves while they have the focus.
+void MainWindow::list_keys_of_lanes() {
     const KeysDialog::Key by_lanes[] = {
         {"Up, Down", tr("Row above, row below; with Shift the selection grows"), Task::rows},
         {"Left, Right", tr("Value down or up by 1 dB; Shift 0.1 dB, Ctrl 3 dB"), Task::rows},
@@ -534,120 +559,16 @@ void MainWindow::take_monitor_levels() {
 }
 
 void MainWindow::show_settings() {
-    QDialog dialog(this);
-    dialog.setObjectName("settingsDialog");
-    dialog.setWindowTitle(tr("Settings"));
-    auto* form = new QFormLayout(&dialog);
-    auto* device = new QComboBox;
-    device->setObjectName("settingsDevice");
-    for (const std::string& name : device_names()) device->addItem(QString::fromStdString(name));
-    device->setCurrentText(work_.player.device_name());
-    form->addRow(tr("Sound device"), device);
-    auto* block = new QComboBox;
-    block->setObjectName("settingsBlock");
-    for (const int frames : {64, 128, 256, 512, 1024, 2048}) block->addItem(tr("%1 frames").arg(frames), frames);
-    block->setCurrentIndex(std::max(0, block->findData(settings_.block_frames())));
-    block->setToolTip(tr("Short blocks answer faster; long ones are safer on a busy machine."));
-    form->addRow(tr("Block"), block);
-    auto* rms = new QComboBox;
-    rms->setObjectName("settingsRms");
-    rms->addItem(tr("AES17: a full-scale sine reads 0 dBFS"), false);
-    rms->addItem(tr("plain RMS: a full-scale sine reads −3.0 dBFS"), true);
-    rms->setCurrentIndex(settings_.plain_rms() ? 1 : 0);
-    form->addRow(tr("Averages"), rms);
-    auto* rows = new QComboBox;
-    rows->setObjectName("settingsRows");
-    for (const int pixels : {24, 28, 32, 36, 40}) rows->addItem(tr("%1 pixels").arg(pixels), pixels);
-    rows->setCurrentIndex(std::max(0, rows->findData(settings_.row_height())));
-    rows->setToolTip(tr("Low rows show more of a large session at once."));
-    form->addRow(tr("Rows are high"), rows);
-    const auto level = [&](const char* name, const QString& text, const QString& unit, double low, double high,
-                           double now, const QString& why) {
-        auto* box = new QDoubleSpinBox;
-        box->setObjectName(name);
-        box->setRange(low, high);
-        box->setDecimals(0);
-        box->setSuffix(' ' + unit);
-        box->setValue(now);
-        box->setToolTip(why);
-        form->addRow(text, box);
-        return box;
-    };
-    auto* dim = level("settingsDim", tr("Dim"), "dB", -40, -6, settings_.dim_db(),
-                      tr("How much lower the dim switch makes it."));
-    auto* quiet = level("settingsQuiet", tr("Quiet check"), "dB", -60, -10, settings_.quiet_db(),
-                        tr("How much lower the quiet check makes it: far enough that the weakest vanish."));
-    auto* rest = level("settingsRest", tr("The rest, while listening to rows"), "dB", -60, -3, settings_.rest_db(),
-                       tr("How far the rest of the mix steps back."));
-    auto* alone = new QComboBox;
-    alone->setObjectName("settingsAlone");
-    alone->addItem(tr("the rest is silent"), false);
-    alone->addItem(tr("the rest steps back as far"), true);
-    alone->setCurrentIndex(settings_.rest_dimmed() ? 1 : 0);
-    alone->setToolTip(tr("A return is often judged better over a quiet mix than alone."));
-    form->addRow(tr("While a bus or a return is heard"), alone);
-    auto* loud =
-        level("settingsLoud", tr("A mix of −18 dBFS is heard at"), "dB SPL", 50, 95, settings_.listening_db_spl(),
-              tr("Where your loudspeakers stand: audibility is computed for it."));
-    auto* law = new QComboBox;
-    law->setObjectName("settingsPanLaw");
-    law->addItems({tr("equal power: −3.0 dB in the centre"), tr("compromise: −4.5 dB in the centre"),
-                   tr("linear: −6.0 dB in the centre"), tr("balance: 0.0 dB in the centre")});
-    law->setCurrentIndex(static_cast<int>(work_.document.session().pan_law));
-    law->setToolTip(tr("How loud a sound is in the centre against the sides: of this session, and of its exports."));
-    form->addRow(tr("Pan law of the session"), law);
-    auto* cache_row = new QWidget;
-    auto* cache_layout = new QHBoxLayout(cache_row);
-    cache_layout->setContentsMargins(0, 0, 0, 0);
-    auto* cache = new QSpinBox;
-    cache->setObjectName("settingsCache");
-    cache->setRange(1, 1024);
-    cache->setSuffix(" GiB");
-    cache->setValue(settings_.cache_gib());
-    cache->setToolTip(
-        tr("Measurements and converted files are kept up to this much; what was not used for longest goes."));
-    auto* empty = new QPushButton(tr("Empty it now"));
-    empty->setObjectName("settingsEmptyCache");
-    empty->setToolTip(tr("All but what was used within the last hour; it is made again when it is needed."));
-    cache_layout->addWidget(cache);
-    cache_layout->addWidget(empty);
-    form->addRow(tr("Cache at most"), cache_row);
-    connect(empty, &QPushButton::clicked, &dialog,
-            [empty] { empty->setText(tr("%1 are left").arg(size_text(tidy_cache(0)))); });
-    auto* language = new QComboBox;
-    language->setObjectName("settingsLanguage");
-    language->addItem(tr("as the system's"), QString());
-    for (const auto& [code, name] : languages()) language->addItem(name, code);
-    language->setCurrentIndex(std::max(0, language->findData(settings_.language())));
-    language->setToolTip(tr("From the next start on."));
-    form->addRow(tr("Language"), language);
-    auto* night = new QCheckBox(tr("night colours"));
-    night->setChecked(theme().night);
-    form->addRow(QString(), night);
-    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
-    form->addRow(buttons);
-    connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
-    connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
+    SettingsDialog dialog(settings_, work_, this);
     if (dialog.exec() != QDialog::Accepted) return;
-    settings_.set_language(language->currentData().toString());
-    settings_.set_block_frames(block->currentData().toInt());
-    settings_.set_cache_gib(cache->value());
+    dialog.store();
     tidy();
-    if (const auto wanted = static_cast<PanLaw>(law->currentIndex()); wanted != work_.document.session().pan_law) {
-        Session next = work_.document.session();
-        next.pan_law = wanted;
-        work_.document.edit(tr("Pan law: %1").arg(law->currentText().section(':', 0, 0)), std::move(next));
-    }
-    settings_.set_plain_rms(rms->currentData().toBool());
     set_plain_rms(settings_.plain_rms());
-    settings_.set_row_height(rows->currentData().toInt());
     set_row_height(settings_.row_height());
-    settings_.set_rest_dimmed(alone->currentData().toBool());
-    settings_.set_monitoring(dim->value(), quiet->value(), rest->value(), loud->value());
     take_monitor_levels();
     desk_->show_station(tabs_->current());
-    use_device(device->currentText());
-    show_night(night->isChecked());
+    use_device(dialog.device());
+    show_night(dialog.night());
 }
 
 void MainWindow::dragEnterEvent(QDragEnterEvent* event) {

@@ -42,7 +42,13 @@ class MainWindow : public QMainWindow {
   private:
     QWidget* make_header();
     void make_actions();
+    void make_menu();
+    void make_song_actions();
+    void make_channel_actions();
+    void make_stage_actions();
+    void make_mix_actions();
     void make_balance_actions();
+    void list_keys_of_lanes();
     void take_monitor_levels();
     QAction* add(const char* name, const QString& text, const QKeySequence& keys, std::function<void()> work);
     void fill_recent();

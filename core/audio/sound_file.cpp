@@ -110,7 +110,9 @@ struct SoundReader::Place {
 namespace {
 
 int64_t moved_place(int64_t at, int64_t bytes, sf_count_t offset, int whence) {
-    return whence == SEEK_SET ? offset : whence == SEEK_CUR ? at + offset : bytes + offset;
+    if (whence == SEEK_SET) return offset;
+    if (whence == SEEK_CUR) return at + offset;
+    return bytes + offset;
 }
 
 }  // namespace

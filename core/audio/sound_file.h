@@ -80,7 +80,9 @@ class SoundReader {
 
 enum class SampleFormat { s16, s24, f32 };
 inline int bytes_of(SampleFormat format) {
-    return format == SampleFormat::s16 ? 2 : format == SampleFormat::s24 ? 3 : 4;
+    if (format == SampleFormat::s16) return 2;
+    if (format == SampleFormat::s24) return 3;
+    return 4;
 }
 
 /// Whether 16 and 24 bit get TPDF dither of 2 LSB peak to peak; otherwise they are rounded to nearest.

@@ -206,10 +206,48 @@ void check_ends(const CheckInput& in, std::vector<Check>& checks) {
                       cut ? end_s - 1.0 : -1.0});
 }
 
-void check_rows(const CheckInput& in, std::vector<Check>& checks) {
-    const Session& session = in.session;
-    Rows muted, soloed, lost, clipped, offset, not_finite, silent, converted, limits, findings, higher;
-    const auto end_of_travel = [&](TrackId id, const Rides& rides) {
+/// What is wrong with settings and files of channels, gathered check by check.
+class ChannelChecks {
+  public:
+    explicit ChannelChecks(const CheckInput& input) : in(input) {
+        look_at_settings();
+        for (const PlanTrack& t : in.plan.tracks)
+            if (const Track* track = session.find(t.id)) look_at_sound(t, *track);
+    }
+
+    void tell(std::vector<Check>& checks) const {
+        const auto add = [&](const char* id, const Rows& rows, const std::string& found, const std::string& none,
+                             const std::string& why) { checks.push_back(about(id, rows, found, none, why)); };
+        add("missing_files", lost, said("files that cannot be used"), said("every track's file is there"),
+            said("What is not there is not in the mix."));
+        add("solo_left_on", soloed, said("solo is on"), said("no solo is on"),
+            said("Solo is left out of exports: what leaves is not what you hear."));
+        add("mute_left_on", muted, said("muted"), said("nothing is muted"),
+            said("A mute that was forgotten is a part that is missing."));
+        add("no_output", silent, said("reach nothing (fader off, or a bus that is off)"),
+            said("every track reaches the main output"), said("A row that is on and not heard is mostly a mistake."));
+        add("clipped_tracks", clipped, said("recorded with clipping"), said("no track has clipped runs"),
+            said("It distorts, whatever its level in the mix."));
+        add("track_dc_offset", offset, said("DC offset"), said("no track has a DC offset"),
+            said("It takes room, and clicks at cuts."));
+        add("samples_not_numbers", not_finite, said("samples that are not numbers (played as silence)"),
+            said("every sample is a number"), said("The file was written by something that failed."));
+        add("converted_files", converted, said("files of another rate (converted)"),
+            said("every file has the session's rate"),
+            said("A conversion more than is needed; fine when it is meant."));
+        add("rate_below_source", higher, said("recorded at a higher rate than the session's"),
+            said("the session's rate is not below any file's"),
+            said("What lies above half the session's rate is lost."));
+        add("ride_at_its_end", limits, said("rides at the end of their travel"),
+            said("no ride reaches the end of its travel"),
+            said("The control wanted to go farther than it can: the fader or the trim should do the rest."));
+        add("open_findings", findings, said("findings that are still open"),
+            said("nothing that was found is still open"),
+            said("What was heard while gathering is heard in the mix too."));
+    }
+
+  private:
+    void end_of_travel(TrackId id, const Rides& rides) {
         for (const Parameter parameter : parameters()) {
             const CurvePtr curve = rides.heard(parameter);
             const ParameterInfo& p = parameter.info();
@@ -225,83 +263,64 @@ void check_rows(const CheckInput& in, std::vector<Check>& checks) {
                 break;
             }
         }
-    };
-    for (const MissingFile& m : in.missing) {
-        const Track* t = session.find(m.track);
-        lost.add(t ? t->id : 0, fmt::format("{} ({})", m.track, m.error.text()));
     }
-    for (const auto& track : session.tracks) {
-        if (track->mute) muted.add(track->id, track->name);
-        if (track->solo) soloed.add(track->id, track->name);
-        end_of_travel(track->id, track->rides);
+
+    void look_at_settings() {
+        for (const MissingFile& m : in.missing) {
+            const Track* t = session.find(m.track);
+            lost.add(t ? t->id : 0, fmt::format("{} ({})", m.track, m.error.text()));
+        }
+        for (const auto& track : session.tracks) {
+            if (track->mute) muted.add(track->id, track->name);
+            if (track->solo) soloed.add(track->id, track->name);
+            end_of_travel(track->id, track->rides);
+        }
+        for (const Bus& b : session.buses) {
+            if (b.mute) muted.add(b.id, b.name);
+            if (b.solo) soloed.add(b.id, b.name);
+            end_of_travel(b.id, b.rides);
+        }
+        for (const ControlGroup& g : session.groups) {
+            if (g.mute) muted.add(g.id, g.name);
+            if (g.solo) soloed.add(g.id, g.name);
+            end_of_travel(g.id, g.rides);
+        }
+        end_of_travel(main_output, session.main_rides);
     }
-    for (const Bus& b : session.buses) {
-        if (b.mute) muted.add(b.id, b.name);
-        if (b.solo) soloed.add(b.id, b.name);
-        end_of_travel(b.id, b.rides);
-    }
-    for (const ControlGroup& g : session.groups) {
-        if (g.mute) muted.add(g.id, g.name);
-        if (g.solo) soloed.add(g.id, g.name);
-        end_of_travel(g.id, g.rides);
-    }
-    end_of_travel(main_output, session.main_rides);
-    for (const PlanTrack& t : in.plan.tracks) {
-        const Track* track = session.find(t.id);
-        if (!track) continue;
+
+    void look_at_sound(const PlanTrack& t, const Track& track) {
         // Of the file where it speaks of the file; of what the chain makes of it where it speaks of the mix.
         const Material &material = before_chain(*t.material), &played = *t.material;
         const Measurement& m = material.measurement;
-        if (session.is_open(*track) &&
+        if (session.is_open(track) &&
             (!in.plan.heard(t) || in.plan.parts[t.first_part].way().silent() || in.plan.main_gain == 0.0))
-            silent.add(track->id, track->name);
-        if (!in.plan.heard(t)) continue;
+            silent.add(track.id, track.name);
+        if (!in.plan.heard(t)) return;
         if (m.clipped_runs > 0)
-            clipped.add(track->id, say("{} ({} runs)", track->name, m.clipped_runs),
+            clipped.add(track.id, say("{} ({} runs)", track.name, m.clipped_runs),
                         m.first_clipped_runs.empty() ? -1.0
                                                      : static_cast<double>(m.first_clipped_runs.front().first_frame) /
                                                            std::max(1, material.recorded.sample_rate));
         if (const double dc = played.measurement.dc_offset; std::fabs(dc) > in.limits.most_dc)
-            offset.add(track->id, fmt::format("{} ({:.2f} %)", track->name, 100.0 * dc));
+            offset.add(track.id, fmt::format("{} ({:.2f} %)", track.name, 100.0 * dc));
         if (m.non_finite_samples > 0)
-            not_finite.add(track->id, fmt::format("{} ({})", track->name, m.non_finite_samples));
+            not_finite.add(track.id, fmt::format("{} ({})", track.name, m.non_finite_samples));
         const int rate = material.origin().media.source.sample_rate;
         if (rate != session.sample_rate)
-            converted.add(track->id, fmt::format("{} ({:g} kHz)", track->name, rate / 1000.0));
-        if (rate > session.sample_rate) higher.add(track->id, fmt::format("{} ({:g} kHz)", track->name, rate / 1000.0));
+            converted.add(track.id, fmt::format("{} ({:g} kHz)", track.name, rate / 1000.0));
+        if (rate > session.sample_rate) higher.add(track.id, fmt::format("{} ({:g} kHz)", track.name, rate / 1000.0));
         // A rumble that a low cut takes is no finding any more.
-        const std::vector<Finding> left = findings_of(played, *track);
-        for (const Finding& f : findings_of(material, *track))
+        const std::vector<Finding> left = findings_of(played, track);
+        for (const Finding& f : findings_of(material, track))
             if (f.fault && f.id != "clipped" && f.id != "dc_offset" &&
                 std::any_of(left.begin(), left.end(), [&f](const Finding& l) { return l.id == f.id; }))
-                findings.add(track->id, fmt::format("{}: {}", track->name, f.text), f.time_s);
+                findings.add(track.id, fmt::format("{}: {}", track.name, f.text), f.time_s);
     }
-    const auto add = [&](const char* id, const Rows& rows, const std::string& found, const std::string& none,
-                         const std::string& why) { checks.push_back(about(id, rows, found, none, why)); };
-    add("missing_files", lost, said("files that cannot be used"), said("every track's file is there"),
-        said("What is not there is not in the mix."));
-    add("solo_left_on", soloed, said("solo is on"), said("no solo is on"),
-        said("Solo is left out of exports: what leaves is not what you hear."));
-    add("mute_left_on", muted, said("muted"), said("nothing is muted"),
-        said("A mute that was forgotten is a part that is missing."));
-    add("no_output", silent, said("reach nothing (fader off, or a bus that is off)"),
-        said("every track reaches the main output"), said("A row that is on and not heard is mostly a mistake."));
-    add("clipped_tracks", clipped, said("recorded with clipping"), said("no track has clipped runs"),
-        said("It distorts, whatever its level in the mix."));
-    add("track_dc_offset", offset, said("DC offset"), said("no track has a DC offset"),
-        said("It takes room, and clicks at cuts."));
-    add("samples_not_numbers", not_finite, said("samples that are not numbers (played as silence)"),
-        said("every sample is a number"), said("The file was written by something that failed."));
-    add("converted_files", converted, said("files of another rate (converted)"),
-        said("every file has the session's rate"), said("A conversion more than is needed; fine when it is meant."));
-    add("rate_below_source", higher, said("recorded at a higher rate than the session's"),
-        said("the session's rate is not below any file's"), said("What lies above half the session's rate is lost."));
-    add("ride_at_its_end", limits, said("rides at the end of their travel"),
-        said("no ride reaches the end of its travel"),
-        said("The control wanted to go farther than it can: the fader or the trim should do the rest."));
-    add("open_findings", findings, said("findings that are still open"), said("nothing that was found is still open"),
-        said("What was heard while gathering is heard in the mix too."));
-}
+
+    const CheckInput& in;
+    const Session& session = in.session;
+    Rows muted, soloed, lost, clipped, offset, not_finite, silent, converted, limits, findings, higher;
+};
 
 /// What the rows' chains do over the whole song.
 void check_chains(const CheckInput& in, std::vector<Check>& checks) {
@@ -425,7 +444,7 @@ std::vector<Check> check_handoff(const CheckInput& in) {
                           ? said("something stands between the mix and your ears (dim, mono, a playback check …)")
                           : said("you hear the mix as it is"),
                       said("It never reaches the export, so that what you judge is not what leaves.")});
-    check_rows(in, checks);
+    ChannelChecks(in).tell(checks);
     check_chains(in, checks);
     for (Check& c : checks) {
         const CheckKind& kind = kind_of(c.id);

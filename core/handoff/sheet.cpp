@@ -216,6 +216,80 @@ std::string summary(const json& s) {
     return text;
 }
 
+json file_to_json(const DeliveredFile& f) {
+    const Measurement& m = f.measured;
+    return {{"file", f.file.filename().string()},
+            {"part", f.part},
+            {"section", f.excerpt},
+            {"mix", f.is_mix},
+            {"frames", m.frames},
+            {"sample_rate", m.sample_rate},
+            {"duration_s", m.duration_s()},
+            {"bytes", f.bytes},
+            {"sample_peak_dbfs", json_of(m.sample_peak_dbfs)},
+            {"true_peak_dbtp", json_of(m.true_peak_dbtp)},
+            {"integrated_lufs", json_of(m.integrated_lufs)},
+            {"loudness_range_lu", json_of(m.loudness_range_lu)},
+            {"clamped_samples", f.clamped_samples},
+            {"proof", f.proof == Proof::same    ? "same samples"
+                      : f.proof == Proof::alike ? "lossy, same level and length"
+                                                : "DIFFERS"},
+            {"sha256", f.sha256}};
+}
+
+json check_to_json(const Check& c) {
+    return {{"id", c.id},
+            {"passed", c.passed},
+            {"notice", c.notice},
+            {"measured", json_of(c.measured)},
+            {"limit", json_of(c.limit)},
+            {"text", c.text}};
+}
+
+json track_to_json(const SheetInput& in, const Track& t) {
+    const auto at =
+        std::find_if(in.plan.tracks.begin(), in.plan.tracks.end(), [&](const PlanTrack& p) { return p.id == t.id; });
+    // Staging stands before the chain.
+    const Measurement* m = at == in.plan.tracks.end() ? nullptr : &before_chain(*at->material).measurement;
+    json j = {{"name", t.name},
+              {"file", t.source.file.filename().string()},
+              {"trim_db", json_of(t.trim_db)},
+              {"fader_db", json_of(t.fader_db)},
+              {"pan", t.pan},
+              {"width", t.width},
+              {"mute", t.mute},
+              {"polarity_inverted", t.polarity_inverted},
+              {"delay_samples", t.delay_samples},
+              {"output", in.session.name_of(t.output)},
+              {"rides", rides_of(t.rides)},
+              {"note", t.note},
+              {"target", ""}};
+    if (m) {
+        const Staging staged = staged_as_is(in.session.targets, t, *m);
+        j["target"] = fmt::format("{} {:g} … {:g}", measure_name(staged.target.measure), staged.target.low_dbfs,
+                                  staged.target.high_dbfs);
+        j["staged_dbfs"] = json_of(staged.after_dbfs);
+        j["sample_peak_dbfs"] = json_of(m->sample_peak_dbfs);
+        j["integrated_lufs"] = json_of(m->integrated_lufs);
+    }
+    put_chain_and_sends(j, in, t.id);
+    return j;
+}
+
+json bus_to_json(const SheetInput& in, const Bus& b) {
+    json j = {{"name", b.name},
+              {"return", is_return(in.session, b.id)},
+              {"trim_db", json_of(b.trim_db)},
+              {"fader_db", json_of(b.fader_db)},
+              {"pan", b.pan},
+              {"width", b.width},
+              {"mute", b.mute},
+              {"output", in.session.name_of(b.output)},
+              {"rides", rides_of(b.rides)}};
+    put_chain_and_sends(j, in, b.id);
+    return j;
+}
+
 }  // namespace
 
 json sheet_to_json(const SheetInput& in) {
@@ -236,77 +310,11 @@ json sheet_to_json(const SheetInput& in) {
         for (const ListeningNote& n : in.session.notes)
             if (!n.done)
                 s["listening_notes"].push_back({{"time_s", n.time_s}, {"text", n.text}, {"heard_on", n.heard_on}});
-    for (const DeliveredFile& f : in.report.files) {
-        const Measurement& m = f.measured;
-        s["files"].push_back({{"file", f.file.filename().string()},
-                              {"part", f.part},
-                              {"section", f.excerpt},
-                              {"mix", f.is_mix},
-                              {"frames", m.frames},
-                              {"sample_rate", m.sample_rate},
-                              {"duration_s", m.duration_s()},
-                              {"bytes", f.bytes},
-                              {"sample_peak_dbfs", json_of(m.sample_peak_dbfs)},
-                              {"true_peak_dbtp", json_of(m.true_peak_dbtp)},
-                              {"integrated_lufs", json_of(m.integrated_lufs)},
-                              {"loudness_range_lu", json_of(m.loudness_range_lu)},
-                              {"clamped_samples", f.clamped_samples},
-                              {"proof", f.proof == Proof::same    ? "same samples"
-                                        : f.proof == Proof::alike ? "lossy, same level and length"
-                                                                  : "DIFFERS"},
-                              {"sha256", f.sha256}});
-    }
-    for (const Check& c : in.checks)
-        s["checks"].push_back({{"id", c.id},
-                               {"passed", c.passed},
-                               {"notice", c.notice},
-                               {"measured", json_of(c.measured)},
-                               {"limit", json_of(c.limit)},
-                               {"text", c.text}});
+    for (const DeliveredFile& f : in.report.files) s["files"].push_back(file_to_json(f));
+    for (const Check& c : in.checks) s["checks"].push_back(check_to_json(c));
     for (const Section& x : in.session.sections) s["sections"].push_back({{"name", x.name}, {"start_s", x.start_s}});
-    for (const auto& track : in.session.tracks) {
-        const Track& t = *track;
-        const auto at = std::find_if(in.plan.tracks.begin(), in.plan.tracks.end(),
-                                     [&](const PlanTrack& p) { return p.id == t.id; });
-        // Staging stands before the chain.
-        const Measurement* m = at == in.plan.tracks.end() ? nullptr : &before_chain(*at->material).measurement;
-        json j = {{"name", t.name},
-                  {"file", t.source.file.filename().string()},
-                  {"trim_db", json_of(t.trim_db)},
-                  {"fader_db", json_of(t.fader_db)},
-                  {"pan", t.pan},
-                  {"width", t.width},
-                  {"mute", t.mute},
-                  {"polarity_inverted", t.polarity_inverted},
-                  {"delay_samples", t.delay_samples},
-                  {"output", in.session.name_of(t.output)},
-                  {"rides", rides_of(t.rides)},
-                  {"note", t.note},
-                  {"target", ""}};
-        if (m) {
-            const Staging staged = staged_as_is(in.session.targets, t, *m);
-            j["target"] = fmt::format("{} {:g} … {:g}", measure_name(staged.target.measure), staged.target.low_dbfs,
-                                      staged.target.high_dbfs);
-            j["staged_dbfs"] = json_of(staged.after_dbfs);
-            j["sample_peak_dbfs"] = json_of(m->sample_peak_dbfs);
-            j["integrated_lufs"] = json_of(m->integrated_lufs);
-        }
-        put_chain_and_sends(j, in, t.id);
-        s["tracks"].push_back(std::move(j));
-    }
-    for (const Bus& b : in.session.buses) {
-        json j = {{"name", b.name},
-                  {"return", is_return(in.session, b.id)},
-                  {"trim_db", json_of(b.trim_db)},
-                  {"fader_db", json_of(b.fader_db)},
-                  {"pan", b.pan},
-                  {"width", b.width},
-                  {"mute", b.mute},
-                  {"output", in.session.name_of(b.output)},
-                  {"rides", rides_of(b.rides)}};
-        put_chain_and_sends(j, in, b.id);
-        s["buses"].push_back(std::move(j));
-    }
+    for (const auto& track : in.session.tracks) s["tracks"].push_back(track_to_json(in, *track));
+    for (const Bus& b : in.session.buses) s["buses"].push_back(bus_to_json(in, b));
     for (const ControlGroup& g : in.session.groups)
         s["groups"].push_back({{"name", g.name}, {"fader_db", json_of(g.fader_db)}, {"rides", rides_of(g.rides)}});
     const MainChainExport main_chain = main_chain_export(in.session);

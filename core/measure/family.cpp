@@ -116,10 +116,10 @@ KindHint kind_hint(std::string_view name) {
         for (const Word& known : words)
             if ((word == known.word || singular == known.word) && known.kind != Says::nothing) said = known.kind;
     });
-    return said == Says::decides_struck ? KindHint::certainly_percussive
-           : said == Says::struck       ? KindHint::percussive
-           : said == Says::held         ? KindHint::sustained
-                                        : KindHint::none;
+    if (said == Says::decides_struck) return KindHint::certainly_percussive;
+    if (said == Says::struck) return KindHint::percussive;
+    if (said == Says::held) return KindHint::sustained;
+    return KindHint::none;
 }
 
 bool has_word(std::string_view name, std::string_view wanted) {

@@ -71,9 +71,9 @@ Curve gate_of(const Curve& mute) {
 }
 
 GainMatrix RowGains::placed_by(double own_pan, double own_width) const {
-    return channels == 1 ? pan_mono(law, own_pan)
-           : apart       ? pan_apart(law, own_pan, own_width)
-                         : pan_stereo(own_pan, own_width);
+    if (channels == 1) return pan_mono(law, own_pan);
+    if (apart) return pan_apart(law, own_pan, own_width);
+    return pan_stereo(own_pan, own_width);
 }
 
 double RowGains::ride_at(double time_s) const {

@@ -39,9 +39,9 @@ namespace {
 
 /// Cut in Hz, and in its upper half the difference of the ears in tenths of a dB: the library's three levels.
 uint32_t level_of(CrossFeed distance) {
-    return distance == CrossFeed::near  ? BS2B_JMEIER_CLEVEL
-           : distance == CrossFeed::mid ? BS2B_CMOY_CLEVEL
-                                        : BS2B_DEFAULT_CLEVEL;
+    if (distance == CrossFeed::near) return BS2B_JMEIER_CLEVEL;
+    if (distance == CrossFeed::mid) return BS2B_CMOY_CLEVEL;
+    return BS2B_DEFAULT_CLEVEL;
 }
 
 std::vector<Biquad> sections_of(const MonitorSettings& s, double rate) {

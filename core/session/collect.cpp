@@ -41,6 +41,117 @@ Result<void> copy_into(const fs::path& from, PendingFile& to, Progress* progress
     return to.finish();
 }
 
+/// Takes away the folders that were made, unless all of it worked: files go by themselves.
+struct MadeFolders {
+    fs::path root;
+    bool keep, root_too;
+    ~MadeFolders() {
+        if (keep) return;
+        std::error_code ignored;
+        for (const char* part : {"audio", "rooms", "recordings"}) fs::remove(root / part, ignored);
+        if (root_too) fs::remove(root, ignored);
+    }
+};
+
+class Collecting {
+  public:
+    Collecting(const Session& session, const fs::path& folder, Progress* progress)
+        : session_(session),
+          root_(absolute_path(folder)),
+          progress_(progress),
+          kept_(protected_by(session, {})),
+          folders_{root_, false, !is_there(folder)} {}
+
+    Result<Collected> run(const std::string& name) {
+        find_places();
+        for (const fs::path& from : sources_)
+            if (auto ok = copy(from); !ok) return tl::unexpected(ok.error());
+        for (const fs::path& of_print : sessions_) {
+            const auto then = read_session(of_print);
+            if (!then) {
+                done_.missing.push_back(then.error());
+                places_.erase(of_print);
+                continue;
+            }
+            if (auto ok = put_session(*then, places_[of_print]); !ok) return tl::unexpected(ok.error());
+        }
+        done_.session = root_ / (name + ".isotonus");
+        if (auto ok = put_session(session_, done_.session); !ok) return tl::unexpected(ok.error());
+        std::vector<PendingFile*> all;
+        for (auto& [from, pending] : copies_) all.push_back(&pending);
+        if (auto ok = commit_together(all); !ok) return tl::unexpected(ok.error());
+        folders_.keep = true;
+        for (const auto& [from, pending] : copies_) done_.files.push_back(pending.target());
+        done_.files.pop_back();  // the session itself
+        return done_;
+    }
+
+  private:
+    void find_places() {
+        std::set<fs::path> taken;
+        for (const UsedFile& used : used_files(session_)) {
+            if (places_.contains(used.file)) continue;
+            std::error_code problem;
+            const auto size = fs::file_size(used.file, problem);
+            if (problem) {
+                done_.missing.push_back(
+                    {used.file.string(), say("{} cannot be read: {}", used.what, problem.message())});
+                continue;
+            }
+            total_ += static_cast<int64_t>(size);
+            fs::path to = root_ / folder_for(used.use) / used.file.filename();
+            for (int n = 2; !taken.insert(to).second; ++n)
+                to = root_ / folder_for(used.use) /
+                     (used.file.stem().string() + fmt::format(" ({})", n) + used.file.extension().string());
+            places_[used.file] = to;
+            (used.use == Use::session_of_print ? sessions_ : sources_).push_back(used.file);
+        }
+    }
+
+    Result<PendingFile> begin(const fs::path& to) {
+        if (auto made = make_folder(to.parent_path()); !made) return tl::unexpected(made.error());
+        return PendingFile::create(to, kept_);
+    }
+
+    Result<void> copy(const fs::path& from) {
+        auto pending = begin(places_[from]);
+        if (!pending) return tl::unexpected(pending.error());
+        const auto tell = [&](int64_t bytes) {
+            copied_ += bytes;
+            if (progress_ && total_ > 0) progress_->report(static_cast<double>(copied_) / static_cast<double>(total_));
+        };
+        if (auto ok = copy_into(from, *pending, progress_, tell); !ok) return ok;
+        copies_.emplace_back(from, std::move(*pending));
+        return {};
+    }
+
+    Result<void> put_session(const Session& what, const fs::path& to) {
+        auto pending = begin(to);
+        if (!pending) return tl::unexpected(pending.error());
+        const auto place = [this](const fs::path& file) {
+            const auto at = places_.find(file);
+            return at == places_.end() ? file : at->second;
+        };
+        const std::string text = session_to_json(with_files_at(what, place), to.parent_path());
+        if (auto ok = pending->write(0, text); !ok) return ok;
+        if (auto ok = pending->finish(); !ok) return ok;
+        copies_.emplace_back(to, std::move(*pending));
+        return {};
+    }
+
+    const Session& session_;
+    const fs::path root_;
+    Progress* const progress_;
+    const ProtectedFiles kept_;
+    Collected done_;
+    std::map<fs::path, fs::path> places_;  ///< from where to where
+    std::vector<fs::path> sources_;
+    std::vector<fs::path> sessions_;  ///< of prints: their own paths change too
+    int64_t total_ = 0, copied_ = 0;
+    MadeFolders folders_;
+    std::vector<std::pair<fs::path, PendingFile>> copies_;  ///< the last: gone before the folders are taken away
+};
+
 }  // namespace
 
 Result<Collected> collect(const Session& session, const fs::path& folder, const std::string& name, Progress* progress) {
@@ -52,88 +163,7 @@ Result<Collected> collect(const Session& session, const fs::path& folder, const 
         if (was_there && !fs::is_empty(folder, problem))
             return fail(folder.string(), said("the folder is not empty; a new one is needed"));
         if (problem) return fail(folder.string(), problem.message());
-
-        Collected done;
-        std::map<fs::path, fs::path> places;  // from where to where
-        std::set<fs::path> taken;
-        std::vector<fs::path> sessions;  // of prints: their own paths change too
-        int64_t total = 0, copied = 0;
-        const fs::path root = absolute_path(folder);
-        // Nothing is left behind when it fails: files go by themselves, folders that were made must be empty then.
-        struct Folders {
-            fs::path root;
-            bool keep, root_too;
-            ~Folders() {
-                if (keep) return;
-                std::error_code ignored;
-                for (const char* part : {"audio", "rooms", "recordings"}) fs::remove(root / part, ignored);
-                if (root_too) fs::remove(root, ignored);
-            }
-        } folders{root, false, !was_there};
-        std::vector<std::pair<fs::path, PendingFile>> copies;  // gone before the folders are taken away
-        std::vector<fs::path> sources;
-        for (const UsedFile& used : used_files(session)) {
-            if (places.contains(used.file)) continue;
-            if (const auto size = fs::file_size(used.file, problem); !problem) {
-                total += static_cast<int64_t>(size);
-            } else {
-                done.missing.push_back(
-                    {used.file.string(), say("{} cannot be read: {}", used.what, problem.message())});
-                continue;
-            }
-            fs::path to = root / folder_for(used.use) / used.file.filename();
-            for (int n = 2; !taken.insert(to).second; ++n)
-                to = root / folder_for(used.use) /
-                     (used.file.stem().string() + fmt::format(" ({})", n) + used.file.extension().string());
-            places[used.file] = to;
-            (used.use == Use::session_of_print ? sessions : sources).push_back(used.file);
-        }
-        const auto place = [&](const fs::path& file) {
-            const auto at = places.find(file);
-            return at == places.end() ? file : at->second;
-        };
-        const ProtectedFiles kept = protected_by(session, {});
-        const auto begin = [&](const fs::path& to) -> Result<PendingFile> {
-            if (auto made = make_folder(to.parent_path()); !made) return tl::unexpected(made.error());
-            return PendingFile::create(to, kept);
-        };
-        for (const fs::path& from : sources) {
-            auto pending = begin(places[from]);
-            if (!pending) return tl::unexpected(pending.error());
-            const auto tell = [&](int64_t bytes) {
-                copied += bytes;
-                if (progress && total > 0) progress->report(static_cast<double>(copied) / static_cast<double>(total));
-            };
-            if (auto ok = copy_into(from, *pending, progress, tell); !ok) return tl::unexpected(ok.error());
-            copies.emplace_back(from, std::move(*pending));
-        }
-        const auto put_session = [&](const Session& what, const fs::path& to) -> Result<void> {
-            auto pending = begin(to);
-            if (!pending) return tl::unexpected(pending.error());
-            const std::string text = session_to_json(with_files_at(what, place), to.parent_path());
-            if (auto ok = pending->write(0, text); !ok) return ok;
-            if (auto ok = pending->finish(); !ok) return ok;
-            copies.emplace_back(to, std::move(*pending));
-            return {};
-        };
-        for (const fs::path& of_print : sessions) {
-            const auto then = read_session(of_print);
-            if (!then) {
-                done.missing.push_back(then.error());
-                places.erase(of_print);
-                continue;
-            }
-            if (auto ok = put_session(*then, places[of_print]); !ok) return tl::unexpected(ok.error());
-        }
-        done.session = root / (name + ".isotonus");
-        if (auto ok = put_session(session, done.session); !ok) return tl::unexpected(ok.error());
-        std::vector<PendingFile*> all;
-        for (auto& [from, pending] : copies) all.push_back(&pending);
-        if (auto ok = commit_together(all); !ok) return tl::unexpected(ok.error());
-        folders.keep = true;
-        for (const auto& [from, pending] : copies) done.files.push_back(pending.target());
-        done.files.pop_back();  // the session itself
-        return done;
+        return Collecting(session, folder, progress).run(name);
     });
 }
 

@@ -274,6 +274,14 @@ std::vector<TrackId> tracks_under(const Session& session, TrackId id) {
     return found;
 }
 
+std::vector<TrackId> channels_under(const Session& session, TrackId bus_or_group) {
+    std::vector<TrackId> channels = tracks_under(session, bus_or_group);
+    channels.push_back(bus_or_group);
+    for (const Bus& b : session.buses)
+        if (leads_to(session, b.id, bus_or_group)) channels.push_back(b.id);
+    return channels;
+}
+
 namespace {
 
 /// No bus is soloed, no track is safe, and those tracks that `chosen` says are soloed.

@@ -62,6 +62,8 @@ Session without_bus_or_group(const Session& session, TrackId id, std::vector<std
 
 /// Tracks that a bus sums, also by way of others; tracks that a group moves, also by way of buses.
 std::vector<TrackId> tracks_under(const Session& session, TrackId bus_or_group);
+/// The same with the buses between them and it, and itself.
+std::vector<TrackId> channels_under(const Session& session, TrackId bus_or_group);
 
 /// A copy in which only these tracks are heard, whatever is soloed: for the ear, not for an export.
 Session with_only(const Session& session, const std::vector<TrackId>& tracks);

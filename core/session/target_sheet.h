@@ -25,7 +25,9 @@ enum class Measure {
 inline constexpr std::array<const char*, 5> measure_names{"peak", "average", "true_peak", "short_term", "vu"};
 inline const char* measure_name(Measure m) { return measure_names[static_cast<size_t>(m)]; }
 inline const char* measure_unit(Measure m) {
-    return m == Measure::true_peak ? "dBTP" : m == Measure::short_term ? "LUFS" : "dBFS";
+    if (m == Measure::true_peak) return "dBTP";
+    if (m == Measure::short_term) return "LUFS";
+    return "dBFS";
 }
 
 /// A range of level that is wanted, and the level aimed at inside it; in the measure's unit, against full scale.

@@ -227,15 +227,35 @@ void check_ids_and_routing(LimitCheck& check, const Session& s) {
 
 /// A row needs what leads to it, what is sent to it, and what its processors listen to: that must not go in a circle. A
 /// key whose row is gone is silent; the checks before hand-off tell of it.
-void check_needs(LimitCheck& check, const Session& s) {
+class Needs {
+  public:
+    Needs(LimitCheck& check, const Session& session) : check(check), s(session) {
+        for (const Bus& b : s.buses) buses.insert(b.id);
+        for (const auto& t : s.tracks) add(*t);
+        for (const Bus& b : s.buses) add(b);
+        // Tracks are known before buses are: they listen to tracks only.
+        for (const auto& t : s.tracks)
+            for (const Processor& p : t->chain)
+                if (buses.contains(p.key))
+                    check.inside(t->name, 0, [&] {
+                        check.complain(
+                            "key", said("is a bus: a track listens to tracks, buses and the main output to any row"));
+                    });
+    }
+
+    void tell_of_circles() {
+        for (const auto& [id, others] : needs)
+            if (!check.failed() && is_round(id)) return tell_of_circle();
+    }
+
+  private:
     struct Need {
         TrackId row;
         bool listened;
     };
-    std::unordered_map<TrackId, std::vector<Need>> needs;
-    std::unordered_set<TrackId> buses;
-    for (const Bus& b : s.buses) buses.insert(b.id);
-    const auto add = [&](const auto& row) {
+
+    template <class Row>
+    void add(const Row& row) {
         if (row.output != main_output) needs[row.output].push_back({row.id, false});
         for (const Send& send : row.sends) {
             if (!buses.contains(send.to))
@@ -244,22 +264,10 @@ void check_needs(LimitCheck& check, const Session& s) {
         }
         for (const Processor& p : row.chain)
             if (p.key != 0) needs[row.id].push_back({p.key, true});
-    };
-    for (const auto& t : s.tracks) add(*t);
-    for (const Bus& b : s.buses) add(b);
-    // Tracks are known before buses are: they listen to tracks only.
-    for (const auto& t : s.tracks)
-        for (const Processor& p : t->chain)
-            if (buses.contains(p.key))
-                check.inside(t->name, 0, [&] {
-                    check.complain("key",
-                                   said("is a bus: a track listens to tracks, buses and the main output to any row"));
-                });
-    enum class Seen { no, under_way, done };
-    std::unordered_map<TrackId, Seen> seen;
-    std::vector<Need> way;
-    // Depth first, without recursion: rows may stand in a line of thousands.
-    const auto is_round = [&](TrackId first) {
+    }
+
+    /// Depth first, without recursion: rows may stand in a line of thousands.
+    bool is_round(TrackId first) {
         static const std::vector<Need> none;
         struct Place {
             TrackId row;
@@ -289,9 +297,9 @@ void check_needs(LimitCheck& check, const Session& s) {
             places.push_back({other.row, needs_of(other.row)});
         }
         return false;
-    };
-    for (const auto& [id, others] : needs) {
-        if (check.failed() || !is_round(id)) continue;
+    }
+
+    void tell_of_circle() {
         // The way ends where the circle closes; what lies before it is no part of it.
         const TrackId closes = way.back().row;
         size_t from = way.size() - 1;
@@ -312,7 +320,15 @@ void check_needs(LimitCheck& check, const Session& s) {
                 check.complain("send", say("makes a ring: {}", names));
         });
     }
-}
+
+    LimitCheck& check;
+    const Session& s;
+    std::unordered_map<TrackId, std::vector<Need>> needs;
+    std::unordered_set<TrackId> buses;
+    enum class Seen { no, under_way, done };
+    std::unordered_map<TrackId, Seen> seen;
+    std::vector<Need> way;
+};
 
 }  // namespace
 
@@ -399,7 +415,7 @@ Result<void> validate(const Session& s, const Session* before) {
         limit_fields(check, s.hand_off.own);
     });
     check_ids_and_routing(check, s);
-    if (!check.failed()) check_needs(check, s);
+    if (!check.failed()) Needs(check, s).tell_of_circles();
     return check.result();
 }
 

@@ -89,15 +89,22 @@ constexpr int trouble_frames = 8192, trouble_bands = 92, around = 6;  // half an
 constexpr double trouble_from_hz = 60.0;
 double trouble_edge_hz(double band) { return trouble_from_hz * std::pow(2.0, band / 12.0); }
 
-}  // namespace
+using TroubleBands = std::array<double, trouble_bands>;
 
-Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most, Progress* progress) {
-    constexpr double stands_out_db = 6.0, tone_db = 24.0, least_share = 0.5, sounds_db = 40.0;
+/// A sound in windows: the power of each band in each of them, of each bin over all of them, and of each window.
+struct Windows {
+    std::vector<TroubleBands> bands;
+    std::vector<double> fine, loud;
+    double bin_hz = 0.0;
+};
+
+Result<Windows> in_windows(const Material& material, Progress* progress) {
+    Windows found;
+    const double bin_hz = found.bin_hz = static_cast<double>(material.rate()) / trouble_frames;
+    std::vector<TroubleBands>& all = found.bands;
+    std::vector<double>&fine = found.fine, &loud = found.loud;
+    fine.resize(trouble_frames / 2 + 1);
     const int channels = material.channels();
-    const double bin_hz = static_cast<double>(material.rate()) / trouble_frames;
-    using Bands = std::array<double, trouble_bands>;
-    std::vector<Bands> all;
-    std::vector<double> fine(trouble_frames / 2 + 1), loud;
     RealFft fft(trouble_frames);
     std::vector<float> window(trouble_frames);
     for (size_t i = 0; i < window.size(); ++i)
@@ -105,7 +112,7 @@ Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most
             0.5 - 0.5 * std::cos(2.0 * std::numbers::pi * (static_cast<double>(i) + 0.5) / trouble_frames));
     const auto read =
         read_in_windows(material, trouble_frames, trouble_frames / 2, progress, [&](const float* samples, int64_t) {
-            Bands bands{};
+            TroubleBands bands{};
             double sum = 0.0;
             for (int c = 0; c < channels; ++c) {
                 const auto time = fft.time();
@@ -133,14 +140,26 @@ Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most
             loud.push_back(sum);
         });
     if (!read) return tl::unexpected(read.error());
-    if (all.empty()) return std::vector<Trouble>{};
+    return found;
+}
+
+/// By how much each band lies above those around it, summed over the windows in which it does.
+struct StandingOut {
+    TroubleBands excess{}, count{};
+    double sounding = 0.0;  ///< windows that are not silence
+};
+
+StandingOut standing_out(const Windows& windows) {
+    constexpr double stands_out_db = 6.0, sounds_db = 40.0;
+    const std::vector<TroubleBands>& all = windows.bands;
+    const std::vector<double>& loud = windows.loud;
+    StandingOut found;
+    auto& [excess, count, sounding] = found;
     const double loudest = *std::max_element(loud.begin(), loud.end());
-    Bands excess{}, count{};
-    double sounding = 0.0;
     for (size_t n = 0; n < all.size(); ++n) {
         if (loud[n] <= 0.0 || loud[n] < loudest * std::pow(10.0, -sounds_db / 10.0)) continue;
         sounding += 1.0;
-        Bands db;
+        TroubleBands db;
         for (size_t b = 0; b < db.size(); ++b)
             db[b] = 10.0 * std::log10(all[n][b] / (trouble_edge_hz(static_cast<double>(b + 1)) -
                                                    trouble_edge_hz(static_cast<double>(b))) +
@@ -155,6 +174,19 @@ Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most
             count[static_cast<size_t>(b)] += 1.0;
         }
     }
+    return found;
+}
+
+}  // namespace
+
+Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most, Progress* progress) {
+    constexpr double tone_db = 24.0, least_share = 0.5;
+    const auto windows = in_windows(material, progress);
+    if (!windows) return tl::unexpected(windows.error());
+    if (windows->bands.empty()) return std::vector<Trouble>{};
+    const auto [excess, count, sounding] = standing_out(*windows);
+    const std::vector<double>& fine = windows->fine;
+    const double bin_hz = windows->bin_hz;
     std::vector<Trouble> found;
     for (int b = 0; b < trouble_bands; ++b) {
         const auto n = static_cast<size_t>(b);

@@ -83,43 +83,10 @@ std::complex<double> turned(size_t bin, double delay_samples, int size) {
     return std::polar(1.0, 2.0 * std::numbers::pi * static_cast<double>(bin) * delay_samples / size);
 }
 
-}  // namespace
-
-Result<Alignment> align_to(const Material& reference, const Material& track, Standing reference_stands,
-                           Standing track_stands, int most_hits) {
-    auto a = open_source(reference.origin()), b = open_source(track.origin());
-    if (!a) return tl::unexpected(a.error());
-    if (!b) return tl::unexpected(b.error());
-    reference_stands.delay -= reference.origin().lead;
-    track_stands.delay -= track.origin().lead;
-    const int rate = reference.rate();
+/// The delay at which cross-correlated hits agree most, to a part of a sample: the whitened correlation's highest peak
+/// within reach, and how far it stands out.  False: there is nothing that agrees.
+bool find_delay(Transform& transform, const Spectrum& cross, int rate, int size, Alignment& found) {
     const int reach = alignment_reach(rate);
-    int size = 1024;
-    while (size < 8 * reach) size *= 2;  // 0.4 s and more around each hit
-    Transform transform(size);
-    const double turn = reference_stands.inverted != track_stands.inverted ? -1.0 : 1.0;
-
-    Alignment found;
-    struct Place {
-        int64_t first;
-        Spectrum reference, track;
-    };
-    std::vector<Place> places;
-    Spectrum cross(static_cast<size_t>(size / 2 + 1));
-    for (const int64_t hit : strongest_hits(reference.summary, rate, static_cast<size_t>(most_hits))) {
-        const int64_t first = hit + reference_stands.delay - size / 4;
-        const auto x = listen(**a, first - reference_stands.delay, size);
-        const auto y = listen(**b, first - track_stands.delay, size);
-        if (!x) return tl::unexpected(x.error());
-        if (!y) return tl::unexpected(y.error());
-        if (places.empty()) found.strongest_hit = hit + reference_stands.delay;
-        places.push_back({first, transform.forward(*x), transform.forward(*y)});
-        for (size_t k = 0; k < cross.size(); ++k)
-            cross[k] += turn * std::conj(places.back().reference[k]) * places.back().track[k];
-    }
-    found.hits = static_cast<int>(places.size());
-    if (places.empty()) return found;
-
     const double step_hz = static_cast<double>(rate) / size;
     const auto first_bin = static_cast<size_t>(std::ceil(30.0 / step_hz));
     const auto end_bin = std::min(cross.size() - 1, static_cast<size_t>(12000.0 / step_hz) + 1);
@@ -132,7 +99,7 @@ Result<Alignment> align_to(const Material& reference, const Material& track, Sta
     for (int lag = -reach; lag <= reach; ++lag)
         if (std::fabs(at(lag)) > std::fabs(at(best))) best = lag;
     const double height = std::fabs(at(best));
-    if (height <= 0.0) return found;
+    if (height <= 0.0) return false;
     for (int lag = -reach; lag <= reach; ++lag) found.curve.push_back(static_cast<float>(at(lag) / height));
     found.inverted = at(best) < 0.0;
     const double sign = found.inverted ? -1.0 : 1.0;
@@ -160,14 +127,26 @@ Result<Alignment> align_to(const Material& reference, const Material& track, Sta
         if (top && std::abs(lag - best) >= rate / 1000) next = std::max(next, here);
     }
     found.distinctness = next > 0.0 ? height / next : 100.0;
+    return true;
+}
 
-    // The aligned figures are heard anew, with the track moved by whole samples and the rest turned in the spectrum.
+/// A stretch around a hit, as both were heard.
+struct Place {
+    int64_t first;
+    Spectrum reference, track;
+};
+
+/// How alike both are as they stand, and once the track is moved: heard anew, by whole samples, with the rest turned in
+/// the spectrum.
+Result<void> compare_aligned(const std::vector<Place>& places, FrameReader& track, int64_t track_delay, double turn,
+                             Transform& transform, int rate, int size, Alignment& found) {
+    const double sign = found.inverted ? -1.0 : 1.0;
     const int64_t whole = std::llround(found.delay_samples);
     const double rest = found.delay_samples - static_cast<double>(whole);
     double power_x = 0.0, power_now = 0.0, power_moved = 0.0, product_now = 0.0, product_moved = 0.0;
     double low_now = 0.0, low_moved = 0.0;
     for (const auto& [first, x, y] : places) {
-        const auto moved = listen(**b, first - track_stands.delay + whole, size);
+        const auto moved = listen(track, first - track_delay + whole, size);
         if (!moved) return tl::unexpected(moved.error());
         const Spectrum z = transform.forward(*moved);
         for (size_t k = 1; k < x.size(); ++k) {
@@ -185,6 +164,45 @@ Result<Alignment> align_to(const Material& reference, const Material& track, Sta
     if (power_x * power_now > 0.0) found.correlation_before = product_now / std::sqrt(power_x * power_now);
     if (power_x * power_moved > 0.0) found.correlation_after = product_moved / std::sqrt(power_x * power_moved);
     if (low_now > 0.0 && low_moved > 0.0) found.low_gain_db = db_from_power(low_moved / low_now);
+    return {};
+}
+
+}  // namespace
+
+Result<Alignment> align_to(const Material& reference, const Material& track, Standing reference_stands,
+                           Standing track_stands, int most_hits) {
+    auto a = open_source(reference.origin()), b = open_source(track.origin());
+    if (!a) return tl::unexpected(a.error());
+    if (!b) return tl::unexpected(b.error());
+    reference_stands.delay -= reference.origin().lead;
+    track_stands.delay -= track.origin().lead;
+    const int rate = reference.rate();
+    const int reach = alignment_reach(rate);
+    int size = 1024;
+    while (size < 8 * reach) size *= 2;  // 0.4 s and more around each hit
+    Transform transform(size);
+    const double turn = reference_stands.inverted != track_stands.inverted ? -1.0 : 1.0;
+
+    Alignment found;
+    std::vector<Place> places;
+    Spectrum cross(static_cast<size_t>(size / 2 + 1));
+    for (const int64_t hit : strongest_hits(reference.summary, rate, static_cast<size_t>(most_hits))) {
+        const int64_t first = hit + reference_stands.delay - size / 4;
+        const auto x = listen(**a, first - reference_stands.delay, size);
+        const auto y = listen(**b, first - track_stands.delay, size);
+        if (!x) return tl::unexpected(x.error());
+        if (!y) return tl::unexpected(y.error());
+        if (places.empty()) found.strongest_hit = hit + reference_stands.delay;
+        places.push_back({first, transform.forward(*x), transform.forward(*y)});
+        for (size_t k = 0; k < cross.size(); ++k)
+            cross[k] += turn * std::conj(places.back().reference[k]) * places.back().track[k];
+    }
+    found.hits = static_cast<int>(places.size());
+    if (places.empty()) return found;
+
+    if (!find_delay(transform, cross, rate, size, found)) return found;
+    if (auto compared = compare_aligned(places, **b, track_stands.delay, turn, transform, rate, size, found); !compared)
+        return tl::unexpected(compared.error());
     found.reliable = found.hits >= 3 && found.distinctness >= 1.15 && found.correlation_after >= 0.2;
     return found;
 }

@@ -192,6 +192,17 @@ TEST(Keys, of_signals_follow_the_bytes_of_every_file_that_they_are_made_of) {
     EXPECT_NE(made.key(session), before);
 }
 
+/// Does not compile when a recipe, or a part of it, has a field more: it belongs into signal_key, and into the test
+/// below.
+[[maybe_unused]] void every_field_of_a_recipe() {
+    [[maybe_unused]] const auto& [source, chain, rides, keys, judged_by, sample_rate, row] = SignalRecipe{};
+    [[maybe_unused]] const auto& [material, delay_samples, gain, trim_ride] = source;
+    [[maybe_unused]] const auto& [id, type, in, match, match_db, key, impulse, values, unknown] = Processor{};
+    [[maybe_unused]] const auto& [file, right_file, channels, channel, offset_removed, clips, delay_fraction, band,
+                                  crossover_hz] = Source{};
+    [[maybe_unused]] const auto& [start, offset, frames, gain_db, fade_in, fade_out, unknown_too] = Clip{};
+}
+
 // The inputs are those that the recipe names: a processor's fields and parameters, its rides, trim, polarity, delay,
 // the rate.  One that is forgotten in the key would be found here, since every parameter of every type is turned.
 TEST(Keys, of_signals_follow_every_setting_that_changes_their_samples) {

@@ -4491,6 +4491,225 @@
     </message>
 </context>
 <context>
+    <name>isotonus::ExportForm</name>
+    <message>
+        <source>the mix</source>
+        <translation>der Mix</translation>
+    </message>
+    <message>
+        <source>the mix and a stem of each track</source>
+        <translation>der Mix und ein Stem je Spur</translation>
+    </message>
+    <message>
+        <source>the mix and a stem of each family</source>
+        <translation>der Mix und ein Stem je Familie</translation>
+    </message>
+    <message>
+        <source>the mix and a stem of each bus</source>
+        <translation>der Mix und ein Stem je Bus</translation>
+    </message>
+    <message>
+        <source>the mix and a stem of each control group</source>
+        <translation>der Mix und ein Stem je Regelgruppe</translation>
+    </message>
+    <message>
+        <source>stems of the tracks alone</source>
+        <translation>nur Stems der Spuren</translation>
+    </message>
+    <message>
+        <source>stems of the families alone</source>
+        <translation>nur Stems der Familien</translation>
+    </message>
+    <message>
+        <source>stems of the buses alone</source>
+        <translation>nur Stems der Busse</translation>
+    </message>
+    <message>
+        <source>stems of the control groups alone</source>
+        <translation>nur Stems der Regelgruppen</translation>
+    </message>
+    <message>
+        <source>Choose…</source>
+        <translation>Wählen…</translation>
+    </message>
+    <message>
+        <source>Mix to</source>
+        <translation>Mix nach</translation>
+    </message>
+    <message>
+        <source>main chain out</source>
+        <translation>Summenkette aus</translation>
+    </message>
+    <message>
+        <source>main chain in</source>
+        <translation>Summenkette ein</translation>
+    </message>
+    <message>
+        <source>both ways</source>
+        <translation>beides</translation>
+    </message>
+    <message>
+        <source>Main chain</source>
+        <translation>Summenkette</translation>
+    </message>
+    <message>
+        <source>What limits or squeezes the whole mix cannot be taken back: mastering mostly wants the mix without it. Stems are always without.</source>
+        <translation>Was den ganzen Mix begrenzt oder drückt, lässt sich nicht zurücknehmen: Mastering will den Mix meist ohne. Stems sind immer ohne.</translation>
+    </message>
+    <message>
+        <source>Hand off %1</source>
+        <translation>Übergabe %1</translation>
+    </message>
+    <message>
+        <source>What</source>
+        <translation>Was</translation>
+    </message>
+    <message>
+        <source>Names of the stems. {session} {part} {number} {section} {date} {rate} {bits} stand for what they say.</source>
+        <translation>Namen der Stems. {session} {part} {number} {section} {date} {rate} {bits} stehen für das, was sie sagen.</translation>
+    </message>
+    <message>
+        <source>Stem names</source>
+        <translation>Stem-Namen</translation>
+    </message>
+    <message>
+        <source>WAV, 24 bit</source>
+        <translation>WAV, 24 Bit</translation>
+    </message>
+    <message>
+        <source>WAV, 16 bit</source>
+        <translation>WAV, 16 Bit</translation>
+    </message>
+    <message>
+        <source>WAV, 32 bit float</source>
+        <translation>WAV, 32 Bit Gleitkomma</translation>
+    </message>
+    <message>
+        <source>AIFF, 24 bit</source>
+        <translation>AIFF, 24 Bit</translation>
+    </message>
+    <message>
+        <source>AIFF, 16 bit</source>
+        <translation>AIFF, 16 Bit</translation>
+    </message>
+    <message>
+        <source>FLAC, 24 bit</source>
+        <translation>FLAC, 24 Bit</translation>
+    </message>
+    <message>
+        <source>FLAC, 16 bit</source>
+        <translation>FLAC, 16 Bit</translation>
+    </message>
+    <message>
+        <source>Ogg Vorbis</source>
+        <translation>Ogg Vorbis</translation>
+    </message>
+    <message>
+        <source>Opus</source>
+        <translation>Opus</translation>
+    </message>
+    <message>
+        <source>MP3</source>
+        <translation>MP3</translation>
+    </message>
+    <message>
+        <source>Rate</source>
+        <translation>Rate</translation>
+    </message>
+    <message>
+        <source>Range</source>
+        <translation>Bereich</translation>
+    </message>
+    <message>
+        <source>As</source>
+        <translation>Als</translation>
+    </message>
+    <message>
+        <source>stems before the main fader</source>
+        <translation>Stems vor dem Summenfader</translation>
+    </message>
+    <message>
+        <source>Without the main fader and the main output&apos;s rides.</source>
+        <translation>Ohne den Summenfader und die Fahrten der Summe.</translation>
+    </message>
+    <message>
+        <source>returns in the stems</source>
+        <translation>Returns in den Stems</translation>
+    </message>
+    <message>
+        <source>A stem of a track or a family holds all that is heard of it, also in returns and in buses with chains; else those are stems of their own.</source>
+        <translation>Der Stem einer Spur oder Familie enthält alles, was von ihr zu hören ist, auch in Returns und in Bussen mit Ketten; sonst sind das eigene Stems.</translation>
+    </message>
+    <message>
+        <source>with its tail</source>
+        <translation>mit Ausklang</translation>
+    </message>
+    <message>
+        <source>A section or the loop goes on until it has died away.</source>
+        <translation>Ein Abschnitt oder der Loop geht weiter, bis er verklungen ist.</translation>
+    </message>
+    <message>
+        <source>Broadcast Wave</source>
+        <translation>Broadcast Wave</translation>
+    </message>
+    <message>
+        <source>Date, place in the song and loudness in the file (EBU Tech 3285).</source>
+        <translation>Datum, Stelle im Song und Lautheit in der Datei (EBU Tech 3285).</translation>
+    </message>
+    <message>
+        <source>hand-off sheet</source>
+        <translation>Begleitblatt</translation>
+    </message>
+    <message>
+        <source>PDF, JSON and text with figures, checks, notes and the recall list; and checksums.</source>
+        <translation>PDF, JSON und Text mit Werten, Prüfungen, Notizen und den Einstellungen; und Prüfsummen.</translation>
+    </message>
+    <message>
+        <source>keep as a print</source>
+        <translation>als Abzug behalten</translation>
+    </message>
+    <message>
+        <source>To compare with in Compare. The session as it is now is kept beside the file, so that one can see what has changed since, and go back.</source>
+        <translation>Zum Vergleichen unter Vergleichen. Die Sitzung, wie sie jetzt ist, bleibt neben der Datei, damit man sieht, was sich seither geändert hat, und zurück kann.</translation>
+    </message>
+    <message>
+        <source>dither</source>
+        <translation>Dither</translation>
+    </message>
+    <message>
+        <source>TPDF noise of ±1 LSB when the mix is reduced to 16 or 24 bit; without it, it is rounded.</source>
+        <translation>TPDF-Rauschen von ±1 LSB, wenn der Mix auf 16 oder 24 Bit gebracht wird; ohne wird gerundet.</translation>
+    </message>
+    <message>
+        <source>%1 kHz</source>
+        <translation>%1 kHz</translation>
+    </message>
+    <message>
+        <source>whole song</source>
+        <translation>ganzer Song</translation>
+    </message>
+    <message>
+        <source>loop, %1 to %2</source>
+        <translation>Loop, %1 bis %2</translation>
+    </message>
+    <message>
+        <source>each section by itself</source>
+        <translation>jeder Abschnitt für sich</translation>
+    </message>
+    <message>
+        <source>section %1, %2</source>
+        <translation>Abschnitt %1, %2</translation>
+    </message>
+    <message>
+        <source>Export the mix as</source>
+        <translation>Den Mix exportieren als</translation>
+    </message>
+    <message>
+        <source>Audio (*.wav *.aiff *.flac *.ogg *.opus *.mp3)</source>
+        <translation>Audio (*.wav *.aiff *.flac *.ogg *.opus *.mp3)</translation>
+    </message>
+</context>
+<context>
     <name>isotonus::ExportQueue</name>
     <message>
         <source>Cancelled; no file was written.</source>
@@ -5056,194 +5275,6 @@
         <translation>Grenzen %1</translation>
     </message>
     <message>
-        <source>Choose…</source>
-        <translation>Wählen…</translation>
-    </message>
-    <message>
-        <source>Mix to</source>
-        <translation>Mix nach</translation>
-    </message>
-    <message>
-        <source>the mix</source>
-        <translation>der Mix</translation>
-    </message>
-    <message>
-        <source>the mix and a stem of each track</source>
-        <translation>der Mix und ein Stem je Spur</translation>
-    </message>
-    <message>
-        <source>the mix and a stem of each family</source>
-        <translation>der Mix und ein Stem je Familie</translation>
-    </message>
-    <message>
-        <source>the mix and a stem of each bus</source>
-        <translation>der Mix und ein Stem je Bus</translation>
-    </message>
-    <message>
-        <source>the mix and a stem of each control group</source>
-        <translation>der Mix und ein Stem je Regelgruppe</translation>
-    </message>
-    <message>
-        <source>stems of the tracks alone</source>
-        <translation>nur Stems der Spuren</translation>
-    </message>
-    <message>
-        <source>stems of the families alone</source>
-        <translation>nur Stems der Familien</translation>
-    </message>
-    <message>
-        <source>stems of the buses alone</source>
-        <translation>nur Stems der Busse</translation>
-    </message>
-    <message>
-        <source>stems of the control groups alone</source>
-        <translation>nur Stems der Regelgruppen</translation>
-    </message>
-    <message>
-        <source>main chain out</source>
-        <translation>Summenkette aus</translation>
-    </message>
-    <message>
-        <source>main chain in</source>
-        <translation>Summenkette ein</translation>
-    </message>
-    <message>
-        <source>both ways</source>
-        <translation>beides</translation>
-    </message>
-    <message>
-        <source>Main chain</source>
-        <translation>Summenkette</translation>
-    </message>
-    <message>
-        <source>What limits or squeezes the whole mix cannot be taken back: mastering mostly wants the mix without it. Stems are always without.</source>
-        <translation>Was den ganzen Mix begrenzt oder drückt, lässt sich nicht zurücknehmen: Mastering will den Mix meist ohne. Stems sind immer ohne.</translation>
-    </message>
-    <message>
-        <source>Hand off %1</source>
-        <translation>Übergabe %1</translation>
-    </message>
-    <message>
-        <source>What</source>
-        <translation>Was</translation>
-    </message>
-    <message>
-        <source>Names of the stems. {session} {part} {number} {section} {date} {rate} {bits} stand for what they say.</source>
-        <translation>Namen der Stems. {session} {part} {number} {section} {date} {rate} {bits} stehen für das, was sie sagen.</translation>
-    </message>
-    <message>
-        <source>Stem names</source>
-        <translation>Stem-Namen</translation>
-    </message>
-    <message>
-        <source>WAV, 24 bit</source>
-        <translation>WAV, 24 Bit</translation>
-    </message>
-    <message>
-        <source>WAV, 16 bit</source>
-        <translation>WAV, 16 Bit</translation>
-    </message>
-    <message>
-        <source>WAV, 32 bit float</source>
-        <translation>WAV, 32 Bit Gleitkomma</translation>
-    </message>
-    <message>
-        <source>AIFF, 24 bit</source>
-        <translation>AIFF, 24 Bit</translation>
-    </message>
-    <message>
-        <source>AIFF, 16 bit</source>
-        <translation>AIFF, 16 Bit</translation>
-    </message>
-    <message>
-        <source>FLAC, 24 bit</source>
-        <translation>FLAC, 24 Bit</translation>
-    </message>
-    <message>
-        <source>FLAC, 16 bit</source>
-        <translation>FLAC, 16 Bit</translation>
-    </message>
-    <message>
-        <source>Ogg Vorbis</source>
-        <translation>Ogg Vorbis</translation>
-    </message>
-    <message>
-        <source>Opus</source>
-        <translation>Opus</translation>
-    </message>
-    <message>
-        <source>MP3</source>
-        <translation>MP3</translation>
-    </message>
-    <message>
-        <source>Rate</source>
-        <translation>Rate</translation>
-    </message>
-    <message>
-        <source>Range</source>
-        <translation>Bereich</translation>
-    </message>
-    <message>
-        <source>As</source>
-        <translation>Als</translation>
-    </message>
-    <message>
-        <source>stems before the main fader</source>
-        <translation>Stems vor dem Summenfader</translation>
-    </message>
-    <message>
-        <source>Without the main fader and the main output&apos;s rides.</source>
-        <translation>Ohne den Summenfader und die Fahrten der Summe.</translation>
-    </message>
-    <message>
-        <source>returns in the stems</source>
-        <translation>Returns in den Stems</translation>
-    </message>
-    <message>
-        <source>A stem of a track or a family holds all that is heard of it, also in returns and in buses with chains; else those are stems of their own.</source>
-        <translation>Der Stem einer Spur oder Familie enthält alles, was von ihr zu hören ist, auch in Returns und in Bussen mit Ketten; sonst sind das eigene Stems.</translation>
-    </message>
-    <message>
-        <source>with its tail</source>
-        <translation>mit Ausklang</translation>
-    </message>
-    <message>
-        <source>A section or the loop goes on until it has died away.</source>
-        <translation>Ein Abschnitt oder der Loop geht weiter, bis er verklungen ist.</translation>
-    </message>
-    <message>
-        <source>Broadcast Wave</source>
-        <translation>Broadcast Wave</translation>
-    </message>
-    <message>
-        <source>Date, place in the song and loudness in the file (EBU Tech 3285).</source>
-        <translation>Datum, Stelle im Song und Lautheit in der Datei (EBU Tech 3285).</translation>
-    </message>
-    <message>
-        <source>hand-off sheet</source>
-        <translation>Begleitblatt</translation>
-    </message>
-    <message>
-        <source>PDF, JSON and text with figures, checks, notes and the recall list; and checksums.</source>
-        <translation>PDF, JSON und Text mit Werten, Prüfungen, Notizen und den Einstellungen; und Prüfsummen.</translation>
-    </message>
-    <message>
-        <source>keep as a print</source>
-        <translation>als Abzug behalten</translation>
-    </message>
-    <message>
-        <source>To compare with in Compare. The session as it is now is kept beside the file, so that one can see what has changed since, and go back.</source>
-        <translation>Zum Vergleichen unter Vergleichen. Die Sitzung, wie sie jetzt ist, bleibt neben der Datei, damit man sieht, was sich seither geändert hat, und zurück kann.</translation>
-    </message>
-    <message>
-        <source>dither</source>
-        <translation>Dither</translation>
-    </message>
-    <message>
-        <source>TPDF noise of ±1 LSB when the mix is reduced to 16 or 24 bit; without it, it is rounded.</source>
-        <translation>TPDF-Rauschen von ±1 LSB, wenn der Mix auf 16 oder 24 Bit gebracht wird; ohne wird gerundet.</translation>
-    </message>
-    <message>
         <source>Files to export</source>
         <translation>Exportdateien</translation>
     </message>
@@ -5377,34 +5408,6 @@
     <message>
         <source>A mastering engineer wants 24 bit at the session&apos;s rate, with 3 to 6 dB of headroom.</source>
         <translation>Mastering will 24 Bit in der Rate der Sitzung, mit 3 bis 6 dB Reserve.</translation>
-    </message>
-    <message>
-        <source>%1 kHz</source>
-        <translation>%1 kHz</translation>
-    </message>
-    <message>
-        <source>whole song</source>
-        <translation>ganzer Song</translation>
-    </message>
-    <message>
-        <source>loop, %1 to %2</source>
-        <translation>Loop, %1 bis %2</translation>
-    </message>
-    <message>
-        <source>each section by itself</source>
-        <translation>jeder Abschnitt für sich</translation>
-    </message>
-    <message>
-        <source>section %1, %2</source>
-        <translation>Abschnitt %1, %2</translation>
-    </message>
-    <message>
-        <source>Export the mix as</source>
-        <translation>Den Mix exportieren als</translation>
-    </message>
-    <message>
-        <source>Audio (*.wav *.aiff *.flac *.ogg *.opus *.mp3)</source>
-        <translation>Audio (*.wav *.aiff *.flac *.ogg *.opus *.mp3)</translation>
     </message>
     <message>
         <source>The chains are still being worked out: the export begins when they are.</source>
@@ -6243,162 +6246,6 @@ Spitze %3, %4</translation>
     <message>
         <source>The guide was not made with this program: cmark-gfm was missing. Its text is in docs/guide of the source.</source>
         <translation>Das Handbuch wurde mit diesem Programm nicht gemacht: cmark-gfm fehlte. Sein Text steht in docs/guide der Quellen.</translation>
-    </message>
-    <message>
-        <source>Settings</source>
-        <translation>Einstellungen</translation>
-    </message>
-    <message>
-        <source>Sound device</source>
-        <translation>Tongerät</translation>
-    </message>
-    <message>
-        <source>%1 frames</source>
-        <translation>%1 Frames</translation>
-    </message>
-    <message>
-        <source>Short blocks answer faster; long ones are safer on a busy machine.</source>
-        <translation>Kurze Blöcke antworten schneller; lange sind auf einer beschäftigten Maschine sicherer.</translation>
-    </message>
-    <message>
-        <source>Block</source>
-        <translation>Block</translation>
-    </message>
-    <message>
-        <source>AES17: a full-scale sine reads 0 dBFS</source>
-        <translation>AES17: ein Sinus mit Vollaussteuerung liest 0 dBFS</translation>
-    </message>
-    <message>
-        <source>plain RMS: a full-scale sine reads −3.0 dBFS</source>
-        <translation>einfacher RMS: ein Sinus mit Vollaussteuerung liest −3.0 dBFS</translation>
-    </message>
-    <message>
-        <source>Averages</source>
-        <translation>Mittelwerte</translation>
-    </message>
-    <message>
-        <source>%1 pixels</source>
-        <translation>%1 Pixel</translation>
-    </message>
-    <message>
-        <source>Low rows show more of a large session at once.</source>
-        <translation>Niedrige Zeilen zeigen mehr von einer großen Sitzung.</translation>
-    </message>
-    <message>
-        <source>Rows are high</source>
-        <translation>Höhe der Zeilen</translation>
-    </message>
-    <message>
-        <source>Dim</source>
-        <translation>Dim</translation>
-    </message>
-    <message>
-        <source>How much lower the dim switch makes it.</source>
-        <translation>Wie viel leiser Dim es macht.</translation>
-    </message>
-    <message>
-        <source>Quiet check</source>
-        <translation>Leiseprobe</translation>
-    </message>
-    <message>
-        <source>How much lower the quiet check makes it: far enough that the weakest vanish.</source>
-        <translation>Wie viel leiser die Leiseprobe es macht: so weit, dass das Schwächste verschwindet.</translation>
-    </message>
-    <message>
-        <source>The rest, while listening to rows</source>
-        <translation>Der Rest, während Zeilen angehört werden</translation>
-    </message>
-    <message>
-        <source>How far the rest of the mix steps back.</source>
-        <translation>Wie weit der Rest des Mixes zurücktritt.</translation>
-    </message>
-    <message>
-        <source>the rest is silent</source>
-        <translation>der Rest ist still</translation>
-    </message>
-    <message>
-        <source>the rest steps back as far</source>
-        <translation>der Rest tritt ebenso weit zurück</translation>
-    </message>
-    <message>
-        <source>A return is often judged better over a quiet mix than alone.</source>
-        <translation>Ein Return lässt sich über einem leisen Mix oft besser beurteilen als allein.</translation>
-    </message>
-    <message>
-        <source>While a bus or a return is heard</source>
-        <translation>Während ein Bus oder Return gehört wird</translation>
-    </message>
-    <message>
-        <source>A mix of −18 dBFS is heard at</source>
-        <translation>Ein Mix von −18 dBFS ist zu hören mit</translation>
-    </message>
-    <message>
-        <source>Where your loudspeakers stand: audibility is computed for it.</source>
-        <translation>Wie laut deine Lautsprecher stehen: die Hörbarkeit wird dafür gerechnet.</translation>
-    </message>
-    <message>
-        <source>equal power: −3.0 dB in the centre</source>
-        <translation>gleiche Leistung: −3.0 dB in der Mitte</translation>
-    </message>
-    <message>
-        <source>compromise: −4.5 dB in the centre</source>
-        <translation>Kompromiss: −4.5 dB in der Mitte</translation>
-    </message>
-    <message>
-        <source>linear: −6.0 dB in the centre</source>
-        <translation>linear: −6.0 dB in der Mitte</translation>
-    </message>
-    <message>
-        <source>balance: 0.0 dB in the centre</source>
-        <translation>Balance: 0.0 dB in der Mitte</translation>
-    </message>
-    <message>
-        <source>How loud a sound is in the centre against the sides: of this session, and of its exports.</source>
-        <translation>Wie laut ein Klang in der Mitte gegen die Seiten ist: in dieser Sitzung und ihren Exporten.</translation>
-    </message>
-    <message>
-        <source>Pan law of the session</source>
-        <translation>Pan-Gesetz der Sitzung</translation>
-    </message>
-    <message>
-        <source>Measurements and converted files are kept up to this much; what was not used for longest goes.</source>
-        <translation>Messungen und gewandelte Dateien werden bis zu dieser Größe behalten; was am längsten nicht gebraucht wurde, geht.</translation>
-    </message>
-    <message>
-        <source>Empty it now</source>
-        <translation>Jetzt leeren</translation>
-    </message>
-    <message>
-        <source>All but what was used within the last hour; it is made again when it is needed.</source>
-        <translation>Alles außer dem, was in der letzten Stunde gebraucht wurde; es entsteht neu, wenn es gebraucht wird.</translation>
-    </message>
-    <message>
-        <source>Cache at most</source>
-        <translation>Zwischenspeicher höchstens</translation>
-    </message>
-    <message>
-        <source>%1 are left</source>
-        <translation>%1 sind übrig</translation>
-    </message>
-    <message>
-        <source>as the system&apos;s</source>
-        <translation>wie das System</translation>
-    </message>
-    <message>
-        <source>From the next start on.</source>
-        <translation>Ab dem nächsten Start.</translation>
-    </message>
-    <message>
-        <source>Language</source>
-        <translation>Sprache</translation>
-    </message>
-    <message>
-        <source>night colours</source>
-        <translation>Nachtfarben</translation>
-    </message>
-    <message>
-        <source>Pan law: %1</source>
-        <translation>Pan-Gesetz: %1</translation>
     </message>
     <message>
         <source>An export is running</source>
@@ -8349,6 +8196,165 @@ Spitze %3, %4</translation>
     <message>
         <source>Throw to %1 at %2</source>
         <translation>Wurf nach %1 bei %2</translation>
+    </message>
+</context>
+<context>
+    <name>isotonus::SettingsDialog</name>
+    <message>
+        <source>Settings</source>
+        <translation>Einstellungen</translation>
+    </message>
+    <message>
+        <source>Sound device</source>
+        <translation>Tongerät</translation>
+    </message>
+    <message>
+        <source>%1 frames</source>
+        <translation>%1 Frames</translation>
+    </message>
+    <message>
+        <source>Short blocks answer faster; long ones are safer on a busy machine.</source>
+        <translation>Kurze Blöcke antworten schneller; lange sind auf einer beschäftigten Maschine sicherer.</translation>
+    </message>
+    <message>
+        <source>Block</source>
+        <translation>Block</translation>
+    </message>
+    <message>
+        <source>AES17: a full-scale sine reads 0 dBFS</source>
+        <translation>AES17: ein Sinus mit Vollaussteuerung liest 0 dBFS</translation>
+    </message>
+    <message>
+        <source>plain RMS: a full-scale sine reads −3.0 dBFS</source>
+        <translation>einfacher RMS: ein Sinus mit Vollaussteuerung liest −3.0 dBFS</translation>
+    </message>
+    <message>
+        <source>Averages</source>
+        <translation>Mittelwerte</translation>
+    </message>
+    <message>
+        <source>%1 pixels</source>
+        <translation>%1 Pixel</translation>
+    </message>
+    <message>
+        <source>Low rows show more of a large session at once.</source>
+        <translation>Niedrige Zeilen zeigen mehr von einer großen Sitzung.</translation>
+    </message>
+    <message>
+        <source>Rows are high</source>
+        <translation>Höhe der Zeilen</translation>
+    </message>
+    <message>
+        <source>Dim</source>
+        <translation>Dim</translation>
+    </message>
+    <message>
+        <source>How much lower the dim switch makes it.</source>
+        <translation>Wie viel leiser Dim es macht.</translation>
+    </message>
+    <message>
+        <source>Quiet check</source>
+        <translation>Leiseprobe</translation>
+    </message>
+    <message>
+        <source>How much lower the quiet check makes it: far enough that the weakest vanish.</source>
+        <translation>Wie viel leiser die Leiseprobe es macht: so weit, dass das Schwächste verschwindet.</translation>
+    </message>
+    <message>
+        <source>The rest, while listening to rows</source>
+        <translation>Der Rest, während Zeilen angehört werden</translation>
+    </message>
+    <message>
+        <source>How far the rest of the mix steps back.</source>
+        <translation>Wie weit der Rest des Mixes zurücktritt.</translation>
+    </message>
+    <message>
+        <source>the rest is silent</source>
+        <translation>der Rest ist still</translation>
+    </message>
+    <message>
+        <source>the rest steps back as far</source>
+        <translation>der Rest tritt ebenso weit zurück</translation>
+    </message>
+    <message>
+        <source>A return is often judged better over a quiet mix than alone.</source>
+        <translation>Ein Return lässt sich über einem leisen Mix oft besser beurteilen als allein.</translation>
+    </message>
+    <message>
+        <source>While a bus or a return is heard</source>
+        <translation>Während ein Bus oder Return gehört wird</translation>
+    </message>
+    <message>
+        <source>A mix of −18 dBFS is heard at</source>
+        <translation>Ein Mix von −18 dBFS ist zu hören mit</translation>
+    </message>
+    <message>
+        <source>Where your loudspeakers stand: audibility is computed for it.</source>
+        <translation>Wie laut deine Lautsprecher stehen: die Hörbarkeit wird dafür gerechnet.</translation>
+    </message>
+    <message>
+        <source>equal power: −3.0 dB in the centre</source>
+        <translation>gleiche Leistung: −3.0 dB in der Mitte</translation>
+    </message>
+    <message>
+        <source>compromise: −4.5 dB in the centre</source>
+        <translation>Kompromiss: −4.5 dB in der Mitte</translation>
+    </message>
+    <message>
+        <source>linear: −6.0 dB in the centre</source>
+        <translation>linear: −6.0 dB in der Mitte</translation>
+    </message>
+    <message>
+        <source>balance: 0.0 dB in the centre</source>
+        <translation>Balance: 0.0 dB in der Mitte</translation>
+    </message>
+    <message>
+        <source>How loud a sound is in the centre against the sides: of this session, and of its exports.</source>
+        <translation>Wie laut ein Klang in der Mitte gegen die Seiten ist: in dieser Sitzung und ihren Exporten.</translation>
+    </message>
+    <message>
+        <source>Pan law of the session</source>
+        <translation>Pan-Gesetz der Sitzung</translation>
+    </message>
+    <message>
+        <source>Measurements and converted files are kept up to this much; what was not used for longest goes.</source>
+        <translation>Messungen und gewandelte Dateien werden bis zu dieser Größe behalten; was am längsten nicht gebraucht wurde, geht.</translation>
+    </message>
+    <message>
+        <source>Empty it now</source>
+        <translation>Jetzt leeren</translation>
+    </message>
+    <message>
+        <source>All but what was used within the last hour; it is made again when it is needed.</source>
+        <translation>Alles außer dem, was in der letzten Stunde gebraucht wurde; es entsteht neu, wenn es gebraucht wird.</translation>
+    </message>
+    <message>
+        <source>Cache at most</source>
+        <translation>Zwischenspeicher höchstens</translation>
+    </message>
+    <message>
+        <source>%1 are left</source>
+        <translation>%1 sind übrig</translation>
+    </message>
+    <message>
+        <source>as the system&apos;s</source>
+        <translation>wie das System</translation>
+    </message>
+    <message>
+        <source>From the next start on.</source>
+        <translation>Ab dem nächsten Start.</translation>
+    </message>
+    <message>
+        <source>Language</source>
+        <translation>Sprache</translation>
+    </message>
+    <message>
+        <source>night colours</source>
+        <translation>Nachtfarben</translation>
+    </message>
+    <message>
+        <source>Pan law: %1</source>
+        <translation>Pan-Gesetz: %1</translation>
     </message>
 </context>
 <context>

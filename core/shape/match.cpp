@@ -1,0 +1,24 @@
+#include "core/shape/match.h"
+
+#include <algorithm>
+
+namespace isotonus {
+
+std::optional<double> match_by_power(const Signal& with, size_t place) {
+    const Level gain = with.gain_db(place);
+    return gain ? std::optional(std::clamp(*gain, -match_max_db, match_max_db)) : std::nullopt;
+}
+
+SignalRecipe recipe_without(const Signal& with, size_t place) {
+    SignalRecipe recipe = with.recipe();
+    recipe.chain[place].in = false;
+    recipe.chain[place].match_db = 0.0;
+    return recipe;
+}
+
+std::optional<double> match_by_loudness(const Measurement& with, const Measurement& without) {
+    if (!with.integrated_lufs || !without.integrated_lufs) return std::nullopt;
+    return std::clamp(*with.integrated_lufs - *without.integrated_lufs, -match_max_db, match_max_db);
+}
+
+}  // namespace isotonus
