@@ -193,14 +193,17 @@ Result<Found> advice_for(const Opened& opened, const AdviseOptions& options) {
     return reduction_of_row(opened, *track, options.more);
 }
 
+Result<Opened> open_what_is_advised(const AdviseOptions& options) {
+    if (options.what == "duck") return open_files(options.session);
+    return open_channel(options.session, options.row);
+}
+
 }  // namespace
 
 int advise(const AdviseOptions& options) {
     // What is said of the mix needs all of it; what is said of one channel needs that one.
     const bool of_mix = options.what == "headroom" || options.what == "room";
-    auto opened = of_mix                   ? open_with_materials(options.session)
-                  : options.what == "duck" ? open_files(options.session)
-                                           : open_channel(options.session, options.row);
+    auto opened = of_mix ? open_with_materials(options.session) : open_what_is_advised(options);
     if (!opened) return complain(opened.error());
     if (of_mix)
         if (auto whole = opened->check_whole(options.session, options.without_missing); !whole)

@@ -69,7 +69,8 @@ int change(const fs::path& file, const std::function<Result<void>(Session&)>& ch
         wrong = !result;
         return result;
     });
-    return changed ? done : complain(changed.error(), wrong ? wrong_usage : file_trouble);
+    if (changed) return done;
+    return complain(changed.error(), wrong ? wrong_usage : file_trouble);
 }
 
 MaterialPtr Opened::of(const Track& track) const {

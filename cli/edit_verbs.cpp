@@ -362,7 +362,11 @@ int draft(const DraftOptions& options) {
     if (auto made = of_mix ? opened->make_signals(Solo::left_out) : Result<void>(); !made)
         return complain(made.error());
     const PlanPtr plan = opened->plan();
-    const DraftBy by = options.by == "rest" ? DraftBy::rest : options.by == "heard" ? DraftBy::heard : DraftBy::level;
+    DraftBy by = DraftBy::level;
+    if (options.by == "rest")
+        by = DraftBy::rest;
+    else if (options.by == "heard")
+        by = DraftBy::heard;
     Margins margins;
     if (by == DraftBy::heard) {
         std::map<MaterialPtr, ExcitationPtr> known;
@@ -390,12 +394,10 @@ int draft(const DraftOptions& options) {
         return {};
     };
     if (const int status = change(options.session, put_in); status != done) return status;
+    constexpr std::array units{"dBFS", "dB above the rest", "% heard"};
     put("{}: {} phrases to {:.1f} {} (the median was {:.1f}), {} points\n", options.track,
-        made.phrases(wish, wanted).size(), wanted * unit,
-        by == DraftBy::level  ? "dBFS"
-        : by == DraftBy::rest ? "dB above the rest"
-                              : "% heard",
-        *middle * unit, ride.points.size());
+        made.phrases(wish, wanted).size(), wanted * unit, units[static_cast<size_t>(by)], *middle * unit,
+        ride.points.size());
     return done;
 }
 

@@ -133,8 +133,11 @@ int check(const fs::path& file, bool as_json) {
                             {"why", c.why}});
         print({{"passed", all_passed(*checks)}, {"checks", list}});
     } else {
-        for (const Check& c : *checks)
-            put("{}  {:20} {}\n", c.passed ? "ok  " : c.notice ? "note" : "FAIL", c.id, c.text);
+        const auto outcome_of = [](const Check& c) {
+            if (c.passed) return "ok  ";
+            return c.notice ? "note" : "FAIL";
+        };
+        for (const Check& c : *checks) put("{}  {:20} {}\n", outcome_of(c), c.id, c.text);
     }
     return all_passed(*checks) ? done : check_failed;
 }
@@ -176,11 +179,16 @@ int deliver_all(const DeliverOptions& options) {
     d.session_name = options.session.stem().string();
     d.type = *file_type_named(options.type);
     d.format = format_named(options.bits);
-    d.stems = options.stems == "tracks"     ? StemSplit::tracks
-              : options.stems == "families" ? StemSplit::families
-              : options.stems == "buses"    ? StemSplit::buses
-              : options.stems == "groups"   ? StemSplit::groups
-                                            : StemSplit::none;
+    if (options.stems == "tracks")
+        d.stems = StemSplit::tracks;
+    else if (options.stems == "families")
+        d.stems = StemSplit::families;
+    else if (options.stems == "buses")
+        d.stems = StemSplit::buses;
+    else if (options.stems == "groups")
+        d.stems = StemSplit::groups;
+    else
+        d.stems = StemSplit::none;
     d.stems_before_main = options.before_main;
     d.shares = options.shares;
     d.sample_rate = options.rate;

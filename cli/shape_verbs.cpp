@@ -257,12 +257,14 @@ int plugins(const PluginOptions& options) {
         print(list);
         return done;
     }
-    for (const Plugin& p : all)
-        put("{}  {}{}\n    {}\n", p.name, p.kind,
-            p.missing         ? "  (not installed any more)"
-            : p.fault.empty() ? ""
-                              : fmt::format("  (cannot be used: {})", p.fault),
-            p.uri);
+    for (const Plugin& p : all) {
+        std::string state;
+        if (p.missing)
+            state = "  (not installed any more)";
+        else if (!p.fault.empty())
+            state = fmt::format("  (cannot be used: {})", p.fault);
+        put("{}  {}{}\n    {}\n", p.name, p.kind, state, p.uri);
+    }
     return done;
 }
 

@@ -39,7 +39,8 @@ std::string say(const char* english, const Values&... values) {
 /// A level beyond full scale carries its sign: "+5.6", "0.0", "-5.6".
 inline std::string signed_db(double db) {
     const double rounded = std::round(db * 10.0) / 10.0;
-    return rounded > 0.0 ? fmt::format("{:+.1f}", rounded) : fmt::format("{:.1f}", rounded == 0.0 ? 0.0 : rounded);
+    if (rounded > 0.0) return fmt::format("{:+.1f}", rounded);
+    return fmt::format("{:.1f}", rounded == 0.0 ? 0.0 : rounded);
 }
 
 /// Marks a text of a table for translation; it is said where it is shown.

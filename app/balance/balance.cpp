@@ -143,12 +143,10 @@ void FaderLane::type_value(const QString& text) {
 }
 
 void FaderLane::reset_value() {
-    move(active_ == Part::peak ? Part::fader : active_,
-         active_ == Part::width        ? 1.0
-         : active_ == Part::left_side  ? -1.0
-         : active_ == Part::right_side ? 1.0
-                                       : 0.0,
-         true, 0);
+    double rest = 0.0;
+    if (active_ == Part::width || active_ == Part::right_side) rest = 1.0;
+    if (active_ == Part::left_side) rest = -1.0;
+    move(active_ == Part::peak ? Part::fader : active_, rest, true, 0);
 }
 
 double FaderLane::per_pixel(const QPoint& at) const {
@@ -209,10 +207,16 @@ Parameter FaderLane::ridden_by(Part part) {
 
 bool FaderLane::write(Part part, double to, uint64_t gesture) {
     const Parameter parameter = ridden_by(part);
-    work_.view.touched(id(), parameter);
+    work_.view.ride.touch(id(), parameter);
     if (!work_.writing.writes(id())) return false;
     const double own = work_.edits.fader_db(id());
-    const double value = part != Part::fader ? to : std::isinf(own) || std::isinf(to) ? ride_min_db : to - own;
+    double value = 0.0;
+    if (part != Part::fader)
+        value = to;
+    else if (std::isinf(own) || std::isinf(to))
+        value = ride_min_db;
+    else
+        value = to - own;
     const ParameterInfo& info = info_of(parameter);
     if (gesture)
         work_.writing.move(id(), parameter, std::clamp(value, info.low, info.high));
@@ -262,8 +266,10 @@ bool FaderLane::key(QKeyEvent* event) {
         case Qt::Key_Greater:
             return apart ? on(Part::right_side, 1.0) : v.has_width && on(Part::width, 1.0);
         case Qt::Key_P:
-            active_ = event->modifiers() & Qt::ShiftModifier ? (apart ? Part::right_side : Part::width)
-                                                             : (apart ? Part::left_side : Part::pan);
+            if (event->modifiers() & Qt::ShiftModifier)
+                active_ = apart ? Part::right_side : Part::width;
+            else
+                active_ = apart ? Part::left_side : Part::pan;
             open_entry();
             return true;
         default:
@@ -311,7 +317,8 @@ void FaderLane::paint_fader(QPainter& painter, const Values& v) {
     painter.setPen(theme().ink);
     const int zero = static_cast<int>(std::lround(r.place(0.0)));
     painter.drawLine(zero, y(13), zero, y(23));
-    if (const auto ghost = work_.view.ghosts().find(id()); ghost != work_.view.ghosts().end()) {  // where it would go
+    if (const auto ghost = work_.view.balance.ghosts().find(id());
+        ghost != work_.view.balance.ghosts().end()) {  // where it would go
         const int x = static_cast<int>(std::lround(r.place(ghost->second)));
         painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
         painter.drawRect(x - 4, y(7), 8, y(22));
@@ -360,7 +367,8 @@ void FaderLane::paint_peak(QPainter& painter) {
     painter.drawLine(at + 3, below + 4, at, below);
     painter.setFont(lettering(13));
     const bool over = *peak > work_.document.session().targets.peak_ceiling_dbfs;
-    painter.setPen(*peak > 0.0 ? theme().clipped : over ? theme().above : theme().ink);
+    painter.setPen(over ? theme().above : theme().ink);
+    if (*peak > 0.0) painter.setPen(theme().clipped);
     painter.drawText(columns.peak_text(height()), Qt::AlignRight | Qt::AlignVCenter,
                      db_text(*peak, "", *peak > 0.0).trimmed());
 }
@@ -467,25 +475,47 @@ void BalanceLane::move(Part part, double to, bool alike, uint64_t gesture) {
     // Where there is no difference to keep, all get the same.
     alike = alike || rows == 1 || std::isinf(to) || std::isinf(from);
     const double by = alike ? 0.0 : to - from;
-    const QString what = fader ? tr("Fader") : part == Part::width ? tr("Width") : tr("Pan");
-    const QString value = fader                 ? db_text(alike ? to : by, "dB", !alike)
-                          : part == Part::width ? width_text(to)
-                                                : pan_text(to);
-    const QString name = rows == 1 ? tr("%1 %2 %3").arg(what, track_name(), value)
-                         : alike   ? tr("%1 %2 tracks at %3").arg(what).arg(rows).arg(value)
-                         : fader   ? tr("%1 %2 tracks %3").arg(what).arg(rows).arg(value)
-                                   : tr("%1 %2 tracks").arg(what).arg(rows);
-    double Track::*const field = fader                     ? &Track::fader_db
-                                 : part == Part::pan       ? &Track::pan
-                                 : part == Part::width     ? &Track::width
-                                 : part == Part::left_side ? &Track::left_pan
-                                                           : &Track::right_pan;
+    QString what = tr("Pan");
+    if (fader)
+        what = tr("Fader");
+    else if (part == Part::width)
+        what = tr("Width");
+    QString value;
+    if (fader)
+        value = db_text(alike ? to : by, "dB", !alike);
+    else if (part == Part::width)
+        value = width_text(to);
+    else
+        value = pan_text(to);
+    QString name;
+    if (rows == 1)
+        name = tr("%1 %2 %3").arg(what, track_name(), value);
+    else if (alike)
+        name = tr("%1 %2 tracks at %3").arg(what).arg(rows).arg(value);
+    else if (fader)
+        name = tr("%1 %2 tracks %3").arg(what).arg(rows).arg(value);
+    else
+        name = tr("%1 %2 tracks").arg(what).arg(rows);
+    double Track::*field = &Track::right_pan;
+    if (fader)
+        field = &Track::fader_db;
+    else if (part == Part::pan)
+        field = &Track::pan;
+    else if (part == Part::width)
+        field = &Track::width;
+    else if (part == Part::left_side)
+        field = &Track::left_pan;
     const double low = part == Part::width ? 0.0 : -1.0, high = part == Part::width ? 2.0 : 1.0;
     work_.document.edit_tracks(
         name, ids,
         [=](Track& t) {
             double& v = t.*field;
-            v = alike ? to : fader ? fader_moved(v, by) : std::clamp(v + by, low, high);
+            if (alike)
+                v = to;
+            else if (fader)
+                v = fader_moved(v, by);
+            else
+                v = std::clamp(v + by, low, high);
         },
         gesture);
 }
@@ -512,7 +542,8 @@ void BalanceLane::set_by_peak(double dbfs) {
 // --- buses and control groups ---------------------------------------------------------------------------------------
 
 QString BusLane::track_name() const {
-    return QString::fromStdString(bus() ? bus()->name : group() ? group()->name : std::string());
+    if (bus()) return QString::fromStdString(bus()->name);
+    return group() ? QString::fromStdString(group()->name) : QString();
 }
 
 FaderLane::Values BusLane::values() const {
@@ -574,17 +605,22 @@ void BusLane::set_by_peak(double dbfs) {
 
 void BusLane::move(Part part, double to, bool, uint64_t gesture) {
     if (write(part, to, gesture)) return;
-    const QString value = part == Part::fader ? db_text(to) : part == Part::width ? width_text(to) : pan_text(to);
+    QString value;
+    if (part == Part::fader)
+        value = db_text(to);
+    else if (part == Part::width)
+        value = width_text(to);
+    else
+        value = pan_text(to);
+    double Bus::*field = &Bus::width;
+    if (part == Part::fader) field = &Bus::fader_db;
+    if (part == Part::pan) field = &Bus::pan;
     const QString name = tr("%1 %2 %3").arg(value_name(), track_name(), value);
     if (group())
         work_.document.edit(
             name, with_group(work_.document.session(), id(), [to](ControlGroup& g) { g.fader_db = to; }), gesture);
     else
-        work_.document.edit(name,
-                            with_bus(work_.document.session(), id(),
-                                     [part, to](Bus& b) {
-                                         (part == Part::fader ? b.fader_db : part == Part::pan ? b.pan : b.width) = to;
-                                     }),
+        work_.document.edit(name, with_bus(work_.document.session(), id(), [field, to](Bus& b) { b.*field = to; }),
                             gesture);
 }
 
@@ -613,7 +649,7 @@ QWidget* BalanceStation::make_panel(Workspace& work, QWidget* parent) const { re
 QWidget* BalanceStation::make_view(Workspace& work, QWidget* parent) const { return new Field(work, parent); }
 
 void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const {
-    if (work.view.field_shown) return;  // the field has its own scales
+    if (work.view.balance.field_shown) return;  // the field has its own scales
     const BalanceColumns columns(area.width());
     const QRect figures(0, area.top() + area.height() / 2 - 2, area.width(), area.height() / 2 + 2);
     columns.fader_ruler().paint(painter, figures);
@@ -664,12 +700,12 @@ QWidget* BalanceStation::make_tools(Workspace& work, QWidget* parent) const {
     auto* field = new QPushButton(QCoreApplication::translate("Station", "Field"));
     field->setObjectName("fieldOpen");
     field->setCheckable(true);
-    field->setChecked(work.view.field_shown);
+    field->setChecked(work.view.balance.field_shown);
     field->setToolTip(QCoreApplication::translate(
         "Station", "The same tracks as points: across is pan, up is level, size is how wide in frequency. (V)"));
-    QObject::connect(field, &QPushButton::clicked, tools, [&work](bool on) { work.view.show_field(on); });
-    QObject::connect(&work.view, &ViewState::field_changed, field,
-                     [&work, field] { field->setChecked(work.view.field_shown); });
+    QObject::connect(field, &QPushButton::clicked, tools, [&work](bool on) { work.view.balance.show_field(on); });
+    QObject::connect(&work.view.balance, &BalanceView::field_changed, field,
+                     [&work, field] { field->setChecked(work.view.balance.field_shown); });
     layout->addWidget(down);
     layout->addWidget(zero);
     layout->addWidget(field);

@@ -127,9 +127,7 @@ class BalanceStation : public Station {
     QWidget* make_tools(Workspace& work, QWidget* parent) const override;
     QWidget* make_pinned(Workspace& work, QWidget* parent) const override;
     QWidget* make_panel(Workspace& work, QWidget* parent) const override;
-    bool panel_shown(const Workspace& work) const override {
-        return work.view.balance_page != ViewState::BalancePage::none;
-    }
+    bool panel_shown(const Workspace& work) const override { return work.view.balance.page != BalanceView::Page::none; }
     QWidget* make_view(Workspace& work, QWidget* parent) const override;
 };
 

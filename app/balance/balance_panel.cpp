@@ -13,7 +13,7 @@ namespace isotonus {
 
 namespace {
 
-using BalancePage = ViewState::BalancePage;
+using BalancePage = BalanceView::Page;
 constexpr int panel_height = 176;
 
 QString name_of(const Workspace& work, TrackId id) {
@@ -55,12 +55,12 @@ BalancePanel::BalancePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
         b->setStyleSheet("font-size: 11px;");
         b->setFocusPolicy(Qt::NoFocus);
         connect(b, &QToolButton::clicked, this, [this, which] {
-            if (work_.view.balance_page == which) return follow();
-            work_.view.show_balance_page(which);
+            if (work_.view.balance.page == which) return follow();
+            work_.view.balance.show_page(which);
         });
-        connect(&work_.view, &ViewState::balance_page_changed, b,
-                [this, b, which] { b->setChecked(work_.view.balance_page == which); });
-        b->setChecked(work_.view.balance_page == which);
+        connect(&work_.view.balance, &BalanceView::page_changed, b,
+                [this, b, which] { b->setChecked(work_.view.balance.page == which); });
+        b->setChecked(work_.view.balance.page == which);
         list->addWidget(b);
         pages_->addWidget(widget);
     };
@@ -72,13 +72,13 @@ BalancePanel::BalancePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     list->addStretch();
     layout->addLayout(list);
     layout->addWidget(pages_, 1);
-    connect(&work_.view, &ViewState::balance_page_changed, this, &BalancePanel::follow);
+    connect(&work_.view.balance, &BalanceView::page_changed, this, &BalancePanel::follow);
     follow();
 }
 
 void BalancePanel::follow() {
-    if (work_.view.balance_page != BalancePage::none)
-        pages_->setCurrentIndex(static_cast<int>(work_.view.balance_page) - 1);
+    if (work_.view.balance.page != BalancePage::none)
+        pages_->setCurrentIndex(static_cast<int>(work_.view.balance.page) - 1);
 }
 
 void BalancePanel::paintEvent(QPaintEvent*) {
@@ -107,7 +107,7 @@ HeadroomPage::HeadroomPage(Workspace& work, QWidget* parent) : QWidget(parent), 
             const auto& plan = work_.mix.headroom();
             if (!plan || static_cast<size_t>(n) >= plan->proposals.size()) return;
             const Proposal p = plan->proposals[static_cast<size_t>(n)];
-            work_.view.show_ghosts({});
+            work_.view.balance.show_ghosts({});
             work_.document.edit(tr("Headroom plan: %n fader(s) down", nullptr, static_cast<int>(p.faders.size())),
                                 with_proposal(work_.document.session(), p));
         });
@@ -149,7 +149,7 @@ void HeadroomPage::follow() {
         proposals_[n]->setToolTip(text);
         proposals_[n]->setAccessibleName(text);
     }
-    work_.view.show_ghosts({});
+    work_.view.balance.show_ghosts({});
     update();
 }
 
@@ -158,11 +158,11 @@ bool HeadroomPage::eventFilter(QObject* watched, QEvent* event) {
     for (size_t n = 0; n < proposals_.size(); ++n) {
         if (watched != proposals_[n] || !plan || n >= plan->proposals.size()) continue;
         if (event->type() == QEvent::Enter || event->type() == QEvent::FocusIn) {
-            ViewState::Ghosts ghosts;
+            BalanceView::Ghosts ghosts;
             for (const auto& [id, db] : plan->proposals[n].faders) ghosts[id] = db;
-            work_.view.show_ghosts(std::move(ghosts));
+            work_.view.balance.show_ghosts(std::move(ghosts));
         } else if (event->type() == QEvent::Leave || event->type() == QEvent::FocusOut) {
-            work_.view.show_ghosts({});
+            work_.view.balance.show_ghosts({});
         }
     }
     return QWidget::eventFilter(watched, event);
@@ -224,7 +224,8 @@ void HeadroomPage::paintEvent(QPaintEvent*) {
 
 // --- build-up -------------------------------------------------------------------------------------------------------
 
-BuildUpPage::BuildUpPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(work), now_(work.view.build_up) {
+BuildUpPage::BuildUpPage(Workspace& work, QWidget* parent)
+    : QWidget(parent), work_(work), now_(work.view.balance.build_up) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     auto* line = new QHBoxLayout;
@@ -403,7 +404,7 @@ void BuildUpPage::follow() {
         advice_->setText(tr(
             "Everything is muted; each step brings one track in. What is set stays, and it can be left at any time."));
         headroom_->clear();
-        if (work_.view.balance_page == BalancePage::build_up) work_.view.show_ghosts({});
+        if (work_.view.balance.page == BalancePage::build_up) work_.view.balance.show_ghosts({});
         return;
     }
     next_->setText(now_.step + 1 < now_.tracks.size() ? tr("Next: %1").arg(name_of(work_, now_.tracks[now_.step + 1]))
@@ -411,12 +412,12 @@ void BuildUpPage::follow() {
     step_text_->setText(tr("%1 of %2: %3").arg(now_.step + 1).arg(now_.tracks.size()).arg(name_of(work_, t->id)));
     const double db =
         suggested_fader_db(work_.document.session(), *t, [this](const Track& x) { return work_.materials.family(x); });
-    advice_->setText(
-        now_.from_silence ? tr("Raise it from silence until it is just heard. Around %1 is where it often ends.")
-                                .arg(db_text(db, "dB", true))
-        : t->anchor
-            ? tr("An anchor: loud and clear of the others. Start at %1.").arg(db_text(db, "dB", true))
-            : tr("Against the anchors, %1 is a place to start from; then by ear.").arg(db_text(db, "dB", true)));
+    QString advice = tr("Against the anchors, %1 is a place to start from; then by ear.");
+    if (now_.from_silence)
+        advice = tr("Raise it from silence until it is just heard. Around %1 is where it often ends.");
+    else if (t->anchor)
+        advice = tr("An anchor: loud and clear of the others. Start at %1.");
+    advice_->setText(advice.arg(db_text(db, "dB", true)));
     const auto& peak = work_.mix.peak();
     const TargetSheet& sheet = work_.document.session().targets;
     if (peak && peak->dbfs)
@@ -427,7 +428,7 @@ void BuildUpPage::follow() {
                                      .arg(db_text(*peak->dbfs, "dBFS"), db_text(sheet.mains_high_dbfs - *peak->dbfs)));
     else
         headroom_->setText(tr("Nothing is heard yet."));
-    if (work_.view.balance_page == BalancePage::build_up) work_.view.show_ghosts({{t->id, db}});
+    if (work_.view.balance.page == BalancePage::build_up) work_.view.balance.show_ghosts({{t->id, db}});
 }
 
 // --- what covers ----------------------------------------------------------------------------------------------------
@@ -471,7 +472,11 @@ void CoverPage::paintEvent(QPaintEvent*) {
         const int y = 20 + static_cast<int>(i) * 17;
         words(painter, 0, y, 100, sections.empty() ? tr("the song") : QString::fromStdString(sections[i].name),
               theme().faint);
-        const Level share = sections.empty() ? a->share : i < a->in_sections.size() ? a->in_sections[i] : std::nullopt;
+        Level share = std::nullopt;
+        if (sections.empty())
+            share = a->share;
+        else if (i < a->in_sections.size())
+            share = a->in_sections[i];
         if (!share) {
             words(painter, 106, y, 120, tr("not playing"), theme().faint);
             continue;

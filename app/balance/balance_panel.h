@@ -70,7 +70,7 @@ class BuildUpPage : public QWidget {
     QPushButton *start_, *all_, *back_, *next_, *take_, *leave_;
     QWidget* anchors_;
     QListWidget* anchor_list_;
-    ViewState::BuildUp& now_;
+    BalanceView::BuildUp& now_;
 };
 
 /// Section by section, how much of the focused track is heard and who covers it.

@@ -91,9 +91,13 @@ void BusHead::paintEvent(QPaintEvent*) {
         const auto rows = static_cast<int>(tracks_under(s, id_).size());
         const Bus* to = bus ? s.find_bus(bus->output) : nullptr;
         const bool returns = bus && is_return(s, id_);
-        QString below = returns ? tr("return of %n row(s)", nullptr, static_cast<int>(senders_to(s, id_).size()))
-                        : bus   ? tr("bus of %n row(s)", nullptr, rows)
-                                : tr("group of %n row(s)", nullptr, rows);
+        QString below;
+        if (returns)
+            below = tr("return of %n row(s)", nullptr, static_cast<int>(senders_to(s, id_).size()));
+        else if (bus)
+            below = tr("bus of %n row(s)", nullptr, rows);
+        else
+            below = tr("group of %n row(s)", nullptr, rows);
         if (to) below += tr(", to %1").arg(QString::fromStdString(to->name));
         painter.setFont(lettering(11));
         painter.setPen(theme().faint);
@@ -180,8 +184,8 @@ BusBlock::BusBlock(Workspace& work, QWidget* parent, bool with_main, MakeLane ma
         for (const Row& row : rows_) row.head->refresh(), row.lane->refresh();
     };
     connect(&work_.player, &Player::hearing_changed, this, repaint);
-    connect(&work_.view, &ViewState::ghosts_changed, this, repaint);
-    connect(&work_.view, &ViewState::ride_view_changed, this, repaint);
+    connect(&work_.view.balance, &BalanceView::ghosts_changed, this, repaint);
+    connect(&work_.view.ride, &RideView::changed, this, repaint);
     connect(&work_.writing, &Writing::changed, this, repaint);
     connect(&work_.player, &Player::levels_changed, this, [this] {
         for (const Row& row : rows_) row.lane->levels_changed();

@@ -14,17 +14,18 @@ Field::Field(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setAccessibleName(tr("Field: tracks by pan and level"));
-    setVisible(work_.view.field_shown);
+    setVisible(work_.view.balance.field_shown);
     const auto repaint = [this] { update(); };
     connect(&work_.document, &Document::session_changed, this, repaint);
     connect(&work_.document, &Document::selection_changed, this, repaint);
     connect(&work_.materials, &Materials::changed, this, repaint);
     connect(&work_.player, &Player::levels_changed, this, repaint);
-    connect(&work_.view, &ViewState::ghosts_changed, this, repaint);
+    connect(&work_.view.balance, &BalanceView::ghosts_changed, this, repaint);
     connect(&work_.mix, &MixWatch::audibility_changed, this, repaint);
-    connect(&work_.view, &ViewState::field_changed, this, [this] {
-        if (work_.view.field_shown) work_.mix.want_audibility(true);  // the points' sizes come from the same bands
-        setVisible(work_.view.field_shown);
+    connect(&work_.view.balance, &BalanceView::field_changed, this, [this] {
+        if (work_.view.balance.field_shown)
+            work_.mix.want_audibility(true);  // the points' sizes come from the same bands
+        setVisible(work_.view.balance.field_shown);
         raise();
     });
 }
@@ -36,6 +37,18 @@ QString Field::spoken_value() const {
 }
 
 QRectF Field::area() const { return QRectF(rect()).adjusted(64, 34, -32, -34); }
+
+namespace {
+
+/// A fader's level moved by a drag in the field, whose lower edge is silence.
+double moved_in_field(double fader_db, double by_db) {
+    constexpr double edge_db = -40.0;
+    if (std::isinf(fader_db)) return by_db > 0.0 ? edge_db + by_db : silence_db;
+    if (fader_db + by_db < edge_db - 1.0) return silence_db;
+    return std::min(fader_db + by_db, fader_max_db);
+}
+
+}  // namespace
 
 double Field::y_of(double fader_db) const {
     const double share = std::isinf(fader_db) ? 0.0 : (std::clamp(fader_db, -40.0, 12.0) + 42.0) / 54.0;
@@ -79,10 +92,7 @@ void Field::move_selected(double pan_by, double db_by, uint64_t gesture) {
                 track.left_pan = std::clamp(track.left_pan + pan_by, -1.0, 1.0);
                 track.right_pan = std::clamp(track.right_pan + pan_by, -1.0, 1.0);
             }
-            if (db_by != 0.0)
-                track.fader_db = std::isinf(track.fader_db)       ? (db_by > 0.0 ? -40.0 + db_by : silence_db)
-                                 : track.fader_db + db_by < -41.0 ? silence_db
-                                                                  : std::min(track.fader_db + db_by, fader_max_db);
+            if (db_by != 0.0) track.fader_db = moved_in_field(track.fader_db, db_by);
         },
         gesture);
 }
@@ -144,9 +154,11 @@ void Field::mouseDoubleClickEvent(QMouseEvent* event) {
 }
 
 void Field::keyPressEvent(QKeyEvent* event) {
-    const double db = event->modifiers() & Qt::ShiftModifier     ? 0.1
-                      : event->modifiers() & Qt::ControlModifier ? 3.0
-                                                                 : 1.0;
+    double db = 1.0;
+    if (event->modifiers() & Qt::ShiftModifier)
+        db = 0.1;
+    else if (event->modifiers() & Qt::ControlModifier)
+        db = 3.0;
     switch (event->key()) {
         case Qt::Key_Up:
             return move_selected(0.0, db, 0);
@@ -171,7 +183,9 @@ std::vector<std::pair<TrackId, QRect>> Field::names() const {
     }
     // The one under the pointer first, then what is chosen, then from above to below.
     const auto rank = [this](const Track* t) {
-        return std::tuple(t->id == near_ ? 0 : work_.document.is_selected(t->id) ? 1 : 2, place_of(*t).y());
+        int rank = work_.document.is_selected(t->id) ? 1 : 2;
+        if (t->id == near_) rank = 0;
+        return std::tuple(rank, place_of(*t).y());
     };
     std::stable_sort(order.begin(), order.end(), [&](const Track* x, const Track* y) { return rank(x) < rank(y); });
     const QFontMetrics metrics(lettering(11));
@@ -250,7 +264,7 @@ void Field::paintEvent(QPaintEvent*) {
             painter.setPen(Qt::NoPen);
             painter.drawPolygon(QPolygonF({at + QPointF(-5, 4), at + QPointF(0, -4), at + QPointF(5, 4)}));
         }
-        if (const auto ghost = work_.view.ghosts().find(t->id); ghost != work_.view.ghosts().end()) {
+        if (const auto ghost = work_.view.balance.ghosts().find(t->id); ghost != work_.view.balance.ghosts().end()) {
             painter.setBrush(Qt::NoBrush);
             painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
             painter.drawEllipse(QPointF(at.x(), y_of(ghost->second)), radius, radius);

@@ -13,7 +13,7 @@ namespace isotonus {
 
 namespace {
 
-using ComparePage = ViewState::ComparePage;
+using ComparePage = CompareView::Page;
 
 }  // namespace
 
@@ -37,7 +37,7 @@ ComparePanel::ComparePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     column->addLayout(make_buttons());
     connect(&work_.comparison, &Comparison::changed, this, &ComparePanel::refresh);
     connect(&work_.document, &Document::session_changed, this, &ComparePanel::refresh);
-    connect(&work_.view, &ViewState::compare_view_changed, this, &ComparePanel::show_page);
+    connect(&work_.view.compare, &CompareView::changed, this, &ComparePanel::show_page);
     connect(table_, &QTableWidget::itemSelectionChanged, this, [this] {
         const bool one = one_chosen().has_value();
         for (QPushButton* b : {hear_, note_, remove_}) b->setEnabled(one);
@@ -69,10 +69,10 @@ QLayout* ComparePanel::make_pages() {
         b->setCheckable(true);
         b->setFixedSize(head_width - 36, 24);
         b->setFocusPolicy(Qt::NoFocus);
-        connect(b, &QToolButton::clicked, this, [this, which] { work_.view.show_compare_page(which); });
-        connect(&work_.view, &ViewState::compare_view_changed, b,
-                [this, b, which] { b->setChecked(work_.view.compare_page == which); });
-        b->setChecked(work_.view.compare_page == which);
+        connect(b, &QToolButton::clicked, this, [this, which] { work_.view.compare.show_page(which); });
+        connect(&work_.view.compare, &CompareView::changed, b,
+                [this, b, which] { b->setChecked(work_.view.compare.page == which); });
+        b->setChecked(work_.view.compare.page == which);
         list->addWidget(b);
         pages_->addWidget(widget);
     };
@@ -104,9 +104,9 @@ QLayout* ComparePanel::make_pages() {
         tr("Of what the spectra and widths are: of everything; of the passages that stand against each "
            "other where the song is; of the last second."));
     scope_->setFixedWidth(head_width - 36);
-    scope_->setCurrentIndex(static_cast<int>(work_.comparison.scope()));
+    scope_->setCurrentIndex(static_cast<int>(work_.comparison.spectra.scope()));
     connect(scope_, &QComboBox::activated, this,
-            [this](int n) { work_.comparison.set_scope(static_cast<Comparison::Scope>(n)); });
+            [this](int n) { work_.comparison.spectra.set_scope(static_cast<ComparedSpectra::Scope>(n)); });
     list->addSpacing(4);
     list->addWidget(scope_);
     list->addStretch();
@@ -246,7 +246,7 @@ QLayout* ComparePanel::make_buttons() {
 void ComparePanel::fill_shelf() {
     QMenu* menu = shelf_->menu();
     menu->clear();
-    const auto& kept = work_.comparison.shelf();
+    const auto& kept = work_.comparison.shelf.recordings();
     if (kept.empty()) menu->addAction(tr("nothing yet: references that you add stand here"))->setEnabled(false);
     for (size_t n = 0; n < kept.size(); ++n) {
         QString name = QString::fromStdString(kept[n].name);
@@ -257,7 +257,7 @@ void ComparePanel::fill_shelf() {
     QMenu* off = menu->addMenu(tr("take off the shelf"));
     for (size_t n = 0; n < kept.size(); ++n)
         connect(off->addAction(QString::fromStdString(kept[n].name)), &QAction::triggered, this,
-                [this, n] { work_.comparison.drop_from_shelf(n); });
+                [this, n] { work_.comparison.shelf.drop(n); });
 }
 
 std::vector<size_t> ComparePanel::chosen() const {
@@ -273,13 +273,13 @@ std::optional<size_t> ComparePanel::one_chosen() const {
 }
 
 void ComparePanel::show_page() {
-    const auto page = static_cast<int>(work_.view.compare_page);
+    const auto page = static_cast<int>(work_.view.compare.page);
     pages_->setCurrentIndex(page);
     const bool of_recordings =
-        work_.view.compare_page != ComparePage::notes && work_.view.compare_page != ComparePage::done;
+        work_.view.compare.page != ComparePage::notes && work_.view.compare.page != ComparePage::done;
     for (QWidget* w : {static_cast<QWidget*>(table_), static_cast<QWidget*>(words_)}) w->setVisible(of_recordings);
-    scope_->setVisible(work_.view.compare_page == ComparePage::frequencies ||
-                       work_.view.compare_page == ComparePage::width);
+    scope_->setVisible(work_.view.compare.page == ComparePage::frequencies ||
+                       work_.view.compare.page == ComparePage::width);
     show_chosen();
 }
 
@@ -327,25 +327,26 @@ void ComparePanel::refresh() {
         const Recording& r = all.recordings()[n];
         const Comparison::Known* k = all.known(n);
         const Measurement* m = k && k->material ? &k->material->measurement : nullptr;
+        QString loudness = k && !k->trouble.isEmpty() ? tr("missing") : tr("being read");
+        if (m) loudness = level_text(m->integrated_lufs, "LUFS");
         const auto match = all.match_db(n);
         QString last = QString::fromStdString(r.made);
         if (!r.note.empty()) last += (last.isEmpty() ? "" : " · ") + QString::fromStdString(r.note);
         if (k && !k->trouble.isEmpty()) last = k->trouble;
         put(static_cast<int>(n) + 1, {heard == static_cast<int>(n) ? mark : QString(), QString::fromStdString(r.name),
-                                      r.reference ? tr("reference") : tr("print"),
-                                      m                            ? level_text(m->integrated_lufs, "LUFS")
-                                      : k && !k->trouble.isEmpty() ? tr("missing")
-                                                                   : tr("being read"),
+                                      r.reference ? tr("reference") : tr("print"), loudness,
                                       m ? level_text(m->true_peak_dbtp, "dBTP") : QString(),
                                       m ? level_text(m->sample_peak_dbfs, "dBFS") : QString(),
                                       match ? db_text(*match + all.lower_db(), "dB", true) : QString(), last});
     }
-    QString words = all.blind() ? tr("A blind comparison runs: nothing here says what you hear.")
-                    : all.recordings().empty()
-                        ? tr("Nothing to compare with yet: export the mix with 'keep as a print', or add a reference.")
-                    : heard >= 0 ? tr("You hear %1, brought to the mix's loudness. F6 goes back to the mix.")
-                                       .arg(QString::fromStdString(all.recordings()[static_cast<size_t>(heard)].name))
-                                 : tr("You hear the mix. F6 changes over without a gap, matched in loudness.");
+    QString words = tr("You hear the mix. F6 changes over without a gap, matched in loudness.");
+    if (all.blind())
+        words = tr("A blind comparison runs: nothing here says what you hear.");
+    else if (all.recordings().empty())
+        words = tr("Nothing to compare with yet: export the mix with 'keep as a print', or add a reference.");
+    else if (heard >= 0)
+        words = tr("You hear %1, brought to the mix's loudness. F6 goes back to the mix.")
+                    .arg(QString::fromStdString(all.recordings()[static_cast<size_t>(heard)].name));
     if (all.lower_db() < -0.05)
         words += tr(" For the ear alone all is %1 lower: what is matched would clip otherwise.")
                      .arg(db_text(-all.lower_db(), "dB"));
@@ -375,7 +376,7 @@ void CompareStation::paint_ruler(QPainter& painter, const QRect& area, const Wor
     ruler.paint(painter, frequencies);
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    const auto band = work.view.compare_band;
+    const auto band = work.view.compare.band;
     painter.drawText(
         QRect(frequencies.right() + 16, area.top(), area.width() - frequencies.right() - 16, area.height()),
         Qt::AlignVCenter | Qt::AlignLeft,

@@ -11,24 +11,24 @@ namespace isotonus {
 
 CompareLane::CompareLane(Workspace& work, TrackId id, QWidget* parent) : PlainLane(work, id, parent) {
     connect(&work_.spectra, &Spectra::ready, this, qOverload<>(&QWidget::update));
-    connect(&work_.view, &ViewState::compare_view_changed, this, &Lane::refresh);
+    connect(&work_.view.compare, &CompareView::changed, this, &Lane::refresh);
     connect(&work_.player, &Player::plan_changed, this, &Lane::refresh);
 }
 
 std::optional<double> CompareLane::share() const {
-    if (!work_.view.compare_band) return std::nullopt;
-    for (const BandMaker& maker : work_.spectra.makers(work_.player.plan(), *work_.view.compare_band))
+    if (!work_.view.compare.band) return std::nullopt;
+    for (const BandMaker& maker : work_.spectra.makers(work_.player.plan(), *work_.view.compare.band))
         if (maker.row == id()) return maker.share;
     return std::nullopt;
 }
 
 QString CompareLane::value_name() const {
-    const auto band = work_.view.compare_band;
+    const auto band = work_.view.compare.band;
     return band ? tr("of %1").arg(hz_text(third_octave_name_hz(*band))) : tr("in the mix");
 }
 
 QString CompareLane::value_text() const {
-    if (!work_.view.compare_band) return tr("click a band of the picture to see who makes it");
+    if (!work_.view.compare.band) return tr("click a band of the picture to see who makes it");
     const auto part = share();
     return part ? tr("%1 %").arg(std::lround(100.0 * *part)) : tr("nothing");
 }
@@ -38,7 +38,7 @@ void CompareLane::paint(QPainter& painter, const QRect&) {
     const QRect area = compare_frequencies(width(), 2, height() - 4);
     const FrequencyRuler ruler{static_cast<double>(area.left()), static_cast<double>(area.right())};
     ruler.paint_rules(painter, area);
-    const auto band = work_.view.compare_band;
+    const auto band = work_.view.compare.band;
     paint_chosen_band(painter, area, band);
     const bool heard = work_.document.session().is_heard(t) && std::isfinite(t.fader_db);
     const MaterialPtr m = work_.materials.played(t);

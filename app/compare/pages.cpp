@@ -93,13 +93,17 @@ void ChangesPage::follow() {
         for (const std::string& w : changes_[n].words) words << with_true_minus(w);
         put(table_, static_cast<int>(n), {QString::fromStdString(changes_[n].name), words.join("; ")});
     }
-    words_->setText(
-        !recording_           ? tr("Choose a print below: what differs between then and now stands here.")
-        : !trouble_.isEmpty() ? trouble_
-        : changes_.empty()
-            ? tr("Since %1 nothing that is heard has changed.").arg(QString::fromStdString(all[*recording_].name))
-            : tr("Since %1 (%2):")
-                  .arg(QString::fromStdString(all[*recording_].name), QString::fromStdString(all[*recording_].made)));
+    if (!recording_)
+        words_->setText(tr("Choose a print below: what differs between then and now stands here."));
+    else if (!trouble_.isEmpty())
+        words_->setText(trouble_);
+    else if (changes_.empty())
+        words_->setText(
+            tr("Since %1 nothing that is heard has changed.").arg(QString::fromStdString(all[*recording_].name)));
+    else
+        words_->setText(
+            tr("Since %1 (%2):")
+                .arg(QString::fromStdString(all[*recording_].name), QString::fromStdString(all[*recording_].made)));
     one_->setEnabled(row_chosen(table_, changes_.size()).has_value());
     all_->setEnabled(!changes_.empty());
 }
@@ -304,14 +308,17 @@ void BlindPage::follow() {
     QStringList names{tr("the mix")};
     for (const size_t n : offered_)
         if (n < all.size()) names << QString::fromStdString(all[n].name);
-    words_->setText(
-        running_ ? tr("Round %1 of %2: hear them as often as you like, then say which is the best. Names are hidden "
-                      "meanwhile; look away from the meters.")
-                       .arg(running_->round() + 1)
-                       .arg(running_->rounds())
-        : names.size() < 2
-            ? tr("Choose one or two recordings below; the mix is always among the versions.")
-            : tr("%1, shuffled under letters in each round and matched in loudness.").arg(names.join(tr(" against "))));
+    if (running_)
+        words_->setText(
+            tr("Round %1 of %2: hear them as often as you like, then say which is the best. Names are hidden "
+               "meanwhile; look away from the meters.")
+                .arg(running_->round() + 1)
+                .arg(running_->rounds()));
+    else if (names.size() < 2)
+        words_->setText(tr("Choose one or two recordings below; the mix is always among the versions."));
+    else
+        words_->setText(
+            tr("%1, shuffled under letters in each round and matched in loudness.").arg(names.join(tr(" against "))));
     start_->setEnabled(!running_ && names.size() >= 2);
     rounds_->setEnabled(!running_);
     stop_->setEnabled(running_.has_value());
@@ -407,12 +414,14 @@ std::vector<DonePage::Line> DonePage::lines() const {
     };
     const auto [flagged, in_window, counted, anchors, covered, heard, unknown] = counts();
     const auto missing = static_cast<int>(work_.materials.missing().size());
-    add(count > 0 && missing == 0 && flagged == 0,
-        count == 0    ? tr("no tracks yet")
-        : missing > 0 ? tr("missing: %n file(s)", nullptr, missing)
-        : flagged > 0 ? tr("something is wrong in the files of %n row(s)", nullptr, flagged)
-                      : tr("all files are understood"),
-        gather);
+    QString files = tr("all files are understood");
+    if (count == 0)
+        files = tr("no tracks yet");
+    else if (missing > 0)
+        files = tr("missing: %n file(s)", nullptr, missing);
+    else if (flagged > 0)
+        files = tr("something is wrong in the files of %n row(s)", nullptr, flagged);
+    add(count > 0 && missing == 0 && flagged == 0, files, gather);
     add(counted > 0 && in_window == counted,
         tr("%1 of %2 rows are staged into their windows").arg(in_window).arg(counted), stage);
     add(anchors > 0,
@@ -424,12 +433,14 @@ std::vector<DonePage::Line> DonePage::lines() const {
         peak && peak->dbfs ? tr("the mix peaks at %1, its window ends at %2")
                                  .arg(db_text(*peak->dbfs, "dBFS"), db_text(session.targets.mains_high_dbfs, "dBFS"))
                            : tr("the mix's peak is not known"),
-        balance, [&view = work_.view] { view.show_balance_page(ViewState::BalancePage::headroom); });
-    add(heard > 0 && covered == 0 && unknown == 0,
-        unknown > 0   ? tr("how much of each row is heard is being found out")
-        : covered > 0 ? tr("hardly heard under the others: %n row(s)", nullptr, covered)
-                      : tr("every row is heard"),
-        balance, [&view = work_.view] { view.show_balance_page(ViewState::BalancePage::cover); });
+        balance, [&view = work_.view] { view.balance.show_page(BalanceView::Page::headroom); });
+    QString heard_words = tr("every row is heard");
+    if (unknown > 0)
+        heard_words = tr("how much of each row is heard is being found out");
+    else if (covered > 0)
+        heard_words = tr("hardly heard under the others: %n row(s)", nullptr, covered);
+    add(heard > 0 && covered == 0 && unknown == 0, heard_words, balance,
+        [&view = work_.view] { view.balance.show_page(BalanceView::Page::cover); });
     constexpr double enough_s = 10.0;  // long enough to have meant it
     const auto listened = [&](double seconds, const QString& how) {
         add(seconds >= enough_s,
@@ -444,25 +455,27 @@ std::vector<DonePage::Line> DonePage::lines() const {
     const bool reference = work_.comparison.reference_heard_within(hour_s);
     const bool any = std::any_of(session.recordings.begin(), session.recordings.end(),
                                  [](const Recording& r) { return r.reference; });
-    add(reference,
-        reference ? tr("a reference was heard in the last hour")
-        : any     ? tr("no reference was heard in the last hour")
-                  : tr("there is no reference to compare with"),
-        compare);
+    QString reference_words = tr("there is no reference to compare with");
+    if (reference)
+        reference_words = tr("a reference was heard in the last hour");
+    else if (any)
+        reference_words = tr("no reference was heard in the last hour");
+    add(reference, reference_words, compare);
     const auto open = static_cast<int>(
         std::count_if(session.notes.begin(), session.notes.end(), [](const ListeningNote& n) { return !n.done; }));
     add(open == 0, open == 0 ? tr("no listening note is open") : tr("still open: %n listening note(s)", nullptr, open),
-        compare, [&view = work_.view] { view.show_compare_page(ViewState::ComparePage::notes); });
+        compare, [&view = work_.view] { view.compare.show_page(CompareView::Page::notes); });
     const auto& m = work_.mix.leaving_figures();
     const HandOffLimits limits = limits_of(session.hand_off.profile, session.hand_off.own);
     const bool clean = m && m->measurement.true_peak_dbtp &&
                        *m->measurement.true_peak_dbtp <= limits.most_true_peak_dbtp &&
                        m->measurement.sample_peak_dbfs && *m->measurement.sample_peak_dbfs <= limits.most_peak_dbfs;
-    add(clean,
-        !m      ? tr("the mix to export is being measured")
-        : clean ? tr("the exported mix keeps to the peaks of its profile; see Hand off for the other checks")
-                : tr("the peaks of the exported mix are higher than its profile allows"),
-        hand_off);
+    QString peaks = tr("the peaks of the exported mix are higher than its profile allows");
+    if (!m)
+        peaks = tr("the mix to export is being measured");
+    else if (clean)
+        peaks = tr("the exported mix keeps to the peaks of its profile; see Hand off for the other checks");
+    add(clean, peaks, hand_off);
     return found;
 }
 

@@ -163,7 +163,13 @@ void LoudnessPicture::paintEvent(QPaintEvent*) {
     const QRect last = strip(beside_.size());
     const double longest = longest_s();
     painter.setPen(theme().faint);
-    const double step = longest > 240.0 ? 60.0 : longest > 90.0 ? 30.0 : longest > 30.0 ? 10.0 : 5.0;
+    double step = 5.0;
+    if (longest > 240.0)
+        step = 60.0;
+    else if (longest > 90.0)
+        step = 30.0;
+    else if (longest > 30.0)
+        step = 10.0;
     for (double t = 0.0; t < longest; t += step)
         painter.drawText(QRect(x_of(t), last.bottom() + 2, 60, 14), Qt::AlignLeft, time_text(t, 0));
 }
@@ -184,11 +190,14 @@ void LoudnessPicture::mouseMoveEvent(QMouseEvent* event) {
         update();
     }
     const auto row = row_at(event->pos());
-    emit work_.view.hint(!row        ? QString()
-                         : *row == 0 ? tr("The mix at %1. A click goes there.").arg(time_text(t))
-                                     : tr("%1 of the recording. A drag marks a passage; a double click sets this place "
-                                          "against where the song is.")
-                                           .arg(time_text(t)));
+    QString hint;
+    if (row && *row == 0)
+        hint = tr("The mix at %1. A click goes there.").arg(time_text(t));
+    else if (row)
+        hint =
+            tr("%1 of the recording. A drag marks a passage; a double click sets this place against where the song is.")
+                .arg(time_text(t));
+    emit work_.view.hint(hint);
 }
 
 void LoudnessPicture::mouseReleaseEvent(QMouseEvent* event) {
@@ -248,11 +257,12 @@ QString WidthPicture::low_end_words() const {
         const auto agree = agreement(spectrum, 0, last);
         return agree ? tr("%1").arg(*agree, 0, 'f', 2) : tr("nothing there");
     };
-    const auto& mix = work_.comparison.mix_spectrum();
+    const auto& mix = work_.comparison.spectra.mix();
     if (!mix) return tr("the spectrum of the mix is being found out…");
     QString text = tr("low end (below 120 Hz), left with right: the mix %1").arg(words(*mix));
     for (const size_t n : beside_)
-        if (const ThirdOctaves* its = n < work_.comparison.recordings().size() ? work_.comparison.spectrum(n) : nullptr)
+        if (const ThirdOctaves* its =
+                n < work_.comparison.recordings().size() ? work_.comparison.spectra.of(n) : nullptr)
             text += tr(", %1 %2").arg(QString::fromStdString(work_.comparison.recordings()[n].name), words(*its));
     return text + tr(". 1 is mono; 0 has nothing in common.");
 }
@@ -297,9 +307,10 @@ void WidthPicture::paintEvent(QPaintEvent*) {
         painter.setRenderHint(QPainter::Antialiasing, false);
     };
     for (const size_t n : beside_)
-        if (const ThirdOctaves* its = n < work_.comparison.recordings().size() ? work_.comparison.spectrum(n) : nullptr)
+        if (const ThirdOctaves* its =
+                n < work_.comparison.recordings().size() ? work_.comparison.spectra.of(n) : nullptr)
             line(*its, theme().faint, 1.4);
-    if (const auto& mix = work_.comparison.mix_spectrum()) line(*mix, theme().ink, 1.8);
+    if (const auto& mix = work_.comparison.spectra.mix()) line(*mix, theme().ink, 1.8);
     painter.setPen(theme().faint);
     painter.drawText(QRect(area.right() + 16, area.top(), width() - area.right() - 16, 60),
                      Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
@@ -308,7 +319,7 @@ void WidthPicture::paintEvent(QPaintEvent*) {
 
 void WidthPicture::mouseMoveEvent(QMouseEvent* event) {
     const QRect area = compare_frequencies(width(), 22, height() - 44);
-    const auto& mix = work_.comparison.mix_spectrum();
+    const auto& mix = work_.comparison.spectra.mix();
     if (!area.contains(event->pos()) || !mix) return emit work_.view.hint({});
     const FrequencyRuler ruler{static_cast<double>(area.left()), static_cast<double>(area.right())};
     const int band = third_octave_at(ruler.hz(event->pos().x()));

@@ -46,7 +46,7 @@ SpectrumPicture::SpectrumPicture(Workspace& work, QWidget* parent) : QWidget(par
     setMouseTracking(true);
     setMinimumHeight(190);
     connect(&work_.comparison, &Comparison::changed, this, &SpectrumPicture::follow);
-    connect(&work_.view, &ViewState::compare_view_changed, this, qOverload<>(&QWidget::update));
+    connect(&work_.view.compare, &CompareView::changed, this, qOverload<>(&QWidget::update));
     connect(&work_.spectra, &Spectra::ready, this, qOverload<>(&QWidget::update));
     connect(&work_.document, &Document::selection_changed, this, qOverload<>(&QWidget::update));
 }
@@ -60,7 +60,7 @@ void SpectrumPicture::show_beside(std::vector<size_t> recordings) {
 
 void SpectrumPicture::follow() {
     const Comparison& all = work_.comparison;
-    bands_ = all.differences(beside_);
+    bands_ = all.spectra.differences(beside_);
     wide_db_ = wide_differences_db(bands_);
     setAccessibleName(beside_.empty() ? tr("Spectrum of the mix") : tr("The mix less what it is beside"));
     update();
@@ -92,10 +92,10 @@ QRect SpectrumPicture::levels_area() const {
 
 std::vector<std::pair<BandMaker, QRect>> SpectrumPicture::makers() const {
     std::vector<std::pair<BandMaker, QRect>> found;
-    if (!work_.view.compare_band) return found;
+    if (!work_.view.compare.band) return found;
     constexpr int line = 18, lines_above = 7;
     QRect place(levels_area().right() + 16, levels_area().top() + 4 + lines_above * line, words_width - 16, line);
-    for (const BandMaker& maker : work_.spectra.makers(work_.player.plan(), *work_.view.compare_band)) {
+    for (const BandMaker& maker : work_.spectra.makers(work_.player.plan(), *work_.view.compare.band)) {
         if (place.bottom() > height() || maker.share < 0.01) break;
         found.emplace_back(maker, place);
         place.translate(0, line);
@@ -136,7 +136,7 @@ void SpectrumPicture::paintEvent(QPaintEvent*) {
     painter.setFont(lettering(11));
     const Canvas c{painter, levels_area(), difference_area(), ruler_of(levels_area())};
     for (const QRect& area : {c.levels, c.difference}) painter.fillRect(area, theme().ground);
-    for (const QRect& area : {c.levels, c.difference}) paint_chosen_band(painter, area, work_.view.compare_band);
+    for (const QRect& area : {c.levels, c.difference}) paint_chosen_band(painter, area, work_.view.compare.band);
     for (const QRect& area : {c.levels, c.difference}) c.ruler.paint_rules(painter, area);
     c.ruler.paint(painter, QRect(c.levels.left(), height() - ruler_height, c.levels.width(), ruler_height));
     paint_scales(c);
@@ -229,7 +229,7 @@ void SpectrumPicture::paint_makers(const Canvas& c) {
     painter.setFont(lettering(12));
     painter.setPen(theme().faint);
     painter.drawText(rows.front().second.translated(0, -18), Qt::AlignLeft | Qt::AlignVCenter,
-                     tr("%1 is made by").arg(hz_text(third_octave_name_hz(*work_.view.compare_band))));
+                     tr("%1 is made by").arg(hz_text(third_octave_name_hz(*work_.view.compare.band))));
     for (const auto& [maker, place] : rows) {
         const Track* t = work_.document.track(maker.row);
         if (!t) continue;
@@ -303,7 +303,7 @@ void SpectrumPicture::mousePressEvent(QMouseEvent* event) {
     if (const TrackId row = maker_at(event->pos()); row != 0) return work_.document.select_only(row);
     const auto band = band_at(event->pos());
     if (event->button() == Qt::LeftButton && band)
-        work_.view.choose_compare_band(band == work_.view.compare_band ? std::nullopt : band);
+        work_.view.compare.choose_band(band == work_.view.compare.band ? std::nullopt : band);
 }
 
 void SpectrumPicture::leaveEvent(QEvent*) { emit work_.view.hint({}); }

@@ -13,15 +13,13 @@ namespace isotonus {
 
 namespace {
 
-fs::path shelf_file() { return settings_folder() / "references.json"; }
-
 /// Peaks are followed in steps of half a dB, none of them too low.
 double half_db_above(double db) { return std::ceil(db * 2.0) / 2.0; }
 
 }  // namespace
 
 Comparison::Comparison(Document& document, Player& player, MixWatch& mix, QObject* parent)
-    : QObject(parent), document_(document), player_(player), mix_(mix) {
+    : QObject(parent), spectra(*this, player, mix), document_(document), player_(player), mix_(mix) {
     connect(&document_, &Document::session_changed, this, &Comparison::follow);
     connect(&document_, &Document::replaced, this, [this] {
         mix_lufs_.reset();  // of another mix
@@ -32,9 +30,9 @@ Comparison::Comparison(Document& document, Player& player, MixWatch& mix, QObjec
     });
     connect(&mix_, &MixWatch::changed, this, [this] { send(); });
     connect(&player_, &Player::moved, this, &Comparison::follow_place);
-    scope_timer_.setInterval(250);
-    connect(&scope_timer_, &QTimer::timeout, this, &Comparison::look_at_scope);
-    if (auto kept = read_shelf(shelf_file())) shelf_ = std::move(*kept);  // else it is told when it is used
+    connect(&shelf, &ReferenceShelf::changed, this, &Comparison::changed);
+    connect(&shelf, &ReferenceShelf::trouble, this, &Comparison::trouble);
+    connect(&spectra, &ComparedSpectra::changed, this, &Comparison::changed);
 }
 
 const Comparison::Known* Comparison::known(size_t n) const {
@@ -79,44 +77,6 @@ void Comparison::follow_place() {
     if (moves && places_now() != sent_) send(true);
 }
 
-std::vector<BandDifference> Comparison::differences(const std::vector<size_t>& from) const {
-    if (!mix_spectrum()) return {};
-    std::vector<ThirdOctaves> spectra;
-    std::vector<double> matches;
-    for (const size_t n : from) {
-        if (n >= recordings().size()) continue;  // one may have been taken off the list
-        const Known* k = known(n);
-        const ThirdOctaves* const its = spectrum(n);
-        if (!k || !k->material || !its) continue;
-        // Of the whole as a whole; of a part as it is heard.
-        const auto match =
-            scope_ == Scope::whole ? isotonus::match_db(spectrum_lufs_, k->material->measurement) : match_db(n);
-        if (!match) continue;
-        spectra.push_back(*its);
-        matches.push_back(*match);
-    }
-    return band_differences(*mix_spectrum(), spectra, matches);
-}
-
-const ThirdOctaves* Comparison::spectrum(size_t n) const {
-    if (scope_ != Scope::whole) {
-        const auto at = scoped_.find(recordings()[n].file);
-        return at == scoped_.end() ? nullptr : &at->second;
-    }
-    const Known* k = known(n);
-    return k && k->spectrum ? &*k->spectrum : nullptr;
-}
-
-void Comparison::set_scope(Scope scope) {
-    scope_ = scope;
-    scoped_mix_.reset();
-    scoped_.clear();
-    scoped_of_ = {};
-    scope != Scope::whole ? scope_timer_.start() : scope_timer_.stop();
-    look_at_scope();
-    emit changed();
-}
-
 std::pair<double, double> Comparison::passage_s() const {
     const double at_s = player_.position_s();
     for (const Recording& r : recordings())
@@ -128,65 +88,6 @@ std::pair<double, double> Comparison::passage_s() const {
     if (section < 0) return {0.0, player_.plan()->duration_s()};
     return {session.sections[static_cast<size_t>(section)].start_s,
             section_end_s(session, section, player_.plan()->duration_s())};
-}
-
-void Comparison::look_at_scope() {
-    const PlanPtr mix = player_.mix_plans().finished;
-    if (!wanted_ || scope_ == Scope::whole || scoping_ || !mix) return;
-    const double at_s = player_.position_s();
-    auto [from, to] = scope_ == Scope::live ? std::pair(std::max(0.0, at_s - 1.0), std::max(at_s, 0.1)) : passage_s();
-    if (std::tuple(mix, from, to) == scoped_of_) return;
-    scoped_of_ = {mix, from, to};
-    struct Asked {
-        fs::path file;
-        MaterialPtr material;
-        double from_s, to_s;
-    };
-    std::vector<Asked> asked;
-    for (size_t n = 0; n < recordings().size(); ++n)
-        if (const Known* k = known(n); k && k->material) {
-            const Recording& r = recordings()[n];
-            const RecordingPassage* const tied = scope_ == Scope::passage ? r.tied_at(at_s) : nullptr;
-            const double its_from = tied ? tied->from_s : std::max(0.0, r.place_s(from));
-            asked.push_back({r.file, k->material, its_from, tied ? tied->to_s : its_from + (to - from)});
-        }
-    scoping_ = true;
-    struct Scoped {
-        std::optional<ThirdOctaves> mix;
-        std::map<fs::path, ThirdOctaves> recordings;
-    };
-    const auto look = [mix, from = from, to = to, asked = std::move(asked)](Progress& progress) -> Result<Scoped> {
-        Scoped found;
-        if (const auto of_mix = third_octaves_of(mix, from, to, &progress)) found.mix = *of_mix;
-        for (const Asked& a : asked)
-            if (const auto one = third_octaves_of(*a.material, a.from_s, a.to_s, &progress))
-                found.recordings[a.file] = *one;
-        return found;
-    };
-    jobs_.start(look, [this](Result<Scoped> found) {
-        scoping_ = false;
-        if (scope_ == Scope::whole || !found) return;
-        if (found->mix) scoped_mix_ = found->mix;
-        scoped_ = std::move(found->recordings);
-        emit changed();
-    });
-}
-
-void Comparison::look_at_mix() {
-    const PlanPtr mix = player_.mix_plans().finished;
-    if (!wanted_ || !mix || mix == spectrum_of_ || !mix_.figures()) return;
-    looking_->cancel();
-    spectrum_of_ = mix;
-    looking_ = std::make_shared<Progress>();
-    const Level lufs = mix_.figures()->measurement.integrated_lufs;
-    jobs_.start([mix](Progress& progress) { return third_octaves_of(mix, 0.0, 0.0, &progress); },
-                [this, mix, lufs](const Result<ThirdOctaves>& found) {
-                    if (mix != spectrum_of_ || !found) return;
-                    mix_spectrum_ = *found;
-                    spectrum_lufs_ = lufs;
-                    emit changed();
-                },
-                looking_);
 }
 
 void Comparison::show(bool shown) {
@@ -204,6 +105,7 @@ void Comparison::want(bool wanted) {
     if (wanted_ == wanted) return;
     wanted_ = wanted;
     mix_.want_figures(wanted);
+    spectra.want(wanted);
     if (!wanted) {
         end_blind();
         hear(std::nullopt);
@@ -262,7 +164,7 @@ void Comparison::send(bool moved) {
         all.push_back({known(n)->material, gain_from_db(matched->gain_db), recordings()[n].place_s(at_s) - at_s});
     }
     lower_db_ = lower_db;
-    look_at_mix();
+    spectra.follow_mix();
     player_.set_compared(std::move(all), lower_db_);
     if (before) hear(before);
     emit changed();
@@ -316,12 +218,16 @@ void Comparison::toggle(bool from_start) {
         const RecordingPassage* const tied = n < recordings().size() ? recordings()[n].tied_at(at_s) : nullptr;
         const auto& sections = document_.session().sections;
         const int section = section_at(document_.session(), at_s);
-        player_.locate(tied ? *tied->song_from_s : section >= 0 ? sections[static_cast<size_t>(section)].start_s : 0.0);
+        double start_s = section >= 0 ? sections[static_cast<size_t>(section)].start_s : 0.0;
+        if (tied) start_s = *tied->song_from_s;
+        player_.locate(start_s);
     }
     if (heard())
         hear(std::nullopt);
+    else if (last_ && *last_ < recordings().size())
+        hear(*last_);
     else if (!recordings().empty())
-        hear(last_ && *last_ < recordings().size() ? *last_ : places_.empty() ? 0 : places_.front());
+        hear(places_.empty() ? 0 : places_.front());
 }
 
 void Comparison::next() {
@@ -330,9 +236,8 @@ void Comparison::next() {
     if (places_.empty()) return;
     const auto now = heard();
     const auto at = now ? std::find(places_.begin(), places_.end(), *now) : places_.end();
-    hear(at == places_.end()       ? std::optional(places_.front())
-         : at + 1 == places_.end() ? std::nullopt
-                                   : std::optional(*(at + 1)));
+    if (at == places_.end()) return hear(places_.front());
+    hear(at + 1 == places_.end() ? std::nullopt : std::optional(*(at + 1)));
 }
 
 void Comparison::add_reference(const fs::path& file) {
@@ -343,49 +248,13 @@ void Comparison::add_reference(const fs::path& file) {
     r.reference = true;
     next.recordings.push_back(r);
     document_.edit(tr("Reference %1").arg(QString::fromStdString(r.name)), std::move(next));
-    keep_on_shelf(r);
-}
-
-bool Comparison::read_shelf_again() {
-    auto kept = read_shelf(shelf_file());
-    if (!kept) {
-        emit trouble(QString::fromStdString(kept.error().text()));
-        return false;
-    }
-    shelf_ = std::move(*kept);
-    return true;
-}
-
-void Comparison::write_shelf_back() {
-    if (const auto written = write_shelf(shelf_, shelf_file()); !written)
-        emit trouble(QString::fromStdString(written.error().text()));
-    emit changed();
-}
-
-void Comparison::keep_on_shelf(const Recording& reference) {
-    if (!read_shelf_again()) return;
-    Recording kept = reference;
-    for (RecordingPassage& p : kept.passages) p.song_from_s.reset(), p.song_to_s.reset();  // those are this song's
-    kept.starts_s = 0.0;
-    const auto at = std::find_if(shelf_.begin(), shelf_.end(), [&](const Recording& r) { return r.file == kept.file; });
-    if (at == shelf_.end())
-        shelf_.push_back(std::move(kept));
-    else
-        *at = std::move(kept);
-    write_shelf_back();
+    shelf.keep(r);
 }
 
 void Comparison::take_from_shelf(size_t n) {
     Session next = document_.session();
-    next.recordings.push_back(shelf_[n]);
-    document_.edit(tr("Reference %1").arg(QString::fromStdString(shelf_[n].name)), std::move(next));
-}
-
-void Comparison::drop_from_shelf(size_t n) {
-    const fs::path file = shelf_[n].file;
-    if (!read_shelf_again()) return;
-    std::erase_if(shelf_, [&](const Recording& r) { return r.file == file; });
-    write_shelf_back();
+    next.recordings.push_back(shelf.recordings()[n]);
+    document_.edit(tr("Reference %1").arg(QString::fromStdString(shelf.recordings()[n].name)), std::move(next));
 }
 
 void Comparison::add_print(const fs::path& file, const Measurement& m, const QString& made, const QString& note,
@@ -413,7 +282,7 @@ void Comparison::change(size_t n, const QString& name, const std::function<void(
     edit(r);
     const Recording kept = r;
     document_.edit(name, std::move(next));
-    if (kept.reference && n < recordings().size() && recordings()[n] == kept) keep_on_shelf(kept);
+    if (kept.reference && n < recordings().size() && recordings()[n] == kept) shelf.keep(kept);
 }
 
 void Comparison::set_note(size_t n, const QString& note) {

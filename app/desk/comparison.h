@@ -7,7 +7,8 @@
 #include <array>
 #include <map>
 
-#include "app/desk/mix_watch.h"
+#include "app/desk/compared_spectra.h"
+#include "app/desk/reference_shelf.h"
 #include "core/compare/match.h"
 #include "core/compare/third_octaves.h"
 #include "core/session/session_file.h"
@@ -18,6 +19,9 @@ class Comparison : public QObject {
     Q_OBJECT
   public:
     Comparison(Document& document, Player& player, MixWatch& mix, QObject* parent = nullptr);
+
+    ReferenceShelf shelf;
+    ComparedSpectra spectra;
 
     const std::vector<Recording>& recordings() const { return document_.session().recordings; }
     /// What is known of a recording: figures once it is read, or why it cannot be.
@@ -35,23 +39,10 @@ class Comparison : public QObject {
     /// What the mix and all recordings are lowered by for the ear, dB, so that none of them is turned up beyond 0 dBTP.
     double lower_db() const { return lower_db_; }
 
-    /// Of what spectra are: all of it; the passages that stand against each other where the song is (the tied ones,
-    /// else the section or loop there); the last second, as it plays.
-    enum class Scope { whole, passage, live };
-    Scope scope() const { return scope_; }
-    void set_scope(Scope scope);
-    /// By third octaves; absent while it is found out.
-    const std::optional<ThirdOctaves>& mix_spectrum() const {
-        return scope_ == Scope::whole ? mix_spectrum_ : scoped_mix_;
-    }
-    const ThirdOctaves* spectrum(size_t n) const;
     /// The passage of the song that a scope of passages means now.
     std::pair<double, double> passage_s() const;
     /// K-weighted power of the mix every 100 ms, as it was last known.
     const std::vector<double>& mix_hops() const { return mix_hops_; }
-    /// The mix beside these recordings, as far as they are known.
-    std::vector<BandDifference> differences(const std::vector<size_t>& from) const;
-
     /// Hears a recording in the mix's place; none: the mix.
     void hear(std::optional<size_t> n);
     std::optional<size_t> heard() const;
@@ -79,10 +70,8 @@ class Comparison : public QObject {
     /// The session as it was at a print, or why it cannot be had.
     Result<Session> session_then(size_t n) const;
 
-    /// The user's references of all sessions.
-    const std::vector<Recording>& shelf() const { return shelf_; }
+    /// A reference of the shelf into the session.
     void take_from_shelf(size_t n);
-    void drop_from_shelf(size_t n);
     /// Recordings are read only while somebody compares: while they are shown, or after one was asked for by key.
     void show(bool shown);
     /// Back to the mix as it is; nothing is lowered any more unless recordings are shown.
@@ -104,15 +93,6 @@ class Comparison : public QObject {
     void follow_place();
     /// Of each recording where it starts, its match and the peak that it then has; the last two in steps of half a dB.
     std::vector<std::array<double, 3>> places_now() const;
-    void keep_on_shelf(const Recording& reference);
-    /// As it lies on the disk now: another window may have changed it.  False, and told, when it cannot be read; it is
-    /// not written over then.
-    bool read_shelf_again();
-    void write_shelf_back();
-    /// The mix's spectrum follows its figures.
-    void look_at_mix();
-    /// Spectra of a passage or of the last second follow the place in the song.
-    void look_at_scope();
     Document& document_;
     Player& player_;
     MixWatch& mix_;
@@ -125,18 +105,6 @@ class Comparison : public QObject {
     double lower_db_ = 0.0;
     std::vector<std::array<double, 3>> sent_;  ///< places_now() as the player has them
     std::map<fs::path, QDateTime> heard_at_;   ///< references
-    std::vector<Recording> shelf_;
-    std::optional<ThirdOctaves> mix_spectrum_;
-    Level spectrum_lufs_;  ///< the loudness of that mix, which a moment after an edit is the one before
-    PlanPtr spectrum_of_;  ///< the mix that it is of, or is being found out of
-    std::shared_ptr<Progress> looking_ = std::make_shared<Progress>();
-    Scope scope_ = Scope::whole;
-    std::optional<ThirdOctaves> scoped_mix_;
-    std::map<fs::path, ThirdOctaves> scoped_;
-    /// What they were asked of: the mix, a time of it and its passage; and whether an answer is on its way.
-    std::tuple<PlanPtr, double, double> scoped_of_{};
-    bool scoping_ = false;
-    QTimer scope_timer_;
     bool blind_ = false;
     std::vector<Recording> blind_among_;
     bool wanted_ = false, shown_ = false;

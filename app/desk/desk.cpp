@@ -56,11 +56,11 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     });
     connect(&work_.view, &ViewState::folds_changed, this, &Desk::rebuild);
     connect(&work_.view, &ViewState::clip_chosen, this, &Desk::refresh);
-    for (const auto signal : {&ViewState::ghosts_changed, &ViewState::field_changed})
-        connect(&work_.view, signal, this, &Desk::refresh);
+    for (const auto signal : {&BalanceView::ghosts_changed, &BalanceView::field_changed})
+        connect(&work_.view.balance, signal, this, &Desk::refresh);
     connect(&work_.mix, &MixWatch::audibility_changed, this, &Desk::refresh);
     connect(&work_.player, &Player::hearing_changed, this, &Desk::refresh);
-    connect(&work_.view, &ViewState::balance_page_changed, this, [this] {
+    connect(&work_.view.balance, &BalanceView::page_changed, this, [this] {
         if (panel_ && station_) panel_->setVisible(station_->panel_shown(work_) && !rows_.empty());
     });
     scroll_->installEventFilter(this);
@@ -197,9 +197,11 @@ void Desk::show_drop(int global_y) {
     const TrackId before = row_below(global_y);
     const RowHead* below = head_of(before);
     const QWidget* last = rows_.empty() ? nullptr : rows_.back().head;
-    const int y = below  ? below->mapTo(content_, QPoint(0, 0)).y()
-                  : last ? last->mapTo(content_, QPoint(0, last->height())).y()
-                         : 0;
+    int y = 0;
+    if (below)
+        y = below->mapTo(content_, QPoint(0, 0)).y();
+    else if (last)
+        y = last->mapTo(content_, QPoint(0, last->height())).y();
     drop_line_->setStyleSheet("background: " + theme().accent.name());
     drop_line_->setGeometry(0, y - 1, content_->width(), 3);
     drop_line_->raise();

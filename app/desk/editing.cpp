@@ -246,7 +246,7 @@ MaterialPtr Editing::shaped(TrackId row) const {
 void Editing::move_processor(TrackId row, size_t from, size_t to) {
     const Chain* chain = work_.document.session().chain_of(row);
     if (!chain || from >= chain->size() || to >= chain->size() || from == to) return;
-    work_.view.shape_place = to;
+    work_.view.shape.place = to;
     set_chains({row}, tr("Move a processor"), [from, to](Chain& c) {
         const auto at = [&c](size_t n) { return c.begin() + static_cast<std::ptrdiff_t>(n); };
         if (from < to)

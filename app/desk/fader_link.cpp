@@ -173,7 +173,7 @@ void FaderLink::moved(const FaderMove& move) {
 }
 
 void FaderLink::set(const Target& t, double position) {
-    work_.view.touched(t.row, t.parameter);
+    work_.view.ride.touch(t.row, t.parameter);
     if (work_.writing.writes(t.row)) {
         double value = value_at_position(t.parameter, position);
         if (t.parameter == Parameter::level) {

@@ -123,9 +123,11 @@ void Lane::wheelEvent(QWheelEvent* event) {
 
 void Lane::keyPressEvent(QKeyEvent* event) {
     if (key(event)) return;
-    const double step = event->modifiers() & Qt::ShiftModifier     ? 0.1
-                        : event->modifiers() & Qt::ControlModifier ? 3.0
-                                                                   : 1.0;
+    double step = 1.0;
+    if (event->modifiers() & Qt::ShiftModifier)
+        step = 0.1;
+    else if (event->modifiers() & Qt::ControlModifier)
+        step = 3.0;
     switch (event->key()) {
         case Qt::Key_Right:
             nudge(step, 0);

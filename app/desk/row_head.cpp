@@ -252,7 +252,8 @@ void RowHead::add_channels(QMenu* menu) {
     const Track& t = *work_.document.track(id_);
     const MaterialPtr material = work_.materials.of(*work_.document.track(id_));
     QMenu* channels = menu->addMenu(tr("Channels"));
-    const int recorded = material ? (material->origin().right ? 2 : material->origin().media.channels) : 1;
+    int recorded = material ? material->origin().media.channels : 1;
+    if (material && material->origin().right) recorded = 2;
     const auto channel = [&](const QString& text, Channels way, int n) {
         add_setting(channels, text, t.source.channels == way && (way != Channels::one || t.source.channel == n),
                     tr("Channels: %1").arg(text), [way, n](Track& track) {
@@ -264,10 +265,9 @@ void RowHead::add_channels(QMenu* menu) {
     if (recorded >= 2) {
         channel(tr("sides swapped"), Channels::swapped, 0);
         channel(tr("mono: both sides"), Channels::mono, 0);
+        const QString sides[] = {tr("left side alone"), tr("right side alone")};
         for (int n = 0; n < recorded; ++n)
-            channel(recorded == 2 ? (n == 0 ? tr("left side alone") : tr("right side alone"))
-                                  : tr("channel %1 alone").arg(n + 1),
-                    Channels::one, n);
+            channel(recorded == 2 ? sides[n] : tr("channel %1 alone").arg(n + 1), Channels::one, n);
     }
     if (recorded > 1 && t.source.right_file.empty())
         add_entry(channels, tr("split into %n mono tracks", nullptr, recorded), [this, recorded] {

@@ -31,13 +31,12 @@ void TimeView::zoom(double factor, double around_s) {
     show(around_s - share * length, around_s + (1.0 - share) * length);
 }
 
-ViewState::ViewState(Document& document) : document_(document) {
+ViewState::ViewState(Document& document) : shape(document), ride(document), document_(document) {
     connect(&document, &Document::selection_changed, this, [this] {
-        show_shape_of({});
-        if (!ride.row) return;
-        ride.row.reset();
-        emit ride_view_changed();
+        shape.show({});
+        ride.leave_row();
     });
+    connect(&ride, &RideView::hint, this, &ViewState::hint);
 }
 
 void ViewState::toggle_fold(Family family) {
@@ -45,16 +44,16 @@ void ViewState::toggle_fold(Family family) {
     emit folds_changed();
 }
 
-void ViewState::show_shape_of(std::optional<TrackId> bus) {
-    if (bus == shape_bus_) return;
-    shape_bus_ = bus;
-    emit shape_row_changed();
+void ShapeView::show(std::optional<TrackId> bus) {
+    if (bus == bus_) return;
+    bus_ = bus;
+    emit row_changed();
 }
 
-void ViewState::show_chain_ghosts(std::map<TrackId, Chain> ghosts) {
-    if (ghosts.empty() && chain_ghosts_.empty()) return;
-    chain_ghosts_ = std::move(ghosts);
-    emit chain_ghosts_changed();
+void ShapeView::show_ghosts(std::map<TrackId, Chain> ghosts) {
+    if (ghosts.empty() && ghosts_.empty()) return;
+    ghosts_ = std::move(ghosts);
+    emit ghosts_changed();
 }
 
 void ViewState::show_panel(bool on) {
@@ -72,35 +71,42 @@ void ViewState::choose_clip(TrackId id, size_t clip) {
     emit clip_chosen();
 }
 
-void ViewState::show_ghosts(Ghosts ghosts) {
+void BalanceView::show_ghosts(Ghosts ghosts) {
     if (ghosts == ghosts_) return;
     ghosts_ = std::move(ghosts);
     emit ghosts_changed();
 }
 
-void ViewState::show_balance_page(BalancePage page) {
-    balance_page = page == balance_page ? BalancePage::none : page;
-    if (balance_page != BalancePage::headroom) show_ghosts({});
-    emit balance_page_changed();
+void BalanceView::show_page(Page wanted) {
+    page = wanted == page ? Page::none : wanted;
+    if (page != Page::headroom) show_ghosts({});
+    emit page_changed();
 }
 
-void ViewState::show_field(bool on) {
+void BalanceView::show_field(bool on) {
     field_shown = on;
     emit field_changed();
 }
 
-void ViewState::show_ride(RideView view) {
-    if (std::find(view.open.begin(), view.open.end(), view.parameter) == view.open.end()) view.open = {view.parameter};
-    ride = std::move(view);
-    emit ride_view_changed();
+void RideView::show(Shown wanted) {
+    if (std::find(wanted.open.begin(), wanted.open.end(), wanted.parameter) == wanted.open.end())
+        wanted.open = {wanted.parameter};
+    shown = std::move(wanted);
+    emit changed();
 }
 
-void ViewState::touched(TrackId row, Parameter parameter) {
-    if (ride_row() == row && ride.parameter == parameter) return;
-    RideView view = ride;
-    view.parameter = parameter;
+void RideView::leave_row() {
+    if (!shown.row) return;
+    shown.row.reset();
+    emit changed();
+}
+
+void RideView::touch(TrackId row, Parameter parameter) {
+    if (this->row() == row && shown.parameter == parameter) return;
+    Shown wanted = shown;
+    wanted.parameter = parameter;
     if (document_.track(row)) {
-        view.row.reset();
+        wanted.row.reset();
         if (document_.focused() != row) {
             if (document_.is_selected(row))
                 document_.select(document_.selected(), row);
@@ -108,9 +114,9 @@ void ViewState::touched(TrackId row, Parameter parameter) {
                 document_.select_only(row);
         }
     } else {
-        view.row = row;
+        wanted.row = row;
     }
-    show_ride(std::move(view));
+    show(std::move(wanted));
     const Send* send = find_send(document_.session(), row, parameter.send());
     const QString what =
         send ? tr("%1 of the send to %2")
@@ -119,14 +125,14 @@ void ViewState::touched(TrackId row, Parameter parameter) {
     emit hint(tr("%1 of %2: its ride is shown.").arg(what, QString::fromStdString(document_.session().name_of(row))));
 }
 
-void ViewState::show_compare_page(ComparePage page) {
-    compare_page = page;
-    emit compare_view_changed();
+void CompareView::show_page(Page wanted) {
+    page = wanted;
+    emit changed();
 }
 
-void ViewState::choose_compare_band(std::optional<int> band) {
-    compare_band = band;
-    emit compare_view_changed();
+void CompareView::choose_band(std::optional<int> wanted) {
+    band = wanted;
+    emit changed();
 }
 
 }  // namespace isotonus

@@ -28,12 +28,116 @@ class TimeView : public QObject {
     double from_s_ = 0.0, to_s_ = 1.0, song_s_ = 1.0;
 };
 
+/// Of Balance: what stands below its tracks, proposals on its faders, a build-up that is under way.
+class BalanceView : public QObject {
+    Q_OBJECT
+  public:
+    enum class Page { none, headroom, build_up, cover, mono, picture };
+    Page page = Page::none;
+    /// The page that is shown already is closed.
+    void show_page(Page wanted);
+    /// The field instead of lanes.
+    bool field_shown = false;
+    void show_field(bool on);
+
+    /// Where faders would go: drawn as ghosts of their blades.
+    using Ghosts = std::map<TrackId, double>;
+    const Ghosts& ghosts() const { return ghosts_; }
+    void show_ghosts(Ghosts ghosts);
+
+    /// It goes on whatever station is shown.
+    struct BuildUp {
+        std::vector<TrackId> tracks;  ///< in order; empty: none is under way
+        std::map<TrackId, bool> mutes_before;
+        std::map<TrackId, double> faders_before;
+        size_t step = 0, begun = 0;  ///< where it is; how many tracks came in so far
+        bool from_silence = false;
+    } build_up;
+
+  signals:
+    void page_changed();
+    void field_changed();
+    void ghosts_changed();
+
+  private:
+    Ghosts ghosts_;
+};
+
+/// Of Compare: its page, and the third octave that its tracks are asked about.
+class CompareView : public QObject {
+    Q_OBJECT
+  public:
+    enum class Page { frequencies, loudness, width, changes, notes, blind, done };
+    Page page = Page::frequencies;
+    std::optional<int> band;
+    void show_page(Page wanted);
+    void choose_band(std::optional<int> wanted);
+
+  signals:
+    void changed();
+};
+
+/// Of Shape: whose chain its bench shows, and which processor of it.
+class ShapeView : public QObject {
+    Q_OBJECT
+  public:
+    explicit ShapeView(Document& document) : document_(document) {}
+    size_t place = 0;  ///< of the processor in the chain
+    /// A bus when one was chosen, else the focused track.
+    TrackId row() const { return bus_.value_or(document_.focused()); }
+    void show(std::optional<TrackId> bus);
+    /// Chains that were advised and not taken yet, by channel.
+    const std::map<TrackId, Chain>& ghosts() const { return ghosts_; }
+    void show_ghosts(std::map<TrackId, Chain> ghosts);
+
+  signals:
+    void row_changed();
+    void ghosts_changed();
+
+  private:
+    Document& document_;
+    std::optional<TrackId> bus_;
+    std::map<TrackId, Chain> ghosts_;
+};
+
+/// Of Ride: whose rides its bench shows, and which.
+class RideView : public QObject {
+    Q_OBJECT
+  public:
+    explicit RideView(Document& document) : document_(document) {}
+    struct Shown {
+        Parameter parameter = Parameter::level;         ///< what the tools work on
+        std::vector<Parameter> open{Parameter::level};  ///< its lanes, one below the other
+        bool family = false;                            ///< instead: this parameter of all rows of the row's family
+        std::optional<TrackId> row;  ///< a bus, a control group or the main output; else the focused track
+    } shown;
+    TrackId row() const { return shown.row.value_or(document_.focused()); }
+    void show(Shown wanted);
+    /// The focused track again.
+    void leave_row();
+    /// A control was moved: its lane comes up.
+    void touch(TrackId row, Parameter parameter);
+    /// Points that were copied, to paste elsewhere.
+    Curve clip;
+
+  signals:
+    void changed();
+    void hint(const QString& sentence);
+
+  private:
+    Document& document_;
+};
+
 class ViewState : public QObject {
     Q_OBJECT
   public:
     explicit ViewState(Document& document);
 
     TimeView time;
+    BalanceView balance;
+    CompareView compare;
+    ShapeView shape;
+    RideView ride;
 
     /// A time on the grid, when snapping is on and the song has a tempo.
     bool snapping = true;
@@ -54,80 +158,17 @@ class ViewState : public QObject {
     std::optional<size_t> chosen_clip(TrackId id) const;
     void choose_clip(TrackId id, size_t clip);
 
-    /// Where faders would go: drawn as ghosts of their blades.
-    using Ghosts = std::map<TrackId, double>;
-    const Ghosts& ghosts() const { return ghosts_; }
-    void show_ghosts(Ghosts ghosts);
-
-    /// What stands below the rows of Balance.
-    enum class BalancePage { none, headroom, build_up, cover, mono, picture };
-    BalancePage balance_page = BalancePage::none;
-    /// The page that is shown already is closed.
-    void show_balance_page(BalancePage page);
-    /// Balance shows the field instead of lanes.
-    bool field_shown = false;
-    void show_field(bool on);
-
-    /// What the panel of Compare shows, and the third octave that its rows are asked about.
-    enum class ComparePage { frequencies, loudness, width, changes, notes, blind, done };
-    ComparePage compare_page = ComparePage::frequencies;
-    std::optional<int> compare_band;
-    void show_compare_page(ComparePage page);
-    void choose_compare_band(std::optional<int> band);
-
-    /// The processor of the chosen row that the bench of Shape shows, by place.
-    size_t shape_place = 0;
-    /// The row that the bench shows: a bus when one was chosen, else the focused track.
-    TrackId shape_row() const { return shape_bus_.value_or(document_.focused()); }
-    void show_shape_of(std::optional<TrackId> bus);
-    /// Chains that were advised and not taken yet, by row.
-    const std::map<TrackId, Chain>& chain_ghosts() const { return chain_ghosts_; }
-    void show_chain_ghosts(std::map<TrackId, Chain> ghosts);
-
-    /// A build-up that is under way, whatever station is shown.
-    struct BuildUp {
-        std::vector<TrackId> tracks;  ///< in order; empty: none is under way
-        std::map<TrackId, bool> mutes_before;
-        std::map<TrackId, double> faders_before;
-        size_t step = 0, begun = 0;  ///< where it is; how many tracks came in so far
-        bool from_silence = false;
-    } build_up;
-
-    /// What the panel of Ride shows.
-    struct RideView {
-        Parameter parameter = Parameter::level;         ///< what the tools work on
-        std::vector<Parameter> open{Parameter::level};  ///< its lanes, one below the other
-        bool family = false;                            ///< instead: this parameter of all rows of the row's family
-        std::optional<TrackId> row;  ///< a bus, a control group or the main output; else the focused track
-    } ride;
-    TrackId ride_row() const { return ride.row.value_or(document_.focused()); }
-    void show_ride(RideView view);
-    /// A control was moved: its lane comes up.
-    void touched(TrackId row, Parameter parameter);
-    /// Points that were copied, to paste elsewhere.
-    Curve ride_clip;
-
   signals:
     /// What the pointer is on, or what a gesture did, in a sentence.
     void hint(const QString& sentence);
     void folds_changed();
-    void ghosts_changed();
-    void shape_row_changed();
-    void chain_ghosts_changed();
-    void ride_view_changed();
-    void balance_page_changed();
-    void compare_view_changed();
     void station_wanted(int station);
-    void field_changed();
     void clip_chosen();
     void panel_shown(bool on);
 
   private:
     Document& document_;
     std::set<Family> folded_;
-    Ghosts ghosts_;
-    std::optional<TrackId> shape_bus_;
-    std::map<TrackId, Chain> chain_ghosts_;
     TrackId clip_track_ = 0;
     size_t clip_ = 0;
 };

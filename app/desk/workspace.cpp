@@ -18,7 +18,7 @@ Workspace::Workspace()
       audition(*this),
       faders(*this) {
     connect(&faders, &FaderLink::message, &view, &ViewState::hint);
-    connect(&view, &ViewState::balance_page_changed, this, &Workspace::follow_balance_page);
+    connect(&view.balance, &BalanceView::page_changed, this, &Workspace::follow_balance_page);
     const auto song_changed = [this] { view.time.set_song(song_s()); };
     connect(&player, &Player::plan_changed, this, song_changed);
     connect(&materials, &Materials::changed, this, song_changed);
@@ -46,10 +46,10 @@ double Workspace::song_s() const {
 
 /// Only what is looked at is computed.
 void Workspace::follow_balance_page() {
-    using Page = ViewState::BalancePage;
-    mix.want_plan(view.balance_page == Page::headroom);
-    if (view.balance_page == Page::cover) mix.want_audibility(true);
-    mix.want_figures(view.balance_page == Page::mono);
+    using Page = BalanceView::Page;
+    mix.want_plan(view.balance.page == Page::headroom);
+    if (view.balance.page == Page::cover) mix.want_audibility(true);
+    mix.want_figures(view.balance.page == Page::mono);
 }
 
 }  // namespace isotonus

@@ -135,9 +135,13 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
     int x = 8;
     if (!low) {
         const SoundInfo& source = m->origin().media.source;
-        const QString bits = source.bits == 0  ? tr("lossy")
-                             : source.floating ? tr("%1 bit float").arg(source.bits)
-                                               : tr("%1 bit").arg(source.bits);
+        QString bits;
+        if (source.bits == 0)
+            bits = tr("lossy");
+        else if (source.floating)
+            bits = tr("%1 bit float").arg(source.bits);
+        else
+            bits = tr("%1 bit").arg(source.bits);
         QString facts =
             tr("%1 · %2 kHz · %3 · peak %4")
                 .arg(bits)

@@ -34,15 +34,27 @@ QString group_title(CheckGroup group) {
 
 bool has_figure(const Check& c) { return !c.unit.empty() && c.measured; }
 
+/// What does not pass comes first, then what has a figure.
+int rank_of(const Check& c) {
+    if (!c.passed) return c.notice ? 1 : 0;
+    return has_figure(c) ? 2 : 3;
+}
+
 QString figure_text(const Check& c, double value) {
     if (c.unit == "share") return CheckList::tr("%1 %").arg(value * 100.0, 0, 'f', 2);
     if (c.unit == "s") return CheckList::tr("%1 s").arg(value, 0, 'f', 1);
     return db_text(value, c.unit.c_str(), c.unit.starts_with("dB") && c.unit != "dB" && value > 0.0);
 }
 
-QString mark_of(const Check& c) { return c.passed ? QString(QChar(0x2713)) : c.notice ? "!" : QString(QChar(0x2717)); }
+QString mark_of(const Check& c) {
+    if (c.passed) return QString(QChar(0x2713));
+    return c.notice ? QString("!") : QString(QChar(0x2717));
+}
 
-QColor colour_of(const Check& c) { return c.passed ? theme().ink : c.notice ? theme().above : theme().clipped; }
+QColor colour_of(const Check& c) {
+    if (c.passed) return theme().ink;
+    return c.notice ? theme().above : theme().clipped;
+}
 
 /// Where a figure stands on its gauge, 0 to 1; the limit is at two thirds.
 double gauge_place(const Check& c) {
@@ -182,11 +194,10 @@ void CheckList::show_checks(const std::vector<Check>& checks) {
         head->setData(group_role, static_cast<int>(g));
         head->setFlags(Qt::NoItemFlags);
         int rest = 0;
-        // What does not pass comes first, then what has a figure.
         for (const int rank : {0, 1, 2, 3})
             for (size_t n = 0; n < checks_.size(); ++n) {
                 const Check& c = checks_[n];
-                if (c.group != group || (!c.passed ? c.notice ? 1 : 0 : has_figure(c) ? 2 : 3) != rank) continue;
+                if (c.group != group || rank_of(c) != rank) continue;
                 auto* item = new QListWidgetItem(mark_of(c) + "  " + with_true_minus(c.text), this);
                 item->setData(check_role, static_cast<int>(n));
                 item->setToolTip(QString::fromStdString(c.why));

@@ -68,8 +68,8 @@ ExportForm::ExportForm(Workspace& work, QWidget* parent) : QWidget(parent), work
         show_main_chain();
     });
     const char* home = std::getenv("HOME");
-    const fs::path folder =
-        work_.document.path() ? work_.document.path()->parent_path() : fs::path(home ? home : "/tmp");
+    fs::path folder = home ? home : "/tmp";
+    if (work_.document.path()) folder = work_.document.path()->parent_path();
     file_->setText(to_qt(folder / (work_.document.name().toStdString() + " mix.wav")));
     fill_ranges();
     fill_as_kept();

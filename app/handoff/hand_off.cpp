@@ -50,9 +50,10 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
         if (t.rides.any()) words << tr("ridden");
         if (t.polarity_inverted) words << tr("polarity inverted");
     } else {
-        words << (heard                                                           ? tr("silent")
-                  : std::isinf(t.fader_db) && work_.document.session().is_open(t) ? tr("fader off")
-                                                                                  : value_text());
+        const bool off = std::isinf(t.fader_db) && work_.document.session().is_open(t);
+        QString why = off ? tr("fader off") : value_text();
+        if (heard) why = tr("silent");
+        words << why;
     }
     for (const Finding& finding : work_.materials.findings(t))
         if (finding.fault && heard) words << with_true_minus(finding.text);
@@ -222,16 +223,19 @@ void HandOffPanel::show_docket() {
     for (const PlannedFile& f : files) {
         bytes += f.bytes.value_or(0);
         all_known = all_known && f.bytes && d.type != FileType::flac;
+        QString size(QChar(0x2013));
+        if (f.bytes) size = d.type == FileType::flac ? tr("below %1").arg(size_text(*f.bytes)) : size_text(*f.bytes);
         put(row++, to_qt(f.file.filename()), time_text(f.duration_s) + (d.tail && !d.excerpts.empty() ? " +" : ""),
-            !f.bytes                   ? QString(QChar(0x2013))
-            : d.type == FileType::flac ? tr("below %1").arg(size_text(*f.bytes))
-                                       : size_text(*f.bytes));
+            size);
     }
     for (const fs::path& paper : papers) put(row++, to_qt(paper.filename()), {}, {});
     const QString into = to_qt(d.folder);
-    docket_sum_->setText(files.empty() ? tr("no files: every track is muted")
-                         : all_known   ? tr("%n file(s), %1", nullptr, row).arg(size_text(bytes))
-                                       : tr("%n file(s)", nullptr, row));
+    if (files.empty())
+        docket_sum_->setText(tr("no files: every track is muted"));
+    else if (all_known)
+        docket_sum_->setText(tr("%n file(s), %1", nullptr, row).arg(size_text(bytes)));
+    else
+        docket_sum_->setText(tr("%n file(s)", nullptr, row));
     docket_sum_->setToolTip(into);
 }
 
@@ -319,9 +323,10 @@ void HandOffPanel::show_checks() {
     const auto fail = std::count_if(all.begin(), all.end(), [](const Check& c) { return !c.passed && !c.notice; });
     const auto notices = std::count_if(all.begin(), all.end(), [](const Check& c) { return !c.passed && c.notice; });
     const QString worth = tr("%n worth a look", nullptr, static_cast<int>(notices));
-    told_->setText(fail > 0      ? tr("%n to mend", nullptr, static_cast<int>(fail)) + ", " + worth
-                   : notices > 0 ? tr("nothing to mend") + ", " + worth
-                                 : tr("all pass"));
+    if (fail > 0)
+        told_->setText(tr("%n to mend", nullptr, static_cast<int>(fail)) + ", " + worth);
+    else
+        told_->setText(notices > 0 ? tr("nothing to mend") + ", " + worth : tr("all pass"));
 }
 
 void HandOffPanel::look_into_overs() {
@@ -371,7 +376,8 @@ void HandOffPanel::show_queue() {
         progress_timer_.start();
     else
         progress_timer_.stop();
-    bar_->setValue(q.busy() ? static_cast<int>(q.fraction() * 1000.0) : q.last_words().isEmpty() ? 0 : 1000);
+    const double ended = q.last_words().isEmpty() ? 0.0 : 1.0;
+    bar_->setValue(static_cast<int>((q.busy() ? q.fraction() : ended) * 1000.0));
     QString text = q.last_words();
     if (q.busy())
         text = (q.waiting() > 0 ? tr("Exporting; %n more wait(s)…", nullptr, static_cast<int>(q.waiting()))

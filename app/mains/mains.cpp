@@ -13,13 +13,17 @@
 namespace isotonus {
 
 namespace {
+
+QString correlation_text(double correlation) {
+    return QString(correlation < 0.0 ? QChar(0x2212) : QChar('+')) + QString::number(std::fabs(correlation), 'f', 2);
+}
 Ruler main_ruler(int width) { return Ruler::fader(12.0, width - 12.0); }
 }  // namespace
 
 MainFader::MainFader(Workspace& work, QWidget* parent) : Lane(work, 0, parent) { setObjectName("mainFader"); }
 
 void MainFader::move_to(double db, uint64_t gesture) {
-    work_.view.touched(main_output, Parameter::level);
+    work_.view.ride.touch(main_output, Parameter::level);
     if (work_.writing.writes(main_output)) {
         const double value =
             std::clamp(std::isinf(db) ? ride_min_db : db - work_.edits.fader_db(main_output), ride_min_db, ride_max_db);
@@ -403,16 +407,25 @@ void Mains::paint_song_peak(QPainter& painter) {
     const bool before = work_.materials.shaping();
     const double db = before ? work_.mix.at_most_dbfs().value_or(*peak->dbfs) : *peak->dbfs;
     const bool over = db > sheet.mains_high_dbfs, under = db < sheet.mains_low_dbfs;
-    const QColor colour = db > 0.0 ? theme().clipped : over ? theme().above : under ? theme().below : theme().inside;
+    QColor colour = theme().inside;
+    if (db > 0.0)
+        colour = theme().clipped;
+    else if (over)
+        colour = theme().above;
+    else if (under)
+        colour = theme().below;
     painter.setPen(before ? theme().faint : theme().ink);
     painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter, db_text(db, "dBFS", true));
     painter.fillRect(16, 58, width() - 32, 4, colour);
     if (over) painter.fillRect(width() - 40, 54, 24, 4, colour);  // the raised notch
     painter.setFont(lettering(13));
-    const QString words = db > 0.0 ? tr("clips: %1 above").arg(db_text(db - sheet.mains_high_dbfs))
-                          : over   ? tr("%1 above its window").arg(db_text(db - sheet.mains_high_dbfs))
-                          : under  ? tr("%1 below its window").arg(db_text(sheet.mains_low_dbfs - db))
-                                   : tr("in its window");
+    QString words = tr("in its window");
+    if (db > 0.0)
+        words = tr("clips: %1 above").arg(db_text(db - sheet.mains_high_dbfs));
+    else if (over)
+        words = tr("%1 above its window").arg(db_text(db - sheet.mains_high_dbfs));
+    else if (under)
+        words = tr("%1 below its window").arg(db_text(sheet.mains_low_dbfs - db));
     write_in(painter, QRect(16, 66, width() - 24, 18), words);
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
@@ -484,9 +497,7 @@ void Mains::paint_figures(QPainter& painter) {
         {tr("programme"), or_dash(meters.main_programme_db)},
         {tr("short term"), level_text(live.short_term_lufs(), "LUFS")},
         {tr("integrated"), level_text(live.integrated_lufs(), "LUFS")},
-        {tr("correlation"), correlation ? QString(*correlation < 0.0 ? QChar(0x2212) : QChar('+')) +
-                                              QString::number(std::fabs(*correlation), 'f', 2)
-                                        : QString(QChar(0x2013))}};
+        {tr("correlation"), correlation ? correlation_text(*correlation) : QString(QChar(0x2013))}};
     const int step = std::min(40, area.height() / 7);
     int y = area.top();
     for (const auto& [what, figure] : lines) {

@@ -33,14 +33,14 @@ RidePanel::RidePanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
         const Parameter parameter = known.value_or(Parameter::level);
         show_list(false);
         if (work_.document.track(row)) work_.document.select_only(row);
-        ViewState::RideView view = work_.view.ride;
+        RideView::Shown view = work_.view.ride.shown;
         view.parameter = parameter;
         view.family = false;
         view.row = work_.document.track(row) ? std::nullopt : std::optional<TrackId>(row);
-        work_.view.show_ride(std::move(view));
+        work_.view.ride.show(std::move(view));
     });
     make_tools();
-    connect(&work_.view, &ViewState::ride_view_changed, this, &RidePanel::follow);
+    connect(&work_.view.ride, &RideView::changed, this, &RidePanel::follow);
     connect(&work_.document, &Document::selection_changed, this, &RidePanel::follow);
     connect(&work_.document, &Document::session_changed, this, &RidePanel::follow);
     connect(&work_.writing, &Writing::changed, this, &RidePanel::refresh);
@@ -151,7 +151,7 @@ void RidePanel::make_tools() {
             if (QApplication::keyboardModifiers() & Qt::ControlModifier)
                 work_.writing.set_mode_for_all(mode);
             else
-                work_.writing.set_mode(work_.view.ride_row(), mode);
+                work_.writing.set_mode(work_.view.ride.row(), mode);
         });
     }
     tools.caption(tr("what is drawn"));
@@ -177,9 +177,9 @@ void RidePanel::make_tools() {
     tools.end();
     family_ = tools.add_switch("rideFamily", tr("family"), tr("This lane of all rows of the family."));
     connect(family_, &QToolButton::clicked, this, [this](bool on) {
-        ViewState::RideView view = work_.view.ride;
+        RideView::Shown view = work_.view.ride.shown;
         view.family = on;
-        work_.view.show_ride(std::move(view));
+        work_.view.ride.show(std::move(view));
     });
     bypass_ = tools.add_switch("rideBypass", tr("bypass"),
                                tr("As if this row had no rides, to compare; with Ctrl all rows."));
@@ -291,7 +291,7 @@ QMenu* RidePanel::make_more() {
     menu->addSeparator();
     item("faderBox", tr("Simulated fader box"), [this] { FaderBoxWindow::show_for(work_, window()); });
     item("faderLearn", tr("Learn: the next fader moves this"), [this] {
-        work_.faders.learn({work_.view.ride_row(), work_.view.ride.parameter});
+        work_.faders.learn({work_.view.ride.row(), work_.view.ride.shown.parameter});
     });
     QMenu* devices = menu->addMenu(tr("Faders over MIDI"));
     connect(devices, &QMenu::aboutToShow, this, [this, devices] {
@@ -311,17 +311,17 @@ RideEditor& RidePanel::active() const {
     for (RideEditor* lane : lanes_)
         if (lane->hasFocus()) return *lane;
     for (RideEditor* lane : lanes_)
-        if (lane->row() == work_.view.ride_row() && lane->parameter() == work_.view.ride.parameter) return *lane;
+        if (lane->row() == work_.view.ride.row() && lane->parameter() == work_.view.ride.shown.parameter) return *lane;
     return *lanes_.front();
 }
 
 QString RidePanel::row_name() const {
-    return QString::fromStdString(work_.document.session().name_of(work_.view.ride_row()));
+    return QString::fromStdString(work_.document.session().name_of(work_.view.ride.row()));
 }
 
 void RidePanel::choose(Parameter parameter, bool add) {
-    ViewState::RideView view = work_.view.ride;
-    if (!can_be_ridden(work_.document.session().row_kind(work_.view.ride_row()), parameter)) {
+    RideView::Shown view = work_.view.ride.shown;
+    if (!can_be_ridden(work_.document.session().row_kind(work_.view.ride.row()), parameter)) {
         emit work_.view.hint(tr("A control group has a level and a mute to ride."));
         refresh();
         return;
@@ -336,21 +336,21 @@ void RidePanel::choose(Parameter parameter, bool add) {
         view.open.push_back(parameter);
     }
     view.parameter = parameter;
-    work_.view.show_ride(std::move(view));
+    work_.view.ride.show(std::move(view));
 }
 
 void RidePanel::follow() {
     const Session& session = work_.document.session();
     std::vector<std::pair<TrackId, Parameter>> wanted;
-    const TrackId row = work_.view.ride_row();
+    const TrackId row = work_.view.ride.row();
     const Track* t = session.find(row);
-    if (work_.view.ride.family && t) {
+    if (work_.view.ride.shown.family && t) {
         const Family family = work_.materials.family(*t);
         for (const auto& other : session.tracks)
             if (work_.materials.family(*other) == family && wanted.size() < 8)
-                wanted.emplace_back(other->id, work_.view.ride.parameter);
+                wanted.emplace_back(other->id, work_.view.ride.shown.parameter);
     } else {
-        for (const Parameter p : work_.view.ride.open)
+        for (const Parameter p : work_.view.ride.shown.open)
             if (is_in_use(session, row, p)) wanted.emplace_back(row, p);
     }
     if (wanted.empty()) wanted.emplace_back(row, Parameter::level);
@@ -381,13 +381,13 @@ void RidePanel::place_lanes() {
 
 void RidePanel::refresh() {
     const Session& session = work_.document.session();
-    const TrackId row = work_.view.ride_row();
+    const TrackId row = work_.view.ride.row();
     const Rides* rides = session.rides_of(row);
     const Track* t = session.find(row);
     const bool apart = t && t->sides_apart;
     for (const Parameter p : parameters()) {
         QToolButton* b = parameters_[p];
-        const auto& open = work_.view.ride.open;
+        const auto& open = work_.view.ride.shown.open;
         b->setChecked(std::find(open.begin(), open.end(), p) != open.end());
         // Sides that are placed apart have a pan each in place of pan and width.
         b->setVisible(is_in_use(session, row, p) || (p != Parameter::left_pan && p != Parameter::right_pan && !apart));
@@ -396,7 +396,7 @@ void RidePanel::refresh() {
     }
     for (size_t n = 0; n < modes_.size(); ++n) modes_[n]->setChecked(static_cast<size_t>(work_.writing.mode(row)) == n);
     bypass_->setChecked(session.rides_bypassed || (rides && rides->bypassed));
-    family_->setChecked(work_.view.ride.family);
+    family_->setChecked(work_.view.ride.shown.family);
     update();
 }
 
@@ -434,7 +434,7 @@ void RidePanel::fill_list() {
 
 void RidePanel::draft(DraftBy by) {
     const Session& session = work_.document.session();
-    const Track* t = work_.document.track(work_.view.ride_row());
+    const Track* t = work_.document.track(work_.view.ride.row());
     if (!t || !work_.materials.of(*t)) {
         emit work_.view.hint(tr("A draft is made for a track: choose one."));
         return;
@@ -462,9 +462,11 @@ void RidePanel::draft(DraftBy by) {
         : by == DraftBy::rest
             ? Prompter::Number{tr("each phrase above the rest, dB (K-weighted)"), *middle, -90.0, 40.0, 1}
             : Prompter::Number{tr("heard of its bands in each phrase, %"), 100.0 * *middle, 1.0, 100.0, 0};
-    const QString title = by == DraftBy::level  ? tr("Ride draft")
-                          : by == DraftBy::rest ? tr("Ride draft against the rest")
-                                                : tr("Ride draft by what is heard");
+    QString title = tr("Ride draft by what is heard");
+    if (by == DraftBy::level)
+        title = tr("Ride draft");
+    else if (by == DraftBy::rest)
+        title = tr("Ride draft against the rest");
     const auto n = work_.prompter->ask_numbers(
         title, {first,
                 {tr("leave alone within, ± dB"), wish.range_db, 0.0, 12.0, 1},
@@ -493,7 +495,7 @@ void RidePanel::draft_when_heard() {
     if (!draft_when_heard_ || work_.mix.share_listened() < 1.0) return;
     const TrackId wanted = std::exchange(draft_when_heard_, 0);
     QTimer::singleShot(0, this, [this, wanted] {
-        if (isVisible() && work_.view.ride_row() == wanted) draft(DraftBy::heard);
+        if (isVisible() && work_.view.ride.row() == wanted) draft(DraftBy::heard);
     });
 }
 
@@ -515,13 +517,13 @@ void RidePanel::tremolo_on_grid() {
 void RidePanel::bypass(bool all) {
     const Session& s = work_.document.session();
     Session next = s;
-    const Rides* rides = s.rides_of(work_.view.ride_row());
+    const Rides* rides = s.rides_of(work_.view.ride.row());
     if (all || s.rides_bypassed) {
         next.rides_bypassed = !s.rides_bypassed;
         work_.document.edit(next.rides_bypassed ? tr("Bypass all rides") : tr("All rides again"), std::move(next));
     } else if (rides) {
         const bool on = !rides->bypassed;
-        next = with_rides(s, work_.view.ride_row(), [on](Rides& r) { r.bypassed = on; });
+        next = with_rides(s, work_.view.ride.row(), [on](Rides& r) { r.bypassed = on; });
         work_.document.edit((on ? tr("Bypass the rides of %1") : tr("The rides of %1 again")).arg(row_name()),
                             std::move(next));
     }
@@ -538,7 +540,7 @@ void RidePanel::csv_out() {
 }
 
 void RidePanel::csv_in() {
-    if (!work_.document.session().rides_of(work_.view.ride_row())) return;
+    if (!work_.document.session().rides_of(work_.view.ride.row())) return;
     const auto file = work_.prompter->open_file(tr("A ride from a table"), tr("CSV (*.csv)"));
     if (!file) return;
     const auto read = read_ride_csv(*file, active().info());

@@ -104,7 +104,8 @@ double RideEditor::value_at(double y) const {
     const auto [low, high] = shown_values();
     const QRect c = canvas().adjusted(0, 4, 0, -4);
     const double value = high - (y - c.top()) * (high - low) / c.height();
-    return info().law == Law::toggle ? (value >= 0.5 ? 1.0 : 0.0) : value;
+    if (info().law == Law::toggle) return value >= 0.5 ? 1.0 : 0.0;
+    return value;
 }
 
 Curve RideEditor::curve() const {
@@ -213,10 +214,10 @@ void RideEditor::select_in(const std::function<bool(const QPointF&)>& inside) {
 
 void RideEditor::focusInEvent(QFocusEvent* event) {
     QWidget::focusInEvent(event);
-    if (work_.view.ride.family || work_.view.ride.parameter == parameter_) return;
-    ViewState::RideView view = work_.view.ride;
+    if (work_.view.ride.shown.family || work_.view.ride.shown.parameter == parameter_) return;
+    RideView::Shown view = work_.view.ride.shown;
     view.parameter = parameter_;
-    work_.view.show_ride(std::move(view));
+    work_.view.ride.show(std::move(view));
 }
 
 void RideEditor::mousePressEvent(QMouseEvent* event) {
@@ -431,8 +432,12 @@ void RideEditor::mouseDoubleClickEvent(QMouseEvent* event) {
 void RideEditor::keyPressEvent(QKeyEvent* event) {
     const bool shift = event->modifiers() & Qt::ShiftModifier, ctrl = event->modifiers() & Qt::ControlModifier;
     const bool in_db = parameter_ == Parameter::level || parameter_ == Parameter::trim;
-    const double unit = in_db ? 1.0 : info().law == Law::toggle ? 1.0 : 0.1;
-    const double step = (shift ? 0.1 : ctrl ? 3.0 : 1.0) * unit, step_s = shift ? 0.01 : 0.1;
+    double step = in_db || info().law == Law::toggle ? 1.0 : 0.1;
+    if (shift)
+        step *= 0.1;
+    else if (ctrl)
+        step *= 3.0;
+    const double step_s = shift ? 0.01 : 0.1;
     const size_t count = curve().points.size();
     // While the song plays and this row writes, Up and Down ride it by hand.
     if (work_.writing.writes(row_) && (event->key() == Qt::Key_Up || event->key() == Qt::Key_Down)) {
@@ -483,10 +488,11 @@ void RideEditor::keyPressEvent(QKeyEvent* event) {
         case Qt::Key_BracketLeft:
         case Qt::Key_BracketRight:
             if (count > 0) {
-                const size_t at = selected_.empty() ? 0 : *selected_.begin();
-                selected_ = {event->key() == Qt::Key_BracketLeft ? (at + count - 1) % count
-                             : selected_.empty()                 ? 0
-                                                                 : (at + 1) % count};
+                const size_t step = event->key() == Qt::Key_BracketLeft ? count - 1 : 1;
+                // With none chosen the first is next, and the last one is before.
+                size_t at = step == 1 ? count - 1 : 0;
+                if (!selected_.empty()) at = *selected_.begin();
+                selected_ = {(at + step) % count};
                 update();
             }
             return;

@@ -64,18 +64,18 @@ void RideEditor::copy() {
         emit work_.view.hint(tr("Mark a stretch in the strip above the curve, or choose two points, to copy."));
         return;
     }
-    work_.view.ride_clip = cut_out(c, *span, info().tolerance);
+    work_.view.ride.clip = cut_out(c, *span, info().tolerance);
     emit work_.view.hint(tr("%n point(s) copied; Ctrl+V puts them at the playhead.", nullptr,
-                            static_cast<int>(work_.view.ride_clip.points.size())));
+                            static_cast<int>(work_.view.ride.clip.points.size())));
 }
 
 void RideEditor::paste_at(double time_s) {
-    if (work_.view.ride_clip.empty()) return;
-    const Span span{time_s, time_s + work_.view.ride_clip.points.back().time_s};
+    if (work_.view.ride.clip.empty()) return;
+    const Span span{time_s, time_s + work_.view.ride.clip.points.back().time_s};
     selected_.clear();
     ParameterInfo own = info();
     own.rest = rest();
-    store(with_inside(curve(), span, work_.view.ride_clip, own), tr("paste at %1").arg(time_text(time_s, 2)));
+    store(with_inside(curve(), span, work_.view.ride.clip, own), tr("paste at %1").arg(time_text(time_s, 2)));
     set_range(span);
 }
 

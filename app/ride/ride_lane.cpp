@@ -9,7 +9,7 @@ QString RideLane::track_name() const { return QString::fromStdString(work_.docum
 
 /// The parameter that the panel shows; else the first that is ridden.
 Parameter RideLane::shown() const {
-    const Parameter now = work_.view.ride.parameter;
+    const Parameter now = work_.view.ride.shown.parameter;
     if ((*rides())[now]) return now;
     return rides()->any() ? rides()->all().begin()->first : now;
 }
@@ -34,11 +34,11 @@ bool RideLane::grab(const QPoint&) {
     if (track()) {
         work_.document.select_only(id());
     } else {
-        ViewState::RideView view = work_.view.ride;
+        RideView::Shown view = work_.view.ride.shown;
         view.row = id();
         if (!view.parameter.is_rows_own() || !can_be_ridden(work_.document.session().row_kind(id()), view.parameter))
             view.parameter = Parameter::level;
-        work_.view.show_ride(std::move(view));
+        work_.view.ride.show(std::move(view));
     }
     return false;
 }

@@ -10,14 +10,14 @@ namespace isotonus {
 Advisor::Advisor(Workspace& work, QObject* parent) : QObject(parent), work_(work) {
     // Advice is of what stood when it was asked for.
     connect(&work.document, &Document::session_changed, this, &Advisor::leave);
-    connect(&work.view, &ViewState::shape_row_changed, this, &Advisor::leave);
+    connect(&work.view.shape, &ShapeView::row_changed, this, &Advisor::leave);
     connect(&work.document, &Document::selection_changed, this, &Advisor::leave);
     connect(&work.mix, &MixWatch::audibility_changed, this, &Advisor::tell_of_room);
 }
 
 Advisor::~Advisor() {
     jobs_.end();
-    work_.view.show_chain_ghosts({});
+    work_.view.shape.show_ghosts({});
 }
 
 void Advisor::start(std::function<Result<Found>(Progress&)> work) {
@@ -40,13 +40,13 @@ void Advisor::show(const Found& found) {
     name_ = found.name;
     room_ = found.room;
     if (found.cover) cover_found_(*found.cover);
-    work_.view.show_chain_ghosts(found.chains);
+    work_.view.shape.show_ghosts(found.chains);
     emit changed();
 }
 
 void Advisor::take() {
     if (!can_take()) return;
-    const std::map<TrackId, Chain> chains = work_.view.chain_ghosts();
+    const std::map<TrackId, Chain> chains = work_.view.shape.ghosts();
     const QString name = name_;
     Session next = work_.document.session();
     for (const auto& [row, chain] : chains) next = with_chain(next, row, [&chain = chain](Chain& c) { c = chain; });
@@ -85,7 +85,7 @@ void Advisor::leave() {
     forget_room();
     if (text_.isEmpty() && !can_take()) return;
     text_.clear();
-    work_.view.show_chain_ghosts({});
+    work_.view.shape.show_ghosts({});
     emit changed();
 }
 

@@ -30,7 +30,7 @@ class Advisor : public QObject {
     const QString& text() const { return text_; }
     bool busy() const { return running_ != nullptr; }
     /// There is something to take, not only to read.
-    bool can_take() const { return !work_.view.chain_ghosts().empty(); }
+    bool can_take() const { return !work_.view.shape.ghosts().empty(); }
     void take();
     void leave();
 

@@ -57,8 +57,8 @@ LevelPicture::LevelPicture(Workspace& work, QWidget* parent) : QWidget(parent), 
 QString LevelPicture::spoken_value() const {
     const Processor* p = processor();
     const ParameterInfo* threshold = p ? threshold_of(*p) : nullptr;
-    const auto row = shaped_row(work_, work_.view.shape_row());
-    const Chain* chain = work_.document.session().chain_of(work_.view.shape_row());
+    const auto row = shaped_row(work_, work_.view.shape.row());
+    const Chain* chain = work_.document.session().chain_of(work_.view.shape.row());
     if (!threshold || !row || !chain) return {};
     QString text = tr("threshold %1").arg(db_text(setting_of(*p, *threshold), threshold->unit));
     const auto signal = row->after ? signal_of(row->after) : nullptr;
@@ -78,14 +78,14 @@ TimeRuler LevelPicture::time() const {
 }
 
 const Processor* LevelPicture::processor() const {
-    return find_processor(work_.document.session().chain_of(work_.view.shape_row()), id_);
+    return find_processor(work_.document.session().chain_of(work_.view.shape.row()), id_);
 }
 
 void LevelPicture::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.fillRect(rect(), theme().ground);
     painter.setFont(lettering(11));
-    const auto row = shaped_row(work_, work_.view.shape_row());
+    const auto row = shaped_row(work_, work_.view.shape.row());
     const Processor* p = processor();
     if (!row || !p) return;
     paint_levels(painter, *row, *p);
@@ -134,7 +134,7 @@ void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const P
         painter.drawText(place, Qt::AlignCenter, figure);
     }
     // What comes in now.
-    const auto* bars = work_.player.meters().find(work_.view.shape_row());
+    const auto* bars = work_.player.meters().find(work_.view.shape.row());
     if (const double now = bars ? bars->after_trim.level_db : silence_db; now > -60.0)
         painter.fillRect(area.left(), area.bottom() - 3,
                          static_cast<int>(levels.place(std::min(now, 0.0))) - area.left(), 3, ink);
@@ -166,13 +166,13 @@ void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row, size_t pl
     if (playhead >= area.left() && playhead <= area.right())
         painter.fillRect(playhead, area.top(), 1, area.height(), theme().accent);
     painter.setPen(theme().ink);
-    painter.drawText(QRect(area.left() - 30, 2, area.width() + 36, 20), Qt::AlignLeft | Qt::AlignVCenter,
-                     !row.after ? tr("being worked out")
-                     : !found   ? tr("turns nothing down")
-                                : tr("most %1 dB at %2, %3 dB while it works")
-                                    .arg(found->most_db, 0, 'f', 1)
-                                    .arg(time_text(found->most_at_s))
-                                    .arg(found->typical_db, 0, 'f', 1));
+    QString words = row.after ? tr("turns nothing down") : tr("being worked out");
+    if (found)
+        words = tr("most %1 dB at %2, %3 dB while it works")
+                    .arg(found->most_db, 0, 'f', 1)
+                    .arg(time_text(found->most_at_s))
+                    .arg(found->typical_db, 0, 'f', 1);
+    painter.drawText(QRect(area.left() - 30, 2, area.width() + 36, 20), Qt::AlignLeft | Qt::AlignVCenter, words);
     painter.setPen(theme().faint);
     painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft, time_text(0.0));
     painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignRight,
@@ -189,7 +189,7 @@ void LevelPicture::mousePressEvent(QMouseEvent* event) {
     grabbed_db_ = value_of(*p, *threshold);
     grabbed_x_ = event->pos().x();
     gesture_ = work_.document.new_gesture();
-    work_.view.touched(work_.view.shape_row(), Parameter(*threshold, id_));
+    work_.view.ride.touch(work_.view.shape.row(), Parameter(*threshold, id_));
 }
 
 void LevelPicture::mouseMoveEvent(QMouseEvent* event) {
@@ -199,7 +199,7 @@ void LevelPicture::mouseMoveEvent(QMouseEvent* event) {
     // Relative, so that nothing jumps to the pointer; a tenth of it with Shift.
     const double pixels = (event->pos().x() - grabbed_x_) * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0);
     const double db = std::clamp(grabbed_db_ + pixels * ruler().db_per_pixel(-30.0), threshold->low, threshold->high);
-    work_.edits.set_own_value(work_.view.shape_row(), Parameter(*threshold, id_), std::round(db * 10.0) / 10.0,
+    work_.edits.set_own_value(work_.view.shape.row(), Parameter(*threshold, id_), std::round(db * 10.0) / 10.0,
                               gesture_);
 }
 

@@ -50,9 +50,12 @@ PluginDialog::PluginDialog(QWidget* parent) : QDialog(parent), all_(known_plugin
         add_->setEnabled(chosen() != nullptr);
         if (n < 0) return;
         const Plugin& p = shown_[static_cast<size_t>(n)];
-        about_->setText(p.missing          ? tr("It was here once, and is not installed now.")
-                        : !p.fault.empty() ? tr("It cannot be used: %1.").arg(QString::fromStdString(p.fault))
-                                           : QString::fromStdString(p.uri));
+        if (p.missing)
+            about_->setText(tr("It was here once, and is not installed now."));
+        else if (!p.fault.empty())
+            about_->setText(tr("It cannot be used: %1.").arg(QString::fromStdString(p.fault)));
+        else
+            about_->setText(QString::fromStdString(p.uri));
     });
     connect(add_, &QPushButton::clicked, this, &QDialog::accept);
     connect(leave, &QPushButton::clicked, this, &QDialog::reject);

@@ -76,7 +76,7 @@ void SendForm::fill(QFormLayout* layout, TrackId row_id, const Send& send) {
     lane->setObjectName("sendRide");
     lane->setToolTip(tr("Its level in Ride, to be drawn or written."));
     connect(lane, &QPushButton::clicked, this, [this] {
-        work_.view.touched(row_, Parameter::of_send(send_parameters::level, send_));
+        work_.view.ride.touch(row_, Parameter::of_send(send_parameters::level, send_));
         emit work_.view.hint(tr("Its lane is open in Ride (5)."));
     });
     row->addWidget(throwing);
@@ -93,7 +93,7 @@ void SendForm::throw_at_loop() {
     const Session& session = work_.document.session();
     const Send* send = find_send(session, row_, send_);
     if (!send) return;
-    work_.view.touched(row_, Parameter::of_send(send_parameters::level, send_));
+    work_.view.ride.touch(row_, Parameter::of_send(send_parameters::level, send_));
     work_.document.edit(
         tr("Throw to %1 at %2").arg(QString::fromStdString(session.name_of(send->to)), time_text(loop.from_s)),
         with_throw(session, row_, *send, loop.from_s, loop.to_s));

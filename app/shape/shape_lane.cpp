@@ -27,8 +27,8 @@ bool shows_sends(const Session& session) {
 ShapeLane::ShapeLane(Workspace& work, TrackId id, QWidget* parent) : Lane(work, id, parent) {
     connect(&work_.spectra, &Spectra::ready, this, qOverload<>(&QWidget::update));
     connect(&work_.materials, &Materials::reshaped, this, qOverload<>(&QWidget::update));
-    connect(&work_.view, &ViewState::chain_ghosts_changed, this, qOverload<>(&QWidget::update));
-    connect(&work_.view, &ViewState::shape_row_changed, this, qOverload<>(&QWidget::update));
+    connect(&work_.view.shape, &ShapeView::ghosts_changed, this, qOverload<>(&QWidget::update));
+    connect(&work_.view.shape, &ShapeView::row_changed, this, qOverload<>(&QWidget::update));
 }
 
 QString ShapeLane::value_text() const {
@@ -67,16 +67,16 @@ QString ShapeLane::sentence() const {
 
 void ShapeLane::select_row() {
     if (track()) {
-        work_.view.show_shape_of({});
+        work_.view.shape.show({});
         Lane::select_row();
     } else {
-        work_.view.show_shape_of(id());
+        work_.view.shape.show(id());
     }
 }
 
 void ShapeLane::clicked(Qt::KeyboardModifiers keys) {
     if (!track()) return select_row();
-    work_.view.show_shape_of({});
+    work_.view.shape.show({});
     Lane::clicked(keys);
 }
 
@@ -144,7 +144,7 @@ void ShapeLane::mousePressEvent(QMouseEvent* event) {
     if (const Send* send = event->button() == Qt::LeftButton ? send_at(at) : nullptr) {
         setFocus();
         held_send_ = {send->to, at.x(), fader_position(send->level_db), work_.document.new_gesture()};
-        work_.view.touched(id(), Parameter::of_send(send_parameters::level, send->id));
+        work_.view.ride.touch(id(), Parameter::of_send(send_parameters::level, send->id));
         select_row();
         return;
     }
@@ -153,7 +153,7 @@ void ShapeLane::mousePressEvent(QMouseEvent* event) {
     setFocus();
     drop_ = *held_;
     select_row();
-    work_.view.shape_place = *held_;
+    work_.view.shape.place = *held_;
 }
 
 void ShapeLane::mouseMoveEvent(QMouseEvent* event) {
@@ -235,13 +235,13 @@ void ShapeLane::paint(QPainter& painter, const QRect&) {
     std::vector<TrackId> buses;
     if (shows_sends(session))
         for (const Bus& b : session.buses) buses.push_back(b.id);
-    const auto ghost = work_.view.chain_ghosts().find(id());
+    const auto ghost = work_.view.shape.ghosts().find(id());
     Picture now{row.before,
                 row.after,
                 row.before && work_.spectra.of(row.before),
                 row.after && work_.spectra.of(row.after),
                 *row.chain,
-                ghost == work_.view.chain_ghosts().end() ? Chain{} : ghost->second,
+                ghost == work_.view.shape.ghosts().end() ? Chain{} : ghost->second,
                 row.chain_out,
                 row.trim_db,
                 row.ink,
@@ -288,8 +288,8 @@ void ShapeLane::paint_spectra(QPainter& painter, const ShapedRow& row) {
         painter.drawPath(spectrum_path(*after, 0.0, ruler, inner));
     }
     // What was advised and not taken yet: its line of gain, 24 dB up and down.
-    const auto ghost = work_.view.chain_ghosts().find(id());
-    if (ghost != work_.view.chain_ghosts().end()) {
+    const auto ghost = work_.view.shape.ghosts().find(id());
+    if (ghost != work_.view.shape.ghosts().end()) {
         painter.setPen(QPen(theme().accent, 1.2, Qt::DashLine));
         painter.drawPath(response_path(ghost->second, work_.document.session().sample_rate, ruler, 3.0, [&](double db) {
             return inner.center().y() - std::clamp(db, -24.0, 24.0) / 24.0 * inner.height() / 2.0;

@@ -80,7 +80,7 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
     connect(&work_.document, &Document::replaced, this, [this] { jobs_.give_up(); });
     connect(&work_.materials, &Materials::reshaped, this, &ShapePanel::follow);
     connect(&work_.document, &Document::selection_changed, this, &ShapePanel::follow);
-    connect(&work_.view, &ViewState::shape_row_changed, this, &ShapePanel::follow);
+    connect(&work_.view.shape, &ShapeView::row_changed, this, &ShapePanel::follow);
     follow();
 }
 
@@ -197,7 +197,7 @@ void ShapePanel::work_with_list() {
     connect(up_, &QPushButton::clicked, this, [this] { move(-1); });
     connect(down_, &QPushButton::clicked, this, [this] { move(1); });
     connect(list_, &QListWidget::currentRowChanged, this, [this](int at) {
-        if (at >= 0) work_.view.shape_place = static_cast<size_t>(at);
+        if (at >= 0) work_.view.shape.place = static_cast<size_t>(at);
         for (QPushButton* b : {up_, down_}) b->setEnabled(place() < shown_.size());
         fill_form();
     });
@@ -317,7 +317,11 @@ void ShapePanel::fill_presets(QMenu& menu) {
     menu.addSeparator();
     std::map<QString, QMenu*> families;
     for (const Preset& preset : presets) {
-        const QString family = preset.own ? tr("yours") : preset.family ? family_word(*preset.family) : tr("any row");
+        QString family = tr("any row");
+        if (preset.own)
+            family = tr("yours");
+        else if (preset.family)
+            family = family_word(*preset.family);
         QMenu*& of = families[family];
         if (!of) of = menu.addMenu(family);
         of->setToolTipsVisible(true);
@@ -419,7 +423,7 @@ void ShapePanel::move(int by) {
 }
 
 void ShapePanel::follow() {
-    const TrackId row = work_.view.shape_row();
+    const TrackId row = work_.view.shape.row();
     const Chain* now = work_.document.session().chain_of(row);
     const Chain chain = now ? *now : Chain{};
     const Session& session = work_.document.session();
@@ -440,15 +444,14 @@ void ShapePanel::follow() {
         for (size_t n = 0; n < chain.size() + sends.size(); ++n) list_->addItem(QString());
         if (list_->count() > 0)
             list_->setCurrentRow(
-                static_cast<int>(std::min(work_.view.shape_place, static_cast<size_t>(list_->count()) - 1)));
+                static_cast<int>(std::min(work_.view.shape.place, static_cast<size_t>(list_->count()) - 1)));
     }
     for (size_t n = 0; n < chain.size(); ++n) {
         const bool cannot_run = chain[n].in && !fault_of(n).isEmpty();
+        QString state = chain[n].in ? QString() : tr(" (out)");
+        if (cannot_run) state = tr(" (cannot run)");
         list_->item(static_cast<int>(n))
-            ->setText(tr("%1 %2%3").arg(n + 1).arg(QString::fromStdString(word_of(chain[n].type)),
-                                                   cannot_run    ? tr(" (cannot run)")
-                                                   : chain[n].in ? QString()
-                                                                 : tr(" (out)")));
+            ->setText(tr("%1 %2%3").arg(n + 1).arg(QString::fromStdString(word_of(chain[n].type)), state));
         list_->item(static_cast<int>(n))->setForeground(cannot_run ? theme().clipped : theme().ink);
     }
     for (size_t n = 0; n < sends.size(); ++n)
@@ -478,9 +481,12 @@ void ShapePanel::fill_form() {
     const bool by_level = chosen_type && turns_down(*chosen_type);
     if (by_level) levels_->show_processor(chosen->id);
     const bool repeats = chosen_type == &delay_type();
-    pictures_->setCurrentWidget(by_level  ? static_cast<QWidget*>(levels_)
-                                : repeats ? static_cast<QWidget*>(taps_)
-                                          : picture_);
+    QWidget* shown = picture_;
+    if (by_level)
+        shown = levels_;
+    else if (repeats)
+        shown = taps_;
+    pictures_->setCurrentWidget(shown);
     picture_->update();  // what is chosen is drawn into it
     taps_->update();
     QString form_of = QString::number(row_);
@@ -623,7 +629,7 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     auto* layout = static_cast<QFormLayout*>(scroll_->widget()->layout());
     const QString name = QString::fromStdString(label_of(info));
     const auto set = [this, id = processor.id, &info](double value) {
-        work_.view.touched(row_, Parameter(info, id));
+        work_.view.ride.touch(row_, Parameter(info, id));
         work_.edits.set_own_value(row_, Parameter(info, id), value, 0);
     };
     if (!info.words.empty()) {
@@ -640,7 +646,8 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     auto* field = new TimeBox;
     field->setObjectName(info.id);
     field->setRange(info.low, info.high);
-    field->setDecimals(info.high >= 1000.0 ? 0 : info.high > 50.0 ? 1 : 2);
+    field->setDecimals(info.high > 50.0 ? 1 : 2);
+    if (info.high >= 1000.0) field->setDecimals(0);
     field->setSuffix(*info.unit ? QString(" ") + info.unit : QString());
     field->setStepType(info.law == Law::log ? QAbstractSpinBox::AdaptiveDecimalStepType
                                             : QAbstractSpinBox::DefaultStepType);

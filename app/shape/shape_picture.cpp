@@ -31,8 +31,8 @@ ShapePicture::ShapePicture(Workspace& work, QWidget* parent) : QWidget(parent), 
     connect(&work_.materials, &Materials::reshaped, this, redraw);
     connect(&work_.document, &Document::session_changed, this, redraw);
     connect(&work_.document, &Document::selection_changed, this, redraw);
-    connect(&work_.view, &ViewState::shape_row_changed, this, redraw);
-    connect(&work_.view, &ViewState::chain_ghosts_changed, this, redraw);
+    connect(&work_.view.shape, &ShapeView::row_changed, this, redraw);
+    connect(&work_.view.shape, &ShapeView::ghosts_changed, this, redraw);
 }
 
 QString ShapePicture::spoken_value() const {
@@ -56,7 +56,7 @@ QString ShapePicture::spoken_value() const {
 double ShapePicture::y_of(double db) const { return canvas().center().y() - db / 24.0 * canvas().height() / 2.0; }
 double ShapePicture::db_of(double y) const { return (canvas().center().y() - y) * 2.0 / canvas().height() * 24.0; }
 
-const Chain* ShapePicture::chain() const { return work_.document.session().chain_of(work_.view.shape_row()); }
+const Chain* ShapePicture::chain() const { return work_.document.session().chain_of(work_.view.shape.row()); }
 
 const Processor* ShapePicture::equaliser() const { return chain() ? first_of(*chain(), "equaliser") : nullptr; }
 
@@ -94,7 +94,7 @@ void ShapePicture::paintEvent(QPaintEvent*) {
     painter.drawText(c.adjusted(6, 4, 0, 0), Qt::AlignLeft | Qt::AlignTop, tr("gain, dB"));
     freq.paint_rules(painter, c);
     freq.paint(painter, QRect(0, c.bottom() + 2, width(), 22));
-    const auto row = shaped_row(work_, work_.view.shape_row());
+    const auto row = shaped_row(work_, work_.view.shape.row());
     if (!row) return;
     paint_cover(painter, c, freq);
     painter.setRenderHint(QPainter::Antialiasing);
@@ -107,7 +107,7 @@ void ShapePicture::paintEvent(QPaintEvent*) {
         painter.drawPath(spectrum_path(*after, 0.0, freq, c));
     }
     // Where the song plays; what is heard of the row if it is not muted.
-    const Track* track = work_.document.track(work_.view.shape_row());
+    const Track* track = work_.document.track(work_.view.shape.row());
     live_.follow(row->after ? row->after : row->before,
                  track && row->before && !row->after ? start_in_song(*track, row->before->origin()) : 0);
     if (live_.now()) {
@@ -118,8 +118,8 @@ void ShapePicture::paintEvent(QPaintEvent*) {
         return std::clamp(y_of(db), static_cast<double>(c.top()), static_cast<double>(c.bottom()));
     };
     const double rate = work_.document.session().sample_rate;
-    const auto ghost = work_.view.chain_ghosts().find(work_.view.shape_row());
-    if (ghost != work_.view.chain_ghosts().end()) {
+    const auto ghost = work_.view.shape.ghosts().find(work_.view.shape.row());
+    if (ghost != work_.view.shape.ghosts().end()) {
         painter.setPen(QPen(theme().accent, 1.5, Qt::DashLine));
         painter.drawPath(line_of(ghost_line_, ghost->second, rate, inside));
     }
@@ -153,7 +153,7 @@ void ShapePicture::paintEvent(QPaintEvent*) {
 /// How long the chosen reverb rings in each octave: the longest fills a third of the picture.
 void ShapePicture::paint_decay(QPainter& painter, const QRect& area, const FrequencyRuler& ruler) const {
     const Chain* of = chain();
-    const size_t at = work_.view.shape_place;
+    const size_t at = work_.view.shape.place;
     if (!of || at >= of->size() || (*of)[at].type != reverb_type().id) return;
     const Processor& reverb = (*of)[at];
     constexpr std::array octaves{63.0, 125.0, 250.0, 500.0, 1000.0, 2000.0, 4000.0, 8000.0, 16000.0};
@@ -177,7 +177,7 @@ void ShapePicture::paint_decay(QPainter& painter, const QRect& area, const Frequ
 void ShapePicture::set_band(int band, double hz, double db, std::optional<double> q) {
     const std::string name = "band" + std::to_string(band + 1);
     work_.edits.set_chains(
-        {work_.view.shape_row()}, tr("Band %1 to %2, %3").arg(band + 1).arg(hz_text(hz), db_text(db, "dB", true)),
+        {work_.view.shape.row()}, tr("Band %1 to %2, %3").arg(band + 1).arg(hz_text(hz), db_text(db, "dB", true)),
         [&](Chain& chain) {
             for (Processor& p : chain) {
                 if (p.type != "equaliser") continue;
@@ -198,7 +198,7 @@ void ShapePicture::mousePressEvent(QMouseEvent* event) {
     // A sweep: as long as the button is held a narrow boost finds trouble, and becomes a cut when it is let go.
     const double hz = std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz);
     work_.edits.set_chains(
-        {work_.view.shape_row()}, tr("Sweep at %1").arg(hz_text(hz)),
+        {work_.view.shape.row()}, tr("Sweep at %1").arg(hz_text(hz)),
         [&](Chain& chain) {
             add_bell(chain, {hz, sweep_boost_db, sweep_q});
         },
@@ -238,7 +238,7 @@ void ShapePicture::mouseDoubleClickEvent(QMouseEvent* event) {
     const int band = band_at(event->pos());
     const double hz = std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz);
     const double db = std::clamp(db_of(event->pos().y()), -24.0, 24.0);
-    work_.edits.set_chains({work_.view.shape_row()},
+    work_.edits.set_chains({work_.view.shape.row()},
                            band >= 0 ? tr("Band %1 away").arg(band + 1) : tr("New band at %1").arg(hz_text(hz)),
                            [&](Chain& chain) {
                                if (!first_of(chain, "equaliser"))

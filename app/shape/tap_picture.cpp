@@ -15,7 +15,7 @@ TapPicture::TapPicture(Workspace& work, QWidget* parent) : QWidget(parent), work
     setObjectName("tapPicture");
     setMouseTracking(true);
     connect(&work_.document, &Document::session_changed, this, qOverload<>(&QWidget::update));
-    connect(&work_.view, &ViewState::shape_row_changed, this, qOverload<>(&QWidget::update));
+    connect(&work_.view.shape, &ShapeView::row_changed, this, qOverload<>(&QWidget::update));
 }
 
 QString TapPicture::spoken_value() const {
@@ -24,8 +24,8 @@ QString TapPicture::spoken_value() const {
 }
 
 const Processor* TapPicture::delay() const {
-    const Chain* chain = work_.document.session().chain_of(work_.view.shape_row());
-    const size_t at = work_.view.shape_place;
+    const Chain* chain = work_.document.session().chain_of(work_.view.shape.row());
+    const size_t at = work_.view.shape.place;
     return chain && at < chain->size() && (*chain)[at].type == delay_type().id ? &(*chain)[at] : nullptr;
 }
 

@@ -134,17 +134,17 @@ void SongMap::mouseMoveEvent(QMouseEvent* event) {
     }
     const int note = note_at(event->position());
     const auto& notes = work_.document.session().notes;
-    emit work_.view.hint(note >= 0 ? tr("%1, on %2: %3")
-                                         .arg(time_text(notes[static_cast<size_t>(note)].time_s),
-                                              notes[static_cast<size_t>(note)].heard_on.empty()
-                                                  ? tr("the room")
-                                                  : QString::fromStdString(notes[static_cast<size_t>(note)].heard_on),
-                                              QString::fromStdString(notes[static_cast<size_t>(note)].text))
-                         : on_edge
-                             ? tr("Drag moves where this section starts; a right click renames or removes it.")
-                             : tr("%1. Click to go there, Shift and drag to loop (over names: whole sections), double "
-                                  "click to loop a section, wheel to zoom; right click for sections.")
-                                   .arg(where(t)));
+    QString hint = tr("%1. Click to go there, Shift and drag to loop (over names: whole sections), double "
+                      "click to loop a section, wheel to zoom; right click for sections.")
+                       .arg(where(t));
+    if (note >= 0) {
+        const ListeningNote& n = notes[static_cast<size_t>(note)];
+        const QString heard_on = n.heard_on.empty() ? tr("the room") : QString::fromStdString(n.heard_on);
+        hint = tr("%1, on %2: %3").arg(time_text(n.time_s), heard_on, QString::fromStdString(n.text));
+    } else if (on_edge) {
+        hint = tr("Drag moves where this section starts; a right click renames or removes it.");
+    }
+    emit work_.view.hint(hint);
 }
 
 void SongMap::contextMenuEvent(QContextMenuEvent* event) {
@@ -387,12 +387,12 @@ void SongMap::paint_right(const Canvas& c) {
                          theme().accent);
     }
     painter.setPen(theme().faint);
-    painter.drawText(
-        QRect(width() - mains_width + 16, 28, mains_width - 24, 44),
-        Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap,
-        work_.view.time.to_s() - work_.view.time.from_s() < work_.view.time.song_s() - 0.001
-            ? tr("zoomed: %1 to %2").arg(time_text(work_.view.time.from_s()), time_text(work_.view.time.to_s()))
-            : (underMouse() ? tr("wheel zooms, Shift and drag loops") : QString()));
+    const TimeView& shown = work_.view.time;
+    QString words = underMouse() ? tr("wheel zooms, Shift and drag loops") : QString();
+    if (shown.to_s() - shown.from_s() < shown.song_s() - 0.001)
+        words = tr("zoomed: %1 to %2").arg(time_text(shown.from_s()), time_text(shown.to_s()));
+    painter.drawText(QRect(width() - mains_width + 16, 28, mains_width - 24, 44),
+                     Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap, words);
 }
 
 }  // namespace isotonus

@@ -175,11 +175,13 @@ void StageLane::paint_figures(QPainter& painter, const Material& m, double trim_
     const auto after = [trim_db](const Level& level) { return level ? Level(*level + trim_db) : std::nullopt; };
     const bool live = shown_vu_dbfs_ > -60.0;
     const Level average = after(here.average_dbfs);
+    QString vu(QChar(0x2013));
+    if (live)
+        vu = vu_text(shown_vu_dbfs_);
+    else if (m.measurement.vu_max_dbfs)
+        vu = vu_text(*m.measurement.vu_max_dbfs + trim_db);
     const QString texts[] = {
-        bare(after(here.peak_dbfs)), bare(average && plain_rms() ? Level(*average - aes17_db) : average),
-        live                        ? vu_text(shown_vu_dbfs_)
-        : m.measurement.vu_max_dbfs ? vu_text(*m.measurement.vu_max_dbfs + trim_db)
-                                    : QString(QChar(0x2013)),
+        bare(after(here.peak_dbfs)), bare(average && plain_rms() ? Level(*average - aes17_db) : average), vu,
         here.peak_dbfs ? time_text(here.peak_time_s + work_.document.shift_s(*track())) : QString(QChar(0x2013))};
     painter.setFont(lettering(11));
     for (int n = 0; n < 4; ++n) {

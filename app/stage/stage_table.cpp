@@ -113,10 +113,13 @@ void StageTable::fill_row(int row, const Track& track) {
     put(7, level_text(s->peak_after_dbfs, "dBFS"));
     put(8, level_text(plus(m->true_peak_dbtp, track.trim_db), "dBTP"));
     const std::string why = why_not_in_window(work_.document.session().targets, track, *m);
-    QString stands = fit_of(*s) == Fit::inside   ? tr("in its window")
-                     : fit_of(*s) == Fit::silent ? tr("silent")
-                     : fit_of(*s) == Fit::below  ? tr("below: ")
-                                                 : tr("above: ");
+    QString stands = tr("above: ");
+    if (fit_of(*s) == Fit::inside)
+        stands = tr("in its window");
+    else if (fit_of(*s) == Fit::silent)
+        stands = tr("silent");
+    else if (fit_of(*s) == Fit::below)
+        stands = tr("below: ");
     if (fit_of(*s) == Fit::below || fit_of(*s) == Fit::above)
         stands += why.empty() ? tr("not staged") : with_true_minus(why);
     if (s->over_ceiling_db > 0.0) stands += tr(", %1 over the ceiling").arg(db_text(s->over_ceiling_db));

@@ -17,7 +17,8 @@ class English : public QTranslator {
   public:
     bool isEmpty() const override { return false; }
     QString translate(const char*, const char* text, const char*, int n) const override {
-        return n < 0 ? QString() : QString(text).replace("(s)", n == 1 ? "" : "s");
+        if (n < 0) return {};
+        return QString(text).replace("(s)", n == 1 ? "" : "s");
     }
 };
 

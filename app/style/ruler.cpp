@@ -80,16 +80,16 @@ void TimeRuler::paint(QPainter& painter, const QRect& strip) const {
         step = s;
         if (s >= wanted) break;
     }
+    int decimals = 0;
+    for (const double s : {1.0, 0.1, 0.01})
+        if (step < s) ++decimals;
     for (double t = std::ceil(from_s / step) * step; t <= to_s; t += step) {
         const int x = static_cast<int>(std::lround(place(t)));
         painter.setPen(theme().faint);
         painter.drawLine(x, strip.bottom() - 3, x, strip.bottom());
         if (x > right - 44.0) continue;  // no room for its figure
         painter.drawText(QRect(x + 3, strip.top(), 80, strip.height() - 1), Qt::AlignLeft | Qt::AlignVCenter,
-                         time_text(t, step < 0.01  ? 3
-                                      : step < 0.1 ? 2
-                                      : step < 1.0 ? 1
-                                                   : 0));
+                         time_text(t, decimals));
     }
 }
 

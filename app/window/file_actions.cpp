@@ -133,9 +133,13 @@ void FileActions::offer_changed_file() {
 
 bool FileActions::save_as() {
     const auto& tracks = work_.document.session().tracks;
-    const fs::path folder = work_.document.path() ? work_.document.path()->parent_path()
-                            : tracks.empty()      ? absolute_path(".")
-                                                  : tracks.front()->source.file.parent_path();
+    fs::path folder;
+    if (work_.document.path())
+        folder = work_.document.path()->parent_path();
+    else if (tracks.empty())
+        folder = absolute_path(".");
+    else
+        folder = tracks.front()->source.file.parent_path();
     auto file = work_.prompter->save_file(tr("Save the session as"), session_filter(),
                                           folder / (work_.document.name().toStdString() + ".isotonus"));
     if (!file) return false;

@@ -304,9 +304,9 @@ void MainWindow::make_stage_actions() {
 
 void MainWindow::make_mix_actions() {
     add("processorIn", tr("The chosen processor in or out"), Qt::Key_F7,
-        [this] { work_.edits.take_out_or_in(work_.view.shape_row(), work_.view.shape_place); });
+        [this] { work_.edits.take_out_or_in(work_.view.shape.row(), work_.view.shape.place); });
     add("chainIn", tr("The row's chain in or out"), Qt::Key_F9,
-        [this] { work_.edits.bypass_chain(work_.view.shape_row()); });
+        [this] { work_.edits.bypass_chain(work_.view.shape.row()); });
     add("chainsIn", tr("All chains in or out"), QKeySequence("Ctrl+F7"), [this] { work_.edits.bypass_all_chains(); });
     for (int n = 0; n < tabs_->count(); ++n)
         add(("station" + std::to_string(n + 1)).c_str(), tr("Station %1").arg(n + 1),
@@ -318,9 +318,11 @@ void MainWindow::make_mix_actions() {
     add("heardFigures", tr("Figures of what is heard now over the whole song: what is soloed, a bus alone"),
         QKeySequence("Ctrl+K"), [this] { work_.mix.measure_heard(); });
     connect(&work_.mix, &MixWatch::heard_measured, this, [this](const Measurement& m) {
-        const QString what = work_.document.session().any_solo()              ? tr("What is soloed")
-                             : work_.player.hearing() == Player::Hearing::mix ? tr("The mix")
-                                                                              : tr("What is heard");
+        QString what = tr("What is heard");
+        if (work_.document.session().any_solo())
+            what = tr("What is soloed");
+        else if (work_.player.hearing() == Player::Hearing::mix)
+            what = tr("The mix");
         emit work_.view.hint(tr("%1, over the whole song: peak %2 at %3, true peak %4, %5 (%6), loudness %7.")
                                  .arg(what, level_text(m.sample_peak_dbfs, "dBFS"), time_text(m.peak_time_s),
                                       level_text(m.true_peak_dbtp, "dBTP"), average_text(m.average_dbfs),
@@ -364,14 +366,14 @@ void MainWindow::list_keys_of_lanes() {
 }
 
 void MainWindow::make_balance_actions() {
-    using Page = ViewState::BalancePage;
+    using Page = BalanceView::Page;
     constexpr int balance = 2;
     const auto to_balance = [this] {
         if (tabs_->current()->title() != BalanceStation().title()) tabs_->choose(balance);
     };
     const auto page = [this, to_balance](Page which) {
         to_balance();
-        work_.view.show_balance_page(which);
+        work_.view.balance.show_page(which);
     };
     add("pageHeadroomAction", tr("Balance: headroom plan"), Qt::Key_Y, [page] { page(Page::headroom); });
     add("pageBuildUpAction", tr("Balance: build-up"), Qt::Key_B, [page] { page(Page::build_up); });
@@ -382,7 +384,7 @@ void MainWindow::make_balance_actions() {
     add("pagePictureAction", tr("Balance: stereo picture"), Qt::Key_I, [page] { page(Page::picture); });
     add("fieldAction", tr("Balance: field or lanes"), Qt::Key_V, [this, to_balance] {
         to_balance();
-        work_.view.show_field(!work_.view.field_shown);
+        work_.view.balance.show_field(!work_.view.balance.field_shown);
     });
     add("makeBus", tr("Bus of the selected rows, or of the row's family"), QKeySequence("Ctrl+B"),
         [this] { work_.edits.make_bus(); });

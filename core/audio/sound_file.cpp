@@ -373,9 +373,11 @@ void set_bext(SNDFILE* sound, const Broadcast& b) {
 
 int library_format(const SoundSpec& spec) {
     constexpr int64_t wav_limit = 0xFFFF0000;
-    const int samples = spec.format == SampleFormat::s16   ? SF_FORMAT_PCM_16
-                        : spec.format == SampleFormat::s24 ? SF_FORMAT_PCM_24
-                                                           : SF_FORMAT_FLOAT;
+    int samples = SF_FORMAT_FLOAT;
+    if (spec.format == SampleFormat::s16)
+        samples = SF_FORMAT_PCM_16;
+    else if (spec.format == SampleFormat::s24)
+        samples = SF_FORMAT_PCM_24;
     switch (spec.type) {
         case FileType::wav:
             return samples |

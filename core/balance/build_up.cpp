@@ -19,23 +19,23 @@ bool is_second_voice(const Track& t) {
 }
 
 int place_of(const Track& t, BuildUpOrder order, Family f) {
-    if (order == BuildUpOrder::beat)
-        return is_kick(t)             ? 0
-               : f == Family::bass    ? 1
-               : is_backbeat(t)       ? 2
-               : is_hat(t)            ? 3
-               : is_melody(t)         ? 4
-               : f == Family::drums   ? 5
-               : f == Family::effects ? 8
-                                      : 6;
-    if (order == BuildUpOrder::band)
-        return is_kick(t) || is_backbeat(t)                                        ? 0
-               : f == Family::drums || f == Family::percussion                     ? 1
-               : f == Family::bass                                                 ? 2
-               : f == Family::keys || f == Family::guitars || f == Family::strings ? 3
-               : f == Family::voices                                               ? 5
-               : f == Family::effects                                              ? 6
-                                                                                   : 4;
+    if (order == BuildUpOrder::beat) {
+        if (is_kick(t)) return 0;
+        if (f == Family::bass) return 1;
+        if (is_backbeat(t)) return 2;
+        if (is_hat(t)) return 3;
+        if (is_melody(t)) return 4;
+        if (f == Family::drums) return 5;
+        return f == Family::effects ? 8 : 6;
+    }
+    if (order == BuildUpOrder::band) {
+        if (is_kick(t) || is_backbeat(t)) return 0;
+        if (f == Family::drums || f == Family::percussion) return 1;
+        if (f == Family::bass) return 2;
+        if (f == Family::keys || f == Family::guitars || f == Family::strings) return 3;
+        if (f == Family::voices) return 5;
+        return f == Family::effects ? 6 : 4;
+    }
     return 0;
 }
 
@@ -68,11 +68,12 @@ std::vector<TrackId> build_up_order(const Session& session, BuildUpOrder order, 
     std::vector<std::pair<std::ptrdiff_t, TrackId>> places;
     for (const auto& t : session.tracks) {
         const bool picked = std::find(first.begin(), first.end(), t->id) != first.end();
-        places.emplace_back(order == BuildUpOrder::own ? (picked ? 0 : 1)
-                            : order == BuildUpOrder::anchors
-                                ? std::find(anchors.begin(), anchors.end(), t->id) - anchors.begin()
-                                : place_of(*t, order, family(*t)),
-                            t->id);
+        std::ptrdiff_t place = picked ? 0 : 1;
+        if (order == BuildUpOrder::anchors)
+            place = std::find(anchors.begin(), anchors.end(), t->id) - anchors.begin();
+        else if (order != BuildUpOrder::own)
+            place = place_of(*t, order, family(*t));
+        places.emplace_back(place, t->id);
     }
     std::stable_sort(places.begin(), places.end(), [](const auto& a, const auto& b) { return a.first < b.first; });
     std::vector<TrackId> ids;

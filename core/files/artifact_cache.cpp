@@ -54,9 +54,7 @@ void remove_quietly(const fs::path& file) {
 }  // namespace
 
 fs::path cache_folder() {
-    const char* cache = std::getenv("XDG_CACHE_HOME");
-    const char* home = std::getenv("HOME");
-    const fs::path base = cache && *cache ? fs::path(cache) : fs::path(home && *home ? home : "/tmp") / ".cache";
+    const fs::path base = folder_of_user("XDG_CACHE_HOME", ".cache");
     (void)make_folder(base / "isotonus");  // who writes into it says when it cannot be made
     return base / "isotonus";
 }

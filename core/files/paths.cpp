@@ -81,7 +81,10 @@ std::string hexadecimal(std::string_view bytes) {
 
 std::optional<std::string> from_hexadecimal(std::string_view text) {
     if (text.size() % 2 != 0) return std::nullopt;
-    const auto digit = [](char c) { return c >= '0' && c <= '9' ? c - '0' : c >= 'a' && c <= 'f' ? c - 'a' + 10 : -1; };
+    const auto digit = [](char c) {
+        if (c >= '0' && c <= '9') return c - '0';
+        return c >= 'a' && c <= 'f' ? c - 'a' + 10 : -1;
+    };
     std::string bytes;
     for (size_t i = 0; i < text.size(); i += 2) {
         const int high = digit(text[i]), low = digit(text[i + 1]);
@@ -138,9 +141,9 @@ Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes) {
     const int descriptor = problem ? -1 : ::open(file.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK | O_NOCTTY);
     if (descriptor < 0) {
         problem = problem ? problem : errno;
-        return fail(file.string(), problem == ENOENT   ? said("the file does not exist")
-                                   : problem == EACCES ? said("no permission to read the file")
-                                                       : say("the file cannot be read: {}", strerror(problem)));
+        if (problem == ENOENT) return fail(file.string(), said("the file does not exist"));
+        if (problem == EACCES) return fail(file.string(), said("no permission to read the file"));
+        return fail(file.string(), say("the file cannot be read: {}", strerror(problem)));
     }
     const auto finished = [&](Result<std::string> result) {
         ::close(descriptor);
@@ -171,10 +174,15 @@ Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes) {
     return finished(std::move(content));
 }
 
-fs::path settings_folder() {
-    const char* config = std::getenv("XDG_CONFIG_HOME");
+fs::path folder_of_user(const char* variable, const char* below_home) {
+    const char* folder = std::getenv(variable);
+    if (folder && *folder) return folder;
     const char* home = std::getenv("HOME");
-    const fs::path base = config && *config ? fs::path(config) : fs::path(home && *home ? home : "/tmp") / ".config";
+    return fs::path(home && *home ? home : "/tmp") / below_home;
+}
+
+fs::path settings_folder() {
+    const fs::path base = folder_of_user("XDG_CONFIG_HOME", ".config");
     return base / "isotonus";
 }
 

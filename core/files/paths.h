@@ -40,6 +40,9 @@ Result<std::vector<fs::path>> entries_of(const fs::path& folder);
 Result<void> make_folder(const fs::path& folder);
 
 /// Where settings are kept: $XDG_CONFIG_HOME/isotonus, else ~/.config/isotonus.
+/// Where files of a kind lie by the XDG Base Directory Specification: what its environment variable says, else a folder
+/// below the user's home.
+fs::path folder_of_user(const char* variable, const char* below_home);
 fs::path settings_folder();
 
 /// A regular file's content.  Refused with a sentence: what is no regular file (a folder, a device, a pipe), more than

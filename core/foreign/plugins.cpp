@@ -337,7 +337,8 @@ Result<void> look_at(Look look, std::map<std::string, json>& found, Progress* pr
 
 std::vector<fs::path> plugin_folders() {
     const char *path = std::getenv("LV2_PATH"), *home = std::getenv("HOME");
-    std::string text = path ? path : std::string(home ? home : "") + "/.lv2:/usr/local/lib/lv2:/usr/lib/lv2";
+    std::string text = std::string(home ? home : "") + "/.lv2:/usr/local/lib/lv2:/usr/lib/lv2";
+    if (path) text = path;
     std::vector<fs::path> folders;
     for (size_t at = 0; at <= text.size();) {
         const size_t end = std::min(text.find(':', at), text.size());

@@ -155,10 +155,12 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
     const double clip_s = mix.first_clipped_runs.empty()
                               ? mix.peak_time_s
                               : static_cast<double>(mix.first_clipped_runs.front().first_frame) / mix.sample_rate;
-    checks.push_back({"mix_clips", !clips, static_cast<double>(mix.clipped_runs), 0.0,
-                      mix.clipped_runs > 0 ? say("the mix clips in {} runs", mix.clipped_runs)
-                      : clips              ? say("the mix goes beyond full scale, to {:+.1f} dBFS", peak)
-                                           : said("the mix does not clip"),
+    std::string clipping = said("the mix does not clip");
+    if (mix.clipped_runs > 0)
+        clipping = say("the mix clips in {} runs", mix.clipped_runs);
+    else if (clips)
+        clipping = say("the mix goes beyond full scale, to {:+.1f} dBFS", peak);
+    checks.push_back({"mix_clips", !clips, static_cast<double>(mix.clipped_runs), 0.0, clipping,
                       said("What is clipped here cannot be brought back."), clips ? clip_s : -1.0});
     checks.push_back({"mix_dc_offset", std::fabs(mix.dc_offset) <= limits.most_dc, std::fabs(mix.dc_offset),
                       limits.most_dc, say("the mix's DC offset is {:.3f} % of full scale", 100.0 * mix.dc_offset),
@@ -167,12 +169,13 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
         const double loud = mix.integrated_lufs.value_or(-70.0);
         const bool low = limits.least_lufs && loud < *limits.least_lufs,
                    high = limits.most_lufs && loud > *limits.most_lufs;
-        checks.push_back(
-            {"loudness", !low && !high, loud, low ? limits.least_lufs : limits.most_lufs,
-             low    ? say("the mix's loudness is {:.1f} LUFS: quieter than what it will be heard beside", loud)
-             : high ? say("the mix's loudness is {:.1f} LUFS: louder than what it will be heard beside", loud)
-                    : say("the mix's loudness is {:.1f} LUFS", loud),
-             said("Players turn loud songs down; quiet ones stay quiet.")});
+        std::string loudness = say("the mix's loudness is {:.1f} LUFS", loud);
+        if (low)
+            loudness = say("the mix's loudness is {:.1f} LUFS: quieter than what it will be heard beside", loud);
+        else if (high)
+            loudness = say("the mix's loudness is {:.1f} LUFS: louder than what it will be heard beside", loud);
+        checks.push_back({"loudness", !low && !high, loud, low ? limits.least_lufs : limits.most_lufs, loudness,
+                          said("Players turn loud songs down; quiet ones stay quiet.")});
     }
     const Level lost = mono_loss_db(mix);
     const double loss = lost ? -*lost : 0.0;
@@ -421,10 +424,9 @@ std::vector<Check> check_handoff(const CheckInput& in) {
     }
     const MainChainExport chain = main_chain_export(session);
     const bool ridden = in.plan.main.ridden(), on_main = ridden || chain.mixes != MainChain::out;
-    checks.push_back({"main_output_bare", !on_main, on_main ? 1.0 : 0.0, 0.0,
-                      ridden    ? said("the main output is ridden: a mastering engineer mostly wants to do fades")
-                      : on_main ? chain.sentence
-                                : said("nothing of the main output is exported but its fader"),
+    std::string bare = on_main ? chain.sentence : said("nothing of the main output is exported but its fader");
+    if (ridden) bare = said("the main output is ridden: a mastering engineer mostly wants to do fades");
+    checks.push_back({"main_output_bare", !on_main, on_main ? 1.0 : 0.0, 0.0, bare,
                       said("What is done to the whole mix belongs to mastering, unless it was agreed.")});
     const bool unwanted = chain.mixes == MainChain::in && session.hand_off.profile == HandOffProfile::mastering;
     checks.push_back(

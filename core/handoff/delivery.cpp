@@ -144,9 +144,8 @@ Result<Jobs> render_excerpt(Work& work, const Excerpt& excerpt, std::span<const 
                 const auto& from = jobs[p]->resampler ? pieces[p] : jobs[p]->packer.as_written;
                 for (size_t i = 0; i < length; ++i) sum[i] += static_cast<double>(from[i]);
             }
-            const auto& mix = !mix_is_compared     ? pieces.back()
-                              : jobs[0]->resampler ? pieces[0]
-                                                   : jobs[0]->packer.as_written;
+            const auto& rendered = mix_is_compared ? pieces[0] : pieces.back();
+            const auto& mix = mix_is_compared && !jobs[0]->resampler ? jobs[0]->packer.as_written : rendered;
             for (size_t i = 0; i < length; ++i)
                 work.residue = std::max(work.residue, std::fabs(sum[i] - static_cast<double>(mix[i])));
         }

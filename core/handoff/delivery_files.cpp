@@ -108,13 +108,18 @@ MainChainExport main_chain_export(const Session& session) {
     e.is_there = !session.main_chain.empty();
     e.works = is_main_shaped(session);
     if (e.works) e.mixes = session.hand_off.main_chain;
-    e.sentence = !e.is_there                 ? said("the main output has no chain")
-                 : !e.works                  ? said("the main output's chain is bypassed")
-                 : e.mixes == MainChain::out ? said("the mix is exported without the main output's chain")
-                 : e.mixes == MainChain::in  ? said("the mix is exported with the main output's chain")
-                                             : said(
-                                                   "the mix is exported twice: without the main output's chain and "
-                                                    "with it");
+    if (!e.is_there)
+        e.sentence = said("the main output has no chain");
+    else if (!e.works)
+        e.sentence = said("the main output's chain is bypassed");
+    else if (e.mixes == MainChain::out)
+        e.sentence = said("the mix is exported without the main output's chain");
+    else if (e.mixes == MainChain::in)
+        e.sentence = said("the mix is exported with the main output's chain");
+    else
+        e.sentence = said(
+            "the mix is exported twice: without the main output's chain and "
+            "with it");
     return e;
 }
 

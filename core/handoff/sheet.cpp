@@ -28,7 +28,8 @@ std::string figure(const json& value, const char* unit) {
 
 std::string place(double pan) {
     const long percent = std::lround(std::fabs(pan) * 100.0);
-    return percent == 0 ? "centre" : fmt::format("{} % {}", percent, pan < 0.0 ? "left" : "right");
+    if (percent == 0) return "centre";
+    return fmt::format("{} % {}", percent, pan < 0.0 ? "left" : "right");
 }
 
 json rides_of(const Rides& rides) {
@@ -132,8 +133,11 @@ std::vector<Table> tables_of(const json& s) {
                               f["sha256"].get<std::string>().substr(0, 16) + "…"});
     tables.push_back(std::move(files));
     Table checks{"Checks", {"", "found"}, {}};
-    for (const json& c : s["checks"])
-        checks.rows.push_back({c["passed"].get<bool>() ? "ok" : c["notice"].get<bool>() ? "note" : "NO", c["text"]});
+    const auto outcome_of = [](const json& c) {
+        if (c["passed"].get<bool>()) return "ok";
+        return c["notice"].get<bool>() ? "note" : "NO";
+    };
+    for (const json& c : s["checks"]) checks.rows.push_back({outcome_of(c), c["text"]});
     tables.push_back(std::move(checks));
     if (!s["listening_notes"].empty()) {
         Table notes{"Listening notes", {"at", "what", "heard on"}, {}};
@@ -216,6 +220,11 @@ std::string summary(const json& s) {
     return text;
 }
 
+const char* proof_in_words(Proof proof) {
+    if (proof == Proof::same) return "same samples";
+    return proof == Proof::alike ? "lossy, same level and length" : "DIFFERS";
+}
+
 json file_to_json(const DeliveredFile& f) {
     const Measurement& m = f.measured;
     return {{"file", f.file.filename().string()},
@@ -231,9 +240,7 @@ json file_to_json(const DeliveredFile& f) {
             {"integrated_lufs", json_of(m.integrated_lufs)},
             {"loudness_range_lu", json_of(m.loudness_range_lu)},
             {"clamped_samples", f.clamped_samples},
-            {"proof", f.proof == Proof::same    ? "same samples"
-                      : f.proof == Proof::alike ? "lossy, same level and length"
-                                                : "DIFFERS"},
+            {"proof", proof_in_words(f.proof)},
             {"sha256", f.sha256}};
 }
 

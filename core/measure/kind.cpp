@@ -24,7 +24,11 @@ Kind estimate_kind(const LevelSummary& summary, int sample_rate, double crest_to
 
     const KindHint hint = kind_hint(name);
     if (hint == KindHint::certainly_percussive) return Kind::percussive;
-    const double leaning = hint == KindHint::percussive ? 2.5 : hint == KindHint::sustained ? -2.5 : 0.0;
+    double leaning = 0.0;
+    if (hint == KindHint::percussive)
+        leaning = 2.5;
+    else if (hint == KindHint::sustained)
+        leaning = -2.5;
 
     const int64_t reach = std::max<int64_t>(1, static_cast<int64_t>(0.25 / step_s));
     const int64_t count = static_cast<int64_t>(power.size());

@@ -200,7 +200,12 @@ Result<MaterialPtr> load(const Source& source, int session_rate, Progress* progr
     recorded.source.right_file = source.right_file;
     recorded.lead = 0;
     const bool one = source.channels == Channels::mono || source.channels == Channels::one;
-    recorded.channels = one ? 1 : ready->right ? 2 : std::min(2, ready->media.channels);
+    if (one)
+        recorded.channels = 1;
+    else if (ready->right)
+        recorded.channels = 2;
+    else
+        recorded.channels = std::min(2, ready->media.channels);
     if (ready->media.channels > 2 || ready->right) {
         recorded.source.channels = source.channels, recorded.source.channel = source.channel;
         recorded.frames = recorded.file_frames();

@@ -299,7 +299,8 @@ class Compiler {
             p.level = before_fader;
             if (send) {
                 p.send = send->id;
-                p.level *= is_heard(track, *send) ? (send->before_fader ? 1.0 : fader_gain) : 0.0;
+                if (!send->before_fader) p.level *= fader_gain;
+                if (!is_heard(track, *send)) p.level *= 0.0;
                 if (send->own_pan && p.apart) p.width = track.width;
                 add_send(p, session_, *send, track.rides, which != Band::low);
             } else {
@@ -378,7 +379,12 @@ class Compiler {
                 p.pan = bus.pan;
                 p.width = bus.width;
                 const bool heard = is_open(send->to) && (send->before_fader || !muted);
-                p.level = !heard ? 0.0 : send->before_fader ? 1.0 : gains.level;
+                if (!heard)
+                    p.level = 0.0;
+                else if (send->before_fader)
+                    p.level = 1.0;
+                else
+                    p.level = gains.level;
                 LevelRides{false, !send->before_fader}.add_to(p, session_, bus.rides, bus.id);
                 add_place_rides(p, session_, bus.rides);
                 add_send(p, session_, *send, bus.rides, true);

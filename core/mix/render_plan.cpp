@@ -293,10 +293,13 @@ PlanPtr plan_listening(const RenderPlan& plan, const Session& session, const std
         if (p.is_send() || std::find(ids.begin(), ids.end(), id) == ids.end()) continue;
         const Track* track = session.find(id);
         p.listen_after_fader = after_fader;
-        p.listen = after_fader ? scaled(p.way(), plan.main_gain)
-                               : scaled(p.channels == 1 ? pan_mono(session.pan_law, 0.0) : GainMatrix{},
-                                        next->tracks[p.track].trim_gain *
-                                            (track && track->polarity_inverted && !signal_of(p.material) ? -1.0 : 1.0));
+        if (after_fader) {
+            p.listen = scaled(p.way(), plan.main_gain);
+            continue;
+        }
+        const bool inverted = track && track->polarity_inverted && !signal_of(p.material);
+        p.listen = scaled(p.channels == 1 ? pan_mono(session.pan_law, 0.0) : GainMatrix{},
+                          next->tracks[p.track].trim_gain * (inverted ? -1.0 : 1.0));
     }
     return next;
 }

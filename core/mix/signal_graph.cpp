@@ -7,9 +7,8 @@
 namespace isotonus {
 
 Result<MadeSignals> make(const SignalJob& job, Progress* progress) {
-    const auto whole = job.whole   ? Result<MaterialPtr>(job.whole)
-                       : job.begun ? job.begun->finish(progress)
-                                   : make_signal(job.recipe, progress);
+    Result<MaterialPtr> whole = job.whole;
+    if (!job.whole) whole = job.begun ? job.begun->finish(progress) : make_signal(job.recipe, progress);
     if (!whole) return tl::unexpected(whole.error());
     MadeSignals made{{job.key, *whole}};
     for (const Source& s : job.bands) {

@@ -79,7 +79,8 @@ void level_ride_gains(const Curve& curve, double rate, int64_t first, int64_t co
         double* const out = gains + (frame - first);
         const RidePoint* from = next > 0 ? &p[next - 1] : nullptr;
         if (!from || next == p.size() || from->segment == Segment::step) {
-            std::fill_n(out, stop - frame, gain_of(from ? from->value : p.empty() ? 0.0 : p[0].value));
+            const double first = p.empty() ? 0.0 : p[0].value;
+            std::fill_n(out, stop - frame, gain_of(from ? from->value : first));
             frame = stop;
             continue;
         }

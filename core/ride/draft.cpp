@@ -76,9 +76,8 @@ Curve ride_draft(const std::vector<Phrase>& phrases, const DraftWish& wish, cons
     double end_s = -1e9;
     for (const Phrase& p : phrases) {
         // Where there is nothing to hold it against, nothing covers it: it stays as it is.
-        const double wanted = !wish.above_db   ? target
-                              : p.against_dbfs ? *p.against_dbfs + *wish.above_db
-                                               : p.level_dbfs;
+        double wanted = target;
+        if (wish.above_db) wanted = p.against_dbfs ? *p.against_dbfs + *wish.above_db : p.level_dbfs;
         const double off = wanted - p.level_dbfs;
         double gain = std::fabs(off) <= wish.range_db ? 0.0 : off * wish.depth;
         gain = std::round(std::clamp(gain, -wish.most_down_db, wish.most_up_db) * 10.0) / 10.0;

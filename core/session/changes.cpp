@@ -19,7 +19,8 @@ namespace {
 std::string db(double level) { return std::isinf(level) ? said("-inf dB") : fmt::format("{:.1f} dB", level); }
 std::string side(double pan) {
     const auto percent = static_cast<int>(std::lround(std::fabs(pan) * 100.0));
-    return percent == 0 ? "C" : fmt::format("{}{}", pan < 0.0 ? "L" : "R", percent);
+    if (percent == 0) return "C";
+    return fmt::format("{}{}", pan < 0.0 ? "L" : "R", percent);
 }
 std::string percent(double share) { return fmt::format("{:.0f} %", 100.0 * share); }
 
@@ -133,9 +134,12 @@ void Words::rides(const Rides& before, const Rides& after, const Chain& chain_be
                 break;
             }
         if (parameter.send() != 0) what = say("{} of a send", what);
-        found.push_back(!was  ? say("the ride of {} is new", what)
-                        : !is ? say("the ride of {} is gone", what)
-                              : say("the ride of {} has changed", what));
+        if (!was)
+            found.push_back(say("the ride of {} is new", what));
+        else if (!is)
+            found.push_back(say("the ride of {} is gone", what));
+        else
+            found.push_back(say("the ride of {} has changed", what));
     }
     for (const auto& [parameter, curves] : both) {
         if (!curves.first || !curves.second || before.is_out(parameter) == after.is_out(parameter)) continue;

@@ -17,7 +17,10 @@ namespace {
 
 using Use = UsedFile::Use;
 
-const char* folder_for(Use use) { return use == Use::audio ? "audio" : use == Use::room ? "rooms" : "recordings"; }
+const char* folder_for(Use use) {
+    if (use == Use::audio) return "audio";
+    return use == Use::room ? "rooms" : "recordings";
+}
 
 /// Copies one file; its content, not what links lead to it.
 Result<void> copy_into(const fs::path& from, PendingFile& to, Progress* progress,

@@ -109,10 +109,13 @@ class DocumentMaker {
     template <class Value>
     bool number(double as_number, Value value) {
         if (!in_point_) return put(value);
-        double* const to = key_ == "time_s"  ? &point_.time_s
-                           : key_ == "value" ? &point_.value
-                           : key_ == "bend"  ? &point_.bend
-                                             : nullptr;
+        double* to = nullptr;
+        if (key_ == "time_s")
+            to = &point_.time_s;
+        else if (key_ == "value")
+            to = &point_.value;
+        else if (key_ == "bend")
+            to = &point_.bend;
         if (!to) return odd_value(value);
         *to = as_number;
         return true;

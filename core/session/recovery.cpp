@@ -19,10 +19,7 @@ fs::path place_file(const fs::path& copy) { return fs::path(copy).replace_extens
 }  // namespace
 
 fs::path Recovery::folder() {
-    const char* state = std::getenv("XDG_STATE_HOME");
-    const char* home = std::getenv("HOME");
-    const fs::path base =
-        state && *state ? fs::path(state) : fs::path(home && *home ? home : "/tmp") / ".local" / "state";
+    const fs::path base = folder_of_user("XDG_STATE_HOME", ".local/state");
     return base / "isotonus" / "recovery";
 }
 

@@ -66,7 +66,11 @@ std::optional<double> note_ms(const std::vector<TempoMark>& tempo, double time_s
     while (text.ends_with(' ')) text.remove_suffix(1);
     if (tempo.empty() || !text.starts_with("1/")) return std::nullopt;
     text.remove_prefix(2);
-    const double factor = text.ends_with('.') ? 1.5 : text.ends_with('t') ? 2.0 / 3.0 : 1.0;
+    double factor = 1.0;
+    if (text.ends_with('.'))
+        factor = 1.5;
+    else if (text.ends_with('t'))
+        factor = 2.0 / 3.0;
     if (factor != 1.0) text.remove_suffix(1);
     for (const int part : {1, 2, 4, 8, 16, 32, 64})
         if (text == std::to_string(part))

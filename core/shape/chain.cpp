@@ -43,7 +43,8 @@ std::vector<const ParameterInfo*> parameters_of(const Processor& processor) {
 }
 
 double setting_of(const Processor& processor, const ParameterInfo& parameter) {
-    return &parameter == &common[in_at] ? (processor.in ? 1.0 : 0.0) : value_of(processor, parameter);
+    if (&parameter == &common[in_at]) return processor.in ? 1.0 : 0.0;
+    return value_of(processor, parameter);
 }
 
 void set_value(Processor& processor, const ParameterInfo& parameter, double value) {

@@ -27,7 +27,12 @@ ISOTONUS_WIDE void static_gains_db(const float* level, int frames, float thresho
     for (int i = 0; i < frames; ++i) {
         const float over = level[i] - threshold;
         float into = over + 0.5f * knee;
-        into = into < 0.0f ? 0.0f : into > knee ? knee : into;
+        if (into < 0.0f)
+            into = 0.0f;
+        else if (into > knee)
+            into = knee;
+        else
+            into = into;
         const float past = over - 0.5f * knee;
         const float wanted = bend * into * into + slope * (past > 0.0f ? past : 0.0f);
         gain[i] = wanted > range ? wanted : range;

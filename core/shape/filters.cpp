@@ -114,9 +114,13 @@ Biquad refined(const Biquad& guess, const Prototype& p, double hz, double q, dou
     const double lowest = std::min(hz / 16.0, 0.02 * rate), highest = 0.42 * rate;
     for (int k = 0; k < points; ++k) {
         const auto at = static_cast<size_t>(k);
-        const double f = k == 0       ? 0.0
-                         : k < spread ? lowest * std::pow(highest / lowest, (k - 1.0) / (spread - 2.0))
-                                      : std::min(hz * std::exp(around[at - spread] / q), 0.47 * rate);
+        double f = 0.0;
+        if (k == 0)
+            f = 0.0;
+        else if (k < spread)
+            f = lowest * std::pow(highest / lowest, (k - 1.0) / (spread - 2.0));
+        else
+            f = std::min(hz * std::exp(around[at - spread] / q), 0.47 * rate);
         z1[at] = std::polar(1.0, -2.0 * std::numbers::pi * f / rate);
         z2[at] = z1[at] * z1[at];
         wanted[at] = std::log(p.power(f / hz));

@@ -48,7 +48,11 @@ void run_filter(const GlidingFilter& filter, PairFilter::DirectState& state, flo
 
 // Within 0.0002 dB.  Plain arithmetic without branches or tables.
 inline float exp2_of(float x) {
-    const float safe = x < -126.0f ? -126.0f : x > 126.0f ? 126.0f : x;
+    float safe = x;
+    if (x < -126.0f)
+        safe = -126.0f;
+    else if (x > 126.0f)
+        safe = 126.0f;
     const float shifted = safe + 12582912.0f;  // rounds to the nearest whole number
     const int32_t whole = std::bit_cast<int32_t>(shifted) - 0x4B400000;
     const float f = safe - (shifted - 12582912.0f);

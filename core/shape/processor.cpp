@@ -39,7 +39,8 @@ const ProcessorType* processor_type(std::string_view id) {
 
 std::string word_of(std::string_view type) {
     const ProcessorType* known = processor_type(type);
-    return known ? said(known->word) : std::string(is_plugin(type) ? uri_of_type(type) : type);
+    if (known) return said(known->word);
+    return std::string(is_plugin(type) ? uri_of_type(type) : type);
 }
 
 const ParameterInfo* ProcessorType::find(std::string_view parameter) const {
@@ -70,7 +71,11 @@ Processor new_processor(const ProcessorType& type, const Chain& chain) {
 std::string value_text(const ParameterInfo& p, double value) {
     if (!p.words.empty()) return p.words[static_cast<size_t>(std::clamp(value + 0.5, 0.0, p.high))];
     const std::string_view unit = p.unit;
-    const int decimals = std::fabs(value) >= 100.0 ? 0 : std::fabs(value) >= 10.0 ? 1 : 2;
+    int decimals = 2;
+    if (std::fabs(value) >= 100.0)
+        decimals = 0;
+    else if (std::fabs(value) >= 10.0)
+        decimals = 1;
     const std::string number = fmt::format("{:.{}f}", value, decimals);
     return unit.empty() ? number : fmt::format("{} {}", number, unit);
 }

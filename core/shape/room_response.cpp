@@ -73,7 +73,8 @@ Result<std::shared_ptr<const RoomResponse>> read_room(const fs::path& file, doub
     const auto scale = static_cast<float>(1.0 / std::sqrt(energy / sides));
     const auto channel = [&](size_t n) { return spectra_of(samples, n, wide, room->partitions(), scale); };
     room->from[0][0] = channel(0);
-    room->from[1][1] = wide == 1 ? room->from[0][0] : channel(wide == 2 ? 1 : 3);
+    room->from[1][1] = room->from[0][0];
+    if (wide > 1) room->from[1][1] = channel(wide == 2 ? 1 : 3);
     if (wide == 4) {
         room->from[0][1] = channel(1);
         room->from[1][0] = channel(2);

@@ -279,11 +279,17 @@ std::optional<Finding> finding_of(const Alignment& found, const Track& reference
     if (!found.reliable || (!moved && !found.inverted)) return std::nullopt;
     const double by = std::fabs(ms);
     const std::string& name = reference.name;
-    std::string text = !moved                       ? say("inverted against {}", name)
-                       : found.inverted && ms > 0.0 ? say("{:.1f} ms late and inverted against {}", by, name)
-                       : found.inverted             ? say("{:.1f} ms early and inverted against {}", by, name)
-                       : ms > 0.0                   ? say("{:.1f} ms late against {}", by, name)
-                                                    : say("{:.1f} ms early against {}", by, name);
+    std::string text;
+    if (!moved)
+        text = say("inverted against {}", name);
+    else if (found.inverted && ms > 0.0)
+        text = say("{:.1f} ms late and inverted against {}", by, name);
+    else if (found.inverted)
+        text = say("{:.1f} ms early and inverted against {}", by, name);
+    else if (ms > 0.0)
+        text = say("{:.1f} ms late against {}", by, name);
+    else
+        text = say("{:.1f} ms early against {}", by, name);
     if (found.low_gain_db >= 0.5) text += say(": the low end would gain {:.1f} dB", found.low_gain_db);
     return Finding{"alignment", std::move(text), static_cast<double>(found.strongest_hit) / sample_rate, true,
                    Remedy::align};

@@ -99,10 +99,10 @@ std::vector<Finding> findings_of(const Material& material, const Track& track) {
     const bool as_recorded = track.source.channels == Channels::as_recorded;
     if (m.channels == 2) {
         const double left = m.left_dbfs.value_or(-200.0), right = m.right_dbfs.value_or(-200.0);
+        const Remedy other_side = left < right ? Remedy::use_right : Remedy::use_left;
         if (std::min(left, right) < -90.0 && std::max(left, right) > -60.0)
             found.push_back({"dead_channel", left < right ? said("left side is dead") : said("right side is dead"),
-                             -1.0, true,
-                             as_recorded ? (left < right ? Remedy::use_right : Remedy::use_left) : Remedy::none});
+                             -1.0, true, as_recorded ? other_side : Remedy::none});
         else if (m.side_dbfs.value_or(-200.0) < *m.rms_dbfs - 60.0)
             found.push_back({"mono_as_stereo", said("mono in a stereo file"), -1.0, false,
                              as_recorded ? Remedy::make_mono : Remedy::none});

@@ -460,10 +460,10 @@ TEST_F(Balance, the_headroom_plan_brings_the_mix_from_over_into_its_window) {
     EXPECT_TRUE(all->text().startsWith("Everything: down by"));
     QEnterEvent enter(QPointF(5, 5), QPointF(5, 5), QPointF(5, 5));
     QApplication::sendEvent(all, &enter);
-    EXPECT_EQ(work().view.ghosts().size(), 3u);  // shown before it is taken
+    EXPECT_EQ(work().view.balance.ghosts().size(), 3u);  // shown before it is taken
     const Level promised = work().mix.headroom()->proposals[0].peak_dbfs;
     QTest::mouseClick(all, Qt::LeftButton);
-    EXPECT_TRUE(work().view.ghosts().empty());
+    EXPECT_TRUE(work().view.balance.ghosts().empty());
     settle();
     EXPECT_EQ(work().mix.peak()->dbfs, promised);
     EXPECT_LE(*work().mix.peak()->dbfs, -6.0);

@@ -83,9 +83,9 @@ TEST_F(CompareWindow, a_passage_is_marked_tied_and_heard_against_the_songs) {
     key(Qt::Key_F6, Qt::ControlModifier | Qt::ShiftModifier);
     EXPECT_EQ(comparison().heard(), 0u);
     // Undo knows each step; the shelf keeps the passage untied for other songs.
-    EXPECT_EQ(comparison().shelf().size(), 1u);
-    EXPECT_EQ(comparison().shelf()[0].passages[0].name, "chorus");
-    EXPECT_FALSE(comparison().shelf()[0].passages[0].tied());
+    EXPECT_EQ(comparison().shelf.recordings().size(), 1u);
+    EXPECT_EQ(comparison().shelf.recordings()[0].passages[0].name, "chorus");
+    EXPECT_FALSE(comparison().shelf.recordings()[0].passages[0].tied());
     click("passageUntie");
     EXPECT_FALSE(session().recordings[0].passages[0].tied());
     click("passageRemove");
@@ -191,8 +191,8 @@ TEST_F(CompareWindow, matches_are_of_the_whole_of_the_passage_or_as_it_plays) {
 
 TEST_F(CompareWindow, spectra_are_of_the_whole_of_the_passage_or_of_the_last_second) {
     open_compare();
-    wait_for([&] { return comparison().mix_spectrum() && comparison().spectrum(0); });
-    const ThirdOctaves whole = *comparison().mix_spectrum();
+    wait_for([&] { return comparison().spectra.mix() && comparison().spectra.of(0); });
+    const ThirdOctaves whole = *comparison().spectra.mix();
     auto* scope = find<QComboBox>("compareScope");
     const auto choose = [&](int n) {
         scope->setCurrentIndex(n);
@@ -201,17 +201,17 @@ TEST_F(CompareWindow, spectra_are_of_the_whole_of_the_passage_or_of_the_last_sec
     work().player.set_loop({true, 4.2, 4.9});  // the voice has ended: 440 Hz are gone
     work().player.locate(4.5);
     choose(1);
-    wait_for([&] { return comparison().mix_spectrum() && comparison().spectrum(0); });
-    const ThirdOctaves passage = *comparison().mix_spectrum();
+    wait_for([&] { return comparison().spectra.mix() && comparison().spectra.of(0); });
+    const ThirdOctaves passage = *comparison().spectra.mix();
     EXPECT_EQ(comparison().passage_s(), std::pair(4.2, 4.9));
     constexpr int band_400 = 12;
     EXPECT_LT(*third_octave_dbfs(passage, band_400), *third_octave_dbfs(whole, band_400) - 6.0);
     work().player.locate(3.0);
     choose(2);
-    wait_for([&] { return comparison().mix_spectrum() && comparison().spectrum(0); });
-    EXPECT_EQ(*comparison().mix_spectrum(), third_octaves_of(work().player.mix_plans().finished, 2.0, 3.0).value());
+    wait_for([&] { return comparison().spectra.mix() && comparison().spectra.of(0); });
+    EXPECT_EQ(*comparison().spectra.mix(), third_octaves_of(work().player.mix_plans().finished, 2.0, 3.0).value());
     choose(0);
-    EXPECT_EQ(*comparison().mix_spectrum(), whole);
+    EXPECT_EQ(*comparison().spectra.mix(), whole);
 }
 
 TEST_F(CompareWindow, a_click_on_a_band_says_which_rows_make_it) {
@@ -222,16 +222,16 @@ TEST_F(CompareWindow, a_click_on_a_band_says_which_rows_make_it) {
         return QPoint(static_cast<int>(area.left() + std::log10(hz / 20.0) / 3.0 * area.width()), 50);
     };
     QTest::mouseClick(picture, Qt::LeftButton, Qt::NoModifier, place(220.0));
-    ASSERT_TRUE(work().view.compare_band);
-    EXPECT_EQ(third_octave_name_hz(*work().view.compare_band), 200.0);
+    ASSERT_TRUE(work().view.compare.band);
+    EXPECT_EQ(third_octave_name_hz(*work().view.compare.band), 200.0);
     wait_for([&] {
-        const auto& makers = work().spectra.makers(work().player.plan(), *work().view.compare_band);
+        const auto& makers = work().spectra.makers(work().player.plan(), *work().view.compare.band);
         return !makers.empty() && makers.front().row == track(1).id && makers.front().share > 0.9;
     });
     auto* lane = window->findChildren<CompareLane*>().at(1);
     wait_for([&] { return lane->accessibleName().contains('%') || lane->accessibleDescription().contains('%'); });
     QTest::mouseClick(picture, Qt::LeftButton, Qt::NoModifier, place(220.0));
-    EXPECT_FALSE(work().view.compare_band);
+    EXPECT_FALSE(work().view.compare.band);
 }
 
 TEST_F(CompareWindow, a_blind_comparison_says_nothing_until_it_is_over) {
@@ -338,14 +338,14 @@ TEST_F(CompareWindow, what_may_not_be_turned_up_is_matched_by_lowering_all) {
 
 TEST_F(CompareWindow, a_difference_is_never_of_one_mix_matched_by_another) {
     open_compare();
-    wait_for([&] { return !comparison().differences({0}).empty(); });
+    wait_for([&] { return !comparison().spectra.differences({0}).empty(); });
     settle();
-    const auto before = comparison().differences({0});
+    const auto before = comparison().spectra.differences({0});
     // Turned down it is the same mix, matched: at no moment of finding that out may the bands say otherwise.
     double most = 0.0;
     int looks = 0;
     const auto look = [&] {
-        const auto now = comparison().differences({0});
+        const auto now = comparison().spectra.differences({0});
         if (now.size() != before.size()) return;
         ++looks;
         for (size_t n = 0; n < now.size(); ++n)
@@ -359,7 +359,7 @@ TEST_F(CompareWindow, a_difference_is_never_of_one_mix_matched_by_another) {
     work().document.edit("lower", lower);
     settle();
     wait_for([&] {  // until the spectrum is that of the mix as it is now
-        const auto now = comparison().differences({0});
+        const auto now = comparison().spectra.differences({0});
         return !now.empty() && now[15].mix_dbfs && before[15].mix_dbfs &&
                std::fabs(*now[15].mix_dbfs - *before[15].mix_dbfs + 9.0) < 0.1;
     });
@@ -551,9 +551,9 @@ TEST_F(CompareWindow, references_stay_on_a_shelf_across_sessions) {
     std::vector<Recording> both = read_shelf(settings_folder() / "references.json").value();
     both.push_back(other);
     ASSERT_TRUE(write_shelf(both, settings_folder() / "references.json"));
-    comparison().drop_from_shelf(0);
+    comparison().shelf.drop(0);
     ASSERT_EQ(read_shelf(settings_folder() / "references.json").value().size(), 1u);
-    EXPECT_EQ(comparison().shelf()[0].name, "another");
+    EXPECT_EQ(comparison().shelf.recordings()[0].name, "another");
     QString told;
     QObject::connect(&comparison(), &Comparison::trouble, window.get(), [&](const QString& text) { told = text; });
     std::ofstream(settings_folder() / "references.json") << "{broken";

@@ -427,7 +427,7 @@ TEST_F(HandOffWindow, the_mix_is_seen_beside_references_by_third_octaves) {
     settle();
     auto* picture = find<SpectrumPicture>("spectrumPicture");
     wait_for([&] {
-        return work().comparison.mix_spectrum() && work().comparison.known(0) && work().comparison.known(0)->spectrum &&
+        return work().comparison.spectra.mix() && work().comparison.known(0) && work().comparison.known(0)->spectrum &&
                work().comparison.known(1) && work().comparison.known(1)->spectrum;
     });
     catch_up();
@@ -444,11 +444,11 @@ TEST_F(HandOffWindow, the_mix_is_seen_beside_references_by_third_octaves) {
     catch_up();
     const QString one = picture->sentence_at(at(220.0));
     EXPECT_FALSE(one.contains("references")) << one.toStdString();
-    const auto differences = work().comparison.differences({0});
+    const auto differences = work().comparison.spectra.differences({0});
     ASSERT_EQ(differences.size(), static_cast<size_t>(third_octaves));
     EXPECT_GT(*differences[9].difference_db, 10.0) << "the pad at 220 Hz stands far out of noise";
     // An edit is followed.
-    const double before = *work().comparison.differences({0})[9].mix_dbfs;
+    const double before = *work().comparison.spectra.differences({0})[9].mix_dbfs;
     work().document.edit_tracks("Down", {track(1).id}, [](Track& t) { t.fader_db = -20.0; });
-    wait_for([&] { return *work().comparison.differences({0})[9].mix_dbfs < before - 10.0; });
+    wait_for([&] { return *work().comparison.spectra.differences({0})[9].mix_dbfs < before - 10.0; });
 }

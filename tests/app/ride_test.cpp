@@ -139,7 +139,7 @@ TEST_F(RideWindow, every_parameter_has_its_lane_and_several_stand_open) {
     QTest::mouseClick(find<QToolButton>("ride_mute"), Qt::LeftButton, Qt::ControlModifier);
     QTest::keyPress(window.get(), Qt::Key_Control);  // the application asks which keys are down
     QTest::keyRelease(window.get(), Qt::Key_Control);
-    work().view.show_ride({Parameter::mute, {Parameter::pan, Parameter::mute}, false, {}});
+    work().view.ride.show({Parameter::mute, {Parameter::pan, Parameter::mute}, false, {}});
     auto* second = find<RideEditor>("rideEditor2");
     EXPECT_EQ(second->parameter(), Parameter::mute);
     QTest::mouseClick(second, Qt::LeftButton, Qt::NoModifier, second->place_of(2.0, 1.0).toPoint());
@@ -533,10 +533,10 @@ TEST_F(RideWindow, a_touched_control_brings_its_lane_up) {
     import_all();
     station(2);
     drag(lane(2), QPoint(lane(2)->width() - 120, 18), QPoint(lane(2)->width() - 100, 18));
-    EXPECT_EQ(work().view.ride.parameter, Parameter::pan);
-    EXPECT_EQ(work().view.ride_row(), track(2).id);
+    EXPECT_EQ(work().view.ride.shown.parameter, Parameter::pan);
+    EXPECT_EQ(work().view.ride.row(), track(2).id);
     drag(find("mainFader"), QPoint(100, 18), QPoint(90, 18));
-    EXPECT_EQ(work().view.ride_row(), main_output);
+    EXPECT_EQ(work().view.ride.row(), main_output);
     station(4);
     EXPECT_EQ(editor()->row(), main_output);
     EXPECT_EQ(editor()->parameter(), Parameter::level);

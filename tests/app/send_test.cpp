@@ -141,7 +141,7 @@ TEST_F(SendsInShape, a_word_is_thrown_by_one_gesture) {
     EXPECT_EQ(at(1.2), -12.0);
     EXPECT_EQ(at(2.0), send_parameters::level.low);
     EXPECT_EQ(at(3.1), -12.0);
-    EXPECT_EQ(work().view.ride.parameter, level) << "its lane is open in Ride";
+    EXPECT_EQ(work().view.ride.shown.parameter, level) << "its lane is open in Ride";
     work().document.undo();
     EXPECT_EQ(at(3.1), send_parameters::level.low);
     work().document.undo();

@@ -158,7 +158,7 @@ TEST_F(Shape, a_bus_has_a_chain_that_is_set_like_a_tracks) {
         if (l->id() == bus) lane_of_bus = l;
     ASSERT_TRUE(lane_of_bus);
     QTest::mouseClick(lane_of_bus, Qt::LeftButton, Qt::NoModifier, QPoint(40, 8));
-    EXPECT_EQ(work().view.shape_row(), bus);
+    EXPECT_EQ(work().view.shape.row(), bus);
     add("compressor");
     ASSERT_EQ(session().buses[0].chain.size(), 1u);
     find<QDoubleSpinBox>("threshold_dbfs")->setValue(-40.0);
@@ -190,7 +190,7 @@ TEST_F(Shape, a_bus_has_a_chain_that_is_set_like_a_tracks) {
     shaped();
     EXPECT_LT(*work().mix.peak()->dbfs, with);
     work().document.select_only(track(1).id);
-    EXPECT_EQ(work().view.shape_row(), track(1).id);
+    EXPECT_EQ(work().view.shape.row(), track(1).id);
 }
 
 TEST_F(Shape, an_export_waits_for_the_chains) {
@@ -241,9 +241,9 @@ TEST_F(Shape, advice_is_a_ghost_until_it_is_taken) {
     advised();
     EXPECT_TRUE(advice().contains("low cut")) << advice().toStdString();
     EXPECT_TRUE(track(1).chain.empty());
-    EXPECT_EQ(work().view.chain_ghosts().size(), 1u);
+    EXPECT_EQ(work().view.shape.ghosts().size(), 1u);
     QTest::mouseClick(find<QPushButton>("adviceLeave"), Qt::LeftButton);
-    EXPECT_TRUE(work().view.chain_ghosts().empty());
+    EXPECT_TRUE(work().view.shape.ghosts().empty());
     take_entry("chainAdvice", "adviseLowCut");
     advised();
     QTest::mouseClick(find<QPushButton>("adviceTake"), Qt::LeftButton);
@@ -257,7 +257,7 @@ TEST_F(Shape, advice_is_a_ghost_until_it_is_taken) {
     take_entry("chainAdvice", "adviseLowCut");
     advised();
     work().edits.set_fader(track(0).id, -3.0, 0);
-    EXPECT_TRUE(work().view.chain_ghosts().empty());
+    EXPECT_TRUE(work().view.shape.ghosts().empty());
     // The reduction that is wanted, from the whole song.
     add("compressor");
     shaped();
@@ -444,7 +444,7 @@ TEST_F(Shape, what_room_brought_is_told_after_it_was_taken) {
     catch_up();
     take_entry("chainAdvice", "adviseRoom");
     advised();
-    ASSERT_FALSE(work().view.chain_ghosts().empty()) << advice().toStdString();
+    ASSERT_FALSE(work().view.shape.ghosts().empty()) << advice().toStdString();
     QTest::mouseClick(find<QPushButton>("adviceTake"), Qt::LeftButton);
     wait_for([&] { return advice().contains("expected"); });
     EXPECT_TRUE(advice().contains("is heard now")) << advice().toStdString();

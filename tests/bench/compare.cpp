@@ -49,8 +49,8 @@ int main(int argc, char** argv) {
     work.comparison.add_reference(argv[2]);
     window.stations().choose(5);
     do QTest::qWait(50);
-    while (work.materials.waiting() > 0 || work.mix.busy() || !work.comparison.mix_spectrum() ||
-           !work.comparison.spectrum(0));
+    while (work.materials.waiting() > 0 || work.mix.busy() || !work.comparison.spectra.mix() ||
+           !work.comparison.spectra.of(0));
     const PlanPtr mix = work.player.mix_plans().finished;
     double at_s = 5.0;
     const double one_look = best([&] {

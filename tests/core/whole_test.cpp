@@ -381,7 +381,8 @@ TEST(MainChains, in_checks_sheets_and_files_are_decided_in_one_place) {
             mix.session.hand_off.main_chain = way;
             mix.session.main_chain_out = bypassed;
             ASSERT_TRUE(mix.row_signals.make(mix.session, mix.file_of()));
-            const MixPlans plans = compile_mix_plans(mix.session, mix.row_signals.played_by(mix.session, mix.file_of()));
+            const MixPlans plans =
+                compile_mix_plans(mix.session, mix.row_signals.played_by(mix.session, mix.file_of()));
             const MainChainExport said = main_chain_export(mix.session);
             Delivery d = into(folder / fmt::format("{}{}", static_cast<int>(way), bypassed), StemSplit::none);
             d.format = SampleFormat::f32;

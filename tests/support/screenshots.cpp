@@ -207,11 +207,11 @@ int main(int argc, char** argv) {
     shoot(window, folder, "17-returns");
     if (everything) {
         for (const size_t n : {size_t{1}, size_t{2}}) {
-            work.view.show_shape_of(work.document.session().buses[n].id);
-            work.view.shape_place = 0;
+            work.view.shape.show(work.document.session().buses[n].id);
+            work.view.shape.place = 0;
             shoot(window, folder, n == 1 ? "reverb" : "delay");
         }
-        work.view.show_shape_of({});
+        work.view.shape.show({});
         window.stations().choose(2);
         shoot(window, folder, "balance-returns");
         window.stations().choose(6);
@@ -262,7 +262,7 @@ int main(int argc, char** argv) {
     settle(window);
     QTest::qWait(400);
     work.comparison.toggle();
-    work.view.choose_compare_band(6);
+    work.view.compare.choose_band(6);
     QTest::qWait(400);
     shoot(window, folder, "13-compare");
     work.comparison.toggle();
@@ -273,21 +273,21 @@ int main(int argc, char** argv) {
         noted.blind_results = {{"2030-06-22T10:00:00", "", {"the mix", "before the bells"}, {7, 1}}};
         noted.recordings.change()[0].passages = {{"chorus", 20.0, 30.0, 16.0, 26.0}};
         work.document.edit("Noted", noted);
-        using Page = ViewState::ComparePage;
+        using Page = CompareView::Page;
         for (const auto& [page, name] : {std::pair(Page::loudness, "compare-loudness"),
                                          {Page::width, "compare-width"},
                                          {Page::changes, "compare-changes"},
                                          {Page::notes, "compare-notes"},
                                          {Page::blind, "compare-blind"},
                                          {Page::done, "compare-done"}}) {
-            work.view.show_compare_page(page);
+            work.view.compare.show_page(page);
             QTest::qWait(1200);
             shoot(window, folder, name);
             window.show_night(true);
             shoot(window, folder, QString("night-") + name);
             window.show_night(false);
         }
-        work.view.show_compare_page(Page::frequencies);
+        work.view.compare.show_page(Page::frequencies);
         QMenu* played_by = window.findChild<QToolButton*>("monitorPlayback")->menu();
         played_by->popup(window.mapToGlobal(QPoint(600, 300)));
         QTest::qWait(100);
@@ -296,7 +296,7 @@ int main(int argc, char** argv) {
         work.document.undo();  // what was noted
     }
     window.stations().choose(4);
-    work.view.show_ride({Parameter::level, {Parameter::level, Parameter::pan}, false, {}});
+    work.view.ride.show({Parameter::level, {Parameter::level, Parameter::pan}, false, {}});
     if (everything) {
         const Session straight = work.document.session();
         Curve bent = *straight.find(voice)->rides[Parameter::level];
@@ -311,7 +311,7 @@ int main(int argc, char** argv) {
     QTest::qWait(200);
     box->grab().save(folder + "/14-fader-box.png");
     box->close();
-    work.view.show_ride({});
+    work.view.ride.show({});
     for (int n = 0; n < 2; ++n) work.document.undo();
     // Balance with buses, a headroom plan, the field, and what covers the voice.
     const auto press = [&](const char* action) {
@@ -333,9 +333,9 @@ int main(int argc, char** argv) {
     while (!work.mix.headroom() && planning.elapsed() < 60000) QTest::qWait(50);
     QTest::qWait(200);
     if (work.mix.headroom() && work.mix.headroom()->proposals.size() > 1) {
-        ViewState::Ghosts ghosts;
+        BalanceView::Ghosts ghosts;
         for (const auto& [id, db] : work.mix.headroom()->proposals[1].faders) ghosts[id] = db;
-        work.view.show_ghosts(ghosts);
+        work.view.balance.show_ghosts(ghosts);
     }
     shoot(window, folder, "10-headroom");
     press("pageCoverAction");
@@ -426,14 +426,14 @@ int main(int argc, char** argv) {
         window.stations().choose(3);
         shoot(window, folder, "crowded-shape");
         window.stations().choose(5);
-        for (const auto& [page, name] : {std::pair(ViewState::ComparePage::frequencies, "crowded-compare"),
-                                         {ViewState::ComparePage::done, "crowded-compare-done"}}) {
-            work.view.show_compare_page(page);
+        for (const auto& [page, name] : {std::pair(CompareView::Page::frequencies, "crowded-compare"),
+                                         {CompareView::Page::done, "crowded-compare-done"}}) {
+            work.view.compare.show_page(page);
             settle(window);
             QTest::qWait(1500);
             shoot(window, folder, name);
         }
-        work.view.show_compare_page(ViewState::ComparePage::frequencies);
+        work.view.compare.show_page(CompareView::Page::frequencies);
         Session hot = work.document.session();
         hot.main_fader_db = 9.0;
         for (size_t n = 0; n < hot.tracks.size(); ++n)
@@ -447,10 +447,10 @@ int main(int argc, char** argv) {
         work.document.edit("Hot", hot);
         window.stations().choose(4);
         work.document.select_only(work.document.session().tracks[6]->id);
-        work.view.show_ride({Parameter::level, {Parameter::level}, true, {}});
+        work.view.ride.show({Parameter::level, {Parameter::level}, true, {}});
         settle(window);
         shoot(window, folder, "crowded-ride");
-        work.view.show_ride({Parameter::level, {Parameter::level}, false, {}});
+        work.view.ride.show({Parameter::level, {Parameter::level}, false, {}});
         window.stations().choose(6);
         settle(window);
         shoot(window, folder, "crowded-hand-off");

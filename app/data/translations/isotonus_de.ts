@@ -7810,6 +7810,17 @@ Spitze %3, %4</translation>
     </message>
 </context>
 <context>
+    <name>isotonus::RideView</name>
+    <message>
+        <source>%1 of the send to %2</source>
+        <translation>%1 des Sends nach %2</translation>
+    </message>
+    <message>
+        <source>%1 of %2: its ride is shown.</source>
+        <translation>%1 von %2: die Fahrt ist zu sehen.</translation>
+    </message>
+</context>
+<context>
     <name>isotonus::RowHead</name>
     <message>
         <source>drums</source>
@@ -9415,17 +9426,6 @@ das Bild für ein Band des Equalizers.</translation>
     <message>
         <source>simulated: keeps time, makes no sound</source>
         <translation>nachgebildet: hält die Zeit, macht keinen Ton</translation>
-    </message>
-</context>
-<context>
-    <name>isotonus::ViewState</name>
-    <message>
-        <source>%1 of the send to %2</source>
-        <translation>%1 des Sends nach %2</translation>
-    </message>
-    <message>
-        <source>%1 of %2: its ride is shown.</source>
-        <translation>%1 von %2: die Fahrt ist zu sehen.</translation>
     </message>
 </context>
 <context>
