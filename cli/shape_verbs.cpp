@@ -2,6 +2,7 @@
 #include "core/foreign/plugins.h"
 #include "core/measure/measurement_json.h"
 #include "core/session/channel.h"
+#include "core/session/routing.h"
 #include "core/session/tempo.h"
 #include "core/shape/chain.h"
 #include "core/shape/room_response.h"
@@ -207,9 +208,9 @@ Result<void> set_processor(const ShapeOptions& options, Session& session) {
         if (at > chain.size())
             return fail("", fmt::format("the next free place is {}, not {}", chain.size() + 1, options.place));
         if (at == chain.size())
-            chain.push_back(new_processor(*type, chain));
+            chain.push_back(new_insert(*type, chain, is_return(session, *row)));
         else if (chain[at].type != type->id)
-            chain[at] = new_processor(*type, chain);
+            chain[at] = new_insert(*type, chain, is_return(session, *row));
         for (const std::string& assignment : options.assignments)
             if (assignment == made_up || (is_plugin(type->id) && assignment.starts_with("uri=")))
                 continue;  // once the whole song's reduction is known

@@ -227,7 +227,9 @@ void ShapePanel::fill_add(QMenu& menu) {
         action->setObjectName(QString("add_") + type->id);
         connect(action, &QAction::triggered, this, [this, type] {
             work_.edits.set_chains(rows_meant(), tr("Add %1").arg(QString::fromStdString(word_of(type->id))),
-                                   [type](Chain& chain) { chain.push_back(new_processor(*type, chain)); });
+                                   [type, on_return = is_return(work_.document.session(), row_)](Chain& chain) {
+                                       chain.push_back(new_insert(*type, chain, on_return));
+                                   });
             if (!shown_.empty()) list_->setCurrentRow(static_cast<int>(shown_.size()) - 1);
         });
     }
@@ -238,7 +240,9 @@ void ShapePanel::fill_add(QMenu& menu) {
         if (dialog.exec() != QDialog::Accepted || !dialog.chosen()) return;
         const ProcessorType* type = dialog.chosen();
         work_.edits.set_chains(rows_meant(), tr("Add %1").arg(QString::fromStdString(word_of(type->id))),
-                               [type](Chain& chain) { chain.push_back(new_processor(*type, chain)); });
+                               [type, on_return = is_return(work_.document.session(), row_)](Chain& chain) {
+                                   chain.push_back(new_insert(*type, chain, on_return));
+                               });
         if (!shown_.empty()) list_->setCurrentRow(static_cast<int>(shown_.size()) - 1);
     });
     const Session& session = work_.document.session();

@@ -34,6 +34,15 @@ const ParameterInfo* parameter_of(const Processor& processor, std::string_view i
     return type ? type->find(id) : nullptr;
 }
 
+Processor new_insert(const ProcessorType& type, const Chain& chain, bool on_return) {
+    Processor processor = new_processor(type, chain);
+    const ParameterInfo* const mix = parameter_of(processor, "mix");
+    if (on_return || !mix) return processor;
+    for (const auto& [effect, percent] : {std::pair{"reverb", 20.0}, {"delay", 25.0}, {"modulation", 50.0}})
+        if (processor.type == effect) set_value(processor, *mix, percent);
+    return processor;
+}
+
 std::vector<const ParameterInfo*> parameters_of(const Processor& processor) {
     std::vector<const ParameterInfo*> all;
     for (const ParameterInfo& p : common) all.push_back(&p);

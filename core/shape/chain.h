@@ -12,6 +12,10 @@ namespace isotonus {
 std::span<const ParameterInfo> common_parameters();
 /// Of a processor, by name: common ones and its own; null when there is none.
 const ParameterInfo* parameter_of(const Processor& processor, std::string_view id);
+/// A new processor as one begins with it: what repeats, rings or moves is mixed into what comes in (reverb 20 %, delay
+/// 25 %, modulation 50 %; common practice, no source), and is alone on a return, where what comes in is heard
+/// elsewhere.
+Processor new_insert(const ProcessorType& type, const Chain& chain, bool on_return);
 /// All of them, `in` first.
 std::vector<const ParameterInfo*> parameters_of(const Processor& processor);
 /// As `value_of`, also of `in`.

@@ -320,3 +320,33 @@ TEST(Width, keeps_the_middle_and_puts_what_is_low_into_the_centre) {
     const auto one = make(4800, 1, noise(5, 0.4));
     EXPECT_EQ(through({processor("width", {{"width", 0.0}, {"mono_below_hz", 200.0}})}, one, 1), one);
 }
+
+TEST(Inserts, of_space_and_movement_leave_what_comes_in_to_be_heard_and_are_alone_on_a_return) {
+    const std::vector<float> in = make(96000, 1, noise(7, 0.3));
+    for (const char* type : {"reverb", "delay", "modulation"}) {
+        const auto heard = [&](bool on_return) {
+            return through({new_insert(*processor_type(type), {}, on_return)}, in, 1);
+        };
+        // As loud as before within 3 dB, and correlated with it; on a return it is the effect alone.
+        const auto share = [&](const std::vector<float>& out) {
+            double product = 0.0, own = 0.0;
+            for (size_t i = 0; i < in.size(); ++i) {
+                product += static_cast<double>(in[i]) * static_cast<double>(out[i]);
+                own += static_cast<double>(in[i]) * static_cast<double>(in[i]);
+            }
+            return product / own;
+        };
+        EXPECT_NEAR(rms_db(heard(false), 1, 0, 0, in.size()), rms_db(in, 1, 0, 0, in.size()), 4.0) << type;
+        EXPECT_GT(share(heard(false)), 0.45) << type;
+        EXPECT_LT(share(heard(true)), 0.2) << type;
+    }
+    // A flanger and a phaser move at once.
+    for (const char* kind : {"flanger", "phaser"}) {
+        Processor p = new_insert(*processor_type("modulation"), {}, false);
+        const ParameterInfo& info = *parameter_of(p, "kind");
+        set_value(p, info, *value_from_text(info, kind));
+        const auto out = through({p}, in, 1);
+        // Where the notches lie moves: what is left of the same noise a second later is other.
+        EXPECT_GT(worst_difference(out, in), 0.05) << kind;
+    }
+}
