@@ -1,117 +1,11 @@
 // Balance: faders and pans with live meters, of tracks, buses and control groups.
 #pragma once
 
+#include "app/balance/balance_lane.h"
+#include "app/balance/bus_lane.h"
 #include "app/desk/station.h"
 
 namespace isotonus {
-
-/// A fader lane: what it moves is told by those below.
-class FaderLane : public Lane {
-    Q_OBJECT
-  public:
-    using Lane::Lane;
-    void levels_changed() override;
-
-  protected:
-    enum class Part { fader, peak, pan, width, left_side, right_side };
-    struct Values {
-        double fader_db = 0.0, pan = 0.0, width = 1.0;
-        bool has_pan = true, has_width = false, heard = true;
-        bool apart = false;  ///< both sides have pans of their own
-        double left_pan = -1.0, right_pan = 1.0;
-        bool has_level = true;
-    };
-    virtual Values values() const = 0;
-    /// `alike`: the rows that move together all get this value; else each is moved by what this one is.
-    virtual void move(Part part, double to, bool alike, uint64_t gesture) = 0;
-    /// The fader is set so that the whole song's peak after it is this.
-    virtual void set_by_peak(double dbfs) = 0;
-    virtual Level song_peak_dbfs() const { return std::nullopt; }  ///< after the fader
-    virtual const Audibility* audibility() const { return nullptr; }
-
-    QString value_text() const override;
-    QString value_name() const override;
-    void nudge(double by, uint64_t gesture) override;
-    void type_value(const QString& text) override;
-    void reset_value() override;
-    QRect value_place() const override;
-    double per_pixel(const QPoint& at) const override;
-    void mousePressEvent(QMouseEvent* event) override;
-    bool grab(const QPoint& at) override;
-    bool key(QKeyEvent* event) override;
-    void let_go() override;
-    void paint(QPainter& painter, const QRect& clip) override;
-    double value_of(Part part) const;
-    /// While the row is written the move goes into its ride; `gesture` 0 is one nudge.
-    bool write(Part part, double to, uint64_t gesture);
-    static Parameter ridden_by(Part part);
-    /// What is being written, in place of the row's own settings.
-    Values with_writing(Values values) const;
-
-    Part active_ = Part::fader;
-
-  private:
-    QRect meter_place() const;
-    QRect clip_flag() const;
-    void paint_fader(QPainter& painter, const Values& v);
-    void paint_meter(QPainter& painter);
-    void paint_peak(QPainter& painter);
-    void paint_pan(QPainter& painter, const Values& v);
-    void paint_audibility(QPainter& painter);
-
-    double shown_level_db_ = silence_db, shown_hold_db_ = silence_db;
-    bool shown_clipped_ = false;
-};
-
-class BalanceLane : public FaderLane {
-    Q_OBJECT
-  public:
-    using FaderLane::FaderLane;
-
-  protected:
-    Values values() const override;
-    void move(Part part, double to, bool alike, uint64_t gesture) override;
-    void set_by_peak(double dbfs) override;
-    Level song_peak_dbfs() const override;
-    const Audibility* audibility() const override { return work_.mix.audibility(id()); }
-    QString sentence() const override;
-
-  private:
-    mutable const Track* peak_of_ = nullptr;  ///< of which value the peak is known
-    mutable MaterialPtr peak_in_;
-    mutable double peak_group_db_ = 0.0;
-    mutable Level peak_;
-};
-
-/// The lane of a bus or of a control group.
-class BusLane : public FaderLane {
-    Q_OBJECT
-  public:
-    BusLane(Workspace& work, TrackId id, QWidget* parent) : FaderLane(work, id, parent) { setObjectName("busLane"); }
-
-  protected:
-    bool exists() const override { return bus() || group(); }
-    void select_row() override {}
-    QString track_name() const override;
-    Values values() const override;
-    void move(Part part, double to, bool alike, uint64_t gesture) override;
-    void set_by_peak(double dbfs) override;
-    Level song_peak_dbfs() const override;
-    QString sentence() const override;
-
-  private:
-    /// What the peak of a bus with a signal depends on.
-    struct PeakOf {
-        MaterialPtr signal;
-        double fader_db = 0.0;
-        CurvePtr ride;
-        bool operator==(const PeakOf&) const = default;
-    };
-    mutable PeakOf peak_of_;
-    mutable Level peak_;
-    const Bus* bus() const { return work_.document.session().find_bus(id()); }
-    const ControlGroup* group() const { return work_.document.session().find_group(id()); }
-};
 
 class BalanceStation : public Station {
   public:
@@ -130,8 +24,5 @@ class BalanceStation : public Station {
     bool panel_shown(const Workspace& work) const override { return work.view.balance.page != BalanceView::Page::none; }
     QWidget* make_view(Workspace& work, QWidget* parent) const override;
 };
-
-/// A fader as it is drawn everywhere: a line with an upright blade at the level.
-void paint_blade(QPainter& painter, int x, int top, int bottom, const QColor& colour);
 
 }  // namespace isotonus

@@ -2,6 +2,13 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de_DE" sourcelanguage="en">
 <context>
+    <name>BalanceLane</name>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+</context>
+<context>
     <name>Compare</name>
     <message>
         <source>all</source>
@@ -2888,10 +2895,6 @@
 </context>
 <context>
     <name>isotonus::BalanceLane</name>
-    <message>
-        <source>%1 %</source>
-        <translation>%1 %</translation>
-    </message>
     <message>
         <source>%1: fader %2, pan %3</source>
         <translation>%1: Fader %2, Pan %3</translation>

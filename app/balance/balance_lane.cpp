@@ -1,0 +1,120 @@
+#include "app/balance/balance_lane.h"
+
+#include <QKeyEvent>
+#include <QPainter>
+#include <cmath>
+#include <map>
+
+#include "core/balance/fader.h"
+#include "core/balance/fader_by_peak.h"
+#include "core/session/routing.h"
+
+namespace isotonus {
+
+FaderLane::Values BalanceLane::values() const {
+    const Track& t = *track();
+    const Measurement* m = work_.materials.measured(t);
+    const bool stereo = m && m->channels == 2;
+    return with_writing({t.fader_db, t.pan, t.width, true, stereo, work_.document.session().is_heard(t),
+                         t.sides_apart && stereo, t.left_pan, t.right_pan});
+}
+
+Level BalanceLane::song_peak_dbfs() const {
+    const MaterialPtr m = work_.materials.played(*track());
+    if (!m) return std::nullopt;
+    const double group_db = work_.document.session().group_db(id());
+    if (peak_of_ == track() && peak_in_ == m && peak_group_db_ == group_db) return peak_;
+    peak_of_ = track(), peak_in_ = m, peak_group_db_ = group_db;
+    return peak_ = peak_after_ride_dbfs(after_chain(*track(), *m), *m, group_db);
+}
+
+QString BalanceLane::sentence() const {
+    const Track& t = *track();
+    QString text = tr("%1: fader %2, pan %3").arg(track_name(), db_text(t.fader_db), pan_text(t.pan));
+    if (const Bus* bus = work_.document.session().find_bus(t.output))
+        text += tr(", to %1").arg(QString::fromStdString(bus->name));
+    if (const Level peak = song_peak_dbfs())
+        text += tr("; whole-song peak after the fader %1").arg(db_text(*peak, "dBFS"));
+    if (const auto* bars = work_.player.meters().find(id()); bars && std::isfinite(bars->after_fader.highest_db))
+        text += tr("; highest heard %1").arg(db_text(bars->after_fader.highest_db, "dBFS"));
+    if (const Audibility* a = audibility(); a && a->share)
+        text += tr("; %1 % of its bands are heard, %2 % when quiet")
+                    .arg(std::lround(*a->share * 100.0))
+                    .arg(std::lround(a->quiet_share.value_or(0.0) * 100.0));
+    return text + '.';
+}
+
+void BalanceLane::move(Part part, double to, bool alike, uint64_t gesture) {
+    if (write(part, to, gesture)) return;
+    const auto ids = work_.document.moved_with(id());
+    const double from = value_of(part);
+    const auto rows = ids.size();
+    const bool fader = part == Part::fader;
+    // Where there is no difference to keep, all get the same.
+    alike = alike || rows == 1 || std::isinf(to) || std::isinf(from);
+    const double by = alike ? 0.0 : to - from;
+    QString what = tr("Pan");
+    if (fader)
+        what = tr("Fader");
+    else if (part == Part::width)
+        what = tr("Width");
+    QString value;
+    if (fader)
+        value = db_text(alike ? to : by, "dB", !alike);
+    else if (part == Part::width)
+        value = width_text(to);
+    else
+        value = pan_text(to);
+    QString name;
+    if (rows == 1)
+        name = tr("%1 %2 %3").arg(what, track_name(), value);
+    else if (alike)
+        name = tr("%1 %2 tracks at %3").arg(what).arg(rows).arg(value);
+    else if (fader)
+        name = tr("%1 %2 tracks %3").arg(what).arg(rows).arg(value);
+    else
+        name = tr("%1 %2 tracks").arg(what).arg(rows);
+    double Track::*field = &Track::right_pan;
+    if (fader)
+        field = &Track::fader_db;
+    else if (part == Part::pan)
+        field = &Track::pan;
+    else if (part == Part::width)
+        field = &Track::width;
+    else if (part == Part::left_side)
+        field = &Track::left_pan;
+    const double low = part == Part::width ? 0.0 : -1.0, high = part == Part::width ? 2.0 : 1.0;
+    work_.document.edit_tracks(
+        name, ids,
+        [=](Track& t) {
+            double& v = t.*field;
+            if (alike)
+                v = to;
+            else if (fader)
+                v = fader_moved(v, by);
+            else
+                v = std::clamp(v + by, low, high);
+        },
+        gesture);
+}
+
+void BalanceLane::set_by_peak(double dbfs) {
+    const Session& session = work_.document.session();
+    const MaterialOf played([this](const Track& t) { return work_.materials.played(t); });
+    const FadersByPeak found = faders_by_peak(session, work_.document.moved_with(id()), played, dbfs);
+    if (found.too_low != 0)
+        return emit work_.view.hint(tr("%1 peaks at %2 with its fader at +12 dB.")
+                                        .arg(QString::fromStdString(session.name_of(found.too_low)),
+                                             db_text(found.highest_dbfs, "dBFS", true)));
+    const std::map<TrackId, double>& faders = found.faders_db;
+    if (faders.empty()) return;
+    if (faders.size() == 1 && write(Part::fader, faders.begin()->second, 0)) return;
+    std::vector<TrackId> ids;
+    for (const auto& [row, db] : faders) ids.push_back(row);
+    const QString name = ids.size() == 1
+                             ? tr("Fader %1 for a peak of %2").arg(track_name(), db_text(dbfs, "dBFS"))
+                             : tr("Faders of %1 tracks for a peak of %2").arg(ids.size()).arg(db_text(dbfs, "dBFS"));
+    work_.document.edit_tracks(name, ids, [&](Track& t) { t.fader_db = faders.at(t.id); });
+}
+
+}  // namespace isotonus

@@ -1,0 +1,397 @@
+#include "app/balance/fader_lane.h"
+
+#include <QKeyEvent>
+#include <QPainter>
+#include <cmath>
+#include <map>
+
+#include "app/balance/balance_columns.h"
+#include "core/balance/fader.h"
+
+namespace isotonus {
+
+void paint_blade(QPainter& painter, int x, int top, int bottom, const QColor& colour) {
+    painter.fillRect(x - 1, top, 3, bottom - top, colour);
+    painter.fillRect(x - 4, bottom - 2, 9, 2, colour);
+}
+
+QString FaderLane::value_name() const {
+    switch (active_) {
+        case Part::fader:
+            return tr("fader");
+        case Part::peak:
+            return tr("peak after the fader");
+        case Part::pan:
+            return tr("pan");
+        case Part::width:
+            return tr("width");
+        case Part::left_side:
+            return tr("left side");
+        case Part::right_side:
+            break;
+    }
+    return tr("right side");
+}
+
+double FaderLane::value_of(Part part) const {
+    const Values v = values();
+    switch (part) {
+        case Part::fader:
+            return v.fader_db;
+        case Part::peak:
+            return song_peak_dbfs().value_or(silence_db);
+        case Part::pan:
+            return v.pan;
+        case Part::width:
+            return v.width;
+        case Part::left_side:
+            return v.left_pan;
+        case Part::right_side:
+            break;
+    }
+    return v.right_pan;
+}
+
+QString FaderLane::value_text() const {
+    if (!exists()) return {};
+    const double value = value_of(active_);
+    switch (active_) {
+        case Part::fader:
+            return db_text(value);
+        case Part::peak:
+            return db_text(value, "dBFS");
+        case Part::width:
+            return width_text(value);
+        default:
+            return pan_text(value);
+    }
+}
+
+QRect FaderLane::value_place() const {
+    const BalanceColumns columns(width());
+    if (active_ == Part::fader) return columns.fader_text(height());
+    if (active_ == Part::peak) return columns.peak_text(height());
+    return columns.pan_text(height());
+}
+
+void FaderLane::nudge(double by, uint64_t gesture) {
+    const double from = value_of(active_ == Part::peak ? Part::fader : active_);
+    if (active_ == Part::fader || active_ == Part::peak)
+        move(Part::fader, fader_moved(from, by), false, gesture);
+    else if (active_ == Part::width)
+        move(active_, std::clamp(from + (gesture ? by : 0.1 * by), 0.0, 2.0), false, gesture);
+    else
+        move(active_, std::clamp(from + (gesture ? by : 0.05 * by), -1.0, 1.0), false, gesture);
+}
+
+void FaderLane::type_value(const QString& text) {
+    if (active_ == Part::fader || active_ == Part::peak) {
+        const auto db = parse_level(text);
+        if (!db) return;
+        if (active_ == Part::peak)
+            set_by_peak(*db);
+        else if (*db <= fader_max_db)
+            move(active_, *db < fader_floor_db ? silence_db : *db, true, 0);
+        else
+            emit work_.view.hint(tr("A fader goes up to +12 dB."));
+    } else if (active_ == Part::width) {
+        const auto percent = parse_level(QString(text).remove('%'));
+        if (percent && *percent >= 0.0 && *percent <= 200.0)
+            move(active_, *percent / 100.0, true, 0);
+        else
+            emit work_.view.hint(tr("The width goes from 0 to 200 %."));
+    } else if (const auto pan = parse_pan(text)) {
+        move(active_, *pan, true, 0);
+    }
+}
+
+void FaderLane::reset_value() {
+    double rest = 0.0;
+    if (active_ == Part::width || active_ == Part::right_side) rest = 1.0;
+    if (active_ == Part::left_side) rest = -1.0;
+    move(active_ == Part::peak ? Part::fader : active_, rest, true, 0);
+}
+
+double FaderLane::per_pixel(const QPoint& at) const {
+    const BalanceColumns columns(width());
+    if (active_ == Part::fader) return columns.fader_ruler().db_per_pixel(values().fader_db);
+    if (active_ == Part::peak) return columns.level_ruler().db_per_pixel(0.0);
+    const QRect area = columns.pan_area(height());
+    // A whisker is drawn out: away from the blade is wider.
+    if (active_ == Part::width) return (at.x() < pan_place(area, values().pan) ? -4.0 : 4.0) / area.width();
+    return 2.0 / area.width();
+}
+
+void FaderLane::mousePressEvent(QMouseEvent* event) {
+    const QPoint at = event->position().toPoint();
+    // What was reached is forgotten by a click on the figure or on the flag; the gesture goes on as any.
+    if (event->button() == Qt::LeftButton &&
+        (BalanceColumns(width()).peak_text(height()).contains(at) || clip_flag().contains(at)))
+        work_.player.reset_meter(id());
+    Lane::mousePressEvent(event);
+}
+
+bool FaderLane::grab(const QPoint& at) {
+    const Values v = values();
+    const BalanceColumns columns(width());
+    active_ = at.x() < columns.level_start - BalanceColumns::gap || !v.has_level ? Part::fader : Part::peak;
+    if (at.x() < width() - BalanceColumns::pan || !v.has_pan) return true;
+    const QRect area = columns.pan_area(height());
+    if (v.apart) {
+        active_ = std::abs(at.x() - pan_place(area, v.left_pan)) <= std::abs(at.x() - pan_place(area, v.right_pan))
+                      ? Part::left_side
+                      : Part::right_side;
+        return true;
+    }
+    const int reach = std::abs(at.x() - pan_place(area, v.pan)),
+              whisker = static_cast<int>(v.width * area.width() / 4.0);
+    const bool at_its_end = std::abs(reach - whisker) <= 6 && reach > 5;
+    active_ = v.has_width && at.y() > height() / 2 && at_its_end ? Part::width : Part::pan;
+    return true;
+}
+
+Parameter FaderLane::ridden_by(Part part) {
+    switch (part) {
+        case Part::fader:
+            return Parameter::level;
+        case Part::peak:
+            return Parameter::level;
+        case Part::width:
+            return Parameter::width;
+        case Part::left_side:
+            return Parameter::left_pan;
+        case Part::right_side:
+            return Parameter::right_pan;
+        case Part::pan:
+            break;
+    }
+    return Parameter::pan;
+}
+
+bool FaderLane::write(Part part, double to, uint64_t gesture) {
+    const Parameter parameter = ridden_by(part);
+    work_.view.ride.touch(id(), parameter);
+    if (!work_.writing.writes(id())) return false;
+    const double own = work_.edits.fader_db(id());
+    double value = 0.0;
+    if (part != Part::fader)
+        value = to;
+    else if (std::isinf(own) || std::isinf(to))
+        value = ride_min_db;
+    else
+        value = to - own;
+    const ParameterInfo& info = info_of(parameter);
+    if (gesture)
+        work_.writing.move(id(), parameter, std::clamp(value, info.low, info.high));
+    else
+        work_.writing.tap(id(), parameter, std::clamp(value, info.low, info.high));
+    update();
+    return true;
+}
+
+void FaderLane::let_go() {
+    for (const Parameter p :
+         {Parameter::level, Parameter::pan, Parameter::width, Parameter::left_pan, Parameter::right_pan})
+        work_.writing.release(id(), p);
+}
+
+FaderLane::Values FaderLane::with_writing(Values v) const {
+    const auto now = [this](Parameter p, double& value, bool added) {
+        if (!work_.writing.writer(id(), p)) return;
+        value = work_.writing.value_now(id(), p) + (added ? value : 0.0);
+    };
+    now(Parameter::level, v.fader_db, true);
+    now(Parameter::pan, v.pan, false);
+    now(Parameter::width, v.width, false);
+    now(Parameter::left_pan, v.left_pan, false);
+    now(Parameter::right_pan, v.right_pan, false);
+    return v;
+}
+
+bool FaderLane::key(QKeyEvent* event) {
+    active_ = Part::fader;
+    const auto on = [&](Part part, double by) {
+        active_ = part;
+        nudge(by, 0);
+        active_ = Part::fader;
+        return true;
+    };
+    const Values v = values();
+    if (!v.has_pan) return false;
+    const bool apart = v.apart;
+    switch (event->key()) {
+        case Qt::Key_Comma:
+            return on(apart ? Part::left_side : Part::pan, -1.0);
+        case Qt::Key_Period:
+            return on(apart ? Part::left_side : Part::pan, 1.0);
+        case Qt::Key_Less:
+            return apart ? on(Part::right_side, -1.0) : v.has_width && on(Part::width, -1.0);
+        case Qt::Key_Greater:
+            return apart ? on(Part::right_side, 1.0) : v.has_width && on(Part::width, 1.0);
+        case Qt::Key_P:
+            if (event->modifiers() & Qt::ShiftModifier)
+                active_ = apart ? Part::right_side : Part::width;
+            else
+                active_ = apart ? Part::left_side : Part::pan;
+            open_entry();
+            return true;
+        default:
+            return false;
+    }
+}
+
+QRect FaderLane::meter_place() const {
+    const BalanceColumns columns(width());
+    return QRect(QPoint(columns.level_start, y(13)), QPoint(columns.level_end, y(21)));
+}
+
+QRect FaderLane::clip_flag() const { return {meter_place().right() - 4, y(2), 8, y(8)}; }
+
+void FaderLane::levels_changed() {
+    const auto* bars = work_.player.meters().find(id());
+    const MeterBar bar = bars ? bars->after_fader : MeterBar{};
+    const Ruler r = BalanceColumns(width()).level_ruler();
+    const auto x = [&](double db) { return std::lround(r.place(std::max(db, -60.0))); };
+    if (x(bar.level_db) == x(shown_level_db_) && x(bar.hold_db) == x(shown_hold_db_) && bar.clipped == shown_clipped_)
+        return;
+    shown_level_db_ = bar.level_db;
+    shown_hold_db_ = bar.hold_db;
+    shown_clipped_ = bar.clipped;
+    update(meter_place().united(clip_flag()).adjusted(-2, -1, 2, y(8)));
+}
+
+void FaderLane::paint(QPainter& painter, const QRect& clip) {
+    const BalanceColumns columns(width());
+    const Values v = values();
+    if (clip.left() < columns.level_start - 4 || clip.right() > columns.level_end + 4) {
+        paint_fader(painter, v);
+        paint_audibility(painter);
+        if (v.has_pan) paint_pan(painter, v);
+    }
+    if (v.has_level) paint_meter(painter);
+}
+
+void FaderLane::paint_fader(QPainter& painter, const Values& v) {
+    const BalanceColumns columns(width());
+    const Ruler r = columns.fader_ruler();
+    r.paint_rules(painter, QRect(0, 0, columns.fader_end, height()));
+    painter.setPen(theme().faint);
+    painter.drawLine(static_cast<int>(r.place(silence_db)), y(18), static_cast<int>(r.place(12.0)), y(18));
+    painter.setPen(theme().ink);
+    const int zero = static_cast<int>(std::lround(r.place(0.0)));
+    painter.drawLine(zero, y(13), zero, y(23));
+    if (const auto ghost = work_.view.balance.ghosts().find(id());
+        ghost != work_.view.balance.ghosts().end()) {  // where it would go
+        const int x = static_cast<int>(std::lround(r.place(ghost->second)));
+        painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
+        painter.drawRect(x - 4, y(7), 8, y(22));
+    }
+    paint_blade(painter, static_cast<int>(std::lround(r.place(v.fader_db))), y(7), y(29),
+                v.heard ? theme().accent : theme().faint);
+    painter.setFont(lettering(13));
+    painter.setPen(v.heard ? theme().ink : theme().faint);
+    painter.drawText(columns.fader_text(height()), Qt::AlignRight | Qt::AlignVCenter, db_text(v.fader_db));
+}
+
+/// A level after the fader has no window of its own, so its bar has no colour but above the ceiling of peaks.
+void FaderLane::paint_meter(QPainter& painter) {
+    const Ruler r = BalanceColumns(width()).level_ruler();
+    const QRect place = meter_place();
+    painter.fillRect(place, theme().rule);
+    const auto x = [&](double db) { return static_cast<int>(std::lround(r.place(std::clamp(db, -60.0, 0.0)))); };
+    const double ceiling = work_.document.session().targets.peak_ceiling_dbfs;
+    if (shown_level_db_ > -60.0) {
+        painter.fillRect(QRect(place.topLeft(), QPoint(x(std::min(shown_level_db_, ceiling)), place.bottom())),
+                         theme().faint);
+        if (shown_level_db_ > ceiling)  // above the ceiling the bar is raised too
+            painter.fillRect(QRect(QPoint(x(ceiling) + 1, place.top() - 2), QPoint(x(shown_level_db_), place.bottom())),
+                             theme().above);
+    }
+    if (shown_hold_db_ > -60.0)
+        painter.fillRect(x(shown_hold_db_), place.top() - 1, 2, place.height() + 2, theme().ink);
+    if (const auto* bars = work_.player.meters().find(id()); bars && bars->vu_dbfs > -60.0 && shown_level_db_ > -60.0) {
+        // The average, as a VU needle after the fader: a gap in the bar.
+        const double after = bars->vu_dbfs + values().fader_db;
+        if (after > -60.0) painter.fillRect(x(after), place.top() + 1, 2, place.height() - 2, theme().ground);
+    }
+    paint_peak(painter);
+    if (shown_clipped_) painter.fillRect(clip_flag(), theme().clipped);
+}
+
+/// The whole song's peak after the fader: a mark on the ruler and its figure.
+void FaderLane::paint_peak(QPainter& painter) {
+    const Level peak = song_peak_dbfs();
+    if (!peak || !std::isfinite(*peak)) return;
+    const BalanceColumns columns(width());
+    const int at = static_cast<int>(std::lround(columns.level_ruler().place(std::clamp(*peak, -60.0, 0.0)))),
+              below = meter_place().bottom() + 2;
+    painter.setPen(theme().ink);
+    painter.drawLine(at - 3, below + 4, at, below);
+    painter.drawLine(at + 3, below + 4, at, below);
+    painter.setFont(lettering(13));
+    const bool over = *peak > work_.document.session().targets.peak_ceiling_dbfs;
+    painter.setPen(over ? theme().above : theme().ink);
+    if (*peak > 0.0) painter.setPen(theme().clipped);
+    painter.drawText(columns.peak_text(height()), Qt::AlignRight | Qt::AlignVCenter,
+                     db_text(*peak, "", *peak > 0.0).trimmed());
+}
+
+void FaderLane::paint_audibility(QPainter& painter) {
+    const Audibility* a = audibility();
+    if (!a || !a->share) return;
+    const bool quiet = work_.player.monitor().quiet;
+    const double share = quiet && a->quiet_share ? *a->quiet_share : *a->share;
+    const QRect area = BalanceColumns(width()).audible_area(height());
+    const QRect bar(area.left() + 10, y(22), area.width() - 18, std::max(3, y(5)));
+    painter.fillRect(bar, theme().rule);
+    painter.fillRect(QRect(bar.left(), bar.top(), static_cast<int>(std::lround(share * bar.width())), bar.height()),
+                     share < hardly_heard ? theme().above : theme().accent);
+    painter.setFont(lettering(11));
+    painter.setPen(share < hardly_heard ? theme().ink : theme().faint);
+    painter.drawText(QRect(bar.left(), y(4), bar.width(), y(17)), Qt::AlignRight | Qt::AlignVCenter,
+                     QString::number(std::lround(share * 100.0)) + QString::fromUtf8("\u2009%"));
+}
+
+void FaderLane::paint_pan(QPainter& painter, const Values& v) {
+    const BalanceColumns columns(width());
+    const QRect area = columns.pan_area(height());
+    const int middle = pan_place(area, 0.0), axis = height() / 2;
+    painter.setPen(theme().rule);
+    painter.drawLine(width() - BalanceColumns::pan, 0, width() - BalanceColumns::pan, height());
+    painter.setPen(theme().faint);
+    painter.drawLine(area.left(), axis, area.right(), axis);
+    painter.drawLine(area.left(), axis - 4, area.left(), axis + 4);
+    painter.drawLine(area.right(), axis - 4, area.right(), axis + 4);
+    painter.setPen(theme().ink);
+    painter.drawLine(middle, axis - 5, middle, axis + 5);
+    const QColor colour = v.heard ? theme().accent : theme().faint;
+    painter.setFont(lettering(v.apart ? 11 : 13));
+    const QRect words = columns.pan_text(height());
+    if (v.apart) {  // a half blade for each side
+        const int l = pan_place(area, v.left_pan), r = pan_place(area, v.right_pan);
+        painter.fillRect(l - 1, axis - 9, 3, 9, colour);
+        painter.fillRect(l - 1, axis - 9, 6, 2, colour);
+        painter.fillRect(r - 1, axis + 1, 3, 9, colour);
+        painter.fillRect(r - 4, axis + 8, 6, 2, colour);
+        painter.setPen(theme().ink);
+        painter.drawText(words, Qt::AlignRight | Qt::AlignVCenter, pan_text(v.left_pan) + '\n' + pan_text(v.right_pan));
+        return;
+    }
+    const int at = pan_place(area, v.pan);
+    if (v.has_width) {  // width as whiskers
+        const int reach = static_cast<int>(v.width * area.width() / 4.0);
+        const int left = std::max(area.left(), at - reach), right = std::min(area.right(), at + reach);
+        painter.setPen(QPen(theme().accent, 1));
+        painter.drawLine(left, axis + 6, right, axis + 6);
+        painter.drawLine(left, axis + 3, left, axis + 9);
+        painter.drawLine(right, axis + 3, right, axis + 9);
+    }
+    paint_blade(painter, at, axis - 9, axis + 9, colour);
+    painter.setPen(theme().ink);
+    const bool both = v.has_width && std::fabs(v.width - 1.0) > 0.005;
+    if (both) painter.setFont(lettering(11));
+    painter.drawText(words, Qt::AlignRight | Qt::AlignVCenter,
+                     both ? pan_text(v.pan) + '\n' + width_text(v.width) : pan_text(v.pan));
+}
+
+}  // namespace isotonus

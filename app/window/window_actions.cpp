@@ -1,0 +1,389 @@
+// The actions of the main window: their names, keys and menu.
+#include <QAction>
+#include <QMenu>
+
+#include "app/balance/balance.h"
+#include "app/ride/fader_box_window.h"
+#include "app/stage/phase_dialog.h"
+#include "app/stage/sheet_dialog.h"
+#include "app/stage/stage_table.h"
+#include "app/style/text.h"
+#include "app/window/main_window.h"
+#include "core/stage/staging.h"
+#include "demosong/shaped.h"
+
+namespace isotonus {
+
+QAction* MainWindow::add(const char* name, const QString& text, const QKeySequence& keys, std::function<void()> work) {
+    auto* action = new QAction(text, this);
+    action->setObjectName(name);
+    if (!keys.isEmpty()) {
+        action->setShortcut(keys);
+        const auto all = commands();
+        const auto known = std::find_if(all.begin(), all.end(),
+                                        [name](const Command& c) { return c.action == std::string_view(name); });
+        keys_.push_back({keys.toString(QKeySequence::NativeText), QString(text).remove('&'),
+                         known == all.end() ? Task::window : known->task});
+    }
+    connect(action, &QAction::triggered, this, std::move(work));
+    addAction(action);
+    return action;
+}
+
+void MainWindow::make_actions() {
+    make_menu();
+    make_song_actions();
+    make_channel_actions();
+    make_stage_actions();
+    make_mix_actions();
+    make_balance_actions();
+    list_keys_of_lanes();
+}
+
+void MainWindow::make_menu() {
+    main_menu_ = new QMenu(this);
+    const auto item = [&](QAction* action) { main_menu_->addAction(action); };
+    item(add("new", tr("New session"), QKeySequence::New, [this] { files_.start_new(); }));
+    item(add("open", tr("Open…"), QKeySequence::Open, [this] { files_.open(); }));
+    recent_menu_ = main_menu_->addMenu(tr("Open recent"));
+    connect(recent_menu_, &QMenu::aboutToShow, this, &MainWindow::fill_recent);
+    item(add("save", tr("Save"), QKeySequence::Save, [this] { files_.save(); }));
+    item(add("saveAs", tr("Save as…"), QKeySequence("Ctrl+Shift+S"), [this] { files_.save_as(); }));
+    main_menu_->addSeparator();
+    item(add("importFiles", tr("Add audio files…"), QKeySequence("Ctrl+I"), [this] { files_.import_files(); }));
+    item(add("importFolder", tr("Add a folder of audio…"), QKeySequence("Ctrl+Shift+I"),
+             [this] { files_.import_folder(); }));
+    item(add("sectionsIn", tr("Sections and tempo from a file…"), {}, [this] { files_.sections_in(); }));
+    item(add("sectionsOut", tr("Sections and tempo to a MIDI file…"), {}, [this] { files_.sections_out(); }));
+    item(add("tempo", tr("Tempo…"), {}, [this] { files_.type_tempo(); }));
+    item(add("relink", tr("Find missing files…"), {}, [this] { files_.relink(); }));
+    item(add("collect", tr("Collect into a folder…"), {}, [this] { files_.collect_into(); }));
+    item(add("readAgain", tr("Read files again"), Qt::Key_F5, [this] { work_.materials.retry(); }));
+    item(add("demo", tr("Open the demo"), {}, [this] { files_.open_demo(); }));
+    item(add("shapeDemo", tr("Shape the demo"), {}, [this] {
+        const Session next = with_demo_shaped(work_.document.session());
+        if (next.tracks == work_.document.session().tracks)
+            emit work_.view.hint(
+                tr("Nothing here asks for it: the demo's rows are not there, or have chains already."));
+        else
+            work_.document.edit(tr("Shape the demo"), next);
+    }));
+    main_menu_->addSeparator();
+    undo_action_ = add("undoAction", tr("Undo"), QKeySequence("Ctrl+Z"), [this] { work_.document.undo(); });
+    redo_action_ = add("redoAction", tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { work_.document.redo(); });
+    item(undo_action_);
+    item(redo_action_);
+    connect(undo_, &QToolButton::clicked, undo_action_, &QAction::trigger);
+    connect(redo_, &QToolButton::clicked, redo_action_, &QAction::trigger);
+    main_menu_->addSeparator();
+    item(add("night", tr("Day or night"), QKeySequence("F8"), [this] { show_night(!theme().night); }));
+    item(add("settings", tr("Settings…"), QKeySequence("Ctrl+,"), [this] { show_settings(); }));
+    item(add("keys", tr("Keys"), QKeySequence("F1"), [this] { show_keys(); }));
+    item(add("guide", tr("Guide"), QKeySequence("Ctrl+F1"), [this] { show_guide(); }));
+    item(add("quit", tr("Quit"), QKeySequence::Quit, [this] { close(); }));
+    menu_->setMenu(main_menu_);
+    add("menuAction", tr("Menu"), Qt::Key_F10, [this] { menu_->showMenu(); });
+}
+
+void MainWindow::make_song_actions() {
+    add("play", tr("Play or stop"), Qt::Key_Space, [this] { work_.player.toggle_playing(); });
+    add("stopReading", tr("Stop reading files"), Qt::Key_Escape, [this] { work_.materials.cancel(); });
+    add("start", tr("To the start"), Qt::Key_Home, [this] { work_.player.locate(0.0); });
+    add("loopAction", tr("Loop on or off"), Qt::Key_R, [this] { findChild<QToolButton*>("loop")->click(); });
+    add("toPeak", tr("To just before the mix's peak"), Qt::Key_K, [this] {
+        if (const auto& peak = work_.mix.peak()) work_.player.locate(std::max(0.0, peak->time_s - 1.0));
+    });
+    add("addSection", tr("New section at the playhead"), Qt::Key_N,
+        [this] { work_.edits.add_section(work_.view.snap(work_.player.position_s())); });
+    add("loopWidest", tr("Loop the widest passage"), QKeySequence("Shift+R"),
+        [this] { work_.audition.loop_passage(Audition::Passages::widest); });
+    add("loopLoudest", tr("Loop the loudest passage"), QKeySequence("Ctrl+R"),
+        [this] { work_.audition.loop_passage(Audition::Passages::loudest); });
+    add("snap", tr("Snap to beats, when the song has a tempo"), Qt::Key_J, [this] {
+        work_.view.snapping = !work_.view.snapping;
+        emit work_.view.hint(work_.view.snapping ? tr("Edges snap to beats.") : tr("Edges move freely."));
+    });
+    for (int n = 1; n <= 9; ++n)
+        add(("section" + std::to_string(n)).c_str(), tr("Section %1").arg(n), QKeySequence(QString::number(n)),
+            [this, n] {
+                const auto& sections = work_.document.session().sections;
+                if (static_cast<size_t>(n) <= sections.size())
+                    work_.player.locate(sections[static_cast<size_t>(n - 1)].start_s);
+            });
+    const auto go_on = [this](int by) {
+        const auto& sections = work_.document.session().sections;
+        const double now = work_.player.position_s();
+        const int at = section_at(work_.document.session(), now);
+        // Back goes to the start of this section first, as one expects of it while the song plays.
+        constexpr double just_begun_s = 1.0;
+        const bool to_its_start = by < 0 && at >= 0 && now - sections[static_cast<size_t>(at)].start_s > just_begun_s;
+        const int to = to_its_start ? at : at + by;
+        if (to < 0 || to >= static_cast<int>(sections.size())) return;
+        const double start = sections[static_cast<size_t>(to)].start_s;
+        Player::Loop loop = work_.player.loop();
+        if (loop.on) {
+            loop.from_s = start;
+            loop.to_s = section_end_s(work_.document.session(), to, work_.view.time.song_s());
+            work_.player.set_loop(loop);
+        }
+        work_.player.locate(start);
+    };
+    add("loopMore", tr("The loop takes in the next section too"), QKeySequence("Shift+PgDown"),
+        [this] { work_.audition.loop_one_more(1); });
+    add("loopEarlier", tr("The loop takes in the section before too"), QKeySequence("Shift+PgUp"),
+        [this] { work_.audition.loop_one_more(-1); });
+    add("nextSection", tr("On to the next section; a loop follows"), Qt::Key_PageDown, [go_on] { go_on(1); });
+    add("sectionBefore", tr("Back to where the section begins, or to the one before"), Qt::Key_PageUp,
+        [go_on] { go_on(-1); });
+    add("wholeSong", tr("Show the whole song"), Qt::Key_W,
+        [this] { work_.view.time.show(0.0, work_.view.time.song_s()); });
+}
+
+void MainWindow::make_channel_actions() {
+    add("rowsUp", tr("Selected rows up"), QKeySequence("Alt+Up"), [this] { move_rows(-1); });
+    add("rowsDown", tr("Selected rows down"), QKeySequence("Alt+Down"), [this] { move_rows(1); });
+    add("renameRow", tr("Rename the row"), Qt::Key_F2, [this] {
+        if (RowHead* head = desk_->head_of(work_.document.focused())) head->rename();
+    });
+    add("duplicateRows", tr("Duplicate the selected rows"), QKeySequence("Ctrl+D"), [this] {
+        work_.document.edit(tr("Duplicate rows"), with_duplicates(work_.document.session(), work_.document.selected()));
+    });
+    add("anchorRows", tr("Anchor: what the mix stands on"), Qt::Key_A,
+        [this] { toggle_flag(&Track::anchor, tr("Anchor")); });
+    add("foldFamily", tr("Fold the row's family; a click unfolds it"), Qt::Key_G, [this] {
+        if (const Track* t = work_.document.track(work_.document.focused()))
+            work_.view.toggle_fold(work_.materials.family(*t));
+    });
+    add("muteRows", tr("Mute the selected rows"), Qt::Key_M, [this] { toggle_flag(&Track::mute, tr("Mute")); });
+    add("soloRows", tr("Solo the selected rows"), Qt::Key_S, [this] { toggle_flag(&Track::solo, tr("Solo")); });
+    add("clearSolo", tr("All solos off"), QKeySequence("Shift+S"),
+        [this] { work_.edits.all_off(Editing::Flag::solo); });
+    add("clearMute", tr("All mutes off"), QKeySequence("Shift+M"),
+        [this] { work_.edits.all_off(Editing::Flag::mute); });
+    add("soloAlone", tr("Solo the selected rows alone: all others off"), QKeySequence("Ctrl+Alt+S"),
+        [this] { work_.edits.solo_alone(work_.document.selected()); });
+    add("soloSafe", tr("Solo safe: heard even when others are soloed"), QKeySequence("Alt+S"),
+        [this] { toggle_flag(&Track::solo_safe, tr("Solo safe")); });
+    add("selectAll", tr("Select all rows"), QKeySequence("Ctrl+A"), [this] { work_.document.select_all(); });
+    add("removeRows", tr("Remove the selected rows"), QKeySequence("Ctrl+Delete"),
+        [this] { work_.edits.remove_tracks(work_.document.selected()); });
+}
+
+void MainWindow::make_stage_actions() {
+    add("checkPhase", tr("Phase and polarity: of the selected rows, or of sets that are found"), Qt::Key_H,
+        [this] { check_phase(); });
+    add("clipPanel", tr("Gather: clips and findings of the row"), Qt::Key_E,
+        [this] { work_.view.show_panel(!work_.view.panel_open); });
+    add("splitClip", tr("Gather: split the clip at the playhead"), Qt::Key_X,
+        [this] { work_.edits.split_clip(work_.document.focused()); });
+    add("cutOutLoop", tr("Gather: cut the marked stretch out"), QKeySequence("Shift+X"),
+        [this] { work_.edits.cut_out_loop(work_.document.focused()); });
+    add("atRest", tr("Hear the song with all faders and pans at rest, and back"), Qt::Key_0,
+        [this] { work_.player.hear_at_rest(work_.player.hearing() != Player::Hearing::at_rest); });
+    add("sheet", tr("Target sheet…"), QKeySequence("Ctrl+T"), [this] { SheetDialog(work_, this).exec(); });
+    add("stageTable", tr("Stage: before and after, and what can be done"), QKeySequence("Shift+T"),
+        [this] { StageTable(work_, this).exec(); });
+    add("ownWindow", tr("Window of the selected rows…"), {}, [this] { ask_own_window(); });
+    add("tameSpikes", tr("Tame the spikes of the selected rows"), {}, [this] {
+        Session next = work_.document.session();
+        for (const TrackId id : work_.document.selected())
+            if (const MaterialPtr m = work_.materials.of(*work_.document.track(id)))
+                next = with_track(next, id, [&](Track& t) { t = with_spikes_tamed(t, *m); });
+        work_.document.edit(tr("Tame spikes"), std::move(next));
+    });
+    add("trimsTo0", tr("Stage: all trims to 0, but for locked rows"), QKeySequence("Ctrl+Alt+T"),
+        [this] { work_.edits.all_trims_to_0(); });
+    add("stageWithout", tr("Stage the selected rows without the marked stretch; again: with all of the song"),
+        QKeySequence("Ctrl+Shift+G"), [this] { stage_without_loop(); });
+    add("stageAllAction", tr("Stage all"), QKeySequence("Ctrl+G"), [this] { work_.edits.stage_all(); });
+}
+
+void MainWindow::make_mix_actions() {
+    add("processorIn", tr("The chosen processor in or out"), Qt::Key_F7,
+        [this] { work_.edits.take_out_or_in(work_.view.shape.row(), work_.view.shape.place); });
+    add("chainIn", tr("The row's chain in or out"), Qt::Key_F9,
+        [this] { work_.edits.bypass_chain(work_.view.shape.row()); });
+    add("chainsIn", tr("All chains in or out"), QKeySequence("Ctrl+F7"), [this] { work_.edits.bypass_all_chains(); });
+    for (int n = 0; n < tabs_->count(); ++n)
+        add(("station" + std::to_string(n + 1)).c_str(), tr("Station %1").arg(n + 1),
+            QKeySequence(QString("Alt+%1").arg(n + 1)), [this, n] { tabs_->choose(n); });
+    add("othersDown", tr("All other faders down by…"), QKeySequence("Ctrl+Shift+Down"), [this] {
+        const auto n = work_.prompter->ask_numbers(tr("All other faders down"), {{tr("by, dB"), 3.0, 0.1, 40.0, 1}});
+        if (n) work_.edits.others_down((*n)[0]);
+    });
+    add("heardFigures", tr("Figures of what is heard now over the whole song: what is soloed, a bus alone"),
+        QKeySequence("Ctrl+K"), [this] { work_.mix.measure_heard(); });
+    connect(&work_.mix, &MixWatch::heard_measured, this, [this](const Measurement& m) {
+        QString what = tr("What is heard");
+        if (work_.document.session().any_solo())
+            what = tr("What is soloed");
+        else if (work_.player.hearing() == Player::Hearing::mix)
+            what = tr("The mix");
+        emit work_.view.hint(tr("%1, over the whole song: peak %2 at %3, true peak %4, %5 (%6), loudness %7.")
+                                 .arg(what, level_text(m.sample_peak_dbfs, "dBFS"), time_text(m.peak_time_s),
+                                      level_text(m.true_peak_dbtp, "dBTP"), average_text(m.average_dbfs),
+                                      average_label(), level_text(m.integrated_lufs, "LUFS")));
+    });
+    add("compare", tr("Compare: the mix, and the print or reference heard last"), Qt::Key_F6,
+        [this] { work_.comparison.toggle(); });
+    add("compareFromStart", tr("Compare: change over, from where the passage or section begins"),
+        QKeySequence("Ctrl+Shift+F6"), [this] { work_.comparison.toggle(true); });
+    add("noteHere", tr("Listening note at the playhead…"), QKeySequence("Shift+N"),
+        [this] { work_.edits.add_note(work_.player.position_s()); });
+    add("compareNext", tr("Compare: on to the next print or reference"), QKeySequence("Ctrl+F6"),
+        [this] { work_.comparison.next(); });
+    add("faderBoxAction", tr("Simulated fader box"), QKeySequence("Shift+B"),
+        [this] { FaderBoxWindow::show_for(work_, this); });
+    add("writeRead", tr("Ride: all rows read"), QKeySequence("Shift+W"),
+        [this] { work_.writing.set_mode_for_all(WriteMode::read); });
+    add("writeTouch", tr("Ride: all rows write while touched"), QKeySequence("Ctrl+W"),
+        [this] { work_.writing.set_mode_for_all(WriteMode::touch); });
+    add("resetClips", tr("Reset all clip flags and holds"), Qt::Key_C, [this] { work_.player.reset_meters(); });
+}
+
+/// What channels do by themselves while they have the focus.
+void MainWindow::list_keys_of_lanes() {
+    const KeysDialog::Key by_lanes[] = {
+        {"Up, Down", tr("Row above, row below; with Shift the selection grows"), Task::rows},
+        {"Left, Right", tr("Value down or up by 1 dB; Shift 0.1 dB, Ctrl 3 dB"), Task::rows},
+        {"Enter, + or −", tr("Type the value; Enter sets it"), Task::rows},
+        {"Backspace", tr("Value back to 0 dB; so does a double click"), Task::rows},
+        {"F, L", tr("Stage: stage these rows, lock them"), Task::stage},
+        {", and .", tr("Balance: pan left or right; P types it"), Task::balance},
+        {"< and >", tr("Balance: width (or the right side); Shift+P types it"), Task::balance},
+        {"Insert, Delete, T, L", tr("Ride: point at the playhead, take points away, their shape, lock them"),
+         Task::ride},
+        {", . < >", tr("Ride: squeeze and spread the values, the times of the selected points"), Task::ride},
+        {"Ctrl and drag", tr("Ride: select points; in the strip above, mark one stretch more"), Task::ride},
+        {"Ctrl+C, Ctrl+V, Enter", tr("Ride: copy a stretch, paste it at the playhead, type a point"), Task::ride},
+        {"/", tr("Ride: the ride that is shown, in or out"), Task::ride},
+        {"[ and ]", tr("Ride: the point before, the point after; arrows move it"), Task::ride}};
+    keys_.insert(keys_.end(), std::begin(by_lanes), std::end(by_lanes));
+}
+
+void MainWindow::make_balance_actions() {
+    using Page = BalanceView::Page;
+    constexpr int balance = 2;
+    const auto to_balance = [this] {
+        if (tabs_->current()->title() != BalanceStation().title()) tabs_->choose(balance);
+    };
+    const auto page = [this, to_balance](Page which) {
+        to_balance();
+        work_.view.balance.show_page(which);
+    };
+    add("pageHeadroomAction", tr("Balance: headroom plan"), Qt::Key_Y, [page] { page(Page::headroom); });
+    add("pageBuildUpAction", tr("Balance: build-up"), Qt::Key_B, [page] { page(Page::build_up); });
+    add("pageCoverAction", tr("Balance: what covers the row, and how much of it is heard"), Qt::Key_U,
+        [page] { page(Page::cover); });
+    add("pageMonoAction", tr("Balance: loss in mono, row by row"), QKeySequence("Shift+O"),
+        [page] { page(Page::mono); });
+    add("pagePictureAction", tr("Balance: stereo picture"), Qt::Key_I, [page] { page(Page::picture); });
+    add("fieldAction", tr("Balance: field or lanes"), Qt::Key_V, [this, to_balance] {
+        to_balance();
+        work_.view.balance.show_field(!work_.view.balance.field_shown);
+    });
+    add("makeBus", tr("Bus of the selected rows, or of the row's family"), QKeySequence("Ctrl+B"),
+        [this] { work_.edits.make_bus(); });
+    add("makeGroup", tr("Control group of the selected rows, or of the row's family"), QKeySequence("Ctrl+Shift+B"),
+        [this] { work_.edits.make_group(); });
+    add("mirrorPans", tr("Mirror the pans of selected rows, two by two"), QKeySequence("Ctrl+M"),
+        [this] { work_.edits.mirror_pans(); });
+    add("spreadPans", tr("Spread the selected rows evenly from side to side"), QKeySequence("Ctrl+Shift+M"),
+        [this] { work_.edits.spread_pans(); });
+    const auto monitor = [this](auto change) {
+        MonitorSettings m = work_.player.monitor();
+        change(m);
+        work_.player.set_monitor(m);
+    };
+    add("dimAction", tr("Monitor: dim"), Qt::Key_D, [monitor] { monitor([](auto& m) { m.dim = !m.dim; }); });
+    add("quietAction", tr("Monitor: quiet check"), Qt::Key_Q, [this, monitor] {
+        monitor([](auto& m) { m.quiet = !m.quiet; });
+        if (work_.player.monitor().quiet) work_.mix.want_audibility(true);  // what vanishes is shown, too
+    });
+    add("monoAction", tr("Monitor: mono"), Qt::Key_O,
+        [monitor] { monitor([](auto& m) { m.sides = m.sides == Sides::mono ? Sides::stereo : Sides::mono; }); });
+    add("monitorOff", tr("Monitor: everything as it is"), QKeySequence("Shift+Q"), [this] { work_.hear_the_mix(); });
+    const auto listen = [this](Player::Listen where) {
+        const bool same =
+            work_.player.listened() == work_.document.selected() && work_.player.listened_where() == where;
+        work_.player.listen_to(same ? std::vector<TrackId>{} : work_.document.selected(), where);
+    };
+    add("listenBefore", tr("Listen to the selected rows before the fader, the rest dimmed"), Qt::Key_Z,
+        [listen] { listen(Player::Listen::before_fader); });
+    add("listenAfter", tr("Listen to the selected rows after the fader, the rest dimmed"), QKeySequence("Shift+Z"),
+        [listen] { listen(Player::Listen::after_fader); });
+    for (int n = 1; n <= 8; ++n)
+        add(("hearUnder" + std::to_string(n)).c_str(), tr("Hear bus or group %1 alone, and back").arg(n),
+            QKeySequence(QString("Shift+F%1").arg(n)), [this, n] {
+                const Session& s = work_.document.session();
+                const auto at = static_cast<size_t>(n - 1);
+                if (at < s.buses.size())
+                    work_.player.hear_under(s.buses[at].id);
+                else if (at - s.buses.size() < s.groups.size())
+                    work_.player.hear_under(s.groups[at - s.buses.size()].id);
+            });
+    for (int n = 1; n <= 4; ++n) {
+        const auto at = static_cast<size_t>(n - 1);
+        add(("keepSelection" + std::to_string(n)).c_str(), tr("Remember the selected rows as %1").arg(n),
+            QKeySequence(QString("Ctrl+Alt+%1").arg(n)), [this, at] {
+                Session next = work_.document.session();
+                next.selections[at] = work_.document.selected();
+                work_.document.edit(tr("Remember the selection"), std::move(next));
+            });
+        add(("selection" + std::to_string(n)).c_str(), tr("Select the remembered rows %1").arg(n),
+            QKeySequence(QString("Ctrl+%1").arg(n)), [this, at] {
+                std::vector<TrackId> ids;
+                for (const TrackId id : work_.document.session().selections[at])
+                    if (work_.document.track(id)) ids.push_back(id);
+                if (!ids.empty()) work_.document.select(ids, ids.front());
+            });
+    }
+}
+
+void MainWindow::stage_without_loop() {
+    const auto ids = work_.document.selected();
+    const Track* first = ids.empty() ? nullptr : work_.document.track(ids.front());
+    const Player::Loop& loop = work_.player.loop();
+    if (!first) return;
+    if (first->staged_without) return work_.edits.stage_without(ids, std::nullopt);
+    if (loop.to_s - loop.from_s < 0.1)
+        return emit work_.view.hint(tr("Mark the stretch first: Shift and drag in the song map."));
+    work_.edits.stage_without(ids, LeftOut{loop.from_s, loop.to_s});
+}
+
+void MainWindow::ask_own_window() {
+    const auto ids = work_.document.selected();
+    const Track* first = ids.empty() ? nullptr : work_.document.track(ids.front());
+    const Measurement* m = first ? work_.materials.measured(*first) : nullptr;
+    if (!m) return;
+    const Target now = target_of(work_.document.session().targets, *first, *m);
+    const auto text = work_.prompter->ask_text(
+        tr("Window of these rows"),
+        tr("measure low high (peak, average, true_peak, short_term, vu); empty: as the sheet says"),
+        QString("%1 %2 %3").arg(measure_name(now.measure)).arg(now.low_dbfs).arg(now.high_dbfs));
+    if (!text) return;
+    Track trial = *first;
+    QString key = text->trimmed();
+    key = key.isEmpty() ? "auto" : key.replace(QChar(0x2212), '-').replace(',', '.').simplified().replace(' ', ':');
+    if (const auto done = set_by_name(trial, "target", key.toStdString()); !done) {
+        work_.prompter->complain(QString::fromStdString(done.error().what));
+        return;
+    }
+    work_.document.edit_tracks(tr("Window %1").arg(key), ids, [&](Track& t) { t.target = trial.target; });
+}
+
+void MainWindow::check_phase() { PhaseDialog(work_, work_.document.selected(), this).exec(); }
+
+void MainWindow::move_rows(int by) {
+    Session next = with_tracks_moved(work_.document.session(), work_.document.selected(), by);
+    work_.document.edit(by < 0 ? tr("Rows up") : tr("Rows down"), std::move(next));
+}
+
+void MainWindow::toggle_flag(bool Track::*flag, const QString& name) {
+    const auto& ids = work_.document.selected();
+    if (ids.empty()) return;
+    const bool on = !(work_.document.track(ids.front())->*flag);
+    work_.document.edit_tracks(on ? name : tr("%1 off").arg(name), ids, [flag, on](Track& t) { t.*flag = on; });
+}
+
+}  // namespace isotonus
