@@ -523,18 +523,21 @@ void ShapePanel::fill_form() {
     layout->setContentsMargins(0, 0, 6, 0);
     layout->setVerticalSpacing(4);
     scroll_->setWidget(form);
+    const auto tell = [layout](const QString& sentence) {
+        auto* words = new QLabel(sentence);
+        words->setWordWrap(true);
+        layout->addRow(words);
+    };
     if (send) return sends_->fill(static_cast<QFormLayout*>(scroll_->widget()->layout()), row_, *send);
     if (!chosen) {
-        layout->addRow(new QLabel(
-            tr("No processor is chosen. Add one, or double click the\npicture for a band of the equaliser.")));
+        tell(tr("No processor is chosen. Add one, or double click the picture for a band of the equaliser."));
         return;
     }
     const Processor& p = *chosen;
     const ProcessorType* type = processor_type(p.type);
     if (!type) {
-        layout->addRow(new QLabel(is_plugin(p.type)
-                                      ? tr("This plug-in is not installed. It is kept, and lets through what comes in.")
-                                      : tr("A newer version made this. It is kept, and does nothing here.")));
+        tell(is_plugin(p.type) ? tr("This plug-in is not installed. It is kept, and lets through what comes in.")
+                               : tr("A newer version made this. It is kept, and does nothing here."));
         return;
     }
     if (!fault.isEmpty()) {

@@ -2,6 +2,7 @@
 #include <QDoubleSpinBox>
 #include <QLabel>
 #include <QListWidget>
+#include <QScrollBar>
 #include <complex>
 
 #include "app/mains/mains.h"
@@ -55,6 +56,15 @@ TEST_F(Shape, a_low_cut_is_typed_dragged_and_undone) {
     shaped();
     EXPECT_FALSE(signal_of(work().materials.played(track(1))));
     EXPECT_EQ(*work().mix.peak()->dbfs, before);
+}
+
+TEST_F(Shape, what_the_form_says_without_a_processor_is_all_to_be_seen) {
+    begin();
+    auto* form = find<QScrollArea>("shapeForm");
+    EXPECT_EQ(form->horizontalScrollBar()->maximum(), 0);
+    const auto labels = form->findChildren<QLabel*>();
+    ASSERT_EQ(labels.size(), 1);
+    EXPECT_GE(labels[0]->height(), labels[0]->heightForWidth(labels[0]->width()));
 }
 
 TEST_F(Shape, a_processor_is_added_set_taken_out_at_one_loudness_and_removed) {

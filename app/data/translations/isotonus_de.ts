@@ -8661,10 +8661,8 @@ Spitze %3, %4</translation>
         <translation>es ist nicht installiert</translation>
     </message>
     <message>
-        <source>No processor is chosen. Add one, or double click the
-picture for a band of the equaliser.</source>
-        <translation>Kein Prozessor ist gewählt. Füge einen hinzu, oder doppelklicke
-das Bild für ein Band des Equalizers.</translation>
+        <source>No processor is chosen. Add one, or double click the picture for a band of the equaliser.</source>
+        <translation>Kein Prozessor ist gewählt. Füge einen hinzu, oder doppelklicke das Bild für ein Band des Equalizers.</translation>
     </message>
     <message>
         <source>This plug-in is not installed. It is kept, and lets through what comes in.</source>
