@@ -2,6 +2,7 @@
 // Exit status: 0 done; 1 a check did not pass; 2 wrong usage; 3 a file could not be read or written.
 
 #include <CLI/CLI.hpp>
+#include <algorithm>
 
 #include "cli/verbs.h"
 
@@ -21,6 +22,7 @@ const CLI::Validator above_zero(
 class CommandLine {
   public:
     CommandLine() {
+        app.name("isotonus-cli");
         app.require_subcommand(1);
         app.set_version_flag("--version", "isotonus-cli " ISOTONUS_VERSION);
         app.failure_message([](const CLI::App* a, const CLI::Error& e) {
@@ -38,8 +40,12 @@ class CommandLine {
     }
 
     int run(int argc, char** argv) {
+        // The parser takes a word that begins with a sign and a letter for an option.
+        std::vector<std::string> arguments(argv + 1, argv + argc);
+        std::replace(arguments.begin(), arguments.end(), std::string("-inf"), std::string("off"));
+        std::reverse(arguments.begin(), arguments.end());  // as it wants them
         try {
-            app.parse(argc, argv);
+            app.parse(std::move(arguments));
         } catch (const CLI::ParseError& e) {
             return app.exit(e) == 0 ? done : wrong_usage;
         }

@@ -5,6 +5,8 @@
 #include <cmath>
 #include <string_view>
 
+#include "core/session/pan_text.h"
+
 namespace isotonus {
 
 namespace {
@@ -62,19 +64,9 @@ QString size_text(uintmax_t bytes) {
 }
 
 std::optional<double> parse_pan(const QString& text) {
-    const QString t = text.trimmed().toLower();
-    if (t == "c") return 0.0;
-    if (t.startsWith('l') || t.startsWith('r')) {
-        bool ok = false;
-        const double percent = t.mid(1).trimmed().toDouble(&ok);
-        if (!ok || percent < 0.0 || percent > 100.0) return std::nullopt;
-        return (t.startsWith('l') ? -percent : percent) / 100.0;
-    }
-    const auto value = parse_level(t);
-    if (!value || !std::isfinite(*value)) return std::nullopt;
-    // "34" is R 34 and "-34" L 34; "0.34" is the share of the way that files and the command line say.
-    const double pan = t.contains('.') || t.contains(',') ? *value : *value / 100.0;
-    return pan >= -1.0 && pan <= 1.0 ? std::optional(pan) : std::nullopt;
+    QString t = text;
+    t.replace(minus, '-');
+    return pan_from_text(t.toStdString(), true);
 }
 
 void set_plain_rms(bool on) { plain = on; }

@@ -1,4 +1,5 @@
 #include "core/session/session.h"
+#include "core/session/pan_text.h"
 
 #include <fmt/format.h>
 
@@ -439,7 +440,7 @@ Result<double> number_in(const std::string& key, const std::string& text, double
 }
 
 Result<double> fader_value(const std::string& key, const std::string& text) {
-    if (text == "-inf") return silence_db;
+    if (text == "-inf" || text == "off") return silence_db;
     auto value = number_in(key, text, -200.0, fader_max_db, " dB");
     if (value && *value < fader_floor_db) return silence_db;
     return value;
@@ -481,7 +482,10 @@ Result<void> assign(const Result<T>& value, U& to) {
 Result<void> set_by_name(Track& track, const std::string& key, const std::string& value) {
     if (key == "trim") return assign(number_in(key, value, -trim_max_db, trim_max_db, " dB"), track.trim_db);
     if (key == "fader") return assign(fader_value(key, value), track.fader_db);
-    if (key == "pan") return assign(number_in(key, value, -1.0, 1.0, ""), track.pan);
+    if (key == "pan") {
+        if (const auto pan = pan_from_text(value, false)) return track.pan = *pan, Result<void>{};
+        return assign(number_in(key, value, -1.0, 1.0, ""), track.pan);
+    }
     if (key == "width") return assign(number_in(key, value, 0.0, 2.0, ""), track.width);
     if (key == "low_centre") {
         if (value == "off") return track.low_centre_hz = 0.0, Result<void>{};

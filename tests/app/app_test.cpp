@@ -398,6 +398,9 @@ TEST(Text, typed_values_are_understood) {
     EXPECT_EQ(parse_pan("L 30"), -0.3);
     EXPECT_EQ(parse_pan("r100"), 1.0);
     EXPECT_EQ(parse_pan("C"), 0.0);
+    EXPECT_EQ(parse_pan("6 %"), 0.06);
+    EXPECT_EQ(parse_pan("12 r"), 0.12);
+    EXPECT_EQ(parse_pan("L12"), -0.12);
     EXPECT_FALSE(parse_pan("L 130"));
     EXPECT_EQ(parse_pan("34"), 0.34);
     EXPECT_EQ(parse_pan("-34"), -0.34);

@@ -18,6 +18,19 @@ class CliSession : public Cli {
 };
 }  // namespace
 
+TEST_F(CliSession, pans_are_typed_as_people_type_them_and_a_send_may_be_silent) {
+    for (const auto& [typed, pan] :
+         {std::pair{"L12", -0.12}, {"'12 r'", 0.12}, {"'-6 %'", -0.06}, {"c", 0.0}, {"0.34", 0.34}, {"-1", -1.0}}) {
+        ASSERT_EQ(run("set " + session + " Kick pan=" + typed).status, 0) << typed;
+        EXPECT_NEAR(now().find("Kick")->pan, pan, 1e-12) << typed;
+    }
+    EXPECT_EQ(run("set " + session + " Kick pan=L130").status, 2);
+    ASSERT_EQ(run("bus " + session + " add Hall").status, 0);
+    const Ran sent = run("send " + session + " Kick Hall -inf");
+    ASSERT_EQ(sent.status, 0) << sent.err;
+    EXPECT_EQ(now().find("Kick")->sends.at(0).level_db, silence_db);
+}
+
 TEST_F(CliSession, rows_are_moved_renamed_doubled_and_removed) {
     EXPECT_EQ(run("row " + session + " Kick down").status, 0);
     EXPECT_EQ(now().tracks[1]->name, "Kick");
