@@ -42,6 +42,9 @@ class Materials : public QObject {
     MaterialOf heard(const Session& session) const;
     /// Chains are at work in the background.
     bool shaping() const { return !making_.empty(); }
+    /// Files are being read or chains are at work: what is known is not yet all that the session asks for.  The end of
+    /// either may begin the other.
+    bool busy() const { return waiting_ > 0 || shaping(); }
     Family family(const Track& track) const { return family_of(track, measured(track)); }
     /// Measured as the track is now.
     bool is_current(const Track& track) const;

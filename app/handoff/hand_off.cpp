@@ -389,7 +389,7 @@ void HandOffPanel::show_queue() {
 }
 
 void HandOffPanel::start_when_known() {
-    if (work_.materials.waiting() > 0 || work_.materials.shaping() || work_.plugins.is_looking()) return;
+    if (work_.materials.busy() || work_.plugins.is_looking()) return;
     if (std::exchange(waits_to_start_, false)) start();
 }
 
@@ -398,7 +398,7 @@ void HandOffPanel::start() {
     if (waits_to_start_) return;
     // What is exported is what the files hold now, and known to the last sample.
     const bool changed = !work_.materials.shaping() && work_.materials.look_for_changed_files();
-    if (work_.materials.waiting() > 0 || work_.materials.shaping() || work_.plugins.is_looking()) {
+    if (work_.materials.busy() || work_.plugins.is_looking()) {
         emit work_.view.hint(changed ? tr("A file has changed and is measured anew: the export begins when it is.")
                                      : tr("The chains are still being worked out: the export begins when they are."));
         waits_to_start_ = true;

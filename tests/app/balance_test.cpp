@@ -433,7 +433,7 @@ TEST_F(Balance, the_headroom_plan_names_a_bus_that_has_a_chain) {
                      [](Chain& chain) { chain.push_back(new_processor(*processor_type("compressor"), chain)); });
     hot.main_fader_db = 12.0;
     work().document.edit("Hot", hot);
-    wait_for([&] { return !work().materials.shaping(); });
+    wait_for([&] { return !work().materials.busy(); });
     settle();
     station(2);
     key(Qt::Key_Y);

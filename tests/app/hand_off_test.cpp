@@ -402,7 +402,7 @@ TEST_F(HandOffWindow, how_far_the_stems_are_from_the_mix_is_told_before_they_are
     next = with_chain(next, bus,
                       [](Chain& chain) { chain.push_back(new_processor(*processor_type("compressor"), chain)); });
     work().document.edit("Bus", next);
-    wait_for([&] { return !work().materials.shaping(); });
+    wait_for([&] { return !work().materials.busy(); });
     settle();
     station(6);
     auto* told = find<QLabel>("stemsSum");

@@ -17,7 +17,7 @@ class ShapingWindow : public Window {
         catch_up();
     }
     void shaped() {
-        wait_for([&] { return !work().materials.shaping(); });
+        wait_for([&] { return !work().materials.busy(); });
         settle();
     }
     /// Opens a button's menu by a click and takes the entry of this name, in a menu inside it if need be.

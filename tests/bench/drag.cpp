@@ -26,7 +26,7 @@ int main(int argc, char** argv) {
     window.files().take_in({argv[1]});
     const auto settled = [&] {
         do QTest::qWait(50);
-        while (work.materials.waiting() > 0 || work.materials.shaping() || work.mix.busy());
+        while (work.materials.busy() || work.mix.busy());
     };
     settled();
     Session session = work.document.session();

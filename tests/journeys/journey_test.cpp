@@ -144,7 +144,7 @@ TEST_F(Journey, an_export_of_a_mix_that_is_not_whole_asks_and_gives_the_keys_bac
         chain[0].impulse = folder / "gone.wav";
     });
     settle();
-    wait_for([&] { return !work().materials.shaping(); });
+    wait_for([&] { return !work().materials.busy(); });
     press("alt+7");
     settle();
     find<QLineEdit>("exportFile")->setText(to_qt(folder / "out/mix.wav"));

@@ -35,7 +35,7 @@ bool settle(MainWindow& window) {
     clock.start();
     auto& work = window.work();
     do QTest::qWait(30);
-    while (clock.elapsed() < 60000 && (work.materials.waiting() > 0 || work.materials.shaping() || work.mix.busy()));
+    while (clock.elapsed() < 60000 && (work.materials.busy() || work.mix.busy()));
     QTest::qWait(400);
     return clock.elapsed() < 60000;
 }
