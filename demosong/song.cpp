@@ -550,12 +550,7 @@ Result<fs::path> write_demo(const fs::path& folder, Progress* progress) {
     if (progress && progress->cancelled()) return stopped();
     if (!outcome) return tl::unexpected(outcome.error());
 
-    Session session = with_files({}, files);
-    for (auto& track : session.tracks) {
-        Track named = *track;
-        named.name = named.name.substr(3);
-        track = std::make_shared<const Track>(std::move(named));
-    }
+    Session session = with_each_track(with_files({}, files), [](Track& t) { t.name = t.name.substr(3); });
     for (const PartSpan& part : parts) session.sections.push_back({part.name, part.first_bar * bar_s, 0});
     const fs::path file = folder / "demo.isotonus";
     if (auto written = write_session(session, file); !written) return tl::unexpected(written.error());

@@ -328,7 +328,7 @@ Session taken_back(const Session& now, const Session& then, TrackId row) {
         const auto was = std::find_if(then.tracks.begin(), then.tracks.end(), is_it) - then.tracks.begin();
         Track back = mended(now, *t);
         if (const Track* present = now.find(row)) keep_labels(back, *present);
-        put_in(next.tracks, std::make_shared<const Track>(std::move(back)), static_cast<size_t>(was), is_it);
+        put_in(next.tracks.change(), std::make_shared<const Track>(std::move(back)), static_cast<size_t>(was), is_it);
     } else if (const Bus* b = then.find_bus(row)) {
         const auto is_it = [row](const Bus& x) { return x.id == row; };
         const auto& list = then.buses.items();

@@ -289,26 +289,17 @@ Session with_solos(const Session& session, const std::function<bool(const Track&
     Session next = session;
     for (Bus& b : next.buses.change()) b.solo = false;
     for (ControlGroup& g : next.groups.change()) g.solo = false;
-    for (auto& track : next.tracks) {
-        Track t = *track;
+    return with_each_track(next, [&](Track& t) {
         t.solo = chosen(t);
         t.solo_safe = false;
-        track = std::make_shared<const Track>(std::move(t));
-    }
-    return next;
+    });
 }
 
 }  // namespace
 
 Session with_only(const Session& session, const std::vector<TrackId>& tracks) {
-    Session next = with_solos(session, [&](const Track& t) { return is_among(tracks, t.id); });
-    if (!tracks.empty()) return next;
-    for (auto& track : next.tracks) {
-        Track t = *track;
-        t.mute = true;
-        track = std::make_shared<const Track>(std::move(t));
-    }
-    return next;
+    const Session next = with_solos(session, [&](const Track& t) { return is_among(tracks, t.id); });
+    return tracks.empty() ? with_each_track(next, [](Track& t) { t.mute = true; }) : next;
 }
 
 Session with_row_alone(const Session& session, TrackId id) {

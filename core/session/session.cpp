@@ -21,8 +21,8 @@ bool is_among(const std::vector<TrackId>& ids, TrackId id) {
 }
 
 const Track* Session::find(TrackId id) const {
-    const auto at = std::find_if(tracks.begin(), tracks.end(), [&](const auto& t) { return t->id == id; });
-    return at == tracks.end() ? nullptr : at->get();
+    const auto* track = tracks.with_id(id);
+    return track ? track->get() : nullptr;
 }
 
 const Track* Session::find(const std::string& name) const {
@@ -181,8 +181,18 @@ double Session::group_db(TrackId member) const {
 
 Session with_track(const Session& session, TrackId id, const std::function<void(Track&)>& change) {
     Session next = session;
-    for (auto& track : next.tracks) {
-        if (track->id != id) continue;
+    if (const auto* track = session.tracks.with_id(id)) {
+        Track changed = **track;
+        change(changed);
+        const auto place = static_cast<size_t>(track - session.tracks.items().data());
+        next.tracks.change()[place] = std::make_shared<const Track>(std::move(changed));
+    }
+    return next;
+}
+
+Session with_each_track(const Session& session, const std::function<void(Track&)>& change) {
+    Session next = session;
+    for (auto& track : next.tracks.change()) {
         Track changed = *track;
         change(changed);
         track = std::make_shared<const Track>(std::move(changed));
@@ -192,13 +202,14 @@ Session with_track(const Session& session, TrackId id, const std::function<void(
 
 Session with_files(const Session& session, const std::vector<fs::path>& files) {
     Session next = session;
+    auto& tracks = next.tracks.change();
     for (const fs::path& file : files) {
         Track track;
         track.id = next.next_id++;
         track.name = shown_text(file.stem().string());
         track.source.file = absolute_path(file);
         track.ink = ink_of(guess_family(track.name));
-        next.tracks.push_back(std::make_shared<const Track>(std::move(track)));
+        tracks.push_back(std::make_shared<const Track>(std::move(track)));
     }
     return next;
 }
@@ -258,17 +269,18 @@ std::optional<std::string> shared_name_of_pair(const fs::path& left, const fs::p
 
 Session with_pairs_joined(const Session& session, const std::function<int(const fs::path&)>& channels_of) {
     Session next = session;
-    for (size_t i = 0; i < next.tracks.size(); ++i)
-        for (size_t k = 0; k < next.tracks.size(); ++k) {
-            const Track left = *next.tracks[i], right = *next.tracks[k];
+    auto& tracks = next.tracks.change();
+    for (size_t i = 0; i < tracks.size(); ++i)
+        for (size_t k = 0; k < tracks.size(); ++k) {
+            const Track left = *tracks[i], right = *tracks[k];
             if (i == k || !left.source.plain() || !right.source.plain()) continue;
             const auto name = shared_name_of_pair(left.source.file, right.source.file);
             if (!name || channels_of(left.source.file) != 1 || channels_of(right.source.file) != 1) continue;
             Track both = left;
             both.name = *name;
             both.source.right_file = right.source.file;
-            next.tracks[i] = std::make_shared<const Track>(std::move(both));
-            next.tracks.erase(next.tracks.begin() + static_cast<std::ptrdiff_t>(k));
+            tracks[i] = std::make_shared<const Track>(std::move(both));
+            tracks.erase(tracks.begin() + static_cast<std::ptrdiff_t>(k));
             if (k < i) --i;
             break;
         }
@@ -277,30 +289,32 @@ Session with_pairs_joined(const Session& session, const std::function<int(const 
 
 Session with_channels_split(const Session& session, TrackId id, int channels) {
     Session next = session;
-    const auto at = std::find_if(next.tracks.begin(), next.tracks.end(), [&](const auto& t) { return t->id == id; });
-    if (at == next.tracks.end()) return next;
-    const std::shared_ptr<const Track> whole = *at;
-    auto place = next.tracks.erase(at);
+    const auto* found = session.tracks.with_id(id);
+    if (!found) return next;
+    const std::shared_ptr<const Track> whole = *found;
+    auto& tracks = next.tracks.change();
+    auto place = tracks.erase(tracks.begin() + (found - session.tracks.items().data()));
     for (int c = 0; c < channels; ++c) {
         Track part = *whole;
         if (c > 0) part.id = next.next_id++;
         part.name = fmt::format("{} {}", whole->name, c + 1);
         part.source.channels = Channels::one;
         part.source.channel = c;
-        place = next.tracks.insert(place, std::make_shared<const Track>(std::move(part))) + 1;
+        place = tracks.insert(place, std::make_shared<const Track>(std::move(part))) + 1;
     }
     return next;
 }
 
 Session with_duplicates(const Session& session, const std::vector<TrackId>& ids) {
     Session next = session;
-    for (size_t i = 0; i < next.tracks.size(); ++i) {
-        if (!is_among(ids, next.tracks[i]->id)) continue;
-        Track twin = *next.tracks[i];
+    auto& tracks = next.tracks.change();
+    for (size_t i = 0; i < tracks.size(); ++i) {
+        if (!is_among(ids, tracks[i]->id)) continue;
+        Track twin = *tracks[i];
         twin.id = next.next_id++;
         twin.name += " copy";
-        next.tracks.insert(next.tracks.begin() + static_cast<std::ptrdiff_t>(++i),
-                           std::make_shared<const Track>(std::move(twin)));
+        tracks.insert(tracks.begin() + static_cast<std::ptrdiff_t>(++i),
+                      std::make_shared<const Track>(std::move(twin)));
     }
     return next;
 }
@@ -311,11 +325,11 @@ Session with_tracks_before(const Session& session, const std::vector<TrackId>& i
     std::vector<std::shared_ptr<const Track>> moved;
     for (const auto& t : session.tracks)
         if (is_among(ids, t->id)) moved.push_back(t);
-    std::erase_if(next.tracks, [&](const auto& t) { return is_among(ids, t->id); });
+    auto& tracks = next.tracks.change();
+    std::erase_if(tracks, [&](const auto& t) { return is_among(ids, t->id); });
     std::erase_if(next.anchor_order, [&](TrackId id) { return is_among(ids, id); });
-    const auto at =
-        std::find_if(next.tracks.begin(), next.tracks.end(), [&](const auto& t) { return t->id == before; });
-    next.tracks.insert(at, moved.begin(), moved.end());
+    const auto at = std::find_if(tracks.begin(), tracks.end(), [&](const auto& t) { return t->id == before; });
+    tracks.insert(at, moved.begin(), moved.end());
     return next;
 }
 
@@ -331,40 +345,34 @@ Session with_mix_at_rest(const Session& session) {
         bus.rides = {};
     }
     for (ControlGroup& group : next.groups.change()) group.fader_db = 0.0, group.rides = {};
-    for (auto& track : next.tracks) {
-        Track rest = *track;
-        rest.fader_db = rest.pan = rest.low_centre_hz = 0.0;
-        rest.width = 1.0;
-        rest.sides_apart = false;
-        rest.sends.clear();
-        rest.rides = {};
-        track = std::make_shared<const Track>(std::move(rest));
-    }
-    return next;
+    return with_each_track(next, [](Track& t) {
+        t.fader_db = t.pan = t.low_centre_hz = 0.0;
+        t.width = 1.0;
+        t.sides_apart = false;
+        t.sends.clear();
+        t.rides = {};
+    });
 }
 
 Session with_track_alone(const Session& session, TrackId id) {
     Session next = with_mix_at_rest(session);
     next.buses = {};
     next.groups = {};
-    for (auto& track : next.tracks) {
-        Track one = *track;
-        one.solo = one.id == id;
-        one.mute = one.solo_safe = false;
-        track = std::make_shared<const Track>(std::move(one));
-    }
-    return next;
+    return with_each_track(next, [id](Track& t) {
+        t.solo = t.id == id;
+        t.mute = t.solo_safe = false;
+    });
 }
 
 Session without_tracks(const Session& session, const std::vector<TrackId>& ids, std::vector<std::string>* told) {
     Session next = forgotten(session, ids, told);
-    std::erase_if(next.tracks, [&](const auto& t) { return is_among(ids, t->id); });
+    std::erase_if(next.tracks.change(), [&](const auto& t) { return is_among(ids, t->id); });
     return next;
 }
 
 Session with_tracks_moved(const Session& session, const std::vector<TrackId>& ids, int by) {
     Session next = session;
-    auto& tracks = next.tracks;
+    auto& tracks = next.tracks.change();
     const auto moves = [&](size_t i) { return is_among(ids, tracks[i]->id); };
     for (; by < 0; ++by)
         for (size_t i = 1; i < tracks.size(); ++i)

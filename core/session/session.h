@@ -149,7 +149,7 @@ struct Session {
     int sample_rate = 48000;  ///< Hz
     PanLaw pan_law = PanLaw::constant_power;
     TargetSheet targets;
-    std::vector<std::shared_ptr<const Track>> tracks;
+    SharedList<std::shared_ptr<const Track>> tracks;
     SharedList<Bus> buses;
     SharedList<ControlGroup> groups;
     std::array<std::vector<TrackId>, 4> selections;  ///< sets of rows to select again
@@ -230,6 +230,9 @@ double own_value(const Session& session, TrackId row, Parameter parameter);
 
 /// A copy of the session in which `change` was applied to one track.
 Session with_track(const Session& session, TrackId id, const std::function<void(Track&)>& change);
+
+/// A copy in which every track was changed.
+Session with_each_track(const Session& session, const std::function<void(Track&)>& change);
 
 /// A copy with tracks for these files at the end: named like the file without its ending, in the order given.
 Session with_files(const Session& session, const std::vector<fs::path>& files);

@@ -439,7 +439,7 @@ void give_ids(Session& s) {
     for (const auto& t : s.tracks) above(t->id);
     for (const Bus& b : s.buses) above(b.id);
     for (const ControlGroup& g : s.groups) above(g.id);
-    for (auto& track : s.tracks) {
+    for (auto& track : s.tracks.change()) {
         if (track->id != 0) continue;
         Track t = *track;
         t.id = s.next_id++;
@@ -520,6 +520,7 @@ Result<Session> session_from(json j, PointLists& lists, const fs::path& session_
     // Relative paths are meant from where the session file really is, whatever link led to it; absolute ones win.
     const fs::path folder = real_path(session_file).parent_path();
     const Reading reading{&fault, folder, &lists};
+    std::vector<std::shared_ptr<const Track>> tracks;
     std::vector<Bus> buses;
     std::vector<ControlGroup> groups;
     std::vector<Section> found_sections;
@@ -528,7 +529,7 @@ Result<Session> session_from(json j, PointLists& lists, const fs::path& session_
     std::vector<ListeningNote> notes;
     std::vector<BlindResult> blind_results;
     t.each("tracks", limits::most_rows, [&](json item, const std::string& place) {
-        s.tracks.push_back(std::make_shared<const Track>(track_from(std::move(item), place, reading)));
+        tracks.push_back(std::make_shared<const Track>(track_from(std::move(item), place, reading)));
     });
     t.each("buses", limits::most_rows,
            [&](json item, const std::string& place) { buses.push_back(bus_from(std::move(item), place, reading)); });
@@ -571,6 +572,7 @@ Result<Session> session_from(json j, PointLists& lists, const fs::path& session_
                      [](const Section& a, const Section& b) { return a.start_s < b.start_s; });
     sort_tempo(tempo);
     sort_notes(notes);
+    if (!tracks.empty()) s.tracks = std::move(tracks);
     if (!buses.empty()) s.buses = std::move(buses);
     if (!groups.empty()) s.groups = std::move(groups);
     if (!found_sections.empty()) s.sections = std::move(found_sections);

@@ -42,11 +42,11 @@ class SharedList {
     /// The item with this id; null when there is none.  Quick also when there are thousands.
     const T* with_id(uint64_t id) const {
         const std::vector<T>& list = items();
-        const auto has_id = [id](const T& item) { return item.id == id; };
+        const auto has_id = [id](const T& item) { return id_of(item) == id; };
         constexpr size_t few = 16;
         if (list.size() > few) {
             std::call_once(items_->indexed, [this] {
-                for (size_t n = 0; n < items_->list.size(); ++n) items_->places.emplace(items_->list[n].id, n);
+                for (size_t n = 0; n < items_->list.size(); ++n) items_->places.emplace(id_of(items_->list[n]), n);
             });
             const auto at = items_->places.find(id);
             if (at == items_->places.end() && items_->places.size() == list.size()) return nullptr;
@@ -63,6 +63,13 @@ class SharedList {
     bool operator==(const SharedList& other) const { return shares_with(other) || items() == other.items(); }
 
   private:
+    /// Items stand in the list themselves or are pointed at.
+    static uint64_t id_of(const T& item) {
+        if constexpr (requires { item->id; })
+            return item->id;
+        else
+            return item.id;
+    }
     struct Items {
         explicit Items(std::vector<T> items) : list(std::move(items)) {}
         std::vector<T> list;

@@ -204,7 +204,7 @@ Level average_after_fader_dbfs(const Track& track, const Measurement& measured) 
 
 Session with_staged_trims(const Session& session, const MeasurementOf& measured, const std::vector<TrackId>* only) {
     Session next = session;
-    for (auto& track : next.tracks) {
+    for (auto& track : next.tracks.change()) {
         const Measurement* m = measured(*track);
         const bool wanted = !only || std::find(only->begin(), only->end(), track->id) != only->end();
         if (!m || !wanted || track->locked) continue;

@@ -354,7 +354,7 @@ TEST_F(HandOffWindow, from_a_folder_of_audio_to_a_delivery_that_the_desk_accepts
     settle();
     ASSERT_GE(session().tracks.size(), 16u);
     // Gather: what can be put right is put right.
-    for (const auto& t : std::vector(session().tracks))
+    for (const auto& t : SharedList(session().tracks))
         for (const Finding& f : work().materials.findings(*t))
             if (f.remedy == Remedy::remove_offset) work().edits.put_right(t->id, f), did();
     settle();

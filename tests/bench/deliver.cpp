@@ -12,7 +12,7 @@ using namespace isotonus;
 int main(int argc, char** argv) {
     Session session = with_files({}, std::vector<fs::path>(argv + 1, argv + argc));
     std::map<TrackId, MaterialPtr> materials;
-    for (const auto& t : std::vector(session.tracks)) {
+    for (const auto& t : SharedList(session.tracks)) {
         auto loaded = load_material(source_of(*t), session.sample_rate);
         if (!loaded) return fmt::print("{}\n", loaded.error().text()), 1;
         materials[t->id] = *loaded;

@@ -30,7 +30,7 @@ int main(int argc, char** argv) {
     };
     settled();
     Session session = work.document.session();
-    for (const auto& t : std::vector(session.tracks))
+    for (const auto& t : SharedList(session.tracks))
         session = with_chain(session, t->id, [](Chain& chain) {
             chain.push_back(new_processor(*processor_type("low_cut"), chain));
             for (const double hz : {120.0, 300.0, 700.0, 1500.0, 4000.0, 9000.0}) add_bell(chain, {hz, 3.0, 1.4});

@@ -43,7 +43,7 @@ int main(int argc, char** argv) {
     auto session = session_from_folder(argv[1], &problems);
     if (!session) return 1;
     Session s = *session;
-    if (s.tracks.size() > 64) s.tracks.resize(64);
+    if (s.tracks.size() > 64) s.tracks.change().resize(64);
     for (const auto& t : session->tracks)
         s = with_track(s, t->id, [](Track& track) {
             Curve ride;

@@ -50,7 +50,7 @@ int main(int argc, char** argv) {
         frames_ms[frames_ms.size() * 99 / 100], frames_ms.back());
     // The same in Ride, with 2,000 points on every row.
     Session ridden = window.work().document.session();
-    for (const auto& t : std::vector(ridden.tracks)) {
+    for (const auto& t : SharedList(ridden.tracks)) {
         Curve c;
         for (int n = 0; n < 2000; ++n)
             c.points.push_back({n * 0.09, 3.0 * std::sin(n * 0.37 + static_cast<double>(t->id))});

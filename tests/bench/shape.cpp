@@ -56,7 +56,7 @@ int main(int argc, char** argv) {
     std::vector<fs::path> files(argv + 1, argv + argc);
     if (files.size() < 8) return 2;
     Session session = with_files({}, files);
-    for (const auto& t : std::vector(session.tracks))
+    for (const auto& t : SharedList(session.tracks))
         session = with_track(session, t->id, [](Track& track) { track.fader_db = -18.0; });
     std::map<TrackId, MaterialPtr> known;
     for (const auto& t : session.tracks) {

@@ -118,7 +118,8 @@ TEST(Mix, the_order_of_rows_changes_nothing_beyond_rounding) {
                    [n](Track& t) { t.fader_db = -3.0 * static_cast<double>(n), t.pan = 0.2 * static_cast<double>(n); });
     mix.session = with_new_bus(mix.session, "two", {}, {2, 4});
     const auto before = rendered(mix.plan(), 4096);
-    std::reverse(mix.session.tracks.begin(), mix.session.tracks.end());
+    std::vector<std::shared_ptr<const Track>>& tracks = mix.session.tracks.change();
+    std::reverse(tracks.begin(), tracks.end());
     EXPECT_LT(largest_difference(rendered(mix.plan(), 4096), before), rounding);
 }
 

@@ -241,6 +241,45 @@ TEST(SharedLists, are_shared_until_one_is_changed) {
     EXPECT_TRUE(c.sections.shares_with(a.sections) && c.buses.shares_with(a.buses));
 }
 
+TEST(SharedLists, find_tracks_by_their_ids_after_every_kind_of_edit) {
+    std::vector<fs::path> files;
+    for (int n = 0; n < 300; ++n) files.push_back(fmt::format("/audio/{}.wav", n));
+    Session s = with_files({}, files);
+    std::mt19937 random(7);
+    const auto some = [&] {
+        std::vector<TrackId> ids;
+        for (int n = 0; n < 5; ++n) ids.push_back(s.tracks[random() % s.tracks.size()]->id);
+        return ids;
+    };
+    for (int n = 0; n < 200; ++n) {
+        const TrackId known = s.tracks[random() % s.tracks.size()]->id;
+        switch (random() % 6) {
+            case 0:
+                s = without_tracks(s, some());
+                break;
+            case 1:
+                s = with_duplicates(s, some());
+                break;
+            case 2:
+                s = with_tracks_before(s, some(), known);
+                break;
+            case 3:
+                s = with_tracks_moved(s, some(), static_cast<int>(random() % 9) - 4);
+                break;
+            case 4:
+                s = with_channels_split(s, known, 2);
+                break;
+            default:
+                s = with_track(s, known, [](Track& t) { t.pan = 0.5; });
+                EXPECT_EQ(s.find(known)->pan, 0.5);
+        }
+        for (TrackId id = 0; id <= s.next_id; ++id) {
+            const auto at = std::find_if(s.tracks.begin(), s.tracks.end(), [id](const auto& t) { return t->id == id; });
+            ASSERT_EQ(s.find(id), at == s.tracks.end() ? nullptr : at->get());
+        }
+    }
+}
+
 TEST(SessionFile, keeps_paths_that_are_no_utf8) {
     Session s = with_files({}, {fs::path("/audio/K\xE4se.wav")});
     EXPECT_EQ(s.tracks[0]->name, "K\\xe4se");

@@ -252,7 +252,7 @@ int main(int argc, char** argv) {
         Session lower = work.document.session();
         lower.main_fader_db = -2.0;
         // Since the print bass and voice went down, and the hats came up: the difference is what one looks at.
-        for (const auto& t : std::vector(lower.tracks)) {
+        for (const auto& t : SharedList(lower.tracks)) {
             const double by_db = t->name == "Bass" ? -4.0 : t->name == "Hats" ? 4.0 : t->name == "Voice" ? -3.0 : 0.0;
             lower = with_track(lower, t->id, [by_db](Track& track) { track.fader_db += by_db; });
         }
