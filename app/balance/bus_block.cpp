@@ -2,7 +2,9 @@
 
 #include <QContextMenuEvent>
 #include <QHBoxLayout>
+#include <QKeyEvent>
 #include <QMenu>
+#include <QPainter>
 
 #include "app/desk/ink_menu.h"
 #include "core/session/channel.h"
@@ -20,6 +22,7 @@ BusHead::BusHead(Workspace& work, TrackId id, int number, QWidget* parent)
         b->setCheckable(true);
         b->setGeometry(x, (row_height() - 22) / 2, wide, 22);
         b->setFocusPolicy(Qt::NoFocus);
+        connect(b, &QToolButton::pressed, this, &BusHead::pressed);
         return b;
     };
     if (id == main_output) return;
@@ -32,17 +35,8 @@ BusHead::BusHead(Workspace& work, TrackId id, int number, QWidget* parent)
     connect(hear_, &QToolButton::clicked, this, [this] { work_.player.hear_under(id_); });
     mute_ = button("mute", "M", head_width - 60, 24);
     solo_ = button("solo", "S", head_width - 33, 24);
-    const auto flag = [this](Editing::Flag which, const QString& text) {
-        return [this, which, text](bool on) {
-            const Session& s = work_.document.session();
-            work_.document.edit(text.arg(QString::fromStdString(s.name_of(id_))),
-                                with_channel(s, id_, [which, on](const ChannelEdit& c) {
-                                    *(which == Editing::Flag::mute ? c.mute : c.solo) = on;
-                                }));
-        };
-    };
-    connect(mute_, &QToolButton::clicked, this, flag(Editing::Flag::mute, tr("Mute %1")));
-    connect(solo_, &QToolButton::clicked, this, flag(Editing::Flag::solo, tr("Solo %1")));
+    connect(mute_, &QToolButton::clicked, this, [this] { work_.edits.toggle(Editing::Flag::mute, id_); });
+    connect(solo_, &QToolButton::clicked, this, [this] { work_.edits.toggle(Editing::Flag::solo, id_); });
 }
 
 void BusHead::refresh() {
@@ -173,13 +167,81 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     menu.exec(event->globalPos());
 }
 
+namespace {
+
+/// The line above a part, which folds it.  Folded it says what is in it.
+class FoldLine : public QToolButton {
+  public:
+    FoldLine(const QString& title, const QStringList& names, bool folded, QWidget* parent)
+        : QToolButton(parent), title_(title), names_(names), folded_(folded) {
+        setObjectName("foldLine");
+        setFixedHeight(18);
+        setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+        // A click leaves the keys where they are; the Tab key comes here.
+        setFocusPolicy(Qt::TabFocus);
+        setAccessibleName(folded ? BusBlock::tr("Unfold: %1").arg(title) : BusBlock::tr("Fold: %1").arg(title));
+        setToolTip(accessibleName());
+    }
+
+  protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter painter(this);
+        painter.fillRect(rect(), hasFocus() || underMouse() ? theme().panel : theme().ground);
+        painter.setFont(lettering(11));
+        painter.setPen(theme().faint);
+        const int middle = height() / 2;
+        painter.setRenderHint(QPainter::Antialiasing);
+        painter.setBrush(theme().faint);
+        if (folded_)
+            painter.drawPolygon(QPolygon({QPoint(6, middle - 4), QPoint(11, middle), QPoint(6, middle + 4)}));
+        else
+            painter.drawPolygon(QPolygon({QPoint(4, middle - 2), QPoint(12, middle - 2), QPoint(8, middle + 3)}));
+        const QString text = folded_ ? title_ + ": " + names_.join(", ") : title_;
+        const QRect place = rect().adjusted(16, 0, -8, 0);
+        painter.drawText(place, Qt::AlignVCenter,
+                         QFontMetrics(painter.font()).elidedText(text, Qt::ElideRight, place.width()));
+        painter.setPen(theme().rule);
+        painter.drawLine(0, height() - 1, width(), height() - 1);
+    }
+
+  private:
+    const QString title_;
+    const QStringList names_;
+    const bool folded_;
+};
+
+QString title_of(ViewState::Pinned kind) {
+    switch (kind) {
+        case ViewState::Pinned::buses:
+            return BusBlock::tr("Buses");
+        case ViewState::Pinned::returns:
+            return BusBlock::tr("Returns");
+        case ViewState::Pinned::groups:
+            return BusBlock::tr("Control groups");
+        case ViewState::Pinned::main:
+            break;
+    }
+    return BusBlock::tr("Main output");
+}
+
+}  // namespace
+
 BusBlock::BusBlock(Workspace& work, QWidget* parent, bool with_main, MakeLane make_lane)
     : QWidget(parent), work_(work), with_main_(with_main), make_lane_(std::move(make_lane)) {
     setObjectName("busBlock");
     auto* layout = new QVBoxLayout(this);
-    layout->setContentsMargins(0, 2, scroll_width, 0);
-    layout->setSpacing(0);
+    layout->setContentsMargins(0, 2, 0, 0);
+    scroll_ = new QScrollArea;
+    scroll_->setObjectName("busScroll");
+    scroll_->setWidgetResizable(true);
+    scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    // As that of the tracks, so that lanes stand below lanes.
+    scroll_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOn);
+    scroll_->setFocusPolicy(Qt::NoFocus);
+    scroll_->setFrameShape(QFrame::NoFrame);
+    layout->addWidget(scroll_);
     connect(&work_.document, &Document::session_changed, this, &BusBlock::follow_session);
+    connect(&work_.view, &ViewState::pinned_changed, this, &BusBlock::rebuild);
     const auto repaint = [this] {
         for (const Row& row : rows_) row.head->refresh(), row.lane->refresh();
     };
@@ -190,42 +252,108 @@ BusBlock::BusBlock(Workspace& work, QWidget* parent, bool with_main, MakeLane ma
     connect(&work_.player, &Player::levels_changed, this, [this] {
         for (const Row& row : rows_) row.lane->levels_changed();
     });
-    follow_session();
+    shown_ = places();
+    rebuild();
+}
+
+QSize BusBlock::sizeHint() const { return {400, content_->sizeHint().height() + 2}; }
+
+std::vector<BusBlock::Place> BusBlock::places() const {
+    using Pinned = ViewState::Pinned;
+    const Session& s = work_.document.session();
+    std::vector<Place> list;
+    int number = 0;
+    for (const Bus& b : s.buses) list.push_back({b.id, is_return(s, b.id) ? Pinned::returns : Pinned::buses, number++});
+    for (const ControlGroup& g : s.groups) list.push_back({g.id, Pinned::groups, number++});
+    if (with_main_) list.push_back({main_output, Pinned::main, number});
+    std::stable_sort(list.begin(), list.end(), [](const Place& a, const Place& b) { return a.kind < b.kind; });
+    return list;
 }
 
 void BusBlock::follow_session() {
-    const Session& s = work_.document.session();
-    std::vector<TrackId> ids;
-    for (const Bus& b : s.buses) ids.push_back(b.id);
-    for (const ControlGroup& g : s.groups) ids.push_back(g.id);
-    if (with_main_) ids.push_back(main_output);
-    if (ids != shown_) {
-        shown_ = ids;
-        while (QLayoutItem* item = layout()->takeAt(0)) {
-            item->widget()->hide();
-            item->widget()->deleteLater();
-            delete item;
-        }
-        rows_.clear();
-        for (const TrackId id : ids) {
-            auto* row = new QWidget;
-            Lane* lane = make_lane_(id, row);
-            if (!lane) {  // the station shows no such row
-                delete row;
-                continue;
-            }
-            auto* line = new QHBoxLayout(row);
-            line->setContentsMargins(0, 0, 0, 0);
-            line->setSpacing(0);
-            auto* head = new BusHead(work_, id, static_cast<int>(rows_.size()), row);
-            line->addWidget(head);
-            line->addWidget(lane, 1);
-            layout()->addWidget(row);
-            rows_.push_back({head, lane});
-        }
-        setVisible(!rows_.empty());
+    auto now = places();
+    if (now != shown_) {
+        shown_ = std::move(now);
+        return rebuild();
     }
     for (const Row& row : rows_) row.head->refresh(), row.lane->refresh();
+}
+
+void BusBlock::rebuild() {
+    std::optional<TrackId> focused;
+    for (const Row& row : rows_)
+        if (row.lane->hasFocus()) focused = row.lane->id();
+    rows_.clear();
+    // Later: a row may be asking for this itself, from its menu or by a click.
+    if (QWidget* old = scroll_->takeWidget()) old->hide(), old->setParent(this), old->deleteLater();
+    content_ = new QWidget;
+    auto* column = new QVBoxLayout(content_);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    for (auto first = shown_.begin(); first != shown_.end();) {
+        const auto end = std::find_if(first, shown_.end(), [&](const Place& p) { return p.kind != first->kind; });
+        add_part(first->kind, {first, end});
+        first = end;
+    }
+    column->addStretch();
+    scroll_->setWidget(content_);
+    for (const Row& row : rows_) {
+        row.head->refresh();
+        row.lane->refresh();
+        if (row.lane->id() == focused) row.lane->setFocus();
+    }
+    setVisible(column->count() > 1);
+    updateGeometry();
+}
+
+void BusBlock::add_part(ViewState::Pinned kind, const std::vector<Place>& places) {
+    const bool folded = work_.view.folded(kind);
+    std::vector<Row> made;
+    QStringList names;
+    auto* rows = new QWidget(content_);
+    auto* below = new QVBoxLayout(rows);
+    below->setContentsMargins(0, 0, 0, 0);
+    below->setSpacing(0);
+    for (const Place& place : places) {
+        auto* row = new QWidget(rows);
+        Lane* lane = make_lane_(place.id, row);
+        if (!lane) {  // the station shows no such row
+            delete row;
+            continue;
+        }
+        auto* line = new QHBoxLayout(row);
+        line->setContentsMargins(0, 0, 0, 0);
+        line->setSpacing(0);
+        auto* head = new BusHead(work_, place.id, place.number, row);
+        connect(head, &BusHead::pressed, lane, &Lane::take_keys);
+        lane->installEventFilter(this);
+        line->addWidget(head);
+        line->addWidget(lane, 1);
+        below->addWidget(row);
+        made.push_back({head, lane});
+        names << QString::fromStdString(work_.document.session().name_of(place.id));
+    }
+    if (made.empty()) return delete rows;
+    auto* line = new FoldLine(title_of(kind), names, folded, content_);
+    connect(
+        line, &QToolButton::clicked, this, [this, kind, folded] { work_.view.fold(kind, !folded); },
+        Qt::QueuedConnection);
+    content_->layout()->addWidget(line);
+    if (folded) return delete rows;
+    content_->layout()->addWidget(rows);
+    rows_.insert(rows_.end(), made.begin(), made.end());
+}
+
+bool BusBlock::eventFilter(QObject* watched, QEvent* event) {
+    const auto at = std::find_if(rows_.begin(), rows_.end(), [watched](const Row& row) { return row.lane == watched; });
+    if (at == rows_.end()) return QWidget::eventFilter(watched, event);
+    if (event->type() == QEvent::FocusIn) scroll_->ensureWidgetVisible(at->lane, 0, 0);
+    if (event->type() != QEvent::KeyPress) return QWidget::eventFilter(watched, event);
+    const int key = static_cast<QKeyEvent*>(event)->key();
+    if (key != Qt::Key_Down && key != Qt::Key_Up) return QWidget::eventFilter(watched, event);
+    const bool last = key == Qt::Key_Down ? at + 1 == rows_.end() : at == rows_.begin();
+    if (!last) (key == Qt::Key_Down ? at + 1 : at - 1)->lane->take_keys();
+    return true;
 }
 
 void BusBlock::paintEvent(QPaintEvent*) {

@@ -1,6 +1,8 @@
-// Buses and control groups: rows below the others that never scroll away.
+// Buses, returns, control groups and the main output: rows below the tracks, in parts that fold and scroll by
+// themselves.
 #pragma once
 
+#include <QScrollArea>
 #include <QToolButton>
 
 #include "app/desk/lane.h"
@@ -14,14 +16,18 @@ class BusHead : public QWidget {
     BusHead(Workspace& work, TrackId id, int number, QWidget* parent);
     TrackId id() const { return id_; }
     void refresh();
+    void rename();
+
+  signals:
+    void pressed();  ///< anywhere, its buttons too
 
   protected:
     void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent*) override { emit pressed(); }
     void mouseDoubleClickEvent(QMouseEvent*) override { rename(); }
     void contextMenuEvent(QContextMenuEvent* event) override;
 
   private:
-    void rename();
     Workspace& work_;
     TrackId id_;
     int number_;
@@ -34,21 +40,36 @@ class BusBlock : public QWidget {
     using MakeLane = std::function<Lane*(TrackId, QWidget*)>;
     /// With the main output as the last row when `with_main`.  Rows for which no lane is made are left out.
     BusBlock(Workspace& work, QWidget* parent, bool with_main, MakeLane make_lane);
+    /// All of its rows; it scrolls when it gets less.
+    QSize sizeHint() const override;
 
   protected:
     void paintEvent(QPaintEvent*) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
-    void follow_session();
-    Workspace& work_;
-    bool with_main_;
-    MakeLane make_lane_;
-    std::vector<TrackId> shown_;
+    /// A channel, its part, and its number among those that can be heard alone.
+    struct Place {
+        TrackId id;
+        ViewState::Pinned kind;
+        int number;
+        bool operator==(const Place&) const = default;
+    };
     struct Row {
         BusHead* head;
         Lane* lane;
     };
+    std::vector<Place> places() const;
+    void follow_session();
+    void rebuild();
+    void add_part(ViewState::Pinned kind, const std::vector<Place>& places);
+    Workspace& work_;
+    bool with_main_;
+    MakeLane make_lane_;
+    std::vector<Place> shown_;
     std::vector<Row> rows_;
+    QScrollArea* scroll_;
+    QWidget* content_;
 };
 
 }  // namespace isotonus

@@ -11,6 +11,7 @@
 #include <set>
 
 #include "app/desk/family_row.h"
+#include "app/desk/panel_handle.h"
 
 namespace isotonus {
 
@@ -40,6 +41,10 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     drop_line_ = new QWidget(content_);
     drop_line_->setObjectName("dropLine");
     drop_line_->hide();
+    handle_ = new PanelHandle;
+    handle_->hide();
+    connect(handle_, &PanelHandle::dragged, this, [this](int up) { set_panel_height(panel_->height() + up); });
+    connect(handle_, &PanelHandle::reset, this, [this] { set_panel_height(0); });
     empty_ = make_empty_state();
     outer_->addWidget(empty_, 1);
     connect(&work_.document, &Document::session_changed, this, &Desk::follow_session);
@@ -153,7 +158,13 @@ void Desk::show_station(const Station* station) {
     pinned_ = station->make_pinned(work_, this);
     if (pinned_) outer_->addWidget(pinned_);
     panel_ = station->make_panel(work_, this);
-    if (panel_) outer_->addWidget(panel_);
+    if (panel_) {
+        outer_->addWidget(handle_);
+        outer_->addWidget(panel_);
+        panel_wants_ = panel_->minimumHeight();
+        const auto by_hand = work_.view.panel_heights.find(panel_->objectName());
+        if (by_hand != work_.view.panel_heights.end()) set_panel_height(by_hand->second);
+    }
     view_ = station->make_view(work_, scroll_);
     place_view();
     rebuild();
@@ -163,6 +174,36 @@ void Desk::place_view() {
     if (!view_) return;
     view_->setGeometry(head_width, 0, scroll_->width() - head_width - scroll_width, scroll_->height());
     view_->raise();
+}
+
+void Desk::share_height() {
+    handle_->setVisible(panel_ && panel_->isVisibleTo(this));
+    const auto height_of = [this](const QWidget* w) { return w && w->isVisibleTo(this) ? w->height() : 0; };
+    const int there = height() - height_of(ruler_) - height_of(handle_) - height_of(panel_);
+    if (!pinned_) return;
+    const int wanted = pinned_->sizeHint().height();
+    const int given = std::min(wanted, std::max(there / 2, there - content_->sizeHint().height()));
+    if (pinned_->height() != given || pinned_->minimumHeight() != given) pinned_->setFixedHeight(std::max(0, given));
+}
+
+void Desk::set_panel_height(int pixels) {
+    if (!panel_) return;
+    constexpr int least = 120, rows_left = 3;
+    const int inside = panel_->layout() ? panel_->layout()->minimumSize().height() : 0;
+    const int most = std::max(panel_wants_, height() - ruler_->height() - rows_left * row_height());
+    const int given = pixels == 0 ? panel_wants_ : std::clamp(pixels, std::max({least, inside, 1}), most);
+    panel_->setFixedHeight(given);
+    if (given == panel_wants_)
+        work_.view.panel_heights.erase(panel_->objectName());
+    else
+        work_.view.panel_heights[panel_->objectName()] = given;
+    emit work_.view.panel_sized();
+}
+
+bool Desk::event(QEvent* event) {
+    const bool done = QWidget::event(event);
+    if (event->type() == QEvent::LayoutRequest) share_height();
+    return done;
 }
 
 Lane* Desk::lane_of(TrackId id) const {
@@ -282,6 +323,7 @@ void Desk::rebuild() {
         connect(head, &RowHead::dropped, this, &Desk::drop_rows, Qt::QueuedConnection);
         Lane* lane = station_->make_lane(work_, track->id, row);
         lane->installEventFilter(this);
+        connect(head, &RowHead::pressed, lane, [lane] { lane->setFocus(Qt::MouseFocusReason); });
         layout->addWidget(head);
         layout->addWidget(lane, 1);
         rows_layout_->insertWidget(rows_layout_->count() - 1, row);

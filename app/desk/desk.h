@@ -28,7 +28,9 @@ class Desk : public QWidget {
     void folder_wanted();
 
   protected:
+    bool event(QEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { share_height(); }
     void paintEvent(QPaintEvent*) override;
 
   private:
@@ -54,7 +56,14 @@ class Desk : public QWidget {
     Workspace& work_;
     const Station* station_ = nullptr;
     void place_view();
+    /// Buses and what else stands below the tracks get what they want, but not more than half of what is there for
+    /// both, unless the tracks need less.
+    void share_height();
+    /// By hand; 0: as high as it wants to be.
+    void set_panel_height(int pixels);
     QWidget *ruler_, *tools_ = nullptr, *panel_ = nullptr, *pinned_ = nullptr, *view_ = nullptr, *empty_;
+    class PanelHandle* handle_;
+    int panel_wants_ = 0;  ///< px
     QScrollArea* scroll_;
     QWidget* content_;
     QVBoxLayout *rows_layout_, *outer_;

@@ -424,6 +424,15 @@ void Editing::others_down(double by_db) {
                                [by_db](Track& t) { t.fader_db = fader_moved(t.fader_db, -by_db); });
 }
 
+void Editing::toggle(Flag flag, TrackId id) {
+    const QString name = QString::fromStdString(work_.document.session().name_of(id));
+    work_.document.edit(flag == Flag::mute ? tr("Mute %1").arg(name) : tr("Solo %1").arg(name),
+                   with_channel(work_.document.session(), id, [flag](const ChannelEdit& c) {
+                       bool& on = *(flag == Flag::mute ? c.mute : c.solo);
+                       on = !on;
+                   }));
+}
+
 void Editing::all_off(Flag flag) {
     const auto off = [flag](auto& row) { (flag == Flag::mute ? row.mute : row.solo) = false; };
     if (how_many(work_.document.session(), flag) == 0) return;

@@ -70,6 +70,8 @@ class Editing : public QObject {
     /// All mutes, or all solos, of tracks and buses off; how many there are.
     enum class Flag { mute, solo };
     void all_off(Flag flag);
+    /// Of a bus or a control group.
+    void toggle(Flag flag, TrackId bus_or_group);
     static int how_many(const Session& session, Flag flag);
     /// These tracks are soloed, all others not.
     void solo_alone(const std::vector<TrackId>& ids);

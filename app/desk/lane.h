@@ -40,6 +40,11 @@ class Lane : public QWidget, public SpokenControl {
     }
 
     TrackId id() const { return id_; }
+    /// A click on the head of its row: keys are for this row from now on.
+    void take_keys() {
+        select_row();
+        setFocus(Qt::MouseFocusReason);
+    }
 
     /// Called when the session or what is known of the track changed.
     void refresh();

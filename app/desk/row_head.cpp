@@ -54,6 +54,10 @@ RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent)
             work_.document.edit_tracks((checked ? on : off).arg(QString::fromStdString(t->name)), ids,
                                        [flag, checked](Track& track) { track.*flag = checked; });
         });
+        connect(b, &QToolButton::pressed, this, [this] {
+            if (!work_.document.is_selected(id_)) work_.document.select_only(id_);
+            emit pressed();
+        });
         return b;
     };
     mute_ = button("mute", "M", head_width - 60, &Track::mute, tr("Mute %1"), tr("Unmute %1"));
@@ -164,6 +168,7 @@ void RowHead::mousePressEvent(QMouseEvent* event) {
         select_by_click(work_.document, id_, event->modifiers());
         pressed_y_ = -1;
     }
+    emit pressed();
 }
 
 void RowHead::mouseMoveEvent(QMouseEvent* event) {

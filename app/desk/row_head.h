@@ -22,6 +22,7 @@ class RowHead : public QWidget {
     void rename();
 
   signals:
+    void pressed();  ///< anywhere, its buttons too
     void dragged(int global_y);
     void dropped(int global_y);
 

@@ -65,6 +65,14 @@ std::optional<size_t> ViewState::chosen_clip(TrackId id) const {
     return clip_track_ == id ? std::optional(clip_) : std::nullopt;
 }
 
+void ViewState::fold(Pinned kind, bool on) {
+    if (on)
+        pinned_folded_.insert(kind);
+    else
+        pinned_folded_.erase(kind);
+    emit pinned_changed();
+}
+
 void ViewState::choose_clip(TrackId id, size_t clip) {
     clip_track_ = id;
     clip_ = clip;

@@ -150,6 +150,13 @@ class ViewState : public QObject {
     bool folded(Family family) const { return folded_.contains(family); }
     void toggle_fold(Family family);
 
+    /// Kinds of channels that stand below the tracks; each kind can show as one line.
+    enum class Pinned { buses, returns, groups, main };
+    bool folded(Pinned kind) const { return pinned_folded_.contains(kind); }
+    void fold(Pinned kind, bool on);
+    /// How high the panels of stations were made by hand, px, by their object names.
+    std::map<QString, int> panel_heights;
+
     /// The panel of Gather: clips and findings of the focused row.
     bool panel_open = false;
     void show_panel(bool on);
@@ -162,6 +169,8 @@ class ViewState : public QObject {
     /// What the pointer is on, or what a gesture did, in a sentence.
     void hint(const QString& sentence);
     void folds_changed();
+    void pinned_changed();
+    void panel_sized();
     void station_wanted(int station);
     void clip_chosen();
     void panel_shown(bool on);
@@ -169,6 +178,7 @@ class ViewState : public QObject {
   private:
     Document& document_;
     std::set<Family> folded_;
+    std::set<Pinned> pinned_folded_;
     TrackId clip_track_ = 0;
     size_t clip_ = 0;
 };

@@ -30,7 +30,7 @@ QString RideLane::sentence() const {
         .arg(track_name(), value_text());
 }
 
-bool RideLane::grab(const QPoint&) {
+void RideLane::select_row() {
     if (track()) {
         work_.document.select_only(id());
     } else {
@@ -40,7 +40,6 @@ bool RideLane::grab(const QPoint&) {
             view.parameter = Parameter::level;
         work_.view.ride.show(std::move(view));
     }
-    return false;
 }
 
 std::vector<TrackId> RideLane::rows_meant() const {

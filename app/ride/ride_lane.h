@@ -14,7 +14,7 @@ class RideLane : public Lane {
 
   protected:
     bool exists() const override { return rides() != nullptr; }
-    void select_row() override {}
+    void select_row() override;
     QString track_name() const override;
     QString value_text() const override;
     QString value_name() const override { return tr("ride"); }
@@ -23,7 +23,10 @@ class RideLane : public Lane {
     void reset_value() override {}
     QString sentence() const override;
     double per_pixel(const QPoint&) const override { return 0.0; }
-    bool grab(const QPoint&) override;
+    bool grab(const QPoint&) override {
+        select_row();
+        return false;
+    }
     void paint(QPainter& painter, const QRect& clip) override;
 
   private:

@@ -137,8 +137,8 @@ void ShapePanel::add_menus(QVBoxLayout* column) {
     menu_button("chainPresets", tr("Presets"), tr("Chains kept under a name, and this one copied to other rows."),
                 &ShapePanel::fill_presets);
     menu_button("chainAdvice", tr("Advice"),
-                tr("What the whole song says about this row; nothing changes unasked. (F8)"), &ShapePanel::fill_advice)
-        ->setShortcut(Qt::Key_F8);
+                tr("What the whole song says about this row; nothing changes unasked. (F4)"), &ShapePanel::fill_advice)
+        ->setShortcut(Qt::Key_F4);
     column->addLayout(more);
 }
 

@@ -60,6 +60,7 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     connect(&work_.document, &Document::refused, this,
             [this](const QString& sentence) { work_.prompter->complain(sentence); });
     connect(&work_.document, &Document::file_changed, this, &MainWindow::refresh_titles);
+    remember_layout();
     desk_->show_station(tabs_->current());
     refresh_titles();
 
@@ -67,6 +68,26 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     QString device = settings_.device();
     if (device.isEmpty()) device = QString::fromStdString(device_names().front());
     work_.player.open_device(device, settings_.block_frames());
+}
+
+void MainWindow::remember_layout() {
+    using Pinned = ViewState::Pinned;
+    constexpr Pinned kinds[] = {Pinned::buses, Pinned::returns, Pinned::groups, Pinned::main};
+    const QVariantList folded = settings_.folded();
+    for (const Pinned kind : kinds) work_.view.fold(kind, folded.contains(static_cast<int>(kind)));
+    const QVariantMap heights = settings_.panel_heights();
+    for (auto at = heights.begin(); at != heights.end(); ++at) work_.view.panel_heights[at.key()] = at.value().toInt();
+    connect(&work_.view, &ViewState::pinned_changed, this, [this, kinds] {
+        QVariantList now;
+        for (const Pinned kind : kinds)
+            if (work_.view.folded(kind)) now << static_cast<int>(kind);
+        settings_.set_folded(now);
+    });
+    connect(&work_.view, &ViewState::panel_sized, this, [this] {
+        QVariantMap now;
+        for (const auto& [panel, pixels] : work_.view.panel_heights) now[panel] = pixels;
+        settings_.set_panel_heights(now);
+    });
 }
 
 MainWindow::~MainWindow() {

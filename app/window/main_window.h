@@ -61,7 +61,11 @@ class MainWindow : public QMainWindow {
     void stage_without_loop();
     void ask_own_window();
     void move_rows(int by);
+    /// What was folded and sized in the window stays so.
+    void remember_layout();
     void toggle_flag(bool Track::*flag, const QString& name);
+    /// The bus or control group whose lane has the keyboard focus.
+    std::optional<TrackId> bus_with_keys() const;
     void use_device(const QString& name);
 
     Settings settings_;

@@ -40,6 +40,11 @@ class Settings {
     /// How much the cache of measurements and converted files may hold, GiB of 2^30 bytes.
     int cache_gib() const { return std::clamp(file_.value("cache_gib", 8).toInt(), 1, 1024); }
     void set_cache_gib(int gib) { file_.setValue("cache_gib", gib); }
+    /// Kinds of channels below the tracks that show as one line, and panels that were made higher or lower, px.
+    QVariantList folded() const { return file_.value("folded").toList(); }
+    void set_folded(const QVariantList& kinds) { file_.setValue("folded", kinds); }
+    QVariantMap panel_heights() const { return file_.value("panel_heights").toMap(); }
+    void set_panel_heights(const QVariantMap& heights) { file_.setValue("panel_heights", heights); }
     QStringList recent() const { return file_.value("recent").toStringList(); }
     void add_recent(const QString& path);
 

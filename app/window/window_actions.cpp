@@ -1,8 +1,10 @@
 // The actions of the main window: their names, keys and menu.
 #include <QAction>
+#include <QApplication>
 #include <QMenu>
 
 #include "app/balance/balance.h"
+#include "app/balance/bus_block.h"
 #include "app/ride/fader_box_window.h"
 #include "app/stage/phase_dialog.h"
 #include "app/stage/sheet_dialog.h"
@@ -143,6 +145,9 @@ void MainWindow::make_channel_actions() {
     add("rowsUp", tr("Selected rows up"), QKeySequence("Alt+Up"), [this] { move_rows(-1); });
     add("rowsDown", tr("Selected rows down"), QKeySequence("Alt+Down"), [this] { move_rows(1); });
     add("renameRow", tr("Rename the row"), Qt::Key_F2, [this] {
+        const auto bus = bus_with_keys();
+        for (BusHead* head : findChildren<BusHead*>())
+            if (bus == head->id()) return head->rename();
         if (RowHead* head = desk_->head_of(work_.document.focused())) head->rename();
     });
     add("duplicateRows", tr("Duplicate the selected rows"), QKeySequence("Ctrl+D"), [this] {
@@ -251,6 +256,7 @@ void MainWindow::list_keys_of_lanes() {
         {"F, L", tr("Stage: stage these rows, lock them"), Task::stage},
         {", and .", tr("Balance: pan left or right; P types it"), Task::balance},
         {"< and >", tr("Balance: width (or the right side); Shift+P types it"), Task::balance},
+        {"F4", tr("Shape: advice on the row's chain"), Task::shape},
         {"Insert, Delete, T, L", tr("Ride: point at the playhead, take points away, their shape, lock them"),
          Task::ride},
         {", . < >", tr("Ride: squeeze and spread the values, the times of the selected points"), Task::ride},
@@ -379,7 +385,16 @@ void MainWindow::move_rows(int by) {
     work_.document.edit(by < 0 ? tr("Rows up") : tr("Rows down"), std::move(next));
 }
 
+std::optional<TrackId> MainWindow::bus_with_keys() const {
+    const auto* lane = qobject_cast<const Lane*>(QApplication::focusWidget());
+    if (!lane || lane->id() == main_output || work_.document.track(lane->id())) return std::nullopt;
+    return lane->id();
+}
+
 void MainWindow::toggle_flag(bool Track::*flag, const QString& name) {
+    const auto bus = bus_with_keys();
+    if (bus && flag != &Track::solo_safe)
+        return work_.edits.toggle(flag == &Track::mute ? Editing::Flag::mute : Editing::Flag::solo, *bus);
     const auto& ids = work_.document.selected();
     if (ids.empty()) return;
     const bool on = !(work_.document.track(ids.front())->*flag);

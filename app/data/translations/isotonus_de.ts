@@ -3189,6 +3189,33 @@
     </message>
 </context>
 <context>
+    <name>isotonus::BusBlock</name>
+    <message>
+        <source>Unfold: %1</source>
+        <translation>Aufklappen: %1</translation>
+    </message>
+    <message>
+        <source>Fold: %1</source>
+        <translation>Zuklappen: %1</translation>
+    </message>
+    <message>
+        <source>Buses</source>
+        <translation>Busse</translation>
+    </message>
+    <message>
+        <source>Returns</source>
+        <translation>Returns</translation>
+    </message>
+    <message>
+        <source>Control groups</source>
+        <translation>Gruppen</translation>
+    </message>
+    <message>
+        <source>Main output</source>
+        <translation>Summe</translation>
+    </message>
+</context>
+<context>
     <name>isotonus::BusHead</name>
     <message>
         <source>hear</source>
@@ -4491,6 +4518,14 @@
     <message>
         <source>Remove tracks</source>
         <translation>Spuren entfernen</translation>
+    </message>
+    <message>
+        <source>Mute %1</source>
+        <translation>%1 stumm</translation>
+    </message>
+    <message>
+        <source>Solo %1</source>
+        <translation>Solo %1</translation>
     </message>
 </context>
 <context>
@@ -6262,6 +6297,10 @@ Spitze %3, %4</translation>
         <source>Leave</source>
         <translation>Verlassen</translation>
     </message>
+    <message>
+        <source>Shape: advice on the row&apos;s chain</source>
+        <translation>Formen: Vorschläge für die Kette der Zeile</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Mains</name>
@@ -6787,6 +6826,13 @@ Spitze %3, %4</translation>
     <message>
         <source>the room</source>
         <translation>dem Raum</translation>
+    </message>
+</context>
+<context>
+    <name>isotonus::PanelHandle</name>
+    <message>
+        <source>Drag: a higher or lower panel. Double click: as high as it was at first.</source>
+        <translation>Ziehen: das Feld höher oder niedriger. Doppelklick: so hoch wie zuerst.</translation>
     </message>
 </context>
 <context>
@@ -8493,10 +8539,6 @@ Spitze %3, %4</translation>
         <translation>Rat</translation>
     </message>
     <message>
-        <source>What the whole song says about this row; nothing changes unasked. (F8)</source>
-        <translation>Was der ganze Song über diese Zeile sagt; nichts ändert sich ungefragt. (F8)</translation>
-    </message>
-    <message>
         <source>Take</source>
         <translation>Nehmen</translation>
     </message>
@@ -8731,6 +8773,10 @@ Spitze %3, %4</translation>
     <message>
         <source>A number, or a note value at the tempo of the playhead: 1/8, 1/8. or 1/8t.</source>
         <translation>Eine Zahl, oder ein Notenwert im Tempo der Abspielstelle: 1/8, 1/8. oder 1/8t.</translation>
+    </message>
+    <message>
+        <source>What the whole song says about this row; nothing changes unasked. (F4)</source>
+        <translation>Was der ganze Song über diese Zeile sagt; nichts ändert sich ungefragt. (F4)</translation>
     </message>
 </context>
 <context>
