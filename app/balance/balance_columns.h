@@ -3,6 +3,7 @@
 
 #include <QRect>
 
+#include "app/balance/balance_lane.h"
 #include "app/style/ruler.h"
 
 namespace isotonus {
@@ -30,6 +31,6 @@ struct BalanceColumns {
 inline int pan_place(const QRect& area, double pan) {
     return area.left() + static_cast<int>(std::lround((pan + 1.0) / 2.0 * (area.width() - 1)));
 }
-QString width_text(double width) { return BalanceLane::tr("%1 %").arg(std::lround(width * 100.0)); }
+inline QString width_text(double width) { return BalanceLane::tr("%1 %").arg(std::lround(width * 100.0)); }
 
 }  // namespace isotonus

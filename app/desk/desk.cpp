@@ -255,6 +255,13 @@ void Desk::drop_rows(int global_y) {
     if (next.tracks != work_.document.session().tracks) work_.document.edit(tr("Move rows"), std::move(next));
 }
 
+void Desk::take_keys() {
+    if (Lane* lane = lane_of(work_.document.focused()))
+        lane->setFocus(Qt::OtherFocusReason);
+    else if (QWidget* focused = QApplication::focusWidget())
+        focused->clearFocus();
+}
+
 void Desk::move_focus(int by, bool extend) {
     const auto ids = shown();
     if (ids.empty()) return;

@@ -20,6 +20,8 @@ class Desk : public QWidget {
     void show_station(const Station* station);
     Lane* lane_of(TrackId id) const;
     RowHead* head_of(TrackId id) const;
+    /// The focused track's lane gets the keyboard focus.
+    void take_keys();
     /// Moves the focus by rows; `extend` keeps what is selected.
     void move_focus(int rows, bool extend);
 

@@ -32,7 +32,12 @@ bool Entry::event(QEvent* event) {
     const int key = static_cast<QKeyEvent*>(event)->key();
     const bool enters = key == Qt::Key_Return || key == Qt::Key_Enter;
     const bool tabs = key == Qt::Key_Tab || key == Qt::Key_Backtab;
-    if (!enters && !tabs && key != Qt::Key_Escape) return QLineEdit::event(event);
+    if (!enters && !tabs && key != Qt::Key_Escape) {
+        const bool done = QLineEdit::event(event);
+        // What the field has no use for (Shift alone, an arrow at the end) is not for the channel below it.
+        if (!override) event->accept();
+        return done;
+    }
     event->accept();
     if (override) return true;
     close_with(key != Qt::Key_Escape);

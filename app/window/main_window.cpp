@@ -2,6 +2,7 @@
 
 #include "app/style/language.h"
 #include "app/window/guide_window.h"
+#include "app/window/keys_back.h"
 #include "app/window/settings_dialog.h"
 
 #include <QAction>
@@ -60,6 +61,7 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     connect(&work_.document, &Document::refused, this,
             [this](const QString& sentence) { work_.prompter->complain(sentence); });
     connect(&work_.document, &Document::file_changed, this, &MainWindow::refresh_titles);
+    new KeysBack(*this, [this] { desk_->take_keys(); });
     remember_layout();
     desk_->show_station(tabs_->current());
     refresh_titles();

@@ -5,6 +5,9 @@
 #include <QtTest>
 #include <QtWidgets>
 
+#include "app/balance/balance_columns.h"
+#include "app/balance/balance_lane.h"
+#include "app/ride/ride_editor.h"
 #include "core/session/session_file.h"
 #include "core/shape/reverb.h"
 #include "tests/app/window_fixture.h"
@@ -161,6 +164,127 @@ TEST_F(Journey, an_export_of_a_mix_that_is_not_whole_asks_and_gives_the_keys_bac
         EXPECT_TRUE(soon([&] { return !work().exports.busy(); }));
         EXPECT_EQ(fs::exists(folder / "out/mix.wav"), yes);
     }
+}
+
+/// From a folder of files to a delivery, as a hand does it: after each gesture the keys are the window's.
+TEST_F(Journey, from_a_folder_to_a_delivery_every_gesture_leaves_the_keys_alive) {
+    const auto in_menu = [&](const char* button, const std::function<void(QMenu&)>& act) {
+        in_opened<QMenu>([&] { click(find<QPushButton>(button)); }, act);
+    };
+    const auto drag_by = [&](QWidget* widget, const QPoint& from, const QPoint& to) {
+        const QPoint a = widget->mapToGlobal(from), b = widget->mapToGlobal(to);
+        hand({"mousemove", QString::number(a.x()), QString::number(a.y()), "mousedown", "1", "mousemove",
+              QString::number((a.x() + b.x()) / 2), QString::number(b.y()), "mousemove", QString::number(b.x()),
+              QString::number(b.y()), "mouseup", "1"});
+    };
+    const auto double_click = [&](QWidget* widget, const QPoint& at) {
+        const QPoint place = widget->mapToGlobal(at);
+        hand({"mousemove", QString::number(place.x()), QString::number(place.y()), "click", "--repeat", "2", "--delay",
+              "40", "1"});
+    };
+    in_opened<QFileDialog>([&] { press("ctrl+shift+i"); },
+                           [&](QFileDialog& dialog) {
+                               EXPECT_TRUE(soon([&] { return dialog.isActiveWindow(); }));
+                               hand({"type", "--", to_qt(folder / "audio")});
+                               press("Return");
+                           });
+    ASSERT_TRUE(soon([&] { return session().tracks.size() == 3; }));
+    settle();
+    Session s = session();
+    s.sections = {{"one", 0.0}, {"two", 2.0}};
+    work().document.edit("Sections", s);
+    settle();
+    const auto head = [&](size_t n) { return window->desk().head_of(track(n).id); };
+    click(head(0), QPoint(60, 10));
+    expect_keys_live("a click on a name");
+    press("ctrl+g");
+    EXPECT_TRUE(soon([&] { return track(0).trim_db != 0.0; }));
+    expect_keys_live("staging all");
+    press("alt+3");
+    double_click(lane(0), BalanceColumns(lane(0)->width()).fader_text(lane(0)->height()).center());
+    hand({"type", "--", "-8"});
+    press("Return");
+    EXPECT_TRUE(soon([&] { return track(0).fader_db == -8.0; }));
+    expect_keys_live("a typed fader");
+    const double fader = track(0).fader_db;
+    drag_by(lane(0), QPoint(180, 18), QPoint(150, 18));
+    EXPECT_TRUE(soon([&] { return track(0).fader_db < fader; }));
+    expect_keys_live("a dragged fader");
+    press("p");
+    hand({"type", "--", "L 30"});
+    press("Return");
+    EXPECT_TRUE(soon([&] { return std::fabs(track(0).pan + 0.3) < 1e-9; })) << track(0).pan;
+    expect_keys_live("a typed pan");
+    for (const char* button : {"mute", "solo"}) {
+        click(head(0)->findChild<QToolButton*>(button));
+        click(head(0)->findChild<QToolButton*>(button));
+        expect_keys_live(std::string("the button ") + button);
+    }
+    press("y");
+    expect_keys_live("opening a page of Balance");
+    press("y");
+    press("ctrl+b");
+    ASSERT_TRUE(soon([&] { return session().buses.size() == 1; }));
+    expect_keys_live("a new bus");
+    auto* bus = find("busBlock")->findChild<Lane*>();
+    click(bus, QPoint(400, 4));
+    press("Return");
+    hand({"type", "--", "-3"});
+    press("Return");
+    EXPECT_TRUE(soon([&] { return session().buses[0].fader_db == -3.0; }));
+    press("m");
+    EXPECT_TRUE(soon([&] { return session().buses[0].mute; })) << "M is the bus's";
+    press("m");
+    click(head(0), QPoint(60, 10));
+    expect_keys_live("a bus");
+    press("alt+4");
+    in_menu("chainAdd", [&](QMenu&) {
+        press("Down");
+        press("Return");
+    });
+    ASSERT_TRUE(soon([&] { return track(0).chain.size() == 1; }));
+    settle();
+    expect_keys_live("a processor from the menu");
+    press("F7");
+    EXPECT_TRUE(soon([&] { return !track(0).chain[0].in; }));
+    press("F7");
+    expect_keys_live("a processor out and in");
+    if (auto* box = window->findChild<QAbstractSpinBox*>()) {
+        click(box);
+        press("Up");
+        press("Return");
+        expect_keys_live("a parameter's field");
+    }
+    click(find<QListWidget>("chainList"), QPoint(20, 10));
+    expect_keys_live("the list of processors");
+    press("alt+5");
+    click(window->findChild<RideEditor*>(), QPoint(300, 60));
+    expect_keys_live("a click into the ride");
+    press("alt+6");
+    expect_keys_live("Compare");
+    press("alt+7");
+    settle();
+    ASSERT_TRUE(soon([&] { return !work().materials.busy(); }));
+    fs::create_directories(folder / "out");
+    auto* file = find<QLineEdit>("exportFile");
+    click(file);
+    press("ctrl+a");
+    hand({"type", "--", to_qt(folder / "out/mix.wav")});
+    press("Return");
+    EXPECT_FALSE(fs::exists(folder / "out/mix.wav")) << "Enter sets the name and no more";
+    expect_keys_live("the name of the file");
+    click(find<QPushButton>("export"));
+    EXPECT_TRUE(soon([&] { return fs::exists(folder / "out/mix.wav") && !work().exports.busy(); }));
+    expect_keys_live("an export");
+    in_opened<QFileDialog>([&] { press("ctrl+s"); },
+                           [&](QFileDialog& dialog) {
+                               EXPECT_TRUE(soon([&] { return dialog.isActiveWindow(); }));
+                               press("ctrl+a");
+                               hand({"type", "--", to_qt(folder / "evening.isotonus")});
+                               press("Return");
+                           });
+    EXPECT_TRUE(soon([&] { return fs::exists(folder / "evening.isotonus"); }));
+    expect_keys_live("saving");
 }
 
 }  // namespace isotonus::test

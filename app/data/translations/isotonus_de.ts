@@ -2,13 +2,6 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de_DE" sourcelanguage="en">
 <context>
-    <name>BalanceLane</name>
-    <message>
-        <source>%1 %</source>
-        <translation>%1 %</translation>
-    </message>
-</context>
-<context>
     <name>Compare</name>
     <message>
         <source>all</source>
@@ -2954,6 +2947,10 @@
     <message>
         <source>Faders of %1 tracks for a peak of %2</source>
         <translation>Fader von %1 Spuren für eine Spitze von %2</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
     </message>
 </context>
 <context>

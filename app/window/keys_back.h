@@ -1,0 +1,74 @@
+// Fields in the window give the keys back: what is typed into them ends with Enter or Escape, and then Space plays
+// again.
+#pragma once
+
+#include <QAbstractSpinBox>
+#include <QApplication>
+#include <QKeyEvent>
+#include <QLineEdit>
+#include <QPlainTextEdit>
+#include <QPointer>
+#include <functional>
+
+namespace isotonus {
+
+/// Of one window; its dialogs and menus keep what is theirs.
+class KeysBack : public QObject {
+  public:
+    /// `take` gives the focus to what keys are for in this window.
+    KeysBack(QWidget& window, std::function<void()> take) : QObject(&window), window_(window), take_(std::move(take)) {
+        qApp->installEventFilter(this);
+    }
+
+    bool eventFilter(QObject* object, QEvent* event) override {
+        switch (event->type()) {
+            case QEvent::ShortcutOverride:
+                // A number that nobody has begun to type has no use for a space.
+                if (auto* field = field_of<QAbstractSpinBox>(object);
+                    field && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Space)
+                    if (const auto* line = field->findChild<QLineEdit*>(); line && !line->isModified()) return true;
+                break;
+            case QEvent::KeyPress:
+                if (ends_typing(object, static_cast<QKeyEvent*>(event)->key())) give_back(object);
+                break;
+            case QEvent::MouseButtonRelease:
+                // Its arrows were clicked.
+                if (auto* field = field_of<QAbstractSpinBox>(object); field && object == field) give_back(object);
+                break;
+            default:
+                break;
+        }
+        return false;
+    }
+
+  private:
+    /// The field that an event is for, or for a part of it.
+    template <class Field>
+    Field* field_of(QObject* object) const {
+        auto* widget = qobject_cast<QWidget*>(object);
+        if (!widget || widget->window() != &window_) return nullptr;
+        auto* field = qobject_cast<Field*>(widget);
+        return field ? field : qobject_cast<Field*>(widget->parentWidget());
+    }
+    bool ends_typing(QObject* object, int key) const {
+        const bool enter = key == Qt::Key_Return || key == Qt::Key_Enter;
+        if (key == Qt::Key_Escape && field_of<QPlainTextEdit>(object)) return true;
+        return (enter || key == Qt::Key_Escape) && (field_of<QAbstractSpinBox>(object) || field_of<QLineEdit>(object));
+    }
+    /// Once the field has done with the event.
+    void give_back(QObject* object) {
+        QMetaObject::invokeMethod(
+            this,
+            [this, field = QPointer(qobject_cast<QWidget*>(object))] {
+                const QWidget* focused = QApplication::focusWidget();
+                const bool still = field && focused && (focused == field || field->isAncestorOf(focused));
+                if (still) take_();
+            },
+            Qt::QueuedConnection);
+    }
+
+    QWidget& window_;
+    const std::function<void()> take_;
+};
+
+}  // namespace isotonus
