@@ -15,8 +15,14 @@ FaderLane::Values BalanceLane::values() const {
     const Track& t = *track();
     const Measurement* m = work_.materials.measured(t);
     const bool stereo = m && m->channels == 2;
-    return with_writing({t.fader_db, t.pan, t.width, true, stereo, work_.document.session().is_heard(t),
-                         t.sides_apart && stereo, t.left_pan, t.right_pan});
+    Values v;
+    v.fader_db = t.fader_db;
+    v.pan = t.pan, v.width = t.width;
+    v.has_width = stereo;
+    v.heard = work_.document.session().is_heard(t);
+    v.apart = t.sides_apart && stereo;
+    v.left_pan = t.left_pan, v.right_pan = t.right_pan;
+    return with_rides(v);
 }
 
 Level BalanceLane::song_peak_dbfs() const {
@@ -30,7 +36,10 @@ Level BalanceLane::song_peak_dbfs() const {
 
 QString BalanceLane::sentence() const {
     const Track& t = *track();
-    QString text = tr("%1: fader %2, pan %3").arg(track_name(), db_text(t.fader_db), pan_text(t.pan));
+    const Values now = values();
+    QString text = tr("%1: fader %2, pan %3").arg(track_name(), db_text(now.fader_db), pan_text(now.pan));
+    if (now.own_fader_db)
+        text += tr(" (its ride adds %1 here)").arg(db_text(now.fader_db - *now.own_fader_db, "dB", true));
     if (const Bus* bus = work_.document.session().find_bus(t.output))
         text += tr(", to %1").arg(QString::fromStdString(bus->name));
     if (const Level peak = song_peak_dbfs())
@@ -86,16 +95,18 @@ void BalanceLane::move(Part part, double to, bool alike, uint64_t gesture) {
     const double low = part == Part::width ? 0.0 : -1.0, high = part == Part::width ? 2.0 : 1.0;
     work_.document.edit_tracks(
         name, ids,
-        [=](Track& t) {
+        [=, &writing = work_.writing](Track& t) {
             double& v = t.*field;
+            // What is shown stands where it was put; what a ride adds comes on top of the row's own.
             if (alike)
-                v = to;
+                v = fader ? std::min(to - writing.added_now(t.id), fader_max_db) : to;
             else if (fader)
                 v = fader_moved(v, by);
             else
                 v = std::clamp(v + by, low, high);
         },
         gesture);
+    work_.edits.say_if_ridden(id(), ridden_by(part));
 }
 
 void BalanceLane::set_by_peak(double dbfs) {

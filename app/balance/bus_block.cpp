@@ -35,7 +35,7 @@ BusHead::BusHead(Workspace& work, TrackId id, int number, QWidget* parent)
     connect(hear_, &QToolButton::clicked, this, [this] { work_.player.hear_under(id_); });
     mute_ = button("mute", "M", head_width - 60, 24);
     solo_ = button("solo", "S", head_width - 33, 24);
-    connect(mute_, &QToolButton::clicked, this, [this] { work_.edits.toggle(Editing::Flag::mute, id_); });
+    connect(mute_, &QToolButton::clicked, this, [this](bool on) { work_.edits.set_mutes({id_}, on); });
     connect(solo_, &QToolButton::clicked, this, [this] { work_.edits.toggle(Editing::Flag::solo, id_); });
 }
 
@@ -48,11 +48,15 @@ void BusHead::refresh() {
     setAccessibleName(name);
     hear_->setAccessibleName(tr("Hear %1 alone").arg(name));
     hear_->setChecked(work_.player.hearing() == Player::Hearing::under && work_.player.heard_id() == id_);
-    mute_->setChecked(*channel.mute);
+    playhead_moved();
     mute_->setAccessibleName(tr("Mute %1").arg(name));
     solo_->setChecked(*channel.solo);
     solo_->setAccessibleName(tr("Solo %1").arg(name));
     update();
+}
+
+void BusHead::playhead_moved() {
+    if (mute_) mute_->setChecked(work_.writing.is_muted_now(id_));
 }
 
 void BusHead::paintEvent(QPaintEvent*) {
@@ -251,6 +255,9 @@ BusBlock::BusBlock(Workspace& work, QWidget* parent, bool with_main, MakeLane ma
     connect(&work_.writing, &Writing::changed, this, repaint);
     connect(&work_.player, &Player::levels_changed, this, [this] {
         for (const Row& row : rows_) row.lane->levels_changed();
+    });
+    connect(&work_.player, &Player::moved, this, [this] {
+        for (const Row& row : rows_) row.head->playhead_moved(), row.lane->playhead_moved();
     });
     shown_ = places();
     rebuild();

@@ -16,6 +16,7 @@ class BusHead : public QWidget {
     BusHead(Workspace& work, TrackId id, int number, QWidget* parent);
     TrackId id() const { return id_; }
     void refresh();
+    void playhead_moved();
     void rename();
 
   signals:

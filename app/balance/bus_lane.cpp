@@ -22,7 +22,7 @@ FaderLane::Values BusLane::values() const {
     v.fader_db = *c.fader_db;
     v.has_width = v.has_pan = v.has_level = c.pan != nullptr;
     if (c.pan) v.pan = *c.pan, v.width = *c.width, v.heard = !*c.mute;
-    return with_writing(v);
+    return with_rides(v);
 }
 
 /// Of a bus that has a chain or sends from its signal, which is known for the whole song; of another from the mix.
@@ -81,14 +81,15 @@ void BusLane::move(Part part, double to, bool, uint64_t gesture) {
         value = width_text(to);
     else
         value = pan_text(to);
-    const auto set = [part, to](const ChannelEdit& c) {
+    const auto set = [part, to, added = work_.writing.added_now(id())](const ChannelEdit& c) {
         if (part == Part::fader)
-            *c.fader_db = to;
+            *c.fader_db = std::min(to - added, fader_max_db);
         else
             *(part == Part::pan ? c.pan : c.width) = to;
     };
     work_.document.edit(tr("%1 %2 %3").arg(value_name(), track_name(), value),
                         with_channel(work_.document.session(), id(), set), gesture);
+    work_.edits.say_if_ridden(id(), ridden_by(part));
 }
 
 }  // namespace isotonus

@@ -1,11 +1,13 @@
 #include "app/balance/fader_lane.h"
 
+#include <QContextMenuEvent>
 #include <QKeyEvent>
 #include <QPainter>
 #include <cmath>
 #include <map>
 
 #include "app/balance/balance_columns.h"
+#include "app/desk/ride_menu.h"
 #include "core/balance/fader.h"
 
 namespace isotonus {
@@ -13,6 +15,12 @@ namespace isotonus {
 void paint_blade(QPainter& painter, int x, int top, int bottom, const QColor& colour) {
     painter.fillRect(x - 1, top, 3, bottom - top, colour);
     painter.fillRect(x - 4, bottom - 2, 9, 2, colour);
+}
+
+void paint_own_place(QPainter& painter, int x, int top, int bottom) {
+    painter.setPen(theme().faint);
+    painter.setBrush(Qt::NoBrush);
+    painter.drawRect(x - 2, top, 4, bottom - top);
 }
 
 QString FaderLane::value_name() const {
@@ -195,17 +203,49 @@ void FaderLane::let_go() {
         work_.writing.release(id(), p);
 }
 
-FaderLane::Values FaderLane::with_writing(Values v) const {
-    const auto now = [this](Parameter p, double& value, bool added) {
-        if (!work_.writing.writer(id(), p)) return;
-        value = work_.writing.value_now(id(), p) + (added ? value : 0.0);
+FaderLane::Values FaderLane::with_rides(Values v) const {
+    if (const double added = work_.writing.added_now(id()); work_.writing.is_ridden(id(), Parameter::level)) {
+        v.own_fader_db = v.fader_db;
+        v.fader_db += added;
+    }
+    if (work_.writing.is_ridden(id(), Parameter::pan)) v.own_pan = v.pan;
+    const auto now = [&](Parameter p, double& value) {
+        if (!work_.writing.is_ridden(id(), p)) return;
+        value = work_.writing.value_now(id(), p);
+        v.ridden = true;
     };
-    now(Parameter::level, v.fader_db, true);
-    now(Parameter::pan, v.pan, false);
-    now(Parameter::width, v.width, false);
-    now(Parameter::left_pan, v.left_pan, false);
-    now(Parameter::right_pan, v.right_pan, false);
+    now(Parameter::pan, v.pan);
+    now(Parameter::width, v.width);
+    now(Parameter::left_pan, v.left_pan);
+    now(Parameter::right_pan, v.right_pan);
     return v;
+}
+
+void FaderLane::contextMenuEvent(QContextMenuEvent* event) {
+    const Values v = values();
+    std::vector<Parameter> parameters{Parameter::level};
+    if (v.has_pan && !v.apart) parameters.push_back(Parameter::pan);
+    if (v.has_width && !v.apart) parameters.push_back(Parameter::width);
+    // Of a track that is not placed by dual pan yet, too: what it takes is said.
+    if (v.has_width && track()) parameters.insert(parameters.end(), {Parameter::left_pan, Parameter::right_pan});
+    parameters.push_back(Parameter::mute);
+    open_ride_menu(work_, id(), parameters, event->globalPos());
+}
+
+/// Only rows with rides, and of them only what stands elsewhere now.
+void FaderLane::playhead_moved() {
+    const Rides* rides = exists() ? work_.document.session().rides_of(id()) : nullptr;
+    if (!rides || (!rides->any() && !work_.writing.any())) return;
+    const Values v = values();
+    const BalanceColumns columns(width());
+    const auto tenth = [](double value) { return std::round(value * 10.0); };
+    const std::array now{tenth(std::max(v.fader_db, silence_db)), std::round(v.pan * 100.0),
+                         std::round(v.width * 100.0), std::round(v.left_pan * 100.0), std::round(v.right_pan * 100.0)};
+    if (now == drawn_) return;
+    if (now[0] != drawn_[0]) update(0, 0, columns.fader_text(height()).right() + 1, height());
+    if (!std::equal(now.begin() + 1, now.end(), drawn_.begin() + 1))
+        update(width() - BalanceColumns::pan, 0, BalanceColumns::pan, height());
+    drawn_ = now;
 }
 
 bool FaderLane::key(QKeyEvent* event) {
@@ -286,11 +326,13 @@ void FaderLane::paint_fader(QPainter& painter, const Values& v) {
         painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
         painter.drawRect(x - 4, y(7), 8, y(22));
     }
+    if (v.own_fader_db) paint_own_place(painter, static_cast<int>(std::lround(r.place(*v.own_fader_db))), y(11), y(25));
     paint_blade(painter, static_cast<int>(std::lround(r.place(v.fader_db))), y(7), y(29),
                 v.heard ? theme().accent : theme().faint);
     painter.setFont(lettering(13));
     painter.setPen(v.heard ? theme().ink : theme().faint);
     painter.drawText(columns.fader_text(height()), Qt::AlignRight | Qt::AlignVCenter, db_text(v.fader_db));
+    if (v.own_fader_db) paint_ride_mark(painter, columns.fader_text(height()).right() - 20, y(29));
 }
 
 /// A level after the fader has no window of its own, so its bar has no colour but above the ceiling of peaks.
@@ -365,8 +407,9 @@ void FaderLane::paint_pan(QPainter& painter, const Values& v) {
     painter.setPen(theme().ink);
     painter.drawLine(middle, axis - 5, middle, axis + 5);
     const QColor colour = v.heard ? theme().accent : theme().faint;
-    painter.setFont(lettering(v.apart ? 11 : 13));
     const QRect words = columns.pan_text(height());
+    if (v.ridden) paint_ride_mark(painter, words.right() - 20, y(30));
+    painter.setFont(lettering(v.apart ? 11 : 13));
     if (v.apart) {  // a half blade for each side
         const int l = pan_place(area, v.left_pan), r = pan_place(area, v.right_pan);
         painter.fillRect(l - 1, axis - 9, 3, 9, colour);
@@ -386,6 +429,7 @@ void FaderLane::paint_pan(QPainter& painter, const Values& v) {
         painter.drawLine(left, axis + 3, left, axis + 9);
         painter.drawLine(right, axis + 3, right, axis + 9);
     }
+    if (v.own_pan) paint_own_place(painter, pan_place(area, *v.own_pan), axis - 6, axis + 6);
     paint_blade(painter, at, axis - 9, axis + 9, colour);
     painter.setPen(theme().ink);
     const bool both = v.has_width && std::fabs(v.width - 1.0) > 0.005;

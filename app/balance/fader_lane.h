@@ -20,6 +20,8 @@ class FaderLane : public Lane {
         bool apart = false;  ///< both sides have pans of their own
         double left_pan = -1.0, right_pan = 1.0;
         bool has_level = true;
+        std::optional<double> own_fader_db, own_pan;  ///< where a ride moves it: as it was set by hand
+        bool ridden = false;                          ///< something else of its place is ridden
     };
     virtual Values values() const = 0;
     /// `alike`: the rows that move together all get this value; else each is moved by what this one is.
@@ -39,14 +41,16 @@ class FaderLane : public Lane {
     void mousePressEvent(QMouseEvent* event) override;
     bool grab(const QPoint& at) override;
     bool key(QKeyEvent* event) override;
+    void contextMenuEvent(QContextMenuEvent* event) override;
     void let_go() override;
+    void playhead_moved() override;
     void paint(QPainter& painter, const QRect& clip) override;
     double value_of(Part part) const;
     /// While the row is written the move goes into its ride; `gesture` 0 is one nudge.
     bool write(Part part, double to, uint64_t gesture);
     static Parameter ridden_by(Part part);
-    /// What is being written, in place of the row's own settings.
-    Values with_writing(Values values) const;
+    /// What rides say at the playhead, in place of the row's own settings.
+    Values with_rides(Values values) const;
 
     Part active_ = Part::fader;
 
@@ -61,9 +65,12 @@ class FaderLane : public Lane {
 
     double shown_level_db_ = silence_db, shown_hold_db_ = silence_db;
     bool shown_clipped_ = false;
+    std::array<double, 5> drawn_{};  ///< where the fader and what places the row stood
 };
 
 /// A fader as it is drawn everywhere: a line with an upright blade at the level.
 void paint_blade(QPainter& painter, int x, int top, int bottom, const QColor& colour);
+/// Where the hand has put what a ride moves.
+void paint_own_place(QPainter& painter, int x, int top, int bottom);
 
 }  // namespace isotonus

@@ -72,6 +72,9 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     connect(&work_.player, &Player::levels_changed, this, [this] {
         for (const Row& row : rows_) row.lane->levels_changed();
     });
+    connect(&work_.player, &Player::moved, this, [this] {
+        for (const Row& row : rows_) row.head->playhead_moved(), row.lane->playhead_moved();
+    });
     connect(&work_.view.time, &TimeView::changed, this, [this] {
         for (const Row& row : rows_) row.lane->update();
         ruler_->update();

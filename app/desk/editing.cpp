@@ -4,6 +4,7 @@
 
 #include <algorithm>
 
+#include "app/desk/ride_menu.h"
 #include "app/desk/row_head.h"
 #include "app/desk/workspace.h"
 #include "app/style/text.h"
@@ -207,6 +208,49 @@ void Editing::set_own_value(TrackId row, Parameter parameter, double value, uint
     }
     const QString name = tr("%1 of %2").arg(info_of(parameter).id, QString::fromStdString(s.name_of(row)));
     if (channel_of(s, row).output) work_.document.edit(name, with_channel(s, row, set), gesture);
+}
+
+void Editing::turn(TrackId row, Parameter parameter, double value, uint64_t gesture) {
+    work_.view.ride.touch(row, parameter);
+    if (work_.writing.writes(row) && can_be_ridden(work_.document.session().row_kind(row), parameter)) {
+        const double clamped = std::clamp(value, parameter.info().low, parameter.info().high);
+        if (gesture)
+            work_.writing.move(row, parameter, clamped);
+        else
+            work_.writing.tap(row, parameter, clamped);
+        return;
+    }
+    set_own_value(row, parameter, value, gesture);
+    say_if_ridden(row, parameter);
+}
+
+void Editing::say_if_ridden(TrackId row, Parameter parameter) {
+    if (!work_.writing.is_ridden(row, parameter)) return;
+    const QString name = QString::fromStdString(work_.document.session().name_of(row)),
+                  what = parameter_word(parameter);
+    emit work_.view.hint(
+        info_of(parameter).added
+            ? tr("%1 of %2: its automation adds to what you set. In touch, latch or write you change the ride itself.")
+                  .arg(what, name)
+            : tr("%1 of %2 follows its automation: what you set is heard once its ride is bypassed. In touch, latch or "
+                 "write you change the ride itself.")
+                  .arg(what, name));
+}
+
+void Editing::set_mutes(const std::vector<TrackId>& channels, bool on) {
+    Session next = work_.document.session();
+    const Session before = next;
+    std::vector<TrackId> by_hand;
+    for (const TrackId id : channels)
+        if (work_.writing.writes(id))
+            work_.writing.tap(id, Parameter::mute, on ? 1.0 : 0.0);
+        else
+            by_hand.push_back(id);
+    if (by_hand.empty()) return;
+    for (const TrackId id : by_hand) next = with_channel(next, id, [on](const ChannelEdit& c) { *c.mute = on; });
+    const QString name = QString::fromStdString(before.name_of(by_hand.front()));
+    work_.document.edit((on ? tr("Mute %1") : tr("Unmute %1")).arg(name), std::move(next));
+    say_if_ridden(by_hand.front(), Parameter::mute);
 }
 
 std::optional<Family> Editing::family_of_selection() const {
@@ -427,10 +471,10 @@ void Editing::others_down(double by_db) {
 void Editing::toggle(Flag flag, TrackId id) {
     const QString name = QString::fromStdString(work_.document.session().name_of(id));
     work_.document.edit(flag == Flag::mute ? tr("Mute %1").arg(name) : tr("Solo %1").arg(name),
-                   with_channel(work_.document.session(), id, [flag](const ChannelEdit& c) {
-                       bool& on = *(flag == Flag::mute ? c.mute : c.solo);
-                       on = !on;
-                   }));
+                        with_channel(work_.document.session(), id, [flag](const ChannelEdit& c) {
+                            bool& on = *(flag == Flag::mute ? c.mute : c.solo);
+                            on = !on;
+                        }));
 }
 
 void Editing::all_off(Flag flag) {

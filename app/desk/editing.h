@@ -46,6 +46,13 @@ class Editing : public QObject {
     double fader_db(TrackId row) const;
     void set_fader(TrackId row, double db, uint64_t gesture);
     void set_own_value(TrackId row, Parameter parameter, double value, uint64_t gesture);
+    /// A control of a parameter was moved by hand: its ride is written while the row writes, else the row's own value
+    /// is set.  `gesture` 0 is one step.  Says so where a ride overrides what was set.
+    void turn(TrackId row, Parameter parameter, double value, uint64_t gesture);
+    /// After a setting by hand that a ride overrides.
+    void say_if_ridden(TrackId row, Parameter parameter);
+    /// Mutes of these tracks, buses or control groups; those that write write it.
+    void set_mutes(const std::vector<TrackId>& channels, bool on);
 
     // Chains.
     /// What the chain of a track or a bus makes of it now; null without a chain, and while it is being made.

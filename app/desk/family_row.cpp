@@ -39,6 +39,7 @@ void FamilyRow::show_lane(Lane* lane) {
     lane_ = lane;
     connect(&work_.document, &Document::session_changed, lane, &Lane::refresh);
     connect(&work_.player, &Player::levels_changed, lane, &Lane::levels_changed);
+    connect(&work_.player, &Player::moved, lane, &Lane::playhead_moved);
     lane->refresh();
 }
 

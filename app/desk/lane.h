@@ -50,6 +50,8 @@ class Lane : public QWidget, public SpokenControl {
     void refresh();
     /// Called for every new set of live levels.
     virtual void levels_changed() {}
+    /// The song plays, or the playhead was put somewhere: what is ridden stands elsewhere.
+    virtual void playhead_moved() {}
 
   protected:
     const Track* track() const { return work_.document.track(id_); }

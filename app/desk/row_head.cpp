@@ -50,6 +50,7 @@ RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent)
             if (flag == &Track::solo && QGuiApplication::keyboardModifiers() & Qt::ControlModifier)
                 return work_.edits.solo_alone({id_});
             const auto ids = work_.document.moved_with(id_);
+            if (flag == &Track::mute) return work_.edits.set_mutes(ids, checked);
             const Track* t = work_.document.track(id_);
             work_.document.edit_tracks((checked ? on : off).arg(QString::fromStdString(t->name)), ids,
                                        [flag, checked](Track& track) { track.*flag = checked; });
@@ -71,7 +72,7 @@ RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent)
 void RowHead::refresh() {
     const Track* t = work_.document.track(id_);
     if (!t) return;
-    mute_->setChecked(t->mute);
+    playhead_moved();
     solo_->setChecked(t->solo);
     const QString name = QString::fromStdString(t->name);
     mute_->setAccessibleName(tr("Mute %1").arg(name));
@@ -82,6 +83,11 @@ void RowHead::refresh() {
     if (!t->note.empty()) tip += "\n\n" + QString::fromStdString(t->note);
     setToolTip(tip);
     update();
+}
+
+void RowHead::playhead_moved() {
+    mute_->setChecked(work_.writing.is_muted_now(id_));
+    setAccessibleDescription(work_.writing.is_ridden(id_, Parameter::mute) ? tr("its mute is ridden") : QString());
 }
 
 void RowHead::paintEvent(QPaintEvent*) {
@@ -124,6 +130,8 @@ void RowHead::paintEvent(QPaintEvent*) {
         painter.setPen(work_.materials.error(*t) ? theme().clipped : theme().faint);
         painter.drawText(QRect(16, height() - 17, head_width - 80, 14), Qt::AlignLeft | Qt::AlignVCenter, below);
     }
+    if (work_.writing.is_ridden(id_, Parameter::mute))
+        paint_ride_mark(painter, mute_->x() + 3, mute_->geometry().bottom() + 4);
     if (t->solo_safe) {  // a bracket under S: held, whatever is soloed
         const QRect under = solo_->geometry().adjusted(2, 0, -2, 3);
         painter.setPen(QPen(theme().accent, 2));

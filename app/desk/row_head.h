@@ -18,6 +18,7 @@ class RowHead : public QWidget {
     RowHead(Workspace& work, TrackId id, QWidget* parent);
     TrackId id() const { return id_; }
     void refresh();
+    void playhead_moved();
     /// Opens a field over the name; Enter takes it, Esc leaves it.
     void rename();
 

@@ -1,5 +1,7 @@
 #include "app/desk/writing.h"
 
+#include "core/session/channel.h"
+
 namespace isotonus {
 
 Writing::Writing(Document& document, Player& player, QObject* parent)
@@ -87,6 +89,53 @@ double Writing::value_now(TrackId row, Parameter parameter) const {
     const CurvePtr curve = rides ? rides->heard(parameter) : nullptr;
     return curve && !document_.session().rides_bypassed ? curve->value_at(now)
                                                         : own_value(document_.session(), row, parameter);
+}
+
+bool Writing::is_ridden(TrackId row, Parameter parameter) const {
+    if (writer(row, parameter)) return true;
+    const Session& session = document_.session();
+    const Rides* rides = session.rides_of(row);
+    return rides && !session.rides_bypassed && rides->heard(parameter);
+}
+
+double Writing::added_now(TrackId row) const {
+    return is_ridden(row, Parameter::level) ? value_now(row, Parameter::level) : 0.0;
+}
+
+bool Writing::is_muted_now(TrackId row) const {
+    const Channel channel = channel_of(document_.session(), row);
+    return (channel.mute && *channel.mute) ||
+           (is_ridden(row, Parameter::mute) && value_now(row, Parameter::mute) >= 0.5);
+}
+
+const Chain* Writing::chain_now(TrackId row) const {
+    const Session& session = document_.session();
+    const Chain* own = session.chain_of(row);
+    const Rides* rides = session.rides_of(row);
+    if (!own || !rides || (!rides->any() && passes_.empty())) return own;
+    chain_now_ = *own;
+    const auto set = [&](Parameter p) {
+        if (p.processor() == 0 || !is_ridden(row, p)) return;
+        for (Processor& processor : chain_now_)
+            if (processor.id == p.processor()) set_value(processor, p.info(), value_now(row, p));
+    };
+    for (const auto& [parameter, curve] : rides->all()) set(parameter);
+    for (const auto& [control, pass] : passes_)
+        if (control.first == row) set(control.second);
+    return &chain_now_;
+}
+
+Send Writing::send_now(TrackId row, const Send& send) const {
+    Send now = send;
+    const auto of = [&](const ParameterInfo& info) -> std::optional<double> {
+        const Parameter p = Parameter::of_send(info, send.id);
+        return is_ridden(row, p) ? std::optional(value_now(row, p)) : std::nullopt;
+    };
+    if (const auto level = of(send_parameters::level))
+        now.level_db = *level <= send_parameters::level.low ? silence_db : *level;
+    if (const auto pan = of(send_parameters::pan)) now.own_pan = true, now.pan = *pan;
+    if (const auto in = of(send_parameters::in)) now.in = *in >= 0.5;
+    return now;
 }
 
 const RideWriter* Writing::writer(TrackId row, Parameter parameter) const {

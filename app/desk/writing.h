@@ -36,6 +36,16 @@ class Writing : public QObject {
 
     /// What the ride says at the playhead, with what is being written.
     double value_now(TrackId row, Parameter parameter) const;
+    /// A ride sets it, or what is being written does, and not the hand alone.
+    bool is_ridden(TrackId row, Parameter parameter) const;
+    /// What a level ride adds to the fader at the playhead, dB.
+    double added_now(TrackId row) const;
+    /// By hand or by its ride.
+    bool is_muted_now(TrackId row) const;
+    /// A row's chain and a send of it with what their rides say at the playhead.  The chain lives until the next call;
+    /// null when the row has none.
+    const Chain* chain_now(TrackId row) const;
+    Send send_now(TrackId row, const Send& send) const;
     /// Null when nothing of it was written in this pass.
     const RideWriter* writer(TrackId row, Parameter parameter) const;
     bool any() const;
@@ -59,6 +69,7 @@ class Writing : public QObject {
     std::map<TrackId, WriteMode> modes_;
     WriteMode all_ = WriteMode::read;
     std::map<Control, Pass> passes_;
+    mutable Chain chain_now_;
     bool was_playing_ = false;
     double start_s_ = 0.0, last_s_ = 0.0;
 };

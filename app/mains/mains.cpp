@@ -35,18 +35,21 @@ void MainFader::move_to(double db, uint64_t gesture) {
         return;
     }
     Session next = work_.document.session();
-    next.main_fader_db = db;
+    next.main_fader_db = std::min(db - work_.writing.added_now(main_output), fader_max_db);
     work_.document.edit(tr("Main fader %1").arg(db_text(db)), std::move(next), gesture);
 }
 
 void MainFader::nudge(double by_db, uint64_t gesture) { move_to(fader_moved(shown_db(), by_db), gesture); }
 
-/// With what is being written.
+/// With its ride.
 double MainFader::shown_db() const {
-    const double ride = work_.writing.writer(main_output, Parameter::level)
-                            ? work_.writing.value_now(main_output, Parameter::level)
-                            : 0.0;
-    return work_.document.session().main_fader_db + ride;
+    return work_.document.session().main_fader_db + work_.writing.added_now(main_output);
+}
+
+bool MainFader::follow() {
+    if (shown_db() == drawn_db_) return false;
+    refresh();
+    return true;
 }
 
 void MainFader::type_value(const QString& text) {
@@ -72,7 +75,12 @@ void MainFader::paint(QPainter& painter, const QRect&) {
     painter.setPen(theme().ink);
     const int zero = static_cast<int>(std::lround(r.place(0.0)));
     painter.drawLine(zero, 13, zero, 23);
-    paint_blade(painter, static_cast<int>(std::lround(r.place(shown_db()))), 8, 28, theme().accent);
+    drawn_db_ = shown_db();
+    const bool ridden = work_.writing.is_ridden(main_output, Parameter::level);
+    if (ridden)
+        paint_own_place(painter, static_cast<int>(std::lround(r.place(work_.document.session().main_fader_db))), 12,
+                        24);
+    paint_blade(painter, static_cast<int>(std::lround(r.place(drawn_db_))), 8, 28, theme().accent);
 }
 
 MonitorLevel::MonitorLevel(Workspace& work, QWidget* parent) : Lane(work, 0, parent) {
@@ -132,6 +140,9 @@ Mains::Mains(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     connect(&work_.mix, &MixWatch::changed, this, &Mains::refresh);
     connect(&work_.materials, &Materials::reshaped, this, &Mains::refresh);
     connect(&work_.player, &Player::hearing_changed, this, &Mains::refresh);
+    connect(&work_.player, &Player::moved, this, [this] {
+        if (fader_->follow()) update(0, height() - 64, width(), 20);
+    });
     connect(&work_.player, &Player::levels_changed, this, [this] {
         clip_flag_->setVisible(work_.player.meters().main[0].clipped || work_.player.meters().main[1].clipped);
         update(gauge().adjusted(-4, -8, 30, 8));
@@ -381,8 +392,7 @@ void Mains::paintEvent(QPaintEvent*) {
     painter.drawText(QRect(16, height() - 88, 60, 16), Qt::AlignVCenter, tr("monitor"));
     painter.drawText(QRect(16, height() - 62, 100, 16), Qt::AlignVCenter, tr("main fader"));
     painter.setPen(theme().ink);
-    painter.drawText(QRect(100, height() - 62, width() - 112, 16), Qt::AlignVCenter | Qt::AlignRight,
-                     db_text(work_.document.session().main_fader_db));
+    painter.drawText(QRect(100, height() - 62, width() - 112, 16), Qt::AlignVCenter | Qt::AlignRight, fader_->shown());
 }
 
 QString Mains::peak_title() const {

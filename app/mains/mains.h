@@ -13,11 +13,14 @@ class MainFader : public Lane {
     Q_OBJECT
   public:
     MainFader(Workspace& work, QWidget* parent);
+    QString shown() const { return db_text(shown_db()); }
+    /// To where its ride has it at the playhead; false: it stands there.
+    bool follow();
 
   protected:
     bool exists() const override { return true; }
     void select_row() override {}
-    QString value_text() const override { return db_text(work_.document.session().main_fader_db); }
+    QString value_text() const override { return db_text(shown_db()); }
     QString value_name() const override { return tr("main fader"); }
     void nudge(double by_db, uint64_t gesture) override;
     void type_value(const QString& text) override;
@@ -30,6 +33,7 @@ class MainFader : public Lane {
   private:
     void move_to(double db, uint64_t gesture);
     double shown_db() const;
+    double drawn_db_ = 0.0;
 };
 
 /// How loud the loudspeakers are: the monitor's level.

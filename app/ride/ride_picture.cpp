@@ -21,18 +21,6 @@ bool is_pan(Parameter parameter) {
 
 }  // namespace
 
-QString parameter_word(Parameter parameter) {
-    if (parameter == Parameter::level) return tr("level");
-    if (parameter == Parameter::trim) return tr("trim");
-    if (parameter == Parameter::pan) return tr("pan");
-    if (parameter == Parameter::width) return tr("width");
-    if (parameter == Parameter::mute) return tr("mute");
-    if (parameter == Parameter::left_pan) return tr("left side");
-    if (parameter == Parameter::right_pan) return tr("right side");
-    if (parameter.send() != 0) return tr("send %1, %2").arg(parameter.send()).arg(parameter.info().id);
-    return QString(parameter.info().id).replace('_', ' ');
-}
-
 QString ride_value_text(Parameter parameter, double value) {
     if (parameter == Parameter::level || parameter == Parameter::trim || &parameter.info() == &send_parameters::level)
         return db_text(value, "dB", true);

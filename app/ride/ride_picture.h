@@ -5,6 +5,7 @@
 #include <optional>
 
 #include "app/desk/lane.h"
+#include "app/desk/ride_menu.h"
 #include "core/ride/parameter.h"
 
 namespace isotonus {
@@ -13,7 +14,6 @@ namespace isotonus {
 QString ride_value_text(Parameter parameter, double value);
 /// The same typed.
 std::optional<double> parse_ride_value(Parameter parameter, const QString& text);
-QString parameter_word(Parameter parameter);
 
 /// Draws it from edge to edge: in each column of pixels all that it reaches there, however dense its points are.
 void paint_ride(QPainter& painter, const Curve& curve, double rest, const TimeRuler& time, const QPen& pen,

@@ -1,5 +1,9 @@
 #include "app/shape/level_picture.h"
 
+#include <QContextMenuEvent>
+
+#include "app/desk/ride_menu.h"
+
 #include <QMouseEvent>
 #include <QPainter>
 #include <algorithm>
@@ -58,7 +62,7 @@ QString LevelPicture::spoken_value() const {
     const Processor* p = processor();
     const ParameterInfo* threshold = p ? threshold_of(*p) : nullptr;
     const auto row = shaped_row(work_, work_.view.shape.row());
-    const Chain* chain = work_.document.session().chain_of(work_.view.shape.row());
+    const Chain* chain = work_.writing.chain_now(work_.view.shape.row());
     if (!threshold || !row || !chain) return {};
     QString text = tr("threshold %1").arg(db_text(setting_of(*p, *threshold), threshold->unit));
     const auto signal = row->after ? signal_of(row->after) : nullptr;
@@ -78,7 +82,7 @@ TimeRuler LevelPicture::time() const {
 }
 
 const Processor* LevelPicture::processor() const {
-    return find_processor(work_.document.session().chain_of(work_.view.shape.row()), id_);
+    return find_processor(work_.writing.chain_now(work_.view.shape.row()), id_);
 }
 
 void LevelPicture::paintEvent(QPaintEvent*) {
@@ -199,8 +203,19 @@ void LevelPicture::mouseMoveEvent(QMouseEvent* event) {
     // Relative, so that nothing jumps to the pointer; a tenth of it with Shift.
     const double pixels = (event->pos().x() - grabbed_x_) * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0);
     const double db = std::clamp(grabbed_db_ + pixels * ruler().db_per_pixel(-30.0), threshold->low, threshold->high);
-    work_.edits.set_own_value(work_.view.shape.row(), Parameter(*threshold, id_), std::round(db * 10.0) / 10.0,
-                              gesture_);
+    work_.edits.turn(work_.view.shape.row(), Parameter(*threshold, id_), std::round(db * 10.0) / 10.0, gesture_);
+}
+
+void LevelPicture::mouseReleaseEvent(QMouseEvent*) {
+    const Processor* p = std::exchange(dragging_, false) ? processor() : nullptr;
+    if (const ParameterInfo* threshold = p ? threshold_of(*p) : nullptr)
+        work_.writing.release(work_.view.shape.row(), Parameter(*threshold, id_));
+}
+
+void LevelPicture::contextMenuEvent(QContextMenuEvent* event) {
+    const Processor* p = processor();
+    if (const ParameterInfo* threshold = p ? threshold_of(*p) : nullptr)
+        open_ride_menu(work_, work_.view.shape.row(), {Parameter(*threshold, id_)}, event->globalPos());
 }
 
 }  // namespace isotonus

@@ -1,8 +1,11 @@
 #include "app/shape/send_form.h"
 
+#include "app/desk/ride_menu.h"
+
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QHBoxLayout>
+#include <QLabel>
 #include <QPushButton>
 #include <QSignalBlocker>
 
@@ -18,7 +21,7 @@ void SendForm::fill(QFormLayout* layout, TrackId row_id, const Send& send) {
     const TrackId to = send.to;
     const auto put = [this, to](auto change) { work_.edits.set_send(row_, to, change); };
     const auto number = [&](const char* name, const QString& label, double low, double high, const QString& unit,
-                            auto value, auto set) {
+                            auto value, const ParameterInfo& info) {
         auto* field = new QDoubleSpinBox;
         field->setObjectName(name);
         field->setRange(low, high);
@@ -32,15 +35,23 @@ void SendForm::fill(QFormLayout* layout, TrackId row_id, const Send& send) {
             field->setValue(value(s));
         });
         fields_.back()(send);
+        const Parameter parameter = Parameter::of_send(info, send_);
         connect(field, &QDoubleSpinBox::valueChanged, this,
-                [put, set](double v) { put([set, v](Send& s) { set(s, v); }); });
+                [this, parameter](double v) { work_.edits.turn(row_, parameter, v, 0); });
         layout->addRow(label, field);
+        field->setContextMenuPolicy(Qt::CustomContextMenu);
+        connect(field, &QWidget::customContextMenuRequested, this, [this, field, parameter](const QPoint& at) {
+            open_ride_menu(work_, row_, {parameter}, field->mapToGlobal(at));
+        });
+        auto* words = qobject_cast<QLabel*>(layout->labelForField(field));
+        fields_.push_back([this, words, label, parameter](const Send&) {
+            words->setText(work_.writing.is_ridden(row_, parameter) ? label + " \u223c" : label);
+        });
         return field;
     };
     auto* level = number(
         "sendLevel", tr("level"), -72.5, fader_max_db, tr(" dB"),
-        [](const Send& s) { return std::max(s.level_db, -72.5); },
-        [](Send& s, double v) { s.level_db = v <= -72.0 ? silence_db : v; });
+        [](const Send& s) { return std::max(s.level_db, -72.5); }, send_parameters::level);
     level->setSpecialValueText(tr("off"));
     level->setToolTip(tr("How much of this row goes there."));
     const auto choice = [&](const char* name, const QString& label, const QStringList& words, auto value, auto set) {
@@ -62,8 +73,7 @@ void SendForm::fill(QFormLayout* layout, TrackId row_id, const Send& send) {
         "sendPlace", tr("placed"), {tr("as the row is"), tr("by a pan of its own")},
         [](const Send& s) { return s.own_pan; }, [](Send& s, bool on) { s.own_pan = on; });
     auto* pan = number(
-        "sendPan", tr("pan"), -1.0, 1.0, QString(), [](const Send& s) { return s.pan; },
-        [](Send& s, double v) { s.pan = v, s.own_pan = true; });
+        "sendPan", tr("pan"), -1.0, 1.0, QString(), [](const Send& s) { return s.pan; }, send_parameters::pan);
     pan->setToolTip(tr("−1 left, 0 centre, +1 right."));
     auto* rides = new QWidget;
     auto* row = new QHBoxLayout(rides);
@@ -77,7 +87,7 @@ void SendForm::fill(QFormLayout* layout, TrackId row_id, const Send& send) {
     lane->setToolTip(tr("Its level in Ride, to be drawn or written."));
     connect(lane, &QPushButton::clicked, this, [this] {
         work_.view.ride.touch(row_, Parameter::of_send(send_parameters::level, send_));
-        emit work_.view.hint(tr("Its lane is open in Ride (5)."));
+        emit work_.view.hint(tr("Its lane is open in Ride (Alt+5)."));
     });
     row->addWidget(throwing);
     row->addWidget(lane);

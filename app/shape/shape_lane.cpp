@@ -1,5 +1,9 @@
 #include "app/shape/shape_lane.h"
 
+#include <QContextMenuEvent>
+
+#include "app/desk/ride_menu.h"
+
 #include <QMouseEvent>
 #include <QPainter>
 #include <algorithm>
@@ -143,7 +147,8 @@ void ShapeLane::mousePressEvent(QMouseEvent* event) {
     const QPoint at = event->position().toPoint();
     if (const Send* send = event->button() == Qt::LeftButton ? send_at(at) : nullptr) {
         setFocus();
-        held_send_ = {send->to, at.x(), fader_position(send->level_db), work_.document.new_gesture()};
+        held_send_ = {send->id, at.x(), fader_position(work_.writing.send_now(id(), *send).level_db),
+                      work_.document.new_gesture()};
         work_.view.ride.touch(id(), Parameter::of_send(send_parameters::level, send->id));
         select_row();
         return;
@@ -161,13 +166,9 @@ void ShapeLane::mouseMoveEvent(QMouseEvent* event) {
         const HeldSend held = *held_send_;
         const double fine = event->modifiers() & Qt::ShiftModifier ? 0.25 : 1.0;
         const double to = held.position + fine * (event->position().x() - held.x) / send_place(0).width();
-        work_.edits.set_send(
-            id(), held.to,
-            [to](Send& s) {
-                const double db = fader_db_at(std::clamp(to, 0.0, 1.0));
-                s.level_db = std::isinf(db) ? db : std::round(db * 10.0) / 10.0;
-            },
-            held.gesture);
+        const double db = fader_db_at(std::clamp(to, 0.0, 1.0));
+        work_.edits.turn(id(), Parameter::of_send(send_parameters::level, held.send),
+                         std::isinf(db) ? send_parameters::level.low : std::round(db * 10.0) / 10.0, held.gesture);
         return;
     }
     if (!held_) return Lane::mouseMoveEvent(event);
@@ -178,7 +179,8 @@ void ShapeLane::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void ShapeLane::mouseReleaseEvent(QMouseEvent* event) {
-    if (std::exchange(held_send_, std::nullopt)) return;
+    if (const auto held = std::exchange(held_send_, std::nullopt))
+        return work_.writing.release(id(), Parameter::of_send(send_parameters::level, held->send));
     if (!held_) return Lane::mouseReleaseEvent(event);
     const size_t from = *std::exchange(held_, std::nullopt);
     update();
@@ -207,12 +209,30 @@ const Send* ShapeLane::send_at(const QPoint& at) const {
     return nullptr;
 }
 
+Sends ShapeLane::sends_now() const {
+    Sends now;
+    if (const Sends* sends = work_.document.session().sends_of(id()))
+        for (const Send& s : *sends) now.push_back(work_.writing.send_now(id(), s));
+    return now;
+}
+
+void ShapeLane::playhead_moved() {
+    const Rides* rides = work_.document.session().rides_of(id());
+    if (!rides || (!rides->any() && !work_.writing.any()) || !shows_sends(work_.document.session())) return;
+    if (sends_now() != sends_shown_) update(send_area(width(), height()).adjusted(-4, 0, 4, 0));
+}
+
+void ShapeLane::contextMenuEvent(QContextMenuEvent* event) {
+    if (const Send* send = send_at(event->pos()))
+        open_ride_menu(work_, id(), {Parameter::of_send(send_parameters::level, send->id)}, event->globalPos());
+}
+
 /// How much goes where: along the line of each bus its level, like a fader that lies down; hollow before the fader.
-void ShapeLane::paint_sends(QPainter& painter) const {
+void ShapeLane::paint_sends(QPainter& painter) {
     const Session& session = work_.document.session();
-    const Sends* sends = session.sends_of(id());
-    for (size_t n = 0; sends && n < session.buses.size(); ++n)
-        for (const Send& s : *sends) {
+    sends_shown_ = sends_now();
+    for (size_t n = 0; n < session.buses.size(); ++n)
+        for (const Send& s : sends_shown_) {
             if (s.to != session.buses[n].id) continue;
             const QRect place = send_place(n);
             const QColor ink = s.in ? theme().track_ink(session.buses[n].ink) : theme().faint;
@@ -230,11 +250,6 @@ void ShapeLane::paint_sends(QPainter& painter) const {
 
 void ShapeLane::paint(QPainter& painter, const QRect&) {
     const ShapedRow row = *shaped_row(work_, id());
-    const Session& session = work_.document.session();
-    const Sends* sends = session.sends_of(id());
-    std::vector<TrackId> buses;
-    if (shows_sends(session))
-        for (const Bus& b : session.buses) buses.push_back(b.id);
     const auto ghost = work_.view.shape.ghosts().find(id());
     Picture now{row.before,
                 row.after,
@@ -245,8 +260,6 @@ void ShapeLane::paint(QPainter& painter, const QRect&) {
                 row.chain_out,
                 row.trim_db,
                 row.ink,
-                sends ? *sends : Sends{},
-                std::move(buses),
                 size() * devicePixelRatio(),
                 &theme()};
     // Most edits leave most rows as they are: what was drawn is drawn again.
@@ -259,6 +272,7 @@ void ShapeLane::paint(QPainter& painter, const QRect&) {
         paint_picture(picture, row);
     }
     painter.drawPixmap(0, 0, drawn_);
+    paint_sends(painter);
     if (held_ && drop_ != *held_) {  // where it would stand
         const QRect place = word_place(drop_);
         painter.fillRect(drop_ > *held_ ? place.right() + 1 : place.left() - 3, place.top(), 2, place.height(),
@@ -269,7 +283,6 @@ void ShapeLane::paint(QPainter& painter, const QRect&) {
 void ShapeLane::paint_picture(QPainter& painter, const ShapedRow& row) {
     paint_spectra(painter, row);
     paint_levels(painter, row);
-    paint_sends(painter);
     paint_words(painter, row);
 }
 

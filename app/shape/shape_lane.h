@@ -34,6 +34,8 @@ class ShapeLane : public Lane {
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
     void paint(QPainter& painter, const QRect& clip) override;
+    void playhead_moved() override;
+    void contextMenuEvent(QContextMenuEvent* event) override;
 
     bool exists() const override { return work_.document.session().chain_of(id()) != nullptr; }
     QString track_name() const override { return QString::fromStdString(work_.document.session().name_of(id())); }
@@ -56,13 +58,12 @@ class ShapeLane : public Lane {
         bool chain_out = false;
         double trim_db = 0.0;
         int ink = 0;
-        Sends sends;
-        std::vector<TrackId> buses;
         QSize size;
         const void* theme = nullptr;
         bool operator==(const Picture&) const = default;
     } shown_;
     QPixmap drawn_;
+    Sends sends_shown_;
     QRect word_place(size_t n) const;
     bool has_words() const;  ///< there is room for a letter of each
     std::optional<size_t> word_at(const QPoint& at) const;
@@ -72,11 +73,13 @@ class ShapeLane : public Lane {
 
     // Sends: a line for each bus that there is, in the buses' order.
     QRect send_place(size_t bus) const;
-    void paint_sends(QPainter& painter) const;
+    void paint_sends(QPainter& painter);
+    /// With what their rides say at the playhead.
+    Sends sends_now() const;
     const Send* send_at(const QPoint& at) const;
     /// The send whose line is held, with where it was taken.
     struct HeldSend {
-        TrackId to;
+        uint64_t send;
         int x;
         double position;
         uint64_t gesture;

@@ -1,5 +1,7 @@
 #include "app/shape/shape_panel.h"
 
+#include "app/desk/ride_menu.h"
+
 #include <QCoreApplication>
 #include <QDoubleSpinBox>
 #include <QHBoxLayout>
@@ -81,6 +83,7 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
     connect(&work_.materials, &Materials::reshaped, this, &ShapePanel::follow);
     connect(&work_.document, &Document::selection_changed, this, &ShapePanel::follow);
     connect(&work_.view.shape, &ShapeView::row_changed, this, &ShapePanel::follow);
+    connect(&work_.player, &Player::moved, this, &ShapePanel::playhead_moved);
     follow();
 }
 
@@ -201,6 +204,20 @@ void ShapePanel::work_with_list() {
         for (QPushButton* b : {up_, down_}) b->setEnabled(place() < shown_.size());
         fill_form();
     });
+}
+
+void ShapePanel::show_values() {
+    const Chain* now = work_.writing.chain_now(row_);
+    if (now && place() < now->size())
+        for (const auto& show : fields_) show((*now)[place()]);
+    if (const Send* send = chosen_send()) sends_->show(work_.writing.send_now(row_, *send));
+}
+
+void ShapePanel::playhead_moved() {
+    const Rides* rides = work_.document.session().rides_of(row_);
+    if (!isVisible() || !rides || (!rides->any() && !work_.writing.any())) return;
+    show_values();
+    pictures_->currentWidget()->update();
 }
 
 ShapePanel::~ShapePanel() {
@@ -509,8 +526,7 @@ void ShapePanel::fill_form() {
     const QString fault = chosen && chosen->in ? fault_of(at) : QString();
     form_of += '\n' + fault;
     if (form_of == form_of_) {
-        for (const auto& show : fields_) show(*chosen);
-        if (send) sends_->show(*send);
+        show_values();
         return;
     }
     form_of_ = form_of;
@@ -528,7 +544,10 @@ void ShapePanel::fill_form() {
         words->setWordWrap(true);
         layout->addRow(words);
     };
-    if (send) return sends_->fill(static_cast<QFormLayout*>(scroll_->widget()->layout()), row_, *send);
+    if (send) {
+        sends_->fill(static_cast<QFormLayout*>(scroll_->widget()->layout()), row_, *send);
+        return show_values();
+    }
     if (!chosen) {
         tell(tr("No processor is chosen. Add one, or double click the picture for a band of the equaliser."));
         return;
@@ -561,6 +580,7 @@ void ShapePanel::fill_form() {
     if (type->keyed) add_key(p);
     for (const ParameterInfo& info : type->parameters) add_parameter(p, info);
     for (const ParameterInfo& info : common_parameters().subspan(1)) add_parameter(p, info);
+    show_values();
 }
 
 void ShapePanel::add_room(const Processor& reverb) {
@@ -636,8 +656,19 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     auto* layout = static_cast<QFormLayout*>(scroll_->widget()->layout());
     const QString name = QString::fromStdString(label_of(info));
     const auto set = [this, id = processor.id, &info](double value) {
-        work_.view.ride.touch(row_, Parameter(info, id));
-        work_.edits.set_own_value(row_, Parameter(info, id), value, 0);
+        work_.edits.turn(row_, Parameter(info, id), value, 0);
+    };
+    const auto can_ride = [this, id = processor.id, &info, layout, name](QWidget* control) {
+        const Parameter parameter(info, id);
+        auto* label = qobject_cast<QLabel*>(layout->labelForField(control));
+        control->setContextMenuPolicy(Qt::CustomContextMenu);
+        connect(control, &QWidget::customContextMenuRequested, this, [this, control, parameter](const QPoint& at) {
+            open_ride_menu(work_, row_, {parameter}, control->mapToGlobal(at));
+        });
+        fields_.push_back([this, label, parameter, name](const Processor&) {
+            label->setText(work_.writing.is_ridden(row_, parameter) ? name + " \u223c" : name);
+        });
+        fields_.back()(Processor());
     };
     if (!info.words.empty()) {
         auto* box = new QComboBox;
@@ -648,6 +679,7 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
         box->setObjectName(info.id);
         connect(box, &QComboBox::activated, this, [set](int n) { set(n); });
         layout->addRow(name, box);
+        can_ride(box);
         return;
     }
     auto* field = new TimeBox;
@@ -677,6 +709,7 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     }
     connect(field, &QDoubleSpinBox::valueChanged, this, [set](double value) { set(value); });
     layout->addRow(name, field);
+    can_ride(field);
 }
 
 /// "1/8", "1/8." with a dot, "1/8t" of a triplet: at the tempo of the playhead.

@@ -31,6 +31,9 @@ class ShapePanel : public QWidget {
   private:
     void follow();
     void fill_form();
+    /// Fields show what their rides say at the playhead, or what was set by hand.
+    void show_values();
+    void playhead_moved();
     void add_parameter(const Processor& processor, const ParameterInfo& info);
     void add_key(const Processor& processor);
     void add_room(const Processor& reverb);

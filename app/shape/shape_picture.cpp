@@ -1,5 +1,9 @@
 #include "app/shape/shape_picture.h"
 
+#include <QContextMenuEvent>
+
+#include "app/desk/ride_menu.h"
+
 #include <QMouseEvent>
 #include <QPainter>
 #include <QWheelEvent>
@@ -56,7 +60,7 @@ QString ShapePicture::spoken_value() const {
 double ShapePicture::y_of(double db) const { return canvas().center().y() - db / 24.0 * canvas().height() / 2.0; }
 double ShapePicture::db_of(double y) const { return (canvas().center().y() - y) * 2.0 / canvas().height() * 24.0; }
 
-const Chain* ShapePicture::chain() const { return work_.document.session().chain_of(work_.view.shape.row()); }
+const Chain* ShapePicture::chain() const { return work_.writing.chain_now(work_.view.shape.row()); }
 
 const Processor* ShapePicture::equaliser() const { return chain() ? first_of(*chain(), "equaliser") : nullptr; }
 
@@ -124,7 +128,7 @@ void ShapePicture::paintEvent(QPaintEvent*) {
         painter.drawPath(line_of(ghost_line_, ghost->second, rate, inside));
     }
     painter.setPen(QPen(theme().ink, 1.5));
-    painter.drawPath(line_of(line_, *row->chain, rate, inside));
+    painter.drawPath(line_of(line_, *chain(), rate, inside));
     painter.setRenderHint(QPainter::Antialiasing, false);
     paint_decay(painter, c, freq);
     if (const Processor* eq = equaliser())
@@ -176,6 +180,22 @@ void ShapePicture::paint_decay(QPainter& painter, const QRect& area, const Frequ
 
 void ShapePicture::set_band(int band, double hz, double db, std::optional<double> q) {
     const std::string name = "band" + std::to_string(band + 1);
+    const TrackId row = work_.view.shape.row();
+    const Processor* eq = equaliser();
+    if (eq && work_.writing.writes(row)) {
+        written_ = {};
+        const auto turn = [&](const std::string& what, double value) {
+            written_.emplace_back(*parameter_of(*eq, name + what), eq->id);
+            work_.edits.turn(row, written_.back(), value, gesture_);
+        };
+        const uint64_t id = eq->id;
+        turn(".hz", hz);
+        eq = find_processor(chain(), id);
+        turn(".db", db);
+        eq = find_processor(chain(), id);
+        if (q) turn(".q", *q);
+        return;
+    }
     work_.edits.set_chains(
         {work_.view.shape.row()}, tr("Band %1 to %2, %3").arg(band + 1).arg(hz_text(hz), db_text(db, "dB", true)),
         [&](Chain& chain) {
@@ -191,6 +211,7 @@ void ShapePicture::set_band(int band, double hz, double db, std::optional<double
 }
 
 void ShapePicture::mousePressEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton) return;
     gesture_ = work_.document.new_gesture();
     band_ = band_at(event->pos());
     sweeping_ = false;
@@ -221,6 +242,17 @@ void ShapePicture::mouseReleaseEvent(QMouseEvent* event) {
         set_band(band_, std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz), sweep_cut_db);
     band_ = -1;
     sweeping_ = false;
+    for (const Parameter p : std::exchange(written_, {})) work_.writing.release(work_.view.shape.row(), p);
+}
+
+void ShapePicture::contextMenuEvent(QContextMenuEvent* event) {
+    const Processor* eq = equaliser();
+    const int band = eq ? band_at(event->pos()) : -1;
+    if (band < 0) return event->ignore();
+    const std::string name = "band" + std::to_string(band + 1);
+    std::vector<Parameter> parameters;
+    for (const char* what : {".hz", ".db", ".q"}) parameters.emplace_back(*parameter_of(*eq, name + what), eq->id);
+    open_ride_menu(work_, work_.view.shape.row(), parameters, event->globalPos());
 }
 
 void ShapePicture::wheelEvent(QWheelEvent* event) {

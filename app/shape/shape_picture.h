@@ -28,6 +28,7 @@ class ShapePicture : public QWidget, public SpokenControl {
     void wheelEvent(QWheelEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
     void leaveEvent(QEvent*) override;
+    void contextMenuEvent(QContextMenuEvent* event) override;
 
   private:
     QRect canvas() const { return rect().adjusted(34, 10, -12, -26); }
@@ -57,6 +58,7 @@ class ShapePicture : public QWidget, public SpokenControl {
     int band_ = -1;  ///< that is dragged; 0 … 7
     bool sweeping_ = false;
     std::vector<CoveredBand> cover_;
+    std::vector<Parameter> written_;  ///< by the drag, while the row writes
     uint64_t gesture_ = 0;
     QPoint pointer_{-1, -1};
 };

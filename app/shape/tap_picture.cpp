@@ -24,7 +24,7 @@ QString TapPicture::spoken_value() const {
 }
 
 const Processor* TapPicture::delay() const {
-    const Chain* chain = work_.document.session().chain_of(work_.view.shape.row());
+    const Chain* chain = work_.writing.chain_now(work_.view.shape.row());
     const size_t at = work_.view.shape.place;
     return chain && at < chain->size() && (*chain)[at].type == delay_type().id ? &(*chain)[at] : nullptr;
 }

@@ -4,6 +4,7 @@
 #include <QFile>
 #include <QFontDatabase>
 #include <QPainter>
+#include <QPainterPath>
 #include <QPalette>
 #include <QPixmapCache>
 #include <QSvgRenderer>
@@ -145,6 +146,18 @@ QIcon icon(const QString& name) {
     painter.end();
     QPixmapCache::insert(key, picture);
     return QIcon(picture);
+}
+
+void paint_ride_mark(QPainter& painter, int x, int y) {
+    QPainterPath wave(QPointF(x, y));
+    wave.cubicTo(x + 4.0, y - 6.0, x + 6.0, y - 6.0, x + 9.0, y);
+    wave.cubicTo(x + 12.0, y + 6.0, x + 14.0, y + 6.0, x + 18.0, y);
+    painter.save();
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(theme().accent, 1.5));
+    painter.drawPath(wave);
+    painter.restore();
 }
 
 }  // namespace isotonus

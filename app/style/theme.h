@@ -6,6 +6,8 @@
 #include <QIcon>
 #include <array>
 
+class QPainter;
+
 class QApplication;
 
 namespace isotonus {
@@ -31,5 +33,8 @@ QFont lettering(int pixels, bool bold = false);
 
 /// One of our line drawings in the theme's ink: play, stop, loop, lock, unlock, undo, redo, menu.
 QIcon icon(const QString& name);
+
+/// A small wave: beside a figure that automation moves.  `x`, `y`: its left end, its middle.
+void paint_ride_mark(QPainter& painter, int x, int y);
 
 }  // namespace isotonus

@@ -393,8 +393,12 @@ std::optional<TrackId> MainWindow::bus_with_keys() const {
 
 void MainWindow::toggle_flag(bool Track::*flag, const QString& name) {
     const auto bus = bus_with_keys();
-    if (bus && flag != &Track::solo_safe)
-        return work_.edits.toggle(flag == &Track::mute ? Editing::Flag::mute : Editing::Flag::solo, *bus);
+    if (flag == &Track::mute) {
+        const std::vector<TrackId> channels = bus ? std::vector{*bus} : work_.document.selected();
+        if (!channels.empty()) work_.edits.set_mutes(channels, !work_.writing.is_muted_now(channels.front()));
+        return;
+    }
+    if (bus && flag == &Track::solo) return work_.edits.toggle(Editing::Flag::solo, *bus);
     const auto& ids = work_.document.selected();
     if (ids.empty()) return;
     const bool on = !(work_.document.track(ids.front())->*flag);

@@ -16,6 +16,21 @@
     </message>
 </context>
 <context>
+    <name>RideMenu</name>
+    <message>
+        <source>Rides of left and right are heard with dual pan. Turn it on in the menu of the track&apos;s name: Place left and right apart.</source>
+        <translation>Fahrten von links und rechts sind bei getrenntem Panorama zu hören. Schalte es im Menü des Spurnamens ein: „Links und rechts getrennt platzieren“.</translation>
+    </message>
+    <message>
+        <source>Ride this</source>
+        <translation>Automatisieren</translation>
+    </message>
+    <message>
+        <source>Ride this: %1</source>
+        <translation>Automatisieren: %1</translation>
+    </message>
+</context>
+<context>
     <name>Shape</name>
     <message>
         <source>%1 kHz</source>
@@ -2952,6 +2967,10 @@
         <source>%1 %</source>
         <translation>%1 %</translation>
     </message>
+    <message>
+        <source> (its ride adds %1 here)</source>
+        <translation> (die Fahrt gibt hier %1 dazu)</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::BalancePanel</name>
@@ -4523,6 +4542,18 @@
     <message>
         <source>Solo %1</source>
         <translation>Solo %1</translation>
+    </message>
+    <message>
+        <source>%1 of %2: its automation adds to what you set. In touch, latch or write you change the ride itself.</source>
+        <translation>%1 von %2: die Automation kommt zu dem, was du einstellst, hinzu. In Touch, Latch oder Write änderst du die Fahrt selbst.</translation>
+    </message>
+    <message>
+        <source>%1 of %2 follows its automation: what you set is heard once its ride is bypassed. In touch, latch or write you change the ride itself.</source>
+        <translation>%1 von %2 folgt der Automation: was du einstellst, ist zu hören, sobald die Fahrt umgangen ist. In Touch, Latch oder Write änderst du die Fahrt selbst.</translation>
+    </message>
+    <message>
+        <source>Unmute %1</source>
+        <translation>%1 nicht mehr stumm</translation>
     </message>
 </context>
 <context>
@@ -8171,6 +8202,10 @@ Spitze %3, %4</translation>
         <source>Remove from the session</source>
         <translation>Aus der Sitzung entfernen</translation>
     </message>
+    <message>
+        <source>its mute is ridden</source>
+        <translation>Stummschaltung automatisiert</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::SendForm</name>
@@ -8243,16 +8278,16 @@ Spitze %3, %4</translation>
         <translation>Sein Pegel unter Fahren, zum Zeichnen oder Schreiben.</translation>
     </message>
     <message>
-        <source>Its lane is open in Ride (5).</source>
-        <translation>Seine Bahn ist unter Fahren (5) offen.</translation>
-    </message>
-    <message>
         <source>Drag over the song map with Shift for a loop around the word first.</source>
         <translation>Ziehe zuerst mit Shift über die Songkarte für einen Loop um das Wort.</translation>
     </message>
     <message>
         <source>Throw to %1 at %2</source>
         <translation>Wurf nach %1 bei %2</translation>
+    </message>
+    <message>
+        <source>Its lane is open in Ride (Alt+5).</source>
+        <translation>Seine Bahn ist unter Fahren (Alt+5) offen.</translation>
     </message>
 </context>
 <context>
