@@ -5,6 +5,7 @@
 #include "core/handoff/papers.h"
 #include "core/measure/measurement_json.h"
 #include "core/session/fields.h"
+#include "core/session/prints.h"
 #include "core/session/session_file.h"
 
 namespace isotonus::cli {
@@ -62,6 +63,15 @@ void warn_of_clipping(const Delivery& d, const std::vector<Check>& checks) {
             complain({d.folder.string(), *warning});
 }
 
+/// The mix of an export, in the session's list.
+Result<void> keep_as_print(const Opened& opened, const fs::path& session_file, const DeliveryReport& report) {
+    const auto mix = std::find_if(report.files.begin(), report.files.end(), [](const auto& f) { return f.is_mix; });
+    if (mix == report.files.end()) return {};
+    Delivery now;
+    date_now(now);
+    return keep_print(session_file, opened.session, mix->file, mix->measured, now.date + ' ' + now.time.substr(0, 5));
+}
+
 }  // namespace
 
 int render(const RenderOptions& options) {
@@ -91,8 +101,11 @@ int render(const RenderOptions& options) {
     d.overwrite = true;
     d.checksums = false;
     d.session_file = options.session;
+    if (options.as_print) d = with_free_names(plan, opened->session, d);
     const auto report = deliver(plan, opened->session, d);
     if (!report) return complain(report.error());
+    if (options.as_print)
+        if (auto kept = keep_as_print(*opened, options.session, *report); !kept) return complain(kept.error());
     const DeliveredFile& mix = report->files.front();
     const MainChainExport main_chain = main_chain_export(opened->session);
     if (options.as_json) {
@@ -104,9 +117,8 @@ int render(const RenderOptions& options) {
     } else {
         const Measurement& m = mix.measured;
         put("{}: {:.2f} s, sample peak {}, true peak {}, loudness {}; {:.2f} s, {:.0f} times real time\n",
-            options.out.string(), m.duration_s(), in_words(m.sample_peak_dbfs, "dBFS"),
-            in_words(m.true_peak_dbtp, "dBTP"), in_words(m.integrated_lufs, "LUFS"), report->seconds,
-            m.duration_s() / std::max(1e-9, report->seconds));
+            mix.file.string(), m.duration_s(), in_words(m.sample_peak_dbfs, "dBFS"), in_words(m.true_peak_dbtp, "dBTP"),
+            in_words(m.integrated_lufs, "LUFS"), report->seconds, m.duration_s() / std::max(1e-9, report->seconds));
         if (main_chain.is_there) put("{}\n", main_chain.sentence);
     }
     complain_about_clipping(*report);
@@ -205,6 +217,7 @@ int deliver_all(const DeliverOptions& options) {
     const PlanPtr leaves = exported_plan(plans, session);
     const auto checks = checks_of(session, leaves, opened->missing);
     if (!checks) return complain(checks.error());
+    if (options.as_print) d = with_free_names(plan, session, d, paper_files);
     warn_of_clipping(d, *checks);
     if (options.dry_run) return say_what_would_leave(plan, session, d, options.as_json);
     json sheet;
@@ -214,6 +227,8 @@ int deliver_all(const DeliverOptions& options) {
     };
     const auto report = deliver(plan, session, d);
     if (!report) return complain(report.error());
+    if (options.as_print)
+        if (auto kept = keep_as_print(*opened, options.session, *report); !kept) return complain(kept.error());
     complain_about_clipping(*report);
     if (options.as_json)
         print(sheet);

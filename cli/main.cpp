@@ -224,6 +224,9 @@ class CommandLine {
         draft_verb->callback([=, this] { status = draft(drafted); });
     }
 
+    static constexpr const char* print_help =
+        "keep the mix as a print of the session, to compare with; a file that is there gets a number beside it";
+
     /// What the mix is compared with.
     void export_and_compare() {
         auto* render_verb = verb("render", "export the mix as WAV");
@@ -242,6 +245,7 @@ class CommandLine {
         render_verb->add_option("--block", options.block, "frames rendered at once")->check(CLI::Range(1, 16384));
         render_verb->add_flag("--without-missing", options.without_missing,
                               "also when files or processors are missing, and without them");
+        render_verb->add_flag("--print", options.as_print, print_help);
         render_verb->add_flag("--json", options.as_json, "one JSON document on standard output");
         render_verb->callback([=, this] { status = render(options); });
 
@@ -332,6 +336,7 @@ class CommandLine {
         deliver_verb->add_flag("--force", delivery.force, "replace files that are there");
         deliver_verb->add_flag("--without-missing", delivery.without_missing,
                                "also when files or processors are missing, and without them");
+        deliver_verb->add_flag("--print", delivery.as_print, print_help);
         deliver_verb->add_flag("--json", delivery.as_json, "the hand-off sheet on standard output");
         deliver_verb->callback([=, this] { status = deliver_all(delivery); });
 

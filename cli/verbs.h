@@ -106,7 +106,7 @@ struct RenderOptions {
     std::string bits = "24", main_chain;
     int rate = 0, block = 4096;
     double from_s = 0.0, to_s = unsaid_s;
-    bool as_json = false, solo = false, without_missing = false;
+    bool as_json = false, solo = false, without_missing = false, as_print = false;
 };
 int render(const RenderOptions& options);
 
@@ -143,7 +143,7 @@ struct DeliverOptions {
     int rate = 0;
     double from_s = 0.0, to_s = unsaid_s;
     bool before_main = false, tail = false, bext = false, force = false, sections = false, undithered = false,
-         shares = false, dry_run = false, as_json = false, without_missing = false;
+         shares = false, dry_run = false, as_json = false, without_missing = false, as_print = false;
 };
 int deliver_all(const DeliverOptions& options);
 

@@ -368,8 +368,14 @@ void Editing::bypass_chain(TrackId row) {
     const Session& session = work_.document.session();
     const Chain* chain = session.chain_of(row);
     if (!chain || chain->empty()) return;
-    const QString name = session.is_chain_out(row) ? tr("Chain in") : tr("Chain out");
-    work_.document.edit(name, with_channel(session, row, [](const ChannelEdit& c) { *c.chain_out = !*c.chain_out; }));
+    const bool out = !session.is_chain_out(row);
+    // Those that are selected with it go along.
+    const auto rows = session.find(row) ? work_.document.moved_with(row) : std::vector{row};
+    Session next = session;
+    for (const TrackId id : rows) next = with_channel(next, id, [out](const ChannelEdit& c) { *c.chain_out = out; });
+    work_.document.edit(out ? tr("%n chain(s) out", nullptr, static_cast<int>(rows.size()))
+                            : tr("%n chain(s) in", nullptr, static_cast<int>(rows.size())),
+                        std::move(next));
 }
 
 void Editing::bypass_all_chains() {

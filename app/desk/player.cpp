@@ -6,10 +6,11 @@
 
 namespace isotonus {
 
-Player::Player(Document& document, Materials& materials, QObject* parent)
+Player::Player(Document& document, Materials& materials, MatchedBypass& bypasses, QObject* parent)
     : QObject(parent),
       document_(document),
       materials_(materials),
+      bypasses_(bypasses),
       plan_(std::make_shared<RenderPlan>()),
       heard_(plan_) {
     connect(&document_, &Document::session_changed, this, &Player::follow_session);
@@ -22,6 +23,7 @@ Player::Player(Document& document, Materials& materials, QObject* parent)
     });
     connect(&materials_, &Materials::finished, this, &Player::follow_session);
     connect(&materials_, &Materials::reshaped, this, &Player::follow_session);
+    connect(&bypasses_, &MatchedBypass::changed, this, &Player::send_plan);
     connect(&document_, &Document::file_changed, this, [this] {
         if (document_.session().tracks.empty()) engine_.stop();
     });
@@ -86,7 +88,7 @@ PlanPtr low_end_of(const RenderPlan& plan) {
 }  // namespace
 
 PlanPtr Player::heard_plan() const {
-    const Session& session = instead_ ? *instead_ : document_.session();
+    const Session session = bypasses_.heard(instead_ ? *instead_ : document_.session());
     const MaterialOf material = materials_.heard(session);
     PlanPtr plan;
     if (hearing_ == Hearing::at_rest)

@@ -5,6 +5,7 @@
 #include <QObject>
 #include <QTimer>
 
+#include "app/desk/matched_bypass.h"
 #include "app/desk/materials.h"
 #include "engine/live_mix.h"
 #include "engine/meter_board.h"
@@ -14,7 +15,7 @@ namespace isotonus {
 class Player : public QObject {
     Q_OBJECT
   public:
-    Player(Document& document, Materials& materials, QObject* parent = nullptr);
+    Player(Document& document, Materials& materials, MatchedBypass& bypasses, QObject* parent = nullptr);
 
     void open_device(const QString& name, int block_frames);
     QString device_name() const;
@@ -115,6 +116,7 @@ class Player : public QObject {
 
     Document& document_;
     Materials& materials_;
+    MatchedBypass& bypasses_;
     Engine engine_;
     PlanPtr plan_, bare_ = plan_, heard_ = plan_, coming_;
     std::vector<Compared> compared_;

@@ -154,6 +154,8 @@ class ViewState : public QObject {
     enum class Pinned { buses, returns, groups, main };
     bool folded(Pinned kind) const { return pinned_folded_.contains(kind); }
     void fold(Pinned kind, bool on);
+    /// Exports become prints unless that is unticked.
+    bool keeps_prints = true;
     /// How high the panels of stations were made by hand, px, by their object names.
     std::map<QString, int> panel_heights;
 
@@ -171,6 +173,7 @@ class ViewState : public QObject {
     void folds_changed();
     void pinned_changed();
     void panel_sized();
+    void prints_kept(bool on);
     void station_wanted(int station);
     void clip_chosen();
     void panel_shown(bool on);

@@ -8,7 +8,7 @@ Workspace::Workspace()
     : plugins(document),
       materials(document),
       microphones(document, materials),
-      player(document, materials),
+      player(document, materials, bypasses),
       mix(document, player),
       writing(document, player),
       comparison(document, player, mix),

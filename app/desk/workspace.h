@@ -26,6 +26,7 @@ class Workspace : public QObject {
     PluginSearch plugins;
     Materials materials;
     Microphones microphones;
+    MatchedBypass bypasses{document, materials};
     Player player;
     MixWatch mix;
     SampleWindows samples;

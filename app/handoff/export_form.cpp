@@ -183,7 +183,11 @@ void ExportForm::add_ticks() {
         "exportPrint", tr("keep as a print"),
         tr("To compare with in Compare. The session as it is now is kept beside the file, so that one can see what "
            "has changed since, and go back."),
-        false);
+        work_.view.keeps_prints);
+    connect(print_, &QCheckBox::toggled, this, [this](bool on) {
+        work_.view.keeps_prints = on;
+        emit work_.view.prints_kept(on);
+    });
     dither_ =
         tick("exportDither", tr("dither"),
              tr("TPDF noise of ±1 LSB when the mix is reduced to 16 or 24 bit; without it, it is rounded."), true);

@@ -439,9 +439,19 @@ void HandOffPanel::start() {
         const InEnglish sheet;
         job.left_out = absent();
     }
+    const auto papers = [sheet = job.sheet](const Delivery& d) {
+        return sheet ? ExportQueue::papers(d) : std::vector<fs::path>();
+    };
     std::vector<fs::path> files = files_of(job.plan, job.session, job.delivery);
-    if (job.sheet)
-        for (const fs::path& f : ExportQueue::papers(job.delivery)) files.push_back(f);
+    for (const fs::path& f : papers(job.delivery)) files.push_back(f);
+    // A print is never replaced by the next one, nor is anything else that the session needs.
+    const ProtectedFiles kept = protected_by(job.session, job.delivery.session_file);
+    const bool anew =
+        job.print || std::any_of(files.begin(), files.end(), [&](const auto& f) { return !kept.allow(f); });
+    if (anew) {
+        job.delivery = with_free_names(job.plan, job.session, job.delivery, papers);
+        files.clear();
+    }
     QStringList there;
     for (const fs::path& f : files)
         if (is_there(f)) there << to_qt(f.filename());

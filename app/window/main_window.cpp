@@ -85,6 +85,8 @@ void MainWindow::remember_layout() {
             if (work_.view.folded(kind)) now << static_cast<int>(kind);
         settings_.set_folded(now);
     });
+    work_.view.keeps_prints = settings_.keeps_prints();
+    connect(&work_.view, &ViewState::prints_kept, this, [this](bool on) { settings_.set_keeps_prints(on); });
     connect(&work_.view, &ViewState::panel_sized, this, [this] {
         QVariantMap now;
         for (const auto& [panel, pixels] : work_.view.panel_heights) now[panel] = pixels;

@@ -45,6 +45,8 @@ class Settings {
     void set_folded(const QVariantList& kinds) { file_.setValue("folded", kinds); }
     QVariantMap panel_heights() const { return file_.value("panel_heights").toMap(); }
     void set_panel_heights(const QVariantMap& heights) { file_.setValue("panel_heights", heights); }
+    bool keeps_prints() const { return file_.value("keeps_prints", true).toBool(); }
+    void set_keeps_prints(bool on) { file_.setValue("keeps_prints", on); }
     QStringList recent() const { return file_.value("recent").toStringList(); }
     void add_recent(const QString& path);
 

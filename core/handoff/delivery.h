@@ -129,6 +129,11 @@ std::vector<PlannedFile> planned_files(const PlanPtr& plan, const Session& sessi
 /// The same, their names alone.
 std::vector<fs::path> files_of(const PlanPtr& plan, const Session& session, const Delivery& delivery);
 
+/// A copy whose files are all new: when one of them, or of `more` of the copy, is there already, all names get the next
+/// free number, "mix 2".
+Delivery with_free_names(const PlanPtr& plan, const Session& session, const Delivery& delivery,
+                         const std::function<std::vector<fs::path>(const Delivery&)>& more = nullptr);
+
 /// The part of the song between two times; `to_s` absent: up to the end.  Fails with a sentence when there is none.
 Result<Excerpt> excerpt_between(const RenderPlan& plan, double from_s, std::optional<double> to_s);
 

@@ -275,4 +275,25 @@ std::vector<Excerpt> section_excerpts(const Session& session, const RenderPlan& 
     return excerpts;
 }
 
+Delivery with_free_names(const PlanPtr& plan, const Session& session, const Delivery& delivery,
+                         const std::function<std::vector<fs::path>(const Delivery&)>& more) {
+    const auto is_free = [&](const Delivery& d) {
+        std::vector<fs::path> files = files_of(plan, session, d);
+        if (more)
+            for (fs::path& f : more(d)) files.push_back(std::move(f));
+        return std::none_of(files.begin(), files.end(), [](const fs::path& f) { return is_there(f); });
+    };
+    Delivery next = delivery;
+    for (int n = 2; !is_free(next); ++n) {
+        const std::string number = fmt::format(" {}", n);
+        next.session_name = delivery.session_name + number;
+        if (delivery.pattern.find("{session}") == std::string::npos) next.pattern = delivery.pattern + number;
+        if (!delivery.mix_name.empty()) next.mix_name = delivery.mix_name + number;
+        if (!delivery.mix_file.empty())
+            next.mix_file = delivery.mix_file.parent_path() /
+                            (delivery.mix_file.stem().string() + number + delivery.mix_file.extension().string());
+    }
+    return next;
+}
+
 }  // namespace isotonus

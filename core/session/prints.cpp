@@ -49,4 +49,15 @@ Session with_print(const Session& session, const fs::path& file, const fs::path&
     return next;
 }
 
+Result<void> keep_print(const fs::path& session_file, const Session& exported, const fs::path& file,
+                        const Measurement& measured, const std::string& made) {
+    const fs::path print = absolute_path(file);
+    const auto then = keep_session_of_print(exported, print, session_file);
+    if (!then) return tl::unexpected(then.error());
+    return change_session(session_file, [&](Session& session) -> Result<void> {
+        session = with_print(session, print, *then, measured, made, {});
+        return {};
+    });
+}
+
 }  // namespace isotonus

@@ -1,4 +1,6 @@
 // The application as a user drives it: real windows, real mouse and key events.
+#include <QCheckBox>
+
 #include "core/mix/mix_peak.h"
 #include "tests/app/window_fixture.h"
 
@@ -268,6 +270,7 @@ TEST_F(Window, an_export_can_be_cancelled_and_overwrites_only_after_a_yes) {
     station(6);
     const fs::path out = write(folder / "out.wav", {0.5f, 0.5f}, 2);
     auto* file = find<QLineEdit>("exportFile");
+    find<QCheckBox>("exportPrint")->setChecked(false);  // a print would get a name of its own
     file->setText(to_qt(out));
     answers.answer = Prompter::Answer::cancel;
     answers.asked = 0;

@@ -280,6 +280,30 @@ TEST_F(HandOffWindow, the_window_asks_before_it_leaves_an_export) {
     EXPECT_TRUE(fs::exists(folder / "out/long.wav"));
 }
 
+TEST_F(HandOffWindow, prints_get_numbers_by_themselves_and_nothing_is_refused_after_a_yes) {
+    open_hand_off();
+    EXPECT_TRUE(find<QCheckBox>("exportPrint")->isChecked()) << "exports are prints unless it is unticked";
+    answers.asked = 0;
+    export_now();
+    export_now();
+    EXPECT_EQ(answers.asked, 0) << "nothing is replaced, so nothing is asked";
+    ASSERT_EQ(session().recordings.size(), 2u);
+    EXPECT_EQ(session().recordings[0].name, "boats mix");
+    EXPECT_EQ(session().recordings[1].name, "boats mix 2");
+    EXPECT_TRUE(fs::exists(folder / "out/boats mix 2.wav"));
+    EXPECT_TRUE(fs::exists(folder / "out/boats mix 2.wav.isotonus"));
+    // Without the tick the name belongs to a print: that is not replaced either.
+    find<QCheckBox>("exportPrint")->setChecked(false);
+    export_now();
+    EXPECT_EQ(answers.asked, 0);
+    EXPECT_TRUE(fs::exists(folder / "out/boats mix 3.wav"));
+    EXPECT_EQ(session().recordings.size(), 2u);
+    EXPECT_TRUE(answers.complaints.isEmpty()) << answers.complaints.join(' ').toStdString();
+    window.reset();
+    open_window();
+    EXPECT_FALSE(work().view.keeps_prints) << "it is remembered";
+}
+
 TEST_F(HandOffWindow, a_print_is_compared_by_one_key_and_matched) {
     open_hand_off();
     Session lower = session();

@@ -185,6 +185,27 @@ constexpr int64_t most_memory = int64_t{sanitized ? 4096 : 300} << 20;
 }  // namespace
 
 // Each of these took minutes or gigabytes when it was read item by item into lists that were copied for each.
+TEST_F(Trust, exports_are_kept_as_prints_with_numbers_of_their_own) {
+    make_session();
+    ASSERT_EQ(run("render --print " + session + " " + quoted("out.wav")).status, 0);
+    const auto first = read(folder / "out.wav");
+    const Ran second = run("render --print " + session + " " + quoted("out.wav"));
+    ASSERT_EQ(second.status, 0) << second.err;
+    EXPECT_TRUE(fs::exists(folder / "out 2.wav"));
+    EXPECT_THAT(second.out, testing::HasSubstr("out 2.wav"));
+    EXPECT_EQ(read(folder / "out.wav"), first);
+    for (int n = 0; n < 2; ++n) ASSERT_EQ(run("deliver --print " + session + " " + quoted("delivered")).status, 0);
+    const json recordings = json::parse(text_of_session())["recordings"];
+    ASSERT_EQ(recordings.size(), 4u);
+    EXPECT_EQ(recordings[0]["name"], "out");
+    EXPECT_EQ(recordings[1]["name"], "out 2");
+    EXPECT_NE(recordings[2]["name"], recordings[3]["name"]);
+    for (const json& r : recordings) EXPECT_TRUE(r.contains("session")) << r.dump();
+    // Without --print a print is not written over.
+    EXPECT_NE(run("render " + session + " " + quoted("out.wav")).status, 0);
+    EXPECT_EQ(read(folder / "out.wav"), first);
+}
+
 TEST_F(Trust, sessions_as_large_as_the_limits_are_read_or_refused_without_much_memory) {
     // What this program holds when it starts another counts as that one's: the text goes first.
     const auto expect = [&](const std::string& what, std::string text, int wanted) {

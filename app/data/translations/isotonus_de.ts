@@ -4375,14 +4375,6 @@
         </translation>
     </message>
     <message>
-        <source>Chain in</source>
-        <translation>Kette ein</translation>
-    </message>
-    <message>
-        <source>Chain out</source>
-        <translation>Kette aus</translation>
-    </message>
-    <message>
         <source>All chains out</source>
         <translation>Alle Ketten aus</translation>
     </message>
@@ -4554,6 +4546,20 @@
     <message>
         <source>Unmute %1</source>
         <translation>%1 nicht mehr stumm</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n chain(s) out</source>
+        <translation>
+            <numerusform>Kette umgangen</numerusform>
+            <numerusform>%n Ketten umgangen</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n chain(s) in</source>
+        <translation>
+            <numerusform>Kette an</numerusform>
+            <numerusform>%n Ketten an</numerusform>
+        </translation>
     </message>
 </context>
 <context>
