@@ -21,10 +21,18 @@ struct Found {
     std::function<void(Session&)> take;  ///< empty: there is nothing to take
 };
 
+std::function<const Measurement*(const Track&)> measured_in(const Opened& opened) {
+    return [&opened](const Track& t) {
+        const MaterialPtr m = opened.of(t);
+        return m ? &m->measurement : nullptr;
+    };
+}
+
 Result<Found> low_cut_of(const Opened& opened, const Track& track) {
     const auto spectrum = spectrum_of(*opened.of(track));
     if (!spectrum) return tl::unexpected(spectrum.error());
-    const auto advice = low_cut_advice(*spectrum, wants_lows(track, &opened.of(track)->measurement));
+    const auto advice = low_cut_advice(*spectrum, wants_lows(track, &opened.of(track)->measurement),
+                                       has_lows_carried(opened.session, track, measured_in(opened)));
     if (!advice) return Found{{{"hz", nullptr}}, "nothing below its body asks for a low cut", {}};
     return Found{{{"hz", advice->hz}, {"edge_hz", advice->edge_hz}, {"takes_db", advice->takes_db}},
                  fmt::format("low cut at {:.0f} Hz; it takes {:.1f} dB away", advice->hz, advice->takes_db),
@@ -101,7 +109,7 @@ Result<Found> room_for(const Opened& opened, const Track& track) {
     };
     const PlanPtr plan = opened.plan();
     const RoomProposal p =
-        make_room(*plan, track.id, excitation, {}, [&](TrackId id) { return opened.session.find(id) != nullptr; });
+        make_room(*plan, track.id, excitation, {}, may_make_room(opened.session, measured_in(opened)));
     if (fault) return tl::unexpected(*fault);
     Found found{{{"heard_before", p.before}, {"heard_after", p.after}, {"cuts", json::array()}}, "", {}};
     found.text = p.cuts.empty() ? fmt::format("{:.0f} % of it is heard, and no cut brings more", 100.0 * p.before)

@@ -94,14 +94,16 @@ void Advisor::low_cuts(const std::vector<TrackId>& rows) {
         TrackId id;
         QString name;
         MaterialPtr file;
-        bool low_wanted;
+        bool low_wanted, carried;
         Chain chain;
     };
+    const auto measured = [this](const Track& t) { return work_.materials.measured(t); };
     std::vector<Row> wanted;
     for (const TrackId id : rows)
         if (const Track* t = work_.document.track(id))
             if (const MaterialPtr m = work_.materials.of(*t))
-                wanted.push_back({id, QString::fromStdString(t->name), m, wants_lows(*t, &m->measurement), t->chain});
+                wanted.push_back({id, QString::fromStdString(t->name), m, wants_lows(*t, &m->measurement),
+                                  has_lows_carried(work_.document.session(), *t, measured), t->chain});
     start([wanted](Progress& progress) -> Result<Found> {
         Found found;
         found.name = Advisor::tr("Low cut as advised");
@@ -109,7 +111,7 @@ void Advisor::low_cuts(const std::vector<TrackId>& rows) {
         for (const Row& row : wanted) {
             const auto spectrum = spectrum_of(*row.file, &progress);
             if (!spectrum) return tl::unexpected(spectrum.error());
-            const auto advice = low_cut_advice(*spectrum, row.low_wanted);
+            const auto advice = low_cut_advice(*spectrum, row.low_wanted, row.carried);
             if (!advice) {
                 words << Advisor::tr("%1: nothing below its body asks for one").arg(row.name);
                 continue;
@@ -194,10 +196,11 @@ ExcitationOf all_excitations(ExcitationOf known, Progress& progress) {
 
 void Advisor::room(TrackId row) {
     const QString name = QString::fromStdString(work_.document.session().name_of(row));
-    start([row, name, plan = work_.player.plan(), known = work_.mix.known_excitations(),
+    const auto may_cut =
+        may_make_room(work_.document.session(), [this](const Track& t) { return work_.materials.measured(t); });
+    start([row, name, may_cut, plan = work_.player.plan(), known = work_.mix.known_excitations(),
            listening = work_.mix.listening(), session = work_.document.shared()](Progress& progress) -> Result<Found> {
-        const RoomProposal room = make_room(*plan, row, all_excitations(known, progress), listening,
-                                            [&](TrackId id) { return session->find(id) != nullptr; });
+        const RoomProposal room = make_room(*plan, row, all_excitations(known, progress), listening, may_cut);
         if (progress.cancelled()) return stopped();
         Found found;
         found.name = Advisor::tr("Make room for %1").arg(name);

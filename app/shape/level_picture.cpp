@@ -34,6 +34,19 @@ float deepest_reduction_db(const std::vector<float>& all, int n, int of) {
     return deepest;
 }
 
+ReductionOfColumn reduction_between(const std::vector<float>& all, double from_s, double to_s, int sample_rate) {
+    const double blocks_a_second = sample_rate / 256.0;
+    const auto place = [&](double s) {
+        return std::clamp<int64_t>(static_cast<int64_t>(std::floor(s * blocks_a_second)), 0, std::ssize(all));
+    };
+    const int64_t from = place(from_s), to = std::max(place(to_s), std::min(from + 1, std::ssize(all)));
+    if (from >= to) return {};
+    std::vector<float> some(all.begin() + from, all.begin() + to);
+    const auto middle = some.begin() + std::ssize(some) / 2;
+    std::nth_element(some.begin(), middle, some.end());
+    return {*std::min_element(some.begin(), middle + 1), *middle};
+}
+
 namespace {
 
 /// What stands as a blade among its levels; null for a processor that has none.
@@ -62,11 +75,10 @@ QString LevelPicture::spoken_value() const {
     const Processor* p = processor();
     const ParameterInfo* threshold = p ? threshold_of(*p) : nullptr;
     const auto row = shaped_row(work_, work_.view.shape.row());
-    const Chain* chain = work_.writing.chain_now(work_.view.shape.row());
-    if (!threshold || !row || !chain) return {};
+    if (!threshold || !row) return {};
     QString text = tr("threshold %1").arg(db_text(setting_of(*p, *threshold), threshold->unit));
     const auto signal = row->after ? signal_of(row->after) : nullptr;
-    if (const auto found = signal ? signal->reduction(static_cast<size_t>(p - chain->data())) : std::nullopt)
+    if (const auto found = signal ? signal->reduction(place()) : std::nullopt)
         text += tr(", most reduction %1, %2 while it works").arg(db_text(found->most_db), db_text(found->typical_db));
     return text;
 }
@@ -77,12 +89,18 @@ void LevelPicture::show_processor(uint64_t id) {
 }
 
 TimeRuler LevelPicture::time() const {
-    return {0.0, work_.view.time.song_s(), static_cast<double>(song_area().left()),
+    return {work_.view.time.from_s(), work_.view.time.to_s(), static_cast<double>(song_area().left()),
             static_cast<double>(song_area().right())};
 }
 
 const Processor* LevelPicture::processor() const {
     return find_processor(work_.writing.chain_now(work_.view.shape.row()), id_);
+}
+
+size_t LevelPicture::place() const {
+    const Chain& chain = *work_.document.session().chain_of(work_.view.shape.row());
+    return static_cast<size_t>(
+        std::find_if(chain.begin(), chain.end(), [this](const Processor& p) { return p.id == id_; }) - chain.begin());
 }
 
 void LevelPicture::paintEvent(QPaintEvent*) {
@@ -93,7 +111,7 @@ void LevelPicture::paintEvent(QPaintEvent*) {
     const Processor* p = processor();
     if (!row || !p) return;
     paint_levels(painter, *row, *p);
-    paint_song(painter, *row, static_cast<size_t>(p - row->chain->data()));
+    paint_song(painter, *row);
 }
 
 void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const Processor& p) const {
@@ -116,15 +134,22 @@ void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const P
     };
     painter.setRenderHint(QPainter::Antialiasing);
     const QColor ink = theme().track_ink(row.ink);
-    outline(row.before, row.trim_db, QPen(row.after ? theme().faint : ink, 1.0));
-    outline(row.after, 0.0, QPen(ink, 1.8));
+    // One that goes by a sidechain shows that: among its levels the threshold stands.
+    const auto source = p.key == 0 ? std::nullopt : shaped_row(work_, p.key);
+    if (source) {
+        outline(source->after ? source->after : source->before, source->after ? 0.0 : source->trim_db,
+                QPen(theme().track_ink(source->ink), 1.8));
+    } else {
+        outline(row.before, row.trim_db, QPen(row.after ? theme().faint : ink, 1.0));
+        outline(row.after, 0.0, QPen(ink, 1.8));
+    }
     painter.setRenderHint(QPainter::Antialiasing, false);
     painter.setPen(theme().faint);
     painter.drawText(
         QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft,
         p.key == 0
             ? tr("how often each level occurs")
-            : tr("how often; it listens to %1").arg(QString::fromStdString(work_.document.session().name_of(p.key))));
+            : tr("how often; sidechain: %1").arg(QString::fromStdString(work_.document.session().name_of(p.key))));
     if (const ParameterInfo* threshold = threshold_of(p)) {
         const double db = value_of(p, *threshold);
         const int x = static_cast<int>(std::lround(levels.place(db)));
@@ -138,18 +163,19 @@ void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const P
         painter.drawText(place, Qt::AlignCenter, figure);
     }
     // What comes in now.
-    const auto* bars = work_.player.meters().find(work_.view.shape.row());
+    const auto* bars = work_.player.meters().find(p.key == 0 ? work_.view.shape.row() : p.key);
     if (const double now = bars ? bars->after_trim.level_db : silence_db; now > -60.0)
         painter.fillRect(area.left(), area.bottom() - 3,
                          static_cast<int>(levels.place(std::min(now, 0.0))) - area.left(), 3, ink);
 }
 
-void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row, size_t place) const {
+void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row) const {
+    const size_t at = place();
     const QRect area = song_area();
     painter.setFont(lettering(11));
     static const std::vector<float> none;
-    const std::vector<float>& all = row.after ? signal_of(row.after)->reductions(place) : none;
-    const auto found = row.after ? signal_of(row.after)->reduction(place) : std::nullopt;
+    const std::vector<float>& all = row.after ? signal_of(row.after)->reductions(at) : none;
+    const auto found = row.after ? signal_of(row.after)->reduction(at) : std::nullopt;
     // In steps of 6 dB downwards, as many as it takes.
     const double deepest = 6.0 * std::max(1.0, std::ceil(found ? found->most_db / 6.0 : 1.0));
     const auto y_of = [&](double db) { return area.top() + static_cast<int>(-db / deepest * area.height()); };
@@ -160,15 +186,28 @@ void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row, size_t pl
         painter.drawText(QRect(area.left() - 48, y_of(db) - 8, 44, 16), Qt::AlignRight | Qt::AlignVCenter,
                          tr("%1 dB").arg(QString::number(db).replace('-', QChar(0x2212))));
     }
-    // The row may end before the song does.
-    const double row_s = row.after ? static_cast<double>(row.after->frames()) / row.after->rate() : 0.0;
-    const int columns = std::min(area.width(), static_cast<int>(time().place(row_s)) - area.left());
-    for (int x = 0; x < columns && !all.empty(); ++x)
-        painter.fillRect(area.left() + x, area.top(), 1,
-                         y_of(static_cast<double>(deepest_reduction_db(all, x, columns))) - area.top(), theme().above);
-    const int playhead = static_cast<int>(time().place(work_.player.position_s()));
+    // Two tones: the deepest of each column, and the usual, so that a solid block still tells how it works.
+    const TimeRuler shown = time();
+    QColor deepest_tone = theme().above;
+    deepest_tone.setAlphaF(0.4f);
+    const int rate = row.after ? row.after->rate() : work_.document.session().sample_rate;
+    for (int x = area.left(); x <= area.right() && !all.empty(); ++x) {
+        const auto [most, usual] = reduction_between(all, shown.time(x), shown.time(x + 1), rate);
+        painter.fillRect(x, area.top(), 1, y_of(static_cast<double>(most)) - area.top(), deepest_tone);
+        painter.fillRect(x, area.top(), 1, y_of(static_cast<double>(usual)) - area.top(), theme().above);
+    }
+    const double now_s = work_.player.position_s();
+    const int playhead = static_cast<int>(shown.place(now_s));
     if (playhead >= area.left() && playhead <= area.right())
         painter.fillRect(playhead, area.top(), 1, area.height(), theme().accent);
+    if (!all.empty()) {  // a needle at the scale, and its figure
+        const double now_db = static_cast<double>(reduction_between(all, now_s, now_s, rate).deepest);
+        const int y = y_of(now_db);
+        painter.fillRect(area.left() - 5, y - 1, 12, 3, theme().ink);
+        painter.setPen(theme().ink);
+        painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignHCenter,
+                         tr("now %1").arg(db_text(now_db)));
+    }
     painter.setPen(theme().ink);
     QString words = row.after ? tr("turns nothing down") : tr("being worked out");
     if (found)
@@ -178,9 +217,8 @@ void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row, size_t pl
                     .arg(found->typical_db, 0, 'f', 1);
     painter.drawText(QRect(area.left() - 30, 2, area.width() + 36, 20), Qt::AlignLeft | Qt::AlignVCenter, words);
     painter.setPen(theme().faint);
-    painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft, time_text(0.0));
-    painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignRight,
-                     time_text(work_.view.time.song_s()));
+    painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft, time_text(shown.from_s));
+    painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignRight, time_text(shown.to_s));
 }
 
 void LevelPicture::mousePressEvent(QMouseEvent* event) {

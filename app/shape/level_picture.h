@@ -13,10 +13,17 @@ namespace isotonus {
 QPainterPath shares_path(const LevelShares& shares, double gain_db, const Ruler& ruler, int bottom, int height);
 /// The deepest of a stretch of the song: part `n` of `of` of all blocks, dB, 0 or below.
 float deepest_reduction_db(const std::vector<float>& reductions, int n, int of);
+/// Of a stretch of blocks of 256 frames: the deepest reduction, and the usual one, which half of the blocks go beyond;
+/// dB, 0 or below.
+struct ReductionOfColumn {
+    float deepest = 0.0f, usual = 0.0f;
+};
+ReductionOfColumn reduction_between(const std::vector<float>& reductions, double from_s, double to_s, int sample_rate);
 
 /// The large picture of a processor that turns down by level: on the left how often each level occurs before and after
-/// it all, with its threshold as a blade that can be dragged, and the level that comes in now; on the right its
-/// reduction over the song, where a click goes.
+/// it all (or in its sidechain source), with its threshold as a blade that can be dragged, and the level that it goes
+/// by now; on the right its reduction over the stretch that the song map shows, and at the playhead; a click goes
+/// there.
 class LevelPicture : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
@@ -42,8 +49,9 @@ class LevelPicture : public QWidget, public SpokenControl {
     Ruler ruler() const { return Ruler::level(levels_area().left(), levels_area().right()); }
     TimeRuler time() const;
     const Processor* processor() const;
+    size_t place() const;  ///< of it in its chain
     void paint_levels(QPainter& painter, const ShapedRow& row, const Processor& p) const;
-    void paint_song(QPainter& painter, const ShapedRow& row, size_t place) const;
+    void paint_song(QPainter& painter, const ShapedRow& row) const;
 
     Workspace& work_;
     uint64_t id_ = 0;

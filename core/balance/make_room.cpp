@@ -1,6 +1,7 @@
 #include "core/balance/make_room.h"
 
 #include <cmath>
+#include <set>
 
 #include "core/balance/voices.h"
 #include "core/shape/equaliser.h"
@@ -125,6 +126,25 @@ std::vector<CoveredBand> covered_bands(const RenderPlan& plan, TrackId id, const
         found.push_back(band);
     }
     return found;
+}
+
+bool has_lows_carried(const Session& session, const Track& track,
+                      const std::function<const Measurement*(const Track&)>& measured) {
+    constexpr std::array melodic{Family::guitars, Family::keys, Family::strings, Family::voices};
+    if (wants_lows(track, measured(track))) return false;
+    if (std::find(melodic.begin(), melodic.end(), family_of(track, measured(track))) == melodic.end()) return false;
+    return std::any_of(session.tracks.begin(), session.tracks.end(),
+                       [&](const auto& t) { return t->id != track.id && !t->mute && wants_lows(*t, measured(*t)); });
+}
+
+std::function<bool(TrackId)> may_make_room(const Session& session,
+                                           const std::function<const Measurement*(const Track&)>& measured) {
+    const bool anchored =
+        std::any_of(session.tracks.begin(), session.tracks.end(), [](const auto& t) { return t->anchor; });
+    std::set<TrackId> may;
+    for (const auto& t : session.tracks)
+        if (anchored ? !t->anchor : !wants_lows(*t, measured(*t))) may.insert(t->id);
+    return [may = std::move(may)](TrackId id) { return may.contains(id); };
 }
 
 RoomProposal make_room(const RenderPlan& plan, TrackId id, const ExcitationOf& excitation, const Listening& listening,

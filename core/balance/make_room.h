@@ -19,7 +19,7 @@ struct RoomProposal {
 struct RoomWish {
     double deepest_db = 3.0;
     size_t most_a_row = 3, most = 8;
-    double least_gain = 0.004;  ///< of the share: cuts that bring less are left out
+    double least_gain = 0.02;  ///< of the share: cuts that bring less are left out
 };
 
 /// Cuts are chosen one after the other, each time the one that uncovers most of what is covered, and lie in rows that
@@ -28,6 +28,14 @@ struct RoomWish {
 /// nothing covers it.
 RoomProposal make_room(const RenderPlan& plan, TrackId id, const ExcitationOf& excitation, const Listening& listening,
                        const std::function<bool(TrackId)>& may_cut, const RoomWish& wish = {});
+
+/// It plays notes or sings, and another track that is not muted carries the low end below it.
+bool has_lows_carried(const Session& session, const Track& track,
+                      const std::function<const Measurement*(const Track&)>& measured);
+
+/// Which tracks may be cut to make room: not the anchors; while there are none, not those that carry the low end.
+std::function<bool(TrackId)> may_make_room(const Session& session,
+                                           const std::function<const Measurement*(const Track&)>& measured);
 
 /// A part of the spectrum in which others cover a row.
 struct CoveredBand {

@@ -55,7 +55,7 @@ double taken_by_low_cut_db(const LongTermSpectrum& s, double hz, double slope_db
     return before > 0.0 && after > 0.0 ? 10.0 * std::log10(before / after) : 0.0;
 }
 
-std::optional<LowCutAdvice> low_cut_advice(const LongTermSpectrum& s, bool low_wanted) {
+std::optional<LowCutAdvice> low_cut_advice(const LongTermSpectrum& s, bool low_wanted, bool carried) {
     constexpr double body_db = 30.0, least_hz = 25.0;
     const double body_from_hz = low_wanted ? 35.0 : 80.0, most_hz = low_wanted ? 35.0 : 200.0;
     // Thirds of an octave, so that single partials do not part a body.
@@ -76,6 +76,11 @@ std::optional<LowCutAdvice> low_cut_advice(const LongTermSpectrum& s, bool low_w
     const double least_edge_hz = low_wanted ? 0.0 : 45.0;
     advice.edge_hz = std::clamp(spectrum_hz(edge) * std::pow(10.0, -0.025), least_edge_hz, most_hz / 0.88);
     advice.hz = backed_off_hz(advice.edge_hz);
+    constexpr double carried_from_hz = 100.0, carried_to_hz = 200.0, may_take_db = 0.5;
+    if (carried && !low_wanted)
+        for (double hz = carried_from_hz; hz <= carried_to_hz; hz += 10.0)
+            if (hz > advice.hz && taken_by_low_cut_db(s, hz, 12.0) <= may_take_db) advice.hz = hz;
+    advice.edge_hz = std::max(advice.edge_hz, advice.hz / 0.88);
     if (advice.hz < least_hz) return std::nullopt;
     advice.takes_db = taken_by_low_cut_db(s, advice.hz, 12.0);
     return advice;

@@ -20,8 +20,9 @@ struct LowCutAdvice {
 /// The body of a track reaches down from its strongest band as far as every band on the way lies less than 30 dB below
 /// that band; what is under the edge is unwanted, however strong it is (rumble).  Kicks and basses (`low_wanted`) keep
 /// everything from 35 Hz on, other tracks everything from 200 Hz on and nothing below 45 Hz.  Nothing when less than
-/// 25 Hz is left to cut, or the track is silent.
-std::optional<LowCutAdvice> low_cut_advice(const LongTermSpectrum& spectrum, bool low_wanted);
+/// 25 Hz is left to cut, or the track is silent.  Where another track carries the low end (`carried`), the cut goes up
+/// to where it takes 0.5 dB of the track's power, from 100 to 200 Hz.
+std::optional<LowCutAdvice> low_cut_advice(const LongTermSpectrum& spectrum, bool low_wanted, bool carried = false);
 /// By how much a low cut lowers a track's power, dB, 0 or above; `slope_db` an octave (12 or 24).
 double taken_by_low_cut_db(const LongTermSpectrum& spectrum, double hz, double slope_db);
 /// After sweeping a low cut up until it is too much: back by 12 %.

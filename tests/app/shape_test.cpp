@@ -442,6 +442,54 @@ TEST_F(Shape, a_row_makes_way_by_its_level_or_at_its_hits_by_one_question) {
     EXPECT_FALSE(track(1).rides.any());
 }
 
+TEST_F(Shape, a_sidechain_shows_the_levels_of_its_source_and_reduction_follows_the_map_and_the_playhead) {
+    begin();
+    work().document.select_only(track(1).id);
+    answers.numbers = {{0, 0}, {1, 0}, {2, 9.0}, {4, 120.0}, {5, 250.0}};
+    take_entry("chainAdvice", "makeWay");
+    ASSERT_EQ(track(1).chain.at(0).key, track(0).id);
+    shaped();
+    find<QListWidget>("chainList")->setCurrentRow(0);
+    catch_up();
+    auto* picture = find<LevelPicture>("levelPicture");
+    ASSERT_TRUE(picture->isVisible());
+    const QRect levels(0, 26, picture->width() * 47 / 100 - 30, picture->height() - 60);
+    const auto drawn = [&] { return picture->grab(levels).toImage(); };
+    wait_for([&] { return work().spectra.levels(work().materials.of(track(0))) != nullptr; });
+    catch_up();
+    const QImage of_source = drawn();
+    // Its own level changes nothing in the picture, that of the source does.
+    work().document.edit_tracks("own", {track(1).id}, [](Track& t) { t.trim_db = -9.0; });
+    shaped();
+    EXPECT_EQ(drawn(), of_source);
+    work().document.edit_tracks("source", {track(0).id}, [](Track& t) { t.trim_db = -9.0; });
+    shaped();
+    EXPECT_NE(drawn(), of_source);
+    // The strip on the right: a stretch of the song, and the place that is heard.
+    const QImage whole = picture->grab().toImage();
+    work().view.time.show(1.0, 2.0);
+    catch_up();
+    EXPECT_NE(picture->grab().toImage(), whole);
+    const QImage before = picture->grab().toImage();
+    work().player.locate(1.52);
+    wait_for([&] { return std::fabs(work().player.position_s() - 1.52) < 1e-3; });
+    QTest::qWait(40);
+    EXPECT_NE(picture->grab().toImage(), before);
+}
+
+TEST(ReductionOfColumn, is_the_deepest_and_the_usual_of_its_blocks) {
+    std::vector<float> blocks(1000, 0.0f);  // of 256 frames at 25600 Hz: 10 ms each
+    for (size_t n = 100; n < 200; ++n) blocks[n] = -6.0f;
+    blocks[150] = -12.0f;
+    const auto of = [&](double from_s, double to_s) { return reduction_between(blocks, from_s, to_s, 25600); };
+    EXPECT_EQ(of(1.0, 2.0).deepest, -12.0f);
+    EXPECT_EQ(of(1.0, 2.0).usual, -6.0f);
+    EXPECT_EQ(of(0.0, 10.0).usual, 0.0f);
+    EXPECT_EQ(of(1.505, 1.505).deepest, -12.0f) << "a place is the block in which it is";
+    EXPECT_EQ(of(20.0, 21.0).deepest, 0.0f);
+    EXPECT_EQ(reduction_between({}, 0.0, 1.0, 48000).deepest, 0.0f);
+}
+
 TEST_F(Shape, what_room_brought_is_told_after_it_was_taken) {
     // Noise that lies over other noise, a little louder.
     for (const auto& file : fs::directory_iterator(folder / "audio")) fs::remove(file.path());

@@ -232,6 +232,44 @@ TEST(MakeRoom, raises_what_is_heard_as_it_was_predicted) {
     EXPECT_GE(proposals, 1);
 }
 
+TEST(Room, is_not_made_in_anchors_nor_in_what_carries_the_low_end) {
+    Session s = with_files({}, {"/a/Kick.wav", "/a/Bass.wav", "/a/Voice.wav", "/a/Chords.wav"});
+    const auto unmeasured = [](const Track&) -> const Measurement* { return nullptr; };
+    const auto names = [&] {
+        std::vector<std::string> may;
+        const auto allowed = may_make_room(s, unmeasured);
+        for (const auto& t : s.tracks)
+            if (allowed(t->id)) may.push_back(t->name);
+        return may;
+    };
+    EXPECT_THAT(names(), testing::ElementsAre("Voice", "Chords"));
+    s = with_track(s, s.tracks[2]->id, [](Track& t) { t.anchor = true; });
+    EXPECT_THAT(names(), testing::ElementsAre("Kick", "Bass", "Chords"));
+    EXPECT_EQ(RoomWish().least_gain, 0.02) << "what brings less than 2 % is not proposed";
+}
+
+TEST(LowCut, of_a_melody_goes_up_where_something_below_carries_the_low_end) {
+    Session s = with_files({}, {"/a/Bass.wav", "/a/Chords.wav"});
+    const auto unmeasured = [](const Track&) -> const Measurement* { return nullptr; };
+    EXPECT_TRUE(has_lows_carried(s, *s.tracks[1], unmeasured));
+    EXPECT_FALSE(has_lows_carried(s, *s.tracks[0], unmeasured));
+    s = with_track(s, s.tracks[0]->id, [](Track& t) { t.mute = true; });
+    EXPECT_FALSE(has_lows_carried(s, *s.tracks[1], unmeasured));
+    // A body from 260 Hz on, and a little below it.
+    LongTermSpectrum spectrum;
+    for (int b = 0; b < spectrum_bands; ++b)
+        spectrum.power[static_cast<size_t>(b)] = spectrum_hz(b) > 260.0 ? 1.0 : 0.003;
+    const auto alone = low_cut_advice(spectrum, false), carried = low_cut_advice(spectrum, false, true);
+    ASSERT_TRUE(alone && carried);
+    EXPECT_LT(alone->hz, 100.0);
+    EXPECT_GE(carried->hz, 100.0);
+    EXPECT_LE(carried->hz, 200.0);
+    EXPECT_LE(carried->takes_db, 0.5);
+    EXPECT_FALSE(low_cut_advice(spectrum, true, true) &&
+                 low_cut_advice(spectrum, true, true)->hz != low_cut_advice(spectrum, true)->hz)
+        << "a bass keeps its lows";
+}
+
 TEST(Bells, take_free_bands_of_the_first_equaliser_that_is_in) {
     Chain chain{processor("low_cut", {}, 1), processor("compressor", {}, 2)};
     for (int n = 0; n < 9; ++n) add_bell(chain, {500.0 + n, -2.0, 4.0});

@@ -5680,10 +5680,6 @@ Spitze %3, %4</translation>
         <translation>wie oft jeder Pegel vorkommt</translation>
     </message>
     <message>
-        <source>how often; it listens to %1</source>
-        <translation>wie oft; er hört auf %1</translation>
-    </message>
-    <message>
         <source>%1 dB</source>
         <translation>%1 dB</translation>
     </message>
@@ -5698,6 +5694,14 @@ Spitze %3, %4</translation>
     <message>
         <source>most %1 dB at %2, %3 dB while it works</source>
         <translation>höchstens %1 dB bei %2, %3 dB während er arbeitet</translation>
+    </message>
+    <message>
+        <source>how often; sidechain: %1</source>
+        <translation>wie oft; Sidechain: %1</translation>
+    </message>
+    <message>
+        <source>now %1</source>
+        <translation>jetzt %1</translation>
     </message>
 </context>
 <context>
