@@ -74,7 +74,13 @@ int show(const fs::path& file, bool as_json) {
     const auto session = read_session(file);
     if (!session) return complain(session.error());
     if (as_json) {
-        print(json::parse(session_to_json(*session, real_path(file).parent_path())));
+        json document = json::parse(session_to_json(*session, real_path(file).parent_path()));
+        for (size_t n = 0; n < session->tracks.size(); ++n) {
+            const Track& t = *session->tracks[n];
+            document["tracks"][n]["family"] = family_name(family_of(t));
+            document["tracks"][n]["kind_because"] = kind_because(t);
+        }
+        print(document);
         return done;
     }
     put("{} tracks at {} Hz, main fader {:.1f} dB\n", session->tracks.size(), session->sample_rate,
@@ -91,6 +97,7 @@ namespace {
 json staging_to_json(const Track& track, const Staging& s, const std::string& why) {
     return {{"name", track.name},
             {"kind", kind_name(s.kind)},
+            {"kind_because", kind_because(track)},
             {"target",
              {{"measure", measure_name(s.target.measure)},
               {"low_dbfs", s.target.low_dbfs},

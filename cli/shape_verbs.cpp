@@ -58,6 +58,9 @@ Result<void> assign(const Session& session, Processor& processor, const std::str
         return fail("", fmt::format("'{}' cannot be '{}': it is {}", key, text, range));
     }
     set_value(processor, *info, *value);
+    // A band whose values are set is on; `band3.in=off` after them leaves it off.
+    if (processor.type == "equaliser" && key.starts_with("band") && !key.ends_with(".in"))
+        processor.values[key.substr(0, key.find('.')) + ".in"] = 1.0;
     return {};
 }
 

@@ -43,7 +43,7 @@ QString BalanceLane::sentence() const {
     if (const Bus* bus = work_.document.session().find_bus(t.output))
         text += tr(", to %1").arg(QString::fromStdString(bus->name));
     if (const Level peak = song_peak_dbfs())
-        text += tr("; whole-song peak after the fader %1").arg(db_text(*peak, "dBFS"));
+        text += tr("; whole-song peak after the fader, before the pan %1").arg(db_text(*peak, "dBFS"));
     if (const auto* bars = work_.player.meters().find(id()); bars && std::isfinite(bars->after_fader.highest_db))
         text += tr("; highest heard %1").arg(db_text(bars->after_fader.highest_db, "dBFS"));
     if (const Audibility* a = audibility(); a && a->share)

@@ -81,6 +81,9 @@ void RowHead::refresh() {
     QString tip = QString::fromStdString(t->source.file.string());
     if (!t->source.right_file.empty()) tip += '\n' + QString::fromStdString(t->source.right_file.string());
     if (!t->note.empty()) tip += "\n\n" + QString::fromStdString(t->note);
+    if (const Measurement* m = work_.materials.measured(*t))
+        tip += '\n' + tr("%1: %2").arg(kind_of(*t, *m) == Kind::percussive ? tr("percussive") : tr("sustained"),
+                                       QString::fromStdString(kind_because(*t)));
     setToolTip(tip);
     update();
 }

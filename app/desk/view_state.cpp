@@ -79,6 +79,11 @@ void ViewState::choose_clip(TrackId id, size_t clip) {
     emit clip_chosen();
 }
 
+void ShapeView::touch_band(int n) {
+    band = n;
+    emit band_touched();
+}
+
 void BalanceView::show_ghosts(Ghosts ghosts) {
     if (ghosts == ghosts_) return;
     ghosts_ = std::move(ghosts);

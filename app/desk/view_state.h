@@ -83,6 +83,8 @@ class ShapeView : public QObject {
   public:
     explicit ShapeView(Document& document) : document_(document) {}
     size_t place = 0;  ///< of the processor in the chain
+    int band = 0;      ///< of its equaliser, whose fields are shown; 0 …
+    void touch_band(int n);
     /// A bus when one was chosen, else the focused track.
     TrackId row() const { return bus_.value_or(document_.focused()); }
     void show(std::optional<TrackId> bus);
@@ -92,6 +94,7 @@ class ShapeView : public QObject {
 
   signals:
     void row_changed();
+    void band_touched();
     void ghosts_changed();
 
   private:

@@ -2,6 +2,7 @@
 
 #include "app/desk/ride_menu.h"
 
+#include <fmt/format.h>
 #include <QCoreApplication>
 #include <QDoubleSpinBox>
 #include <QHBoxLayout>
@@ -23,6 +24,7 @@
 #include "core/session/routing.h"
 #include "core/shape/cuts.h"
 #include "core/shape/delay.h"
+#include "core/shape/equaliser.h"
 #include "core/shape/parameter_label.h"
 #include "core/shape/reverb.h"
 #include "core/shape/room_response.h"
@@ -84,6 +86,12 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
     connect(&work_.document, &Document::selection_changed, this, &ShapePanel::follow);
     connect(&work_.view.shape, &ShapeView::row_changed, this, &ShapePanel::follow);
     connect(&work_.player, &Player::moved, this, &ShapePanel::playhead_moved);
+    connect(&work_.view.shape, &ShapeView::band_touched, this, [this] {
+        // The fields of a band are those of the equaliser in the picture.
+        for (size_t n = 0; n < shown_.size(); ++n)
+            if (shown_[n].type == "equaliser" && place() != n) return list_->setCurrentRow(static_cast<int>(n));
+        fill_form();
+    });
     follow();
 }
 
@@ -517,6 +525,7 @@ void ShapePanel::fill_form() {
     if (chosen) {
         form_of += QString(" %1 %2 ").arg(chosen->id).arg(QString::fromStdString(chosen->type));
         form_of += to_qt(chosen->impulse);
+        if (chosen->type == "equaliser") form_of += QString(" band %1").arg(work_.view.shape.band);
         const ProcessorType* type = processor_type(chosen->type);
         if (type && type->keyed) {
             for (const auto& t : session.tracks) form_of += '\n' + QString::fromStdString(t->name);
@@ -578,6 +587,15 @@ void ShapePanel::fill_form() {
     }
     if (type == &reverb_type()) add_room(p);
     if (type->keyed) add_key(p);
+    if (p.type == "equaliser") {
+        // The band that is touched, below what the whole of it has.
+        for (const ParameterInfo& info : common_parameters().subspan(1)) add_parameter(p, info);
+        add_band_choice();
+        const std::string band = fmt::format("band{}.", work_.view.shape.band + 1);
+        for (const ParameterInfo& info : type->parameters)
+            if (std::string_view(info.id).starts_with(band)) add_parameter(p, info);
+        return show_values();
+    }
     for (const ParameterInfo& info : type->parameters) add_parameter(p, info);
     for (const ParameterInfo& info : common_parameters().subspan(1)) add_parameter(p, info);
     show_values();
@@ -625,6 +643,26 @@ void ShapePanel::add_room(const Processor& reverb) {
         layout->addWidget(own);
     }
     static_cast<QFormLayout*>(scroll_->widget()->layout())->addRow(tr("room"), row);
+}
+
+void ShapePanel::add_band_choice() {
+    auto* box = new QComboBox;
+    box->setObjectName("band");
+    for (int n = 0; n < equaliser_bands; ++n) box->addItem(QString());
+    fields_.push_back([box](const Processor& p) {
+        const auto value = [&p](int band, const char* what) {
+            return value_of(p, *parameter_of(p, fmt::format("band{}.{}", band + 1, what)));
+        };
+        for (int n = 0; n < equaliser_bands; ++n)
+            box->setItemText(
+                n,
+                value(n, "in") < 0.5
+                    ? tr("%1, off").arg(n + 1)
+                    : tr("%1, %2 at %3").arg(n + 1).arg(db_text(value(n, "db"), "dB", true), hz_text(value(n, "hz"))));
+    });
+    box->setCurrentIndex(work_.view.shape.band);
+    connect(box, &QComboBox::activated, this, [this](int n) { work_.view.shape.touch_band(n); });
+    static_cast<QFormLayout*>(scroll_->widget()->layout())->addRow(tr("band"), box);
 }
 
 void ShapePanel::add_key(const Processor& processor) {

@@ -35,6 +35,7 @@ class ShapePanel : public QWidget {
     void show_values();
     void playhead_moved();
     void add_parameter(const Processor& processor, const ParameterInfo& info);
+    void add_band_choice();
     void add_key(const Processor& processor);
     void add_room(const Processor& reverb);
     /// Why a processor of the row does nothing; empty: it does what it should.

@@ -1,6 +1,7 @@
 #include "app/shape/shape_picture.h"
 
 #include <QContextMenuEvent>
+#include <QMenu>
 
 #include "app/desk/ride_menu.h"
 
@@ -215,7 +216,14 @@ void ShapePicture::mousePressEvent(QMouseEvent* event) {
     gesture_ = work_.document.new_gesture();
     band_ = band_at(event->pos());
     sweeping_ = false;
-    if (band_ >= 0 || !(event->modifiers() & Qt::AltModifier) || !chain()) return;
+    if (const Processor* eq = band_ >= 0 ? equaliser() : nullptr) {
+        held_hz_ = band_value(*eq, band_, "hz"), held_db_ = band_value(*eq, band_, "db");
+        held_ = {ruler().place(held_hz_), y_of(held_db_)};
+        last_ = event->position();
+        work_.view.shape.touch_band(band_);
+        return;
+    }
+    if (!(event->modifiers() & Qt::AltModifier) || !chain()) return;
     // A sweep: as long as the button is held a narrow boost finds trouble, and becomes a cut when it is let go.
     const double hz = std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz);
     work_.edits.set_chains(
@@ -233,13 +241,26 @@ void ShapePicture::mouseMoveEvent(QMouseEvent* event) {
     pointer_ = event->pos();
     update();
     if (band_ < 0 || !(event->buttons() & Qt::LeftButton)) return;
-    const double hz = std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz);
-    set_band(band_, hz, sweeping_ ? sweep_boost_db : std::clamp(db_of(event->pos().y()), -24.0, 24.0));
+    if (sweeping_)
+        return set_band(band_, std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz), sweep_boost_db);
+    // Relative, so that nothing jumps to the pointer; a tenth of it with Shift.  Ctrl holds the frequency, Alt the
+    // gain.
+    const Qt::KeyboardModifiers keys = event->modifiers();
+    held_ += (event->position() - last_) * (keys & Qt::ShiftModifier ? 0.1 : 1.0);
+    last_ = event->position();
+    const double hz = keys & Qt::ControlModifier ? held_hz_ : ruler().hz(held_.x());
+    const double db = keys & Qt::AltModifier ? held_db_ : db_of(held_.y());
+    set_band(band_, std::clamp(hz, lowest_hz, highest_hz), std::clamp(db, -24.0, 24.0));
 }
 
 void ShapePicture::mouseReleaseEvent(QMouseEvent* event) {
-    if (sweeping_ && band_ >= 0)
-        set_band(band_, std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz), sweep_cut_db);
+    if (sweeping_ && band_ >= 0) {
+        // A cut stays where it was let go, and nothing when Alt was let go first.
+        if (event->modifiers() & Qt::AltModifier)
+            set_band(band_, std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz), sweep_cut_db);
+        else
+            work_.document.undo();
+    }
     band_ = -1;
     sweeping_ = false;
     for (const Parameter p : std::exchange(written_, {})) work_.writing.release(work_.view.shape.row(), p);
@@ -252,7 +273,18 @@ void ShapePicture::contextMenuEvent(QContextMenuEvent* event) {
     const std::string name = "band" + std::to_string(band + 1);
     std::vector<Parameter> parameters;
     for (const char* what : {".hz", ".db", ".q"}) parameters.emplace_back(*parameter_of(*eq, name + what), eq->id);
-    open_ride_menu(work_, work_.view.shape.row(), parameters, event->globalPos());
+    QMenu menu;
+    menu.setObjectName("bandMenu");
+    add_ride_entries(menu, work_, work_.view.shape.row(), parameters);
+    QAction* remove = menu.addAction(tr("Remove band %1").arg(band + 1));
+    remove->setObjectName("removeBand");
+    connect(remove, &QAction::triggered, this, [this, id = eq->id, name, band] {
+        work_.edits.set_chains({work_.view.shape.row()}, tr("Remove band %1").arg(band + 1), [&](Chain& chain) {
+            for (Processor& p : chain)
+                if (p.id == id) p.values[name + ".in"] = 0.0;
+        });
+    });
+    menu.exec(event->globalPos());
 }
 
 void ShapePicture::wheelEvent(QWheelEvent* event) {
@@ -266,26 +298,28 @@ void ShapePicture::wheelEvent(QWheelEvent* event) {
 }
 
 void ShapePicture::mouseDoubleClickEvent(QMouseEvent* event) {
-    // On a band: away with it.  Elsewhere: a new one there.
-    const int band = band_at(event->pos());
+    // A band that is there is left alone: its menu removes it.
+    if (band_at(event->pos()) >= 0) return;
     const double hz = std::clamp(ruler().hz(event->pos().x()), lowest_hz, highest_hz);
     const double db = std::clamp(db_of(event->pos().y()), -24.0, 24.0);
-    work_.edits.set_chains({work_.view.shape.row()},
-                           band >= 0 ? tr("Band %1 away").arg(band + 1) : tr("New band at %1").arg(hz_text(hz)),
-                           [&](Chain& chain) {
-                               if (!first_of(chain, "equaliser"))
-                                   chain.push_back(new_processor(*processor_type("equaliser"), chain));
-                               for (Processor& p : chain) {
-                                   if (p.type != "equaliser") continue;
-                                   int at = band;
-                                   for (int b = 0; b < 8 && at < 0; ++b)
-                                       if (band_value(p, b, "in") < 0.5) at = b;
-                                   if (at < 0) return;
-                                   const std::string name = "band" + std::to_string(at + 1);
-                                   p.values[name + ".in"] = band >= 0 ? 0.0 : 1.0;
-                                   if (band < 0) p.values[name + ".hz"] = hz, p.values[name + ".db"] = db;
-                               }
-                           });
+    // A cut begins narrow and a boost wide: common practice, no source.
+    constexpr double cut_q = 3.0, boost_q = 0.7;
+    int made = -1;
+    work_.edits.set_chains({work_.view.shape.row()}, tr("New band at %1").arg(hz_text(hz)), [&](Chain& chain) {
+        if (!first_of(chain, "equaliser")) chain.push_back(new_processor(*processor_type("equaliser"), chain));
+        for (Processor& p : chain) {
+            if (p.type != "equaliser") continue;
+            for (int b = 0; b < equaliser_bands && made < 0; ++b)
+                if (band_value(p, b, "in") < 0.5) made = b;
+            if (made < 0) return;
+            const std::string name = "band" + std::to_string(made + 1);
+            p.values[name + ".in"] = 1.0;
+            p.values[name + ".hz"] = hz, p.values[name + ".db"] = db;
+            p.values[name + ".q"] = db < 0.0 ? cut_q : boost_q;
+            return;
+        }
+    });
+    if (made >= 0) work_.view.shape.touch_band(made);
 }
 
 void ShapePicture::leaveEvent(QEvent*) {

@@ -57,6 +57,8 @@ class ShapePicture : public QWidget, public SpokenControl {
     LiveSpectrum live_;
     int band_ = -1;  ///< that is dragged; 0 … 7
     bool sweeping_ = false;
+    double held_hz_ = 0.0, held_db_ = 0.0;  ///< of the dragged band when it was taken
+    QPointF held_, last_;                   ///< where the drag has it, where the pointer was
     std::vector<CoveredBand> cover_;
     std::vector<Parameter> written_;  ///< by the drag, while the row writes
     uint64_t gesture_ = 0;

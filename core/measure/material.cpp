@@ -158,7 +158,7 @@ class Stamped {
     }
     /// A name for what is found in them.
     std::string key(const std::string& purpose) const {
-        std::string text = "measurement 5 " + purpose;
+        std::string text = "measurement 6 " + purpose;
         for (const Media* m : media_) text += '\n' + cache_key(m->original, m->stamp, "");
         return Hash::name_of(text);
     }

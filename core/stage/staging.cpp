@@ -3,12 +3,19 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/measure/family.h"
 #include "core/session/clips.h"
 #include "core/words.h"
 
 namespace isotonus {
 
 Kind kind_of(const Track& track, const Measurement& measured) { return track.kind.value_or(measured.kind); }
+
+std::string kind_because(const Track& track) {
+    if (track.kind) return said("set by hand");
+    const std::string word = word_of_kind(track.source.file.stem().string());
+    return word.empty() ? said("by its sound") : say("named {}", word);
+}
 
 Target target_of(const TargetSheet& sheet, const Track& track, const Measurement& measured) {
     if (track.target) return *track.target;

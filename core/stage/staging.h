@@ -28,6 +28,8 @@ struct Staging {
 
 /// The kind that counts: the user's word, else what was measured.
 Kind kind_of(const Track& track, const Measurement& measured);
+/// Why it counts, in a few words: "set by hand", "named snare", "by its sound".
+std::string kind_because(const Track& track);
 
 /// The target that counts: the track's own, else the sheet's.
 Target target_of(const TargetSheet& sheet, const Track& track, const Measurement& measured);

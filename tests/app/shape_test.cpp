@@ -1,5 +1,6 @@
 // Shape with the real window: low cuts typed and dragged, processors added, taken out and in, bands of the equaliser.
 #include <QDoubleSpinBox>
+#include <QFormLayout>
 #include <QLabel>
 #include <QListWidget>
 #include <QScrollBar>
@@ -115,7 +116,51 @@ TEST_F(Shape, bands_are_made_moved_and_taken_away_in_the_picture) {
     key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(track(2).chain[0].values.at("band1.hz"), hz);
     QTest::mouseDClick(picture, Qt::LeftButton, Qt::NoModifier, at);
-    EXPECT_EQ(track(2).chain[0].values.at("band1.in"), 0.0);
+    EXPECT_EQ(track(2).chain[0].values.at("band1.in"), 1.0) << "a double click never removes";
+    EXPECT_EQ(track(2).chain[0].values.at("band1.q"), 0.7) << "a boost begins wide";
+    // The form has the band that is touched, mix and output before it.
+    auto* form = qobject_cast<QFormLayout*>(find<QScrollArea>("shapeForm")->widget()->layout());
+    const auto row_of = [&](const char* name) {
+        int row = -1;
+        form->getWidgetPosition(find<QWidget>(name), &row, nullptr);
+        return row;
+    };
+    EXPECT_LT(row_of("mix"), 3);
+    EXPECT_LT(row_of("output_db"), 3);
+    EXPECT_GT(row_of("band1.hz"), row_of("band"));
+    EXPECT_LE(form->rowCount(), 12);
+    EXPECT_FALSE(window->findChild<QWidget*>("band2.hz"));
+    // Shift is fine, Ctrl holds the frequency, Alt the gain.
+    const auto band = [&](const char* what) { return track(2).chain[0].values.at(std::string("band1.") + what); };
+    const double before_hz = band("hz"), before_db = band("db");
+    drag(picture, at, at + QPoint(30, 30), Qt::ControlModifier);
+    EXPECT_EQ(band("hz"), before_hz);
+    EXPECT_LT(band("db"), before_db - 1.0);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    drag(picture, at, at + QPoint(30, 30), Qt::AltModifier);
+    EXPECT_GT(band("hz"), before_hz * 1.1);
+    EXPECT_EQ(band("db"), before_db);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    drag(picture, at, at + QPoint(30, 30), Qt::ShiftModifier);
+    EXPECT_GT(band("hz"), before_hz);
+    EXPECT_LT(band("hz"), before_hz * 1.1);
+    // A cut begins narrow, and its fields come up; the menu removes it.
+    const QPoint below(picture->width() / 4, picture->height() * 3 / 4);
+    QTest::mouseDClick(picture, Qt::LeftButton, Qt::NoModifier, below);
+    EXPECT_EQ(track(2).chain[0].values.at("band2.q"), 3.0);
+    catch_up();
+    EXPECT_TRUE(window->findChild<QWidget*>("band2.hz"));
+    in_opened<QMenu>(
+        [&] {
+            QContextMenuEvent event(QContextMenuEvent::Mouse, below, picture->mapToGlobal(below));
+            QApplication::sendEvent(picture, &event);
+        },
+        [&](QMenu& menu) {
+            for (QAction* a : menu.actions())
+                if (a->objectName() == "removeBand") a->trigger();
+            menu.close();
+        });
+    EXPECT_EQ(track(2).chain[0].values.at("band2.in"), 0.0);
 }
 
 TEST_F(Shape, a_word_of_the_chain_takes_its_processor_out_and_order_is_changed) {
@@ -324,6 +369,11 @@ TEST_F(Shape, a_sweep_boosts_while_it_is_held_and_cuts_when_let_go) {
     EXPECT_LT(track(2).chain[0].values.at("band1.db"), 0.0);
     key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_TRUE(track(2).chain.empty());  // one step
+    // Alt let go first: it was a look, and nothing stays.
+    QTest::mousePress(picture, Qt::LeftButton, Qt::AltModifier, at);
+    ASSERT_EQ(track(2).chain.size(), 1u);
+    QTest::mouseRelease(picture, Qt::LeftButton, Qt::NoModifier, at);
+    EXPECT_TRUE(track(2).chain.empty());
 }
 
 TEST_F(Shape, times_are_typed_as_note_values) {

@@ -5,6 +5,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/session/history.h"
+#include "core/stage/staging.h"
 #include "tests/support/faults.h"
 #include "tests/support/sounds.h"
 
@@ -273,6 +274,58 @@ TEST(Rows, move_in_their_order_as_far_as_there_is_room) {
     EXPECT_EQ(order(with_tracks_moved(s, {2, 3}, 5)), "adbc");
     EXPECT_EQ(order(with_tracks_moved(s, {1, 2}, 1)), "cabd");
     EXPECT_EQ(order(with_tracks_moved(s, {}, 1)), "abcd");
+}
+
+TEST(Family, is_guessed_from_names_as_beat_makers_write_them) {
+    // Joined, numbered, abbreviated, plural, with takes and sides around them; common practice, no source.
+    struct Named {
+        const char* name;
+        Family family;
+        KindHint kind;
+    };
+    using enum KindHint;
+    for (const auto& [name, family, kind] :
+         std::initializer_list<Named>{{"bass drum", Family::drums, certainly_percussive},
+                                      {"BD_01", Family::drums, certainly_percussive},
+                                      {"kik", Family::drums, certainly_percussive},
+                                      {"KickIn", Family::drums, certainly_percussive},
+                                      {"SnareTop-2", Family::drums, certainly_percussive},
+                                      {"snaretop", Family::drums, certainly_percussive},
+                                      {"HHopen", Family::drums, certainly_percussive},
+                                      {"OH L", Family::drums, certainly_percussive},
+                                      {"snaps", Family::percussion, certainly_percussive},
+                                      {"tamb", Family::percussion, percussive},
+                                      {"808s", Family::bass, sustained},
+                                      {"bass synth", Family::bass, sustained},
+                                      {"DIbass", Family::bass, sustained},
+                                      {"BGV 3", Family::voices, sustained},
+                                      {"LeadVox_dbl_R", Family::voices, sustained},
+                                      {"Gtr dbl L", Family::guitars, sustained},
+                                      {"acoustic", Family::guitars, sustained},
+                                      {"PNO_take2", Family::keys, none},
+                                      {"Vinyl crackle", Family::effects, none},
+                                      {"FX 1", Family::effects, none},
+                                      {"room", Family::drums, none},
+                                      {"horns", Family::other, sustained},
+                                      {"flute", Family::other, sustained},
+                                      {"whistle", Family::other, sustained},
+                                      {"brass stab", Family::other, sustained},
+                                      {"take 12", Family::other, none},
+                                      {"2030-01-02 bounce", Family::other, none}}) {
+        EXPECT_EQ(guess_family(name), family) << name;
+        EXPECT_EQ(kind_hint(name), kind) << name;
+    }
+    EXPECT_GE(known_names(), 250u);
+    EXPECT_TRUE(has_word("BD 1", "kick") && has_word("Lead Vox", "vox") && !has_word("Kicked", "kick"));
+    Track hat;
+    hat.source.file = "/audio/Hats 2.wav";
+    EXPECT_EQ(kind_because(hat), "named hats");
+    hat.source.file = "/audio/take 2.wav";
+    EXPECT_EQ(kind_because(hat), "by its sound");
+    hat.kind = Kind::sustained;
+    EXPECT_EQ(kind_because(hat), "set by hand");
+    // A name of any length and of any bytes is read at once.
+    EXPECT_EQ(guess_family(std::string(100000, 'i') + std::string(50000, 'n')), Family::other);
 }
 
 TEST(Family, is_guessed_from_the_words_of_a_name) {

@@ -2771,6 +2771,18 @@
         <source>the disk is full: there is no room for what a plug-in makes</source>
         <translation>die Platte ist voll: für den Klang eines Plug-ins ist kein Platz</translation>
     </message>
+    <message>
+        <source>set by hand</source>
+        <translation>von Hand gesetzt</translation>
+    </message>
+    <message>
+        <source>by its sound</source>
+        <translation>nach dem Klang</translation>
+    </message>
+    <message>
+        <source>named {}</source>
+        <translation>Name „{}“</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Advisor</name>
@@ -2912,10 +2924,6 @@
         <translation>, nach %1</translation>
     </message>
     <message>
-        <source>; whole-song peak after the fader %1</source>
-        <translation>; Spitze des ganzen Songs nach dem Fader %1</translation>
-    </message>
-    <message>
         <source>; highest heard %1</source>
         <translation>; höchste gehörte %1</translation>
     </message>
@@ -2970,6 +2978,10 @@
     <message>
         <source> (its ride adds %1 here)</source>
         <translation> (die Fahrt gibt hier %1 dazu)</translation>
+    </message>
+    <message>
+        <source>; whole-song peak after the fader, before the pan %1</source>
+        <translation>; Spitze des ganzen Songs nach dem Fader, vor dem Panorama %1</translation>
     </message>
 </context>
 <context>
@@ -4550,14 +4562,14 @@
     <message numerus="yes">
         <source>%n chain(s) out</source>
         <translation>
-            <numerusform>Kette umgangen</numerusform>
+            <numerusform>%n Kette umgangen</numerusform>
             <numerusform>%n Ketten umgangen</numerusform>
         </translation>
     </message>
     <message numerus="yes">
         <source>%n chain(s) in</source>
         <translation>
-            <numerusform>Kette an</numerusform>
+            <numerusform>%n Kette an</numerusform>
             <numerusform>%n Ketten an</numerusform>
         </translation>
     </message>
@@ -8216,6 +8228,10 @@ Spitze %3, %4</translation>
         <source>its mute is ridden</source>
         <translation>Stummschaltung automatisiert</translation>
     </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::SendForm</name>
@@ -8820,6 +8836,18 @@ Spitze %3, %4</translation>
         <source>What the whole song says about this row; nothing changes unasked. (F4)</source>
         <translation>Was der ganze Song über diese Zeile sagt; nichts ändert sich ungefragt. (F4)</translation>
     </message>
+    <message>
+        <source>%1, off</source>
+        <translation>%1, aus</translation>
+    </message>
+    <message>
+        <source>%1, %2 at %3</source>
+        <translation>%1, %2 bei %3</translation>
+    </message>
+    <message>
+        <source>band</source>
+        <translation>Band</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::ShapePicture</name>
@@ -8860,16 +8888,16 @@ Spitze %3, %4</translation>
         <translation>Schwenk bei %1</translation>
     </message>
     <message>
-        <source>Band %1 away</source>
-        <translation>Band %1 weg</translation>
-    </message>
-    <message>
         <source>New band at %1</source>
         <translation>Neues Band bei %1</translation>
     </message>
     <message>
         <source>  covered %1 % of the time, most by %2</source>
         <translation>  zu %1 % der Zeit verdeckt, am meisten von %2</translation>
+    </message>
+    <message>
+        <source>Remove band %1</source>
+        <translation>Band %1 entfernen</translation>
     </message>
 </context>
 <context>
