@@ -522,6 +522,16 @@ void ShapePanel::fill_form() {
     const Send* send = chosen_send();
     const Session& session = work_.document.session();
     if (send) form_of += QString(" send %1").arg(send->id);
+    if (chosen && chosen->type == "equaliser" && equaliser_ != std::pair(row_, chosen->id)) {
+        // Another one: its first band that is on.
+        equaliser_ = {row_, chosen->id};
+        const auto is_on = [chosen](int n) {
+            return value_of(*chosen, *parameter_of(*chosen, fmt::format("band{}.in", n + 1))) >= 0.5;
+        };
+        int& band = work_.view.shape.band;
+        for (int n = 0; n < equaliser_bands && !is_on(band); ++n)
+            if (is_on(n)) band = n;
+    }
     if (chosen) {
         form_of += QString(" %1 %2 ").arg(chosen->id).arg(QString::fromStdString(chosen->type));
         form_of += to_qt(chosen->impulse);
@@ -690,9 +700,24 @@ void ShapePanel::add_key(const Processor& processor) {
     static_cast<QFormLayout*>(scroll_->widget()->layout())->addRow(tr("listens to"), box);
 }
 
+namespace {
+
+/// Of a band of the equaliser without its number, which stands above.
+QString name_in_form(const ParameterInfo& info) {
+    const std::string_view id = info.id;
+    if (!id.starts_with("band")) return QString::fromStdString(label_of(info));
+    const std::string_view what = id.substr(id.find('.') + 1);
+    if (what == "hz") return QString::fromStdString(said("frequency"));
+    if (what == "db") return QString::fromStdString(said("gain"));
+    if (what == "q") return QString("Q");
+    return QString::fromStdString(said(std::string(what).c_str()));
+}
+
+}  // namespace
+
 void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& info) {
     auto* layout = static_cast<QFormLayout*>(scroll_->widget()->layout());
-    const QString name = QString::fromStdString(label_of(info));
+    const QString name = name_in_form(info);
     const auto set = [this, id = processor.id, &info](double value) {
         work_.edits.turn(row_, Parameter(info, id), value, 0);
     };
