@@ -1,4 +1,7 @@
 #include "cli/verbs.h"
+
+#include <cmath>
+
 #include "core/foreign/plugins.h"
 #include "core/measure/measurement_json.h"
 #include "core/session/channel.h"
@@ -122,9 +125,13 @@ void put_chain(const Session& session, const Chain& chain, const Signal* signal,
                 found->typical_db);
         put("\n");
     }
-    if (before && after)
-        put("before {}, after {}\n", in_words(before->measurement.integrated_lufs, "LUFS"),
-            in_words(after->measurement.integrated_lufs, "LUFS"));
+    if (before && after) {
+        // The trim is before the chain, and not its doing.
+        const double trim_db = signal ? db_from_gain(std::fabs(signal->recipe().source.gain)) : 0.0;
+        Level lufs = before->measurement.integrated_lufs;
+        if (lufs) *lufs += trim_db;
+        put("before {}, after {}\n", in_words(lufs, "LUFS"), in_words(after->measurement.integrated_lufs, "LUFS"));
+    }
 }
 
 void print_chain(const Session& session, TrackId row, const Chain& chain, const Signal* signal,

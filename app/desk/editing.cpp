@@ -186,7 +186,7 @@ void Editing::set_own_value(TrackId row, Parameter parameter, double value, uint
     if (parameter.processor() != 0) {
         const QString words = QString::fromStdString(value_text(parameter.info(), value));
         set_chains(
-            {row}, tr("%1 %2").arg(QString(parameter.info().id).replace('_', ' '), words),
+            {row}, tr("%1 %2").arg(parameter_word(parameter), words),
             [&](Chain& chain) {
                 for (Processor& p : chain)
                     if (p.id == parameter.processor()) set_value(p, parameter.info(), value);
@@ -206,7 +206,7 @@ void Editing::set_own_value(TrackId row, Parameter parameter, double value, uint
             gesture);
         return;
     }
-    const QString name = tr("%1 of %2").arg(info_of(parameter).id, QString::fromStdString(s.name_of(row)));
+    const QString name = tr("%1 of %2").arg(parameter_word(parameter), QString::fromStdString(s.name_of(row)));
     if (channel_of(s, row).output) work_.document.edit(name, with_channel(s, row, set), gesture);
 }
 

@@ -1,5 +1,7 @@
 #include "app/desk/fader_link.h"
 
+#include "app/desk/ride_menu.h"
+
 #include <QThread>
 #include <cmath>
 
@@ -63,9 +65,9 @@ std::shared_ptr<MidiPort> FaderLink::plug_box() {
 
 void FaderLink::learn(Target target) {
     learning_ = target;
-    emit work_.view.hint(
-        tr("Move a fader: it will move %1 of %2.")
-            .arg(info_of(target.parameter).id, QString::fromStdString(work_.document.session().name_of(target.row))));
+    emit work_.view.hint(tr("Move a fader: it will move %1 of %2.")
+                             .arg(parameter_word(target.parameter),
+                                  QString::fromStdString(work_.document.session().name_of(target.row))));
     emit changed();
 }
 
@@ -147,7 +149,7 @@ void FaderLink::moved(const FaderMove& move) {
     if (learning_) {
         learned_[address] = *learning_;
         emit message(tr("This fader moves %1 of %2 now.")
-                         .arg(info_of(learning_->parameter).id,
+                         .arg(parameter_word(learning_->parameter),
                               QString::fromStdString(work_.document.session().name_of(learning_->row))));
         learning_.reset();
         emit changed();

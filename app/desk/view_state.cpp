@@ -1,5 +1,7 @@
 #include "app/desk/view_state.h"
 
+#include "app/desk/ride_menu.h"
+
 #include <algorithm>
 
 namespace isotonus {
@@ -133,8 +135,8 @@ void RideView::touch(TrackId row, Parameter parameter) {
     const Send* send = find_send(document_.session(), row, parameter.send());
     const QString what =
         send ? tr("%1 of the send to %2")
-                   .arg(parameter.info().id, QString::fromStdString(document_.session().name_of(send->to)))
-             : QString(parameter.info().id);
+                   .arg(parameter_word(parameter), QString::fromStdString(document_.session().name_of(send->to)))
+             : parameter_word(parameter);
     emit hint(tr("%1 of %2: its ride is shown.").arg(what, QString::fromStdString(document_.session().name_of(row))));
 }
 

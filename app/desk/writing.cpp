@@ -1,5 +1,6 @@
 #include "app/desk/writing.h"
 
+#include "app/desk/ride_menu.h"
 #include "core/session/channel.h"
 
 namespace isotonus {
@@ -174,8 +175,8 @@ void Writing::finish(double time_s) {
         delete pass.let_go;
         if (!pass.writer->any()) continue;
         next = with_ride(next, control.first, control.second, pass.writer->finished(time_s));
-        name =
-            tr("Write %1 of %2").arg(info_of(control.second).id, QString::fromStdString(next.name_of(control.first)));
+        name = tr("Write %1 of %2")
+                   .arg(parameter_word(control.second), QString::fromStdString(next.name_of(control.first)));
         ++written;
     }
     player_.hear_instead(nullptr);

@@ -6,6 +6,7 @@
 #include <QPainter>
 #include <QToolButton>
 
+#include "app/desk/ride_menu.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
 
@@ -141,7 +142,7 @@ void FaderBoxWindow::refresh() {
         QString name = tr("–");
         if (target) {
             name = QString::fromStdString(work_.document.session().name_of(target->row));
-            if (target->parameter != Parameter::level) name += ' ' + QString(info_of(target->parameter).id);
+            if (target->parameter != Parameter::level) name += ' ' + parameter_word(target->parameter);
         }
         QLabel* label = names_[static_cast<size_t>(n)];
         label->setText(QFontMetrics(label->font()).elidedText(name, Qt::ElideRight, 64));

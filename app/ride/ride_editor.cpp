@@ -36,7 +36,10 @@ RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
     connect(in_, &QToolButton::clicked, this, [this](bool on) { work_.edits.set_ride_out(row_, parameter_, !on); });
     connect(&work_.document, &Document::session_changed, this, &RideEditor::place_switch);
     connect(&work_.materials, &Materials::changed, this, [this] { update(); });
-    connect(&work_.view.time, &TimeView::changed, this, [this] { update(); });
+    connect(&work_.view.time, &TimeView::changed, this, [this] {
+        playhead_x_ = static_cast<int>(time().place(work_.player.position_s()));  // where it is drawn from now on
+        update();
+    });
     connect(&work_.writing, &Writing::changed, this, [this] { update(); });
     connect(&work_.player, &Player::moved, this, [this] {
         const int x = static_cast<int>(time().place(work_.player.position_s()));

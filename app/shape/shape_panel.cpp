@@ -321,7 +321,23 @@ const Send* ShapePanel::chosen_send() const {
 }
 
 void ShapePanel::use_chain(const Chain& chain, const QString& name) {
-    work_.edits.set_chains(rows_meant(), name, [&chain](Chain& now) { now = copied(chain, now); });
+    const Session& session = work_.document.session();
+    const auto rows = rows_meant();
+    const auto has_chain = [&](TrackId row) { return session.chain_of(row) && !session.chain_of(row)->empty(); };
+    bool append = false;
+    if (const auto first = std::find_if(rows.begin(), rows.end(), has_chain); first != rows.end()) {
+        const QString text = tr("%1 has a chain already. Put '%2' behind it, or in its place?");
+        const auto answer = work_.prompter->ask(tr("There is a chain already"),
+                                                text.arg(QString::fromStdString(session.name_of(*first)), name),
+                                                tr("Append"), tr("Replace"));
+        if (answer == Prompter::Answer::cancel) return;
+        append = answer == Prompter::Answer::yes;
+    }
+    work_.edits.set_chains(rows, name, [&chain, append](Chain& now) {
+        Chain more = copied(chain, now);
+        if (!append) now.clear();
+        now.insert(now.end(), more.begin(), more.end());
+    });
 }
 
 void ShapePanel::fill_presets(QMenu& menu) {

@@ -68,7 +68,7 @@ class ShapePanel : public QWidget {
     Chain shown_;
     Sends shown_sends_;
     bool hearing_cut_ = false;
-    std::pair<TrackId, uint64_t> equaliser_;  ///< whose bands the form had last
+    std::pair<TrackId, uint64_t> equaliser_;                     ///< whose bands the form had last
     QString form_of_ = "nothing";                                ///< row and processor whose fields are shown
     std::vector<std::function<void(const Processor&)>> fields_;  ///< each shows its value
     SendForm* sends_;

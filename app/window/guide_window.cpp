@@ -28,6 +28,8 @@ GuideWindow::GuideWindow(const std::filesystem::path& folder, QWidget* parent) :
     paper.setColor(QPalette::Link, QColor("#14606B"));
     setPalette(paper);
     setStyleSheet("QTextBrowser { background: #FBF8F1; color: #1E2B33; padding: 8px; }");
+    // A page's own links would be a browser's blue.
+    document()->setDefaultStyleSheet("a { color: #14606B; }");
     setOpenExternalLinks(false);
     setSource(QUrl::fromLocalFile(QString::fromStdString((folder / "the-first-ten-minutes.html").string())));
 }

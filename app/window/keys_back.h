@@ -1,9 +1,10 @@
-// Fields in the window give the keys back: what is typed into them ends with Enter or Escape, and then Space plays
-// again.
+// Fields and dialogs give the keys back: what is typed into a field ends with Enter or Escape, a dialog when it closes,
+// and then Space plays again.
 #pragma once
 
 #include <QAbstractSpinBox>
 #include <QApplication>
+#include <QDialog>
 #include <QKeyEvent>
 #include <QLineEdit>
 #include <QPlainTextEdit>
@@ -35,6 +36,9 @@ class KeysBack : public QObject {
                 // Its arrows were clicked.
                 if (auto* field = field_of<QAbstractSpinBox>(object); field && object == field) give_back(object);
                 break;
+            case QEvent::Hide:
+                if (is_dialog(object)) activate();
+                break;
             default:
                 break;
         }
@@ -49,6 +53,19 @@ class KeysBack : public QObject {
         if (!widget || widget->window() != &window_) return nullptr;
         auto* field = qobject_cast<Field*>(widget);
         return field ? field : qobject_cast<Field*>(widget->parentWidget());
+    }
+    bool is_dialog(QObject* object) const {
+        const auto* dialog = qobject_cast<QDialog*>(object);
+        return dialog && dialog->isModal() && dialog->parentWidget() && dialog->parentWidget()->window() == &window_;
+    }
+    /// Some window managers leave it to the program which of its windows is active after a dialog.
+    void activate() {
+        QMetaObject::invokeMethod(
+            this,
+            [this] {
+                if (!QApplication::activeModalWidget()) window_.activateWindow();
+            },
+            Qt::QueuedConnection);
     }
     bool ends_typing(QObject* object, int key) const {
         const bool enter = key == Qt::Key_Return || key == Qt::Key_Enter;

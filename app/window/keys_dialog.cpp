@@ -8,6 +8,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 #include <map>
+#include <numeric>
 
 #include "app/style/theme.h"
 
@@ -44,7 +45,8 @@ std::vector<KeysDialog::Key> in_short(const std::vector<KeysDialog::Key>& keys) 
 
 }  // namespace
 
-KeysDialog::KeysDialog(const std::vector<Key>& keys, QWidget* parent) : QDialog(parent), keys_(in_short(keys)) {
+KeysDialog::KeysDialog(const std::vector<Key>& keys, QWidget* parent, Task first)
+    : QDialog(parent), keys_(in_short(keys)), first_(first) {
     setObjectName("keysDialog");
     setWindowTitle(tr("Keys"));
     resize(1240, 776);
@@ -104,7 +106,10 @@ void KeysDialog::show_with(const QString& wanted) {
     for (const auto& g : groups) lines += height(g);
     std::vector<QString> texts(columns_.size());
     size_t column = 0, used = 0;
-    for (size_t g = 0; g < groups.size(); ++g) {
+    std::vector<size_t> order(groups.size());
+    std::iota(order.begin(), order.end(), size_t{0});
+    std::stable_partition(order.begin(), order.end(), [this](size_t g) { return g == static_cast<size_t>(first_); });
+    for (const size_t g : order) {
         if (groups[g].empty()) continue;
         // A task stays together; on to the next column where more than half of it would stand too low.
         const size_t high = height(groups[g]);

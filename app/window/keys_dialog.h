@@ -16,7 +16,8 @@ class KeysDialog : public QDialog {
         QString keys, what;
         Task task;
     };
-    KeysDialog(const std::vector<Key>& keys, QWidget* parent);
+    /// `first` comes before all other tasks.
+    KeysDialog(const std::vector<Key>& keys, QWidget* parent, Task first = Task::files);
 
   signals:
     void guide_wanted();
@@ -25,6 +26,7 @@ class KeysDialog : public QDialog {
     /// Those that have this in their keys or their words, in columns of about the same height.
     void show_with(const QString& wanted);
     std::vector<Key> keys_;
+    const Task first_;
     std::vector<QLabel*> columns_;
 };
 

@@ -172,7 +172,10 @@ void MainWindow::use_device(const QString& name) {
 }
 
 void MainWindow::show_keys() {
-    KeysDialog dialog(keys_, this);
+    // This station's first.
+    constexpr Task of_station[] = {Task::gather, Task::stage,   Task::balance, Task::shape,
+                                   Task::ride,   Task::compare, Task::files};
+    KeysDialog dialog(keys_, this, of_station[static_cast<size_t>(tabs_->index())]);
     connect(&dialog, &KeysDialog::guide_wanted, this, &MainWindow::show_guide, Qt::QueuedConnection);
     dialog.exec();
 }
@@ -181,8 +184,9 @@ void MainWindow::show_guide() {
     const auto folder = guide_folder();
     if (!folder)
         return work_.prompter->complain(
-            tr("The guide was not made with this program: cmark-gfm was missing. Its text is in docs/guide of the "
-               "source."));
+            tr("The guide's pages were not found beside the program. Install the package again; their text is in "
+               "docs/guide "
+               "of the source."));
     auto* guide = new GuideWindow(*folder, this);
     guide->setAttribute(Qt::WA_DeleteOnClose);
     guide->show();

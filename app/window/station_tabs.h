@@ -27,6 +27,7 @@ class StationTabs : public QWidget {
   public:
     StationTabs(Workspace& work, QWidget* parent = nullptr);
     const Station* current() const { return stations_[static_cast<size_t>(current_)].get(); }
+    int index() const { return current_; }
     int count() const { return static_cast<int>(stations_.size()); }
     void choose(int n);
 

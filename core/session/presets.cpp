@@ -194,6 +194,46 @@ const std::vector<Preset>& shipped_presets() {
                {"mix", "25"}}}});
         add(to_say("Two hulls"), F::keys, to_say("A chorus: the row twice, the second a little out of step."),
             {{"modulation", {{"kind", "chorus"}, {"rate_hz", "0.6"}, {"depth", "40"}, {"mix", "40"}}}});
+        add(to_say("Soft clip"), std::nullopt,
+            to_say("Rounds off single peaks of the main output instead of letting them clip."),
+            {{"saturation", {{"curve", "clip"}, {"drive_db", "3"}, {"output_db", "-3"}}}});
+        add(to_say("For sharing"), std::nullopt,
+            to_say("For the main output of a demo: a gentle shelf at 10 kHz, 2:1, and a limiter at -1 dBTP. Not for a "
+                   "mix that "
+                   "goes to mastering."),
+            {{"equaliser",
+              {{"band1.in", "on"},
+               {"band1.shape", "high_shelf"},
+               {"band1.hz", "10000"},
+               {"band1.db", "1.5"},
+               {"band1.q", "0.7"}}},
+             {"compressor",
+              {{"threshold_dbfs", "-18"},
+               {"ratio", "2"},
+               {"attack_ms", "30"},
+               {"release_ms", "200"},
+               {"knee_db", "6"}}},
+             {"limiter", {{"ceiling_dbtp", "-1"}, {"input_db", "4"}}}});
+        add(to_say("Voice with echo and room"), F::voices,
+            to_say("A cut at 300 Hz, a repeat after 250 ms and a short room, in one chain."),
+            {{"equaliser", bells({bell(1, "300", "-2.5", "3")})},
+             {"delay",
+              {{"left_ms", "250"},
+               {"right_ms", "250"},
+               {"feedback", "15"},
+               {"low_cut_hz", "250"},
+               {"high_cut_hz", "5000"},
+               {"mix", "12"}}},
+             {"reverb", {{"decay_s", "1"}, {"predelay_ms", "20"}, {"low_cut_hz", "250"}, {"mix", "12"}}}});
+        add(to_say("Pressed copy, hits kept"), F::drums,
+            to_say("For a bus beside its rows: no lows, 8:1 with an attack of 10 ms, so that the hits pass."),
+            {{"low_cut", {{"hz", "150"}, {"slope", "24"}}},
+             {"compressor",
+              {{"threshold_dbfs", "-30"},
+               {"ratio", "8"},
+               {"attack_ms", "10"},
+               {"release_ms", "100"},
+               {"makeup_db", "8"}}}});
         add(to_say("Barely moving"), std::nullopt,
             to_say("2:1, slow: a dB or two, for what should only hold together."),
             {{"compressor",

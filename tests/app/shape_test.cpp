@@ -280,7 +280,21 @@ TEST_F(Shape, presets_are_put_on_rows_and_chains_copied) {
     answers.text = "Mine";
     take_entry("chainPresets", "chainKeep");
     EXPECT_TRUE(is_there(folder / "config/isotonus/presets/Mine.json"));
+    // There is a chain already: what becomes of it is asked, and is one step.
+    answers.asked = 0;
+    answers.answer = Prompter::Answer::cancel;
     take_entry("chainPresets", "preset_Mine");
+    EXPECT_EQ(answers.asked, 1);
+    EXPECT_EQ(track(2).chain.size(), 1u);
+    answers.answer = Prompter::Answer::yes;
+    take_entry("chainPresets", "preset_Mine");
+    ASSERT_EQ(track(2).chain.size(), 2u) << "appended";
+    EXPECT_NE(track(2).chain[0].id, track(2).chain[1].id);
+    work().document.undo();
+    ASSERT_EQ(track(2).chain.size(), 1u);
+    answers.answer = Prompter::Answer::no;
+    take_entry("chainPresets", "preset_Mine");
+    ASSERT_EQ(track(2).chain.size(), 1u) << "replaced";
     EXPECT_EQ(track(2).chain[0].values.at("ratio"), 4.0);
     answers.choice = 0;
     take_entry("chainPresets", "Forget one\u2026");

@@ -189,6 +189,7 @@ TEST_F(Journey, from_a_folder_to_a_delivery_every_gesture_leaves_the_keys_alive)
                                press("Return");
                            });
     ASSERT_TRUE(soon([&] { return session().tracks.size() == 3; }));
+    ASSERT_TRUE(soon([&] { return window->isActiveWindow(); })) << "after a dialog";
     settle();
     Session s = session();
     s.sections = {{"one", 0.0}, {"two", 2.0}};
@@ -201,6 +202,7 @@ TEST_F(Journey, from_a_folder_to_a_delivery_every_gesture_leaves_the_keys_alive)
     EXPECT_TRUE(soon([&] { return track(0).trim_db != 0.0; }));
     expect_keys_live("staging all");
     press("alt+3");
+    ASSERT_TRUE(soon([&] { return qobject_cast<FaderLane*>(lane(0)) && lane(0)->width() > 600; }));
     double_click(lane(0), BalanceColumns(lane(0)->width()).fader_text(lane(0)->height()).center());
     hand({"type", "--", "-8"});
     press("Return");
@@ -227,6 +229,7 @@ TEST_F(Journey, from_a_folder_to_a_delivery_every_gesture_leaves_the_keys_alive)
     ASSERT_TRUE(soon([&] { return session().buses.size() == 1; }));
     expect_keys_live("a new bus");
     auto* bus = find("busBlock")->findChild<Lane*>();
+    ASSERT_TRUE(soon([&] { return bus->width() > 600; }));
     click(bus, QPoint(400, 4));
     press("Return");
     hand({"type", "--", "-3"});
@@ -238,6 +241,10 @@ TEST_F(Journey, from_a_folder_to_a_delivery_every_gesture_leaves_the_keys_alive)
     click(head(0), QPoint(60, 10));
     expect_keys_live("a bus");
     press("alt+4");
+    ASSERT_TRUE(soon([&] {
+        auto* add = window->findChild<QPushButton*>("chainAdd");
+        return add && add->isVisible() && add->width() > 20;
+    }));
     in_menu("chainAdd", [&](QMenu&) {
         press("Down");
         press("Return");
@@ -258,6 +265,10 @@ TEST_F(Journey, from_a_folder_to_a_delivery_every_gesture_leaves_the_keys_alive)
     click(find<QListWidget>("chainList"), QPoint(20, 10));
     expect_keys_live("the list of processors");
     press("alt+5");
+    ASSERT_TRUE(soon([&] {
+        auto* editor = window->findChild<RideEditor*>();
+        return editor && editor->isVisible() && editor->width() > 600;
+    }));
     click(window->findChild<RideEditor*>(), QPoint(300, 60));
     expect_keys_live("a click into the ride");
     press("alt+6");
@@ -267,6 +278,7 @@ TEST_F(Journey, from_a_folder_to_a_delivery_every_gesture_leaves_the_keys_alive)
     ASSERT_TRUE(soon([&] { return !work().materials.busy(); }));
     fs::create_directories(folder / "out");
     auto* file = find<QLineEdit>("exportFile");
+    ASSERT_TRUE(soon([&] { return file->isVisible() && file->width() > 100; }));
     click(file);
     press("ctrl+a");
     hand({"type", "--", to_qt(folder / "out/mix.wav")});
@@ -284,6 +296,7 @@ TEST_F(Journey, from_a_folder_to_a_delivery_every_gesture_leaves_the_keys_alive)
                                press("Return");
                            });
     EXPECT_TRUE(soon([&] { return fs::exists(folder / "evening.isotonus"); }));
+    ASSERT_TRUE(soon([&] { return window->isActiveWindow(); })) << "after a dialog";
     expect_keys_live("saving");
 }
 

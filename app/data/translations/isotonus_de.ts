@@ -2783,6 +2783,38 @@
         <source>named {}</source>
         <translation>Name „{}“</translation>
     </message>
+    <message>
+        <source>Soft clip</source>
+        <translation>Weiches Clipping</translation>
+    </message>
+    <message>
+        <source>Rounds off single peaks of the main output instead of letting them clip.</source>
+        <translation>Rundet einzelne Spitzen der Summe ab, statt sie abschneiden zu lassen.</translation>
+    </message>
+    <message>
+        <source>For sharing</source>
+        <translation>Zum Teilen</translation>
+    </message>
+    <message>
+        <source>For the main output of a demo: a gentle shelf at 10 kHz, 2:1, and a limiter at -1 dBTP. Not for a mix that goes to mastering.</source>
+        <translation>Für die Summe eines Demos: ein sanfter Shelf bei 10 kHz, 2:1 und ein Limiter bei -1 dBTP. Nicht für einen Mix, der zum Mastering geht.</translation>
+    </message>
+    <message>
+        <source>Voice with echo and room</source>
+        <translation>Stimme mit Echo und Raum</translation>
+    </message>
+    <message>
+        <source>A cut at 300 Hz, a repeat after 250 ms and a short room, in one chain.</source>
+        <translation>Eine Absenkung bei 300 Hz, eine Wiederholung nach 250 ms und ein kurzer Raum, in einer Kette.</translation>
+    </message>
+    <message>
+        <source>Pressed copy, hits kept</source>
+        <translation>Gepresste Kopie mit Schlägen</translation>
+    </message>
+    <message>
+        <source>For a bus beside its rows: no lows, 8:1 with an attack of 10 ms, so that the hits pass.</source>
+        <translation>Für einen Bus neben seinen Zeilen: ohne Tiefen, 8:1 mit 10 ms Attack, damit die Schläge durchkommen.</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Advisor</name>
@@ -6332,10 +6364,6 @@ Spitze %3, %4</translation>
         <translation>Wiederholen: %1</translation>
     </message>
     <message>
-        <source>The guide was not made with this program: cmark-gfm was missing. Its text is in docs/guide of the source.</source>
-        <translation>Das Handbuch wurde mit diesem Programm nicht gemacht: cmark-gfm fehlte. Sein Text steht in docs/guide der Quellen.</translation>
-    </message>
-    <message>
         <source>An export is running</source>
         <translation>Ein Export läuft</translation>
     </message>
@@ -6350,6 +6378,10 @@ Spitze %3, %4</translation>
     <message>
         <source>Shape: advice on the row&apos;s chain</source>
         <translation>Formen: Vorschläge für die Kette der Zeile</translation>
+    </message>
+    <message>
+        <source>The guide&apos;s pages were not found beside the program. Install the package again; their text is in docs/guide of the source.</source>
+        <translation>Die Seiten des Handbuchs wurden neben dem Programm nicht gefunden. Installiere das Paket neu; ihr Text steht in docs/guide der Quellen.</translation>
     </message>
 </context>
 <context>
@@ -8847,6 +8879,22 @@ Spitze %3, %4</translation>
     <message>
         <source>band</source>
         <translation>Band</translation>
+    </message>
+    <message>
+        <source>%1 has a chain already. Put &apos;%2&apos; behind it, or in its place?</source>
+        <translation>%1 hat schon eine Kette. „%2“ dahinter setzen oder an ihre Stelle?</translation>
+    </message>
+    <message>
+        <source>There is a chain already</source>
+        <translation>Es gibt schon eine Kette</translation>
+    </message>
+    <message>
+        <source>Append</source>
+        <translation>Anhängen</translation>
+    </message>
+    <message>
+        <source>Replace</source>
+        <translation>Ersetzen</translation>
     </message>
 </context>
 <context>
