@@ -9,6 +9,7 @@
 #include <QLineEdit>
 #include <QPlainTextEdit>
 #include <QPointer>
+#include <QTimer>
 #include <functional>
 
 namespace isotonus {
@@ -58,14 +59,19 @@ class KeysBack : public QObject {
         const auto* dialog = qobject_cast<QDialog*>(object);
         return dialog && dialog->isModal() && dialog->parentWidget() && dialog->parentWidget()->window() == &window_;
     }
-    /// Some window managers leave it to the program which of its windows is active after a dialog.
+    /// Some window managers leave it to the program which of its windows is active after a dialog.  And where they were
+    /// quick, the window has the keyboard before the toolkit has done with the dialog: keys arrive, but no shortcut
+    /// lives, since the toolkit knows of no active window.  Then it is told.
     void activate() {
-        QMetaObject::invokeMethod(
-            this,
-            [this] {
-                if (!QApplication::activeModalWidget()) window_.activateWindow();
-            },
-            Qt::QueuedConnection);
+        const auto no_dialog = [] { return !QApplication::activeModalWidget(); };
+        QTimer::singleShot(0, this, [this, no_dialog] {
+            if (no_dialog()) window_.activateWindow();
+        });
+        constexpr int settled_ms = 150;
+        QTimer::singleShot(settled_ms, this, [this, no_dialog] {
+            if (no_dialog() && !QApplication::activeWindow() && window_.isVisible())
+                QApplication::setActiveWindow(&window_);
+        });
     }
     bool ends_typing(QObject* object, int key) const {
         const bool enter = key == Qt::Key_Return || key == Qt::Key_Enter;

@@ -21,7 +21,8 @@ class Journey : public Window {
         DialogPrompter* real = new DialogPrompter(window.get());
         prompter_.reset(real);
         window->set_prompter(real);
-        ASSERT_TRUE(QTest::qWaitForWindowActive(window.get()));
+        window->activateWindow();
+        ASSERT_TRUE(QTest::qWaitForWindowActive(window.get(), 30000));  // as long as a busy machine may take
     }
     void TearDown() override { window.reset(); }
 
