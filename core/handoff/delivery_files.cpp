@@ -277,14 +277,22 @@ std::vector<Excerpt> section_excerpts(const Session& session, const RenderPlan& 
 
 Delivery with_free_names(const PlanPtr& plan, const Session& session, const Delivery& delivery,
                          const std::function<std::vector<fs::path>(const Delivery&)>& more) {
-    const auto is_free = [&](const Delivery& d) {
+    const auto all_of = [&](const Delivery& d) {
         std::vector<fs::path> files = files_of(plan, session, d);
         if (more)
             for (fs::path& f : more(d)) files.push_back(std::move(f));
+        return files;
+    };
+    const std::vector<fs::path> wanted = all_of(delivery);
+    const auto is_free = [&](const Delivery& d) {
+        const std::vector<fs::path> files = all_of(d);
         return std::none_of(files.begin(), files.end(), [](const fs::path& f) { return is_there(f); });
     };
     Delivery next = delivery;
-    for (int n = 2; !is_free(next); ++n) {
+    next.overwrite = false;
+    // A name that is cut since it is too long takes no number: then there is no free one.
+    constexpr int most = 10000;
+    for (int n = 2; n < most && !is_free(next) && (n == 2 || all_of(next) != wanted); ++n) {
         const std::string number = fmt::format(" {}", n);
         next.session_name = delivery.session_name + number;
         if (delivery.pattern.find("{session}") == std::string::npos) next.pattern = delivery.pattern + number;

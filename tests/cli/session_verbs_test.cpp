@@ -18,6 +18,15 @@ class CliSession : public Cli {
 };
 }  // namespace
 
+TEST_F(CliSession, a_band_whose_values_are_set_is_on) {
+    ASSERT_EQ(run("shape " + session + " Kick 1 equaliser band3.hz=400 band3.db=-3").status, 0);
+    const Processor eq = now().find("Kick")->chain.at(0);
+    EXPECT_EQ(eq.values.at("band3.in"), 1.0);
+    EXPECT_FALSE(eq.values.contains("band2.in"));
+    ASSERT_EQ(run("shape " + session + " Kick 1 equaliser band3.db=-4 band3.in=off").status, 0);
+    EXPECT_EQ(now().find("Kick")->chain.at(0).values.at("band3.in"), 0.0);
+}
+
 TEST_F(CliSession, pans_are_typed_as_people_type_them_and_a_send_may_be_silent) {
     for (const auto& [typed, pan] :
          {std::pair{"L12", -0.12}, {"'12 r'", 0.12}, {"'-6 %'", -0.06}, {"c", 0.0}, {"0.34", 0.34}, {"-1", -1.0}}) {

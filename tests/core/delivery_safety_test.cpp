@@ -75,6 +75,26 @@ TEST_F(DeliveryGuard, leaves_sources_right_sides_recordings_and_the_session_alon
     EXPECT_TRUE(files_in(folder / "out").empty()) << "audio without its papers";
 }
 
+TEST_F(DeliveryGuard, free_names_are_numbered_and_a_name_that_takes_no_number_ends_in_a_refusal) {
+    const PlanPtr plan = mix.plan();
+    Delivery d = to(folder / "out");
+    d.papers = nullptr;
+    for (int n = 1; n <= 3; ++n) {
+        const Delivery named = with_free_names(plan, mix.session, d);
+        for (const fs::path& f : files_of(plan, mix.session, named)) EXPECT_FALSE(fs::exists(f)) << f;
+        ASSERT_TRUE(deliver(plan, mix.session, named)) << n;
+    }
+    // As long as a name may be: what is put behind it is cut away, so that there is no other.
+    Delivery longest = to(folder / "long");
+    longest.mix_name = std::string(400, 'x');
+    longest.stems = StemSplit::none;
+    longest.papers = nullptr;
+    ASSERT_TRUE(deliver(plan, mix.session, longest));
+    const Delivery same = with_free_names(plan, mix.session, longest);
+    EXPECT_EQ(files_of(plan, mix.session, same), files_of(plan, mix.session, longest));
+    EXPECT_FALSE(deliver(plan, mix.session, same)) << "nothing is replaced unasked";
+}
+
 TEST_F(DeliveryGuard, a_fault_at_any_step_leaves_the_delivery_before_whole) {
     const fs::path out = folder / "out";
     ASSERT_TRUE(deliver(mix.plan(), mix.session, to(out)));
