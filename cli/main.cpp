@@ -176,9 +176,10 @@ class CommandLine {
         auto* advise_verb =
             verb("advise", "what the whole song says about a row's chain, or about headroom; --take makes it settings");
         advise_verb->add_option("SESSION", advised.session)->required();
-        advise_verb->add_option("WHAT", advised.what, "low_cut, reduction, trouble, room, duck or headroom")
+        advise_verb
+            ->add_option("WHAT", advised.what, "low_cut, reduction, trouble, room, note, duck, headroom or levels")
             ->required()
-            ->check(CLI::IsMember({"low_cut", "reduction", "trouble", "room", "duck", "headroom"}));
+            ->check(CLI::IsMember({"low_cut", "reduction", "trouble", "room", "note", "duck", "headroom", "levels"}));
         advise_verb->add_option("ROW", advised.row,
                                 "a track; headroom: which of the ways to take, all_down, largest or not_anchors");
         advise_verb->add_option("MORE", advised.more,
@@ -197,6 +198,8 @@ class CommandLine {
             ->check(CLI::IsMember({"list", "add", "set", "remove"}));
         auto* preset_name = preset_verb->add_option("NAME", kept.name);
         preset_verb->add_option("ROWS", kept.rows, "add: whose chain is kept; set: whose chain it becomes");
+        preset_verb->add_flag("--append", kept.append,
+                              "set: behind the chains that are there, in place of replacing them");
         preset_verb->add_option("--purpose", kept.purpose, "what it is for, in a sentence");
         preset_verb->add_flag("--json", kept.as_json, "one JSON document on standard output");
         preset_verb->callback([=, this] {
@@ -365,6 +368,18 @@ class CommandLine {
         may_name(section_verb, sections, "a section's name, or a file");
         section_verb->add_option("NEW", sections.more, "the new name");
         section_verb->add_option("--at", sections.at_s, "seconds");
+        CLI::App* tempo_verb = verb("tempo",
+                                    "the song's tempo; 120 or '97.5 6/8' sets it from --at on, find finds it from kick "
+                                    "and snare (--take sets it), none takes it away");
+        session_argument(tempo_verb);
+        tempo_verb->add_option("TEMPO", tempos.what, "quarters a minute and a time signature, find, or none");
+        tempo_verb->add_option("--at", tempos.at_s, "seconds, where a bar starts (0 without it)");
+        tempo_verb->add_flag("--take", tempos.take, "set the tempo that was found");
+        json_flag(tempo_verb);
+        tempo_verb->callback([=, this] {
+            tempos.session = session, tempos.as_json = as_json;
+            status = tempo(tempos);
+        });
         auto* clip_verb = list_verb("clip",
                                     "clips of a track: list; split --at S; silence --from S --to S; gain --from S --to "
                                     "S --db DB; tame its spikes",
@@ -448,7 +463,7 @@ class CommandLine {
     NoteOptions noted;
     DeliverOptions delivery;
     PlayOptions played;
-    ListOptions groups, sections, clips, alignment, sheets;
+    ListOptions groups, sections, tempos, clips, alignment, sheets;
     ListOptions rows;
     bool only_verbs = false;
 };

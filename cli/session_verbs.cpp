@@ -8,8 +8,10 @@
 #include "core/session/routing.h"
 #include "core/session/sections_file.h"
 #include "core/session/session_file.h"
+#include "core/session/tempo.h"
 #include "core/stage/alignment.h"
 #include "core/stage/staging.h"
+#include "core/stage/tempo_finder.h"
 
 namespace isotonus::cli {
 
@@ -91,27 +93,80 @@ int group(const ListOptions& options) {
 
 namespace {
 
-int list_sections(const ListOptions& options) {
-    const auto session = read_session(options.session);
-    if (!session) return complain(session.error());
-    json sections = json::array(), tempo = json::array();
-    for (const Section& s : session->sections) {
-        sections.push_back({{"name", s.name}, {"start_s", s.start_s}});
-        if (!options.as_json) put("{:10.3f} s  {}\n", s.start_s, s.name);
-    }
-    for (const TempoMark& m : session->tempo) {
+/// The marks of the tempo as JSON; printed where that is not wanted.
+json told_tempo(const Session& session, bool as_json) {
+    json tempo = json::array();
+    for (const TempoMark& m : session.tempo) {
         tempo.push_back({{"time_s", m.time_s},
                          {"quarters_a_minute", m.quarters_a_minute},
                          {"beats", m.beats},
                          {"beat_unit", m.beat_unit}});
-        if (!options.as_json)
-            put("{:10.3f} s  tempo {:g}, {}/{}\n", m.time_s, m.quarters_a_minute, m.beats, m.beat_unit);
+        if (!as_json) put("{:10.3f} s  tempo {:g}, {}/{}\n", m.time_s, m.quarters_a_minute, m.beats, m.beat_unit);
     }
+    return tempo;
+}
+
+int list_tempo(const ListOptions& options) {
+    const auto session = read_session(options.session);
+    if (!session) return complain(session.error());
+    const json marks = told_tempo(*session, options.as_json);
+    if (options.as_json) print({{"tempo", marks}});
+    return done;
+}
+
+int list_sections(const ListOptions& options) {
+    const auto session = read_session(options.session);
+    if (!session) return complain(session.error());
+    json sections = json::array();
+    for (const Section& s : session->sections) {
+        sections.push_back({{"name", s.name}, {"start_s", s.start_s}});
+        if (!options.as_json) put("{:10.3f} s  {}\n", s.start_s, s.name);
+    }
+    const json tempo = told_tempo(*session, options.as_json);
     if (options.as_json) print({{"sections", sections}, {"tempo", tempo}});
     return done;
 }
 
 }  // namespace
+
+int tempo(const ListOptions& options) {
+    if (options.what.empty()) return list_tempo(options);
+    if (options.what != "find")
+        return change(options.session, [&](Session& session) -> Result<void> {
+            if (options.what == "none") {
+                session.tempo = {};
+                return {};
+            }
+            TempoMark before = session.tempo.empty() ? TempoMark{} : session.tempo.front();
+            if (options.at_s) before.time_s = *options.at_s;
+            const auto mark = tempo_from_text(options.what, before);
+            if (!mark) return tl::unexpected(mark.error());
+            session.tempo = {*mark};
+            return {};
+        });
+    const auto opened = open_files(options.session);
+    if (!opened) return complain(opened.error());
+    const auto found = find_tempo(opened->session, [&](const Track& t) { return opened->of(t); });
+    if (!found)
+        return complain(
+            {options.session.string(),
+             said("no steady tempo was found: it takes 8 hits of kick, snare or clap that are in time; set it by "
+                  "hand")},
+            wrong_usage);
+    if (options.as_json)
+        print({{"quarters_a_minute", found->mark.quarters_a_minute},
+               {"time_s", found->mark.time_s},
+               {"hits", found->hits},
+               {"share_in_time", found->share_in_time}});
+    else
+        put("{:g}, 4/4, the first bar at {:.3f} s; {:.0f} % of {} hits are in time\n", found->mark.quarters_a_minute,
+            found->mark.time_s, 100.0 * found->share_in_time, found->hits);
+    if (!options.take) return done;
+    return change(options.session, [&](Session& session) -> Result<void> {
+        session.tempo = {found->mark};
+        return {};
+    });
+}
 
 int section(const ListOptions& options) {
     if (options.what == "list") return list_sections(options);

@@ -41,6 +41,7 @@ struct ListOptions {
 };
 int group(const ListOptions& options);
 int section(const ListOptions& options);
+int tempo(const ListOptions& options);
 int clip(const ListOptions& options);
 int align(const ListOptions& options);
 int sheet(const ListOptions& options);
@@ -84,7 +85,7 @@ struct PresetOptions {
     fs::path session;
     std::string what, name, purpose;
     std::vector<std::string> rows;
-    bool as_json = false;
+    bool append = false, as_json = false;
 };
 int preset(const PresetOptions& options);
 

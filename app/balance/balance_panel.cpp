@@ -133,8 +133,7 @@ QString HeadroomPage::words(const Proposal& p) const {
     }
     const QString change = p.balance_change_db > 0.0 ? tr("the balance changes by %1").arg(db_text(p.balance_change_db))
                                                      : tr("the balance stays");
-    return tr("%1: down by %2\npeak %3, %4").arg(who, db_text(p.by_db), level_text(p.peak_dbfs, "dBFS"), change) +
-           (p.reaches ? QString() : tr("; not enough"));
+    return tr("%1: down by %2\npeak %3, %4").arg(who, db_text(p.by_db), level_text(p.peak_dbfs, "dBFS"), change);
 }
 
 void HeadroomPage::follow() {
@@ -146,7 +145,6 @@ void HeadroomPage::follow() {
         if (!there) continue;
         const QString text = words(plan->proposals[n]);
         proposals_[n]->setText(text);
-        proposals_[n]->setToolTip(text);
         proposals_[n]->setAccessibleName(text);
     }
     work_.view.balance.show_ghosts({});
@@ -214,7 +212,9 @@ void HeadroomPage::paintEvent(QPaintEvent*) {
         const TargetSheet& sheet = work_.document.session().targets;
         const double room = sheet.mains_high_dbfs - plan->peak_dbfs.value_or(sheet.mains_high_dbfs);
         isotonus::words(painter, 400, 26, width() - 400,
-                        tr("Nothing needs to go down: %1 of room is left in the window.").arg(db_text(room)),
+                        room >= 0.0
+                            ? tr("Nothing needs to go down: %1 of room is left in the window.").arg(db_text(room))
+                            : tr("No faders bring it into the window: the main output's processors decide its peak."),
                         theme().ink, 13);
     } else {
         isotonus::words(painter, 400, 0, width() - 400, tr("What could go down so far; the pointer shows the faders:"),
@@ -296,6 +296,7 @@ BuildUpPage::BuildUpPage(Workspace& work, QWidget* parent)
     connect(order_, &QComboBox::currentIndexChanged, this, &BuildUpPage::follow);
     connect(&work_.document, &Document::session_changed, this, &BuildUpPage::follow);
     connect(&work_.mix, &MixWatch::changed, this, &BuildUpPage::follow);
+    connect(&work_.mix, &MixWatch::levels_changed, this, &BuildUpPage::follow);
     follow();
 }
 
@@ -356,22 +357,17 @@ void BuildUpPage::leave() {
 void BuildUpPage::take_suggestion() {
     const Track* t = now_.tracks.empty() ? nullptr : work_.document.track(now_.tracks[now_.step]);
     if (!t) return;
-    const double db =
-        suggested_fader_db(work_.document.session(), *t, [this](const Track& x) { return work_.materials.family(x); });
+    const double db = suggested_fader_db(work_.document.session(), *t, work_.mix.starting_levels());
     work_.document.edit_tracks(tr("Fader %1 %2").arg(name_of(work_, t->id), db_text(db)), {t->id},
                                [db](Track& track) { track.fader_db = db; });
 }
 
-/// A first guess at once: anchors first, since the others follow them.
+/// A first guess at once.
 void BuildUpPage::take_all() {
-    const auto family = [this](const Track& x) { return work_.materials.family(x); };
-    Session next = work_.document.session();
-    for (const bool anchors : {true, false})
-        for (const auto& t : work_.document.session().tracks)
-            if (t->anchor == anchors) {
-                const double db = suggested_fader_db(next, *t, family);
-                next = with_track(next, t->id, [db](Track& track) { track.fader_db = db; });
-            }
+    Session next = with_suggested_faders(work_.document.session(), work_.mix.starting_levels());
+    // What is muted stays muted: only faders are asked for.
+    for (const auto& t : work_.document.session().tracks)
+        if (t->mute) next = with_track(next, t->id, [](Track& track) { track.mute = true; });
     work_.document.edit(tr("All faders at their suggested levels"), std::move(next));
 }
 
@@ -410,8 +406,7 @@ void BuildUpPage::follow() {
     next_->setText(now_.step + 1 < now_.tracks.size() ? tr("Next: %1").arg(name_of(work_, now_.tracks[now_.step + 1]))
                                                       : tr("Done"));
     step_text_->setText(tr("%1 of %2: %3").arg(now_.step + 1).arg(now_.tracks.size()).arg(name_of(work_, t->id)));
-    const double db =
-        suggested_fader_db(work_.document.session(), *t, [this](const Track& x) { return work_.materials.family(x); });
+    const double db = suggested_fader_db(work_.document.session(), *t, work_.mix.starting_levels());
     QString advice = tr("Against the anchors, %1 is a place to start from; then by ear.");
     if (now_.from_silence)
         advice = tr("Raise it from silence until it is just heard. Around %1 is where it often ends.");

@@ -134,6 +134,9 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
         work_.document.edit(tr("Ink %1").arg(n + 1),
                             with_channel(work_.document.session(), id_, [n](const ChannelEdit& c) { *c.ink = n; }));
     });
+    auto* others = menu.addAction(tr("All other faders down by…"), this,
+                                  [this] { work_.edits.ask_others_down(tracks_under(work_.document.session(), id_)); });
+    others->setObjectName("othersDownOfBus");
     if (const Bus* bus = s.find_bus(id_)) {
         connect(menu.addAction(tr("Trim %1…").arg(db_text(bus->trim_db, "dB", true))), &QAction::triggered, this,
                 [this, now = bus->trim_db] {

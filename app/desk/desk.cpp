@@ -75,6 +75,9 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     connect(&work_.player, &Player::moved, this, [this] {
         for (const Row& row : rows_) row.head->playhead_moved(), row.lane->playhead_moved();
     });
+    connect(&work_.player, &Player::loop_changed, this, [this] {
+        for (const Row& row : rows_) row.head->update();
+    });
     connect(&work_.view.time, &TimeView::changed, this, [this] {
         for (const Row& row : rows_) row.lane->update();
         ruler_->update();

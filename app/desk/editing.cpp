@@ -281,6 +281,43 @@ void Editing::set_chains(const std::vector<TrackId>& rows, const QString& name,
     work_.document.edit(name, std::move(next), gesture);
 }
 
+void Editing::use_preset(const std::vector<TrackId>& channels, const Preset& preset, bool append, const QString& name) {
+    Session next = work_.document.session();
+    Aims aims;
+    for (const TrackId channel : channels) {
+        if (!next.chain_of(channel)) continue;
+        TakenPreset put = taken(preset, *next.chain_of(channel), append);
+        next = with_chain(next, channel, [&put](Chain& chain) { chain = put.chain; });
+        if (!put.reductions.empty()) aims[channel] = std::move(put.reductions);
+    }
+    const uint64_t gesture = work_.document.new_gesture();
+    if (work_.document.edit(name, std::move(next), gesture) && !aims.empty()) solve(aims, name, gesture);
+}
+
+void Editing::solve(const Aims& aims, const QString& name, uint64_t gesture) {
+    std::map<TrackId, SignalRecipe> recipes;
+    for (const auto& [channel, of] : aims)
+        if (auto recipe = work_.materials.recipe_of(work_.document.session(), channel))
+            recipes[channel] = std::move(*recipe);
+    using Chains = std::map<TrackId, Chain>;
+    const auto work = [recipes = std::move(recipes), aims](Progress& progress) -> Result<Chains> {
+        Chains chains;
+        for (const auto& [channel, recipe] : recipes) {
+            auto chain = with_reductions(recipe, aims.at(channel), &progress);
+            if (!chain) return tl::unexpected(chain.error());
+            chains[channel] = std::move(*chain);
+        }
+        return chains;
+    };
+    solving_.start(work, [this, name, gesture](const Result<Chains>& chains) {
+        if (!chains || !work_.document.is_last_gesture(gesture)) return;
+        Session next = work_.document.session();
+        for (const auto& [channel, chain] : *chains)
+            next = with_chain(next, channel, [&chain = chain](Chain& c) { c = chain; });
+        work_.document.edit(name, std::move(next), gesture);
+    });
+}
+
 MaterialPtr Editing::shaped(TrackId row) const {
     const Session& session = work_.document.session();
     if (const Track* t = session.find(row)) return work_.materials.shaped(*t);
@@ -465,10 +502,13 @@ void Editing::spread_pans() {
     work_.document.edit(tr("Spread pans of %n row(s)", nullptr, static_cast<int>(ids.size())), std::move(next));
 }
 
-void Editing::others_down(double by_db) {
+void Editing::ask_others_down(const std::vector<TrackId>& kept) {
+    const auto n = work_.prompter->ask_numbers(tr("All other faders down"), {{tr("by, dB"), 3.0, 0.1, 40.0, 1}});
+    if (!n) return;
+    const double by_db = (*n)[0];
     std::vector<TrackId> others;
     for (const auto& t : work_.document.session().tracks)
-        if (!work_.document.is_selected(t->id) && std::isfinite(t->fader_db)) others.push_back(t->id);
+        if (!is_among(kept, t->id) && std::isfinite(t->fader_db)) others.push_back(t->id);
     if (others.empty()) return;
     work_.document.edit_tracks(tr("All other faders %1").arg(db_text(-by_db, "dB", true)), others,
                                [by_db](Track& t) { t.fader_db = fader_moved(t.fader_db, -by_db); });

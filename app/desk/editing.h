@@ -9,6 +9,7 @@
 #include "core/measure/material.h"
 #include "core/ride/parameter.h"
 #include "core/session/clips.h"
+#include "core/session/presets.h"
 #include "core/session/routing.h"
 #include "core/stage/findings.h"
 
@@ -60,6 +61,9 @@ class Editing : public QObject {
     /// Changes the chains of these tracks and buses; one undo step.
     void set_chains(const std::vector<TrackId>& rows, const QString& name, const std::function<void(Chain&)>& change,
                     uint64_t gesture = 0);
+    /// A preset behind the chains of these channels or in their place, one undo step; thresholds that it wants found
+    /// are found behind the window and belong to that step, unless something else was done meanwhile.
+    void use_preset(const std::vector<TrackId>& channels, const Preset& preset, bool append, const QString& name);
     /// Puts a processor of a row to another place in its chain.
     void move_processor(TrackId row, size_t from, size_t to);
     /// Takes a processor of a row out, or in again.  What is out is as loud as what was in, by the whole song's
@@ -94,8 +98,8 @@ class Editing : public QObject {
     /// Selected rows: pans mirrored two by two, or spread evenly between the outermost two.
     void mirror_pans();
     void spread_pans();
-    /// The faders of all tracks that are not chosen, by the same: what is chosen stands out, and headroom grows.
-    void others_down(double by_db);
+    /// Asks by how much, and turns the faders of all other tracks down: what is kept stands out, and headroom grows.
+    void ask_others_down(const std::vector<TrackId>& kept);
 
     /// Staged without a part of the song, or with all of it: set, measured, and staged, in one undo step.
     void stage_without(const std::vector<TrackId>& ids, std::optional<LeftOut> stretch);
@@ -115,6 +119,8 @@ class Editing : public QObject {
 
   private:
     void tell(const std::vector<std::string>& sentences);
+    using Aims = std::map<TrackId, std::map<uint64_t, ReductionAim>>;  ///< by channel and processor
+    void solve(const Aims& aims, const QString& name, uint64_t gesture);
     void stage_waiting();
     /// The family that all selected rows share.
     std::optional<Family> family_of_selection() const;
@@ -128,7 +134,7 @@ class Editing : public QObject {
         uint64_t gesture = 0;
     };
     std::optional<Waiting> waiting_;
-    Background jobs_;
+    Background jobs_, solving_;
 };
 
 }  // namespace isotonus

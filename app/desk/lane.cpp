@@ -36,6 +36,8 @@ void Lane::refresh() {
 }
 
 void Lane::paintEvent(QPaintEvent* event) {
+    // What the pointer rests on has changed: the hint is of now.
+    if (exists() && !hinted_.isEmpty() && underMouse() && sentence() != hinted_) tell();
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing, false);
     painter.fillRect(event->rect(), work_.document.is_selected(id_) ? theme().panel : theme().ground);
@@ -85,8 +87,13 @@ void Lane::mousePressEvent(QMouseEvent* event) {
     gesture_ = work_.document.new_gesture();
 }
 
+void Lane::tell() {
+    hinted_ = sentence();
+    emit work_.view.hint(hinted_);
+}
+
 void Lane::mouseMoveEvent(QMouseEvent* event) {
-    emit work_.view.hint(sentence());
+    tell();
     if (!dragging_) return;
     const QPoint at = event->position().toPoint();
     const int pixels = at.x() - last_.x();
@@ -94,7 +101,7 @@ void Lane::mouseMoveEvent(QMouseEvent* event) {
     // Relative, so that nothing jumps to the pointer; a tenth of it with Shift.
     nudge(pixels * per_pixel(last_) * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1.0), gesture_);
     last_ = at;
-    emit work_.view.hint(sentence());
+    tell();
 }
 
 void Lane::mouseReleaseEvent(QMouseEvent*) {
@@ -181,7 +188,8 @@ void Lane::type_next(bool forward) {
     next->open_entry();
 }
 
-void Lane::enterEvent(QEnterEvent*) { emit work_.view.hint(sentence()); }
+void Lane::enterEvent(QEnterEvent*) { tell(); }
+void Lane::leaveEvent(QEvent*) { hinted_.clear(); }
 
 void Lane::focusInEvent(QFocusEvent* event) {
     const bool by_tab = event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason;

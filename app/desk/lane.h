@@ -96,13 +96,17 @@ class Lane : public QWidget, public SpokenControl {
     void wheelEvent(QWheelEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void enterEvent(QEnterEvent* event) override;
+    void leaveEvent(QEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
     void resizeEvent(QResizeEvent*) override { place_children(); }
 
     Workspace& work_;
 
   private:
+    /// Says what the pointer is on.
+    void tell();
     TrackId id_;
+    QString hinted_;  ///< what was said last; empty: the pointer is elsewhere
     bool dragging_ = false;
     QPoint last_;
     uint64_t gesture_ = 0;

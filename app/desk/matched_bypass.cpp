@@ -58,7 +58,7 @@ void MatchedBypass::follow() {
     for (auto& [id, recipe] : recipes(with_chains_in(session, out))) {
         if (std::find(out.begin(), out.end(), id) == out.end()) continue;
         Match& match = matches_[id];
-        std::string key = signal_key(recipe);
+        std::string key = content_key(recipe);
         if (match.key == key && match.exact) continue;
         const MaterialPtr made = materials_.made(recipe);
         if (match.key.empty() && made) match.db = power_change_db(*signal_of(made));
@@ -77,7 +77,7 @@ void MatchedBypass::find_out(std::map<TrackId, SignalRecipe> recipes) {
         for (const auto& [id, recipe] : recipes) {
             const auto db = loudness_change_db(recipe, &progress);
             if (!db) return tl::unexpected(db.error());
-            found[id] = {signal_key(recipe), *db};
+            found[id] = {content_key(recipe), *db};
         }
         return found;
     };

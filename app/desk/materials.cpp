@@ -285,7 +285,7 @@ MaterialPtr Materials::shaped_sum(TrackId row) const {
 MaterialOf Materials::known() const {
     return {[this](const Track& t) { return played(t); },
             [this](const SignalRecipe& recipe) {
-                if (MaterialPtr made = signals_.find(signal_key(recipe))) return made;
+                if (MaterialPtr made = signals_.find(content_key(recipe))) return made;
                 const auto before = last_played_.find({recipe.row, Band::all});
                 return before == last_played_.end() ? nullptr : before->second;
             }};
@@ -301,7 +301,7 @@ MaterialOf Materials::heard(const Session& session) const {
         }
         return played(t);
     };
-    return {of_track, [this](const SignalRecipe& recipe) { return signals_.find(signal_key(recipe)); }};
+    return {of_track, [this](const SignalRecipe& recipe) { return signals_.find(content_key(recipe)); }};
 }
 
 void Materials::request_signals(bool rested) {
@@ -352,8 +352,8 @@ void Materials::take(const Making& making, const Result<MadeSignals>& made) {
         return;
     }
     if (!made) unmade_.insert(making.job.key);
-    for (const auto& [key, material] : made.value_or(MadeSignals())) {
-        signals_.add(key, material);
+    for (const MaterialPtr& material : made.value_or(MadeSignals())) {
+        signals_.add(material);
         last_played_[{id, material->origin().source.band}] = material;
     }
     // What listens to it, and what has changed meanwhile, comes next.

@@ -41,11 +41,14 @@ class Materials : public QObject {
     /// For the ear, of any session: what chains make now, computed while it is read until it is known.
     MaterialOf heard(const Session& session) const;
     /// What a track's chain works on and makes, of any session; nothing while a file of it is not known.
+    std::optional<SignalRecipe> recipe_of(const Session& session, TrackId channel) const {
+        return signals_.recipe_of(session, channel, files());
+    }
     std::optional<SignalRecipe> recipe(const Session& session, const Track& track) const {
         return signals_.recipe(session, track, files());
     }
     /// A signal that was made, or null.
-    MaterialPtr made(const SignalRecipe& recipe) const { return signals_.find(signal_key(recipe)); }
+    MaterialPtr made(const SignalRecipe& recipe) const { return signals_.find(content_key(recipe)); }
     /// Chains are at work in the background.
     bool shaping() const { return !making_.empty(); }
     /// Files are being read or chains are at work: what is known is not yet all that the session asks for.  The end of

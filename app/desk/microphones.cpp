@@ -58,6 +58,18 @@ void Microphones::look() {
         looking_);
 }
 
+std::vector<std::vector<TrackId>> Microphones::sets() const {
+    std::map<TrackId, std::vector<TrackId>> by_reference;
+    for (const auto& [id, against] : found_) {
+        auto& set = by_reference[against.reference];
+        if (set.empty()) set.push_back(against.reference);
+        set.push_back(id);
+    }
+    std::vector<std::vector<TrackId>> sets;
+    for (auto& [reference, set] : by_reference) sets.push_back(std::move(set));
+    return sets;
+}
+
 void Microphones::take(Found found) {
     looking_.reset();
     found_ = std::move(found);

@@ -16,6 +16,8 @@ class Microphones : public QObject {
     /// Puts a row right against the first of its set, as one undo step; nothing when it is.
     void align(TrackId id);
     bool looking() const { return looking_ != nullptr; }
+    /// Tracks that were found to be microphones of one source, by sets.
+    std::vector<std::vector<TrackId>> sets() const;
 
   private:
     /// Of one row against the first of its set.
@@ -34,6 +36,10 @@ class Microphones : public QObject {
         bool operator==(const Asked&) const = default;
     };
 
+  signals:
+    void found();
+
+  private:
     void follow_session();
     void look();
     void take(Found found);

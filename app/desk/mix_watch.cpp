@@ -84,6 +84,7 @@ void MixWatch::peak_found(const PlanPtr& plan, const PlanPtr& exported, const Re
     busy_ = figures_wanted_ || figures_needed_;
     if (busy_) measure(plan, exported);
     if (plan_wanted_) make_plan();
+    if (levels_asked_) find_levels();
     find_bus_peaks(plan);
     // Then what is only bounded so far is made exact, so that the next move is answered at once.
     if (!player_.loading())
@@ -133,28 +134,65 @@ void MixWatch::find_bus_peaks(const PlanPtr& plan) {
     measuring_.start(find, take, running_);
 }
 
-void MixWatch::make_plan() {
-    std::map<std::pair<TrackId, Band>, MaterialPtr> known;
-    const PlanPtr now = player_.plan();
-    for (const PlanTrack& t : now->tracks) known[{t.id, Band::all}] = t.material;
-    for (const PlanPart& p : now->parts) known[{now->id_of(p), p.band}] = p.material;
-    const double target = document_.session().targets.mains_high_dbfs - 0.1;
-    const auto make = [this, session = document_.session(), known = std::move(known), target](Progress& progress) {
-        const auto find = [&](TrackId row, Band band) {
-            const auto at = known.find({row, band});
-            return at == known.end() ? nullptr : at->second;
-        };
-        // Proposals move faders after chains: what tracks and buses play stays what it is.
-        const MaterialOf material([&](const Track& t) { return find(t.id, t.source.band); },
-                                  [&](const SignalRecipe& recipe) { return find(recipe.row, Band::all); });
-        return headroom_plan(session, material, target, peaks_, &progress);
+namespace {
+
+/// What a plan's tracks and buses play, whatever their faders are by then: those move after chains.
+MaterialOf played_in(const RenderPlan& plan) {
+    auto known = std::make_shared<std::map<std::pair<TrackId, Band>, MaterialPtr>>();
+    for (const PlanTrack& t : plan.tracks) (*known)[{t.id, Band::all}] = t.material;
+    for (const PlanPart& p : plan.parts) (*known)[{plan.id_of(p), p.band}] = p.material;
+    const auto find = [known](TrackId row, Band band) {
+        const auto at = known->find({row, band});
+        return at == known->end() ? nullptr : at->second;
     };
+    return {[find](const Track& t) { return find(t.id, t.source.band); },
+            [find](const SignalRecipe& recipe) { return find(recipe.row, Band::all); }};
+}
+
+}  // namespace
+
+void MixWatch::make_plan() {
+    const double target = document_.session().targets.mains_high_dbfs - 0.1;
+    const auto make = [this, session = document_.session(), material = played_in(*player_.plan()), target](
+                          Progress& progress) { return headroom_plan(session, material, target, peaks_, &progress); };
     const auto take = [this, progress = running_](const Result<HeadroomPlan>& made) {
         if (progress != running_ || !made) return;
         headroom_ = *made;
         emit headroom_changed();
     };
     measuring_.start(make, take, running_);
+}
+
+void MixWatch::want_levels(std::function<StartingLevels()> levels) {
+    levels_asked_ = std::move(levels);
+    if (levels_asked_ && !searching_) find_levels();
+}
+
+StartingLevels MixWatch::starting_levels() const {
+    StartingLevels levels = levels_asked_();
+    levels.anchors_db = anchors_db_;
+    return levels;
+}
+
+void MixWatch::find_levels() {
+    StartingLevels levels = levels_asked_();
+    // What a name or a measurement says is known here only, on the window's thread.
+    std::map<TrackId, Family> families;
+    for (const auto& t : document_.session().tracks) families[t->id] = levels.family(*t);
+    levels.family = [families = std::move(families)](const Track& t) { return families.at(t.id); };
+    // A bus's signal is of the faders as they are now, so that its processors are left out here, and with them the
+    // signal.
+    MaterialOf material = played_in(*player_.plan());
+    material.bus = nullptr;
+    const auto find = [this, session = document_.session(), material, levels](Progress& progress) {
+        return anchors_start_at(session, material, levels, finished_peaks_, &progress);
+    };
+    const auto take = [this, progress = running_](const Result<double>& found) {
+        if (progress != running_ || !found || *found == anchors_db_) return;
+        anchors_db_ = *found;
+        emit levels_changed();
+    };
+    measuring_.start(find, take, running_);
 }
 
 // --- audibility -----------------------------------------------------------------------------------------------------

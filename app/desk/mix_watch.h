@@ -8,6 +8,7 @@
 #include "app/desk/background.h"
 #include "app/desk/player.h"
 #include "core/balance/audibility.h"
+#include "core/balance/build_up.h"
 #include "core/balance/headroom.h"
 
 namespace isotonus {
@@ -46,6 +47,12 @@ class MixWatch : public QObject {
     void want_plan(bool wanted);
     const std::optional<HeadroomPlan>& headroom() const { return headroom_; }
 
+    /// Where the build-up's anchors start is found after every edit while somebody looks at it; an empty function:
+    /// nobody.
+    void want_levels(std::function<StartingLevels()> levels);
+    /// The levels that were asked for, as far as they are known.
+    StartingLevels starting_levels() const;
+
     /// Audibility follows every edit once somebody has asked for it.
     void want_audibility(bool wanted);
     bool audibility_wanted() const { return audibility_wanted_; }
@@ -68,6 +75,7 @@ class MixWatch : public QObject {
 
   signals:
     void changed();
+    void levels_changed();
     void headroom_changed();
     void audibility_changed();
     void heard_measured(const isotonus::Measurement& of);
@@ -79,19 +87,23 @@ class MixWatch : public QObject {
     void find_bus_peaks(const PlanPtr& plan);
     void bound_what_comes();
     void make_plan();
+    void find_levels();
     void hear();
     void listen_to(const std::vector<MaterialPtr>& missing);
 
     Document& document_;
     Player& player_;
     std::shared_ptr<Progress> measuring_heard_ = std::make_shared<Progress>();
-    MixPeaks peaks_;  ///< the one thread of measuring_ has it
+    MixPeaks peaks_,
+        finished_peaks_;  ///< of the mix, and of what a build-up ends in; the one thread of measuring_ has them
     std::shared_ptr<Progress> running_ = std::make_shared<Progress>();
     std::optional<Peak> peak_;
     std::map<TrackId, Level> bus_peaks_;
     std::optional<Measurer::Outcome> figures_, leaving_figures_;
     Level at_most_dbfs_;
     std::optional<HeadroomPlan> headroom_;
+    std::function<StartingLevels()> levels_asked_;
+    double anchors_db_ = 0.0;
     bool busy_ = false, searching_ = false, again_ = false;
     bool figures_wanted_ = false, figures_needed_ = false, plan_wanted_ = false;
 

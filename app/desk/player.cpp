@@ -2,6 +2,7 @@
 
 #include <cmath>
 
+#include "core/mix/sum_of_rows.h"
 #include "core/session/routing.h"
 
 namespace isotonus {
@@ -45,6 +46,16 @@ void Player::open_device(const QString& name, int block_frames) {
     emit device_changed();
 }
 
+MaterialPtr Player::sum_of(TrackId bus) const {
+    MaterialPtr& sum = sums_[bus];
+    const Bus* found = document_.session().find_bus(bus);
+    if (!sum && found)
+        sum = tap_of_bus(document_.session(), *found, materials_.known()).material;
+    else if (!sum && bus == main_output)
+        sum = sum_of_rows(bare_);
+    return sum;
+}
+
 QString Player::device_name() const {
     return engine_.device() ? QString::fromStdString(engine_.device()->name()) : QString();
 }
@@ -54,7 +65,7 @@ void Player::follow_session() {
     const MixPlans plans = compile_mix_plans(document_.session(), materials_.known(), Solo::left_out);
     // A chain that is being worked out changes nothing that is known yet: pictures and figures of the plan stay.
     const bool same = materials_.shaping() && plan_->sounds_like(*plans.finished) && bare_->sounds_like(*plans.bare);
-    if (!same) plan_ = plans.finished, bare_ = plans.bare;
+    if (!same) plan_ = plans.finished, bare_ = plans.bare, sums_.clear();
     if (engine_.device() && engine_.sample_rate() != document_.session().sample_rate)
         open_device(wanted_device_, block_frames_);
     std::erase_if(listened_, [this](TrackId id) { return !document_.track(id); });

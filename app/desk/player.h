@@ -25,6 +25,9 @@ class Player : public QObject {
     PlanPtr plan() const { return plan_; }
     /// What an export starts from: without the main output's chain, and with it, which is plan().
     MixPlans mix_plans() const { return {bare_, plan_}; }
+    /// All that leads to a bus or to the main output, as the plan has it; null for anything else.  One material as long
+    /// as the plan stands.
+    MaterialPtr sum_of(TrackId bus) const;
     /// While chains are being worked out: the mix as it will be, with signals that are not known yet; else null.
     PlanPtr coming() const { return coming_; }
     const MeterBoard& meters() const { return meters_; }
@@ -119,6 +122,7 @@ class Player : public QObject {
     MatchedBypass& bypasses_;
     Engine engine_;
     PlanPtr plan_, bare_ = plan_, heard_ = plan_, coming_;
+    mutable std::map<TrackId, MaterialPtr> sums_;  ///< of `plan_`
     std::vector<Compared> compared_;
     std::optional<size_t> compared_heard_;
     std::shared_ptr<const Session> instead_;

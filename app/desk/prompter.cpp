@@ -54,13 +54,21 @@ std::optional<QString> DialogPrompter::ask_text(const QString& title, const QStr
     return given && !text.isEmpty() ? std::optional(text) : std::nullopt;
 }
 
-std::optional<std::vector<double>> DialogPrompter::ask_numbers(const QString& title,
-                                                               const std::vector<Number>& numbers) {
+std::optional<std::vector<double>> DialogPrompter::ask_numbers(const QString& title, const std::vector<Number>& numbers,
+                                                               const Changed& changed) {
     QDialog dialog(parent_);
     dialog.setObjectName("numbersDialog");
     dialog.setWindowTitle(title);
     auto* form = new QFormLayout(&dialog);
     std::vector<std::function<double()>> answers;
+    const auto given = [&answers] {
+        std::vector<double> values;
+        for (const auto& answer : answers) values.push_back(answer());
+        return values;
+    };
+    const auto tell = [&] {
+        if (changed && answers.size() == numbers.size()) changed(given());
+    };
     for (const Number& n : numbers) {
         if (!n.words.empty()) {
             auto* list = new QComboBox;
@@ -68,6 +76,7 @@ std::optional<std::vector<double>> DialogPrompter::ask_numbers(const QString& ti
             list->setCurrentIndex(static_cast<int>(n.value));
             list->setAccessibleName(n.label);
             form->addRow(n.label, list);
+            QObject::connect(list, &QComboBox::currentIndexChanged, &dialog, tell);
             answers.emplace_back([list] { return static_cast<double>(std::max(0, list->currentIndex())); });
             continue;
         }
@@ -77,6 +86,7 @@ std::optional<std::vector<double>> DialogPrompter::ask_numbers(const QString& ti
         box->setSingleStep(std::pow(10.0, -n.decimals) * (n.high - n.low > 20.0 ? 10.0 : 1.0));
         box->setValue(n.value);
         box->setAccessibleName(n.label);
+        QObject::connect(box, &QDoubleSpinBox::valueChanged, &dialog, tell);
         form->addRow(n.label, box);
         answers.emplace_back([box] { return box->value(); });
     }
@@ -84,10 +94,8 @@ std::optional<std::vector<double>> DialogPrompter::ask_numbers(const QString& ti
     QObject::connect(buttons, &QDialogButtonBox::accepted, &dialog, &QDialog::accept);
     QObject::connect(buttons, &QDialogButtonBox::rejected, &dialog, &QDialog::reject);
     form->addRow(buttons);
-    if (dialog.exec() != QDialog::Accepted) return std::nullopt;
-    std::vector<double> values;
-    for (const auto& answer : answers) values.push_back(answer());
-    return values;
+    tell();
+    return dialog.exec() == QDialog::Accepted ? std::optional(given()) : std::nullopt;
 }
 
 std::optional<size_t> DialogPrompter::ask_choice(const QString& title, const QString& label,

@@ -4,6 +4,7 @@
 #include <QStringList>
 #include <QUrl>
 #include <filesystem>
+#include <functional>
 #include <optional>
 #include <vector>
 
@@ -33,8 +34,10 @@ class Prompter {
         int decimals = 1;
         QStringList words = {};  ///< a choice: the value is its place among them
     };
-    virtual std::optional<std::vector<double>> ask_numbers(const QString& title,
-                                                           const std::vector<Number>& numbers) = 0;
+    /// `changed`, when given, is called with all of them at the beginning and whenever one changes.
+    using Changed = std::function<void(const std::vector<double>&)>;
+    virtual std::optional<std::vector<double>> ask_numbers(const QString& title, const std::vector<Number>& numbers,
+                                                           const Changed& changed = nullptr) = 0;
     /// One of a list: its place.
     virtual std::optional<size_t> ask_choice(const QString& title, const QString& label,
                                              const QStringList& choices) = 0;
@@ -51,7 +54,8 @@ class DialogPrompter : public Prompter {
     std::optional<fs::path> save_file(const QString& title, const QString& filter, const fs::path& suggested) override;
     Answer ask(const QString& title, const QString& text, const QString& yes, const QString& no) override;
     std::optional<QString> ask_text(const QString& title, const QString& label, const QString& initial) override;
-    std::optional<std::vector<double>> ask_numbers(const QString& title, const std::vector<Number>& numbers) override;
+    std::optional<std::vector<double>> ask_numbers(const QString& title, const std::vector<Number>& numbers,
+                                                   const Changed& changed) override;
     std::optional<size_t> ask_choice(const QString& title, const QString& label, const QStringList& choices) override;
     void complain(const QString& text) override;
 

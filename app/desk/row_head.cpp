@@ -101,7 +101,8 @@ void RowHead::paintEvent(QPaintEvent*) {
     painter.fillRect(rect(), selected ? theme().panel : theme().ground);
     painter.fillRect(0, 0, selected ? 8 : 4, height() - 1, theme().track_ink(t->ink));
     painter.setFont(lettering(13, selected));
-    painter.setPen(work_.document.session().is_heard(*t) ? theme().ink : theme().faint);
+    const bool heard = work_.document.session().is_heard(*t) && work_.sounds_in_loop(*t);
+    painter.setPen(heard ? theme().ink : theme().faint);
     QRect place = name_place();
     const auto mark = [&](const QPolygon& shape) {
         painter.setRenderHint(QPainter::Antialiasing);
@@ -166,8 +167,10 @@ void RowHead::take_name(const QString& typed) {
     const Track* t = work_.document.track(id_);
     const QString name = typed.trimmed();
     if (!t || name.toStdString() == t->name) return;
-    work_.document.edit_tracks(tr("Rename %1 to %2").arg(QString::fromStdString(t->name), name), {id_},
-                               [&](Track& track) { track.name = name.toStdString(); });
+    work_.document.edit_tracks(
+        tr("Rename %1 to %2").arg(QString::fromStdString(t->name), name), {id_}, [&](Track& track) {
+            change_what_it_is(track, work_.materials.measured(track), [&](Track& t) { t.name = name.toStdString(); });
+        });
 }
 
 void RowHead::mousePressEvent(QMouseEvent* event) {
@@ -242,7 +245,9 @@ void RowHead::add_what_it_is(QMenu* menu) {
                                       std::pair{tr("Sustained"), std::optional(Kind::sustained)},
                                       std::pair{tr("Kind as measured"), std::optional<Kind>()}}) {
         const auto kind = value;
-        add_setting(menu, text, t.kind == kind, tr("Kind: %1").arg(text), [kind](Track& track) { track.kind = kind; });
+        add_setting(menu, text, t.kind == kind, tr("Kind: %1").arg(text), [this, kind](Track& track) {
+            change_what_it_is(track, work_.materials.measured(track), [kind](Track& t) { t.kind = kind; });
+        });
     }
     QMenu* families = menu->addMenu(tr("Family"));
     for (size_t n = 0; n < family_names.size(); ++n) {

@@ -33,6 +33,19 @@ const Spectra::Known* Spectra::find(const MaterialPtr& material) {
     return nullptr;
 }
 
+const std::vector<OwnedBand>& Spectra::owned(const PlanPtr& mix, TrackId id) {
+    if (owned_of_.lock() == mix && owner_ == id) return owned_;
+    bool missing = false;
+    owned_ = owned_bands(*mix, id, [&](const MaterialPtr& m) {
+        const LongTermSpectrum* const spectrum = of(m);
+        missing |= spectrum == nullptr;
+        return spectrum;
+    });
+    owned_of_ = missing ? PlanPtr() : mix;  // more is known soon
+    owner_ = id;
+    return owned_;
+}
+
 const std::vector<BandMaker>& Spectra::makers(const PlanPtr& mix, int band) {
     if (makers_of_.lock() == mix && makers_band_ == band) return makers_;
     bool missing = false;

@@ -6,7 +6,7 @@
 #include <set>
 
 #include "app/desk/background.h"
-#include "core/compare/makers.h"
+#include "core/compare/ownership.h"
 #include "core/measure/material.h"
 #include "core/measure/spectrum.h"
 
@@ -22,6 +22,8 @@ class Spectra : public QObject {
     const LevelShares* levels(const MaterialPtr& material);
     /// The rows that make a third octave of a mix, the strongest first, as far as their spectra are known.
     const std::vector<BandMaker>& makers(const PlanPtr& mix, int band);
+    /// The third octaves in which a track has a part of its sound, and whose they are; likewise.
+    const std::vector<OwnedBand>& owned(const PlanPtr& mix, TrackId id);
 
   signals:
     void ready();
@@ -37,6 +39,9 @@ class Spectra : public QObject {
     std::weak_ptr<const RenderPlan> makers_of_;  ///< which mix, and which band of it, was asked for last
     int makers_band_ = -1;
     std::vector<BandMaker> makers_;
+    std::weak_ptr<const RenderPlan> owned_of_;
+    TrackId owner_ = 0;
+    std::vector<OwnedBand> owned_;
     Background jobs_{worker_count()};
 };
 

@@ -173,10 +173,13 @@ class ViewState : public QObject {
   signals:
     /// What the pointer is on, or what a gesture did, in a sentence.
     void hint(const QString& sentence);
+    /// What was asked for: it stays for some time, wherever the pointer goes.
+    void told(const QString& sentence);
     void folds_changed();
     void pinned_changed();
     void panel_sized();
     void prints_kept(bool on);
+    void correction_chosen(const QString& file);
     void station_wanted(int station);
     void clip_chosen();
     void panel_shown(bool on);

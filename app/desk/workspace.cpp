@@ -44,10 +44,32 @@ double Workspace::song_s() const {
     return longest_s;
 }
 
+bool Workspace::sounds_in_loop(const Track& track) const {
+    constexpr float quietest = 1e-3f;
+    const Player::Loop& loop = player.loop();
+    const MaterialPtr m = materials.of(track);
+    if (!loop.on || !m || m->summary.blocks() == 0) return true;
+    const LevelSummary& s = m->summary;
+    const auto block_at = [&](double time_s) {
+        const int64_t frame = document.frame_at(time_s - document.shift_s(track));
+        return std::clamp<int64_t>(frame / LevelSummary::block_frames, 0, s.blocks() - 1);
+    };
+    const int64_t first = block_at(loop.from_s) * s.channels, last = (block_at(loop.to_s) + 1) * s.channels;
+    for (int64_t n = first; n < last; ++n)
+        if (std::max(s.high[static_cast<size_t>(n)], -s.low[static_cast<size_t>(n)]) > quietest) return true;
+    return false;
+}
+
 /// Only what is looked at is computed.
 void Workspace::follow_balance_page() {
     using Page = BalanceView::Page;
     mix.want_plan(view.balance.page == Page::headroom);
+    if (view.balance.page == Page::build_up)
+        mix.want_levels([this] {
+            return StartingLevels{[this](const Track& t) { return materials.family(t); }, 0.0, microphones.sets()};
+        });
+    else
+        mix.want_levels(nullptr);
     if (view.balance.page == Page::cover) mix.want_audibility(true);
     mix.want_figures(view.balance.page == Page::mono);
 }

@@ -44,6 +44,8 @@ class Workspace : public QObject {
 
     /// Takes away what stands between the mix and the ear; the level and the correction of the room stay.
     void hear_the_mix();
+    /// Something of the track is above -60 dBFS in the loop that is on; true without one, and while it is not known.
+    bool sounds_in_loop(const Track& track) const;
 
   private:
     /// As far as it is known while files are still being read.

@@ -302,6 +302,8 @@ ClipPanel::ClipPanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
     button("fadeIn", tr("Fade in"), tr("Fades the chosen clip in, up to the playhead."), [this] { set_fade(true); });
     button("fadeOut", tr("Fade out"), tr("Fades the chosen clip out, from the playhead on."),
            [this] { set_fade(false); });
+    button("fadeLengths", tr("Fades…"), tr("Types how long the chosen clip fades in and out."),
+           [this] { type_fades(); });
     button("removeClip", tr("Remove"), tr("Takes the chosen clip away; undo brings it back."), [this] {
         const TrackId id = work_.document.focused();
         const Clips clips = work_.edits.clips(id);
@@ -322,6 +324,23 @@ ClipPanel::ClipPanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
     connect(&work_.view, &ViewState::panel_shown, this, &QWidget::setVisible);
     setVisible(work_.view.panel_open);
     refresh();
+}
+
+void ClipPanel::type_fades() {
+    const TrackId id = work_.document.focused();
+    Clips clips = work_.edits.clips(id);
+    if (clips.empty()) return;
+    Clip& c = clips[work_.edits.current_clip(id)];
+    const double frames_a_ms = work_.document.session().sample_rate / 1000.0,
+                 most_ms = static_cast<double>(c.frames) / frames_a_ms;
+    const auto n = work_.prompter->ask_numbers(
+        tr("Fades of the clip"),
+        {{tr("fade in, ms"), static_cast<double>(c.fade_in) / frames_a_ms, 0.0, most_ms, 1},
+         {tr("fade out, ms"), static_cast<double>(c.fade_out) / frames_a_ms, 0.0, most_ms, 1}});
+    if (!n) return;
+    c.fade_in = std::min(c.frames, static_cast<int64_t>(std::llround((*n)[0] * frames_a_ms)));
+    c.fade_out = std::min(c.frames - c.fade_in, static_cast<int64_t>(std::llround((*n)[1] * frames_a_ms)));
+    work_.edits.set_clips(id, tr("Fades of a clip"), std::move(clips));
 }
 
 void ClipPanel::resizeEvent(QResizeEvent*) {

@@ -61,6 +61,7 @@ class ClipPanel : public QWidget {
   private:
     void refresh();
     void list_findings();
+    void type_fades();
     void set_fade(bool in);
     void whole_file();
 

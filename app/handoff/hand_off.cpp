@@ -145,6 +145,7 @@ QWidget* HandOffPanel::make_checks() {
             own_limits();
         } else {
             work_.document.edit(tr("Limits %1").arg(profile_->currentText()), std::move(next));
+            if (work_.document.session().hand_off.profile == HandOffProfile::streaming_demo) offer_main_chain();
         }
         show_checks();
     });
@@ -277,6 +278,23 @@ void HandOffPanel::paintEvent(QPaintEvent*) {
     painter.fillRect(rect(), theme().panel);
     painter.setPen(theme().faint);
     painter.drawLine(0, 0, width(), 0);
+}
+
+void HandOffPanel::offer_main_chain() {
+    const Session& session = work_.document.session();
+    if (!session.main_chain.empty()) return;
+    const Preset& preset = *find_preset(shipped_presets(), sharing_preset);
+    const auto answer = work_.prompter->ask(
+        tr("Nothing works on the main output"),
+        tr("A demo is listened to as it is. Put the preset '%1' on the main output, and export the mix through it? %2")
+            .arg(QString::fromStdString(said(preset.name.c_str())),
+                 QString::fromStdString(said(preset.purpose.c_str()))),
+        tr("Put it there"), tr("Leave it"));
+    if (answer != Prompter::Answer::yes) return;
+    Session next = session;
+    next.hand_off.main_chain = MainChain::in;
+    work_.document.edit(tr("Export through the main output's processors"), std::move(next));
+    work_.edits.use_preset({main_output}, preset, false, QString::fromStdString(said(preset.name.c_str())));
 }
 
 void HandOffPanel::own_limits() {

@@ -54,6 +54,8 @@ class HandOffPanel : public QWidget {
     /// By how much the stems will differ from the mix, told before they are written.
     void look_at_stems();
     void own_limits();
+    /// A demo is listened to as it is: where nothing works on the main output, a preset for that is offered.
+    void offer_main_chain();
     void start();
     void start_when_known();
 

@@ -13,6 +13,10 @@
 namespace isotonus {
 
 namespace {
+constexpr int spectrum_height = 66;
+}
+
+namespace {
 
 QString correlation_text(double correlation) {
     return QString(correlation < 0.0 ? QChar(0x2212) : QChar('+')) + QString::number(std::fabs(correlation), 'f', 2);
@@ -120,6 +124,8 @@ Mains::Mains(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setMouseTracking(true);
     fader_ = new MainFader(work, this);
     level_ = new MonitorLevel(work, this);
+    spectrum_ = new MainSpectrum(work, this);
+    spectrum_->hide();
     make_monitoring();
     clip_flag_ = new QToolButton(this);
     clip_flag_->setObjectName("clipFlag");
@@ -157,7 +163,8 @@ void Mains::resizeEvent(QResizeEvent*) {
     level_->setFixedHeight(24);
     level_->setGeometry(66, height() - 92, width() - 70, 24);
     monitoring_->setGeometry(8, height() - 186, width() - 16, 92);
-    clip_flag_->setGeometry(120, 108, 68, 20);
+    spectrum_->setGeometry(8, height() - 192 - spectrum_height, width() - 16, spectrum_height);
+    clip_flag_->setGeometry(width() - 70, 104, 68, 20);
     chain_->setGeometry(82, height() - 65, 50, 22);
 }
 
@@ -259,6 +266,13 @@ void Mains::add_playback() {
         playback_, [](const MonitorSettings& m) { return m.playback != Playback::none || m.correction != nullptr; });
 }
 
+Result<void> Mains::use_correction(const fs::path& file) {
+    auto curve = read_correction(file);
+    if (!curve) return tl::unexpected(curve.error());
+    change_monitor([&](auto& m) { m.correction = std::make_shared<const CorrectionCurve>(std::move(*curve)); });
+    return {};
+}
+
 void Mains::add_correction(QMenu* menu) {
     menu->addSeparator();
     QAction* correct = menu->addAction(tr("my own correction…"));
@@ -267,13 +281,16 @@ void Mains::add_correction(QMenu* menu) {
     connect(correct, &QAction::triggered, this, [this] {
         const auto file = work_.prompter->open_file(tr("Correction"), tr("Curves (*.csv *.txt)"));
         if (!file) return;
-        auto curve = read_correction(*file);
-        if (!curve) return work_.prompter->complain(QString::fromStdString(curve.error().text()));
-        change_monitor([&](auto& m) { m.correction = std::make_shared<const CorrectionCurve>(std::move(*curve)); });
+        if (const auto done = use_correction(*file); !done)
+            return work_.prompter->complain(QString::fromStdString(done.error().text()));
+        emit work_.view.correction_chosen(to_qt(*file));
     });
     QAction* plain = menu->addAction(tr("without correction"));
     plain->setObjectName("correctionOff");
-    connect(plain, &QAction::triggered, this, [this] { change_monitor([](auto& m) { m.correction = nullptr; }); });
+    connect(plain, &QAction::triggered, this, [this] {
+        change_monitor([](auto& m) { m.correction = nullptr; });
+        emit work_.view.correction_chosen({});
+    });
     connect(menu, &QMenu::aboutToShow, plain, [this, plain] {
         const auto& now = work_.player.monitor().correction;
         plain->setVisible(now != nullptr);
@@ -343,7 +360,14 @@ void Mains::refresh() {
     update(QRegion(rect()) - childrenRegion());  // the buttons stay as they are
 }
 
-QRect Mains::gauge() const { return QRect(42, 132, 44, height() - 132 - 200); }
+QRect Mains::gauge() const {
+    return QRect(42, 132, 44, height() - 132 - 200 - (shows_spectrum() ? spectrum_height + 6 : 0));
+}
+
+void Mains::show_spectrum(bool shown) {
+    spectrum_->setVisible(shown);
+    update();
+}
 
 int Mains::gauge_y(double db) const {
     const double share = (std::clamp(db, -48.0, 6.0) + 48.0) / 54.0;

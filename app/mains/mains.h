@@ -5,6 +5,7 @@
 #include <QToolButton>
 
 #include "app/desk/lane.h"
+#include "app/mains/main_spectrum.h"
 
 namespace isotonus {
 
@@ -62,6 +63,10 @@ class Mains : public QWidget {
     Q_OBJECT
   public:
     Mains(Workspace& work, QWidget* parent = nullptr);
+    void show_spectrum(bool shown);
+    /// The listener's own correction, of the room or the headphones.  Fails as read_correction does.
+    Result<void> use_correction(const fs::path& file);
+    bool shows_spectrum() const { return !spectrum_->isHidden(); }
     /// What the large figure is of: while chains are being worked out, the mix as it was before.
     QString peak_title() const;
 
@@ -88,11 +93,13 @@ class Mains : public QWidget {
     void paint_figures(QPainter& painter);
     /// What stands between the mix and the ear, in words; a click on it takes it away.
     QString warning() const;
-    QRect warning_area() const { return {1, 104, width() - 1, 20}; }
+    /// Beside the clip flag, where that is up.
+    QRect warning_area() const { return {1, 104, (clip_flag_->isVisible() ? clip_flag_->x() - 4 : width()) - 1, 20}; }
 
     Workspace& work_;
     MainFader* fader_;
     MonitorLevel* level_;
+    MainSpectrum* spectrum_;
     QToolButton *clip_flag_, *chain_, *playback_ = nullptr;
     std::vector<std::pair<QToolButton*, std::function<bool(const MonitorSettings&)>>> switches_;
     QWidget* monitoring_;

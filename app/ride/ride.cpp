@@ -432,6 +432,23 @@ void RidePanel::fill_list() {
     if (list_->count() == 0) new QListWidgetItem(tr("Nothing is ridden yet."), list_);
 }
 
+namespace {
+
+/// Light, even or tight: how much of the difference is made good, from where on, in how short parts; any other leaves
+/// what is set.  Common practice, no source.
+void set_closeness(DraftWish& wish, int closeness) {
+    struct Closeness {
+        double range_db, depth, follow_s;
+    };
+    constexpr Closeness known[] = {{1.5, 0.5, 6.0}, {0.5, 1.0, 4.0}, {0.2, 1.0, 1.5}};
+    if (closeness < 0 || closeness >= static_cast<int>(std::size(known))) return;
+    wish.range_db = known[closeness].range_db;
+    wish.depth = known[closeness].depth;
+    wish.follow_s = known[closeness].follow_s;
+}
+
+}  // namespace
+
 void RidePanel::draft(DraftBy by) {
     const Session& session = work_.document.session();
     const Track* t = work_.document.track(work_.view.ride.row());
@@ -467,27 +484,40 @@ void RidePanel::draft(DraftBy by) {
         title = tr("Ride draft");
     else if (by == DraftBy::rest)
         title = tr("Ride draft against the rest");
-    const auto n = work_.prompter->ask_numbers(
-        title, {first,
-                {tr("leave alone within, ± dB"), wish.range_db, 0.0, 12.0, 1},
-                {tr("depth, %"), 100.0, 0.0, 100.0, 0},
-                {tr("at most up, dB"), wish.most_up_db, 0.0, 12.0, 1},
-                {tr("at most down, dB"), wish.most_down_db, 0.0, 40.0, 1},
-                {tr("silence: below the loudest by, dB"), 10.0 - wish.silence_db, 10.0, 70.0, 0},
-                {tr("leave alone (breaths) shorter than, s"), wish.shortest_s, 0.1, 3.0, 2},
-                {tr("follow longer phrases in parts of, s"), wish.follow_s, 0.5, 30.0, 1}});
-    if (!n) return;
-    wish.range_db = (*n)[1];
-    wish.depth = (*n)[2] / 100.0;
-    wish.most_up_db = (*n)[3];
-    wish.most_down_db = (*n)[4];
-    wish.silence_db = 10.0 - (*n)[5];
-    wish.shortest_s = (*n)[6];
-    wish.follow_s = (*n)[7];
     if (active().parameter() != Parameter::level) choose(Parameter::level, false);
-    const double wanted = by == DraftBy::heard ? (*n)[0] / 100.0 : (*n)[0];
-    const Curve drafted = basis.draft(wanted, wish, active().curve());
-    active().store(drafted, tr("draft of %n point(s)", nullptr, static_cast<int>(drafted.points.size())));
+    const auto drafted = [&](const std::vector<double>& n) {
+        wish.range_db = n[2];
+        wish.depth = n[3] / 100.0;
+        wish.follow_s = n[8];
+        set_closeness(wish, static_cast<int>(n[1]));
+        wish.most_up_db = n[4];
+        wish.most_down_db = n[5];
+        wish.silence_db = 10.0 - n[6];
+        wish.shortest_s = n[7];
+        return basis.draft(by == DraftBy::heard ? n[0] / 100.0 : n[0], wish, active().curve());
+    };
+    const auto n =
+        work_.prompter->ask_numbers(title,
+                                    {first,
+                                     {tr("how closely"),
+                                      1.0,
+                                      0.0,
+                                      3.0,
+                                      0,
+                                      {tr("light: half of the difference"), tr("even"),
+                                       tr("tight: all of it, in short parts"), tr("by the figures below")}},
+                                     {tr("leave alone within, ± dB"), wish.range_db, 0.0, 12.0, 1},
+                                     {tr("depth, %"), 100.0, 0.0, 100.0, 0},
+                                     {tr("at most up, dB"), wish.most_up_db, 0.0, 12.0, 1},
+                                     {tr("at most down, dB"), wish.most_down_db, 0.0, 40.0, 1},
+                                     {tr("silence: below the loudest by, dB"), 10.0 - wish.silence_db, 10.0, 70.0, 0},
+                                     {tr("leave alone (breaths) shorter than, s"), wish.shortest_s, 0.1, 3.0, 2},
+                                     {tr("follow longer phrases in parts of, s"), wish.follow_s, 0.5, 30.0, 1}},
+                                    [&](const std::vector<double>& now) { active().show_ghost(drafted(now)); });
+    active().show_ghost({});
+    if (!n) return;
+    const Curve curve = drafted(*n);
+    active().store(curve, tr("draft of %n point(s)", nullptr, static_cast<int>(curve.points.size())));
 }
 
 void RidePanel::draft_when_heard() {

@@ -514,6 +514,11 @@ void RideEditor::keyPressEvent(QKeyEvent* event) {
     QWidget::keyPressEvent(event);
 }
 
+void RideEditor::show_ghost(Curve curve) {
+    ghost_ = std::move(curve);
+    update();
+}
+
 void RideEditor::paint_axis(QPainter& painter) {
     const QRect c = canvas();
     std::vector<double> marks;
@@ -649,6 +654,7 @@ void RideEditor::paintEvent(QPaintEvent* event) {
                QPen(ride.empty() || bypassed || writer ? theme().faint : theme().ink, 1.8,
                     bypassed ? Qt::DashLine : Qt::SolidLine),
                y_of);
+    if (!ghost_.empty()) paint_ride(painter, ghost_, rest(), ruler, QPen(theme().accent, 1.8, Qt::DashLine), y_of);
     painter.setRenderHint(QPainter::Antialiasing);
     if (!writer) paint_points(painter);
     if (writer && writer->any()) {  // what is being written, in another ink

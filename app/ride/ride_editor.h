@@ -35,6 +35,9 @@ class RideEditor : public QWidget, public SpokenControl {
     Curve curve() const;
     double rest() const { return own_value(work_.document.session(), row_, parameter_); }
     void store(const Curve& curve, const QString& what, uint64_t gesture = 0);
+    /// What would become of the ride, dashed; an empty curve: nothing.
+    void show_ghost(Curve curve);
+    const Curve& ghost() const { return ghost_; }
 
     // The tools.
     void remove_selected();
@@ -64,6 +67,7 @@ class RideEditor : public QWidget, public SpokenControl {
     void resizeEvent(QResizeEvent*) override { place_switch(); }
 
   private:
+    Curve ghost_;
     enum class Drag { none, points, band, lasso, range, raise, bend, fader };
     const Track* track() const { return work_.document.track(row_); }
     bool exists() const { return work_.document.session().rides_of(row_) != nullptr; }

@@ -144,7 +144,9 @@ void Advisor::troubles(TrackId row) {
         Chain next = chain;
         QStringList words;
         for (const Trouble& trouble : *troubles) {
-            words << Advisor::tr("%1 by %2 dB").arg(hz_text(trouble.hz)).arg(trouble.excess_db, 0, 'f', 0);
+            words << Advisor::tr("%1 (%2) by %3 dB")
+                         .arg(hz_text(trouble.hz), QString::fromStdString(trouble.note()))
+                         .arg(trouble.excess_db, 0, 'f', 0);
             add_bell(next, {trouble.hz, trouble.cut_db, trouble.q});
         }
         found.text = Advisor::tr("Stands out for long: %1. Narrow cuts there.").arg(words.join(", "));
@@ -193,6 +195,53 @@ ExcitationOf all_excitations(ExcitationOf known, Progress& progress) {
 }
 
 }  // namespace
+
+void Advisor::note(TrackId row) {
+    const QString name = QString::fromStdString(work_.document.session().name_of(row));
+    const auto may_cut =
+        may_make_room(work_.document.session(), [this](const Track& t) { return work_.materials.measured(t); });
+    start([row, name, may_cut, plan = work_.player.plan(),
+           session = work_.document.shared()](Progress& progress) -> Result<Found> {
+        std::map<MaterialPtr, LongTermSpectrum> spectra;
+        MaterialPtr own;
+        for (const PlanPart& part : plan->parts) {
+            if (!part.material || spectra.contains(part.material)) continue;
+            const auto spectrum = spectrum_of(*part.material, &progress);
+            if (!spectrum) return tl::unexpected(spectrum.error());
+            spectra[part.material] = *spectrum;
+            if (plan->id_of(part) == row) own = part.material;
+        }
+        Found found;
+        found.text = Advisor::tr("%1 is not heard.").arg(name);
+        if (!own) return found;
+        const auto hz = strongest_hz(*own, &progress);
+        if (!hz) return tl::unexpected(hz.error());
+        if (!*hz) return found;
+        const auto cuts = note_out_of_others(
+            *plan, row, **hz, [&](const MaterialPtr& m) { return &spectra.at(m); },
+            [&](TrackId id) { return !may_cut(id); });
+        const QString note = QString("%1 (%2)").arg(QString::fromStdString(note_name(**hz)), hz_text(**hz));
+        if (!cuts) {
+            found.text =
+                Advisor::tr("%1 is strongest at %2; no narrow cut in the others brings more of it.").arg(name, note);
+            return found;
+        }
+        found.name = Advisor::tr("%1 of %2 out of the others").arg(QString::fromStdString(note_name(**hz)), name);
+        QStringList who;
+        const Session next = with_note_cuts(*session, *cuts);
+        for (const auto& [id, db] : cuts->cuts) {
+            who << QString("%1 %2").arg(QString::fromStdString(session->name_of(id)), db_text(db));
+            found.chains[id] = *next.chain_of(id);
+        }
+        found.text = Advisor::tr(
+                         "%1 is strongest at %2. Narrow cuts there (%3): %4 % of the sound around it is %1's then, "
+                         "%5 % now.")
+                         .arg(name, note, who.join(", "))
+                         .arg(std::lround(100.0 * cuts->share_after))
+                         .arg(std::lround(100.0 * cuts->share_before));
+        return found;
+    });
+}
 
 void Advisor::room(TrackId row) {
     const QString name = QString::fromStdString(work_.document.session().name_of(row));

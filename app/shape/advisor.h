@@ -7,6 +7,7 @@
 #include "app/desk/background.h"
 #include "app/desk/workspace.h"
 #include "core/balance/make_room.h"
+#include "core/compare/ownership.h"
 #include "core/shape/advice.h"
 
 namespace isotonus {
@@ -23,6 +24,8 @@ class Advisor : public QObject {
     void reduction(TrackId row, size_t place, const ReductionAim& aim);
     void room(TrackId row);
     void duck(TrackId row, TrackId key);
+    /// The strongest note of a track out of the others; anchors are spared, and what carries the low end.
+    void note(TrackId row);
     /// Who covers a row where; `found` is called when that is known.
     void cover(TrackId row, std::function<void(std::vector<CoveredBand>)> found);
 

@@ -16,12 +16,6 @@ QString hz_text(double hz) {
                         : QCoreApplication::translate("Shape", "%1 Hz").arg(std::lround(hz));
 }
 
-QString note_text(double hz) {
-    static constexpr const char* names[] = {"C", "C#", "D", "D#", "E", "F", "F#", "G", "G#", "A", "A#", "B"};
-    const auto note = std::lround(69.0 + 12.0 * std::log2(hz / 440.0));
-    return QString("%1%2").arg(names[((note % 12) + 12) % 12]).arg(note / 12 - 1);
-}
-
 const Processor* first_of(const Chain& chain, std::string_view type) {
     const auto at = std::find_if(chain.begin(), chain.end(), [&](const Processor& p) { return p.type == type; });
     return at == chain.end() ? nullptr : &*at;
@@ -99,11 +93,13 @@ std::optional<ShapedRow> shaped_row(Workspace& work, TrackId id) {
     const Bus* b = session.find_bus(id);
     if (!b && id != main_output) return std::nullopt;
     const MaterialPtr after = work.materials.shaped_sum(id);
+    // Without a chain it plays what leads to it, the main output with its fader.
+    const MaterialPtr before = after ? signal_of(after)->recipe().source.material : work.player.sum_of(id);
     return ShapedRow{session.chain_of(id),
                      b ? QString::fromStdString(b->name) : QCoreApplication::translate("Shape", "main output"),
                      b ? b->ink : 0,
                      session.is_chain_out(id) || session.chains_out,
-                     after ? signal_of(after)->recipe().source.material : nullptr,
+                     before,
                      b ? b->trim_db : 0.0,
                      after};
 }

@@ -19,9 +19,8 @@ struct FrequencyRuler {
     void paint_rules(QPainter& painter, const QRect& area) const;
 };
 
-/// "250 Hz", "1.2 kHz"; and the note: equal temperament, A4 = 440 Hz (ISO 16).
+/// "250 Hz", "1.2 kHz".
 QString hz_text(double hz);
-QString note_text(double hz);
 
 /// A spectrum as a line: -84 … -12 dB (AES17) of a sixth of an octave from bottom to top, `gain_db` added.
 QPainterPath spectrum_path(const LongTermSpectrum& spectrum, double gain_db, const FrequencyRuler& ruler,
@@ -41,7 +40,7 @@ struct ShapedRow {
     QString name;
     int ink = 0;
     bool chain_out = false;  ///< this chain or all
-    MaterialPtr before;      ///< what the chain works on, without its trim; of a bus known only while it has a chain
+    MaterialPtr before;      ///< what the chain works on, without its trim
     double trim_db = 0.0;
     MaterialPtr after;  ///< null without a chain at work, and while it is being run
 };

@@ -3,8 +3,6 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/mix/sum_of_rows.h"
-
 namespace isotonus {
 
 /// One job at a time has it.
@@ -49,8 +47,7 @@ LiveSpectrum::LiveSpectrum(Workspace& work, QObject* parent) : QObject(parent), 
 }
 
 void LiveSpectrum::follow(MaterialPtr material, int64_t delay_samples) {
-    const bool readable = material && material->sound->is_exact() && !summed_plan(*material);
-    if (!readable) {
+    if (!material || !material->sound->is_exact()) {
         source_.reset();
         now_.reset();
         return;

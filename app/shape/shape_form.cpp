@@ -18,6 +18,7 @@
 #include "app/desk/make_way.h"
 #include "app/desk/row_head.h"
 #include "app/shape/plugin_dialog.h"
+#include "app/songmap/tempo_window.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
 #include "core/session/difference.h"
@@ -39,8 +40,17 @@ namespace {
 class TimeBox : public QDoubleSpinBox {
   public:
     std::function<std::optional<double>(const QString&)> from_note;
+    std::function<bool()> ask_tempo;  ///< whether the song has one by then
 
   protected:
+    /// A note value that is typed before the song has a tempo asks for it here.
+    void fixup(QString& text) const override {
+        if (asking_ || !from_note || !text.contains('/')) return QDoubleSpinBox::fixup(text);
+        asking_ = true;
+        const auto value = ask_tempo() ? from_note(text) : std::nullopt;
+        asking_ = false;
+        text = textFromValue(value.value_or(this->value())) + suffix();
+    }
     QValidator::State validate(QString& text, int& at) const override {
         if (from_note && text.contains('/')) return from_note(text) ? QValidator::Acceptable : QValidator::Intermediate;
         return QDoubleSpinBox::validate(text, at);
@@ -49,6 +59,9 @@ class TimeBox : public QDoubleSpinBox {
         if (const auto value = from_note ? from_note(text) : std::nullopt) return *value;
         return QDoubleSpinBox::valueFromText(text);
     }
+
+  private:
+    mutable bool asking_ = false;
 };
 
 }  // namespace
@@ -229,13 +242,14 @@ void ShapePanel::add_key(const Processor& processor) {
     auto* box = new QComboBox;
     box->setObjectName("key");
     box->addItem(tr("itself"), QVariant::fromValue<qulonglong>(0));
-    for (const auto& t : work_.document.session().tracks)
-        if (t->id != row_) box->addItem(QString::fromStdString(t->name), QVariant::fromValue<qulonglong>(t->id));
-    // Tracks listen to tracks; buses and the main output to any row that they do not feed.
+    // What needs this channel itself would make a circle.
     const Session& session = work_.document.session();
-    for (const Bus& b : session.buses)
-        if (!session.find(row_) && b.id != row_ && (row_ == main_output || !feeds(session, row_, b.id)))
-            box->addItem(QString::fromStdString(b.name), QVariant::fromValue<qulonglong>(b.id));
+    const auto offer = [&](TrackId id, const std::string& name) {
+        if (id == processor.key || !needed_by(session, id).contains(row_))
+            box->addItem(QString::fromStdString(name), QVariant::fromValue<qulonglong>(id));
+    };
+    for (const auto& t : session.tracks) offer(t->id, t->name);
+    for (const Bus& b : session.buses) offer(b.id, b.name);
     fields_.push_back([box](const Processor& p) {
         box->setCurrentIndex(std::max(0, box->findData(QVariant::fromValue<qulonglong>(p.key))));
     });
@@ -315,6 +329,7 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     field->setKeyboardTracking(false);
     if (takes_notes(info)) {
         field->setToolTip(tr("A number, or a note value at the tempo of the playhead: 1/8, 1/8. or 1/8t."));
+        field->ask_tempo = [this] { return work_.document.session().tempo.empty() && ask_tempo(work_); };
         field->from_note = [this, &info](const QString& text) {
             const QString note = text.trimmed().section(' ', 0, 0);
             return value_from_note(info, work_.document.session().tempo, work_.player.position_s(), note.toStdString());

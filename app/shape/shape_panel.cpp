@@ -304,7 +304,7 @@ const Send* ShapePanel::chosen_send() const {
     return place() >= shown_.size() && at < shown_sends_.size() ? &shown_sends_[at] : nullptr;
 }
 
-void ShapePanel::use_chain(const Chain& chain, const QString& name) {
+void ShapePanel::use_preset(const Preset& preset, const QString& name) {
     const Session& session = work_.document.session();
     const auto rows = rows_meant();
     const auto has_chain = [&](TrackId row) { return session.chain_of(row) && !session.chain_of(row)->empty(); };
@@ -317,11 +317,7 @@ void ShapePanel::use_chain(const Chain& chain, const QString& name) {
         if (answer == Prompter::Answer::cancel) return;
         append = answer == Prompter::Answer::yes;
     }
-    work_.edits.set_chains(rows, name, [&chain, append](Chain& now) {
-        Chain more = copied(chain, now);
-        if (!append) now.clear();
-        now.insert(now.end(), more.begin(), more.end());
-    });
+    work_.edits.use_preset(rows, preset, append, name);
 }
 
 void ShapePanel::fill_presets(QMenu& menu) {
@@ -331,8 +327,11 @@ void ShapePanel::fill_presets(QMenu& menu) {
     QAction* copy = menu.addAction(tr("Copy this chain"), this, [this] { copied_chain() = shown_; });
     copy->setObjectName("chainCopy");
     copy->setEnabled(any);
-    QAction* paste = menu.addAction(tr("Paste to the chosen rows"), this,
-                                    [this] { use_chain(copied_chain(), tr("Paste a chain")); });
+    QAction* paste = menu.addAction(tr("Paste to the chosen rows"), this, [this] {
+        Preset copy;
+        copy.chain = copied_chain();
+        use_preset(copy, tr("Paste a chain"));
+    });
     paste->setObjectName("chainPaste");
     paste->setEnabled(!copied_chain().empty());
     QAction* keep = menu.addAction(tr("Keep this chain as…"), this, [this] {
@@ -355,7 +354,7 @@ void ShapePanel::fill_presets(QMenu& menu) {
         if (!of) of = menu.addMenu(family);
         of->setToolTipsVisible(true);
         const QString name = QString::fromStdString(said(preset.name.c_str()));
-        QAction* action = of->addAction(name, this, [this, chain = preset.chain, name] { use_chain(chain, name); });
+        QAction* action = of->addAction(name, this, [this, preset, name] { use_preset(preset, name); });
         action->setObjectName("preset_" + name);
         action->setToolTip(QString::fromStdString(said(preset.purpose.c_str())));
     }
@@ -419,6 +418,8 @@ void ShapePanel::fill_advice(QMenu& menu) {
                 work_.edits.set_own_value(row_, Parameter(makeup, shown_[at].id),
                                           std::min(makeup.high, std::round(taken->typical_db * 10.0) / 10.0), 0);
         });
+    add("adviseNote", tr("Its strongest note out of the others"), track,
+        about_frequencies([this] { advisor_->note(row_); }));
     add("adviseRoom", tr("Make room for it in the others"), track, about_frequencies([this] { advisor_->room(row_); }));
     add("adviseCover", tr("What covers it, and where"), track, about_frequencies([this] {
             advisor_->cover(row_, [this](std::vector<CoveredBand> cover) { picture_->show_cover(std::move(cover)); });

@@ -51,7 +51,7 @@ class ShapePanel : public QWidget {
     void move(int by);
     /// Rows that an edit here changes: those that are selected with a track, a bus alone.
     std::vector<TrackId> rows_meant() const;
-    void use_chain(const Chain& chain, const QString& name);
+    void use_preset(const Preset& preset, const QString& name);
     void fill_presets(QMenu& menu);
     void fill_advice(QMenu& menu);
     /// The difference that the chosen processor makes, alone; what is heard is put back when the row changes.

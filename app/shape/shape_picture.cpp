@@ -14,6 +14,8 @@
 
 #include "app/style/text.h"
 #include "app/style/theme.h"
+#include "core/compare/third_octaves.h"
+#include "core/shape/advice.h"
 #include "core/shape/equaliser.h"
 #include "core/shape/reverb.h"
 
@@ -102,6 +104,7 @@ void ShapePicture::paintEvent(QPaintEvent*) {
     const auto row = shaped_row(work_, work_.view.shape.row());
     if (!row) return;
     paint_cover(painter, c, freq);
+    paint_owned(painter, c, freq);
     painter.setRenderHint(QPainter::Antialiasing);
     if (const LongTermSpectrum* before = row->before ? work_.spectra.of(row->before) : nullptr) {
         painter.setPen(QPen(theme().faint, 1.0));
@@ -152,7 +155,8 @@ void ShapePicture::paintEvent(QPaintEvent*) {
     painter.setPen(theme().ink);
     painter.setFont(lettering(12));
     painter.drawText(c.adjusted(6, 4, -6, 0), Qt::AlignRight | Qt::AlignTop,
-                     hz_text(pointed) + "  " + note_text(pointed) + cover_text(pointed));
+                     hz_text(pointed) + "  " + QString::fromStdString(note_name(pointed)) + cover_text(pointed) +
+                         owned_text(pointed));
 }
 
 /// How long the chosen reverb rings in each octave: the longest fills a third of the picture.
@@ -343,6 +347,32 @@ void ShapePicture::paint_cover(QPainter& painter, const QRect& area, const Frequ
         QColor colour = most ? theme().track_ink(most->ink) : theme().faint;
         painter.fillRect(left, area.bottom() - high, right - left - 1, high, QBrush(colour, Qt::Dense5Pattern));
     }
+}
+
+void ShapePicture::paint_owned(QPainter& painter, const QRect& area, const FrequencyRuler& freq) const {
+    const Track* track = work_.document.track(work_.view.shape.row());
+    if (!track) return;
+    for (const OwnedBand& band : work_.spectra.owned(work_.player.plan(), track->id)) {
+        if (!band.owned() && !band.fought_for()) continue;
+        const auto [low_hz, high_hz] = third_octave_edges_hz(band.band);
+        const int left = static_cast<int>(freq.place(std::max(lowest_hz, low_hz))),
+                  right = static_cast<int>(freq.place(std::min(highest_hz, high_hz))), high = band.owned() ? 6 : 2;
+        painter.fillRect(left, area.bottom() - high + 1, right - left - 1, high, theme().track_ink(track->ink));
+    }
+}
+
+QString ShapePicture::owned_text(double hz) const {
+    const Track* track = work_.document.track(work_.view.shape.row());
+    if (!track) return {};
+    for (const OwnedBand& band : work_.spectra.owned(work_.player.plan(), track->id)) {
+        if (band.band != third_octave_at(hz)) continue;
+        const QString own = tr("  %1 % is its own").arg(std::lround(100.0 * band.share));
+        if (band.rival == 0) return own;
+        return own + tr(", %1 % %2's")
+                         .arg(std::lround(100.0 * band.rival_share))
+                         .arg(QString::fromStdString(work_.document.session().name_of(band.rival)));
+    }
+    return {};
 }
 
 QString ShapePicture::cover_text(double hz) const {

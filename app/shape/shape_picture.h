@@ -41,6 +41,10 @@ class ShapePicture : public QWidget, public SpokenControl {
     const Chain* chain() const;
     const Processor* equaliser() const;
     void set_band(int band, double hz, double db, std::optional<double> q = {});
+    /// Whose each third octave of the mix is: a full stripe where it is this track's, a thin one where it fights for
+    /// it.
+    void paint_owned(QPainter& painter, const QRect& area, const FrequencyRuler& freq) const;
+    QString owned_text(double hz) const;
     void paint_cover(QPainter& painter, const QRect& area, const FrequencyRuler& ruler) const;
     QString cover_text(double hz) const;
     void paint_decay(QPainter& painter, const QRect& area, const FrequencyRuler& ruler) const;

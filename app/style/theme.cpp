@@ -55,6 +55,9 @@ QPushButton:default { border: 1px solid ACCENT; color: ACCENT; }
 QToolButton:checked { background: INK; color: GROUND; }
 QToolButton:disabled, QPushButton:disabled { color: FAINT; }
 QToolButton::menu-indicator { image: none; }
+QAbstractSpinBox::up-button, QAbstractSpinBox::down-button { width: 0; border: none; }
+#mains QToolButton { border: 1px solid RULE; }
+#mains QToolButton:hover { border-color: ACCENT; }
 QToolButton#mute:checked { background: FAINT; color: GROUND; }
 QToolButton#solo:checked { background: ACCENT; color: GROUND; }
 QToolButton#clipFlag { background: CLIPPED; color: GROUND; }
@@ -68,7 +71,7 @@ QTableWidget::item { padding: 0 4px; }
 QCheckBox::indicator, QTableView::indicator { width: 12px; height: 12px; border: 1px solid FAINT; background: PANEL; }
 QCheckBox::indicator:checked, QTableView::indicator:checked { background: ACCENT; border-color: ACCENT; }
 QCheckBox:focus { border: 1px solid ACCENT; }
-QLineEdit, QComboBox, QTextBrowser, QTableWidget, QDoubleSpinBox, QPlainTextEdit { background: PANEL; border: 1px solid FAINT; padding: 3px 6px; selection-background-color: ACCENT; selection-color: GROUND; }
+QLineEdit, QComboBox, QTextBrowser, QTableWidget, QDoubleSpinBox, QSpinBox, QPlainTextEdit { background: PANEL; border: 1px solid FAINT; padding: 3px 6px; selection-background-color: ACCENT; selection-color: GROUND; }
 QComboBox::drop-down { border: none; width: 22px; }
 QComboBox::down-arrow { image: url(:/icons/down.svg); width: 12px; height: 12px; }
 QDialogButtonBox { dialogbuttonbox-buttons-have-icons: 0; }

@@ -80,7 +80,15 @@ TransportBar::TransportBar(Workspace& work, QWidget* parent) : QWidget(parent), 
     device_ = button("device", tr("Sound device"), tr("Where the sound goes"));
     device_->setPopupMode(QToolButton::InstantPopup);
     connect(device_, &QToolButton::clicked, this, &TransportBar::show_devices);
-    connect(&work_.view, &ViewState::hint, hint_, &QLabel::setText);
+    connect(&work_.view, &ViewState::hint, this, [this](const QString& sentence) {
+        if (!told_.isActive()) hint_->setText(sentence);
+    });
+    told_.setSingleShot(true);
+    connect(&work_.view, &ViewState::told, this, [this](const QString& sentence) {
+        constexpr int time_to_read_ms = 12000;
+        hint_->setText(sentence);
+        told_.start(time_to_read_ms);
+    });
     connect(&work_.player, &Player::message, hint_, &QLabel::setText);
     connect(&work_.player, &Player::moved, this, &TransportBar::refresh);
     connect(&work_.player, &Player::loop_changed, this, &TransportBar::refresh);

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QLabel>
+#include <QTimer>
 #include <QToolButton>
 #include <QWidget>
 
@@ -34,6 +35,7 @@ class TransportBar : public QWidget {
     QLabel *position_, *hint_;
     QWidget* sections_;
     QHBoxLayout* sections_layout_;
+    QTimer told_;  ///< runs while what was asked for is to be read
     bool shown_playing_ = false;
     std::vector<Section> shown_sections_;
 };

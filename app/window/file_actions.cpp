@@ -222,8 +222,9 @@ Session FileActions::with_channels_as_wished(Session next, const std::map<fs::pa
             tr("Left and right"),
             tr("%n pair(s) of mono files, by name the two sides of one sound: %1.", nullptr, static_cast<int>(pairs))
                 .arg(names.join(", ")),
-            tr("Make stereo tracks"), tr("Keep them apart"));
+            tr("Make stereo tracks"), tr("Pan them left and right"));
         if (answer == Prompter::Answer::yes) next = joined;
+        if (answer == Prompter::Answer::no) next = with_pairs_panned(next, channels_of);
     }
     const Session before = next;
     for (const auto& t : before.tracks) {
@@ -334,35 +335,6 @@ void FileActions::sections_out() {
     if (const auto done = write_whole(*file, sections_to_midi(work_.document.session()), work_.document.kept_files());
         !done)
         complain(done.error());
-}
-
-void FileActions::type_tempo() {
-    const auto& tempo = work_.document.session().tempo;
-    const QString before = tempo.empty() ? QString("120 4/4")
-                                         : QString("%1 %2/%3")
-                                               .arg(tempo.front().quarters_a_minute)
-                                               .arg(tempo.front().beats)
-                                               .arg(tempo.front().beat_unit);
-    const auto text =
-        work_.prompter->ask_text(tr("Tempo"), tr("Quarters a minute and time signature; empty: none"), before);
-    if (!text) return;
-    Session next = work_.document.session();
-    static const QRegularExpression form(
-        "^\\s*([0-9]+(?:[.,][0-9]+)?)(?:\\s+([0-9]{1,2})\\s*/\\s*(1|2|4|8|16|32))?\\s*$");
-    const auto match = form.match(*text);
-    const double quarters = match.captured(1).replace(',', '.').toDouble();
-    if (text->trimmed().isEmpty()) {
-        next.tempo = {};
-    } else if (match.hasMatch() && quarters >= 10.0 && quarters <= 1000.0) {
-        TempoMark mark{tempo.empty() ? 0.0 : tempo.front().time_s, quarters};
-        if (!match.captured(2).isEmpty())
-            mark.beats = std::max(1, match.captured(2).toInt()), mark.beat_unit = match.captured(3).toInt();
-        next.tempo = {mark};
-    } else {
-        work_.prompter->complain(tr("'%1' is no tempo: it goes like 120 or 97.5 6/8, from 10 to 1000.").arg(*text));
-        return;
-    }
-    work_.document.edit(tr("Tempo %1").arg(text->trimmed()), std::move(next));
 }
 
 bool FileActions::offer_recovery() {

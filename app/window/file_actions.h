@@ -31,10 +31,9 @@ class FileActions : public QObject {
     void relink();
     /// The session and all that it needs into one folder.
     void collect_into();
-    /// Sections and tempo from a MIDI file or from cue points; to a MIDI file; the tempo as typed.
+    /// Sections and tempo from a MIDI file or from cue points; to a MIDI file.
     void sections_in();
     void sections_out();
-    void type_tempo();
     /// Asks whether unsaved work may go; false: stay.
     bool may_leave();
     /// Offers what a crash left behind.

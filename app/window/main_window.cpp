@@ -40,7 +40,9 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     auto* middle = new QHBoxLayout;
     middle->setSpacing(0);
     middle->addWidget(desk_, 1);
-    middle->addWidget(new Mains(work_));
+    mains_ = new Mains(work_);
+    mains_->show_spectrum(settings_.main_spectrum());
+    middle->addWidget(mains_);
     column->addLayout(middle, 1);
     column->addWidget(transport_);
     setCentralWidget(page);
@@ -85,6 +87,11 @@ void MainWindow::remember_layout() {
             if (work_.view.folded(kind)) now << static_cast<int>(kind);
         settings_.set_folded(now);
     });
+    if (const QString file = settings_.correction(); !file.isEmpty())
+        if (const auto done = mains_->use_correction(from_qt(file)); !done)
+            emit work_.view.told(QString::fromStdString(done.error().text()));
+    connect(&work_.view, &ViewState::correction_chosen, this,
+            [this](const QString& file) { settings_.set_correction(file); });
     work_.view.keeps_prints = settings_.keeps_prints();
     connect(&work_.view, &ViewState::prints_kept, this, [this](bool on) { settings_.set_keeps_prints(on); });
     connect(&work_.view, &ViewState::panel_sized, this, [this] {
@@ -96,6 +103,8 @@ void MainWindow::remember_layout() {
 
 MainWindow::~MainWindow() {
     // Views go before what they look at.
+    for (auto* child : findChildren<QWidget*>(Qt::FindDirectChildrenOnly))
+        if (child->isWindow()) delete child;
     delete takeCentralWidget();
 }
 

@@ -74,6 +74,7 @@ class MainWindow : public QMainWindow {
     FileActions files_;
     StationTabs* tabs_;
     Desk* desk_;
+    Mains* mains_;
     TransportBar* transport_;
     QLabel* name_;
     QToolButton *undo_, *redo_, *menu_;

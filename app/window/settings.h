@@ -45,6 +45,11 @@ class Settings {
     void set_folded(const QVariantList& kinds) { file_.setValue("folded", kinds); }
     QVariantMap panel_heights() const { return file_.value("panel_heights").toMap(); }
     void set_panel_heights(const QVariantMap& heights) { file_.setValue("panel_heights", heights); }
+    /// The listener's own correction; empty: none.
+    QString correction() const { return file_.value("correction").toString(); }
+    void set_correction(const QString& file) { file_.setValue("correction", file); }
+    bool main_spectrum() const { return file_.value("main_spectrum", false).toBool(); }
+    void set_main_spectrum(bool on) { file_.setValue("main_spectrum", on); }
     bool keeps_prints() const { return file_.value("keeps_prints", true).toBool(); }
     void set_keeps_prints(bool on) { file_.setValue("keeps_prints", on); }
     QStringList recent() const { return file_.value("recent").toStringList(); }

@@ -6,10 +6,12 @@
 #include "app/balance/balance.h"
 #include "app/balance/bus_block.h"
 #include "app/ride/fader_box_window.h"
+#include "app/songmap/tempo_window.h"
 #include "app/stage/phase_dialog.h"
 #include "app/stage/sheet_dialog.h"
 #include "app/stage/stage_table.h"
 #include "app/style/text.h"
+#include "app/window/fader_window.h"
 #include "app/window/main_window.h"
 #include "core/stage/staging.h"
 #include "demosong/shaped.h"
@@ -57,7 +59,13 @@ void MainWindow::make_menu() {
              [this] { files_.import_folder(); }));
     item(add("sectionsIn", tr("Sections and tempo from a file…"), {}, [this] { files_.sections_in(); }));
     item(add("sectionsOut", tr("Sections and tempo to a MIDI file…"), {}, [this] { files_.sections_out(); }));
-    item(add("tempo", tr("Tempo…"), {}, [this] { files_.type_tempo(); }));
+    item(add("tempo", tr("Tempo…"), {}, [this] {
+        auto* window = findChild<TempoWindow*>();
+        if (!window) window = new TempoWindow(work_, this);
+        window->show();
+        window->raise();
+        window->activateWindow();
+    }));
     item(add("relink", tr("Find missing files…"), {}, [this] { files_.relink(); }));
     item(add("collect", tr("Collect into a folder…"), {}, [this] { files_.collect_into(); }));
     item(add("readAgain", tr("Read files again"), Qt::Key_F5, [this] { work_.materials.retry(); }));
@@ -79,6 +87,20 @@ void MainWindow::make_menu() {
     connect(redo_, &QToolButton::clicked, redo_action_, &QAction::trigger);
     main_menu_->addSeparator();
     item(add("night", tr("Day or night"), QKeySequence("F8"), [this] { show_night(!theme().night); }));
+    item(add("faderWindow", tr("Faders in a window of their own"), {}, [this] {
+        auto* window = findChild<FaderWindow*>();
+        if (!window) window = new FaderWindow(work_, this);
+        window->show();
+        window->raise();
+        window->activateWindow();
+    }));
+    QAction* spectrum = add("mainSpectrumShown", tr("Spectrum of the main output"), {}, [this] {
+        mains_->show_spectrum(!mains_->shows_spectrum());
+        settings_.set_main_spectrum(mains_->shows_spectrum());
+    });
+    spectrum->setCheckable(true);
+    spectrum->setChecked(settings_.main_spectrum());
+    item(spectrum);
     item(add("settings", tr("Settings…"), QKeySequence("Ctrl+,"), [this] { show_settings(); }));
     item(add("keys", tr("Keys"), QKeySequence("F1"), [this] { show_keys(); }));
     item(add("guide", tr("Guide"), QKeySequence("Ctrl+F1"), [this] { show_guide(); }));
@@ -212,10 +234,8 @@ void MainWindow::make_mix_actions() {
     for (int n = 0; n < tabs_->count(); ++n)
         add(("station" + std::to_string(n + 1)).c_str(), tr("Station %1").arg(n + 1),
             QKeySequence(QString("Alt+%1").arg(n + 1)), [this, n] { tabs_->choose(n); });
-    add("othersDown", tr("All other faders down by…"), QKeySequence("Ctrl+Shift+Down"), [this] {
-        const auto n = work_.prompter->ask_numbers(tr("All other faders down"), {{tr("by, dB"), 3.0, 0.1, 40.0, 1}});
-        if (n) work_.edits.others_down((*n)[0]);
-    });
+    add("othersDown", tr("All other faders down by…"), QKeySequence("Ctrl+Shift+Down"),
+        [this] { work_.edits.ask_others_down(work_.document.selected()); });
     add("heardFigures", tr("Figures of what is heard now over the whole song: what is soloed, a bus alone"),
         QKeySequence("Ctrl+K"), [this] { work_.mix.measure_heard(); });
     connect(&work_.mix, &MixWatch::heard_measured, this, [this](const Measurement& m) {
@@ -224,7 +244,7 @@ void MainWindow::make_mix_actions() {
             what = tr("What is soloed");
         else if (work_.player.hearing() == Player::Hearing::mix)
             what = tr("The mix");
-        emit work_.view.hint(tr("%1, over the whole song: peak %2 at %3, true peak %4, %5 (%6), loudness %7.")
+        emit work_.view.told(tr("%1, over the whole song: peak %2 at %3, true peak %4, %5 (%6), loudness %7.")
                                  .arg(what, level_text(m.sample_peak_dbfs, "dBFS"), time_text(m.peak_time_s),
                                       level_text(m.true_peak_dbtp, "dBTP"), average_text(m.average_dbfs),
                                       average_label(), level_text(m.integrated_lufs, "LUFS")));

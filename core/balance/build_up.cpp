@@ -3,6 +3,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/session/routing.h"
+
 namespace isotonus {
 
 namespace {
@@ -81,9 +83,9 @@ std::vector<TrackId> build_up_order(const Session& session, BuildUpOrder order, 
     return ids;
 }
 
-double suggested_fader_db(const Session& session, const Track& track, const FamilyOf& family) {
+double suggested_fader_db(const Session& session, const Track& track, const StartingLevels& levels) {
     const auto weight = [&](const Track& t) {
-        const Family f = family(t);
+        const Family f = levels.family(t);
         if (is_kick(t) || f == Family::bass) return 0.0;
         if (is_backbeat(t)) return -1.0;
         if (is_hat(t) || f == Family::percussion) return -9.0;
@@ -93,12 +95,41 @@ double suggested_fader_db(const Session& session, const Track& track, const Fami
         if (f == Family::keys || f == Family::guitars || f == Family::strings) return -7.0;
         return f == Family::effects ? -14.0 : -8.0;
     };
-    if (track.anchor) return 0.0;
+    double of_one_source_db = 0.0;
+    for (const auto& set : levels.microphones)
+        if (is_among(set, track.id)) of_one_source_db = -db_from_gain(static_cast<double>(set.size()));
+    if (track.anchor) return levels.anchors_db + of_one_source_db;
     double sum = 0.0;
     int count = 0;
     for (const auto& t : session.tracks)
         if (t->anchor && !t->mute && std::isfinite(t->fader_db)) sum += t->fader_db, ++count;
-    return weight(track) + (count > 0 ? sum / count : 0.0);
+    return weight(track) + of_one_source_db + (count > 0 ? sum / count : levels.anchors_db);
+}
+
+Session with_suggested_faders(const Session& session, const StartingLevels& levels) {
+    Session next = with_each_track(session, [](Track& t) { t.mute = false; });
+    // Anchors first: the others follow them.
+    for (const bool anchors : {true, false}) {
+        const Session before = next;
+        next = with_each_track(before, [&](Track& t) {
+            if (t.anchor == anchors) t.fader_db = suggested_fader_db(before, t, levels);
+        });
+    }
+    return next;
+}
+
+Result<double> anchors_start_at(const Session& session, const MaterialOf& material, StartingLevels levels,
+                                MixPeaks& peaks, Progress* progress) {
+    levels.anchors_db = 0.0;
+    Session sum = with_suggested_faders(session, levels);
+    sum.main_chain_out = true;
+    for (Bus& b : sum.buses.change()) b.chain_out = true;
+    const auto found = peaks.find(compile_plan(sum, material, Solo::left_out), progress);
+    if (!found) return tl::unexpected(found.error());
+    if (found->peak <= 0.0f) return 0.0;
+    const double wanted = (session.targets.mains_low_dbfs + session.targets.mains_high_dbfs) / 2.0;
+    const double by = wanted - db_from_gain(static_cast<double>(found->peak));
+    return std::clamp(std::round(by * 10.0) / 10.0, -24.0, 6.0);
 }
 
 }  // namespace isotonus

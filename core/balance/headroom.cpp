@@ -10,7 +10,7 @@ namespace isotonus {
 
 namespace {
 
-constexpr double furthest_db = 24.0, fine_db = 0.05;
+constexpr double fine_db = 0.05;
 
 /// What can be turned down by itself: tracks, and buses with a chain in place of their members; the main output alone
 /// where it has a chain, since what comes out of that does not fall as rows do.
@@ -144,10 +144,15 @@ Result<HeadroomPlan> headroom_plan(const Session& session, const MaterialOf& mat
 
     const std::vector<TrackId> heard = heard_rows(*plan);
     const ProposalSearch search{session, material, target_dbfs, peaks, progress, heard.size()};
+    // What does not reach the target, or changes the balance by more than this, is not proposed; common practice.
+    constexpr double modest_db = 6.0;
+    const auto propose = [&out](Proposal p) {
+        if (p.reaches) out.proposals.push_back(std::move(p));
+    };
     // A hair more than the difference: decibels have more digits than samples.
     auto all = search.tried(search.proposal_of(Remake::all_down, heard, peak - target_dbfs + 1e-4));
     if (!all) return tl::unexpected(all.error());
-    out.proposals.push_back(std::move(*all));
+    propose(std::move(*all));
 
     std::vector<std::pair<double, TrackId>> makers;  // summed over the moments that lie above the target
     for (const TrackId id : heard) {
@@ -158,26 +163,25 @@ Result<HeadroomPlan> headroom_plan(const Session& session, const MaterialOf& mat
         makers.emplace_back(makes, id);
     }
     std::stable_sort(makers.begin(), makers.end(), [](const auto& a, const auto& b) { return a.first > b.first; });
-    constexpr double modest_db = 6.0;  // more than that for one track is no balance any more
     std::optional<Proposal> largest;
     std::vector<TrackId> few;
     const size_t most = std::min<size_t>(6, makers.size());
     for (size_t k = 0; k < most; ++k) {
         few.push_back(makers[k].second);
-        auto found = search.least(Remake::largest, few, 0.0, few.size() < most ? modest_db : furthest_db);
+        auto found = search.least(Remake::largest, few, 0.0, modest_db);
         if (!found) return tl::unexpected(found.error());
         largest = std::move(*found);
         if (largest->reaches) break;
     }
-    if (largest) out.proposals.push_back(std::move(*largest));
+    if (largest) propose(std::move(*largest));
 
     std::vector<TrackId> others;
     for (const TrackId id : heard)
         if (const Track* t = session.find(id); !t || !t->anchor) others.push_back(id);
     if (others.size() < heard.size() && !others.empty()) {
-        auto found = search.least(Remake::not_anchors, others, 0.0, furthest_db);
+        auto found = search.least(Remake::not_anchors, others, 0.0, modest_db);
         if (!found) return tl::unexpected(found.error());
-        out.proposals.push_back(std::move(*found));
+        propose(std::move(*found));
     }
     return out;
 }

@@ -49,8 +49,9 @@ struct HeadroomPlan {
     std::vector<Proposal> proposals;  ///< none when the peak does not lie above the target
 };
 
-/// The plan for a session as it stands.  Each proposal is searched for with exact whole-song peaks, to 0.05 dB; none
-/// turns a track down by more than 24 dB.  `peaks` keeps what it finds.  Fails as reading does, or with "cancelled".
+/// The plan for a session as it stands.  Each proposal is searched for with exact whole-song peaks, to 0.05 dB; only
+/// those that reach the target are in it, and none changes the balance by more than 6 dB.  `peaks` keeps what it finds.
+/// Fails as reading does, or with "cancelled".
 Result<HeadroomPlan> headroom_plan(const Session& session, const MaterialOf& material, double target_dbfs,
                                    MixPeaks& peaks, Progress* progress = nullptr);
 

@@ -80,6 +80,11 @@ class Compiler {
     Compiler(const Session& session, const MaterialOf& material, Solo solo, Made& made)
         : Compiler(session, material, solo, made, main_output, false) {}
 
+    static RowTap tap_of_bus(const Session& session, const Bus& bus, const MaterialOf& material) {
+        Made made;
+        return Compiler(session, material, Solo::left_out, made).tap_of(bus);
+    }
+
     PlanPtr compile() {
         plan_->sample_rate = session_.sample_rate;
         if (is_mix_) {
@@ -345,14 +350,16 @@ class Compiler {
         if (const Track* track = session_.find(row)) {
             const MaterialPtr played = material_(*track);
             if (!played) return std::nullopt;
-            return signal_of(played) ? RowTap{played, 0, 1.0, nullptr} : tap_of(session_, *track, played);
+            return signal_of(played) ? RowTap{played, 0, 1.0, nullptr} : isotonus::tap_of(session_, *track, played);
         }
         const Bus* bus = session_.find_bus(row);
-        if (!bus) return std::nullopt;
-        const CurvePtr trim_ride = trim_ride_of(bus->rides);
-        if (has_signal(session_, *bus))
-            return RowTap{chain_output_of(row, bus->chain, bus->rides, bus->trim_db, trim_ride), 0, 1.0, nullptr};
-        return RowTap{input_of(row), 0, gain_from_db(bus->trim_db), trim_ride};
+        return bus ? std::optional(tap_of(*bus)) : std::nullopt;
+    }
+    RowTap tap_of(const Bus& bus) {
+        const CurvePtr trim_ride = trim_ride_of(bus.rides);
+        if (has_signal(session_, bus))
+            return {chain_output_of(bus.id, bus.chain, bus.rides, bus.trim_db, trim_ride), 0, 1.0, nullptr};
+        return {input_of(bus.id), 0, gain_from_db(bus.trim_db), trim_ride};
     }
     CurvePtr trim_ride_of(const Rides& rides) const {
         return session_.rides_bypassed ? nullptr : rides.heard(Parameter::trim);
@@ -437,6 +444,10 @@ class Compiler {
 PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo solo) {
     Compiler::Made made;
     return Compiler(session, material, solo, made).compile();
+}
+
+RowTap tap_of_bus(const Session& session, const Bus& bus, const MaterialOf& material) {
+    return Compiler::tap_of_bus(session, bus, material);
 }
 
 MixPlans compile_mix_plans(const Session& session, const MaterialOf& material, Solo solo) {

@@ -7,6 +7,7 @@
 
 #include "core/files/spool.h"
 #include "core/mix/signal_graph.h"
+#include "core/mix/sum_of_rows.h"
 #include "core/session/routing.h"
 #include "core/shape/plugin_registry.h"
 
@@ -41,10 +42,6 @@ Track whole_of(const Track& track) {
 
 }  // namespace
 
-std::string RowSignals::band_key(const std::string& key, Band band, double crossover_hz) {
-    return band == Band::all ? key : fmt::format("{} {} {}", key, static_cast<int>(band), crossover_hz);
-}
-
 Track after_chain(const Track& track, const Material& played) {
     Track after = track;
     if (!signal_of(played)) return after;
@@ -69,8 +66,8 @@ bool is_main_shaped(const Session& session) {
 
 bool has_signal(const Session& session, const Bus& bus) { return is_shaped(session, bus) || !bus.sends.empty(); }
 
-std::optional<SignalRecipe> RowSignals::recipe(const Session& session, const Track& track,
-                                               const MaterialOf& files) const {
+std::optional<SignalRecipe> RowSignals::recipe(const Session& session, const Track& track, const MaterialOf& files,
+                                               const Missing& missing) const {
     const MaterialPtr file = files(track.source.band == Band::all ? track : whole_of(track));
     if (!file) return std::nullopt;
     SignalRecipe recipe;
@@ -80,7 +77,25 @@ std::optional<SignalRecipe> RowSignals::recipe(const Session& session, const Tra
     recipe.chain = track.chain;
     recipe.rides = heard_rides(session, track.rides);
     for (const Processor& p : track.chain) {
-        const Track* key = p.key == 0 ? nullptr : session.find(p.key);
+        if (p.key == 0) continue;
+        if (const Bus* bus = session.find_bus(p.key)) {
+            bool waits = false;
+            const auto of_track = [&](const Track& t) {
+                MaterialPtr there = played(session, t, files);
+                waits |= !there && files(t);
+                return there;
+            };
+            const auto of_bus = [&](const SignalRecipe& of) {
+                MaterialPtr there = find(content_key(of));
+                if (!there && !waits && missing && is_known(of)) missing(of);
+                waits |= !there;
+                return there;
+            };
+            recipe.keys[p.key] = tap_of_bus(session, *bus, {of_track, of_bus});
+            if (waits) return std::nullopt;
+            continue;
+        }
+        const Track* key = session.find(p.key);
         if (!key) continue;
         const MaterialPtr key_file = files(*key);
         if (!key_file) continue;
@@ -95,16 +110,29 @@ std::optional<SignalRecipe> RowSignals::recipe(const Session& session, const Tra
     return recipe;
 }
 
+std::optional<SignalRecipe> RowSignals::recipe_of(const Session& session, TrackId channel,
+                                                  const MaterialOf& files) const {
+    if (const Track* track = session.find(channel)) return recipe(session, *track, files);
+    std::optional<SignalRecipe> found;
+    const MaterialOf plays = played_by(session, files);
+    const auto of_bus = [&](const SignalRecipe& recipe) {
+        if (recipe.row == channel) found = recipe;
+        return plays.bus(recipe);
+    };
+    compile_plan(session, {plays.track, of_bus}, Solo::left_out);
+    return found;
+}
+
 MaterialPtr RowSignals::played(const Session& session, const Track& track, const MaterialOf& files) const {
     if (!is_shaped(session, track)) return files(track);
     const auto known = key(session, track, files);
-    return known ? find(band_key(*known, track.source.band, track.source.crossover_hz)) : nullptr;
+    return known ? find(content_key_of_band(*known, track.source.band, track.source.crossover_hz)) : nullptr;
 }
 
 std::optional<std::string> RowSignals::key(const Session& session, const Track& track, const MaterialOf& files) const {
     const auto form = [&]() -> std::optional<std::string> {
         const auto wanted = recipe(session, track, files);
-        return wanted ? std::optional(signal_key(*wanted)) : std::nullopt;
+        return wanted ? std::optional(content_key(*wanted)) : std::nullopt;
     };
     const bool alone = std::all_of(track.chain.begin(), track.chain.end(), [](const Processor& p) {
         return p.key == 0 && !is_plugin(p.type) && p.impulse.empty();  // these depend on more than the session
@@ -151,7 +179,7 @@ void RowSignals::forget_old() {
 
 MaterialOf RowSignals::played_by(const Session& session, const MaterialOf& files) const {
     return {[this, &session, files](const Track& t) { return played(session, t, files); },
-            [this](const SignalRecipe& recipe) { return find(signal_key(recipe)); }};
+            [this](const SignalRecipe& recipe) { return find(content_key(recipe)); }};
 }
 
 Result<void> RowSignals::make_all(const Session& session, const MaterialOf& files, SignalsAsked asked,
@@ -169,7 +197,7 @@ Result<void> RowSignals::make_all(const Session& session, const MaterialOf& file
         });
         for (const auto& signals : made) {
             if (!signals) return tl::unexpected(signals.error());
-            for (const auto& [key, material] : *signals) add(key, material);
+            for (const MaterialPtr& material : *signals) add(material);
         }
     }
     return {};
@@ -189,19 +217,18 @@ std::unique_ptr<StreamsAhead> RowSignals::stream(const Session& session, const M
                                                  int workers) {
     std::vector<MaterialPtr> streamed;
     const SignalsAsked asked{.solo = solo, .begin = BegunSignal::stream};
-    for (size_t round = 0; round <= session.tracks.size() + 1; ++round) {
+    for (size_t round = 0; round <= session.tracks.size() + session.buses.size() + 1; ++round) {
         const auto jobs = next_work(session, files, played_by(session, files), *this, asked).jobs;
         if (jobs.empty()) return std::make_unique<StreamsAhead>(std::move(streamed), workers);
         for (const SignalJob& job : jobs) {
             const auto begun = job.begun ? job.begun : BegunSignal::stream(job.recipe);
             if (!begun) {
-                for (const MaterialPtr& m : streamed) made_.erase(signal_of(m)->key());
+                for (const MaterialPtr& m : streamed) made_.erase(m->sound->content_key());
                 return nullptr;
             }
             streamed.push_back(begun->material());
-            add(job.key, streamed.back());
-            for (const Source& s : job.bands)
-                add(band_key(job.key, s.band, s.crossover_hz), band_of(streamed.back(), s.band, s.crossover_hz));
+            add(streamed.back());
+            for (const Source& s : job.bands) add(band_of(begun->material(), s.band, s.crossover_hz));
         }
     }
     return nullptr;

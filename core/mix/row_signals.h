@@ -51,16 +51,19 @@ class RowSignals {
     /// What rows play, for a plan of this session; it must not outlive both.
     MaterialOf played_by(const Session& session, const MaterialOf& files) const;
 
-    /// By which a track's signal is known; nothing while what it listens to is not made.  Keys are kept: that of a
-    /// track which an edit left alone costs nothing.
+    /// The content_key of a track's signal, which may not be made yet; nothing while its sidechain sources are not
+    /// made. Keys are kept: that of a track which an edit left alone costs nothing.
     std::optional<std::string> key(const Session& session, const Track& track, const MaterialOf& files) const;
-    /// What a track's signal depends on; nothing while what it listens to is not made.
-    std::optional<SignalRecipe> recipe(const Session& session, const Track& track, const MaterialOf& files) const;
+    /// What a track's signal depends on; nothing while its sidechain sources are not made.  `missing` is called for the
+    /// signals of buses that are to be made for that next.
+    using Missing = std::function<void(SignalRecipe)>;
+    std::optional<SignalRecipe> recipe(const Session& session, const Track& track, const MaterialOf& files,
+                                       const Missing& missing = nullptr) const;
+    /// The same of any channel with a chain at work, buses and the main output among them.
+    std::optional<SignalRecipe> recipe_of(const Session& session, TrackId channel, const MaterialOf& files) const;
     MaterialPtr find(const std::string& key) const;
-    void add(const std::string& key, MaterialPtr signal) { made_[key] = {std::move(signal), time_}; }
+    void add(MaterialPtr signal) { made_[signal->sound->content_key()] = {signal, time_}; }
     size_t size() const { return made_.size(); }
-    /// Under which a signal's band is known.
-    static std::string band_key(const std::string& key, Band band, double crossover_hz);
     /// Of what was not asked for since the last time this was called, keeps the latest of each row, which an undo or a
     /// switch is likely to want again, as long as there is room.  Room on the disk that is used again is quick.
     void forget_old();
@@ -73,9 +76,9 @@ class RowSignals {
         MaterialPtr material;
         mutable int64_t asked = 0;  ///< when it was asked for last
     };
-    std::map<std::string, Made> made_;  ///< by signal_key, bands with their crossover behind it
+    std::map<std::string, Made> made_;  ///< by content_key
     int64_t time_ = 0;                  ///< how often what is old was forgotten
-    /// Keys of tracks that listen to no other, and what they were formed of.
+    /// Keys of tracks without a sidechain source, and what they were formed of.
     struct Keyed {
         std::shared_ptr<const Track> track;
         MaterialPtr file;

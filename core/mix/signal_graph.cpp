@@ -10,26 +10,30 @@ Result<MadeSignals> make(const SignalJob& job, Progress* progress) {
     Result<MaterialPtr> whole = job.whole;
     if (!job.whole) whole = job.begun ? job.begun->finish(progress) : make_signal(job.recipe, progress);
     if (!whole) return tl::unexpected(whole.error());
-    MadeSignals made{{job.key, *whole}};
+    MadeSignals made{*whole};
     for (const Source& s : job.bands) {
         auto band = make_band(*whole, s.band, s.crossover_hz, progress);
         if (!band) return tl::unexpected(band.error());
-        made.emplace_back(RowSignals::band_key(job.key, s.band, s.crossover_hz), std::move(*band));
+        made.push_back(std::move(*band));
     }
     return made;
 }
 
 namespace {
 
-/// Of a track; nothing when it is there, or what it listens to is not.
+/// Of a track; nothing when it is there, or a sidechain source of it is not: then `missing` is called as by
+/// RowSignals::recipe.
 std::optional<SignalJob> job_of(const Session& session, const Track& track, const MaterialOf& files,
-                                const RowSignals& made) {
+                                const RowSignals& made, const RowSignals::Missing& missing) {
     SignalJob job;
     job.key = made.key(session, track, files).value_or("");
-    if (job.key.empty()) return std::nullopt;
+    if (job.key.empty()) {
+        made.recipe(session, track, files, missing);
+        return std::nullopt;
+    }
     if (track.low_centre_hz > 0.0)
         for (const Source& s : sources_of(track))
-            if (!made.find(RowSignals::band_key(job.key, s.band, s.crossover_hz))) job.bands.push_back(s);
+            if (!made.find(content_key_of_band(job.key, s.band, s.crossover_hz))) job.bands.push_back(s);
     job.whole = made.find(job.key);
     if (job.whole && job.bands.empty()) return std::nullopt;
     job.recipe = *made.recipe(session, track, files);
@@ -43,9 +47,21 @@ SignalWork next_work(const Session& session, const MaterialOf& files, const Mate
     SignalWork work;
     const auto wants = [&](TrackId channel) { return !asked.wants || asked.wants(channel); };
     std::set<std::string> wanted;
+    // A bus that a track listens to comes before that track, and is the one of the mix, whatever is soloed.
+    const auto missing = [&](SignalRecipe recipe) {
+        std::string key = content_key(recipe);
+        if (!wants(recipe.row) || asked.given_up.contains(key) || asked.running.contains(recipe.row)) return;
+        if (wanted.insert(key).second)
+            work.jobs.push_back({.key = std::move(key),
+                                 .recipe = std::move(recipe),
+                                 .of_bus = true,
+                                 .whole = {},
+                                 .bands = {},
+                                 .begun = {}});
+    };
     for (const auto& track : session.tracks) {
         if (!is_shaped(session, *track) || !wants(track->id)) continue;
-        auto job = job_of(session, *track, files, made);
+        auto job = job_of(session, *track, files, made, missing);
         if (!job || asked.given_up.contains(job->key) || asked.running.contains(track->id)) continue;
         if (wanted.insert(job->key).second) work.jobs.push_back(std::move(*job));
     }
@@ -55,7 +71,7 @@ SignalWork next_work(const Session& session, const MaterialOf& files, const Mate
     // What depends on others reads them while they are made.  Only a plug-in's sound comes first as a whole, so that
     // there are as many rounds as such follow each other.
     const auto of_bus = [&](const SignalRecipe& recipe) -> MaterialPtr {
-        std::string key = signal_key(recipe);
+        std::string key = content_key(recipe);
         work.bus_keys[recipe.row] = key;
         wanted.insert(key);
         if (MaterialPtr there = made.find(key)) return there;

@@ -12,7 +12,7 @@ namespace isotonus {
 
 /// One signal that is missing; all that it depends on is there, or can be read while it is made.
 struct SignalJob {
-    std::string key;  ///< signal_key of its recipe
+    std::string key;  ///< content_key of its signal
     SignalRecipe recipe;
     bool of_bus = false;
     MaterialPtr whole;                 ///< there already: only bands of it are missing
@@ -20,15 +20,16 @@ struct SignalJob {
     std::optional<BegunSignal> begun;  ///< of a bus: others read it while it is made
 };
 
-/// What a job makes, by the keys that RowSignals knows it by.  Safe to call on any thread.  Fails as reading does, or
+/// What a job makes: the signal, or bands of it, or both.  Safe to call on any thread.  Fails as reading does, or
 /// with "cancelled".
-using MadeSignals = std::vector<std::pair<std::string, MaterialPtr>>;
+using MadeSignals = std::vector<MaterialPtr>;
 Result<MadeSignals> make(const SignalJob& job, Progress* progress);
 
 struct SignalsAsked {
     Solo solo = Solo::left_out;
     std::function<bool(TrackId channel)> wants = nullptr;  ///< null: all channels
-    /// Buses come when all tracks are made: what leads to them is known by then.  False: not yet.
+    /// Buses come when all tracks are made: what leads to them is known by then.  False: not yet.  Those that a track
+    /// listens to come before it all the same.
     bool buses = true;
     /// What is being made, by channel.  Another signal of a track waits until that is done.
     struct Running {

@@ -28,6 +28,7 @@ struct Setting {
 struct Part {
     const char* type;
     std::vector<Setting> settings;
+    double reduces_db = 0.0;  ///< a compressor, typically while it works; 0: its threshold stands
 };
 
 Chain chain_of(const std::vector<Part>& parts) {
@@ -69,7 +70,10 @@ const std::vector<Preset>& shipped_presets() {
         std::vector<Preset> list;
         const auto add = [&list](const char* name, std::optional<Family> family, const char* purpose,
                                  const std::vector<Part>& parts) {
-            list.push_back({name, purpose, family, chain_of(parts)});
+            Preset preset{name, purpose, family, chain_of(parts)};
+            for (size_t n = 0; n < parts.size(); ++n)
+                if (parts[n].reduces_db > 0.0) preset.reductions[preset.chain[n].id] = {false, parts[n].reduces_db};
+            list.push_back(std::move(preset));
         };
         using F = Family;
         add(to_say("Clear the floor"), std::nullopt, to_say("A low cut at 100 Hz, where most rows begin."),
@@ -79,7 +83,9 @@ const std::vector<Preset>& shipped_presets() {
         add(to_say("Still stage"), F::drums, to_say("A steep low cut at 45 Hz: takes rumble from under drums."),
             {{"low_cut", {{"hz", "45"}, {"slope", "24"}}}});
         add(to_say("Keep the hit"), F::drums, to_say("4:1 with an attack of 10 ms: the hit passes, its tail is held."),
-            {{"compressor", {{"threshold_dbfs", "-16"}, {"ratio", "4"}, {"attack_ms", "10"}, {"release_ms", "120"}}}});
+            {{"compressor",
+              {{"threshold_dbfs", "-16"}, {"ratio", "4"}, {"attack_ms", "10"}, {"release_ms", "120"}},
+              4.0}});
         add(to_say("Sharper hit"), F::drums, to_say("More attack and less sustain: drums that were lost come forward."),
             {{"transient", {{"attack_db", "4"}, {"sustain_db", "-3"}}}});
         add(to_say("Unboxed kick"), F::drums,
@@ -99,7 +105,9 @@ const std::vector<Preset>& shipped_presets() {
                {"lookahead_ms", "1"},
                {"knee_db", "0"}}}});
         add(to_say("Level bass"), F::bass, to_say("4:1, slow: every note of a bass is as loud as the last."),
-            {{"compressor", {{"threshold_dbfs", "-22"}, {"ratio", "4"}, {"attack_ms", "25"}, {"release_ms", "250"}}}});
+            {{"compressor",
+              {{"threshold_dbfs", "-22"}, {"ratio", "4"}, {"attack_ms", "25"}, {"release_ms", "250"}},
+              5.0}});
         add(to_say("Bass on small speakers"), F::bass,
             to_say("Saturation from 80 to 400 Hz: partials that phones can play."),
             {{"saturation",
@@ -121,24 +129,43 @@ const std::vector<Preset>& shipped_presets() {
                {"ratio", "3.5"},
                {"attack_ms", "15"},
                {"release_ms", "180"},
-               {"makeup_db", "3"}}}});
+               {"makeup_db", "3"}},
+              3.0}});
         add(to_say("Steady voice"), F::voices,
             to_say("A low cut at 100 Hz, then 3:1 with a fast attack for a voice in front."),
             {{"low_cut", {{"hz", "100"}}},
-             {"compressor", {{"threshold_dbfs", "-20"}, {"ratio", "3"}, {"attack_ms", "3"}, {"release_ms", "100"}}}});
+             {"compressor",
+              {{"threshold_dbfs", "-20"}, {"ratio", "3"}, {"attack_ms", "3"}, {"release_ms", "100"}},
+              4.0}});
         add(to_say("Softer s"), F::voices,
-            to_say("A compressor that hears only what lies above 5 kHz: sharp sounds are turned down."),
-            {{"compressor",
-              {{"threshold_dbfs", "-30"},
+            to_say("A compressor of the band above 5 kHz: sharp sounds are turned down, the rest of the voice is not."),
+            {{"band_compressor",
+              {{"where", "above"},
+               {"low_hz", "5000"},
+               {"threshold_dbfs", "-30"},
                {"ratio", "4"},
                {"attack_ms", "0.5"},
                {"release_ms", "60"},
-               {"key_low_cut_hz", "5000"},
-               {"range_db", "8"}}}});
+               {"range_db", "8"}},
+              3.0}});
+        add(to_say("Bass below the kick"), F::bass,
+            to_say("A compressor of the band below 120 Hz: choose the kick as its sidechain source, and only the "
+                   "bottom of "
+                   "the bass makes way."),
+            {{"band_compressor",
+              {{"where", "below"},
+               {"high_hz", "120"},
+               {"threshold_dbfs", "-24"},
+               {"ratio", "6"},
+               {"attack_ms", "3"},
+               {"release_ms", "90"},
+               {"range_db", "9"}}}});
         add(to_say("Voice in two steps"), F::voices, to_say("5 dB fast, then 5 dB slow, rather than 10 at once."),
             {{"low_cut", {{"hz", "100"}}},
-             {"compressor", {{"threshold_dbfs", "-18"}, {"ratio", "6"}, {"attack_ms", "1"}, {"release_ms", "60"}}},
-             {"compressor", {{"threshold_dbfs", "-22"}, {"ratio", "3"}, {"attack_ms", "30"}, {"release_ms", "300"}}}});
+             {"compressor", {{"threshold_dbfs", "-18"}, {"ratio", "6"}, {"attack_ms", "1"}, {"release_ms", "60"}}, 5.0},
+             {"compressor",
+              {{"threshold_dbfs", "-22"}, {"ratio", "3"}, {"attack_ms", "30"}, {"release_ms", "300"}},
+              5.0}});
         add(parallel_preset, std::nullopt,
             to_say("For a bus beside its rows: no bottom, 10:1 and 9 dB back, blended in by the bus's fader."),
             {{"low_cut", {{"hz", "60"}}},
@@ -147,7 +174,8 @@ const std::vector<Preset>& shipped_presets() {
                {"ratio", "10"},
                {"attack_ms", "2"},
                {"release_ms", "90"},
-               {"makeup_db", "9"}}}});
+               {"makeup_db", "9"}},
+              10.0}});
         add(to_say("Boathouse"), F::drums, to_say("A small wooden room around dry drums, a fifth of it."),
             {{"reverb",
               {{"decay_s", "0.5"},
@@ -197,7 +225,7 @@ const std::vector<Preset>& shipped_presets() {
         add(to_say("Soft clip"), std::nullopt,
             to_say("Rounds off single peaks of the main output instead of letting them clip."),
             {{"saturation", {{"curve", "clip"}, {"drive_db", "3"}, {"output_db", "-3"}}}});
-        add(to_say("For sharing"), std::nullopt,
+        add(sharing_preset, std::nullopt,
             to_say("For the main output of a demo: a gentle shelf at 10 kHz, 2:1, and a limiter at -1 dBTP. Not for a "
                    "mix that "
                    "goes to mastering."),
@@ -208,11 +236,8 @@ const std::vector<Preset>& shipped_presets() {
                {"band1.db", "1.5"},
                {"band1.q", "0.7"}}},
              {"compressor",
-              {{"threshold_dbfs", "-18"},
-               {"ratio", "2"},
-               {"attack_ms", "30"},
-               {"release_ms", "200"},
-               {"knee_db", "6"}}},
+              {{"threshold_dbfs", "-18"}, {"ratio", "2"}, {"attack_ms", "30"}, {"release_ms", "200"}, {"knee_db", "6"}},
+              2.0},
              {"limiter", {{"ceiling_dbtp", "-1"}, {"input_db", "4"}}}});
         add(to_say("Voice with echo and room"), F::voices,
             to_say("A cut at 300 Hz, a repeat after 250 ms and a short room, in one chain."),
@@ -233,7 +258,8 @@ const std::vector<Preset>& shipped_presets() {
                {"ratio", "8"},
                {"attack_ms", "10"},
                {"release_ms", "100"},
-               {"makeup_db", "8"}}}});
+               {"makeup_db", "8"}},
+              10.0}});
         add(to_say("Barely moving"), std::nullopt,
             to_say("2:1, slow: a dB or two, for what should only hold together."),
             {{"compressor",
@@ -241,7 +267,8 @@ const std::vector<Preset>& shipped_presets() {
                {"ratio", "2"},
                {"attack_ms", "30"},
                {"release_ms", "250"},
-               {"knee_db", "10"}}}});
+               {"knee_db", "10"}},
+              1.5}});
         return list;
     }();
     return all;
@@ -257,6 +284,8 @@ std::string preset_text(const Preset& preset) {
     j["purpose"] = preset.purpose;
     if (preset.family) j["family"] = family_name(*preset.family);
     j["chain"] = chain_to_json(preset.chain, {}, preset_folder());
+    for (const auto& [processor, aim] : preset.reductions)
+        j["reductions"].push_back({{"processor", processor}, {"most", aim.most}, {"db", aim.db}});
     return j.dump(2) + "\n";
 }
 
@@ -281,6 +310,15 @@ Result<Preset> read_preset(const fs::path& file) {
     t.optional_word("family", preset.family, family_names);
     Rides none;
     take_chain(t, preset.chain, none, file.parent_path(), &fault);
+    t.each("reductions", limits::most_processors, [&](json item, const std::string& place) {
+        uint64_t processor = 0;
+        ReductionAim aim;
+        Taker r(item, place, &fault);
+        r.integer("processor", processor, 1, static_cast<int64_t>(limits::largest_id));
+        r.truth("most", aim.most);
+        r.number("db", aim.db, 0.0, 40.0);
+        preset.reductions[processor] = aim;
+    });
     preset.unknown = t.left();
     preset.own = true;
     if (!fault.empty()) return fail(file.string(), say("the preset cannot be read: {}", fault));
@@ -376,6 +414,17 @@ Chain copied(const Chain& chain, const Chain& in_place_of) {
         next.push_back(std::move(p));
     }
     return next;
+}
+
+TakenPreset taken(const Preset& preset, const Chain& now, bool append) {
+    TakenPreset result;
+    if (append) result.chain = now;
+    const Chain more = copied(preset.chain, now);
+    for (size_t n = 0; n < more.size(); ++n)
+        if (const auto aim = preset.reductions.find(preset.chain[n].id); aim != preset.reductions.end())
+            result.reductions[more[n].id] = aim->second;
+    result.chain.insert(result.chain.end(), more.begin(), more.end());
+    return result;
 }
 
 }  // namespace isotonus

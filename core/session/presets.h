@@ -10,7 +10,8 @@
 #include "core/files/file_steps.h"
 #include "core/measure/family.h"
 #include "core/result.h"
-#include "core/shape/processor.h"
+#include "core/shape/advice.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -19,6 +20,9 @@ struct Preset {
     std::string purpose;  ///< what it is for, in a sentence
     std::optional<Family> family;
     Chain chain;
+    /// By how much compressors of it are to reduce, by processor: their thresholds are found for the sound that they
+    /// get (see with_reductions); until then those of the chain hold.
+    std::map<uint64_t, ReductionAim> reductions = {};
     bool own = false;  ///< the user's
     UnknownKeys unknown = nullptr;
 };
@@ -48,8 +52,17 @@ bool suits_a_return(const Chain& chain);
 Chain for_a_return(Chain chain);
 /// For a bus beside the rows that send to it: what is pressed hard is blended in by the bus's fader.
 inline constexpr const char* parallel_preset = "Pressed copy";
+/// For the main output of a demo that is shared as it is.
+inline constexpr const char* sharing_preset = to_say("For sharing");
 
 /// The same processors with ids that the chain which they replace never had, so that its rides do not become theirs.
 Chain copied(const Chain& chain, const Chain& in_place_of);
+
+/// A chain with a preset behind it or in its place, and what its compressors are to reduce by under their new ids.
+struct TakenPreset {
+    Chain chain;
+    std::map<uint64_t, ReductionAim> reductions;
+};
+TakenPreset taken(const Preset& preset, const Chain& now, bool append);
 
 }  // namespace isotonus

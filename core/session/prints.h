@@ -16,8 +16,8 @@ Result<fs::path> keep_session_of_print(const Session& session, const fs::path& p
 Session with_print(const Session& session, const fs::path& file, const fs::path& session_then,
                    const Measurement& measured, const std::string& made, const std::string& note);
 
-/// An export becomes a print of the session in a file, with the session that it was made of beside it.  Fails as reading
-/// and writing do.
+/// An export becomes a print of the session in a file, with the session that it was made of beside it.  Fails as
+/// reading and writing do.
 Result<void> keep_print(const fs::path& session_file, const Session& exported, const fs::path& file,
                         const Measurement& measured, const std::string& made);
 

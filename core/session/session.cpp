@@ -223,6 +223,14 @@ Family family_of(const Track& track, const Measurement* m) {
     return low ? Family::bass : Family::other;
 }
 
+void change_what_it_is(Track& track, const Measurement* measured, const std::function<void(Track&)>& change) {
+    // A track that comes in has the ink that its name says: what it sounds like is not known yet.
+    const bool follows =
+        track.ink == ink_of(family_of(track, measured)) || track.ink == ink_of(guess_family(track.name));
+    change(track);
+    if (follows) track.ink = ink_of(family_of(track, measured));
+}
+
 bool wants_lows(const Track& track, const Measurement* m) {
     return family_of(track, m) == Family::bass || has_word(track.name, "kick");
 }
@@ -259,31 +267,63 @@ std::pair<std::string, int> without_side(const std::string& name) {
 
 }  // namespace
 
+namespace {
+/// A name without the number that it begins with: the sides of a pair are often counted one after the other.
+std::string_view without_number(std::string_view name) {
+    const size_t at = name.find_first_not_of("0123456789 ._-");
+    return at == std::string_view::npos ? name : name.substr(at);
+}
+}  // namespace
+
 std::optional<std::string> shared_name_of_pair(const fs::path& left, const fs::path& right) {
     const auto [a, a_side] = without_side(left.stem().string());
     const auto [b, b_side] = without_side(right.stem().string());
-    if (a_side != 0 || b_side != 1 || a != b || a.empty() || left.parent_path() != right.parent_path())
+    if (a_side != 0 || b_side != 1 || without_number(a) != without_number(b) || a.empty() ||
+        left.parent_path() != right.parent_path())
         return std::nullopt;
     return a;
 }
 
+namespace {
+
+/// Calls with the left and the right side of each pair and the name that they share.
+void for_each_pair(const std::vector<std::shared_ptr<const Track>>& tracks,
+                   const std::function<int(const fs::path&)>& channels_of,
+                   const std::function<void(const Track& left, const Track& right, const std::string& name)>& use) {
+    std::vector<TrackId> taken;
+    for (const auto& left : tracks)
+        for (const auto& right : tracks) {
+            if (left == right || is_among(taken, left->id) || is_among(taken, right->id)) continue;
+            if (!left->source.plain() || !right->source.plain()) continue;
+            const auto name = shared_name_of_pair(left->source.file, right->source.file);
+            if (!name || channels_of(left->source.file) != 1 || channels_of(right->source.file) != 1) continue;
+            taken.push_back(left->id);
+            taken.push_back(right->id);
+            use(*left, *right, *name);
+        }
+}
+
+}  // namespace
+
 Session with_pairs_joined(const Session& session, const std::function<int(const fs::path&)>& channels_of) {
     Session next = session;
-    auto& tracks = next.tracks.change();
-    for (size_t i = 0; i < tracks.size(); ++i)
-        for (size_t k = 0; k < tracks.size(); ++k) {
-            const Track left = *tracks[i], right = *tracks[k];
-            if (i == k || !left.source.plain() || !right.source.plain()) continue;
-            const auto name = shared_name_of_pair(left.source.file, right.source.file);
-            if (!name || channels_of(left.source.file) != 1 || channels_of(right.source.file) != 1) continue;
-            Track both = left;
-            both.name = *name;
-            both.source.right_file = right.source.file;
-            tracks[i] = std::make_shared<const Track>(std::move(both));
-            tracks.erase(tracks.begin() + static_cast<std::ptrdiff_t>(k));
-            if (k < i) --i;
-            break;
-        }
+    for_each_pair(session.tracks.items(), channels_of,
+                  [&](const Track& left, const Track& right, const std::string& name) {
+                      next = with_track(next, left.id, [&](Track& both) {
+                          both.name = name;
+                          both.source.right_file = right.source.file;
+                      });
+                      std::erase_if(next.tracks.change(), [&](const auto& t) { return t->id == right.id; });
+                  });
+    return next;
+}
+
+Session with_pairs_panned(const Session& session, const std::function<int(const fs::path&)>& channels_of) {
+    Session next = session;
+    for_each_pair(session.tracks.items(), channels_of, [&](const Track& left, const Track& right, const std::string&) {
+        next = with_track(next, left.id, [](Track& t) { t.pan = -1.0; });
+        next = with_track(next, right.id, [](Track& t) { t.pan = 1.0; });
+    });
     return next;
 }
 

@@ -91,6 +91,8 @@ struct Track {
 /// The user's word; else what the name says; else, when it says nothing, what the sound suggests: struck and low is
 /// drums, struck otherwise percussion, held and low bass (low: 70 % of the energy below 200 Hz; common practice).
 Family family_of(const Track& track, const Measurement* measured = nullptr);
+/// Changes what a track is (its name, its kind, its family); an ink that was its family's stays its family's.
+void change_what_it_is(Track& track, const Measurement* measured, const std::function<void(Track&)>& change);
 
 /// Its lowest octaves are its point: a bass, or a kick by its name.
 bool wants_lows(const Track& track, const Measurement* measured = nullptr);
@@ -237,12 +239,14 @@ Session with_each_track(const Session& session, const std::function<void(Track&)
 /// A copy with tracks for these files at the end: named like the file without its ending, in the order given.
 Session with_files(const Session& session, const std::vector<fs::path>& files);
 
-/// Two mono files that are the sides of one sound: "x.L" and "x.R", "x L" and "x R", "x_left" and "x_right", "x-1" is
-/// none.  The name they share, or nothing.
+/// Two mono files that are the sides of one sound: "x.L" and "x.R", "x L" and "x R", "x_left" and "x_right", also "07 x
+/// L" and "08 x R"; "x-1" is none.  The name they share, or nothing.
 std::optional<std::string> shared_name_of_pair(const fs::path& left, const fs::path& right);
 
 /// A copy in which the tracks of such pairs (plain, mono by `channels_of`) became one stereo track, where the left was.
 Session with_pairs_joined(const Session& session, const std::function<int(const fs::path&)>& channels_of);
+/// A copy in which they stay two tracks, fully left and right.
+Session with_pairs_panned(const Session& session, const std::function<int(const fs::path&)>& channels_of);
 
 /// A copy in which a track of a file of `channels` channels became one mono track for each: "name 1", "name 2" …
 Session with_channels_split(const Session& session, TrackId id, int channels);

@@ -1,7 +1,11 @@
 #include "core/session/tempo.h"
 
 #include <algorithm>
+#include <bit>
 #include <cmath>
+#include <cstdio>
+
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -16,6 +20,38 @@ size_t place_at(const std::vector<TempoMark>& tempo, double time_s) {
 }
 
 }  // namespace
+
+Result<TempoMark> tempo_from_text(std::string_view text, const TempoMark& before) {
+    std::string typed(text);
+    std::replace(typed.begin(), typed.end(), ',', '.');
+    TempoMark mark = before;
+    int beats = before.beats, unit = before.beat_unit, all = 0, tempo_only = 0;
+    const int found =
+        std::sscanf(typed.c_str(), "%lf %n%d / %d %n", &mark.quarters_a_minute, &tempo_only, &beats, &unit, &all);
+    const bool whole = found == 3 ? all == std::ssize(typed) : found == 1 && tempo_only == std::ssize(typed);
+    const bool is_power = unit >= 1 && unit <= 32 && std::has_single_bit(static_cast<unsigned>(unit));
+    if (!whole || !(mark.quarters_a_minute >= 10.0 && mark.quarters_a_minute <= 1000.0) || beats < 1 || beats > 99 ||
+        !is_power)
+        return fail("", say("'{}' is not a tempo: write 120 or 97.5 6/8, from 10 to 1000 quarters a minute", text));
+    mark.beats = beats;
+    mark.beat_unit = unit;
+    return mark;
+}
+
+std::optional<double> tempo_of_taps(const std::vector<double>& taps_s) {
+    constexpr double longest_s = 2.0;
+    constexpr size_t most = 8;
+    std::vector<double> gaps;
+    for (size_t n = taps_s.size(); n > 1 && gaps.size() < most; --n) {
+        const double gap = taps_s[n - 1] - taps_s[n - 2];
+        if (gap >= longest_s || gap <= 0.0) break;
+        gaps.push_back(gap);
+    }
+    if (gaps.empty()) return std::nullopt;
+    std::sort(gaps.begin(), gaps.end());
+    const size_t middle = gaps.size() / 2;
+    return 60.0 / (gaps.size() % 2 == 1 ? gaps[middle] : (gaps[middle - 1] + gaps[middle]) / 2.0);
+}
 
 void sort_tempo(std::vector<TempoMark>& tempo) {
     std::stable_sort(tempo.begin(), tempo.end(),

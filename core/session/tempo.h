@@ -6,6 +6,7 @@
 #include <utility>
 #include <vector>
 
+#include "core/result.h"
 #include "core/ride/parameter.h"
 #include "core/unknown_keys.h"
 
@@ -26,6 +27,14 @@ struct BarPosition {
     int bar = 1, beat = 1;  ///< both from 1
     double share = 0.0;     ///< of the beat, 0 … 1
 };
+
+/// As it is typed: "120", "97.5 6/8"; a comma is a point.  What is not said is as in `before`.  Fails with a sentence
+/// when it is none, or lies outside 10 to 1000 quarters a minute.
+Result<TempoMark> tempo_from_text(std::string_view text, const TempoMark& before);
+
+/// Quarters a minute at which somebody taps, from the times of the taps in seconds: the median of the last eight gaps.
+/// A gap of two seconds and longer begins anew.  Nothing from fewer than two taps.
+std::optional<double> tempo_of_taps(const std::vector<double>& taps_s);
 
 void sort_tempo(std::vector<TempoMark>& tempo);
 

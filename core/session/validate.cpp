@@ -233,14 +233,6 @@ class Needs {
         for (const Bus& b : s.buses) buses.insert(b.id);
         for (const auto& t : s.tracks) add(*t);
         for (const Bus& b : s.buses) add(b);
-        // Tracks are known before buses are: they listen to tracks only.
-        for (const auto& t : s.tracks)
-            for (const Processor& p : t->chain)
-                if (buses.contains(p.key))
-                    check.inside(t->name, 0, [&] {
-                        check.complain(
-                            "key", said("is a bus: a track listens to tracks, buses and the main output to any row"));
-                    });
     }
 
     void tell_of_circles() {

@@ -1,5 +1,7 @@
 #include "core/shape/advice.h"
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -96,9 +98,96 @@ double trouble_edge_hz(double band) { return trouble_from_hz * std::pow(2.0, ban
 
 using TroubleBands = std::array<double, trouble_bands>;
 
-/// A sound in windows: the power of each band in each of them, of each bin over all of them, and of each window.
+/// How loud it is around each band, dB per Hz: the mean of half an octave to each side, without its neighbours.
+TroubleBands around_bands(const TroubleBands& db) {
+    TroubleBands mean{};
+    for (int b = 0; b < trouble_bands; ++b) {
+        double sum = 0.0, of = 0.0;
+        for (int k = std::max(0, b - around); k <= std::min(trouble_bands - 1, b + around); ++k)
+            if (std::abs(k - b) > 1) sum += db[static_cast<size_t>(k)], of += 1.0;
+        mean[static_cast<size_t>(b)] = sum / of;
+    }
+    return mean;
+}
+
+/// Each band's power per Hz, dB.
+TroubleBands density_db(const TroubleBands& power) {
+    TroubleBands db{};
+    for (size_t b = 0; b < db.size(); ++b)
+        db[b] = 10.0 * std::log10(power[b] / (trouble_edge_hz(static_cast<double>(b + 1)) -
+                                              trouble_edge_hz(static_cast<double>(b))) +
+                                  1e-30);
+    return db;
+}
+
+/// A single tone that stands out of a window's spectrum.
+struct Tone {
+    double hz, db;
+};
+
+/// All of them, rising.
+std::vector<Tone> tones_in(const std::vector<double>& power, const TroubleBands& bands, double bin_hz) {
+    constexpr double tone_over = 10.0;  // 10 dB: of noise a thousandth of the bins is that much above its mean
+    const TroubleBands mean = around_bands(density_db(bands));
+    std::vector<Tone> tones;
+    for (size_t k = 3; k + 2 < power.size(); ++k) {
+        if (power[k] <= power[k - 1] || power[k] < power[k + 1]) continue;
+        const double hz = bin_hz * static_cast<double>(k);
+        const double band = 12.0 * std::log2(hz / trouble_from_hz);
+        if (band >= trouble_bands) break;
+        const double level = mean[static_cast<size_t>(std::max(0.0, band))];
+        if (power[k] / bin_hz < tone_over * std::pow(10.0, level / 10.0)) continue;
+        // Between the bins: a parabola through the logarithms of a window's main lobe.
+        const double a = std::log(power[k - 1] + 1e-30), b = std::log(power[k]), c = std::log(power[k + 1] + 1e-30);
+        tones.push_back({hz + bin_hz * 0.5 * (a - c) / std::min(-1e-9, a - 2.0 * b + c), 10.0 * std::log10(power[k])});
+    }
+    return tones;
+}
+
+/// A tone between these frequencies is a partial of what is played: of the series of which it would be the first to
+/// sixteenth, at least two others near it sound, and from the third on it is at most 6 dB louder than what is usual of
+/// the tones around it (a fifth to each side).  What has no such company, or stands out of it, rings.
+bool is_note(const std::vector<Tone>& tones, double from_hz, double to_hz, double bin_hz) {
+    constexpr int highest_order = 16, low_order = 4, free_order = 2;
+    constexpr double raised_db = 6.0, fifth = 1.5, itself = 0.03;
+    const auto at_or_above = [&](double hz) {
+        return std::lower_bound(tones.begin(), tones.end(), hz, [](const Tone& t, double x) { return t.hz < x; });
+    };
+    const auto sounds = [&](double hz) {
+        const double off = std::max(0.01 * hz, 0.75 * bin_hz);
+        const auto at = at_or_above(hz - off);
+        return at != tones.end() && at->hz <= hz + off;
+    };
+    const auto has_company = [&](const Tone& tone, int order) {
+        const double ground_hz = tone.hz / order;
+        if (ground_hz < 25.0) return false;
+        int company = 0;
+        const int first = order <= low_order ? 1 : order - 2, last = order <= low_order ? 6 : order + 2;
+        for (int partial = first; partial <= last; ++partial)
+            company += partial != order && sounds(ground_hz * partial) ? 1 : 0;
+        return company >= 2;
+    };
+    const auto is_raised = [&](const Tone& tone) {
+        std::vector<double> around_db;
+        for (auto at = at_or_above(tone.hz / fifth); at != at_or_above(tone.hz * fifth); ++at)
+            if (std::fabs(at->hz / tone.hz - 1.0) > itself) around_db.push_back(at->db);
+        if (around_db.empty()) return true;
+        const auto middle = around_db.begin() + std::ssize(around_db) / 2;
+        std::nth_element(around_db.begin(), middle, around_db.end());
+        return tone.db >= *middle + raised_db;
+    };
+    return std::any_of(at_or_above(from_hz), at_or_above(to_hz), [&](const Tone& tone) {
+        for (int order = 1; order <= highest_order; ++order)
+            if (has_company(tone, order)) return order <= free_order || !is_raised(tone);
+        return false;
+    });
+}
+
+/// A sound in windows: the power of each band and the tones in each of them, the power of each bin over all of them,
+/// and of each window.
 struct Windows {
     std::vector<TroubleBands> bands;
+    std::vector<std::vector<Tone>> tones;
     std::vector<double> fine, loud;
     double bin_hz = 0.0;
 };
@@ -119,6 +208,7 @@ Result<Windows> in_windows(const Material& material, Progress* progress) {
         read_in_windows(material, trouble_frames, trouble_frames / 2, progress, [&](const float* samples, int64_t) {
             TroubleBands bands{};
             double sum = 0.0;
+            std::vector<double> powers(fine.size());
             for (int c = 0; c < channels; ++c) {
                 const auto time = fft.time();
                 for (size_t i = 0; i < window.size(); ++i)
@@ -129,6 +219,7 @@ Result<Windows> in_windows(const Material& material, Progress* progress) {
                     const double power = static_cast<double>(std::norm(bins[k])),
                                  low = (static_cast<double>(k) - 0.5) * bin_hz;
                     fine[k] += power;
+                    powers[k] += power;
                     sum += power;
                     // A bin's power is spread over its width: at the bottom bands are narrower than bins.
                     const double first = 12.0 * std::log2(low / trouble_from_hz),
@@ -142,6 +233,7 @@ Result<Windows> in_windows(const Material& material, Progress* progress) {
                 }
             }
             all.push_back(bands);
+            found.tones.push_back(tones_in(powers, bands, bin_hz));
             loud.push_back(sum);
         });
     if (!read) return tl::unexpected(read.error());
@@ -150,8 +242,8 @@ Result<Windows> in_windows(const Material& material, Progress* progress) {
 
 /// By how much each band lies above those around it, summed over the windows in which it does.
 struct StandingOut {
-    TroubleBands excess{}, count{};
-    double sounding = 0.0;  ///< windows that are not silence
+    TroubleBands excess{}, count{}, notes{};  ///< notes: in so many of these windows it is one that is played
+    double sounding = 0.0;                    ///< windows that are not silence
 };
 
 StandingOut standing_out(const Windows& windows) {
@@ -159,24 +251,19 @@ StandingOut standing_out(const Windows& windows) {
     const std::vector<TroubleBands>& all = windows.bands;
     const std::vector<double>& loud = windows.loud;
     StandingOut found;
-    auto& [excess, count, sounding] = found;
+    auto& [excess, count, notes, sounding] = found;
     const double loudest = *std::max_element(loud.begin(), loud.end());
     for (size_t n = 0; n < all.size(); ++n) {
         if (loud[n] <= 0.0 || loud[n] < loudest * std::pow(10.0, -sounds_db / 10.0)) continue;
         sounding += 1.0;
-        TroubleBands db;
-        for (size_t b = 0; b < db.size(); ++b)
-            db[b] = 10.0 * std::log10(all[n][b] / (trouble_edge_hz(static_cast<double>(b + 1)) -
-                                                   trouble_edge_hz(static_cast<double>(b))) +
-                                      1e-30);
+        const TroubleBands db = density_db(all[n]), mean = around_bands(db);
         for (int b = 0; b < trouble_bands; ++b) {
-            double sum = 0.0, of = 0.0;
-            for (int k = std::max(0, b - around); k <= std::min(trouble_bands - 1, b + around); ++k)
-                if (std::abs(k - b) > 1) sum += db[static_cast<size_t>(k)], of += 1.0;
-            const double over = db[static_cast<size_t>(b)] - sum / of;
+            const double over = db[static_cast<size_t>(b)] - mean[static_cast<size_t>(b)];
             if (over < stands_out_db) continue;
             excess[static_cast<size_t>(b)] += over;
             count[static_cast<size_t>(b)] += 1.0;
+            if (is_note(windows.tones[n], trouble_edge_hz(b - 0.5), trouble_edge_hz(b + 1.5), windows.bin_hz))
+                notes[static_cast<size_t>(b)] += 1.0;
         }
     }
     return found;
@@ -184,12 +271,22 @@ StandingOut standing_out(const Windows& windows) {
 
 }  // namespace
 
+std::string note_name(double hz) {
+    constexpr std::array names{"C", "C#", "D", "D#", "E", "F", "F#", "G", "G#", "A", "A#", "B"};
+    const double semitones = 69.0 + 12.0 * std::log2(hz / 440.0);  // as MIDI counts them: A4 is 69
+    const int nearest = static_cast<int>(std::lround(semitones));
+    const int cents = static_cast<int>(std::lround(100.0 * (semitones - nearest)));
+    const int octave = static_cast<int>(std::floor(nearest / 12.0)) - 1;
+    const std::string note = fmt::format("{}{}", names[static_cast<size_t>(((nearest % 12) + 12) % 12)], octave);
+    return std::abs(cents) < 10 ? note : fmt::format("{} {:+d} cents", note, cents);
+}
+
 Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most, Progress* progress) {
-    constexpr double tone_db = 24.0, least_share = 0.5;
+    constexpr double tone_db = 24.0, least_share = 0.5, note_share = 0.5;
     const auto windows = in_windows(material, progress);
     if (!windows) return tl::unexpected(windows.error());
     if (windows->bands.empty()) return std::vector<Trouble>{};
-    const auto [excess, count, sounding] = standing_out(*windows);
+    const auto [excess, count, notes, sounding] = standing_out(*windows);
     const std::vector<double>& fine = windows->fine;
     const double bin_hz = windows->bin_hz;
     std::vector<Trouble> found;
@@ -198,7 +295,7 @@ Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most
         if (sounding == 0.0 || count[n] < least_share * sounding) continue;
         const bool top =
             (b == 0 || excess[n] >= excess[n - 1]) && (b + 1 == trouble_bands || excess[n] > excess[n + 1]);
-        if (!top) continue;
+        if (!top || notes[n] > note_share * count[n]) continue;
         Trouble t;
         t.excess_db = excess[n] / count[n];
         t.share = count[n] / sounding;
@@ -264,6 +361,17 @@ Result<AimedThreshold> threshold_for(const SignalRecipe& wanted, size_t place, c
     }
     best.reached = std::fabs(miss(best)) <= near_db;
     return best;
+}
+
+Result<Chain> with_reductions(SignalRecipe recipe, const std::map<uint64_t, ReductionAim>& aims, Progress* progress) {
+    for (size_t place = 0; place < recipe.chain.size(); ++place) {
+        const auto aim = aims.find(recipe.chain[place].id);
+        if (aim == aims.end()) continue;
+        const auto found = threshold_for(recipe, place, aim->second, progress);
+        if (!found) return tl::unexpected(found.error());
+        recipe.chain[place].values["threshold_dbfs"] = found->threshold_dbfs;
+    }
+    return recipe.chain;
 }
 
 // --- duck -----------------------------------------------------------------------------------------------------------

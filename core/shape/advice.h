@@ -28,6 +28,10 @@ double taken_by_low_cut_db(const LongTermSpectrum& spectrum, double hz, double s
 /// After sweeping a low cut up until it is too much: back by 12 %.
 inline double backed_off_hz(double hz) { return hz * 0.88; }
 
+/// The equal-tempered note nearest to a frequency (A4 = 440 Hz, ISO 16) with the cents beside it from 10 on: "A4",
+/// "G#5 -22 cents".
+std::string note_name(double hz);
+
 /// A resonance: a narrow place that stands out of what is around it for long.
 struct Trouble {
     double hz = 0.0;
@@ -35,10 +39,13 @@ struct Trouble {
     double share = 0.0;      ///< of the time in which the track sounds, 0 … 1
     double cut_db = 0.0;     ///< what a bell there may take away, -2 … -6
     double q = 8.0;
+    /// The nearest note, "A4 +13 cents".
+    std::string note() const { return note_name(hz); }
 };
 /// At most `most`, those that stand out the most first: twelfths of an octave from 60 Hz to 12 kHz that lie 6 dB and
 /// more above the mean of the octave around them in half of the sounding time and longer; by more than 24 dB it is a
-/// tone that is held, which is the sound itself.
+/// tone that is held, which is the sound itself.  Notes that are played are left out: where a place is mostly a
+/// partial of a series of tones that sound with it, and is not raised above them.
 Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most = 4, Progress* progress = nullptr);
 
 /// What is wanted of a compressor: the reduction that it reaches at most, or the one that is typical while it works.
@@ -55,6 +62,11 @@ struct AimedThreshold {
 /// it counts; what comes after does not matter.  Fails when the processor has no threshold or does not turn down.
 Result<AimedThreshold> threshold_for(const SignalRecipe& recipe, size_t place, const ReductionAim& aim,
                                      Progress* progress = nullptr);
+
+/// The chain with the thresholds of these processors (by id) set so that each reduces by so much of what the chain
+/// before it leaves of the sound; where that cannot be reached, as near to it as it goes.  Fails as threshold_for does.
+Result<Chain> with_reductions(SignalRecipe recipe, const std::map<uint64_t, ReductionAim>& aims,
+                              Progress* progress = nullptr);
 
 /// A duck for a row that must make way for another: kick on bass.
 struct DuckAdvice {

@@ -20,7 +20,8 @@ namespace {
 constexpr std::array detector_words{"peak", "rms"};
 constexpr double rms_s = 0.01;  ///< over which powers are averaged; common practice, no source
 
-/// The static curve of all frames, without branches; slope = 1 / ratio - 1.
+}  // namespace
+
 ISOTONUS_WIDE void static_gains_db(const float* level, int frames, float threshold, float slope, float knee,
                                    float range, float* gain) {
     const float bend = knee > 0.0f ? slope / (2.0f * knee) : 0.0f;
@@ -38,6 +39,8 @@ ISOTONUS_WIDE void static_gains_db(const float* level, int frames, float thresho
         gain[i] = wanted > range ? wanted : range;
     }
 }
+
+namespace {
 
 /// What two ways to move make of a value over one, two and four frames, of which the lesser counts each time: the least
 /// of straight lines in it, whose slopes are products of both ways' and whose places are here, four frames side by
@@ -92,10 +95,11 @@ ISOTONUS_WIDE void go_ways(const Ways& w, int fours, double sign, double fall, d
     }
 }
 
-/// A reduction in dB that falls to what is wanted by the attack and comes back by the release, each given as what is
-/// left after a frame: the lesser of both ways (the greater where the attack is the longer one).  Every frame waits for
-/// the one before, so four are done in one step, and those between them all at once.
-void follow(const float* wanted, int frames, double attack, double release, double& state, float* out) {
+}  // namespace
+
+// The lesser of both ways (the greater where the attack is the longer one).  Every frame waits for the one before, so
+// four are done in one step, and those between them all at once.
+void follow_gains(const float* wanted, int frames, double attack, double release, double& state, float* out) {
     Ways w;
     const double sign = attack <= release ? 1.0 : -1.0;
     const int fours = frames / 4;
@@ -115,12 +119,13 @@ void follow(const float* wanted, int frames, double attack, double release, doub
     go_ways(w, fours, sign, attack, release, out);
 }
 
-/// Adds the make-up to reductions in dB; finds the deepest of each cell.
-void finished(float* gain, int frames, float makeup, float* deepest) {
+void finish_gains(float* gain, int frames, float makeup, float* deepest) {
     for (int at = 0; at < frames; at += cell_frames) deepest[at / cell_frames] = -kernels::peak(gain + at, cell_frames);
     if (makeup != 0.0f)
         for (int i = 0; i < frames; ++i) gain[i] += makeup;
 }
+
+namespace {
 
 struct Compressor {
     struct Settings {
@@ -182,13 +187,13 @@ struct Compressor {
                         static_cast<float>(s_.knee_db), -static_cast<float>(s_.range_db), gain);
         if (s_.release_auto) {
             float slow[stretch_frames];
-            follow(gain, c.frames, slow_attack_, slow_release_, state.slow_db, slow);
-            follow(gain, c.frames, attack_, quick_, state.gain_db, gain);
+            follow_gains(gain, c.frames, slow_attack_, slow_release_, state.slow_db, slow);
+            follow_gains(gain, c.frames, attack_, quick_, state.gain_db, gain);
             for (int i = 0; i < c.frames; ++i) gain[i] = std::min(gain[i], slow[i]);
         } else {
-            follow(gain, c.frames, attack_, release_, state.gain_db, gain);
+            follow_gains(gain, c.frames, attack_, release_, state.gain_db, gain);
         }
-        finished(gain, c.frames, static_cast<float>(s_.makeup_db), c.reductions_db);
+        finish_gains(gain, c.frames, static_cast<float>(s_.makeup_db), c.reductions_db);
         apply_db(gain, c);
     }
 

@@ -28,10 +28,9 @@ struct Duck {
         }
     };
     struct State {
-        float share = 0.0f;    ///< of the depth that is taken now
-        int held = 0;          ///< frames that the last hit still holds
-        float band_db = 0.0f;  ///< of the band's filter at the end of the cell before
-        PairFilter::DirectState band;
+        float share = 0.0f;  ///< of the depth that is taken now
+        int held = 0;        ///< frames that the last hit still holds
+        MovingBand::State band;
     };
 
     void prepare(const Settings& s, int, double rate, bool) {
@@ -39,7 +38,6 @@ struct Duck {
         attack_ = static_cast<float>(keep_of(attack_s, rate));
         release_ = static_cast<float>(keep_of(s.release_ms * 0.001, rate));
         hold_ = static_cast<int>(s.hold_ms * 0.001 * rate);
-        rate_ = rate;
     }
 
     void process(State& state, const Cell& c) {
@@ -68,36 +66,14 @@ struct Duck {
         *c.reductions_db = -depth * most;
         for (int i = 0; i < c.frames; ++i) gain[i] *= -depth;
         if (s_.where == DuckRange::all) return apply_db(gain, c);
-        // Only a part of the spectrum: a shelf or a bell whose depth follows, from cell to cell.
-        const float band_db = gain[c.frames - 1];
-        if (band_db == 0.0f && state.band_db == 0.0f) {
-            state.band = {};
-            return;
-        }
-        GlidingFilter filter;
-        filter.set(on_both(band_filter(static_cast<double>(state.band_db))), true);
-        filter.set(on_both(band_filter(static_cast<double>(band_db))), false);
-        state.band_db = band_db;
-        run_filter(filter, state.band, c.samples, c.channels, c.frames);
+        const auto where = static_cast<BandWhere>(static_cast<int>(s_.where) - static_cast<int>(DuckRange::below));
+        MovingBand{where, s_.low_hz, s_.high_hz}.process(state.band, gain[c.frames - 1], c);
     }
 
   private:
     Settings s_;
     float attack_ = 0.0f, release_ = 0.0f;
     int hold_ = 0;
-    double rate_ = 48000.0;
-    Biquad band_filter(double db) const {
-        const double low = std::min(s_.low_hz, s_.high_hz), high = std::max(s_.low_hz, s_.high_hz);
-        switch (s_.where) {
-            case DuckRange::below:
-                return low_shelf(s_.high_hz, flat_q, db, rate_);
-            case DuckRange::above:
-                return high_shelf(s_.low_hz, flat_q, db, rate_);
-            default:
-                return bell(std::sqrt(low * high), std::max(0.3, std::sqrt(low * high) / std::max(1.0, high - low)), db,
-                            rate_);
-        }
-    }
 };
 
 }  // namespace

@@ -6,10 +6,12 @@
 namespace isotonus {
 
 void KeyFilter::set(double low_cut_hz, double high_cut_hz, double rate, bool first) {
+    // One that was off has nothing to glide from.
+    const bool low_first = first || !low_on, high_first = first || !high_on;
     low_on = low_cut_hz > 20.0;
     high_on = high_cut_hz < 20000.0;
-    if (low_on) low.set(on_both(matched_filter(FilterShape::low_cut, low_cut_hz, flat_q, 0.0, rate)), first);
-    if (high_on) high.set(on_both(matched_filter(FilterShape::high_cut, high_cut_hz, flat_q, 0.0, rate)), first);
+    if (low_on) low.set(on_both(matched_filter(FilterShape::low_cut, low_cut_hz, flat_q, 0.0, rate)), low_first);
+    if (high_on) high.set(on_both(matched_filter(FilterShape::high_cut, high_cut_hz, flat_q, 0.0, rate)), high_first);
 }
 
 void KeyFilter::run(State& state, PairCell& cell, int frames) const {
@@ -17,6 +19,30 @@ void KeyFilter::run(State& state, PairCell& cell, int frames) const {
     const GlidingFilter* const highs[] = {&high};
     if (low_on) run_filters(lows, &state.low, cell.at, frames);
     if (high_on) run_filters(highs, &state.high, cell.at, frames);
+}
+
+namespace {
+
+Biquad filter_of(const MovingBand& band, double db, double rate) {
+    if (band.where == BandWhere::below) return low_shelf(band.high_hz, flat_q, db, rate);
+    if (band.where == BandWhere::above) return high_shelf(band.low_hz, flat_q, db, rate);
+    const double low = std::min(band.low_hz, band.high_hz), high = std::max(band.low_hz, band.high_hz),
+                 middle = std::sqrt(low * high);
+    return bell(middle, std::max(0.3, middle / std::max(1.0, high - low)), db, rate);
+}
+
+}  // namespace
+
+void MovingBand::process(State& state, float db, const Cell& c) const {
+    if (db == 0.0f && state.db == 0.0f) {
+        state.filter = {};
+        return;
+    }
+    GlidingFilter filter;
+    filter.set(on_both(filter_of(*this, static_cast<double>(state.db), c.sample_rate)), true);
+    filter.set(on_both(filter_of(*this, static_cast<double>(db), c.sample_rate)), false);
+    state.db = db;
+    run_filter(filter, state.filter, c.samples, c.channels, c.frames);
 }
 
 ISOTONUS_WIDE void magnitudes_of(const PairCell& cell, int frames, float* out) {

@@ -20,6 +20,21 @@ struct KeyFilter {
     void run(State& state, PairCell& cell, int frames) const;
 };
 
+/// Which part of the spectrum is turned down: below `high_hz`, above `low_hz`, or within both.
+enum class BandWhere { below, above, within };
+
+/// A band that is turned up and down: a shelf or a bell whose gain follows from cell to cell.  At 0 dB what comes in
+/// goes out to the bit, and a shelf leaves the phase alone away from its edge.
+struct MovingBand {
+    struct State {
+        float db = 0.0f;  ///< at the end of the cell before
+        PairFilter::DirectState filter;
+    };
+    BandWhere where = BandWhere::above;
+    double low_hz = 20.0, high_hz = 20000.0;
+    void process(State& state, float db, const Cell& cell) const;
+};
+
 /// The larger magnitude of both channels in each frame; the same in dBFS; and that of a cell's key.
 void magnitudes_of(const PairCell& cell, int frames, float* out);
 void levels_db_of(const PairCell& cell, int frames, float* out);

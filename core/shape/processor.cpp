@@ -6,6 +6,7 @@
 #include <charconv>
 #include <cmath>
 
+#include "core/shape/band_compressor.h"
 #include "core/shape/compressor.h"
 #include "core/shape/cuts.h"
 #include "core/shape/delay.h"
@@ -25,9 +26,9 @@ namespace isotonus {
 
 std::span<const ProcessorType* const> processor_types() {
     static const std::vector<const ProcessorType*> all{
-        &low_cut_type(), &high_cut_type(),   &equaliser_type(), &compressor_type(), &duck_type(),
-        &gate_type(),    &saturation_type(), &transient_type(), &limiter_type(),    &modulation_type(),
-        &delay_type(),   &reverb_type(),     &width_type()};
+        &low_cut_type(),    &high_cut_type(), &equaliser_type(),  &compressor_type(), &band_compressor_type(),
+        &duck_type(),       &gate_type(),     &saturation_type(), &transient_type(),  &limiter_type(),
+        &modulation_type(), &delay_type(),    &reverb_type(),     &width_type()};
     return all;
 }
 

@@ -24,7 +24,7 @@ constexpr int64_t block_frames = LevelSummary::block_frames;
 SignalState::SignalState(const SignalRecipe& of)
     : recipe(of),
       run(of),
-      key(signal_key(of)),
+      key(content_key(of)),
       frames(frames_of(of)),
       reductions(of.chain.size()),
       passed(of.chain.size()),
@@ -83,7 +83,6 @@ Signal::Signal(std::shared_ptr<SignalState> state)
 }
 
 const SignalRecipe& Signal::recipe() const { return state_->recipe; }
-const std::string& Signal::key() const { return state_->key; }
 bool Signal::is_provisional() const { return state_->provisional; }
 size_t Signal::checkpoint_bytes() const { return state_->checkpoint_bytes; }
 
@@ -91,9 +90,7 @@ std::string Signal::fault(size_t place) const {
     return place < state_->faults.size() ? state_->faults[place] : std::string();
 }
 
-std::string Signal::content_key() const {
-    return fmt::format("signal {} {} {}", key(), static_cast<int>(origin_.source.band), origin_.source.crossover_hz);
-}
+std::string Signal::content_key() const { return state_->key; }
 
 Result<void> Signal::unchanged(Seen& seen) const {
     if (!seen.insert(this).second) return {};
@@ -103,7 +100,7 @@ Result<void> Signal::unchanged(Seen& seen) const {
     for (const auto& [place, tap] : made_of.judged_by) taps.push_back(&tap);
     for (const RowTap* tap : taps)
         if (auto same = tap->material->sound->unchanged(seen); !same) return same;
-    if (signal_key(made_of) == key()) return {};
+    if (isotonus::content_key(made_of) == content_key()) return {};
     for (const Processor& p : made_of.chain)
         if (!p.impulse.empty() || is_plugin(p.type))
             return fail(p.impulse.string(), say("'{}' changed after its sound was made; try again", word_of(p.type)));
@@ -194,7 +191,11 @@ std::string tap_key(const RowTap& tap) {
 
 }  // namespace
 
-std::string signal_key(const SignalRecipe& recipe) {
+std::string content_key_of_band(const std::string& whole, Band band, double crossover_hz) {
+    return band == Band::all ? whole : fmt::format("{} {} {}", whole, static_cast<int>(band), crossover_hz);
+}
+
+std::string content_key(const SignalRecipe& recipe) {
     std::string key = fmt::format("signals 6\n{}\n{}", recipe.sample_rate, tap_key(recipe.source));
     for (const Processor& p : recipe.chain) {
         key += fmt::format("\n{} {} {} {} {}", p.type, p.id, p.in, p.match ? p.match_db : 0.0, p.key);
@@ -240,8 +241,7 @@ class BandOfSignal : public Playable {
         return edged(std::move(band), 0, origin_.frames);
     }
     std::string content_key() const override {
-        const Source& source = origin_.source;
-        return fmt::format("signal {} {} {}", whole->key(), static_cast<int>(source.band), source.crossover_hz);
+        return content_key_of_band(whole->content_key(), origin_.source.band, origin_.source.crossover_hz);
     }
     bool is_exact() const override { return whole->is_exact(); }
     Result<void> unchanged(Seen& seen) const override { return whole->unchanged(seen); }

@@ -43,8 +43,10 @@ struct SignalRecipe {
     uint64_t row = 0;  ///< whose it is; the signal does not depend on it
 };
 
-/// Two signals are the same to the bit when this is.  Processors that do nothing are left out of it.
-std::string signal_key(const SignalRecipe& recipe);
+/// What Playable::content_key of the signal made of it will be.  Processors that do nothing are left out of it.
+std::string content_key(const SignalRecipe& recipe);
+/// Likewise of a band of what has the key `whole`.
+std::string content_key_of_band(const std::string& whole, Band band, double crossover_hz);
 
 /// Runs the chain over the whole song.  Fails as reading does, or with "cancelled".
 Result<MaterialPtr> make_signal(const SignalRecipe& recipe, Progress* progress = nullptr);
@@ -103,7 +105,6 @@ class Signal : public Playable {
     Result<void> unchanged(Seen& seen) const override;
 
     const SignalRecipe& recipe() const;
-    const std::string& key() const;  ///< signal_key of its recipe
     /// The deepest reduction of a processor in each block of 256 frames of the song, dB, 0 or below; empty when it does
     /// not turn down or is not at work.
     const std::vector<float>& reductions(size_t place) const;

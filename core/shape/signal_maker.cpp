@@ -140,7 +140,7 @@ class SignalMaker {
     /// What one plug-in makes: as it was kept, or made now.  One that goes wrong lets through what comes in.
     Result<MaterialPtr> of_plugin(const SignalRecipe& recipe) {
         const Processor& plugin = recipe.chain.front();
-        const std::string key = signal_key(recipe);
+        const std::string key = content_key(recipe);
         const int channels = recipe.source.channels();
         if (auto kept = kept_sound(key, channels)) return measured(recipe, std::move(kept->spool), kept->frames);
         std::optional<std::string> fault;

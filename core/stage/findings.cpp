@@ -1,6 +1,7 @@
 #include "core/stage/findings.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 #include "core/stage/staging.h"
@@ -54,24 +55,38 @@ void find_silences(const std::vector<Step>& steps, double step_s, std::vector<Fi
 }  // namespace
 
 Level noise_floor_dbfs(const LevelSummary& summary, int sample_rate, double average_dbfs, double* time_s) {
+    constexpr double seen_again_s = 2.0, same_db = 1.5, falls_db = 0.5, steady_s = 0.5;
     double step_s = 0.0;
     const std::vector<Step> steps = steps_of(summary, sample_rate, &step_s);
-    const size_t half_second = std::max<size_t>(2, static_cast<size_t>(0.5 / step_s));
-    Level floor;
-    for (size_t i = 0; i + half_second <= steps.size(); ++i) {
-        double low = steps[i].power, high = low, sum = 0.0;
-        for (size_t k = i; k < i + half_second; ++k) {
+    const size_t half = std::max<size_t>(1, static_cast<size_t>(steady_s / 2.0 / step_s)), whole = 2 * half;
+    struct Steady {
+        double db, at_s;
+    };
+    std::vector<Steady> found;
+    for (size_t i = 0; i + whole <= steps.size(); ++i) {
+        double low = steps[i].power, high = low;
+        std::array<double, 2> sums{};
+        for (size_t k = i; k < i + whole; ++k) {
             low = std::min(low, steps[k].power);
             high = std::max(high, steps[k].power);
-            sum += steps[k].power;
+            sums[k < i + half ? 0 : 1] += steps[k].power;
         }
-        const double level = db_from_power(sum / static_cast<double>(half_second)) + aes17_db;
+        const double level = db_from_power((sums[0] + sums[1]) / static_cast<double>(whole)) + aes17_db;
         if (low <= 0.0 || high > 2.0 * low || level < -90.0 || level > average_dbfs - 20.0) continue;
-        if (floor && level >= *floor) continue;
-        floor = level;
-        *time_s = static_cast<double>(i) * step_s;
+        // What still falls is the end of a note.
+        if (std::fabs(db_from_power(sums[0] / sums[1])) > falls_db) continue;
+        found.push_back({level, static_cast<double>(i) * step_s});
     }
-    return floor;
+    const auto quietest =
+        std::min_element(found.begin(), found.end(), [](const Steady& a, const Steady& b) { return a.db < b.db; });
+    if (quietest == found.end()) return std::nullopt;
+    // A floor is the same whenever nothing plays; a note's level is its own.
+    const bool again = std::any_of(found.begin(), found.end(), [&](const Steady& s) {
+        return std::fabs(s.at_s - quietest->at_s) >= seen_again_s && s.db <= quietest->db + same_db;
+    });
+    if (!again) return std::nullopt;
+    *time_s = quietest->at_s;
+    return quietest->db;
 }
 
 std::vector<Finding> findings_of(const Material& material, const Track& track) {
@@ -132,7 +147,10 @@ std::vector<Finding> findings_of(const Material& material, const Track& track) {
                                                     *m.sample_peak_dbfs - *m.peak_without_spikes_dbfs),
                          static_cast<double>(highest->first_frame) / m.sample_rate, true, Remedy::tame_spikes});
     }
-    if (m.average_dbfs && *m.average_dbfs < -28.0)
+    const bool percussive = kind_of(track, m) == Kind::percussive;
+    if (percussive && *m.sample_peak_dbfs < -24.0)
+        found.push_back({"quiet", say("quiet: peak {:.0f} dBFS", *m.sample_peak_dbfs)});
+    if (!percussive && m.average_dbfs && *m.average_dbfs < -28.0)
         found.push_back({"quiet", say("quiet: average {:.0f} dBFS", *m.average_dbfs)});
     double step_s = 0.0, noise_s = 0.0;
     if (m.average_dbfs) {

@@ -22,7 +22,8 @@ struct Finding {
 };
 
 /// Limits are common practice, no source: clipped runs; DC offset above 0.1 %; spikes (see find_spikes) 6 dB or more
-/// above the rest; silence of 5 s and more (at the start or between); average below -28 dBFS; a steady noise floor
+/// above the rest; silence of 5 s and more (at the start or between); average below -28 dBFS, of a
+/// percussive track a peak below -24 dBFS; a steady noise floor
 /// above -60 dBFS and less than 50 dB below the average; more than 5 % of the energy below 40 Hz in a track that is
 /// neither bass nor kick; sides that are the same to -60 dB; one dead channel; sides that differ by 6 dB and more;
 /// correlation below -0.1 (below 0.2: good to know); a peak below -70 dBFS is as good as silence, and hides the rest.
@@ -31,8 +32,9 @@ std::vector<Finding> findings_of(const Material& material, const Track& track);
 /// The track with a finding put right.
 Track with_remedy(const Track& track, Remedy remedy, const Material& material);
 
-/// Steady quiet passages: the quietest half second that stays within 3 dB, lies 20 dB below the average and above
-/// -90 dBFS.  `time_s` gets its place.
+/// Steady quiet passages: the quietest half second that stays within 3 dB without falling (0.5 dB from one half to the
+/// other), lies 20 dB below the average and above -90 dBFS, and is found again within 1.5 dB two seconds and more away.
+/// `time_s` gets its place.
 Level noise_floor_dbfs(const LevelSummary& summary, int sample_rate, double average_dbfs, double* time_s);
 
 /// Tracks whose files sound the same: for each such track, the one before it.  The same length, peak, power, means,

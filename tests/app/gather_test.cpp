@@ -200,13 +200,36 @@ TEST_F(Window, sections_and_tempo_come_in_and_go_out) {
     answers.file = folder / "out.mid";
     window->findChild<QAction*>("sectionsOut")->trigger();
     EXPECT_EQ(read_sections(folder / "out.mid").value().sections.size(), 4u);
-    answers.text = "97.5 6/8";
     window->findChild<QAction*>("tempo")->trigger();
+    const auto type_tempo = [&](const QString& text) {
+        auto* field = find<QLineEdit>("tempoText");
+        field->setFocus();
+        field->selectAll();
+        QTest::keyClicks(field, text);
+        QTest::keyClick(field, Qt::Key_Return);
+    };
+    type_tempo("97,5 6/8");
     EXPECT_EQ(session().tempo[0].beats, 6);
-    answers.text = "fast";
-    window->findChild<QAction*>("tempo")->trigger();
-    EXPECT_EQ(answers.complaints.size(), 1);
+    type_tempo("fast");
+    EXPECT_TRUE(find<QLabel>("tempoTold")->text().contains("is not a tempo"));
     EXPECT_NEAR(session().tempo[0].quarters_a_minute, 97.5, 1e-9);
+    EXPECT_EQ(find<QLineEdit>("tempoText")->text(), "97.5 6/8");
+    QTest::mouseClick(find<QPushButton>("doubleTempo"), Qt::LeftButton);
+    EXPECT_NEAR(session().tempo[0].quarters_a_minute, 195.0, 1e-9);
+    work().player.locate(0.75);
+    QTest::mouseClick(find<QPushButton>("firstBarHere"), Qt::LeftButton);
+    EXPECT_NEAR(session().tempo[0].time_s, 0.75, 1e-3);
+    // Taps are one undo step, and Space plays while the window has the keyboard.
+    for (int n = 0; n < 4; ++n) {
+        QTest::keyClick(find<QDialog>("tempoWindow"), Qt::Key_T);
+        QTest::qWait(200);
+    }
+    EXPECT_NEAR(session().tempo[0].quarters_a_minute, 290.0, 60.0);
+    work().document.undo();
+    EXPECT_NEAR(session().tempo[0].quarters_a_minute, 195.0, 1e-9);
+    QTest::mouseClick(find<QPushButton>("findTempo"), Qt::LeftButton);
+    wait_for([&] { return !find<QLabel>("tempoTold")->text().startsWith("Looking"); });
+    find<QDialog>("tempoWindow")->close();
     answers.file = folder / "audio/1 Kick.wav";
     window->findChild<QAction*>("sectionsIn")->trigger();  // no cue points in it
     EXPECT_TRUE(answers.complaints.back().contains("no cue points"));

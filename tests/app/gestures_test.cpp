@@ -193,7 +193,7 @@ TEST_F(Gestures, the_figures_of_what_is_soloed_are_told) {
     work().document.select_only(track(2).id);
     key(Qt::Key_S);
     QSignalSpy told(&work().mix, &MixWatch::heard_measured);
-    QSignalSpy hints(&work().view, &ViewState::hint);
+    QSignalSpy hints(&work().view, &ViewState::told);
     key(Qt::Key_K, Qt::ControlModifier);
     wait_for([&] { return !told.isEmpty(); });
     const QString text = hints.last()[0].toString();

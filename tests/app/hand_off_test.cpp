@@ -79,6 +79,15 @@ TEST_F(HandOffWindow, checks_are_current_and_lead_to_their_place) {
     // Another profile, other limits.
     choose("checkProfile", "streaming demo");
     EXPECT_EQ(session().hand_off.profile, HandOffProfile::streaming_demo);
+    // A demo is listened to as it is: a chain for the main output was offered, and taken with a yes.
+    EXPECT_EQ(session().main_chain.size(), 3u);
+    EXPECT_EQ(session().hand_off.main_chain, MainChain::in);
+    while (!session().main_chain.empty()) work().document.undo();
+    answers.answer = Prompter::Answer::no;
+    choose("checkProfile", "for mastering");
+    choose("checkProfile", "streaming demo");
+    EXPECT_TRUE(session().main_chain.empty());
+    answers.answer = Prompter::Answer::yes;
     settle();
     EXPECT_TRUE(check("loudness"));
     answers.numbers = {{0, -20.0}};

@@ -371,7 +371,7 @@ TEST_F(RideWindow, several_stretches_are_marked_with_ctrl_and_thrown_together) {
 
 TEST_F(RideWindow, a_draft_by_what_is_heard_listens_first_and_then_asks) {
     open_ride(2);
-    answers.numbers = {{0, 90.0}, {1, 0.0}};
+    answers.numbers = {{0, 90.0}, {1, 3.0}, {2, 0.0}};
     ASSERT_LT(work().mix.share_listened(), 1.0);
     trigger("draftHeard");
     EXPECT_FALSE(track(2).rides.any());  // not yet

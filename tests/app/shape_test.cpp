@@ -269,6 +269,14 @@ TEST_F(Shape, presets_are_put_on_rows_and_chains_copied) {
     take_entry("chainPresets", "preset_Level bass");
     ASSERT_EQ(track(2).chain.size(), 1u);
     EXPECT_EQ(track(2).chain[0].type, "compressor");
+    // Its threshold is found for this track, in the same step.
+    const double shipped = find_preset(shipped_presets(), "Level bass")->chain[0].values.at("threshold_dbfs");
+    wait_for([&] { return track(2).chain[0].values.at("threshold_dbfs") != shipped; });
+    shaped();
+    EXPECT_NEAR(signal_of(work().materials.shaped(track(2)))->reduction(0)->typical_db, 5.0, 0.2);
+    work().document.undo();
+    EXPECT_TRUE(track(2).chain.empty());
+    work().document.redo();
     take_entry("chainPresets", "chainCopy");
     work().document.select({track(0).id, track(1).id}, track(0).id);
     catch_up();
@@ -393,6 +401,17 @@ TEST_F(Shape, a_sweep_boosts_while_it_is_held_and_cuts_when_let_go) {
 TEST_F(Shape, times_are_typed_as_note_values) {
     begin();
     add("compressor");
+    // Without a tempo a note value asks for it in place.
+    auto* untimed = find<QDoubleSpinBox>("release_ms");
+    answers.text = "60";
+    untimed->setFocus();
+    untimed->selectAll();
+    QTest::keyClicks(untimed, "1/4");
+    QTest::keyClick(untimed, Qt::Key_Return);
+    EXPECT_NEAR(track(2).chain[0].values.at("release_ms"), 1000.0, 1e-9);
+    ASSERT_EQ(session().tempo.size(), 1u);
+    work().document.undo();
+    work().document.undo();
     Session timed = session();
     timed.tempo.push_back({0.0, 120.0, 4, 4});
     work().document.edit("tempo", timed);

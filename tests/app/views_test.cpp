@@ -1,5 +1,6 @@
 // Parts of the window on their own, and the smaller gestures.
 #include "app/style/language.h"
+#include "app/window/fader_window.h"
 #include "core/mix/mix_peak.h"
 #include "tests/app/window_fixture.h"
 
@@ -471,4 +472,136 @@ TEST_F(Window, sections_are_walked_and_the_loop_follows) {
     key(Qt::Key_PageUp);
     EXPECT_NEAR(work().player.position_s(), 1.0, 1e-3);
     EXPECT_EQ(work().player.loop().to_s, 2.5);
+}
+
+// --- what is left over ----------------------------------------------------------------------------------------------
+
+TEST_F(Window, figures_that_were_asked_for_stay_whatever_the_pointer_does_and_a_hint_follows_what_it_is_about) {
+    import_all();
+    station(2);
+    auto* hint = find<QLabel>("hint");
+    // The pointer rests on a row whose fader is moved by the keyboard: the hint tells the new figure.
+    const QPoint at = lane(1)->rect().center();
+    QTest::mouseMove(lane(1), at);
+    QMouseEvent over(QEvent::MouseMove, at, lane(1)->mapToGlobal(at), Qt::NoButton, Qt::NoButton, Qt::NoModifier);
+    QApplication::sendEvent(lane(1), &over);
+    key(Qt::Key_K, Qt::ControlModifier);
+    wait_for([&] { return hint->text().contains("over the whole song"); });
+    QApplication::sendEvent(lane(1), &over);
+    EXPECT_TRUE(hint->text().contains("over the whole song")) << hint->text().toStdString();
+}
+
+TEST_F(Window, a_correction_and_the_small_spectrum_are_there_again_at_the_next_start) {
+    std::ofstream(folder / "ears.csv") << "100, 2\n1000, 0\n8000, -3\n";
+    answers.file = folder / "ears.csv";
+    find<QAction>("correctionOpen")->trigger();
+    ASSERT_TRUE(work().player.monitor().correction);
+    find<QAction>("mainSpectrumShown")->trigger();
+    EXPECT_TRUE(find("mainSpectrum")->isVisible());
+    window.reset();
+    open_window();
+    EXPECT_TRUE(work().player.monitor().correction);
+    EXPECT_TRUE(find("mainSpectrum")->isVisible());
+    find<QAction>("correctionOff")->trigger();
+    find<QAction>("mainSpectrumShown")->trigger();
+    window.reset();
+    open_window();
+    EXPECT_FALSE(work().player.monitor().correction);
+    EXPECT_FALSE(find("mainSpectrum")->isVisible());
+}
+
+TEST_F(Window, all_faders_but_those_of_a_bus_go_down_from_its_menu) {
+    import_all();
+    work().document.edit("bus", with_new_bus(session(), "Drums", std::nullopt, {track(0).id}));
+    catch_up();
+    answers.numbers = {{0, 4.0}};
+    work().edits.ask_others_down(tracks_under(session(), session().buses[0].id));
+    EXPECT_EQ(track(0).fader_db, 0.0);
+    EXPECT_EQ(track(1).fader_db, -4.0);
+    EXPECT_EQ(track(2).fader_db, -4.0);
+    work().document.undo();
+    EXPECT_EQ(track(1).fader_db, 0.0);
+}
+
+TEST_F(Window, tracks_that_do_not_sound_in_the_loop_are_dimmed_and_fades_are_typed) {
+    import_all();
+    // The kick's clips end after a second.
+    answers.numbers = {{0, 20.0}, {1, 150.0}};
+    work().document.select_only(track(0).id);
+    work().edits.set_clips(track(0).id, "Clip", Clips{{0, 0, 48000}});
+    settle();
+    find<QPushButton>("fadeLengths")->click();
+    EXPECT_EQ(track(0).source.clips.at(0).fade_in, 960);
+    EXPECT_EQ(track(0).source.clips.at(0).fade_out, 7200);
+    settle();
+    const auto head = [&] { return window->desk().head_of(track(0).id)->grab().toImage(); };
+    const QImage plain = head();
+    work().player.set_loop({true, 2.0, 3.0});
+    catch_up();
+    EXPECT_FALSE(work().sounds_in_loop(track(0)));
+    EXPECT_TRUE(work().sounds_in_loop(track(1)));
+    EXPECT_NE(head(), plain);
+    work().player.set_loop({true, 0.0, 3.0});
+    catch_up();
+    EXPECT_EQ(head(), plain);
+}
+
+TEST_F(Window, an_ink_follows_a_name_or_a_kind_that_is_corrected) {
+    import_all();
+    EXPECT_EQ(track(0).ink, ink_of(Family::drums));
+    const auto rename = [&](const char* name) {
+        work().document.edit_tracks("Rename", {track(0).id}, [&](Track& t) {
+            change_what_it_is(t, work().materials.measured(t), [&](Track& x) { x.name = name; });
+        });
+    };
+    rename("Strings high");
+    EXPECT_EQ(track(0).ink, ink_of(Family::strings));
+    work().document.edit_tracks("Ink", {track(0).id}, [](Track& t) { t.ink = 11; });
+    rename("Kick");
+    EXPECT_EQ(track(0).ink, 11) << "one that was chosen stays";
+}
+
+TEST_F(Window, buses_and_the_main_output_have_a_spectrum_without_a_chain) {
+    import_all();
+    work().document.edit("bus", with_new_bus(session(), "Drums", std::nullopt, {track(0).id}));
+    settle();
+    for (const TrackId channel : {session().buses[0].id, main_output}) {
+        const MaterialPtr sum = work().player.sum_of(channel);
+        ASSERT_TRUE(sum) << channel;
+        EXPECT_EQ(work().player.sum_of(channel), sum) << "one material as long as the plan stands";
+        wait_for([&] { return work().spectra.of(sum) != nullptr; });
+        const auto& power = work().spectra.of(sum)->power;
+        EXPECT_GT(*std::max_element(power.begin(), power.end()), 1e-6);
+    }
+    const MaterialPtr before = work().player.sum_of(main_output);
+    work().document.edit_tracks("fader", {track(0).id}, [](Track& t) { t.fader_db = -6.0; });
+    catch_up();
+    EXPECT_NE(work().player.sum_of(main_output), before);
+}
+
+TEST_F(Window, faders_in_a_window_of_their_own_follow_and_have_the_same_keys) {
+    import_all();
+    station(3);
+    find<QAction>("faderWindow")->trigger();
+    auto* second = window->findChild<FaderWindow*>();
+    ASSERT_TRUE(second);
+    ASSERT_TRUE(QTest::qWaitForWindowActive(second));
+    auto* desk = second->findChild<Desk*>();
+    Lane* kick = desk->lane_of(track(0).id);
+    ASSERT_TRUE(kick);
+    type(kick, "-7");
+    EXPECT_EQ(track(0).fader_db, -7.0);
+    const QImage before = kick->QWidget::grab().toImage();
+    work().document.undo();
+    catch_up();
+    EXPECT_NE(kick->QWidget::grab().toImage(), before) << "it follows";
+    ASSERT_TRUE(second->isActiveWindow());
+    QTest::keyClick(second, Qt::Key_Space);
+    wait_for([&] { return work().player.playing(); });
+    QTest::keyClick(second, Qt::Key_Space);
+    QTest::keyClick(second, Qt::Key_M);
+    wait_for([&] { return track(0).mute; });
+    second->close();
+    find<QAction>("faderWindow")->trigger();
+    EXPECT_EQ(window->findChildren<FaderWindow*>().size(), 1);
 }

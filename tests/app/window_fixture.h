@@ -48,12 +48,16 @@ struct Answers : Prompter {
     /// By place; what is not there stays as it was offered.
     std::map<size_t, double> numbers;
     bool cancel_numbers = false;
-    QStringList titles;  ///< of what asked for them
-    std::optional<std::vector<double>> ask_numbers(const QString& title, const std::vector<Number>& given) override {
+    QStringList titles;                 ///< of what asked for them
+    std::function<void()> while_asked;  ///< once, when what was typed has been told
+    std::optional<std::vector<double>> ask_numbers(const QString& title, const std::vector<Number>& given,
+                                                   const Changed& changed) override {
         titles << title;
         std::vector<double> values;
         for (const Number& n : given)
             values.push_back(numbers.contains(values.size()) ? numbers[values.size()] : n.value);
+        if (changed) changed(values);
+        if (const auto look = std::exchange(while_asked, nullptr)) look();
         return cancel_numbers ? std::nullopt : std::optional(values);
     }
     size_t choice = 0;

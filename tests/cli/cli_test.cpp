@@ -382,7 +382,7 @@ TEST_F(Cli, rows_are_sent_to_returns_and_the_main_chain_leaves_as_it_is_told) {
 TEST_F(Cli, presets_are_listed_kept_and_set) {
     setenv("XDG_CONFIG_HOME", (folder / "config").c_str(), 1);
     make_session();
-    EXPECT_EQ(run("preset " + session + " list --json").document().size(), 31u);
+    EXPECT_EQ(run("preset " + session + " list --json").document().size(), 32u);
     ASSERT_EQ(run("preset " + session + " set 'Level bass' Pad Kick").status, 0);
     EXPECT_EQ(run("shape " + session + " Kick --json").document()["chain"][0]["ratio"], 4.0);
     ASSERT_EQ(run("shape " + session + " Pad 2 gate").status, 0);

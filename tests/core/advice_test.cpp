@@ -133,6 +133,47 @@ TEST(Troubles, are_resonances_that_ring_for_long) {
     EXPECT_TRUE(find_troubles(*short_ring).value().empty());
 }
 
+/// Saw-like tones, a quarter of a second long and longer each, over a little noise.
+Wave played(const std::vector<std::vector<double>>& chords, double chord_s, double noise_level) {
+    return [=, n = noise(4, noise_level)](int64_t i, int c) {
+        const double t = static_cast<double>(i) / 48000.0;
+        const auto chord = static_cast<size_t>(t / chord_s) % chords.size();
+        const double since = std::fmod(t, chord_s);
+        double x = n(i, c);
+        for (const double hz : chords[chord])
+            for (int k = 1; k <= 12; ++k)
+                x += 0.1 / k * std::exp(-2.0 * since) * std::sin(2.0 * std::numbers::pi * hz * k * t);
+        return x;
+    };
+}
+
+TEST(Troubles, are_no_notes_that_are_played) {
+    Folder folder;
+    const std::vector<std::vector<double>> bass{{52.0}, {52.0}, {58.4}, {52.0}}, chords{{130.8, 164.8, 196.0, 261.6},
+                                                                                        {110.0, 130.8, 164.8, 261.6},
+                                                                                        {87.3, 174.6, 220.0, 261.6},
+                                                                                        {98.0, 146.8, 196.0, 246.9}};
+    EXPECT_TRUE(find_troubles(*sound(folder, "bass.wav", 960000, 1, played(bass, 0.5, 0.001))).value().empty());
+    const auto pad = sound(folder, "pad.wav", 960000, 1, played(chords, 1.0, 0.003));
+    EXPECT_TRUE(find_troubles(*pad).value().empty());
+    // The same chords in a room that rings beside their notes, whichever is played.
+    const auto ringing = make_signal(recipe_of(
+        pad, {processor("equaliser", {{"band1.in", 1}, {"band1.hz", 2410}, {"band1.db", 18}, {"band1.q", 12}})}));
+    const auto found = find_troubles(**ringing).value();
+    ASSERT_EQ(found.size(), 1u);
+    EXPECT_NEAR(found[0].hz, 2410.0, 100.0);
+}
+
+// Frequencies of notes: ISO 16 (A4 = 440 Hz) in equal temperament.
+TEST(Notes, are_named_by_their_frequency) {
+    EXPECT_EQ(note_name(440.0), "A4");
+    EXPECT_EQ(note_name(261.63), "C4");
+    EXPECT_EQ(note_name(27.5), "A0");
+    EXPECT_EQ(note_name(103.83), "G#2");
+    EXPECT_EQ(note_name(445.1), "A4 +20 cents");
+    EXPECT_EQ(note_name(30.0), "B0 -49 cents");
+}
+
 TEST(ReductionAims, are_met_over_the_whole_song) {
     Folder folder;
     const auto made = sound(folder, "x.wav", 960000, 1, [n = noise(5)](int64_t i, int c) {

@@ -65,7 +65,9 @@ TEST(BuildUp, anchors_own_rows_and_silence) {
 
 TEST(BuildUp, levels_to_start_from_follow_the_anchors) {
     Session s = band({"Kick", "Bass", "Snare", "Hats", "Piano", "Voice", "Voice Hum", "Canal Water", "Thing", "Toms"});
-    const auto suggested = [&](const char* name) { return suggested_fader_db(s, *s.find(std::string(name)), family); };
+    const auto suggested = [&](const char* name) {
+        return suggested_fader_db(s, *s.find(std::string(name)), {family});
+    };
     // Hats are nearly always too loud, effects should barely be noticed: well below what the mix stands on.
     EXPECT_EQ(suggested("Kick"), 0.0);
     EXPECT_LT(suggested("Hats"), suggested("Snare") - 6.0);

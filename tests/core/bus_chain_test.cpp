@@ -123,6 +123,59 @@ TEST(BusChains, hear_a_key_that_leads_elsewhere) {
     EXPECT_NEAR(rms_db(ducked, 2, 0, 5000, 15000) - rms_db(ducked, 2, 0, 25000, 30000), 12.0, 0.3);
 }
 
+// The reference: the bus rendered by itself to a file, and that file as an ordinary track that is not heard.
+TEST(BusChains, are_sidechain_sources_of_tracks_too) {
+    Folder folder;
+    Nested mix(folder);
+    for (const bool chained : {false, true}) {
+        if (chained)
+            for (const TrackId row : {mix.inner, mix.outer})
+                mix.chain(row, {processor("compressor", {{"threshold_dbfs", -25}, {"ratio", 4}})});
+        mix.change(3, [](Track& t) { t.chain.clear(); });
+        Session alone = without_tracks(mix.session, {mix.id(3)});
+        alone = with_bus(alone, mix.outer, [](Bus& b) { b.fader_db = 0.0, b.pan = 0.0; });
+        Shaped summed(std::vector<fs::path>{});
+        summed.session = alone;
+        const fs::path file =
+            write(folder / (chained ? "chained.wav" : "bus.wav"), rendered(summed.shaped_plan(), 4096), 2);
+        const auto keyed_to = [&](Session session, TrackId source) {
+            session = with_chain(session, mix.id(3), [&](Chain& c) {
+                c = {processor("duck", {{"depth_db", 12}, {"threshold_dbfs", -30}})};
+                c[0].key = source;
+            });
+            EXPECT_TRUE(validate(session)) << validate(session).error().text();
+            Shaped whole(std::vector<fs::path>{});
+            whole.session = session;
+            const PlanPtr plan = whole.shaped_plan();
+            EXPECT_TRUE(is_known(*plan));
+            const auto made = rendered(plan, 512, 2);
+            Shaped streamed(std::vector<fs::path>{});
+            streamed.session = session;
+            const auto ahead = streamed.row_signals.stream(session, streamed.file_of());
+            EXPECT_TRUE(ahead);
+            const MaterialOf played = streamed.row_signals.played_by(session, streamed.file_of());
+            EXPECT_EQ(rendered(compile_plan(session, played, Solo::left_out), 4096), made) << "exported in one pass";
+            return made;
+        };
+        const auto by_bus = keyed_to(mix.session, mix.outer);
+        Session with_file = with_files(mix.session, {file});
+        const TrackId copy = with_file.tracks.back()->id;
+        with_file = with_track(with_file, copy, [](Track& t) { t.mute = true; });
+        EXPECT_LT(worst_difference(by_bus, keyed_to(with_file, copy)), 2e-6) << chained;
+        EXPECT_GT(worst_difference(by_bus, rendered(mix.shaped_plan(), 512)), 0.05) << "it ducks";
+        // Solo is for the ear: what is ducked stays as it is in the mix.
+        mix.change(3, [](Track& t) { t.solo = true; });
+        EXPECT_EQ(keyed_to(mix.session, mix.outer), by_bus);
+        mix.change(3, [](Track& t) { t.solo = false; });
+    }
+    // A track cannot go by a bus that it feeds.
+    const Session circle = with_chain(mix.session, mix.id(0), [&](Chain& c) {
+        c = {processor("duck")};
+        c[0].key = mix.outer;
+    });
+    EXPECT_THAT(validate(circle).error().what, testing::HasSubstr("circle"));
+}
+
 TEST(BusChains, mutes_and_solos_choose_what_is_heard) {
     Folder folder;
     Nested mix(folder);

@@ -192,7 +192,7 @@ TEST(Keys, of_signals_follow_the_bytes_of_every_file_that_they_are_made_of) {
     EXPECT_NE(made.key(session), before);
 }
 
-/// Does not compile when a recipe, or a part of it, has a field more: it belongs into signal_key, and into the test
+/// Does not compile when a recipe, or a part of it, has a field more: it belongs into content_key, and into the test
 /// below.
 [[maybe_unused]] void every_field_of_a_recipe() {
     [[maybe_unused]] const auto& [source, chain, rides, keys, judged_by, sample_rate, row] = SignalRecipe{};

@@ -28,7 +28,7 @@ struct Settings {
 TEST(Presets, that_ship_can_be_put_into_any_row) {
     Settings settings;
     const auto& all = shipped_presets();
-    EXPECT_EQ(all.size(), 31u);
+    EXPECT_EQ(all.size(), 32u);
     std::set<std::string> names;
     for (const Preset& p : all) {
         EXPECT_TRUE(names.insert(p.name).second) << p.name;
@@ -41,8 +41,48 @@ TEST(Presets, that_ship_can_be_put_into_any_row) {
         // A chain that was read is the chain that was written.
         const auto file = settings.folder / "x.json";
         std::ofstream(file) << preset_text(p);
-        EXPECT_EQ(read_preset(file).value().chain, p.chain) << p.name;
+        const Preset again = read_preset(file).value();
+        EXPECT_EQ(again.chain, p.chain) << p.name;
+        EXPECT_EQ(again.reductions.size(), p.reductions.size()) << p.name;
+        for (const auto& [id, aim] : p.reductions) EXPECT_EQ(again.reductions.at(id).db, aim.db) << p.name;
     }
+}
+
+// What a preset says it does is what it does, whatever the level it meets.
+TEST(Presets, whose_compressors_say_by_how_much_are_solved_for_the_sound) {
+    Folder folder;
+    const auto voice = [&](double level) {
+        Source source;
+        source.file =
+            write(folder / fmt::format("voice {}.wav", level),
+                  make(480000, 1,
+                       [n = noise(3), level](int64_t i, int c) {
+                           return level * n(i, c) * (0.3 + 0.7 * std::fabs(std::sin(static_cast<double>(i) / 20000.0)));
+                       }),
+                  1);
+        return load_material(source, 48000).value();
+    };
+    for (const char* name : {"Voice in two steps", "Barely moving"})
+        for (const double level : {0.05, 0.5}) {
+            const Preset& preset = *find_preset(shipped_presets(), name);
+            const TakenPreset put = taken(preset, {}, false);
+            SignalRecipe recipe;
+            recipe.source.material = voice(level);
+            recipe.chain = put.chain;
+            recipe.chain = with_reductions(recipe, put.reductions).value();
+            for (size_t place = 0; place < recipe.chain.size(); ++place) {
+                const auto aim = put.reductions.find(recipe.chain[place].id);
+                if (aim == put.reductions.end()) continue;
+                EXPECT_NEAR(reduction_of(recipe, place).value().typical_db, aim->second.db, 0.15)
+                    << name << " at " << level << ", place " << place;
+            }
+        }
+    // Behind a chain that is there its ids are new, and the aims go with them.
+    const Chain there{processor("low_cut", {}, 4)};
+    const TakenPreset behind = taken(*find_preset(shipped_presets(), "Barely moving"), there, true);
+    ASSERT_EQ(behind.chain.size(), 2u);
+    EXPECT_EQ(behind.chain[0], there[0]);
+    EXPECT_TRUE(behind.reductions.contains(behind.chain[1].id));
 }
 
 TEST(Presets, of_the_user_are_kept_replaced_and_removed) {

@@ -131,6 +131,8 @@ TEST(Tempo, bars_beats_and_snapping) {
 
 TEST(Pairs, are_told_by_their_names) {
     const auto pair = [](const char* a, const char* b) { return shared_name_of_pair(a, b).value_or("-"); };
+    EXPECT_EQ(pair("13_Gtr L.wav", "14_Gtr R.wav"), "13_Gtr");
+    EXPECT_EQ(pair("808 L.wav", "909 R.wav"), "-");
     EXPECT_EQ(pair("Pad.L.wav", "Pad.R.wav"), "Pad");
     EXPECT_EQ(pair("Pad_left.wav", "Pad_right.wav"), "Pad");
     EXPECT_EQ(pair("OH L.wav", "OH R.wav"), "OH");

@@ -319,6 +319,53 @@ TEST(Saturation, passes_all_that_is_heard) {
         EXPECT_NEAR(gain_at(chain, hz, 48000, 1, 0, sine(hz, 48000, 0.01)), 0.0, 0.01) << hz;
 }
 
+// The reference: a high shelf of the Audio EQ Cookbook as an analogue filter, A (A s^2 + sqrt(A)/Q s + 1) / (s^2 +
+// sqrt(A)/Q s + A) with A = 10^(dB / 40) (W3C Note, Audio EQ Cookbook).
+TEST(BandCompressor, turns_its_band_down_and_leaves_the_rest_alone) {
+    constexpr size_t n = 32768;
+    const size_t low = 137, high = 6144;  // about 200 Hz, 9 kHz
+    const auto both = make(3 * n, 1, [&](int64_t i, int c) {
+        return sine(low * 48000.0 / n, 48000, 0.3)(i, c) + sine(high * 48000.0 / n, 48000, 0.3)(i, c);
+    });
+    const Chain chain{processor(
+        "band_compressor",
+        {{"where", 1}, {"low_hz", 5000}, {"threshold_dbfs", -60}, {"ratio", 100}, {"knee_db", 0}, {"range_db", 12}})};
+    const auto bins = [&](const std::vector<float>& x) {
+        RealFft fft(n);
+        for (size_t i = 0; i < n; ++i) fft.time()[i] = x[n + i];
+        fft.forward();
+        return std::pair(std::complex<double>(fft.bins()[low]), std::complex<double>(fft.bins()[high]));
+    };
+    const auto [low_in, high_in] = bins(both);
+    const auto [low_out, high_out] = bins(through(chain, both, 1));
+    const std::complex<double> s(0.0, static_cast<double>(high) * 48000.0 / n / 5000.0);
+    const double a = std::pow(10.0, -12.0 / 40.0), b = std::sqrt(2.0 * a);
+    const std::complex<double> left = a * (a * s * s + b * s + 1.0) / (s * s + b * s + a);
+    EXPECT_NEAR(20.0 * std::log10(std::abs(high_out / high_in)), 20.0 * std::log10(std::abs(left)), 0.4);
+    EXPECT_NEAR(20.0 * std::log10(std::abs(low_out / low_in)), 0.0, 0.01);
+    EXPECT_NEAR(std::arg(low_out / low_in), 0.0, 0.04) << "within 2 degrees";
+    // Nothing in its band is loud: what comes in goes out to the bit, whatever the rest does.
+    const auto quiet = make(48000, 2, sine(200, 48000, 0.9));
+    EXPECT_EQ(
+        through({processor("band_compressor", {{"where", 1}, {"low_hz", 5000}, {"threshold_dbfs", -20}})}, quiet, 2),
+        quiet);
+    // A band's own make-up lifts it and nothing else.
+    const Chain lifted{
+        processor("band_compressor", {{"where", 0}, {"high_hz", 100}, {"threshold_dbfs", 0}, {"makeup_db", 6}})};
+    EXPECT_NEAR(gain_at(lifted, 25, 48000, 1, 0, sine(25, 48000, 0.1)), 6.0, 0.4);
+    EXPECT_NEAR(gain_at(lifted, 3000, 48000, 1, 0, sine(3000, 48000, 0.1)), 0.0, 0.05);
+    // A bass that makes way at the bottom only while the kick sounds.
+    Chain keyed{processor("band_compressor",
+                          {{"where", 0}, {"high_hz", 150}, {"threshold_dbfs", -40}, {"ratio", 100}, {"range_db", 9}})};
+    keyed[0].key = 7;
+    const auto kick = make(48000, 1, [](int64_t i, int c) { return i > 24000 ? sine(55, 48000, 0.8)(i, c) : 0.0; });
+    for (const auto& [hz, taken_db] : {std::pair{40.0, 9.0}, std::pair{2000.0, 0.0}}) {
+        const auto out = through(keyed, make(48000, 1, sine(hz, 48000, 0.3)), 1, 48000, {}, &kick);
+        EXPECT_NEAR(rms_db(out, 1, 0, 9600, 19200) - rms_db(out, 1, 0, 30000, 39600), taken_db, 0.6) << hz;
+        EXPECT_NEAR(rms_db(out, 1, 0, 9600, 19200), 20.0 * std::log10(0.3), 0.01) << hz;
+    }
+}
+
 TEST(Transient, lifts_beginnings_or_what_rings) {
     const auto hits = make(96000, 1, [](int64_t i, int c) {
         return sine(800, 48000, 0.5)(i, c) * std::exp(-static_cast<double>(i % 24000) / 4000.0);

@@ -61,7 +61,7 @@ class Behind {
                 const auto at = running_.find(running.job.recipe.row);
                 if (at != running_.end() && at->second.progress == running.progress) running_.erase(at);
                 if (!running.progress->cancelled() && signals)
-                    for (const auto& [key, material] : *signals) made.add(key, material);
+                    for (const MaterialPtr& material : *signals) made.add(material);
             }
             follow(session, files);
         } while (all && !running_.empty());
@@ -117,7 +117,8 @@ TEST(SignalGraph, jobs_behind_edits_undos_and_cancels_end_in_what_is_made_all_at
                     *c.fader_db = -static_cast<double>(random() % 12);
                 });
             } else {
-                auto [made, rides] = random_chain(random, channel == mix.id(1) ? mix.id(0) : 0);
+                const TrackId source = random() % 2 ? mix.hall : mix.id(0);
+                auto [made, rides] = random_chain(random, channel == mix.id(1) ? source : 0);
                 mix.chain(channel, made);
             }
             past.push_back(mix.session);

@@ -293,7 +293,7 @@ TEST(Signals, of_rows_that_an_edit_left_alone_keep_their_keys_and_others_never_d
         for (const auto& t : mix.session.tracks) {
             const auto recipe = mix.row_signals.recipe(mix.session, *t, mix.file_of());
             EXPECT_EQ(mix.row_signals.key(mix.session, *t, mix.file_of()),
-                      recipe ? std::optional(signal_key(*recipe)) : std::nullopt);
+                      recipe ? std::optional(content_key(*recipe)) : std::nullopt);
         }
     };
     is_right();

@@ -28,6 +28,7 @@ class Journey : public Window {
 
     /// xdotool's words: what a hand does.
     void hand(const QStringList& words) {
+        ++gestures_;
         ASSERT_EQ(QProcess::execute("xdotool", words), 0) << words.join(' ').toStdString();
         QTest::qWait(30);
     }
@@ -66,6 +67,8 @@ class Journey : public Window {
         work().document.select_only(track(0).id);
         settle();
     }
+
+    int gestures_ = 0;
 
   private:
     std::unique_ptr<Prompter> prompter_;
@@ -299,6 +302,96 @@ TEST_F(Journey, from_a_folder_to_a_delivery_every_gesture_leaves_the_keys_alive)
     EXPECT_TRUE(soon([&] { return fs::exists(folder / "evening.isotonus"); }));
     ASSERT_TRUE(soon([&] { return window->isActiveWindow(); })) << "after a dialog";
     expect_keys_live("saving");
+}
+
+/// A song of 24 files under the names that beat makers give, none of which was made for a test of the program: from the
+/// folder to an export that passes the checks.
+TEST_F(Journey, of_a_new_user_with_24_unknown_files_takes_less_than_40_gestures) {
+    const std::vector<std::string> names{
+        "01_KickIn", "02_KickOut", "03_Sub808", "04_SnrTop", "05_SnrBtm",   "06_clap2",    "07_HHclosed", "08_HHopen",
+        "09_shkr",   "10_Perc1",   "11_Perc2",  "12_BassDI", "13_GtrRhy L", "14_GtrRhy R", "15_Keys",     "16_PadWide",
+        "17_Arp",    "18_LeadSyn", "19_LdVox",  "20_VoxDbl", "21_BGV1",     "22_BGV2",     "23_FX riser", "24_vinyl"};
+    const fs::path song = folder / "song";
+    fs::create_directories(song);
+    unsigned seed = 1;
+    for (const std::string& name : names) {
+        const bool hits = seed < 12;
+        const double hz = 55.0 * std::pow(1.25, seed), every = 24000.0 * (1 + seed % 3);
+        const Wave wave = [=, n = noise(seed, 0.2)](int64_t i, int c) {
+            const double since = std::fmod(static_cast<double>(i), every) / 48000.0;
+            const double tone = sine(hz, 48000, 0.3)(i, c) + n(i, c);
+            return hits ? tone * std::exp(-since / 0.05) : 0.4 * tone * (0.6 + 0.4 * std::sin(since * 3.0));
+        };
+        const int channels = seed % 4 == 0 && seed < 13 ? 2 : 1;
+        write(song / (name + ".wav"), make(48000 * 20, channels, wave), channels, 48000, SampleFormat::s24);
+        ++seed;
+    }
+    in_opened<QFileDialog>([&] { press("ctrl+shift+i"); },
+                           [&](QFileDialog& dialog) {
+                               EXPECT_TRUE(soon([&] { return dialog.isActiveWindow(); }));
+                               hand({"type", "--", to_qt(song)});
+                               press("Return");
+                               // Left and right of the guitar: one stereo track.
+                               openings.expected = [&](QWidget& shown) {
+                                   auto* question = dynamic_cast<QMessageBox*>(&shown);
+                                   ASSERT_TRUE(question);
+                                   EXPECT_TRUE(soon([&] { return question->isActiveWindow(); }));
+                                   press("Return");
+                               };
+                           });
+    ASSERT_TRUE(soon([&] { return session().tracks.size() == 23; })) << session().tracks.size();
+    ASSERT_TRUE(soon([&] { return window->isActiveWindow(); }));
+    settle();
+    press("ctrl+g");
+    EXPECT_TRUE(soon([&] { return track(0).trim_db != 0.0; }));
+    press("alt+3");
+    press("b");
+    ASSERT_TRUE(soon([&] {
+        auto* all = window->findChild<QPushButton*>("buildUpAll");
+        return all && all->isVisible() && all->width() > 100;
+    }));
+    settle();
+    click(find<QPushButton>("buildUpAll"));
+    EXPECT_TRUE(soon([&] { return track(6).fader_db != 0.0; }));
+    settle();
+    const TargetSheet& sheet = session().targets;
+    ASSERT_TRUE(work().mix.peak() && work().mix.peak()->dbfs);
+    EXPECT_GE(*work().mix.peak()->dbfs, sheet.mains_low_dbfs);
+    EXPECT_LE(*work().mix.peak()->dbfs, sheet.mains_high_dbfs);
+    // A few by ear: the voice a little up, shakers and percussion to the sides.
+    const auto row_of = [&](const char* name) {
+        for (size_t n = 0; n < session().tracks.size(); ++n)
+            if (track(n).name == name) return n;
+        return size_t{0};
+    };
+    for (const auto& [name, pan] : {std::pair{"09_shkr", "L 35"}, {"10_Perc1", "R 30"}}) {
+        auto* head = window->desk().head_of(track(row_of(name)).id);
+        click(head, QPoint(60, 10));
+        press("p");
+        hand({"type", "--", pan});
+        press("Return");
+    }
+    EXPECT_TRUE(soon([&] { return track(row_of("10_Perc1")).pan > 0.2; }));
+    press("alt+7");
+    settle();
+    ASSERT_TRUE(soon([&] { return !work().materials.busy(); }));
+    auto* file = find<QLineEdit>("exportFile");
+    ASSERT_TRUE(soon([&] { return file->isVisible() && file->width() > 100; }));
+    click(file);
+    press("ctrl+a");
+    fs::create_directories(folder / "out");
+    hand({"type", "--", to_qt(folder / "out/evening.wav")});
+    press("Return");
+    auto* checks = find<QListWidget>("checks");
+    for (int n = 0; n < checks->count(); ++n)
+        EXPECT_FALSE(checks->item(n)->text().startsWith(QChar(0x2717))) << checks->item(n)->text().toStdString();
+    click(find<QPushButton>("export"));
+    EXPECT_TRUE(soon([&] { return fs::exists(folder / "out/evening.wav") && !work().exports.busy(); }));
+    EXPECT_LT(gestures_, 40);
+    RecordProperty("gestures", gestures_);
+    std::cout << gestures_ << " gestures\n";
+    press("space");
+    EXPECT_TRUE(soon([&] { return work().player.playing(); })) << "Space plays after the whole way";
 }
 
 }  // namespace isotonus::test

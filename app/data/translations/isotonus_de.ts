@@ -1040,10 +1040,6 @@
         <translation>Weicheres S</translation>
     </message>
     <message>
-        <source>A compressor that hears only what lies above 5 kHz: sharp sounds are turned down.</source>
-        <translation>Ein Kompressor, der nur hört, was über 5 kHz liegt: scharfe Laute werden leiser.</translation>
-    </message>
-    <message>
         <source>Voice in two steps</source>
         <translation>Stimme in zwei Schritten</translation>
     </message>
@@ -2148,10 +2144,6 @@
         <translation>führt im Kreis</translation>
     </message>
     <message>
-        <source>is a bus: a track listens to tracks, buses and the main output to any row</source>
-        <translation>ist ein Bus: eine Spur hört auf Spuren, Busse und die Summe auf jede Zeile</translation>
-    </message>
-    <message>
         <source>listens to</source>
         <translation>hört auf</translation>
     </message>
@@ -2815,6 +2807,30 @@
         <source>For a bus beside its rows: no lows, 8:1 with an attack of 10 ms, so that the hits pass.</source>
         <translation>Für einen Bus neben seinen Zeilen: ohne Tiefen, 8:1 mit 10 ms Attack, damit die Schläge durchkommen.</translation>
     </message>
+    <message>
+        <source>A compressor of the band above 5 kHz: sharp sounds are turned down, the rest of the voice is not.</source>
+        <translation>Ein Kompressor für das Band über 5 kHz: scharfe Laute werden leiser, der Rest der Stimme nicht.</translation>
+    </message>
+    <message>
+        <source>Bass below the kick</source>
+        <translation>Bass unter der Kick</translation>
+    </message>
+    <message>
+        <source>A compressor of the band below 120 Hz: choose the kick as its sidechain source, and only the bottom of the bass makes way.</source>
+        <translation>Ein Kompressor für das Band unter 120 Hz: Mit der Kick als Sidechain-Quelle macht nur der unterste Bereich des Basses Platz.</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; is not a tempo: write 120 or 97.5 6/8, from 10 to 1000 quarters a minute</source>
+        <translation>„{}“ ist kein Tempo: 120 oder 97,5 6/8 schreiben, von 10 bis 1000 Viertel in der Minute</translation>
+    </message>
+    <message>
+        <source>quiet: peak {:.0f} dBFS</source>
+        <translation>leise: Peak {:.0f} dBFS</translation>
+    </message>
+    <message>
+        <source>band comp</source>
+        <translation>Band-Komp</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Advisor</name>
@@ -2849,10 +2865,6 @@
     <message>
         <source>Nothing stands out for long.</source>
         <translation>Nichts sticht lange heraus.</translation>
-    </message>
-    <message>
-        <source>%1 by %2 dB</source>
-        <translation>%1 um %2 dB</translation>
     </message>
     <message>
         <source>Stands out for long: %1. Narrow cuts there.</source>
@@ -2920,6 +2932,26 @@
     <message>
         <source>Nothing covers %1 for more than a tenth of its time.</source>
         <translation>Nichts verdeckt %1 länger als ein Zehntel seiner Zeit.</translation>
+    </message>
+    <message>
+        <source>%1 (%2) by %3 dB</source>
+        <translation>%1 (%2) um %3 dB</translation>
+    </message>
+    <message>
+        <source>%1 is not heard.</source>
+        <translation>%1 ist nicht zu hören.</translation>
+    </message>
+    <message>
+        <source>%1 is strongest at %2; no narrow cut in the others brings more of it.</source>
+        <translation>%1 ist bei %2 am stärksten; keine schmale Absenkung in den anderen bringt mehr davon.</translation>
+    </message>
+    <message>
+        <source>%1 of %2 out of the others</source>
+        <translation>%1 von %2 aus den anderen nehmen</translation>
+    </message>
+    <message>
+        <source>%1 is strongest at %2. Narrow cuts there (%3): %4 % of the sound around it is %1&apos;s then, %5 % now.</source>
+        <translation>%1 ist bei %2 am stärksten. Mit schmalen Absenkungen dort (%3) stammen %4 % des Klangs um diese Frequenz von %1, jetzt sind es %5 %.</translation>
     </message>
 </context>
 <context>
@@ -3402,6 +3434,10 @@
         <source>Remove; its rows stay</source>
         <translation>Entfernen; die Zeilen bleiben</translation>
     </message>
+    <message>
+        <source>All other faders down by…</source>
+        <translation>Alle anderen Fader nach unten um…</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::BusLane</name>
@@ -3700,6 +3736,30 @@
     <message>
         <source>Whole file %1</source>
         <translation>Ganze Datei %1</translation>
+    </message>
+    <message>
+        <source>Fades…</source>
+        <translation>Fades…</translation>
+    </message>
+    <message>
+        <source>Types how long the chosen clip fades in and out.</source>
+        <translation>Gibt ein, wie lange der gewählte Clip ein- und ausgeblendet wird.</translation>
+    </message>
+    <message>
+        <source>Fades of the clip</source>
+        <translation>Fades des Clips</translation>
+    </message>
+    <message>
+        <source>fade in, ms</source>
+        <translation>Fade-in, ms</translation>
+    </message>
+    <message>
+        <source>fade out, ms</source>
+        <translation>Fade-out, ms</translation>
+    </message>
+    <message>
+        <source>Fades of a clip</source>
+        <translation>Fades eines Clips</translation>
     </message>
 </context>
 <context>
@@ -4605,6 +4665,14 @@
             <numerusform>%n Ketten an</numerusform>
         </translation>
     </message>
+    <message>
+        <source>All other faders down</source>
+        <translation>Alle anderen Fader nach unten</translation>
+    </message>
+    <message>
+        <source>by, dB</source>
+        <translation>um, dB</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::ExportForm</name>
@@ -4977,6 +5045,13 @@
     </message>
 </context>
 <context>
+    <name>isotonus::FaderWindow</name>
+    <message>
+        <source>Faders</source>
+        <translation>Fader</translation>
+    </message>
+</context>
+<context>
     <name>isotonus::FamilyRow</name>
     <message>
         <source>Family %1, folded</source>
@@ -5133,10 +5208,6 @@
         <translation>Stereospuren machen</translation>
     </message>
     <message>
-        <source>Keep them apart</source>
-        <translation>Getrennt lassen</translation>
-    </message>
-    <message>
         <source>Many channels</source>
         <translation>Viele Kanäle</translation>
     </message>
@@ -5215,22 +5286,6 @@
         <translation>MIDI-Datei (*.mid)</translation>
     </message>
     <message>
-        <source>Tempo</source>
-        <translation>Tempo</translation>
-    </message>
-    <message>
-        <source>Quarters a minute and time signature; empty: none</source>
-        <translation>Viertel pro Minute und Taktart; leer: keines</translation>
-    </message>
-    <message>
-        <source>&apos;%1&apos; is no tempo: it goes like 120 or 97.5 6/8, from 10 to 1000.</source>
-        <translation>»%1« ist kein Tempo: es geht wie 120 oder 97.5 6/8, von 10 bis 1000.</translation>
-    </message>
-    <message>
-        <source>Tempo %1</source>
-        <translation>Tempo %1</translation>
-    </message>
-    <message>
         <source>An unnamed session</source>
         <translation>Eine Sitzung ohne Namen</translation>
     </message>
@@ -5249,6 +5304,10 @@
     <message>
         <source>Discard it</source>
         <translation>Verwerfen</translation>
+    </message>
+    <message>
+        <source>Pan them left and right</source>
+        <translation>Nach links und rechts pannen</translation>
     </message>
 </context>
 <context>
@@ -5579,6 +5638,26 @@
         <source>The export would be without this:</source>
         <translation>Im Export würde dies fehlen:</translation>
     </message>
+    <message>
+        <source>Nothing works on the main output</source>
+        <translation>Am Main-Ausgang arbeitet nichts</translation>
+    </message>
+    <message>
+        <source>A demo is listened to as it is. Put the preset &apos;%1&apos; on the main output, and export the mix through it? %2</source>
+        <translation>Ein Demo wird so gehört, wie es ist. Das Preset „%1“ auf den Main-Ausgang legen und den Mix damit exportieren? %2</translation>
+    </message>
+    <message>
+        <source>Put it there</source>
+        <translation>Einsetzen</translation>
+    </message>
+    <message>
+        <source>Leave it</source>
+        <translation>So lassen</translation>
+    </message>
+    <message>
+        <source>Export through the main output&apos;s processors</source>
+        <translation>Mit den Prozessoren des Main-Ausgangs exportieren</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::HeadroomPage</name>
@@ -5616,10 +5695,6 @@ peak %3, %4</source>
 Spitze %3, %4</translation>
     </message>
     <message>
-        <source>; not enough</source>
-        <translation>; nicht genug</translation>
-    </message>
-    <message>
         <source>no tracks</source>
         <translation>keine Spuren</translation>
     </message>
@@ -5646,6 +5721,10 @@ Spitze %3, %4</translation>
     <message>
         <source>What could go down so far; the pointer shows the faders:</source>
         <translation>Was so weit herunter könnte; der Zeiger zeigt die Fader:</translation>
+    </message>
+    <message>
+        <source>No faders bring it into the window: the main output&apos;s processors decide its peak.</source>
+        <translation>Kein Fader bringt ihn ins Fenster: Die Prozessoren des Main-Ausgangs bestimmen seinen Peak.</translation>
     </message>
 </context>
 <context>
@@ -5811,6 +5890,25 @@ Spitze %3, %4</translation>
     <message>
         <source>main fader</source>
         <translation>Summenfader</translation>
+    </message>
+</context>
+<context>
+    <name>isotonus::MainSpectrum</name>
+    <message>
+        <source>Spectrum of the main output</source>
+        <translation>Spektrum des Main-Ausgangs</translation>
+    </message>
+    <message>
+        <source>Spectrum of the main output, 20 Hz to 20 kHz: the line is the whole song, the filled part what plays.</source>
+        <translation>Spektrum des Main-Ausgangs, 20 Hz bis 20 kHz: Die Linie ist der ganze Song, die Fläche, was gerade läuft.</translation>
+    </message>
+    <message>
+        <source>live</source>
+        <translation>live</translation>
+    </message>
+    <message>
+        <source>of the whole song</source>
+        <translation>des ganzen Songs</translation>
     </message>
 </context>
 <context>
@@ -6082,14 +6180,6 @@ Spitze %3, %4</translation>
     <message>
         <source>All other faders down by…</source>
         <translation>Alle anderen Fader runter um…</translation>
-    </message>
-    <message>
-        <source>All other faders down</source>
-        <translation>Alle anderen Fader runter</translation>
-    </message>
-    <message>
-        <source>by, dB</source>
-        <translation>um, dB</translation>
     </message>
     <message>
         <source>The loop takes in the next section too</source>
@@ -6382,6 +6472,14 @@ Spitze %3, %4</translation>
     <message>
         <source>The guide&apos;s pages were not found beside the program. Install the package again; their text is in docs/guide of the source.</source>
         <translation>Die Seiten des Handbuchs wurden neben dem Programm nicht gefunden. Installiere das Paket neu; ihr Text steht in docs/guide der Quellen.</translation>
+    </message>
+    <message>
+        <source>Faders in a window of their own</source>
+        <translation>Fader in eigenem Fenster</translation>
+    </message>
+    <message>
+        <source>Spectrum of the main output</source>
+        <translation>Spektrum des Main-Ausgangs</translation>
     </message>
 </context>
 <context>
@@ -7939,6 +8037,26 @@ Spitze %3, %4</translation>
         <source>Rides of %1</source>
         <translation>Fahrten von %1</translation>
     </message>
+    <message>
+        <source>how closely</source>
+        <translation>wie genau</translation>
+    </message>
+    <message>
+        <source>light: half of the difference</source>
+        <translation>leicht: die Hälfte des Unterschieds</translation>
+    </message>
+    <message>
+        <source>even</source>
+        <translation>gleichmäßig</translation>
+    </message>
+    <message>
+        <source>tight: all of it, in short parts</source>
+        <translation>eng: ganz, in kurzen Abschnitten</translation>
+    </message>
+    <message>
+        <source>by the figures below</source>
+        <translation>nach den Werten darunter</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::RideView</name>
@@ -8896,6 +9014,10 @@ Spitze %3, %4</translation>
         <source>Replace</source>
         <translation>Ersetzen</translation>
     </message>
+    <message>
+        <source>Its strongest note out of the others</source>
+        <translation>Ihren stärksten Ton aus den anderen nehmen</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::ShapePicture</name>
@@ -8946,6 +9068,14 @@ Spitze %3, %4</translation>
     <message>
         <source>Remove band %1</source>
         <translation>Band %1 entfernen</translation>
+    </message>
+    <message>
+        <source>  %1 % is its own</source>
+        <translation>  %1 % davon gehören ihr</translation>
+    </message>
+    <message>
+        <source>, %1 % %2&apos;s</source>
+        <translation>, %1 % %2</translation>
     </message>
 </context>
 <context>
@@ -9528,6 +9658,112 @@ Spitze %3, %4</translation>
     <message>
         <source>Repeat %1 after %2 ms, %3</source>
         <translation>Wiederholung %1 nach %2 ms, %3</translation>
+    </message>
+</context>
+<context>
+    <name>isotonus::TempoWindow</name>
+    <message>
+        <source>Tempo</source>
+        <translation>Tempo</translation>
+    </message>
+    <message>
+        <source>Quarters a minute and the time signature: 120, or 97.5 6/8.</source>
+        <translation>Viertel in der Minute und Taktart: 120 oder 97,5 6/8.</translation>
+    </message>
+    <message>
+        <source> s</source>
+        <translation> s</translation>
+    </message>
+    <message>
+        <source>At the playhead</source>
+        <translation>An der Abspielposition</translation>
+    </message>
+    <message>
+        <source>A bar starts where the playhead is.</source>
+        <translation>Ein Takt beginnt an der Abspielposition.</translation>
+    </message>
+    <message>
+        <source>First bar at</source>
+        <translation>Erster Takt bei</translation>
+    </message>
+    <message>
+        <source>Tap</source>
+        <translation>Tippen</translation>
+    </message>
+    <message>
+        <source>Tap along with the beat, by mouse or with T, while the song plays.</source>
+        <translation>Im Takt mittippen, mit der Maus oder mit T, während der Song läuft.</translation>
+    </message>
+    <message>
+        <source>Find from kick and snare</source>
+        <translation>Aus Kick und Snare finden</translation>
+    </message>
+    <message>
+        <source>Compares the hits of tracks called kick, snare or clap with a grid of sixteenths.</source>
+        <translation>Vergleicht die Schläge von Spuren, die Kick, Snare oder Clap heißen, mit einem Sechzehntelraster.</translation>
+    </message>
+    <message>
+        <source>Half</source>
+        <translation>Halb</translation>
+    </message>
+    <message>
+        <source>Half as fast</source>
+        <translation>Halb so schnell</translation>
+    </message>
+    <message>
+        <source>Double</source>
+        <translation>Doppelt</translation>
+    </message>
+    <message>
+        <source>Twice as fast</source>
+        <translation>Doppelt so schnell</translation>
+    </message>
+    <message>
+        <source>None</source>
+        <translation>Keins</translation>
+    </message>
+    <message>
+        <source>The song has no tempo.</source>
+        <translation>Der Song hat kein Tempo.</translation>
+    </message>
+    <message>
+        <source>No tempo</source>
+        <translation>Kein Tempo</translation>
+    </message>
+    <message>
+        <source>The song map draws the bars: play, and look whether they start with the kick.</source>
+        <translation>Die Songübersicht zeigt die Takte: abspielen und sehen, ob sie mit der Kick beginnen.</translation>
+    </message>
+    <message>
+        <source>Tempo %1</source>
+        <translation>Tempo %1</translation>
+    </message>
+    <message>
+        <source>Go on tapping: four taps are enough to begin with.</source>
+        <translation>Weitertippen: Vier Schläge genügen für den Anfang.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n tap(s).</source>
+        <translation>
+            <numerusform>%n Schlag.</numerusform>
+            <numerusform>%n Schläge.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Looking at the hits …</source>
+        <translation>Die Schläge werden verglichen …</translation>
+    </message>
+    <message>
+        <source>No steady tempo was found: it takes 8 hits of kick, snare or clap that are in time. Tap it, or type it.</source>
+        <translation>Kein festes Tempo gefunden: Es braucht 8 Schläge von Kick, Snare oder Clap, die im Takt sind. Tippen oder eingeben.</translation>
+    </message>
+    <message>
+        <source>%1 % of %2 hits are in time. Check the bars in the song map; Half and Double correct what hits cannot tell.</source>
+        <translation>%1 % von %2 Schlägen sind im Takt. Die Takte in der Songübersicht prüfen; Halb und Doppelt berichtigen, was Schläge nicht verraten.</translation>
+    </message>
+    <message>
+        <source>Note values need the song&apos;s tempo; quarters a minute:</source>
+        <translation>Notenwerte brauchen das Tempo des Songs; Viertel in der Minute:</translation>
     </message>
 </context>
 <context>

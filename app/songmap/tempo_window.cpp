@@ -1,0 +1,188 @@
+#include "app/songmap/tempo_window.h"
+
+#include <QFormLayout>
+#include <QHBoxLayout>
+#include <QPushButton>
+#include <QShortcut>
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+#include "core/session/tempo.h"
+#include "core/stage/tempo_finder.h"
+
+namespace isotonus {
+
+namespace {
+
+QString text_of(const TempoMark& m) {
+    return QString("%1 %2/%3").arg(QString::number(m.quarters_a_minute, 'g', 6)).arg(m.beats).arg(m.beat_unit);
+}
+
+}  // namespace
+
+TempoWindow::TempoWindow(Workspace& work, QWidget* parent) : QDialog(parent), work_(work) {
+    setObjectName("tempoWindow");
+    setWindowTitle(tr("Tempo"));
+    auto* form = new QFormLayout(this);
+    tempo_ = new QLineEdit;
+    tempo_->setObjectName("tempoText");
+    tempo_->setToolTip(tr("Quarters a minute and the time signature: 120, or 97.5 6/8."));
+    form->addRow(tr("Tempo"), tempo_);
+    first_bar_ = new QDoubleSpinBox;
+    first_bar_->setObjectName("firstBar");
+    first_bar_->setRange(0.0, 86400.0);
+    first_bar_->setDecimals(3);
+    first_bar_->setSuffix(tr(" s"));
+    first_bar_->setKeyboardTracking(false);
+    auto* place = new QHBoxLayout;
+    place->addWidget(first_bar_, 1);
+    const auto button = [&](QHBoxLayout* line, const char* name, const QString& text, const QString& tip, auto act) {
+        auto* b = new QPushButton(text);
+        b->setObjectName(name);
+        b->setToolTip(tip);
+        b->setAutoDefault(false);
+        b->setFocusPolicy(Qt::TabFocus);
+        connect(b, &QPushButton::clicked, this, act);
+        line->addWidget(b);
+    };
+    button(place, "firstBarHere", tr("At the playhead"), tr("A bar starts where the playhead is."), [this] {
+        TempoMark mark = now();
+        mark.time_s = work_.player.position_s();
+        set(mark);
+    });
+    form->addRow(tr("First bar at"), place);
+    auto* ways = new QHBoxLayout;
+    button(ways, "tapTempo", tr("Tap"), tr("Tap along with the beat, by mouse or with T, while the song plays."),
+           [this] { tap(); });
+    button(ways, "findTempo", tr("Find from kick and snare"),
+           tr("Compares the hits of tracks called kick, snare or clap with a grid of sixteenths."), [this] { find(); });
+    button(ways, "halfTempo", tr("Half"), tr("Half as fast"), [this] { multiply(0.5); });
+    button(ways, "doubleTempo", tr("Double"), tr("Twice as fast"), [this] { multiply(2.0); });
+    button(ways, "noTempo", tr("None"), tr("The song has no tempo."), [this] {
+        Session next = work_.document.session();
+        next.tempo = {};
+        work_.document.edit(tr("No tempo"), std::move(next));
+    });
+    form->addRow(ways);
+    told_ = new QLabel(tr("The song map draws the bars: play, and look whether they start with the kick."));
+    told_->setObjectName("tempoTold");
+    told_->setWordWrap(true);
+    form->addRow(told_);
+    connect(tempo_, &QLineEdit::editingFinished, this, [this] { type(tempo_->text()); });
+    connect(first_bar_, &QDoubleSpinBox::valueChanged, this, [this](double time_s) {
+        TempoMark mark = now();
+        mark.time_s = time_s;
+        set(mark);
+    });
+    connect(&work_.document, &Document::session_changed, this, &TempoWindow::show_session);
+    // Outside its fields the keys are those of the main window: Space plays, or presses the button that Tab went to.
+    const auto on = [this](Qt::Key key, auto act) {
+        connect(new QShortcut(key, this), &QShortcut::activated, this, act);
+    };
+    on(Qt::Key_T, [this] { tap(); });
+    on(Qt::Key_Space, [this] {
+        if (auto* button = qobject_cast<QPushButton*>(focusWidget()); button && button->hasFocus())
+            button->click();
+        else
+            work_.player.toggle_playing();
+    });
+    clock_.start();
+    show_session();
+    setFocusPolicy(Qt::StrongFocus);
+    setFocus();
+}
+
+TempoMark TempoWindow::now() const {
+    const auto& tempo = work_.document.session().tempo;
+    return tempo.empty() ? TempoMark{} : tempo.front();
+}
+
+void TempoWindow::show_session() {
+    const bool any = !work_.document.session().tempo.empty();
+    if (!tempo_->hasFocus() || !tempo_->isModified()) tempo_->setText(any ? text_of(now()) : QString());
+    const QSignalBlocker quiet(first_bar_);
+    first_bar_->setValue(now().time_s);
+    first_bar_->setEnabled(any);
+}
+
+void TempoWindow::set(const TempoMark& mark, uint64_t gesture) {
+    Session next = work_.document.session();
+    next.tempo = {mark};
+    tempo_->setModified(false);
+    work_.document.edit(tr("Tempo %1").arg(text_of(mark)), std::move(next), gesture);
+}
+
+void TempoWindow::type(const QString& text) {
+    if (!tempo_->isModified()) return;
+    if (text.trimmed().isEmpty()) return show_session();
+    const auto mark = tempo_from_text(text.toStdString(), now());
+    if (mark) return set(*mark);
+    told_->setText(QString::fromStdString(mark.error().what));
+    tempo_->setModified(false);
+    show_session();
+}
+
+void TempoWindow::tap() {
+    const double time_s = static_cast<double>(clock_.nsecsElapsed()) * 1e-9;
+    taps_s_.push_back(time_s);
+    const auto tempo = tempo_of_taps(taps_s_);
+    if (!tempo) {
+        taps_s_ = {time_s};
+        tapping_ = work_.document.new_gesture();
+        told_->setText(tr("Go on tapping: four taps are enough to begin with."));
+        return;
+    }
+    TempoMark mark = now();
+    mark.quarters_a_minute = std::clamp(std::round(*tempo * 10.0) / 10.0, 10.0, 1000.0);
+    told_->setText(tr("%n tap(s).", nullptr, static_cast<int>(taps_s_.size())));
+    set(mark, tapping_);
+}
+
+void TempoWindow::multiply(double by) {
+    TempoMark mark = now();
+    mark.quarters_a_minute = std::clamp(mark.quarters_a_minute * by, 10.0, 1000.0);
+    set(mark);
+}
+
+void TempoWindow::find() {
+    const auto session = work_.document.shared();
+    std::map<TrackId, MaterialPtr> known;
+    for (const auto& t : session->tracks) known[t->id] = work_.materials.of(*t);
+    told_->setText(tr("Looking at the hits …"));
+    jobs_.start(
+        [session, known = std::move(known)](Progress&) -> Result<std::optional<FoundTempo>> {
+            return find_tempo(*session, [&](const Track& t) { return known.at(t.id); });
+        },
+        [this](const Result<std::optional<FoundTempo>>& found) {
+            if (!found || !*found) {
+                told_->setText(
+                    tr("No steady tempo was found: it takes 8 hits of kick, snare or clap that are in time. Tap it, or "
+                       "type it."));
+                return;
+            }
+            const FoundTempo& f = **found;
+            told_->setText(
+                tr("%1 % of %2 hits are in time. Check the bars in the song map; Half and Double correct what "
+                   "hits cannot tell.")
+                    .arg(100.0 * f.share_in_time, 0, 'f', 0)
+                    .arg(f.hits));
+            set(f.mark);
+        });
+}
+
+bool ask_tempo(Workspace& work) {
+    const auto text = work.prompter->ask_text(
+        TempoWindow::tr("Tempo"), TempoWindow::tr("Note values need the song's tempo; quarters a minute:"), "120 4/4");
+    if (!text) return false;
+    const auto mark = tempo_from_text(text->toStdString(), {});
+    if (!mark) {
+        work.prompter->complain(QString::fromStdString(mark.error().what));
+        return false;
+    }
+    Session next = work.document.session();
+    next.tempo = {*mark};
+    return work.document.edit(TempoWindow::tr("Tempo %1").arg(text_of(*mark)), std::move(next));
+}
+
+}  // namespace isotonus
