@@ -30,7 +30,7 @@ Result<void> assign(const Session& session, Processor& processor, const std::str
     if (key == "key") {
         if (!type.keyed) return fail("", fmt::format("'{}' listens to no other row", processor.type));
         const auto row = row_called(session, text);
-        const bool is_row = row && channel_of(session, *row).output;
+        const bool is_row = row && *row != main_output;
         if (!is_row && text != "none") return fail("", fmt::format("there is no row called '{}' to listen to", text));
         processor.key = is_row ? *row : 0;
         return {};

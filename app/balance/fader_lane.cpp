@@ -2,9 +2,13 @@
 
 #include <QContextMenuEvent>
 #include <QKeyEvent>
+#include <QPaintEngine>
 #include <QPainter>
+#include <algorithm>
 #include <cmath>
 #include <map>
+#include <ranges>
+#include <span>
 
 #include "app/balance/balance_columns.h"
 #include "app/desk/ride_menu.h"
@@ -203,7 +207,14 @@ void FaderLane::let_go() {
         work_.writing.release(id(), p);
 }
 
+/// Meters draw sixty times a second: a row without rides asks for none of them.
+bool FaderLane::may_be_ridden() const {
+    const Rides* rides = exists() ? work_.document.session().rides_of(id()) : nullptr;
+    return rides && (rides->any() || work_.writing.any());
+}
+
 FaderLane::Values FaderLane::with_rides(Values v) const {
+    if (!may_be_ridden()) return v;
     if (const double added = work_.writing.added_now(id()); work_.writing.is_ridden(id(), Parameter::level)) {
         v.own_fader_db = v.fader_db;
         v.fader_db += added;
@@ -234,18 +245,27 @@ void FaderLane::contextMenuEvent(QContextMenuEvent* event) {
 
 /// Only rows with rides, and of them only what stands elsewhere now.
 void FaderLane::playhead_moved() {
-    const Rides* rides = exists() ? work_.document.session().rides_of(id()) : nullptr;
-    if (!rides || (!rides->any() && !work_.writing.any())) return;
+    if (!may_be_ridden()) return;
     const Values v = values();
     const BalanceColumns columns(width());
     const auto tenth = [](double value) { return std::round(value * 10.0); };
     const std::array now{tenth(std::max(v.fader_db, silence_db)), std::round(v.pan * 100.0),
                          std::round(v.width * 100.0), std::round(v.left_pan * 100.0), std::round(v.right_pan * 100.0)};
-    if (now == drawn_) return;
-    if (now[0] != drawn_[0]) update(0, 0, columns.fader_text(height()).right() + 1, height());
-    if (!std::equal(now.begin() + 1, now.end(), drawn_.begin() + 1))
-        update(width() - BalanceColumns::pan, 0, BalanceColumns::pan, height());
+    const auto blade_at = [&](double tenths) {
+        const int x = static_cast<int>(std::lround(columns.fader_ruler().place(tenths / 10.0)));
+        return QRect(x - 6, 0, 13, height());
+    };
+    const auto placed = [](const auto& values) { return std::span(values).subspan(1); };
+    if (now[0] != drawn_[0]) update(blade_at(drawn_[0]).united(blade_at(now[0])));
+    if (!std::ranges::equal(placed(now), placed(drawn_))) update(columns.pan_area(height()).adjusted(-6, 0, 6, 0));
     drawn_ = now;
+    // Figures are read, not watched: ten a second do.
+    constexpr int figures_ms = 100;
+    if (now == told_ || (work_.player.playing() && told_at_.isValid() && !told_at_.hasExpired(figures_ms))) return;
+    update(columns.fader_text(height()).united(blade_at(now[0])));
+    update(columns.pan_text(height()).adjusted(-2, 0, 0, 0));
+    told_ = now;
+    told_at_.start();
 }
 
 bool FaderLane::key(QKeyEvent* event) {
@@ -300,6 +320,14 @@ void FaderLane::levels_changed() {
     update(meter_place().united(clip_flag()).adjusted(-2, -1, 2, y(8)));
 }
 
+namespace {
+/// Letters cost more than all lines of a lane: they are set only where something is to be drawn.
+bool is_asked_for(const QPainter& painter, const QRect& place) {
+    const QRegion asked = painter.paintEngine()->systemClip();
+    return asked.isEmpty() || asked.intersects(painter.deviceTransform().mapRect(place));
+}
+}  // namespace
+
 void FaderLane::paint(QPainter& painter, const QRect& clip) {
     const BalanceColumns columns(width());
     const Values v = values();
@@ -329,9 +357,11 @@ void FaderLane::paint_fader(QPainter& painter, const Values& v) {
     if (v.own_fader_db) paint_own_place(painter, static_cast<int>(std::lround(r.place(*v.own_fader_db))), y(11), y(25));
     paint_blade(painter, static_cast<int>(std::lround(r.place(v.fader_db))), y(7), y(29),
                 v.heard ? theme().accent : theme().faint);
-    painter.setFont(lettering(13));
-    painter.setPen(v.heard ? theme().ink : theme().faint);
-    painter.drawText(columns.fader_text(height()), Qt::AlignRight | Qt::AlignVCenter, db_text(v.fader_db));
+    if (is_asked_for(painter, columns.fader_text(height()))) {
+        painter.setFont(lettering(13));
+        painter.setPen(v.heard ? theme().ink : theme().faint);
+        painter.drawText(columns.fader_text(height()), Qt::AlignRight | Qt::AlignVCenter, db_text(v.fader_db));
+    }
     if (v.own_fader_db) paint_ride_mark(painter, columns.fader_text(height()).right() - 20, y(29));
 }
 
@@ -365,11 +395,13 @@ void FaderLane::paint_peak(QPainter& painter) {
     const Level peak = song_peak_dbfs();
     if (!peak || !std::isfinite(*peak)) return;
     const BalanceColumns columns(width());
+    const bool has_figure = is_asked_for(painter, columns.peak_text(height()));
     const int at = static_cast<int>(std::lround(columns.level_ruler().place(std::clamp(*peak, -60.0, 0.0)))),
               below = meter_place().bottom() + 2;
     painter.setPen(theme().ink);
     painter.drawLine(at - 3, below + 4, at, below);
     painter.drawLine(at + 3, below + 4, at, below);
+    if (!has_figure) return;
     painter.setFont(lettering(13));
     const bool over = *peak > work_.document.session().targets.peak_ceiling_dbfs;
     painter.setPen(over ? theme().above : theme().ink);
@@ -431,6 +463,7 @@ void FaderLane::paint_pan(QPainter& painter, const Values& v) {
     }
     if (v.own_pan) paint_own_place(painter, pan_place(area, *v.own_pan), axis - 6, axis + 6);
     paint_blade(painter, at, axis - 9, axis + 9, colour);
+    if (!is_asked_for(painter, words)) return;
     painter.setPen(theme().ink);
     const bool both = v.has_width && std::fabs(v.width - 1.0) > 0.005;
     if (both) painter.setFont(lettering(11));

@@ -1,6 +1,8 @@
 // A lane with a fader, of whatever channel.
 #pragma once
 
+#include <QElapsedTimer>
+
 #include "app/desk/lane.h"
 
 namespace isotonus {
@@ -50,6 +52,7 @@ class FaderLane : public Lane {
     bool write(Part part, double to, uint64_t gesture);
     static Parameter ridden_by(Part part);
     /// What rides say at the playhead, in place of the row's own settings.
+    bool may_be_ridden() const;
     Values with_rides(Values values) const;
 
     Part active_ = Part::fader;
@@ -66,6 +69,8 @@ class FaderLane : public Lane {
     double shown_level_db_ = silence_db, shown_hold_db_ = silence_db;
     bool shown_clipped_ = false;
     std::array<double, 5> drawn_{};  ///< where the fader and what places the row stood
+    std::array<double, 5> told_{};   ///< and what their figures say
+    QElapsedTimer told_at_;
 };
 
 /// A fader as it is drawn everywhere: a line with an upright blade at the level.

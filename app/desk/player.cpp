@@ -48,11 +48,10 @@ void Player::open_device(const QString& name, int block_frames) {
 
 MaterialPtr Player::sum_of(TrackId bus) const {
     MaterialPtr& sum = sums_[bus];
-    const Bus* found = document_.session().find_bus(bus);
-    if (!sum && found)
-        sum = tap_of_bus(document_.session(), *found, materials_.known()).material;
-    else if (!sum && bus == main_output)
+    if (!sum && bus == main_output)
         sum = sum_of_rows(bare_);
+    else if (!sum)
+        if (const auto tap = tap_of_sum(document_.session(), bus, materials_.known())) sum = tap->material;
     return sum;
 }
 

@@ -7,7 +7,12 @@
 
 namespace isotonus {
 
-Spectra::Spectra(QObject* parent) : QObject(parent) {}
+Spectra::Spectra(QObject* parent) : QObject(parent) {
+    constexpr int rested_ms = 250;
+    rest_.setSingleShot(true);
+    rest_.setInterval(rested_ms);
+    connect(&rest_, &QTimer::timeout, this, &Spectra::find_owned);
+}
 
 const LongTermSpectrum* Spectra::of(const MaterialPtr& material) {
     const Known* known = find(material);
@@ -34,16 +39,40 @@ const Spectra::Known* Spectra::find(const MaterialPtr& material) {
 }
 
 const std::vector<OwnedBand>& Spectra::owned(const PlanPtr& mix, TrackId id) {
-    if (owned_of_.lock() == mix && owner_ == id) return owned_;
+    static const std::vector<OwnedBand> none;
+    if (wanted_mix_.lock() != mix || wanted_owner_ != id) {
+        wanted_mix_ = mix;
+        wanted_owner_ = id;
+        rest_.start();
+    }
+    return owner_ == id ? owned_ : none;
+}
+
+void Spectra::find_owned() {
+    const PlanPtr mix = wanted_mix_.lock();
+    if (!mix) return;
+    std::map<MaterialPtr, LongTermSpectrum> known;
     bool missing = false;
-    owned_ = owned_bands(*mix, id, [&](const MaterialPtr& m) {
-        const LongTermSpectrum* const spectrum = of(m);
+    for (const PlanPart& part : mix->parts) {
+        if (!part.material || part.is_send()) continue;
+        const LongTermSpectrum* const spectrum = of(part.material);
         missing |= spectrum == nullptr;
-        return spectrum;
+        if (spectrum) known[part.material] = *spectrum;
+    }
+    if (missing) rest_.start();  // more is known soon
+    using Found = std::vector<OwnedBand>;
+    const auto find = [mix, id = wanted_owner_, known = std::move(known)](Progress&) -> Result<Found> {
+        return owned_bands(*mix, id, [&known](const MaterialPtr& m) {
+            const auto at = known.find(m);
+            return at == known.end() ? nullptr : &at->second;
+        });
+    };
+    jobs_.start(find, [this, id = wanted_owner_](const Result<Found>& found) {
+        if (!found || id != wanted_owner_ || (owner_ == id && owned_ == *found)) return;
+        owned_ = *found;
+        owner_ = id;
+        emit ready();
     });
-    owned_of_ = missing ? PlanPtr() : mix;  // more is known soon
-    owner_ = id;
-    return owned_;
 }
 
 const std::vector<BandMaker>& Spectra::makers(const PlanPtr& mix, int band) {

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QObject>
+#include <QTimer>
 #include <map>
 #include <set>
 
@@ -22,7 +23,8 @@ class Spectra : public QObject {
     const LevelShares* levels(const MaterialPtr& material);
     /// The rows that make a third octave of a mix, the strongest first, as far as their spectra are known.
     const std::vector<BandMaker>& makers(const PlanPtr& mix, int band);
-    /// The third octaves in which a track has a part of its sound, and whose they are; likewise.
+    /// The third octaves in which a track has a part of its sound, and whose they are: of the mix as it was when it
+    /// rested last, so that a drag does not wait for it.  Told by ready.
     const std::vector<OwnedBand>& owned(const PlanPtr& mix, TrackId id);
 
   signals:
@@ -39,9 +41,11 @@ class Spectra : public QObject {
     std::weak_ptr<const RenderPlan> makers_of_;  ///< which mix, and which band of it, was asked for last
     int makers_band_ = -1;
     std::vector<BandMaker> makers_;
-    std::weak_ptr<const RenderPlan> owned_of_;
-    TrackId owner_ = 0;
+    void find_owned();
+    std::weak_ptr<const RenderPlan> wanted_mix_;
+    TrackId wanted_owner_ = 0, owner_ = 0;
     std::vector<OwnedBand> owned_;
+    QTimer rest_;
     Background jobs_{worker_count()};
 };
 

@@ -250,6 +250,7 @@ void ShapePanel::add_key(const Processor& processor) {
     };
     for (const auto& t : session.tracks) offer(t->id, t->name);
     for (const Bus& b : session.buses) offer(b.id, b.name);
+    for (const ControlGroup& g : session.groups) offer(g.id, g.name);
     fields_.push_back([box](const Processor& p) {
         box->setCurrentIndex(std::max(0, box->findData(QVariant::fromValue<qulonglong>(p.key))));
     });

@@ -204,12 +204,32 @@ void SongMap::wheelEvent(QWheelEvent* event) {
     event->accept();
 }
 
+/// Without rides a mix is summed up at once.  With them it takes a tenth of a second for long songs, and is done behind
+/// the window; the map shows the mix as it was until then.
+void SongMap::follow_plan() {
+    const PlanPtr plan = work_.player.plan();
+    if (overview_ && overview_->plan() == plan) return;
+    const bool ridden = std::any_of(plan->parts.begin(), plan->parts.end(),
+                                    [](const PlanPart& part) { return part.any_ride_to_main(); });
+    if (!overview_ || !ridden) {
+        overview_ = std::make_shared<MixOverview>(plan);
+        return;
+    }
+    if (std::exchange(summing_up_, true)) return;
+    using Made = std::shared_ptr<MixOverview>;
+    jobs_.start([plan](Progress&) -> Result<Made> { return std::make_shared<MixOverview>(plan); },
+                [this](const Result<Made>& made) {
+                    summing_up_ = false;
+                    if (made) overview_ = *made;
+                    follow_song();
+                });
+}
+
 std::vector<double> SongMap::shape_now() {
     const double rate = work_.document.session().sample_rate;
     const int64_t from = std::llround(work_.view.time.from_s() * rate),
                   to = std::llround(work_.view.time.to_s() * rate);
-    if (!overview_ || overview_->plan() != work_.player.plan())
-        overview_ = std::make_unique<MixOverview>(work_.player.plan());
+    follow_plan();
     return overview_->power(from, to, area().width());
 }
 

@@ -5,6 +5,7 @@
 
 #include <memory>
 
+#include "app/desk/background.h"
 #include "app/desk/lane.h"
 #include "core/mix/overview.h"
 
@@ -68,13 +69,16 @@ class SongMap : public QWidget, public SpokenControl {
     };
     Drawn drawn_;
     int section_now_ = -1;
-    std::unique_ptr<MixOverview> overview_;
+    void follow_plan();
+    std::shared_ptr<MixOverview> overview_;
+    bool summing_up_ = false;
     enum class Drag { none, playhead, loop, loop_of_sections, section };
     Drag drag_ = Drag::none;
     size_t dragged_section_ = 0;
     uint64_t gesture_ = 0;
     double loop_from_s_ = 0.0;
     int playhead_x_ = -1;
+    Background jobs_;
 };
 
 }  // namespace isotonus

@@ -21,6 +21,7 @@ struct OwnedBand {
     bool owned() const { return share >= 0.5; }
     /// Neither has it: the track has a fifth and more.
     bool fought_for() const { return !owned() && share >= 0.2; }
+    bool operator==(const OwnedBand&) const = default;
 };
 
 /// Those within 24 dB of the track's strongest one, from the bottom up; common practice, no source.  Shares as

@@ -8,6 +8,7 @@
 
 #include "core/mix/row_signals.h"
 #include "core/mix/sum_of_rows.h"
+#include "core/session/channel.h"
 
 namespace isotonus {
 
@@ -70,6 +71,19 @@ void add_send(RowGains& part, const Session& session, const Send& send, const Ri
     if (part.pan_ride) part.pan = 0.0;
 }
 
+/// A copy in which a group's members, and nothing else, lead to a bus that is new; its id.
+std::pair<Session, TrackId> with_bus_of_members(const Session& session, const ControlGroup& group) {
+    Session summed = session;
+    Bus sum;
+    sum.id = summed.next_id++;
+    summed.buses.push_back(sum);
+    for (const TrackId id : group.members)
+        summed = with_channel(summed, id, [&sum](const ChannelEdit& c) {
+            if (c.output) *c.output = sum.id;
+        });
+    return {std::move(summed), sum.id};
+}
+
 /// Makes the plan of what leads to a root: the mix, or what goes into the chain of a bus or of the main output.
 class Compiler {
   public:
@@ -80,9 +94,14 @@ class Compiler {
     Compiler(const Session& session, const MaterialOf& material, Solo solo, Made& made)
         : Compiler(session, material, solo, made, main_output, false) {}
 
-    static RowTap tap_of_bus(const Session& session, const Bus& bus, const MaterialOf& material) {
+    static std::optional<RowTap> tap_of_sum(const Session& session, TrackId id, const MaterialOf& material) {
         Made made;
-        return Compiler(session, material, Solo::left_out, made).tap_of(bus);
+        if (const Bus* bus = session.find_bus(id))
+            return Compiler(session, material, Solo::left_out, made).tap_of(*bus);
+        const ControlGroup* group = session.find_group(id);
+        if (!group) return std::nullopt;
+        const auto [summed, sum] = with_bus_of_members(session, *group);
+        return RowTap{Compiler(summed, material, Solo::left_out, made).input_of(sum), 0, 1.0, nullptr};
     }
 
     PlanPtr compile() {
@@ -352,8 +371,8 @@ class Compiler {
             if (!played) return std::nullopt;
             return signal_of(played) ? RowTap{played, 0, 1.0, nullptr} : isotonus::tap_of(session_, *track, played);
         }
-        const Bus* bus = session_.find_bus(row);
-        return bus ? std::optional(tap_of(*bus)) : std::nullopt;
+        if (const Bus* bus = session_.find_bus(row)) return tap_of(*bus);
+        return tap_of_sum(session_, row, material_);
     }
     RowTap tap_of(const Bus& bus) {
         const CurvePtr trim_ride = trim_ride_of(bus.rides);
@@ -446,8 +465,8 @@ PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo so
     return Compiler(session, material, solo, made).compile();
 }
 
-RowTap tap_of_bus(const Session& session, const Bus& bus, const MaterialOf& material) {
-    return Compiler::tap_of_bus(session, bus, material);
+std::optional<RowTap> tap_of_sum(const Session& session, TrackId bus_or_group, const MaterialOf& material) {
+    return Compiler::tap_of_sum(session, bus_or_group, material);
 }
 
 MixPlans compile_mix_plans(const Session& session, const MaterialOf& material, Solo solo) {

@@ -29,8 +29,9 @@ enum class Solo { counts, left_out };
 /// Tracks without material (missing, or not read yet) are left out.
 PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo solo = Solo::counts);
 
-/// A bus before its fader as it is in the mix, whatever is soloed, for another channel's processor to go by.
-RowTap tap_of_bus(const Session& session, const Bus& bus, const MaterialOf& material);
+/// What another channel's processor goes by: a bus before its fader, or the members of a control group after theirs, as
+/// they are in the mix, whatever is soloed.  Nothing for any other channel.
+std::optional<RowTap> tap_of_sum(const Session& session, TrackId bus_or_group, const MaterialOf& material);
 
 /// The mix without the main output's chain, and with it.  Both are of the same parts, so that they can be rendered in
 /// one pass; they are one where no such chain is at work.

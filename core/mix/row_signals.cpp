@@ -78,7 +78,7 @@ std::optional<SignalRecipe> RowSignals::recipe(const Session& session, const Tra
     recipe.rides = heard_rides(session, track.rides);
     for (const Processor& p : track.chain) {
         if (p.key == 0) continue;
-        if (const Bus* bus = session.find_bus(p.key)) {
+        if (session.find_bus(p.key) || session.find_group(p.key)) {
             bool waits = false;
             const auto of_track = [&](const Track& t) {
                 MaterialPtr there = played(session, t, files);
@@ -91,7 +91,7 @@ std::optional<SignalRecipe> RowSignals::recipe(const Session& session, const Tra
                 waits |= !there;
                 return there;
             };
-            recipe.keys[p.key] = tap_of_bus(session, *bus, {of_track, of_bus});
+            recipe.keys[p.key] = *tap_of_sum(session, p.key, {of_track, of_bus});
             if (waits) return std::nullopt;
             continue;
         }

@@ -29,7 +29,7 @@ struct SignalsAsked {
     Solo solo = Solo::left_out;
     std::function<bool(TrackId channel)> wants = nullptr;  ///< null: all channels
     /// Buses come when all tracks are made: what leads to them is known by then.  False: not yet.  Those that a track
-    /// listens to come before it all the same.
+    /// goes by come before it all the same.
     bool buses = true;
     /// What is being made, by channel.  Another signal of a track waits until that is done.
     struct Running {

@@ -74,6 +74,7 @@ std::set<TrackId> needed_by(const Session& session, TrackId channel) {
     for (const Bus& b : session.buses) add(b);
     for (const Processor& p : session.main_chain)
         if (p.key != 0) needs[main_output].push_back(p.key);
+    for (const ControlGroup& g : session.groups) needs[g.id] = g.members;
     std::set<TrackId> all{channel};
     for (std::vector<TrackId> left{channel}; !left.empty();) {
         const TrackId row = left.back();

@@ -233,6 +233,8 @@ class Needs {
         for (const Bus& b : s.buses) buses.insert(b.id);
         for (const auto& t : s.tracks) add(*t);
         for (const Bus& b : s.buses) add(b);
+        for (const ControlGroup& g : s.groups)
+            for (const TrackId member : g.members) needs[g.id].push_back({member, false});
     }
 
     void tell_of_circles() {

@@ -168,6 +168,34 @@ TEST(BusChains, are_sidechain_sources_of_tracks_too) {
         EXPECT_EQ(keyed_to(mix.session, mix.outer), by_bus);
         mix.change(3, [](Track& t) { t.solo = false; });
     }
+    // A control group: its members after their faders.
+    TrackId group = 0;
+    Session grouped = with_new_group(mix.session, "both", std::nullopt, {mix.id(2), mix.inner}, &group);
+    grouped = with_group(grouped, group, [](ControlGroup& g) { g.fader_db = -3.0; });
+    Session members = without_tracks(grouped, {mix.id(3)});
+    members = with_output(members, {mix.id(2), mix.inner}, main_output).value();
+    Shaped summed(std::vector<fs::path>{});
+    summed.session = members;
+    const fs::path file = write(folder / "group.wav", rendered(summed.shaped_plan(), 4096), 2);
+    const auto ducked = [&](Session session, TrackId source) {
+        session = with_chain(session, mix.id(3), [&](Chain& c) {
+            c = {processor("duck", {{"depth_db", 12}, {"threshold_dbfs", -30}})};
+            c[0].key = source;
+        });
+        EXPECT_TRUE(validate(session)) << validate(session).error().text();
+        Shaped whole(std::vector<fs::path>{});
+        whole.session = session;
+        return rendered(whole.shaped_plan(), 512, 2);
+    };
+    Session with_file = with_files(grouped, {file});
+    const TrackId copy = with_file.tracks.back()->id;
+    with_file = with_track(with_file, copy, [](Track& t) { t.mute = true; });
+    EXPECT_LT(worst_difference(ducked(grouped, group), ducked(with_file, copy)), 2e-6);
+    const Session member_of_it = with_chain(grouped, mix.id(0), [&](Chain& c) {
+        c = {processor("duck")};
+        c[0].key = group;
+    });
+    EXPECT_THAT(validate(member_of_it).error().what, testing::HasSubstr("circle"));
     // A track cannot go by a bus that it feeds.
     const Session circle = with_chain(mix.session, mix.id(0), [&](Chain& c) {
         c = {processor("duck")};
