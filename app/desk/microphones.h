@@ -36,10 +36,6 @@ class Microphones : public QObject {
         bool operator==(const Asked&) const = default;
     };
 
-  signals:
-    void found();
-
-  private:
     void follow_session();
     void look();
     void take(Found found);

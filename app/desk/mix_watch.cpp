@@ -84,7 +84,7 @@ void MixWatch::peak_found(const PlanPtr& plan, const PlanPtr& exported, const Re
     busy_ = figures_wanted_ || figures_needed_;
     if (busy_) measure(plan, exported);
     if (plan_wanted_) make_plan();
-    if (levels_asked_) find_levels();
+    if (levels_wanted_) find_levels();
     find_bus_peaks(plan);
     // Then what is only bounded so far is made exact, so that the next move is answered at once.
     if (!player_.loading())
@@ -163,9 +163,10 @@ void MixWatch::make_plan() {
     measuring_.start(make, take, running_);
 }
 
-void MixWatch::want_levels(std::function<StartingLevels()> levels) {
-    levels_asked_ = std::move(levels);
-    if (levels_asked_ && !searching_) find_levels();
+void MixWatch::want_levels(bool wanted) {
+    if (wanted == levels_wanted_) return;
+    levels_wanted_ = wanted;
+    if (wanted && !searching_) find_levels();
 }
 
 StartingLevels MixWatch::starting_levels() const {

@@ -47,10 +47,11 @@ class MixWatch : public QObject {
     void want_plan(bool wanted);
     const std::optional<HeadroomPlan>& headroom() const { return headroom_; }
 
-    /// Where the build-up's anchors start is found after every edit while somebody looks at it; an empty function:
-    /// nobody.
-    void want_levels(std::function<StartingLevels()> levels);
-    /// The levels that were asked for, as far as they are known.
+    /// What suggested levels depend on is asked for here; where the build-up's anchors start is found after every edit
+    /// while somebody looks at it.
+    void set_levels(std::function<StartingLevels()> levels) { levels_asked_ = std::move(levels); }
+    void want_levels(bool wanted);
+    /// With where anchors start, as far as that is known.
     StartingLevels starting_levels() const;
 
     /// Audibility follows every edit once somebody has asked for it.
@@ -105,7 +106,7 @@ class MixWatch : public QObject {
     std::function<StartingLevels()> levels_asked_;
     double anchors_db_ = 0.0;
     bool busy_ = false, searching_ = false, again_ = false;
-    bool figures_wanted_ = false, figures_needed_ = false, plan_wanted_ = false;
+    bool figures_wanted_ = false, figures_needed_ = false, plan_wanted_ = false, levels_wanted_ = false;
 
     Listening listening_;
     bool audibility_wanted_ = false, hearing_ = false, listen_once_more_ = false;

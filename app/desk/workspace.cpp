@@ -17,6 +17,9 @@ Workspace::Workspace()
       edits(*this),
       audition(*this),
       faders(*this) {
+    mix.set_levels([this] {
+        return StartingLevels{[this](const Track& t) { return materials.family(t); }, 0.0, microphones.sets()};
+    });
     connect(&faders, &FaderLink::message, &view, &ViewState::hint);
     connect(&view.balance, &BalanceView::page_changed, this, &Workspace::follow_balance_page);
     const auto song_changed = [this] { view.time.set_song(song_s()); };
@@ -64,12 +67,7 @@ bool Workspace::sounds_in_loop(const Track& track) const {
 void Workspace::follow_balance_page() {
     using Page = BalanceView::Page;
     mix.want_plan(view.balance.page == Page::headroom);
-    if (view.balance.page == Page::build_up)
-        mix.want_levels([this] {
-            return StartingLevels{[this](const Track& t) { return materials.family(t); }, 0.0, microphones.sets()};
-        });
-    else
-        mix.want_levels(nullptr);
+    mix.want_levels(view.balance.page == Page::build_up);
     if (view.balance.page == Page::cover) mix.want_audibility(true);
     mix.want_figures(view.balance.page == Page::mono);
 }

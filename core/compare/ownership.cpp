@@ -2,11 +2,8 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 
-#include "core/audio/fft.h"
 #include "core/compare/third_octaves.h"
-#include "core/decibels.h"
 #include "core/shape/equaliser.h"
 #include "core/shape/filters.h"
 
@@ -35,41 +32,6 @@ std::vector<OwnedBand> owned_bands(const RenderPlan& plan, TrackId id, const Spe
     for (const Found& found : all)
         if (found.power > 0.0 && found.power >= strongest * std::pow(10.0, -2.4)) owned.push_back(found.band);
     return owned;
-}
-
-Result<std::optional<double>> strongest_hz(const Material& material, Progress* progress) {
-    constexpr int frames = 16384;
-    constexpr double lowest = 40.0, highest = 5000.0;
-    auto reader = material.open();
-    if (!reader) return tl::unexpected(reader.error());
-    const auto channels = static_cast<size_t>(material.channels());
-    RealFft fft(frames);
-    std::vector<float> samples(frames * channels);
-    std::vector<double> power(frames / 2 + 1);
-    for (int64_t at = 0; at < material.frames(); at += frames / 2) {
-        if (progress && progress->cancelled()) return stopped();
-        if (auto done = (*reader)->read(at, frames, samples.data()); !done) return tl::unexpected(done.error());
-        for (size_t c = 0; c < channels; ++c) {
-            const auto time = fft.time();
-            for (size_t i = 0; i < frames; ++i) {
-                const double window =
-                    0.5 - 0.5 * std::cos(2.0 * std::numbers::pi * (static_cast<double>(i) + 0.5) / frames);
-                time[i] = samples[i * channels + c] * static_cast<float>(window);
-            }
-            fft.forward();
-            for (size_t k = 0; k < power.size(); ++k) power[k] += static_cast<double>(std::norm(fft.bins()[k]));
-        }
-    }
-    const double bin_hz = static_cast<double>(material.rate()) / frames;
-    const auto first = static_cast<size_t>(lowest / bin_hz), last = static_cast<size_t>(highest / bin_hz);
-    const auto best = static_cast<size_t>(std::max_element(power.begin() + static_cast<std::ptrdiff_t>(first),
-                                                           power.begin() + static_cast<std::ptrdiff_t>(last)) -
-                                          power.begin());
-    if (power[best] <= 0.0) return std::optional<double>();
-    // Between the bins: a parabola through the logarithms of a window's main lobe.
-    const double a = std::log(power[best - 1] + 1e-30), b = std::log(power[best]),
-                 c = std::log(power[best + 1] + 1e-30);
-    return std::optional(bin_hz * (static_cast<double>(best) + 0.5 * (a - c) / std::min(-1e-9, a - 2.0 * b + c)));
 }
 
 namespace {

@@ -28,10 +28,6 @@ struct OwnedBand {
 /// makers_of counts them.
 std::vector<OwnedBand> owned_bands(const RenderPlan& plan, TrackId id, const SpectrumOf& spectrum_of);
 
-/// The strongest single frequency of a sound from 40 Hz to 5 kHz over the whole song, Hz; nothing for silence.  Fails
-/// as reading does, or with "cancelled".
-Result<std::optional<double>> strongest_hz(const Material& material, Progress* progress = nullptr);
-
 struct NoteCuts {
     double hz = 0.0, q = 8.0;
     std::vector<std::pair<TrackId, double>> cuts;  ///< tracks, and the gain of a bell there, dB

@@ -125,6 +125,12 @@ struct Tone {
     double hz, db;
 };
 
+/// Where a peak of a spectrum really lies, in bins: a parabola through the logarithms of a window's main lobe.
+double between_bins(const std::vector<double>& power, size_t k) {
+    const double a = std::log(power[k - 1] + 1e-30), b = std::log(power[k] + 1e-30), c = std::log(power[k + 1] + 1e-30);
+    return static_cast<double>(k) + 0.5 * (a - c) / std::min(-1e-9, a - 2.0 * b + c);
+}
+
 /// All of them, rising.
 std::vector<Tone> tones_in(const std::vector<double>& power, const TroubleBands& bands, double bin_hz) {
     constexpr double tone_over = 10.0;  // 10 dB: of noise a thousandth of the bins is that much above its mean
@@ -137,9 +143,7 @@ std::vector<Tone> tones_in(const std::vector<double>& power, const TroubleBands&
         if (band >= trouble_bands) break;
         const double level = mean[static_cast<size_t>(std::max(0.0, band))];
         if (power[k] / bin_hz < tone_over * std::pow(10.0, level / 10.0)) continue;
-        // Between the bins: a parabola through the logarithms of a window's main lobe.
-        const double a = std::log(power[k - 1] + 1e-30), b = std::log(power[k]), c = std::log(power[k + 1] + 1e-30);
-        tones.push_back({hz + bin_hz * 0.5 * (a - c) / std::min(-1e-9, a - 2.0 * b + c), 10.0 * std::log10(power[k])});
+        tones.push_back({bin_hz * between_bins(power, k), 10.0 * std::log10(power[k])});
     }
     return tones;
 }
@@ -270,6 +274,17 @@ StandingOut standing_out(const Windows& windows) {
 }
 
 }  // namespace
+
+Result<std::optional<double>> strongest_hz(const Material& material, Progress* progress) {
+    constexpr double lowest = 40.0, highest = 5000.0;
+    const auto windows = in_windows(material, progress);
+    if (!windows) return tl::unexpected(windows.error());
+    const std::vector<double>& power = windows->fine;
+    const auto at = [&](double hz) { return power.begin() + static_cast<std::ptrdiff_t>(hz / windows->bin_hz); };
+    const auto best = std::max_element(at(lowest), at(highest));
+    if (*best <= 0.0) return std::optional<double>();
+    return std::optional(windows->bin_hz * between_bins(power, static_cast<size_t>(best - power.begin())));
+}
 
 std::string note_name(double hz) {
     constexpr std::array names{"C", "C#", "D", "D#", "E", "F", "F#", "G", "G#", "A", "A#", "B"};

@@ -48,6 +48,10 @@ struct Trouble {
 /// partial of a series of tones that sound with it, and is not raised above them.
 Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most = 4, Progress* progress = nullptr);
 
+/// The strongest single frequency of a sound from 40 Hz to 5 kHz over the whole song, Hz; nothing for silence.  Fails
+/// as reading does, or with "cancelled".
+Result<std::optional<double>> strongest_hz(const Material& material, Progress* progress = nullptr);
+
 /// What is wanted of a compressor: the reduction that it reaches at most, or the one that is typical while it works.
 struct ReductionAim {
     bool most = false;

@@ -387,6 +387,10 @@ TEST_F(Balance, a_build_up_brings_one_track_in_at_each_step) {
     EXPECT_LT(track(1).fader_db, -3.0);
     station(1);  // another station and back: it is still under way
     station(2);
+    key(Qt::Key_Y);  // and so it is beside another page
+    change<double>(&Track::fader_db, {-7.0, track(1).fader_db, -1.0});
+    settle();
+    key(Qt::Key_B);
     EXPECT_EQ(find<QLabel>("buildUpStep")->text(), "2 of 3: 2 Pad");
     QTest::mouseClick(find<QPushButton>("buildUpBack"), Qt::LeftButton);
     EXPECT_TRUE(track(1).mute);

@@ -123,6 +123,27 @@ TEST(BusChains, hear_a_key_that_leads_elsewhere) {
     EXPECT_NEAR(rms_db(ducked, 2, 0, 5000, 15000) - rms_db(ducked, 2, 0, 25000, 30000), 12.0, 0.3);
 }
 
+namespace {
+
+Session with_duck(const Session& session, TrackId track, TrackId source) {
+    return with_chain(session, track, [source](Chain& c) {
+        c = {processor("duck", {{"depth_db", 12}, {"threshold_dbfs", -30}})};
+        c[0].key = source;
+    });
+}
+
+/// All of a session, made from the beginning.
+std::vector<float> made_anew(const Session& session) {
+    EXPECT_TRUE(validate(session)) << validate(session).error().text();
+    Shaped whole(std::vector<fs::path>{});
+    whole.session = session;
+    const PlanPtr plan = whole.shaped_plan();
+    EXPECT_TRUE(is_known(*plan));
+    return rendered(plan, 512, 2);
+}
+
+}  // namespace
+
 // The reference: the bus rendered by itself to a file, and that file as an ordinary track that is not heard.
 TEST(BusChains, are_sidechain_sources_of_tracks_too) {
     Folder folder;
@@ -139,16 +160,8 @@ TEST(BusChains, are_sidechain_sources_of_tracks_too) {
         const fs::path file =
             write(folder / (chained ? "chained.wav" : "bus.wav"), rendered(summed.shaped_plan(), 4096), 2);
         const auto keyed_to = [&](Session session, TrackId source) {
-            session = with_chain(session, mix.id(3), [&](Chain& c) {
-                c = {processor("duck", {{"depth_db", 12}, {"threshold_dbfs", -30}})};
-                c[0].key = source;
-            });
-            EXPECT_TRUE(validate(session)) << validate(session).error().text();
-            Shaped whole(std::vector<fs::path>{});
-            whole.session = session;
-            const PlanPtr plan = whole.shaped_plan();
-            EXPECT_TRUE(is_known(*plan));
-            const auto made = rendered(plan, 512, 2);
+            session = with_duck(session, mix.id(3), source);
+            const auto made = made_anew(session);
             Shaped streamed(std::vector<fs::path>{});
             streamed.session = session;
             const auto ahead = streamed.row_signals.stream(session, streamed.file_of());
@@ -177,31 +190,16 @@ TEST(BusChains, are_sidechain_sources_of_tracks_too) {
     Shaped summed(std::vector<fs::path>{});
     summed.session = members;
     const fs::path file = write(folder / "group.wav", rendered(summed.shaped_plan(), 4096), 2);
-    const auto ducked = [&](Session session, TrackId source) {
-        session = with_chain(session, mix.id(3), [&](Chain& c) {
-            c = {processor("duck", {{"depth_db", 12}, {"threshold_dbfs", -30}})};
-            c[0].key = source;
-        });
-        EXPECT_TRUE(validate(session)) << validate(session).error().text();
-        Shaped whole(std::vector<fs::path>{});
-        whole.session = session;
-        return rendered(whole.shaped_plan(), 512, 2);
+    const auto ducked = [&](const Session& session, TrackId source) {
+        return made_anew(with_duck(session, mix.id(3), source));
     };
     Session with_file = with_files(grouped, {file});
     const TrackId copy = with_file.tracks.back()->id;
     with_file = with_track(with_file, copy, [](Track& t) { t.mute = true; });
     EXPECT_LT(worst_difference(ducked(grouped, group), ducked(with_file, copy)), 2e-6);
-    const Session member_of_it = with_chain(grouped, mix.id(0), [&](Chain& c) {
-        c = {processor("duck")};
-        c[0].key = group;
-    });
-    EXPECT_THAT(validate(member_of_it).error().what, testing::HasSubstr("circle"));
+    EXPECT_THAT(validate(with_duck(grouped, mix.id(0), group)).error().what, testing::HasSubstr("circle"));
     // A track cannot go by a bus that it feeds.
-    const Session circle = with_chain(mix.session, mix.id(0), [&](Chain& c) {
-        c = {processor("duck")};
-        c[0].key = mix.outer;
-    });
-    EXPECT_THAT(validate(circle).error().what, testing::HasSubstr("circle"));
+    EXPECT_THAT(validate(with_duck(mix.session, mix.id(0), mix.outer)).error().what, testing::HasSubstr("circle"));
 }
 
 TEST(BusChains, mutes_and_solos_choose_what_is_heard) {

@@ -131,6 +131,52 @@ TEST(Findings, name_the_demos_faults) {
     EXPECT_TRUE(found_in("01 Kick Close.wav").empty());
 }
 
+// A floor is the same whenever nothing plays; what still falls, or is quiet at one place only, is the music.
+TEST(Findings, tell_a_noise_floor_from_a_note_that_is_held) {
+    Folder folder;
+    const auto ids_of = [&](const Wave& wave) {
+        write(folder / "a.wav", make(48000 * 24, 1, wave), 1);
+        std::vector<std::string> ids;
+        for (const Finding& f : findings_of(*load_material(folder / "a.wav", 48000).value(), Track{}))
+            ids.push_back(f.id);
+        return ids;
+    };
+    // Chords of six seconds that fall by 6 dB a second, the last of them longer than the others.
+    const auto guitar = [](double falls_db) {
+        return [falls_db, s = sine(196, 48000, 0.4)](int64_t i, int c) {
+            const double t = static_cast<double>(i) / 48000.0, since = t < 15.0 ? std::fmod(t, 5.0) : t - 15.0;
+            return s(i, c) * std::pow(10.0, -falls_db * since / 20.0);
+        };
+    };
+    EXPECT_FALSE(has(ids_of(guitar(6.0)), "noise_floor"));
+    EXPECT_FALSE(has(ids_of(guitar(3.0)), "noise_floor"));
+    // The same over hiss: between chords it is all that is left.
+    const auto hissing = [played = guitar(30.0), n = noise(2, 0.004)](int64_t i, int c) {
+        return played(i, c) + n(i, c);
+    };
+    EXPECT_TRUE(has(ids_of(hissing), "noise_floor"));
+}
+
+TEST(Findings, call_hits_quiet_by_their_peak) {
+    Folder folder;
+    const auto quiet = [&](double peak) {
+        write(folder / "snap.wav",
+              make(48000 * 8, 1,
+                   [=, n = noise(5, peak)](int64_t i, int c) {
+                       return n(i, c) * std::exp(-static_cast<double>(i % 48000) / 480.0);
+                   }),
+              1);
+        Track track;
+        track.name = "snap";
+        std::vector<std::string> ids;
+        for (const Finding& f : findings_of(*load_material(folder / "snap.wav", 48000).value(), track))
+            ids.push_back(f.id);
+        return has(ids, "quiet");
+    };
+    EXPECT_FALSE(quiet(0.23)) << "-12.8 dBFS";
+    EXPECT_TRUE(quiet(0.05));
+}
+
 TEST(Findings, dither_is_as_good_as_silence_and_nothing_else) {
     Folder folder;
     write(folder / "a.wav", make(48000 * 8, 2, noise(7, 1.0 / 32768.0)), 2);
