@@ -241,7 +241,8 @@ void ShapePanel::add_band_choice() {
 void ShapePanel::add_key(const Processor& processor) {
     auto* box = new QComboBox;
     box->setObjectName("key");
-    box->addItem(tr("itself"), QVariant::fromValue<qulonglong>(0));
+    box->addItem(processor_type(processor.type)->by_level ? tr("itself") : tr("none"),
+                 QVariant::fromValue<qulonglong>(0));
     // What needs this channel itself would make a circle.
     const Session& session = work_.document.session();
     const auto offer = [&](TrackId id, const std::string& name) {

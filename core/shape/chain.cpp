@@ -314,6 +314,8 @@ bool ChainRun::pass_at_once(Step& step, int64_t ends_at, float* cell, int cells,
     gain(cell, from.input, to.input);
     const float* listened = others && !step.judged ? others : key;
     const bool gets_late = step.looks_ahead && !step.line.empty();
+    // A processor that only may go by another channel gets nothing while it goes by none.
+    if (!others && !step.by_level) listened = nullptr;
     if (!others && step.by_level) {
         if (step.running->takes_stretches() && !gets_late)
             listened = cell;

@@ -18,6 +18,7 @@ struct Delay {
         double left_ms = 375.0, right_ms = 375.0, feedback = 30.0, low_cut_hz = 20.0, high_cut_hz = 20000.0;
         bool ping_pong = false;
         double width = 100.0, modulation_ms = 0.0, modulation_hz = 0.5;
+        double duck_db = 0.0, duck_threshold_dbfs = -40.0;
         template <class V>
         void fields(V& v) {
             v.number("left_ms", left_ms, {"ms", 1.0, longest_delay_ms, Law::log, 0.1});
@@ -29,12 +30,15 @@ struct Delay {
             v.number("width", width, {"%", 0.0, 100.0, Law::linear, 0.5});
             v.number("modulation_ms", modulation_ms, {"ms", 0.0, deepest_ms, Law::linear, 0.05});
             v.number("modulation_hz", modulation_hz, {"Hz", 0.05, 10.0, Law::log, 0.01});
+            v.number("duck_db", duck_db, {"dB", 0.0, 24.0});
+            v.number("duck_threshold_dbfs", duck_threshold_dbfs, {"dBFS", -80.0, 0.0});
         }
     };
     struct State {
         uint32_t at = 0;
         KeyFilter::State cuts;
         double turn = 0.0;  ///< of the modulation, 0 … 1
+        EchoDuck::State duck;
     };
     /// What glides over a cell.
     struct Glide {
@@ -56,6 +60,7 @@ struct Delay {
         ping_pong_ = s.ping_pong && channels == 2;
         turn_by_ = s.modulation_hz / rate;
         cuts_.set(s.low_cut_hz, s.high_cut_hz, rate, first);
+        duck_.set(s.duck_db, s.duck_threshold_dbfs, rate, first);
     }
 
     void process(State& state, float* lines, const Cell& c) {
@@ -107,6 +112,7 @@ struct Delay {
                 c.samples[i * c.channels + side] = static_cast<float>(
                     c.channels == 1 ? delayed.at[i][0] : middle + (delayed.at[i][side] - middle) * width);
         }
+        duck_.process(state.duck, c);
     }
 
   private:
@@ -114,6 +120,7 @@ struct Delay {
     bool ping_pong_ = false;
     double turn_by_ = 0.0;
     KeyFilter cuts_;
+    EchoDuck duck_;
 };
 
 /// Until the repeats have fallen by 60 dB.
@@ -167,6 +174,7 @@ const ProcessorType& delay_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Delay>("delay", "delay", false, false);
         t.tail_s = delay_tail_s;
+        t.keyed = true;
         return t;
     }();
     return type;

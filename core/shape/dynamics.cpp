@@ -45,6 +45,33 @@ void MovingBand::process(State& state, float db, const Cell& c) const {
     run_filter(filter, state.filter, c.samples, c.channels, c.frames);
 }
 
+void EchoDuck::set(double depth_db, double threshold_dbfs, double rate, bool first) {
+    constexpr double attack_s = 0.01, release_s = 0.3;  // common practice, no source
+    from_db_ = first ? static_cast<float>(depth_db) : to_db_;
+    to_db_ = static_cast<float>(depth_db);
+    threshold_db_ = static_cast<float>(threshold_dbfs);
+    attack_ = static_cast<float>(keep_of(attack_s, rate));
+    release_ = static_cast<float>(keep_of(release_s, rate));
+}
+
+void EchoDuck::process(State& state, const Cell& c) const {
+    constexpr float knee_db = 12.0f;  // from nothing to the whole depth around the threshold
+    if (!c.key || (from_db_ == 0.0f && to_db_ == 0.0f)) {
+        state.share = 0.0f;
+        return;
+    }
+    float level[cell_frames], gain[cell_frames];
+    key_levels_db(c, level);
+    for (int i = 0; i < c.frames; ++i) {
+        const float wanted = std::clamp((level[i] - threshold_db_) / knee_db + 0.5f, 0.0f, 1.0f);
+        state.share = wanted + (state.share - wanted) * (wanted > state.share ? attack_ : release_);
+        const float depth = from_db_ + (to_db_ - from_db_) * static_cast<float>(i + 1) / cell_frames;
+        gain[i] = -depth * state.share;
+    }
+    if (state.share < 1e-6f) state.share = 0.0f;
+    apply_db(gain, c);
+}
+
 ISOTONUS_WIDE void magnitudes_of(const PairCell& cell, int frames, float* out) {
     for (int i = 0; i < frames; ++i)
         out[i] = static_cast<float>(std::max(std::fabs(cell.at[i][0]), std::fabs(cell.at[i][1])));

@@ -35,6 +35,19 @@ struct MovingBand {
     void process(State& state, float db, const Cell& cell) const;
 };
 
+/// What an echo or a room has of its own to make way for a sidechain source: what comes out is turned down while that
+/// sounds.  Without a source, or at 0 dB, nothing happens.
+struct EchoDuck {
+    struct State {
+        float share = 0.0f;  ///< of the depth that is taken now
+    };
+    void set(double depth_db, double threshold_dbfs, double rate, bool first);
+    void process(State& state, const Cell& cell) const;
+
+  private:
+    float from_db_ = 0.0f, to_db_ = 0.0f, threshold_db_ = 0.0f, attack_ = 0.0f, release_ = 0.0f;
+};
+
 /// The larger magnitude of both channels in each frame; the same in dBFS; and that of a cell's key.
 void magnitudes_of(const PairCell& cell, int frames, float* out);
 void levels_db_of(const PairCell& cell, int frames, float* out);

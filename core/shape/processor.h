@@ -56,9 +56,9 @@ class Running {
     virtual void set(std::span<const double> values) = 0;
     /// The next `set` is a first one.
     virtual void restart() = 0;
-    /// One cell, interleaved, in place; `key` is what it listens to, interleaved.  Where it takes stretches, as many
-    /// cells as a stretch has, if what was set last was a first time or the same as before; its key may be the samples
-    /// themselves.
+    /// One cell, interleaved, in place; `key` is what it listens to, interleaved; null for one that goes by no level of
+    /// its own and has no sidechain source.  Where it takes stretches, as many cells as a stretch has, if what was set
+    /// last was a first time or the same as before; its key may be the samples themselves.
     virtual void process(float* cells, int frames, const float* key, int key_channels) = 0;
     virtual bool takes_stretches() const { return false; }
     /// Frames by which its output is late, or by which it looks ahead; does not change after the first `set`.
@@ -80,8 +80,8 @@ struct ProcessorType {
     const char* id;    ///< in session files and on the command line
     const char* word;  ///< short, for the chain in a row
     std::vector<ParameterInfo> parameters;
-    bool keyed = false;        ///< listens to a level, of its own row or another's
-    bool by_level = false;     ///< what it does follows from the level of its key, and is a gain: all that are keyed
+    bool keyed = false;        ///< may have a sidechain source
+    bool by_level = false;     ///< what it does follows from a level, its own without a source, and is a gain
     bool linear = false;       ///< twice the input gives twice the output
     bool looks_ahead = false;  ///< its latency is a look ahead: it gets its samples late, and its key at once
     std::unique_ptr<Running> (*start)(const Processor& processor, int channels, double sample_rate) = nullptr;
@@ -97,7 +97,7 @@ struct ProcessorType {
 };
 
 /// It turns down what is loud, and knows by how much.
-inline bool turns_down(const ProcessorType& type) { return type.keyed || type.looks_ahead; }
+inline bool turns_down(const ProcessorType& type) { return (type.keyed && type.by_level) || type.looks_ahead; }
 
 /// All types, in the order in which they are offered.
 std::span<const ProcessorType* const> processor_types();

@@ -116,6 +116,7 @@ struct Reverb {
     struct Settings {
         double decay_s = 1.8, low_factor = 1.0, high_factor = 0.5, predelay_ms = 15.0, size = 1.0, early = 40.0;
         double low_cut_hz = 150.0, high_cut_hz = 9000.0, width = 100.0;
+        double duck_db = 0.0, duck_threshold_dbfs = -40.0;
         template <class V>
         void fields(V& v) {
             v.number("decay_s", decay_s, {"s", 0.1, 10.0, Law::log, 0.02});
@@ -127,12 +128,15 @@ struct Reverb {
             v.number("low_cut_hz", low_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
             v.number("high_cut_hz", high_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
             v.number("width", width, {"%", 0.0, 100.0, Law::linear, 0.5});
+            v.number("duck_db", duck_db, {"dB", 0.0, 24.0});
+            v.number("duck_threshold_dbfs", duck_threshold_dbfs, {"dBFS", -80.0, 0.0});
         }
     };
     struct State {
         KeyFilter::State cuts;
         Sixteen absorbed[3] = {};
         uint32_t before = 0, at[lines_count] = {};
+        EchoDuck::State duck;
     };
     struct Glide {
         float early = 0.0f, late = 0.0f, width = 1.0f;
@@ -165,6 +169,7 @@ struct Reverb {
             to_places_.tap[n] = static_cast<size_t>(std::lround(s.size * early[n].ms * 0.001 * rate));
         if (first) from_places_ = to_places_;
         cuts_.set(s.low_cut_hz, s.high_cut_hz, rate, first);
+        duck_.set(s.duck_db, s.duck_threshold_dbfs, rate, first);
         // A line loses 60 dB in the decay's time: what is left of a pass, by frequency.
         for (size_t n = 0; n < lines_count; ++n) {
             const double pass_s = static_cast<double>(to_places_.delay[n]) / rate;
@@ -248,6 +253,7 @@ struct Reverb {
             else
                 for (int s = 0; s < 2; ++s) c.samples[2 * i + s] = middle + (wet[s][i] - middle) * widths[i];
         }
+        duck_.process(state.duck, c);
     }
 
   private:
@@ -260,6 +266,7 @@ struct Reverb {
     Shelf low_, high_;
     Glide from_, to_;
     KeyFilter cuts_;
+    EchoDuck duck_;
 };
 
 /// Until it has fallen by 60 dB.
@@ -294,6 +301,7 @@ const ProcessorType& reverb_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Reverb>("reverb", "reverb", false, false);
         t.tail_s = reverb_tail_s;
+        t.keyed = true;
         t.start = [](const Processor& p, int channels, double rate) -> std::unique_ptr<Running> {
             return p.impulse.empty() ? std::make_unique<RunningOf<Reverb>>(channels, rate)
                                      : start_room(p, channels, rate);

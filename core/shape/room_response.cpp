@@ -112,6 +112,7 @@ class RoomRunning final : public Running {
         before_to_ = static_cast<size_t>(std::lround(value("predelay_ms") * 0.001 * rate_));
         if (first_) before_from_ = before_to_;
         cuts_.set(value("low_cut_hz"), value("high_cut_hz"), rate_, first_);
+        duck_.set(value("duck_db"), value("duck_threshold_dbfs"), rate_, first_);
         width_from_ = width_to_;
         width_to_ = static_cast<float>(value("width") / 100.0);
         if (std::exchange(first_, false)) width_from_ = width_to_;
@@ -122,7 +123,7 @@ class RoomRunning final : public Running {
     float reduction_db(int) const override { return 0.0f; }
     std::complex<double> response(double) const override { return 1.0; }
 
-    void process(float* cell, int frames, const float*, int) override {
+    void process(float* cell, int frames, const float* key, int key_channels) override {
         Head& head = *std::launder(reinterpret_cast<Head*>(memory_.data()));
         float* const lines = reinterpret_cast<float*>(memory_.data() + sizeof(Head));
         float* const in = lines + 2 * before_length(rate_);  ///< of each side the last block and the one that fills up
@@ -153,6 +154,7 @@ class RoomRunning final : public Running {
             else
                 cell[2 * i] = middle + (left - middle) * width, cell[2 * i + 1] = middle + (right - middle) * width;
         }
+        duck_.process(head.duck, {cell, channels_, frames, key, key_channels, rate_, nullptr});
         width_from_ = width_to_;
         before_from_ = before_to_;
         head.filled += frames;
@@ -164,6 +166,7 @@ class RoomRunning final : public Running {
   private:
     struct Head {
         KeyFilter::State cuts;
+        EchoDuck::State duck;
         uint32_t before = 0;
         int32_t filled = 0;  ///< frames of the block that comes in
         int64_t newest = 0;  ///< place of the last spectrum
@@ -207,6 +210,7 @@ class RoomRunning final : public Running {
     bool first_ = true;
     float width_from_ = 1.0f, width_to_ = 1.0f;
     KeyFilter cuts_;
+    EchoDuck duck_;
     RealFft fft_;
     std::vector<float> sum_;
     std::vector<std::byte> memory_;

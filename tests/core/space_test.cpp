@@ -31,6 +31,34 @@ double power_db(const std::vector<float>& x, size_t from, size_t to) {
 
 // --- delay ----------------------------------------------------------------------------------------------------------
 
+// Without a source nothing changes, to the bit; with one the echo is turned down by what was asked for, and comes back.
+TEST(Echoes, make_way_for_a_sidechain_source) {
+    Folder folder;
+    const auto in = make(96000, 2, noise(3, 0.3));
+    const auto source = make(
+        96000, 1, [s = sine(80, 48000, 0.8)](int64_t i, int c) { return i >= 30000 && i < 54000 ? s(i, c) : 0.0; });
+    write(folder / "room.wav",
+          make(9600, 1,
+               [n = noise(8, 0.5)](int64_t i, int c) { return n(i, c) * std::exp(-static_cast<double>(i) / 1500.0); }),
+          1);
+    for (const char* type : {"delay", "reverb", "room"}) {
+        const bool room = std::string(type) == "room";
+        Chain chain{processor(room ? "reverb" : type, {{"mix", 100}})};
+        if (room) chain[0].impulse = folder / "room.wav";
+        const auto plain = through(chain, in, 2);
+        chain[0].values["duck_db"] = 12.0;
+        EXPECT_EQ(through(chain, in, 2), plain) << type << " without a source";
+        chain[0].key = 7;
+        const auto ducked = through(chain, in, 2, 48000, {}, &source);
+        const auto change = [&](size_t from, size_t to) {
+            return rms_db(plain, 2, 0, from, to) - rms_db(ducked, 2, 0, from, to);
+        };
+        EXPECT_NEAR(change(20000, 29000), 0.0, 0.01) << type;
+        EXPECT_NEAR(change(40000, 52000), 12.0, 0.1) << type;
+        EXPECT_NEAR(change(90000, 96000), 0.0, 1.5) << type << " comes back";
+    }
+}
+
 TEST(Delay, repeats_stand_where_they_are_set_and_fall_by_the_feedback) {
     const auto out =
         through({processor("delay", {{"left_ms", 10.0}, {"right_ms", 25.0}, {"feedback", 50.0}})}, pulse(9600, 2), 2);

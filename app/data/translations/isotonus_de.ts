@@ -2831,6 +2831,10 @@
         <source>band comp</source>
         <translation>Band-Komp</translation>
     </message>
+    <message>
+        <source>duck threshold</source>
+        <translation>Duck-Schwelle</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Advisor</name>
@@ -9017,6 +9021,10 @@ Spitze %3, %4</translation>
     <message>
         <source>Its strongest note out of the others</source>
         <translation>Ihren stärksten Ton aus den anderen nehmen</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
     </message>
 </context>
 <context>
