@@ -302,7 +302,7 @@ ClipPanel::ClipPanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
     button("fadeIn", tr("Fade in"), tr("Fades the chosen clip in, up to the playhead."), [this] { set_fade(true); });
     button("fadeOut", tr("Fade out"), tr("Fades the chosen clip out, from the playhead on."),
            [this] { set_fade(false); });
-    button("fadeLengths", tr("Fades…"), tr("Types how long the chosen clip fades in and out."),
+    button("fadeLengths", tr("Fades…"), tr("Types how long the selected clip fades in and out."),
            [this] { type_fades(); });
     button("removeClip", tr("Remove"), tr("Takes the chosen clip away; undo brings it back."), [this] {
         const TrackId id = work_.document.focused();

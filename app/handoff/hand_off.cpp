@@ -285,7 +285,7 @@ void HandOffPanel::offer_main_chain() {
     if (!session.main_chain.empty()) return;
     const Preset& preset = *find_preset(shipped_presets(), sharing_preset);
     const auto answer = work_.prompter->ask(
-        tr("Nothing works on the main output"),
+        tr("No processors on the main output"),
         tr("A demo is listened to as it is. Put the preset '%1' on the main output, and export the mix through it? %2")
             .arg(QString::fromStdString(said(preset.name.c_str())),
                  QString::fromStdString(said(preset.purpose.c_str()))),

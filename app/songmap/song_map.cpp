@@ -306,20 +306,22 @@ void SongMap::paint_level(const Canvas& c) {
     ruler.paint(painter, QRect(map.left(), foot, map.width(), 15));
 }
 
-/// Bars, as far as they have room.
+/// Bars, as far as they have room, over all of the mix: whether they begin with its hits is to be seen.
 void SongMap::paint_bars(const Canvas& c) {
     QPainter& painter = c.painter;
     const Session& session = work_.document.session();
     const QRect& map = c.map;
     const TimeRuler& ruler = c.ruler;
     if (session.tempo.empty()) return;
-    painter.setPen(theme().rule);
+    QColor ink = theme().ink;
+    ink.setAlpha(110);
+    painter.setPen(ink);
     const int first = bar_at(session.tempo, work_.view.time.from_s()).bar,
               last = bar_at(session.tempo, work_.view.time.to_s()).bar;
     if (last - first < map.width() / 6)
         for (double s = snapped(session.tempo, work_.view.time.from_s(), true); s <= work_.view.time.to_s();) {
             const int bar_x = static_cast<int>(std::lround(ruler.place(s)));
-            if (map.contains(bar_x, 30)) painter.drawLine(bar_x, 19, bar_x, 23);
+            if (map.contains(bar_x, 30)) painter.drawLine(bar_x, 19, bar_x, c.foot);
             const double next = snapped(session.tempo, s + session.tempo.front().bar_s() * 0.8, true);
             s = next > s + 1e-6 ? next : s + session.tempo.front().bar_s();
         }

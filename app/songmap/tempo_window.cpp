@@ -35,6 +35,7 @@ TempoWindow::TempoWindow(Workspace& work, QWidget* parent) : QDialog(parent), wo
     first_bar_->setDecimals(3);
     first_bar_->setSuffix(tr(" s"));
     first_bar_->setKeyboardTracking(false);
+    first_bar_->setToolTip(tr("Where a bar starts: the bars are counted from there."));
     auto* place = new QHBoxLayout;
     place->addWidget(first_bar_, 1);
     const auto button = [&](QHBoxLayout* line, const char* name, const QString& text, const QString& tip, auto act) {

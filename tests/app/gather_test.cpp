@@ -208,8 +208,16 @@ TEST_F(Window, sections_and_tempo_come_in_and_go_out) {
         QTest::keyClicks(field, text);
         QTest::keyClick(field, Qt::Key_Return);
     };
+    // The song map draws the bars over the mix, so that they can be compared with its hits.
+    const auto middle_of_map = [&] {
+        catch_up();
+        return window->findChild<SongMap*>()->QWidget::grab(QRect(head_width + 1, 36, 500, 8)).toImage();
+    };
+    QTest::mouseClick(find<QPushButton>("noTempo"), Qt::LeftButton);
+    const QImage without_bars = middle_of_map();
     type_tempo("97,5 6/8");
     EXPECT_EQ(session().tempo[0].beats, 6);
+    EXPECT_NE(middle_of_map(), without_bars);
     type_tempo("fast");
     EXPECT_TRUE(find<QLabel>("tempoTold")->text().contains("is not a tempo"));
     EXPECT_NEAR(session().tempo[0].quarters_a_minute, 97.5, 1e-9);

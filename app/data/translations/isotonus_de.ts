@@ -2825,7 +2825,7 @@
     </message>
     <message>
         <source>quiet: peak {:.0f} dBFS</source>
-        <translation>leise: Peak {:.0f} dBFS</translation>
+        <translation>leise: Spitze {:.0f} dBFS</translation>
     </message>
     <message>
         <source>band comp</source>
@@ -3746,8 +3746,8 @@
         <translation>Fades…</translation>
     </message>
     <message>
-        <source>Types how long the chosen clip fades in and out.</source>
-        <translation>Gibt ein, wie lange der gewählte Clip ein- und ausgeblendet wird.</translation>
+        <source>Types how long the selected clip fades in and out.</source>
+        <translation>Gibt ein, wie lange der ausgewählte Clip ein- und ausgeblendet wird.</translation>
     </message>
     <message>
         <source>Fades of the clip</source>
@@ -5643,12 +5643,12 @@
         <translation>Im Export würde dies fehlen:</translation>
     </message>
     <message>
-        <source>Nothing works on the main output</source>
-        <translation>Am Main-Ausgang arbeitet nichts</translation>
+        <source>No processors on the main output</source>
+        <translation>Keine Prozessoren auf der Summe</translation>
     </message>
     <message>
         <source>A demo is listened to as it is. Put the preset &apos;%1&apos; on the main output, and export the mix through it? %2</source>
-        <translation>Ein Demo wird so gehört, wie es ist. Das Preset „%1“ auf den Main-Ausgang legen und den Mix damit exportieren? %2</translation>
+        <translation>Ein Demo wird so gehört, wie es ist. Das Preset „%1“ auf die Summe legen und den Mix damit exportieren? %2</translation>
     </message>
     <message>
         <source>Put it there</source>
@@ -5660,7 +5660,7 @@
     </message>
     <message>
         <source>Export through the main output&apos;s processors</source>
-        <translation>Mit den Prozessoren des Main-Ausgangs exportieren</translation>
+        <translation>Mit den Prozessoren der Summe exportieren</translation>
     </message>
 </context>
 <context>
@@ -5728,7 +5728,7 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>No faders bring it into the window: the main output&apos;s processors decide its peak.</source>
-        <translation>Kein Fader bringt ihn ins Fenster: Die Prozessoren des Main-Ausgangs bestimmen seinen Peak.</translation>
+        <translation>Kein Fader bringt sie ins Fenster: Die Prozessoren der Summe bestimmen ihren Spitzenpegel.</translation>
     </message>
 </context>
 <context>
@@ -5900,11 +5900,11 @@ Spitze %3, %4</translation>
     <name>isotonus::MainSpectrum</name>
     <message>
         <source>Spectrum of the main output</source>
-        <translation>Spektrum des Main-Ausgangs</translation>
+        <translation>Spektrum der Summe</translation>
     </message>
     <message>
         <source>Spectrum of the main output, 20 Hz to 20 kHz: the line is the whole song, the filled part what plays.</source>
-        <translation>Spektrum des Main-Ausgangs, 20 Hz bis 20 kHz: Die Linie ist der ganze Song, die Fläche, was gerade läuft.</translation>
+        <translation>Spektrum der Summe, 20 Hz bis 20 kHz: Die Linie ist der ganze Song, die Fläche, was gerade läuft.</translation>
     </message>
     <message>
         <source>live</source>
@@ -6483,7 +6483,7 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Spectrum of the main output</source>
-        <translation>Spektrum des Main-Ausgangs</translation>
+        <translation>Spektrum der Summe</translation>
     </message>
 </context>
 <context>
@@ -9740,7 +9740,7 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>The song map draws the bars: play, and look whether they start with the kick.</source>
-        <translation>Die Songübersicht zeigt die Takte: abspielen und sehen, ob sie mit der Kick beginnen.</translation>
+        <translation>Die Songkarte zeigt die Takte: Spiel den Song ab und sieh, ob sie mit der Kick beginnen.</translation>
     </message>
     <message>
         <source>Tempo %1</source>
@@ -9763,15 +9763,19 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>No steady tempo was found: it takes 8 hits of kick, snare or clap that are in time. Tap it, or type it.</source>
-        <translation>Kein festes Tempo gefunden: Es braucht 8 Schläge von Kick, Snare oder Clap, die im Takt sind. Tippen oder eingeben.</translation>
+        <translation>Kein festes Tempo gefunden: Es braucht 8 Schläge von Kick, Snare oder Clap, die im Takt sind. Tippe es oder gib es ein.</translation>
     </message>
     <message>
         <source>%1 % of %2 hits are in time. Check the bars in the song map; Half and Double correct what hits cannot tell.</source>
-        <translation>%1 % von %2 Schlägen sind im Takt. Die Takte in der Songübersicht prüfen; Halb und Doppelt berichtigen, was Schläge nicht verraten.</translation>
+        <translation>%1 % von %2 Schlägen sind im Takt. Prüfe die Takte in der Songkarte; Halb und Doppelt berichtigen, was Schläge nicht verraten.</translation>
     </message>
     <message>
         <source>Note values need the song&apos;s tempo; quarters a minute:</source>
         <translation>Notenwerte brauchen das Tempo des Songs; Viertel in der Minute:</translation>
+    </message>
+    <message>
+        <source>Where a bar starts: the bars are counted from there.</source>
+        <translation>Wo ein Takt beginnt: Von dort werden die Takte gezählt.</translation>
     </message>
 </context>
 <context>
