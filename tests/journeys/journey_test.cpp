@@ -351,6 +351,8 @@ TEST_F(Journey, of_a_new_user_with_24_unknown_files_takes_less_than_40_gestures)
         return all && all->isVisible() && all->width() > 100;
     }));
     settle();
+    // Where the anchors start is found behind the window.
+    ASSERT_TRUE(soon([&] { return work().mix.starting_levels().anchors_db != 0.0; }));
     click(find<QPushButton>("buildUpAll"));
     EXPECT_TRUE(soon([&] { return track(6).fader_db != 0.0; }));
     settle();
