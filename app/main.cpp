@@ -22,7 +22,7 @@ class Application : public QApplication {
         try {
             return QApplication::notify(to, event);
         } catch (const std::bad_alloc&) {
-            tell("there is not enough memory");
+            tell("the memory is full. Close other programs and try again.");
         } catch (const std::exception& e) {
             tell(QString::fromLocal8Bit(e.what()));
         }
@@ -34,9 +34,9 @@ class Application : public QApplication {
         if (!window) return;
         window->work().document.keep_aside();
         window->work().prompter->complain(
-            QCoreApplication::translate("isotonus",
-                                        "Something failed that should not: %1. What you have not saved is "
-                                        "kept aside.")
+            QCoreApplication::translate(
+                "isotonus",
+                "Isotonus met an error of its own: %1. Unsaved work is kept; restart the program to continue.")
                 .arg(what));
     }
 };
@@ -56,6 +56,10 @@ int main(int argc, char** argv) {
     if (std::any_of(argv, argv + argc,
                     [](std::string_view word) { return word == "-h" || word == "--help" || word == "--version"; }))
         CLI11_PARSE(options, argc, argv);
+    // Qt reads it once, at its start; whoever has set it for this run means it.
+    if (const int percent = isotonus::Settings().zoom();
+        percent != 100 && !qEnvironmentVariableIsSet("QT_SCALE_FACTOR"))
+        qputenv("QT_SCALE_FACTOR", QByteArray::number(percent / 100.0));
     Application application(argc, argv);  // takes Qt's own options away
     QApplication::setApplicationName("Isotonus");
     QApplication::setDesktopFileName("isotonus");
@@ -63,7 +67,7 @@ int main(int argc, char** argv) {
     CLI11_PARSE(options, argc, argv);
 
     isotonus::speak(isotonus::Settings().language());
-    isotonus::speak_for_drawn_controls();
+    isotonus::speak_for_controls();
     isotonus::MainWindow window;
     application.window = &window;
     window.show();

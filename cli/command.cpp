@@ -9,6 +9,7 @@
 #include "core/session/routing.h"
 #include "core/session/session_file.h"
 #include "core/session/validate.h"
+#include "core/stage/alignment.h"
 #include "core/words.h"
 
 namespace isotonus::cli {
@@ -18,6 +19,16 @@ using nlohmann::json;
 int complain(const Error& error, int status) {
     fmt::print(stderr, "isotonus-cli: {}\n", printable(error.text()));
     return status;
+}
+
+std::string counted(size_t count, const char* word) {
+    return fmt::format("{} {}{}", count, word, count == 1 ? "" : "s");
+}
+
+std::optional<double> seconds_in(const std::string& text) {
+    char* end = nullptr;
+    const double seconds = std::strtod(text.c_str(), &end);
+    return text.empty() || *end != '\0' ? std::nullopt : std::optional(seconds);
 }
 
 void put_lines(std::string_view text) {
@@ -51,14 +62,14 @@ Result<std::vector<TrackId>> rows_called(const Session& session, const std::vect
     for (const std::string& name : names) {
         const auto row = row_called(session, name);
         if (!row || !channel_of(session, *row).output)
-            return fail("", fmt::format("there is no track or bus called '{}'", name));
+            return fail("", fmt::format("there is no track or bus called '{}'. {}", name, see_show));
         rows.push_back(*row);
     }
     return rows;
 }
 
 Result<void> no_such_row(const fs::path& file, const std::string& name) {
-    return fail(file.string(), fmt::format("there is no row called '{}'", name));
+    return fail(file.string(), fmt::format("there is no channel called '{}'. {}", name, see_show));
 }
 
 int change(const fs::path& file, const std::function<Result<void>(Session&)>& change_it) {
@@ -108,8 +119,8 @@ Result<void> Opened::check_whole(const fs::path& about, bool without_missing) co
     std::vector<std::string> all = left_out();
     for (size_t n = missing.size(); n < all.size(); ++n) complain({{}, all[n]});
     if (all.empty() || without_missing) return {};
-    return fail(about.string(), std::string("nothing is done, since the mix is not whole; with --without-missing it is "
-                                            "done without what is missing"));
+    return fail(about.string(), std::string("the mix is incomplete, so nothing was done. Fix what is missing, or add "
+                                            "--without-missing to go on without it."));
 }
 
 namespace {
@@ -143,7 +154,7 @@ Result<Opened> open_with_files(const fs::path& file, const std::function<std::se
     for (const auto& track : opened.session.tracks) {
         if (rows && !named.contains(track->id)) continue;
         list.push_back({track.get(), source_of(*track), {}});
-        if (track->low_centre_hz > 0.0)
+        if (track->mono_below_hz > 0.0)
             for (const Source& part : sources_of(*track)) list.push_back({track.get(), part, {}});
     }
     parallel_for(static_cast<int64_t>(list.size()), worker_count(), [&](int64_t i) {
@@ -162,6 +173,16 @@ Result<Opened> open_with_files(const fs::path& file, const std::function<std::se
 }
 
 }  // namespace
+
+StartingLevels starting_levels_of(const Opened& opened) {
+    StartingLevels levels;
+    levels.family = [&opened](const Track& t) {
+        const MaterialPtr m = opened.of(t);
+        return family_of(t, m ? &m->measurement : nullptr);
+    };
+    levels.microphones = microphone_sets(opened.session, [&opened](const Track& t) { return opened.of(t); });
+    return levels;
+}
 
 Result<Opened> open_files(const fs::path& file) { return open_with_files(file, {}); }
 

@@ -10,6 +10,7 @@
 #include <type_traits>
 #include <vector>
 
+#include "core/balance/build_up.h"
 #include "core/handoff/checks.h"
 #include "core/mix/row_signals.h"
 
@@ -36,6 +37,10 @@ template <class... Values>
 void put(std::string_view format, const Values&... values) {
     fmt::print("{}", fmt::format(fmt::runtime(format), shown(values)...));
 }
+/// "1 track", "2 tracks".
+std::string counted(size_t count, const char* word);
+/// A number and nothing else.
+std::optional<double> seconds_in(const std::string& text);
 /// A text of several lines.
 void put_lines(std::string_view text);
 
@@ -45,6 +50,10 @@ std::string in_words(const Level& level, const char* unit);
 std::optional<TrackId> row_called(const Session& session, const std::string& name);
 /// Those of these names, which must be tracks or buses.
 Result<std::vector<TrackId>> rows_called(const Session& session, const std::vector<std::string>& names);
+/// What to do about a name that the session does not have.
+inline constexpr const char* see_show = "Use `isotonus-cli show SESSION` to list the names.";
+/// Of a track's file, which was complained about when it was opened.
+inline constexpr const char* unusable_file = "the file of the track cannot be used. Replace it, or export it again.";
 Result<void> no_such_row(const fs::path& file, const std::string& name);
 /// Changes a session while no other program can.  What the change itself finds wrong is a wrong usage.
 int change(const fs::path& file, const std::function<Result<void>(Session&)>& change_it);
@@ -71,6 +80,8 @@ struct Opened {
     /// Fails, and says on standard error what is missing, unless nothing is or the user lets it be so.
     Result<void> check_whole(const fs::path& about, bool without_missing) const;
 };
+/// What suggested levels and drafts need to know besides the session.
+StartingLevels starting_levels_of(const Opened& opened);
 /// Its files alone.
 Result<Opened> open_files(const fs::path& file);
 /// The same with the signals of all chains.

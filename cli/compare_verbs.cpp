@@ -14,6 +14,8 @@ using nlohmann::json;
 
 namespace {
 
+constexpr const char* see_recordings = "Use `reference list` to see the recordings.";
+
 /// A recording of the session by its name, or a file.
 fs::path recording_called(const Session& session, const std::string& name) {
     for (const Recording& r : session.recordings)
@@ -36,8 +38,10 @@ json passages_json(const Recording& r) {
 Result<Session> session_at(const Session& now, const std::string& print) {
     for (const Recording& r : now.recordings)
         if (r.name == print)
-            return r.session.empty() ? fail(print, said("of this print no session was kept")) : read_session(r.session);
-    return fail("", fmt::format("there is no recording called '{}'", print));
+            return r.session.empty()
+                       ? fail(print, std::string("no session was kept with this print. Choose another print."))
+                       : read_session(r.session);
+    return fail("", fmt::format("there is no recording called '{}'. {}", print, see_recordings));
 }
 
 int list_changes(const ReferenceOptions& options) {
@@ -58,43 +62,86 @@ int list_changes(const ReferenceOptions& options) {
 
 }  // namespace
 
-int note(const NoteOptions& options) {
-    if (options.what == "list") {
-        const auto session = read_session(options.session);
-        if (!session) return complain(session.error());
-        json list = json::array();
-        for (size_t n = 0; n < session->notes.size(); ++n) {
-            const ListeningNote& x = session->notes[n];
-            list.push_back({{"number", n + 1},
-                            {"time_s", x.time_s},
-                            {"text", x.text},
-                            {"heard_on", x.heard_on},
-                            {"made", x.made},
-                            {"done", x.done}});
-            if (!options.as_json)
-                put("{:>3} {} {:8.1f} s  {}{}\n", n + 1, x.done ? "done" : "open", x.time_s, x.text,
-                    x.heard_on.empty() ? "" : " (" + x.heard_on + ")");
-        }
-        if (options.as_json) print(list);
-        return done;
+namespace {
+
+int list_notes(const NoteOptions& options) {
+    const auto session = read_session(options.session);
+    if (!session) return complain(session.error());
+    json list = json::array();
+    for (size_t n = 0; n < session->notes.size(); ++n) {
+        const ListeningNote& x = session->notes[n];
+        list.push_back({{"number", n + 1},
+                        {"time_s", x.time_s},
+                        {"text", x.text},
+                        {"heard_on", x.heard_on},
+                        {"made", x.made},
+                        {"done", x.done}});
+        if (!options.as_json)
+            put("{:>3} {} {:8.1f} s  {}{}\n", n + 1, x.done ? "done" : "open", x.time_s, x.text,
+                x.heard_on.empty() ? "" : " (" + x.heard_on + ")");
     }
+    if (options.as_json) print(list);
+    return done;
+}
+
+/// One key=value of a note.
+Result<void> set_note(ListeningNote& note, const std::string& assignment) {
+    const size_t equals = assignment.find('=');
+    const std::string key = assignment.substr(0, equals),
+                      value = equals == std::string::npos ? "" : assignment.substr(equals + 1);
+    const auto seconds = seconds_in(value);
+    if (key == "at" && seconds && *seconds >= 0.0)
+        note.time_s = *seconds;
+    else if (key == "text" && !value.empty())
+        note.text = value;
+    else if (key == "system")
+        note.heard_on = value;
+    else if (key == "done" && (value == "on" || value == "off"))
+        note.done = value == "on";
+    else
+        return fail("", fmt::format("'{}' is not a setting of a note. Use at=TIME, text=WORDS, system=NAME or "
+                                    "done=on|off.",
+                                    assignment));
+    return {};
+}
+
+}  // namespace
+
+int note(const NoteOptions& options) {
+    if (options.what == "list") return list_notes(options);
     return change(options.session, [&](Session& s) -> Result<void> {
         auto& notes = s.notes.change();
-        if (options.what == "add") {
-            if (options.text.empty()) return fail("", said("a note needs words: --text"));
-            if (options.time_s < 0.0) return fail("", said("a note needs its place in the song: --at SECONDS"));
-            Delivery now;
-            date_now(now);
-            notes.push_back({options.time_s, options.text, options.heard_on, now.date + 'T' + now.time, false});
-            sort_notes(notes);
+        const bool adds = options.what == "add";
+        ListeningNote changed{-1.0, {}, {}, {}, false};
+        size_t number = 0;
+        if (!adds) {
+            const std::string first = options.more.empty() ? "" : options.more.front();
+            const auto read = seconds_in(first);
+            number = read && *read >= 1.0 ? static_cast<size_t>(*read) : 0;
+            if (number == 0 || number > notes.size())
+                return fail("", fmt::format("there is no note '{}', the session has {}. Use `note list` to see the "
+                                            "numbers.",
+                                            first, notes.size()));
+            changed = notes[number - 1];
+        }
+        if (options.what == "remove") {
+            notes.erase(notes.begin() + static_cast<std::ptrdiff_t>(number - 1));
             return {};
         }
-        if (options.number == 0 || options.number > notes.size())
-            return fail("", fmt::format("there is no note {}; the session has {}", options.number, notes.size()));
-        if (options.what == "remove")
-            notes.erase(notes.begin() + static_cast<std::ptrdiff_t>(options.number - 1));
-        else
-            notes[options.number - 1].done = options.what == "done";
+        for (size_t n = adds ? 0 : 1; n < options.more.size(); ++n)
+            if (auto set = set_note(changed, options.more[n]); !set) return set;
+        if (changed.text.empty()) return fail("", std::string("the note is empty. Add text=WORDS."));
+        if (changed.time_s < 0.0)
+            return fail("", std::string("the time of the note is missing. Add at=TIME in seconds."));
+        if (adds) {
+            Delivery now;
+            date_now(now);
+            changed.made = now.date + 'T' + now.time;
+            notes.push_back(changed);
+        } else {
+            notes[number - 1] = changed;
+        }
+        sort_notes(notes);
         return {};
     });
 }
@@ -116,7 +163,9 @@ int compare(const CompareOptions& options) {
     const Measurement& figures = (*recording)->measurement;
     const auto match = match_db(measured->measurement.integrated_lufs, figures);
     if (!match)
-        return complain({options.session.string(), "one of the two is silent: there is nothing to match"}, wrong_usage);
+        return complain({options.session.string(),
+                         "the mix or the reference is silent, so they cannot be matched. Choose another reference."},
+                        wrong_usage);
     const auto bands = band_differences(*spectrum, {*other}, {*match});
     const auto mix_wide = wide_bands_dbfs(*spectrum), other_wide = wide_bands_dbfs(*other);
     if (options.as_json) {
@@ -141,8 +190,8 @@ int compare(const CompareOptions& options) {
         print(j);
         return done;
     }
-    put("mix {}, reference {}, which is brought to it by {:+.1f} dB\n",
-        in_words(measured->measurement.integrated_lufs, "LUFS"), in_words(figures.integrated_lufs, "LUFS"), *match);
+    put("mix {}, reference {}, matched by {:+.1f} dB\n", in_words(measured->measurement.integrated_lufs, "LUFS"),
+        in_words(figures.integrated_lufs, "LUFS"), *match);
     for (int b = 0; b < third_octaves; ++b) {
         const BandDifference& d = bands[static_cast<size_t>(b)];
         put("{:>8g} Hz  {:>12}  {:>12}  {}\n", third_octave_name_hz(b), in_words(d.mix_dbfs, "dBFS"),
@@ -187,25 +236,27 @@ int reference(const ReferenceOptions& options) {
             list.push_back(std::move(r));
             return {};
         }
-        if (at == list.end()) return fail("", fmt::format("there is no recording called '{}'", options.name));
+        if (at == list.end())
+            return fail("", fmt::format("there is no recording called '{}'. {}", options.name, see_recordings));
         if (options.what == "passage") {
             at->passages.push_back(
                 {options.passage, options.from_s, options.to_s, options.song_from_s, options.song_to_s});
             return {};
         }
-        if (options.what == "take-back") {
+        if (options.what == "restore") {
             const auto then = session_at(s, options.name);
             if (!then) return tl::unexpected(then.error());
-            if (options.row.empty()) {
+            if (options.channel.empty()) {
                 s = all_taken_back(s, *then);
                 return {};
             }
             for (const RowChange& c : changes_between(*then, s))
-                if (c.name == options.row) {
+                if (c.name == options.channel) {
                     s = taken_back(s, *then, c.row);
                     return {};
                 }
-            return fail("", fmt::format("nothing has changed in a row called '{}'", options.row));
+            return fail("", fmt::format("the channel '{}' has no changes. Use `reference changes` to see the changes.",
+                                        options.channel));
         }
         if (options.what == "remove")
             list.erase(at);

@@ -4,6 +4,7 @@
 #include "cli/verbs.h"
 #include "core/balance/track_draft.h"
 #include "core/measure/measurement_json.h"
+#include "core/session/pan_text.h"
 #include "core/session/routing.h"
 #include "core/session/session_file.h"
 #include "core/session/validate.h"
@@ -38,7 +39,7 @@ int scan(const std::vector<std::string>& files, bool as_json) {
         }
         const Measurement& m = found[i]->measurement;
         if (m.non_finite_samples > 0)
-            complain({files[i], fmt::format("{} samples are not numbers (NaN or infinite); they count as silence",
+            complain({files[i], fmt::format("{} corrupt samples (NaN) count as silence. Export the file again.",
                                             m.non_finite_samples)});
         if (const auto reader = SoundReader::open(files[i]); reader && !reader->info().warning.empty())
             complain({files[i], reader->info().warning});
@@ -61,7 +62,8 @@ int scan(const std::vector<std::string>& files, bool as_json) {
 }
 
 int make_new(const fs::path& file, const fs::path& folder, bool force) {
-    if (!force && is_there(file)) return complain({file.string(), "the file exists already (--force replaces it)"});
+    if (!force && is_there(file))
+        return complain({file.string(), "the file already exists. Add --force to replace it, or choose another name."});
     std::vector<Error> problems;
     const auto session = session_from_folder(folder, &problems);
     for (const Error& p : problems) complain(p);
@@ -83,12 +85,12 @@ int show(const fs::path& file, bool as_json) {
         print(document);
         return done;
     }
-    put("{} tracks at {} Hz, main fader {:.1f} dB\n", session->tracks.size(), session->sample_rate,
+    put("{} at {} Hz, main fader {:.1f} dB\n", counted(session->tracks.size(), "track"), session->sample_rate,
         session->main_fader_db);
     for (const auto& t : session->tracks)
-        put("  {:24} trim {:+6.1f} dB  fader {:+6.1f} dB  pan {:+.2f}{}{}{}{}\n", t->name, t->trim_db, t->fader_db,
-            t->pan, t->mute ? "  muted" : "", t->solo ? "  solo" : "", t->polarity_inverted ? "  inverted" : "",
-            t->rides.any() ? "  ridden" : "");
+        put("  {:24} trim {:+6.1f} dB  fader {:+6.1f} dB  pan {:5}{}{}{}{}\n", t->name, t->trim_db, t->fader_db,
+            text_of_pan(t->pan), t->mute ? "  muted" : "", t->solo ? "  solo" : "",
+            t->polarity_inverted ? "  inverted" : "", t->rides.any() ? "  rides" : "");
     return done;
 }
 
@@ -155,11 +157,13 @@ int set(const fs::path& file, const std::string& name, const std::vector<std::st
     return change(file, [&](Session& session) -> Result<void> {
         const Track* track = session.find(name);
         const bool is_main = !track && name == "main";
-        if (!track && !is_main) return fail(file.string(), fmt::format("there is no track called '{}'", name));
+        if (!track && !is_main)
+            return fail(file.string(), fmt::format("there is no track called '{}'. {}", name, see_show));
         Track changed = track ? *track : Track{};
         for (const std::string& assignment : assignments) {
             const size_t equals = assignment.find('=');
-            if (equals == std::string::npos) return fail("", fmt::format("'{}' is not KEY=VALUE", assignment));
+            if (equals == std::string::npos)
+                return fail("", fmt::format("'{}' is not a setting. Write it as key=value.", assignment));
             const std::string key = assignment.substr(0, equals), value = assignment.substr(equals + 1);
             auto result = is_main ? set_main_by_name(session, key, value) : set_by_name(changed, key, value);
             if (!result) return result;
@@ -177,26 +181,59 @@ Result<Parameter> ridden_parameter(const Session& session, TrackId row, const st
     std::string known;
     for (const Parameter p : parameters_of(session, row))
         known += (known.empty() ? "" : ", ") + parameter_text(session, row, p);
-    return fail("", fmt::format("'{}' cannot be ridden; {} can: {}", parameter, session.name_of(row), known));
+    return fail("", fmt::format("{} has no parameter '{}' for a ride. Use one of: {}.", session.name_of(row), parameter,
+                                known));
 }
 
 }  // namespace
 
-int ride_in_or_out(const fs::path& file, const std::string& name, const std::string& parameter, bool out) {
+int bypass_ride(const fs::path& file, const std::string& name, const std::string& parameter, bool bypassed) {
     return change(file, [&](Session& session) -> Result<void> {
         const auto row = row_called(session, name);
         if (!row) return no_such_row(file, name);
         const auto ridden = ridden_parameter(session, *row, parameter);
         if (!ridden) return tl::unexpected(ridden.error());
         if (!(*session.rides_of(*row))[*ridden])
-            return fail("", fmt::format("{} of {} is not ridden", parameter, name));
-        session = with_rides(session, *row, [&](Rides& rides) { rides.set_out(*ridden, out); });
+            return fail("",
+                        fmt::format("{} of {} has no ride. Write its points first, as TIME=VALUE.", parameter, name));
+        session = with_rides(session, *row, [&](Rides& rides) { rides.set_out(*ridden, bypassed); });
         return {};
     });
 }
 
+namespace {
+
+int show_ride(const fs::path& file, const std::string& name, const std::string& parameter, bool as_json) {
+    const auto session = read_session(file);
+    if (!session) return complain(session.error());
+    const auto row = row_called(*session, name);
+    if (!row) return complain(no_such_row(file, name).error(), wrong_usage);
+    const auto ridden = ridden_parameter(*session, *row, parameter);
+    if (!ridden) return complain(ridden.error(), wrong_usage);
+    const Rides& rides = *session->rides_of(*row);
+    const CurvePtr curve = rides[*ridden];
+    const bool bypassed = rides.bypassed || rides.is_out(*ridden) || session->rides_bypassed;
+    const ParameterInfo& info = info_of(*ridden);
+    json points = json::array();
+    if (curve)
+        for (const RidePoint& p : curve->points) {
+            points.push_back({{"time_s", p.time_s}, {"value", std::isinf(p.value) ? json() : json(p.value)}});
+            if (!as_json) put("{:10.3f} s  {}\n", p.time_s, value_text(info, p.value));
+        }
+    if (as_json)
+        print({{"channel", name}, {"parameter", parameter}, {"bypassed", bypassed}, {"points", points}});
+    else
+        put("{} of {}: {}{}\n", parameter, name, curve ? counted(curve->points.size(), "point") : "no ride",
+            curve && bypassed ? ", bypassed" : "");
+    return done;
+}
+
+}  // namespace
+
 int ride(const fs::path& file, const std::string& name, const std::string& parameter,
-         const std::vector<std::string>& points) {
+         const std::vector<std::string>& points, bool as_json) {
+    if (points.empty()) return show_ride(file, name, parameter, as_json);
+    const bool none = points.size() == 1 && points[0] == "none";
     return change(file, [&](Session& session) -> Result<void> {
         const auto row = row_called(session, name);
         if (!row) return no_such_row(file, name);
@@ -204,17 +241,17 @@ int ride(const fs::path& file, const std::string& name, const std::string& param
         if (!ridden) return tl::unexpected(ridden.error());
         const ParameterInfo& info = info_of(*ridden);
         Curve curve;
-        for (const std::string& text : points) {
+        for (const std::string& text : none ? std::vector<std::string>{} : points) {
             RidePoint p;
             int used = 0;
             if (std::sscanf(text.c_str(), "%lf=%lf%n", &p.time_s, &p.value, &used) != 2 ||
                 used != static_cast<int>(text.size()))
-                return fail("", fmt::format("'{}' is not TIME=VALUE, in seconds and {}", text,
+                return fail("", fmt::format("'{}' is not a point. Write it as TIME=VALUE, in seconds and {}.", text,
                                             *info.unit ? info.unit : "the parameter's unit"));
             if (auto valid = validate(p, info); !valid)
-                return fail("",
-                            fmt::format("'{}' cannot be a point of a {} ride: {}", text, info.id, valid.error().what));
-            if (info.law == Law::toggle) p.segment = Segment::step;
+                return fail("", fmt::format("'{}' is not a point of a {} ride: {}. Correct the point.", text, info.id,
+                                            valid.error().what));
+            if (info.law == ControlTaper::toggle) p.segment = Segment::step;
             curve.insert(p);
         }
         session = with_ride(session, *row, *ridden, curve);
@@ -227,12 +264,13 @@ namespace {
 /// One KEY=VALUE of a bus: what a track has too, by the same rules, and where it leads.
 Result<void> set_bus(Session& session, TrackId id, const std::string& assignment) {
     const size_t equals = assignment.find('=');
-    if (equals == std::string::npos) return fail("", fmt::format("'{}' is not KEY=VALUE", assignment));
+    if (equals == std::string::npos)
+        return fail("", fmt::format("'{}' is not a setting. Write it as key=value.", assignment));
     const std::string key = assignment.substr(0, equals), value = assignment.substr(equals + 1);
     if (key == "output") {
         const auto to = row_called(session, value);
         if (!to || (*to != main_output && !session.find_bus(*to)))
-            return fail("", fmt::format("there is no bus called '{}'", value));
+            return fail("", fmt::format("there is no bus called '{}'. Use `bus list` to see the buses.", value));
         auto led = with_output(session, {id}, *to);
         if (!led) return tl::unexpected(led.error());
         session = std::move(*led);
@@ -241,7 +279,7 @@ Result<void> set_bus(Session& session, TrackId id, const std::string& assignment
     constexpr std::array known{"trim", "fader", "pan", "width", "mute", "solo"};
     if (std::find(known.begin(), known.end(), key) == known.end())
         return fail(
-            "", fmt::format("'{}' is not a setting of a bus (they are: trim fader pan width mute solo output)", key));
+            "", fmt::format("'{}' is not a setting of a bus. Use trim, fader, pan, width, mute, solo or output.", key));
     const Bus& now = *session.find_bus(id);
     Track as_track;
     as_track.trim_db = now.trim_db, as_track.fader_db = now.fader_db, as_track.pan = now.pan;
@@ -285,7 +323,7 @@ int list_buses(const BusOptions& options) {
                         {"processors", b.chain.size()}});
         if (!options.as_json)
             put("{:24} {:6}  fader {:+6.1f} dB  to {}: {}\n", b.name, returns ? "return" : "bus", b.fader_db,
-                session->name_of(b.output), words.empty() ? "nothing leads to it" : words);
+                session->name_of(b.output), words.empty() ? "no inputs" : words);
     }
     if (options.as_json) print(list);
     return done;
@@ -298,7 +336,7 @@ int bus(const BusOptions& options) {
     return change(options.session, [&](Session& session) -> Result<void> {
         if (options.what == "add") {
             if (row_called(session, options.name))
-                return fail("", fmt::format("there is a row called '{}' already", options.name));
+                return fail("", fmt::format("a channel is already called '{}'. Choose another name.", options.name));
             const auto rows = rows_called(session, options.more);
             if (!rows) return tl::unexpected(rows.error());
             TrackId id = 0;
@@ -309,42 +347,106 @@ int bus(const BusOptions& options) {
             return {};
         }
         const auto row = row_called(session, options.name);
-        if (!row || !session.find_bus(*row)) return fail("", fmt::format("there is no bus called '{}'", options.name));
+        if (!row || !session.find_bus(*row))
+            return fail("", fmt::format("there is no bus called '{}'. Use `bus list` to see the buses.", options.name));
         if (options.what == "remove") {
             std::vector<std::string> told;
             session = without_bus_or_group(session, *row, &told);
             for (const std::string& line : told) put("{}\n", line);
             return {};
         }
-        if (options.more.empty()) return fail("", said("what is to be set is not said: KEY=VALUE"));
+        if (options.more.empty()) return fail("", std::string("no setting is given. Write at least one key=value."));
         for (const std::string& assignment : options.more)
             if (auto set = set_bus(session, *row, assignment); !set) return set;
         return {};
     });
 }
 
+namespace {
+
+int list_sends(const SendOptions& options) {
+    const auto session = read_session(options.session);
+    if (!session) return complain(session.error());
+    const auto only = options.channel.empty() ? std::nullopt : row_called(*session, options.channel);
+    if (!options.channel.empty() && !only)
+        return complain(no_such_row(options.session, options.channel).error(), wrong_usage);
+    json list = json::array();
+    std::vector<TrackId> senders;
+    for (const auto& t : session->tracks) senders.push_back(t->id);
+    for (const Bus& b : session->buses) senders.push_back(b.id);
+    for (const TrackId id : senders) {
+        if (only && *only != id) continue;
+        for (const Send& s : *session->sends_of(id)) {
+            list.push_back({{"channel", session->name_of(id)},
+                            {"bus", session->name_of(s.to)},
+                            {"level_db", std::isinf(s.level_db) ? json() : json(s.level_db)},
+                            {"tap", s.before_fader ? "pre" : "post"},
+                            {"bypass", !s.in},
+                            {"pan", s.own_pan ? json(s.pan) : json()}});
+            if (!options.as_json)
+                put("{:24} to {:16} {:+6.1f} dB{}{}{}\n", session->name_of(id), session->name_of(s.to), s.level_db,
+                    s.before_fader ? ", before the fader" : "", s.own_pan ? ", pan " + text_of_pan(s.pan) : "",
+                    s.in ? "" : ", bypassed");
+        }
+    }
+    if (options.as_json) print(list);
+    return done;
+}
+
+/// One key=value of a send.
+Result<void> set_send(Send& send, const std::string& assignment) {
+    const size_t equals = assignment.find('=');
+    const std::string key = assignment.substr(0, equals),
+                      value = equals == std::string::npos ? "" : assignment.substr(equals + 1);
+    Track as_track;  // the same words and limits as a track's
+    if (key == "level") {
+        if (auto set = set_by_name(as_track, "fader", value); !set) return set;
+        send.level_db = as_track.fader_db;
+    } else if (key == "pan") {
+        send.own_pan = value != "none";
+        if (!send.own_pan) return {};
+        if (auto set = set_by_name(as_track, "pan", value); !set) return set;
+        send.pan = as_track.pan;
+    } else if (key == "tap" && (value == "pre" || value == "post")) {
+        send.before_fader = value == "pre";
+    } else if (key == "bypass" && (value == "on" || value == "off")) {
+        send.in = value == "off";
+    } else {
+        return fail("", fmt::format("'{}' is not a setting of a send. Use level=DB, tap=pre|post, bypass=on|off or "
+                                    "pan=PAN|none.",
+                                    assignment));
+    }
+    return {};
+}
+
+}  // namespace
+
 int send(const SendOptions& options) {
+    if (options.what == "list") return list_sends(options);
     return change(options.session, [&](Session& session) -> Result<void> {
-        const auto row = row_called(session, options.row), to = row_called(session, options.bus);
-        if (!row || !session.sends_of(*row))
-            return fail("", fmt::format("there is no track or bus called '{}' that could send", options.row));
-        if (!to || !session.find_bus(*to)) return fail("", fmt::format("there is no bus called '{}'", options.bus));
-        if (options.level == "none") {
-            const Sends& sends = *session.sends_of(*row);
-            const auto at = std::find_if(sends.begin(), sends.end(), [&](const Send& s) { return s.to == *to; });
-            if (at == sends.end()) return fail("", fmt::format("{} does not send to {}", options.row, options.bus));
-            session = without_send(session, *row, at->id);
+        const auto from = row_called(session, options.channel), to = row_called(session, options.bus);
+        if (!from || !session.sends_of(*from))
+            return fail("", fmt::format("there is no track or bus called '{}'. {}", options.channel, see_show));
+        if (!to || !session.find_bus(*to))
+            return fail("", fmt::format("there is no bus called '{}'. Use `bus list` to see the buses.", options.bus));
+        const Sends& sends = *session.sends_of(*from);
+        const auto at = std::find_if(sends.begin(), sends.end(), [&](const Send& s) { return s.to == *to; });
+        if (options.what != "add" && at == sends.end())
+            return fail("", fmt::format("{} has no send to {}. Use `send list` to see the sends.", options.channel,
+                                        options.bus));
+        if (options.what == "remove") {
+            session = without_send(session, *from, at->id);
             return {};
         }
-        Track level;  // the same words and limits as a fader's
-        if (auto set = set_by_name(level, "fader", options.level); !set)
-            return fail("", "the send's level: " + set.error().what);
-        auto sent = with_send(session, *row, *to, [&](Send& s) {
-            s.level_db = level.fader_db;
-            s.before_fader = options.before_fader;
-            s.in = !options.out;
-            s.own_pan = options.pan.has_value();
-            s.pan = options.pan.value_or(0.0);
+        Send set = options.what == "set" ? *at : Send{};
+        for (const std::string& assignment : options.settings)
+            if (auto done = set_send(set, assignment); !done) return done;
+        auto sent = with_send(session, *from, *to, [&](Send& s) {
+            s.level_db = set.level_db;
+            s.before_fader = set.before_fader;
+            s.in = set.in;
+            s.own_pan = set.own_pan;
+            s.pan = set.pan;
         });
         if (!sent) return tl::unexpected(sent.error());
         session = std::move(*sent);
@@ -361,8 +463,10 @@ int draft(const DraftOptions& options) {
     Session& session = opened->session;
     const auto track = session.find(options.track);
     if (!track)
-        return complain({options.session.string(), fmt::format("there is no track '{}'", options.track)}, wrong_usage);
-    if (!opened->of(*track)) return complain({track->source.file.string(), "the file cannot be used"});
+        return complain(
+            {options.session.string(), fmt::format("there is no track called '{}'. {}", options.track, see_show)},
+            wrong_usage);
+    if (!opened->of(*track)) return complain({track->source.file.string(), unusable_file});
     const TrackId id = track->id;
     const CurvePtr before = track->rides[Parameter::level];
     session = with_ride(session, id, Parameter::level, {});
@@ -390,7 +494,9 @@ int draft(const DraftOptions& options) {
     }
     const TrackDraft made(*plan, id, by, std::move(margins));
     const Level middle = made.middle(options.wish);
-    if (!middle) return complain({options.track, "there is no phrase to ride in this track"});
+    if (!middle)
+        return complain(
+            {options.track, "the track has no phrases for a ride. Lower --shortest, or choose another track."});
     const double unit = by == DraftBy::heard ? 100.0 : 1.0, wanted = options.to ? *options.to / unit : *middle;
     DraftWish wish = options.wish;
     wish.depth = options.depth / 100.0;
@@ -402,9 +508,9 @@ int draft(const DraftOptions& options) {
     };
     if (const int status = change(options.session, put_in); status != done) return status;
     constexpr std::array units{"dBFS", "dB above the rest", "% heard"};
-    put("{}: {} phrases to {:.1f} {} (the median was {:.1f}), {} points\n", options.track,
-        made.phrases(wish, wanted).size(), wanted * unit, units[static_cast<size_t>(by)], *middle * unit,
-        ride.points.size());
+    put("{}: {} to {:.1f} {} (the median was {:.1f}), {}\n", options.track,
+        counted(made.phrases(wish, wanted).size(), "phrase"), wanted * unit, units[static_cast<size_t>(by)],
+        *middle * unit, counted(ride.points.size(), "point"));
     return done;
 }
 

@@ -7,6 +7,7 @@
 #include "core/session/fields.h"
 #include "core/session/prints.h"
 #include "core/session/session_file.h"
+#include "engine/device.h"
 
 namespace isotonus::cli {
 
@@ -22,7 +23,7 @@ SampleFormat format_named(const std::string& bits) {
 
 /// The excerpt that --from and --to ask for; none when neither does.
 Result<std::vector<Excerpt>> excerpts_between(const RenderPlan& plan, double from_s, double to_s) {
-    const bool to_the_end = to_s == unsaid_s;
+    const bool to_the_end = to_s == no_time_s;
     if (from_s == 0.0 && to_the_end) return std::vector<Excerpt>();
     auto excerpt = excerpt_between(plan, from_s, to_the_end ? std::nullopt : std::optional(to_s));
     if (!excerpt) return tl::unexpected(excerpt.error());
@@ -44,16 +45,18 @@ json file_to_json(const DeliveredFile& f, double seconds) {
 
 /// What was asked for on the command line goes before what the session says.
 void take_main_chain(Session& session, const std::string& wanted) {
-    const auto way = std::find(main_chain_names.begin(), main_chain_names.end(), wanted);
-    if (way != main_chain_names.end())
-        session.hand_off.main_chain = static_cast<MainChain>(way - main_chain_names.begin());
+    constexpr std::array<std::string_view, 3> words{"bypassed", "on", "both"};  // in the order of MainChain
+    const auto way = std::find(words.begin(), words.end(), wanted);
+    if (way != words.end()) session.hand_off.main_chain = static_cast<MainChain>(way - words.begin());
 }
 
 void complain_about_clipping(const DeliveryReport& report) {
     for (const DeliveredFile& f : report.files)
         if (f.clamped_samples > 0)
-            complain(
-                {f.file.string(), fmt::format("{} samples lay above full scale and were clipped", f.clamped_samples)});
+            complain({f.file.string(),
+                      fmt::format("{} above full scale {} clipped. Turn the main fader down and export again.",
+                                  counted(static_cast<size_t>(f.clamped_samples), "sample"),
+                                  f.clamped_samples == 1 ? "was" : "were")});
 }
 
 /// Before anything is written, from the peak that the checks have found.
@@ -76,7 +79,7 @@ Result<void> keep_as_print(const Opened& opened, const fs::path& session_file, c
 
 int render(const RenderOptions& options) {
     const Solo solo = options.solo ? Solo::counts : Solo::left_out;
-    const bool once = options.stems.empty() && options.from_s == 0.0 && options.to_s == unsaid_s;
+    const bool once = options.stems.empty() && options.from_s == 0.0 && options.to_s == no_time_s;
     auto opened = once ? open_to_render(options.session, solo) : open_with_materials(options.session);
     if (!opened) return complain(opened.error());
     take_main_chain(opened->session, options.main_chain);
@@ -157,7 +160,7 @@ int check(const fs::path& file, bool as_json) {
 namespace {
 
 /// The files of a delivery, and how far its stems will be from the mix.
-int say_what_would_leave(const PlanPtr& plan, const Session& session, const Delivery& d, bool as_json) {
+int list_exported_files(const PlanPtr& plan, const Session& session, const Delivery& d, bool as_json) {
     const std::vector<fs::path> files = files_of(plan, session, d);
     const auto residue = stems_residue(plan, session, d);
     if (!residue) return complain(residue.error());
@@ -169,8 +172,9 @@ int say_what_would_leave(const PlanPtr& plan, const Session& session, const Deli
     }
     for (const fs::path& f : files) put("{}\n", f.string());
     if (d.stems != StemSplit::none)
-        put("{}\n", *residue ? fmt::format("the stems' sum will differ from the mix by {:.1f} dBFS at most", **residue)
-                             : "the stems will sum to the mix");
+        put("{}\n", *residue
+                        ? fmt::format("the sum of the stems will differ from the mix by at most {:.1f} dBFS", **residue)
+                        : "the stems will sum to the mix");
     return done;
 }
 
@@ -214,15 +218,15 @@ int deliver_all(const DeliverOptions& options) {
         options.sections ? section_excerpts(session, *plan) : excerpts_between(*plan, options.from_s, options.to_s);
     if (!excerpts) return complain(excerpts.error(), wrong_usage);
     d.excerpts = std::move(*excerpts);
-    const PlanPtr leaves = exported_plan(plans, session);
-    const auto checks = checks_of(session, leaves, opened->missing);
+    const PlanPtr exported = exported_plan(plans, session);
+    const auto checks = checks_of(session, exported, opened->missing);
     if (!checks) return complain(checks.error());
     if (options.as_print) d = with_free_names(plan, session, d, paper_files);
     warn_of_clipping(d, *checks);
-    if (options.dry_run) return say_what_would_leave(plan, session, d, options.as_json);
+    if (options.dry_run) return list_exported_files(plan, session, d, options.as_json);
     json sheet;
     d.papers = [&](const DeliveryReport& report) -> Result<std::vector<Paper>> {
-        sheet = sheet_to_json({session, d.session_name, d.date, *leaves, *checks, report, opened->left_out()});
+        sheet = sheet_to_json({session, d.session_name, d.date, *exported, *checks, report, opened->left_out()});
         return papers_of(d, sheet, report);
     };
     const auto report = deliver(plan, session, d);
@@ -236,7 +240,17 @@ int deliver_all(const DeliverOptions& options) {
         for (const DeliveredFile& f : report->files)
             put("{}  {:>10}  {:>10}  {}\n", f.file.string(), in_words(f.measured.sample_peak_dbfs, "dBFS"),
                 in_words(f.measured.integrated_lufs, "LUFS"),
-                f.proof == Proof::same ? "read back: the same samples" : "read back: the same level and length");
+                f.proof == Proof::same ? "verified: the same samples" : "verified: the same level and length");
+    return done;
+}
+
+int list_devices(bool as_json) {
+    const std::vector<std::string> names = device_names();
+    if (as_json)
+        print(nlohmann::json(names));
+    else
+        for (const std::string& name : names)
+            put("{}\n", name == system_output ? name + "  (what the desktop plays through)" : name);
     return done;
 }
 

@@ -9,7 +9,7 @@ namespace isotonus {
 
 Result<nlohmann::json> play(const PlanPtr& plan, const std::string& device, double seconds) {
     using namespace std::chrono;
-    if (plan->frames == 0) return fail("", said("there is nothing to play"));
+    if (plan->frames == 0) return fail("", std::string("the session is empty. Add tracks first."));
     Engine engine;
     engine.set_plan(plan);
     engine.set_loop(0, plan->frames);
@@ -28,6 +28,7 @@ Result<nlohmann::json> play(const PlanPtr& plan, const std::string& device, doub
     const Service s = engine.service();
     const Level peak_dbfs = level_from_gain(static_cast<double>(peak));
     return nlohmann::json{{"device", engine.device()->name()},
+                          {"sounding", engine.device()->sounding()},
                           {"blocks", s.blocks},
                           {"block_frames", engine.device()->block_frames()},
                           {"sample_rate", plan->sample_rate},

@@ -20,7 +20,7 @@ using nlohmann::json;
 namespace {
 
 Result<double> needed(const std::optional<double>& value, const char* option) {
-    if (!value) return fail("", fmt::format("{} is not said", option));
+    if (!value) return fail("", fmt::format("{} is missing. Add it.", option));
     return *value;
 }
 
@@ -57,28 +57,32 @@ int group(const ListOptions& options) {
     return change(options.session, [&](Session& session) -> Result<void> {
         const auto row = row_called(session, options.name);
         if (options.what == "add") {
-            if (row) return fail("", fmt::format("there is a row called '{}' already", options.name));
+            if (row)
+                return fail("", fmt::format("a channel is already called '{}'. Choose another name.", options.name));
             auto members = rows_called(session, options.more);
             if (!members) return tl::unexpected(members.error());
             session = with_new_group(session, options.name, std::nullopt, *members);
             return {};
         }
         if (!row || !session.find_group(*row))
-            return fail("", fmt::format("there is no control group called '{}'", options.name));
+            return fail(
+                "", fmt::format("there is no group called '{}'. Use `group list` to see the groups.", options.name));
         if (options.what == "remove") {
             std::vector<std::string> told;
             session = without_bus_or_group(session, *row, &told);
             for (const std::string& line : told) put("{}\n", line);
             return {};
         }
-        if (options.more.empty()) return fail("", said("what is to be set is not said: fader=DB, mute=on, solo=on"));
+        if (options.more.empty())
+            return fail("",
+                        std::string("no setting is given. Write at least one of fader=DB, mute=on|off, solo=on|off."));
         for (const std::string& assignment : options.more) {
             const size_t equals = assignment.find('=');
             const std::string key = assignment.substr(0, equals);
             if ((key != "fader" && key != "mute" && key != "solo") || equals == std::string::npos)
-                return fail("", fmt::format("'{}' is not a setting of a control group (it has: fader=DB, mute=on|off, "
-                                            "solo=on|off)",
-                                            assignment));
+                return fail("",
+                            fmt::format("'{}' is not a setting of a group. Use fader=DB, mute=on|off or solo=on|off.",
+                                        assignment));
             const ControlGroup& now = *session.find_group(*row);
             Track as_track;  // the same words and limits as a track's
             as_track.fader_db = now.fader_db, as_track.mute = now.mute, as_track.solo = now.solo;
@@ -150,8 +154,8 @@ int tempo(const ListOptions& options) {
     if (!found)
         return complain(
             {options.session.string(),
-             said("no steady tempo was found: it takes 8 hits of kick, snare or clap that are in time; set it by "
-                  "hand")},
+             std::string("no steady tempo was found: at least 8 hits of kick, snare or clap must be in time. Set the "
+                         "tempo by hand.")},
             wrong_usage);
     if (options.as_json)
         print({{"quarters_a_minute", found->mark.quarters_a_minute},
@@ -161,7 +165,7 @@ int tempo(const ListOptions& options) {
     else
         put("{:g}, 4/4, the first bar at {:.3f} s; {:.0f} % of {} hits are in time\n", found->mark.quarters_a_minute,
             found->mark.time_s, 100.0 * found->share_in_time, found->hits);
-    if (!options.take) return done;
+    if (!options.apply) return done;
     return change(options.session, [&](Session& session) -> Result<void> {
         session.tempo = {found->mark};
         return {};
@@ -188,21 +192,35 @@ int section(const ListOptions& options) {
     }
     return change(options.session, [&](Session& session) -> Result<void> {
         if (options.what == "add") {
-            const auto at = needed(options.at_s, "--at");
-            if (!at) return tl::unexpected(at.error());
+            auto at = options.at_s;
+            for (const std::string& assignment : options.more)
+                if (assignment.starts_with("at=")) at = seconds_in(assignment.substr(3));
+            if (!at) return fail("", std::string("the start of the section is missing. Add at=TIME in seconds."));
             session = with_section(session, {options.name, *at, 0});
             return {};
         }
         auto& sections = session.sections.change();
         const auto there =
             std::find_if(sections.begin(), sections.end(), [&](const Section& s) { return s.name == options.name; });
-        if (there == sections.end()) return fail("", fmt::format("there is no section called '{}'", options.name));
-        if (options.what == "remove")
+        if (there == sections.end())
+            return fail("", fmt::format("there is no section called '{}'. Use `section list` to see the sections.",
+                                        options.name));
+        if (options.what == "remove") {
             sections.erase(there);
-        else if (options.more.empty())
-            return fail("", said("the new name is not said"));
-        else
-            there->name = options.more.front();
+            return {};
+        }
+        if (options.more.empty()) return fail("", std::string("no setting is given. Write name=NAME or at=TIME."));
+        for (const std::string& assignment : options.more) {
+            if (assignment.starts_with("name="))
+                there->name = assignment.substr(5);
+            else if (const auto at = assignment.starts_with("at=") ? seconds_in(assignment.substr(3)) : std::nullopt)
+                there->start_s = *at;
+            else
+                return fail("",
+                            fmt::format("'{}' is not a setting of a section. Use name=NAME or at=TIME.", assignment));
+        }
+        std::sort(sections.begin(), sections.end(),
+                  [](const Section& a, const Section& b) { return a.start_s < b.start_s; });
         return {};
     });
 }
@@ -212,9 +230,11 @@ int clip(const ListOptions& options) {
     if (!opened) return complain(opened.error());
     const Track* track = opened->session.find(options.name);
     if (!track)
-        return complain({options.session.string(), fmt::format("there is no track '{}'", options.name)}, wrong_usage);
+        return complain(
+            {options.session.string(), fmt::format("there is no track called '{}'. {}", options.name, see_show)},
+            wrong_usage);
     const MaterialPtr m = opened->of(*track);
-    if (!m) return complain({track->source.file.string(), "the file cannot be used"});
+    if (!m) return complain({track->source.file.string(), unusable_file});
     const int64_t frames = m->origin().file_frames();
     const double rate = opened->session.sample_rate;
     if (options.what == "list") {
@@ -251,13 +271,15 @@ int clip(const ListOptions& options) {
             const auto at = needed(options.at_s, "--at");
             if (!at) return tl::unexpected(at.error());
             const int here = clip_at(clips, frame(*at));
-            if (here < 0) return fail("", fmt::format("nothing of '{}' sounds at {:g} s", options.name, *at));
+            if (here < 0)
+                return fail("", fmt::format("no clip of '{}' plays at {:g} s. Use `clip list` to see the clips.",
+                                            options.name, *at));
             clips = with_split(std::move(clips), static_cast<size_t>(here), frame(*at));
         } else {
             const auto from = needed(options.from_s, "--from"), to = needed(options.to_s, "--to");
             if (!from) return tl::unexpected(from.error());
             if (!to) return tl::unexpected(to.error());
-            if (*to <= *from) return fail("", said("--to must be after --from"));
+            if (*to <= *from) return fail("", std::string("--to is before --from. Swap the two times."));
             if (options.what == "silence") {
                 clips = with_silence_between(clips, frame(*from), frame(*to), fade);
             } else {
@@ -278,10 +300,12 @@ int align(const ListOptions& options) {
     const Track *track = opened->session.find(options.name), *to = opened->session.find(options.more.front());
     for (const auto& [found, name] : {std::pair{track, options.name}, std::pair{to, options.more.front()}})
         if (!found)
-            return complain({options.session.string(), fmt::format("there is no track '{}'", name)}, wrong_usage);
+            return complain(
+                {options.session.string(), fmt::format("there is no track called '{}'. {}", name, see_show)},
+                wrong_usage);
     const MaterialPtr heard = opened->of(*track), reference = opened->of(*to);
     for (const auto& [material, t] : {std::pair{heard, track}, std::pair{reference, to}})
-        if (!material) return complain({t->source.file.string(), "the file cannot be used"});
+        if (!material) return complain({t->source.file.string(), unusable_file});
     const auto found = align_to(*reference, *heard, standing_of(*to), standing_of(*track));
     if (!found) return complain(found.error());
     const Alignment& a = *found;
@@ -294,13 +318,13 @@ int align(const ListOptions& options) {
                {"low_gain_db", a.low_gain_db},
                {"hits", a.hits},
                {"reliable", a.reliable},
-               {"taken", options.take && a.reliable}});
+               {"applied", options.apply && a.reliable}});
     else
-        put("{} is {:.1f} samples ({:.2f} ms) {} {}{}; aligned, the low end of both gains {:.1f} dB{}\n", options.name,
+        put("{} is {:.1f} samples ({:.2f} ms) {} {}{}. Aligned, the low end of both gains {:.1f} dB.{}\n", options.name,
             std::fabs(a.delay_samples), std::fabs(ms), a.delay_samples >= 0.0 ? "later than" : "earlier than",
-            options.more.front(), a.inverted ? ", and the other way round" : "", a.low_gain_db,
-            a.reliable ? "" : ". This is not sure enough to be taken");
-    if (!options.take) return done;
+            options.more.front(), a.inverted ? ", and inverted" : "", a.low_gain_db,
+            a.reliable ? "" : " The match is too weak to apply.");
+    if (!options.apply) return done;
     if (!a.reliable) return check_failed;
     return change(options.session, [&, id = track->id](Session& session) -> Result<void> {
         if (!session.find(id)) return no_such_row(options.session, options.name);
@@ -341,10 +365,10 @@ int sheet(const ListOptions& options) {
     return written ? done : complain(written.error());
 }
 
-int row(const ListOptions& options) {
+int track(const ListOptions& options) {
     return change(options.session, [&](Session& session) -> Result<void> {
         const Track* track = session.find(options.name);
-        if (!track) return fail("", fmt::format("there is no track called '{}'", options.name));
+        if (!track) return fail("", fmt::format("there is no track called '{}'. {}", options.name, see_show));
         const TrackId id = track->id;
         const std::string more = options.more.empty() ? "" : options.more.front();
         if (options.what == "up" || options.what == "down") {
@@ -356,13 +380,15 @@ int row(const ListOptions& options) {
             session = without_tracks(session, {id}, &told);
             for (const std::string& line : told) put("{}\n", line);
         } else if (options.what == "rename") {
-            if (more.empty()) return fail("", said("the new name is not said"));
-            if (row_called(session, more)) return fail("", fmt::format("there is a row called '{}' already", more));
+            if (more.empty()) return fail("", std::string("the new name is missing. Add it after `rename`."));
+            if (row_called(session, more))
+                return fail("", fmt::format("a channel is already called '{}'. Choose another name.", more));
             session = with_track(session, id, [&](Track& t) { t.name = more; });
         } else if (options.what == "earlier" || options.what == "later") {
             session = with_anchor_moved(session, id, options.what == "earlier" ? -1 : 1);
         } else {
-            if (more != "on" && more != "off") return fail("", said("an anchor is on or off"));
+            if (more != "on" && more != "off")
+                return fail("", std::string("`anchor` is on or off. Add one of the two."));
             session = with_track(session, id, [&](Track& t) { t.anchor = more == "on"; });
         }
         return {};
@@ -395,27 +421,27 @@ int relink(const fs::path& file, const fs::path& folder) {
         session = with_missing_found(session, folder, &found);
         return {};
     });
-    if (status == done) put("{} files found\n", found);
+    if (status == done) put("{} found\n", counted(static_cast<size_t>(found), "file"));
     if (status != done) return status;
     if (found > 0) return done;
     return check_failed;
 }
 
-int collect_session(const fs::path& file, const fs::path& folder, bool as_json) {
+int pack_session(const fs::path& file, const fs::path& folder, bool as_json) {
     const auto session = read_session(file);
     if (!session) return complain(session.error());
-    const auto collected = collect(*session, folder, file.stem().string());
-    if (!collected) return complain(collected.error());
-    for (const Error& e : collected->missing) complain(e);
+    const auto packed = collect(*session, folder, file.stem().string());
+    if (!packed) return complain(packed.error());
+    for (const Error& e : packed->missing) complain(e);
     if (as_json) {
         json files = json::array(), missing = json::array();
-        for (const fs::path& f : collected->files) files.push_back(f.string());
-        for (const Error& e : collected->missing) missing.push_back(e.text());
-        print({{"session", collected->session.string()}, {"files", files}, {"missing", missing}});
+        for (const fs::path& f : packed->files) files.push_back(f.string());
+        for (const Error& e : packed->missing) missing.push_back(e.text());
+        print({{"session", packed->session.string()}, {"files", files}, {"missing", missing}});
     } else {
-        put("{} with {} files\n", collected->session.string(), collected->files.size());
+        put("{} with {}\n", packed->session.string(), counted(packed->files.size(), "file"));
     }
-    return collected->missing.empty() ? done : file_trouble;
+    return packed->missing.empty() ? done : file_trouble;
 }
 
 }  // namespace isotonus::cli

@@ -19,19 +19,25 @@ namespace {
 /// One KEY=VALUE of a processor.
 Result<void> assign(const Session& session, Processor& processor, const std::string& assignment) {
     const size_t equals = assignment.find('=');
-    if (equals == std::string::npos) return fail("", fmt::format("'{}' is not KEY=VALUE", assignment));
+    if (equals == std::string::npos)
+        return fail("", fmt::format("'{}' is not a setting. Write it as key=value.", assignment));
     const std::string key = assignment.substr(0, equals), text = assignment.substr(equals + 1);
     if (key == "match") {
-        if (text != "on" && text != "off") return fail("", said("match is on or off"));
+        if (text != "on" && text != "off")
+            return fail("", std::string("match is on or off. Write match=on or match=off."));
         processor.match = text == "on";
         return {};
     }
     const ProcessorType& type = *processor_type(processor.type);
-    if (key == "key") {
-        if (!type.keyed) return fail("", fmt::format("'{}' listens to no other row", processor.type));
+    if (key == "sidechain") {
+        if (!type.keyed)
+            return fail("",
+                        fmt::format("'{}' has no sidechain. Use a compressor, a ducker, a gate, a delay or a reverb.",
+                                    processor.type));
         const auto row = row_called(session, text);
         const bool is_row = row && *row != main_output;
-        if (!is_row && text != "none") return fail("", fmt::format("there is no row called '{}' to listen to", text));
+        if (!is_row && text != "none")
+            return fail("", fmt::format("there is no channel called '{}'. {}", text, see_show));
         processor.key = is_row ? *row : 0;
         return {};
     }
@@ -44,21 +50,21 @@ Result<void> assign(const Session& session, Processor& processor, const std::str
     }
     const ParameterInfo* info = parameter_of(processor, key);
     if (!info) {
-        std::string known = type.keyed ? "key, match" : "match";
+        std::string known = type.keyed ? "sidechain, match" : "match";
         for (const ParameterInfo* p : parameters_of(processor)) known += std::string(", ") + p->id;
-        return fail("", fmt::format("'{}' has no '{}'; it has: {}", processor.type, key, known));
+        return fail("", fmt::format("'{}' has no parameter '{}'. Use one of: {}.", processor.type, key, known));
     }
     auto value = value_from_text(*info, text);
     if (!value) value = value_from_note(*info, session.tempo, 0.0, text);
     if (!value && takes_notes(*info) && text.starts_with("1/") && session.tempo.empty())
-        return fail("", fmt::format("'{}' is a note value, and the song has no tempo", text));
+        return fail("", fmt::format("'{}' is a note value, and the song has no tempo. Set the tempo first.", text));
     if (!value) {
         std::string range = fmt::format("a number from {:g} to {:g} {}", info->low, info->high, info->unit);
         if (!info->words.empty()) {
             range = "one of";
             for (const char* word : info->words) range += std::string(" ") + word;
         }
-        return fail("", fmt::format("'{}' cannot be '{}': it is {}", key, text, range));
+        return fail("", fmt::format("'{}' cannot be '{}'. Use {}.", key, text, range));
     }
     set_value(processor, *info, *value);
     // A band whose values are set is on; `band3.in=off` after them leaves it off.
@@ -67,8 +73,8 @@ Result<void> assign(const Session& session, Processor& processor, const std::str
     return {};
 }
 
-json processor_json(const Session& session, const Processor& p, size_t place) {
-    json j{{"place", place}, {"type", p.type}, {"match", p.match}, {"match_db", p.match_db}};
+json processor_json(const Session& session, const Processor& p, size_t position) {
+    json j{{"place", position}, {"type", p.type}, {"match", p.match}, {"match_db", p.match_db}};
     if (is_plugin(p.type)) {
         j["type"] = "lv2";
         j["uri"] = uri_of_type(p.type);
@@ -100,13 +106,14 @@ int make_up(const ShapeOptions& options) {
     const auto recipe =
         track ? opened->signals.recipe(session, *track, [&](const Track& t) { return opened->of(t); }) : std::nullopt;
     if (!recipe)
-        return complain({options.session.string(), "make-up by itself is for a track whose file is there"},
-                        wrong_usage);
-    const auto reduction = reduction_of(*recipe, options.place - 1);
+        return complain(
+            {options.session.string(), "makeup_db=auto needs a track with its file. Relink the file, or set a figure."},
+            wrong_usage);
+    const auto reduction = reduction_of(*recipe, options.position - 1);
     if (!reduction) return complain(reduction.error(), wrong_usage);
     return change(options.session, [&](Session& s) -> Result<void> {
         s = with_chain(s, track->id, [&](Chain& c) {
-            c[options.place - 1].values["makeup_db"] = std::min(24.0, reduction->typical_db);
+            c[options.position - 1].values["makeup_db"] = std::min(24.0, reduction->typical_db);
         });
         return {};
     });
@@ -116,12 +123,12 @@ void put_chain(const Session& session, const Chain& chain, const Signal* signal,
                const MaterialPtr& after) {
     for (size_t n = 0; n < chain.size(); ++n) {
         const Processor& p = chain[n];
-        put("{} {}{}", n + 1, p.type, p.in ? "" : " (out)");
+        put("{} {}{}", n + 1, p.type, p.in ? "" : " (bypassed)");
         for (const auto& [id, value] : p.values)
-            if (const ParameterInfo* info = parameter_of(p, id)) put("  {} {}", id, value_text(*info, value));
-        if (p.key != 0) put("  key {}", session.name_of(p.key));
+            if (const ParameterInfo* info = parameter_of(p, id)) put("  {} {}", id, shown_value(*info, value));
+        if (p.key != 0) put("  sidechain {}", session.name_of(p.key));
         if (const auto found = signal ? signal->reduction(n) : std::nullopt)
-            put("  most {:.1f} dB at {:.1f} s, {:.1f} dB while it works", found->most_db, found->most_at_s,
+            put("  at most {:.1f} dB at {:.1f} s, {:.1f} dB while it works", found->max_db, found->max_at_s,
                 found->typical_db);
         put("\n");
     }
@@ -141,7 +148,7 @@ void print_chain(const Session& session, TrackId row, const Chain& chain, const 
         json p = processor_json(session, chain[n], n + 1);
         if (const auto found = signal ? signal->reduction(n) : std::nullopt) {
             const json reduction{
-                {"most_db", found->most_db}, {"most_at_s", found->most_at_s}, {"typical_db", found->typical_db}};
+                {"most_db", found->max_db}, {"most_at_s", found->max_at_s}, {"typical_db", found->typical_db}};
             p["reduction"] = reduction;
             if (j["reduction"].is_null() || j["reduction"]["most_db"] < reduction["most_db"])
                 j["reduction"] = reduction;
@@ -160,9 +167,9 @@ int show_chain(const ShapeOptions& options) {
     const auto row = row_called(session, options.row);
     const Chain* chain = row ? session.chain_of(*row) : nullptr;
     if (!chain)
-        return complain(
-            {options.session.string(), fmt::format("there is no row with a chain called '{}'", options.row)},
-            wrong_usage);
+        return complain({options.session.string(),
+                         fmt::format("there is no channel with a chain called '{}'. {}", options.row, see_show)},
+                        wrong_usage);
     MaterialPtr before, after;
     if (const Track* track = session.find(*row)) {
         before = opened->of(*track);
@@ -187,17 +194,18 @@ Result<const ProcessorType*> wanted_type(const ShapeOptions& options, const Chai
         const auto uri = std::find_if(options.assignments.begin(), options.assignments.end(),
                                       [](const std::string& a) { return a.starts_with("uri="); });
         if (uri == options.assignments.end() && (at >= chain.size() || !is_plugin(chain[at].type)))
-            return fail("", said("a plug-in needs its uri=URI; `plugins list` has them"));
+            return fail("", std::string("a plug-in needs uri=URI. Use `plugins list` to see the plug-ins."));
         wanted = uri == options.assignments.end() ? chain[at].type : std::string(plugin_prefix) + uri->substr(4);
         if (auto found = find_plugins({wanted}); !found) return tl::unexpected(found.error());
         if (!plugin_type(wanted))
-            return fail("", fmt::format("there is no plug-in '{}' that can be used here", uri_of_type(wanted)));
+            return fail("", fmt::format("there is no usable plug-in '{}'. Use `plugins list` to see the plug-ins.",
+                                        uri_of_type(wanted)));
     }
     const ProcessorType* type = processor_type(wanted);
     if (!type) {
         std::string known;
         for (const ProcessorType* t : processor_types()) known += (known.empty() ? "" : ", ") + std::string(t->id);
-        return fail("", fmt::format("'{}' is no processor; there are: {}, lv2, none", options.type, known));
+        return fail("", fmt::format("'{}' is not a processor. Use one of: {}, lv2, none.", options.type, known));
     }
     return type;
 }
@@ -205,18 +213,21 @@ Result<const ProcessorType*> wanted_type(const ShapeOptions& options, const Chai
 Result<void> set_processor(const ShapeOptions& options, Session& session) {
     const auto row = row_called(session, options.row);
     const Chain* now = row ? session.chain_of(*row) : nullptr;
-    if (!now) return fail("", fmt::format("there is no row with a chain called '{}'", options.row));
+    if (!now) return fail("", fmt::format("there is no channel with a chain called '{}'. {}", options.row, see_show));
     Chain chain = *now;
-    const size_t at = options.place - 1;
+    const size_t at = options.position - 1;
     if (options.type == "none") {
-        if (at >= chain.size()) return fail("", fmt::format("there is no processor at place {}", options.place));
+        if (at >= chain.size())
+            return fail("", fmt::format("the chain has no processor {}. Use `shape SESSION CHANNEL` to see the chain.",
+                                        options.position));
         chain.erase(chain.begin() + static_cast<std::ptrdiff_t>(at));
     } else {
         const auto wanted = wanted_type(options, chain, at);
         if (!wanted) return tl::unexpected(wanted.error());
         const ProcessorType* const type = *wanted;
         if (at > chain.size())
-            return fail("", fmt::format("the next free place is {}, not {}", chain.size() + 1, options.place));
+            return fail("", fmt::format("the next free position is {}, not {}. Use that one.", chain.size() + 1,
+                                        options.position));
         if (at == chain.size())
             chain.push_back(new_insert(*type, chain, is_return(session, *row)));
         else if (chain[at].type != type->id)
@@ -234,7 +245,7 @@ Result<void> set_processor(const ShapeOptions& options, Session& session) {
 }  // namespace
 
 int shape(const ShapeOptions& options) {
-    if (options.place == 0) return show_chain(options);
+    if (options.position == 0) return show_chain(options);
     const int status = change(options.session, [&](Session& session) { return set_processor(options, session); });
     const bool made =
         std::find(options.assignments.begin(), options.assignments.end(), made_up) != options.assignments.end();
@@ -271,7 +282,7 @@ int plugins(const PluginOptions& options) {
     for (const Plugin& p : all) {
         std::string state;
         if (p.missing)
-            state = "  (not installed any more)";
+            state = "  (no longer installed)";
         else if (!p.fault.empty())
             state = fmt::format("  (cannot be used: {})", p.fault);
         put("{}  {}{}\n    {}\n", p.name, p.kind, state, p.uri);

@@ -19,9 +19,10 @@ int make_new(const fs::path& file, const fs::path& folder, bool force);
 int show(const fs::path& file, bool as_json);
 int stage(const fs::path& file, bool as_json);
 int set(const fs::path& file, const std::string& name, const std::vector<std::string>& assignments);
-int ride_in_or_out(const fs::path& file, const std::string& name, const std::string& parameter, bool out);
+int bypass_ride(const fs::path& file, const std::string& name, const std::string& parameter, bool bypassed);
+/// Without points the ride is shown; with "none" it is removed.
 int ride(const fs::path& file, const std::string& name, const std::string& parameter,
-         const std::vector<std::string>& points);
+         const std::vector<std::string>& points, bool as_json);
 
 struct BusOptions {
     fs::path session;
@@ -31,13 +32,13 @@ struct BusOptions {
 };
 int bus(const BusOptions& options);
 
-/// Of verbs that list, add, change and remove: what, of which row or name, and the rest.
+/// Of verbs that list, add, set and remove: what, the channel or name, and the rest.
 struct ListOptions {
     fs::path session;
     std::string what, name;
     std::vector<std::string> more;
     std::optional<double> at_s, from_s, to_s, by_db;
-    bool take = false, as_json = false;
+    bool apply = false, as_json = false;
 };
 int group(const ListOptions& options);
 int section(const ListOptions& options);
@@ -45,23 +46,23 @@ int tempo(const ListOptions& options);
 int clip(const ListOptions& options);
 int align(const ListOptions& options);
 int sheet(const ListOptions& options);
-int row(const ListOptions& options);
+int track(const ListOptions& options);
 int add_files(const fs::path& session, const std::vector<std::string>& files);
 int relink(const fs::path& session, const fs::path& folder);
-int collect_session(const fs::path& session, const fs::path& folder, bool as_json);
+int pack_session(const fs::path& session, const fs::path& folder, bool as_json);
 
 struct SendOptions {
     fs::path session;
-    std::string row, bus, level;
-    bool before_fader = false, out = false;
-    std::optional<double> pan;
+    std::string what, channel, bus;
+    std::vector<std::string> settings;
+    bool as_json = false;
 };
 int send(const SendOptions& options);
 
 struct ShapeOptions {
     fs::path session;
     std::string row, type;
-    size_t place = 0;  ///< from 1; 0: the chain is shown
+    size_t position = 0;  ///< from 1; 0: the chain is shown
     std::vector<std::string> assignments;
     bool as_json = false;
 };
@@ -73,13 +74,21 @@ struct PluginOptions {
 };
 int plugins(const PluginOptions& options);
 
-struct AdviseOptions {
+struct SuggestOptions {
     fs::path session;
     std::string what, row;
     std::vector<std::string> more;
-    bool take = false, as_json = false, without_missing = false;
+    bool apply = false, as_json = false, without_missing = false;
 };
-int advise(const AdviseOptions& options);
+int suggest(const SuggestOptions& options);
+
+struct BalanceOptions {
+    fs::path session, like;
+    std::string strength;  ///< levels, pans or all
+    std::vector<std::string> tracks;
+    bool apply = false, also_set = false, sections = false, as_json = false, without_missing = false;
+};
+int balance(const BalanceOptions& options);
 
 struct PresetOptions {
     fs::path session;
@@ -99,14 +108,14 @@ struct DraftOptions {
 };
 int draft(const DraftOptions& options);
 
-/// A time that was not said.
-inline constexpr double unsaid_s = std::numeric_limits<double>::lowest();
+/// A time that was not given.
+inline constexpr double no_time_s = std::numeric_limits<double>::lowest();
 
 struct RenderOptions {
     fs::path session, out, stems;
     std::string bits = "24", main_chain;
     int rate = 0, block = 4096;
-    double from_s = 0.0, to_s = unsaid_s;
+    double from_s = 0.0, to_s = no_time_s;
     bool as_json = false, solo = false, without_missing = false, as_print = false;
 };
 int render(const RenderOptions& options);
@@ -122,7 +131,7 @@ int compare(const CompareOptions& options);
 
 struct ReferenceOptions {
     fs::path session;
-    std::string what, name, note, passage, row;
+    std::string what, name, note, passage, channel;
     double from_s = 0.0, to_s = 0.0;
     std::optional<double> song_from_s, song_to_s;
     bool as_json = false;
@@ -131,9 +140,8 @@ int reference(const ReferenceOptions& options);
 
 struct NoteOptions {
     fs::path session;
-    std::string what, text, heard_on;
-    double time_s = -1.0;
-    size_t number = 0;  ///< from 1, as listed
+    std::string what;
+    std::vector<std::string> more;  ///< the number as listed, but for `add`; then settings
     bool as_json = false;
 };
 int note(const NoteOptions& options);
@@ -142,7 +150,7 @@ struct DeliverOptions {
     fs::path session, folder;
     std::string type = "wav", bits = "24", stems = "none", main_chain;
     int rate = 0;
-    double from_s = 0.0, to_s = unsaid_s;
+    double from_s = 0.0, to_s = no_time_s;
     bool before_main = false, tail = false, bext = false, force = false, sections = false, undithered = false,
          shares = false, dry_run = false, as_json = false, without_missing = false, as_print = false;
 };
@@ -150,11 +158,13 @@ int deliver_all(const DeliverOptions& options);
 
 struct PlayOptions {
     fs::path session;
-    std::string device = "simulated";
+    std::string device = "system";
     double seconds = 0.0;
     bool as_json = false, without_missing = false;
 };
 int play_session(const PlayOptions& options);
+/// What sound can be played through now.
+int list_devices(bool as_json);
 
 /// On standard output: what a shell needs to complete verbs and options.
 void print_completion(const CLI::App& app);

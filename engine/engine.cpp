@@ -4,8 +4,11 @@
 #include <chrono>
 #include <cmath>
 #include <cstring>
+#include <mutex>
+#include <thread>
 
 #include "core/audio/kernels.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -54,10 +57,10 @@ bool Engine::glides(const Program& from, const Program& to) {
 }
 
 Engine::Engine()
-    : listen_(2 * most_frames),
-      before_(2 * most_frames),
-      next_(2 * most_frames),
-      next_listen_(2 * most_frames),
+    : listen_(2 * max_frames),
+      before_(2 * max_frames),
+      next_(2 * max_frames),
+      next_listen_(2 * max_frames),
       mix_(mix_ring) {
     set_plan(std::make_shared<RenderPlan>());
     set_monitor({});
@@ -65,36 +68,94 @@ Engine::Engine()
 
 Engine::~Engine() { device_.reset(); }
 
+/// What a search found; whoever gave it up has no use for that any more.
+struct Engine::Return {
+    std::mutex guard;
+    bool over = false;
+    std::unique_ptr<Device> device;
+};
+
+void Engine::take(std::unique_ptr<Device> device) {
+    device_ = std::move(device);
+    last_heartbeat_ = -1;
+    beat_at_ = searched_at_ = Clock::now();
+    runaway_ = false;
+    pace_anew_ = true;
+    paced_ = true;
+    device_->serve(this);
+}
+
 Result<void> Engine::open(const std::string& name, int sample_rate, int block_frames) {
     device_.reset();
+    return_.reset();
+    wanted_ = name;
     sample_rate_ = sample_rate;
     block_frames_ = block_frames;
     programme_[0] = programme_[1] = ProgrammeNeedle(sample_rate);
     set_monitor(monitor());  // its filters are made for a rate
-    auto opened = open_device(name, sample_rate, block_frames, *this);
-    last_heartbeat_ = -1;
-    quiet_looks_ = 0;
+    auto opened = open_device(name, sample_rate, block_frames);
     if (opened) {
-        device_ = std::move(*opened);
+        take(std::move(*opened));
         return {};
     }
-    device_ = std::make_unique<SimulatedDevice>(sample_rate, block_frames, *this);
+    take(std::make_unique<SimulatedDevice>(sample_rate, block_frames));
     return tl::unexpected(opened.error());
+}
+
+std::optional<std::string> Engine::lose_device(const char* sentence) {
+    const std::string lost = device_->sounding();
+    device_.reset();
+    take(std::make_unique<SimulatedDevice>(sample_rate_, block_frames_));
+    return translate(sentence, lost);
+}
+
+/// The search is on a thread of its own: a server may take seconds to say that it has nothing.
+std::optional<std::string> Engine::take_returned_device() {
+    if (device_->name() == wanted_) return std::nullopt;
+    constexpr auto pause = std::chrono::seconds(1);
+    if (!return_) {
+        if (Clock::now() - searched_at_ < pause) return std::nullopt;
+        return_ = std::make_shared<Return>();
+        std::thread([found = return_, name = wanted_, rate = sample_rate_, frames = block_frames_] {
+            auto opened = open_device(name, rate, frames);
+            const std::scoped_lock lock(found->guard);
+            if (opened) found->device = std::move(*opened);
+            found->over = true;
+        }).detach();
+        return std::nullopt;
+    }
+    std::unique_ptr<Device> device;
+    {
+        const std::scoped_lock lock(return_->guard);
+        if (!return_->over) return std::nullopt;
+        device = std::move(return_->device);
+    }
+    return_.reset();
+    searched_at_ = Clock::now();
+    if (!device) return std::nullopt;
+    device_.reset();
+    take(std::move(device));
+    return translate("The device '{}' is back and plays.", device_->sounding());
 }
 
 std::optional<std::string> Engine::watch() {
     free_old_programs();
     if (!device_) return std::nullopt;
-    const int64_t beat = heartbeat_.load();
-    quiet_looks_ = beat == last_heartbeat_ ? quiet_looks_ + 1 : 0;
-    last_heartbeat_ = beat;
-    if (device_->alive() && quiet_looks_ < 10) return std::nullopt;
-    const std::string lost = device_->name();
-    device_.reset();
-    device_ = std::make_unique<SimulatedDevice>(sample_rate_, block_frames_, *this);
-    quiet_looks_ = 0;
-    return say("The device '{}' has vanished. The simulated device keeps time; the position and the session are kept.",
-               lost);
+    if (auto returned = take_returned_device()) return returned;
+    constexpr auto silence = std::chrono::seconds(2);
+    if (const int64_t beat = heartbeat_.load(); beat != last_heartbeat_) {
+        last_heartbeat_ = beat;
+        beat_at_ = Clock::now();
+    }
+    if (runaway_)
+        return lose_device(
+            translatable("The device '{}' asks for sound faster than time passes, as one does that is gone. The "
+                         "simulated device keeps time until it is back; position and session are unchanged."));
+    if (!device_->alive() || Clock::now() - beat_at_ > silence)
+        return lose_device(
+            translatable("The device '{}' is gone. The simulated device keeps time until it is back; position and "
+                         "session are unchanged. You can choose another device in the text at the lower right."));
+    return std::nullopt;
 }
 
 Engine::Program* Engine::newest() const { return programs_.empty() ? nullptr : programs_.back().get(); }
@@ -212,10 +273,6 @@ Service Engine::service() const {
 }
 
 std::string Engine::trouble() const { return newest()->stream->trouble(); }
-
-void Engine::vanish_for_test() {
-    if (auto* simulated = dynamic_cast<SimulatedDevice*>(device_.get())) simulated->vanish();
-}
 
 // --- audio thread ---------------------------------------------------------------------------------------------------
 
@@ -344,9 +401,32 @@ void Engine::keep_mix(const float* out, int64_t frames) {
     mix_written_.store(written + played, std::memory_order_release);
 }
 
+/// A device that asks for more than time gives is one that is gone: what it asks for is not played, so that the song
+/// stays where it is.  Some blocks at once are no fault, and what a machine that stalled has missed may be made up for.
+/// A device's clock also differs a little from ours: what has come together is forgotten at a hundredth of time's pace.
+bool Engine::runs_away(int frames) {
+    constexpr double at_once_s = 0.75, longest_stall_s = 5.0, forgotten = 0.01;
+    const auto now = Clock::now();
+    if (pace_anew_.exchange(false)) {
+        paced_at_ = now;
+        ahead_s_ = 0.0;
+    }
+    const double passed_s = std::chrono::duration<double>(now - paced_at_).count();
+    const double block_s = static_cast<double>(frames) / sample_rate_;
+    paced_at_ = now;
+    ahead_s_ = std::max(ahead_s_ + block_s - passed_s, -longest_stall_s);
+    ahead_s_ -= std::clamp(ahead_s_, -forgotten * passed_s, forgotten * passed_s);
+    if (ahead_s_ > at_once_s + block_s) runaway_ = true;
+    return runaway_;
+}
+
 void Engine::fill(float* out, int frames, bool underflow) {
-    const auto started = std::chrono::steady_clock::now();
+    const auto started = Clock::now();
     heartbeat_.fetch_add(1);
+    if (paced_ && runs_away(frames)) {
+        std::fill(out, out + 2 * frames, 0.0f);
+        return;
+    }
     if (underflow && playing_) late_.fetch_add(1);
 
     const bool silent = gate_ == 0.0f;
@@ -374,7 +454,7 @@ void Engine::fill(float* out, int frames, bool underflow) {
         return;
     }
     // Before anything that would click, this block fades out; the change comes at the start of the next one.
-    const bool too_long = frames > most_frames;
+    const bool too_long = frames > max_frames;
     const bool close = !play_wanted_ || locate_wanted_ >= 0 || (jump && !silent && too_long);
     bool cross = jump && !silent && !close;
     if (cross && !next->stream->has(position_)) {
@@ -387,8 +467,8 @@ void Engine::fill(float* out, int frames, bool underflow) {
     float* const listen = listening ? listen_.data() : nullptr;
     const int64_t rendered = cross ? cross_over(next, out, frames, listen) : render(out, frames, listen);
     keep_mix(out, rendered);
-    for (int at = 0; at < frames; at += most_frames)
-        monitor_block(out + 2 * at, std::min(most_frames, frames - at), listen);
+    for (int at = 0; at < frames; at += max_frames)
+        monitor_block(out + 2 * at, std::min(max_frames, frames - at), listen);
     if (rendered > 0) {
         const float target = close ? 0.0f : 1.0f;
         if (gate_ != target || gate_ != 1.0f) {
@@ -410,7 +490,7 @@ void Engine::fill(float* out, int frames, bool underflow) {
     }
 
     blocks_.fetch_add(1);
-    const double taken = std::chrono::duration<double>(std::chrono::steady_clock::now() - started).count();
+    const double taken = std::chrono::duration<double>(Clock::now() - started).count();
     const double load = taken * sample_rate_ / frames;
     if (load > 1.0) late_.fetch_add(1);
     load_[std::min(load_steps - 1, static_cast<size_t>(load * 1024.0))].fetch_add(1, std::memory_order_relaxed);

@@ -3,14 +3,15 @@
 #pragma once
 
 #include <atomic>
+#include <chrono>
 #include <functional>
 #include <optional>
 
 #include "core/measure/ballistics.h"
 #include "core/mix/renderer.h"
 #include "core/monitor/monitor.h"
+#include "engine/deferred_destroyer.h"
 #include "engine/device.h"
-#include "engine/let_go.h"
 #include "engine/stream.h"
 
 namespace isotonus {
@@ -38,13 +39,17 @@ class Engine : public BlockSource {
     Engine();
     ~Engine() override;
 
-    /// Opens a device at the plan's rate.  If it cannot be had, the simulated one is opened and the error says why.
+    /// Opens a device at the plan's rate.  If it cannot be had, the simulated one is opened and the error says why; it
+    /// is looked for from then on, and taken when it is there.
     Result<void> open(const std::string& device, int sample_rate, int block_frames);
+    /// The one that was chosen, also while it is not there.
+    const std::string& wanted_device() const { return wanted_; }
     const Device* device() const { return device_.get(); }
     int sample_rate() const { return sample_rate_; }
 
-    /// Looks after the device: when it has vanished the simulated one takes over, the position is kept, and a sentence
-    /// about it is returned.  Call it a few times a second.
+    /// Looks after the device: when it has vanished, stands still or runs faster than time, the simulated one takes
+    /// over and the position is kept; when the wanted one is back it is taken again.  A sentence about either is
+    /// returned. Call it a few times a second.
     std::optional<std::string> watch();
 
     /// This plan is heard from the next block on; gains glide.  Other sources or other ways take over within a block as
@@ -78,12 +83,18 @@ class Engine : public BlockSource {
     /// The device's thread; without a device, whoever wants blocks.
     void fill(float* out_stereo, int frames, bool underflow) override;
 
-    /// Tests: the simulated device vanishes.
-    void vanish_for_test();
+    /// Tests: the simulated device, when it is the one that is open.
+    SimulatedDevice* simulated_for_test() { return dynamic_cast<SimulatedDevice*>(device_.get()); }
 
   private:
     struct MeterRing;
     struct Program;
+    struct Return;
+
+    void take(std::unique_ptr<Device> device);
+    std::optional<std::string> lose_device(const char* sentence);
+    std::optional<std::string> take_returned_device();
+    bool runs_away(int frames);
 
     static bool glides(const Program& from, const Program& to);
     void take_pending(Program* next, bool silent_now);
@@ -94,11 +105,13 @@ class Engine : public BlockSource {
     void free_old_programs();
     Program* newest() const;
 
+    std::string wanted_ = simulated_device;
     std::unique_ptr<Device> device_;
+    std::shared_ptr<Return> return_;  ///< the search for the wanted device, while that is not there
     int sample_rate_ = 48000;
     int block_frames_ = 256;
 
-    LetGo let_go_;
+    DeferredDestroyer let_go_;
 
     // Programs are made and given up by the interface's thread.  The audio thread claims the pending one before it
     // takes it, and then says that it is the active one; what is neither of the three is freed.
@@ -108,7 +121,7 @@ class Engine : public BlockSource {
     // The same way for monitor paths.
     std::vector<std::unique_ptr<MonitorPath>> monitors_;
     std::atomic<MonitorPath*> next_monitor_{nullptr}, claimed_monitor_{nullptr}, active_monitor_{nullptr};
-    static constexpr int most_frames = 8192;  ///< of a block that is monitored in one piece
+    static constexpr int max_frames = 8192;  ///< of a block that is monitored in one piece
     std::vector<float> listen_, before_, next_, next_listen_;
     static constexpr size_t mix_ring = 1 << 17;  ///< floats
     std::vector<float> mix_;
@@ -131,8 +144,14 @@ class Engine : public BlockSource {
     static constexpr size_t load_steps = 2048;  ///< a histogram of load in steps of 1/1024
     std::array<std::atomic<int32_t>, load_steps> load_{};
     std::atomic<float> load_max_{0.0f};
+    using Clock = std::chrono::steady_clock;
     int64_t last_heartbeat_ = -1;
-    int quiet_looks_ = 0;
+    Clock::time_point beat_at_, searched_at_;
+
+    // The audio thread's: how far the device is ahead of time with what it has asked for, once there is a device.
+    Clock::time_point paced_at_;
+    double ahead_s_ = 0.0;
+    std::atomic<bool> paced_{false}, runaway_{false}, pace_anew_{true};
 };
 
 }  // namespace isotonus

@@ -91,7 +91,8 @@ Result<std::shared_ptr<MidiPort>> open_midi(const std::string& name) {
             if (!place) continue;
             port->in->openPort(*place, "faders in");
             if (!port->in->isPortOpen())
-                return fail(name, said("the MIDI device cannot be opened: another program has it"));
+                return fail(name,
+                            translated("another program uses the MIDI device. Close that program and try again."));
             port->out = client<RtMidiOut>(api);
             // Both ways of a device mostly bear one name; else the first that begins like it.
             auto back = place_of(*port->out, name);
@@ -110,7 +111,7 @@ Result<std::shared_ptr<MidiPort>> open_midi(const std::string& name) {
         } catch (const RtMidiError&) {
         }
     }
-    return fail(name, said("there is no MIDI device of this name"));
+    return fail(name, translated("the MIDI device does not exist. Connect it, or choose another one."));
 }
 
 Result<std::shared_ptr<MidiPort>> make_midi(const std::string& name) {
@@ -128,7 +129,9 @@ Result<std::shared_ptr<MidiPort>> make_midi(const std::string& name) {
         } catch (const RtMidiError&) {
         }
     }
-    return fail(name, said("there is no MIDI system on this machine: neither ALSA's sequencer nor a JACK server"));
+    return fail(
+        name,
+        translated("this machine has no MIDI: neither the ALSA sequencer nor a JACK server runs. Start one of them."));
 }
 
 }  // namespace isotonus

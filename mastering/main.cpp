@@ -17,9 +17,9 @@ using namespace isotonus;
 namespace {
 
 // What this desk wants; common practice, no source.
-constexpr double most_peak_dbfs = -3.0, least_peak_dbfs = -20.0, most_true_peak_dbtp = -1.0;
-constexpr int least_rate = 44100, least_bits = 24;
-constexpr double most_residue_dbfs = -90.0;
+constexpr double max_peak_dbfs = -3.0, min_peak_dbfs = -20.0, max_true_peak_dbtp = -1.0;
+constexpr int min_rate = 44100, min_bits = 24;
+constexpr double max_residue_dbfs = -90.0;
 
 struct Delivered {
     fs::path file;
@@ -59,28 +59,37 @@ const Delivered* find_mix(const std::vector<Delivered>& all) {
 void look_at(const Delivered& d, bool is_mix, Desk& desk) {
     const Measurement& m = d.measured;
     if (d.info.bits == 0)
-        desk.refuse("{}: a lossy file ({}); send WAV, AIFF or FLAC", name_of(d), d.info.format);
-    else if (d.info.bits < least_bits)
-        desk.refuse("{}: {} bit; {} or 32 bit float are wanted", name_of(d), d.info.bits, least_bits);
-    if (d.info.sample_rate < least_rate)
-        desk.refuse("{}: {} Hz; {} Hz at least are wanted", name_of(d), d.info.sample_rate, least_rate);
+        desk.refuse("{}: a lossy file ({}). Send WAV, AIFF or FLAC.", name_of(d), d.info.format);
+    else if (d.info.bits < min_bits)
+        desk.refuse("{}: {} bit. Send {} bit or 32 bit float.", name_of(d), d.info.bits, min_bits);
+    if (d.info.sample_rate < min_rate)
+        desk.refuse("{}: {} Hz. Send at least {} Hz.", name_of(d), d.info.sample_rate, min_rate);
     if (!d.info.warning.empty()) desk.refuse("{}: {}", name_of(d), d.info.warning);
-    if (m.non_finite_samples > 0) desk.refuse("{}: {} samples are not numbers", name_of(d), m.non_finite_samples);
-    if (m.clipped_runs > 0) desk.refuse("{}: clips in {} places", name_of(d), m.clipped_runs);
-    if (std::fabs(m.dc_offset) > 0.001) desk.refuse("{}: a DC offset of {:.2f} %", name_of(d), 100.0 * m.dc_offset);
+    if (m.non_finite_samples > 0)
+        desk.refuse("{}: {} corrupt samples (NaN). Export the file again.", name_of(d), m.non_finite_samples);
+    if (m.clipped_runs > 0)
+        desk.refuse("{}: clips in {} place{}. Turn the main fader down and export again.", name_of(d), m.clipped_runs,
+                    m.clipped_runs == 1 ? "" : "s");
+    if (std::fabs(m.dc_offset) > 0.001)
+        desk.refuse("{}: a DC offset of {:.2f} %. Fix the tracks with an offset and export again.", name_of(d),
+                    100.0 * m.dc_offset);
     if (!is_mix) return;
-    if (d.info.channels != 2) desk.refuse("{}: {} channels; the mix should be stereo", name_of(d), d.info.channels);
+    if (d.info.channels != 2)
+        desk.refuse("{}: {} channel{}. Send a stereo mix.", name_of(d), d.info.channels,
+                    d.info.channels == 1 ? "" : "s");
     if (!m.sample_peak_dbfs) {
-        desk.refuse("{}: silent from start to end", name_of(d));
+        desk.refuse("{}: silent from start to end. Export the file again.", name_of(d));
         return;
     }
-    if (*m.sample_peak_dbfs > most_peak_dbfs)
-        desk.refuse("{}: {:.1f} dB of headroom; {:.0f} dB are needed", name_of(d), -*m.sample_peak_dbfs,
-                    -most_peak_dbfs);
-    if (*m.sample_peak_dbfs < least_peak_dbfs)
-        desk.refuse("{}: peaks at only {:.1f} dBFS", name_of(d), *m.sample_peak_dbfs);
-    if (*m.true_peak_dbtp > most_true_peak_dbtp)
-        desk.refuse("{}: the true peak is {:.1f} dBTP", name_of(d), *m.true_peak_dbtp);
+    if (*m.sample_peak_dbfs > max_peak_dbfs)
+        desk.refuse("{}: {:.1f} dB of headroom. Leave at least {:.0f} dB.", name_of(d), -*m.sample_peak_dbfs,
+                    -max_peak_dbfs);
+    if (*m.sample_peak_dbfs < min_peak_dbfs)
+        desk.refuse("{}: peaks at only {:.1f} dBFS. Turn the main fader up and export again.", name_of(d),
+                    *m.sample_peak_dbfs);
+    if (*m.true_peak_dbtp > max_true_peak_dbtp)
+        desk.refuse("{}: the true peak is {:.1f} dBTP. Turn the main fader down and export again.", name_of(d),
+                    *m.true_peak_dbtp);
 }
 
 /// Do the stems sum to the mix, but for one gain (they may come from before the main fader)?
@@ -91,10 +100,12 @@ std::optional<Error> sum_stems(const std::vector<Delivered>& all, const Delivere
         if (&d == &mix) continue;
         stems.push_back(&d);
         if (d.info.sample_rate != mix.info.sample_rate)
-            desk.refuse("{}: {} Hz, and the mix has {} Hz", name_of(d), d.info.sample_rate, mix.info.sample_rate);
+            desk.refuse("{}: {} Hz, but the mix has {} Hz. Export both at one rate.", name_of(d), d.info.sample_rate,
+                        mix.info.sample_rate);
         if (d.info.frames != mix.info.frames)
-            desk.refuse("{}: {:.3f} s long, and the mix {:.3f} s: they cannot be laid side by side", name_of(d),
-                        d.measured.duration_s(), mix.measured.duration_s());
+            desk.refuse(
+                "{}: {:.3f} s long, but the mix has {:.3f} s: they cannot be laid side by side. Export both at once.",
+                name_of(d), d.measured.duration_s(), mix.measured.duration_s());
         auto reader = SoundReader::open(d.file);
         if (!reader) return reader.error();
         readers.push_back(std::move(*reader));
@@ -113,7 +124,7 @@ std::optional<Error> sum_stems(const std::vector<Delivered>& all, const Delivere
     }
     if (numbers.size() == stems.size() && !numbers.empty())
         for (int n = 1; n <= *numbers.rbegin(); ++n)
-            if (!numbers.contains(n)) desk.refuse("stem {:02} is missing", n);
+            if (!numbers.contains(n)) desk.refuse("stem {:02} is missing. Send it too.", n);
     auto whole = SoundReader::open(mix.file);
     if (!whole) return whole.error();
     constexpr int64_t piece = 65536;
@@ -150,8 +161,9 @@ std::optional<Error> sum_stems(const std::vector<Delivered>& all, const Delivere
         if (first && squares > 0.0 && std::fabs(products / squares - 1.0) > 1e-4) gain = products / squares;
     }
     const double residue = worst > 0.0 ? 20.0 * std::log10(worst) : -200.0;
-    if (residue > most_residue_dbfs)
-        desk.refuse("the stems do not sum to the mix: they differ by {:.1f} dBFS", residue);
+    if (residue > max_residue_dbfs)
+        desk.refuse("the stems do not sum to the mix: they differ by {:.1f} dBFS. Export mix and stems at once.",
+                    residue);
     return std::nullopt;
 }
 
@@ -163,12 +175,12 @@ int complain(const Error& error) {
 }  // namespace
 
 int main(int argc, char** argv) {
-    CLI::App app{"A simulated mastering desk: accepts a delivered folder, or says what is wrong with it."};
+    CLI::App app{"A simulated mastering desk: accepts a delivered folder, or names its faults."};
     std::string folder;
     bool as_json = false;
-    app.add_option("FOLDER", folder, "what was delivered")->required();
+    app.add_option("FOLDER", folder, "The delivered folder.")->required();
     app.set_version_flag("--version", "isotonus-desk " ISOTONUS_VERSION);
-    app.add_flag("--json", as_json, "one JSON document on standard output");
+    app.add_flag("--json", as_json, "Prints one JSON document on standard output.");
     try {
         app.parse(argc, argv);
     } catch (const CLI::ParseError& e) {
@@ -186,7 +198,7 @@ int main(int argc, char** argv) {
         }
         Delivered d{file, reader->info(), {}};
         if (d.info.channels > 2) {
-            desk.refuse("{}: {} channels", name_of(d), d.info.channels);
+            desk.refuse("{}: {} channels. Send mono or stereo files.", name_of(d), d.info.channels);
             continue;
         }
         const auto measured = measure_file(file);
@@ -199,9 +211,9 @@ int main(int argc, char** argv) {
     for (auto d = finished; d != all.end(); ++d) look_at(*d, false, desk);
     const bool heard_too = finished != all.end();
     all.erase(finished, all.end());
-    if (files->empty()) desk.refuse("there is no audio file in the folder");
+    if (files->empty()) desk.refuse("there is no audio file in the folder. Send the exported files.");
     const Delivered* mix = find_mix(all);
-    if (!mix && !all.empty()) desk.refuse("no file says that it is the mix");
+    if (!mix && !all.empty()) desk.refuse("no file says that it is the mix. Name one 'mix'.");
     for (const Delivered& d : all) look_at(d, &d == mix, desk);
     if (mix && all.size() > 1)
         if (const auto error = sum_stems(all, *mix, desk)) return complain(*error);
@@ -215,7 +227,7 @@ int main(int argc, char** argv) {
     } else if (accepted) {
         fmt::print("Accepted: {} file{}{}{}.\n", files->size(), files->size() == 1 ? "" : "s",
                    all.size() > 1 ? ", and the stems sum to the mix" : "",
-                   heard_too ? "; one is how it sounded with its main chain" : "");
+                   heard_too ? "; one is the mix with its main chain" : "");
     } else {
         fmt::print("Refused:\n");
         for (const std::string& fault : desk.faults) fmt::print("  {}\n", fault);

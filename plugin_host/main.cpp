@@ -1,11 +1,6 @@
 // isotonus-plugin-host: looks at LV2 plug-ins and runs them, so that one that crashes or hangs takes only this process
-// with it.  Started by Isotonus, not by people:
-//
-//   isotonus-plugin-host --scan [--skip URI]... [--only URI]... [--describe] BUNDLE...
-//       One line of JSON for each thing that it is about to do or has found.  With --describe no plug-in is started,
-//       with --only only those.
-//   isotonus-plugin-host --run
-//       One plug-in over the socket (see core/foreign/protocol.h).
+// with it.  --scan answers one line of JSON for each thing that it is about to do or has found; --run speaks as
+// core/foreign/protocol.h says.
 #include <fcntl.h>
 #include <lv2/core/lv2.h>
 #include <lv2/port-props/port-props.h>
@@ -29,14 +24,29 @@
 namespace {
 
 using namespace isotonus::foreign;
-using isotonus::to_say;
+using isotonus::translatable;
 using nlohmann::json;
 namespace fs = std::filesystem;
+
+constexpr const char* help =
+    R"(Runs LV2 plug-ins for Isotonus, apart from it. Isotonus starts this program; you need not.
+
+Usage: isotonus-plugin-host --scan [--skip URI]... [--only URI]... [--describe] BUNDLE...
+       isotonus-plugin-host --run
+
+Options:
+  --scan       Describes the plug-ins of the bundles, one line of JSON for each.
+  --describe   Starts no plug-in while describing.
+  --skip URI   Leaves a plug-in out.
+  --only URI   Starts this plug-in only.
+  --run        Runs one plug-in over the socket that Isotonus has opened.
+  --help       Prints this help message.
+  --version    Prints the version.)";
 
 /// Where what this program itself says goes: plug-ins may write to standard output as they like.
 FILE* own_output = nullptr;
 
-void say(const json& line) {
+void answer(const json& line) {
     const std::string text = line.dump(-1, ' ', false, json::error_handler_t::replace) + "\n";
     std::fwrite(text.data(), 1, text.size(), own_output);
     std::fflush(own_output);
@@ -172,7 +182,7 @@ int scan(const Scan& wanted) {
     World world;
     std::set<std::string> seen;
     for (const std::string& bundle : wanted.bundles) {
-        say({{"bundle", bundle}});
+        answer({{"bundle", bundle}});
         world.load(bundle);
         const LilvPlugins* const all = lilv_world_get_all_plugins(world.get());
         LILV_FOREACH(plugins, at, all) {
@@ -181,10 +191,10 @@ int scan(const Scan& wanted) {
             if (!seen.insert(uri).second || wanted.skipped.contains(uri)) continue;
             json found = plugin_json(world, plugin);
             found["bundle"] = bundle;
-            say({{"plugin", found}});
+            answer({{"plugin", found}});
             if (found["fault"] != "" || wanted.describe) continue;
             if (!wanted.only.empty() && !wanted.only.contains(uri)) continue;
-            say({{"tried", uri}});
+            answer({{"tried", uri}});
             std::vector<std::string> symbols;
             std::vector<float> values;
             for (const json& p : found["parameters"]) {
@@ -196,9 +206,9 @@ int scan(const Scan& wanted) {
             if (running) {
                 float audio[2 * run_frames] = {};
                 running->run(audio, values.data());
-                if (running->latency() < 0) fault = to_say("it names a latency that cannot be");
+                if (running->latency() < 0) fault = translatable("the plug-in reports an impossible latency");
             }
-            say({{"done", uri}, {"fault", fault}});
+            answer({{"done", uri}, {"fault", fault}});
         }
     }
     return 0;
@@ -210,7 +220,7 @@ int run() {
     if (memory == MAP_FAILED) return 1;
     auto* const shared = static_cast<Shared*>(memory);
     const auto complain = [shared](const std::string& why) {
-        std::strncpy(shared->text, why.c_str(), most_text - 1);
+        std::strncpy(shared->text, why.c_str(), max_text - 1);
         return Answer{1, 0};
     };
     World world;
@@ -220,7 +230,7 @@ int run() {
         Answer answer;
         if (question.ask == Ask::start) {
             const json what = json::parse(shared->text, nullptr, false);
-            std::string fault = to_say("it is not installed");
+            std::string fault = translatable("the plug-in is not installed");
             channels = question.channels;
             plugin.reset();
             if (!what.is_discarded()) {
@@ -239,7 +249,7 @@ int run() {
                 answer = complain(fault);
             }
         } else if (!plugin) {
-            answer = complain(to_say("it was not started"));
+            answer = complain(translatable("the plug-in was not started"));
         } else {
             for (int n = 0; n < batch_runs; ++n)
                 plugin->run(shared->audio + n * run_frames * channels, shared->values[n]);
@@ -255,15 +265,22 @@ int run() {
 int main(int argc, char** argv) {
     own_output = fdopen(dup(STDOUT_FILENO), "w");
     const std::string what = argc > 1 ? argv[1] : "";
-    if (what != "--run" && what != "--scan") return 2;
-    const int nowhere = open("/dev/null", O_RDWR);
-    dup2(nowhere, STDIN_FILENO);
-    dup2(nowhere, STDOUT_FILENO);
-    dup2(nowhere, STDERR_FILENO);
+    if (what == "--version") return std::puts("isotonus-plugin-host " ISOTONUS_VERSION) < 0;
+    if (what == "--help") return std::puts(help) < 0;
+    if (what != "--run" && what != "--scan") {
+        std::fprintf(stderr, "%s\n", help);
+        return 2;
+    }
+    const int no_output = open("/dev/null", O_RDWR);
+    dup2(no_output, STDIN_FILENO);
+    dup2(no_output, STDOUT_FILENO);
+    dup2(no_output, STDERR_FILENO);
     end_with(what == "--run" ? socket_handle : fileno(own_output));
     if (!give_up_rights()) {
         if (what == "--scan")
-            say({{"refused", to_say("this system does not let the plug-in host give up its rights")}});
+            answer({{"refused",
+                     translatable("this system does not let the plug-in host give up its rights. Update the kernel "
+                                  "to use plug-ins.")}});
         return host_is_refused;
     }
     if (what == "--run") return run();

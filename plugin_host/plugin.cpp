@@ -117,11 +117,11 @@ std::string why_not(LilvWorld* world, const LilvPlugin* plugin) {
             if (input) ++controls;
         } else if (!is(world, plugin, port, LV2_ATOM__AtomPort) &&
                    !has(world, plugin, port, LV2_CORE__connectionOptional)) {
-            return to_say("it has a port of a kind that is not known here");
+            return translatable("the plug-in has a port of an unknown kind");
         }
     }
-    if (in != out || in < 1 || in > 2) return to_say("it is no effect on one or two channels");
-    if (controls > most_parameters) return to_say("it has too many parameters");
+    if (in != out || in < 1 || in > 2) return translatable("the plug-in is not an effect for one or two channels");
+    if (controls > max_parameters) return translatable("the plug-in has too many parameters");
     std::string missing;
     LilvNodes* const required = lilv_plugin_get_required_features(plugin);
     LILV_FOREACH(nodes, at, required) {
@@ -291,7 +291,7 @@ std::unique_ptr<RunningPlugin> RunningPlugin::start(LilvWorld* world, const Lilv
         auto instance = std::make_unique<Instance>(rate);
         instance->lilv = lilv_plugin_instantiate(plugin, rate, instance->all);
         if (!instance->lilv) {
-            fault = to_say("it cannot be started");
+            fault = translatable("the plug-in cannot be started");
             return nullptr;
         }
         instance->worker = static_cast<const LV2_Worker_Interface*>(
@@ -316,7 +316,7 @@ int RunningPlugin::latency() const {
     const Instance& first = *instances_.front();
     if (first.latency_port < 0) return 0;
     const float said = first.controls[static_cast<size_t>(first.latency_port)];
-    return std::isfinite(said) && said >= 0.0f && said <= static_cast<float>(most_latency)
+    return std::isfinite(said) && said >= 0.0f && said <= static_cast<float>(max_latency)
                ? static_cast<int>(std::lround(said))
                : -1;
 }

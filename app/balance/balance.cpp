@@ -20,8 +20,9 @@ QString BalanceStation::state(const Workspace& work) const {
     if (*peak->dbfs > sheet.mains_high_dbfs)
         return QCoreApplication::translate("Station", "%1 too hot").arg(db_text(*peak->dbfs - sheet.mains_high_dbfs));
     if (*peak->dbfs < sheet.mains_low_dbfs)
-        return QCoreApplication::translate("Station", "%1 of room").arg(db_text(sheet.mains_high_dbfs - *peak->dbfs));
-    return QCoreApplication::translate("Station", "in its window");
+        return QCoreApplication::translate("Station", "%1 of headroom")
+            .arg(db_text(sheet.mains_high_dbfs - *peak->dbfs));
+    return QCoreApplication::translate("Station", "inside its window");
 }
 
 QWidget* BalanceStation::make_pinned(Workspace& work, QWidget* parent) const {
@@ -41,16 +42,22 @@ void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Wor
     columns.level_ruler().paint(painter, figures);
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    const auto word = [&](const QRect& place, Qt::Alignment alignment, const QString& text) {
-        painter.drawText(QRect(place.left(), area.top(), place.width(), area.height() / 2),
-                         alignment | Qt::AlignVCenter, text);
+    const auto word = [&](const QRect& rect, Qt::Alignment alignment, const QString& text) {
+        write_in(painter, QRect(rect.left(), area.top(), rect.width(), area.height() / 2), text,
+                 alignment | Qt::AlignVCenter);
     };
     word({BalanceColumns::gap, 0, columns.fader_end, 1}, Qt::AlignLeft,
          QCoreApplication::translate("Station", "fader, dB"));
-    word({columns.level_start, 0, columns.level_end - columns.level_start, 1}, Qt::AlignLeft,
-         QCoreApplication::translate("Station", "level after it, dBFS"));
-    word(columns.peak_text(1).adjusted(-40, 0, 0, 0), Qt::AlignRight,
-         QCoreApplication::translate("Station", "peak, dBFS"));
+    const QString peak = QCoreApplication::translate("Station", "peak, dBFS");
+    const int peak_right = columns.peak_text(1).right(),
+              peak_left = peak_right - painter.fontMetrics().horizontalAdvance(peak);
+    const int level_room = peak_left - 6 - columns.level_start;
+    QString level = "dBFS";
+    for (const QString& fuller : {QCoreApplication::translate("Station", "level, dBFS"),
+                                  QCoreApplication::translate("Station", "after the fader, dBFS")})
+        if (painter.fontMetrics().horizontalAdvance(fuller) <= level_room) level = fuller;
+    word({columns.level_start, 0, level_room, 1}, Qt::AlignLeft, level);
+    word({peak_left - 2, 0, peak_right - peak_left + 2, 1}, Qt::AlignRight, peak);
     word({area.width() - BalanceColumns::pan + 12, 0, 60, 1}, Qt::AlignLeft,
          QCoreApplication::translate("Station", "pan"));
     if (work.mix.audibility_wanted())
@@ -58,9 +65,30 @@ void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Wor
              work.mix.share_listened() < 1.0 ? QString("%1 %").arg(std::lround(100.0 * work.mix.share_listened()))
                                              : QCoreApplication::translate("Station", "heard"));
     const QRect pan = columns.pan_area(1);
-    for (const auto& [place, letter] : {std::pair{-1.0, "L"}, std::pair{0.0, "C"}, std::pair{1.0, "R"}})
-        painter.drawText(QRect(pan_place(pan, place) - 10, figures.top(), 20, figures.height() - 3), Qt::AlignCenter,
+    for (const auto& [at, letter] : {std::pair{-1.0, "L"}, std::pair{0.0, "C"}, std::pair{1.0, "R"}})
+        painter.drawText(QRect(pan_place(pan, at) - 10, figures.top(), 20, figures.height() - 3), Qt::AlignCenter,
                          letter);
+}
+
+std::vector<Station::Head> BalanceStation::heads(const QRect& area) const {
+    const BalanceColumns columns(area.width());
+    const QRect pan = columns.pan_area(1), heard = columns.audible_area(1), peak = columns.peak_text(1);
+    const auto part = [&](int from, int to) { return QRect(from, area.top(), to - from, area.height()); };
+    return {{part(0, columns.level_start),
+             QCoreApplication::translate(
+                 "Station", "The fader of each track. Drag it, or double click the figure to type a level.")},
+            {part(columns.level_start, columns.level_end),
+             QCoreApplication::translate("Station",
+                                         "The live level after the fader. The tick is the peak of the whole song.")},
+            {part(columns.level_end, heard.left()),
+             QCoreApplication::translate(
+                 "Station",
+                 "The peak of the whole song after the fader. Double click it to type a peak; the fader follows.")},
+            {part(std::min(heard.left(), peak.right()), pan.left()),
+             QCoreApplication::translate(
+                 "Station", "How much of the track is heard beside the others, when audibility is shown (U).")},
+            {part(pan.left(), area.right()),
+             QCoreApplication::translate("Station", "The pan of each track. Drag it, or press P to type it.")}};
 }
 
 QWidget* BalanceStation::make_tools(Workspace& work, QWidget* parent) const {
@@ -80,6 +108,7 @@ QWidget* BalanceStation::make_tools(Workspace& work, QWidget* parent) const {
                      [set_all] { set_all(QCoreApplication::translate("Station", "All faders down"), silence_db); });
     auto* zero = new QPushButton(QCoreApplication::translate("Station", "All 0 dB"));
     zero->setObjectName("allToZero");
+    zero->setToolTip(QCoreApplication::translate("Station", "Sets all faders to 0 dB, as after staging."));
     QObject::connect(zero, &QPushButton::clicked, tools,
                      [set_all] { set_all(QCoreApplication::translate("Station", "All faders to 0 dB"), 0.0); });
     auto* field = new QPushButton(QCoreApplication::translate("Station", "Field"));
@@ -87,7 +116,7 @@ QWidget* BalanceStation::make_tools(Workspace& work, QWidget* parent) const {
     field->setCheckable(true);
     field->setChecked(work.view.balance.field_shown);
     field->setToolTip(QCoreApplication::translate(
-        "Station", "The same tracks as points: across is pan, up is level, size is how wide in frequency. (V)"));
+        "Station", "Shows the tracks as points: across is pan, up is level, size is bandwidth. (V)"));
     QObject::connect(field, &QPushButton::clicked, tools, [&work](bool on) { work.view.balance.show_field(on); });
     QObject::connect(&work.view.balance, &BalanceView::field_changed, field,
                      [&work, field] { field->setChecked(work.view.balance.field_shown); });

@@ -18,6 +18,7 @@ class BalanceStation : public Station {
         return new BusLane(work, id, parent);
     }
     void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override;
+    std::vector<Head> heads(const QRect& area) const override;
     QWidget* make_tools(Workspace& work, QWidget* parent) const override;
     QWidget* make_pinned(Workspace& work, QWidget* parent) const override;
     QWidget* make_panel(Workspace& work, QWidget* parent) const override;

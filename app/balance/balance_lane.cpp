@@ -5,6 +5,7 @@
 #include <cmath>
 #include <map>
 
+#include "app/balance/balance_columns.h"
 #include "core/balance/fader.h"
 #include "core/balance/fader_by_peak.h"
 #include "core/session/routing.h"
@@ -20,7 +21,7 @@ FaderLane::Values BalanceLane::values() const {
     v.pan = t.pan, v.width = t.width;
     v.has_width = stereo;
     v.heard = work_.document.session().is_heard(t);
-    v.apart = t.sides_apart && stereo;
+    v.apart = t.dual_pan && stereo;
     v.left_pan = t.left_pan, v.right_pan = t.right_pan;
     return with_rides(v);
 }
@@ -39,17 +40,18 @@ QString BalanceLane::sentence() const {
     const Values now = values();
     QString text = tr("%1: fader %2, pan %3").arg(track_name(), db_text(now.fader_db), pan_text(now.pan));
     if (now.own_fader_db)
-        text += tr(" (its ride adds %1 here)").arg(db_text(now.fader_db - *now.own_fader_db, "dB", true));
+        text = tr("%1 (its ride adds %2 here)").arg(text, db_text(now.fader_db - *now.own_fader_db, "dB", true));
     if (const Bus* bus = work_.document.session().find_bus(t.output))
-        text += tr(", to %1").arg(QString::fromStdString(bus->name));
+        text = tr("%1, output %2").arg(text, QString::fromStdString(bus->name));
     if (const Level peak = song_peak_dbfs())
-        text += tr("; whole-song peak after the fader, before the pan %1").arg(db_text(*peak, "dBFS"));
+        text = tr("%1; whole-song peak after the fader, before the pan %2").arg(text, db_text(*peak, "dBFS"));
     if (const auto* bars = work_.player.meters().find(id()); bars && std::isfinite(bars->after_fader.highest_db))
-        text += tr("; highest heard %1").arg(db_text(bars->after_fader.highest_db, "dBFS"));
+        text = tr("%1; highest peak heard %2").arg(text, db_text(bars->after_fader.highest_db, "dBFS"));
     if (const Audibility* a = audibility(); a && a->share)
-        text += tr("; %1 % of its bands are heard, %2 % when quiet")
-                    .arg(std::lround(*a->share * 100.0))
-                    .arg(std::lround(a->quiet_share.value_or(0.0) * 100.0));
+        text = tr("%1; %2 % of its bands are heard, %3 % when quiet")
+                   .arg(text)
+                   .arg(std::lround(*a->share * 100.0))
+                   .arg(std::lround(a->quiet_share.value_or(0.0) * 100.0));
     return text + '.';
 }
 
@@ -78,11 +80,11 @@ void BalanceLane::move(Part part, double to, bool alike, uint64_t gesture) {
     if (rows == 1)
         name = tr("%1 %2 %3").arg(what, track_name(), value);
     else if (alike)
-        name = tr("%1 %2 tracks at %3").arg(what).arg(rows).arg(value);
+        name = tr("%1 %n track(s) at %2", nullptr, static_cast<int>(rows)).arg(what, value);
     else if (fader)
-        name = tr("%1 %2 tracks %3").arg(what).arg(rows).arg(value);
+        name = tr("%1 %n track(s) %2", nullptr, static_cast<int>(rows)).arg(what, value);
     else
-        name = tr("%1 %2 tracks").arg(what).arg(rows);
+        name = tr("%1 %n track(s)", nullptr, static_cast<int>(rows)).arg(what);
     double Track::*field = &Track::right_pan;
     if (fader)
         field = &Track::fader_db;
@@ -124,7 +126,8 @@ void BalanceLane::set_by_peak(double dbfs) {
     for (const auto& [row, db] : faders) ids.push_back(row);
     const QString name = ids.size() == 1
                              ? tr("Fader %1 for a peak of %2").arg(track_name(), db_text(dbfs, "dBFS"))
-                             : tr("Faders of %1 tracks for a peak of %2").arg(ids.size()).arg(db_text(dbfs, "dBFS"));
+                             : tr("Faders of %n track(s) for a peak of %1", nullptr, static_cast<int>(ids.size()))
+                                   .arg(db_text(dbfs, "dBFS"));
     work_.document.edit_tracks(name, ids, [&](Track& t) { t.fader_db = faders.at(t.id); });
 }
 

@@ -6,6 +6,7 @@
 #include <QToolButton>
 #include <cmath>
 
+#include "app/balance/first_balance_page.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
 
@@ -20,18 +21,19 @@ QString name_of(const Workspace& work, TrackId id) {
     return QString::fromStdString(work.document.session().name_of(id));  // a bus with a chain is a row of the plan too
 }
 
-void words(QPainter& painter, int x, int y, int wide, const QString& text, const QColor& ink, int pixels = 11,
+void words(QPainter& painter, int x, int y, int wide, const QString& text, const QColor& colour, int pixels = 11,
            bool right = false) {
     painter.setFont(lettering(pixels));
-    painter.setPen(ink);
+    painter.setPen(colour);
     painter.drawText(QRect(x, y, wide, 16), Qt::AlignVCenter | (right ? Qt::AlignRight : Qt::AlignLeft),
                      QFontMetrics(painter.font()).elidedText(text, Qt::ElideRight, wide));
 }
 
-void bar(QPainter& painter, const QRect& place, double share, const QColor& ink) {
+void bar(QPainter& painter, const QRect& place, double share, const QColor& colour) {
     painter.fillRect(place, theme().rule);
     painter.fillRect(place.left(), place.top(),
-                     static_cast<int>(std::lround(std::clamp(share, 0.0, 1.0) * place.width())), place.height(), ink);
+                     static_cast<int>(std::lround(std::clamp(share, 0.0, 1.0) * place.width())), place.height(),
+                     colour);
 }
 
 }  // namespace
@@ -45,15 +47,16 @@ BalancePanel::BalancePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     auto* list = new QVBoxLayout;
     list->setSpacing(2);
     pages_ = new QStackedWidget;
-    const auto page = [&](BalancePage which, const char* name, const QString& title, const QString& key,
-                          QWidget* widget) {
+    const auto page = [&](BalancePage which, const char* name, const QString& title, const QKeySequence& key,
+                          const QString& help, QWidget* widget) {
         auto* b = new QToolButton;
         b->setObjectName(name);
-        b->setText(title + "  " + key);
+        b->setText(title + "  " + key.toString(QKeySequence::NativeText));
+        b->setToolTip(help);
         b->setCheckable(true);
-        b->setFixedSize(head_width - 28, 28);
+        b->setFixedSize(head_width - 28, 25);
         b->setStyleSheet("font-size: 11px;");
-        b->setFocusPolicy(Qt::NoFocus);
+        b->setFocusPolicy(Qt::TabFocus);
         connect(b, &QToolButton::clicked, this, [this, which] {
             if (work_.view.balance.page == which) return follow();
             work_.view.balance.show_page(which);
@@ -64,11 +67,23 @@ BalancePanel::BalancePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
         list->addWidget(b);
         pages_->addWidget(widget);
     };
-    page(BalancePage::headroom, "pageHeadroom", tr("headroom plan"), "Y", new HeadroomPage(work, pages_));
-    page(BalancePage::build_up, "pageBuildUp", tr("build-up"), "B", new BuildUpPage(work, pages_));
-    page(BalancePage::cover, "pageCover", tr("what covers this row"), "U", new CoverPage(work, pages_));
-    page(BalancePage::mono, "pageMono", tr("loss in mono"), "Shift+O", new MonoPage(work, pages_));
-    page(BalancePage::picture, "pagePicture", tr("stereo picture"), "I", new PicturePage(work, pages_));
+    page(BalancePage::headroom, "pageHeadroom", tr("Headroom plan"), QKeySequence("Y"),
+         tr("Proposes faders that bring the peak of the mix into its window. Use it when the peak is too high."),
+         new HeadroomPage(work, pages_));
+    page(BalancePage::build_up, "pageBuildUp", tr("Build-up"), QKeySequence("B"),
+         tr("Brings the tracks in one at a time and suggests a level for each. Use it for a first balance by ear."),
+         new BuildUpPage(work, pages_));
+    page(BalancePage::cover, "pageCover", tr("Masking"), QKeySequence("U"),
+         tr("Shows how much of the track is heard and which tracks cover it. Use it when a track cannot be heard."),
+         new CoverPage(work, pages_));
+    page(BalancePage::mono, "pageMono", tr("Loss in mono"), QKeySequence("Shift+O"),
+         tr("Lists how much each track loses in mono. Check it after panning."), new MonoPage(work, pages_));
+    page(BalancePage::picture, "pagePicture", tr("Stereo picture"), QKeySequence("I"),
+         tr("Shows left against right as a cloud: narrow is mono, round is wide. Check it in loud passages."),
+         new PicturePage(work, pages_));
+    page(BalancePage::first, "pageFirst", tr("First balance"), QKeySequence("Shift+Y"),
+         tr("Proposes faders and pans for all tracks, from a rough mix or from what can be heard."),
+         new FirstBalancePage(work, pages_));
     list->addStretch();
     layout->addLayout(list);
     layout->addWidget(pages_, 1);
@@ -99,6 +114,9 @@ HeadroomPage::HeadroomPage(Workspace& work, QWidget* parent) : QWidget(parent), 
     for (int n = 0; n < 3; ++n) {
         auto* b = new QPushButton;
         b->setObjectName("proposal" + QString::number(n + 1));
+        b->setToolTip(
+            tr("Point at the proposal to see its faders as dashed marks. Click to apply it; undo restores the "
+               "faders."));
         b->setAccessibleName(tr("Proposal %1").arg(n + 1));
         b->setFixedHeight(40);
         b->setStyleSheet("text-align: left; padding: 1px 8px; font-size: 11px;");
@@ -123,9 +141,9 @@ HeadroomPage::HeadroomPage(Workspace& work, QWidget* parent) : QWidget(parent), 
 QString HeadroomPage::words(const Proposal& p) const {
     QString who;
     if (p.way == Remake::all_down) {
-        who = tr("Everything");
+        who = tr("All tracks");
     } else if (p.way == Remake::not_anchors) {
-        who = tr("All but the anchors");
+        who = tr("All except the anchors");
     } else {
         QStringList names;
         for (const auto& [id, db] : p.faders) names << name_of(work_, id);
@@ -157,7 +175,7 @@ bool HeadroomPage::eventFilter(QObject* watched, QEvent* event) {
         if (watched != proposals_[n] || !plan || n >= plan->proposals.size()) continue;
         if (event->type() == QEvent::Enter || event->type() == QEvent::FocusIn) {
             BalanceView::Ghosts ghosts;
-            for (const auto& [id, db] : plan->proposals[n].faders) ghosts[id] = db;
+            for (const auto& [id, db] : plan->proposals[n].faders) ghosts[id] = {db};
             work_.view.balance.show_ghosts(std::move(ghosts));
         } else if (event->type() == QEvent::Leave || event->type() == QEvent::FocusOut) {
             work_.view.balance.show_ghosts({});
@@ -183,41 +201,44 @@ void HeadroomPage::paintEvent(QPaintEvent*) {
     if (!plan || plan->worst.empty()) {
         isotonus::words(
             painter, 0, 4, 380,
-            work_.document.session().tracks.empty() ? tr("no tracks") : tr("looking for what makes the peak…"),
+            work_.document.session().tracks.empty() ? tr("no tracks") : tr("searching for the cause of the peak…"),
             theme().faint, 13);
         return;
     }
     const double rate = work_.document.session().sample_rate;
     for (size_t n = 0; n < plan->worst.size(); ++n) {  // the worst moments: a click goes there
         const QRect place(static_cast<int>(n) * 76, 0, 72, 22);
-        painter.setPen(n == moment_ ? theme().accent : theme().rule);
+        painter.setPen(n == moment_ ? theme().accent : theme().scale);
         painter.drawRect(place.adjusted(0, 0, -1, -1));
         painter.setFont(lettering(11));
-        painter.setPen(theme().ink);
+        painter.setPen(theme().text);
         painter.drawText(place, Qt::AlignCenter, time_text(static_cast<double>(plan->worst[n].frame) / rate));
     }
     const Moment& m = plan->worst[std::min(moment_, plan->worst.size() - 1)];
     isotonus::words(painter, 0, 26, 380,
-                    tr("%1 on the %2 side; made by, in dB each:")
-                        .arg(db_text(m.peak_dbfs, "dBFS"), m.right ? tr("right") : tr("left")),
-                    theme().ink);
+                    (m.right ? tr("%1 on the right channel; share of each track in dB:")
+                             : tr("%1 on the left channel; share of each track in dB:"))
+                        .arg(db_text(m.peak_dbfs, "dBFS")),
+                    theme().text);
     for (size_t i = 0; i < std::min<size_t>(6, m.contributions.size()); ++i) {
         const Contribution& c = m.contributions[i];
         const int y = 44 + static_cast<int>(i) * 18;
-        isotonus::words(painter, 0, y, 150, name_of(work_, c.id), theme().ink);
+        isotonus::words(painter, 0, y, 150, name_of(work_, c.id), theme().text);
         bar(painter, QRect(156, y + 4, 120, 8), c.makes_db / 6.0, theme().above);
-        isotonus::words(painter, 280, y, 50, db_text(c.makes_db), theme().ink, 11, true);
+        isotonus::words(painter, 280, y, 50, db_text(c.makes_db), theme().text, 11, true);
     }
     if (plan->proposals.empty()) {
         const TargetSheet& sheet = work_.document.session().targets;
         const double room = sheet.mains_high_dbfs - plan->peak_dbfs.value_or(sheet.mains_high_dbfs);
         isotonus::words(painter, 400, 26, width() - 400,
                         room >= 0.0
-                            ? tr("Nothing needs to go down: %1 of room is left in the window.").arg(db_text(room))
-                            : tr("No faders bring it into the window: the main output's processors decide its peak."),
-                        theme().ink, 13);
+                            ? tr("Nothing needs to go down: %1 of headroom is left in the window.").arg(db_text(room))
+                            : tr("No fader brings the peak into the window, because the main output's processors set "
+                                 "it. Change those in Shape."),
+                        theme().text, 13);
     } else {
-        isotonus::words(painter, 400, 0, width() - 400, tr("What could go down so far; the pointer shows the faders:"),
+        isotonus::words(painter, 400, 0, width() - 400,
+                        tr("Proposals that bring the peak into its window. Point at one to see its faders:"),
                         theme().faint);
     }
 }
@@ -232,22 +253,28 @@ BuildUpPage::BuildUpPage(Workspace& work, QWidget* parent)
     order_ = new QComboBox;
     order_->setObjectName("buildUpOrder");
     order_->setAccessibleName(tr("Order of the build-up"));
-    order_->addItems({tr("beat: kick, bass, snare, hats, melody, the rest"),
-                      tr("band: kit, bass, keys and guitars, voices"), tr("anchors first"),
-                      tr("from silence, row by row"), tr("own: the selected rows first")});
-    const auto button = [&](const char* name, const QString& text, auto work_to_do) {
+    order_->addItems({tr("Beat: kick, bass, snare, hats, melody, the rest"),
+                      tr("Band: kit, bass, keys and guitars, voices"), tr("Anchors first"),
+                      tr("From silence, track by track"), tr("Own order: the selected tracks first")});
+    order_->setToolTip(tr("The order in which the tracks come in. A beat starts with the kick, a band with the kit."));
+    const auto button = [&](const char* name, const QString& text, const QString& help, auto work_to_do) {
         auto* b = new QPushButton(text);
         b->setObjectName(name);
+        b->setToolTip(help);
         connect(b, &QPushButton::clicked, this, work_to_do);
         line->addWidget(b);
         return b;
     };
     line->addWidget(order_);
-    start_ = button("buildUpStart", tr("Mute everything and begin"), [this] { start(); });
-    back_ = button("buildUpBack", tr("Back"), [this] { step(-1); });
-    next_ = button("buildUpNext", tr("Next track"), [this] { step(1); });
-    take_ = button("buildUpTake", tr("Take the suggested level"), [this] { take_suggestion(); });
-    leave_ = button("buildUpLeave", tr("Leave"), [this] { leave(); });
+    start_ = button("buildUpStart", tr("Mute everything and start"),
+                    tr("Mutes all tracks and brings in the first one."), [this] { start(); });
+    back_ = button("buildUpBack", tr("Back"), tr("Mutes this track again and returns to the one before."),
+                   [this] { step(-1); });
+    next_ = button("buildUpNext", tr("Next track"), tr("Brings in the next track."), [this] { step(1); });
+    take_ = button("buildUpTake", tr("Apply the suggested level"), tr("Sets the fader to the suggested level."),
+                   [this] { take_suggestion(); });
+    leave_ =
+        button("buildUpLeave", tr("Close"), tr("Ends the build-up. Faders stay as they are."), [this] { leave(); });
     line->addStretch();
     column->addLayout(line);
     step_text_ = new QLabel;
@@ -260,8 +287,9 @@ BuildUpPage::BuildUpPage(Workspace& work, QWidget* parent)
     auto* second = new QHBoxLayout;
     second->addWidget(step_text_);
     second->addStretch();
-    all_ = new QPushButton(tr("Or all at their suggested levels"));
+    all_ = new QPushButton(tr("Set all to their suggested levels"));
     all_->setObjectName("buildUpAll");
+    all_->setToolTip(tr("Sets every fader to its suggested level at once."));
     connect(all_, &QPushButton::clicked, this, [this] { take_all(); });
     second->addWidget(all_);
     column->addLayout(second);
@@ -355,20 +383,25 @@ void BuildUpPage::leave() {
 }
 
 void BuildUpPage::take_suggestion() {
-    const Track* t = now_.tracks.empty() ? nullptr : work_.document.track(now_.tracks[now_.step]);
-    if (!t) return;
-    const double db = suggested_fader_db(work_.document.session(), *t, work_.mix.starting_levels());
-    work_.document.edit_tracks(tr("Fader %1 %2").arg(name_of(work_, t->id), db_text(db)), {t->id},
-                               [db](Track& track) { track.fader_db = db; });
+    const TrackId id = now_.tracks.empty() ? TrackId{} : now_.tracks[now_.step];
+    work_.mix.when_levels_are_known([&work = work_, id](const StartingLevels& levels) {
+        const Track* t = work.document.track(id);
+        if (!t) return;
+        const double db = suggested_fader_db(work.document.session(), *t, levels);
+        work.document.edit_tracks(tr("Fader %1 %2").arg(name_of(work, id), db_text(db)), {id},
+                                  [db](Track& track) { track.fader_db = db; });
+    });
 }
 
 /// A first guess at once.
 void BuildUpPage::take_all() {
-    Session next = with_suggested_faders(work_.document.session(), work_.mix.starting_levels());
-    // What is muted stays muted: only faders are asked for.
-    for (const auto& t : work_.document.session().tracks)
-        if (t->mute) next = with_track(next, t->id, [](Track& track) { track.mute = true; });
-    work_.document.edit(tr("All faders at their suggested levels"), std::move(next));
+    work_.mix.when_levels_are_known([&work = work_](const StartingLevels& levels) {
+        Session next = with_suggested_faders(work.document.session(), levels);
+        // What is muted stays muted: only faders are asked for.
+        for (const auto& t : work.document.session().tracks)
+            if (t->mute) next = with_track(next, t->id, [](Track& track) { track.mute = true; });
+        work.document.edit(tr("All faders at their suggested levels"), std::move(next));
+    });
 }
 
 void BuildUpPage::list_anchors() {
@@ -398,7 +431,7 @@ void BuildUpPage::follow() {
     if (!t) {
         step_text_->setText(tr("Bring the tracks up one at a time."));
         advice_->setText(tr(
-            "Everything is muted; each step brings one track in. What is set stays, and it can be left at any time."));
+            "Everything is muted; each step brings one track in. Your settings stay, and you can stop at any time."));
         headroom_->clear();
         if (work_.view.balance.page == BalancePage::build_up) work_.view.balance.show_ghosts({});
         return;
@@ -407,23 +440,23 @@ void BuildUpPage::follow() {
                                                       : tr("Done"));
     step_text_->setText(tr("%1 of %2: %3").arg(now_.step + 1).arg(now_.tracks.size()).arg(name_of(work_, t->id)));
     const double db = suggested_fader_db(work_.document.session(), *t, work_.mix.starting_levels());
-    QString advice = tr("Against the anchors, %1 is a place to start from; then by ear.");
+    QString advice = tr("Against the anchors, start at %1; then set it by ear.");
     if (now_.from_silence)
-        advice = tr("Raise it from silence until it is just heard. Around %1 is where it often ends.");
+        advice = tr("Raise it from silence until you just hear it. It often ends around %1.");
     else if (t->anchor)
         advice = tr("An anchor: loud and clear of the others. Start at %1.");
-    advice_->setText(advice.arg(db_text(db, "dB", true)));
+    advice_->setText(work_.mix.levels_known() ? advice.arg(db_text(db, "dB", true)) : QString());
     const auto& peak = work_.mix.peak();
     const TargetSheet& sheet = work_.document.session().targets;
     if (peak && peak->dbfs)
         headroom_->setText(*peak->dbfs > sheet.mains_high_dbfs
-                               ? tr("The whole song peaks at %1: %2 above its window.")
+                               ? tr("The song peaks at %1: %2 above its window.")
                                      .arg(db_text(*peak->dbfs, "dBFS"), db_text(*peak->dbfs - sheet.mains_high_dbfs))
-                               : tr("The whole song peaks at %1: %2 of room.")
+                               : tr("The song peaks at %1: %2 of headroom left in its window.")
                                      .arg(db_text(*peak->dbfs, "dBFS"), db_text(sheet.mains_high_dbfs - *peak->dbfs)));
     else
         headroom_->setText(tr("Nothing is heard yet."));
-    if (work_.view.balance.page == BalancePage::build_up) work_.view.balance.show_ghosts({{t->id, db}});
+    if (work_.view.balance.page == BalancePage::build_up) work_.view.balance.show_ghosts({{t->id, {db}}});
 }
 
 // --- what covers ----------------------------------------------------------------------------------------------------
@@ -445,8 +478,8 @@ void CoverPage::paintEvent(QPaintEvent*) {
     if (work_.mix.share_listened() < 1.0 || !a) {
         words(painter, 0, 4, width(),
               work_.mix.share_listened() < 1.0
-                  ? tr("listening to the tracks: %1 %").arg(std::lround(100.0 * work_.mix.share_listened()))
-                  : tr("This track is not heard: muted, or its fader is off."),
+                  ? tr("measuring the tracks: %1 %").arg(std::lround(100.0 * work_.mix.share_listened()))
+                  : tr("This track is not heard: it is muted, or its fader is off."),
               theme().faint, 13);
         return;
     }
@@ -456,12 +489,12 @@ void CoverPage::paintEvent(QPaintEvent*) {
         covers_ = work_.mix.covers(id);
     }
     words(painter, 0, 0, width(),
-          tr("%1: %2 % of its bands stand above the rest, %3 % at the quiet check's level. What lies over it could go "
-             "down instead:")
+          tr("%1: %2 % of its bands are heard above the rest, %3 % at the level of the quiet check. These tracks cover "
+             "it and could go down:")
               .arg(name_of(work_, id))
               .arg(std::lround(100.0 * a->share.value_or(0.0)))
               .arg(std::lround(100.0 * a->quiet_share.value_or(0.0))),
-          theme().ink);
+          theme().text);
     const auto& sections = work_.document.session().sections;
     for (size_t i = 0; i < covers_.size() && i < 8; ++i) {
         const int y = 20 + static_cast<int>(i) * 17;
@@ -477,7 +510,7 @@ void CoverPage::paintEvent(QPaintEvent*) {
             continue;
         }
         bar(painter, QRect(106, y + 5, 80, 6), *share, *share < hardly_heard ? theme().above : theme().accent);
-        words(painter, 190, y, 44, QString::number(std::lround(*share * 100.0)) + " %", theme().ink, 11, true);
+        words(painter, 190, y, 44, QString::number(std::lround(*share * 100.0)) + " %", theme().text, 11, true);
         int x = 250;
         for (const Cover& c : covers_[i]) {
             const QString text = name_of(work_, c.id) + " " + QString::number(std::lround(c.share * 100.0)) + " %";
@@ -509,19 +542,19 @@ void MonoPage::paintEvent(QPaintEvent*) {
     const auto& figures = work_.mix.figures();
     const Level mix = figures ? mono_loss_db(figures->measurement) : std::nullopt;
     words(painter, 0, 0, width(),
-          tr("Summed to mono the whole mix changes by %1; by row, the greatest loss first (0 dB: nothing is lost):")
+          tr("In mono the whole mix changes by %1. By track, the greatest loss first (0 dB: no loss):")
               .arg(mix ? db_text(*mix) : tr("… dB")),
-          theme().ink);
+          theme().text);
     const int per_column = 7, wide = std::max(200, width() / 4);
     int n = 0;
     for (const MonoLoss& loss : mono_losses(*work_.player.plan())) {
         const int x = n / per_column * wide, y = 22 + n % per_column * 18;
         if (x + wide > width() + 8) break;
-        words(painter, x, y, wide - 130, name_of(work_, loss.id), theme().ink);
+        words(painter, x, y, wide - 130, name_of(work_, loss.id), theme().text);
         bar(painter, QRect(x + wide - 124, y + 5, 50, 6), -loss.loss_db / 12.0,
             loss.loss_db < -4.0 ? theme().above : theme().accent);
-        words(painter, x + wide - 72, y, 58, std::isinf(loss.loss_db) ? tr("gone") : db_text(loss.loss_db), theme().ink,
-              11, true);
+        words(painter, x + wide - 72, y, 58, std::isinf(loss.loss_db) ? tr("gone") : db_text(loss.loss_db),
+              theme().text, 11, true);
         rows_.push_back({QRect(x, y, wide - 8, 18), loss.id});
         ++n;
     }
@@ -546,7 +579,7 @@ void PicturePage::paintEvent(QPaintEvent*) {
     const QRect area(0, 0, 260, height() - 4);
     const QPoint foot(area.center().x(), area.bottom() - 14);
     const double reach = area.height() - 26;
-    painter.setPen(theme().rule);
+    painter.setPen(theme().scale);
     for (const double ring : {0.25, 0.5, 1.0})
         painter.drawArc(QRectF(foot.x() - ring * reach, foot.y() - ring * reach, 2 * ring * reach, 2 * ring * reach), 0,
                         180 * 16);
@@ -555,12 +588,12 @@ void PicturePage::paintEvent(QPaintEvent*) {
     painter.drawLine(QPointF(foot), QPointF(foot.x() + reach * 0.7071, foot.y() - reach * 0.7071));
     painter.drawLine(area.left(), foot.y(), area.right(), foot.y());
     words(painter, foot.x() - static_cast<int>(reach * 0.7071) - 18, foot.y() - static_cast<int>(reach * 0.7071) - 14,
-          16, tr("L"), theme().faint);
+          16, tr("Left"), theme().faint);
     words(painter, foot.x() + static_cast<int>(reach * 0.7071) + 4, foot.y() - static_cast<int>(reach * 0.7071) - 14,
-          16, tr("R"), theme().faint);
-    QColor ink = theme().accent;
-    ink.setAlphaF(0.5f);
-    painter.setPen(QPen(ink, 1.6));
+          16, tr("Right"), theme().faint);
+    QColor colour = theme().accent;
+    colour.setAlphaF(0.5f);
+    painter.setPen(QPen(colour, 1.6));
     QVector<QPointF> points;
     if (work_.player.playing())
         for (const LiveMix::Point& p : live.trace()) {
@@ -581,7 +614,7 @@ void PicturePage::paintEvent(QPaintEvent*) {
     for (size_t b = 0; b <= LiveMix::bands; ++b) {
         const Level value = b < LiveMix::bands ? live.correlation(b) : live.correlation();
         const int y = 24 + static_cast<int>(b) * 22;
-        words(painter, 300, y, 110, b < LiveMix::bands ? names[b] : tr("all together"), theme().ink);
+        words(painter, 300, y, 110, b < LiveMix::bands ? names[b] : tr("all together"), theme().text);
         const QRect scale(416, y + 5, 200, 6);
         painter.fillRect(scale, theme().rule);
         painter.fillRect(scale.center().x(), y + 2, 1, 12, theme().faint);
@@ -591,8 +624,8 @@ void PicturePage::paintEvent(QPaintEvent*) {
                                QPoint(std::max(at, scale.center().x()), scale.bottom())),
                          *value < 0.0 ? theme().above : theme().inside);
         words(painter, 622, y, 50,
-              QString(*value < 0.0 ? QChar(0x2212) : QChar('+')) + QString::number(std::fabs(*value), 'f', 2),
-              theme().ink, 11, true);
+              QString(*value < 0.0 ? QChar(0x2212) : QChar('+')) + shown_figure(std::fabs(*value), 2), theme().text, 11,
+              true);
     }
 }
 

@@ -6,7 +6,7 @@
 #include <QMenu>
 #include <QPainter>
 
-#include "app/desk/ink_menu.h"
+#include "app/desk/colour_menu.h"
 #include "core/session/channel.h"
 
 namespace isotonus {
@@ -21,20 +21,22 @@ BusHead::BusHead(Workspace& work, TrackId id, int number, QWidget* parent)
         b->setText(letter);
         b->setCheckable(true);
         b->setGeometry(x, (row_height() - 22) / 2, wide, 22);
-        b->setFocusPolicy(Qt::NoFocus);
+        b->setFocusPolicy(Qt::TabFocus);
         connect(b, &QToolButton::pressed, this, &BusHead::pressed);
         return b;
     };
     if (id == main_output) return;
-    const int word = std::max(44, QFontMetrics(lettering(13)).horizontalAdvance(tr("hear")) + 12);
-    hear_ = button("hearUnder", tr("hear"), head_width - 62 - word, word);
-    const QString what = tr(
-        "Hear these rows alone, and back; the settings say whether the rest is silent or dimmed. Nothing of it reaches "
-        "an export.");
+    const int word = std::max(44, QFontMetrics(lettering(13)).horizontalAdvance(tr("Hear")) + 12);
+    hear_ = button("hearUnder", tr("Hear"), head_width - 62 - word, word);
+    const QString what =
+        tr("Plays these tracks alone; a second click returns. The settings say whether the rest is silent or dimmed. "
+           "Exports stay as they are.");
     hear_->setToolTip(number < 8 ? what + ' ' + tr("(Shift+F%1)").arg(number + 1) : what);
-    connect(hear_, &QToolButton::clicked, this, [this] { work_.player.hear_under(id_); });
+    connect(hear_, &QToolButton::clicked, this, [this] { work_.player.solo_bus(id_); });
     mute_ = button("mute", "M", head_width - 60, 24);
     solo_ = button("solo", "S", head_width - 33, 24);
+    mute_->setToolTip(tr("Mute: the tracks of this channel are neither heard nor exported through it."));
+    solo_->setToolTip(tr("Solo: only soloed channels are heard. Use it to find a fault."));
     connect(mute_, &QToolButton::clicked, this, [this](bool on) { work_.edits.set_mutes({id_}, on); });
     connect(solo_, &QToolButton::clicked, this, [this] { work_.edits.toggle(Editing::Flag::solo, id_); });
 }
@@ -67,14 +69,14 @@ void BusHead::paintEvent(QPaintEvent*) {
     if (!channel) return;
     QPainter painter(this);
     painter.fillRect(rect(), theme().ground);
-    const QColor ink = is_main ? theme().ink : theme().track_ink(*channel.ink);
+    const QColor colour = is_main ? theme().text : theme().track_colour(*channel.colour_index);
     if (bus || is_main)
-        painter.fillRect(0, 0, 4, height() - 1, ink);
+        painter.fillRect(0, 0, 4, height() - 1, colour);
     else
         for (int y = 0; y < height() - 1; y += 6)
-            painter.fillRect(0, y, 4, 3, ink);  // a group sums nothing: a dashed edge
+            painter.fillRect(0, y, 4, 3, colour);  // a group sums nothing: a dashed edge
     painter.setFont(lettering(13, true));
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     const bool two_lines = height() >= 30;
     const QRect place(16, two_lines ? 2 : 0, head_width - 126, two_lines ? 18 : height());
     painter.drawText(place, Qt::AlignVCenter,
@@ -84,19 +86,19 @@ void BusHead::paintEvent(QPaintEvent*) {
     if (two_lines && is_main) {
         painter.setFont(lettering(11));
         painter.setPen(theme().faint);
-        painter.drawText(QRect(16, height() - 17, place.width(), 14), Qt::AlignVCenter, tr("all of the mix"));
+        painter.drawText(QRect(16, height() - 17, place.width(), 14), Qt::AlignVCenter, tr("whole mix"));
     } else if (two_lines) {
         const auto rows = static_cast<int>(tracks_under(s, id_).size());
         const Bus* to = bus ? s.find_bus(bus->output) : nullptr;
         const bool returns = bus && is_return(s, id_);
         QString below;
         if (returns)
-            below = tr("return of %n row(s)", nullptr, static_cast<int>(senders_to(s, id_).size()));
+            below = tr("return of %n track(s)", nullptr, static_cast<int>(senders_to(s, id_).size()));
         else if (bus)
-            below = tr("bus of %n row(s)", nullptr, rows);
+            below = tr("bus of %n track(s)", nullptr, rows);
         else
-            below = tr("group of %n row(s)", nullptr, rows);
-        if (to) below += tr(", to %1").arg(QString::fromStdString(to->name));
+            below = tr("group of %n track(s)", nullptr, rows);
+        if (to) below = tr("%1, output %2").arg(below, QString::fromStdString(to->name));
         painter.setFont(lettering(11));
         painter.setPen(theme().faint);
         painter.drawText(QRect(16, height() - 17, place.width(), 14), Qt::AlignVCenter, below);
@@ -110,7 +112,7 @@ void BusHead::rename() {
     if (id_ == main_output) return;
     const Session& s = work_.document.session();
     const std::string before = s.name_of(id_);
-    const auto name = work_.prompter->ask_text(tr("Rename"), tr("Its name"), QString::fromStdString(before));
+    const auto name = work_.prompter->ask_text(tr("Rename"), tr("Name"), QString::fromStdString(before));
     if (!name || name->trimmed().isEmpty()) return;
     const std::string to = name->trimmed().toStdString();
     work_.document.edit(tr("Rename %1 to %2").arg(QString::fromStdString(before), name->trimmed()),
@@ -123,16 +125,17 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     QMenu menu;
     menu.setObjectName("busMenu");
     connect(menu.addAction(tr("Rename…")), &QAction::triggered, this, [this] { rename(); });
-    connect(menu.addAction(tr("Select its rows")), &QAction::triggered, this, [this] {
+    connect(menu.addAction(tr("Select its tracks")), &QAction::triggered, this, [this] {
         const Session& now = work_.document.session();
         auto rows = tracks_under(now, id_);
         for (const TrackId sender : senders_to(now, id_))
             if (now.find(sender) && std::find(rows.begin(), rows.end(), sender) == rows.end()) rows.push_back(sender);
         if (!rows.empty()) work_.document.select(rows, rows.front());
     });
-    add_inks(menu.addMenu(tr("Ink")), this, [this](int n) {
-        work_.document.edit(tr("Ink %1").arg(n + 1),
-                            with_channel(work_.document.session(), id_, [n](const ChannelEdit& c) { *c.ink = n; }));
+    add_inks(menu.addMenu(tr("Colour")), this, [this](int n) {
+        work_.document.edit(
+            tr("Colour %1").arg(n + 1),
+            with_channel(work_.document.session(), id_, [n](const ChannelEdit& c) { *c.colour_index = n; }));
     });
     auto* others = menu.addAction(tr("All other faders down by…"), this,
                                   [this] { work_.edits.ask_others_down(tracks_under(work_.document.session(), id_)); });
@@ -147,20 +150,20 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
                         work_.document.edit(tr("Trim of the bus %1").arg(db_text(*db, "dB", true)),
                                             with_bus(work_.document.session(), id_, [&](Bus& b) { b.trim_db = *db; }));
                 });
-        connect(menu.addAction(tr("Add the selected rows")), &QAction::triggered, this,
+        connect(menu.addAction(tr("Add the selected tracks")), &QAction::triggered, this,
                 [this] { work_.edits.lead_to(work_.document.selected(), id_); });
-        QMenu* outputs = menu.addMenu(tr("Leads to"));
+        QMenu* outputs = menu.addMenu(tr("Output"));
         const auto output = [&](const QString& name, TrackId to) {
             QAction* a = outputs->addAction(name);
             a->setCheckable(true);
             a->setChecked(bus->output == to);
             connect(a, &QAction::triggered, this, [this, to] { work_.edits.lead_to({id_}, to); });
         };
-        output(tr("the main output"), main_output);
+        output(tr("Main output"), main_output);
         for (const Bus& other : s.buses)
             if (!feeds(s, other.id, id_)) output(QString::fromStdString(other.name), other.id);
     } else {
-        connect(menu.addAction(tr("Its members are the selected rows")), &QAction::triggered, this, [this] {
+        connect(menu.addAction(tr("Make the selected tracks its members")), &QAction::triggered, this, [this] {
             work_.document.edit(tr("Members of the group"),
                                 with_group(work_.document.session(), id_,
                                            [this](ControlGroup& g) { g.members = work_.document.selected(); }));
@@ -169,7 +172,7 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     menu.addSeparator();
     // Later: the row that asks goes with it.
     connect(
-        menu.addAction(tr("Remove; its rows stay")), &QAction::triggered, this,
+        menu.addAction(tr("Remove; the tracks stay")), &QAction::triggered, this,
         [work = &work_, id = id_] { work->edits.remove_bus_or_group(id); }, Qt::QueuedConnection);
     menu.exec(event->globalPos());
 }
@@ -209,6 +212,7 @@ class FoldLine : public QToolButton {
                          QFontMetrics(painter.font()).elidedText(text, Qt::ElideRight, place.width()));
         painter.setPen(theme().rule);
         painter.drawLine(0, height() - 1, width(), height() - 1);
+        if (hasFocus()) paint_focus(painter, rect());
     }
 
   private:

@@ -5,6 +5,7 @@
 #include <cmath>
 #include <map>
 
+#include "app/balance/balance_columns.h"
 #include "core/balance/fader.h"
 #include "core/session/routing.h"
 
@@ -46,17 +47,17 @@ Level BusLane::song_peak_dbfs() const {
 QString BusLane::sentence() const {
     const Session& session = work_.document.session();
     const auto rows = tracks_under(session, id()).size(), senders = senders_to(session, id()).size();
-    QString peak;
-    if (const Level db = song_peak_dbfs()) peak = tr("; whole-song peak after the fader %1").arg(db_text(*db, "dBFS"));
+    const auto with_peak = [this](const QString& text) {
+        const Level db = song_peak_dbfs();
+        return db ? tr("%1; whole-song peak after the fader %2.").arg(text, db_text(*db, "dBFS")) : text + '.';
+    };
     if (is_return(session, id()))
-        return tr("%1, a return: %n row(s) send to it; fader %2", nullptr, static_cast<int>(senders))
-                   .arg(track_name(), db_text(values().fader_db)) +
-               peak + '.';
+        return with_peak(tr("%1, a return: %n track(s) send to it; fader %2", nullptr, static_cast<int>(senders))
+                             .arg(track_name(), db_text(values().fader_db)));
     if (channel().kind == RowKind::bus)
-        return tr("%1, a bus: sums %n row(s); fader %2", nullptr, static_cast<int>(rows))
-                   .arg(track_name(), db_text(values().fader_db)) +
-               peak + '.';
-    return tr("%1, a control group: moves %n row(s) by %2", nullptr, static_cast<int>(rows))
+        return with_peak(tr("%1, a bus: sums %n track(s); fader %2", nullptr, static_cast<int>(rows))
+                             .arg(track_name(), db_text(values().fader_db)));
+    return tr("%1, a group: moves %n track(s) by %2", nullptr, static_cast<int>(rows))
                .arg(track_name(), db_text(values().fader_db, "dB", true)) +
            '.';
 }

@@ -27,8 +27,8 @@ void paint_own_place(QPainter& painter, int x, int top, int bottom) {
     painter.drawRect(x - 2, top, 4, bottom - top);
 }
 
-QString FaderLane::value_name() const {
-    switch (active_) {
+QString FaderLane::name_of(Part part) {
+    switch (part) {
         case Part::fader:
             return tr("fader");
         case Part::peak:
@@ -38,11 +38,11 @@ QString FaderLane::value_name() const {
         case Part::width:
             return tr("width");
         case Part::left_side:
-            return tr("left side");
+            return tr("left pan");
         case Part::right_side:
             break;
     }
-    return tr("right side");
+    return tr("right pan");
 }
 
 double FaderLane::value_of(Part part) const {
@@ -64,10 +64,10 @@ double FaderLane::value_of(Part part) const {
     return v.right_pan;
 }
 
-QString FaderLane::value_text() const {
+QString FaderLane::text_of(Part part) const {
     if (!exists()) return {};
-    const double value = value_of(active_);
-    switch (active_) {
+    const double value = value_of(part);
+    switch (part) {
         case Part::fader:
             return db_text(value);
         case Part::peak:
@@ -79,6 +79,48 @@ QString FaderLane::value_text() const {
     }
 }
 
+SpokenControl::Range FaderLane::range_of(Part part) {
+    if (part == Part::fader) return {fader_floor_db, fader_max_db, true};
+    if (part == Part::peak) return {-100.0, 24.0, true};
+    return part == Part::width ? Range{0.0, 200.0} : Range{-100.0, 100.0};
+}
+
+double FaderLane::spoken_number(Part part) const {
+    const double value = value_of(part);
+    return part == Part::fader || part == Part::peak ? value : std::round(value * 100.0);
+}
+
+std::optional<double> FaderLane::number() const {
+    return exists() ? std::optional(spoken_number(active_)) : std::nullopt;
+}
+
+std::vector<FaderLane::Part> FaderLane::placing() const {
+    std::vector<Part> parts;
+    if (!exists()) return parts;
+    const Values v = values();
+    if (v.apart)
+        parts = {Part::left_side, Part::right_side};
+    else if (v.has_pan)
+        parts = {Part::pan};
+    if (v.has_width && !v.apart) parts.push_back(Part::width);
+    return parts;
+}
+
+std::vector<SpokenControl::Part> FaderLane::parts() const {
+    std::vector<SpokenControl::Part> all;
+    for (const Part p : placing())
+        all.push_back({tr("%1, %2").arg(track_name(), name_of(p)), text_of(p), spoken_number(p), range_of(p)});
+    return all;
+}
+
+void FaderLane::say_to_part(size_t n, const QString& text) {
+    if (const auto parts = placing(); n < parts.size()) set(parts[n], text);
+}
+
+void FaderLane::step_part(size_t n, int by) {
+    if (const auto parts = placing(); n < parts.size()) step_by(parts[n], by, 0);
+}
+
 QRect FaderLane::value_place() const {
     const BalanceColumns columns(width());
     if (active_ == Part::fader) return columns.fader_text(height());
@@ -86,34 +128,38 @@ QRect FaderLane::value_place() const {
     return columns.pan_text(height());
 }
 
-void FaderLane::nudge(double by, uint64_t gesture) {
-    const double from = value_of(active_ == Part::peak ? Part::fader : active_);
-    if (active_ == Part::fader || active_ == Part::peak)
+void FaderLane::nudge(double by, uint64_t gesture) { step_by(active_, by, gesture); }
+
+void FaderLane::step_by(Part part, double by, uint64_t gesture) {
+    const double from = value_of(part == Part::peak ? Part::fader : part);
+    if (part == Part::fader || part == Part::peak)
         move(Part::fader, fader_moved(from, by), false, gesture);
-    else if (active_ == Part::width)
-        move(active_, std::clamp(from + (gesture ? by : 0.1 * by), 0.0, 2.0), false, gesture);
+    else if (part == Part::width)
+        move(part, std::clamp(from + (gesture ? by : 0.1 * by), 0.0, 2.0), false, gesture);
     else
-        move(active_, std::clamp(from + (gesture ? by : 0.05 * by), -1.0, 1.0), false, gesture);
+        move(part, std::clamp(from + (gesture ? by : 0.05 * by), -1.0, 1.0), false, gesture);
 }
 
-void FaderLane::type_value(const QString& text) {
-    if (active_ == Part::fader || active_ == Part::peak) {
+void FaderLane::type_value(const QString& text) { set(active_, text); }
+
+void FaderLane::set(Part part, const QString& text) {
+    if (part == Part::fader || part == Part::peak) {
         const auto db = parse_level(text);
         if (!db) return;
-        if (active_ == Part::peak)
+        if (part == Part::peak)
             set_by_peak(*db);
         else if (*db <= fader_max_db)
-            move(active_, *db < fader_floor_db ? silence_db : *db, true, 0);
+            move(part, *db < fader_floor_db ? silence_db : *db, true, 0);
         else
             emit work_.view.hint(tr("A fader goes up to +12 dB."));
-    } else if (active_ == Part::width) {
+    } else if (part == Part::width) {
         const auto percent = parse_level(QString(text).remove('%'));
         if (percent && *percent >= 0.0 && *percent <= 200.0)
-            move(active_, *percent / 100.0, true, 0);
+            move(part, *percent / 100.0, true, 0);
         else
             emit work_.view.hint(tr("The width goes from 0 to 200 %."));
     } else if (const auto pan = parse_pan(text)) {
-        move(active_, *pan, true, 0);
+        move(part, *pan, true, 0);
     }
 }
 
@@ -252,7 +298,7 @@ void FaderLane::playhead_moved() {
     const std::array now{tenth(std::max(v.fader_db, silence_db)), std::round(v.pan * 100.0),
                          std::round(v.width * 100.0), std::round(v.left_pan * 100.0), std::round(v.right_pan * 100.0)};
     const auto blade_at = [&](double tenths) {
-        const int x = static_cast<int>(std::lround(columns.fader_ruler().place(tenths / 10.0)));
+        const int x = static_cast<int>(std::lround(columns.fader_ruler().x_of(tenths / 10.0)));
         return QRect(x - 6, 0, 13, height());
     };
     const auto placed = [](const auto& values) { return std::span(values).subspan(1); };
@@ -311,7 +357,7 @@ void FaderLane::levels_changed() {
     const auto* bars = work_.player.meters().find(id());
     const MeterBar bar = bars ? bars->after_fader : MeterBar{};
     const Ruler r = BalanceColumns(width()).level_ruler();
-    const auto x = [&](double db) { return std::lround(r.place(std::max(db, -60.0))); };
+    const auto x = [&](double db) { return std::lround(r.x_of(std::max(db, -60.0))); };
     if (x(bar.level_db) == x(shown_level_db_) && x(bar.hold_db) == x(shown_hold_db_) && bar.clipped == shown_clipped_)
         return;
     shown_level_db_ = bar.level_db;
@@ -344,22 +390,22 @@ void FaderLane::paint_fader(QPainter& painter, const Values& v) {
     const Ruler r = columns.fader_ruler();
     r.paint_rules(painter, QRect(0, 0, columns.fader_end, height()));
     painter.setPen(theme().faint);
-    painter.drawLine(static_cast<int>(r.place(silence_db)), y(18), static_cast<int>(r.place(12.0)), y(18));
-    painter.setPen(theme().ink);
-    const int zero = static_cast<int>(std::lround(r.place(0.0)));
+    painter.drawLine(static_cast<int>(r.x_of(silence_db)), y(18), static_cast<int>(r.x_of(12.0)), y(18));
+    painter.setPen(theme().text);
+    const int zero = static_cast<int>(std::lround(r.x_of(0.0)));
     painter.drawLine(zero, y(13), zero, y(23));
     if (const auto ghost = work_.view.balance.ghosts().find(id());
         ghost != work_.view.balance.ghosts().end()) {  // where it would go
-        const int x = static_cast<int>(std::lround(r.place(ghost->second)));
+        const int x = static_cast<int>(std::lround(r.x_of(ghost->second.fader_db)));
         painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
         painter.drawRect(x - 4, y(7), 8, y(22));
     }
-    if (v.own_fader_db) paint_own_place(painter, static_cast<int>(std::lround(r.place(*v.own_fader_db))), y(11), y(25));
-    paint_blade(painter, static_cast<int>(std::lround(r.place(v.fader_db))), y(7), y(29),
+    if (v.own_fader_db) paint_own_place(painter, static_cast<int>(std::lround(r.x_of(*v.own_fader_db))), y(11), y(25));
+    paint_blade(painter, static_cast<int>(std::lround(r.x_of(v.fader_db))), y(7), y(29),
                 v.heard ? theme().accent : theme().faint);
     if (is_asked_for(painter, columns.fader_text(height()))) {
         painter.setFont(lettering(13));
-        painter.setPen(v.heard ? theme().ink : theme().faint);
+        painter.setPen(v.heard ? theme().text : theme().faint);
         painter.drawText(columns.fader_text(height()), Qt::AlignRight | Qt::AlignVCenter, db_text(v.fader_db));
     }
     if (v.own_fader_db) paint_ride_mark(painter, columns.fader_text(height()).right() - 20, y(29));
@@ -370,7 +416,7 @@ void FaderLane::paint_meter(QPainter& painter) {
     const Ruler r = BalanceColumns(width()).level_ruler();
     const QRect place = meter_place();
     painter.fillRect(place, theme().rule);
-    const auto x = [&](double db) { return static_cast<int>(std::lround(r.place(std::clamp(db, -60.0, 0.0)))); };
+    const auto x = [&](double db) { return static_cast<int>(std::lround(r.x_of(std::clamp(db, -60.0, 0.0)))); };
     const double ceiling = work_.document.session().targets.peak_ceiling_dbfs;
     if (shown_level_db_ > -60.0) {
         painter.fillRect(QRect(place.topLeft(), QPoint(x(std::min(shown_level_db_, ceiling)), place.bottom())),
@@ -380,7 +426,7 @@ void FaderLane::paint_meter(QPainter& painter) {
                              theme().above);
     }
     if (shown_hold_db_ > -60.0)
-        painter.fillRect(x(shown_hold_db_), place.top() - 1, 2, place.height() + 2, theme().ink);
+        painter.fillRect(x(shown_hold_db_), place.top() - 1, 2, place.height() + 2, theme().text);
     if (const auto* bars = work_.player.meters().find(id()); bars && bars->vu_dbfs > -60.0 && shown_level_db_ > -60.0) {
         // The average, as a VU needle after the fader: a gap in the bar.
         const double after = bars->vu_dbfs + values().fader_db;
@@ -396,15 +442,15 @@ void FaderLane::paint_peak(QPainter& painter) {
     if (!peak || !std::isfinite(*peak)) return;
     const BalanceColumns columns(width());
     const bool has_figure = is_asked_for(painter, columns.peak_text(height()));
-    const int at = static_cast<int>(std::lround(columns.level_ruler().place(std::clamp(*peak, -60.0, 0.0)))),
+    const int at = static_cast<int>(std::lround(columns.level_ruler().x_of(std::clamp(*peak, -60.0, 0.0)))),
               below = meter_place().bottom() + 2;
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     painter.drawLine(at - 3, below + 4, at, below);
     painter.drawLine(at + 3, below + 4, at, below);
     if (!has_figure) return;
     painter.setFont(lettering(13));
     const bool over = *peak > work_.document.session().targets.peak_ceiling_dbfs;
-    painter.setPen(over ? theme().above : theme().ink);
+    painter.setPen(over ? theme().above : theme().text);
     if (*peak > 0.0) painter.setPen(theme().clipped);
     painter.drawText(columns.peak_text(height()), Qt::AlignRight | Qt::AlignVCenter,
                      db_text(*peak, "", *peak > 0.0).trimmed());
@@ -421,7 +467,7 @@ void FaderLane::paint_audibility(QPainter& painter) {
     painter.fillRect(QRect(bar.left(), bar.top(), static_cast<int>(std::lround(share * bar.width())), bar.height()),
                      share < hardly_heard ? theme().above : theme().accent);
     painter.setFont(lettering(11));
-    painter.setPen(share < hardly_heard ? theme().ink : theme().faint);
+    painter.setPen(share < hardly_heard ? theme().text : theme().faint);
     painter.drawText(QRect(bar.left(), y(4), bar.width(), y(17)), Qt::AlignRight | Qt::AlignVCenter,
                      QString::number(std::lround(share * 100.0)) + QString::fromUtf8("\u2009%"));
 }
@@ -436,7 +482,7 @@ void FaderLane::paint_pan(QPainter& painter, const Values& v) {
     painter.drawLine(area.left(), axis, area.right(), axis);
     painter.drawLine(area.left(), axis - 4, area.left(), axis + 4);
     painter.drawLine(area.right(), axis - 4, area.right(), axis + 4);
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     painter.drawLine(middle, axis - 5, middle, axis + 5);
     const QColor colour = v.heard ? theme().accent : theme().faint;
     const QRect words = columns.pan_text(height());
@@ -448,9 +494,14 @@ void FaderLane::paint_pan(QPainter& painter, const Values& v) {
         painter.fillRect(l - 1, axis - 9, 6, 2, colour);
         painter.fillRect(r - 1, axis + 1, 3, 9, colour);
         painter.fillRect(r - 4, axis + 8, 6, 2, colour);
-        painter.setPen(theme().ink);
+        painter.setPen(theme().text);
         painter.drawText(words, Qt::AlignRight | Qt::AlignVCenter, pan_text(v.left_pan) + '\n' + pan_text(v.right_pan));
         return;
+    }
+    if (const auto ghost = work_.view.balance.ghosts().find(id());
+        ghost != work_.view.balance.ghosts().end() && ghost->second.pan) {  // where it would go
+        painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
+        painter.drawRect(pan_place(area, *ghost->second.pan) - 4, axis - 9, 8, 18);
     }
     const int at = pan_place(area, v.pan);
     if (v.has_width) {  // width as whiskers
@@ -464,7 +515,7 @@ void FaderLane::paint_pan(QPainter& painter, const Values& v) {
     if (v.own_pan) paint_own_place(painter, pan_place(area, *v.own_pan), axis - 6, axis + 6);
     paint_blade(painter, at, axis - 9, axis + 9, colour);
     if (!is_asked_for(painter, words)) return;
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     const bool both = v.has_width && std::fabs(v.width - 1.0) > 0.005;
     if (both) painter.setFont(lettering(11));
     painter.drawText(words, Qt::AlignRight | Qt::AlignVCenter,

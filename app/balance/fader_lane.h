@@ -33,8 +33,15 @@ class FaderLane : public Lane {
     virtual Level song_peak_dbfs() const { return std::nullopt; }  ///< after the fader
     virtual const Audibility* audibility() const { return nullptr; }
 
-    QString value_text() const override;
-    QString value_name() const override;
+    // For a screen reader: the fader's lane has sliders for pan and width too.
+    Range spoken_range() const override { return range_of(active_); }
+    std::optional<double> number() const override;
+    std::vector<SpokenControl::Part> parts() const override;
+    void say_to_part(size_t n, const QString& text) override;
+    void step_part(size_t n, int by) override;
+
+    QString value_text() const override { return text_of(active_); }
+    QString value_name() const override { return name_of(active_); }
     void nudge(double by, uint64_t gesture) override;
     void type_value(const QString& text) override;
     void reset_value() override;
@@ -58,6 +65,15 @@ class FaderLane : public Lane {
     Part active_ = Part::fader;
 
   private:
+    static QString name_of(Part part);
+    QString text_of(Part part) const;
+    static Range range_of(Part part);
+    /// A figure as it is spoken: pans and widths in percent.
+    double spoken_number(Part part) const;
+    /// What places this row: its pan, or one for each side, and its width.
+    std::vector<Part> placing() const;
+    void set(Part part, const QString& text);
+    void step_by(Part part, double by, uint64_t gesture);
     QRect meter_place() const;
     QRect clip_flag() const;
     void paint_fader(QPainter& painter, const Values& v);

@@ -63,9 +63,11 @@ double Field::radius_of(const Track& track) const {
 }
 
 QPointF Field::place_of(const Track& track) const {
-    const double pan = track.sides_apart ? (track.left_pan + track.right_pan) / 2.0 : track.pan;
-    return {area().center().x() + pan * area().width() / 2.0, y_of(track.fader_db)};
+    const double pan = track.dual_pan ? (track.left_pan + track.right_pan) / 2.0 : track.pan;
+    return {x_of(pan), y_of(track.fader_db)};
 }
+
+double Field::x_of(double pan) const { return area().center().x() + pan * area().width() / 2.0; }
 
 TrackId Field::at(const QPointF& place) const {
     TrackId found = 0;
@@ -82,8 +84,8 @@ void Field::move_selected(double pan_by, double db_by, uint64_t gesture) {
     const auto& ids = work_.document.selected();
     const Track* t = work_.document.track(work_.document.focused());
     if (!t || ids.empty()) return;
-    const QString name = ids.size() == 1 ? tr("Place %1").arg(QString::fromStdString(t->name))
-                                         : tr("Place %n track(s)", nullptr, static_cast<int>(ids.size()));
+    const QString name = ids.size() == 1 ? tr("Pan and level of %1").arg(QString::fromStdString(t->name))
+                                         : tr("Pan and level of %n track(s)", nullptr, static_cast<int>(ids.size()));
     work_.document.edit_tracks(
         name, ids,
         [=](Track& track) {
@@ -132,7 +134,7 @@ void Field::mouseMoveEvent(QMouseEvent* event) {
         emit work_.view.hint(
             tr("%1: fader %2, pan %3").arg(QString::fromStdString(t->name), db_text(t->fader_db), pan_text(t->pan)));
     else
-        emit work_.view.hint(tr("Drag points: across is pan, up is level. A frame selects several."));
+        emit work_.view.hint(tr("Drag points: across is pan, up is level. Drag a frame to select several."));
 }
 
 void Field::mouseReleaseEvent(QMouseEvent*) {
@@ -149,7 +151,7 @@ void Field::mouseReleaseEvent(QMouseEvent*) {
 
 void Field::mouseDoubleClickEvent(QMouseEvent* event) {
     if (const TrackId id = at(event->position()))
-        work_.document.edit_tracks(tr("Place in the centre at 0 dB"), work_.document.moved_with(id),
+        work_.document.edit_tracks(tr("Centre at 0 dB"), work_.document.moved_with(id),
                                    [](Track& t) { t.pan = t.fader_db = 0.0; });
 }
 
@@ -231,17 +233,16 @@ void Field::paintEvent(QPaintEvent*) {
     const QRectF a = area();
     for (const double db : {12.0, 6.0, 0.0, -6.0, -12.0, -18.0, -24.0, -30.0, -40.0}) {
         const int y = static_cast<int>(y_of(db));
-        painter.setPen(db == 0.0 ? theme().faint : theme().rule);
+        painter.setPen(db == 0.0 ? theme().faint : theme().scale);
         painter.drawLine(static_cast<int>(a.left()), y, static_cast<int>(a.right()), y);
         painter.setPen(theme().faint);
-        painter.drawText(QRect(8, y - 8, 48, 16), Qt::AlignRight | Qt::AlignVCenter,
-                         db_text(db, "", true).remove(".0"));
+        painter.drawText(QRect(8, y - 8, 48, 16), Qt::AlignRight | Qt::AlignVCenter, scale_text(db, "", true));
     }
     painter.drawText(QRect(8, static_cast<int>(a.bottom()) - 8, 48, 16), Qt::AlignRight | Qt::AlignVCenter, tr("off"));
     painter.drawText(QRect(8, 8, 70, 16), Qt::AlignVCenter, tr("fader dB"));
     for (const double pan : {-1.0, -0.5, 0.0, 0.5, 1.0}) {
         const int x = static_cast<int>(a.center().x() + pan * a.width() / 2.0);
-        painter.setPen(pan == 0.0 ? theme().faint : theme().rule);
+        painter.setPen(pan == 0.0 ? theme().faint : theme().scale);
         painter.drawLine(x, static_cast<int>(a.top()), x, static_cast<int>(a.bottom()));
         painter.setPen(theme().faint);
         painter.drawText(QRect(x - 24, static_cast<int>(a.bottom()) + 8, 48, 16), Qt::AlignCenter, pan_text(pan));
@@ -253,21 +254,22 @@ void Field::paintEvent(QPaintEvent*) {
         const bool heard = work_.document.session().is_heard(*t), selected = work_.document.is_selected(t->id);
         const auto* bars = work_.player.meters().find(t->id);
         const double live = bars ? std::clamp((bars->after_fader.level_db + 48.0) / 48.0, 0.0, 1.0) : 0.0;
-        QColor fill = theme().track_ink(t->ink);
+        QColor fill = theme().track_colour(t->colour_index);
         fill.setAlphaF(static_cast<float>(heard ? 0.16 + 0.7 * live : 0.06));  // brighter while it sounds
         painter.setBrush(fill);
-        painter.setPen(QPen(selected ? theme().accent : theme().track_ink(t->ink), selected ? 2.5 : 1.2,
+        painter.setPen(QPen(selected ? theme().accent : theme().track_colour(t->colour_index), selected ? 2.5 : 1.2,
                             heard ? Qt::SolidLine : Qt::DotLine));
         painter.drawEllipse(at, radius, radius);
         if (t->anchor) {
-            painter.setBrush(theme().ink);
+            painter.setBrush(theme().text);
             painter.setPen(Qt::NoPen);
             painter.drawPolygon(QPolygonF({at + QPointF(-5, 4), at + QPointF(0, -4), at + QPointF(5, 4)}));
         }
         if (const auto ghost = work_.view.balance.ghosts().find(t->id); ghost != work_.view.balance.ghosts().end()) {
             painter.setBrush(Qt::NoBrush);
             painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
-            painter.drawEllipse(QPointF(at.x(), y_of(ghost->second)), radius, radius);
+            const double x = ghost->second.pan ? x_of(*ghost->second.pan) : at.x();
+            painter.drawEllipse(QPointF(x, y_of(ghost->second.fader_db)), radius, radius);
         }
     }
     painter.setFont(lettering(11));
@@ -279,7 +281,7 @@ void Field::paintEvent(QPaintEvent*) {
             painter.setPen(QPen(theme().faint, 0.6));
             painter.drawLine(at, end);
         }
-        painter.setPen(work_.document.session().is_heard(t) ? theme().ink : theme().faint);
+        painter.setPen(work_.document.session().is_heard(t) ? theme().text : theme().faint);
         painter.drawText(place, Qt::AlignVCenter, QString::fromStdString(t.name));
     }
     if (framing_) {
@@ -287,11 +289,7 @@ void Field::paintEvent(QPaintEvent*) {
         painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
         painter.drawRect(QRectF(pressed_, last_).normalized());
     }
-    if (hasFocus()) {
-        painter.setBrush(Qt::NoBrush);
-        painter.setPen(theme().accent);
-        painter.drawRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5));
-    }
+    if (hasFocus()) paint_focus(painter, rect());
 }
 
 }  // namespace isotonus

@@ -30,9 +30,10 @@ class Field : public QWidget, public SpokenControl {
   private:
     QRectF area() const;
     double y_of(double fader_db) const;
+    double x_of(double pan) const;
     double db_of(double y) const;
     double radius_of(const Track& track) const;
-    TrackId at(const QPointF& place) const;
+    TrackId at(const QPointF& point) const;
     void move_selected(double pan_by, double db_by, uint64_t gesture);
 
     Workspace& work_;

@@ -27,10 +27,17 @@ ComparePanel::ComparePanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     words_ = new QLabel;
     words_->setObjectName("compareWords");
     column->addWidget(words_);
-    table_ = plain_table("compareTable", tr("What the mix is compared with"),
-                         {tr("Heard"), tr("Name"), tr("What"), tr("Loudness"), tr("True peak"), tr("Peak"),
-                          tr("Matched by"), tr("Made, note")},
-                         7);
+    table_ =
+        plain_table("compareTable", tr("Recordings to compare with"),
+                    {{tr("Heard"), tr("A dot marks the recording that plays now.")},
+                     {tr("Name"), tr("The name of the recording. Double click to hear it.")},
+                     {tr("Kind"), tr("A print is an export of this mix, a reference is a finished recording.")},
+                     {tr("Loudness"), tr("The integrated loudness of the whole recording (LUFS).")},
+                     {tr("True peak"), tr("The peak of the wave between its samples.")},
+                     {tr("Sample peak"), tr("The highest sample of the recording.")},
+                     {tr("Gain match"), tr("How much the recording is raised or lowered to be as loud as the mix.")},
+                     {tr("Date, note"), tr("When the recording was made, and your note.")}},
+                    7);
     table_->setSelectionMode(QAbstractItemView::ExtendedSelection);
     table_->setFixedHeight(132);
     column->addWidget(table_);
@@ -68,7 +75,7 @@ QLayout* ComparePanel::make_pages() {
         b->setToolTip(tip);
         b->setCheckable(true);
         b->setFixedSize(head_width - 36, 24);
-        b->setFocusPolicy(Qt::NoFocus);
+        b->setFocusPolicy(Qt::TabFocus);
         connect(b, &QToolButton::clicked, this, [this, which] { work_.view.compare.show_page(which); });
         connect(&work_.view.compare, &CompareView::changed, b,
                 [this, b, which] { b->setChecked(work_.view.compare.page == which); });
@@ -81,28 +88,30 @@ QLayout* ComparePanel::make_pages() {
     width_ = new WidthPicture(work_, pages_);
     changes_ = new ChangesPage(work_, pages_);
     blind_ = new BlindPage(work_, pages_);
-    page(ComparePage::frequencies, "pageFrequencies", tr("frequencies"),
-         tr("What of the spectrum is missing or too much. A click on a band shows which rows make it."), spectrum_);
-    page(ComparePage::loudness, "pageLoudness", tr("loudness over time"),
-         tr("One under the other, each with its own passages; what is tied is heard against each other."),
+    page(ComparePage::frequencies, "pageFrequencies", tr("Frequencies"),
+         tr("Shows where the mix has too little or too much. Click a band to see which tracks make it."), spectrum_);
+    page(ComparePage::loudness, "pageLoudness", tr("Loudness over time"),
+         tr("Shows the mix and the recordings one below the other, with their passages. Tie a passage to compare it "
+            "with a part of the song."),
          make_loudness_page());
-    page(ComparePage::width, "pageWidth", tr("width by bands"),
-         tr("How wide each band is, and whether the low end is mono."), width_);
-    page(ComparePage::changes, "pageChanges", tr("since the print"),
-         tr("What differs between a print and now, and the way back, row by row."), changes_);
-    page(ComparePage::notes, "pageNotes", tr("listening notes"), tr("What was noticed, when, and on what."),
+    page(ComparePage::width, "pageWidth", tr("Width by bands"),
+         tr("Shows how wide each band is, and whether the low end is mono."), width_);
+    page(ComparePage::changes, "pageChanges", tr("Since the print"),
+         tr("Lists what has changed since a print, and restores it channel by channel."), changes_);
+    page(ComparePage::notes, "pageNotes", tr("Listening notes"),
+         tr("Lists your listening notes: what you noticed, where in the song, and on which system."),
          new NotesPage(work_, pages_));
-    page(ComparePage::blind, "pageBlind", tr("blind"),
-         tr("Which version is the best, when one does not know which it is."), blind_);
-    page(ComparePage::done, "pageDone", tr("am I done?"), tr("What of the job is done and what is not."),
-         new DonePage(work_, pages_));
+    page(ComparePage::blind, "pageBlind", tr("Blind"),
+         tr("Compares versions without their names, so that only your ears decide."), blind_);
+    page(ComparePage::done, "pageDone", tr("Am I done?"),
+         tr("Lists which parts of the job are done, and which are open."), new DonePage(work_, pages_));
     scope_ = new QComboBox;
     scope_->setObjectName("compareScope");
-    scope_->setAccessibleName(tr("Of what spectra are"));
-    scope_->addItems({tr("of the whole"), tr("of the passage"), tr("as it plays")});
+    scope_->setAccessibleName(tr("Spectrum source"));
+    scope_->addItems({tr("Whole song"), tr("Passage"), tr("Live")});
     scope_->setToolTip(
-        tr("Of what the spectra and widths are: of everything; of the passages that stand against each "
-           "other where the song is; of the last second."));
+        tr("The part that spectra and widths are computed from: the whole song, the tied passages at the playhead, or "
+           "the last second."));
     scope_->setFixedWidth(head_width - 36);
     scope_->setCurrentIndex(static_cast<int>(work_.comparison.spectra.scope()));
     connect(scope_, &QComboBox::activated, this,
@@ -123,11 +132,12 @@ QWidget* ComparePanel::make_loudness_page() {
     column->addWidget(loudness_, 1);
     auto* row = new QHBoxLayout;
     tie_ = button_in(row, "passageTie", tr("Tie to this part of the song"),
-                     tr("The marked passage of the recording stands against the loop or section where the song is: F6 "
-                        "changes over between the two."));
-    untie_ = button_in(row, "passageUntie", tr("Untie"), tr("It stays marked."));
-    rename_ = button_in(row, "passageRename", tr("Name…"), tr("What the passage is: its chorus."));
-    drop_ = button_in(row, "passageRemove", tr("Remove"), tr("The passage is no longer marked."));
+                     tr("Compares the marked passage of the recording with the loop or section at the playhead. F6 "
+                        "switches between the two."));
+    untie_ = button_in(row, "passageUntie", tr("Untie"),
+                       tr("Ends the comparison with this part of the song. The passage stays marked."));
+    rename_ = button_in(row, "passageRename", tr("Name…"), tr("Names the passage, for example 'chorus'."));
+    drop_ = button_in(row, "passageRemove", tr("Remove"), tr("Removes the mark of the passage."));
     row->addStretch();
     column->addLayout(row);
     const auto changed = [this](const QString& name, auto change) {
@@ -145,7 +155,7 @@ QWidget* ComparePanel::make_loudness_page() {
         const auto at = loudness_->chosen();
         if (!at) return;
         const auto& passage = work_.comparison.recordings()[at->first].passages[at->second];
-        const auto name = work_.prompter->ask_text(tr("Passage"), tr("Its name"), QString::fromStdString(passage.name));
+        const auto name = work_.prompter->ask_text(tr("Passage"), tr("Name"), QString::fromStdString(passage.name));
         if (name)
             changed(tr("Passage %1").arg(*name),
                     [&](Recording&, RecordingPassage& p) { p.name = name->toStdString(); });
@@ -190,16 +200,15 @@ void ComparePanel::tie() {
 
 QLayout* ComparePanel::make_buttons() {
     auto* row = new QHBoxLayout;
-    hear_ = button_in(
-        row, "compareHear", tr("Hear it"),
-        tr("In the mix's place, and back. (F6; Ctrl+Shift+F6 from where the passage begins; Ctrl+F6 goes on to "
-           "the next)"));
+    hear_ = button_in(row, "compareHear", tr("Hear it"),
+                      tr("Plays the recording instead of the mix, and back. (F6; Ctrl+Shift+F6 from the start of the "
+                         "passage; Ctrl+F6 for the next recording)"));
     connect(hear_, &QPushButton::clicked, this, [this] {
         const auto n = one_chosen();
         if (!work_.comparison.blind()) work_.comparison.hear(n == work_.comparison.heard() ? std::nullopt : n);
     });
     connect(button_in(row, "compareAdd", tr("Add a reference…"),
-                      tr("Any audio file to compare with. It never passes the mix's faders.")),
+                      tr("Adds an audio file to compare with. It bypasses the faders of the mix.")),
             &QPushButton::clicked, this, [this] {
                 for (const fs::path& file : work_.prompter->open_files(
                          tr("References"), tr("Audio (*.wav *.aiff *.aif *.flac *.ogg *.opus *.mp3)")))
@@ -207,35 +216,35 @@ QLayout* ComparePanel::make_buttons() {
             });
     shelf_ = new QToolButton;
     shelf_->setObjectName("compareShelf");
-    shelf_->setText(tr("From the shelf"));
-    shelf_->setToolTip(tr("References that you used in other sessions, with their passages and notes."));
+    shelf_->setText(tr("From other sessions"));
+    shelf_->setToolTip(tr("Adds a reference that you used in another session, with its passages and notes."));
     shelf_->setPopupMode(QToolButton::InstantPopup);
     shelf_->setStyleSheet("QToolButton::menu-indicator { image: none; }");
     shelf_->setMenu(new QMenu(shelf_));
     connect(shelf_->menu(), &QMenu::aboutToShow, this, &ComparePanel::fill_shelf);
     row->addWidget(shelf_);
-    note_ = button_in(row, "compareNote", tr("Note…"), tr("What this one is."));
+    note_ = button_in(row, "compareNote", tr("Note…"), tr("Notes what this recording is."));
     connect(note_, &QPushButton::clicked, this, [this] {
         const auto n = one_chosen();
         if (!n) return;
-        const auto text = work_.prompter->ask_text(tr("Note"), tr("What this one is"),
+        const auto text = work_.prompter->ask_text(tr("Note"), tr("Description of the recording"),
                                                    QString::fromStdString(work_.comparison.recordings()[*n].note));
         if (text) work_.comparison.set_note(*n, *text);
     });
-    remove_ = button_in(row, "compareRemove", tr("Take off the list"), tr("The file stays."));
+    remove_ = button_in(row, "compareRemove", tr("Remove from the list"),
+                        tr("Removes the recording from the list. The file stays."));
     connect(remove_, &QPushButton::clicked, this, [this] {
         if (const auto n = one_chosen()) work_.comparison.remove(*n);
     });
     row->addStretch();
-    row->addWidget(new QLabel(tr("matched by loudness")));
+    row->addWidget(new QLabel(tr("Matched by loudness")));
     match_ = new QComboBox;
     match_->setObjectName("compareMatch");
-    match_->setAccessibleName(tr("Matched by loudness"));
-    match_->addItems({tr("of the whole"), tr("of the tied passages"), tr("as it plays")});
+    match_->setAccessibleName(tr("Loudness match"));
+    match_->addItems({tr("Whole song"), tr("Tied passages"), tr("Live")});
     match_->setToolTip(
-        tr("Integrated over all of both; over the two passages that stand against each other; or the "
-           "last three seconds. Where a recording would have to go beyond 0 dBTP for that, it and the mix are "
-           "lowered alike, for the ear alone."));
+        tr("What the loudness match is computed from: both recordings as a whole, the two tied passages, or the last "
+           "three seconds. If a recording would exceed 0 dBTP, both are lowered alike, for listening only."));
     match_->setCurrentIndex(static_cast<int>(work_.comparison.match_by()));
     connect(match_, &QComboBox::activated, this,
             [this](int n) { work_.comparison.set_match_by(static_cast<MatchBy>(n)); });
@@ -247,14 +256,14 @@ void ComparePanel::fill_shelf() {
     QMenu* menu = shelf_->menu();
     menu->clear();
     const auto& kept = work_.comparison.shelf.recordings();
-    if (kept.empty()) menu->addAction(tr("nothing yet: references that you add stand here"))->setEnabled(false);
+    if (kept.empty()) menu->addAction(tr("no references yet; added references appear here"))->setEnabled(false);
     for (size_t n = 0; n < kept.size(); ++n) {
         QString name = QString::fromStdString(kept[n].name);
         if (!kept[n].note.empty()) name += " · " + QString::fromStdString(kept[n].note).left(60);
         connect(menu->addAction(name), &QAction::triggered, this, [this, n] { work_.comparison.take_from_shelf(n); });
     }
     if (kept.empty()) return;
-    QMenu* off = menu->addMenu(tr("take off the shelf"));
+    QMenu* off = menu->addMenu(tr("Remove from this list"));
     for (size_t n = 0; n < kept.size(); ++n)
         connect(off->addAction(QString::fromStdString(kept[n].name)), &QAction::triggered, this,
                 [this, n] { work_.comparison.shelf.drop(n); });
@@ -318,7 +327,7 @@ void ComparePanel::refresh() {
     const auto& figures = work_.mix.figures();
     const Measurement* mix = figures ? &figures->measurement : nullptr;
     const QString mark = QString(QChar(0x25B6));
-    put(0, {playing || all.blind() ? QString() : mark, tr("the mix as it stands"), QString(),
+    put(0, {playing || all.blind() ? QString() : mark, tr("the current mix"), QString(),
             mix ? level_text(mix->integrated_lufs, "LUFS") : tr("…"),
             mix ? level_text(mix->true_peak_dbtp, "dBTP") : QString(),
             mix ? level_text(mix->sample_peak_dbfs, "dBFS") : QString(),
@@ -339,17 +348,17 @@ void ComparePanel::refresh() {
                                       m ? level_text(m->sample_peak_dbfs, "dBFS") : QString(),
                                       match ? db_text(*match + all.lower_db(), "dB", true) : QString(), last});
     }
-    QString words = tr("You hear the mix. F6 changes over without a gap, matched in loudness.");
+    QString words = tr("You hear the mix. F6 switches without a gap, matched in loudness.");
     if (all.blind())
-        words = tr("A blind comparison runs: nothing here says what you hear.");
+        words = tr("A blind comparison runs: names are hidden here.");
     else if (all.recordings().empty())
-        words = tr("Nothing to compare with yet: export the mix with 'keep as a print', or add a reference.");
+        words = tr("No recordings yet. Export the mix with 'Keep as a print', or add a reference.");
     else if (heard >= 0)
-        words = tr("You hear %1, brought to the mix's loudness. F6 goes back to the mix.")
+        words = tr("You hear %1, matched to the mix's loudness. F6 returns to the mix.")
                     .arg(QString::fromStdString(all.recordings()[static_cast<size_t>(heard)].name));
     if (all.lower_db() < -0.05)
-        words += tr(" For the ear alone all is %1 lower: what is matched would clip otherwise.")
-                     .arg(db_text(-all.lower_db(), "dB"));
+        words = tr("%1 Monitoring is lowered by %2, because the matched recording would clip.")
+                    .arg(words, db_text(-all.lower_db(), "dB"));
     words_->setText(words);
     const bool one = one_chosen().has_value();
     for (QPushButton* b : {hear_, note_, remove_}) b->setEnabled(one);
@@ -381,7 +390,7 @@ void CompareStation::paint_ruler(QPainter& painter, const QRect& area, const Wor
         QRect(frequencies.right() + 16, area.top(), area.width() - frequencies.right() - 16, area.height()),
         Qt::AlignVCenter | Qt::AlignLeft,
         band ? QCoreApplication::translate("Station", "share of %1").arg(hz_text(third_octave_name_hz(*band)))
-             : QCoreApplication::translate("Station", "a band's share: click it"));
+             : QCoreApplication::translate("Station", "share of a band (click)"));
 }
 
 }  // namespace isotonus

@@ -28,7 +28,7 @@ QString CompareLane::value_name() const {
 }
 
 QString CompareLane::value_text() const {
-    if (!work_.view.compare.band) return tr("click a band of the picture to see who makes it");
+    if (!work_.view.compare.band) return tr("click a band to see which tracks make it");
     const auto part = share();
     return part ? tr("%1 %").arg(std::lround(100.0 * *part)) : tr("nothing");
 }
@@ -50,7 +50,7 @@ void CompareLane::paint(QPainter& painter, const QRect&) {
     }
     if (const LongTermSpectrum* spectrum = work_.spectra.of(m)) {
         painter.setRenderHint(QPainter::Antialiasing);
-        painter.setPen(QPen(theme().track_ink(t.ink), 1.6));
+        painter.setPen(QPen(theme().track_colour(t.colour_index), 1.6));
         painter.setClipRect(area);
         painter.drawPath(spectrum_path(*spectrum, after_chain(t, *m).trim_db + t.fader_db, ruler, area));
         painter.setClipping(false);
@@ -62,8 +62,8 @@ void CompareLane::paint(QPainter& painter, const QRect&) {
     painter.fillRect(bar, theme().rule);
     QRect filled = bar;
     filled.setWidth(static_cast<int>(std::lround(*part * bar.width())));
-    painter.fillRect(filled, theme().track_ink(t.ink));
-    painter.setPen(theme().ink);
+    painter.fillRect(filled, theme().track_colour(t.colour_index));
+    painter.setPen(theme().text);
     painter.drawText(QRect(bar.right() + 8, 0, width() - bar.right() - 8, height() - 1), Qt::AlignVCenter,
                      tr("%1 %").arg(100.0 * *part, 0, 'f', *part < 0.095 ? 1 : 0));
 }

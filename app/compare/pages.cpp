@@ -41,13 +41,16 @@ ChangesPage::ChangesPage(Workspace& work, QWidget* parent) : QWidget(parent), wo
     words_->setObjectName("changesWords");
     words_->setWordWrap(true);
     column->addWidget(words_);
-    table_ =
-        plain_table("changesTable", tr("What has changed since the print"), {tr("Row"), tr("What has changed")}, 1);
+    table_ = plain_table("changesTable", tr("Changes since the print"),
+                         {{tr("Channel"), tr("The track, bus or main output that has changed.")},
+                          {tr("Changes"), tr("What differs between the print and now.")}},
+                         1);
     column->addWidget(table_, 1);
     auto* row = new QHBoxLayout;
-    one_ = button_in(row, "changesTakeBack", tr("Take this row back"), tr("As it was at the print; one step of undo."));
-    all_ = button_in(row, "changesTakeAll", tr("Take everything back"),
-                     tr("All that is heard as it was at the print. Notes, targets and sections stay."));
+    one_ = button_in(row, "changesTakeBack", tr("Restore this channel"),
+                     tr("Restores this channel as it was at the print, in one undo step."));
+    all_ = button_in(row, "changesTakeAll", tr("Restore everything"),
+                     tr("Restores the whole sound as it was at the print. Notes, targets and sections stay."));
     row->addStretch();
     column->addLayout(row);
     connect(one_, &QPushButton::clicked, this, &ChangesPage::take_back);
@@ -94,12 +97,11 @@ void ChangesPage::follow() {
         put(table_, static_cast<int>(n), {QString::fromStdString(changes_[n].name), words.join("; ")});
     }
     if (!recording_)
-        words_->setText(tr("Choose a print below: what differs between then and now stands here."));
+        words_->setText(tr("Choose a print below to see what has changed since."));
     else if (!trouble_.isEmpty())
         words_->setText(trouble_);
     else if (changes_.empty())
-        words_->setText(
-            tr("Since %1 nothing that is heard has changed.").arg(QString::fromStdString(all[*recording_].name)));
+        words_->setText(tr("No audible change since %1.").arg(QString::fromStdString(all[*recording_].name)));
     else
         words_->setText(
             tr("Since %1 (%2):")
@@ -112,7 +114,7 @@ void ChangesPage::take_back() {
     const auto n = row_chosen(table_, changes_.size());
     if (!n || !then_) return;
     const RowChange change = changes_[*n];
-    work_.document.edit(tr("Take %1 back").arg(QString::fromStdString(change.name)),
+    work_.document.edit(tr("Restore %1").arg(QString::fromStdString(change.name)),
                         taken_back(work_.document.session(), *then_, change.row));
 }
 
@@ -122,18 +124,23 @@ NotesPage::NotesPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     table_ = plain_table("notesTable", tr("Listening notes"),
-                         {tr("Done"), tr("At"), tr("What"), tr("Heard on"), tr("Noted")}, 2);
+                         {{tr("Done"), tr("Tick a note when you have dealt with it.")},
+                          {tr("Time"), tr("Where in the song you noticed it. Double click to go there.")},
+                          {tr("Note"), tr("What you noticed.")},
+                          {tr("System"), tr("The system on which you noticed it.")},
+                          {tr("Made"), tr("When you made the note.")}},
+                         2);
     column->addWidget(table_, 1);
     auto* row = new QHBoxLayout;
-    auto* add = button_in(row, "noteAdd", tr("Note at the playhead…"),
-                          tr("What was noticed, where the song is now; the playback check that is on is noted with it. "
-                             "(Shift+N)"));
-    change_ = button_in(row, "noteChange", tr("Reword…"), tr("Changes the words of the note."));
+    auto* add =
+        button_in(row, "noteAdd", tr("Note at the playhead…"),
+                  tr("Notes what you hear at the playhead. The active speaker check is noted with it. (Shift+N)"));
+    change_ = button_in(row, "noteChange", tr("Edit…"), tr("Changes the text of the note."));
     heard_on_ =
-        button_in(row, "noteHeardOn", tr("Heard on…"), tr("On which system it was noticed: in the car, a phone."));
-    remove_ = button_in(row, "noteRemove", tr("Remove"), tr("Takes the note away."));
-    on_sheet_ = button_in(row, "notesOnSheet", tr("On the hand-off sheet"),
-                          tr("Notes that are not ticked off go with the mix."));
+        button_in(row, "noteHeardOn", tr("System…"), tr("The system on which you noticed it, such as car or phone."));
+    remove_ = button_in(row, "noteRemove", tr("Remove"), tr("Removes the note. Undo restores it."));
+    on_sheet_ =
+        button_in(row, "notesOnSheet", tr("On the hand-off sheet"), tr("Prints open notes on the hand-off sheet."));
     on_sheet_->setCheckable(true);
     row->addStretch();
     column->addLayout(row);
@@ -141,18 +148,18 @@ NotesPage::NotesPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(
     connect(change_, &QPushButton::clicked, this, [this] {
         const auto n = chosen();
         if (!n) return;
-        const auto text = work_.prompter->ask_text(tr("Listening note"), tr("What was noticed"),
+        const auto text = work_.prompter->ask_text(tr("Listening note"), tr("Text of the note"),
                                                    QString::fromStdString(work_.document.session().notes[*n].text));
         if (text)
-            work_.edits.change_note(*n, tr("Reword a note"), [&](ListeningNote& x) { x.text = text->toStdString(); });
+            work_.edits.change_note(*n, tr("Edit a note"), [&](ListeningNote& x) { x.text = text->toStdString(); });
     });
     connect(heard_on_, &QPushButton::clicked, this, [this] {
         const auto n = chosen();
         if (!n) return;
-        const auto text = work_.prompter->ask_text(tr("Listening note"), tr("Heard on"),
+        const auto text = work_.prompter->ask_text(tr("Listening note"), tr("System"),
                                                    QString::fromStdString(work_.document.session().notes[*n].heard_on));
         if (text)
-            work_.edits.change_note(*n, tr("Heard on %1").arg(*text),
+            work_.edits.change_note(*n, tr("System: %1").arg(*text),
                                     [&](ListeningNote& x) { x.heard_on = text->toStdString(); });
     });
     connect(remove_, &QPushButton::clicked, this, [this] {
@@ -171,7 +178,7 @@ NotesPage::NotesPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(
         QMetaObject::invokeMethod(
             this,
             [this, n, done] {
-                work_.edits.change_note(n, done ? tr("Tick a note off") : tr("Untick a note"),
+                work_.edits.change_note(n, done ? tr("Mark a note as done") : tr("Reopen a note"),
                                         [&](ListeningNote& x) { x.done = done; });
             },
             Qt::QueuedConnection);
@@ -222,23 +229,23 @@ BlindPage::BlindPage(Workspace& work, QWidget* parent) : QWidget(parent), work_(
     auto* row = new QHBoxLayout;
     rounds_ = new QSpinBox;
     rounds_->setObjectName("blindRounds");
+    rounds_->setToolTip(tr("The number of rounds. More rounds make the result more certain; 8 are a good start."));
     rounds_->setAccessibleName(tr("Rounds"));
     rounds_->setRange(1, 100);
     rounds_->setValue(8);
-    rounds_->setSuffix(tr(" rounds"));
+    rounds_->setSuffix(' ' + tr("rounds"));
     row->addWidget(rounds_);
-    start_ =
-        button_in(row, "blindStart", tr("Begin"), tr("The versions are shuffled in every round, at one loudness."));
-    stop_ = button_in(row, "blindStop", tr("Break off"), tr("Nothing is kept of it."));
+    start_ = button_in(row, "blindStart", tr("Start"), tr("Shuffles the versions in every round, at one loudness."));
+    stop_ = button_in(row, "blindStop", tr("Stop the test"), tr("Ends the comparison without a result."));
     row->addStretch();
     column->addLayout(row);
     auto* choices = new QHBoxLayout;
     for (size_t letter = 0; letter < 3; ++letter) {
         const QString name(QChar('A' + static_cast<int>(letter)));
         auto* hear = button_in(choices, ("blindHear" + name.toStdString()).c_str(), tr("Hear %1").arg(name),
-                               tr("In step with the song."));
+                               tr("Plays this version at the song's position."));
         auto* best = button_in(choices, ("blindBest" + name.toStdString()).c_str(), tr("%1 is the best").arg(name),
-                               tr("On to the next round."));
+                               tr("Votes for this version and starts the next round."));
         hear->setCheckable(true);
         connect(hear, &QPushButton::clicked, this, [this, letter] { this->hear(letter); });
         connect(best, &QPushButton::clicked, this, [this, letter] { choose(letter); });
@@ -308,18 +315,20 @@ void BlindPage::follow() {
     QStringList names{tr("the mix")};
     for (const size_t n : offered_)
         if (n < all.size()) names << QString::fromStdString(all[n].name);
+    const bool enough = names.size() >= 2;
     if (running_)
-        words_->setText(
-            tr("Round %1 of %2: hear them as often as you like, then say which is the best. Names are hidden "
-               "meanwhile; look away from the meters.")
-                .arg(running_->round() + 1)
-                .arg(running_->rounds()));
-    else if (names.size() < 2)
-        words_->setText(tr("Choose one or two recordings below; the mix is always among the versions."));
-    else
-        words_->setText(
-            tr("%1, shuffled under letters in each round and matched in loudness.").arg(names.join(tr(" against "))));
-    start_->setEnabled(!running_ && names.size() >= 2);
+        words_->setText(tr("Round %1 of %2: listen as often as you like, then vote for the best. Names are hidden; "
+                           "look away from the meters.")
+                            .arg(running_->round() + 1)
+                            .arg(running_->rounds()));
+    else if (!enough)
+        words_->setText(tr("Choose one or two recordings below. The mix is always one of the versions."));
+    else {
+        QString versions = names.takeFirst();
+        for (const QString& name : names) versions = tr("%1 against %2").arg(versions, name);
+        words_->setText(tr("%1, shuffled under letters in each round and matched in loudness.").arg(versions));
+    }
+    start_->setEnabled(!running_ && enough);
     rounds_->setEnabled(!running_);
     stop_->setEnabled(running_.has_value());
     for (size_t n = 0; n < letters_.size(); ++n)
@@ -338,12 +347,14 @@ void BlindPage::follow() {
             rounds += r.chosen[v];
         }
         const double chance = chance_of_most(r.chosen);
-        lines
-            << tr("%1, %n round(s): %2. By chance alone one version is chosen that often in %3 % of such comparisons%4",
-                  nullptr, rounds)
-                   .arg(QString::fromStdString(r.made).replace('T', ' ').left(16), counts.join(", "))
-                   .arg(100.0 * chance, 0, 'f', chance < 0.1 ? 1 : 0)
-                   .arg(chance < 0.05 ? tr(": the difference was heard.") : tr(": it says little."));
+        lines << (chance < 0.05 ? tr("%1, %n round(s): %2. By chance one version gets that many votes in %3 % of such "
+                                     "comparisons: you heard the difference.",
+                                     nullptr, rounds)
+                                : tr("%1, %n round(s): %2. By chance one version gets that many votes in %3 % of such "
+                                     "comparisons: the result proves little.",
+                                     nullptr, rounds))
+                     .arg(QString::fromStdString(r.made).replace('T', ' ').left(16), counts.join(", "))
+                     .arg(100.0 * chance, 0, 'f', chance < 0.1 ? 1 : 0);
     }
     results_->setText(lines.join('\n'));
 }
@@ -353,7 +364,11 @@ void BlindPage::follow() {
 DonePage::DonePage(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
-    table_ = plain_table("doneTable", tr("What of the job is done"), {QString(), tr("What"), tr("Where")}, 1);
+    table_ = plain_table("doneTable", tr("Progress of the job"),
+                         {{QString(), {}},
+                          {tr("Part of the job"), tr("Each part of the job, done or open.")},
+                          {tr("Where"), tr("Click to go to the view in which it is done.")}},
+                         1);
     column->addWidget(table_, 1);
     const auto go = [this](int row) {
         if (row < 0 || static_cast<size_t>(row) >= shown_.size()) return;
@@ -414,52 +429,53 @@ std::vector<DonePage::Line> DonePage::lines() const {
     };
     const auto [flagged, in_window, counted, anchors, covered, heard, unknown] = counts();
     const auto missing = static_cast<int>(work_.materials.missing().size());
-    QString files = tr("all files are understood");
+    QString files = tr("no file has an open finding");
     if (count == 0)
         files = tr("no tracks yet");
     else if (missing > 0)
         files = tr("missing: %n file(s)", nullptr, missing);
     else if (flagged > 0)
-        files = tr("something is wrong in the files of %n row(s)", nullptr, flagged);
+        files = tr("the files of %n track(s) have faults", nullptr, flagged);
     add(count > 0 && missing == 0 && flagged == 0, files, gather);
     add(counted > 0 && in_window == counted,
-        tr("%1 of %2 rows are staged into their windows").arg(in_window).arg(counted), stage);
+        tr("%1 of %2 tracks are staged into their windows").arg(in_window).arg(counted), stage);
     add(anchors > 0,
-        anchors > 0 ? tr("%n anchor(s) set", nullptr, anchors) : tr("no anchor is set: what does the mix stand on?"),
+        anchors > 0 ? tr("anchors set: %n", nullptr, anchors)
+                    : tr("no anchor is set: choose the tracks that the mix is built on"),
         balance);
     const auto& peak = work_.mix.peak();
     const bool in_peak = peak && peak->dbfs && *peak->dbfs <= session.targets.mains_high_dbfs;
     add(in_peak,
         peak && peak->dbfs ? tr("the mix peaks at %1, its window ends at %2")
                                  .arg(db_text(*peak->dbfs, "dBFS"), db_text(session.targets.mains_high_dbfs, "dBFS"))
-                           : tr("the mix's peak is not known"),
+                           : tr("the peak of the mix is not known yet"),
         balance, [&view = work_.view] { view.balance.show_page(BalanceView::Page::headroom); });
-    QString heard_words = tr("every row is heard");
+    QString heard_words = tr("every track is heard");
     if (unknown > 0)
-        heard_words = tr("how much of each row is heard is being found out");
+        heard_words = tr("audibility is being computed");
     else if (covered > 0)
-        heard_words = tr("hardly heard under the others: %n row(s)", nullptr, covered);
+        heard_words = tr("hardly heard under the others: %n track(s)", nullptr, covered);
     add(heard > 0 && covered == 0 && unknown == 0, heard_words, balance,
         [&view = work_.view] { view.balance.show_page(BalanceView::Page::cover); });
     constexpr double enough_s = 10.0;  // long enough to have meant it
     const auto listened = [&](double seconds, const QString& how) {
         add(seconds >= enough_s,
-            seconds >= enough_s ? tr("listened to %1, %2 s").arg(how).arg(std::lround(seconds))
-                                : tr("not listened to %1 yet").arg(how),
+            seconds >= enough_s ? tr("heard %1, %2 s").arg(how).arg(std::lround(seconds))
+                                : tr("not heard %1 yet").arg(how),
             balance);
     };
     listened(work_.listened.mono_s(), tr("in mono"));
     listened(work_.listened.quiet_s(), tr("at the quiet check's level"));
-    listened(work_.listened.small_s(), tr("as through a small system"));
+    listened(work_.listened.small_s(), tr("on a small system"));
     constexpr qint64 hour_s = 3600;
     const bool reference = work_.comparison.reference_heard_within(hour_s);
     const bool any = std::any_of(session.recordings.begin(), session.recordings.end(),
                                  [](const Recording& r) { return r.reference; });
-    QString reference_words = tr("there is no reference to compare with");
+    QString reference_words = tr("the session has no reference");
     if (reference)
-        reference_words = tr("a reference was heard in the last hour");
+        reference_words = tr("a reference was played in the last hour");
     else if (any)
-        reference_words = tr("no reference was heard in the last hour");
+        reference_words = tr("no reference was played in the last hour");
     add(reference, reference_words, compare);
     const auto open = static_cast<int>(
         std::count_if(session.notes.begin(), session.notes.end(), [](const ListeningNote& n) { return !n.done; }));
@@ -468,13 +484,13 @@ std::vector<DonePage::Line> DonePage::lines() const {
     const auto& m = work_.mix.leaving_figures();
     const HandOffLimits limits = limits_of(session.hand_off.profile, session.hand_off.own);
     const bool clean = m && m->measurement.true_peak_dbtp &&
-                       *m->measurement.true_peak_dbtp <= limits.most_true_peak_dbtp &&
-                       m->measurement.sample_peak_dbfs && *m->measurement.sample_peak_dbfs <= limits.most_peak_dbfs;
-    QString peaks = tr("the peaks of the exported mix are higher than its profile allows");
+                       *m->measurement.true_peak_dbtp <= limits.max_true_peak_dbtp && m->measurement.sample_peak_dbfs &&
+                       *m->measurement.sample_peak_dbfs <= limits.max_peak_dbfs;
+    QString peaks = tr("the peaks of the exported mix are above the limits");
     if (!m)
-        peaks = tr("the mix to export is being measured");
+        peaks = tr("the exported mix is being measured");
     else if (clean)
-        peaks = tr("the exported mix keeps to the peaks of its profile; see Hand off for the other checks");
+        peaks = tr("the peaks of the exported mix are inside the limits; Hand off has the other checks");
     add(clean, peaks, hand_off);
     return found;
 }
@@ -490,8 +506,8 @@ void DonePage::follow() {
         const Line& line = shown_[n];
         put(table_, static_cast<int>(n),
             {line.done ? QString(QChar(0x2713)) : QString(QChar(0x2013)), line.text,
-             tr("go to %1").arg(stations[line.station])});
-        table_->item(static_cast<int>(n), 1)->setForeground(line.done ? theme().faint : theme().ink);
+             tr("Go to %1").arg(stations[line.station])});
+        table_->item(static_cast<int>(n), 1)->setForeground(line.done ? theme().faint : theme().text);
         table_->item(static_cast<int>(n), 2)->setForeground(theme().accent);
     }
     if (kept >= 0 && kept < table_->rowCount()) table_->setCurrentCell(kept, 1);

@@ -9,6 +9,7 @@
 #include "app/compare/spectrum_picture.h"
 #include "app/desk/lane.h"
 #include "app/shape/frequency.h"
+#include "app/style/text.h"
 #include "core/measure/passage.h"
 
 namespace isotonus {
@@ -115,12 +116,13 @@ void LoudnessPicture::paintEvent(QPaintEvent*) {
             hops = k && k->material ? &k->material->hops.weighted : nullptr;
             m = k && k->material ? &k->material->measurement : nullptr;
         }
-        painter.setPen(theme().ink);
+        painter.setPen(theme().text);
         painter.drawText(QRect(0, s.top(), names_width - 10, s.height()), Qt::AlignVCenter,
                          QFontMetrics(painter.font()).elidedText(name, Qt::ElideRight, names_width - 10));
         if (m) {
             painter.setPen(theme().faint);
-            const QString range = m->loudness_range_lu ? tr("%1 LU").arg(*m->loudness_range_lu, 0, 'f', 1) : tr("–");
+            const QString range =
+                m->loudness_range_lu ? tr("%1 LU").arg(shown_figure(*m->loudness_range_lu, 1)) : tr("–");
             const QString crest = m->crest_db ? db_text(*m->crest_db) : tr("–");
             painter.drawText(QRect(s.right() + 12, s.top(), figures_width - 12, s.height()), Qt::AlignVCenter,
                              tr("range %1, crest %2").arg(range, crest));
@@ -134,7 +136,7 @@ void LoudnessPicture::paintEvent(QPaintEvent*) {
                 shade.setAlpha(passage.tied() ? 90 : 45);
                 const QRect box(QPoint(x_of(passage.from_s), s.top()), QPoint(x_of(passage.to_s), s.bottom()));
                 painter.fillRect(box, shade);
-                painter.setPen(theme().ink);
+                painter.setPen(theme().text);
                 painter.drawText(box.adjusted(4, 0, 0, 0), Qt::AlignLeft | Qt::AlignTop,
                                  QString::fromStdString(passage.name));
                 if (passage.tied()) {  // its place in the song, above
@@ -153,7 +155,7 @@ void LoudnessPicture::paintEvent(QPaintEvent*) {
         }
         if (hops) {
             painter.setRenderHint(QPainter::Antialiasing);
-            painter.setPen(QPen(row == 0 ? theme().ink : theme().faint, 1.4));
+            painter.setPen(QPen(row == 0 ? theme().text : theme().faint, 1.4));
             painter.drawPath(loudness_line(*hops, s, x_of));
             painter.setRenderHint(QPainter::Antialiasing, false);
         }
@@ -192,10 +194,10 @@ void LoudnessPicture::mouseMoveEvent(QMouseEvent* event) {
     const auto row = row_at(event->pos());
     QString hint;
     if (row && *row == 0)
-        hint = tr("The mix at %1. A click goes there.").arg(time_text(t));
+        hint = tr("The mix at %1. Click to move the playhead there.").arg(time_text(t));
     else if (row)
         hint =
-            tr("%1 of the recording. A drag marks a passage; a double click sets this place against where the song is.")
+            tr("%1 of the recording. Drag to mark a passage; double click to compare it with the song at the playhead.")
                 .arg(time_text(t));
     emit work_.view.hint(hint);
 }
@@ -255,16 +257,17 @@ QString WidthPicture::low_end_words() const {
     const int last = last_band_below(wide_edges_hz[0]);
     const auto words = [&](const ThirdOctaves& spectrum) {
         const auto agree = agreement(spectrum, 0, last);
-        return agree ? tr("%1").arg(*agree, 0, 'f', 2) : tr("nothing there");
+        return agree ? tr("%1").arg(shown_figure(*agree, 2)) : tr("no sound");
     };
     const auto& mix = work_.comparison.spectra.mix();
-    if (!mix) return tr("the spectrum of the mix is being found out…");
-    QString text = tr("low end (below 120 Hz), left with right: the mix %1").arg(words(*mix));
+    if (!mix) return tr("the spectrum of the mix is being computed…");
+    QString text = tr("low end (below 120 Hz), correlation of left and right: the mix %1").arg(words(*mix));
     for (const size_t n : beside_)
         if (const ThirdOctaves* its =
                 n < work_.comparison.recordings().size() ? work_.comparison.spectra.of(n) : nullptr)
-            text += tr(", %1 %2").arg(QString::fromStdString(work_.comparison.recordings()[n].name), words(*its));
-    return text + tr(". 1 is mono; 0 has nothing in common.");
+            text =
+                tr("%1, %2 %3").arg(text, QString::fromStdString(work_.comparison.recordings()[n].name), words(*its));
+    return tr("%1. +1 is mono; at 0 the channels are unrelated.").arg(text);
 }
 
 void WidthPicture::paintEvent(QPaintEvent*) {
@@ -275,7 +278,7 @@ void WidthPicture::paintEvent(QPaintEvent*) {
     painter.fillRect(area, theme().ground);
     ruler.paint_rules(painter, area);
     ruler.paint(painter, QRect(area.left(), area.bottom() + 2, area.width(), 20));
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     painter.drawText(QRect(0, 0, width(), 20), Qt::AlignLeft | Qt::AlignVCenter, low_end_words());
     const auto y_of = [&](double db) {
         return area.bottom() -
@@ -286,22 +289,22 @@ void WidthPicture::paintEvent(QPaintEvent*) {
         painter.setPen(theme().faint);
         painter.drawText(QRect(0, y - 8, 36, 16), Qt::AlignRight | Qt::AlignVCenter,
                          QString::number(db).replace('-', QChar(0x2212)));
-        painter.setPen(db == 0.0 ? theme().faint : theme().rule);
+        painter.setPen(db == 0.0 ? theme().faint : theme().scale);
         painter.drawLine(area.left(), y, area.right(), y);
     }
-    const auto line = [&](const ThirdOctaves& spectrum, const QColor& ink, double wide) {
+    const auto line = [&](const ThirdOctaves& spectrum, const QColor& colour, double wide) {
         QPainterPath path;
         bool first = true;
         for (int b = 0; b < third_octaves; ++b) {
             const auto sides = sides_over_middle_db(spectrum, b, b);
             if (!sides) continue;
-            const QPointF at(ruler.place(third_octave_hz(b)), y_of(*sides));
+            const QPointF at(ruler.x_of(third_octave_hz(b)), y_of(*sides));
             first ? path.moveTo(at) : path.lineTo(at);
             first = false;
         }
         painter.setRenderHint(QPainter::Antialiasing);
         painter.setClipRect(area);
-        painter.setPen(QPen(ink, wide));
+        painter.setPen(QPen(colour, wide));
         painter.drawPath(path);
         painter.setClipping(false);
         painter.setRenderHint(QPainter::Antialiasing, false);
@@ -310,11 +313,10 @@ void WidthPicture::paintEvent(QPaintEvent*) {
         if (const ThirdOctaves* its =
                 n < work_.comparison.recordings().size() ? work_.comparison.spectra.of(n) : nullptr)
             line(*its, theme().faint, 1.4);
-    if (const auto& mix = work_.comparison.spectra.mix()) line(*mix, theme().ink, 1.8);
+    if (const auto& mix = work_.comparison.spectra.mix()) line(*mix, theme().text, 1.8);
     painter.setPen(theme().faint);
     painter.drawText(QRect(area.right() + 16, area.top(), width() - area.right() - 16, 60),
-                     Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
-                     tr("sides over middle, dB: at 0 both are as strong"));
+                     Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, tr("side over mid, dB: at 0 dB both are equal"));
 }
 
 void WidthPicture::mouseMoveEvent(QMouseEvent* event) {
@@ -325,9 +327,9 @@ void WidthPicture::mouseMoveEvent(QMouseEvent* event) {
     const int band = third_octave_at(ruler.hz(event->pos().x()));
     const auto sides = sides_over_middle_db(*mix, band, band), agree = agreement(*mix, band, band);
     const QString name = hz_text(third_octave_name_hz(band));
-    emit work_.view.hint(sides ? tr("%1: the mix's sides %2 against its middle; left and right agree by %3")
+    emit work_.view.hint(sides ? tr("%1: side %2 against mid in the mix; left and right correlate by %3")
                                      .arg(name, db_text(*sides, "dB", true))
-                                     .arg(*agree, 0, 'f', 2)
+                                     .arg(shown_figure(*agree, 2))
                                : tr("%1: nothing in the mix").arg(name));
 }
 

@@ -18,7 +18,7 @@ namespace isotonus {
 namespace {
 
 constexpr int words_width = 190, ruler_height = 20, gap = 8;
-constexpr double lowest_dbfs = -72.0, highest_dbfs = -6.0, most_difference_db = 12.0;
+constexpr double lowest_dbfs = -72.0, highest_dbfs = -6.0, max_difference_db = 12.0;
 
 FrequencyRuler ruler_of(const QRect& area) {
     return {static_cast<double>(area.left()), static_cast<double>(area.right())};
@@ -32,7 +32,7 @@ QPainterPath line_of(const std::vector<BandDifference>& bands, const FrequencyRu
     for (const BandDifference& b : bands) {
         const std::optional<double> y = y_of(b);
         if (!y) continue;
-        const QPointF at(ruler.place(b.hz), *y);
+        const QPointF at(ruler.x_of(b.hz), *y);
         first ? path.moveTo(at) : path.lineTo(at);
         first = false;
     }
@@ -62,7 +62,7 @@ void SpectrumPicture::follow() {
     const Comparison& all = work_.comparison;
     bands_ = all.spectra.differences(beside_);
     wide_db_ = wide_differences_db(bands_);
-    setAccessibleName(beside_.empty() ? tr("Spectrum of the mix") : tr("The mix less what it is beside"));
+    setAccessibleName(beside_.empty() ? tr("Spectrum of the mix") : tr("Mix minus the recordings"));
     update();
 }
 
@@ -70,7 +70,8 @@ QString SpectrumPicture::wide_words() const {
     QStringList words;
     for (size_t n = 0; n < wide_names.size(); ++n)
         if (wide_db_[n])
-            words << tr("%1 %2").arg(QString::fromStdString(said(wide_names[n])), db_text(*wide_db_[n], "dB", true));
+            words << tr("%1 %2").arg(QString::fromStdString(translated(wide_names[n])),
+                                     db_text(*wide_db_[n], "dB", true));
     return words.join(", ");
 }
 
@@ -82,7 +83,7 @@ void paint_chosen_band(QPainter& painter, const QRect& area, std::optional<int> 
     shade.setAlpha(50);
     const FrequencyRuler ruler = ruler_of(area);
     const auto [low_hz, high_hz] = third_octave_edges_hz(*band);
-    const int from = static_cast<int>(ruler.place(low_hz)), to = static_cast<int>(ruler.place(high_hz));
+    const int from = static_cast<int>(ruler.x_of(low_hz)), to = static_cast<int>(ruler.x_of(high_hz));
     painter.fillRect(QRect(from, area.top(), to - from, area.height()), shade);
 }
 
@@ -127,7 +128,7 @@ double SpectrumPicture::Canvas::level_y(double db) const {
 
 double SpectrumPicture::Canvas::difference_y(double db) const {
     return difference.center().y() -
-           std::clamp(db, -most_difference_db, most_difference_db) / most_difference_db * difference.height() / 2.0;
+           std::clamp(db, -max_difference_db, max_difference_db) / max_difference_db * difference.height() / 2.0;
 }
 
 void SpectrumPicture::paintEvent(QPaintEvent*) {
@@ -141,7 +142,7 @@ void SpectrumPicture::paintEvent(QPaintEvent*) {
     c.ruler.paint(painter, QRect(c.levels.left(), height() - ruler_height, c.levels.width(), ruler_height));
     paint_scales(c);
     if (bands_.empty()) {
-        painter.drawText(c.levels, Qt::AlignCenter, tr("the spectrum of the mix is being found out…"));
+        painter.drawText(c.levels, Qt::AlignCenter, tr("the spectrum of the mix is being computed…"));
         return;
     }
     if (has_several()) paint_usual(c);
@@ -168,7 +169,7 @@ void SpectrumPicture::paint_scales(const Canvas& c) {
         painter.setPen(theme().faint);
         painter.drawText(QRect(0, y - 8, 36, 16), Qt::AlignRight | Qt::AlignVCenter,
                          (db > 0.0 ? "+" : "") + QString::number(db).replace('-', QChar(0x2212)));
-        painter.setPen(db == 0.0 ? theme().faint : theme().rule);
+        painter.setPen(db == 0.0 ? theme().faint : theme().scale);
         painter.drawLine(difference.left(), y, difference.right(), y);
     }
 }
@@ -202,9 +203,9 @@ void SpectrumPicture::paint_lines(const Canvas& c) {
     const QRect& levels = c.levels;
     const QRect& difference = c.difference;
     const FrequencyRuler& ruler = c.ruler;
-    const auto stroke = [&](const QPainterPath& path, const QColor& ink, double wide, const QRect& area) {
+    const auto stroke = [&](const QPainterPath& path, const QColor& colour, double wide, const QRect& area) {
         painter.setClipRect(area);
-        painter.setPen(QPen(ink, wide));
+        painter.setPen(QPen(colour, wide));
         painter.drawPath(path);
         painter.setClipping(false);
     };
@@ -213,7 +214,8 @@ void SpectrumPicture::paint_lines(const Canvas& c) {
     };
     stroke(line_of(bands_, ruler, [&](const BandDifference& b) { return y_of(b.reference_dbfs); }), theme().faint, 1.4,
            levels);
-    stroke(line_of(bands_, ruler, [&](const BandDifference& b) { return y_of(b.mix_dbfs); }), theme().ink, 1.6, levels);
+    stroke(line_of(bands_, ruler, [&](const BandDifference& b) { return y_of(b.mix_dbfs); }), theme().text, 1.6,
+           levels);
     stroke(line_of(bands_, ruler,
                    [&](const BandDifference& b) {
                        return b.difference_db ? std::optional<double>(c.difference_y(*b.difference_db)) : std::nullopt;
@@ -229,12 +231,12 @@ void SpectrumPicture::paint_makers(const Canvas& c) {
     painter.setFont(lettering(12));
     painter.setPen(theme().faint);
     painter.drawText(rows.front().second.translated(0, -18), Qt::AlignLeft | Qt::AlignVCenter,
-                     tr("%1 is made by").arg(hz_text(third_octave_name_hz(*work_.view.compare.band))));
+                     tr("Shares of the tracks in %1:").arg(hz_text(third_octave_name_hz(*work_.view.compare.band))));
     for (const auto& [maker, place] : rows) {
         const Track* t = work_.document.track(maker.row);
         if (!t) continue;
-        painter.fillRect(place.left(), place.top() + 3, 4, place.height() - 6, theme().track_ink(t->ink));
-        painter.setPen(work_.document.is_selected(maker.row) ? theme().accent : theme().ink);
+        painter.fillRect(place.left(), place.top() + 3, 4, place.height() - 6, theme().track_colour(t->colour_index));
+        painter.setPen(work_.document.is_selected(maker.row) ? theme().accent : theme().text);
         const QString percent = tr("%1 %").arg(std::lround(100.0 * maker.share));
         painter.drawText(place.adjusted(10, 0, -8, 0), Qt::AlignRight | Qt::AlignVCenter, percent);
         painter.drawText(place.adjusted(10, 0, -52, 0), Qt::AlignLeft | Qt::AlignVCenter,
@@ -250,24 +252,24 @@ void SpectrumPicture::paint_sums(const Canvas& c) {
     painter.setFont(lettering(12));
     int y = levels.top() + 4;
     const int x = levels.right() + 16;
-    const auto line = [&](const QString& text, const QColor& ink) {
-        painter.setPen(ink);
+    const auto line = [&](const QString& text, const QColor& colour) {
+        painter.setPen(colour);
         painter.drawText(QRect(x, y, width() - x, 18), Qt::AlignLeft | Qt::AlignVCenter, text);
         y += 18;
     };
     const bool compared =
         std::any_of(bands_.begin(), bands_.end(), [](const BandDifference& b) { return b.reference_dbfs.has_value(); });
     if (!compared) {
-        line(tr("nothing beside it yet"), theme().faint);
+        line(tr("no recordings yet"), theme().faint);
         return;
     }
     const double spread = 3.0;  // common practice, no source
-    line(has_several() ? tr("less the references' mean") : tr("the mix, less what is beside it"), theme().faint);
+    line(has_several() ? tr("minus the references' mean") : tr("mix minus recording"), theme().faint);
     for (size_t n = 0; n < wide_names.size(); ++n) {
         if (!wide_db_[n]) continue;
-        const QString name = QString::fromStdString(said(wide_names[n]));
+        const QString name = QString::fromStdString(translated(wide_names[n]));
         line(tr("%1  %2").arg(name, db_text(*wide_db_[n], "dB", true)),
-             std::fabs(*wide_db_[n]) > spread ? theme().above : theme().ink);
+             std::fabs(*wide_db_[n]) > spread ? theme().above : theme().text);
     }
 }
 
@@ -279,18 +281,19 @@ QString SpectrumPicture::sentence_at(const QPoint& at) const {
     const QString name = hz_text(third_octave_name_hz(band));
     if (!nearest->mix_dbfs) return tr("%1: nothing in the mix").arg(name);
     if (!nearest->difference_db) return tr("%1: the mix %2").arg(name, db_text(*nearest->mix_dbfs, "dBFS"));
-    QString text = tr("%1: the mix %2, beside it %3, %4")
-                       .arg(name, db_text(*nearest->mix_dbfs, "dBFS"), db_text(*nearest->reference_dbfs, "dBFS"),
-                            db_text(*nearest->difference_db, "dB", true));
+    QString form = tr("%1: the mix %2, the recordings %3, difference %4.");
     if (nearest->tolerance_db > 0.0)
-        text += std::fabs(*nearest->difference_db) <= nearest->tolerance_db
-                    ? tr("; the references differ as much among themselves")
-                    : tr("; more than the references differ among themselves");
-    return text;
+        form = std::fabs(*nearest->difference_db) <= nearest->tolerance_db
+                   ? tr("%1: the mix %2, the references %3, difference %4. The references differ as much from each "
+                        "other.")
+                   : tr("%1: the mix %2, the references %3, difference %4. The references differ less from each "
+                        "other.");
+    return form.arg(name, db_text(*nearest->mix_dbfs, "dBFS"), db_text(*nearest->reference_dbfs, "dBFS"),
+                    db_text(*nearest->difference_db, "dB", true));
 }
 
 void SpectrumPicture::mouseMoveEvent(QMouseEvent* event) {
-    emit work_.view.hint(maker_at(event->pos()) != 0 ? tr("A click chooses the row, a double click goes to its chain.")
+    emit work_.view.hint(maker_at(event->pos()) != 0 ? tr("Click to select the track, double click to open its chain.")
                                                      : sentence_at(event->pos()));
 }
 

@@ -15,18 +15,17 @@ void Audition::hear(TrackId id, double time_s) {
     if (!t) return;
     constexpr double before_s = 0.5;
     work_.player.hear_track(id, std::max(0.0, time_s + work_.document.shift_s(*t) - before_s));
-    emit work_.view.hint(tr("%1 alone, from %2. Space stops; then the mix is heard again.")
+    emit work_.view.hint(tr("%1 alone, from %2. Space stops and returns to the mix.")
                              .arg(QString::fromStdString(t->name), time_text(std::max(0.0, time_s))));
 }
 
 void Audition::hear_low_end(TrackId id) {
     const Track* t = work_.document.track(id);
-    if (!t || t->low_centre_hz <= 0.0) return;
+    if (!t || t->mono_below_hz <= 0.0) return;
     work_.player.hear_low_end(id);
-    emit work_.view.hint(
-        tr("%1 below %2 Hz alone, as it is kept in the centre. Space stops; then the mix is heard again.")
-            .arg(QString::fromStdString(t->name))
-            .arg(t->low_centre_hz));
+    emit work_.view.hint(tr("Only %1 below %2 Hz, as the mono bass hears it. Space stops and returns to the mix.")
+                             .arg(QString::fromStdString(t->name))
+                             .arg(t->mono_below_hz));
 }
 
 void Audition::loop(double from_s, double to_s) {
@@ -69,15 +68,15 @@ void Audition::take_passage() {
     const auto& hops = work_.mix.figures()->hops.weighted;
     const auto found = widest ? widest_passage(hops) : loudest_passage(hops);
     if (!found) {
-        emit work_.view.hint(tr("The song is too short or too quiet for that: a passage has 8 s."));
+        emit work_.view.hint(tr("The song is too short or too quiet: a passage needs 8 s."));
         return;
     }
     loop(found->from_s, found->to_s);
     work_.player.locate(work_.player.loop().from_s);
     emit work_.view.hint(
-        widest ? tr("Looping the widest passage: %1 LU between its quietest and loudest 3 s.")
-                     .arg(found->figure, 0, 'f', 1)
-               : tr("Looping the loudest passage: its loudest 8 s stand at %1.").arg(db_text(found->figure, "LUFS")));
+        widest ? tr("Looping the most dynamic passage: %1 LU between its quietest and loudest 3 s.")
+                     .arg(shown_figure(found->figure, 1))
+               : tr("Looping the loudest passage: its loudest 8 s are at %1.").arg(db_text(found->figure, "LUFS")));
 }
 
 }  // namespace isotonus

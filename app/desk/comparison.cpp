@@ -272,7 +272,8 @@ Result<Session> Comparison::session_then(size_t n) const {
     const Recording& r = recordings()[n];
     if (r.session.empty())
         return fail(r.file.string(),
-                    said("of this print no session was kept; it was made by an older version, or elsewhere"));
+                    translated("no session was kept with this print, because an older version made it or "
+                               "the file is gone. Choose another print."));
     return read_session(r.session);
 }
 
@@ -286,7 +287,7 @@ void Comparison::change(size_t n, const QString& name, const std::function<void(
 }
 
 void Comparison::set_note(size_t n, const QString& note) {
-    change(n, tr("Note to %1").arg(QString::fromStdString(recordings()[n].name)),
+    change(n, tr("Note on %1").arg(QString::fromStdString(recordings()[n].name)),
            [&](Recording& r) { r.note = note.toStdString(); });
 }
 
@@ -298,7 +299,7 @@ void Comparison::remove(size_t n) {
     list.erase(list.begin() + static_cast<std::ptrdiff_t>(n));
     hear(std::nullopt);
     last_.reset();
-    document_.edit(tr("Take %1 off the list").arg(name), std::move(next));
+    document_.edit(tr("Remove %1 from the list").arg(name), std::move(next));
 }
 
 }  // namespace isotonus

@@ -1,12 +1,14 @@
 #include "app/desk/desk.h"
 
 #include <QApplication>
+#include <QHelpEvent>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QPainter>
 #include <QPointer>
 #include <QPushButton>
 #include <QScrollBar>
+#include <QToolTip>
 #include <QVBoxLayout>
 #include <set>
 
@@ -43,7 +45,7 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     drop_line_->hide();
     handle_ = new PanelHandle;
     handle_->hide();
-    connect(handle_, &PanelHandle::dragged, this, [this](int up) { set_panel_height(panel_->height() + up); });
+    connect(handle_, &PanelHandle::dragged, this, [this](int up) { set_panel_height(panel_area_->height() + up); });
     connect(handle_, &PanelHandle::reset, this, [this] { set_panel_height(0); });
     empty_ = make_empty_state();
     outer_->addWidget(empty_, 1);
@@ -65,9 +67,11 @@ Desk::Desk(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
         connect(&work_.view.balance, signal, this, &Desk::refresh);
     connect(&work_.mix, &MixWatch::audibility_changed, this, &Desk::refresh);
     connect(&work_.player, &Player::hearing_changed, this, &Desk::refresh);
-    connect(&work_.view.balance, &BalanceView::page_changed, this, [this] {
-        if (panel_ && station_) panel_->setVisible(station_->panel_shown(work_) && !rows_.empty());
-    });
+    const auto panel_wanted = [this] {
+        if (station_) show_panel(station_->panel_shown(work_) && !rows_.empty());
+    };
+    connect(&work_.view.balance, &BalanceView::page_changed, this, panel_wanted);
+    connect(&work_.view, &ViewState::panel_shown, this, panel_wanted);
     scroll_->installEventFilter(this);
     connect(&work_.player, &Player::levels_changed, this, [this] {
         for (const Row& row : rows_) row.lane->levels_changed();
@@ -90,18 +94,15 @@ QLayout* Desk::make_first_steps() {
     steps->setSpacing(24);
     steps->addStretch();
     const std::pair<QString, QString> words[] = {
-        {tr("1  Gather"), tr("The files are read and measured, and what is wrong with them is flagged. Nothing is done "
-                             "to the files themselves.")},
-        {tr("2  Stage"), tr("Stage all (Ctrl+G) trims every row to its target level, so that all start from where "
-                            "faders work best.")},
-        {tr("3  Balance"), tr("All down, then bring the rows up, the most important first. At the right stands the "
-                              "whole song's peak against its window.")},
-        {tr("On each row"),
-         tr("M mutes it; S leaves only it and other soloed rows to be heard; hear, on a bus, lets you "
-            "hear what leads to it alone.")},
-        {tr("At the top right"),
-         tr("Take back, do again, and the menu: files, settings, the guide. F1 lists the keys; what "
-            "the pointer is on stands at the bottom.")}};
+        {tr("1  Gather"),
+         tr("Isotonus reads and measures the files, and flags faults. The files themselves stay as they are.")},
+        {tr("2  Stage"), tr("Stage all (Ctrl+G) trims every track to its target level. Faders work best from there.")},
+        {tr("3  Balance"), tr("Press All down, then raise the tracks, the most important first. On the right, the peak "
+                              "of the whole song is shown against its window.")},
+        {tr("On each track"),
+         tr("M mutes the track. S solos it: only soloed tracks are heard. Hear, on a bus, plays the bus alone.")},
+        {tr("At the top right"), tr("Undo, redo and the menu: files, settings, the guide. F1 lists the keys. The line "
+                                    "at the bottom explains what the pointer is on.")}};
     for (const auto& [title, text] : words) {
         auto* column = new QVBoxLayout;
         column->setSpacing(4);
@@ -126,7 +127,7 @@ QWidget* Desk::make_empty_state() {
     auto* title = new QLabel(tr("Drop a folder of audio files anywhere in this window"));
     title->setStyleSheet("font-size: 22px;");
     auto* text = new QLabel(
-        tr("One file for each sound, rendered from where the music was made: they become the rows of the mix."));
+        tr("One file for each sound, exported from the program where the music was made. Each file becomes a track."));
     auto* demo = new QPushButton(tr("Open the demo: the paper-boat festival"));
     demo->setObjectName("openDemo");
     auto* folder = new QPushButton(tr("Choose a folder…"));
@@ -156,6 +157,7 @@ Desk::~Desk() { delete panel_; }
 void Desk::show_station(const Station* station) {
     station_ = station;
     for (QWidget** old : {&tools_, &panel_, &pinned_, &view_}) delete std::exchange(*old, nullptr);
+    delete std::exchange(panel_area_, nullptr);
     tools_ = station->make_tools(work_, ruler_);
     if (tools_) {
         tools_->setGeometry(8, 2, head_width - 16, 28);
@@ -166,8 +168,13 @@ void Desk::show_station(const Station* station) {
     panel_ = station->make_panel(work_, this);
     if (panel_) {
         outer_->addWidget(handle_);
-        outer_->addWidget(panel_);
-        panel_wants_ = panel_->minimumHeight();
+        panel_wants_ = panel_height_ = panel_->minimumHeight();
+        panel_area_ = new QScrollArea;
+        panel_area_->setWidgetResizable(true);
+        panel_area_->setFocusPolicy(Qt::NoFocus);
+        panel_area_->setFrameShape(QFrame::NoFrame);
+        panel_area_->setWidget(panel_);
+        outer_->addWidget(panel_area_);
         const auto by_hand = work_.view.panel_heights.find(panel_->objectName());
         if (by_hand != work_.view.panel_heights.end()) set_panel_height(by_hand->second);
     }
@@ -183,9 +190,10 @@ void Desk::place_view() {
 }
 
 void Desk::share_height() {
-    handle_->setVisible(panel_ && panel_->isVisibleTo(this));
+    handle_->setVisible(panel_area_ && panel_area_->isVisibleTo(this));
+    fit_panel();
     const auto height_of = [this](const QWidget* w) { return w && w->isVisibleTo(this) ? w->height() : 0; };
-    const int there = height() - height_of(ruler_) - height_of(handle_) - height_of(panel_);
+    const int there = height() - height_of(ruler_) - height_of(handle_) - height_of(panel_area_);
     if (!pinned_) return;
     const int wanted = pinned_->sizeHint().height();
     const int given = std::min(wanted, std::max(there / 2, there - content_->sizeHint().height()));
@@ -197,18 +205,34 @@ void Desk::set_panel_height(int pixels) {
     constexpr int least = 120, rows_left = 3;
     const int inside = panel_->layout() ? panel_->layout()->minimumSize().height() : 0;
     const int most = std::max(panel_wants_, height() - ruler_->height() - rows_left * row_height());
-    const int given = pixels == 0 ? panel_wants_ : std::clamp(pixels, std::max({least, inside, 1}), most);
-    panel_->setFixedHeight(given);
-    if (given == panel_wants_)
+    panel_height_ = pixels == 0 ? panel_wants_ : std::clamp(pixels, std::max({least, inside, 1}), most);
+    panel_->setFixedHeight(panel_height_);
+    fit_panel();
+    if (panel_height_ == panel_wants_)
         work_.view.panel_heights.erase(panel_->objectName());
     else
-        work_.view.panel_heights[panel_->objectName()] = given;
+        work_.view.panel_heights[panel_->objectName()] = panel_height_;
     emit work_.view.panel_sized();
+}
+
+void Desk::fit_panel() {
+    if (!panel_area_) return;
+    constexpr int least = 96, rows_left = 3;
+    const int room = height() - ruler_->height() - handle_->height() - rows_left * row_height();
+    const int bar = panel_->minimumSizeHint().width() > width() ? scroll_width : 0;
+    const int given = std::clamp(room, std::min(least, panel_height_), panel_height_ + bar);
+    if (panel_area_->height() != given || panel_area_->minimumHeight() != given) panel_area_->setFixedHeight(given);
+}
+
+void Desk::show_panel(bool shown) {
+    if (!panel_area_) return;
+    panel_area_->setVisible(shown);
+    panel_->setVisible(shown);
 }
 
 bool Desk::event(QEvent* event) {
     const bool done = QWidget::event(event);
-    if (event->type() == QEvent::LayoutRequest) share_height();
+    if (event->type() == QEvent::LayoutRequest || event->type() == QEvent::Resize) share_height();
     return done;
 }
 
@@ -258,7 +282,7 @@ void Desk::show_drop(int global_y) {
 void Desk::drop_rows(int global_y) {
     drop_line_->hide();
     Session next = with_tracks_before(work_.document.session(), work_.document.selected(), row_below(global_y));
-    if (next.tracks != work_.document.session().tracks) work_.document.edit(tr("Move rows"), std::move(next));
+    if (next.tracks != work_.document.session().tracks) work_.document.edit(tr("Move tracks"), std::move(next));
 }
 
 void Desk::take_keys() {
@@ -345,8 +369,7 @@ void Desk::rebuild() {
     const bool any = !work_.document.session().tracks.empty();
     scroll_->setVisible(any);
     ruler_->setVisible(any);
-    if (panel_ && !any) panel_->setVisible(false);
-    if (panel_ && any) panel_->setVisible(station_->panel_shown(work_));
+    show_panel(any && station_->panel_shown(work_));
     empty_->setVisible(!any);
     refresh();
     content_->adjustSize();
@@ -404,14 +427,20 @@ bool Desk::eventFilter(QObject* watched, QEvent* event) {
                 },
                 Qt::QueuedConnection);
     }
+    if (watched == ruler_ && event->type() == QEvent::ToolTip && station_) {
+        const auto* help = static_cast<QHelpEvent*>(event);
+        for (const Station::Head& head : station_->heads(ruler_area()))
+            if (head.area.contains(help->pos() - QPoint(head_width, 0))) {
+                QToolTip::showText(help->globalPos(), head.help, ruler_);
+                return true;
+            }
+    }
     if (watched == ruler_ && event->type() == QEvent::Paint && station_) {
         QPainter painter(ruler_);
         painter.fillRect(ruler_->rect(), theme().ground);
         painter.save();
         painter.translate(head_width, 0);
-        const int lane_width =
-            rows_.empty() ? ruler_->width() - head_width - scroll_width : rows_.front().lane->width();
-        station_->paint_ruler(painter, QRect(0, 0, lane_width, ruler_->height()), work_);
+        station_->paint_ruler(painter, ruler_area(), work_);
         painter.restore();
         painter.setPen(theme().faint);
         painter.drawLine(0, ruler_->height() - 1, ruler_->width(), ruler_->height() - 1);
@@ -427,6 +456,9 @@ bool Desk::eventFilter(QObject* watched, QEvent* event) {
     }
     return QWidget::eventFilter(watched, event);
 }
+
+/// What the ruler has above the lanes, which may not have been laid out yet.
+QRect Desk::ruler_area() const { return {0, 0, ruler_->width() - head_width - scroll_width, ruler_->height()}; }
 
 void Desk::paintEvent(QPaintEvent*) { QPainter(this).fillRect(rect(), theme().ground); }
 

@@ -63,9 +63,14 @@ class Desk : public QWidget {
     void share_height();
     /// By hand; 0: as high as it wants to be.
     void set_panel_height(int pixels);
+    /// In a low window the panel gives way to a few tracks, and scrolls; in a narrow one it scrolls sideways.
+    void fit_panel();
+    QRect ruler_area() const;
+    void show_panel(bool shown);
     QWidget *ruler_, *tools_ = nullptr, *panel_ = nullptr, *pinned_ = nullptr, *view_ = nullptr, *empty_;
     class PanelHandle* handle_;
-    int panel_wants_ = 0;  ///< px
+    QScrollArea* panel_area_ = nullptr;       ///< around the panel
+    int panel_wants_ = 0, panel_height_ = 0;  ///< px: by itself, and as it was set
     QScrollArea* scroll_;
     QWidget* content_;
     QVBoxLayout *rows_layout_, *outer_;

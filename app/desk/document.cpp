@@ -32,7 +32,7 @@ void Document::changed() {
 
 bool Document::edit(const QString& name, Session next, uint64_t gesture) {
     if (const auto valid = validate(next, &session()); !valid) {
-        emit refused(tr("%1: this cannot be. %2").arg(name, QString::fromStdString(valid.error().what)));
+        emit refused(tr("%1 is not possible: %2").arg(name, QString::fromStdString(valid.error().what)));
         return false;
     }
     history_.commit(std::move(next), name.toStdString(), gesture);
@@ -120,7 +120,8 @@ Result<void> Document::save(const fs::path& file, Outside outside) {
     }
     const bool same_file = path_ && real_path(*path_) == real_path(file);
     if (same_file && outside == Outside::refused && changed_outside())
-        return fail(file.string(), said("another program has changed the file"));
+        return fail(file.string(),
+                    translated("another program changed the file. Open the file again, or save under another name."));
     if (auto written = write_session(session(), file); !written) return written;
     path_ = absolute_path(file);
     stamp_ = stamp_of(*path_);
@@ -146,8 +147,9 @@ Result<void> Document::take_in_file() {
     if (!next) return tl::unexpected(next.error());
     // Rows that are new there must not take the ids of rows that are new here.
     next->next_id = std::max(next->next_id, session().next_id);
-    if (!edit(tr("Take in the changed file"), std::move(*next)))
-        return fail(path_->string(), said("it cannot be taken in"));
+    if (!edit(tr("Open the changed file"), std::move(*next)))
+        return fail(path_->string(),
+                    translated("the changed file cannot be opened. Save your session under another name."));
     history_.mark_saved();
     stamp_ = stamp;
     forget_aside();
@@ -205,8 +207,8 @@ void Document::start_keeping_aside() {
     const auto keep = [this, now = history_.shared(), path = path_](Progress&) { return recovery_.keep(*now, path); };
     const auto tell = [this](const Result<void>& kept) {
         if (!kept && !kept_aside_badly_)
-            emit refused(tr("Unsaved work cannot be kept aside in case of a crash: %1")
-                             .arg(QString::fromStdString(kept.error().text())));
+            emit refused(
+                tr("Unsaved work cannot be kept for recovery: %1").arg(QString::fromStdString(kept.error().text())));
         kept_aside_badly_ = !kept;
     };
     aside_.start(keep, tell);

@@ -62,6 +62,22 @@ void Editing::put_right(TrackId id, const Finding& finding) {
             return;
         case Remedy::align:
             return work_.microphones.align(id);
+        case Remedy::join_sides: {
+            const Track* other = work_.document.track(finding.other);
+            if (!other) return;
+            const bool is_left = m->measurement.left_dbfs.value_or(-200.0) > m->measurement.right_dbfs.value_or(-200.0);
+            const TrackId left = is_left ? id : other->id, right = is_left ? other->id : id;
+            const auto answer = work_.prompter->ask(
+                tr("Left and right"),
+                tr("%1 and %2 each hold one channel of a stereo sound.").arg(name, QString::fromStdString(other->name)),
+                tr("Make a stereo track"), tr("Pan them left and right"));
+            if (answer == Prompter::Answer::cancel) return;
+            const Session& session = work_.document.session();
+            work_.document.edit(tr("Left and right"), answer == Prompter::Answer::yes
+                                                          ? with_sides_joined(session, left, right)
+                                                          : with_sides_panned(session, left, right));
+            return;
+        }
         case Remedy::remove_offset:
             what = tr("Remove the DC offset of %1");
             break;
@@ -69,13 +85,13 @@ void Editing::put_right(TrackId id, const Finding& finding) {
             what = tr("Make %1 mono");
             break;
         case Remedy::use_left:
-            what = tr("Use the left side of %1");
+            what = tr("Use the left channel of %1");
             break;
         case Remedy::use_right:
-            what = tr("Use the right side of %1");
+            what = tr("Use the right channel of %1");
             break;
         case Remedy::swap_sides:
-            what = tr("Swap the sides of %1");
+            what = tr("Swap left and right of %1");
             break;
         case Remedy::tame_spikes:
             what = tr("Tame the spikes of %1");
@@ -137,7 +153,7 @@ void Editing::split_clip(TrackId id) {
     const Clips next = here < 0 ? all : with_split(all, static_cast<size_t>(here), frame);
     if (next == all) {
         emit work_.view.hint(
-            tr("There is nothing to split at the playhead: it is outside of the clips, at an edge, or in a fade."));
+            tr("The playhead is outside of the clips, at an edge, or in a fade. Move it inside a clip to split."));
         return;
     }
     set_clips(id, tr("Split %1 at %2").arg(QString::fromStdString(t->name), time_text(work_.player.position_s(), 2)),
@@ -184,7 +200,7 @@ void Editing::set_own_value(TrackId row, Parameter parameter, double value, uint
         if (parameter == Parameter::right_pan && c.right_pan) *c.right_pan = value;
     };
     if (parameter.processor() != 0) {
-        const QString words = QString::fromStdString(value_text(parameter.info(), value));
+        const QString words = QString::fromStdString(shown_value(parameter.info(), value));
         set_chains(
             {row}, tr("%1 %2").arg(parameter_word(parameter), words),
             [&](Chain& chain) {
@@ -228,13 +244,13 @@ void Editing::say_if_ridden(TrackId row, Parameter parameter) {
     if (!work_.writing.is_ridden(row, parameter)) return;
     const QString name = QString::fromStdString(work_.document.session().name_of(row)),
                   what = parameter_word(parameter);
-    emit work_.view.hint(
-        info_of(parameter).added
-            ? tr("%1 of %2: its automation adds to what you set. In touch, latch or write you change the ride itself.")
-                  .arg(what, name)
-            : tr("%1 of %2 follows its automation: what you set is heard once its ride is bypassed. In touch, latch or "
-                 "write you change the ride itself.")
-                  .arg(what, name));
+    emit work_.view.hint(info_of(parameter).added
+                             ? tr("%1 of %2 has automation, which is added to your setting. Use touch, latch or write "
+                                  "to change the ride.")
+                                   .arg(what, name)
+                             : tr("%1 of %2 follows its automation: your setting is heard only when the ride is "
+                                  "bypassed. Use touch, latch or write to change the ride.")
+                                   .arg(what, name));
 }
 
 void Editing::set_mutes(const std::vector<TrackId>& channels, bool on) {
@@ -327,7 +343,7 @@ MaterialPtr Editing::shaped(TrackId row) const {
 void Editing::move_processor(TrackId row, size_t from, size_t to) {
     const Chain* chain = work_.document.session().chain_of(row);
     if (!chain || from >= chain->size() || to >= chain->size() || from == to) return;
-    work_.view.shape.place = to;
+    work_.view.shape.position = to;
     set_chains({row}, tr("Move a processor"), [from, to](Chain& c) {
         const auto at = [&c](size_t n) { return c.begin() + static_cast<std::ptrdiff_t>(n); };
         if (from < to)
@@ -337,22 +353,22 @@ void Editing::move_processor(TrackId row, size_t from, size_t to) {
     });
 }
 
-void Editing::take_out_or_in(TrackId row, size_t place) {
+void Editing::take_out_or_in(TrackId row, size_t position) {
     const Chain* chain = work_.document.session().chain_of(row);
     const Sends* sends = work_.document.session().sends_of(row);
     // Behind the processors stand the sends.
-    if (chain && sends && place >= chain->size() && place - chain->size() < sends->size())
-        return set_send(row, (*sends)[place - chain->size()].to, [](Send& s) { s.in = !s.in; });
-    if (!chain || place >= chain->size() || !processor_type((*chain)[place].type)) return;
-    const Processor& p = (*chain)[place];
+    if (chain && sends && position >= chain->size() && position - chain->size() < sends->size())
+        return set_send(row, (*sends)[position - chain->size()].to, [](Send& s) { s.in = !s.in; });
+    if (!chain || position >= chain->size() || !processor_type((*chain)[position].type)) return;
+    const Processor& p = (*chain)[position];
     const bool in = !p.in;
     const QString word = QString::fromStdString(word_of(p.type)),
-                  name = in ? tr("%1 in").arg(word) : tr("%1 out").arg(word);
+                  name = in ? tr("%1 on").arg(word) : tr("%1 bypassed").arg(word);
     const uint64_t gesture = work_.document.new_gesture();
     const MaterialPtr with = shaped(row);
     const bool matched = !in && p.match && with;
     // At once by what the processor did to the power of what passed through it; by loudness as soon as that is known.
-    const double match_db = matched ? match_by_power(*signal_of(with), place).value_or(p.match_db) : p.match_db;
+    const double match_db = matched ? match_by_power(*signal_of(with), position).value_or(p.match_db) : p.match_db;
     const auto set = [this, row, id = p.id, in, name, gesture](double db) {
         set_chains(
             {row}, name,
@@ -364,7 +380,7 @@ void Editing::take_out_or_in(TrackId row, size_t place) {
     };
     set(match_db);
     if (!matched) return;
-    const auto make = [without = recipe_without(*signal_of(with), place)](Progress& progress) {
+    const auto make = [without = recipe_without(*signal_of(with), position)](Progress& progress) {
         return make_signal(without, &progress);
     };
     jobs_.start(make, [this, row, id = p.id, set, gesture, with](const Result<MaterialPtr>& without) {
@@ -397,7 +413,7 @@ void Editing::make_return(const std::vector<TrackId>& rows, const QString& name,
     TrackId bus = 0;
     Session next = with_new_return(s, free.toStdString(), rows, {.level_db = send_db}, copied(chain, {}), &bus);
     next = with_bus(next, bus, [fader_db](Bus& b) { b.fader_db = fader_db; });
-    work_.document.edit(tr("Send %n row(s) to a new return '%1'", nullptr, static_cast<int>(rows.size())).arg(free),
+    work_.document.edit(tr("Send %n track(s) to a new return '%1'", nullptr, static_cast<int>(rows.size())).arg(free),
                         std::move(next));
 }
 
@@ -410,15 +426,15 @@ void Editing::bypass_chain(TrackId row) {
     const auto rows = session.find(row) ? work_.document.moved_with(row) : std::vector{row};
     Session next = session;
     for (const TrackId id : rows) next = with_channel(next, id, [out](const ChannelEdit& c) { *c.chain_out = out; });
-    work_.document.edit(out ? tr("%n chain(s) out", nullptr, static_cast<int>(rows.size()))
-                            : tr("%n chain(s) in", nullptr, static_cast<int>(rows.size())),
+    work_.document.edit(out ? tr("Bypass %n chain(s)", nullptr, static_cast<int>(rows.size()))
+                            : tr("%n chain(s) on", nullptr, static_cast<int>(rows.size())),
                         std::move(next));
 }
 
 void Editing::bypass_all_chains() {
     Session next = work_.document.session();
     next.chains_out = !next.chains_out;
-    work_.document.edit(next.chains_out ? tr("All chains out") : tr("All chains in"), std::move(next));
+    work_.document.edit(next.chains_out ? tr("Bypass all chains") : tr("All chains on"), std::move(next));
 }
 
 void Editing::make_bus() {
@@ -426,7 +442,7 @@ void Editing::make_bus() {
     if (rows.empty()) return;
     const auto shared = family_of_selection();
     const QString name = shared ? family_word(*shared) : tr("bus %1").arg(work_.document.session().buses.size() + 1);
-    work_.document.edit(tr("Bus '%1' of %n row(s)", nullptr, static_cast<int>(rows.size())).arg(name),
+    work_.document.edit(tr("Bus '%1' of %n track(s)", nullptr, static_cast<int>(rows.size())).arg(name),
                         with_new_bus(work_.document.session(), name.toStdString(), shared, rows));
 }
 
@@ -435,7 +451,7 @@ void Editing::make_group() {
     if (rows.empty()) return;
     const auto shared = family_of_selection();
     const QString name = shared ? family_word(*shared) : tr("group %1").arg(work_.document.session().groups.size() + 1);
-    work_.document.edit(tr("Control group '%1' of %n row(s)", nullptr, static_cast<int>(rows.size())).arg(name),
+    work_.document.edit(tr("Group '%1' of %n track(s)", nullptr, static_cast<int>(rows.size())).arg(name),
                         with_new_group(work_.document.session(), name.toStdString(), shared, rows));
 }
 
@@ -445,15 +461,15 @@ void Editing::lead_to(const std::vector<TrackId>& ids, TrackId output) {
         work_.prompter->complain(QString::fromStdString(next.error().what));
         return;
     }
-    const QString to = output == main_output ? tr("the main output")
-                                             : QString::fromStdString(work_.document.session().name_of(output));
-    work_.document.edit(tr("Lead to %1").arg(to), std::move(*next));
+    const QString to =
+        output == main_output ? tr("main output") : QString::fromStdString(work_.document.session().name_of(output));
+    work_.document.edit(tr("Output to %1").arg(to), std::move(*next));
 }
 
 void Editing::remove_bus_or_group(TrackId id) {
     std::vector<std::string> told;
     Session next = without_bus_or_group(work_.document.session(), id, &told);
-    work_.document.edit(work_.document.session().find_bus(id) ? tr("Remove the bus") : tr("Remove the control group"),
+    work_.document.edit(work_.document.session().find_bus(id) ? tr("Remove the bus") : tr("Remove the group"),
                         std::move(next));
     tell(told);
 }
@@ -480,7 +496,7 @@ void Editing::mirror_pans() {
     }
     if (ids.size() < 2)
         emit work_.view.hint(
-            tr("Select pairs of rows: the second of each gets the first one's pan on the other side."));
+            tr("Select pairs of tracks: the second of each pair gets the pan of the first, mirrored."));
     else
         work_.document.edit(tr("Mirror pans"), std::move(next));
 }
@@ -488,7 +504,7 @@ void Editing::mirror_pans() {
 void Editing::spread_pans() {
     const auto ids = work_.document.selected();
     if (ids.size() < 2) {
-        emit work_.view.hint(tr("Select several rows: they are spread evenly from side to side."));
+        emit work_.view.hint(tr("Select several tracks first: their pans are spread evenly from left to right."));
         return;
     }
     double reach = 0.0;
@@ -499,7 +515,7 @@ void Editing::spread_pans() {
         const double pan = reach * (2.0 * static_cast<double>(i) / static_cast<double>(ids.size() - 1) - 1.0);
         next = with_track(next, ids[i], [pan](Track& t) { t.pan = pan; });
     }
-    work_.document.edit(tr("Spread pans of %n row(s)", nullptr, static_cast<int>(ids.size())), std::move(next));
+    work_.document.edit(tr("Spread the pans of %n track(s)", nullptr, static_cast<int>(ids.size())), std::move(next));
 }
 
 void Editing::ask_others_down(const std::vector<TrackId>& kept) {
@@ -551,7 +567,7 @@ void Editing::solo_alone(const std::vector<TrackId>& ids) {
     }
     for (Bus& b : next.buses.change()) b.solo = false;
     for (ControlGroup& g : next.groups.change()) g.solo = false;
-    work_.document.edit(tr("Solo %1 alone").arg(QString::fromStdString(next.name_of(ids.front()))), std::move(next));
+    work_.document.edit(tr("Solo only %1").arg(QString::fromStdString(next.name_of(ids.front()))), std::move(next));
 }
 
 void Editing::all_trims_to_0() {
@@ -565,7 +581,7 @@ void Editing::stage_without(const std::vector<TrackId>& ids, std::optional<LeftO
     if (ids.empty()) return;
     const uint64_t gesture = work_.document.new_gesture();
     const QString name = stretch ? tr("Stage without %1 … %2").arg(time_text(stretch->from_s), time_text(stretch->to_s))
-                                 : tr("Stage with all of the song");
+                                 : tr("Stage with the whole song");
     work_.document.edit_tracks(
         name, ids, [&](Track& t) { t.staged_without = stretch; }, gesture);
     stage_when_measured(ids, name, gesture);
@@ -578,7 +594,7 @@ void Editing::move_anchor(TrackId id, int by) {
 }
 
 void Editing::set_ride_out(TrackId row, Parameter parameter, bool out) {
-    const QString name = (out ? tr("The ride of %1 out") : tr("The ride of %1 in"))
+    const QString name = (out ? tr("Bypass the ride of %1") : tr("Ride of %1 on"))
                              .arg(QString::fromStdString(work_.document.session().name_of(row)));
     work_.document.edit(
         name, with_rides(work_.document.session(), row, [&](Rides& rides) { rides.set_out(parameter, out); }));
@@ -587,7 +603,7 @@ void Editing::set_ride_out(TrackId row, Parameter parameter, bool out) {
 void Editing::add_section(double time_s) {
     const QString given = tr("section %1").arg(work_.document.session().sections.size() + 1);
     const auto name =
-        work_.prompter->ask_text(tr("New section"), tr("Its name, at %1").arg(time_text(time_s, 2)), given);
+        work_.prompter->ask_text(tr("New section"), tr("Name of the section at %1").arg(time_text(time_s, 2)), given);
     if (!name) return;
     work_.document.edit(tr("Section %1 at %2").arg(*name, time_text(time_s, 2)),
                         with_section(work_.document.session(), {name->toStdString(), std::max(0.0, time_s), 0}));
@@ -595,8 +611,7 @@ void Editing::add_section(double time_s) {
 
 void Editing::rename_section(int section) {
     const std::string& before = work_.document.session().sections[static_cast<size_t>(section)].name;
-    const auto name =
-        work_.prompter->ask_text(tr("Rename the section"), tr("Its name"), QString::fromStdString(before));
+    const auto name = work_.prompter->ask_text(tr("Rename the section"), tr("Name"), QString::fromStdString(before));
     if (!name) return;
     Session next = work_.document.session();
     next.sections.change()[static_cast<size_t>(section)].name = name->toStdString();
@@ -605,7 +620,7 @@ void Editing::rename_section(int section) {
 
 void Editing::add_note(double time_s) {
     const auto text =
-        work_.prompter->ask_text(tr("Listening note"), tr("What was noticed at %1").arg(time_text(time_s)), QString());
+        work_.prompter->ask_text(tr("Listening note"), tr("Text of the note at %1").arg(time_text(time_s)), QString());
     if (!text || text->trimmed().isEmpty()) return;
     ListeningNote note;
     note.time_s = std::max(0.0, time_s);

@@ -68,7 +68,7 @@ class Editing : public QObject {
     void move_processor(TrackId row, size_t from, size_t to);
     /// Takes a processor of a row out, or in again.  What is out is as loud as what was in, by the whole song's
     /// figures, unless its match is off.
-    void take_out_or_in(TrackId row, size_t place);
+    void take_out_or_in(TrackId row, size_t position);
     /// The chain of a row, or all chains, as if there were none, and back.
     void bypass_chain(TrackId row);
     /// Changes a row's send to a bus, or makes it; says so when it would make a ring.

@@ -7,10 +7,10 @@ namespace isotonus {
 
 Entry::Entry(QWidget* over) : QLineEdit(over) { hide(); }
 
-void Entry::open(const QRect& place, const QString& text) {
+void Entry::open(const QRect& rect, const QString& text) {
     had_focus_ = QApplication::focusWidget();
     before_ = text;
-    setGeometry(place);
+    setGeometry(rect);
     setText(text);
     selectAll();
     show();

@@ -12,7 +12,7 @@ class Entry : public QLineEdit {
     Q_OBJECT
   public:
     explicit Entry(QWidget* over);
-    void open(const QRect& place, const QString& text);
+    void open(const QRect& rect, const QString& text);
 
   signals:
     void taken(const QString& text);  ///< it differs from what was there, and says something

@@ -90,7 +90,7 @@ std::vector<fs::path> ExportQueue::papers(const Delivery& d) {
 void ExportQueue::finished(const Job& job, const Result<DeliveryReport>& report) {
     progress_.reset();
     if (!report) {
-        words_ = report.error().cancelled ? tr("Cancelled; no file was written.")
+        words_ = report.error().cancelled ? tr("Cancelled. No file was written.")
                                           : tr("Not exported: %1").arg(QString::fromStdString(report.error().text()));
     } else {
         QStringList words;
@@ -105,21 +105,20 @@ void ExportQueue::finished(const Job& job, const Result<DeliveryReport>& report)
         const DeliveredFile& first = mix ? *mix : report->files.front();
         const Measurement& m = first.measured;
         const auto count = static_cast<int>(report->files.size());
-        words << (count == 1
-                      ? tr("%1 is written").arg(to_qt(first.file))
-                      : tr("%n file(s) are written", nullptr, count) + tr(", %1 among them").arg(to_qt(first.file)));
-        words << tr("%1, peak %2 (headroom %3), true peak %4, loudness %5")
+        words << (count == 1 ? tr("%1 was written").arg(to_qt(first.file))
+                             : tr("%n file(s) written, with %1", nullptr, count).arg(to_qt(first.file)));
+        words << tr("%1, sample peak %2 (headroom %3), true peak %4, loudness %5")
                      .arg(time_text(m.duration_s()), level_text(m.sample_peak_dbfs, "dBFS"),
                           m.sample_peak_dbfs ? db_text(-*m.sample_peak_dbfs) : tr("all"),
                           level_text(m.true_peak_dbtp, "dBTP"), level_text(m.integrated_lufs, "LUFS"));
-        words << (alike > 0 ? tr("read back: level and length are right") : tr("read back: every sample is right"));
+        words << (alike > 0 ? tr("verified: level and length are right") : tr("verified: every sample is right"));
         if (report->stems_compared)
-            words << (report->residue_dbfs ? tr("the stems' sum differs from the mix by %1 at most")
+            words << (report->residue_dbfs ? tr("the sum of the stems differs from the mix by at most %1")
                                                  .arg(db_text(*report->residue_dbfs, "dBFS"))
                                            : tr("the stems sum to the mix exactly"));
         if (clamped > 0)
-            words << tr("%1 samples lay above full scale and were clipped: turn the mix down").arg(clamped);
-        words << tr("it took %1 s").arg(report->seconds, 0, 'f', 1);
+            words << tr("%1 samples were above full scale and were clipped: turn the main fader down").arg(clamped);
+        words << tr("export time %1 s").arg(shown_figure(report->seconds, 1));
         words_ = words.join("; ") + '.';
         if (job.print && mix)
             comparison_.add_print(mix->file, m,

@@ -65,7 +65,7 @@ std::shared_ptr<MidiPort> FaderLink::plug_box() {
 
 void FaderLink::learn(Target target) {
     learning_ = target;
-    emit work_.view.hint(tr("Move a fader: it will move %1 of %2.")
+    emit work_.view.hint(tr("Move a fader of the box: it will control %1 of %2.")
                              .arg(parameter_word(target.parameter),
                                   QString::fromStdString(work_.document.session().name_of(target.row))));
     emit changed();
@@ -148,7 +148,7 @@ void FaderLink::moved(const FaderMove& move) {
     const FaderAddress& address = move.address;
     if (learning_) {
         learned_[address] = *learning_;
-        emit message(tr("This fader moves %1 of %2 now.")
+        emit message(tr("This fader now controls %1 of %2.")
                          .arg(parameter_word(learning_->parameter),
                               QString::fromStdString(work_.document.session().name_of(learning_->row))));
         learning_.reset();
@@ -165,7 +165,7 @@ void FaderLink::moved(const FaderMove& move) {
     const auto at = target(address);
     if (!at) return;
     if (!pickups_[address].takes(move.position, position(*at))) {
-        emit work_.view.hint(tr("The fader of %1 has not met its value yet.")
+        emit work_.view.hint(tr("The fader of %1 must first meet the current value.")
                                  .arg(QString::fromStdString(work_.document.session().name_of(at->row))));
         return;
     }

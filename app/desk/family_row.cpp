@@ -51,11 +51,11 @@ void FamilyRow::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.fillRect(rect(), theme().ground);
     const auto tracks = members();
-    painter.fillRect(0, 0, 4, height() - 1, theme().track_ink(ink_of(family_)));
+    painter.fillRect(0, 0, 4, height() - 1, theme().track_colour(colour_of(family_)));
     const int middle = height() / 2;
     painter.setRenderHint(QPainter::Antialiasing);
-    painter.setPen(theme().ink);
-    painter.setBrush(theme().ink);
+    painter.setPen(theme().text);
+    painter.setBrush(theme().text);
     painter.drawPolygon(QPolygon({QPoint(16, middle - 5), QPoint(16, middle + 5), QPoint(23, middle)}));
     painter.setRenderHint(QPainter::Antialiasing, false);
     painter.setFont(lettering(13, true));
@@ -74,7 +74,7 @@ void FamilyRow::paintEvent(QPaintEvent*) {
     const double rate = work_.document.session().sample_rate;
     const auto power = overview_->power(std::llround(work_.view.time.from_s() * rate),
                                         std::llround(work_.view.time.to_s() * rate), area.width());
-    painter.setPen(theme().track_ink(ink_of(family_)));
+    painter.setPen(theme().track_colour(colour_of(family_)));
     for (int x = 0; x < static_cast<int>(power.size()); ++x) {
         const double level = db_from_power(power[static_cast<size_t>(x)]) + aes17_db;
         const double share = std::clamp((level + 60.0) / 60.0, 0.0, 1.0);
@@ -85,11 +85,7 @@ void FamilyRow::paintEvent(QPaintEvent*) {
     painter.setPen(theme().rule);
     painter.drawLine(0, height() - 1, width(), height() - 1);
     painter.drawLine(head_width - 1, 0, head_width - 1, height());
-    if (hasFocus()) {
-        painter.setPen(theme().accent);
-        painter.setBrush(Qt::NoBrush);
-        painter.drawRect(rect().adjusted(0, 0, -1, -1));
-    }
+    if (hasFocus()) paint_focus(painter, rect());
 }
 
 }  // namespace isotonus

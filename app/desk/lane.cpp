@@ -29,7 +29,8 @@ QString Lane::track_name() const { return track() ? QString::fromStdString(track
 
 void Lane::refresh() {
     if (!exists()) return;
-    setAccessibleName(tr("%1, %2").arg(track_name(), value_name()));
+    setAccessibleName(track_name().isEmpty() ? sentence_case(value_name())
+                                             : tr("%1, %2").arg(track_name(), value_name()));
     setAccessibleDescription(value_text());
     place_children();
     update();
@@ -45,11 +46,7 @@ void Lane::paintEvent(QPaintEvent* event) {
     paint(painter, event->rect());
     painter.setPen(theme().rule);
     painter.drawLine(0, height() - 1, width(), height() - 1);
-    if (hasFocus()) {
-        painter.setPen(theme().accent);
-        painter.setBrush(Qt::NoBrush);
-        painter.drawRect(rect().adjusted(0, 0, -1, -1));
-    }
+    if (hasFocus()) paint_focus(painter, rect());
 }
 
 TimeRuler lane_time(const Workspace& work, double width) {
@@ -269,7 +266,7 @@ void paint_waveform(QPainter& painter, const QRect& area, const QRect& clip, con
         QPolygon line;
         for (int64_t i = 0; i < frames; ++i) {
             const double at_s = static_cast<double>(first + i) / rate + shift_s;
-            line << QPoint(static_cast<int>(std::lround(time.place(at_s))),
+            line << QPoint(static_cast<int>(std::lround(time.x_of(at_s))),
                            y(samples[static_cast<size_t>(i) * channels + c]));
         }
         painter.drawPolyline(line);

@@ -20,29 +20,29 @@ void ask_make_way(Workspace& work, TrackId row, Way offered, Parameter parameter
     for (const auto& t : session.tracks)
         if (t->id != row && work.materials.of(*t)) others.push_back(t.get()), names << QString::fromStdString(t->name);
     if (others.empty()) {
-        emit work.view.hint(tr("There is no other track to make way for."));
+        emit work.view.hint(tr("There is no other track to duck. Add the second track first."));
         return;
     }
-    QStringList ways{tr("a duck, by its level"), tr("a ride, drawn at its hits")};
+    QStringList ways{tr("Ducker, by level"), tr("Ride, drawn at the hits")};
     const bool has_chain = session.chain_of(row) != nullptr;
     if (!has_chain) ways.removeFirst();
     const Dip dip;
     const QString unit = parameter.info().unit;
-    const auto n = work.prompter->ask_numbers(
-        tr("%1 makes way").arg(QString::fromStdString(session.name_of(row))),
-        {{tr("for"), 0.0, 0.0, 0.0, 0, names},
-         {tr("as"), has_chain && offered == Way::drawn ? 1.0 : 0.0, 0.0, 0.0, 0, ways},
-         {unit.isEmpty() ? tr("down by") : tr("down by, %1").arg(unit), dip.depth, 0.1, 40.0, 1},
-         {tr("before the hit, ms (drawn only)"), dip.attack_s * 1000.0, 0.0, 500.0, 0},
-         {tr("hold, ms"), dip.hold_s * 1000.0, 0.0, 2000.0, 0},
-         {tr("back within, ms"), dip.release_s * 1000.0, 1.0, 4000.0, 0}});
+    const auto n =
+        work.prompter->ask_numbers(tr("duck %1").arg(QString::fromStdString(session.name_of(row))),
+                                   {{tr("under"), 0.0, 0.0, 0.0, 0, names},
+                                    {tr("with"), has_chain && offered == Way::drawn ? 1.0 : 0.0, 0.0, 0.0, 0, ways},
+                                    {unit.isEmpty() ? tr("depth") : tr("depth, %1").arg(unit), dip.depth, 0.1, 40.0, 1},
+                                    {tr("before the hit, ms (ride only)"), dip.attack_s * 1000.0, 0.0, 500.0, 0},
+                                    {tr("hold, ms"), dip.hold_s * 1000.0, 0.0, 2000.0, 0},
+                                    {tr("release, ms"), dip.release_s * 1000.0, 1.0, 4000.0, 0}});
     if (!n) return;
     const auto which = static_cast<size_t>((*n)[0]);
     if (which >= others.size()) return;
     const Track& other = *others[which];
     const QString name = QString::fromStdString(other.name);
     if (has_chain && (*n)[1] < 0.5) {
-        work.edits.set_chains({row}, tr("Make way for %1").arg(name), [&](Chain& chain) {
+        work.edits.set_chains({row}, tr("Duck under %1").arg(name), [&](Chain& chain) {
             Processor& duck = duck_for(chain, other.id);
             duck.values["depth_db"] = (*n)[2];
             duck.values["hold_ms"] = std::min((*n)[4], duck_type().find("hold_ms")->high);

@@ -29,7 +29,7 @@ std::string Materials::key_of(const Track& track) const {
 
 std::vector<Materials::Wanted> Materials::wanted_by(const Track& track) const {
     std::vector<Wanted> list{{source_of(track), key_of(track)}};
-    if (track.low_centre_hz <= 0.0) return list;
+    if (track.mono_below_hz <= 0.0) return list;
     Track played = track;
     for (const Source& part : sources_of(track)) {
         played.source.band = part.band;
@@ -114,6 +114,10 @@ const std::vector<Finding>& Materials::findings(const Track& track) const {
         known.findings.insert(
             known.findings.begin(),
             {"identical", tr("the same audio as %1").arg(QString::fromStdString(first->name)).toStdString()});
+    if (const auto found = of_sides_.find(track.id); found != of_sides_.end()) {
+        std::erase_if(known.findings, [](const Finding& f) { return f.id == "dead_channel"; });
+        known.findings.insert(known.findings.begin(), found->second);
+    }
     if (const auto found = of_microphones_.find(track.id); found != of_microphones_.end())
         known.findings.insert(known.findings.begin(), found->second);
     return known.findings;
@@ -128,12 +132,20 @@ void Materials::add_findings(std::map<TrackId, Finding> found) {
 }
 
 void Materials::look_for_twins() {
+    const auto known = [this](const Track& t) { return is_current(t) ? of(t) : nullptr; };
     std::map<TrackId, TrackId> twins;
-    for (const auto& [track, before] :
-         identical_tracks(document_.session(), [this](const Track& t) { return is_current(t) ? of(t) : nullptr; }))
-        twins[track] = before;
-    if (twins == twin_of_) return;
+    for (const auto& [track, before] : identical_tracks(document_.session(), known)) twins[track] = before;
+    std::map<TrackId, Finding> sides;
+    for (const auto& [left, right] : split_sides(document_.session(), known)) {
+        sides[left] = finding_of_side(*document_.track(right), false);
+        sides[right] = finding_of_side(*document_.track(left), true);
+    }
+    const bool same =
+        std::equal(sides.begin(), sides.end(), of_sides_.begin(), of_sides_.end(),
+                   [](const auto& a, const auto& b) { return a.first == b.first && a.second.text == b.second.text; });
+    if (twins == twin_of_ && same) return;
     twin_of_ = std::move(twins);
+    of_sides_ = std::move(sides);
     findings_.clear();
     emit changed();
 }
@@ -181,10 +193,10 @@ bool Materials::look_for_changed_files() {
 void Materials::drop_unwanted() {
     // What is being read and no longer wanted (a drag that went on) makes room; of what is ready the latest stay, for
     // undo.
-    constexpr size_t most_kept = 200;
+    constexpr size_t max_kept = 200;
     for (auto at = entries_.begin(); at != entries_.end();) {
         const Entry& e = at->second;
-        const bool old = e.last_wanted < round_ && (e.waiting() || entries_.size() > most_kept);
+        const bool old = e.last_wanted < round_ && (e.waiting() || entries_.size() > max_kept);
         if (!old) {
             ++at;
             continue;
@@ -211,7 +223,11 @@ void Materials::request_missing() {
         if (const auto rest = rest_of(*track)) want(*rest);
     }
     drop_unwanted();
-    if (before > 0 && waiting_ == 0) emit finished();
+    if (waiting_ > 0) return;
+    if (before > 0)
+        emit finished();
+    else
+        look_for_twins();  // an undo brings tracks back whose files are known
 }
 
 void Materials::want(const Wanted& wanted) {

@@ -142,6 +142,7 @@ class Materials : public QObject {
     QTimer rested_;
     std::set<std::string> unmade_;  ///< signals that could not be made: their file has gone, which its track says
     std::map<TrackId, TrackId> twin_of_;
+    std::map<TrackId, Finding> of_sides_;  ///< of tracks whose other side is another track's
     std::map<TrackId, Finding> of_microphones_;
     mutable std::map<TrackId, Found> findings_;
     int64_t round_ = 0;

@@ -81,6 +81,7 @@ void Microphones::take(Found found) {
             findings[id] = std::move(*finding);
     }
     materials_.add_findings(std::move(findings));
+    emit sets_found();
 }
 
 void Microphones::align(TrackId id) {

@@ -19,6 +19,9 @@ class Microphones : public QObject {
     /// Tracks that were found to be microphones of one source, by sets.
     std::vector<std::vector<TrackId>> sets() const;
 
+  signals:
+    void sets_found();
+
   private:
     /// Of one row against the first of its set.
     struct Against {

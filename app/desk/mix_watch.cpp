@@ -18,7 +18,7 @@ void MixWatch::bound_what_comes() {
     at_most_dbfs_.reset();
     const PlanPtr coming = player_.coming();
     if (!coming) return emit changed();
-    aside_.start([coming](Progress&) -> Result<std::optional<double>> { return most_of_mix(*coming); },
+    aside_.start([coming](Progress&) -> Result<std::optional<double>> { return max_of_mix(*coming); },
                  [this, coming](const Result<std::optional<double>>& most) {
                      if (coming != player_.coming()) return;
                      at_most_dbfs_ = most && *most ? level_from_gain(**most) : std::nullopt;
@@ -55,6 +55,7 @@ void MixWatch::want_plan(bool wanted) {
 
 void MixWatch::restart() {
     busy_ = true;
+    levels_are_new_ = false;
     figures_.reset();
     leaving_figures_.reset();
     bus_peaks_.clear();
@@ -134,26 +135,9 @@ void MixWatch::find_bus_peaks(const PlanPtr& plan) {
     measuring_.start(find, take, running_);
 }
 
-namespace {
-
-/// What a plan's tracks and buses play, whatever their faders are by then: those move after chains.
-MaterialOf played_in(const RenderPlan& plan) {
-    auto known = std::make_shared<std::map<std::pair<TrackId, Band>, MaterialPtr>>();
-    for (const PlanTrack& t : plan.tracks) (*known)[{t.id, Band::all}] = t.material;
-    for (const PlanPart& p : plan.parts) (*known)[{plan.id_of(p), p.band}] = p.material;
-    const auto find = [known](TrackId row, Band band) {
-        const auto at = known->find({row, band});
-        return at == known->end() ? nullptr : at->second;
-    };
-    return {[find](const Track& t) { return find(t.id, t.source.band); },
-            [find](const SignalRecipe& recipe) { return find(recipe.row, Band::all); }};
-}
-
-}  // namespace
-
 void MixWatch::make_plan() {
     const double target = document_.session().targets.mains_high_dbfs - 0.1;
-    const auto make = [this, session = document_.session(), material = played_in(*player_.plan()), target](
+    const auto make = [this, session = document_.session(), material = material_of(*player_.plan()), target](
                           Progress& progress) { return headroom_plan(session, material, target, peaks_, &progress); };
     const auto take = [this, progress = running_](const Result<HeadroomPlan>& made) {
         if (progress != running_ || !made) return;
@@ -166,32 +150,52 @@ void MixWatch::make_plan() {
 void MixWatch::want_levels(bool wanted) {
     if (wanted == levels_wanted_) return;
     levels_wanted_ = wanted;
+    if (!wanted) waiting_for_levels_.clear();
     if (wanted && !searching_) find_levels();
 }
 
 StartingLevels MixWatch::starting_levels() const {
     StartingLevels levels = levels_asked_();
-    levels.anchors_db = anchors_db_;
+    levels.anchors_db = anchors_db_.value_or(0.0);
     return levels;
 }
 
-void MixWatch::find_levels() {
+void MixWatch::when_levels_are_known(std::function<void(const StartingLevels&)> then) {
+    if (levels_are_new_) return then(starting_levels());
+    waiting_for_levels_.push_back(std::move(then));
+}
+
+StartingLevels MixWatch::levels_for_jobs() const {
     StartingLevels levels = levels_asked_();
     // What a name or a measurement says is known here only, on the window's thread.
     std::map<TrackId, Family> families;
     for (const auto& t : document_.session().tracks) families[t->id] = levels.family(*t);
     levels.family = [families = std::move(families)](const Track& t) { return families.at(t.id); };
+    return levels;
+}
+
+void MixWatch::find_levels_again() {
+    levels_are_new_ = false;
+    if (levels_wanted_ && !searching_) find_levels();
+}
+
+void MixWatch::find_levels() {
+    const StartingLevels levels = levels_for_jobs();
     // A bus's signal is of the faders as they are now, so that its processors are left out here, and with them the
     // signal.
-    MaterialOf material = played_in(*player_.plan());
+    MaterialOf material = material_of(*player_.plan());
     material.bus = nullptr;
     const auto find = [this, session = document_.session(), material, levels](Progress& progress) {
         return anchors_start_at(session, material, levels, finished_peaks_, &progress);
     };
-    const auto take = [this, progress = running_](const Result<double>& found) {
-        if (progress != running_ || !found || *found == anchors_db_) return;
-        anchors_db_ = *found;
-        emit levels_changed();
+    const auto take = [this, progress = running_, round = ++levels_round_](const Result<double>& found) {
+        // Another search is on its way, or will be.
+        if (progress != running_ || searching_ || round != levels_round_ || levels_incomplete_()) return;
+        const auto waiting = std::exchange(waiting_for_levels_, {});
+        if (!found) return;
+        levels_are_new_ = true;
+        if (std::exchange(anchors_db_, *found) != *found) emit levels_changed();
+        for (const auto& then : waiting) then(starting_levels());
     };
     measuring_.start(find, take, running_);
 }

@@ -31,7 +31,7 @@ class MixWatch : public QObject {
     }
     /// While chains are being worked out: what the peak will be at most; absent where no such bound is known.
     Level at_most_dbfs() const { return at_most_dbfs_; }
-    bool busy() const { return busy_; }
+    bool busy() const { return busy_ || !waiting_for_levels_.empty(); }
 
     /// Full figures of the mix (true peak, loudness) are computed too while somebody wants them.
     void want_figures(bool wanted);
@@ -49,10 +49,21 @@ class MixWatch : public QObject {
 
     /// What suggested levels depend on is asked for here; where the build-up's anchors start is found after every edit
     /// while somebody looks at it.
-    void set_levels(std::function<StartingLevels()> levels) { levels_asked_ = std::move(levels); }
+    /// `incomplete`: something of it is still being looked for, and find_levels_again is called when it is there.
+    void set_levels(std::function<StartingLevels()> levels, std::function<bool()> incomplete) {
+        levels_asked_ = std::move(levels);
+        levels_incomplete_ = std::move(incomplete);
+    }
+    void find_levels_again();
     void want_levels(bool wanted);
-    /// With where anchors start, as far as that is known.
+    /// The same without where anchors start, for work behind the window.
+    StartingLevels levels_for_jobs() const;
+    /// Where anchors start is known at all, if perhaps of the mix before the last edit.
+    bool levels_known() const { return anchors_db_.has_value(); }
     StartingLevels starting_levels() const;
+    /// Hands over the levels of the mix as it stands: at once, or as soon as they are found.  Dropped when nobody wants
+    /// levels any more.
+    void when_levels_are_known(std::function<void(const StartingLevels&)> then);
 
     /// Audibility follows every edit once somebody has asked for it.
     void want_audibility(bool wanted);
@@ -104,9 +115,13 @@ class MixWatch : public QObject {
     Level at_most_dbfs_;
     std::optional<HeadroomPlan> headroom_;
     std::function<StartingLevels()> levels_asked_;
-    double anchors_db_ = 0.0;
+    std::function<bool()> levels_incomplete_;
+    int64_t levels_round_ = 0;  ///< only the newest search counts
+    std::optional<double> anchors_db_;
+    std::vector<std::function<void(const StartingLevels&)>> waiting_for_levels_;
     bool busy_ = false, searching_ = false, again_ = false;
     bool figures_wanted_ = false, figures_needed_ = false, plan_wanted_ = false, levels_wanted_ = false;
+    bool levels_are_new_ = false;
 
     Listening listening_;
     bool audibility_wanted_ = false, hearing_ = false, listen_once_more_ = false;

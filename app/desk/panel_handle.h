@@ -16,7 +16,7 @@ class PanelHandle : public QWidget {
         setObjectName("panelHandle");
         setFixedHeight(7);
         setCursor(Qt::SizeVerCursor);
-        setToolTip(tr("Drag: a higher or lower panel. Double click: as high as it was at first."));
+        setToolTip(tr("Drag to change the height of the panel. Double click to restore its height."));
     }
 
   signals:
@@ -28,7 +28,7 @@ class PanelHandle : public QWidget {
         QPainter painter(this);
         painter.fillRect(rect(), theme().ground);
         painter.fillRect(0, 0, width(), 1, theme().faint);
-        painter.fillRect(width() / 2 - 18, 3, 36, 2, underMouse() ? theme().ink : theme().faint);
+        painter.fillRect(width() / 2 - 18, 3, 36, 2, underMouse() ? theme().text : theme().faint);
     }
     void mousePressEvent(QMouseEvent* event) override { last_y_ = event->globalPosition().toPoint().y(); }
     void mouseMoveEvent(QMouseEvent* event) override {

@@ -9,6 +9,8 @@ class PlainLane : public Lane {
     Q_OBJECT
   public:
     using Lane::Lane;
+    Sort sort() const override { return Sort::chart; }
+    QStringList actions() const override { return {}; }
 
   protected:
     void nudge(double, uint64_t) override {}

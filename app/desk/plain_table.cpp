@@ -5,12 +5,22 @@
 
 namespace isotonus {
 
-QTableWidget* plain_table(const char* name, const QString& accessible, const QStringList& titles, int stretched) {
+void set_heads(QTableWidget* table, const std::vector<TableHead>& heads) {
+    table->setColumnCount(static_cast<int>(heads.size()));
+    table->setTabKeyNavigation(false);  // the arrow keys go from cell to cell, the Tab key leaves
+    for (size_t n = 0; n < heads.size(); ++n) {
+        auto* item = new QTableWidgetItem(heads[n].title);
+        item->setToolTip(heads[n].help);
+        table->setHorizontalHeaderItem(static_cast<int>(n), item);
+    }
+}
+
+QTableWidget* plain_table(const char* name, const QString& accessible, const std::vector<TableHead>& heads,
+                          int stretched) {
     auto* table = new QTableWidget;
     table->setObjectName(name);
     table->setAccessibleName(accessible);
-    table->setColumnCount(static_cast<int>(titles.size()));
-    table->setHorizontalHeaderLabels(titles);
+    set_heads(table, heads);
     table->verticalHeader()->hide();
     table->setShowGrid(false);
     table->setSelectionBehavior(QAbstractItemView::SelectRows);

@@ -4,11 +4,19 @@
 #include <QBoxLayout>
 #include <QPushButton>
 #include <QTableWidget>
+#include <vector>
 
 namespace isotonus {
 
+/// Of a column: its title, and a tooltip that says what the column shows.
+struct TableHead {
+    QString title, help;
+};
+void set_heads(QTableWidget* table, const std::vector<TableHead>& heads);
+
 /// A list that looks as ours do: whole rows, no grid, no editing.
-QTableWidget* plain_table(const char* name, const QString& accessible, const QStringList& titles, int stretched);
+QTableWidget* plain_table(const char* name, const QString& accessible, const std::vector<TableHead>& heads,
+                          int stretched);
 
 /// A button at the end of a row, with the why of it.
 QPushButton* button_in(QBoxLayout* row, const char* name, const QString& text, const QString& tip);

@@ -37,12 +37,11 @@ Player::Player(Document& document, Materials& materials, MatchedBypass& bypasses
 }
 
 void Player::open_device(const QString& name, int block_frames) {
-    wanted_device_ = name;
     block_frames_ = block_frames;
     const auto opened = engine_.open(name.toStdString(), document_.session().sample_rate, block_frames);
     if (!opened)
         emit message(
-            tr("%1. The simulated device keeps time instead.").arg(QString::fromStdString(opened.error().text())));
+            tr("%1 The simulated device keeps time instead.").arg(QString::fromStdString(opened.error().text())));
     emit device_changed();
 }
 
@@ -56,7 +55,7 @@ MaterialPtr Player::sum_of(TrackId bus) const {
 }
 
 QString Player::device_name() const {
-    return engine_.device() ? QString::fromStdString(engine_.device()->name()) : QString();
+    return engine_.device() ? QString::fromStdString(engine_.device()->sounding()) : QString();
 }
 
 void Player::follow_session() {
@@ -66,7 +65,7 @@ void Player::follow_session() {
     const bool same = materials_.shaping() && plan_->sounds_like(*plans.finished) && bare_->sounds_like(*plans.bare);
     if (!same) plan_ = plans.finished, bare_ = plans.bare, sums_.clear();
     if (engine_.device() && engine_.sample_rate() != document_.session().sample_rate)
-        open_device(wanted_device_, block_frames_);
+        open_device(wanted_device(), block_frames_);
     std::erase_if(listened_, [this](TrackId id) { return !document_.track(id); });
     send_plan();
     if (live_.sample_rate() != document_.session().sample_rate) live_ = LiveMix(document_.session().sample_rate);
@@ -83,8 +82,8 @@ namespace {
 
 /// A track alone, its low end still kept in the centre.
 Session with_low_end_alone(const Session& session, TrackId id) {
-    const double hz = session.find(id)->low_centre_hz;
-    return with_track(with_track_alone(session, id), id, [hz](Track& t) { t.low_centre_hz = hz; });
+    const double hz = session.find(id)->mono_below_hz;
+    return with_track(with_track_alone(session, id), id, [hz](Track& t) { t.mono_below_hz = hz; });
 }
 
 /// Only the bands that are kept in the centre.
@@ -124,7 +123,7 @@ void Player::send_plan() {
 
 /// Recordings play along silently, so that changing over needs no reading and leaves no gap.
 PlanPtr Player::with_compared(PlanPtr plan) const {
-    if (compared_.empty()) return plan;
+    if (compared_.empty() && !less_) return plan;
     auto next = std::make_shared<RenderPlan>(*plan);
     if (compared_heard_) {
         next->main_gain = 1.0;
@@ -132,20 +131,22 @@ PlanPtr Player::with_compared(PlanPtr plan) const {
         for (PlanPart& p : next->parts) p.silence_it();
     }
     constexpr TrackId first_id = TrackId{1} << 60;
-    for (size_t i = 0; i < compared_.size(); ++i) {
+    const auto add = [&](size_t place, const Compared& recording, double gain) {
         PlanTrack t;
         PlanPart p;
-        t.id = first_id + i;
-        t.material = p.material = compared_[i].material;
+        t.id = first_id + place;
+        t.material = p.material = recording.material;
         p.channels = p.material->channels();
         p.frames = p.material->frames();
-        p.delay_samples = -std::llround(compared_[i].starts_s * plan->sample_rate);
-        p.level = compared_heard_ == i ? compared_[i].gain : 0.0;
+        p.delay_samples = -std::llround(recording.starts_s * plan->sample_rate);
+        p.level = gain;
         t.fader_gain = p.level;
         // A mono recording is heard on both sides as it is.
         p.gains = p.to_main = scaled(p.channels == 1 ? pan_mono(PanLaw::balance, 0.0) : GainMatrix{}, p.level);
         next->add(std::move(t), std::move(p));
-    }
+    };
+    for (size_t i = 0; i < compared_.size(); ++i) add(i, compared_[i], compared_heard_ == i ? compared_[i].gain : 0.0);
+    if (less_ && !compared_heard_) add(compared_.size(), *less_, -less_->gain);
     return next;
 }
 
@@ -181,10 +182,17 @@ void Player::hear(Hearing what, TrackId id) {
 void Player::hear_instead(std::shared_ptr<const Session> session) {
     if (!session && !instead_) return;
     instead_ = std::move(session);
+    less_.reset();
     send_plan();
 }
 
-void Player::hear_under(TrackId id) {
+void Player::hear_difference(std::shared_ptr<const Session> session, const Compared& less) {
+    instead_ = std::move(session);
+    less_ = less;
+    send_plan();
+}
+
+void Player::solo_bus(TrackId id) {
     if (hearing_ == Hearing::under && heard_id_ == id)
         hear(Hearing::mix);
     else

@@ -18,7 +18,10 @@ class Player : public QObject {
     Player(Document& document, Materials& materials, MatchedBypass& bypasses, QObject* parent = nullptr);
 
     void open_device(const QString& name, int block_frames);
+    /// What really sounds, for people; the simulated device by its name.
     QString device_name() const;
+    /// The one that was chosen, also while it is not there.
+    QString wanted_device() const { return QString::fromStdString(engine_.wanted_device()); }
     int block_frames() const { return block_frames_; }
 
     /// The mix as it would be exported: solo left aside.
@@ -52,12 +55,17 @@ class Player : public QObject {
     void hear_at_rest(bool on);
     void hear_track(TrackId id, double from_s);
     void hear_low_end(TrackId id);
-    void hear_under(TrackId bus_or_group);  ///< a second time: the mix again
+    void solo_bus(TrackId bus_or_group);  ///< a second time: the mix again
     /// While a bus or a group is heard the rest is silent, or only steps back as it does for rows that are listened to.
     void set_rest_dimmed(bool on);
 
     /// Another session in the place of the document's, for the ear alone: rides that are being written.
     void hear_instead(std::shared_ptr<const Session> session);
+
+    /// What is left when a recording is taken away from another session's sum, at its level: `less` plays as it is
+    /// there, inverted by its gain.
+    struct Compared;
+    void hear_difference(std::shared_ptr<const Session> session, const Compared& less);
 
     /// How it is heard; no export knows of it.
     const MonitorSettings& monitor() const { return engine_.monitor(); }
@@ -126,6 +134,7 @@ class Player : public QObject {
     std::vector<Compared> compared_;
     std::optional<size_t> compared_heard_;
     std::shared_ptr<const Session> instead_;
+    std::optional<Compared> less_;  ///< beside it
     Hearing hearing_ = Hearing::mix;
     TrackId heard_id_ = 0;
     bool rest_dimmed_ = false;
@@ -135,7 +144,6 @@ class Player : public QObject {
     LiveMix live_{48000};
     std::vector<float> played_;
     Loop loop_;
-    QString wanted_device_ = simulated_device;
     int block_frames_ = 512;
     QTimer timer_, recompile_;
     QElapsedTimer since_tick_, since_watch_;

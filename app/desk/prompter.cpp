@@ -1,8 +1,9 @@
 #include "app/desk/prompter.h"
 
+#include "app/style/figure_box.h"
+
 #include <QComboBox>
 #include <QDialogButtonBox>
-#include <QDoubleSpinBox>
 #include <QFileDialog>
 #include <QFormLayout>
 #include <QInputDialog>
@@ -80,7 +81,7 @@ std::optional<std::vector<double>> DialogPrompter::ask_numbers(const QString& ti
             answers.emplace_back([list] { return static_cast<double>(std::max(0, list->currentIndex())); });
             continue;
         }
-        auto* box = new QDoubleSpinBox;
+        auto* box = new FigureBox;
         box->setDecimals(n.decimals);
         box->setRange(n.low, n.high);
         box->setSingleStep(std::pow(10.0, -n.decimals) * (n.high - n.low > 20.0 ? 10.0 : 1.0));

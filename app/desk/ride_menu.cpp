@@ -20,8 +20,8 @@ QString parameter_word(Parameter parameter) {
     if (parameter == Parameter::pan) return tr("pan");
     if (parameter == Parameter::width) return tr("width");
     if (parameter == Parameter::mute) return tr("mute");
-    if (parameter == Parameter::left_pan) return tr("left side");
-    if (parameter == Parameter::right_pan) return tr("right side");
+    if (parameter == Parameter::left_pan) return tr("left pan");
+    if (parameter == Parameter::right_pan) return tr("right pan");
     if (parameter.send() != 0)
         return tr("send %1, %2").arg(parameter.send()).arg(QString::fromStdString(label_of(parameter.info())));
     return QString::fromStdString(label_of(parameter.info()));
@@ -40,10 +40,9 @@ void ride(Workspace& work, TrackId channel, Parameter parameter) {
     emit work.view.station_wanted(ride_station);
     const Track* track = work.document.track(channel);
     const bool of_a_side = parameter == Parameter::left_pan || parameter == Parameter::right_pan;
-    if (track && of_a_side && !track->sides_apart)
+    if (track && of_a_side && !track->dual_pan)
         emit work.view.hint(
-            RideMenu::tr("Rides of left and right are heard with dual pan. Turn it on in the menu of "
-                         "the track's name: Place left and right apart."));
+            RideMenu::tr("Rides of left and right need dual pan. Turn it on in the menu of the track's name."));
 }
 
 }  // namespace

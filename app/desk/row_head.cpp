@@ -1,6 +1,6 @@
 #include "app/desk/row_head.h"
 
-#include "app/desk/ink_menu.h"
+#include "app/desk/colour_menu.h"
 
 #include <QApplication>
 #include <QContextMenuEvent>
@@ -45,7 +45,7 @@ RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent)
         b->setText(letter);
         b->setCheckable(true);
         b->setGeometry(x, (row_height() - 22) / 2, 24, 22);
-        b->setFocusPolicy(Qt::NoFocus);
+        b->setFocusPolicy(Qt::TabFocus);
         connect(b, &QToolButton::clicked, this, [this, flag, on, off](bool checked) {
             if (flag == &Track::solo && QGuiApplication::keyboardModifiers() & Qt::ControlModifier)
                 return work_.edits.solo_alone({id_});
@@ -63,10 +63,10 @@ RowHead::RowHead(Workspace& work, TrackId id, QWidget* parent) : QWidget(parent)
     };
     mute_ = button("mute", "M", head_width - 60, &Track::mute, tr("Mute %1"), tr("Unmute %1"));
     solo_ = button("solo", "S", head_width - 33, &Track::solo, tr("Solo %1"), tr("Solo %1 off"));
-    mute_->setToolTip(tr("Mute: this track is not heard, nor exported. (M)"));
+    mute_->setToolTip(tr("Mute: this track is neither heard nor exported. (M)"));
     solo_->setToolTip(
-        tr("Solo: only soloed tracks are heard. Good for finding a fault; balance with everything playing. (S; a click "
-           "with Ctrl solos it alone)"));
+        tr("Solo: only soloed tracks are heard. Use it to find a fault, but balance with everything playing. (S; Ctrl "
+           "and click: only this track)"));
 }
 
 void RowHead::refresh() {
@@ -90,7 +90,7 @@ void RowHead::refresh() {
 
 void RowHead::playhead_moved() {
     mute_->setChecked(work_.writing.is_muted_now(id_));
-    setAccessibleDescription(work_.writing.is_ridden(id_, Parameter::mute) ? tr("its mute is ridden") : QString());
+    setAccessibleDescription(work_.writing.is_ridden(id_, Parameter::mute) ? tr("rides of its mute") : QString());
 }
 
 void RowHead::paintEvent(QPaintEvent*) {
@@ -99,14 +99,14 @@ void RowHead::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const bool selected = work_.document.is_selected(id_);
     painter.fillRect(rect(), selected ? theme().panel : theme().ground);
-    painter.fillRect(0, 0, selected ? 8 : 4, height() - 1, theme().track_ink(t->ink));
+    painter.fillRect(0, 0, selected ? 8 : 4, height() - 1, theme().track_colour(t->colour_index));
     painter.setFont(lettering(13, selected));
     const bool heard = work_.document.session().is_heard(*t) && work_.sounds_in_loop(*t);
-    painter.setPen(heard ? theme().ink : theme().faint);
+    painter.setPen(heard ? theme().text : theme().faint);
     QRect place = name_place();
     const auto mark = [&](const QPolygon& shape) {
         painter.setRenderHint(QPainter::Antialiasing);
-        painter.setBrush(theme().ink);
+        painter.setBrush(theme().text);
         painter.drawPolygon(shape);
         painter.setBrush(Qt::NoBrush);
         painter.setRenderHint(QPainter::Antialiasing, false);
@@ -124,9 +124,10 @@ void RowHead::paintEvent(QPaintEvent*) {
         if (work_.materials.error(*t)) {
             below = tr("file missing");
         } else if (const Measurement* m = work_.materials.measured(*t)) {
-            below = family_word(work_.materials.family(*t)) + ", " +
-                    (kind_of(*t, *m) == Kind::percussive ? tr("percussive") : tr("sustained"));
-            below += m->channels == 1 ? tr(", mono") : tr(", stereo");
+            below = QStringList{family_word(work_.materials.family(*t)),
+                                kind_of(*t, *m) == Kind::percussive ? tr("percussive") : tr("sustained"),
+                                m->channels == 1 ? tr("mono") : tr("stereo")}
+                        .join(", ");
         } else {
             below = tr("reading…");
         }
@@ -157,7 +158,7 @@ void RowHead::rename() {
     if (!name_) {
         name_ = new Entry(this);
         name_->setObjectName("nameEntry");
-        name_->setAccessibleName(tr("Name of the row"));
+        name_->setAccessibleName(tr("Name of the track"));
         connect(name_, &Entry::taken, this, &RowHead::take_name);
     }
     name_->open({8, (height() - 24) / 2, head_width - 76, 24}, QString::fromStdString(t->name));
@@ -218,8 +219,8 @@ void RowHead::replace_file() {
 void RowHead::edit_note() {
     const Track* t = work_.document.track(id_);
     const QString name = QString::fromStdString(t->name);
-    const auto note = work_.prompter->ask_text(tr("Note on %1").arg(name), tr("What to remember of this track"),
-                                               QString::fromStdString(t->note));
+    const auto note =
+        work_.prompter->ask_text(tr("Note on %1").arg(name), tr("Note on this track"), QString::fromStdString(t->note));
     if (note)
         work_.document.edit_tracks(tr("Note on %1").arg(name), {id_},
                                    [&](Track& track) { track.note = note->trimmed().toStdString(); });
@@ -255,14 +256,14 @@ void RowHead::add_what_it_is(QMenu* menu) {
         add_setting(families, family_word(family), work_.materials.family(t) == family,
                     tr("Family: %1").arg(family_word(family)), [family](Track& track) {
                         track.family = family;
-                        track.ink = ink_of(family);
+                        track.colour_index = colour_of(family);
                     });
     }
     const Family mine = work_.materials.family(t);
     add_entry(menu, tr("Fold the family '%1'").arg(family_word(mine)), [this, mine] { work_.view.toggle_fold(mine); });
-    add_inks(menu->addMenu(tr("Ink")), this, [this](int n) {
-        work_.document.edit_tracks(tr("Ink %1").arg(n + 1), work_.document.moved_with(id_),
-                                   [n](Track& track) { track.ink = n; });
+    add_inks(menu->addMenu(tr("Colour")), this, [this](int n) {
+        work_.document.edit_tracks(tr("Colour %1").arg(n + 1), work_.document.moved_with(id_),
+                                   [n](Track& track) { track.colour_index = n; });
     });
     add_setting(menu, tr("Anchor"), t.anchor, t.anchor ? tr("Anchor off") : tr("Anchor"),
                 [on = !t.anchor](Track& track) { track.anchor = on; });
@@ -282,16 +283,16 @@ void RowHead::add_channels(QMenu* menu) {
                         track.source.channel = n;
                     });
     };
-    channel(recorded > 2 ? tr("folded to stereo") : tr("as recorded"), Channels::as_recorded, 0);
+    channel(recorded > 2 ? tr("Folded to stereo") : tr("as recorded"), Channels::as_recorded, 0);
     if (recorded >= 2) {
-        channel(tr("sides swapped"), Channels::swapped, 0);
-        channel(tr("mono: both sides"), Channels::mono, 0);
-        const QString sides[] = {tr("left side alone"), tr("right side alone")};
+        channel(tr("Left and right swapped"), Channels::swapped, 0);
+        channel(tr("Mono: both channels"), Channels::mono, 0);
+        const QString sides[] = {tr("Left channel only"), tr("Right channel only")};
         for (int n = 0; n < recorded; ++n)
-            channel(recorded == 2 ? sides[n] : tr("channel %1 alone").arg(n + 1), Channels::one, n);
+            channel(recorded == 2 ? sides[n] : tr("Channel %1 only").arg(n + 1), Channels::one, n);
     }
     if (recorded > 1 && t.source.right_file.empty())
-        add_entry(channels, tr("split into %n mono tracks", nullptr, recorded), [this, recorded] {
+        add_entry(channels, tr("Split into %n mono track(s)", nullptr, recorded), [this, recorded] {
             const QString name = QString::fromStdString(work_.document.track(id_)->name);
             work_.document.edit(tr("Split %1").arg(name), with_channels_split(work_.document.session(), id_, recorded));
         });
@@ -301,26 +302,25 @@ void RowHead::add_channels(QMenu* menu) {
 
 void RowHead::add_low_end(QMenu* menu) {
     const Track& t = *work_.document.track(id_);
-    const double low = t.low_centre_hz;
-    QMenu* lows = menu->addMenu(tr("Keep the low end in the centre"));
+    const double low = t.mono_below_hz;
+    QMenu* lows = menu->addMenu(tr("Mono bass"));
     for (const double hz : {0.0, 80.0, 120.0, 160.0, 250.0})
-        add_setting(lows, hz > 0.0 ? tr("below %1 Hz").arg(hz) : tr("as it is"), low == hz,
-                    hz > 0.0 ? tr("Low end centred below %1 Hz").arg(hz) : tr("Low end as it is"),
-                    [hz](Track& track) { track.low_centre_hz = hz; });
-    add_entry(lows, tr("below another frequency…"), [this, low] {
-        const auto text = work_.prompter->ask_text(tr("Keep the low end in the centre"), tr("below, Hz: 40 … 500"),
+        add_setting(lows, hz > 0.0 ? tr("Below %1 Hz").arg(hz) : tr("Off"), low == hz,
+                    hz > 0.0 ? tr("Mono below %1 Hz").arg(hz) : tr("Mono bass off"),
+                    [hz](Track& track) { track.mono_below_hz = hz; });
+    add_entry(lows, tr("Below another frequency…"), [this, low] {
+        const auto text = work_.prompter->ask_text(tr("Mono bass"), tr("below, Hz: 40 … 500"),
                                                    QString::number(low > 0.0 ? low : 120.0));
         if (!text) return;
         Track trial = *work_.document.track(id_);
         QString number = *text;
         number.remove("Hz", Qt::CaseInsensitive);
-        if (const auto set = set_by_name(trial, "low_centre", number.trimmed().replace(',', '.').toStdString()); !set)
+        if (const auto set = set_by_name(trial, "mono_below", number.trimmed().replace(',', '.').toStdString()); !set)
             return work_.prompter->complain(QString::fromStdString(set.error().text()));
-        work_.document.edit_tracks(tr("Low end centred below %1 Hz").arg(trial.low_centre_hz),
-                                   work_.document.moved_with(id_),
-                                   [hz = trial.low_centre_hz](Track& track) { track.low_centre_hz = hz; });
+        work_.document.edit_tracks(tr("Mono below %1 Hz").arg(trial.mono_below_hz), work_.document.moved_with(id_),
+                                   [hz = trial.mono_below_hz](Track& track) { track.mono_below_hz = hz; });
     });
-    QAction* hear_low = add_entry(lows, tr("Hear only what is centred"), [this] { work_.audition.hear_low_end(id_); });
+    QAction* hear_low = add_entry(lows, tr("Hear only the mono bass"), [this] { work_.audition.hear_low_end(id_); });
     hear_low->setObjectName("hearLowEnd");
     hear_low->setEnabled(low > 0.0);
 }
@@ -329,17 +329,16 @@ void RowHead::add_routing(QMenu* menu) {
     const Track& t = *work_.document.track(id_);
     const MaterialPtr material = work_.materials.of(*work_.document.track(id_));
     if (material && material->channels() == 2)
-        add_setting(menu, tr("Place left and right apart"), t.sides_apart,
-                    t.sides_apart ? tr("Sides together") : tr("Sides apart"),
-                    [on = !t.sides_apart](Track& track) { track.sides_apart = on; });
-    QMenu* outputs = menu->addMenu(tr("Leads to"));
+        add_setting(menu, tr("Dual pan"), t.dual_pan, t.dual_pan ? tr("Dual pan off") : tr("Dual pan"),
+                    [on = !t.dual_pan](Track& track) { track.dual_pan = on; });
+    QMenu* outputs = menu->addMenu(tr("Output"));
     const auto output = [&](const QString& text, TrackId to) {
         QAction* action =
             add_entry(outputs, text, [this, to] { work_.edits.lead_to(work_.document.moved_with(id_), to); });
         action->setCheckable(true);
         action->setChecked(t.output == to);
     };
-    output(tr("the main output"), main_output);
+    output(tr("Main output"), main_output);
     for (const Bus& bus : work_.document.session().buses) output(QString::fromStdString(bus.name), bus.id);
     for (const char* name : {"makeBus", "makeGroup", "othersDown"})
         if (QAction* action = window()->findChild<QAction*>(name)) menu->addAction(action);

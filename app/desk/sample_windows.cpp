@@ -7,7 +7,7 @@
 namespace isotonus {
 
 const float* SampleWindows::of(const MaterialPtr& material, int64_t first, int64_t frames) {
-    constexpr size_t most_kept = 64;
+    constexpr size_t max_kept = 64;
     const auto at = std::find_if(windows_.begin(), windows_.end(),
                                  [&](const Window& w) { return w.material == material && w.covers(first, frames); });
     if (at != windows_.end()) {
@@ -18,7 +18,7 @@ const float* SampleWindows::of(const MaterialPtr& material, int64_t first, int64
     // What nobody looks at any more is not read.
     std::erase_if(windows_, [&](const Window& w) { return w.material == material && (w.reading->cancel(), true); });
     windows_.push_front({material, first - frames / 2, 2 * frames, {}});
-    if (windows_.size() > most_kept) {
+    if (windows_.size() > max_kept) {
         windows_.back().reading->cancel();
         windows_.pop_back();
     }

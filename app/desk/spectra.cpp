@@ -25,10 +25,10 @@ const LevelShares* Spectra::levels(const MaterialPtr& material) {
 }
 
 const Spectra::Known* Spectra::find(const MaterialPtr& material) {
-    constexpr size_t most_kept = 500;
+    constexpr size_t max_kept = 500;
     if (const auto at = known_.find(material); at != known_.end()) return &at->second;
     if (!waiting_.insert(material).second) return nullptr;
-    if (known_.size() > most_kept) known_.clear();
+    if (known_.size() > max_kept) known_.clear();
     jobs_.start([material](Progress& progress) { return spectrum_of(*material, &progress); },
                 [this, material](const Result<LongTermSpectrum>& found) {
                     waiting_.erase(material);

@@ -14,6 +14,12 @@ class Station {
     virtual Lane* make_lane(Workspace& work, TrackId id, QWidget* parent) const = 0;
     /// The strip above the lanes; `area` has the lanes' width.
     virtual void paint_ruler(QPainter&, const QRect& area, const Workspace&) const = 0;
+    /// A column of the lanes and what it shows, for a tooltip over its title; none where the title says it all.
+    struct Head {
+        QRect area;
+        QString help;
+    };
+    virtual std::vector<Head> heads(const QRect&) const { return {}; }
     /// Buttons above the row heads; null for none.
     virtual QWidget* make_tools(Workspace&, QWidget*) const { return nullptr; }
     /// A panel below the lanes, as high as it wants to be; null for none.

@@ -4,6 +4,8 @@
 
 #include <algorithm>
 
+#include "core/shape/parameter_label.h"
+
 namespace isotonus {
 
 namespace {
@@ -94,7 +96,7 @@ void BalanceView::show_ghosts(Ghosts ghosts) {
 
 void BalanceView::show_page(Page wanted) {
     page = wanted == page ? Page::none : wanted;
-    if (page != Page::headroom) show_ghosts({});
+    if (page != Page::headroom && page != Page::first) show_ghosts({});
     emit page_changed();
 }
 
@@ -133,11 +135,11 @@ void RideView::touch(TrackId row, Parameter parameter) {
     }
     show(std::move(wanted));
     const Send* send = find_send(document_.session(), row, parameter.send());
-    const QString what =
-        send ? tr("%1 of the send to %2")
-                   .arg(parameter_word(parameter), QString::fromStdString(document_.session().name_of(send->to)))
-             : parameter_word(parameter);
-    emit hint(tr("%1 of %2: its ride is shown.").arg(what, QString::fromStdString(document_.session().name_of(row))));
+    const QString what = send ? tr("%1 of the send to %2")
+                                    .arg(QString::fromStdString(label_of(parameter.info())),
+                                         QString::fromStdString(document_.session().name_of(send->to)))
+                              : parameter_word(parameter);
+    emit hint(tr("%1 of %2: the ride is shown.").arg(what, QString::fromStdString(document_.session().name_of(row))));
 }
 
 void CompareView::show_page(Page wanted) {

@@ -32,7 +32,7 @@ class TimeView : public QObject {
 class BalanceView : public QObject {
     Q_OBJECT
   public:
-    enum class Page { none, headroom, build_up, cover, mono, picture };
+    enum class Page { none, headroom, build_up, cover, mono, picture, first };
     Page page = Page::none;
     /// The page that is shown already is closed.
     void show_page(Page wanted);
@@ -40,8 +40,13 @@ class BalanceView : public QObject {
     bool field_shown = false;
     void show_field(bool on);
 
-    /// Where faders would go: drawn as ghosts of their blades.
-    using Ghosts = std::map<TrackId, double>;
+    /// Where faders, and pans, would go: drawn as ghosts of their blades.
+    struct Ghost {
+        double fader_db = 0.0;
+        std::optional<double> pan = {};
+        bool operator==(const Ghost&) const = default;
+    };
+    using Ghosts = std::map<TrackId, Ghost>;
     const Ghosts& ghosts() const { return ghosts_; }
     void show_ghosts(Ghosts ghosts);
 
@@ -82,8 +87,8 @@ class ShapeView : public QObject {
     Q_OBJECT
   public:
     explicit ShapeView(Document& document) : document_(document) {}
-    size_t place = 0;  ///< of the processor in the chain
-    int band = 0;      ///< of its equaliser, whose fields are shown; 0 …
+    size_t position = 0;  ///< of the processor in the chain
+    int band = 0;         ///< of its equaliser, whose fields are shown; 0 …
     void touch_band(int n);
     /// A bus when one was chosen, else the focused track.
     TrackId row() const { return bus_.value_or(document_.focused()); }

@@ -12,14 +12,18 @@ Workspace::Workspace()
       mix(document, player),
       writing(document, player),
       comparison(document, player, mix),
+      first(document, materials, player, mix),
       exports(comparison),
       view(document),
       edits(*this),
       audition(*this),
       faders(*this) {
-    mix.set_levels([this] {
-        return StartingLevels{[this](const Track& t) { return materials.family(t); }, 0.0, microphones.sets()};
-    });
+    mix.set_levels(
+        [this] {
+            return StartingLevels{[this](const Track& t) { return materials.family(t); }, 0.0, microphones.sets()};
+        },
+        [this] { return microphones.looking(); });
+    connect(&microphones, &Microphones::sets_found, &mix, &MixWatch::find_levels_again);
     connect(&faders, &FaderLink::message, &view, &ViewState::hint);
     connect(&view.balance, &BalanceView::page_changed, this, &Workspace::follow_balance_page);
     const auto song_changed = [this] { view.time.set_song(song_s()); };

@@ -6,6 +6,7 @@
 #include "app/desk/editing.h"
 #include "app/desk/export_queue.h"
 #include "app/desk/fader_link.h"
+#include "app/desk/first_balance.h"
 #include "app/desk/listening_log.h"
 #include "app/desk/microphones.h"
 #include "app/desk/mix_watch.h"
@@ -33,6 +34,7 @@ class Workspace : public QObject {
     Spectra spectra;
     Writing writing;
     Comparison comparison;
+    FirstBalance first;
     ExportQueue exports;
     Prompter* prompter = nullptr;  ///< set by the window, or by a test
 

@@ -11,7 +11,7 @@ namespace isotonus {
 ClipEditor::ClipEditor(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setObjectName("clipEditor");
     setMouseTracking(true);
-    setAccessibleName(tr("Clips of the focused track"));
+    setAccessibleName(tr("Clips of the selected track"));
     const auto redraw = [this] { update(); };
     connect(&work_.document, &Document::session_changed, this, redraw);
     connect(&work_.document, &Document::selection_changed, this, redraw);
@@ -20,7 +20,7 @@ ClipEditor::ClipEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
     connect(&work_.player, &Player::loop_changed, this, redraw);
     connect(&work_.view, &ViewState::clip_chosen, this, redraw);
     connect(&work_.player, &Player::moved, this, [this] {
-        const int x = static_cast<int>(lane_time(work_, width()).place(work_.player.position_s()));
+        const int x = static_cast<int>(lane_time(work_, width()).x_of(work_.player.position_s()));
         if (x == playhead_x_) return;
         update(playhead_x_ - 1, 0, 3, height());
         playhead_x_ = x;
@@ -38,7 +38,7 @@ QString ClipEditor::spoken_value() const {
 double ClipEditor::x_of(int64_t frame) const {
     const double rate = work_.document.session().sample_rate;
     const double shift = track() ? work_.document.shift_s(*track()) : 0.0;
-    return lane_time(work_, width()).place(static_cast<double>(frame) / rate + shift);
+    return lane_time(work_, width()).x_of(static_cast<double>(frame) / rate + shift);
 }
 
 int64_t ClipEditor::frame_at(double x) const {
@@ -89,27 +89,27 @@ void ClipEditor::mouseMoveEvent(QMouseEvent* event) {
     switch (part_at(event->position(), &clip)) {
         case Part::title:
             setCursor(Qt::OpenHandCursor);
-            emit work_.view.hint(tr("Drag moves the clip in time."));
+            emit work_.view.hint(tr("Drag to move the clip in time."));
             break;
         case Part::start:
         case Part::end:
             setCursor(Qt::SizeHorCursor);
-            emit work_.view.hint(tr("Drag trims the clip at this end; what was cut away comes back the same way."));
+            emit work_.view.hint(tr("Drag to trim the clip at this end. Drag back to restore what was cut away."));
             break;
         case Part::fade_in:
         case Part::fade_out:
             setCursor(Qt::SizeHorCursor);
-            emit work_.view.hint(tr("Drag makes the fade longer or shorter."));
+            emit work_.view.hint(tr("Drag to change the length of the fade."));
             break;
         case Part::body:
             setCursor(Qt::SizeVerCursor);
             emit work_.view.hint(
-                tr("Drag up or down for the clip's gain; double click takes it back to 0 dB. Shift and drag "
-                   "marks a stretch."));
+                tr("Drag up or down for the clip's gain; double click resets it to 0 dB. Shift and drag marks a "
+                   "stretch."));
             break;
         default:
             setCursor(Qt::ArrowCursor);
-            emit work_.view.hint(tr("Nothing sounds here. X splits the clip at the playhead."));
+            emit work_.view.hint(tr("No clip plays here. X splits a clip at the playhead."));
     }
 }
 
@@ -191,14 +191,14 @@ void ClipEditor::paint_clip(QPainter& painter, const Clip& c, bool current) {
     if (right < 0 || left > width()) return;
     const QRect title = QRect(QPoint(left, 0), QPoint(right - 2, title_height - 2)) & rect();
     painter.fillRect(title, current ? theme().accent : theme().rule);
-    painter.setPen(current ? theme().ground : theme().ink);
+    painter.setPen(current ? theme().ground : theme().text);
     painter.setFont(lettering(11));
     painter.drawText(title.adjusted(4, 0, -2, 0), Qt::AlignVCenter, db_text(c.gain_db, "dB", true));
     painter.setPen(current ? theme().accent : theme().faint);
     painter.drawLine(left, title_height, left, height());
     painter.drawLine(right - 1, title_height, right - 1, height());
     painter.setRenderHint(QPainter::Antialiasing);
-    painter.setPen(QPen(theme().ink, 1.2));
+    painter.setPen(QPen(theme().text, 1.2));
     const double top = title_height + 3.0, foot = height() - 3.0;
     // The fades as they are computed: sin^2.
     const auto fade = [&](int64_t from, int64_t to) {
@@ -226,22 +226,21 @@ void ClipEditor::paintEvent(QPaintEvent* event) {
     const MaterialPtr m = t ? work_.materials.of(*t) : nullptr;
     if (!m) {
         painter.setPen(theme().faint);
-        painter.drawText(rect(), Qt::AlignCenter,
-                         t ? tr("no file, no clips") : tr("Choose a row: its clips are shown here."));
+        painter.drawText(rect(), Qt::AlignCenter, t ? tr("no file, no clips") : tr("Select a track to see its clips."));
         return;
     }
     const TimeRuler time = lane_time(work_, width());
     if (const auto& loop = work_.player.loop(); loop.to_s > loop.from_s) {
         QColor wash = theme().accent;
         wash.setAlpha(28);
-        painter.fillRect(
-            QRectF(QPointF(time.place(loop.from_s), title_height), QPointF(time.place(loop.to_s), height())), wash);
+        painter.fillRect(QRectF(QPointF(time.x_of(loop.from_s), title_height), QPointF(time.x_of(loop.to_s), height())),
+                         wash);
     }
     const QRect body(0, title_height, width(), height() - title_height);
     painter.setPen(theme().rule);
     painter.drawLine(0, body.center().y(), width(), body.center().y());
-    paint_waveform(painter, body, event->rect(), m, work_.document.shift_s(*t), 1.0, time, theme().track_ink(t->ink),
-                   work_.samples);
+    paint_waveform(painter, body, event->rect(), m, work_.document.shift_s(*t), 1.0, time,
+                   theme().track_colour(t->colour_index), work_.samples);
     const Clips clips = work_.edits.clips(id());
     const size_t current = work_.edits.current_clip(id());
     for (size_t i = 0; i < clips.size(); ++i) paint_clip(painter, clips[i], i == current);
@@ -253,7 +252,7 @@ void ClipEditor::paintEvent(QPaintEvent* event) {
             QPolygon({QPoint(x - 4, body.top() + 1), QPoint(x + 4, body.top() + 1), QPoint(x, body.top() + 8)}));
         painter.setBrush(Qt::NoBrush);
     }
-    const int x = static_cast<int>(time.place(work_.player.position_s()));
+    const int x = static_cast<int>(time.x_of(work_.player.position_s()));
     painter.fillRect(x, 0, 1, height(), theme().accent);
 }
 
@@ -275,36 +274,38 @@ ClipPanel::ClipPanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
         auto* b = new QPushButton(text);
         b->setObjectName(name);
         b->setToolTip(why);
-        b->setFocusPolicy(Qt::NoFocus);
+        b->setFocusPolicy(Qt::TabFocus);
         b->setStyleSheet("font-size: 11px; padding: 4px 6px;");
         connect(b, &QPushButton::clicked, this, work_done);
         tools->addWidget(b);
     };
-    button("splitClip", tr("Split"), tr("Cuts the clip in two at the playhead; nothing changes to the ear. (X)"),
+    button("splitClip", tr("Split"), tr("Splits the clip at the playhead; the sound stays the same. (X)"),
            [this] { work_.edits.split_clip(work_.document.focused()); });
-    button("cutLoop", tr("Cut out the marked stretch"),
-           tr("Silences the stretch that is marked on the song map, with short fades: for a cough or a click."),
+    button("cutLoop", tr("Cut out"),
+           tr("Silences the marked stretch of the song map, with short fades. Use it for a cough or a click."),
            [this] { work_.edits.cut_out_loop(work_.document.focused()); });
-    button("clipLouder", tr("+1 dB"), tr("The chosen clip louder: for a passage that is far too quiet."), [this] {
-        Clips clips = work_.edits.clips(work_.document.focused());
-        if (clips.empty()) return;
-        Clip& c = clips[work_.edits.current_clip(work_.document.focused())];
-        c.gain_db = std::min(c.gain_db + 1.0, clip_gain_max_db);
-        work_.edits.set_clips(work_.document.focused(), tr("Clip gain %1").arg(db_text(c.gain_db, "dB", true)), clips);
-    });
-    button("clipSofter", tr("−1 dB"), tr("The chosen clip quieter."), [this] {
+    button("clipLouder", tr("+1 dB"), tr("Makes the selected clip louder. Use it for a passage that is far too quiet."),
+           [this] {
+               Clips clips = work_.edits.clips(work_.document.focused());
+               if (clips.empty()) return;
+               Clip& c = clips[work_.edits.current_clip(work_.document.focused())];
+               c.gain_db = std::min(c.gain_db + 1.0, clip_gain_max_db);
+               work_.edits.set_clips(work_.document.focused(), tr("Clip gain %1").arg(db_text(c.gain_db, "dB", true)),
+                                     clips);
+           });
+    button("clipSofter", tr("−1 dB"), tr("Makes the selected clip quieter."), [this] {
         Clips clips = work_.edits.clips(work_.document.focused());
         if (clips.empty()) return;
         Clip& c = clips[work_.edits.current_clip(work_.document.focused())];
         c.gain_db = std::max(c.gain_db - 1.0, -clip_gain_max_db);
         work_.edits.set_clips(work_.document.focused(), tr("Clip gain %1").arg(db_text(c.gain_db, "dB", true)), clips);
     });
-    button("fadeIn", tr("Fade in"), tr("Fades the chosen clip in, up to the playhead."), [this] { set_fade(true); });
-    button("fadeOut", tr("Fade out"), tr("Fades the chosen clip out, from the playhead on."),
+    button("fadeIn", tr("Fade in"), tr("Fades the selected clip in, up to the playhead."), [this] { set_fade(true); });
+    button("fadeOut", tr("Fade out"), tr("Fades the selected clip out, from the playhead on."),
            [this] { set_fade(false); });
-    button("fadeLengths", tr("Fades…"), tr("Types how long the selected clip fades in and out."),
+    button("fadeLengths", tr("Fades…"), tr("Sets the lengths of the selected clip's fades by figures."),
            [this] { type_fades(); });
-    button("removeClip", tr("Remove"), tr("Takes the chosen clip away; undo brings it back."), [this] {
+    button("removeClip", tr("Remove"), tr("Removes the selected clip. Undo restores it."), [this] {
         const TrackId id = work_.document.focused();
         const Clips clips = work_.edits.clips(id);
         if (clips.empty()) return;
@@ -316,13 +317,12 @@ ClipPanel::ClipPanel(Workspace& work, QWidget* parent) : QWidget(parent), work_(
             next = with_silence_between(clips, c.start, c.end(), 0);
         work_.edits.set_clips(id, tr("Remove a clip"), next);
     });
-    button("wholeFile", tr("Whole file"), tr("Takes all clips away: the file as it is."), [this] { whole_file(); });
+    button("wholeFile", tr("Whole file"), tr("Removes all clips, so that the whole file plays."),
+           [this] { whole_file(); });
     tools->addStretch();
     connect(&work_.document, &Document::session_changed, this, &ClipPanel::refresh);
     connect(&work_.document, &Document::selection_changed, this, &ClipPanel::refresh);
     connect(&work_.materials, &Materials::changed, this, &ClipPanel::refresh);
-    connect(&work_.view, &ViewState::panel_shown, this, &QWidget::setVisible);
-    setVisible(work_.view.panel_open);
     refresh();
 }
 
@@ -332,11 +332,10 @@ void ClipPanel::type_fades() {
     if (clips.empty()) return;
     Clip& c = clips[work_.edits.current_clip(id)];
     const double frames_a_ms = work_.document.session().sample_rate / 1000.0,
-                 most_ms = static_cast<double>(c.frames) / frames_a_ms;
+                 max_ms = static_cast<double>(c.frames) / frames_a_ms;
     const auto n = work_.prompter->ask_numbers(
-        tr("Fades of the clip"),
-        {{tr("fade in, ms"), static_cast<double>(c.fade_in) / frames_a_ms, 0.0, most_ms, 1},
-         {tr("fade out, ms"), static_cast<double>(c.fade_out) / frames_a_ms, 0.0, most_ms, 1}});
+        tr("Fades of the clip"), {{tr("fade in, ms"), static_cast<double>(c.fade_in) / frames_a_ms, 0.0, max_ms, 1},
+                                  {tr("fade out, ms"), static_cast<double>(c.fade_out) / frames_a_ms, 0.0, max_ms, 1}});
     if (!n) return;
     c.fade_in = std::min(c.frames, static_cast<int64_t>(std::llround((*n)[0] * frames_a_ms)));
     c.fade_out = std::min(c.frames - c.fade_in, static_cast<int64_t>(std::llround((*n)[1] * frames_a_ms)));
@@ -344,8 +343,12 @@ void ClipPanel::type_fades() {
 }
 
 void ClipPanel::resizeEvent(QResizeEvent*) {
-    findings_->setGeometry(0, 0, head_width, height());
-    tools_->setGeometry(head_width, 1, width() - head_width - scroll_width, 30);
+    // A window that is low on width has not room for all of them beside the findings.
+    const int wanted = tools_->sizeHint().width(), beside = width() - head_width - scroll_width;
+    const int tools_left = wanted <= beside ? head_width : std::max(0, width() - scroll_width - wanted);
+    findings_->setGeometry(0, tools_left < head_width ? 31 : 0, head_width,
+                           height() - (tools_left < head_width ? 31 : 0));
+    tools_->setGeometry(tools_left, 1, width() - tools_left - scroll_width, 30);
     editor_->setGeometry(head_width, 32, width() - head_width - scroll_width, height() - 36);
 }
 
@@ -380,9 +383,9 @@ void ClipPanel::list_findings() {
     const QFontMetrics metrics(lettering(13, true));
     add_text(metrics.elidedText(QString::fromStdString(t->name), Qt::ElideRight, head_width - 30), true);
     const auto& findings = work_.materials.findings(*t);
-    if (findings.empty()) add_text(tr("nothing was found that is worth a word"), false);
-    constexpr size_t most_shown = 5;
-    for (size_t i = 0; i < std::min(most_shown, findings.size()); ++i) {
+    if (findings.empty()) add_text(tr("no findings"), false);
+    constexpr size_t max_shown = 5;
+    for (size_t i = 0; i < std::min(max_shown, findings.size()); ++i) {
         const Finding f = findings[i];
         auto* row = new QWidget;
         auto* layout = new QHBoxLayout(row);
@@ -399,17 +402,17 @@ void ClipPanel::list_findings() {
             b->setObjectName(name);
             b->setText(text);
             b->setToolTip(why);
-            b->setFocusPolicy(Qt::NoFocus);
+            b->setFocusPolicy(Qt::TabFocus);
             b->setStyleSheet("font-size: 11px; padding: 0 4px;");
             connect(b, &QToolButton::clicked, this, work_done);
             layout->addWidget(b);
         };
         if (f.time_s >= 0.0)
-            button("hearFinding", tr("Hear"), tr("Plays it alone, from %1.").arg(time_text(f.time_s)),
+            button("hearFinding", tr("Hear"), tr("Plays the track alone, from %1.").arg(time_text(f.time_s)),
                    [this, id, f] { work_.audition.hear(id, f.time_s); });
         if (f.remedy != Remedy::none)
-            button("putRight", tr("Mend"),
-                   tr("Puts it right by a setting; the file is not changed, and undo takes it back."),
+            button("putRight", tr("Fix"),
+                   tr("Fixes the finding by a setting. The file stays as it is, and undo restores the setting."),
                    [this, id, f] { work_.edits.put_right(id, f); });
         list_->addWidget(row);
     }
@@ -424,7 +427,7 @@ void ClipPanel::set_fade(bool in) {
     Clip& c = clips[work_.edits.current_clip(id)];
     const int64_t here = work_.document.frame_at(work_.player.position_s() - work_.document.shift_s(*t));
     if (here <= c.start || here >= c.end()) {
-        emit work_.view.hint(tr("Put the playhead inside the clip first: a fade reaches to it."));
+        emit work_.view.hint(tr("Put the playhead inside the clip first: a fade reaches up to it."));
         return;
     }
     (in ? c.fade_in : c.fade_out) =

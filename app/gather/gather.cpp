@@ -21,10 +21,11 @@ void GatherLane::change_gain(const std::function<double(double)>& change, uint64
     if (clips.empty()) return;
     const double now = clips[work_.edits.current_clip(id())].gain_db;
     const QString value = db_text(std::clamp(change(now), -clip_gain_max_db, clip_gain_max_db), "dB", true);
-    work_.edits.change_clip_gains(
-        ids, change,
-        ids.size() == 1 ? tr("Clip gain %1 %2").arg(track_name(), value) : tr("Clip gain of %1 tracks").arg(ids.size()),
-        gesture);
+    work_.edits.change_clip_gains(ids, change,
+                                  ids.size() == 1
+                                      ? tr("Clip gain %1 %2").arg(track_name(), value)
+                                      : tr("Clip gain of %n track(s)", nullptr, static_cast<int>(ids.size())),
+                                  gesture);
 }
 
 void GatherLane::nudge(double by_db, uint64_t gesture) {
@@ -46,7 +47,7 @@ QString GatherLane::sentence() const {
         return e ? QString::fromStdString(e->text()) : tr("%1 is being read").arg(track_name());
     }
     const Measurement& f = m->measurement;
-    return tr("%1: peak %2 at %3, true peak %4, %5 (%6), loudness %7. A click plays from there.")
+    return tr("%1: peak %2 at %3, true peak %4, %5 (%6), loudness %7. Click to play from the peak.")
         .arg(track_name(), level_text(f.sample_peak_dbfs, "dBFS"), time_text(f.peak_time_s),
              level_text(f.true_peak_dbtp, "dBTP"), average_text(f.average_dbfs), average_label(),
              level_text(f.integrated_lufs, "LUFS"));
@@ -82,10 +83,10 @@ void GatherLane::mouseMoveEvent(QMouseEvent* event) {
     const auto& findings = work_.materials.findings(*track());
     if (flag->finding >= findings.size()) return;
     const Finding& f = findings[flag->finding];
-    QString text = track_name() + ": " + with_true_minus(f.text) + ". ";
-    if (f.time_s >= 0.0) text += tr("A click plays it alone, from %1. ").arg(time_text(f.time_s));
-    if (f.remedy != Remedy::none) text += tr("The panel (E) can put it right.");
-    emit work_.view.hint(text);
+    QStringList sentences{tr("%1: %2.").arg(track_name(), with_true_minus(f.text))};
+    if (f.time_s >= 0.0) sentences << tr("Click to play it alone, from %1.").arg(time_text(f.time_s));
+    if (f.remedy != Remedy::none) sentences << tr("The panel (E) can fix it.");
+    emit work_.view.hint(sentences.join(' '));
 }
 
 void GatherLane::paint_clips(QPainter& painter, const QRect& area) {
@@ -98,8 +99,8 @@ void GatherLane::paint_clips(QPainter& painter, const QRect& area) {
     painter.setFont(lettering(11));
     for (size_t i = 0; i < t.source.clips.size(); ++i) {
         const Clip& c = t.source.clips[i];
-        const int left = static_cast<int>(time.place(static_cast<double>(c.start) / rate + shift));
-        const int right = static_cast<int>(time.place(static_cast<double>(c.end()) / rate + shift));
+        const int left = static_cast<int>(time.x_of(static_cast<double>(c.start) / rate + shift));
+        const int right = static_cast<int>(time.x_of(static_cast<double>(c.end()) / rate + shift));
         if (right < 0 || left > width()) continue;
         painter.setPen(i == current && work_.document.focused() == id() ? theme().accent : theme().faint);
         painter.drawRect(QRect(QPoint(left, area.top()), QPoint(right - 1, area.bottom())));
@@ -129,7 +130,7 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
     }
     const QRect area(0, 1, width(), height() - 3);
     paint_waveform(painter, area, clip, m, work_.document.shift_s(t), 1.0, lane_time(work_, width()),
-                   theme().track_ink(t.ink), work_.samples);
+                   theme().track_colour(t.colour_index), work_.samples);
     paint_clips(painter, area);
     painter.setFont(lettering(11));
     int x = 8;
@@ -145,7 +146,7 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
         QString facts =
             tr("%1 · %2 kHz · %3 · peak %4")
                 .arg(bits)
-                .arg(source.sample_rate / 1000.0)
+                .arg(shown_figure(source.sample_rate / 1000.0, source.sample_rate % 1000 == 0 ? 0 : 1))
                 .arg(time_text(m->measurement.duration_s()), level_text(m->measurement.sample_peak_dbfs, "dBFS"));
         const int wide = QFontMetrics(painter.font()).horizontalAdvance(facts);
         painter.fillRect(QRect(words.left() - 3, words.top(), wide + 6, words.height()), veil);
@@ -167,7 +168,7 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
         painter.setPen(f.fault ? theme().above : theme().faint);
         painter.setBrush(f.fault ? QBrush(theme().above) : QBrush(Qt::NoBrush));
         painter.drawPolygon(flag);
-        painter.setPen(f.fault ? theme().ink : theme().faint);
+        painter.setPen(f.fault ? theme().text : theme().faint);
         painter.drawText(place.adjusted(11, 0, 0, 0), Qt::AlignVCenter, text);
         flags_.push_back({place, i});
         x += wide + 28;
@@ -189,7 +190,8 @@ QString GatherStation::state(const Workspace& work) const {
         return std::any_of(found.begin(), found.end(), [](const Finding& f) { return f.fault; });
     });
     if (faults > 0) return QCoreApplication::translate("Station", "%1, %2 flagged").arg(tracks.size()).arg(faults);
-    return QCoreApplication::translate("Station", "%1 tracks").arg(tracks.size());
+    const auto n = static_cast<int>(tracks.size());
+    return QCoreApplication::translate("Station", "%n track(s)", nullptr, n);
 }
 
 QWidget* GatherStation::make_tools(Workspace& work, QWidget* parent) const {
@@ -201,7 +203,7 @@ QWidget* GatherStation::make_tools(Workspace& work, QWidget* parent) const {
     open->setCheckable(true);
     open->setChecked(work.view.panel_open);
     open->setToolTip(QCoreApplication::translate(
-        "Station", "Shows what was found in the focused track, and its clips: split, trim, fade, lift. (E)"));
+        "Station", "Shows the findings in the selected track, and its clips: split, trim, fade, gain. (E)"));
     QObject::connect(open, &QPushButton::clicked, tools, [&work](bool on) { work.view.show_panel(on); });
     QObject::connect(&work.view, &ViewState::panel_shown, open, &QPushButton::setChecked);
     layout->addWidget(open);

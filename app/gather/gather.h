@@ -14,6 +14,7 @@ class GatherLane : public Lane {
     using Lane::Lane;
 
   protected:
+    Range spoken_range() const override { return {-clip_gain_max_db, clip_gain_max_db}; }
     QString value_text() const override;
     QString value_name() const override { return tr("clip gain"); }
     void nudge(double by_db, uint64_t gesture) override;
@@ -46,8 +47,7 @@ class GatherStation : public Station {
         return new GatherLane(work, id, parent);
     }
     void paint_ruler(QPainter& painter, const QRect& area, const Workspace&) const override {
-        paint_ruler_words(painter, area,
-                          QCoreApplication::translate("Station", "what was recorded, and what was found in it"));
+        paint_ruler_words(painter, area, QCoreApplication::translate("Station", "recorded signal and findings"));
     }
     QWidget* make_tools(Workspace& work, QWidget* parent) const override;
     QWidget* make_panel(Workspace& work, QWidget* parent) const override;

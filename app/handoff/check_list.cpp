@@ -29,7 +29,7 @@ QString group_title(CheckGroup group) {
         case CheckGroup::ends:
             break;
     }
-    return CheckList::tr("Ends");
+    return CheckList::tr("Start and end");
 }
 
 bool has_figure(const Check& c) { return !c.unit.empty() && c.measured; }
@@ -41,8 +41,8 @@ int rank_of(const Check& c) {
 }
 
 QString figure_text(const Check& c, double value) {
-    if (c.unit == "share") return CheckList::tr("%1 %").arg(value * 100.0, 0, 'f', 2);
-    if (c.unit == "s") return CheckList::tr("%1 s").arg(value, 0, 'f', 1);
+    if (c.unit == "share") return CheckList::tr("%1 %").arg(shown_figure(value * 100.0, 2));
+    if (c.unit == "s") return CheckList::tr("%1 s").arg(shown_figure(value, 1));
     return db_text(value, c.unit.c_str(), c.unit.starts_with("dB") && c.unit != "dB" && value > 0.0);
 }
 
@@ -52,7 +52,7 @@ QString mark_of(const Check& c) {
 }
 
 QColor colour_of(const Check& c) {
-    if (c.passed) return theme().ink;
+    if (c.passed) return theme().text;
     return c.notice ? theme().above : theme().clipped;
 }
 
@@ -70,7 +70,7 @@ void paint_gauge(QPainter& painter, const QRect& area, const Check& c) {
     const int full = area.width();
     const int to = static_cast<int>(std::lround(gauge_place(c) * full)), limit = full * 2 / 3;
     painter.fillRect(QRect(area.left(), area.top(), to, area.height()), c.passed ? theme().inside : colour_of(c));
-    painter.fillRect(area.left() + limit, area.top() - 3, 2, area.height() + 6, theme().ink);
+    painter.fillRect(area.left() + limit, area.top() - 3, 2, area.height() + 6, theme().text);
 }
 
 class CheckLine : public QStyledItemDelegate {
@@ -80,7 +80,8 @@ class CheckLine : public QStyledItemDelegate {
     QSize sizeHint(const QStyleOptionViewItem&, const QModelIndex& index) const override {
         if (index.data(group_role).isValid()) return {100, line_height + 4};
         int height = line_height;
-        if (index.row() == list_->currentRow() && index.data(check_role).isValid()) height += said(index).height() + 6;
+        if (index.row() == list_->currentRow() && index.data(check_role).isValid())
+            height += notice_place(index).height() + 6;
         return {100, height};
     }
 
@@ -89,7 +90,7 @@ class CheckLine : public QStyledItemDelegate {
         const QRect line(r.left(), r.top(), r.width(), line_height);
         if (index.data(group_role).isValid()) {
             painter->setFont(lettering(13, true));
-            painter->setPen(theme().ink);
+            painter->setPen(theme().text);
             painter->drawText(line.adjusted(2, 4, 0, 4), Qt::AlignVCenter, index.data().toString());
             painter->setPen(theme().rule);
             painter->drawLine(r.left(), r.bottom(), r.right(), r.bottom());
@@ -109,7 +110,7 @@ class CheckLine : public QStyledItemDelegate {
         painter->drawText(line.adjusted(6, 0, 0, 0), Qt::AlignVCenter, mark_of(c));
         painter->drawText(QRect(name_left, line.top(), name_width, line_height), Qt::AlignVCenter,
                           QString::fromStdString(c.name));
-        painter->setPen(theme().ink);
+        painter->setPen(theme().text);
         painter->setFont(lettering(13));
         if (has_figure(c))
             paint_figure(*painter, line, c);
@@ -119,8 +120,8 @@ class CheckLine : public QStyledItemDelegate {
                 QFontMetrics(painter->font()).elidedText(details(c), Qt::ElideRight, line.width() - detail_left - 4));
         if (!current) return;
         painter->setFont(lettering(11));
-        painter->setPen(theme().ink);
-        painter->drawText(said(index).translated(0, line.bottom() + 1), Qt::TextWordWrap, words(c));
+        painter->setPen(theme().text);
+        painter->drawText(notice_place(index).translated(0, line.bottom() + 1), Qt::TextWordWrap, words(c));
         if (list_->hasFocus()) {
             painter->setPen(theme().accent);
             painter->drawRect(r.adjusted(0, 0, -1, -1));
@@ -139,10 +140,11 @@ class CheckLine : public QStyledItemDelegate {
         left += figure_width + 12;
         painter.setFont(lettering(11));
         painter.setPen(theme().faint);
-        painter.drawText(QRect(left, line.top(), limit_width, line_height), Qt::AlignVCenter,
-                         QString(QChar(c.at_least ? 0x2265 : 0x2264)) + ' ' + figure_text(c, *c.limit));
+        write_in(painter, QRect(left, line.top(), std::min(limit_width, line.right() - left), line_height),
+                 QString(QChar(c.at_least ? 0x2265 : 0x2264)) + ' ' + figure_text(c, *c.limit));
         left += limit_width;
-        paint_gauge(painter, QRect(left, line.center().y() - 2, std::min(200, line.right() - left - 8), 6), c);
+        const int room = std::min(200, line.right() - left - 8);
+        if (room >= 24) paint_gauge(painter, QRect(left, line.center().y() - 2, room, 6), c);  // else the figures do
     }
     /// Who it is, where the name says what it is.
     static QString details(const Check& c) {
@@ -152,7 +154,7 @@ class CheckLine : public QStyledItemDelegate {
         return all.section(": ", 1);
     }
     static QString words(const Check& c) { return with_true_minus(c.text) + ". " + QString::fromStdString(c.why); }
-    QRect said(const QModelIndex& index) const {
+    QRect notice_place(const QModelIndex& index) const {
         const QFontMetrics metrics(lettering(11));
         const int width = list_->viewport()->width() - name_left - 8;
         const QRect text = metrics.boundingRect(QRect(0, 0, width, 400), Qt::TextWordWrap, words(check(index)));
@@ -222,8 +224,8 @@ void CheckList::fold() {
         } else if (const QVariant g = line->data(rest_role); g.isValid()) {
             const int rest = line->data(Qt::UserRole + 10).toInt();
             line->setText(open_.contains(static_cast<CheckGroup>(g.toInt()))
-                              ? tr("fold what passes")
-                              : QString(QChar(0x2713)) + ' ' + tr("%n more pass", nullptr, rest));
+                              ? tr("Fold passed checks")
+                              : QString(QChar(0x2713)) + ' ' + tr("%n more passed", nullptr, rest));
         }
     }
 }

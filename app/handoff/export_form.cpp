@@ -35,15 +35,15 @@ struct Content {
     StemSplit stems;
 };
 constexpr Content contents[] = {
-    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "the mix"), true, StemSplit::none},
-    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "the mix and a stem of each track"), true, StemSplit::tracks},
-    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "the mix and a stem of each family"), true, StemSplit::families},
-    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "the mix and a stem of each bus"), true, StemSplit::buses},
-    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "the mix and a stem of each control group"), true, StemSplit::groups},
-    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "stems of the tracks alone"), false, StemSplit::tracks},
-    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "stems of the families alone"), false, StemSplit::families},
-    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "stems of the buses alone"), false, StemSplit::buses},
-    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "stems of the control groups alone"), false, StemSplit::groups},
+    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "The mix"), true, StemSplit::none},
+    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "The mix and a stem of each track"), true, StemSplit::tracks},
+    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "The mix and a stem of each family"), true, StemSplit::families},
+    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "The mix and a stem of each bus"), true, StemSplit::buses},
+    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "The mix and a stem of each group"), true, StemSplit::groups},
+    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "Stems of the tracks only"), false, StemSplit::tracks},
+    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "Stems of the families only"), false, StemSplit::families},
+    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "Stems of the buses only"), false, StemSplit::buses},
+    {QT_TRANSLATE_NOOP("isotonus::ExportForm", "Stems of the groups only"), false, StemSplit::groups},
 };
 
 }  // namespace
@@ -108,23 +108,28 @@ void ExportForm::add_file() {
     file_layout->setContentsMargins(0, 0, 0, 0);
     file_ = new QLineEdit;
     file_->setObjectName("exportFile");
+    file_->setToolTip(tr("The file of the mix. The stems are written into the same folder."));
     auto* choose = new QPushButton(tr("Choose…"));
+    choose->setToolTip(tr("Chooses folder and name of the mix."));
     choose->setObjectName("chooseExport");
     connect(choose, &QPushButton::clicked, this, &ExportForm::choose_file);
     file_layout->addWidget(file_, 1);
     file_layout->addWidget(choose);
-    add_line(tr("Mix to"), file_row, file_);
+    add_line(tr("Save to"), file_row, file_);
 }
 
 void ExportForm::add_contents() {
     what_ = combo("exportWhat");
     for (const Content& c : contents) what_->addItem(tr(c.words));
+    what_->setToolTip(
+        tr("What is exported. A mastering engineer usually needs the mix; stems when somebody goes on "
+           "mixing."));
     main_chain_ = combo("exportMainChain");
-    main_chain_->addItems({tr("main chain out"), tr("main chain in"), tr("both ways")});
+    main_chain_->addItems({tr("Main chain bypassed"), tr("Main chain on"), tr("Both versions")});
     main_chain_->setAccessibleName(tr("Main chain"));
     main_chain_->setToolTip(
-        tr("What limits or squeezes the whole mix cannot be taken back: mastering mostly wants the mix without it. "
-           "Stems are always without."));
+        tr("Whether the mix is exported with the main chain. Mastering usually needs it without, because limiting "
+           "cannot be undone. Stems never contain the main chain."));
     connect(main_chain_, &QComboBox::activated, this, [this](int n) {
         Session next = work_.document.session();
         next.hand_off.main_chain = static_cast<MainChain>(n);
@@ -136,11 +141,12 @@ void ExportForm::add_contents() {
     what_layout->setContentsMargins(0, 0, 0, 0);
     what_layout->addWidget(what_, 1);
     what_layout->addWidget(main_chain_, 1);
-    add_line(tr("What"), what_row, what_);
+    add_line(tr("Contents"), what_row, what_);
     pattern_ = new QLineEdit("{session} {number} {part}");
     pattern_->setObjectName("exportPattern");
     pattern_->setToolTip(
-        tr("Names of the stems. {session} {part} {number} {section} {date} {rate} {bits} stand for what they say."));
+        tr("Pattern for the names of the stems: {session} {part} {number} {section} {date} {rate} {bits} are replaced "
+           "by their values."));
     pattern_label_ = add_line(tr("Stem names"), pattern_, pattern_);
 }
 
@@ -149,12 +155,14 @@ void ExportForm::add_format() {
     format_->addItems({tr("WAV, 24 bit"), tr("WAV, 16 bit"), tr("WAV, 32 bit float"), tr("AIFF, 24 bit"),
                        tr("AIFF, 16 bit"), tr("FLAC, 24 bit"), tr("FLAC, 16 bit"), tr("Ogg Vorbis"), tr("Opus"),
                        tr("MP3")});
+    format_->setToolTip(tr("The format of the files. 24 bit WAV for mastering, MP3 only to send round."));
     connect(format_, &QComboBox::currentIndexChanged, this, [this](int n) {
         fs::path file = from_qt(file_->text());
         if (n < 0 || file.empty()) return;
         file_->setText(to_qt(file.replace_extension(file_type_name(forms[static_cast<size_t>(n)].type))));
     });
     rate_ = combo("exportRate");
+    rate_->setToolTip(tr("The sample rate of the files. Keep the rate of the session for mastering."));
     auto* form_row = new QWidget;
     auto* form_layout = new QHBoxLayout(form_row);
     form_layout->setContentsMargins(0, 0, 0, 0);
@@ -162,35 +170,38 @@ void ExportForm::add_format() {
     form_layout->addWidget(rate_, 1);
     rate_->setAccessibleName(tr("Rate"));
     range_ = combo("exportRange");
+    range_->setToolTip(tr("The part of the song that is exported: all of it, the loop, or sections."));
     range_->setAccessibleName(tr("Range"));
     form_layout->addWidget(range_, 1);
-    add_line(tr("As"), form_row, format_);
+    add_line(tr("Format"), form_row, format_);
 }
 
 void ExportForm::add_ticks() {
-    before_main_ = tick("stemsBeforeMain", tr("stems before the main fader"),
-                        tr("Without the main fader and the main output's rides."), false);
-    shares_ = tick("stemsShares", tr("returns in the stems"),
-                   tr("A stem of a track or a family holds all that is heard of it, also in returns and in buses with "
-                      "chains; else those are stems of their own."),
+    before_main_ = tick("stemsBeforeMain", tr("Stems before the main fader"),
+                        tr("Exports stems without the main fader and the rides of the main output. Use it when "
+                           "mastering sets the level."),
+                        false);
+    shares_ = tick("stemsShares", tr("Returns in the stems"),
+                   tr("Adds the reverbs and effects of a track to its stem. If off, returns and buses with chains get "
+                      "stems of their own."),
                    false);
-    tail_ = tick("exportTail", tr("with its tail"), tr("A section or the loop goes on until it has died away."), false);
+    tail_ = tick("exportTail", tr("With the tail"),
+                 tr("Exports a section or loop until its sound has faded to silence."), false);
     bext_ = tick("exportBext", tr("Broadcast Wave"),
-                 tr("Date, place in the song and loudness in the file (EBU Tech 3285)."), true);
-    sheet_ = tick("exportSheet", tr("hand-off sheet"),
-                  tr("PDF, JSON and text with figures, checks, notes and the recall list; and checksums."), false);
-    print_ = tick(
-        "exportPrint", tr("keep as a print"),
-        tr("To compare with in Compare. The session as it is now is kept beside the file, so that one can see what "
-           "has changed since, and go back."),
-        work_.view.keeps_prints);
+                 tr("Writes date, position in the song and loudness into the file (EBU Tech 3285)."), true);
+    sheet_ = tick("exportSheet", tr("Hand-off sheet"),
+                  tr("Writes figures, checks, notes and the recall list as PDF, JSON and text, and checksums."), false);
+    print_ = tick("exportPrint", tr("Keep as a print"),
+                  tr("Keeps the session of today beside the exported mix. Compare shows what has changed since, and "
+                     "restores it."),
+                  work_.view.keeps_prints);
     connect(print_, &QCheckBox::toggled, this, [this](bool on) {
         work_.view.keeps_prints = on;
         emit work_.view.prints_kept(on);
     });
-    dither_ =
-        tick("exportDither", tr("dither"),
-             tr("TPDF noise of ±1 LSB when the mix is reduced to 16 or 24 bit; without it, it is rounded."), true);
+    dither_ = tick(
+        "exportDither", tr("Dither"),
+        tr("Adds TPDF noise of ±1 LSB when the mix is reduced to 16 or 24 bit. Without it, the mix is rounded."), true);
     auto* ticks = new QWidget;
     auto* tick_grid = new QGridLayout(ticks);
     tick_grid->setContentsMargins(0, 2, 0, 0);
@@ -237,20 +248,21 @@ void ExportForm::fill_ranges() {
     const int rate_before = std::max(0, rate_->currentIndex()), range_before = std::max(0, range_->currentIndex());
     rate_->clear();
     rate_->addItem(tr("%1 kHz").arg(work_.document.session().sample_rate / 1000.0), 0);
-    for (const int hz : {44100, 48000, 88200, 96000}) rate_->addItem(tr("%1 kHz").arg(hz / 1000.0), hz);
+    for (const int hz : {44100, 48000, 88200, 96000})
+        rate_->addItem(tr("%1 kHz").arg(shown_figure(hz / 1000.0, hz % 1000 == 0 ? 0 : 1)), hz);
     rate_->setCurrentIndex(rate_before);
     range_->clear();
     const double song_s = work_.player.plan()->duration_s();
     const auto add = [this](const QString& name, double from_s, double to_s) {
         range_->addItem(name, QVariantList{from_s, to_s});
     };
-    add(tr("whole song"), 0.0, 0.0);
+    add(tr("Whole song"), 0.0, 0.0);
     if (const auto& loop = work_.player.loop(); loop.to_s > loop.from_s)
-        add(tr("loop, %1 to %2").arg(time_text(loop.from_s), time_text(loop.to_s)), loop.from_s, loop.to_s);
+        add(tr("Loop, %1 to %2").arg(time_text(loop.from_s), time_text(loop.to_s)), loop.from_s, loop.to_s);
     const auto& sections = work_.document.session().sections;
-    if (sections.size() > 1) range_->addItem(tr("each section by itself"), QVariantList());
+    if (sections.size() > 1) range_->addItem(tr("Each section as a file"), QVariantList());
     for (size_t i = 0; i < sections.size(); ++i)
-        add(tr("section %1, %2").arg(i + 1).arg(QString::fromStdString(sections[i].name)), sections[i].start_s,
+        add(tr("Section %1, %2").arg(i + 1).arg(QString::fromStdString(sections[i].name)), sections[i].start_s,
             i + 1 < sections.size() ? sections[i + 1].start_s : song_s);
     range_->setCurrentIndex(std::min(range_before, range_->count() - 1));
 }

@@ -29,7 +29,7 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
     painter.setPen(theme().faint);
     const MaterialPtr m = work_.materials.played(t);
     if (!m) {
-        painter.drawText(rect().adjusted(24, 0, 0, 0), Qt::AlignVCenter, tr("no file: not in the mix"));
+        painter.drawText(rect().adjusted(24, 0, 0, 0), Qt::AlignVCenter, tr("no file: missing in the mix"));
         return;
     }
     QStringList words;
@@ -38,16 +38,16 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
     const Track shown = after_chain(t, *m);
     const Level peak = peak_after_fader_dbfs(shown, f), average = average_after_fader_dbfs(shown, f);
     if (heard && peak) {
-        const auto x_of = [&](double db) { return static_cast<int>(ruler.place(std::min(0.0, db))); };
+        const auto x_of = [&](double db) { return static_cast<int>(ruler.x_of(std::min(0.0, db))); };
         if (average) {
-            QColor bar = theme().track_ink(t.ink);
+            QColor bar = theme().track_colour(t.colour_index);
             bar.setAlpha(80);
             painter.fillRect(QRect(QPoint(x_of(-60.0), y(13)), QPoint(x_of(*average), y(22))), bar);
         }
-        painter.fillRect(x_of(*peak) - 1, y(10), 3, y(15), theme().ink);
-        words << (t.rides.any() ? tr("peak %1 before its ride") : tr("peak %1")).arg(db_text(*peak, "dBFS"))
+        painter.fillRect(x_of(*peak) - 1, y(10), 3, y(15), theme().text);
+        words << (t.rides.any() ? tr("peak %1 without its ride") : tr("peak %1")).arg(db_text(*peak, "dBFS"))
               << tr("pan %1").arg(pan_text(t.pan));
-        if (t.rides.any()) words << tr("ridden");
+        if (t.rides.any()) words << tr("has rides");
         if (t.polarity_inverted) words << tr("polarity inverted");
     } else {
         const bool off = std::isinf(t.fader_db) && work_.document.session().is_open(t);
@@ -57,7 +57,7 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
     }
     for (const Finding& finding : work_.materials.findings(t))
         if (finding.fault && heard) words << with_true_minus(finding.text);
-    painter.setPen(heard ? theme().ink : theme().faint);
+    painter.setPen(heard ? theme().text : theme().faint);
     const QRect place(width() / 2 + 24, 0, width() / 2 - 28, height());
     painter.drawText(place, Qt::AlignVCenter | Qt::AlignLeft,
                      QFontMetrics(painter.font()).elidedText(words.join(" · "), Qt::ElideRight, place.width()));
@@ -81,17 +81,18 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(16, 8, 16, 10);
     row->setSpacing(24);
-    row->addWidget(make_checks(), 1);
+    row->addWidget(make_checks(), 4);
     auto* leaving = new QWidget;
-    leaving->setFixedWidth(474);
+    leaving->setMinimumWidth(400);
+    leaving->setMaximumWidth(474);
     auto* column = new QVBoxLayout(leaving);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(6);
     form_ = new ExportForm(work_, this);
     column->addWidget(form_);
-    column->addWidget(make_docket(), 5);
+    column->addWidget(make_export_preview(), 5);
     column->addWidget(make_outcome(), 3);
-    row->addWidget(leaving);
+    row->addWidget(leaving, 5);
 
     progress_timer_.setInterval(50);
     connect(&progress_timer_, &QTimer::timeout, this,
@@ -104,10 +105,10 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
         profile_->setCurrentIndex(static_cast<int>(work_.document.session().hand_off.profile));
     });
     connect(&work_.player, &Player::plan_changed, this, &HandOffPanel::look_at_stems);
-    docket_timer_.setSingleShot(true);
-    docket_timer_.setInterval(0);
-    connect(&docket_timer_, &QTimer::timeout, this, &HandOffPanel::show_docket);
-    const auto later = [this] { docket_timer_.start(); };
+    export_preview_timer_.setSingleShot(true);
+    export_preview_timer_.setInterval(0);
+    connect(&export_preview_timer_, &QTimer::timeout, this, &HandOffPanel::show_export_preview);
+    const auto later = [this] { export_preview_timer_.start(); };
     connect(&work_.player, &Player::plan_changed, this, later);
     connect(form_, &ExportForm::changed, this, later);
     connect(form_, &ExportForm::stems_changed, this, &HandOffPanel::look_at_stems);
@@ -118,7 +119,7 @@ HandOffPanel::HandOffPanel(Workspace& work, QWidget* parent) : QWidget(parent), 
     work_.mix.want_figures(true);
     show_checks();
     show_queue();
-    show_docket();
+    show_export_preview();
 }
 
 HandOffPanel::~HandOffPanel() {
@@ -134,9 +135,10 @@ QWidget* HandOffPanel::make_checks() {
     profile_ = new QComboBox;
     profile_->setObjectName("checkProfile");
     profile_->setAccessibleName(tr("Limits"));
-    profile_->addItems({tr("for mastering"), tr("streaming demo"), tr("own limits")});
+    profile_->addItems({tr("For mastering"), tr("Streaming demo"), tr("Own limits")});
     profile_->setCurrentIndex(static_cast<int>(work_.document.session().hand_off.profile));
-    profile_->setToolTip(tr("What the checks ask for."));
+    profile_->setToolTip(
+        tr("The limits that the checks use. Choose 'for mastering' unless you share the file yourself."));
     connect(profile_, &QComboBox::activated, this, [this](int n) {
         Session next = work_.document.session();
         next.hand_off.profile = static_cast<HandOffProfile>(n);
@@ -167,21 +169,25 @@ QWidget* HandOffPanel::make_checks() {
 }
 
 /// The files to export, told before anything is written.
-QWidget* HandOffPanel::make_docket() {
+QWidget* HandOffPanel::make_export_preview() {
     auto* box = new QWidget;
     auto* column = new QVBoxLayout(box);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(4);
-    docket_ = plain_table("docket", tr("Files to export"), {tr("File"), tr("Length"), tr("Size")}, 0);
-    docket_->setSelectionMode(QAbstractItemView::NoSelection);
-    docket_->setFocusPolicy(Qt::NoFocus);
-    column->addWidget(docket_, 1);
+    export_preview_ = plain_table("exportPreview", tr("Files to export"),
+                                  {{tr("File"), tr("The name of the file that the export writes.")},
+                                   {tr("Length"), tr("How long the file plays.")},
+                                   {tr("Size"), tr("How much room the file takes on the disk.")}},
+                                  0);
+    export_preview_->setSelectionMode(QAbstractItemView::NoSelection);
+    export_preview_->setFocusPolicy(Qt::TabFocus);
+    column->addWidget(export_preview_, 1);
     auto* sums = new QHBoxLayout;
-    docket_sum_ = new QLabel;
-    docket_sum_->setObjectName("docketSum");
+    export_preview_sum_ = new QLabel;
+    export_preview_sum_->setObjectName("exportPreviewSum");
     stems_sum_ = new QLabel;
     stems_sum_->setObjectName("stemsSum");
-    sums->addWidget(docket_sum_);
+    sums->addWidget(export_preview_sum_);
     sums->addStretch();
     sums->addWidget(stems_sum_);
     column->addLayout(sums);
@@ -189,7 +195,9 @@ QWidget* HandOffPanel::make_docket() {
     export_ = new QPushButton(tr("Export"));
     export_->setObjectName("export");
     export_->setDefault(true);
+    export_->setToolTip(tr("Writes the files of the list and reads them back. Check the marks on the left first."));
     cancel_ = new QPushButton(tr("Cancel"));
+    cancel_->setToolTip(tr("Stops the export. None of its files is written."));
     cancel_->setObjectName("cancelExport");
     bar_ = new QProgressBar;
     bar_->setTextVisible(false);
@@ -203,20 +211,20 @@ QWidget* HandOffPanel::make_docket() {
     return box;
 }
 
-void HandOffPanel::show_docket() {
+void HandOffPanel::show_export_preview() {
     const Delivery d = form_->delivery();
     const auto files = planned_files(work_.player.mix_plans().bare, work_.document.session(), d);
     std::vector<fs::path> papers;
     if (form_->with_sheet()) papers = ExportQueue::papers(d);
-    docket_->setRowCount(static_cast<int>(files.size() + papers.size()));
+    export_preview_->setRowCount(static_cast<int>(files.size() + papers.size()));
     const auto put = [this](int row, const QString& name, const QString& length, const QString& size) {
         const QString cells[] = {name, length, size};
         for (int c = 0; c < 3; ++c) {
             auto* item = new QTableWidgetItem(cells[c]);
             if (c > 0) item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
-            docket_->setItem(row, c, item);
+            export_preview_->setItem(row, c, item);
         }
-        docket_->setRowHeight(row, 20);
+        export_preview_->setRowHeight(row, 20);
     };
     uintmax_t bytes = 0;
     int row = 0;
@@ -232,12 +240,12 @@ void HandOffPanel::show_docket() {
     for (const fs::path& paper : papers) put(row++, to_qt(paper.filename()), {}, {});
     const QString into = to_qt(d.folder);
     if (files.empty())
-        docket_sum_->setText(tr("no files: every track is muted"));
+        export_preview_sum_->setText(tr("no files to export: every track is muted"));
     else if (all_known)
-        docket_sum_->setText(tr("%n file(s), %1", nullptr, row).arg(size_text(bytes)));
+        export_preview_sum_->setText(tr("%n file(s), %1", nullptr, row).arg(size_text(bytes)));
     else
-        docket_sum_->setText(tr("%n file(s)", nullptr, row));
-    docket_sum_->setToolTip(into);
+        export_preview_sum_->setText(tr("%n file(s)", nullptr, row));
+    export_preview_sum_->setToolTip(into);
 }
 
 QWidget* HandOffPanel::make_outcome() {
@@ -246,17 +254,19 @@ QWidget* HandOffPanel::make_outcome() {
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(4);
     notes_ = new QPlainTextEdit(QString::fromStdString(work_.document.session().hand_off.notes));
+    notes_->setTabChangesFocus(true);
     notes_->setObjectName("handOffNotes");
-    notes_->setAccessibleName(tr("Notes to the engineer"));
+    notes_->setAccessibleName(tr("Notes to the mastering engineer"));
     notes_->setPlaceholderText(
-        tr("Notes to the engineer: what it should feel like, what worries you. They go on the sheet."));
+        tr("Notes to the mastering engineer: how the song should feel, and what worries you. They are printed on the "
+           "hand-off sheet."));
     notes_->setTabChangesFocus(true);
     connect(notes_, &QPlainTextEdit::textChanged, this, [this, gesture = work_.document.new_gesture()] {
         const std::string text = notes_->toPlainText().toStdString();
         if (text == work_.document.session().hand_off.notes) return;
         Session next = work_.document.session();
         next.hand_off.notes = text;
-        work_.document.edit(tr("Notes to the engineer"), std::move(next), gesture);
+        work_.document.edit(tr("Notes to the mastering engineer"), std::move(next), gesture);
     });
     notes_->setFixedHeight(46);
     column->addWidget(notes_);
@@ -284,39 +294,39 @@ void HandOffPanel::offer_main_chain() {
     const Session& session = work_.document.session();
     if (!session.main_chain.empty()) return;
     const Preset& preset = *find_preset(shipped_presets(), sharing_preset);
-    const auto answer = work_.prompter->ask(
-        tr("No processors on the main output"),
-        tr("A demo is listened to as it is. Put the preset '%1' on the main output, and export the mix through it? %2")
-            .arg(QString::fromStdString(said(preset.name.c_str())),
-                 QString::fromStdString(said(preset.purpose.c_str()))),
-        tr("Put it there"), tr("Leave it"));
+    const auto answer = work_.prompter->ask(tr("No processors on the main output"),
+                                            tr("Listeners hear a demo without mastering. Put the preset '%1' on the "
+                                               "main output, and export the mix through it? %2")
+                                                .arg(QString::fromStdString(translated(preset.name.c_str())),
+                                                     QString::fromStdString(translated(preset.purpose.c_str()))),
+                                            tr("Use the preset"), tr("Export without it"));
     if (answer != Prompter::Answer::yes) return;
     Session next = session;
     next.hand_off.main_chain = MainChain::in;
     work_.document.edit(tr("Export through the main output's processors"), std::move(next));
-    work_.edits.use_preset({main_output}, preset, false, QString::fromStdString(said(preset.name.c_str())));
+    work_.edits.use_preset({main_output}, preset, false, QString::fromStdString(translated(preset.name.c_str())));
 }
 
 void HandOffPanel::own_limits() {
     const HandOffLimits& l = work_.document.session().hand_off.own;
     const auto n = work_.prompter->ask_numbers(
-        tr("Own limits"), {{tr("peak at most, dBFS"), l.most_peak_dbfs, -40.0, 6.0, 1},
-                           {tr("peak at least, dBFS"), l.least_peak_dbfs, -90.0, 0.0, 1},
-                           {tr("true peak at most, dBTP"), l.most_true_peak_dbtp, -40.0, 6.0, 1},
-                           {tr("loudness at least, LUFS (−70: any)"), l.least_lufs.value_or(-70.0), -70.0, 0.0, 1},
-                           {tr("loudness at most, LUFS (0: any)"), l.most_lufs.value_or(0.0), -70.0, 0.0, 1},
+        tr("Own limits"), {{tr("sample peak at most, dBFS"), l.max_peak_dbfs, -40.0, 6.0, 1},
+                           {tr("sample peak at least, dBFS"), l.min_peak_dbfs, -90.0, 0.0, 1},
+                           {tr("true peak at most, dBTP"), l.max_true_peak_dbtp, -40.0, 6.0, 1},
+                           {tr("loudness at least, LUFS (−70: any)"), l.min_lufs.value_or(-70.0), -70.0, 0.0, 1},
+                           {tr("loudness at most, LUFS (0: any)"), l.max_lufs.value_or(0.0), -70.0, 0.0, 1},
                            {tr("silence at the ends at most, s"), l.longest_silence_s, 0.0, 60.0, 1},
-                           {tr("loss in mono at most, dB"), l.most_mono_loss_db, 0.0, 40.0, 1}});
+                           {tr("loss in mono at most, dB"), l.max_mono_loss_db, 0.0, 40.0, 1}});
     if (!n) return;
     Session next = work_.document.session();
     HandOffLimits& own = next.hand_off.own;
-    own.most_peak_dbfs = (*n)[0];
-    own.least_peak_dbfs = (*n)[1];
-    own.most_true_peak_dbtp = (*n)[2];
-    own.least_lufs = (*n)[3] > -70.0 ? std::optional((*n)[3]) : std::nullopt;
-    own.most_lufs = (*n)[4] < 0.0 ? std::optional((*n)[4]) : std::nullopt;
+    own.max_peak_dbfs = (*n)[0];
+    own.min_peak_dbfs = (*n)[1];
+    own.max_true_peak_dbtp = (*n)[2];
+    own.min_lufs = (*n)[3] > -70.0 ? std::optional((*n)[3]) : std::nullopt;
+    own.max_lufs = (*n)[4] < 0.0 ? std::optional((*n)[4]) : std::nullopt;
     own.longest_silence_s = (*n)[5];
-    own.most_mono_loss_db = (*n)[6];
+    own.max_mono_loss_db = (*n)[6];
     work_.document.edit(tr("Own limits"), std::move(next));
 }
 
@@ -340,17 +350,17 @@ void HandOffPanel::show_checks() {
     const auto& all = checks_->checks();
     const auto fail = std::count_if(all.begin(), all.end(), [](const Check& c) { return !c.passed && !c.notice; });
     const auto notices = std::count_if(all.begin(), all.end(), [](const Check& c) { return !c.passed && c.notice; });
-    const QString worth = tr("%n worth a look", nullptr, static_cast<int>(notices));
+    const QString worth = tr("%n warning(s)", nullptr, static_cast<int>(notices));
     if (fail > 0)
-        told_->setText(tr("%n to mend", nullptr, static_cast<int>(fail)) + ", " + worth);
+        told_->setText(tr("%n to fix", nullptr, static_cast<int>(fail)) + ", " + worth);
     else
-        told_->setText(notices > 0 ? tr("nothing to mend") + ", " + worth : tr("all pass"));
+        told_->setText(notices > 0 ? tr("nothing to fix") + ", " + worth : tr("all checks passed"));
 }
 
 void HandOffPanel::look_into_overs() {
     const PlanPtr plan = exported_plan(work_.player.mix_plans(), work_.document.session());
     const HandOff& h = work_.document.session().hand_off;
-    const double limit = limits_of(h.profile, h.own).most_peak_dbfs;
+    const double limit = limits_of(h.profile, h.own).max_peak_dbfs;
     if (overs_of_ == plan && overs_limit_dbfs_ == limit) return;
     overs_of_ = plan;
     overs_limit_dbfs_ = limit;
@@ -370,7 +380,7 @@ void HandOffPanel::look_at_stems() {
     const PlanPtr plan = work_.player.mix_plans().bare;
     if (stems_progress_) stems_progress_->cancel();
     const bool asked = d.stems != StemSplit::none && !work_.materials.shaping();
-    stems_sum_->setText(d.stems == StemSplit::none ? QString() : tr("The stems' sum is being found out…"));
+    stems_sum_->setText(d.stems == StemSplit::none ? QString() : tr("Computing the sum of the stems…"));
     if (!asked) return;
     stems_progress_ = std::make_shared<Progress>();
     jobs_.start([plan, d, session = work_.document.session()](
@@ -382,7 +392,8 @@ void HandOffPanel::look_at_stems() {
                     else if (!*residue)
                         stems_sum_->setText(tr("The stems sum to the mix."));
                     else
-                        stems_sum_->setText(tr("The stems' sum is the mix to %1.").arg(db_text(**residue, "dBFS")));
+                        stems_sum_->setText(
+                            tr("The sum of the stems differs from the mix by %1.").arg(db_text(**residue, "dBFS")));
                 },
                 stems_progress_);
 }
@@ -398,11 +409,13 @@ void HandOffPanel::show_queue() {
     bar_->setValue(static_cast<int>((q.busy() ? q.fraction() : ended) * 1000.0));
     QString text = q.last_words();
     if (q.busy())
-        text = (q.waiting() > 0 ? tr("Exporting; %n more wait(s)…", nullptr, static_cast<int>(q.waiting()))
+        text = (q.waiting() > 0 ? tr("Exporting; %n more waiting…", nullptr, static_cast<int>(q.waiting()))
                                 : tr("Exporting…")) +
                (text.isEmpty() ? QString() : "\n\n" + text);
     if (text.isEmpty())
-        text = tr("A mastering engineer wants 24 bit at the session's rate, with 3 to 6 dB of headroom.");
+        text =
+            tr("Mastering needs 24 bit at the session's rate and 3 to 6 dB of headroom. A mix inside the main output's "
+               "window (−10 to −6 dBFS) has that.");
     result_->setText(text);
 }
 
@@ -417,8 +430,8 @@ void HandOffPanel::start() {
     // What is exported is what the files hold now, and known to the last sample.
     const bool changed = !work_.materials.shaping() && work_.materials.look_for_changed_files();
     if (work_.materials.busy() || work_.plugins.is_looking()) {
-        emit work_.view.hint(changed ? tr("A file has changed and is measured anew: the export begins when it is.")
-                                     : tr("The chains are still being worked out: the export begins when they are."));
+        emit work_.view.hint(changed ? tr("A changed file is being measured. The export starts after that.")
+                                     : tr("The chains are still being computed. The export starts after that."));
         waits_to_start_ = true;
         return;
     }
@@ -431,7 +444,7 @@ void HandOffPanel::start() {
                          form_->as_print(),
                          {}};
     if (work_.exports.has(job)) {
-        emit work_.view.hint(tr("These files are being exported already."));
+        emit work_.view.hint(tr("These files are already being exported. Wait for the end, or choose other names."));
         return;
     }
     if (work_.mix.leaving_figures()) {
@@ -450,8 +463,7 @@ void HandOffPanel::start() {
         QStringList lines;
         for (size_t n = 0; n < std::min<size_t>(missing.size(), 5); ++n) lines << QString::fromStdString(missing[n]);
         if (missing.size() > 5) lines << tr("and %n more", nullptr, static_cast<int>(missing.size() - 5));
-        if (work_.prompter->ask(tr("The mix is not whole"),
-                                tr("The export would be without this:") + "\n\n" + lines.join("\n"),
+        if (work_.prompter->ask(tr("The mix is incomplete"), tr("The export would lack:") + "\n\n" + lines.join("\n"),
                                 tr("Export without them"), {}) != Prompter::Answer::yes)
             return;
         const InEnglish sheet;
@@ -474,8 +486,8 @@ void HandOffPanel::start() {
     for (const fs::path& f : files)
         if (is_there(f)) there << to_qt(f.filename());
     if (!there.isEmpty()) {
-        const QString text = there.size() == 1 ? tr("%1 exists already. Replace it?").arg(there.front())
-                                               : tr("%1 and %n more file(s) exist already. Replace them?", nullptr,
+        const QString text = there.size() == 1 ? tr("%1 already exists. Replace it?").arg(there.front())
+                                               : tr("%1 and %n more file(s) already exist. Replace them?", nullptr,
                                                     static_cast<int>(there.size()) - 1)
                                                      .arg(there.front());
         if (work_.prompter->ask(tr("The file exists"), text, tr("Replace"), {}) != Prompter::Answer::yes) return;
@@ -488,8 +500,9 @@ void paint_hand_off_ruler(QPainter& painter, const QRect& area, const Workspace&
     Ruler::level(20.0, area.width() / 2.0).paint(painter, area);
     painter.setPen(theme().faint);
     painter.setFont(lettering(11));
-    painter.drawText(QRect(area.width() / 2 + 24, 0, 300, area.height() - 2), Qt::AlignVCenter,
-                     QCoreApplication::translate("Station", "what each row brings to the mix, after its fader"));
+    const int left = area.width() / 2 + 24;
+    write_in(painter, QRect(left, 0, area.width() - left - 8, area.height() - 2),
+             QCoreApplication::translate("Station", "contribution of each track to the mix, after its fader"));
 }
 
 QString HandOffStation::title() const { return QCoreApplication::translate("Station", "Hand off"); }

@@ -43,9 +43,9 @@ class HandOffPanel : public QWidget {
 
   private:
     QWidget* make_checks();
-    QWidget* make_docket();
+    QWidget* make_export_preview();
     QWidget* make_outcome();
-    void show_docket();
+    void show_export_preview();
     /// Of the mix that leaves, which must have been measured.
     std::vector<Check> check_now() const;
     void show_checks();
@@ -60,15 +60,15 @@ class HandOffPanel : public QWidget {
     void start_when_known();
 
     Workspace& work_;
-    QTimer progress_timer_, docket_timer_;
+    QTimer progress_timer_, export_preview_timer_;
     PlanPtr overs_of_;  ///< the mix whose overs are known, or being looked into
     double overs_limit_dbfs_ = 0.0;
     std::vector<Moment> overs_;  ///< what makes them
     ExportForm* form_;
     CheckList* checks_;
     QComboBox* profile_;
-    QTableWidget* docket_;
-    QLabel *told_, *result_, *docket_sum_, *stems_sum_;
+    QTableWidget* export_preview_;
+    QLabel *told_, *result_, *export_preview_sum_, *stems_sum_;
     std::shared_ptr<Progress> stems_progress_;  ///< of finding out how far the stems' sum is from the mix
     bool waits_to_start_ = false;               ///< until files and chains are known
     QPlainTextEdit* notes_;

@@ -9,8 +9,7 @@ namespace isotonus {
 MainSpectrum::MainSpectrum(Workspace& work, QWidget* parent) : QWidget(parent), work_(work), live_(work, this) {
     setObjectName("mainSpectrum");
     setAccessibleName(tr("Spectrum of the main output"));
-    setToolTip(
-        tr("Spectrum of the main output, 20 Hz to 20 kHz: the line is the whole song, the filled part what plays."));
+    setToolTip(tr("Spectrum of the main output, 20 Hz to 20 kHz: the line is the whole song, the area is live."));
     const auto redraw = [this] { update(); };
     connect(&live_, &LiveSpectrum::changed, this, redraw);
     connect(&work_.spectra, &Spectra::ready, this, redraw);
@@ -27,8 +26,8 @@ void MainSpectrum::paintEvent(QPaintEvent*) {
     const FrequencyRuler freq{static_cast<double>(area.left()), static_cast<double>(area.right())};
     painter.setFont(lettering(10));
     for (const auto& [hz, text] : {std::pair{100.0, "100"}, std::pair{1000.0, "1k"}, std::pair{10000.0, "10k"}}) {
-        const int x = static_cast<int>(freq.place(hz));
-        painter.setPen(theme().rule);
+        const int x = static_cast<int>(freq.x_of(hz));
+        painter.setPen(theme().scale);
         painter.drawLine(x, area.top(), x, area.bottom());
         painter.setPen(theme().faint);
         painter.drawText(QRect(x - 20, area.bottom() + 1, 40, 13), Qt::AlignCenter, text);
@@ -44,7 +43,7 @@ void MainSpectrum::paintEvent(QPaintEvent*) {
         painter.fillPath(path, theme().rule);
     }
     if (const LongTermSpectrum* song = heard ? work_.spectra.of(heard) : nullptr) {
-        painter.setPen(QPen(theme().ink, 1.2));
+        painter.setPen(QPen(theme().text, 1.2));
         painter.drawPath(spectrum_path(*song, 0.0, freq, area));
     }
 }

@@ -3,11 +3,14 @@
 #include "app/mains/playback_entry.h"
 
 #include <QGridLayout>
+#include <QHelpEvent>
 #include <QMenu>
 #include <QMouseEvent>
+#include <QToolTip>
 #include <cmath>
 
 #include "app/balance/balance.h"
+#include "app/style/text.h"
 #include "core/balance/fader.h"
 
 namespace isotonus {
@@ -19,7 +22,7 @@ constexpr int spectrum_height = 66;
 namespace {
 
 QString correlation_text(double correlation) {
-    return QString(correlation < 0.0 ? QChar(0x2212) : QChar('+')) + QString::number(std::fabs(correlation), 'f', 2);
+    return QString(correlation < 0.0 ? QChar(0x2212) : QChar('+')) + shown_figure(std::fabs(correlation), 2);
 }
 Ruler main_ruler(int width) { return Ruler::fader(12.0, width - 12.0); }
 }  // namespace
@@ -64,7 +67,8 @@ void MainFader::type_value(const QString& text) {
 void MainFader::reset_value() { move_to(0.0, 0); }
 
 QString MainFader::sentence() const {
-    return tr("Main fader %1: lowers the whole mix. Turn the tracks down first; this is for the last step.")
+    return tr("Main fader %1: changes the level of the whole mix. Balance the tracks first; this fader is for the last "
+              "step.")
         .arg(value_text());
 }
 
@@ -76,15 +80,14 @@ void MainFader::paint(QPainter& painter, const QRect&) {
     const Ruler r = main_ruler(width());
     painter.setPen(theme().faint);
     painter.drawLine(12, 18, width() - 12, 18);
-    painter.setPen(theme().ink);
-    const int zero = static_cast<int>(std::lround(r.place(0.0)));
+    painter.setPen(theme().text);
+    const int zero = static_cast<int>(std::lround(r.x_of(0.0)));
     painter.drawLine(zero, 13, zero, 23);
     drawn_db_ = shown_db();
     const bool ridden = work_.writing.is_ridden(main_output, Parameter::level);
     if (ridden)
-        paint_own_place(painter, static_cast<int>(std::lround(r.place(work_.document.session().main_fader_db))), 12,
-                        24);
-    paint_blade(painter, static_cast<int>(std::lround(r.place(drawn_db_))), 8, 28, theme().accent);
+        paint_own_place(painter, static_cast<int>(std::lround(r.x_of(work_.document.session().main_fader_db))), 12, 24);
+    paint_blade(painter, static_cast<int>(std::lround(r.x_of(drawn_db_))), 8, 28, theme().accent);
 }
 
 MonitorLevel::MonitorLevel(Workspace& work, QWidget* parent) : Lane(work, 0, parent) {
@@ -129,18 +132,19 @@ Mains::Mains(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     make_monitoring();
     clip_flag_ = new QToolButton(this);
     clip_flag_->setObjectName("clipFlag");
-    clip_flag_->setText(tr("clipped"));
+    clip_flag_->setText(tr("Clipped"));
     clip_flag_->setToolTip(tr("A sample went above 0 dBFS. Click to reset. (C resets all)"));
-    clip_flag_->setFocusPolicy(Qt::NoFocus);
+    clip_flag_->setFocusPolicy(Qt::TabFocus);
     clip_flag_->hide();
     connect(clip_flag_, &QToolButton::clicked, this, [this] { work_.player.reset_main_meter(); });
     chain_ = new QToolButton(this);
     chain_->setObjectName("mainChain");
-    chain_->setText(tr("chain"));
+    chain_->setText(tr("Chain"));
     chain_->setAccessibleName(tr("Main chain"));
     chain_->setCheckable(true);
-    chain_->setFocusPolicy(Qt::NoFocus);
-    chain_->setToolTip(tr("The main output's chain, in or out as a whole. What it does is set in Shape."));
+    chain_->setFocusPolicy(Qt::TabFocus);
+    chain_->setToolTip(
+        tr("Switches the chain of the main output on or off as a whole. Its processors are set in Shape."));
     connect(chain_, &QToolButton::clicked, this, [this] { work_.edits.bypass_chain(main_output); });
     connect(&work_.document, &Document::session_changed, this, &Mains::refresh);
     connect(&work_.mix, &MixWatch::changed, this, &Mains::refresh);
@@ -162,8 +166,15 @@ void Mains::resizeEvent(QResizeEvent*) {
     fader_->setGeometry(4, height() - 44, width() - 8, 36);
     level_->setFixedHeight(24);
     level_->setGeometry(66, height() - 92, width() - 70, 24);
-    monitoring_->setGeometry(8, height() - 186, width() - 16, 92);
-    spectrum_->setGeometry(8, height() - 192 - spectrum_height, width() - 16, spectrum_height);
+    constexpr int switches = 121, above = 132, below = 229, read_outs = 7 * lowest_figure;
+    folded_ = height() < above + read_outs + below;
+    monitoring_button_->setVisible(folded_);
+    monitoring_button_->setGeometry(8, height() - 120, width() - 16, 26);
+    // Folded, they stand above their button while they are wanted, over the foot of the meter.
+    monitoring_->setGeometry(8, height() - (folded_ ? 124 + switches : 215), width() - 16, switches);
+    monitoring_->setVisible(!folded_ || monitoring_button_->isChecked());
+    show_spectrum(wants_spectrum_);
+    spectrum_->setGeometry(8, height() - 221 - spectrum_height, width() - 16, spectrum_height);
     clip_flag_->setGeometry(width() - 70, 104, 68, 20);
     chain_->setGeometry(82, height() - 65, 50, 22);
 }
@@ -176,7 +187,7 @@ QToolButton* Mains::add_switch(const char* name, const QString& text, const QStr
     b->setToolTip(tip);
     b->setAccessibleName(text);
     b->setCheckable(true);
-    b->setFocusPolicy(Qt::NoFocus);
+    b->setFocusPolicy(Qt::TabFocus);
     b->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     b->setFixedHeight(26);
     b->setStyleSheet("font-size: 11px; padding: 0;");
@@ -192,6 +203,8 @@ void Mains::change_monitor(const std::function<void(MonitorSettings&)>& with) {
 
 void Mains::make_monitoring() {
     monitoring_ = new QWidget(this);
+    monitoring_->setObjectName("monitoringSwitches");
+    monitoring_->setAttribute(Qt::WA_StyledBackground);
     monitoring_grid_ = new QGridLayout(monitoring_);
     monitoring_grid_->setContentsMargins(0, 0, 0, 0);
     monitoring_grid_->setSpacing(3);
@@ -199,6 +212,14 @@ void Mains::make_monitoring() {
     add_switches();
     add_playback();
     add_cross_feed();
+    monitoring_button_ = new QToolButton(this);
+    monitoring_button_->setObjectName("monitoring");
+    monitoring_button_->setText(tr("Monitoring"));
+    monitoring_button_->setToolTip(tr("Dim, mono, speaker check and what else changes only how you hear the mix."));
+    monitoring_button_->setFocusPolicy(Qt::TabFocus);
+    monitoring_button_->hide();
+    monitoring_button_->setCheckable(true);
+    connect(monitoring_button_, &QToolButton::toggled, monitoring_, &QWidget::setVisible);
 }
 
 void Mains::add_switches() {
@@ -216,32 +237,39 @@ void Mains::add_switches() {
                 [this, way](bool on) { change_monitor([&](auto& m) { m.sides = on ? way : Sides::stereo; }); });
         switches_.emplace_back(b, [way](const MonitorSettings& m) { return m.sides == way; });
     };
-    flag("monitorDim", tr("dim"), tr("20 dB lower, to talk over it. (D)"), 0, 0, 2, &MonitorSettings::dim);
-    flag("monitorQuiet", tr("quiet"), tr("The quiet check: 30 dB lower. What vanishes now is too low in the mix. (Q)"),
-         0, 2, 2, &MonitorSettings::quiet);
-    sides("monitorMono", tr("mono"), tr("Both sides summed, as phones and clubs play it. (O)"), 0, 4, 2, Sides::mono);
-    sides("monitorLeft", tr("L"), tr("The left side alone, on both."), 1, 0, 1, Sides::left);
-    sides("monitorRight", tr("R"), tr("The right side alone, on both."), 1, 1, 1, Sides::right);
-    sides("monitorSwap", tr("swap"), tr("Left and right change places."), 1, 2, 2, Sides::swapped);
-    sides("monitorSide", tr("side"), tr("Only what differs between the sides: what mono would lose."), 1, 4, 2,
+    flag("monitorDim", tr("Dim"), tr("Lowers the monitoring by 20 dB, to talk over the music. (D)"), 0, 0, 2,
+         &MonitorSettings::dim);
+    flag("monitorQuiet", tr("Quiet"),
+         tr("Quiet check: lowers the monitoring by 30 dB. Parts that vanish now are too low in the mix. (Q)"), 0, 2, 2,
+         &MonitorSettings::quiet);
+    sides("monitorMono", tr("Mono"),
+          tr("Sums left and right, as phones and clubs play it. Use it to find losses in mono. (O)"), 0, 4, 2,
+          Sides::mono);
+    sides("monitorLeft", tr("Left"), tr("Plays the left channel alone, on both speakers."), 1, 0, 2, Sides::left);
+    sides("monitorRight", tr("Right"), tr("Plays the right channel alone, on both speakers."), 1, 2, 2, Sides::right);
+    sides("monitorSwap", tr("Swap"),
+          tr("Swaps left and right. Use it to check whether the balance depends on your room."), 1, 4, 2,
+          Sides::swapped);
+    sides("monitorSide", tr("M/S side"), tr("Plays the M/S side signal: the part that is lost in mono."), 2, 0, 3,
           Sides::side);
 }
 
 void Mains::add_playback() {
     playback_ = add_switch(
-        "monitorPlayback", tr("played by…"),
-        tr("Hear it as through a small system: which part of the spectrum is left, and mono where it is."), 2, 0, 3);
+        "monitorPlayback", tr("Speaker check"),
+        tr("Plays the mix as a small system would: with its limited spectrum, and in mono where the system is mono."),
+        3, 0, 6);
     struct System {
         QString name, does;
     };
     const System systems[] = {
-        {tr("loudspeakers"), tr("as it is")},
-        {tr("a phone"), tr("one small speaker: nothing below 450 Hz, mono")},
-        {tr("a laptop"), tr("little below 200 Hz, a bump at 700 Hz")},
-        {tr("a kitchen radio"), tr("no low end, no top, mono")},
-        {tr("earphones"), tr("a lift below 90 Hz and at 3 kHz")},
-        {tr("a car"), tr("6 dB more below 100 Hz, less around 350 Hz")},
-        {tr("a club, mono"), tr("6 dB more below 90 Hz, mono")},
+        {tr("Loudspeakers"), tr("the unaltered mix")},
+        {tr("Phone"), tr("one small speaker: nothing below 450 Hz, mono")},
+        {tr("Laptop"), tr("little below 200 Hz, a bump at 700 Hz")},
+        {tr("Kitchen radio"), tr("no low end, no top, mono")},
+        {tr("Earphones"), tr("a lift below 90 Hz and at 3 kHz")},
+        {tr("Car"), tr("6 dB more below 100 Hz, less around 350 Hz")},
+        {tr("Club, mono"), tr("6 dB more below 90 Hz, mono")},
     };
     auto* menu = new QMenu(playback_);
     menu->setToolTipsVisible(true);
@@ -275,9 +303,10 @@ Result<void> Mains::use_correction(const fs::path& file) {
 
 void Mains::add_correction(QMenu* menu) {
     menu->addSeparator();
-    QAction* correct = menu->addAction(tr("my own correction…"));
+    QAction* correct = menu->addAction(tr("Own correction…"));
     correct->setObjectName("correctionOpen");
-    correct->setToolTip(tr("A curve of your room or headphones: a CSV file with a frequency and a gain in each line."));
+    correct->setToolTip(tr(
+        "Loads a correction curve of your room or headphones: a CSV file with a frequency and a gain on each line."));
     connect(correct, &QAction::triggered, this, [this] {
         const auto file = work_.prompter->open_file(tr("Correction"), tr("Curves (*.csv *.txt)"));
         if (!file) return;
@@ -285,7 +314,7 @@ void Mains::add_correction(QMenu* menu) {
             return work_.prompter->complain(QString::fromStdString(done.error().text()));
         emit work_.view.correction_chosen(to_qt(*file));
     });
-    QAction* plain = menu->addAction(tr("without correction"));
+    QAction* plain = menu->addAction(tr("Correction off"));
     plain->setObjectName("correctionOff");
     connect(plain, &QAction::triggered, this, [this] {
         change_monitor([](auto& m) { m.correction = nullptr; });
@@ -294,17 +323,17 @@ void Mains::add_correction(QMenu* menu) {
     connect(menu, &QMenu::aboutToShow, plain, [this, plain] {
         const auto& now = work_.player.monitor().correction;
         plain->setVisible(now != nullptr);
-        if (now) plain->setText(tr("without the correction '%1'").arg(QString::fromStdString(now->name)));
+        if (now) plain->setText(tr("Correction '%1' off").arg(QString::fromStdString(now->name)));
     });
 }
 
 void Mains::add_cross_feed() {
-    auto* feed =
-        add_switch("monitorCrossFeed", tr("cross-feed"),
-                   tr("For headphones: each ear hears a little of the other side, as from loudspeakers."), 2, 3, 3);
+    auto* feed = add_switch(
+        "monitorCrossFeed", tr("Cross-feed"),
+        tr("For headphones: each ear hears a little of the other channel, as in front of loudspeakers."), 2, 3, 3);
     auto* distances = new QMenu(feed);
-    const QString distance_names[] = {tr("none"), tr("near loudspeakers"), tr("middle distance"),
-                                      tr("far loudspeakers")};
+    const QString distance_names[] = {tr("None"), tr("Near loudspeakers"), tr("Middle distance"),
+                                      tr("Far loudspeakers")};
     for (size_t n = 0; n < cross_feed_names.size(); ++n) {
         const auto distance = static_cast<CrossFeed>(n);
         QAction* action = distances->addAction(distance_names[n]);
@@ -324,11 +353,11 @@ void Mains::add_cross_feed() {
 QString Mains::warning() const {
     const MonitorSettings& m = work_.player.monitor();
     QStringList on;
-    if (work_.player.hearing() == Player::Hearing::at_rest) on << tr("faders at rest (0)");
+    if (work_.player.hearing() == Player::Hearing::at_rest) on << tr("Faders at zero (0)");
     if (work_.document.session().any_solo()) on << tr("solo");
     if (work_.player.hearing() == Player::Hearing::track) on << tr("one track alone");
-    if (work_.player.hearing() == Player::Hearing::low_end) on << tr("a low end alone");
-    if (work_.player.hearing() == Player::Hearing::under) on << tr("some rows alone");
+    if (work_.player.hearing() == Player::Hearing::low_end) on << tr("the low end alone");
+    if (work_.player.hearing() == Player::Hearing::under) on << tr("some tracks alone");
     if (work_.comparison.blind())
         on << tr("blind comparison");
     else if (work_.player.heard_compared())
@@ -337,15 +366,16 @@ QString Mains::warning() const {
     if (!work_.player.listened().empty())
         on << (work_.player.listened_where() == Player::Listen::before_fader ? tr("before the fader")
                                                                              : tr("after the fader"));
-    if (m.quiet) on << tr("quiet");
-    if (m.dim) on << tr("dim");
-    const QString sides[] = {{}, tr("mono"), tr("left only"), tr("right only"), tr("swapped"), tr("side only")};
+    if (m.quiet) on << tr("Quiet");
+    if (m.dim) on << tr("Dim");
+    const QString sides[] = {
+        {}, tr("Mono"), tr("left channel"), tr("right channel"), tr("left and right swapped"), tr("M/S side")};
     if (m.sides != Sides::stereo) on << sides[static_cast<size_t>(m.sides)];
-    const QString systems[] = {{}, tr("phone"), tr("laptop"), tr("radio"), tr("earphones"), tr("car"), tr("club")};
+    const QString systems[] = {{}, tr("phone"), tr("laptop"), tr("radio"), tr("Earphones"), tr("car"), tr("club")};
     if (m.playback != Playback::none) on << systems[static_cast<size_t>(m.playback)];
-    if (m.cross_feed != CrossFeed::off) on << tr("cross-feed");
+    if (m.cross_feed != CrossFeed::off) on << tr("Cross-feed");
     if (m.correction) on << tr("own correction");
-    return on.isEmpty() ? QString() : tr("hearing: %1").arg(on.join(", "));
+    return on.isEmpty() ? QString() : tr("monitoring: %1").arg(on.join(", "));
 }
 
 void Mains::refresh() {
@@ -356,16 +386,22 @@ void Mains::refresh() {
     chain_->setVisible(!session.main_chain.empty());
     chain_->setChecked(!session.main_chain_out && !session.chains_out);
     const auto& peak = work_.mix.peak();
-    setAccessibleName(tr("Mains, whole-song peak %1").arg(peak ? level_text(peak->dbfs, "dBFS") : tr("not known yet")));
+    setAccessibleName(
+        tr("Main output, whole-song peak %1").arg(peak ? level_text(peak->dbfs, "dBFS") : tr("not known yet")));
     update(QRegion(rect()) - childrenRegion());  // the buttons stay as they are
 }
 
+int Mains::room_of_meter() const { return height() - 132 - 108 - (folded_ ? 26 : 121); }
+
 QRect Mains::gauge() const {
-    return QRect(42, 132, 44, height() - 132 - 200 - (shows_spectrum() ? spectrum_height + 6 : 0));
+    return QRect(42, 132, 44, room_of_meter() - (spectrum_->isHidden() ? 0 : spectrum_height + 6));
 }
 
 void Mains::show_spectrum(bool shown) {
-    spectrum_->setVisible(shown);
+    wants_spectrum_ = shown;
+    // Not where the meter would have no room left.
+    constexpr int least_meter = 120;
+    spectrum_->setVisible(shown && room_of_meter() - spectrum_height - 6 >= least_meter);
     update();
 }
 
@@ -386,14 +422,14 @@ void Mains::mousePressEvent(QMouseEvent* event) {
 
 void Mains::mouseMoveEvent(QMouseEvent* event) {
     if (warning_area().contains(event->position().toPoint()) && !warning().isEmpty())
-        emit work_.view.hint(tr("A click takes all of it away, but the correction of the room: the mix as it is."));
+        emit work_.view.hint(tr("Returns to the unaltered mix. The correction of your room stays."));
     else if (event->position().y() < 120)
         emit work_.view.hint(
-            tr("The highest sample of the whole song, as the mix stands. A click goes to just before it."));
+            tr("The highest sample peak of the whole song, with the current settings. Click to go to just before it."));
     else
         emit work_.view.hint(
-            tr("Live level of the main output; the bracket is its window while mixing. A click resets hold and clip "
-               "flag."));
+            tr("The live level of the main output; the bracket is its target window. Click to reset peak hold and clip "
+               "light."));
 }
 
 void Mains::paintEvent(QPaintEvent*) {
@@ -406,7 +442,7 @@ void Mains::paintEvent(QPaintEvent*) {
         const QRect stripe = warning_area();
         painter.fillRect(stripe, theme().above);
         painter.setFont(lettering(11, true));
-        painter.setPen(Qt::black);
+        painter.setPen(theme().ground);
         write_in(painter, stripe.adjusted(15, 0, -4, 0), warning);
     }
     paint_figures(painter);
@@ -415,13 +451,13 @@ void Mains::paintEvent(QPaintEvent*) {
     painter.setPen(theme().faint);
     painter.drawText(QRect(16, height() - 88, 60, 16), Qt::AlignVCenter, tr("monitor"));
     painter.drawText(QRect(16, height() - 62, 100, 16), Qt::AlignVCenter, tr("main fader"));
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     painter.drawText(QRect(100, height() - 62, width() - 112, 16), Qt::AlignVCenter | Qt::AlignRight, fader_->shown());
 }
 
 QString Mains::peak_title() const {
-    if (!work_.materials.shaping()) return tr("Mains: whole-song peak");
-    return work_.mix.at_most_dbfs() ? tr("Peak after this change: at most") : tr("Peak before this change");
+    if (!work_.materials.shaping()) return tr("Main: whole-song peak");
+    return work_.mix.at_most_dbfs() ? tr("Peak after this change: up to") : tr("Peak before this change");
 }
 
 void Mains::paint_song_peak(QPainter& painter) {
@@ -448,14 +484,14 @@ void Mains::paint_song_peak(QPainter& painter) {
         colour = theme().above;
     else if (under)
         colour = theme().below;
-    painter.setPen(before ? theme().faint : theme().ink);
+    painter.setPen(before ? theme().faint : theme().text);
     painter.drawText(QRect(16, 26, width() - 24, 30), Qt::AlignVCenter, db_text(db, "dBFS", true));
     painter.fillRect(16, 58, width() - 32, 4, colour);
     if (over) painter.fillRect(width() - 40, 54, 24, 4, colour);  // the raised notch
     painter.setFont(lettering(13));
-    QString words = tr("in its window");
+    QString words = tr("inside its window");
     if (db > 0.0)
-        words = tr("clips: %1 above").arg(db_text(db - sheet.mains_high_dbfs));
+        words = tr("clips: %1 over").arg(db_text(db - sheet.mains_high_dbfs));
     else if (over)
         words = tr("%1 above its window").arg(db_text(db - sheet.mains_high_dbfs));
     else if (under)
@@ -464,9 +500,8 @@ void Mains::paint_song_peak(QPainter& painter) {
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
     write_in(painter, QRect(16, 86, width() - 24, 16),
-             tr("at %1; wanted %2 … %3")
-                 .arg(time_text(peak->time_s), db_text(sheet.mains_low_dbfs, "").remove(".0"),
-                      db_text(sheet.mains_high_dbfs, "").remove(".0")));
+             tr("at %1; target %2 … %3")
+                 .arg(time_text(peak->time_s), scale_text(sheet.mains_low_dbfs), scale_text(sheet.mains_high_dbfs)));
     if ((before || work_.mix.busy()) && warning().isEmpty())
         write_in(painter, QRect(16, 104, width() - 24, 16), tr("measuring the change…"));
 }
@@ -476,13 +511,14 @@ void Mains::paint_gauge(QPainter& painter) {
     const MeterBoard& meters = work_.player.meters();
     const QRect g = gauge();
     painter.setFont(lettering(11));
-    for (const double db : {6.0, 0.0, -6.0, -12.0, -18.0, -24.0, -30.0, -36.0, -42.0, -48.0}) {
+    const double lines_db = g.height() < 9 * 15 ? 12.0 : 6.0;  // their figures are 15 px high
+    for (double db = lines_db == 6.0 ? 6.0 : 0.0; db >= -48.0; db -= lines_db) {
         const int y = gauge_y(db);
-        painter.setPen(theme().rule);
+        painter.setPen(theme().scale);
         painter.drawLine(g.left() - 6, y, g.right() + 6, y);
-        painter.setPen(db == 0.0 ? theme().ink : theme().faint);
+        painter.setPen(db == 0.0 ? theme().text : theme().faint);
         painter.drawText(QRect(g.left() - 42, y - 8, 34, 16), Qt::AlignRight | Qt::AlignVCenter,
-                         db_text(db, "", true).remove(".0"));
+                         scale_text(db, "", true));
     }
     for (int c = 0; c < 2; ++c) {
         const MeterBar& bar = meters.main[c];
@@ -499,7 +535,7 @@ void Mains::paint_gauge(QPainter& painter) {
         part(sheet.mains_high_dbfs, std::min(bar.level_db, 0.0), theme().above, 2);
         part(0.0, bar.level_db, theme().clipped, 2);
         if (bar.hold_db > -48.0)
-            painter.fillRect(track.left() - 1, gauge_y(bar.hold_db) - 1, track.width() + 2, 2, theme().ink);
+            painter.fillRect(track.left() - 1, gauge_y(bar.hold_db) - 1, track.width() + 2, 2, theme().text);
     }
     // The target window as a bracket, and the whole-song peak as a pointer beside it.
     painter.setPen(QPen(theme().inside, 2));
@@ -509,11 +545,35 @@ void Mains::paint_gauge(QPainter& painter) {
     painter.drawLine(x - 5, low, x, low);
     if (const auto& peak = work_.mix.peak(); peak && peak->dbfs) {
         const int y = gauge_y(*peak->dbfs);
-        painter.setPen(theme().ink);
-        painter.setBrush(theme().ink);
+        painter.setPen(theme().text);
+        painter.setBrush(theme().text);
         painter.drawPolygon(QPolygon({QPoint(x + 5, y), QPoint(x + 13, y - 5), QPoint(x + 13, y + 5)}));
         painter.setBrush(Qt::NoBrush);
     }
+}
+
+bool Mains::event(QEvent* event) {
+    if (event->type() != QEvent::ToolTip) return QWidget::event(event);
+    const auto* help = static_cast<QHelpEvent*>(event);
+    if (!figures().contains(help->pos())) return QWidget::event(event);
+    // In the order in which they are painted.
+    const QString texts[] = {
+        tr("The highest sample peak that was played since the last reset. A click on the meter starts again."),
+        tr("The peak of the wave between its samples, as a converter makes it. Keep it below −1 dBTP when files become "
+           "MP3."),
+        plain_rms() ? tr("The RMS average of what plays now, as plain mathematics has it. It tells how loud a passage "
+                         "is, not whether it clips.")
+                    : tr("The RMS average of what plays now (AES17: a full-scale sine reads 0 dBFS). It tells how loud "
+                         "a passage is, not whether it clips."),
+        tr("A quasi-peak meter (PPM): it shows peaks that last about 10 ms or longer. Use it where broadcasters ask "
+           "for it."),
+        tr("Loudness of the last 3 seconds (LUFS short term). Compare verse and chorus by it."),
+        tr("Loudness of all that was played since the start (LUFS integrated). Streaming services level songs by it."),
+        tr("How alike left and right are: +1 is mono, 0 unrelated, below 0 cancels in mono. Keep it above 0.")};
+    const auto n = static_cast<size_t>((help->pos().y() - figures().top()) / std::max(1, figure_step()));
+    if (n < std::size(texts) && static_cast<int>(n + 1) * figure_step() <= std::max(figures().height(), figure_step()))
+        QToolTip::showText(help->globalPos(), texts[n], this);
+    return true;
 }
 
 void Mains::paint_figures(QPainter& painter) {
@@ -528,17 +588,19 @@ void Mains::paint_figures(QPainter& painter) {
         {tr("true peak"), level_text(live.true_peak_dbtp(), "dBTP")},
         {plain_rms() ? tr("average plain") : tr("average AES17"),
          meters.main_average_db > -90.0 ? average_text(meters.main_average_db) : QString(QChar(0x2013))},
-        {tr("programme"), or_dash(meters.main_programme_db)},
+        {tr("PPM"), or_dash(meters.main_programme_db)},
         {tr("short term"), level_text(live.short_term_lufs(), "LUFS")},
         {tr("integrated"), level_text(live.integrated_lufs(), "LUFS")},
         {tr("correlation"), correlation ? correlation_text(*correlation) : QString(QChar(0x2013))}};
-    const int step = std::min(40, area.height() / 7);
+    const int step = figure_step();
     int y = area.top();
     for (const auto& [what, figure] : lines) {
+        if (y + lowest_figure > area.bottom() + 1 && y > area.top())
+            break;  // the first ones are what is looked at most
         painter.setFont(lettering(11));
         painter.setPen(theme().faint);
         write_in(painter, QRect(area.left(), y, area.width(), 14), what, Qt::AlignRight | Qt::AlignVCenter);
-        painter.setPen(theme().ink);
+        painter.setPen(theme().text);
         painter.drawText(QRect(area.left(), y + 13, area.width(), 15), Qt::AlignRight | Qt::AlignVCenter, figure);
         y += step;
     }

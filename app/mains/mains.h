@@ -21,6 +21,7 @@ class MainFader : public Lane {
   protected:
     bool exists() const override { return true; }
     void select_row() override {}
+    Range spoken_range() const override { return {fader_floor_db, fader_max_db, true}; }
     QString value_text() const override { return db_text(shown_db()); }
     QString value_name() const override { return tr("main fader"); }
     void nudge(double by_db, uint64_t gesture) override;
@@ -46,6 +47,7 @@ class MonitorLevel : public Lane {
   protected:
     bool exists() const override { return true; }
     void select_row() override {}
+    Range spoken_range() const override { return {-60.0, 0.0}; }
     QString value_text() const override { return db_text(work_.player.monitor().level_db); }
     QString value_name() const override { return tr("monitor level"); }
     void nudge(double by_db, uint64_t gesture) override;
@@ -66,11 +68,12 @@ class Mains : public QWidget {
     void show_spectrum(bool shown);
     /// The listener's own correction, of the room or the headphones.  Fails as read_correction does.
     Result<void> use_correction(const fs::path& file);
-    bool shows_spectrum() const { return !spectrum_->isHidden(); }
+    bool shows_spectrum() const { return wants_spectrum_; }
     /// What the large figure is of: while chains are being worked out, the mix as it was before.
     QString peak_title() const;
 
   protected:
+    bool event(QEvent* event) override;
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
@@ -86,7 +89,12 @@ class Mains : public QWidget {
     void change_monitor(const std::function<void(MonitorSettings&)>& with);
     void refresh();
     QRect gauge() const;
+    /// Height between the figures above and the switches below, px.
+    int room_of_meter() const;
     QRect figures() const { return {112, 132, width() - 120, gauge().height()}; }
+    /// From one read-out to the next.
+    int figure_step() const { return std::clamp(figures().height() / 7, lowest_figure, 40); }
+    static constexpr int lowest_figure = 28;  ///< px: a caption and its figure
     int gauge_y(double db) const;
     void paint_song_peak(QPainter& painter);
     void paint_gauge(QPainter& painter);
@@ -103,6 +111,10 @@ class Mains : public QWidget {
     QToolButton *clip_flag_, *chain_, *playback_ = nullptr;
     std::vector<std::pair<QToolButton*, std::function<bool(const MonitorSettings&)>>> switches_;
     QWidget* monitoring_;
+    QToolButton* monitoring_button_;
+    /// In a low window the switches of monitoring are behind one button, so that the read-outs have their lines.
+    bool folded_ = false;
+    bool wants_spectrum_ = false;
     QGridLayout* monitoring_grid_;
     int ticks_ = 0;  ///< figures are read, not watched: ten a second do
 };

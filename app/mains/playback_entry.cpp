@@ -35,7 +35,7 @@ class Picture : public QWidget {
     void paintEvent(QPaintEvent*) override {
         QPainter painter(this);
         painter.fillRect(rect(), underMouse() ? theme().rule : theme().panel);
-        painter.setPen(theme().ink);
+        painter.setPen(theme().text);
         painter.setFont(lettering(13, entry_.isChecked()));
         painter.drawText(QRect(12, 2, 266, 18), Qt::AlignVCenter,
                          (entry_.isChecked() ? QString(QChar(0x25B6)) + ' ' : "") + entry_.text());

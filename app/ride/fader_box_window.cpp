@@ -24,9 +24,15 @@ BoxFader::BoxFader(FaderBox& box, int number, QWidget* parent) : QWidget(parent)
 
 QString BoxFader::spoken_value() const { return db_text(fader_db_at(box_.position(number_))); }
 
-void BoxFader::step(int by) {
+void BoxFader::say(const QString& text) {
+    if (const auto db = parse_level(text)) push_to(fader_position(*db));
+}
+
+void BoxFader::step(int by) { push_to(box_.position(number_) + 0.02 * by); }
+
+void BoxFader::push_to(double position) {
     box_.touch(number_);
-    box_.move(number_, std::clamp(box_.position(number_) + 0.02 * by, 0.0, 1.0));
+    box_.move(number_, std::clamp(position, 0.0, 1.0));
     box_.release(number_);
     update();
 }
@@ -42,20 +48,17 @@ void BoxFader::paintEvent(QPaintEvent*) {
     const int middle = 18;
     for (const double db : {12.0, 6.0, 0.0, -6.0, -12.0, -24.0, -48.0}) {
         const int y = y_of(fader_position(db));
-        painter.setPen(db == 0.0 ? theme().ink : theme().faint);
+        painter.setPen(db == 0.0 ? theme().text : theme().faint);
         painter.drawLine(middle - 4, y, middle + 4, y);
-        painter.drawText(QRect(middle + 18, y - 7, 26, 14), Qt::AlignVCenter, db_text(db, "", true).remove(".0"));
+        painter.drawText(QRect(middle + 18, y - 7, 26, 14), Qt::AlignVCenter, scale_text(db, "", true));
     }
     painter.setPen(theme().faint);
     painter.drawLine(middle, margin, middle, height() - margin);
     const int y = y_of(box_.position(number_));
-    const QColor ink = box_.touched(number_) ? theme().above : theme().accent;
-    painter.fillRect(middle - 14, y - 1, 29, 3, ink);
-    painter.fillRect(middle - 14, y - 4, 2, 9, ink);
-    if (!hasFocus()) return;
-    painter.setPen(theme().accent);
-    painter.setBrush(Qt::NoBrush);
-    painter.drawRect(rect().adjusted(0, 0, -1, -1));
+    const QColor colour = box_.touched(number_) ? theme().above : theme().accent;
+    painter.fillRect(middle - 14, y - 1, 29, 3, colour);
+    painter.fillRect(middle - 14, y - 4, 2, 9, colour);
+    if (hasFocus()) paint_focus(painter, rect());
 }
 
 void BoxFader::mousePressEvent(QMouseEvent* event) {
@@ -115,8 +118,8 @@ FaderBoxWindow::FaderBoxWindow(Workspace& work, QWidget* parent)
     }
     auto* speech = new QComboBox;
     speech->setObjectName("boxSpeech");
-    speech->setAccessibleName(tr("What it speaks"));
-    speech->addItems({tr("pitch bend, 14 bit"), tr("controls 7 and 39, 14 bit"), tr("control 7")});
+    speech->setAccessibleName(tr("MIDI messages"));
+    speech->addItems({tr("Pitch bend, 14 bit"), tr("Controls 7 and 39, 14 bit"), tr("Control 7")});
     connect(speech, &QComboBox::currentIndexChanged, this, [this](int n) { box_.speak(static_cast<FaderSpeech>(n)); });
     grid->addWidget(speech, 2, 0, 1, 4);
     const auto bank = [&](const QString& text, const char* name, int by, int column) {
@@ -126,8 +129,8 @@ FaderBoxWindow::FaderBoxWindow(Workspace& work, QWidget* parent)
         connect(b, &QToolButton::clicked, this, [this, by] { work_.faders.set_bank(work_.faders.bank() + by); });
         grid->addWidget(b, 2, column, 1, 2);
     };
-    bank(tr("8 rows up"), "bankUp", -FaderBox::faders, 4);
-    bank(tr("8 rows down"), "bankDown", FaderBox::faders, 6);
+    bank(tr("8 channels up"), "bankUp", -FaderBox::faders, 4);
+    bank(tr("8 channels down"), "bankDown", FaderBox::faders, 6);
     box_.moved = [this] {
         for (BoxFader* f : faders_) f->update();
     };

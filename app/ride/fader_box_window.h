@@ -14,6 +14,9 @@ class BoxFader : public QWidget, public SpokenControl {
     Q_OBJECT
   public:
     BoxFader(FaderBox& box, int number, QWidget* parent);
+    Range spoken_range() const override { return {fader_floor_db, fader_max_db, true}; }
+    std::optional<double> number() const override { return fader_db_at(box_.position(number_)); }
+    void say(const QString& text) override;
     QString spoken_value() const override;
     Sort sort() const override { return Sort::slider; }
     void step(int by) override;
@@ -28,6 +31,7 @@ class BoxFader : public QWidget, public SpokenControl {
     void keyPressEvent(QKeyEvent* event) override;
 
   private:
+    void push_to(double position);
     FaderBox& box_;
     int number_;
     double last_y_ = 0.0, at_ = 0.0;

@@ -60,7 +60,7 @@ class ToolColumn {
     }
     void new_line() {
         line_ = new QHBoxLayout;
-        line_->setSpacing(3);
+        line_->setSpacing(2);
         column_->addLayout(line_);
         place_ = 0;
     }
@@ -96,7 +96,7 @@ class ToolColumn {
         fit(b);
         b->setStyleSheet("font-size: 11px; padding: 0 2px;");
         if (work) QObject::connect(b, &QPushButton::clicked, b, work);
-        line_->addWidget(b, 1);
+        line_->addWidget(b, static_cast<int>(text.size()) + 2);
         return b;
     }
     void add_menu(const char* name, const QString& text, const QString& tip, QMenu* entries) {
@@ -112,7 +112,7 @@ class ToolColumn {
 
   private:
     static void fit(QAbstractButton* b) {
-        b->setFocusPolicy(Qt::NoFocus);
+        b->setFocusPolicy(Qt::TabFocus);
         b->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
         b->setFixedHeight(22);
     }
@@ -126,26 +126,28 @@ class ToolColumn {
 void RidePanel::make_tools() {
     auto* box = new QWidget(this);
     box->setObjectName("rideTools");
-    box->setGeometry(10, 26, head_width - 64, height() - 30);
+    box->setGeometry(6, 26, head_width - 60, height() - 30);
     ToolColumn tools(box);
-    tools.caption(tr("what is ridden"));
+    tools.caption(tr("Parameter"));
     for (const Parameter p : parameters()) {
         tools.next_place(3);
-        parameters_[p] = tools.add_switch(qPrintable(QString("ride_%1").arg(info_of(p).id)), parameter_word(p),
-                                          tr("Its lane; with Ctrl besides those that are shown."));
+        parameters_[p] =
+            tools.add_switch(qPrintable(QString("ride_%1").arg(info_of(p).id)), sentence_case(parameter_word(p)),
+                             tr("Shows the lane of this parameter; with Ctrl in addition to the others."));
         connect(parameters_[p], &QToolButton::clicked, this,
                 [this, p] { choose(p, QApplication::keyboardModifiers() & Qt::ControlModifier); });
     }
-    tools.caption(tr("how it is written"));
+    tools.caption(tr("Write mode"));
     const std::pair<QString, QString> modes[] = {
-        {tr("read"), tr("The ride plays; moving a control sets it as ever.")},
-        {tr("touch"), tr("While the song plays, a control that is held is written; let go, it returns to the ride.")},
-        {tr("latch"), tr("Written from the first touch until the song stops.")},
-        {tr("write"), tr("Written over from where the song starts until it stops.")}};
+        {tr("Read"), tr("Read: the ride plays. Moving a control sets it without writing.")},
+        {tr("Touch"), tr("Touch: while the song plays, a held control is written. When you let go, the control returns "
+                         "to the ride.")},
+        {tr("Latch"), tr("Latch: writes from the first touch until the song stops.")},
+        {tr("Write"), tr("Write: replaces the ride from where the song starts until it stops.")}};
     const char* mode_names[] = {"modeRead", "modeTouch", "modeLatch", "modeWrite"};
     for (int n = 0; n < 4; ++n) {
         modes_[static_cast<size_t>(n)] =
-            tools.add_switch(mode_names[n], modes[n].first, modes[n].second + ' ' + tr("With Ctrl for all rows."));
+            tools.add_switch(mode_names[n], modes[n].first, modes[n].second + ' ' + tr("With Ctrl for all tracks."));
         connect(modes_[static_cast<size_t>(n)], &QToolButton::clicked, this, [this, n] {
             const auto mode = static_cast<WriteMode>(n);
             if (QApplication::keyboardModifiers() & Qt::ControlModifier)
@@ -154,38 +156,41 @@ void RidePanel::make_tools() {
                 work_.writing.set_mode(work_.view.ride.row(), mode);
         });
     }
-    tools.caption(tr("what is drawn"));
-    tools.add_button("rideStep", tr("Bend"), tr("How the ride goes to the next point: line, step, bends, S. (T)"),
+    tools.caption(tr("Edit"));
+    tools.add_button("rideStep", tr("Bend"),
+                     tr("Sets the shape of the ride up to the next point: line, step, bends, S-shape. (T)"),
                      [this] { active().toggle_shape(); });
-    tools.add_button("rideLock", tr("Lock"), tr("A draft leaves locked points, and what lies between them, alone. (L)"),
+    tools.add_button("rideLock", tr("Lock"),
+                     tr("Locks the selected points: a draft leaves them, and the ride between them, as they are. (L)"),
                      [this] { active().toggle_locks(); });
-    tools.add_button("rideThin", tr("Thin"), tr("Takes away points that hardly move the ride."),
+    tools.add_button("rideThin", tr("Simplify"), tr("Deletes points that hardly change the ride."),
                      [this] { active().thin(); });
-    tools.add_button("rideDelete", tr("Delete"), tr("Takes the selected points, or the marked stretch, away. (Delete)"),
+    tools.add_button("rideDelete", tr("Delete"),
+                     tr("Deletes the selected points, or the points of the marked stretch. (Delete)"),
                      [this] { active().remove_selected(); });
-    tools.add_button("rideClear", tr("Clear"), tr("Takes the whole ride away; undo brings it back."), [this] {
-        if (!active().curve().empty()) active().store({}, tr("clear"));
+    tools.add_button("rideClear", tr("Clear"), tr("Deletes the whole ride. Undo restores it."), [this] {
+        if (!active().curve().empty()) active().store({}, tr("Clear the ride"));
     });
-    tools.add_menu("rideMore", tr("More"), tr("Copy, paste, fill, trim, tables, faders over MIDI."), make_more());
-    tools.caption(tr("what is proposed"));
+    tools.add_menu("rideMore", tr("More"), tr("Copy, paste, fill, trim, tables, and faders over MIDI."), make_more());
+    tools.caption(tr("Suggestions"));
     tools.add_button("rideDraft", tr("Draft…"),
-                     tr("A first ride that brings every phrase to one level; points like any others."),
+                     tr("Drafts a ride that brings every phrase to one level. Edit its points like any others."),
                      [this] { draft(DraftBy::level); });
-    tools.add_menu("rideShapes", tr("Other"),
-                   tr("Drafts against the mix; fade-out, lift, dips at another track's hits, tremolo, throw."),
+    tools.add_menu("rideShapes", tr("More drafts"),
+                   tr("Drafts against the mix, fade-out, lift, dips at another track's hits, tremolo, throw."),
                    make_shapes());
     tools.end();
-    family_ = tools.add_switch("rideFamily", tr("family"), tr("This lane of all rows of the family."));
+    family_ = tools.add_switch("rideFamily", tr("Family"), tr("Shows this parameter for all tracks of the family."));
     connect(family_, &QToolButton::clicked, this, [this](bool on) {
         RideView::Shown view = work_.view.ride.shown;
         view.family = on;
         work_.view.ride.show(std::move(view));
     });
-    bypass_ = tools.add_switch("rideBypass", tr("bypass"),
-                               tr("As if this row had no rides, to compare; with Ctrl all rows."));
+    bypass_ = tools.add_switch("rideBypass", tr("Bypass"),
+                               tr("Plays this track without its rides, to compare; with Ctrl all tracks."));
     connect(bypass_, &QToolButton::clicked, this,
             [this] { bypass(QApplication::keyboardModifiers() & Qt::ControlModifier); });
-    all_ = tools.add_switch("rideAll", tr("all rides"), tr("A list of every ride in the session."));
+    all_ = tools.add_switch("rideAll", tr("All rides"), tr("Lists every ride of the session."));
     connect(all_, &QToolButton::clicked, this, [this](bool on) { show_list(on); });
 }
 
@@ -198,7 +203,7 @@ QMenu* RidePanel::make_shapes() {
         connect(action, &QAction::triggered, this, work_done);
     };
     item("draftRest", tr("Draft against the rest of the mix…"), [this] { draft(DraftBy::rest); });
-    item("draftHeard", tr("Draft by what is heard of it…"), [this] { draft(DraftBy::heard); });
+    item("draftHeard", tr("Draft by audibility…"), [this] { draft(DraftBy::heard); });
     menu->addSeparator();
     item("shapeFade", tr("Fade-out…"), [this] {
         RideEditor& e = active();
@@ -207,29 +212,29 @@ QMenu* RidePanel::make_shapes() {
         const auto n = work_.prompter->ask_numbers(tr("Fade-out"),
                                                    {{tr("from, s"), span.from_s, 0.0, song, 2},
                                                     {tr("to, s"), span.to_s, 0.0, song, 2},
-                                                    {tr("bend: −1 fast first … 1 slow first"), 0.0, -1.0, 1.0, 2}});
+                                                    {tr("bend: −1 fast first … +1 slow first"), 0.0, -1.0, 1.0, 2}});
         if (!n || (*n)[1] <= (*n)[0]) return;
         e.store(
             fade_out(e.curve(), {(*n)[0], (*n)[1]}, (*n)[2] == 0.0 ? Segment::line : Segment::bend, (*n)[2], e.info()),
-            tr("fade-out from %1").arg(time_text((*n)[0], 2)));
+            tr("Fade-out from %1").arg(time_text((*n)[0], 2)));
     });
-    item("shapeLift", tr("Lift of the section or the marked stretch…"), [this] {
+    item("shapeLift", tr("Lift the section or the marked stretch…"), [this] {
         RideEditor& e = active();
         const auto n = work_.prompter->ask_numbers(
-            tr("Lift"), {{tr("by"), 2.0, -24.0, 24.0, 1}, {tr("edges, s"), e.edge_s, 0.0, 10.0, 2}});
+            tr("Lift"), {{tr("gain"), 2.0, -24.0, 24.0, 1}, {tr("length of the edges, s"), e.edge_s, 0.0, 10.0, 2}});
         if (!n) return;
         e.edge_s = (*n)[1];
         ParameterInfo own = e.info();
         own.rest = e.rest();
         e.store(raised(e.curve(), e.range_meant(), (*n)[0], (*n)[1], own),
-                tr("lift %1").arg(ride_value_text(e.parameter(), (*n)[0])));
+                tr("Lift by %1").arg(ride_value_text(e.parameter(), (*n)[0])));
     });
-    item("shapeDips", tr("Dips around the hits of another track…"), [this] {
+    item("shapeDips", tr("Dips at the hits of another track…"), [this] {
         const RideEditor& e = active();
         ask_make_way(work_, e.row(), Way::drawn, e.parameter(), e.range());
     });
     item("shapeTremolo", tr("Tremolo on the grid…"), [this] { tremolo_on_grid(); });
-    item("shapeThrow", tr("Throw: up for the marked words only…"), [this] {
+    item("shapeThrow", tr("Throw: raise only the marked words…"), [this] {
         RideEditor& e = active();
         if (e.ranges().empty()) {
             emit work_.view.hint(
@@ -237,8 +242,9 @@ QMenu* RidePanel::make_shapes() {
             return;
         }
         const auto n = work_.prompter->ask_numbers(
-            tr("Throw"), {{tr("up by"), 6.0, 0.0, 24.0, 1}, {tr("edges, ms"), 30.0, 0.0, 2000.0, 0}});
-        if (n) e.store(thrown(e.curve(), e.ranges(), (*n)[0], (*n)[1] / 1000.0, e.info()), tr("throw"));
+            tr("Throw"),
+            {{tr("gain of the words"), 6.0, 0.0, 24.0, 1}, {tr("length of the edges, ms"), 30.0, 0.0, 2000.0, 0}});
+        if (n) e.store(thrown(e.curve(), e.ranges(), (*n)[0], (*n)[1] / 1000.0, e.info()), tr("Throw"));
     });
     return menu;
 }
@@ -262,22 +268,23 @@ QMenu* RidePanel::make_more() {
             connect(sections->addAction(QString::fromStdString(s.name)), &QAction::triggered, this,
                     [this, at = s.start_s] { active().paste_at(at); });
     });
-    item("rideFillEnd", tr("Fill with the value at the playhead to the end"),
+    item("rideFillEnd", tr("Fill to the end with the value at the playhead"),
          [this] { active().fill_to(work_.view.time.song_s()); });
-    item("rideFillLoop", tr("Fill with the value at the playhead to the loop's end"), [this] {
+    item("rideFillLoop", tr("Fill to the loop's end with the value at the playhead"), [this] {
         if (work_.player.loop().to_s > work_.player.position_s())
             active().fill_to(work_.player.loop().to_s);
         else
-            emit work_.view.hint(tr("There is no loop that ends after the playhead."));
+            emit work_.view.hint(tr("No loop ends after the playhead. Set a loop first."));
     });
     item("rideAllValues", tr("Show all values"), [this] { active().show_all_values(); });
     item("rideTrim", tr("Trim the whole ride…"), [this] {
         RideEditor& e = active();
         if (e.curve().empty()) return;
         const double most = e.info().high - e.info().low;
-        const auto n = work_.prompter->ask_numbers(tr("Trim of the ride"), {{tr("by"), 0.0, -most, most, 2}});
+        const auto n = work_.prompter->ask_numbers(tr("Trim of the ride"), {{tr("gain"), 0.0, -most, most, 2}});
         if (n)
-            e.store(raised(e.curve(), (*n)[0], e.info()), tr("trim %1").arg(ride_value_text(e.parameter(), (*n)[0])));
+            e.store(raised(e.curve(), (*n)[0], e.info()),
+                    tr("Trim by %1").arg(ride_value_text(e.parameter(), (*n)[0])));
     });
     item("ridePoint", tr("Type the point (Enter)"), [this] { active().type_point(); });
     item("rideReturn", tr("Return time of touch…"), [this] {
@@ -290,7 +297,7 @@ QMenu* RidePanel::make_more() {
     item("rideIn", tr("Points from a table (CSV)…"), [this] { csv_in(); });
     menu->addSeparator();
     item("faderBox", tr("Simulated fader box"), [this] { FaderBoxWindow::show_for(work_, window()); });
-    item("faderLearn", tr("Learn: the next fader moves this"), [this] {
+    item("faderLearn", tr("Learn: the next fader controls this parameter"), [this] {
         work_.faders.learn({work_.view.ride.row(), work_.view.ride.shown.parameter});
     });
     QMenu* devices = menu->addMenu(tr("Faders over MIDI"));
@@ -302,7 +309,7 @@ QMenu* RidePanel::make_more() {
             a->setChecked(name == work_.faders.device());
             connect(a, &QAction::triggered, this, [this, name] { work_.faders.open(name); });
         }
-        if (devices->isEmpty()) devices->addAction(tr("no MIDI device is there"))->setEnabled(false);
+        if (devices->isEmpty()) devices->addAction(tr("No MIDI device connected"))->setEnabled(false);
     });
     return menu;
 }
@@ -322,7 +329,7 @@ QString RidePanel::row_name() const {
 void RidePanel::choose(Parameter parameter, bool add) {
     RideView::Shown view = work_.view.ride.shown;
     if (!can_be_ridden(work_.document.session().row_kind(work_.view.ride.row()), parameter)) {
-        emit work_.view.hint(tr("A control group has a level and a mute to ride."));
+        emit work_.view.hint(tr("A group has only two parameters with rides: level and mute."));
         refresh();
         return;
     }
@@ -384,7 +391,7 @@ void RidePanel::refresh() {
     const TrackId row = work_.view.ride.row();
     const Rides* rides = session.rides_of(row);
     const Track* t = session.find(row);
-    const bool apart = t && t->sides_apart;
+    const bool apart = t && t->dual_pan;
     for (const Parameter p : parameters()) {
         QToolButton* b = parameters_[p];
         const auto& open = work_.view.ride.shown.open;
@@ -420,16 +427,16 @@ void RidePanel::fill_list() {
                 std::minmax_element(curve->points.begin(), curve->points.end(),
                                     [](const auto& a, const auto& b) { return a.value < b.value; });
             auto* item = new QListWidgetItem(
-                tr("%1 · %2 · %3, %4 to %5%6")
+                (rides->bypassed || rides->is_out(p) || session.rides_bypassed ? tr("%1 · %2 · %3, %4 to %5 · bypassed")
+                                                                               : tr("%1 · %2 · %3, %4 to %5"))
                     .arg(QString::fromStdString(session.name_of(row)), parameter_word(p),
                          tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())),
-                         ride_value_text(p, low->value), ride_value_text(p, high->value),
-                         rides->bypassed || rides->is_out(p) || session.rides_bypassed ? tr(" · out") : QString()),
+                         ride_value_text(p, low->value), ride_value_text(p, high->value)),
                 list_);
             item->setData(Qt::UserRole, QVariant::fromValue<qulonglong>(row));
             item->setData(Qt::UserRole + 1, QString::fromStdString(parameter_text(session, row, p)));
         }
-    if (list_->count() == 0) new QListWidgetItem(tr("Nothing is ridden yet."), list_);
+    if (list_->count() == 0) new QListWidgetItem(tr("No rides yet."), list_);
 }
 
 namespace {
@@ -453,7 +460,7 @@ void RidePanel::draft(DraftBy by) {
     const Session& session = work_.document.session();
     const Track* t = work_.document.track(work_.view.ride.row());
     if (!t || !work_.materials.of(*t)) {
-        emit work_.view.hint(tr("A draft is made for a track: choose one."));
+        emit work_.view.hint(tr("A draft needs a track. Select one."));
         return;
     }
     // All rides that are there count, but for the one that is made anew.
@@ -461,7 +468,7 @@ void RidePanel::draft(DraftBy by) {
         compile_plan(with_ride(session, t->id, Parameter::level, {}), work_.materials.known(), Solo::left_out);
     std::optional<Margins> margins;
     if (by == DraftBy::heard && !(margins = work_.mix.margins(*plan, t->id))) {
-        emit work_.view.hint(tr("Listening to the tracks first; the draft comes then."));
+        emit work_.view.hint(tr("Measuring the tracks first; then the draft appears."));
         draft_when_heard_ = t->id;
         work_.mix.want_audibility(true);
         return;
@@ -470,16 +477,16 @@ void RidePanel::draft(DraftBy by) {
     const TrackDraft basis(*plan, t->id, by, margins.value_or(Margins{}));
     const Level middle = basis.middle();
     if (!middle) {
-        emit work_.view.hint(tr("There is no phrase to ride in this track."));
+        emit work_.view.hint(tr("This track has no phrases for a ride."));
         return;
     }
     const Prompter::Number first =
         by == DraftBy::level
             ? Prompter::Number{tr("level of each phrase after the trim, dBFS AES17"), *middle, -90.0, 0.0, 1}
         : by == DraftBy::rest
-            ? Prompter::Number{tr("each phrase above the rest, dB (K-weighted)"), *middle, -90.0, 40.0, 1}
-            : Prompter::Number{tr("heard of its bands in each phrase, %"), 100.0 * *middle, 1.0, 100.0, 0};
-    QString title = tr("Ride draft by what is heard");
+            ? Prompter::Number{tr("each phrase against the rest, dB (K-weighted)"), *middle, -90.0, 40.0, 1}
+            : Prompter::Number{tr("audible share of its bands in each phrase, %"), 100.0 * *middle, 1.0, 100.0, 0};
+    QString title = tr("Ride draft by audibility");
     if (by == DraftBy::level)
         title = tr("Ride draft");
     else if (by == DraftBy::rest)
@@ -490,30 +497,30 @@ void RidePanel::draft(DraftBy by) {
         wish.depth = n[3] / 100.0;
         wish.follow_s = n[8];
         set_closeness(wish, static_cast<int>(n[1]));
-        wish.most_up_db = n[4];
-        wish.most_down_db = n[5];
+        wish.max_up_db = n[4];
+        wish.max_down_db = n[5];
         wish.silence_db = 10.0 - n[6];
         wish.shortest_s = n[7];
         return basis.draft(by == DraftBy::heard ? n[0] / 100.0 : n[0], wish, active().curve());
     };
-    const auto n =
-        work_.prompter->ask_numbers(title,
-                                    {first,
-                                     {tr("how closely"),
-                                      1.0,
-                                      0.0,
-                                      3.0,
-                                      0,
-                                      {tr("light: half of the difference"), tr("even"),
-                                       tr("tight: all of it, in short parts"), tr("by the figures below")}},
-                                     {tr("leave alone within, ± dB"), wish.range_db, 0.0, 12.0, 1},
-                                     {tr("depth, %"), 100.0, 0.0, 100.0, 0},
-                                     {tr("at most up, dB"), wish.most_up_db, 0.0, 12.0, 1},
-                                     {tr("at most down, dB"), wish.most_down_db, 0.0, 40.0, 1},
-                                     {tr("silence: below the loudest by, dB"), 10.0 - wish.silence_db, 10.0, 70.0, 0},
-                                     {tr("leave alone (breaths) shorter than, s"), wish.shortest_s, 0.1, 3.0, 2},
-                                     {tr("follow longer phrases in parts of, s"), wish.follow_s, 0.5, 30.0, 1}},
-                                    [&](const std::vector<double>& now) { active().show_ghost(drafted(now)); });
+    const auto n = work_.prompter->ask_numbers(
+        title,
+        {first,
+         {tr("strength"),
+          1.0,
+          0.0,
+          3.0,
+          0,
+          {tr("Light: half of the difference"), tr("Even"), tr("Tight: the whole difference, in short parts"),
+           tr("By the figures below")}},
+         {tr("tolerance, ± dB"), wish.range_db, 0.0, 12.0, 1},
+         {tr("depth, %"), 100.0, 0.0, 100.0, 0},
+         {tr("raise by at most, dB"), wish.max_up_db, 0.0, 12.0, 1},
+         {tr("lower by at most, dB"), wish.max_down_db, 0.0, 40.0, 1},
+         {tr("silence: below the loudest phrase by, dB"), 10.0 - wish.silence_db, 10.0, 70.0, 0},
+         {tr("ignore sounds (breaths) shorter than, s"), wish.shortest_s, 0.1, 3.0, 2},
+         {tr("split longer phrases into parts of, s"), wish.follow_s, 0.5, 30.0, 1}},
+        [&](const std::vector<double>& now) { active().show_ghost(drafted(now)); });
     active().show_ghost({});
     if (!n) return;
     const Curve curve = drafted(*n);
@@ -541,7 +548,7 @@ void RidePanel::tremolo_on_grid() {
     const double beat_s = tempo.empty() ? 1.0 : mark_at(tempo, span.from_s).beat_s();
     ParameterInfo own = e.info();
     own.rest = e.rest();
-    e.store(tremolo(e.curve(), span, (*n)[0] * beat_s, (*n)[1], own), tr("tremolo"));
+    e.store(tremolo(e.curve(), span, (*n)[0] * beat_s, (*n)[1], own), tr("Tremolo"));
 }
 
 void RidePanel::bypass(bool all) {
@@ -550,11 +557,11 @@ void RidePanel::bypass(bool all) {
     const Rides* rides = s.rides_of(work_.view.ride.row());
     if (all || s.rides_bypassed) {
         next.rides_bypassed = !s.rides_bypassed;
-        work_.document.edit(next.rides_bypassed ? tr("Bypass all rides") : tr("All rides again"), std::move(next));
+        work_.document.edit(next.rides_bypassed ? tr("Bypass all rides") : tr("All rides on"), std::move(next));
     } else if (rides) {
         const bool on = !rides->bypassed;
         next = with_rides(s, work_.view.ride.row(), [on](Rides& r) { r.bypassed = on; });
-        work_.document.edit((on ? tr("Bypass the rides of %1") : tr("The rides of %1 again")).arg(row_name()),
+        work_.document.edit((on ? tr("Bypass the rides of %1") : tr("Rides of %1 on")).arg(row_name()),
                             std::move(next));
     }
     refresh();
@@ -578,7 +585,7 @@ void RidePanel::csv_in() {
         work_.prompter->complain(QString::fromStdString(read.error().text()));
         return;
     }
-    active().store(*read, tr("from %1").arg(to_qt(file->filename())));
+    active().store(*read, tr("From %1").arg(to_qt(file->filename())));
 }
 
 void RidePanel::paintEvent(QPaintEvent*) {
@@ -587,12 +594,12 @@ void RidePanel::paintEvent(QPaintEvent*) {
     painter.setPen(theme().faint);
     painter.drawLine(0, 0, width(), 0);
     painter.setFont(lettering(13, true));
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     const QString name = row_name();
     painter.drawText(QRect(12, 4, head_width - 70, 22), Qt::AlignVCenter,
                      QFontMetrics(painter.font())
-                         .elidedText(name.isEmpty() ? tr("Choose a row") : tr("Rides of %1").arg(name), Qt::ElideRight,
-                                     head_width - 70));
+                         .elidedText(name.isEmpty() ? tr("Select a track") : tr("Rides of %1").arg(name),
+                                     Qt::ElideRight, head_width - 70));
 }
 
 // --- the station ----------------------------------------------------------------------------------------------------
@@ -602,7 +609,7 @@ QString RideStation::title() const { return QCoreApplication::translate("Station
 QString RideStation::state(const Workspace& work) const {
     int ridden = 0;
     for (const TrackId row : work.faders.rows()) ridden += work.document.session().rides_of(row)->any() ? 1 : 0;
-    return ridden > 0 ? QCoreApplication::translate("Station", "%1 ridden").arg(ridden) : QString();
+    return ridden > 0 ? QCoreApplication::translate("Station", "%1 with rides").arg(ridden) : QString();
 }
 
 QWidget* RideStation::make_pinned(Workspace& work, QWidget* parent) const {

@@ -64,9 +64,8 @@ class RideStation : public Station {
         return new RideLane(work, id, parent);
     }
     void paint_ruler(QPainter& painter, const QRect& area, const Workspace&) const override {
-        paint_ruler_words(
-            painter, area,
-            QCoreApplication::translate("Station", "the ride of each row over what it plays; up is louder"));
+        paint_ruler_words(painter, area,
+                          QCoreApplication::translate("Station", "ride of each track over its waveform; up is louder"));
     }
     QWidget* make_pinned(Workspace& work, QWidget* parent) const override;
     QWidget* make_panel(Workspace& work, QWidget* parent) const override { return new RidePanel(work, parent); }

@@ -5,6 +5,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "app/style/text.h"
+
 namespace isotonus {
 
 namespace {
@@ -30,19 +32,19 @@ RideEditor::RideEditor(Workspace& work, QWidget* parent) : QWidget(parent), work
     in_ = new QToolButton(this);
     in_->setObjectName("rideIn");
     in_->setCheckable(true);
-    in_->setFocusPolicy(Qt::NoFocus);
+    in_->setFocusPolicy(Qt::TabFocus);
     in_->setStyleSheet("font-size: 11px; padding: 0 6px;");
-    in_->setToolTip(tr("This ride in or out, to compare. What is out is not exported either. (/)"));
+    in_->setToolTip(tr("Bypasses this ride, to compare. A bypassed ride is not exported either. (/)"));
     connect(in_, &QToolButton::clicked, this, [this](bool on) { work_.edits.set_ride_out(row_, parameter_, !on); });
     connect(&work_.document, &Document::session_changed, this, &RideEditor::place_switch);
     connect(&work_.materials, &Materials::changed, this, [this] { update(); });
     connect(&work_.view.time, &TimeView::changed, this, [this] {
-        playhead_x_ = static_cast<int>(time().place(work_.player.position_s()));  // where it is drawn from now on
+        playhead_x_ = static_cast<int>(time().x_of(work_.player.position_s()));  // where it is drawn from now on
         update();
     });
     connect(&work_.writing, &Writing::changed, this, [this] { update(); });
     connect(&work_.player, &Player::moved, this, [this] {
-        const int x = static_cast<int>(time().place(work_.player.position_s()));
+        const int x = static_cast<int>(time().x_of(work_.player.position_s()));
         if (x == playhead_x_) return;
         update(playhead_x_ - 1, 0, 3, height());
         playhead_x_ = x;
@@ -68,7 +70,7 @@ void RideEditor::show_ride(TrackId row, Parameter parameter) {
     }
     row_ = row;
     parameter_ = parameter;
-    setAccessibleName(tr("Ride editor, %1 of %2").arg(parameter_word(parameter), row_name()));
+    setAccessibleName(tr("Automation editor, %1 of %2").arg(parameter_word(parameter), row_name()));
     place_switch();
     update();
 }
@@ -77,8 +79,8 @@ void RideEditor::place_switch() {
     const Rides* rides = work_.document.session().rides_of(row_);
     in_->setVisible(rides && (*rides)[parameter_]);
     in_->setChecked(rides && !rides->is_out(parameter_));
-    in_->setText(in_->isChecked() ? tr("in") : tr("out"));
-    in_->setAccessibleName(tr("Ride of %1 in").arg(parameter_word(parameter_)));
+    in_->setText(in_->isChecked() ? tr("On") : tr("Bypassed"));
+    in_->setAccessibleName(tr("Ride of %1 on").arg(parameter_word(parameter_)));
     in_->setGeometry(canvas().right() - 44, canvas().top() + 2, 42, 18);
 }
 
@@ -100,14 +102,14 @@ std::pair<double, double> RideEditor::shown_values() const { return zoomed_.valu
 QPointF RideEditor::place_of(double time_s, double value) const {
     const auto [low, high] = shown_values();
     const QRect c = canvas().adjusted(0, 4, 0, -4);
-    return {time().place(time_s), c.top() + c.height() * (high - std::clamp(value, low, high)) / (high - low)};
+    return {time().x_of(time_s), c.top() + c.height() * (high - std::clamp(value, low, high)) / (high - low)};
 }
 
 double RideEditor::value_at(double y) const {
     const auto [low, high] = shown_values();
     const QRect c = canvas().adjusted(0, 4, 0, -4);
     const double value = high - (y - c.top()) * (high - low) / c.height();
-    if (info().law == Law::toggle) return value >= 0.5 ? 1.0 : 0.0;
+    if (info().law == ControlTaper::toggle) return value >= 0.5 ? 1.0 : 0.0;
     return value;
 }
 
@@ -132,7 +134,7 @@ std::optional<QPointF> RideEditor::handle_of(const Curve& c, size_t i) const {
     if (i + 1 >= c.points.size() || c.points[i].segment != Segment::bend) return std::nullopt;
     const RidePoint &from = c.points[i], &to = c.points[i + 1];
     const double middle_s = (from.time_s + to.time_s) / 2.0;
-    if (time().place(to.time_s) - time().place(from.time_s) < 32.0 || from.value == to.value) return std::nullopt;
+    if (time().x_of(to.time_s) - time().x_of(from.time_s) < 32.0 || from.value == to.value) return std::nullopt;
     return place_of(middle_s, c.value_at(middle_s));
 }
 
@@ -147,10 +149,10 @@ int RideEditor::handle_at(const QPointF& at) const {
 double RideEditor::snapped_time(double time_s) const {
     if (!work_.view.snapping) return time_s;
     const TimeRuler ruler = time();
-    double best = work_.view.snap(time_s), least = std::fabs(ruler.place(best) - ruler.place(time_s));
+    double best = work_.view.snap(time_s), least = std::fabs(ruler.x_of(best) - ruler.x_of(time_s));
     if (best == time_s || least > hit_pixels) best = time_s, least = hit_pixels;
     const auto offer = [&](double to) {
-        const double pixels = std::fabs(ruler.place(to) - ruler.place(time_s));
+        const double pixels = std::fabs(ruler.x_of(to) - ruler.x_of(time_s));
         if (pixels < least) best = to, least = pixels;
     };
     for (const Section& s : work_.document.session().sections) offer(s.start_s);
@@ -202,8 +204,8 @@ void RideEditor::move_selected(double by_s, double by, uint64_t gesture) {
     const RidePoint& first = c.points[*selected_.begin()];
     store(c,
           selected_.size() == 1
-              ? tr("point to %1, %2").arg(time_text(first.time_s, 2), ride_value_text(parameter_, first.value))
-              : tr("move %1 points").arg(selected_.size()),
+              ? tr("Move a point to %1, %2").arg(time_text(first.time_s, 2), ride_value_text(parameter_, first.value))
+              : tr("Move %n point(s)", nullptr, static_cast<int>(selected_.size())),
           gesture);
 }
 
@@ -245,8 +247,8 @@ void RideEditor::mousePressEvent(QMouseEvent* event) {
             work_.writing.touch(row_, parameter_, work_.writing.value_now(row_, parameter_));
         else
             emit work_.view.hint(
-                tr("The blade is what the ride is now. With touch, latch or write, moving it while the song plays "
-                   "writes the ride."));
+                tr("The bar shows the current value of the ride. In touch, latch or write, move it while the song "
+                   "plays to write the ride."));
         return;
     }
     if (!canvas().contains(place)) return;
@@ -275,11 +277,12 @@ void RideEditor::mousePressEvent(QMouseEvent* event) {
         Curve c = curve();
         RidePoint p{snapped_time(std::clamp(time().time(last_.x()), 0.0, work_.view.time.song_s())),
                     std::clamp(value_at(last_.y()), info().low, info().high)};
-        if (info().law == Law::toggle) p.segment = Segment::step;
+        if (info().law == ControlTaper::toggle) p.segment = Segment::step;
         const double unit = parameter_ == Parameter::level || parameter_ == Parameter::trim ? 10.0 : 100.0;
         p.value = std::round(p.value * unit) / unit;
         selected_ = {c.insert(p)};
-        store(c, tr("add point %1, %2").arg(time_text(p.time_s, 2), ride_value_text(parameter_, p.value)), gesture_);
+        store(c, tr("Add a point at %1, %2").arg(time_text(p.time_s, 2), ride_value_text(parameter_, p.value)),
+              gesture_);
         drag_ = Drag::points;
     }
     update();
@@ -294,12 +297,12 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
             if (exists() && canvas().contains(at.toPoint())) {
                 const Curve c = curve();
                 emit work_.view.hint(
-                    tr("%1 at %2, %3 ride %4. Click adds a point, drag moves it, Ctrl and drag selects.")
+                    tr("%1 at %2, %3 ride %4. Click to add a point, drag to move it, Ctrl and drag to select.")
                         .arg(row_name(), time_text(here_s, 2), parameter_word(parameter_),
                              ride_value_text(parameter_, c.empty() ? rest() : c.value_at(here_s))));
             } else if (strip().contains(at.toPoint())) {
                 emit work_.view.hint(
-                    tr("Drag here to mark a stretch (with Ctrl one more); then drag the curve in it up or down."));
+                    tr("Drag here to mark a stretch (with Ctrl another one). Then drag the curve in it up or down."));
             }
             return;
         case Drag::range: {
@@ -328,7 +331,7 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
             own.rest = rest();
             Curve c = before_;
             for (const Span& r : ranges_) c = raised(c, r, by, edge_s, own);
-            store(c, tr("a stretch %1").arg(ride_value_text(parameter_, by)), gesture_);
+            store(c, tr("Move a stretch by %1").arg(ride_value_text(parameter_, by)), gesture_);
             emit work_.view.hint(tr("%1 to %2: %3")
                                      .arg(time_text(ranges_.front().from_s, 2), time_text(ranges_.back().to_s, 2),
                                           ride_value_text(parameter_, by)));
@@ -343,8 +346,8 @@ void RideEditor::mouseMoveEvent(QMouseEvent* event) {
             if (bent_ + 1 >= c.points.size()) return;
             RidePoint& from = c.points[bent_];
             from.bend = bend_through((value_at(at.y()) - from.value) / (c.points[bent_ + 1].value - from.value));
-            store(c, tr("bend %1").arg(from.bend, 0, 'f', 2), gesture_);
-            emit work_.view.hint(tr("bend %1 (−1 fast first … 1 slow first)").arg(from.bend, 0, 'f', 2));
+            store(c, tr("Bend %1").arg(shown_figure(from.bend, 2)), gesture_);
+            emit work_.view.hint(tr("bend %1 (−1 fast first … +1 slow first)").arg(shown_figure(from.bend, 2)));
             return;
         }
         case Drag::points:
@@ -398,7 +401,7 @@ void RideEditor::fill_to(double time_s) {
     const Curve c = curve();
     const double value = c.empty() ? rest() : c.value_at(now_s);
     store(with_inside(c, {now_s, time_s}, Curve{{{0.0, value}}}, info()),
-          tr("fill to %1, %2").arg(time_text(time_s, 2), ride_value_text(parameter_, value)));
+          tr("Fill to %1, %2").arg(time_text(time_s, 2), ride_value_text(parameter_, value)));
 }
 
 void RideEditor::show_all_values() {
@@ -408,7 +411,7 @@ void RideEditor::show_all_values() {
 
 void RideEditor::wheelEvent(QWheelEvent* event) {
     // On the axis the wheel zooms values, around the one under the pointer.
-    if (event->position().x() >= axis_width || info().law == Law::toggle) return event->ignore();
+    if (event->position().x() >= axis_width || info().law == ControlTaper::toggle) return event->ignore();
     const auto [all_low, all_high] = shown_range(parameter_);
     const auto [low, high] = shown_values();
     const double factor = event->angleDelta().y() > 0 ? 0.8 : 1.25, around = value_at(event->position().y());
@@ -427,7 +430,7 @@ void RideEditor::mouseDoubleClickEvent(QMouseEvent* event) {
     Curve c = curve();
     c.points[static_cast<size_t>(hit)].value = info().rest;
     store(c,
-          tr("point to %1")
+          tr("Move a point to %1")
               .arg(parameter_ == Parameter::level ? QString("0 dB") : ride_value_text(parameter_, info().rest)),
           gesture_);
 }
@@ -435,7 +438,7 @@ void RideEditor::mouseDoubleClickEvent(QMouseEvent* event) {
 void RideEditor::keyPressEvent(QKeyEvent* event) {
     const bool shift = event->modifiers() & Qt::ShiftModifier, ctrl = event->modifiers() & Qt::ControlModifier;
     const bool in_db = parameter_ == Parameter::level || parameter_ == Parameter::trim;
-    double step = in_db || info().law == Law::toggle ? 1.0 : 0.1;
+    double step = in_db || info().law == ControlTaper::toggle ? 1.0 : 0.1;
     if (shift)
         step *= 0.1;
     else if (ctrl)
@@ -504,8 +507,8 @@ void RideEditor::keyPressEvent(QKeyEvent* event) {
                 Curve c = curve();
                 const double t = work_.player.position_s();
                 const double v = c.empty() ? rest() : c.value_at(t);
-                selected_ = {c.insert({t, v, info().law == Law::toggle ? Segment::step : Segment::line})};
-                store(c, tr("add point at the playhead"));
+                selected_ = {c.insert({t, v, info().law == ControlTaper::toggle ? Segment::step : Segment::line})};
+                store(c, tr("Add a point at the playhead"));
             }
             return;
         default:
@@ -526,7 +529,7 @@ void RideEditor::paint_axis(QPainter& painter) {
         marks = {12.0, 6.0, 0.0, -6.0, -12.0, -18.0, -24.0, -30.0};
     else if (parameter_ == Parameter::trim)
         marks = {24.0, 12.0, 0.0, -12.0, -24.0};
-    else if (info().law == Law::toggle)
+    else if (info().law == ControlTaper::toggle)
         marks = {1.0, 0.0};
     else  // five marks, evenly on its ruler
         for (const double at : {1.0, 0.75, 0.5, 0.25, 0.0}) marks.push_back(value_at_position(parameter_, at));
@@ -546,11 +549,11 @@ void RideEditor::paint_axis(QPainter& painter) {
         for (const double share : {0.1, 0.5, 0.9}) marks.push_back(low + share * (high - low));
     for (const double value : marks) {
         const int y = static_cast<int>(place_of(0.0, value).y());
-        painter.setPen(value == info().rest ? theme().faint : theme().rule);
+        painter.setPen(value == info().rest ? theme().faint : theme().scale);
         painter.drawLine(c.left(), y, c.right(), y);
         painter.setPen(theme().faint);
         const QString text = parameter_ == Parameter::level || parameter_ == Parameter::trim
-                                 ? db_text(value, "", true).remove(".0")
+                                 ? scale_text(value, "", true)
                                  : ride_value_text(parameter_, value);
         painter.drawText(QRect(0, std::clamp(y - 8, 0, height() - 16), axis_width - blade_width - 4, 16),
                          Qt::AlignRight | Qt::AlignVCenter, text.trimmed());
@@ -573,7 +576,7 @@ void RideEditor::paint_shadows(QPainter& painter, const QRect& clip) {
     const Track shown = after_chain(*t, *m);
     const double shift_s = shown.delay_samples / m->measurement.sample_rate;
     const QRect foot = c.adjusted(0, c.height() / 3, 0, 0);
-    QColor before = theme().faint, after = theme().track_ink(t->ink);
+    QColor before = theme().faint, after = theme().track_colour(t->colour_index);
     before.setAlpha(60);
     after.setAlpha(90);
     paint_level_shadow(painter, foot, clip, m->summary, m->measurement.sample_rate, shift_s,
@@ -617,7 +620,7 @@ void RideEditor::paint_points(QPainter& painter) {
                                           *handle + QPointF(0, 5)});
         }
         if (selected_.contains(i) && selected_.size() == 1) {
-            painter.setPen(theme().ink);
+            painter.setPen(theme().text);
             const double x = std::min(p.x() + 10, c.right() - 140.0), y = std::max<double>(p.y() - 22, c.top());
             painter.drawText(QRectF(x, y, 150, 16), Qt::AlignVCenter,
                              tr("%1  %2").arg(time_text(ride.points[i].time_s, 2),
@@ -640,7 +643,7 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     QColor wash = theme().accent;
     wash.setAlpha(36);
     for (const Span& r : ranges_) {
-        const QRectF marked(QPointF(ruler.place(r.from_s), 0), QPointF(ruler.place(r.to_s), height()));
+        const QRectF marked(QPointF(ruler.x_of(r.from_s), 0), QPointF(ruler.x_of(r.to_s), height()));
         painter.fillRect(marked, wash);
         painter.fillRect(QRectF(marked.left(), 2, marked.width(), 6), theme().accent);
     }
@@ -651,13 +654,13 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     const auto y_of = [this](double value) { return place_of(0.0, value).y(); };
     painter.setBrush(Qt::NoBrush);
     paint_ride(painter, ride, rest(), ruler,
-               QPen(ride.empty() || bypassed || writer ? theme().faint : theme().ink, 1.8,
+               QPen(ride.empty() || bypassed || writer ? theme().faint : theme().text, 1.8,
                     bypassed ? Qt::DashLine : Qt::SolidLine),
                y_of);
     if (!ghost_.empty()) paint_ride(painter, ghost_, rest(), ruler, QPen(theme().accent, 1.8, Qt::DashLine), y_of);
     painter.setRenderHint(QPainter::Antialiasing);
     if (!writer) paint_points(painter);
-    if (writer && writer->any()) {  // what is being written, in another ink
+    if (writer && writer->any()) {  // what is being written, in another colour
         const double now = work_.player.position_s();
         const Curve written = writer->so_far(now);
         for (const Span& span : writer->written(now)) {
@@ -665,8 +668,8 @@ void RideEditor::paintEvent(QPaintEvent* event) {
             part.from_s = std::max(span.from_s, ruler.from_s);
             part.to_s = std::min(span.to_s, ruler.to_s);
             if (part.to_s <= part.from_s) continue;
-            part.left = ruler.place(part.from_s);
-            part.right = ruler.place(part.to_s);
+            part.left = ruler.x_of(part.from_s);
+            part.right = ruler.x_of(part.to_s);
             paint_ride(painter, written, rest(), part, QPen(theme().above, 2.4), y_of);
         }
     }
@@ -676,30 +679,29 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     if (drag_ == Drag::band) painter.drawRect(QRectF(from_, last_).normalized());
     if (drag_ == Drag::lasso) painter.drawPolygon(lasso_);
     painter.setPen(theme().accent);
-    const int x = static_cast<int>(ruler.place(work_.player.position_s()));
+    const int x = static_cast<int>(ruler.x_of(work_.player.position_s()));
     painter.drawLine(x, 0, x, c.bottom());
     painter.setClipping(false);
     painter.setFont(lettering(11, hasFocus()));
     const QString title =
-        tr("%1 of %2%3").arg(parameter_word(parameter_), row_name(), bypassed ? tr(", out") : QString());
+        (bypassed ? tr("%1 of %2, bypassed") : tr("%1 of %2")).arg(parameter_word(parameter_), row_name());
     const QRect place(c.left() + 2, c.top() + 1, QFontMetrics(painter.font()).horizontalAdvance(title) + 8, 16);
     painter.fillRect(place, theme().panel);
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     painter.drawText(place, Qt::AlignCenter, title);
     if (ride.empty() && !writer && c.height() > 60) {
         painter.setPen(theme().faint);
         painter.setFont(lettering(13));
-        write_in(painter, QRect(place.right() + 8, c.top() + 2, c.right() - place.right() - 12, 18),
-                 parameter_ == Parameter::level
-                     ? tr("No ride yet: click to add the first point. Up is louder; 0 dB is the fader's level.")
-                     : tr("No ride yet: click to add the first point."),
-                 Qt::AlignHCenter | Qt::AlignTop);
+        const QRect line(place.right() + 8, c.top() + 2, c.right() - place.right() - 12, 18);
+        QString help = tr("No ride yet: click to add the first point.");
+        if (parameter_ == Parameter::level)
+            if (const QString more =
+                    tr("No ride yet: click to add the first point. Up is louder; 0 dB is the fader's level.");
+                painter.fontMetrics().horizontalAdvance(more) <= line.width())
+                help = more;
+        write_in(painter, line, help, Qt::AlignHCenter | Qt::AlignTop);
     }
-    if (hasFocus()) {
-        painter.setPen(theme().accent);
-        painter.setBrush(Qt::NoBrush);
-        painter.drawRect(c.adjusted(0, 0, -1, 0));
-    }
+    if (hasFocus()) paint_focus(painter, c.adjusted(0, 0, 0, 1));
 }
 
 }  // namespace isotonus

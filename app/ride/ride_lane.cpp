@@ -15,18 +15,19 @@ Parameter RideLane::shown() const {
 }
 
 QString RideLane::value_text() const {
-    if (!rides() || !rides()->any()) return tr("none");
+    if (!rides() || !rides()->any()) return tr("no ride");
     QStringList words;
     for (const auto& [parameter, curve] : rides()->all())
-        words << tr("%1 %2%3").arg(parameter_word(parameter),
-                                   tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())),
-                                   rides()->is_out(parameter) ? tr(" out") : QString());
+        words << (rides()->is_out(parameter) ? tr("%1 %2, bypassed") : tr("%1 %2"))
+                     .arg(parameter_word(parameter),
+                          tr("%n point(s)", nullptr, static_cast<int>(curve->points.size())));
     if (rides()->bypassed) words << tr("bypassed");
     return words.join(", ");
 }
 
 QString RideLane::sentence() const {
-    return tr("%1: %2. Click to draw it below; Left and Right lower and raise all of it; Enter trims it by a number.")
+    return tr("%1: %2. Click to edit the ride below. Left and Right lower and raise the whole ride; Enter trims it by "
+              "a figure.")
         .arg(track_name(), value_text());
 }
 
@@ -55,7 +56,7 @@ void RideLane::nudge(double by, uint64_t gesture) {
     for (const TrackId row : rows_meant())
         if (const CurvePtr& curve = (*next.rides_of(row))[p])
             next = with_ride(next, row, p, raised(*curve, step, info));
-    work_.document.edit(tr("Ride %1 %2 as a whole").arg(track_name(), ride_value_text(p, step)), std::move(next),
+    work_.document.edit(tr("Trim the ride %1 by %2").arg(track_name(), ride_value_text(p, step)), std::move(next),
                         gesture);
 }
 
@@ -83,8 +84,8 @@ void RideLane::paint(QPainter& painter, const QRect& clip) {
     painter.setBrush(Qt::NoBrush);
     if (curve) {
         const Channel channel = channel_of(work_.document.session(), id());
-        const QColor ink = channel.ink ? theme().track_ink(*channel.ink) : theme().ink;
-        paint_ride(painter, *curve, info.rest, time, QPen(ink, 1.5, bypassed ? Qt::DashLine : Qt::SolidLine), y_of);
+        const QColor colour = channel.colour_index ? theme().track_colour(*channel.colour_index) : theme().text;
+        paint_ride(painter, *curve, info.rest, time, QPen(colour, 1.5, bypassed ? Qt::DashLine : Qt::SolidLine), y_of);
     }
     if (const RideWriter* writer = work_.writing.writer(id(), p); writer && writer->any()) {
         paint_ride(painter, writer->so_far(work_.player.position_s()), info.rest, time, QPen(theme().above, 1.8), y_of);
@@ -92,11 +93,11 @@ void RideLane::paint(QPainter& painter, const QRect& clip) {
     QStringList words;
     for (const auto& [other, curve_of_it] : rides()->all())
         if (other != p || p != Parameter::level) words << parameter_word(other);
-    const QString modes[] = {QString(), tr("touch"), tr("latch"), tr("write")};
+    const QString modes[] = {QString(), tr("Touch"), tr("Latch"), tr("Write")};
     if (const QString mode = modes[static_cast<size_t>(work_.writing.mode(id()))]; !mode.isEmpty()) words << mode;
     if (words.isEmpty()) return;
     painter.setFont(lettering(11));
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     const QString text = words.join(" · ");
     const int wide = QFontMetrics(painter.font()).horizontalAdvance(text) + 10;
     painter.fillRect(QRect(4, 2, wide, 15), theme().ground);

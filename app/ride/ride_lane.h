@@ -11,6 +11,8 @@ class RideLane : public Lane {
     Q_OBJECT
   public:
     using Lane::Lane;
+    Sort sort() const override { return Sort::chart; }
+    QStringList actions() const override { return {}; }
 
   protected:
     bool exists() const override { return rides() != nullptr; }

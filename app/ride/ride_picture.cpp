@@ -27,7 +27,7 @@ QString ride_value_text(Parameter parameter, double value) {
     if (is_pan(parameter)) return pan_text(value);
     if (parameter == Parameter::width) return tr("%1 %").arg(std::lround(value * 100.0));
     if (parameter == Parameter::mute) return value >= 0.5 ? tr("muted") : tr("on");
-    return QString::fromStdString(value_text(parameter.info(), value));
+    return QString::fromStdString(shown_value(parameter.info(), value));
 }
 
 std::optional<double> parse_ride_value(Parameter parameter, const QString& text) {
@@ -39,7 +39,7 @@ std::optional<double> parse_ride_value(Parameter parameter, const QString& text)
         if (word == tr("muted") || word == "1") value = 1.0;
         if (word == tr("on") || word == "0") value = 0.0;
     } else if (parameter.processor() != 0 || &parameter.info() == &send_parameters::in) {
-        return value_from_text(parameter.info(), text.trimmed().section(' ', 0, 0).toStdString());
+        return value_from_text(parameter.info(), text.trimmed().section(' ', 0, 0).replace(',', '.').toStdString());
     } else {
         value = parse_level(QString(text).remove('%'));
         if (value && parameter == Parameter::width) *value /= 100.0;

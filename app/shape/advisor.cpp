@@ -23,7 +23,7 @@ Advisor::~Advisor() {
 void Advisor::start(std::function<Result<Found>(Progress&)> work) {
     leave();
     running_ = std::make_shared<Progress>();
-    text_ = tr("Listening to the whole song…");
+    text_ = tr("Measuring the whole song…");
     emit changed();
     jobs_.start(
         std::move(work),
@@ -57,7 +57,7 @@ void Advisor::take() {
     if (!room) return;
     stop_listening_ = !work_.mix.audibility_wanted();
     work_.mix.want_audibility(true);
-    text_ = tr("Listening to what that brought…");
+    text_ = tr("Measuring the result…");
     emit changed();
 }
 
@@ -65,8 +65,8 @@ void Advisor::tell_of_room() {
     if (!taken_room_ || work_.materials.shaping() || work_.mix.hearing() || work_.mix.share_listened() < 1.0) return;
     const Audibility* now = work_.mix.audibility(taken_room_->row);
     if (!now || !now->share) return;
-    const auto percent = [](double share) { return QString::number(100.0 * share, 'f', 1); };
-    text_ = tr("%1 % of %2 is heard now; it was %3 %, and %4 % was expected.")
+    const auto percent = [](double share) { return shown_figure(100.0 * share, 1); };
+    text_ = tr("%1 % of %2 is heard now; before %3 %, expected %4 %.")
                 .arg(percent(*now->share), QString::fromStdString(work_.document.session().name_of(taken_room_->row)),
                      percent(taken_room_->before), percent(taken_room_->after));
     forget_room();
@@ -106,19 +106,19 @@ void Advisor::low_cuts(const std::vector<TrackId>& rows) {
                                   has_lows_carried(work_.document.session(), *t, measured), t->chain});
     start([wanted](Progress& progress) -> Result<Found> {
         Found found;
-        found.name = Advisor::tr("Low cut as advised");
+        found.name = Advisor::tr("Suggested low cut");
         QStringList words;
         for (const Row& row : wanted) {
             const auto spectrum = spectrum_of(*row.file, &progress);
             if (!spectrum) return tl::unexpected(spectrum.error());
             const auto advice = low_cut_advice(*spectrum, row.low_wanted, row.carried);
             if (!advice) {
-                words << Advisor::tr("%1: nothing below its body asks for one").arg(row.name);
+                words << Advisor::tr("%1: no low cut needed, nothing sounds below its body").arg(row.name);
                 continue;
             }
-            words << Advisor::tr("%1: a low cut at %2 takes %3 dB away")
+            words << Advisor::tr("%1: a low cut at %2 removes %3 dB")
                          .arg(row.name, hz_text(advice->hz))
-                         .arg(advice->takes_db, 0, 'f', 1);
+                         .arg(shown_figure(advice->takes_db, 1));
             Chain chain = row.chain;
             set_low_cut(chain, advice->hz);
             found.chains[row.id] = std::move(chain);
@@ -136,9 +136,9 @@ void Advisor::troubles(TrackId row) {
         const auto troubles = find_troubles(*file, 4, &progress);
         if (!troubles) return tl::unexpected(troubles.error());
         Found found;
-        found.name = Advisor::tr("Cuts where it rings");
+        found.name = Advisor::tr("Cuts at resonances");
         if (troubles->empty()) {
-            found.text = Advisor::tr("Nothing stands out for long.");
+            found.text = Advisor::tr("No resonance stands out for long.");
             return found;
         }
         Chain next = chain;
@@ -149,33 +149,34 @@ void Advisor::troubles(TrackId row) {
                          .arg(trouble.excess_db, 0, 'f', 0);
             add_bell(next, {trouble.hz, trouble.cut_db, trouble.q});
         }
-        found.text = Advisor::tr("Stands out for long: %1. Narrow cuts there.").arg(words.join(", "));
+        found.text = Advisor::tr("Resonances: %1. Narrow cuts there tame them.").arg(words.join(", "));
         found.chains[row] = std::move(next);
         return found;
     });
 }
 
-void Advisor::reduction(TrackId row, size_t place, const ReductionAim& aim) {
+void Advisor::reduction(TrackId row, size_t position, const ReductionAim& aim) {
     const MaterialPtr shaped = work_.edits.shaped(row);
     const Chain* chain = work_.document.session().chain_of(row);
-    if (!chain || place >= chain->size()) return;
+    if (!chain || position >= chain->size()) return;
     if (!shaped) {
-        show({tr("The chain is still being worked out; ask again in a moment."), {}, {}});
+        show({tr("The chain is still being computed. Ask again in a moment."), {}, {}});
         return;
     }
-    start([row, place, aim, recipe = signal_of(shaped)->recipe()](Progress& progress) -> Result<Found> {
-        const auto aimed = threshold_for(recipe, place, aim, &progress);
+    start([row, position, aim, recipe = signal_of(shaped)->recipe()](Progress& progress) -> Result<Found> {
+        const auto aimed = threshold_for(recipe, position, aim, &progress);
         if (!aimed) return tl::unexpected(aimed.error());
         Found found;
-        found.name = Advisor::tr("Threshold for the reduction wanted");
-        found.text = Advisor::tr("Threshold %1: most %2 dB at %3, %4 dB while it works%5.")
+        found.name = Advisor::tr("Threshold for the target reduction");
+        found.text = (aimed->reached ? Advisor::tr("Threshold %1: at most %2 dB at %3, %4 dB while it works.")
+                                     : Advisor::tr("Threshold %1: at most %2 dB at %3, %4 dB while it works. This is "
+                                                   "the closest threshold."))
                          .arg(db_text(aimed->threshold_dbfs, "dBFS"))
-                         .arg(aimed->reduction.most_db, 0, 'f', 1)
-                         .arg(time_text(aimed->reduction.most_at_s))
-                         .arg(aimed->reduction.typical_db, 0, 'f', 1)
-                         .arg(aimed->reached ? QString() : Advisor::tr("; that is as near as it comes"));
+                         .arg(shown_figure(aimed->reduction.max_db, 1))
+                         .arg(time_text(aimed->reduction.max_at_s))
+                         .arg(shown_figure(aimed->reduction.typical_db, 1));
         Chain next = recipe.chain;
-        next[place].values["threshold_dbfs"] = aimed->threshold_dbfs;
+        next[position].values["threshold_dbfs"] = aimed->threshold_dbfs;
         if (aimed->reached) found.chains[row] = std::move(next);
         return found;
     });
@@ -222,23 +223,23 @@ void Advisor::note(TrackId row) {
             [&](TrackId id) { return !may_cut(id); });
         const QString note = QString("%1 (%2)").arg(QString::fromStdString(note_name(**hz)), hz_text(**hz));
         if (!cuts) {
-            found.text =
-                Advisor::tr("%1 is strongest at %2; no narrow cut in the others brings more of it.").arg(name, note);
+            found.text = Advisor::tr("%1 is strongest at %2; a narrow cut in the others does not bring more of it.")
+                             .arg(name, note);
             return found;
         }
-        found.name = Advisor::tr("%1 of %2 out of the others").arg(QString::fromStdString(note_name(**hz)), name);
+        found.name = Advisor::tr("Cut %1 of %2 in the others").arg(QString::fromStdString(note_name(**hz)), name);
         QStringList who;
         const Session next = with_note_cuts(*session, *cuts);
         for (const auto& [id, db] : cuts->cuts) {
             who << QString("%1 %2").arg(QString::fromStdString(session->name_of(id)), db_text(db));
             found.chains[id] = *next.chain_of(id);
         }
-        found.text = Advisor::tr(
-                         "%1 is strongest at %2. Narrow cuts there (%3): %4 % of the sound around it is %1's then, "
-                         "%5 % now.")
-                         .arg(name, note, who.join(", "))
-                         .arg(std::lround(100.0 * cuts->share_after))
-                         .arg(std::lround(100.0 * cuts->share_before));
+        found.text =
+            Advisor::tr(
+                "%1 is strongest at %2. With narrow cuts there (%3), %4 % of the sound around it is %1's; now %5 %.")
+                .arg(name, note, who.join(", "))
+                .arg(std::lround(100.0 * cuts->share_after))
+                .arg(std::lround(100.0 * cuts->share_before));
         return found;
     });
 }
@@ -287,21 +288,21 @@ void Advisor::duck(TrackId row, TrackId key) {
         const auto advice = duck_advice(own, own_db, listened, key_db, &progress);
         if (!advice) return tl::unexpected(advice.error());
         Found found;
-        found.name = Advisor::tr("Make way for %1").arg(key_name);
+        found.name = Advisor::tr("Duck under %1").arg(key_name);
         if (!*advice) {
-            found.text = Advisor::tr("%1 is not struck anywhere.").arg(key_name);
+            found.text = Advisor::tr("%1 has no hits.").arg(key_name);
             return found;
         }
         const DuckAdvice& a = **advice;
-        const QString overlap = Advisor::tr("At the %n hit(s) of %1 its lows stand %2 against it", nullptr, a.hits)
+        const QString overlap = Advisor::tr("At %n hit(s) of %1 the low ends correlate by %2", nullptr, a.hits)
                                     .arg(key_name, db_text(a.overlap_db, "dB", true));
         if (a.depth_db <= 0.0) {
-            found.text = Advisor::tr("%1: nothing to make way for.").arg(overlap);
+            found.text = Advisor::tr("%1: no hits to duck under.").arg(overlap);
             return found;
         }
-        found.text = Advisor::tr("%1: %2 dB down for %3 ms, back in %4 ms.")
+        found.text = Advisor::tr("%1: %2 dB down for %3 ms, release %4 ms.")
                          .arg(overlap)
-                         .arg(a.depth_db, 0, 'f', 1)
+                         .arg(shown_figure(a.depth_db, 1))
                          .arg(a.hold_ms, 0, 'f', 0)
                          .arg(a.release_ms, 0, 'f', 0);
         Chain next = chain;
@@ -320,7 +321,7 @@ void Advisor::cover(TrackId row, std::function<void(std::vector<CoveredBand>)> f
         if (progress.cancelled()) return stopped();
         const auto covered = std::count_if(cover.begin(), cover.end(), [](const auto& b) { return b.share > 0.1; });
         Found found;
-        found.text = covered > 0 ? Advisor::tr("What covers %1 stands in the picture; point at it.").arg(name)
+        found.text = covered > 0 ? Advisor::tr("The picture shows what covers %1. Point at a band.").arg(name)
                                  : Advisor::tr("Nothing covers %1 for more than a tenth of its time.").arg(name);
         found.cover = std::move(cover);
         return found;

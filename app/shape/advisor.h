@@ -21,7 +21,7 @@ class Advisor : public QObject {
     /// A low cut for each of these tracks; what it takes is told of the first.
     void low_cuts(const std::vector<TrackId>& rows);
     void troubles(TrackId row);
-    void reduction(TrackId row, size_t place, const ReductionAim& aim);
+    void reduction(TrackId row, size_t position, const ReductionAim& aim);
     void room(TrackId row);
     void duck(TrackId row, TrackId key);
     /// The strongest note of a track out of the others; anchors are spared, and what carries the low end.

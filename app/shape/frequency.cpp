@@ -8,11 +8,13 @@
 #include "app/style/text.h"
 #include "app/style/theme.h"
 #include "core/shape/response.h"
+#include "core/words.h"
 
 namespace isotonus {
 
 QString hz_text(double hz) {
-    return hz >= 1000.0 ? QCoreApplication::translate("Shape", "%1 kHz").arg(hz / 1000.0, 0, 'g', 3)
+    return hz >= 1000.0 ? QCoreApplication::translate("Shape", "%1 kHz")
+                              .arg(QString::fromStdString(format_figures("{:.3g}", hz / 1000.0)))
                         : QCoreApplication::translate("Shape", "%1 Hz").arg(std::lround(hz));
 }
 
@@ -23,29 +25,35 @@ const Processor* first_of(const Chain& chain, std::string_view type) {
 
 double hz_of(const Processor& cut) { return value_of(cut, *parameter_of(cut, "hz")); }
 
-double FrequencyRuler::place(double hz) const {
+double FrequencyRuler::x_of(double hz) const {
     return left + (right - left) * std::log(hz / lowest_hz) / std::log(highest_hz / lowest_hz);
 }
 
-double FrequencyRuler::hz(double place) const {
-    return lowest_hz * std::pow(highest_hz / lowest_hz, (place - left) / (right - left));
+double FrequencyRuler::hz(double x) const {
+    return lowest_hz * std::pow(highest_hz / lowest_hz, (x - left) / (right - left));
 }
 
 void FrequencyRuler::paint(QPainter& painter, const QRect& strip) const {
     painter.setFont(lettering(11));
     painter.setPen(theme().faint);
-    for (const double at : {20.0, 50.0, 100.0, 200.0, 500.0, 1000.0, 2000.0, 5000.0, 10000.0, 20000.0}) {
-        const int x = static_cast<int>(place(at));
+    // Where there is little room, powers of ten are told first.
+    QRegion taken;
+    for (const double at : {100.0, 1000.0, 10000.0, 20.0, 20000.0, 500.0, 5000.0, 50.0, 200.0, 2000.0}) {
+        const int x = static_cast<int>(x_of(at));
         painter.drawLine(x, strip.bottom() - 4, x, strip.bottom());
         const QString text = at >= 1000.0 ? QString("%1k").arg(at / 1000.0) : QString::number(at);
-        painter.drawText(QRect(x - 20, strip.top(), 40, strip.height() - 5), Qt::AlignHCenter | Qt::AlignBottom, text);
+        const int half = painter.fontMetrics().horizontalAdvance(text) / 2 + 2;
+        const QRect place(x - half, strip.top(), 2 * half, strip.height() - 5);
+        if (taken.intersects(place)) continue;
+        taken += place;
+        painter.drawText(place, Qt::AlignHCenter | Qt::AlignBottom, text);
     }
 }
 
 void FrequencyRuler::paint_rules(QPainter& painter, const QRect& area) const {
-    painter.setPen(theme().rule);
+    painter.setPen(theme().scale);
     for (const double at : {100.0, 1000.0, 10000.0}) {
-        const int x = static_cast<int>(place(at));
+        const int x = static_cast<int>(x_of(at));
         painter.drawLine(x, area.top(), x, area.bottom());
     }
 }
@@ -56,7 +64,7 @@ QPainterPath spectrum_path(const LongTermSpectrum& spectrum, double gain_db, con
     for (int b = 0; b < spectrum_bands; ++b) {
         const double db = spectrum.dbfs(b).value_or(-200.0) + gain_db;
         const double y = area.bottom() - (std::clamp(db, -84.0, -12.0) + 84.0) / 72.0 * area.height();
-        const QPointF at(ruler.place(spectrum_hz(b)), y);
+        const QPointF at(ruler.x_of(spectrum_hz(b)), y);
         b == 0 ? path.moveTo(at) : path.lineTo(at);
     }
     return path;
@@ -69,7 +77,7 @@ QPainterPath response_path(const Chain& chain, double sample_rate, const Frequen
     const std::vector<double> response = chain_response_db(chain, hz, sample_rate);
     QPainterPath path;
     for (size_t n = 0; n < hz.size(); ++n) {
-        const QPointF at(ruler.place(hz[n]), y_of(response[n]));
+        const QPointF at(ruler.x_of(hz[n]), y_of(response[n]));
         n == 0 ? path.moveTo(at) : path.lineTo(at);
     }
     return path;
@@ -85,7 +93,7 @@ std::optional<ShapedRow> shaped_row(Workspace& work, TrackId id) {
     if (const Track* t = session.find(id))
         return ShapedRow{&t->chain,
                          QString::fromStdString(t->name),
-                         t->ink,
+                         t->colour_index,
                          t->chain_out || session.chains_out,
                          work.materials.of(*t),
                          t->trim_db,
@@ -97,7 +105,7 @@ std::optional<ShapedRow> shaped_row(Workspace& work, TrackId id) {
     const MaterialPtr before = after ? signal_of(after)->recipe().source.material : work.player.sum_of(id);
     return ShapedRow{session.chain_of(id),
                      b ? QString::fromStdString(b->name) : QCoreApplication::translate("Shape", "main output"),
-                     b ? b->ink : 0,
+                     b ? b->colour_index : no_colour,
                      session.is_chain_out(id) || session.chains_out,
                      before,
                      b ? b->trim_db : 0.0,

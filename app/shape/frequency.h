@@ -13,8 +13,8 @@ inline constexpr double lowest_hz = 20.0, highest_hz = 20000.0;
 /// Frequencies across, 20 Hz to 20 kHz, evenly in octaves: one ruler for all rows.
 struct FrequencyRuler {
     double left, right;
-    double place(double hz) const;
-    double hz(double place) const;
+    double x_of(double hz) const;
+    double hz(double x) const;
     void paint(QPainter& painter, const QRect& strip) const;
     void paint_rules(QPainter& painter, const QRect& area) const;
 };
@@ -38,7 +38,7 @@ double band_value(const Processor& equaliser, int band, const char* what);
 struct ShapedRow {
     const Chain* chain;
     QString name;
-    int ink = 0;
+    int colour_index = 0;
     bool chain_out = false;  ///< this chain or all
     MaterialPtr before;      ///< what the chain works on, without its trim
     double trim_db = 0.0;

@@ -18,11 +18,11 @@ QPainterPath shares_path(const LevelShares& shares, double gain_db, const Ruler&
     QPainterPath path;
     const float most = *std::max_element(shares.begin(), shares.end());
     if (most <= 0.0f) return path;
-    path.moveTo(ruler.place(-60.0), bottom);
+    path.moveTo(ruler.x_of(-60.0), bottom);
     for (size_t n = 0; n < shares.size(); ++n)
-        path.lineTo(ruler.place(std::clamp(static_cast<double>(n) - 59.5 + gain_db, -60.0, 0.0)),
+        path.lineTo(ruler.x_of(std::clamp(static_cast<double>(n) - 59.5 + gain_db, -60.0, 0.0)),
                     bottom - static_cast<int>(shares[n] / most * static_cast<float>(height)));
-    path.lineTo(ruler.place(0.0), bottom);
+    path.lineTo(ruler.x_of(0.0), bottom);
     return path;
 }
 
@@ -59,9 +59,9 @@ const ParameterInfo* threshold_of(const Processor& p) {
 
 LevelPicture::LevelPicture(Workspace& work, QWidget* parent) : QWidget(parent), work_(work) {
     setObjectName("levelPicture");
-    setAccessibleName(tr("Levels of the chosen row"));
+    setAccessibleName(tr("Levels of the selected track"));
     setMouseTracking(true);
-    setMinimumWidth(360);
+    setMinimumWidth(240);
     const auto redraw = qOverload<>(&QWidget::update);
     connect(&work_.spectra, &Spectra::ready, this, redraw);
     connect(&work_.materials, &Materials::reshaped, this, redraw);
@@ -78,8 +78,9 @@ QString LevelPicture::spoken_value() const {
     if (!threshold || !row) return {};
     QString text = tr("threshold %1").arg(db_text(setting_of(*p, *threshold), threshold->unit));
     const auto signal = row->after ? signal_of(row->after) : nullptr;
-    if (const auto found = signal ? signal->reduction(place()) : std::nullopt)
-        text += tr(", most reduction %1, %2 while it works").arg(db_text(found->most_db), db_text(found->typical_db));
+    if (const auto found = signal ? signal->reduction(position()) : std::nullopt)
+        text = tr("%1, deepest reduction %2, %3 while it works")
+                   .arg(text, db_text(found->max_db), db_text(found->typical_db));
     return text;
 }
 
@@ -97,7 +98,7 @@ const Processor* LevelPicture::processor() const {
     return find_processor(work_.writing.chain_now(work_.view.shape.row()), id_);
 }
 
-size_t LevelPicture::place() const {
+size_t LevelPicture::position() const {
     const Chain& chain = *work_.document.session().chain_of(work_.view.shape.row());
     return static_cast<size_t>(
         std::find_if(chain.begin(), chain.end(), [this](const Processor& p) { return p.id == id_; }) - chain.begin());
@@ -118,11 +119,11 @@ void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const P
     const QRect area = levels_area();
     const Ruler levels = ruler();
     for (double db = -60.0; db <= 0.0; db += 12.0) {
-        const int x = static_cast<int>(std::lround(levels.place(db)));
-        painter.setPen(theme().rule);
+        const int x = static_cast<int>(std::lround(levels.x_of(db)));
+        painter.setPen(theme().scale);
         painter.drawLine(x, area.top(), x, area.bottom());
         painter.setPen(theme().faint);
-        painter.drawText(QRect(x - 24, 2, 48, 20), Qt::AlignCenter, db_text(db, db == 0.0 ? "dBFS" : "").remove(".0"));
+        painter.drawText(QRect(x - 24, 2, 48, 20), Qt::AlignCenter, scale_text(db, db == 0.0 ? "dBFS" : ""));
     }
     painter.setPen(theme().faint);
     painter.drawLine(area.left(), area.bottom(), area.right(), area.bottom());
@@ -133,28 +134,27 @@ void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const P
         }
     };
     painter.setRenderHint(QPainter::Antialiasing);
-    const QColor ink = theme().track_ink(row.ink);
+    const QColor colour = theme().track_colour(row.colour_index);
     // One that goes by a sidechain shows that: among its levels the threshold stands.
     const auto source = p.key == 0 ? std::nullopt : shaped_row(work_, p.key);
     if (source) {
         outline(source->after ? source->after : source->before, source->after ? 0.0 : source->trim_db,
-                QPen(theme().track_ink(source->ink), 1.8));
+                QPen(theme().track_colour(source->colour_index), 1.8));
     } else {
-        outline(row.before, row.trim_db, QPen(row.after ? theme().faint : ink, 1.0));
-        outline(row.after, 0.0, QPen(ink, 1.8));
+        outline(row.before, row.trim_db, QPen(row.after ? theme().faint : colour, 1.0));
+        outline(row.after, 0.0, QPen(colour, 1.8));
     }
     painter.setRenderHint(QPainter::Antialiasing, false);
     painter.setPen(theme().faint);
-    painter.drawText(
-        QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft,
-        p.key == 0
-            ? tr("how often each level occurs")
-            : tr("how often; sidechain: %1").arg(QString::fromStdString(work_.document.session().name_of(p.key))));
+    painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft,
+                     p.key == 0 ? tr("level histogram")
+                                : tr("level histogram; sidechain: %1")
+                                      .arg(QString::fromStdString(work_.document.session().name_of(p.key))));
     if (const ParameterInfo* threshold = threshold_of(p)) {
         const double db = value_of(p, *threshold);
-        const int x = static_cast<int>(std::lround(levels.place(db)));
+        const int x = static_cast<int>(std::lround(levels.x_of(db)));
         painter.fillRect(x - 1, area.top(), 3, area.height(), p.in ? theme().accent : theme().faint);
-        painter.setPen(theme().ink);
+        painter.setPen(theme().text);
         painter.setFont(lettering(12));
         const QString figure = db_text(db, "dBFS");
         const int wide = QFontMetrics(painter.font()).horizontalAdvance(figure) + 8;
@@ -166,21 +166,21 @@ void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const P
     const auto* bars = work_.player.meters().find(p.key == 0 ? work_.view.shape.row() : p.key);
     if (const double now = bars ? bars->after_trim.level_db : silence_db; now > -60.0)
         painter.fillRect(area.left(), area.bottom() - 3,
-                         static_cast<int>(levels.place(std::min(now, 0.0))) - area.left(), 3, ink);
+                         static_cast<int>(levels.x_of(std::min(now, 0.0))) - area.left(), 3, colour);
 }
 
 void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row) const {
-    const size_t at = place();
+    const size_t at = position();
     const QRect area = song_area();
     painter.setFont(lettering(11));
     static const std::vector<float> none;
     const std::vector<float>& all = row.after ? signal_of(row.after)->reductions(at) : none;
     const auto found = row.after ? signal_of(row.after)->reduction(at) : std::nullopt;
     // In steps of 6 dB downwards, as many as it takes.
-    const double deepest = 6.0 * std::max(1.0, std::ceil(found ? found->most_db / 6.0 : 1.0));
+    const double deepest = 6.0 * std::max(1.0, std::ceil(found ? found->max_db / 6.0 : 1.0));
     const auto y_of = [&](double db) { return area.top() + static_cast<int>(-db / deepest * area.height()); };
     for (double db = 0.0; db >= -deepest; db -= deepest / 2.0) {
-        painter.setPen(theme().rule);
+        painter.setPen(theme().scale);
         painter.drawLine(area.left(), y_of(db), area.right(), y_of(db));
         painter.setPen(theme().faint);
         painter.drawText(QRect(area.left() - 48, y_of(db) - 8, 44, 16), Qt::AlignRight | Qt::AlignVCenter,
@@ -197,24 +197,24 @@ void LevelPicture::paint_song(QPainter& painter, const ShapedRow& row) const {
         painter.fillRect(x, area.top(), 1, y_of(static_cast<double>(usual)) - area.top(), theme().above);
     }
     const double now_s = work_.player.position_s();
-    const int playhead = static_cast<int>(shown.place(now_s));
+    const int playhead = static_cast<int>(shown.x_of(now_s));
     if (playhead >= area.left() && playhead <= area.right())
         painter.fillRect(playhead, area.top(), 1, area.height(), theme().accent);
     if (!all.empty()) {  // a needle at the scale, and its figure
         const double now_db = static_cast<double>(reduction_between(all, now_s, now_s, rate).deepest);
         const int y = y_of(now_db);
-        painter.fillRect(area.left() - 5, y - 1, 12, 3, theme().ink);
-        painter.setPen(theme().ink);
+        painter.fillRect(area.left() - 5, y - 1, 12, 3, theme().text);
+        painter.setPen(theme().text);
         painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignHCenter,
                          tr("now %1").arg(db_text(now_db)));
     }
-    painter.setPen(theme().ink);
-    QString words = row.after ? tr("turns nothing down") : tr("being worked out");
+    painter.setPen(theme().text);
+    QString words = row.after ? tr("no reduction") : tr("being computed");
     if (found)
-        words = tr("most %1 dB at %2, %3 dB while it works")
-                    .arg(found->most_db, 0, 'f', 1)
-                    .arg(time_text(found->most_at_s))
-                    .arg(found->typical_db, 0, 'f', 1);
+        words = tr("max %1 dB at %2, %3 dB while it works")
+                    .arg(shown_figure(found->max_db, 1))
+                    .arg(time_text(found->max_at_s))
+                    .arg(shown_figure(found->typical_db, 1));
     painter.drawText(QRect(area.left() - 30, 2, area.width() + 36, 20), Qt::AlignLeft | Qt::AlignVCenter, words);
     painter.setPen(theme().faint);
     painter.drawText(QRect(area.left(), area.bottom() + 4, area.width(), 18), Qt::AlignLeft, time_text(shown.from_s));

@@ -49,7 +49,7 @@ class LevelPicture : public QWidget, public SpokenControl {
     Ruler ruler() const { return Ruler::level(levels_area().left(), levels_area().right()); }
     TimeRuler time() const;
     const Processor* processor() const;
-    size_t place() const;  ///< of it in its chain
+    size_t position() const;  ///< of it in its chain
     void paint_levels(QPainter& painter, const ShapedRow& row, const Processor& p) const;
     void paint_song(QPainter& painter, const ShapedRow& row) const;
 

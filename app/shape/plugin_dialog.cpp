@@ -15,7 +15,7 @@ PluginDialog::PluginDialog(QWidget* parent) : QDialog(parent), all_(known_plugin
     auto* column = new QVBoxLayout(this);
     search_ = new QLineEdit;
     search_->setObjectName("pluginSearch");
-    search_->setPlaceholderText(tr("Words of its name, class or maker"));
+    search_->setPlaceholderText(tr("A word of its name, class or maker"));
     search_->setAccessibleName(tr("Search"));
     column->addWidget(search_);
     list_ = new QListWidget;
@@ -28,9 +28,9 @@ PluginDialog::PluginDialog(QWidget* parent) : QDialog(parent), all_(known_plugin
     about_->setMinimumHeight(36);
     column->addWidget(about_);
     auto* row = new QHBoxLayout;
-    look_ = new QPushButton(tr("Look again"));
+    look_ = new QPushButton(tr("Search again"));
     look_->setObjectName("pluginLook");
-    look_->setToolTip(tr("Looks for what is new on this machine. Each is started once, in a process of its own."));
+    look_->setToolTip(tr("Searches this machine for new plug-ins. Each is started once, in a process of its own."));
     bar_ = new QProgressBar;
     bar_->setTextVisible(false);
     bar_->setRange(0, 1000);
@@ -51,9 +51,10 @@ PluginDialog::PluginDialog(QWidget* parent) : QDialog(parent), all_(known_plugin
         if (n < 0) return;
         const Plugin& p = shown_[static_cast<size_t>(n)];
         if (p.missing)
-            about_->setText(tr("It was here once, and is not installed now."));
+            about_->setText(tr("This plug-in was installed once, and is missing now."));
         else if (!p.fault.empty())
-            about_->setText(tr("It cannot be used: %1.").arg(QString::fromStdString(p.fault)));
+            about_->setText(
+                tr("The plug-in cannot be used: %1. Choose another one.").arg(QString::fromStdString(p.fault)));
         else
             about_->setText(QString::fromStdString(p.uri));
     });
@@ -81,7 +82,7 @@ void PluginDialog::look() {
         return;
     }
     looking_ = std::make_shared<Progress>();
-    look_->setText(tr("Stop looking"));
+    look_->setText(tr("Stop the search"));
     bar_->show();
     timer_->start();
     jobs_.start([](Progress& progress) { return scan_plugins(&progress); },
@@ -89,7 +90,7 @@ void PluginDialog::look() {
                     looking_.reset();
                     timer_->stop();
                     bar_->hide();
-                    look_->setText(tr("Look again"));
+                    look_->setText(tr("Search again"));
                     all_ = found ? *found : known_plugins();
                     show_found();
                     if (!found && !progress->cancelled()) about_->setText(QString::fromStdString(found.error().text()));
@@ -115,7 +116,8 @@ void PluginDialog::show_found() {
     if (list_->count() > 0) list_->setCurrentRow(chosen_row);
     add_->setEnabled(chosen() != nullptr);
     if (all_.empty())
-        about_->setText(looking_ ? tr("Looking for plug-ins…") : tr("No plug-in was found on this machine."));
+        about_->setText(looking_ ? tr("Searching for plug-ins…")
+                                 : tr("No plug-in was found. Install LV2 plug-ins from Debian, and search again."));
 }
 
 }  // namespace isotonus

@@ -1,9 +1,9 @@
 #include "app/shape/send_form.h"
 
 #include "app/desk/ride_menu.h"
+#include "app/style/figure_box.h"
 
 #include <QComboBox>
-#include <QDoubleSpinBox>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPushButton>
@@ -14,6 +14,20 @@
 
 namespace isotonus {
 
+namespace {
+
+/// A pan, as it is written everywhere: "L 35", "C".
+class PanBox : public FigureBox {
+  protected:
+    QString textFromValue(double value) const override { return pan_text(value); }
+    double valueFromText(const QString& text) const override { return parse_pan(text).value_or(0.0); }
+    QValidator::State validate(QString& text, int&) const override {
+        return parse_pan(text) ? QValidator::Acceptable : QValidator::Intermediate;
+    }
+};
+
+}  // namespace
+
 void SendForm::fill(QFormLayout* layout, TrackId row_id, const Send& send) {
     row_ = row_id;
     send_ = send.id;
@@ -22,11 +36,11 @@ void SendForm::fill(QFormLayout* layout, TrackId row_id, const Send& send) {
     const auto put = [this, to](auto change) { work_.edits.set_send(row_, to, change); };
     const auto number = [&](const char* name, const QString& label, double low, double high, const QString& unit,
                             auto value, const ParameterInfo& info) {
-        auto* field = new QDoubleSpinBox;
+        FigureBox* field = unit.isEmpty() ? new PanBox : new FigureBox;
         field->setObjectName(name);
         field->setRange(low, high);
         field->setDecimals(unit.isEmpty() ? 2 : 1);
-        field->setSuffix(unit);
+        field->set_unit(unit);
         field->setButtonSymbols(QAbstractSpinBox::NoButtons);
         field->setKeyboardTracking(false);
         fields_.push_back([field, value](const Send& s) {
@@ -50,10 +64,10 @@ void SendForm::fill(QFormLayout* layout, TrackId row_id, const Send& send) {
         return field;
     };
     auto* level = number(
-        "sendLevel", tr("level"), -72.5, fader_max_db, tr(" dB"),
-        [](const Send& s) { return std::max(s.level_db, -72.5); }, send_parameters::level);
+        "sendLevel", tr("level"), -72.5, fader_max_db, "dB", [](const Send& s) { return std::max(s.level_db, -72.5); },
+        send_parameters::level);
     level->setSpecialValueText(tr("off"));
-    level->setToolTip(tr("How much of this row goes there."));
+    level->setToolTip(tr("How much of this track is sent there. Raise it for more of the effect."));
     const auto choice = [&](const char* name, const QString& label, const QStringList& words, auto value, auto set) {
         auto* box = new QComboBox;
         box->setObjectName(name);
@@ -65,29 +79,31 @@ void SendForm::fill(QFormLayout* layout, TrackId row_id, const Send& send) {
         return box;
     };
     choice(
-        "sendBefore", tr("taken"), {tr("after the fader"), tr("before the fader")},
+        "sendBefore", tr("tap"), {tr("After the fader"), tr("Before the fader")},
         [](const Send& s) { return s.before_fader; }, [](Send& s, bool on) { s.before_fader = on; })
-        ->setToolTip(
-            tr("After the fader the return follows the row; before it, it stays when the row is pulled down."));
+        ->setToolTip(tr("After the fader, the return follows the level of the track. Before the fader, the return "
+                        "stays when the track is pulled down."));
     choice(
-        "sendPlace", tr("placed"), {tr("as the row is"), tr("by a pan of its own")},
-        [](const Send& s) { return s.own_pan; }, [](Send& s, bool on) { s.own_pan = on; });
+        "sendPlace", tr("pan"), {tr("Like the track"), tr("Own pan")}, [](const Send& s) { return s.own_pan; },
+        [](Send& s, bool on) { s.own_pan = on; })
+        ->setToolTip(tr("Whether the send has the pan of the track or a pan of its own. Its own widens an echo."));
     auto* pan = number(
-        "sendPan", tr("pan"), -1.0, 1.0, QString(), [](const Send& s) { return s.pan; }, send_parameters::pan);
-    pan->setToolTip(tr("−1 left, 0 centre, +1 right."));
+        "sendPan", tr("own pan"), -1.0, 1.0, QString(), [](const Send& s) { return s.pan; }, send_parameters::pan);
+    pan->setToolTip(tr("L 100 is left, C the centre, R 100 right."));
     auto* rides = new QWidget;
     auto* row = new QHBoxLayout(rides);
     row->setContentsMargins(0, 0, 0, 0);
     auto* throwing = new QPushButton(tr("Throw in the loop"));
     throwing->setObjectName("sendThrow");
-    throwing->setToolTip(tr("A ride that opens this send in the loop alone: one word, one hit. Set the loop first."));
+    throwing->setToolTip(
+        tr("Writes a ride that opens this send only inside the loop, for a single word or hit. Set the loop first."));
     connect(throwing, &QPushButton::clicked, this, &SendForm::throw_at_loop);
     auto* lane = new QPushButton(tr("Ride"));
     lane->setObjectName("sendRide");
-    lane->setToolTip(tr("Its level in Ride, to be drawn or written."));
+    lane->setToolTip(tr("Opens the level of this send in Ride."));
     connect(lane, &QPushButton::clicked, this, [this] {
         work_.view.ride.touch(row_, Parameter::of_send(send_parameters::level, send_));
-        emit work_.view.hint(tr("Its lane is open in Ride (Alt+5)."));
+        emit work_.view.hint(tr("The lane of this send is open in Ride (Alt+5)."));
     });
     row->addWidget(throwing);
     row->addWidget(lane);
@@ -97,7 +113,7 @@ void SendForm::fill(QFormLayout* layout, TrackId row_id, const Send& send) {
 void SendForm::throw_at_loop() {
     const auto loop = work_.player.loop();
     if (loop.to_s <= loop.from_s) {
-        emit work_.view.hint(tr("Drag over the song map with Shift for a loop around the word first."));
+        emit work_.view.hint(tr("Set a loop around the word first: Shift and drag on the song map."));
         return;
     }
     const Session& session = work_.document.session();

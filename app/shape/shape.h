@@ -15,6 +15,7 @@ class ShapeStation : public Station {
         return new ShapeLane(work, id, parent);
     }
     void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override;
+    std::vector<Head> heads(const QRect& area) const override;
     Lane* make_bus_lane(Workspace& work, TrackId id, QWidget* parent) const override {
         return new ShapeLane(work, id, parent);
     }

@@ -1,11 +1,11 @@
 // The fields of the chosen processor in the bench of Shape.
 #include "app/shape/shape_panel.h"
+#include "app/style/figure_box.h"
 
 #include "app/desk/ride_menu.h"
 
 #include <fmt/format.h>
 #include <QCoreApplication>
-#include <QDoubleSpinBox>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <QPointer>
@@ -27,6 +27,7 @@
 #include "core/shape/cuts.h"
 #include "core/shape/delay.h"
 #include "core/shape/equaliser.h"
+#include "core/shape/parameter_help.h"
 #include "core/shape/parameter_label.h"
 #include "core/shape/reverb.h"
 #include "core/shape/room_response.h"
@@ -37,7 +38,7 @@ namespace isotonus {
 namespace {
 
 /// A number that may be typed as a note value too.
-class TimeBox : public QDoubleSpinBox {
+class TimeBox : public FigureBox {
   public:
     std::function<std::optional<double>(const QString&)> from_note;
     std::function<bool()> ask_tempo;  ///< whether the song has one by then
@@ -45,7 +46,7 @@ class TimeBox : public QDoubleSpinBox {
   protected:
     /// A note value that is typed before the song has a tempo asks for it here.
     void fixup(QString& text) const override {
-        if (asking_ || !from_note || !text.contains('/')) return QDoubleSpinBox::fixup(text);
+        if (asking_ || !from_note || !text.contains('/')) return FigureBox::fixup(text);
         asking_ = true;
         const auto value = ask_tempo() ? from_note(text) : std::nullopt;
         asking_ = false;
@@ -53,11 +54,11 @@ class TimeBox : public QDoubleSpinBox {
     }
     QValidator::State validate(QString& text, int& at) const override {
         if (from_note && text.contains('/')) return from_note(text) ? QValidator::Acceptable : QValidator::Intermediate;
-        return QDoubleSpinBox::validate(text, at);
+        return FigureBox::validate(text, at);
     }
     double valueFromText(const QString& text) const override {
         if (const auto value = from_note ? from_note(text) : std::nullopt) return *value;
-        return QDoubleSpinBox::valueFromText(text);
+        return FigureBox::valueFromText(text);
     }
 
   private:
@@ -67,7 +68,7 @@ class TimeBox : public QDoubleSpinBox {
 }  // namespace
 
 void ShapePanel::fill_form() {
-    const size_t at = place();
+    const size_t at = position();
     const Processor* chosen = at < shown_.size() ? &shown_[at] : nullptr;
     const ProcessorType* chosen_type = chosen ? processor_type(chosen->type) : nullptr;
     const bool by_level = chosen_type && turns_down(*chosen_type);
@@ -131,18 +132,19 @@ void ShapePanel::fill_form() {
         return show_values();
     }
     if (!chosen) {
-        tell(tr("No processor is chosen. Add one, or double click the picture for a band of the equaliser."));
+        tell(tr("No processor is selected. Add one, or double click the picture for a band of the equaliser."));
         return;
     }
     const Processor& p = *chosen;
     const ProcessorType* type = processor_type(p.type);
     if (!type) {
-        tell(is_plugin(p.type) ? tr("This plug-in is not installed. It is kept, and lets through what comes in.")
-                               : tr("A newer version made this. It is kept, and does nothing here."));
+        tell(is_plugin(p.type)
+                 ? tr("This plug-in is not installed. It stays in the chain and passes its input through.")
+                 : tr("A newer version of Isotonus added this processor. It stays in the chain without effect."));
         return;
     }
     if (!fault.isEmpty()) {
-        auto* why = new QLabel(tr("Cannot run: %1.").arg(fault));
+        auto* why = new QLabel(tr("Cannot run: %1. Try again, or remove the processor.").arg(fault));
         why->setObjectName("takenOut");
         why->setWordWrap(true);
         layout->addRow(why);
@@ -179,7 +181,7 @@ void ShapePanel::add_room(const Processor& reverb) {
     auto* layout = new QHBoxLayout(row);
     layout->setContentsMargins(0, 0, 0, 0);
     const auto set = [this, row_id = row_, id = reverb.id](const fs::path& file) {
-        const QString name = file.empty() ? tr("Room of its own") : tr("Room from %1").arg(to_qt(file.filename()));
+        const QString name = file.empty() ? tr("Computed room") : tr("Room from %1").arg(to_qt(file.filename()));
         work_.edits.set_chains({row_id}, name, [&](Chain& chain) {
             for (Processor& p : chain)
                 if (p.id == id) p.impulse = file;
@@ -187,11 +189,11 @@ void ShapePanel::add_room(const Processor& reverb) {
     };
     // A long name must not widen the form: what does not fit is in the tooltip.
     constexpr int name_width = 80;
-    auto* choose = new QPushButton(reverb.impulse.empty() ? tr("computed")
+    auto* choose = new QPushButton(reverb.impulse.empty() ? tr("Computed")
                                                           : fontMetrics().elidedText(to_qt(reverb.impulse.filename()),
                                                                                      Qt::ElideMiddle, name_width));
     choose->setObjectName("room");
-    const QString tip = tr("An impulse response from a file (WAV, FLAC) in place of the computed room.");
+    const QString tip = tr("Loads an impulse response from a file (WAV, FLAC) instead of the computed room.");
     choose->setToolTip(reverb.impulse.empty() ? tip : tip + "\n" + to_qt(reverb.impulse));
     connect(choose, &QPushButton::clicked, this, [this, set] {
         const auto file = work_.prompter->open_file(tr("Impulse response"), tr("Audio (*.wav *.flac *.aiff)"));
@@ -221,6 +223,7 @@ void ShapePanel::add_room(const Processor& reverb) {
 void ShapePanel::add_band_choice() {
     auto* box = new QComboBox;
     box->setObjectName("band");
+    box->setToolTip(tr("The band whose settings are below. A click on a band in the picture selects it too."));
     for (int n = 0; n < equaliser_bands; ++n) box->addItem(QString());
     fields_.push_back([box](const Processor& p) {
         const auto value = [&p](int band, const char* what) {
@@ -230,7 +233,7 @@ void ShapePanel::add_band_choice() {
             box->setItemText(
                 n,
                 value(n, "in") < 0.5
-                    ? tr("%1, off").arg(n + 1)
+                    ? tr("%1, bypassed").arg(n + 1)
                     : tr("%1, %2 at %3").arg(n + 1).arg(db_text(value(n, "db"), "dB", true), hz_text(value(n, "hz"))));
     });
     box->setCurrentIndex(work_.view.shape.band);
@@ -241,7 +244,7 @@ void ShapePanel::add_band_choice() {
 void ShapePanel::add_key(const Processor& processor) {
     auto* box = new QComboBox;
     box->setObjectName("key");
-    box->addItem(processor_type(processor.type)->by_level ? tr("itself") : tr("none"),
+    box->addItem(processor_type(processor.type)->by_level ? tr("This track") : tr("None"),
                  QVariant::fromValue<qulonglong>(0));
     // What needs this channel itself would make a circle.
     const Session& session = work_.document.session();
@@ -256,40 +259,31 @@ void ShapePanel::add_key(const Processor& processor) {
         box->setCurrentIndex(std::max(0, box->findData(QVariant::fromValue<qulonglong>(p.key))));
     });
     fields_.back()(processor);
-    box->setToolTip(tr("The row whose level this one listens to, before its fader."));
+    box->setToolTip(
+        tr("The channel whose level controls this processor, before its fader. Choose the kick to duck a bass."));
     connect(box, &QComboBox::activated, this, [this, box, id = processor.id] {
-        work_.edits.set_chains({row_}, tr("Listen to %1").arg(box->currentText()), [&](Chain& chain) {
+        work_.edits.set_chains({row_}, tr("Sidechain source %1").arg(box->currentText()), [&](Chain& chain) {
             for (Processor& p : chain)
                 if (p.id == id) p.key = box->currentData().toULongLong();
         });
     });
-    static_cast<QFormLayout*>(scroll_->widget()->layout())->addRow(tr("listens to"), box);
+    static_cast<QFormLayout*>(scroll_->widget()->layout())->addRow(tr("sidechain source"), box);
 }
-
-namespace {
-
-/// Of a band of the equaliser without its number, which stands above.
-QString name_in_form(const ParameterInfo& info) {
-    const std::string_view id = info.id;
-    if (!id.starts_with("band")) return QString::fromStdString(label_of(info));
-    const std::string_view what = id.substr(id.find('.') + 1);
-    if (what == "hz") return QString::fromStdString(said("frequency"));
-    if (what == "db") return QString::fromStdString(said("gain"));
-    if (what == "q") return QString("Q");
-    return QString::fromStdString(said(std::string(what).c_str()));
-}
-
-}  // namespace
 
 void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& info) {
     auto* layout = static_cast<QFormLayout*>(scroll_->widget()->layout());
-    const QString name = name_in_form(info);
+    const QString name =
+        QString::fromStdString(std::string_view(info.id).starts_with("band") ? label_in_band(info) : label_of(info));
     const auto set = [this, id = processor.id, &info](double value) {
         work_.edits.turn(row_, Parameter(info, id), value, 0);
     };
-    const auto can_ride = [this, id = processor.id, &info, layout, name](QWidget* control) {
+    const auto can_ride = [this, id = processor.id, type = processor.type, &info, layout, name](QWidget* control) {
         const Parameter parameter(info, id);
         auto* label = qobject_cast<QLabel*>(layout->labelForField(control));
+        const QString help = QString::fromStdString(help_of(type, info));
+        const QString more = control->toolTip();
+        control->setToolTip(more.isEmpty() ? help : help + ' ' + more);
+        label->setToolTip(help);
         control->setContextMenuPolicy(Qt::CustomContextMenu);
         connect(control, &QWidget::customContextMenuRequested, this, [this, control, parameter](const QPoint& at) {
             open_ride_menu(work_, row_, {parameter}, control->mapToGlobal(at));
@@ -301,7 +295,9 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     };
     if (!info.words.empty()) {
         auto* box = new QComboBox;
-        for (const char* word : info.words) box->addItem(QString::fromStdString(said(word)).replace('_', ' '));
+        for (const char* word : info.words)
+            box->addItem(sentence_case(QString::fromStdString(label_of_id(word)).replace('_', ' ')) +
+                         (is_slope(info) ? " dB/oct" : ""));
         fields_.push_back(
             [box, &info](const Processor& p) { box->setCurrentIndex(static_cast<int>(value_of(p, info))); });
         fields_.back()(processor);
@@ -316,10 +312,10 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     field->setRange(info.low, info.high);
     field->setDecimals(info.high > 50.0 ? 1 : 2);
     if (info.high >= 1000.0) field->setDecimals(0);
-    field->setSuffix(*info.unit ? QString(" ") + info.unit : QString());
-    field->setStepType(info.law == Law::log ? QAbstractSpinBox::AdaptiveDecimalStepType
-                                            : QAbstractSpinBox::DefaultStepType);
-    field->setSingleStep(info.law == Law::log ? 1.0 : std::max(0.1, (info.high - info.low) / 100.0));
+    field->set_unit(info.unit);
+    field->setStepType(info.law == ControlTaper::log ? QAbstractSpinBox::AdaptiveDecimalStepType
+                                                     : QAbstractSpinBox::DefaultStepType);
+    field->setSingleStep(info.law == ControlTaper::log ? 1.0 : std::max(0.1, (info.high - info.low) / 100.0));
     fields_.push_back([field, &info](const Processor& p) {
         // A field that is being typed into is left alone: what it says is what was just set.
         if (field->hasFocus()) return;
@@ -330,7 +326,7 @@ void ShapePanel::add_parameter(const Processor& processor, const ParameterInfo& 
     field->setButtonSymbols(QAbstractSpinBox::NoButtons);
     field->setKeyboardTracking(false);
     if (takes_notes(info)) {
-        field->setToolTip(tr("A number, or a note value at the tempo of the playhead: 1/8, 1/8. or 1/8t."));
+        field->setToolTip(tr("Type a number, or a note value at the tempo of the playhead: 1/8, 1/8. or 1/8t."));
         field->ask_tempo = [this] { return work_.document.session().tempo.empty() && ask_tempo(work_); };
         field->from_note = [this, &info](const QString& text) {
             const QString note = text.trimmed().section(' ', 0, 0);

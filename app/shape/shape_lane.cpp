@@ -10,6 +10,7 @@
 #include <cmath>
 
 #include "app/shape/level_picture.h"
+#include "app/style/text.h"
 #include "core/shape/cuts.h"
 
 namespace isotonus {
@@ -40,32 +41,42 @@ QString ShapeLane::value_text() const {
     return cut ? hz_text(hz_of(*cut)) : tr("off");
 }
 
+std::optional<double> ShapeLane::number() const {
+    const Processor* cut = exists() ? first_of(chain(), "low_cut") : nullptr;
+    return cut ? hz_of(*cut) : 0.0;
+}
+
 QString ShapeLane::sentence() const {
     QString sent;
     const Session& session = work_.document.session();
     if (const Sends* sends = session.sends_of(id()))
-        for (const Send& s : *sends)
-            sent += tr(" It sends %1 to %2%3%4.")
-                        .arg(db_text(s.level_db, "dB", true), QString::fromStdString(session.name_of(s.to)),
-                             s.before_fader ? tr(", before the fader") : QString(), s.in ? QString() : tr(" (out)"));
+        for (const Send& s : *sends) {
+            QStringList send{tr("send to %1").arg(QString::fromStdString(session.name_of(s.to))),
+                             db_text(s.level_db, "dB", true)};
+            if (s.before_fader) send << tr("before the fader");
+            if (!s.in) send << tr("bypassed");
+            sent += ' ' + send.join(", ") + '.';
+        }
     if (chain().empty())
-        return tr("%1 has no processors. Type a frequency for a low cut, or add one below.").arg(track_name()) + sent;
+        return tr("%1 has no processors. Type a frequency for a low cut, or add a processor below.").arg(track_name()) +
+               sent;
     QStringList words;
     for (const Processor& p : chain()) {
         const ProcessorType* type = processor_type(p.type);
-        words << (type ? QString::fromStdString(word_of(type->id))
-                       : tr("%1 (of a newer version, does nothing)").arg(QString::fromStdString(p.type))) +
-                     (p.in ? QString() : tr(" out"));
+        const QString word = type ? QString::fromStdString(word_of(type->id))
+                                  : tr("%1 (from a newer version, has no effect)").arg(QString::fromStdString(p.type));
+        words << (p.in ? word : tr("%1 (bypassed)").arg(word));
     }
     QString text = tr("%1: %2").arg(track_name(), words.join(", "));
     if (const MaterialPtr shaped = work_.edits.shaped(id()))
         for (size_t n = 0; n < chain().size(); ++n)
-            if (const auto found = signal_of(shaped)->reduction(n); found && found->most_db >= 0.1)
-                text += tr("; %1 takes most %2 dB at %3, %4 dB while it works")
-                            .arg(QString::fromStdString(word_of(chain()[n].type)))
-                            .arg(found->most_db, 0, 'f', 1)
-                            .arg(time_text(found->most_at_s))
-                            .arg(found->typical_db, 0, 'f', 1);
+            if (const auto found = signal_of(shaped)->reduction(n); found && found->max_db >= 0.1)
+                text = tr("%1; %2 reduces by at most %3 dB at %4, %5 dB while it works")
+                           .arg(text)
+                           .arg(QString::fromStdString(word_of(chain()[n].type)))
+                           .arg(shown_figure(found->max_db, 1))
+                           .arg(time_text(found->max_at_s))
+                           .arg(shown_figure(found->typical_db, 1));
     return text + '.' + sent;
 }
 
@@ -100,11 +111,12 @@ void ShapeLane::nudge(double by, uint64_t gesture) {
 }
 
 void ShapeLane::type_value(const QString& text) {
-    const bool off = text.trimmed().toLower() == tr("off");
+    const QString word = text.trimmed().toLower();
+    const bool off = word == tr("off") || word == "-inf";
     const auto hz =
         value_from_text(*processor_type("low_cut")->find("hz"), text.trimmed().section(' ', 0, 0).toStdString());
     if (!off && !hz) {
-        emit work_.view.hint(tr("A low cut lies between 20 Hz and 20 kHz; 'off' takes it away."));
+        emit work_.view.hint(tr("A low cut is from 20 Hz to 20 kHz; 'off' removes it."));
         return;
     }
     work_.edits.set_chains(rows_meant(), tr("Low cut of %1 %2").arg(track_name(), off ? tr("off") : hz_text(*hz)),
@@ -130,7 +142,7 @@ bool ShapeLane::grab(const QPoint& at) {
     const Processor* cut = first_of(chain(), "low_cut");
     const QRect area = frequency_area(width(), height());
     const FrequencyRuler ruler{static_cast<double>(area.left()), static_cast<double>(area.right())};
-    return cut && std::fabs(ruler.place(hz_of(*cut)) - at.x()) < 8.0;
+    return cut && std::fabs(ruler.x_of(hz_of(*cut)) - at.x()) < 8.0;
 }
 
 bool ShapeLane::has_words() const { return word_place(0).width() >= 8; }
@@ -158,7 +170,7 @@ void ShapeLane::mousePressEvent(QMouseEvent* event) {
     setFocus();
     drop_ = *held_;
     select_row();
-    work_.view.shape.place = *held_;
+    work_.view.shape.position = *held_;
 }
 
 void ShapeLane::mouseMoveEvent(QMouseEvent* event) {
@@ -235,16 +247,16 @@ void ShapeLane::paint_sends(QPainter& painter) {
         for (const Send& s : sends_shown_) {
             if (s.to != session.buses[n].id) continue;
             const QRect place = send_place(n);
-            const QColor ink = s.in ? theme().track_ink(session.buses[n].ink) : theme().faint;
+            const QColor colour = s.in ? theme().track_colour(session.buses[n].colour_index) : theme().faint;
             painter.fillRect(place.left(), place.center().y(), place.width(), 1, theme().rule);
             const int x = static_cast<int>(std::lround(fader_position(s.level_db) * (place.width() - 1)));
             if (s.before_fader) {
-                painter.setPen(ink);
+                painter.setPen(colour);
                 painter.drawRect(place.left(), place.top(), x, place.height() - 1);
             } else {
-                painter.fillRect(place.left(), place.top(), x + 1, place.height(), ink);
+                painter.fillRect(place.left(), place.top(), x + 1, place.height(), colour);
             }
-            painter.fillRect(place.left() + x - 1, place.top() - 1, 3, place.height() + 2, theme().ink);
+            painter.fillRect(place.left() + x - 1, place.top() - 1, 3, place.height() + 2, theme().text);
         }
 }
 
@@ -259,7 +271,8 @@ void ShapeLane::paint(QPainter& painter, const QRect&) {
                 ghost == work_.view.shape.ghosts().end() ? Chain{} : ghost->second,
                 row.chain_out,
                 row.trim_db,
-                row.ink,
+                row.colour_index,
+                shows_sends(work_.document.session()),
                 size() * devicePixelRatio(),
                 &theme()};
     // Most edits leave most rows as they are: what was drawn is drawn again.
@@ -293,11 +306,11 @@ void ShapeLane::paint_spectra(QPainter& painter, const ShapedRow& row) {
     painter.setRenderHint(QPainter::Antialiasing);
     const QRect inner = area.adjusted(0, 3, 0, -4);
     if (const LongTermSpectrum* before = row.before ? work_.spectra.of(row.before) : nullptr) {
-        painter.setPen(QPen(row.after ? theme().faint : theme().track_ink(row.ink), 1.0));
+        painter.setPen(QPen(row.after ? theme().faint : theme().track_colour(row.colour_index), 1.0));
         painter.drawPath(spectrum_path(*before, row.trim_db, ruler, inner));
     }
     if (const LongTermSpectrum* after = row.after ? work_.spectra.of(row.after) : nullptr) {
-        painter.setPen(QPen(theme().track_ink(row.ink), 1.6));
+        painter.setPen(QPen(theme().track_colour(row.colour_index), 1.6));
         painter.drawPath(spectrum_path(*after, 0.0, ruler, inner));
     }
     // What was advised and not taken yet: its line of gain, 24 dB up and down.
@@ -310,11 +323,11 @@ void ShapeLane::paint_spectra(QPainter& painter, const ShapedRow& row) {
     }
     painter.setRenderHint(QPainter::Antialiasing, false);
     if (const Processor* cut = first_of(*row.chain, "low_cut")) {
-        const int x = static_cast<int>(ruler.place(hz_of(*cut)));
+        const int x = static_cast<int>(ruler.x_of(hz_of(*cut)));
         painter.fillRect(QRect(QPoint(area.left(), 2), QPoint(x, height() - 4)),
                          QBrush(theme().rule, Qt::BDiagPattern));
         painter.fillRect(x - 1, 2, 3, height() - 6, cut->in ? theme().accent : theme().faint);
-        painter.setPen(theme().ink);
+        painter.setPen(theme().text);
         painter.setFont(lettering(11));
         painter.drawText(QRect(x + 5, 0, 80, height() - 2), Qt::AlignVCenter, hz_text(hz_of(*cut)));
     }
@@ -325,17 +338,16 @@ void ShapeLane::paint_levels(QPainter& painter, const ShapedRow& row) {
     const Chain& chain = *row.chain;
     const QRect levels = level_area(width(), height());
     const Ruler level_ruler = Ruler::level(levels.left(), levels.right());
-    const auto x_of = [&](double db) {
-        return static_cast<int>(level_ruler.place(std::clamp(db, level_from_db, 0.0)));
-    };
-    painter.setPen(theme().rule);
-    for (const double db : {-48.0, -36.0, -24.0, -12.0, 0.0}) painter.drawLine(x_of(db), 0, x_of(db), height() - 2);
+    const auto x_of = [&](double db) { return static_cast<int>(level_ruler.x_of(std::clamp(db, level_from_db, 0.0))); };
+    painter.setPen(theme().scale);
+    for (const double db : {-48.0, -36.0, -24.0, -12.0, 0.0})
+        painter.drawLine(x_of(db), db == 0.0 ? 0 : height() - 8, x_of(db), height() - 2);
     const auto mark = [&](const Measurement& m, double trim_db, bool solid) {
         if (!m.average_dbfs) return;
         const int x = x_of(*m.average_dbfs + trim_db);
-        painter.setPen(theme().ink);
+        painter.setPen(theme().text);
         if (solid)
-            painter.fillRect(x - 2, y(15), 5, y(14), theme().track_ink(row.ink));
+            painter.fillRect(x - 2, y(15), 5, y(14), theme().track_colour(row.colour_index));
         else
             painter.drawRect(x - 2, y(15), 4, y(14) - 1);
     };
@@ -346,8 +358,8 @@ void ShapeLane::paint_levels(QPainter& painter, const ShapedRow& row) {
         painter.setPen(QPen(colour, 1.0));
         painter.drawPath(shares_path(*shares, gain_db, level_ruler, height() - 3, height() - y(14)));
     };
-    outline(row.before, row.trim_db, row.after ? theme().faint : theme().track_ink(row.ink));
-    outline(row.after, 0.0, theme().track_ink(row.ink));
+    outline(row.before, row.trim_db, row.after ? theme().faint : theme().track_colour(row.colour_index));
+    outline(row.after, 0.0, theme().track_colour(row.colour_index));
     if (row.before) mark(row.before->measurement, row.trim_db, !row.after);
     if (row.after) mark(row.after->measurement, 0.0, true);
     for (size_t n = 0; n < chain.size(); ++n) {
@@ -369,10 +381,10 @@ void ShapeLane::paint_words(QPainter& painter, const ShapedRow& row) {
     painter.setFont(lettering(12));
     if (!has_words()) {  // a word for each has no room: how many there are
         const auto out = std::count_if(chain.begin(), chain.end(), [](const Processor& p) { return !p.in; });
-        painter.setPen(row.chain_out ? theme().faint : theme().ink);
-        painter.drawText(
-            QRect(word_place(0).left(), 0, width() - word_place(0).left(), height() - 1), Qt::AlignVCenter,
-            out > 0 ? tr("%1 processors, %2 out").arg(chain.size()).arg(out) : tr("%1 processors").arg(chain.size()));
+        painter.setPen(row.chain_out ? theme().faint : theme().text);
+        painter.drawText(QRect(word_place(0).left(), 0, width() - word_place(0).left(), height() - 1), Qt::AlignVCenter,
+                         out > 0 ? tr("%n processor(s), %1 bypassed", nullptr, static_cast<int>(chain.size())).arg(out)
+                                 : tr("%n processor(s)", nullptr, static_cast<int>(chain.size())));
         return;
     }
     for (size_t n = 0; n < chain.size(); ++n) {
@@ -380,7 +392,7 @@ void ShapeLane::paint_words(QPainter& painter, const ShapedRow& row) {
         const ProcessorType* type = processor_type(p.type);
         const QRect place = word_place(n);
         const bool in = p.in && type && !row.chain_out;
-        painter.setPen(in ? theme().ink : theme().faint);
+        painter.setPen(in ? theme().text : theme().faint);
         const QString word = type ? QString::fromStdString(word_of(type->id)) : QString("?");
         // Where there is little room a word is its first letters; the sentence below has all of it.
         const QFontMetrics metrics(painter.font());

@@ -22,6 +22,8 @@ class ShapeLane : public Lane {
     ShapeLane(Workspace& work, TrackId id, QWidget* parent);
 
   protected:
+    Range spoken_range() const override { return {0.0, highest_hz, true}; }
+    std::optional<double> number() const override;
     QString value_text() const override;
     QString value_name() const override { return tr("low cut"); }
     void nudge(double by, uint64_t gesture) override;
@@ -57,7 +59,8 @@ class ShapeLane : public Lane {
         Chain chain, ghost;
         bool chain_out = false;
         double trim_db = 0.0;
-        int ink = 0;
+        int colour = 0;
+        bool beside_sends = false;
         QSize size;
         const void* theme = nullptr;
         bool operator==(const Picture&) const = default;

@@ -73,7 +73,7 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
     connect(&work_.view.shape, &ShapeView::band_touched, this, [this] {
         // The fields of a band are those of the equaliser in the picture.
         for (size_t n = 0; n < shown_.size(); ++n)
-            if (shown_[n].type == "equaliser" && place() != n) return list_->setCurrentRow(static_cast<int>(n));
+            if (shown_[n].type == "equaliser" && position() != n) return list_->setCurrentRow(static_cast<int>(n));
         fill_form();
     });
     follow();
@@ -82,7 +82,7 @@ ShapePanel::ShapePanel(Workspace& work, QWidget* parent)
 void ShapePanel::add_list(QVBoxLayout* column) {
     list_ = new QListWidget;
     list_->setObjectName("chainList");
-    list_->setAccessibleName(tr("Processors of the chosen row, in order"));
+    list_->setAccessibleName(tr("Processors of the selected channel, in order"));
     list_->setFixedWidth(216);
     column->addWidget(list_, 1);
     auto* buttons = new QHBoxLayout;
@@ -95,7 +95,7 @@ void ShapePanel::add_list(QVBoxLayout* column) {
         buttons->addWidget(b);
         return b;
     };
-    auto* add = button("chainAdd", tr("Add"), tr("A processor at the end of the chain, or a send to a bus."));
+    auto* add = button("chainAdd", tr("Add"), tr("Adds a processor at the end of the chain, or a send to a bus."));
     auto* types = new QMenu(add);
     types->setObjectName("addMenu");
     fill_add(*types);
@@ -104,10 +104,12 @@ void ShapePanel::add_list(QVBoxLayout* column) {
         fill_add(*types);
     });
     add->setMenu(types);
-    in_ = button("chainIn", tr("In/out"), tr("The chosen processor in or out, at one loudness. (F7)"));
-    remove_ = button("chainRemove", tr("Remove"), tr("The chosen processor, and its rides."));
-    up_ = button("chainUp", QString(QChar(0x2191)), tr("Earlier in the chain."));
-    down_ = button("chainDown", QString(QChar(0x2193)), tr("Later in the chain."));
+    in_ = button(
+        "chainIn", tr("Bypass"),
+        tr("Bypasses the selected processor, at one loudness. Use it to hear whether the processor helps. (F7)"));
+    remove_ = button("chainRemove", tr("Remove"), tr("Removes the selected processor and its rides."));
+    up_ = button("chainUp", QString(QChar(0x2191)), tr("Moves the processor earlier in the chain."));
+    down_ = button("chainDown", QString(QChar(0x2193)), tr("Moves the processor later in the chain."));
     up_->setAccessibleName(tr("Earlier"));
     down_->setAccessibleName(tr("Later"));
     column->addLayout(buttons);
@@ -129,10 +131,11 @@ void ShapePanel::add_menus(QVBoxLayout* column) {
         more->addWidget(b);
         return b;
     };
-    menu_button("chainPresets", tr("Presets"), tr("Chains kept under a name, and this one copied to other rows."),
-                &ShapePanel::fill_presets);
-    menu_button("chainAdvice", tr("Advice"),
-                tr("What the whole song says about this row; nothing changes unasked. (F4)"), &ShapePanel::fill_advice)
+    menu_button("chainPresets", tr("Presets"),
+                tr("Chains stored under a name, and copies of this chain to other tracks."), &ShapePanel::fill_presets);
+    menu_button("chainAdvice", tr("Suggestions"),
+                tr("Suggestions from the whole song for this track. Each one waits for Apply. (F4)"),
+                &ShapePanel::fill_advice)
         ->setShortcut(Qt::Key_F4);
     column->addLayout(more);
 }
@@ -154,11 +157,12 @@ QVBoxLayout* ShapePanel::make_middle() {
     advice_text_->setObjectName("adviceText");
     advice_text_->setWordWrap(true);
     strip->addWidget(advice_text_, 1);
-    take_ = new QPushButton(tr("Take"));
+    take_ = new QPushButton(tr("Apply"));
     take_->setObjectName("adviceTake");
-    take_->setToolTip(tr("Makes it ordinary settings; one undo step."));
+    take_->setToolTip(tr("Applies the suggestion as ordinary settings, in one undo step."));
     strip->addWidget(take_);
-    auto* leave = new QPushButton(tr("Leave"));
+    auto* leave = new QPushButton(tr("Dismiss"));
+    leave->setToolTip(tr("Closes the suggestion. The chain stays as it is."));
     leave->setObjectName("adviceLeave");
     strip->addWidget(leave);
     advice_strip_->hide();
@@ -177,7 +181,7 @@ QVBoxLayout* ShapePanel::make_middle() {
 }
 
 void ShapePanel::work_with_list() {
-    connect(in_, &QPushButton::clicked, this, [this] { work_.edits.take_out_or_in(row_, place()); });
+    connect(in_, &QPushButton::clicked, this, [this] { work_.edits.take_out_or_in(row_, position()); });
     connect(remove_, &QPushButton::clicked, this, [this] {
         if (const Send* send = chosen_send()) {
             work_.document.edit(
@@ -185,23 +189,23 @@ void ShapePanel::work_with_list() {
                 without_send(work_.document.session(), row_, send->id));
             return;
         }
-        work_.edits.set_chains({row_}, tr("Remove a processor"), [at = place()](Chain& chain) {
+        work_.edits.set_chains({row_}, tr("Remove a processor"), [at = position()](Chain& chain) {
             if (at < chain.size()) chain.erase(chain.begin() + static_cast<std::ptrdiff_t>(at));
         });
     });
     connect(up_, &QPushButton::clicked, this, [this] { move(-1); });
     connect(down_, &QPushButton::clicked, this, [this] { move(1); });
     connect(list_, &QListWidget::currentRowChanged, this, [this](int at) {
-        if (at >= 0) work_.view.shape.place = static_cast<size_t>(at);
-        for (QPushButton* b : {up_, down_}) b->setEnabled(place() < shown_.size());
+        if (at >= 0) work_.view.shape.position = static_cast<size_t>(at);
+        for (QPushButton* b : {up_, down_}) b->setEnabled(position() < shown_.size());
         fill_form();
     });
 }
 
 void ShapePanel::show_values() {
     const Chain* now = work_.writing.chain_now(row_);
-    if (now && place() < now->size())
-        for (const auto& show : fields_) show((*now)[place()]);
+    if (now && position() < now->size())
+        for (const auto& show : fields_) show((*now)[position()]);
     if (const Send* send = chosen_send()) sends_->show(work_.writing.send_now(row_, *send));
 }
 
@@ -232,7 +236,7 @@ Chain& copied_chain() {
 
 void ShapePanel::fill_add(QMenu& menu) {
     for (const ProcessorType* type : processor_types()) {
-        QAction* action = menu.addAction(QString::fromStdString(word_of(type->id)));
+        QAction* action = menu.addAction(sentence_case(QString::fromStdString(word_of(type->id))));
         action->setObjectName(QString("add_") + type->id);
         connect(action, &QAction::triggered, this, [this, type] {
             work_.edits.set_chains(rows_meant(), tr("Add %1").arg(QString::fromStdString(word_of(type->id))),
@@ -278,10 +282,10 @@ void ShapePanel::fill_add(QMenu& menu) {
     returns->setObjectName("newReturn");
     returns->setToolTipsVisible(true);
     const auto offer = [&](QMenu& into, const Preset& preset, const char* prefix, double send_db, double fader_db) {
-        const QString name = QString::fromStdString(said(preset.name.c_str()));
+        const QString name = QString::fromStdString(translated(preset.name.c_str()));
         QAction* action = into.addAction(name);
         action->setObjectName(prefix + name);
-        action->setToolTip(QString::fromStdString(said(preset.purpose.c_str())));
+        action->setToolTip(QString::fromStdString(translated(preset.purpose.c_str())));
         connect(action, &QAction::triggered, this, [this, name, send_db, fader_db, chain = for_a_return(preset.chain)] {
             work_.edits.make_return(rows_meant(), name, chain, send_db, fader_db);
             if (!shown_sends_.empty()) list_->setCurrentRow(list_->count() - 1);
@@ -292,7 +296,7 @@ void ShapePanel::fill_add(QMenu& menu) {
         if (suits_a_return(preset.chain)) offer(*returns, preset, "return_", -12.0, 0.0);
     // Beside the rows goes all of them, and little of it back.
     if (const Preset* pressed = find_preset(presets, parallel_preset)) {
-        QMenu* beside = menu.addMenu(tr("Beside it, in parallel"));
+        QMenu* beside = menu.addMenu(tr("In parallel"));
         beside->setObjectName("newParallel");
         beside->setToolTipsVisible(true);
         offer(*beside, *pressed, "parallel_", 0.0, -12.0);
@@ -300,8 +304,8 @@ void ShapePanel::fill_add(QMenu& menu) {
 }
 
 const Send* ShapePanel::chosen_send() const {
-    const size_t at = place() - shown_.size();
-    return place() >= shown_.size() && at < shown_sends_.size() ? &shown_sends_[at] : nullptr;
+    const size_t at = position() - shown_.size();
+    return position() >= shown_.size() && at < shown_sends_.size() ? &shown_sends_[at] : nullptr;
 }
 
 void ShapePanel::use_preset(const Preset& preset, const QString& name) {
@@ -310,8 +314,8 @@ void ShapePanel::use_preset(const Preset& preset, const QString& name) {
     const auto has_chain = [&](TrackId row) { return session.chain_of(row) && !session.chain_of(row)->empty(); };
     bool append = false;
     if (const auto first = std::find_if(rows.begin(), rows.end(), has_chain); first != rows.end()) {
-        const QString text = tr("%1 has a chain already. Put '%2' behind it, or in its place?");
-        const auto answer = work_.prompter->ask(tr("There is a chain already"),
+        const QString text = tr("%1 already has a chain. Put '%2' behind it, or replace it?");
+        const auto answer = work_.prompter->ask(tr("The track has a chain"),
                                                 text.arg(QString::fromStdString(session.name_of(*first)), name),
                                                 tr("Append"), tr("Replace"));
         if (answer == Prompter::Answer::cancel) return;
@@ -327,15 +331,15 @@ void ShapePanel::fill_presets(QMenu& menu) {
     QAction* copy = menu.addAction(tr("Copy this chain"), this, [this] { copied_chain() = shown_; });
     copy->setObjectName("chainCopy");
     copy->setEnabled(any);
-    QAction* paste = menu.addAction(tr("Paste to the chosen rows"), this, [this] {
+    QAction* paste = menu.addAction(tr("Paste to the selected tracks"), this, [this] {
         Preset copy;
         copy.chain = copied_chain();
         use_preset(copy, tr("Paste a chain"));
     });
     paste->setObjectName("chainPaste");
     paste->setEnabled(!copied_chain().empty());
-    QAction* keep = menu.addAction(tr("Keep this chain as…"), this, [this] {
-        const auto name = work_.prompter->ask_text(tr("Keep a chain"), tr("Its name"), tr("my chain"));
+    QAction* keep = menu.addAction(tr("Save this chain as a preset…"), this, [this] {
+        const auto name = work_.prompter->ask_text(tr("Save a preset"), tr("Name"), tr("my chain"));
         if (!name) return;
         const auto kept = keep_preset(name->toStdString(), {}, shown_);
         if (!kept) work_.prompter->complain(QString::fromStdString(kept.error().text()));
@@ -345,25 +349,25 @@ void ShapePanel::fill_presets(QMenu& menu) {
     menu.addSeparator();
     std::map<QString, QMenu*> families;
     for (const Preset& preset : presets) {
-        QString family = tr("any row");
+        QString family = tr("any track");
         if (preset.own)
-            family = tr("yours");
+            family = tr("your own");
         else if (preset.family)
             family = family_word(*preset.family);
         QMenu*& of = families[family];
         if (!of) of = menu.addMenu(family);
         of->setToolTipsVisible(true);
-        const QString name = QString::fromStdString(said(preset.name.c_str()));
+        const QString name = QString::fromStdString(translated(preset.name.c_str()));
         QAction* action = of->addAction(name, this, [this, preset, name] { use_preset(preset, name); });
         action->setObjectName("preset_" + name);
-        action->setToolTip(QString::fromStdString(said(preset.purpose.c_str())));
+        action->setToolTip(QString::fromStdString(translated(preset.purpose.c_str())));
     }
-    if (const auto own = families.find(tr("yours")); own != families.end())
-        own->second->addAction(tr("Forget one…"), this, [this, presets] {
+    if (const auto own = families.find(tr("your own")); own != families.end())
+        own->second->addAction(tr("Delete a preset…"), this, [this, presets] {
             QStringList names;
             for (const Preset& p : presets)
                 if (p.own) names << QString::fromStdString(p.name);
-            const auto which = work_.prompter->ask_choice(tr("Forget a chain"), tr("Which one"), names);
+            const auto which = work_.prompter->ask_choice(tr("Delete a preset"), tr("Preset"), names);
             if (!which) return;
             const auto gone = remove_preset(names[static_cast<qsizetype>(*which)].toStdString());
             if (!gone) work_.prompter->complain(QString::fromStdString(gone.error().text()));
@@ -373,7 +377,7 @@ void ShapePanel::fill_presets(QMenu& menu) {
 
 void ShapePanel::fill_advice(QMenu& menu) {
     const Track* track = work_.document.track(row_);
-    const size_t at = place();
+    const size_t at = position();
     const Processor* chosen = at < shown_.size() ? &shown_[at] : nullptr;
     const auto add = [&](const char* name, const QString& text, bool on, auto act) {
         QAction* action = menu.addAction(text, this, act);
@@ -387,47 +391,48 @@ void ShapePanel::fill_advice(QMenu& menu) {
             ask();
         };
     };
-    add("adviseLowCut", tr("Low cut for the chosen rows"), track,
+    add("suggestLowCut", tr("Low cut for the selected tracks"), track,
         about_frequencies([this] { advisor_->low_cuts(work_.document.selected()); }));
-    add("adviseBack", tr("Low cut back by 12 %"), first_of(shown_, "low_cut"), [this] {
-        work_.edits.set_chains({row_}, tr("Low cut back by 12 %"), [](Chain& chain) {
+    add("suggestBack", tr("Low cut down by 12 %"), first_of(shown_, "low_cut"), [this] {
+        work_.edits.set_chains({row_}, tr("Low cut down by 12 %"), [](Chain& chain) {
             if (const Processor* cut = first_of(chain, "low_cut")) set_low_cut(chain, backed_off_hz(hz_of(*cut)));
         });
     });
-    add("adviseHearCut", tr("Hear only what the chosen processor takes"), track && chosen,
+    add("suggestHearCut", tr("Hear only the part that the processor removes"), track && chosen,
         [this] { hear_what_is_cut(!hearing_cut_); });
     menu.actions().last()->setCheckable(true);
     menu.actions().last()->setChecked(hearing_cut_);
-    add("adviseTroubles", tr("Where it rings"), track, about_frequencies([this] { advisor_->troubles(row_); }));
-    add("adviseReduction", tr("Reduction wanted…"), chosen && chosen->type == "compressor", [this, at] {
+    add("suggestTroubles", tr("Resonance finder"), track, about_frequencies([this] { advisor_->troubles(row_); }));
+    add("suggestReduction", tr("Target reduction…"), chosen && chosen->type == "compressor", [this, at] {
         const auto wanted = work_.prompter->ask_numbers(
-            tr("Reduction over the whole song"), {{tr("while it works, dB"), 3.0, 0.0, 40.0, 1},
-                                                  {tr("or at most, dB (0: does not matter)"), 0.0, 0.0, 40.0, 1}});
+            tr("Reduction over the whole song"),
+            {{tr("while it works, dB"), 3.0, 0.0, 40.0, 1}, {tr("or at most, dB (0: no limit)"), 0.0, 0.0, 40.0, 1}});
         if (!wanted) return;
         const bool most = (*wanted)[1] > 0.0;
         advisor_->reduction(row_, at, {most, (*wanted)[most ? 1 : 0]});
     });
     const MaterialPtr shaped = work_.edits.shaped(row_);
     const auto taken = shaped && chosen ? signal_of(shaped)->reduction(at) : std::nullopt;
-    add("adviseMakeup",
-        taken ? tr("Make-up: the %1 dB that it takes while it works").arg(taken->typical_db, 0, 'f', 1)
-              : tr("Make-up: as much as it takes while it works"),
+    add("suggestMakeup",
+        taken ? tr("Makeup: the %1 dB that it reduces while it works").arg(shown_figure(taken->typical_db, 1))
+              : tr("Makeup: as much as it reduces while it works"),
         taken && chosen->type == "compressor", [this, at, taken] {
             const ParameterInfo& makeup = *processor_type("compressor")->find("makeup_db");
             if (at < shown_.size() && taken)
                 work_.edits.set_own_value(row_, Parameter(makeup, shown_[at].id),
                                           std::min(makeup.high, std::round(taken->typical_db * 10.0) / 10.0), 0);
         });
-    add("adviseNote", tr("Its strongest note out of the others"), track,
+    add("suggestNote", tr("Cut its strongest note in the others"), track,
         about_frequencies([this] { advisor_->note(row_); }));
-    add("adviseRoom", tr("Make room for it in the others"), track, about_frequencies([this] { advisor_->room(row_); }));
-    add("adviseCover", tr("What covers it, and where"), track, about_frequencies([this] {
+    add("suggestRoom", tr("Make room for it in the other tracks"), track,
+        about_frequencies([this] { advisor_->room(row_); }));
+    add("suggestCover", tr("Masking: which tracks cover it, and where"), track, about_frequencies([this] {
             advisor_->cover(row_, [this](std::vector<CoveredBand> cover) { picture_->show_cover(std::move(cover)); });
         }));
-    add("makeWay", tr("Make way for another row…"), !work_.document.session().tracks.empty(),
+    add("makeWay", tr("Duck under another track…"), !work_.document.session().tracks.empty(),
         [this] { ask_make_way(work_, row_, Way::duck); });
-    QMenu* ways = menu.addMenu(tr("Make way as advised for"));
-    ways->setObjectName("adviseDuck");
+    QMenu* ways = menu.addMenu(tr("Suggested duck under"));
+    ways->setObjectName("suggestDuck");
     ways->setEnabled(track != nullptr);
     for (const auto& other : work_.document.session().tracks)
         if (other->id != row_)
@@ -436,20 +441,20 @@ void ShapePanel::fill_advice(QMenu& menu) {
 }
 
 void ShapePanel::hear_what_is_cut(bool on) {
-    const size_t at = place();
+    const size_t at = position();
     hearing_cut_ = on && at < shown_.size() && work_.document.track(row_);
     work_.player.hear_instead(
         hearing_cut_ ? std::make_shared<const Session>(with_difference_alone(work_.document.session(), row_, at))
                      : nullptr);
 }
 
-size_t ShapePanel::place() const {
+size_t ShapePanel::position() const {
     return list_->currentRow() < 0 ? shown_.size() + shown_sends_.size() : static_cast<size_t>(list_->currentRow());
 }
 
 void ShapePanel::move(int by) {
-    const auto to = static_cast<std::ptrdiff_t>(place()) + by;
-    if (to >= 0) work_.edits.move_processor(row_, place(), static_cast<size_t>(to));
+    const auto to = static_cast<std::ptrdiff_t>(position()) + by;
+    if (to >= 0) work_.edits.move_processor(row_, position(), static_cast<size_t>(to));
 }
 
 void ShapePanel::follow() {
@@ -474,34 +479,33 @@ void ShapePanel::follow() {
         for (size_t n = 0; n < chain.size() + sends.size(); ++n) list_->addItem(QString());
         if (list_->count() > 0)
             list_->setCurrentRow(
-                static_cast<int>(std::min(work_.view.shape.place, static_cast<size_t>(list_->count()) - 1)));
+                static_cast<int>(std::min(work_.view.shape.position, static_cast<size_t>(list_->count()) - 1)));
     }
     for (size_t n = 0; n < chain.size(); ++n) {
         const bool cannot_run = chain[n].in && !fault_of(n).isEmpty();
-        QString state = chain[n].in ? QString() : tr(" (out)");
-        if (cannot_run) state = tr(" (cannot run)");
-        list_->item(static_cast<int>(n))
-            ->setText(tr("%1 %2%3").arg(n + 1).arg(QString::fromStdString(word_of(chain[n].type)), state));
-        list_->item(static_cast<int>(n))->setForeground(cannot_run ? theme().clipped : theme().ink);
+        QString form = chain[n].in ? tr("%1 %2") : tr("%1 %2 (bypassed)");
+        if (cannot_run) form = tr("%1 %2 (cannot run)");
+        list_->item(static_cast<int>(n))->setText(form.arg(n + 1).arg(QString::fromStdString(word_of(chain[n].type))));
+        list_->item(static_cast<int>(n))->setForeground(cannot_run ? theme().clipped : theme().text);
     }
     for (size_t n = 0; n < sends.size(); ++n)
         list_->item(static_cast<int>(chain.size() + n))
-            ->setText(tr("to %1  %2%3")
-                          .arg(QString::fromStdString(session.name_of(sends[n].to)),
-                               db_text(sends[n].level_db, "dB", true), sends[n].in ? QString() : tr(" (out)")));
+            ->setText(
+                (sends[n].in ? tr("to %1  %2") : tr("to %1  %2 (bypassed)"))
+                    .arg(QString::fromStdString(session.name_of(sends[n].to)), db_text(sends[n].level_db, "dB", true)));
     for (QPushButton* b : {in_, remove_}) b->setEnabled(list_->count() > 0);
-    for (QPushButton* b : {up_, down_}) b->setEnabled(place() < chain.size());
+    for (QPushButton* b : {up_, down_}) b->setEnabled(position() < chain.size());
     fill_form();
 }
 
-QString ShapePanel::fault_of(size_t place) const {
-    if (place >= shown_.size()) return {};
-    const std::string& type = shown_[place].type;
-    if (is_plugin(type) && !processor_type(type)) return tr("it is not installed");
+QString ShapePanel::fault_of(size_t position) const {
+    if (position >= shown_.size()) return {};
+    const std::string& type = shown_[position].type;
+    if (is_plugin(type) && !processor_type(type)) return tr("the plug-in is not installed");
     if (const auto why = plugin_fault(type)) return QString::fromStdString(*why);
     const auto shaped = shaped_row(work_, row_);
     const Signal* signal = shaped && shaped->after ? signal_of(shaped->after).get() : nullptr;
-    return signal ? QString::fromStdString(signal->fault(place)) : QString();
+    return signal ? QString::fromStdString(signal->fault(position)) : QString();
 }
 
 void ShapePanel::paintEvent(QPaintEvent*) {

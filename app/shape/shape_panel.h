@@ -39,10 +39,10 @@ class ShapePanel : public QWidget {
     void add_key(const Processor& processor);
     void add_room(const Processor& reverb);
     /// Why a processor of the row does nothing; empty: it does what it should.
-    QString fault_of(size_t place) const;
+    QString fault_of(size_t position) const;
     void fill_add(QMenu& menu);
     const Send* chosen_send() const;  ///< null while a processor is chosen
-    size_t place() const;             ///< of the chosen processor; the count of them when none is
+    size_t position() const;          ///< of the chosen processor; the count of them when none is
     void add_list(QVBoxLayout* column);
     void add_menus(QVBoxLayout* column);
     /// Pictures, and what was advised.

@@ -7,6 +7,7 @@
 
 #include <QMouseEvent>
 #include <QPainter>
+#include <QRegularExpression>
 #include <QWheelEvent>
 #include <algorithm>
 #include <array>
@@ -29,9 +30,9 @@ constexpr double sweep_boost_db = 9.0, sweep_cut_db = -4.0, sweep_q = 8.0;
 ShapePicture::ShapePicture(Workspace& work, QWidget* parent) : QWidget(parent), work_(work), live_(work, this) {
     setAttribute(Qt::WA_OpaquePaintEvent);
     setObjectName("shapePicture");
-    setAccessibleName(tr("Frequencies of the chosen row"));
+    setAccessibleName(tr("Frequencies of the selected track"));
     setMouseTracking(true);
-    setMinimumWidth(360);
+    setMinimumWidth(240);
     const auto redraw = qOverload<>(&QWidget::update);
     connect(&live_, &LiveSpectrum::changed, this, redraw);
     connect(&work_.spectra, &Spectra::ready, this, redraw);
@@ -57,7 +58,7 @@ QString ShapePicture::spoken_value() const {
                              .arg(b + 1)
                              .arg(db_text(band_value(*eq, b, "db"), "dB", true))
                              .arg(band_value(*eq, b, "hz"), 0, 'f', 0);
-    return words.isEmpty() ? tr("nothing is filtered") : words.join(", ");
+    return words.isEmpty() ? tr("no filter") : words.join(", ");
 }
 
 double ShapePicture::y_of(double db) const { return canvas().center().y() - db / 24.0 * canvas().height() / 2.0; }
@@ -71,8 +72,8 @@ int ShapePicture::band_at(const QPoint& at) const {
     const Processor* eq = equaliser();
     if (!eq) return -1;
     for (int b = 0; b < 8; ++b)
-        if (band_value(*eq, b, "in") >= 0.5 && std::hypot(ruler().place(band_value(*eq, b, "hz")) - at.x(),
-                                                          y_of(band_value(*eq, b, "db")) - at.y()) < 12.0)
+        if (band_value(*eq, b, "in") >= 0.5 &&
+            std::hypot(ruler().x_of(band_value(*eq, b, "hz")) - at.x(), y_of(band_value(*eq, b, "db")) - at.y()) < 12.0)
             return b;
     return -1;
 }
@@ -90,9 +91,9 @@ void ShapePicture::paintEvent(QPaintEvent*) {
     const QRect c = canvas();
     const FrequencyRuler freq = ruler();
     painter.setFont(lettering(11));
-    painter.setPen(theme().rule);
+    painter.setPen(theme().scale);
     for (const double db : {-24.0, -12.0, 0.0, 12.0, 24.0}) {
-        painter.setPen(theme().rule);
+        painter.setPen(theme().scale);
         painter.drawLine(c.left(), static_cast<int>(y_of(db)), c.right(), static_cast<int>(y_of(db)));
         painter.setPen(theme().faint);
         painter.drawText(QRect(0, static_cast<int>(y_of(db)) - 8, 30, 16), Qt::AlignRight | Qt::AlignVCenter,
@@ -111,7 +112,7 @@ void ShapePicture::paintEvent(QPaintEvent*) {
         painter.drawPath(spectrum_path(*before, row->trim_db, freq, c));
     }
     if (const LongTermSpectrum* after = row->after ? work_.spectra.of(row->after) : nullptr) {
-        painter.setPen(QPen(theme().track_ink(row->ink), 1.8));
+        painter.setPen(QPen(theme().track_colour(row->colour_index), 1.8));
         painter.drawPath(spectrum_path(*after, 0.0, freq, c));
     }
     // Where the song plays; what is heard of the row if it is not muted.
@@ -131,7 +132,7 @@ void ShapePicture::paintEvent(QPaintEvent*) {
         painter.setPen(QPen(theme().accent, 1.5, Qt::DashLine));
         painter.drawPath(line_of(ghost_line_, ghost->second, rate, inside));
     }
-    painter.setPen(QPen(theme().ink, 1.5));
+    painter.setPen(QPen(theme().text, 1.5));
     painter.drawPath(line_of(line_, *chain(), rate, inside));
     painter.setRenderHint(QPainter::Antialiasing, false);
     paint_decay(painter, c, freq);
@@ -141,9 +142,9 @@ void ShapePicture::paintEvent(QPaintEvent*) {
             // A bracket as wide as the band works, with a blade at its middle.
             const double at_hz = band_value(*eq, b, "hz"), q = band_value(*eq, b, "q");
             const double half = std::exp(std::asinh(0.5 / q));
-            const int x = static_cast<int>(freq.place(at_hz)), y = static_cast<int>(y_of(band_value(*eq, b, "db")));
-            const int from = static_cast<int>(freq.place(std::max(lowest_hz, at_hz / half)));
-            const int to = static_cast<int>(freq.place(std::min(highest_hz, at_hz * half)));
+            const int x = static_cast<int>(freq.x_of(at_hz)), y = static_cast<int>(y_of(band_value(*eq, b, "db")));
+            const int from = static_cast<int>(freq.x_of(std::max(lowest_hz, at_hz / half)));
+            const int to = static_cast<int>(freq.x_of(std::min(highest_hz, at_hz * half)));
             painter.setPen(QPen(theme().accent, 1.5));
             painter.drawLine(from, y, to, y);
             painter.drawLine(from, y - 4, from, y + 4);
@@ -152,17 +153,19 @@ void ShapePicture::paintEvent(QPaintEvent*) {
         }
     if (!c.contains(pointer_)) return;
     const double pointed = freq.hz(pointer_.x());
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     painter.setFont(lettering(12));
     painter.drawText(c.adjusted(6, 4, -6, 0), Qt::AlignRight | Qt::AlignTop,
-                     hz_text(pointed) + "  " + QString::fromStdString(note_name(pointed)) + cover_text(pointed) +
-                         owned_text(pointed));
+                     QStringList{hz_text(pointed), QString::fromStdString(note_name(pointed)), cover_text(pointed),
+                                 owned_text(pointed)}
+                         .filter(QRegularExpression("."))
+                         .join("  "));
 }
 
 /// How long the chosen reverb rings in each octave: the longest fills a third of the picture.
 void ShapePicture::paint_decay(QPainter& painter, const QRect& area, const FrequencyRuler& ruler) const {
     const Chain* of = chain();
-    const size_t at = work_.view.shape.place;
+    const size_t at = work_.view.shape.position;
     if (!of || at >= of->size() || (*of)[at].type != reverb_type().id) return;
     const Processor& reverb = (*of)[at];
     constexpr std::array octaves{63.0, 125.0, 250.0, 500.0, 1000.0, 2000.0, 4000.0, 8000.0, 16000.0};
@@ -171,16 +174,17 @@ void ShapePicture::paint_decay(QPainter& painter, const QRect& area, const Frequ
     painter.setFont(lettering(11));
     for (const double hz : octaves) {
         const double seconds = decay_s(reverb, hz);
-        const int x = static_cast<int>(ruler.place(hz)),
+        const int x = static_cast<int>(ruler.x_of(hz)),
                   high = static_cast<int>(std::lround(seconds / longest * area.height() / 3.0));
         painter.fillRect(x - 3, area.bottom() - high, 6, high, theme().accent);
         const QRect figure(x - 24, area.bottom() - high - 17, 48, 16);
         painter.fillRect(figure.adjusted(6, 1, -6, -1), theme().ground);
-        painter.setPen(theme().ink);
+        painter.setPen(theme().text);
         painter.drawText(figure, Qt::AlignCenter, tr("%1 s").arg(seconds, 0, 'f', seconds < 1.0 ? 2 : 1));
     }
     painter.setPen(theme().faint);
-    painter.drawText(area.adjusted(6, 20, 0, 0), Qt::AlignLeft | Qt::AlignTop, tr("bars: decay by 60 dB, by octave"));
+    painter.drawText(area.adjusted(6, 20, 0, 0), Qt::AlignLeft | Qt::AlignTop,
+                     tr("bars: decay time (RT60) of each octave"));
 }
 
 void ShapePicture::set_band(int band, double hz, double db, std::optional<double> q) {
@@ -222,7 +226,7 @@ void ShapePicture::mousePressEvent(QMouseEvent* event) {
     sweeping_ = false;
     if (const Processor* eq = band_ >= 0 ? equaliser() : nullptr) {
         held_hz_ = band_value(*eq, band_, "hz"), held_db_ = band_value(*eq, band_, "db");
-        held_ = {ruler().place(held_hz_), y_of(held_db_)};
+        held_ = {ruler().x_of(held_hz_), y_of(held_db_)};
         last_ = event->position();
         work_.view.shape.touch_band(band_);
         return;
@@ -341,10 +345,10 @@ void ShapePicture::paint_cover(QPainter& painter, const QRect& area, const Frequ
     for (const CoveredBand& band : cover_) {
         if (band.share <= 0.0) continue;
         const Track* most = work_.document.track(band.most);
-        const int left = static_cast<int>(freq.place(std::max(lowest_hz, band.low_hz))),
-                  right = static_cast<int>(freq.place(std::min(highest_hz, band.high_hz)));
+        const int left = static_cast<int>(freq.x_of(std::max(lowest_hz, band.low_hz))),
+                  right = static_cast<int>(freq.x_of(std::min(highest_hz, band.high_hz)));
         const int high = static_cast<int>(band.share * area.height() / 2.0);
-        QColor colour = most ? theme().track_ink(most->ink) : theme().faint;
+        QColor colour = most ? theme().track_colour(most->colour_index) : theme().faint;
         painter.fillRect(left, area.bottom() - high, right - left - 1, high, QBrush(colour, Qt::Dense5Pattern));
     }
 }
@@ -355,9 +359,10 @@ void ShapePicture::paint_owned(QPainter& painter, const QRect& area, const Frequ
     for (const OwnedBand& band : work_.spectra.owned(work_.player.plan(), track->id)) {
         if (!band.owned() && !band.fought_for()) continue;
         const auto [low_hz, high_hz] = third_octave_edges_hz(band.band);
-        const int left = static_cast<int>(freq.place(std::max(lowest_hz, low_hz))),
-                  right = static_cast<int>(freq.place(std::min(highest_hz, high_hz))), high = band.owned() ? 6 : 2;
-        painter.fillRect(left, area.bottom() - high + 1, right - left - 1, high, theme().track_ink(track->ink));
+        const int left = static_cast<int>(freq.x_of(std::max(lowest_hz, low_hz))),
+                  right = static_cast<int>(freq.x_of(std::min(highest_hz, high_hz))), high = band.owned() ? 6 : 2;
+        painter.fillRect(left, area.bottom() - high + 1, right - left - 1, high,
+                         theme().track_colour(track->colour_index));
     }
 }
 
@@ -366,11 +371,12 @@ QString ShapePicture::owned_text(double hz) const {
     if (!track) return {};
     for (const OwnedBand& band : work_.spectra.owned(work_.player.plan(), track->id)) {
         if (band.band != third_octave_at(hz)) continue;
-        const QString own = tr("  %1 % is its own").arg(std::lround(100.0 * band.share));
+        const QString own = tr("%1 % of the sound is its own").arg(std::lround(100.0 * band.share));
         if (band.rival == 0) return own;
-        return own + tr(", %1 % %2's")
-                         .arg(std::lround(100.0 * band.rival_share))
-                         .arg(QString::fromStdString(work_.document.session().name_of(band.rival)));
+        return tr("%1, %2 % of it %3's")
+            .arg(own)
+            .arg(std::lround(100.0 * band.rival_share))
+            .arg(QString::fromStdString(work_.document.session().name_of(band.rival)));
     }
     return {};
 }
@@ -378,7 +384,7 @@ QString ShapePicture::owned_text(double hz) const {
 QString ShapePicture::cover_text(double hz) const {
     for (const CoveredBand& band : cover_)
         if (hz >= band.low_hz && hz < band.high_hz && band.share > 0.0)
-            return tr("  covered %1 % of the time, most by %2")
+            return tr("covered %1 % of the time, mostly by %2")
                 .arg(std::lround(100.0 * band.share))
                 .arg(QString::fromStdString(work_.document.session().name_of(band.most)));
     return {};

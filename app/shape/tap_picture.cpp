@@ -25,7 +25,7 @@ QString TapPicture::spoken_value() const {
 
 const Processor* TapPicture::delay() const {
     const Chain* chain = work_.writing.chain_now(work_.view.shape.row());
-    const size_t at = work_.view.shape.place;
+    const size_t at = work_.view.shape.position;
     return chain && at < chain->size() && (*chain)[at].type == delay_type().id ? &(*chain)[at] : nullptr;
 }
 
@@ -51,26 +51,27 @@ void TapPicture::paintEvent(QPaintEvent*) {
         for (int n = 0; n * beat_s / 4.0 < until_s; ++n) {
             const int x = x_of(n * beat_s / 4.0);
             const bool whole = n % 4 == 0;
-            painter.setPen(whole ? theme().faint : theme().rule);
+            painter.setPen(whole ? theme().faint : theme().scale);
             painter.drawLine(x, whole ? c.top() : middle - 6, x, whole ? c.bottom() : middle + 6);
             if (whole) painter.drawText(QRect(x - 30, c.bottom() + 4, 60, 16), Qt::AlignCenter, QString::number(n / 4));
         }
     } else {
         for (int n = 0; n * 0.25 < until_s; ++n) {
             const int x = x_of(n * 0.25);
-            painter.setPen(theme().rule);
+            painter.setPen(theme().scale);
             painter.drawLine(x, c.top(), x, c.bottom());
             painter.setPen(theme().faint);
-            painter.drawText(QRect(x - 30, c.bottom() + 4, 60, 16), Qt::AlignCenter, tr("%1 s").arg(n * 0.25));
+            painter.drawText(QRect(x - 30, c.bottom() + 4, 60, 16), Qt::AlignCenter,
+                             tr("%1 s").arg(shown_figure(n * 0.25, 2)));
         }
     }
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     painter.drawLine(c.left(), middle, c.right(), middle);
     painter.setPen(theme().faint);
     painter.drawText(QRect(0, c.top(), 30, 16), Qt::AlignRight, tr("left"));
     painter.drawText(QRect(0, c.bottom() - 16, 30, 16), Qt::AlignRight, tr("right"));
     painter.drawText(c.adjusted(6, 2, -4, 0), Qt::AlignRight | Qt::AlignTop,
-                     beat_s > 0.0 ? tr("quarters at %1 a minute").arg(60.0 / beat_s, 0, 'f', 1)
+                     beat_s > 0.0 ? tr("quarters at %1 a minute").arg(shown_figure(60.0 / beat_s, 1))
                                   : tr("the song has no tempo yet: seconds"));
     // A repeat is as high as it is loud, 48 dB from the edge to the line.
     const auto height_of = [&](double gain) {

@@ -5,7 +5,7 @@
 #include <QMouseEvent>
 #include <cmath>
 
-#include "app/desk/ink_menu.h"
+#include "app/desk/colour_menu.h"
 #include "app/style/columns.h"
 
 namespace isotonus {
@@ -26,7 +26,7 @@ SongMap::SongMap(Workspace& work, QWidget* parent) : QWidget(parent), work_(work
     connect(&work_.materials, &Materials::changed, this, [this] { update(); });
     connect(&work_.player, &Player::loop_changed, this, [this] { update(); });
     connect(&work_.player, &Player::moved, this, [this] {
-        const int x = static_cast<int>(std::lround(time().place(work_.player.position_s())));
+        const int x = static_cast<int>(std::lround(time().x_of(work_.player.position_s())));
         if (x == playhead_x_) return;
         update(playhead_x_ - 6, 0, 13, height());
         playhead_x_ = x;
@@ -43,9 +43,9 @@ QString SongMap::spoken_value() const {
     const int section = section_at(session, now);
     QString text = tr("at %1 of %2").arg(where(now), time_text(work_.view.time.song_s()));
     if (section >= 0)
-        text += tr(", in %1").arg(QString::fromStdString(session.sections[static_cast<size_t>(section)].name));
+        text = tr("%1, in %2").arg(text, QString::fromStdString(session.sections[static_cast<size_t>(section)].name));
     const Player::Loop& loop = work_.player.loop();
-    if (loop.on) text += tr(", looping %1 to %2").arg(time_text(loop.from_s), time_text(loop.to_s));
+    if (loop.on) text = tr("%1, looping %2 to %3").arg(text, time_text(loop.from_s), time_text(loop.to_s));
     return text;
 }
 
@@ -74,7 +74,7 @@ TimeRuler SongMap::time() const {
 int SongMap::edge_at(const QPointF& at) const {
     const auto& sections = work_.document.session().sections;
     for (size_t i = 0; i < sections.size() && at.y() < 18; ++i)
-        if (sections[i].start_s > 0.0 && std::fabs(time().place(sections[i].start_s) - at.x()) < 5.0)
+        if (sections[i].start_s > 0.0 && std::fabs(time().x_of(sections[i].start_s) - at.x()) < 5.0)
             return static_cast<int>(i);
     return -1;
 }
@@ -82,7 +82,7 @@ int SongMap::edge_at(const QPointF& at) const {
 int SongMap::note_at(const QPointF& at) const {
     const auto& notes = work_.document.session().notes;
     for (size_t n = notes.size(); n-- > 0;) {
-        const double x = time().place(notes[n].time_s);
+        const double x = time().x_of(notes[n].time_s);
         if (at.x() >= x - 2.0 && at.x() <= x + 9.0 && at.y() >= 25.0 && at.y() <= 38.0) return static_cast<int>(n);
     }
     return -1;
@@ -142,7 +142,7 @@ void SongMap::mouseMoveEvent(QMouseEvent* event) {
         const QString heard_on = n.heard_on.empty() ? tr("the room") : QString::fromStdString(n.heard_on);
         hint = tr("%1, on %2: %3").arg(time_text(n.time_s), heard_on, QString::fromStdString(n.text));
     } else if (on_edge) {
-        hint = tr("Drag moves where this section starts; a right click renames or removes it.");
+        hint = tr("Drag to move the start of this section; right click to rename or remove it.");
     }
     emit work_.view.hint(hint);
 }
@@ -159,9 +159,9 @@ void SongMap::contextMenuEvent(QContextMenuEvent* event) {
     if (const int note = note_at(event->pos()); note >= 0) {
         const auto n = static_cast<size_t>(note);
         const bool done = work_.document.session().notes[n].done;
-        connect(menu.addAction(done ? tr("Untick the note") : tr("Tick the note off")), &QAction::triggered, this,
+        connect(menu.addAction(done ? tr("Reopen the note") : tr("Mark the note as done")), &QAction::triggered, this,
                 [this, n, done] {
-                    work_.edits.change_note(n, done ? tr("Untick a note") : tr("Tick a note off"),
+                    work_.edits.change_note(n, done ? tr("Reopen a note") : tr("Mark a note as done"),
                                             [&](ListeningNote& x) { x.done = !done; });
                 });
         connect(menu.addAction(tr("Remove the note")), &QAction::triggered, this,
@@ -172,10 +172,10 @@ void SongMap::contextMenuEvent(QContextMenuEvent* event) {
             QString::fromStdString(work_.document.session().sections[static_cast<size_t>(section)].name);
         connect(menu.addAction(tr("Rename '%1'…").arg(name)), &QAction::triggered, this,
                 [this, section] { work_.edits.rename_section(section); });
-        add_inks(menu.addMenu(tr("Ink of '%1'").arg(name)), this, [this, section](int n) {
+        add_inks(menu.addMenu(tr("Colour of '%1'").arg(name)), this, [this, section](int n) {
             Session next = work_.document.session();
-            next.sections.change()[static_cast<size_t>(section)].ink = n;
-            work_.document.edit(tr("Ink %1").arg(n + 1), std::move(next));
+            next.sections.change()[static_cast<size_t>(section)].colour_index = n;
+            work_.document.edit(tr("Colour %1").arg(n + 1), std::move(next));
         });
         connect(menu.addAction(tr("Remove '%1'").arg(name)), &QAction::triggered, this, [this, section, name] {
             Session next = work_.document.session();
@@ -264,7 +264,7 @@ void SongMap::paint_where(const Canvas& c) {
     const Session& session = work_.document.session();
     const int now = c.section;
     const double position = c.position_s;
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     painter.setFont(lettering(16));
     painter.drawText(QRect(16, 18, head_width - 32, 24), Qt::AlignVCenter,
                      now >= 0 ? QString("%1  %2").arg(now + 1).arg(
@@ -290,7 +290,7 @@ void SongMap::paint_level(const Canvas& c) {
         QColor wash = theme().accent;
         wash.setAlpha(loop.on ? 40 : 14);
         painter.fillRect(
-            QRectF(QPointF(ruler.place(loop.from_s), 18), QPointF(ruler.place(loop.to_s), height() - 2)) & QRectF(map),
+            QRectF(QPointF(ruler.x_of(loop.from_s), 18), QPointF(ruler.x_of(loop.to_s), height() - 2)) & QRectF(map),
             wash);
     }
     const int room = foot - 20;
@@ -313,14 +313,14 @@ void SongMap::paint_bars(const Canvas& c) {
     const QRect& map = c.map;
     const TimeRuler& ruler = c.ruler;
     if (session.tempo.empty()) return;
-    QColor ink = theme().ink;
-    ink.setAlpha(110);
-    painter.setPen(ink);
+    QColor colour = theme().text;
+    colour.setAlpha(110);
+    painter.setPen(colour);
     const int first = bar_at(session.tempo, work_.view.time.from_s()).bar,
               last = bar_at(session.tempo, work_.view.time.to_s()).bar;
     if (last - first < map.width() / 6)
         for (double s = snapped(session.tempo, work_.view.time.from_s(), true); s <= work_.view.time.to_s();) {
-            const int bar_x = static_cast<int>(std::lround(ruler.place(s)));
+            const int bar_x = static_cast<int>(std::lround(ruler.x_of(s)));
             if (map.contains(bar_x, 30)) painter.drawLine(bar_x, 19, bar_x, c.foot);
             const double next = snapped(session.tempo, s + session.tempo.front().bar_s() * 0.8, true);
             s = next > s + 1e-6 ? next : s + session.tempo.front().bar_s();
@@ -335,16 +335,16 @@ void SongMap::paint_sections(const Canvas& c) {
     const int now = c.section;
     painter.setFont(lettering(11));
     for (size_t i = 0; i < session.sections.size(); ++i) {
-        const int left = static_cast<int>(ruler.place(session.sections[i].start_s));
+        const int left = static_cast<int>(ruler.x_of(session.sections[i].start_s));
         const int right =
-            static_cast<int>(ruler.place(section_end_s(session, static_cast<int>(i), work_.view.time.song_s())));
+            static_cast<int>(ruler.x_of(section_end_s(session, static_cast<int>(i), work_.view.time.song_s())));
         if (right < map.left() || left > map.right()) continue;
         const QRect band = QRect(QPoint(left + 1, 2), QPoint(right - 2, 16)) & map;
-        QColor tint = theme().track_ink(session.sections[i].ink);
+        QColor tint = theme().track_colour(session.sections[i].colour_index);
         tint.setAlpha(static_cast<int>(i) == now ? 255 : 70);
-        painter.fillRect(band, static_cast<int>(i) == now ? theme().ink : theme().rule);
+        painter.fillRect(band, static_cast<int>(i) == now ? theme().text : theme().rule);
         painter.fillRect(QRect(band.left(), band.bottom() - 2, band.width(), 3), tint);
-        painter.setPen(static_cast<int>(i) == now ? theme().ground : theme().ink);
+        painter.setPen(static_cast<int>(i) == now ? theme().ground : theme().text);
         const QString name = QString("%1 %2").arg(i + 1).arg(QString::fromStdString(session.sections[i].name));
         painter.drawText(band.adjusted(4, 0, -2, 0), Qt::AlignVCenter,
                          QFontMetrics(painter.font()).elidedText(name, Qt::ElideRight, band.width() - 6));
@@ -359,10 +359,10 @@ void SongMap::paint_notes(const Canvas& c) {
     const TimeRuler& ruler = c.ruler;
     const int foot = c.foot;
     for (const ListeningNote& note : session.notes) {
-        const int note_x = static_cast<int>(std::lround(ruler.place(note.time_s)));
+        const int note_x = static_cast<int>(std::lround(ruler.x_of(note.time_s)));
         if (!map.contains(note_x, 30)) continue;
         const QRect slip(note_x, 27, 8, 9);
-        painter.setPen(note.done ? theme().faint : theme().ink);
+        painter.setPen(note.done ? theme().faint : theme().text);
         painter.setBrush(note.done ? QBrush(Qt::NoBrush) : QBrush(theme().accent));
         painter.drawRect(slip);
         painter.drawLine(note_x, slip.bottom(), note_x, foot);
@@ -375,7 +375,7 @@ void SongMap::paint_peak(const Canvas& c) {
     const QRect& map = c.map;
     const TimeRuler& ruler = c.ruler;
     if (const auto& peak = work_.mix.peak(); peak && peak->dbfs) {
-        const int x = static_cast<int>(ruler.place(peak->time_s));
+        const int x = static_cast<int>(ruler.x_of(peak->time_s));
         if (map.contains(x, 30)) {
             painter.setPen(theme().above);
             painter.setBrush(theme().above);
@@ -390,7 +390,7 @@ void SongMap::paint_playhead(const Canvas& c) {
     const QRect& map = c.map;
     const TimeRuler& ruler = c.ruler;
     const double position = c.position_s;
-    const int x = static_cast<int>(std::lround(ruler.place(position)));
+    const int x = static_cast<int>(std::lround(ruler.x_of(position)));
     if (map.contains(x, 30)) {
         painter.fillRect(x, 2, 1, height() - 3, theme().accent);
         painter.fillRect(x - 3, height() - 5, 7, 4, theme().accent);
@@ -403,7 +403,8 @@ void SongMap::paint_right(const Canvas& c) {
     if (work_.materials.waiting() > 0) {
         const QRect place(width() - mains_width + 16, 4, mains_width - 32, 14);
         painter.setPen(theme().faint);
-        painter.drawText(place, Qt::AlignVCenter, tr("reading %1 files, Esc stops").arg(work_.materials.waiting()));
+        painter.drawText(place, Qt::AlignVCenter,
+                         tr("reading %n file(s), Esc stops", nullptr, static_cast<int>(work_.materials.waiting())));
         painter.fillRect(place.left(), 20, place.width(), 3, theme().rule);
         painter.fillRect(place.left(), 20, static_cast<int>(place.width() * work_.materials.progress()), 3,
                          theme().accent);

@@ -16,7 +16,10 @@ namespace isotonus {
 namespace {
 
 QString text_of(const TempoMark& m) {
-    return QString("%1 %2/%3").arg(QString::number(m.quarters_a_minute, 'g', 6)).arg(m.beats).arg(m.beat_unit);
+    return QString("%1 %2/%3")
+        .arg(QString::fromStdString(format_figures("{:.6g}", m.quarters_a_minute)))
+        .arg(m.beats)
+        .arg(m.beat_unit);
 }
 
 }  // namespace
@@ -29,13 +32,13 @@ TempoWindow::TempoWindow(Workspace& work, QWidget* parent) : QDialog(parent), wo
     tempo_->setObjectName("tempoText");
     tempo_->setToolTip(tr("Quarters a minute and the time signature: 120, or 97.5 6/8."));
     form->addRow(tr("Tempo"), tempo_);
-    first_bar_ = new QDoubleSpinBox;
+    first_bar_ = new FigureBox;
     first_bar_->setObjectName("firstBar");
     first_bar_->setRange(0.0, 86400.0);
     first_bar_->setDecimals(3);
-    first_bar_->setSuffix(tr(" s"));
+    first_bar_->set_unit("s");
     first_bar_->setKeyboardTracking(false);
-    first_bar_->setToolTip(tr("Where a bar starts: the bars are counted from there."));
+    first_bar_->setToolTip(tr("The start of a bar: bars are counted from there."));
     auto* place = new QHBoxLayout;
     place->addWidget(first_bar_, 1);
     const auto button = [&](QHBoxLayout* line, const char* name, const QString& text, const QString& tip, auto act) {
@@ -47,7 +50,7 @@ TempoWindow::TempoWindow(Workspace& work, QWidget* parent) : QDialog(parent), wo
         connect(b, &QPushButton::clicked, this, act);
         line->addWidget(b);
     };
-    button(place, "firstBarHere", tr("At the playhead"), tr("A bar starts where the playhead is."), [this] {
+    button(place, "firstBarHere", tr("At the playhead"), tr("Sets the start of a bar to the playhead."), [this] {
         TempoMark mark = now();
         mark.time_s = work_.player.position_s();
         set(mark);
@@ -58,15 +61,17 @@ TempoWindow::TempoWindow(Workspace& work, QWidget* parent) : QDialog(parent), wo
            [this] { tap(); });
     button(ways, "findTempo", tr("Find from kick and snare"),
            tr("Compares the hits of tracks called kick, snare or clap with a grid of sixteenths."), [this] { find(); });
-    button(ways, "halfTempo", tr("Half"), tr("Half as fast"), [this] { multiply(0.5); });
-    button(ways, "doubleTempo", tr("Double"), tr("Twice as fast"), [this] { multiply(2.0); });
-    button(ways, "noTempo", tr("None"), tr("The song has no tempo."), [this] {
+    button(ways, "halfTempo", tr("Half"), tr("Halves the tempo. Use it when the tempo is twice too fast."),
+           [this] { multiply(0.5); });
+    button(ways, "doubleTempo", tr("Double"),
+           tr("Doubles the tempo. Use it when the tempo is only half as fast as the song."), [this] { multiply(2.0); });
+    button(ways, "noTempo", tr("None"), tr("Removes the tempo of the song."), [this] {
         Session next = work_.document.session();
         next.tempo = {};
         work_.document.edit(tr("No tempo"), std::move(next));
     });
     form->addRow(ways);
-    told_ = new QLabel(tr("The song map draws the bars: play, and look whether they start with the kick."));
+    told_ = new QLabel(tr("The song map draws the bars. Play the song, and check that they start with the kick."));
     told_->setObjectName("tempoTold");
     told_->setWordWrap(true);
     form->addRow(told_);
@@ -117,7 +122,7 @@ void TempoWindow::set(const TempoMark& mark, uint64_t gesture) {
 void TempoWindow::type(const QString& text) {
     if (!tempo_->isModified()) return;
     if (text.trimmed().isEmpty()) return show_session();
-    const auto mark = tempo_from_text(text.toStdString(), now());
+    const auto mark = tempo_from_text(QString(text).replace(',', '.').toStdString(), now());
     if (mark) return set(*mark);
     told_->setText(QString::fromStdString(mark.error().what));
     tempo_->setModified(false);
@@ -131,7 +136,7 @@ void TempoWindow::tap() {
     if (!tempo) {
         taps_s_ = {time_s};
         tapping_ = work_.document.new_gesture();
-        told_->setText(tr("Go on tapping: four taps are enough to begin with."));
+        told_->setText(tr("Continue tapping: four taps are the minimum."));
         return;
     }
     TempoMark mark = now();
@@ -150,7 +155,7 @@ void TempoWindow::find() {
     const auto session = work_.document.shared();
     std::map<TrackId, MaterialPtr> known;
     for (const auto& t : session->tracks) known[t->id] = work_.materials.of(*t);
-    told_->setText(tr("Looking at the hits …"));
+    told_->setText(tr("Comparing the hits…"));
     jobs_.start(
         [session, known = std::move(known)](Progress&) -> Result<std::optional<FoundTempo>> {
             return find_tempo(*session, [&](const Track& t) { return known.at(t.id); });
@@ -158,16 +163,15 @@ void TempoWindow::find() {
         [this](const Result<std::optional<FoundTempo>>& found) {
             if (!found || !*found) {
                 told_->setText(
-                    tr("No steady tempo was found: it takes 8 hits of kick, snare or clap that are in time. Tap it, or "
-                       "type it."));
+                    tr("No steady tempo was found: at least 8 hits of kick, snare or clap must be in time. Tap or type "
+                       "the tempo."));
                 return;
             }
             const FoundTempo& f = **found;
-            told_->setText(
-                tr("%1 % of %2 hits are in time. Check the bars in the song map; Half and Double correct what "
-                   "hits cannot tell.")
-                    .arg(100.0 * f.share_in_time, 0, 'f', 0)
-                    .arg(f.hits));
+            told_->setText(tr("%1 % of %2 hits are in time. Check the bars in the song map; Half and Double correct a "
+                              "tempo that is twice or half as fast.")
+                               .arg(100.0 * f.share_in_time, 0, 'f', 0)
+                               .arg(f.hits));
             set(f.mark);
         });
 }

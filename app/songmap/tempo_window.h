@@ -3,7 +3,6 @@
 #pragma once
 
 #include <QDialog>
-#include <QDoubleSpinBox>
 #include <QElapsedTimer>
 #include <QLabel>
 #include <QLineEdit>
@@ -11,6 +10,7 @@
 
 #include "app/desk/background.h"
 #include "app/desk/workspace.h"
+#include "app/style/figure_box.h"
 
 namespace isotonus {
 
@@ -31,7 +31,7 @@ class TempoWindow : public QDialog {
 
     Workspace& work_;
     QLineEdit* tempo_;
-    QDoubleSpinBox* first_bar_;
+    FigureBox* first_bar_;
     QLabel* told_;
     std::vector<double> taps_s_;
     uint64_t tapping_ = 0;  ///< the undo step that these taps are

@@ -13,13 +13,7 @@ namespace isotonus {
 
 namespace {
 
-constexpr double most_delay_s = 0.05;
-
-/// A figure with a true minus sign, and none before a zero.
-QString figure(double value, int decimals) {
-    const QString text = QString::number(value, 'f', decimals);
-    return text.toDouble() == 0.0 ? QString::number(0.0, 'f', decimals) : with_true_minus(text.toStdString());
-}
+constexpr double max_delay_s = 0.05;
 
 }  // namespace
 
@@ -31,14 +25,15 @@ PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* pa
     auto* form = new QFormLayout;
     set_ = new QComboBox;
     set_->setObjectName("phaseSet");
-    set_->setAccessibleName(tr("Set of microphones"));
+    set_->setAccessibleName(tr("Microphones of one source"));
     set_->setToolTip(
-        tr("Rows that may be microphones of one source: found by their names, and proved by their sound."));
-    form->addRow(tr("Set"), set_);
+        tr("Tracks that may be microphones of one source. Isotonus finds them by their names and confirms them by "
+           "their sound."));
+    form->addRow(tr("Microphones"), set_);
     reference_ = new QComboBox;
     reference_->setObjectName("phaseReference");
     reference_->setAccessibleName(tr("Reference"));
-    reference_->setToolTip(tr("The microphone that stays where it is; the closest one is a good choice."));
+    reference_->setToolTip(tr("The microphone that stays where it is. Choose the one closest to the source."));
     form->addRow(tr("Reference"), reference_);
     layout->addLayout(form);
     make_table();
@@ -73,9 +68,10 @@ PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* pa
 }
 
 void PhaseDialog::make_table() {
-    const QStringList titles{tr("Row"),      tr("late by"),     tr("in time"), tr("in air"),
+    const QStringList titles{tr("Channel"),  tr("delay"),       tr("in time"), tr("distance in air"),
                              tr("polarity"), tr("correlation"), tr("aligned"), tr("below 200 Hz")};
     table_ = new QTableWidget(0, static_cast<int>(titles.size()));
+    table_->setTabKeyNavigation(false);  // the arrow keys go from cell to cell, the Tab key leaves
     table_->setObjectName("phaseTable");
     table_->setHorizontalHeaderLabels(titles);
     table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
@@ -102,22 +98,24 @@ QHBoxLayout* PhaseDialog::make_nudges() {
         nudges_.push_back(b);
     };
     const auto tenth = [this] { return work_.document.session().sample_rate / 10000.0; };
-    button("earlierTenth", tr("−0.1 ms"), tr("This row 0.1 ms earlier."), [this, tenth] { nudge(-tenth()); });
-    button("earlierSample", tr("−1 sample"), tr("This row one sample earlier."), [this] { nudge(-1.0); });
-    button("laterSample", tr("+1 sample"), tr("This row one sample later."), [this] { nudge(1.0); });
-    button("laterTenth", tr("+0.1 ms"), tr("This row 0.1 ms later."), [this, tenth] { nudge(tenth()); });
-    button("turnOver", tr("Invert polarity"), tr("Turns this row's waveform upside down."), [this] { turn_over(); });
+    button("earlierTenth", tr("−0.1 ms"), tr("Moves this track 0.1 ms earlier."), [this, tenth] { nudge(-tenth()); });
+    button("earlierSample", tr("−1 sample"), tr("Moves this track one sample earlier."), [this] { nudge(-1.0); });
+    button("laterSample", tr("+1 sample"), tr("Moves this track one sample later."), [this] { nudge(1.0); });
+    button("laterTenth", tr("+0.1 ms"), tr("Moves this track 0.1 ms later."), [this, tenth] { nudge(tenth()); });
+    button("turnOver", tr("Invert polarity"),
+           tr("Turns the waveform of this track upside down. Use it when microphones cancel each other."),
+           [this] { turn_over(); });
     return by_hand;
 }
 
 QDialogButtonBox* PhaseDialog::make_buttons() {
     auto* buttons = new QDialogButtonBox;
-    apply_one_ = buttons->addButton(tr("Align this row"), QDialogButtonBox::ActionRole);
+    apply_one_ = buttons->addButton(tr("Align this track"), QDialogButtonBox::ActionRole);
     apply_one_->setObjectName("phaseApplyOne");
     apply_ = buttons->addButton(tr("Align all"), QDialogButtonBox::ActionRole);
     apply_->setObjectName("phaseApply");
     for (QPushButton* b : {apply_one_, apply_})
-        b->setToolTip(tr("Sets delay and polarity where the evidence is good. Undo takes it back."));
+        b->setToolTip(tr("Sets delay and polarity of each track whose match is clear. Undo restores them."));
     undo_ = buttons->addButton(tr("Undo"), QDialogButtonBox::ActionRole);
     undo_->setObjectName("phaseUndo");
     undo_->setAutoDefault(false);
@@ -128,7 +126,7 @@ QDialogButtonBox* PhaseDialog::make_buttons() {
 void PhaseDialog::look_for_sets() {
     apply_->setEnabled(false);
     apply_one_->setEnabled(false);
-    advice_->setText(tr("Looking for rows that are microphones of one source…"));
+    advice_->setText(tr("Searching for microphones of one source…"));
     std::map<TrackId, MaterialPtr> known;
     for (const auto& t : work_.document.session().tracks) known[t->id] = work_.materials.of(*t);
     using Sets = std::vector<std::vector<TrackId>>;
@@ -149,8 +147,7 @@ void PhaseDialog::show_sets(const std::vector<std::vector<TrackId>>& sets) {
     }
     if (sets_.empty())
         advice_->setText(
-            tr("No rows were found that are microphones of one source. Select two or more rows to compare "
-               "them anyway."));
+            tr("No microphones of one source were found. Select two or more tracks to compare them anyway."));
     else
         take_set(0);
 }
@@ -169,7 +166,7 @@ void PhaseDialog::compare() {
     jobs_.give_up();
     apply_->setEnabled(false);
     found_.assign(rows_.size(), std::nullopt);
-    advice_->setText(tr("Listening to the strongest hits of both…"));
+    advice_->setText(tr("Comparing the strongest hits of both…"));
     table_->clearSpans();
     table_->setRowCount(static_cast<int>(rows_.size()));
     for (size_t row = 0; row < rows_.size(); ++row) compare_row(row);
@@ -208,22 +205,23 @@ void PhaseDialog::show_result(int round, size_t row, const Result<Alignment>& re
     found_[row] = a;
     const double seconds = a.delay_samples / work_.document.session().sample_rate;
     if (a.reliable) {
-        put(1, tr("%1 samples").arg(figure(a.delay_samples, 1)));
-        put(2, tr("%1 ms").arg(figure(seconds * 1000.0, 2)));
-        put(3, tr("%1 cm").arg(figure(centimetres(seconds), 0)));
+        put(1, tr("%1 samples").arg(shown_figure(a.delay_samples, 1)));
+        put(2, tr("%1 ms").arg(shown_figure(seconds * 1000.0, 2)));
+        put(3, tr("%1 cm").arg(shown_figure(centimetres(seconds), 0)));
         put(4, a.inverted ? tr("inverted") : tr("same"));
         put(7, db_text(a.low_gain_db, "dB", true));
     } else {
-        put(1, tr("the evidence is too weak to advise"));
+        put(1, tr("the match is too weak for a suggestion"));
         table_->setSpan(static_cast<int>(row), 1, 1, 4);
     }
-    put(5, figure(a.correlation_before, 2));
-    put(6, figure(a.correlation_after, 2));
+    put(5, shown_figure(a.correlation_before, 2));
+    put(6, shown_figure(a.correlation_after, 2));
     const bool any = std::any_of(found_.begin(), found_.end(), [](const auto& f) { return f && f->reliable; });
     apply_->setEnabled(any);
-    advice_->setText(any ? tr("Aligned microphones add up where they now cancel: the last column says what the low end "
-                              "gains. Undo takes it back.")
-                         : tr("Nothing here moves with the reference closely enough to be aligned."));
+    advice_->setText(
+        any ? tr("Aligned microphones add up instead of cancelling each other. The last column shows how much the low "
+                 "end gains. Undo restores the delays.")
+            : tr("No track matches the reference closely enough to be aligned. Choose another reference."));
     if (chosen_row() == static_cast<int>(row)) show_pictures();
 }
 
@@ -269,9 +267,9 @@ void PhaseDialog::show_pictures() {
         return;
     }
     const double rate = work_.document.session().sample_rate;
-    stands_->setText(tr("%1 stands at %2 samples (%3 ms), polarity %4")
-                         .arg(QString::fromStdString(b->name), figure(b->delay_samples, 1),
-                              figure(b->delay_samples / rate * 1000.0, 2),
+    stands_->setText(tr("%1: delay %2 samples (%3 ms), polarity %4")
+                         .arg(QString::fromStdString(b->name), shown_figure(b->delay_samples, 1),
+                              shown_figure(b->delay_samples / rate * 1000.0, 2),
                               b->polarity_inverted ? tr("inverted") : tr("as recorded")));
     if (!found) return;  // what was seen before stays until the new figures are there
     const int frames = static_cast<int>(rate * 0.024);
@@ -293,15 +291,15 @@ void PhaseDialog::apply(bool all) {
         ++count;
     }
     if (count == 0) return;
-    work_.document.edit(tr("Align %n row(s) to %1", nullptr, count).arg(reference_->currentText()), std::move(next));
+    work_.document.edit(tr("Align %n track(s) to %1", nullptr, count).arg(reference_->currentText()), std::move(next));
 }
 
 void PhaseDialog::nudge(double samples) {
     const int row = chosen_row();
     if (row < 0) return;
-    const double most = most_delay_s * work_.document.session().sample_rate;
+    const double most = max_delay_s * work_.document.session().sample_rate;
     const QString name = QString::fromStdString(work_.document.track(rows_[static_cast<size_t>(row)])->name);
-    work_.document.edit_tracks(tr("Delay %1 %2 samples").arg(name, figure(samples, 1)),
+    work_.document.edit_tracks(tr("Delay %1 %2 samples").arg(name, shown_figure(samples, 1)),
                                {rows_[static_cast<size_t>(row)]},
                                [&](Track& t) { t.delay_samples = std::clamp(t.delay_samples + samples, -most, most); });
 }

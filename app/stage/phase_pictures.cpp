@@ -54,6 +54,16 @@ double scale_of(const std::vector<float>& wave) {
     return most > 0.0f ? 1.0 / static_cast<double>(most) : 1.0;
 }
 
+/// The ground, and the line of zero in the part above the scale.
+QRect area_with_zero_line(QPainter& painter, const QRect& all) {
+    painter.fillRect(all, theme().panel);
+    const QRect area = all.adjusted(0, 0, 0, -foot);
+    painter.setPen(theme().scale);
+    painter.drawLine(area.left(), area.center().y(), area.right(), area.center().y());
+    painter.setFont(lettering(11));
+    return area;
+}
+
 }  // namespace
 
 HitPicture::HitPicture(QWidget* parent) : QWidget(parent) {
@@ -71,21 +81,17 @@ void HitPicture::show_waves(std::vector<float> reference, std::vector<float> tra
 
 void HitPicture::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    painter.fillRect(rect(), theme().panel);
-    const QRect area = rect().adjusted(0, 0, 0, -foot);
-    painter.setPen(theme().rule);
-    painter.drawLine(area.left(), area.center().y(), area.right(), area.center().y());
-    painter.setFont(lettering(11));
+    const QRect area = area_with_zero_line(painter, rect());
     if (reference_.empty()) {
         painter.setPen(theme().faint);
-        painter.drawText(rect(), Qt::AlignCenter, tr("choose a row of the table"));
+        painter.drawText(rect(), Qt::AlignCenter, tr("select a track in the table"));
         return;
     }
     // A rule each millisecond.
     const double length_ms = static_cast<double>(reference_.size()) / rate_ * 1000.0;
     for (int ms = 1; ms < length_ms; ++ms) {
         const int x = area.left() + static_cast<int>(area.width() * ms / length_ms);
-        painter.setPen(theme().rule);
+        painter.setPen(theme().scale);
         painter.drawLine(x, area.top(), x, area.bottom());
         if (ms % 5 != 0) continue;
         painter.setPen(theme().faint);
@@ -96,7 +102,7 @@ void HitPicture::paintEvent(QPaintEvent*) {
     draw_wave(painter, area, reference_, scale_of(reference_));
     painter.setPen(QPen(theme().accent, 1.3));
     draw_wave(painter, area, track_, scale_of(track_));
-    draw_legend(painter, area, tr("broad: reference   fine: this row, as it stands"));
+    draw_legend(painter, area, tr("broad: reference   fine: this track, as it is"));
 }
 
 CorrelationPicture::CorrelationPicture(QWidget* parent) : QWidget(parent) {
@@ -106,7 +112,7 @@ CorrelationPicture::CorrelationPicture(QWidget* parent) : QWidget(parent) {
 }
 
 QString CorrelationPicture::spoken_value() const {
-    return curve_.empty() ? QString() : tr("highest at %1 ms").arg(delay_ms_, 0, 'f', 2);
+    return curve_.empty() ? QString() : tr("highest at %1 ms").arg(shown_figure(delay_ms_, 2));
 }
 
 void CorrelationPicture::show_curve(std::vector<float> curve, double delay_ms) {
@@ -117,25 +123,21 @@ void CorrelationPicture::show_curve(std::vector<float> curve, double delay_ms) {
 
 void CorrelationPicture::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    painter.fillRect(rect(), theme().panel);
-    const QRect area = rect().adjusted(0, 0, 0, -foot);
-    painter.setPen(theme().rule);
-    painter.drawLine(area.left(), area.center().y(), area.right(), area.center().y());
-    painter.setFont(lettering(11));
+    const QRect area = area_with_zero_line(painter, rect());
     const auto x_of = [&](double ms) { return area.left() + static_cast<int>((ms + 50.0) / 100.0 * area.width()); };
     for (int ms = -40; ms <= 40; ms += 20) {
-        painter.setPen(theme().rule);
+        painter.setPen(theme().scale);
         painter.drawLine(x_of(ms), area.top(), x_of(ms), area.bottom());
         painter.setPen(theme().faint);
         painter.drawText(QRect(x_of(ms) - 30, area.bottom() + 2, 60, foot - 4), Qt::AlignCenter,
                          ms == 0 ? tr("in time") : tr("%1 ms").arg(with_true_minus(std::to_string(ms))));
     }
     if (curve_.empty()) return;
-    painter.setPen(QPen(theme().ink, 1.0));
+    painter.setPen(QPen(theme().text, 1.0));
     draw_wave(painter, area, curve_, 1.0);
     painter.setPen(QPen(theme().accent, 1.5, Qt::DashLine));
     painter.drawLine(x_of(delay_ms_), area.top(), x_of(delay_ms_), area.bottom());
-    draw_legend(painter, area, tr("correlation; late to the right"));
+    draw_legend(painter, area, tr("correlation; right is later"));
 }
 
 }  // namespace isotonus

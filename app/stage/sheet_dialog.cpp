@@ -80,20 +80,21 @@ SheetDialog::SheetDialog(Workspace& work, QWidget* parent) : QDialog(parent), wo
         connect(b, &QPushButton::clicked, this, method);
         to->addWidget(b);
     };
-    button(top, "sheetKeep", tr("Keep as my own…"), tr("Keeps what stands here under a name, for other sessions too."),
+    button(top, "sheetKeep", tr("Save as my sheet…"), tr("Saves these windows under a name, for other sessions too."),
            &SheetDialog::keep_as_own);
-    button(top, "sheetImport", tr("Import…"), tr("A sheet from a JSON file."), &SheetDialog::import_sheet);
-    button(top, "sheetExport", tr("Export…"), tr("What stands here as a JSON file."), &SheetDialog::export_sheet);
+    button(top, "sheetImport", tr("Import…"), tr("Loads a sheet from a JSON file."), &SheetDialog::import_sheet);
+    button(top, "sheetExport", tr("Export…"), tr("Saves these windows as a JSON file."), &SheetDialog::export_sheet);
     layout->addLayout(top);
-    auto* why = new QLabel(
-        tr("The first line that fits a track gives its window; empty fields fit all. The last two lines are for "
-           "what no other line fits."));
+    auto* why =
+        new QLabel(tr("The first line that matches a track sets its window; empty fields match all. The last two lines "
+                      "are for tracks that match no other line."));
     why->setWordWrap(true);
     layout->addWidget(why);
     table_ = new QTableWidget(0, columns);
+    table_->setTabKeyNavigation(false);  // the arrow keys go from cell to cell, the Tab key leaves
     table_->setObjectName("sheetTable");
     table_->setHorizontalHeaderLabels(
-        {tr("word in the name"), tr("family"), tr("kind"), tr("measure"), tr("from"), tr("aim"), tr("to")});
+        {tr("word in the name"), tr("Family"), tr("kind"), tr("measure"), tr("from"), tr("target"), tr("to")});
     table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Interactive);
     table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     table_->verticalHeader()->hide();
@@ -103,8 +104,8 @@ SheetDialog::SheetDialog(Workspace& work, QWidget* parent) : QDialog(parent), wo
     for (int c = 0; c < columns; ++c) table_->setColumnWidth(c, widths[c]);
     layout->addWidget(table_, 1);
     auto* rules = new QHBoxLayout;
-    button(rules, "ruleAdd", tr("Add a line"), tr("A window for some tracks only."), &SheetDialog::add_rule);
-    button(rules, "ruleRemove", tr("Remove the line"), tr("Takes the chosen line away."), &SheetDialog::remove_rule);
+    button(rules, "ruleAdd", tr("Add a line"), tr("Adds a window for some tracks only."), &SheetDialog::add_rule);
+    button(rules, "ruleRemove", tr("Remove the line"), tr("Removes the selected line."), &SheetDialog::remove_rule);
     rules->addStretch();
     layout->addLayout(rules);
     auto* form = new QHBoxLayout;
@@ -115,12 +116,13 @@ SheetDialog::SheetDialog(Workspace& work, QWidget* parent) : QDialog(parent), wo
     };
     field(tr("Peak ceiling, dBFS"), ceiling_ = level_box(-6.0));
     ceiling_->setObjectName("sheetCeiling");
-    field(tr("Mains from"), mains_low_ = level_box(-10.0));
+    field(tr("Main output from"), mains_low_ = level_box(-10.0));
     field(tr("to"), mains_high_ = level_box(-6.0));
-    spikes_ = new QCheckBox(tr("count spikes"));
+    spikes_ = new QCheckBox(tr("Count spikes"));
     spikes_->setObjectName("sheetSpikes");
     spikes_->setToolTip(
-        tr("Off: a track's peak is what remains without the up to three short moments that alone set it."));
+        tr("If off, up to three short moments that alone set a track's peak are ignored. Turn it off for tracks with "
+           "single spikes."));
     form->addWidget(spikes_);
     form->addStretch();
     layout->addLayout(form);
@@ -153,16 +155,18 @@ void SheetDialog::add_row(const QString& word, int family, int kind, const Targe
     name->setAccessibleName(tr("word in the name"));
     table_->setCellWidget(row, word_column, name);
     auto* families = new QComboBox;
-    families->addItem(tr("any"));
-    for (size_t n = 0; n < family_names.size(); ++n) families->addItem(family_word(static_cast<Family>(n)));
+    families->addItem(tr("Any"));
+    for (size_t n = 0; n < family_names.size(); ++n)
+        families->addItem(sentence_case(family_word(static_cast<Family>(n))));
     families->setCurrentIndex(family + 1);
     table_->setCellWidget(row, family_column, families);
     auto* kinds = new QComboBox;
-    kinds->addItems({tr("any"), tr("percussive"), tr("sustained")});
+    kinds->addItems({tr("Any"), tr("Percussive"), tr("Sustained")});
     kinds->setCurrentIndex(kind + 1);
     table_->setCellWidget(row, kind_column, kinds);
     auto* measures = new QComboBox;
-    for (size_t n = 0; n < measure_names.size(); ++n) measures->addItem(measure_words(static_cast<Measure>(n)));
+    for (size_t n = 0; n < measure_names.size(); ++n)
+        measures->addItem(sentence_case(measure_words(static_cast<Measure>(n))));
     measures->setCurrentIndex(static_cast<int>(target.measure));
     table_->setCellWidget(row, measure_column, measures);
     table_->setCellWidget(row, low_column, level_box(target.low_dbfs));
@@ -235,7 +239,7 @@ void SheetDialog::remove_rule() {
 }
 
 void SheetDialog::keep_as_own() {
-    const auto name = work_.prompter->ask_text(tr("Keep the sheet"), tr("Its name"), name_);
+    const auto name = work_.prompter->ask_text(tr("Save the sheet"), tr("Name"), name_);
     if (!name || name->trimmed().isEmpty()) return;
     name_ = name->trimmed();
     (void)make_folder(own_folder());  // writing says when it could not be made

@@ -31,20 +31,19 @@ StageLane::StageLane(Workspace& work, TrackId id, QWidget* parent) : Lane(work, 
     fit_ = new QToolButton(this);
     fit_->setObjectName("fit");
     fit_->setText(tr("Stage", "on the button of a row"));
-    fit_->setFocusPolicy(Qt::NoFocus);
+    fit_->setFocusPolicy(Qt::TabFocus);
     fit_->setStyleSheet("font-size: 11px; padding: 0 2px;");
     fit_->setToolTip(
-        tr("Sets this track's trim so that its level falls into its window; so do the other chosen rows, when it is "
-           "one of "
-           "them. (F)"));
+        tr("Trims this track so that its level falls into its window. If the track is selected, all selected tracks "
+           "are trimmed. (F)"));
     connect(fit_, &QToolButton::clicked, this,
             [this] { work_.edits.stage(work_.document.moved_with(this->id()), tr("Stage %1").arg(track_name())); });
     connect(&work_.materials, &Materials::reshaped, this, qOverload<>(&QWidget::update));
     lock_ = new QToolButton(this);
     lock_->setObjectName("lock");
     lock_->setCheckable(true);
-    lock_->setFocusPolicy(Qt::NoFocus);
-    lock_->setToolTip(tr("A locked row keeps its trim when the others are staged. (L)"));
+    lock_->setFocusPolicy(Qt::TabFocus);
+    lock_->setToolTip(tr("A locked track keeps its trim when the others are staged. (L)"));
     connect(lock_, &QToolButton::clicked, this, [this](bool on) {
         work_.document.edit_tracks((on ? tr("Lock %1") : tr("Unlock %1")).arg(track_name()),
                                    work_.document.moved_with(this->id()), [on](Track& t) { t.locked = on; });
@@ -73,20 +72,20 @@ QString StageLane::sentence() const {
     const char* unit = measure_unit(s->target.measure);
     const bool average = s->target.measure == Measure::average;
     const auto figure = [&](const Level& level) { return average ? average_text(level) : level_text(level, unit); };
-    QString text = tr("%1: %2 %3 before, trim %4, %5 after; wanted %6 to %7.")
+    QString text = tr("%1: %2 %3 before, trim %4, %5 after; target %6 to %7.")
                        .arg(track_name(), measure_words(s->target.measure), figure(s->before_dbfs), value_text(),
                             figure(s->after_dbfs), db_text(s->target.low_dbfs, ""), db_text(s->target.high_dbfs, unit));
     if (const std::string why = why_not_in_window(work_.document.session().targets, *track(), *m); !why.empty())
-        text += ' ' + tr("Not in its window: %1. Shift+T shows what can be done.").arg(with_true_minus(why));
+        text += ' ' + tr("Outside its window: %1. Shift+T shows the options.").arg(with_true_minus(why));
     else if (fit_of(*s) == Fit::above)
         text += ' ' + tr("That is %1 over.").arg(db_text(*s->after_dbfs - s->target.high_dbfs));
     if (track()->staged_without)
-        text += ' ' + tr("Staged without %1 … %2, which is hatched.")
+        text += ' ' + tr("Staged without %1 … %2 (hatched).")
                           .arg(time_text(track()->staged_without->from_s), time_text(track()->staged_without->to_s));
     if (const auto added = chain_adds_db(*s))
-        text += ' ' + tr("Its chain then changes that by %1.").arg(db_text(*added, "dB", true));
+        text += ' ' + tr("The chain then changes the level by %1.").arg(db_text(*added, "dB", true));
     if (s->over_ceiling_db > 0.0)
-        text += ' ' + tr("Its peak stands %1 above the ceiling.").arg(db_text(s->over_ceiling_db));
+        text += ' ' + tr("The peak is %1 above the ceiling.").arg(db_text(s->over_ceiling_db));
     return text;
 }
 
@@ -100,7 +99,7 @@ void StageLane::set_trim(double db) {
     const double to = std::clamp(db, -trim_max_db, trim_max_db);
     const auto ids = work_.document.moved_with(id());
     const QString value = db_text(to, "dB", true);
-    const QString name = ids.size() > 1 ? tr("Trim %1 tracks at %2").arg(ids.size()).arg(value)
+    const QString name = ids.size() > 1 ? tr("Trim %n track(s) at %1", nullptr, static_cast<int>(ids.size())).arg(value)
                                         : tr("Trim %1 %2").arg(track_name(), value);
     work_.document.edit_tracks(name, ids, [to](Track& t) { t.trim_db = to; });
 }
@@ -108,8 +107,10 @@ void StageLane::set_trim(double db) {
 void StageLane::nudge(double by_db, uint64_t gesture) {
     const auto moved = [by_db](const Track& t) { return std::clamp(t.trim_db + by_db, -trim_max_db, trim_max_db); };
     const auto ids = work_.document.moved_with(id());
-    const QString name = ids.size() > 1 ? tr("Trim %1 tracks %2").arg(ids.size()).arg(db_text(by_db, "dB", true))
-                                        : tr("Trim %1 %2").arg(track_name(), db_text(moved(*track()), "dB", true));
+    const QString name =
+        ids.size() > 1
+            ? tr("Trim %n track(s) by %1", nullptr, static_cast<int>(ids.size())).arg(db_text(by_db, "dB", true))
+            : tr("Trim %1 %2").arg(track_name(), db_text(moved(*track()), "dB", true));
     work_.document.edit_tracks(
         name, ids, [moved](Track& t) { t.trim_db = moved(t); }, gesture);
 }
@@ -153,7 +154,7 @@ void StageLane::levels_changed() {
     const auto* bars = work_.player.meters().find(id());
     const double live = bars ? bars->after_trim.level_db : silence_db;
     const Ruler ruler = stage_ruler(width());
-    if (std::lround(ruler.place(live)) != std::lround(ruler.place(shown_live_db_))) {
+    if (std::lround(ruler.x_of(live)) != std::lround(ruler.x_of(shown_live_db_))) {
         shown_live_db_ = live;
         update(0, height() - 7, figures_left(width()), 5);
     }
@@ -185,13 +186,13 @@ void StageLane::paint_figures(QPainter& painter, const Material& m, double trim_
         here.peak_dbfs ? time_text(here.peak_time_s + work_.document.shift_s(*track())) : QString(QChar(0x2013))};
     painter.setFont(lettering(11));
     for (int n = 0; n < 4; ++n) {
-        painter.setPen(n == 2 && live ? theme().accent : theme().ink);
+        painter.setPen(n == 2 && live ? theme().accent : theme().text);
         painter.drawText(QRect(figures_left(width()) + n * column_width, 0, column_width - 4, height()),
                          Qt::AlignRight | Qt::AlignVCenter, texts[n]);
     }
 }
 
-int StageLane::Canvas::x_of(double db) const { return static_cast<int>(std::lround(ruler.place(db))); }
+int StageLane::Canvas::x_of(double db) const { return static_cast<int>(std::lround(ruler.x_of(db))); }
 
 void StageLane::paint(QPainter& painter, const QRect& clip) {
     const Track& t = *track();
@@ -234,7 +235,7 @@ void StageLane::paint_levels(const Canvas& c) {
     }
     if (f.sample_peak_dbfs) {
         const int at = c.x_of(*f.sample_peak_dbfs + t.trim_db);
-        painter.fillRect(at - 1, y(19), 3, y(10), c.staging.over_ceiling_db > 0.0 ? theme().above : theme().ink);
+        painter.fillRect(at - 1, y(19), 3, y(10), c.staging.over_ceiling_db > 0.0 ? theme().above : theme().text);
         if (c.staging.over_ceiling_db > 0.0)
             painter.fillRect(at - 4, y(19), 9, 2, theme().above);  // and a raised notch
     }
@@ -261,7 +262,7 @@ void StageLane::paint_trim(const Canvas& c) {
     const Fit fit = fit_of(c.staging);
     painter.setRenderHint(QPainter::Antialiasing);
     const int from = c.x_of(*c.staging.before_dbfs), to = c.x_of(*c.staging.after_dbfs), axis = y(12);
-    painter.setPen(QPen(theme().ink, 1.2));
+    painter.setPen(QPen(theme().text, 1.2));
     painter.setBrush(Qt::NoBrush);
     if (std::abs(to - from) > 6) {
         const int side = to > from ? 1 : -1;
@@ -288,15 +289,16 @@ void StageLane::paint_trim_figure(const Canvas& c) {
     painter.setRenderHint(QPainter::Antialiasing, false);
     painter.setBrush(Qt::NoBrush);
     painter.setFont(lettering(11));
-    painter.setPen(theme().ink);
+    painter.setPen(theme().text);
     const int low = c.x_of(c.staging.target.low_dbfs), high = c.x_of(c.staging.target.high_dbfs);
     const int from = c.x_of(*c.staging.before_dbfs), to = c.x_of(*c.staging.after_dbfs), axis = y(12);
     const bool outside = fit != Fit::inside && fit != Fit::silent;
     QString figure = value_text();
-    if (outside && c.staging.limited_by_peak) figure += tr("  held by its peak");
-    if (outside && c.staging.limited_by_range) figure += tr("  end of the trim");
-    if (c.staging.over_ceiling_db > 0.0) figure += tr("  %1 over the ceiling").arg(db_text(c.staging.over_ceiling_db));
-    if (const auto added = chain_adds_db(c.staging)) figure += tr("  chain %1").arg(db_text(*added, "dB", true));
+    if (outside && c.staging.limited_by_peak) figure += "  " + tr("limited by its peak");
+    if (outside && c.staging.limited_by_range) figure += "  " + tr("trim at its limit");
+    if (c.staging.over_ceiling_db > 0.0)
+        figure += "  " + tr("%1 over the ceiling").arg(db_text(c.staging.over_ceiling_db));
+    if (const auto added = chain_adds_db(c.staging)) figure += "  " + tr("chain %1").arg(db_text(*added, "dB", true));
     const int wide = QFontMetrics(painter.font()).horizontalAdvance(figure);
     int left = std::min(from, to) - wide - 12;
     if (left < high + 4 && left + wide > low - 8) left = low - wide - 8;  // not across the bracket
@@ -315,18 +317,18 @@ void StageLane::paint_song(const Canvas& c, const QRect& clip) {
     paint_level_shadow(painter, strip(), clip, c.material.summary, f.sample_rate, work_.document.shift_s(t),
                        gain_from_db(t.trim_db), time, theme().faint);
     if (t.staged_without) {
-        const int from = static_cast<int>(time.place(t.staged_without->from_s)),
-                  to = static_cast<int>(time.place(t.staged_without->to_s));
+        const int from = static_cast<int>(time.x_of(t.staged_without->from_s)),
+                  to = static_cast<int>(time.x_of(t.staged_without->to_s));
         painter.fillRect(QRect(QPoint(from, strip().top()), QPoint(std::max(from, to), strip().bottom())),
                          QBrush(theme().accent, Qt::BDiagPattern));
     }
-    painter.setPen(theme().ink);
-    const int peak_x = static_cast<int>(time.place(f.peak_time_s + work_.document.shift_s(t)));
+    painter.setPen(theme().text);
+    const int peak_x = static_cast<int>(time.x_of(f.peak_time_s + work_.document.shift_s(t)));
     painter.drawLine(peak_x, strip().top(), peak_x, strip().top() + 6);
     painter.setPen(theme().above);
     painter.setBrush(c.staging.spikes_counted ? QBrush(Qt::NoBrush) : QBrush(theme().above));
     for (const Spike& spike : f.spikes) {
-        const int x = static_cast<int>(time.place(
+        const int x = static_cast<int>(time.x_of(
             static_cast<double>(spike.first_frame + spike.frames / 2) / f.sample_rate + work_.document.shift_s(t)));
         painter.drawPolygon(
             QPolygon({QPoint(x - 3, strip().top()), QPoint(x + 3, strip().top()), QPoint(x, strip().top() + 6)}));
@@ -346,8 +348,9 @@ QString StageStation::state(const Workspace& work) const {
         held += fit_of(*s) == Fit::below && s->limited_by_peak ? 1 : 0;
     }
     if (counted == 0) return {};
-    if (held > 0) return QCoreApplication::translate("Station", "%1 of %2, %3 held").arg(inside).arg(counted).arg(held);
-    return QCoreApplication::translate("Station", "%1 of %2 in window").arg(inside).arg(counted);
+    if (held > 0)
+        return QCoreApplication::translate("Station", "%1 of %2, %3 limited").arg(inside).arg(counted).arg(held);
+    return QCoreApplication::translate("Station", "%1 of %2 in their windows").arg(inside).arg(counted);
 }
 
 void StageStation::paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const {
@@ -358,7 +361,7 @@ void StageStation::paint_ruler(QPainter& painter, const QRect& area, const Works
                      Qt::AlignLeft | Qt::AlignVCenter, QCoreApplication::translate("Station", "level over the song"));
     const bool looped = work.player.loop().on && work.player.loop().to_s > work.player.loop().from_s;
     const QString heads[] = {QCoreApplication::translate("Station", "peak"),
-                             plain_rms() ? QCoreApplication::translate("Station", "avg plain")
+                             plain_rms() ? QCoreApplication::translate("Station", "plain RMS")
                                          : QCoreApplication::translate("Station", "average"),
                              QCoreApplication::translate("Station", "VU"),
                              QCoreApplication::translate("Station", "loudest")};
@@ -372,6 +375,25 @@ void StageStation::paint_ruler(QPainter& painter, const QRect& area, const Works
              Qt::AlignRight | Qt::AlignVCenter);
 }
 
+std::vector<Station::Head> StageStation::heads(const QRect& area) const {
+    const QString figures[] = {
+        QCoreApplication::translate("Station", "The sample peak after the trim. Percussive tracks are staged by it."),
+        QCoreApplication::translate("Station", "The average after the trim. Sustained tracks are staged by it."),
+        QCoreApplication::translate("Station", "The highest reading of a VU needle after the trim; 0 VU is −18 dBFS."),
+        QCoreApplication::translate("Station", "Where the track is loudest. Check this place for a late peak.")};
+    const int left = area.left() + figures_left(area.width());
+    std::vector<Head> all{
+        {QRect(area.left(), area.top(), left - area.left(), area.height()),
+         QCoreApplication::translate(
+             "Station", "The level of the file (hollow), after the trim (solid), and the target window (bracket).")}};
+    for (int n = 0; n < 4; ++n)
+        all.push_back({QRect(left + n * column_width, area.top(), column_width, area.height()), figures[n]});
+    all.push_back({QRect(area.right() - strip_width - buttons_width, area.top(), strip_width, area.height()),
+                   QCoreApplication::translate(
+                       "Station", "The level of the track over the whole song. A late peak is seen here.")});
+    return all;
+}
+
 QWidget* StageStation::make_tools(Workspace& work, QWidget* parent) const {
     auto* tools = new QWidget(parent);
     auto* layout = new QHBoxLayout(tools);
@@ -379,7 +401,7 @@ QWidget* StageStation::make_tools(Workspace& work, QWidget* parent) const {
     auto* all = new QPushButton(QCoreApplication::translate("Station", "Stage all"));
     all->setObjectName("stageAll");
     all->setToolTip(QCoreApplication::translate(
-        "Station", "Trims every unlocked track to its target window; faders stay where they are."));
+        "Station", "Trims every unlocked track to its target window. Faders stay where they are."));
     QObject::connect(all, &QPushButton::clicked, tools, [&work] { work.edits.stage_all(); });
     layout->setSpacing(3);
     layout->addWidget(all);
@@ -393,11 +415,11 @@ QWidget* StageStation::make_tools(Workspace& work, QWidget* parent) const {
         layout->addWidget(b);
     };
     opens("openSheet", "sheet", QCoreApplication::translate("Station", "Sheet…"),
-          QCoreApplication::translate("Station", "The target sheet: which level each track is wanted at. (Ctrl+T)"));
+          QCoreApplication::translate("Station", "Shows the target level of each kind of track. (Ctrl+T)"));
     opens("openTable", "stageTable", QCoreApplication::translate("Station", "Table…"),
-          QCoreApplication::translate(
-              "Station",
-              "Every figure before and after, and what can be done where a track cannot reach its window. (Shift+T)"));
+          QCoreApplication::translate("Station",
+                                      "Shows every figure before and after, and the options for tracks that do not "
+                                      "reach their window. (Shift+T)"));
     for (QPushButton* b : tools->findChildren<QPushButton*>()) b->setStyleSheet("font-size: 11px; padding: 4px 3px;");
     return tools;
 }

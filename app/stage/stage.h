@@ -15,6 +15,7 @@ class StageLane : public Lane {
     void levels_changed() override;
 
   protected:
+    Range spoken_range() const override { return {-trim_max_db, trim_max_db}; }
     QString value_text() const override;
     QString value_name() const override { return tr("trim"); }
     void nudge(double by_db, uint64_t gesture) override;
@@ -62,6 +63,7 @@ class StageStation : public Station {
         return new StageLane(work, id, parent);
     }
     void paint_ruler(QPainter& painter, const QRect& area, const Workspace& work) const override;
+    std::vector<Head> heads(const QRect& area) const override;
     QWidget* make_tools(Workspace& work, QWidget* parent) const override;
 };
 

@@ -16,17 +16,17 @@ namespace isotonus {
 QString choice_words(Choice choice) {
     switch (choice) {
         case Choice::leave_out_spikes:
-            return StageTable::tr("Leave its spikes out: they pass the ceiling, for a compressor to deal with");
+            return StageTable::tr("Ignore its spikes: they pass the ceiling, and a compressor can catch them");
         case Choice::tame_spikes:
             return StageTable::tr("Tame its spikes by clip gain");
         case Choice::use_clip_gain:
-            return StageTable::tr("Use clip gain for what the trim cannot give");
+            return StageTable::tr("Add clip gain where the trim ends");
         case Choice::pass_ceiling:
-            return StageTable::tr("Let its peak pass the ceiling");
+            return StageTable::tr("Allow its peak above the ceiling");
         case Choice::accept:
             break;
     }
-    return StageTable::tr("Take it as it is: a window of its own, where it stands");
+    return StageTable::tr("Keep its level: give the track a window of its own");
 }
 
 StageTable::StageTable(Workspace& work, QWidget* parent) : QDialog(parent), work_(work) {
@@ -37,10 +37,11 @@ StageTable::StageTable(Workspace& work, QWidget* parent) : QDialog(parent), work
     summary_ = new QLabel;
     summary_->setObjectName("stageSummary");
     layout->addWidget(summary_);
-    const QStringList titles{tr("Row"),   tr("measure"),     tr("window"),     tr("before"),    tr("trim"),
-                             tr("after"), tr("peak before"), tr("peak after"), tr("true peak"), tr("stands"),
+    const QStringList titles{tr("Channel"), tr("measure"),     tr("window"),     tr("before"),    tr("trim"),
+                             tr("after"),   tr("peak before"), tr("peak after"), tr("true peak"), tr("status"),
                              tr("")};
     table_ = new QTableWidget(0, static_cast<int>(titles.size()));
+    table_->setTabKeyNavigation(false);  // the arrow keys go from cell to cell, the Tab key leaves
     table_->setObjectName("stageTableRows");
     table_->setHorizontalHeaderLabels(titles);
     table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
@@ -78,7 +79,7 @@ void StageTable::refresh() {
         ++counted;
         inside += fit_of(*s) == Fit::inside ? 1 : 0;
     }
-    summary_->setText(tr("%1 of %2 tracks stand in their windows; the sheet is '%3', its peak ceiling %4.")
+    summary_->setText(tr("%1 of %2 tracks are in their windows; the sheet is '%3', its peak ceiling %4.")
                           .arg(inside)
                           .arg(counted)
                           .arg(QString::fromStdString(work_.document.session().targets.name),
@@ -107,28 +108,35 @@ void StageTable::fill_row(int row, const Track& track) {
     put(1, measure_words(s->target.measure));
     put(2, db_text(s->target.low_dbfs, "").trimmed() + " … " + db_text(s->target.high_dbfs, "").trimmed());
     put(3, figure(s->before_dbfs));
-    put(4, db_text(track.trim_db, "dB", true) + (track.locked ? tr(" locked") : QString()));
+    put(4, (track.locked ? tr("%1 locked") : QString("%1")).arg(db_text(track.trim_db, "dB", true)));
     put(5, figure(s->after_dbfs));
     put(6, level_text(m->sample_peak_dbfs, "dBFS"));
     put(7, level_text(s->peak_after_dbfs, "dBFS"));
     put(8, level_text(plus(m->true_peak_dbtp, track.trim_db), "dBTP"));
     const std::string why = why_not_in_window(work_.document.session().targets, track, *m);
-    QString stands = tr("above: ");
-    if (fit_of(*s) == Fit::inside)
-        stands = tr("in its window");
-    else if (fit_of(*s) == Fit::silent)
-        stands = tr("silent");
-    else if (fit_of(*s) == Fit::below)
-        stands = tr("below: ");
-    if (fit_of(*s) == Fit::below || fit_of(*s) == Fit::above)
-        stands += why.empty() ? tr("not staged") : with_true_minus(why);
-    if (s->over_ceiling_db > 0.0) stands += tr(", %1 over the ceiling").arg(db_text(s->over_ceiling_db));
+    const QString reason = why.empty() ? tr("not staged") : with_true_minus(why);
+    QString stands;
+    switch (fit_of(*s)) {
+        case Fit::inside:
+            stands = tr("inside its window");
+            break;
+        case Fit::silent:
+            stands = tr("silent");
+            break;
+        case Fit::below:
+            stands = tr("below: %1").arg(reason);
+            break;
+        case Fit::above:
+            stands = tr("above: %1").arg(reason);
+            break;
+    }
+    if (s->over_ceiling_db > 0.0) stands = tr("%1, %2 over the ceiling").arg(stands, db_text(s->over_ceiling_db));
     put(9, stands);
     const auto choices = choices_for(*s, *m);
     if (choices.empty()) return;
     auto* button = new QToolButton;
     button->setObjectName("choices");
-    button->setText(tr("Choices…"));
+    button->setText(tr("Options…"));
     button->setStyleSheet("border: 1px solid " + theme().faint.name() + "; padding: 0 6px;");
     button->setPopupMode(QToolButton::InstantPopup);
     auto* menu = new QMenu(button);

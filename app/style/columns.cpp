@@ -22,13 +22,13 @@ void Columns::paint(QPainter& painter, const QColor& colour) const {
     const int top = static_cast<int>(least), rows = static_cast<int>(std::ceil(most)) - top, width = area_.width();
     static std::vector<QRgb> pixels;  // kept: fresh memory would cost more than the drawing
     pixels.assign(static_cast<size_t>(width) * static_cast<size_t>(rows), 0u);
-    std::array<QRgb, 256> ink;  // by how much of a pixel is covered
+    std::array<QRgb, 256> shades;  // by how much of a pixel is covered
     for (int k = 0; k < 256; ++k) {
         QColor part = colour;
         part.setAlpha(colour.alpha() * k / 255);
-        ink[static_cast<size_t>(k)] = qPremultiply(part.rgba());
+        shades[static_cast<size_t>(k)] = qPremultiply(part.rgba());
     }
-    const auto covered = [&](float share) { return ink[static_cast<size_t>(255.0f * share + 0.5f)]; };
+    const auto covered = [&](float share) { return shades[static_cast<size_t>(255.0f * share + 0.5f)]; };
     for (int x = 0; x < width; ++x) {
         const Span s = spans_[static_cast<size_t>(x)];
         if (s.top >= s.bottom) continue;
@@ -40,7 +40,7 @@ void Columns::paint(QPainter& painter, const QColor& colour) const {
             continue;
         }
         at(first) = covered(static_cast<float>(first + 1) - s.top);
-        for (int y = first + 1; y < last; ++y) at(y) = ink[255];
+        for (int y = first + 1; y < last; ++y) at(y) = shades[255];
         at(last) = covered(std::min(1.0f, s.bottom - static_cast<float>(last)));
     }
     painter.drawImage(

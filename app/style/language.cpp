@@ -40,6 +40,12 @@ std::vector<std::pair<QString, QString>> languages() {
     return all;
 }
 
+namespace {
+QString now_spoken = "en";
+}
+
+QString spoken() { return now_spoken; }
+
 void speak(const QString& wanted) {
     // Whoever is installed last is asked first.
     static std::vector<std::unique_ptr<QTranslator>> installed;
@@ -50,7 +56,8 @@ void speak(const QString& wanted) {
         installed.push_back(std::move(translator));
     };
     install(std::make_unique<English>());
-    speak_through(nullptr);
+    set_translation(nullptr);
+    now_spoken = "en";
     const QString language = wanted.isEmpty() ? QLocale::system().name().section('_', 0, 0) : wanted;
     auto texts = std::make_unique<QTranslator>();
     if (language == "en" || !texts->load(":/translations/isotonus_" + language + ".qm")) return;
@@ -58,7 +65,8 @@ void speak(const QString& wanted) {
     if (of_qt->load("qtbase_" + language, QLibraryInfo::path(QLibraryInfo::TranslationsPath)))
         install(std::move(of_qt));
     install(std::move(texts));
-    speak_through(put_into_language);
+    set_translation(put_into_language, QLocale(language).decimalPoint() == "," ? ',' : '.');
+    now_spoken = language;
 }
 
 }  // namespace isotonus

@@ -11,7 +11,9 @@ namespace isotonus {
 std::vector<std::pair<QString, QString>> languages();
 
 /// Before windows are made.  "en", "de"; empty: as the system's, where there is a translation.  English texts have
-/// plurals as "%n row(s)", of which "1 row" and "3 rows" are made.
+/// plurals as "%n track(s)", of which "1 track" and "3 tracks" are made.
 void speak(const QString& language);
+/// The one that is spoken: "en", "de".
+QString spoken();
 
 }  // namespace isotonus

@@ -28,17 +28,17 @@ void each_mark(bool fader, Do with) {
 
 double Ruler::share(double db) const { return fader_ ? fader_position(db) : (std::max(db, -60.0) + 60.0) / 60.0; }
 
-double Ruler::place(double db) const { return from_ + (to_ - from_) * share(db); }
+double Ruler::x_of(double db) const { return from_ + (to_ - from_) * share(db); }
 
-double Ruler::db(double place) const {
-    const double s = (place - from_) / (to_ - from_);
+double Ruler::db(double x) const {
+    const double s = (x - from_) / (to_ - from_);
     return fader_ ? fader_db_at(s) : s * 60.0 - 60.0;
 }
 
 double Ruler::db_per_pixel(double db) const {
     if (!fader_) return 60.0 / std::fabs(to_ - from_);
     const double near = std::clamp(db, -60.0, 11.0);
-    return 1.0 / std::fabs(place(near + 0.5) - place(near - 0.5));
+    return 1.0 / std::fabs(x_of(near + 0.5) - x_of(near - 0.5));
 }
 
 void Ruler::paint(QPainter& painter, const QRect& strip) const {
@@ -50,24 +50,27 @@ void Ruler::paint(QPainter& painter, const QRect& strip) const {
     std::stable_sort(marks.begin(), marks.end(), [](double a, double b) { return std::fabs(a) < std::fabs(b); });
     double free_below = to_ + 24.0, free_above = from_ - 24.0;
     for (const double db : marks) {
-        const int x = static_cast<int>(std::lround(place(db)));
+        const int x = static_cast<int>(std::lround(x_of(db)));
         painter.setPen(theme().faint);
         painter.drawLine(x, strip.bottom() - 3, x, strip.bottom());
-        const QString text = db_text(db, "", fader_).remove(".0");
+        const QString text = scale_text(db, "", fader_);
         const double half = metrics.horizontalAdvance(text) / 2.0 + 2.0;
         if (db < 0.0 ? x + half > free_below : x - half < free_above) continue;
         if (db <= 0.0) free_below = x - half;
         if (db >= 0.0) free_above = x + half;
-        painter.setPen(db == 0.0 ? theme().ink : theme().faint);
+        painter.setPen(db == 0.0 ? theme().text : theme().faint);
         painter.drawText(QRect(x - 24, strip.top(), 48, strip.height() - 3), Qt::AlignCenter, text);
     }
 }
 
 void Ruler::paint_rules(QPainter& painter, const QRect& lane) const {
-    painter.setPen(theme().rule);
+    painter.setPen(theme().scale);
+    // A short line at the foot of each lane, so that what stands on the scale is not lost among lines; 0 dB goes
+    // through.
+    constexpr int foot = 6;
     each_mark(fader_, [&](double db) {
-        const int x = static_cast<int>(std::lround(place(db)));
-        painter.drawLine(x, lane.top(), x, lane.bottom());
+        const int x = static_cast<int>(std::lround(x_of(db)));
+        painter.drawLine(x, db == 0.0 ? lane.top() : lane.bottom() - foot, x, lane.bottom());
     });
 }
 
@@ -84,7 +87,7 @@ void TimeRuler::paint(QPainter& painter, const QRect& strip) const {
     for (const double s : {1.0, 0.1, 0.01})
         if (step < s) ++decimals;
     for (double t = std::ceil(from_s / step) * step; t <= to_s; t += step) {
-        const int x = static_cast<int>(std::lround(place(t)));
+        const int x = static_cast<int>(std::lround(x_of(t)));
         painter.setPen(theme().faint);
         painter.drawLine(x, strip.bottom() - 3, x, strip.bottom());
         if (x > right - 44.0) continue;  // no room for its figure

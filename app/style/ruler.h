@@ -12,8 +12,8 @@ class Ruler {
     static Ruler level(double from, double to) { return {from, to, false}; }  ///< −60 … 0 dBFS
     static Ruler fader(double from, double to) { return {from, to, true}; }   ///< off … +12 dB
 
-    double place(double db) const;
-    double db(double place) const;
+    double x_of(double db) const;
+    double db(double x) const;
     /// dB that one pixel stands for around a level.
     double db_per_pixel(double db) const;
 
@@ -33,8 +33,8 @@ class Ruler {
 struct TimeRuler {
     double from_s = 0.0, to_s = 1.0;
     double left = 0.0, right = 1.0;
-    double place(double time_s) const { return left + (right - left) * (time_s - from_s) / (to_s - from_s); }
-    double time(double place) const { return from_s + (to_s - from_s) * (place - left) / (right - left); }
+    double x_of(double time_s) const { return left + (right - left) * (time_s - from_s) / (to_s - from_s); }
+    double time(double x) const { return from_s + (to_s - from_s) * (x - left) / (right - left); }
     void paint(QPainter& painter, const QRect& strip) const;
 };
 

@@ -10,10 +10,16 @@ namespace isotonus {
 
 /// "−6.0 dB", "+3.0 dB" with `sign`; "off" for minus infinity.
 QString db_text(double level_db, const char* unit = "dB", bool sign = false);
+/// The same beside a line of a scale, where a whole number needs no decimal: "−6", "+12".
+QString scale_text(double level_db, const char* unit = "", bool sign = false);
 /// "−18.2 dBFS"; "–" for none.
 QString level_text(const Level& level, const char* unit);
+/// "−0.25", in the decimal mark of the window's language.
+QString shown_figure(double value, int decimals);
 /// A sentence from the core with its minus signs as they are written here.
 QString with_true_minus(const std::string& sentence);
+/// A label that is clicked begins with a capital letter, though the same word beside a figure does not.
+QString sentence_case(QString label);
 /// "51.3 MB", of a million bytes each.
 QString size_text(uintmax_t bytes);
 /// "1:07.25"
@@ -28,7 +34,7 @@ std::optional<double> parse_pan(const QString& text);
 
 /// Writes one line into its place: in narrower letters where the text is too long, as other languages are; what is too
 /// long even so ends in an ellipsis.
-void write_in(QPainter& painter, const QRect& place, const QString& text, Qt::Alignment to = Qt::AlignVCenter);
+void write_in(QPainter& painter, const QRect& rect, const QString& text, Qt::Alignment to = Qt::AlignVCenter);
 
 /// How averages are shown: AES17, or the plain mathematical figure, 3.01 dB lower.
 void set_plain_rms(bool plain);

@@ -1,4 +1,4 @@
-// Paper and ink: the colours of the two themes, and the one font.
+// Paper and text: the colours of the two themes, and the one font.
 #pragma once
 
 #include <QColor>
@@ -12,12 +12,21 @@ class QApplication;
 
 namespace isotonus {
 
+/// Of the main output, which has no colour of its own and is drawn as text is.
+inline constexpr int no_colour = -1;
+
 struct Theme {
     bool night;
-    QColor ground, panel, ink, faint, rule, accent, below, inside, above, clipped;
-    std::array<QColor, 12> inks;  ///< of tracks: row head edges and curves, never meters
+    /// Text is `text` or `faint`; the four colours of levels and `accent` may be letters too.  `scale` is for lines
+    /// that a figure stands at, `rule` for what only separates and for grooves.  Their contrasts are held by a test.
+    QColor ground, panel, text, faint, rule, scale, accent, below, inside, above, clipped;
+    std::array<QColor, 12> track_colours;  ///< of tracks: row head edges and curves, never meters
 
-    QColor track_ink(int n) const { return inks[static_cast<size_t>(n) % inks.size()]; }
+    /// The frame of what has the keyboard: two pixels wide.
+    const QColor& focus() const { return accent; }
+    QColor track_colour(int n) const {
+        return n == no_colour ? text : track_colours[static_cast<size_t>(n) % track_colours.size()];
+    }
 };
 
 const Theme& theme();
@@ -31,8 +40,11 @@ void set_night(bool night);
 /// Sizes in use are 11, 13, 16 and 22.
 QFont lettering(int pixels, bool bold = false);
 
-/// One of our line drawings in the theme's ink: play, stop, loop, lock, unlock, undo, redo, menu.
+/// One of our line drawings in the theme's text colour: play, stop, loop, lock, unlock, undo, redo, menu.
 QIcon icon(const QString& name);
+
+/// The frame around a control that draws itself and has the keyboard.
+void paint_focus(QPainter& painter, const QRect& area);
 
 /// A small wave: beside a figure that automation moves.  `x`, `y`: its left end, its middle.
 void paint_ride_mark(QPainter& painter, int x, int y);

@@ -4,6 +4,7 @@
 #include <QMenu>
 #include <QPainter>
 
+#include "app/desk/device_choices.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
 
@@ -21,7 +22,7 @@ TransportBar::TransportBar(Workspace& work, QWidget* parent) : QWidget(parent), 
         b->setAccessibleName(label);
         b->setToolTip(tip);
         b->setIconSize({20, 20});
-        b->setFocusPolicy(Qt::NoFocus);
+        b->setFocusPolicy(Qt::TabFocus);
         layout->addWidget(b);
         return b;
     };
@@ -56,7 +57,7 @@ TransportBar::TransportBar(Workspace& work, QWidget* parent) : QWidget(parent), 
         auto* b = new QToolButton;
         b->setObjectName(name);
         b->setToolTip(tip);
-        b->setFocusPolicy(Qt::NoFocus);
+        b->setFocusPolicy(Qt::TabFocus);
         connect(b, &QToolButton::clicked, this, [this, flag] { work_.edits.all_off(flag); });
         layout->addWidget(b);
         const auto show = [this, b, flag] {
@@ -68,16 +69,16 @@ TransportBar::TransportBar(Workspace& work, QWidget* parent) : QWidget(parent), 
         connect(&work_.document, &Document::session_changed, b, show);
         show();
     };
-    count("muteCount", Editing::Flag::mute, tr("Rows that are muted; a click takes all mutes off. (Shift+M)"));
-    count("soloCount", Editing::Flag::solo, tr("Rows that are soloed; a click takes all solos off. (Shift+S)"));
+    count("muteCount", Editing::Flag::mute, tr("Number of muted tracks. Click to turn all mutes off. (Shift+M)"));
+    count("soloCount", Editing::Flag::solo, tr("Number of soloed tracks. Click to turn all solos off. (Shift+S)"));
     hint_ = new QLabel;
     hint_->setObjectName("hint");
-    hint_->setText(tr("Point at anything: here stands what it is. F1 lists the keys."));
+    hint_->setText(tr("Point at anything to see its explanation here. F1 lists the keys."));
     hint_->setStyleSheet("font-size: 11px;");
     hint_->setWordWrap(true);
     hint_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
     layout->addWidget(hint_, 1);
-    device_ = button("device", tr("Sound device"), tr("Where the sound goes"));
+    device_ = button("device", tr("Sound device"), tr("Sound device"));
     device_->setPopupMode(QToolButton::InstantPopup);
     connect(device_, &QToolButton::clicked, this, &TransportBar::show_devices);
     connect(&work_.view, &ViewState::hint, this, [this](const QString& sentence) {
@@ -112,7 +113,12 @@ void TransportBar::refresh() {
     }
     loop_->setChecked(work_.player.loop().on);
     const QString device = work_.player.device_name();
-    device_->setText(device == simulated_device ? tr("no sound: simulated device") : device);
+    const bool lost = device == simulated_device && work_.player.wanted_device() != device;
+    if (lost)
+        device_->setText(tr("No sound: waiting for %1").arg(device_text(work_.player.wanted_device())));
+    else
+        device_->setText(device == simulated_device ? tr("No sound: simulated device") : device);
+    device_->setAccessibleName(tr("Sound device: %1").arg(device_->text()));
 }
 
 void TransportBar::fill_sections() {
@@ -126,7 +132,7 @@ void TransportBar::fill_sections() {
     for (size_t i = 0; i < std::min<size_t>(9, sections.size()); ++i) {
         auto* b = new QToolButton;
         b->setText(QString::number(i + 1));
-        b->setFocusPolicy(Qt::NoFocus);
+        b->setFocusPolicy(Qt::TabFocus);
         b->setToolTip(tr("Go to %1 (key %2)").arg(QString::fromStdString(sections[i].name)).arg(i + 1));
         b->setAccessibleName(tr("Go to %1").arg(QString::fromStdString(sections[i].name)));
         const double start_s = sections[i].start_s;
@@ -137,12 +143,11 @@ void TransportBar::fill_sections() {
 
 void TransportBar::show_devices() {
     QMenu menu;
-    for (const std::string& name : device_names()) {
-        const QString text = QString::fromStdString(name);
-        QAction* action = menu.addAction(name == simulated_device ? tr("simulated: keeps time, makes no sound") : text);
+    for (const auto& [name, text] : device_choices(work_.player.wanted_device())) {
+        QAction* action = menu.addAction(text);
         action->setCheckable(true);
-        action->setChecked(text == work_.player.device_name());
-        connect(action, &QAction::triggered, this, [this, text] { emit device_wanted(text); });
+        action->setChecked(name == work_.player.wanted_device());
+        connect(action, &QAction::triggered, this, [this, name = name] { emit device_wanted(name); });
     }
     menu.exec(device_->mapToGlobal(QPoint(0, -menu.sizeHint().height())));
 }

@@ -16,7 +16,7 @@ class TransportBar : public QWidget {
     Q_OBJECT
   public:
     TransportBar(Workspace& work, QWidget* parent = nullptr);
-    /// Icons are drawn in the theme's ink.
+    /// Icons are drawn in the theme's text colour.
     void refresh_icons();
 
   signals:

@@ -16,12 +16,12 @@ namespace isotonus {
 namespace {
 
 QString session_filter() { return FileActions::tr("Isotonus session (*.isotonus)"); }
-QString audio_filter() {
-    return FileActions::tr(
-        "Audio (*.wav *.rf64 *.w64 *.aif *.aiff *.flac *.ogg *.opus *.mp3 *.caf *.au);;All files (*)");
-}
 
 }  // namespace
+
+QString FileActions::audio_filter() {
+    return tr("Audio (*.wav *.rf64 *.w64 *.aif *.aiff *.flac *.ogg *.opus *.mp3 *.caf *.au);;All files (*)");
+}
 
 FileActions::FileActions(Workspace& work, Settings& settings, QObject* parent)
     : QObject(parent), work_(work), settings_(settings) {
@@ -34,14 +34,13 @@ void FileActions::complain_of(const std::vector<Error>& problems) {
     if (problems.empty()) return;
     QStringList lines;
     for (const Error& p : problems) lines << QString::fromStdString(p.text());
-    work_.prompter->complain(tr("Not everything could be added:") + '\n' + lines.join('\n'));
+    work_.prompter->complain(tr("Some files could not be added:") + '\n' + lines.join('\n'));
 }
 
 bool FileActions::may_leave() {
     if (work_.document.is_saved()) return true;
-    switch (work_.prompter->ask(tr("Unsaved changes"),
-                                tr("%1 has changes that are not saved.").arg(work_.document.name()), tr("Save"),
-                                tr("Do not save"))) {
+    switch (work_.prompter->ask(tr("Unsaved changes"), tr("%1 has unsaved changes.").arg(work_.document.name()),
+                                tr("Save"), tr("Do not save"))) {
         case Prompter::Answer::yes:
             return save();
         case Prompter::Answer::no:
@@ -98,7 +97,7 @@ bool FileActions::save() {
         switch (work_.prompter->ask(tr("The file has changed"),
                                     tr("Another program has changed %1 since it was opened here.")
                                         .arg(to_qt(work_.document.path()->filename())),
-                                    tr("Write over it"), tr("Take in what changed"))) {
+                                    tr("Replace it"), tr("Open the changed file"))) {
             case Prompter::Answer::yes:
                 outside = Document::Outside::overwritten;
                 break;
@@ -122,11 +121,10 @@ void FileActions::take_in_file() {
 
 void FileActions::offer_changed_file() {
     const QString name = to_qt(work_.document.path()->filename());
-    const QString what =
-        work_.document.is_saved()
-            ? tr("Another program has changed %1.").arg(name)
-            : tr("Another program has changed %1. What you have not saved can be undone to.").arg(name);
-    if (work_.prompter->ask(tr("The file has changed"), what, tr("Take in what changed"), tr("Not now")) ==
+    const QString what = work_.document.is_saved()
+                             ? tr("Another program has changed %1.").arg(name)
+                             : tr("Another program has changed %1. Undo returns to your unsaved version.").arg(name);
+    if (work_.prompter->ask(tr("The file has changed"), what, tr("Open the changed file"), tr("Not now")) ==
         Prompter::Answer::yes)
         take_in_file();
 }
@@ -167,7 +165,9 @@ void FileActions::take_in(const std::vector<fs::path>& paths) {
             if (!found)
                 problems.push_back(found.error());
             else if (found->empty())
-                problems.push_back({path.string(), tr("no audio files in this folder").toStdString()});
+                problems.push_back(
+                    {path.string(),
+                     tr("the folder has no audio files. Choose the folder of the exported tracks.").toStdString()});
             else
                 files.insert(files.end(), found->begin(), found->end());
         } else if (path.extension() == ".isotonus") {
@@ -218,11 +218,12 @@ Session FileActions::with_channels_as_wished(Session next, const std::map<fs::pa
         QStringList names;
         for (const auto& t : joined.tracks)
             if (!t->source.right_file.empty() && names.size() < 6) names << QString::fromStdString(t->name);
-        const auto answer = work_.prompter->ask(
-            tr("Left and right"),
-            tr("%n pair(s) of mono files, by name the two sides of one sound: %1.", nullptr, static_cast<int>(pairs))
-                .arg(names.join(", ")),
-            tr("Make stereo tracks"), tr("Pan them left and right"));
+        const auto answer =
+            work_.prompter->ask(tr("Left and right"),
+                                tr("%n pair(s) of mono files have names of a left and a right channel: %1.", nullptr,
+                                   static_cast<int>(pairs))
+                                    .arg(names.join(", ")),
+                                tr("Make stereo tracks"), tr("Pan them left and right"));
         if (answer == Prompter::Answer::yes) next = joined;
         if (answer == Prompter::Answer::no) next = with_pairs_panned(next, channels_of);
     }
@@ -255,7 +256,7 @@ void FileActions::open_demo() {
     if (!may_leave()) return;
     auto progress = std::make_shared<Progress>();
     QPointer<QProgressDialog> dialog =
-        progress_dialog(tr("The festival is tuning up: the demo's music is being synthesised…"), progress);
+        progress_dialog(tr("The demo's music is being synthesised: the festival is tuning up…"), progress);
     jobs_.start([](Progress& progress) { return demo_in_cache(&progress); },
                 [this, dialog, progress](const Result<fs::path>& file) {
                     const bool cancelled = progress->cancelled();  // closing the dialog cancels, too
@@ -285,27 +286,26 @@ void FileActions::relink() {
 }
 
 void FileActions::collect_into() {
-    const auto folder = work_.prompter->choose_folder(tr("Collect into a new or empty folder"));
+    const auto folder = work_.prompter->choose_folder(tr("Save with all files into a new or empty folder"));
     if (!folder) return;
     auto progress = std::make_shared<Progress>();
-    QPointer<QProgressDialog> dialog = progress_dialog(tr("Copying what the session needs…"), progress);
+    QPointer<QProgressDialog> dialog = progress_dialog(tr("Copying the files of the session…"), progress);
     const std::string name = work_.document.name().toStdString();
-    jobs_.start(
-        [folder = *folder, name, session = work_.document.session()](Progress& progress) {
-            return collect(session, folder, name, &progress);
-        },
-        [this, dialog, progress](const Result<Collected>& done) {
-            const bool cancelled = progress->cancelled();  // closing the dialog cancels, too
-            if (dialog) dialog->close();
-            if (!done) {
-                if (!cancelled) complain(done.error());
-                return;
-            }
-            if (!done->missing.empty()) complain_of(done->missing);
-            emit work_.view.hint(tr("%1 and %n file(s) are in %2.", nullptr, static_cast<int>(done->files.size()))
-                                     .arg(to_qt(done->session.filename()), to_qt(done->session.parent_path())));
-        },
-        progress);
+    jobs_.start([folder = *folder, name, session = work_.document.session()](
+                    Progress& progress) { return collect(session, folder, name, &progress); },
+                [this, dialog, progress](const Result<Collected>& done) {
+                    const bool cancelled = progress->cancelled();  // closing the dialog cancels, too
+                    if (dialog) dialog->close();
+                    if (!done) {
+                        if (!cancelled) complain(done.error());
+                        return;
+                    }
+                    if (!done->missing.empty()) complain_of(done->missing);
+                    emit work_.view.hint(
+                        tr("%1 and %n file(s) were saved in %2.", nullptr, static_cast<int>(done->files.size()))
+                            .arg(to_qt(done->session.filename()), to_qt(done->session.parent_path())));
+                },
+                progress);
 }
 
 void FileActions::sections_in() {
@@ -320,8 +320,8 @@ void FileActions::sections_in() {
     }
     Session next = work_.document.session();
     if (!found->sections.empty()) next.sections = found->sections;
-    int ink = 0;
-    for (Section& section : next.sections.change()) section.ink = ink++ % 12;
+    int colour = 0;
+    for (Section& section : next.sections.change()) section.colour_index = colour++ % 12;
     if (!found->tempo.empty()) next.tempo = found->tempo;
     work_.document.edit(tr("Sections from %1").arg(to_qt(file->filename())), std::move(next));
 }
@@ -341,8 +341,8 @@ bool FileActions::offer_recovery() {
     for (const auto& left : Recovery::left_behind()) {
         const QString what = left.path ? to_qt(left.path->filename()) : tr("An unnamed session");
         const auto answer = work_.prompter->ask(
-            tr("Unsaved work was found"), tr("%1 was not saved when Isotonus last ended. Bring it back?").arg(what),
-            tr("Bring it back"), tr("Discard it"));
+            tr("Unsaved work was found"), tr("%1 was not saved before Isotonus last ended. Restore it?").arg(what),
+            tr("Restore"), tr("Discard"));
         if (answer == Prompter::Answer::yes) {
             if (auto done = work_.document.recover(left); !done)
                 complain(done.error());

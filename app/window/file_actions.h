@@ -16,6 +16,8 @@ namespace isotonus {
 class FileActions : public QObject {
     Q_OBJECT
   public:
+    /// What can be read, for a dialog that asks for files.
+    static QString audio_filter();
     FileActions(Workspace& work, Settings& settings, QObject* parent = nullptr);
 
     void start_new();

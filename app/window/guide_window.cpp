@@ -3,6 +3,7 @@
 #include <QCoreApplication>
 
 #include "app/desk/prompter.h"
+#include "app/style/language.h"
 #include "app/style/theme.h"
 
 namespace isotonus {
@@ -11,11 +12,12 @@ std::optional<std::filesystem::path> guide_folder() {
     const auto beside = from_qt(QCoreApplication::applicationDirPath());
     std::error_code problem;
     for (const char* there : {"../share/doc/isotonus/guide", "../packaging/guide", "../../packaging/guide"})
-        if (std::filesystem::exists(beside / there / "the-first-ten-minutes.html", problem)) return beside / there;
+        for (const auto& folder : {beside / there / spoken().toStdString(), beside / there})
+            if (std::filesystem::exists(folder / "the-first-ten-minutes.html", problem)) return folder;
     return std::nullopt;
 }
 
-GuideWindow::GuideWindow(const std::filesystem::path& folder, QWidget* parent) : QTextBrowser(parent) {
+GuideWindow::GuideWindow(const std::filesystem::path& folder, QWidget* parent) : QTextBrowser(parent), folder_(folder) {
     setObjectName("guideWindow");
     setWindowFlag(Qt::Window);
     setWindowTitle(tr("Guide"));
@@ -31,7 +33,13 @@ GuideWindow::GuideWindow(const std::filesystem::path& folder, QWidget* parent) :
     // A page's own links would be a browser's blue.
     document()->setDefaultStyleSheet("a { color: #14606B; }");
     setOpenExternalLinks(false);
-    setSource(QUrl::fromLocalFile(QString::fromStdString((folder / "the-first-ten-minutes.html").string())));
+    show_page("the-first-ten-minutes");
+}
+
+void GuideWindow::show_page(const QString& page, const QString& term) {
+    QUrl url = QUrl::fromLocalFile(to_qt(folder_ / (page.toStdString() + ".html")));
+    if (!term.isEmpty()) url.setFragment(term);
+    setSource(url);
 }
 
 }  // namespace isotonus

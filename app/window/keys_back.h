@@ -1,7 +1,8 @@
 // Fields and dialogs give the keys back: what is typed into a field ends with Enter or Escape, a dialog when it closes,
-// and then Space plays again.
+// and then Space plays again.  Space plays too while a button has the keyboard, which is pressed by Enter.
 #pragma once
 
+#include <QAbstractButton>
 #include <QAbstractSpinBox>
 #include <QApplication>
 #include <QDialog>
@@ -32,6 +33,11 @@ class KeysBack : public QObject {
                 break;
             case QEvent::KeyPress:
                 if (ends_typing(object, static_cast<QKeyEvent*>(event)->key())) give_back(object);
+                if (auto* button = qobject_cast<QAbstractButton*>(object);
+                    button && button->window() == &window_ && is_enter(static_cast<QKeyEvent*>(event)->key())) {
+                    button->animateClick();
+                    return true;
+                }
                 break;
             case QEvent::MouseButtonRelease:
                 // Its arrows were clicked.
@@ -73,10 +79,11 @@ class KeysBack : public QObject {
                 QApplication::setActiveWindow(&window_);
         });
     }
+    static bool is_enter(int key) { return key == Qt::Key_Return || key == Qt::Key_Enter; }
     bool ends_typing(QObject* object, int key) const {
-        const bool enter = key == Qt::Key_Return || key == Qt::Key_Enter;
         if (key == Qt::Key_Escape && field_of<QPlainTextEdit>(object)) return true;
-        return (enter || key == Qt::Key_Escape) && (field_of<QAbstractSpinBox>(object) || field_of<QLineEdit>(object));
+        return (is_enter(key) || key == Qt::Key_Escape) &&
+               (field_of<QAbstractSpinBox>(object) || field_of<QLineEdit>(object));
     }
     /// Once the field has done with the event.
     void give_back(QObject* object) {

@@ -53,14 +53,14 @@ KeysDialog::KeysDialog(const std::vector<Key>& keys, QWidget* parent, Task first
     auto* layout = new QVBoxLayout(this);
     auto* search = new QLineEdit;
     search->setObjectName("keysSearch");
-    search->setPlaceholderText(tr("A key, or a word of what it does"));
+    search->setPlaceholderText(tr("A key, or a word of its action"));
     search->setAccessibleName(tr("Search"));
     search->setClearButtonEnabled(false);
     connect(search, &QLineEdit::textChanged, this, &KeysDialog::show_with);
     auto* guide = new QPushButton(tr("Guide"));
     guide->setObjectName("keysGuide");
     guide->setAutoDefault(false);
-    guide->setToolTip(tr("The whole job on the demo, page by page."));
+    guide->setToolTip(tr("Explains the whole job on the demo, page by page."));
     connect(guide, &QPushButton::clicked, this, [this] {
         accept();
         emit guide_wanted();
@@ -125,7 +125,7 @@ void KeysDialog::show_with(const QString& wanted) {
                         .arg(theme().accent.name(), k->keys.toHtmlEscaped(), k->what.toHtmlEscaped());
         text += "</table>";
     }
-    if (lines == 0) texts[0] = tr("No key does that.");
+    if (lines == 0) texts[0] = tr("No action matches. Try another word.");
     for (size_t n = 0; n < columns_.size(); ++n) columns_[n]->setText(texts[n]);
 }
 

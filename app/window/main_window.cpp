@@ -1,6 +1,7 @@
 #include "app/window/main_window.h"
 
 #include "app/style/language.h"
+#include "app/window/explain.h"
 #include "app/window/guide_window.h"
 #include "app/window/keys_back.h"
 #include "app/window/settings_dialog.h"
@@ -24,8 +25,8 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     take_monitor_levels();
     work_.prompter = &dialogs_;
     setAcceptDrops(true);
-    resize(1280, 800);
-    setMinimumSize(1100, 640);
+    setMinimumSize(960, 520);  // on a screen of 1024 x 600 the desktop has its own lines
+    fit_to_screen();
 
     tabs_ = new StationTabs(work_);
     desk_ = new Desk(work_);
@@ -46,7 +47,13 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     column->addLayout(middle, 1);
     column->addWidget(transport_);
     setCentralWidget(page);
+    page->setFocus();  // no button has the keyboard before somebody goes there
     make_actions();
+    // Whatever the folder, terms are linked only where there is a page for them.
+    auto* explainer = new Explainer(glossary_terms(guide_folder().value_or(fs::path())), this);
+    connect(explainer, &Explainer::glossary_wanted, this, [this](const QString& term) {
+        if (GuideWindow* guide = show_guide()) guide->show_page("glossary", term);
+    });
 
     connect(tabs_, &StationTabs::chosen, desk_, &Desk::show_station);
     connect(tabs_, &StationTabs::chosen, this, [this] { emit work_.view.hint({}); });  // of the station before
@@ -68,10 +75,19 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
     desk_->show_station(tabs_->current());
     refresh_titles();
 
-    // The device of last time; at the first start whatever there is.
-    QString device = settings_.device();
-    if (device.isEmpty()) device = QString::fromStdString(device_names().front());
-    work_.player.open_device(device, settings_.block_frames());
+    work_.player.open_device(settings_.device(), settings_.block_frames());
+}
+
+/// As it was left; the first time 1280 x 800, or all that a smaller screen has.  A place on a screen that is gone is
+/// not taken.
+void MainWindow::fit_to_screen() {
+    if (restoreGeometry(settings_.geometry())) return;
+    constexpr QSize wanted(1280, 800), frame(20, 60);  // what a window manager puts around it
+    resize(wanted);
+    const QScreen* screen = QGuiApplication::primaryScreen();
+    const QSize there = screen ? screen->availableSize() : wanted;
+    const bool fits = (wanted + frame).boundedTo(there) == wanted + frame;
+    if (!fits && QGuiApplication::platformName() != "offscreen") setWindowState(Qt::WindowMaximized);
 }
 
 void MainWindow::remember_layout() {
@@ -125,7 +141,7 @@ QWidget* MainWindow::make_header() {
         auto* b = new QToolButton;
         b->setObjectName(name);
         b->setIconSize({20, 20});
-        b->setFocusPolicy(Qt::NoFocus);
+        b->setFocusPolicy(Qt::TabFocus);
         layout->addWidget(b);
         return b;
     };
@@ -133,6 +149,7 @@ QWidget* MainWindow::make_header() {
     redo_ = button("redo");
     menu_ = button("menu");
     menu_->setAccessibleName(tr("Menu"));
+    menu_->setToolTip(tr("Files, settings, keys and the guide. (F10)"));
     menu_->setPopupMode(QToolButton::InstantPopup);
     return header;
 }
@@ -150,7 +167,7 @@ void MainWindow::refresh_titles() {
     const Document& d = work_.document;
     const QString name = d.name() + (d.is_saved() ? "" : " *");
     name_->setText(QFontMetrics(lettering(16)).elidedText(name, Qt::ElideRight, name_->width()));
-    name_->setToolTip(d.path() ? to_qt(*d.path()) : tr("not saved yet"));
+    name_->setToolTip(d.path() ? to_qt(*d.path()) : tr("unsaved"));
     setWindowTitle(name + " – Isotonus");
     undo_action_->setEnabled(d.can_undo());
     redo_action_->setEnabled(d.can_redo());
@@ -180,6 +197,18 @@ void MainWindow::use_device(const QString& name) {
     work_.player.open_device(name, settings_.block_frames());
 }
 
+/// The toolkit draws at one scale from its start to its end.
+void MainWindow::zoom(int steps) {
+    const int now = settings_.zoom();
+    int next = now;
+    for (const int percent : Settings::zooms) {
+        if (steps > 0 && percent > now && next == now) next = percent;
+        if (steps < 0 && percent < now) next = percent;
+    }
+    settings_.set_zoom(next);
+    emit work_.view.told(tr("The whole interface is drawn at %1 % from the next start on.").arg(next));
+}
+
 void MainWindow::show_keys() {
     // This station's first.
     constexpr Task of_station[] = {Task::gather, Task::stage,   Task::balance, Task::shape,
@@ -189,16 +218,18 @@ void MainWindow::show_keys() {
     dialog.exec();
 }
 
-void MainWindow::show_guide() {
+GuideWindow* MainWindow::show_guide() {
     const auto folder = guide_folder();
-    if (!folder)
-        return work_.prompter->complain(
-            tr("The guide's pages were not found beside the program. Install the package again; their text is in "
-               "docs/guide "
-               "of the source."));
+    if (!folder) {
+        work_.prompter->complain(
+            tr("The pages of the guide are missing beside the program. Install the package again, or read docs/guide "
+               "in the source."));
+        return nullptr;
+    }
     auto* guide = new GuideWindow(*folder, this);
     guide->setAttribute(Qt::WA_DeleteOnClose);
     guide->show();
+    return guide;
 }
 
 void MainWindow::take_monitor_levels() {
@@ -220,7 +251,8 @@ void MainWindow::show_settings() {
     set_row_height(settings_.row_height());
     take_monitor_levels();
     desk_->show_station(tabs_->current());
-    use_device(dialog.device());
+    if (dialog.device() != work_.player.wanted_device() || settings_.block_frames() != work_.player.block_frames())
+        use_device(dialog.device());
     show_night(dialog.night());
 }
 
@@ -233,13 +265,20 @@ void MainWindow::dropEvent(QDropEvent* event) {
     for (const QUrl& url : event->mimeData()->urls())
         if (url.isLocalFile()) paths.push_back(from_qt(url));
     event->acceptProposedAction();
+    // One file on the page of the first balance is a rough mix.
+    const QWidget* under = childAt(event->position().toPoint());
+    while (under && under->objectName() != "balancePanel") under = under->parentWidget();
+    const bool first = under && work_.view.balance.page == BalanceView::Page::first;
+    if (first && paths.size() == 1 && fs::is_regular_file(paths[0]) && paths[0].extension() != ".isotonus")
+        return work_.first.find_like(paths[0]);
     files_.take_in(paths);
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
     if (work_.exports.busy() &&
-        work_.prompter->ask(tr("An export is running"), tr("It is not finished. Leave, and write none of its files?"),
-                            tr("Leave"), {}) != Prompter::Answer::yes) {
+        work_.prompter->ask(tr("An export is running"),
+                            tr("The export is not finished. Quit, and write none of its files?"), tr("Quit"),
+                            {}) != Prompter::Answer::yes) {
         event->ignore();
         return;
     }
@@ -247,6 +286,7 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         event->ignore();
         return;
     }
+    settings_.set_geometry(saveGeometry());
     work_.exports.cancel();
     work_.player.stop();
     work_.document.start_new();  // nothing is left to recover

@@ -15,6 +15,8 @@
 
 namespace isotonus {
 
+class GuideWindow;
+
 class MainWindow : public QMainWindow {
     Q_OBJECT
   public:
@@ -53,7 +55,7 @@ class MainWindow : public QMainWindow {
     QAction* add(const char* name, const QString& text, const QKeySequence& keys, std::function<void()> work);
     void fill_recent();
     void refresh_titles();
-    void show_guide();
+    GuideWindow* show_guide();
     void show_keys();
     void show_settings();
     void check_phase();
@@ -62,7 +64,9 @@ class MainWindow : public QMainWindow {
     void ask_own_window();
     void move_rows(int by);
     /// What was folded and sized in the window stays so.
+    void fit_to_screen();
     void remember_layout();
+    void zoom(int steps);
     void toggle_flag(bool Track::*flag, const QString& name);
     /// The bus or control group whose lane has the keyboard focus.
     std::optional<TrackId> bus_with_keys() const;

@@ -10,7 +10,8 @@ namespace isotonus {
 class Settings {
   public:
     Settings();
-    QString device() const { return file_.value("device").toString(); }
+    /// At the first start, whatever the desktop plays through.
+    QString device() const { return file_.value("device", "system").toString(); }
     void set_device(const QString& name) { file_.setValue("device", name); }
     int block_frames() const { return file_.value("block_frames", 512).toInt(); }
     void set_block_frames(int frames) { file_.setValue("block_frames", frames); }
@@ -52,6 +53,13 @@ class Settings {
     void set_main_spectrum(bool on) { file_.setValue("main_spectrum", on); }
     bool keeps_prints() const { return file_.value("keeps_prints", true).toBool(); }
     void set_keeps_prints(bool on) { file_.setValue("keeps_prints", on); }
+    /// The main window's place and size, as Qt keeps it.
+    QByteArray geometry() const { return file_.value("geometry").toByteArray(); }
+    void set_geometry(const QByteArray& geometry) { file_.setValue("geometry", geometry); }
+    /// How large the whole interface is drawn, percent of what the screen asks for.
+    static constexpr int zooms[] = {75, 90, 100, 110, 125, 150, 175, 200, 250, 300};
+    int zoom() const { return std::clamp(file_.value("zoom", 100).toInt(), *std::begin(zooms), *std::rbegin(zooms)); }
+    void set_zoom(int percent) { file_.setValue("zoom", percent); }
     QStringList recent() const { return file_.value("recent").toStringList(); }
     void add_recent(const QString& path);
 

@@ -1,8 +1,11 @@
 #include "app/window/settings_dialog.h"
 
+#include "app/style/figure_box.h"
+
 #include <QDialogButtonBox>
 #include <QPushButton>
 
+#include "app/desk/device_choices.h"
 #include "app/style/language.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
@@ -30,14 +33,16 @@ SettingsDialog::SettingsDialog(Settings& settings, Workspace& work, QWidget* par
 void SettingsDialog::add_sound() {
     device_ = new QComboBox;
     device_->setObjectName("settingsDevice");
-    for (const std::string& name : device_names()) device_->addItem(QString::fromStdString(name));
-    device_->setCurrentText(work_.player.device_name());
+    for (const auto& [name, text] : device_choices(work_.player.wanted_device())) device_->addItem(text, name);
+    device_->setCurrentIndex(device_->findData(work_.player.wanted_device()));
+    device_->setToolTip(tr("Where the mix is played. A device that is lost is used again as soon as it is back."));
     form_->addRow(tr("Sound device"), device_);
     block_ = new QComboBox;
     block_->setObjectName("settingsBlock");
     for (const int frames : {64, 128, 256, 512, 1024, 2048}) block_->addItem(tr("%1 frames").arg(frames), frames);
     block_->setCurrentIndex(std::max(0, block_->findData(settings_.block_frames())));
-    block_->setToolTip(tr("Short blocks answer faster; long ones are safer on a busy machine."));
+    block_->setToolTip(
+        tr("Number of frames per block. Short blocks react faster; long blocks are safer on a busy machine."));
     form_->addRow(tr("Block"), block_);
 }
 
@@ -45,24 +50,24 @@ void SettingsDialog::add_views() {
     rms_ = new QComboBox;
     rms_->setObjectName("settingsRms");
     rms_->addItem(tr("AES17: a full-scale sine reads 0 dBFS"), false);
-    rms_->addItem(tr("plain RMS: a full-scale sine reads −3.0 dBFS"), true);
+    rms_->addItem(tr("Plain RMS: a full-scale sine reads −3.0 dBFS"), true);
     rms_->setCurrentIndex(settings_.plain_rms() ? 1 : 0);
     form_->addRow(tr("Averages"), rms_);
     rows_ = new QComboBox;
     rows_->setObjectName("settingsRows");
     for (const int pixels : {24, 28, 32, 36, 40}) rows_->addItem(tr("%1 pixels").arg(pixels), pixels);
     rows_->setCurrentIndex(std::max(0, rows_->findData(settings_.row_height())));
-    rows_->setToolTip(tr("Low rows show more of a large session at once."));
-    form_->addRow(tr("Rows are high"), rows_);
+    rows_->setToolTip(tr("Height of a track. Low tracks show more of a large session."));
+    form_->addRow(tr("Track height"), rows_);
 }
 
 QDoubleSpinBox* SettingsDialog::add_level(const char* name, const QString& text, const QString& unit, double low,
                                           double high, double now, const QString& why) {
-    auto* box = new QDoubleSpinBox;
+    auto* box = new FigureBox;
     box->setObjectName(name);
     box->setRange(low, high);
     box->setDecimals(0);
-    box->setSuffix(' ' + unit);
+    box->set_unit(unit);
     box->setValue(now);
     box->setToolTip(why);
     form_->addRow(text, box);
@@ -71,30 +76,34 @@ QDoubleSpinBox* SettingsDialog::add_level(const char* name, const QString& text,
 
 void SettingsDialog::add_monitoring() {
     dim_ = add_level("settingsDim", tr("Dim"), "dB", -40, -6, settings_.dim_db(),
-                     tr("How much lower the dim switch makes it."));
+                     tr("How far the dim switch lowers the monitoring. 20 dB lets you talk over the music."));
     quiet_ = add_level("settingsQuiet", tr("Quiet check"), "dB", -60, -10, settings_.quiet_db(),
-                       tr("How much lower the quiet check makes it: far enough that the weakest vanish."));
-    rest_ = add_level("settingsRest", tr("The rest, while listening to rows"), "dB", -60, -3, settings_.rest_db(),
-                      tr("How far the rest of the mix steps back."));
+                       tr("How far the quiet check lowers the monitoring: the weakest parts should vanish."));
+    rest_ =
+        add_level("settingsRest", tr("Rest of the mix while tracks are heard alone"), "dB", -60, -3,
+                  settings_.rest_db(), tr("How far the rest of the mix is lowered while you hear selected tracks."));
     alone_ = new QComboBox;
     alone_->setObjectName("settingsAlone");
-    alone_->addItem(tr("the rest is silent"), false);
-    alone_->addItem(tr("the rest steps back as far"), true);
+    alone_->addItem(tr("Silent"), false);
+    alone_->addItem(tr("Dimmed by the same"), true);
     alone_->setCurrentIndex(settings_.rest_dimmed() ? 1 : 0);
-    alone_->setToolTip(tr("A return is often judged better over a quiet mix than alone."));
-    form_->addRow(tr("While a bus or a return is heard"), alone_);
-    loud_ =
-        add_level("settingsLoud", tr("A mix of −18 dBFS is heard at"), "dB SPL", 50, 95, settings_.listening_db_spl(),
-                  tr("Where your loudspeakers stand: audibility is computed for it."));
+    alone_->setToolTip(
+        tr("Whether the rest is silent or dimmed while a bus or return is heard. A return is often judged better over "
+           "a quiet mix than alone."));
+    form_->addRow(tr("Rest while a bus or return is heard"), alone_);
+    loud_ = add_level("settingsLoud", tr("A mix of −18 dBFS plays at"), "dB SPL", 50, 95, settings_.listening_db_spl(),
+                      tr("The sound level at your seat. Audibility is computed for it."));
 }
 
 void SettingsDialog::add_law() {
     law_ = new QComboBox;
     law_->setObjectName("settingsPanLaw");
-    law_->addItems({tr("equal power: −3.0 dB in the centre"), tr("compromise: −4.5 dB in the centre"),
-                    tr("linear: −6.0 dB in the centre"), tr("balance: 0.0 dB in the centre")});
+    law_->addItems({tr("Equal power: −3.0 dB in the centre"), tr("Compromise: −4.5 dB in the centre"),
+                    tr("Linear: −6.0 dB in the centre"), tr("Balance: 0.0 dB in the centre")});
     law_->setCurrentIndex(static_cast<int>(work_.document.session().pan_law));
-    law_->setToolTip(tr("How loud a sound is in the centre against the sides: of this session, and of its exports."));
+    law_->setToolTip(
+        tr("How loud a sound is in the centre against the edges. The law belongs to this session and its exports; "
+           "choose it before you balance."));
     form_->addRow(tr("Pan law of the session"), law_);
 }
 
@@ -107,14 +116,13 @@ void SettingsDialog::add_cache() {
     cache_->setRange(1, 1024);
     cache_->setSuffix(" GiB");
     cache_->setValue(settings_.cache_gib());
-    cache_->setToolTip(
-        tr("Measurements and converted files are kept up to this much; what was not used for longest goes."));
+    cache_->setToolTip(tr("The limit for kept measurements and converted files. The oldest are deleted first."));
     auto* empty = new QPushButton(tr("Empty it now"));
     empty->setObjectName("settingsEmptyCache");
-    empty->setToolTip(tr("All but what was used within the last hour; it is made again when it is needed."));
+    empty->setToolTip(tr("Deletes all except files of the last hour. Deleted files are made again when needed."));
     cache_layout->addWidget(cache_);
     cache_layout->addWidget(empty);
-    form_->addRow(tr("Cache at most"), cache_row);
+    form_->addRow(tr("Limit of the cache"), cache_row);
     connect(empty, &QPushButton::clicked, this,
             [empty] { empty->setText(tr("%1 are left").arg(size_text(tidy_cache(0)))); });
 }
@@ -122,18 +130,26 @@ void SettingsDialog::add_cache() {
 void SettingsDialog::add_language_and_colours() {
     language_ = new QComboBox;
     language_->setObjectName("settingsLanguage");
-    language_->addItem(tr("as the system's"), QString());
+    language_->addItem(tr("As the system"), QString());
     for (const auto& [code, name] : languages()) language_->addItem(name, code);
     language_->setCurrentIndex(std::max(0, language_->findData(settings_.language())));
-    language_->setToolTip(tr("From the next start on."));
+    language_->setToolTip(tr("Takes effect at the next start."));
     form_->addRow(tr("Language"), language_);
-    night_ = new QCheckBox(tr("night colours"));
+    zoom_ = new QComboBox;
+    zoom_->setObjectName("settingsZoom");
+    for (const int percent : Settings::zooms) zoom_->addItem(tr("%1 %").arg(percent), percent);
+    zoom_->setCurrentIndex(std::max(0, zoom_->findData(settings_.zoom())));
+    zoom_->setToolTip(
+        tr("The size of everything in the window, beside what the desktop asks for. Takes effect at the next start."));
+    form_->addRow(tr("Size of the interface"), zoom_);
+    night_ = new QCheckBox(tr("Night theme"));
     night_->setChecked(theme().night);
     form_->addRow(QString(), night_);
 }
 
 void SettingsDialog::store() {
     settings_.set_language(language_->currentData().toString());
+    settings_.set_zoom(zoom_->currentData().toInt());
     settings_.set_block_frames(block_->currentData().toInt());
     settings_.set_cache_gib(cache_->value());
     if (const auto wanted = static_cast<PanLaw>(law_->currentIndex()); wanted != work_.document.session().pan_law) {

@@ -18,7 +18,7 @@ class SettingsDialog : public QDialog {
     SettingsDialog(Settings& settings, Workspace& work, QWidget* parent);
     /// Remembers what was chosen; whoever showed the dialog puts it into effect.
     void store();
-    QString device() const { return device_->currentText(); }
+    QString device() const { return device_->currentData().toString(); }
     bool night() const { return night_->isChecked(); }
 
   private:
@@ -34,7 +34,7 @@ class SettingsDialog : public QDialog {
     Settings& settings_;
     Workspace& work_;
     QFormLayout* form_;
-    QComboBox *device_, *block_, *rms_, *rows_, *alone_, *law_, *language_;
+    QComboBox *device_, *block_, *rms_, *rows_, *alone_, *law_, *language_, *zoom_;
     QDoubleSpinBox *dim_, *quiet_, *rest_, *loud_;
     QSpinBox* cache_;
     QCheckBox* night_;

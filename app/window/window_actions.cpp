@@ -2,6 +2,7 @@
 #include <QAction>
 #include <QApplication>
 #include <QMenu>
+#include <QWhatsThis>
 
 #include "app/balance/balance.h"
 #include "app/balance/bus_block.h"
@@ -67,14 +68,13 @@ void MainWindow::make_menu() {
         window->activateWindow();
     }));
     item(add("relink", tr("Find missing files…"), {}, [this] { files_.relink(); }));
-    item(add("collect", tr("Collect into a folder…"), {}, [this] { files_.collect_into(); }));
+    item(add("pack", tr("Save with all files…"), {}, [this] { files_.collect_into(); }));
     item(add("readAgain", tr("Read files again"), Qt::Key_F5, [this] { work_.materials.retry(); }));
     item(add("demo", tr("Open the demo"), {}, [this] { files_.open_demo(); }));
     item(add("shapeDemo", tr("Shape the demo"), {}, [this] {
         const Session next = with_demo_shaped(work_.document.session());
         if (next.tracks == work_.document.session().tracks)
-            emit work_.view.hint(
-                tr("Nothing here asks for it: the demo's rows are not there, or have chains already."));
+            emit work_.view.hint(tr("The demo's tracks are missing, or have chains already. Open the demo first."));
         else
             work_.document.edit(tr("Shape the demo"), next);
     }));
@@ -86,7 +86,7 @@ void MainWindow::make_menu() {
     connect(undo_, &QToolButton::clicked, undo_action_, &QAction::trigger);
     connect(redo_, &QToolButton::clicked, redo_action_, &QAction::trigger);
     main_menu_->addSeparator();
-    item(add("night", tr("Day or night"), QKeySequence("F8"), [this] { show_night(!theme().night); }));
+    item(add("night", tr("Day or night theme"), QKeySequence("F8"), [this] { show_night(!theme().night); }));
     item(add("faderWindow", tr("Faders in a window of their own"), {}, [this] {
         auto* window = findChild<FaderWindow*>();
         if (!window) window = new FaderWindow(work_, this);
@@ -101,8 +101,13 @@ void MainWindow::make_menu() {
     spectrum->setCheckable(true);
     spectrum->setChecked(settings_.main_spectrum());
     item(spectrum);
+    QMenu* size = main_menu_->addMenu(tr("Size of the interface"));
+    size->addAction(add("zoomIn", tr("Larger"), QKeySequence("Ctrl++"), [this] { zoom(1); }));
+    size->addAction(add("zoomOut", tr("Smaller"), QKeySequence("Ctrl+-"), [this] { zoom(-1); }));
     item(add("settings", tr("Settings…"), QKeySequence("Ctrl+,"), [this] { show_settings(); }));
     item(add("keys", tr("Keys"), QKeySequence("F1"), [this] { show_keys(); }));
+    item(add("explain", tr("Explain a control…"), QKeySequence("Ctrl+Shift+F1"),
+             [] { QWhatsThis::enterWhatsThisMode(); }));
     item(add("guide", tr("Guide"), QKeySequence("Ctrl+F1"), [this] { show_guide(); }));
     item(add("quit", tr("Quit"), QKeySequence::Quit, [this] { close(); }));
     menu_->setMenu(main_menu_);
@@ -112,18 +117,18 @@ void MainWindow::make_menu() {
 void MainWindow::make_song_actions() {
     add("play", tr("Play or stop"), Qt::Key_Space, [this] { work_.player.toggle_playing(); });
     add("stopReading", tr("Stop reading files"), Qt::Key_Escape, [this] { work_.materials.cancel(); });
-    add("start", tr("To the start"), Qt::Key_Home, [this] { work_.player.locate(0.0); });
+    add("start", tr("Go to the start"), Qt::Key_Home, [this] { work_.player.locate(0.0); });
     add("loopAction", tr("Loop on or off"), Qt::Key_R, [this] { findChild<QToolButton*>("loop")->click(); });
-    add("toPeak", tr("To just before the mix's peak"), Qt::Key_K, [this] {
+    add("toPeak", tr("Go to just before the mix's peak"), Qt::Key_K, [this] {
         if (const auto& peak = work_.mix.peak()) work_.player.locate(std::max(0.0, peak->time_s - 1.0));
     });
     add("addSection", tr("New section at the playhead"), Qt::Key_N,
         [this] { work_.edits.add_section(work_.view.snap(work_.player.position_s())); });
-    add("loopWidest", tr("Loop the widest passage"), QKeySequence("Shift+R"),
+    add("loopWidest", tr("Loop the most dynamic passage"), QKeySequence("Shift+R"),
         [this] { work_.audition.loop_passage(Audition::Passages::widest); });
     add("loopLoudest", tr("Loop the loudest passage"), QKeySequence("Ctrl+R"),
         [this] { work_.audition.loop_passage(Audition::Passages::loudest); });
-    add("snap", tr("Snap to beats, when the song has a tempo"), Qt::Key_J, [this] {
+    add("snap", tr("Snap to beats, if the song has a tempo"), Qt::Key_J, [this] {
         work_.view.snapping = !work_.view.snapping;
         emit work_.view.hint(work_.view.snapping ? tr("Edges snap to beats.") : tr("Edges move freely."));
     });
@@ -152,138 +157,140 @@ void MainWindow::make_song_actions() {
         }
         work_.player.locate(start);
     };
-    add("loopMore", tr("The loop takes in the next section too"), QKeySequence("Shift+PgDown"),
+    add("loopMore", tr("Extend the loop by the next section"), QKeySequence("Shift+PgDown"),
         [this] { work_.audition.loop_one_more(1); });
-    add("loopEarlier", tr("The loop takes in the section before too"), QKeySequence("Shift+PgUp"),
+    add("loopEarlier", tr("Extend the loop by the previous section"), QKeySequence("Shift+PgUp"),
         [this] { work_.audition.loop_one_more(-1); });
-    add("nextSection", tr("On to the next section; a loop follows"), Qt::Key_PageDown, [go_on] { go_on(1); });
-    add("sectionBefore", tr("Back to where the section begins, or to the one before"), Qt::Key_PageUp,
-        [go_on] { go_on(-1); });
+    add("nextSection", tr("Next section; a loop follows"), Qt::Key_PageDown, [go_on] { go_on(1); });
+    add("sectionBefore", tr("Start of the section, or previous section"), Qt::Key_PageUp, [go_on] { go_on(-1); });
     add("wholeSong", tr("Show the whole song"), Qt::Key_W,
         [this] { work_.view.time.show(0.0, work_.view.time.song_s()); });
 }
 
 void MainWindow::make_channel_actions() {
-    add("rowsUp", tr("Selected rows up"), QKeySequence("Alt+Up"), [this] { move_rows(-1); });
-    add("rowsDown", tr("Selected rows down"), QKeySequence("Alt+Down"), [this] { move_rows(1); });
-    add("renameRow", tr("Rename the row"), Qt::Key_F2, [this] {
+    add("rowsUp", tr("Move the selected tracks up"), QKeySequence("Alt+Up"), [this] { move_rows(-1); });
+    add("rowsDown", tr("Move the selected tracks down"), QKeySequence("Alt+Down"), [this] { move_rows(1); });
+    add("renameRow", tr("Rename the track"), Qt::Key_F2, [this] {
         const auto bus = bus_with_keys();
         for (BusHead* head : findChildren<BusHead*>())
             if (bus == head->id()) return head->rename();
         if (RowHead* head = desk_->head_of(work_.document.focused())) head->rename();
     });
-    add("duplicateRows", tr("Duplicate the selected rows"), QKeySequence("Ctrl+D"), [this] {
-        work_.document.edit(tr("Duplicate rows"), with_duplicates(work_.document.session(), work_.document.selected()));
+    add("duplicateRows", tr("Duplicate the selected tracks"), QKeySequence("Ctrl+D"), [this] {
+        work_.document.edit(tr("Duplicate tracks"),
+                            with_duplicates(work_.document.session(), work_.document.selected()));
     });
-    add("anchorRows", tr("Anchor: what the mix stands on"), Qt::Key_A,
+    add("anchorRows", tr("Anchor: a track that the mix is built on"), Qt::Key_A,
         [this] { toggle_flag(&Track::anchor, tr("Anchor")); });
-    add("foldFamily", tr("Fold the row's family; a click unfolds it"), Qt::Key_G, [this] {
+    add("foldFamily", tr("Fold the track's family; a click unfolds it"), Qt::Key_G, [this] {
         if (const Track* t = work_.document.track(work_.document.focused()))
             work_.view.toggle_fold(work_.materials.family(*t));
     });
-    add("muteRows", tr("Mute the selected rows"), Qt::Key_M, [this] { toggle_flag(&Track::mute, tr("Mute")); });
-    add("soloRows", tr("Solo the selected rows"), Qt::Key_S, [this] { toggle_flag(&Track::solo, tr("Solo")); });
+    add("muteRows", tr("Mute the selected tracks"), Qt::Key_M, [this] { toggle_flag(&Track::mute, tr("Mute")); });
+    add("soloRows", tr("Solo the selected tracks"), Qt::Key_S, [this] { toggle_flag(&Track::solo, tr("Solo")); });
     add("clearSolo", tr("All solos off"), QKeySequence("Shift+S"),
         [this] { work_.edits.all_off(Editing::Flag::solo); });
     add("clearMute", tr("All mutes off"), QKeySequence("Shift+M"),
         [this] { work_.edits.all_off(Editing::Flag::mute); });
-    add("soloAlone", tr("Solo the selected rows alone: all others off"), QKeySequence("Ctrl+Alt+S"),
+    add("soloAlone", tr("Solo only the selected tracks"), QKeySequence("Ctrl+Alt+S"),
         [this] { work_.edits.solo_alone(work_.document.selected()); });
-    add("soloSafe", tr("Solo safe: heard even when others are soloed"), QKeySequence("Alt+S"),
+    add("soloSafe", tr("Solo safe: stays on while others are soloed"), QKeySequence("Alt+S"),
         [this] { toggle_flag(&Track::solo_safe, tr("Solo safe")); });
-    add("selectAll", tr("Select all rows"), QKeySequence("Ctrl+A"), [this] { work_.document.select_all(); });
-    add("removeRows", tr("Remove the selected rows"), QKeySequence("Ctrl+Delete"),
+    add("selectAll", tr("Select all tracks"), QKeySequence("Ctrl+A"), [this] { work_.document.select_all(); });
+    add("removeRows", tr("Remove the selected tracks"), QKeySequence("Ctrl+Delete"),
         [this] { work_.edits.remove_tracks(work_.document.selected()); });
 }
 
 void MainWindow::make_stage_actions() {
-    add("checkPhase", tr("Phase and polarity: of the selected rows, or of sets that are found"), Qt::Key_H,
+    add("checkPhase", tr("Phase and polarity of the selected tracks, or of microphones of one source"), Qt::Key_H,
         [this] { check_phase(); });
-    add("clipPanel", tr("Gather: clips and findings of the row"), Qt::Key_E,
+    add("clipPanel", tr("Gather: clips and findings of the track"), Qt::Key_E,
         [this] { work_.view.show_panel(!work_.view.panel_open); });
     add("splitClip", tr("Gather: split the clip at the playhead"), Qt::Key_X,
         [this] { work_.edits.split_clip(work_.document.focused()); });
-    add("cutOutLoop", tr("Gather: cut the marked stretch out"), QKeySequence("Shift+X"),
+    add("cutOutLoop", tr("Gather: cut out the marked stretch"), QKeySequence("Shift+X"),
         [this] { work_.edits.cut_out_loop(work_.document.focused()); });
-    add("atRest", tr("Hear the song with all faders and pans at rest, and back"), Qt::Key_0,
+    add("atRest", tr("Hear the song with all faders and pans at zero, and back"), Qt::Key_0,
         [this] { work_.player.hear_at_rest(work_.player.hearing() != Player::Hearing::at_rest); });
     add("sheet", tr("Target sheet…"), QKeySequence("Ctrl+T"), [this] { SheetDialog(work_, this).exec(); });
-    add("stageTable", tr("Stage: before and after, and what can be done"), QKeySequence("Shift+T"),
+    add("stageTable", tr("Stage: table of levels before and after"), QKeySequence("Shift+T"),
         [this] { StageTable(work_, this).exec(); });
-    add("ownWindow", tr("Window of the selected rows…"), {}, [this] { ask_own_window(); });
-    add("tameSpikes", tr("Tame the spikes of the selected rows"), {}, [this] {
+    add("ownWindow", tr("Target window of the selected tracks…"), {}, [this] { ask_own_window(); });
+    add("tameSpikes", tr("Tame the spikes of the selected tracks"), {}, [this] {
         Session next = work_.document.session();
         for (const TrackId id : work_.document.selected())
             if (const MaterialPtr m = work_.materials.of(*work_.document.track(id)))
                 next = with_track(next, id, [&](Track& t) { t = with_spikes_tamed(t, *m); });
         work_.document.edit(tr("Tame spikes"), std::move(next));
     });
-    add("trimsTo0", tr("Stage: all trims to 0, but for locked rows"), QKeySequence("Ctrl+Alt+T"),
+    add("trimsTo0", tr("Stage: all trims to 0, except locked tracks"), QKeySequence("Ctrl+Alt+T"),
         [this] { work_.edits.all_trims_to_0(); });
-    add("stageWithout", tr("Stage the selected rows without the marked stretch; again: with all of the song"),
+    add("stageWithout", tr("Stage the selected tracks without the marked stretch; again: with the whole song"),
         QKeySequence("Ctrl+Shift+G"), [this] { stage_without_loop(); });
     add("stageAllAction", tr("Stage all"), QKeySequence("Ctrl+G"), [this] { work_.edits.stage_all(); });
 }
 
 void MainWindow::make_mix_actions() {
-    add("processorIn", tr("The chosen processor in or out"), Qt::Key_F7,
-        [this] { work_.edits.take_out_or_in(work_.view.shape.row(), work_.view.shape.place); });
-    add("chainIn", tr("The row's chain in or out"), Qt::Key_F9,
+    add("processorIn", tr("Bypass the selected processor"), Qt::Key_F7,
+        [this] { work_.edits.take_out_or_in(work_.view.shape.row(), work_.view.shape.position); });
+    add("chainIn", tr("Bypass the chain of the track"), Qt::Key_F9,
         [this] { work_.edits.bypass_chain(work_.view.shape.row()); });
-    add("chainsIn", tr("All chains in or out"), QKeySequence("Ctrl+F7"), [this] { work_.edits.bypass_all_chains(); });
+    add("chainsIn", tr("Bypass all chains"), QKeySequence("Ctrl+F7"), [this] { work_.edits.bypass_all_chains(); });
     for (int n = 0; n < tabs_->count(); ++n)
         add(("station" + std::to_string(n + 1)).c_str(), tr("Station %1").arg(n + 1),
             QKeySequence(QString("Alt+%1").arg(n + 1)), [this, n] { tabs_->choose(n); });
     add("othersDown", tr("All other faders down by…"), QKeySequence("Ctrl+Shift+Down"),
         [this] { work_.edits.ask_others_down(work_.document.selected()); });
-    add("heardFigures", tr("Figures of what is heard now over the whole song: what is soloed, a bus alone"),
+    add("heardFigures", tr("Whole-song figures of the current monitoring: solos, or a bus alone"),
         QKeySequence("Ctrl+K"), [this] { work_.mix.measure_heard(); });
     connect(&work_.mix, &MixWatch::heard_measured, this, [this](const Measurement& m) {
-        QString what = tr("What is heard");
+        QString what = tr("The current monitoring");
         if (work_.document.session().any_solo())
-            what = tr("What is soloed");
+            what = tr("The soloed tracks");
         else if (work_.player.hearing() == Player::Hearing::mix)
             what = tr("The mix");
-        emit work_.view.told(tr("%1, over the whole song: peak %2 at %3, true peak %4, %5 (%6), loudness %7.")
+        emit work_.view.told(tr("%1, whole song: peak %2 at %3, true peak %4, %5 (%6), loudness %7.")
                                  .arg(what, level_text(m.sample_peak_dbfs, "dBFS"), time_text(m.peak_time_s),
                                       level_text(m.true_peak_dbtp, "dBTP"), average_text(m.average_dbfs),
                                       average_label(), level_text(m.integrated_lufs, "LUFS")));
     });
-    add("compare", tr("Compare: the mix, and the print or reference heard last"), Qt::Key_F6,
+    add("compare", tr("Compare: switch between the mix and the last print or reference"), Qt::Key_F6,
         [this] { work_.comparison.toggle(); });
-    add("compareFromStart", tr("Compare: change over, from where the passage or section begins"),
+    add("compareFromStart", tr("Compare: switch, from the start of the passage or section"),
         QKeySequence("Ctrl+Shift+F6"), [this] { work_.comparison.toggle(true); });
     add("noteHere", tr("Listening note at the playhead…"), QKeySequence("Shift+N"),
         [this] { work_.edits.add_note(work_.player.position_s()); });
-    add("compareNext", tr("Compare: on to the next print or reference"), QKeySequence("Ctrl+F6"),
+    add("compareNext", tr("Compare: next print or reference"), QKeySequence("Ctrl+F6"),
         [this] { work_.comparison.next(); });
     add("faderBoxAction", tr("Simulated fader box"), QKeySequence("Shift+B"),
         [this] { FaderBoxWindow::show_for(work_, this); });
-    add("writeRead", tr("Ride: all rows read"), QKeySequence("Shift+W"),
+    add("writeRead", tr("Automation: read mode for all tracks"), QKeySequence("Shift+W"),
         [this] { work_.writing.set_mode_for_all(WriteMode::read); });
-    add("writeTouch", tr("Ride: all rows write while touched"), QKeySequence("Ctrl+W"),
+    add("writeTouch", tr("Automation: touch mode for all tracks"), QKeySequence("Ctrl+W"),
         [this] { work_.writing.set_mode_for_all(WriteMode::touch); });
-    add("resetClips", tr("Reset all clip flags and holds"), Qt::Key_C, [this] { work_.player.reset_meters(); });
+    add("resetClips", tr("Reset all clip lights and peak holds"), Qt::Key_C, [this] { work_.player.reset_meters(); });
 }
 
 /// What channels do by themselves while they have the focus.
 void MainWindow::list_keys_of_lanes() {
     const KeysDialog::Key by_lanes[] = {
-        {"Up, Down", tr("Row above, row below; with Shift the selection grows"), Task::rows},
+        {"Up, Down", tr("Track above, track below; with Shift the selection grows"), Task::rows},
         {"Left, Right", tr("Value down or up by 1 dB; Shift 0.1 dB, Ctrl 3 dB"), Task::rows},
         {"Enter, + or −", tr("Type the value; Enter sets it"), Task::rows},
-        {"Backspace", tr("Value back to 0 dB; so does a double click"), Task::rows},
-        {"F, L", tr("Stage: stage these rows, lock them"), Task::stage},
-        {", and .", tr("Balance: pan left or right; P types it"), Task::balance},
-        {"< and >", tr("Balance: width (or the right side); Shift+P types it"), Task::balance},
-        {"F4", tr("Shape: advice on the row's chain"), Task::shape},
-        {"Insert, Delete, T, L", tr("Ride: point at the playhead, take points away, their shape, lock them"),
+        {"Backspace", tr("Value back to 0 dB, like a double click"), Task::rows},
+        {"F, L", tr("Stage: stage the selected tracks, lock them"), Task::stage},
+        {", and .", tr("Balance: pan left or right"), Task::balance},
+        {"< and >", tr("Balance: width (or the right channel)"), Task::balance},
+        {"P, Shift+P", tr("Balance: type the pan, the width"), Task::balance},
+        {"F4", tr("Shape: suggestions for the chain of the track: low cut, compressor, sidechain ducking"),
+         Task::shape},
+        {"Insert, Delete, T, L", tr("Automation: point at the playhead, delete points, their shape, lock them"),
          Task::ride},
-        {", . < >", tr("Ride: squeeze and spread the values, the times of the selected points"), Task::ride},
-        {"Ctrl and drag", tr("Ride: select points; in the strip above, mark one stretch more"), Task::ride},
-        {"Ctrl+C, Ctrl+V, Enter", tr("Ride: copy a stretch, paste it at the playhead, type a point"), Task::ride},
-        {"/", tr("Ride: the ride that is shown, in or out"), Task::ride},
-        {"[ and ]", tr("Ride: the point before, the point after; arrows move it"), Task::ride}};
+        {", . < >", tr("Automation: compress and expand the values or times of the selected points"), Task::ride},
+        {"Ctrl and drag", tr("Automation: select points; in the strip above, mark another stretch"), Task::ride},
+        {"Ctrl+C, Ctrl+V, Enter", tr("Automation: copy a stretch, paste it at the playhead, type a point"), Task::ride},
+        {"/", tr("Automation: bypass the ride that is shown"), Task::ride},
+        {"[ and ]", tr("Automation: previous point, next point; arrow keys move it"), Task::ride}};
     keys_.insert(keys_.end(), std::begin(by_lanes), std::end(by_lanes));
 }
 
@@ -299,22 +306,31 @@ void MainWindow::make_balance_actions() {
     };
     add("pageHeadroomAction", tr("Balance: headroom plan"), Qt::Key_Y, [page] { page(Page::headroom); });
     add("pageBuildUpAction", tr("Balance: build-up"), Qt::Key_B, [page] { page(Page::build_up); });
-    add("pageCoverAction", tr("Balance: what covers the row, and how much of it is heard"), Qt::Key_U,
+    add("pageCoverAction", tr("Balance: masking, which tracks cover the selected one"), Qt::Key_U,
         [page] { page(Page::cover); });
-    add("pageMonoAction", tr("Balance: loss in mono, row by row"), QKeySequence("Shift+O"),
+    add("pageMonoAction", tr("Balance: loss in mono, track by track"), QKeySequence("Shift+O"),
         [page] { page(Page::mono); });
     add("pagePictureAction", tr("Balance: stereo picture"), Qt::Key_I, [page] { page(Page::picture); });
+    add("pageFirstAction", tr("Balance: first balance, from a rough mix or from what can be heard"),
+        QKeySequence("Shift+Y"), [page] { page(Page::first); });
+    add("roughMix", tr("Balance: start from a rough mix…"), {}, [this, to_balance] {
+        const auto file = work_.prompter->open_file(tr("Rough mix"), FileActions::audio_filter());
+        if (!file) return;
+        to_balance();
+        if (work_.view.balance.page != Page::first) work_.view.balance.show_page(Page::first);
+        work_.first.find_like(*file);
+    });
     add("fieldAction", tr("Balance: field or lanes"), Qt::Key_V, [this, to_balance] {
         to_balance();
         work_.view.balance.show_field(!work_.view.balance.field_shown);
     });
-    add("makeBus", tr("Bus of the selected rows, or of the row's family"), QKeySequence("Ctrl+B"),
+    add("makeBus", tr("Bus of the selected tracks, or of the track's family"), QKeySequence("Ctrl+B"),
         [this] { work_.edits.make_bus(); });
-    add("makeGroup", tr("Control group of the selected rows, or of the row's family"), QKeySequence("Ctrl+Shift+B"),
+    add("makeGroup", tr("Group of the selected tracks, or of the track's family"), QKeySequence("Ctrl+Shift+B"),
         [this] { work_.edits.make_group(); });
-    add("mirrorPans", tr("Mirror the pans of selected rows, two by two"), QKeySequence("Ctrl+M"),
+    add("mirrorPans", tr("Mirror the pans of the selected tracks, in pairs"), QKeySequence("Ctrl+M"),
         [this] { work_.edits.mirror_pans(); });
-    add("spreadPans", tr("Spread the selected rows evenly from side to side"), QKeySequence("Ctrl+Shift+M"),
+    add("spreadPans", tr("Spread the selected tracks evenly from left to right"), QKeySequence("Ctrl+Shift+M"),
         [this] { work_.edits.spread_pans(); });
     const auto monitor = [this](auto change) {
         MonitorSettings m = work_.player.monitor();
@@ -328,15 +344,16 @@ void MainWindow::make_balance_actions() {
     });
     add("monoAction", tr("Monitor: mono"), Qt::Key_O,
         [monitor] { monitor([](auto& m) { m.sides = m.sides == Sides::mono ? Sides::stereo : Sides::mono; }); });
-    add("monitorOff", tr("Monitor: everything as it is"), QKeySequence("Shift+Q"), [this] { work_.hear_the_mix(); });
+    add("monitorOff", tr("Monitor: reset to the unaltered mix"), QKeySequence("Shift+Q"),
+        [this] { work_.hear_the_mix(); });
     const auto listen = [this](Player::Listen where) {
         const bool same =
             work_.player.listened() == work_.document.selected() && work_.player.listened_where() == where;
         work_.player.listen_to(same ? std::vector<TrackId>{} : work_.document.selected(), where);
     };
-    add("listenBefore", tr("Listen to the selected rows before the fader, the rest dimmed"), Qt::Key_Z,
+    add("listenBefore", tr("Hear the selected tracks before the fader, the rest dimmed"), Qt::Key_Z,
         [listen] { listen(Player::Listen::before_fader); });
-    add("listenAfter", tr("Listen to the selected rows after the fader, the rest dimmed"), QKeySequence("Shift+Z"),
+    add("listenAfter", tr("Hear the selected tracks after the fader, the rest dimmed"), QKeySequence("Shift+Z"),
         [listen] { listen(Player::Listen::after_fader); });
     for (int n = 1; n <= 8; ++n)
         add(("hearUnder" + std::to_string(n)).c_str(), tr("Hear bus or group %1 alone, and back").arg(n),
@@ -344,19 +361,19 @@ void MainWindow::make_balance_actions() {
                 const Session& s = work_.document.session();
                 const auto at = static_cast<size_t>(n - 1);
                 if (at < s.buses.size())
-                    work_.player.hear_under(s.buses[at].id);
+                    work_.player.solo_bus(s.buses[at].id);
                 else if (at - s.buses.size() < s.groups.size())
-                    work_.player.hear_under(s.groups[at - s.buses.size()].id);
+                    work_.player.solo_bus(s.groups[at - s.buses.size()].id);
             });
     for (int n = 1; n <= 4; ++n) {
         const auto at = static_cast<size_t>(n - 1);
-        add(("keepSelection" + std::to_string(n)).c_str(), tr("Remember the selected rows as %1").arg(n),
+        add(("keepSelection" + std::to_string(n)).c_str(), tr("Store the selected tracks as selection %1").arg(n),
             QKeySequence(QString("Ctrl+Alt+%1").arg(n)), [this, at] {
                 Session next = work_.document.session();
                 next.selections[at] = work_.document.selected();
-                work_.document.edit(tr("Remember the selection"), std::move(next));
+                work_.document.edit(tr("Store the selection"), std::move(next));
             });
-        add(("selection" + std::to_string(n)).c_str(), tr("Select the remembered rows %1").arg(n),
+        add(("selection" + std::to_string(n)).c_str(), tr("Recall selection %1").arg(n),
             QKeySequence(QString("Ctrl+%1").arg(n)), [this, at] {
                 std::vector<TrackId> ids;
                 for (const TrackId id : work_.document.session().selections[at])
@@ -373,7 +390,7 @@ void MainWindow::stage_without_loop() {
     if (!first) return;
     if (first->staged_without) return work_.edits.stage_without(ids, std::nullopt);
     if (loop.to_s - loop.from_s < 0.1)
-        return emit work_.view.hint(tr("Mark the stretch first: Shift and drag in the song map."));
+        return emit work_.view.hint(tr("Mark a stretch first: Shift and drag on the song map."));
     work_.edits.stage_without(ids, LeftOut{loop.from_s, loop.to_s});
 }
 
@@ -384,8 +401,8 @@ void MainWindow::ask_own_window() {
     if (!m) return;
     const Target now = target_of(work_.document.session().targets, *first, *m);
     const auto text = work_.prompter->ask_text(
-        tr("Window of these rows"),
-        tr("measure low high (peak, average, true_peak, short_term, vu); empty: as the sheet says"),
+        tr("Target window of these tracks"),
+        tr("measure low high (peak, average, true_peak, short_term, vu); leave empty for the target sheet"),
         QString("%1 %2 %3").arg(measure_name(now.measure)).arg(now.low_dbfs).arg(now.high_dbfs));
     if (!text) return;
     Track trial = *first;
@@ -395,14 +412,14 @@ void MainWindow::ask_own_window() {
         work_.prompter->complain(QString::fromStdString(done.error().what));
         return;
     }
-    work_.document.edit_tracks(tr("Window %1").arg(key), ids, [&](Track& t) { t.target = trial.target; });
+    work_.document.edit_tracks(tr("Target window %1").arg(key), ids, [&](Track& t) { t.target = trial.target; });
 }
 
 void MainWindow::check_phase() { PhaseDialog(work_, work_.document.selected(), this).exec(); }
 
 void MainWindow::move_rows(int by) {
     Session next = with_tracks_moved(work_.document.session(), work_.document.selected(), by);
-    work_.document.edit(by < 0 ? tr("Rows up") : tr("Rows down"), std::move(next));
+    work_.document.edit(by < 0 ? tr("Move tracks up") : tr("Move tracks down"), std::move(next));
 }
 
 std::optional<TrackId> MainWindow::bus_with_keys() const {

@@ -43,7 +43,8 @@ using Found = Result<std::optional<int64_t>>;
 
 Found wave_frames(const Bytes& in, const std::string& name) {
     const bool long_sizes = in.tag(0) == "RF64";
-    if ((!long_sizes && in.tag(0) != "RIFF") || in.tag(8) != "WAVE") return fail(name, said("this is no WAVE file"));
+    if ((!long_sizes && in.tag(0) != "RIFF") || in.tag(8) != "WAVE")
+        return fail(name, translated("not a WAV file, or damaged at its start. Export it again as WAV."));
     const auto total = static_cast<uint64_t>(in.count());
     uint64_t whole = in.little(4, 4) + 8, long_data = 0, frame_bytes = 0;
     for (int64_t at = 12; at + 8 <= in.count();) {
@@ -53,22 +54,26 @@ Found wave_frames(const Bytes& in, const std::string& name) {
         if (id == "fmt ") frame_bytes = in.little(at + 20, 2);
         if (id == "data") {
             if (long_sizes && size == 0xFFFFFFFF) size = long_data;
-            if (whole != total) return fail(name, say("its header says {} bytes, it has {}", whole, total));
+            if (whole != total)
+                return fail(name,
+                            translate("the header announces {} bytes, the file has {}. Copy or export the file again.",
+                                      whole, total));
             if (frame_bytes == 0 || size % frame_bytes != 0 || static_cast<uint64_t>(at) + 8 + size > total)
-                return fail(name, said("the length of its samples in the header is wrong"));
+                return fail(name, translated("the header gives a wrong length of the audio. Export the file again."));
             return static_cast<int64_t>(size / frame_bytes);
         }
         at += 8 + static_cast<int64_t>(std::min<uint64_t>(size + size % 2, total));
     }
-    return fail(name, said("it has no samples"));
+    return fail(name, translated("the file has no samples. Export it again."));
 }
 
 Found aiff_frames(const Bytes& in, const std::string& name) {
     const auto total = static_cast<uint64_t>(in.count());
     if (in.tag(0) != "FORM" || (in.tag(8) != "AIFF" && in.tag(8) != "AIFC"))
-        return fail(name, said("this is no AIFF file"));
+        return fail(name, translated("not an AIFF file, or damaged at its start. Export it again."));
     if (in.big(4, 4) + 8 != total)
-        return fail(name, say("its header says {} bytes, it has {}", in.big(4, 4) + 8, total));
+        return fail(name, translate("the header announces {} bytes, the file has {}. Copy or export the file again.",
+                                    in.big(4, 4) + 8, total));
     uint64_t frames = 0, frame_bytes = 0;
     for (int64_t at = 12; at + 8 <= in.count();) {
         const uint64_t size = in.big(at + 4, 4);
@@ -78,41 +83,45 @@ Found aiff_frames(const Bytes& in, const std::string& name) {
         }
         if (in.tag(at) == "SSND") {
             if (size != frames * frame_bytes + 8 || static_cast<uint64_t>(at) + 8 + size > total)
-                return fail(name, said("the length of its samples in the header is wrong"));
+                return fail(name, translated("the header gives a wrong length of the audio. Export the file again."));
             return static_cast<int64_t>(frames);
         }
         at += 8 + static_cast<int64_t>(std::min<uint64_t>(size + size % 2, total));
     }
-    return fail(name, said("it has no samples"));
+    return fail(name, translated("the file has no samples. Export it again."));
 }
 
 Found flac_frames(const Bytes& in, const std::string& name) {
-    if (in.tag(0) != "fLaC" || (in.big(4, 1) & 0x7F) != 0) return fail(name, said("this is no FLAC file"));
+    if (in.tag(0) != "fLaC" || (in.big(4, 1) & 0x7F) != 0)
+        return fail(name, translated("not a FLAC file, or damaged at its start. Export it again."));
     const uint64_t frames = in.big(8 + 13, 5) & 0xFFFFFFFFFULL;
-    if (frames == 0) return fail(name, said("its header does not say how long it is"));
+    if (frames == 0) return fail(name, translated("the header gives no length. Export the file again."));
     return static_cast<int64_t>(frames);
 }
 
 /// The last page of an Ogg stream has the flag that ends it.
 Found ogg_end(const Bytes& in, const std::string& name) {
-    if (in.tag(0) != "OggS") return fail(name, said("this is no Ogg file"));
+    if (in.tag(0) != "OggS")
+        return fail(name, translated("not an Ogg file, or damaged at its start. Export it again."));
     const int64_t reach = std::min<int64_t>(in.count(), 65536 + 4096);
     const std::string end = in.at(in.count() - reach, reach);
     const size_t page = end.rfind("OggS");
     if (page == std::string::npos || page + 27 > end.size() || !(end[page + 5] & 4))
-        return fail(name, said("its end is missing"));
+        return fail(name, translated("the end of the file is missing. Copy or export it again."));
     const size_t segments = static_cast<unsigned char>(end[page + 26]);
     size_t size = 27 + segments;
     for (size_t i = page + 27; i < std::min(page + 27 + segments, end.size()); ++i)
         size += static_cast<unsigned char>(end[i]);
-    if (page + size != end.size()) return fail(name, said("its last page is not whole"));
+    if (page + size != end.size())
+        return fail(name, translated("the last page of the file is incomplete. Copy or export it again."));
     return std::nullopt;
 }
 
 Found mpeg_start(const Bytes& in, const std::string& name) {
     const std::string start = in.at(0, 3);
     const bool frame = start.size() == 3 && start[0] == '\xFF' && (start[1] & '\xE0') == '\xE0';
-    if (!frame && start != "ID3") return fail(name, said("this is no MPEG audio file"));
+    if (!frame && start != "ID3")
+        return fail(name, translated("not an MP3 file, or damaged at its start. Export it again."));
     return std::nullopt;
 }
 

@@ -48,7 +48,7 @@ void levels_db(const float* in, size_t frames, int channels, float* out);
 /// Filters one after the other, in place: each as BiquadOf::step of a DirectState does it, and with the same result to
 /// the bit.  Run askew, filter n at frame t - 2n, they do not wait for each other, and stand side by side in wide
 /// registers.
-inline constexpr size_t most_biquads = 8;
+inline constexpr size_t max_biquads = 8;
 void run_biquads(std::span<const PairFilter> filters, PairFilter::DirectState* states, Pair* inout, size_t frames);
 
 /// Largest magnitude.

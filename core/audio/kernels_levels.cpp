@@ -91,7 +91,7 @@ float FirPeak(const float* HWY_RESTRICT in, size_t samples, int channels, const 
     const hn::ScalableTag<float> f;
     const size_t lanes = hn::Lanes(f);
     const size_t step = static_cast<size_t>(channels);
-    constexpr size_t most_history = 128;  // (taps - 1) * channels at most
+    constexpr size_t max_history = 128;  // (taps - 1) * channels at most
     auto most = hn::Zero(f);
     for (int phase = 0; phase < phases; ++phase) {
         const float* g = h + phase * taps;
@@ -109,7 +109,7 @@ float FirPeak(const float* HWY_RESTRICT in, size_t samples, int channels, const 
         // The rest in the same instructions, from a copy with room behind it: a sample's value must not depend on
         // where a stretch ends.
         for (; i < samples; i += lanes) {
-            HWY_ALIGN float rest[HWY_MAX_BYTES / 4 + most_history] = {};
+            HWY_ALIGN float rest[HWY_MAX_BYTES / 4 + max_history] = {};
             const size_t count = std::min(lanes, samples - i);
             std::copy_n(in + i, count + static_cast<size_t>(taps - 1) * step, rest);
             auto a = hn::Zero(f);

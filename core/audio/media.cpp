@@ -21,9 +21,10 @@ Result<void> room_on_disk(uintmax_t bytes, const fs::path& folder) {
     std::error_code problem;
     const fs::space_info disk = fs::space(folder, problem);
     if (problem || disk.available >= bytes + left_alone) return {};
-    const auto gib = [](uintmax_t b) { return static_cast<double>(b) / (1 << 30); };
-    return fail(folder.string(), say("it takes {:.1f} GiB, and the disk has {:.1f} GiB left; free some room",
-                                     gib(bytes), gib(disk.available)));
+    const auto mb = [](uintmax_t b) { return (b + 500'000) / 1'000'000; };
+    return fail(folder.string(),
+                translate("converting needs {} MB of free space, and the disk has {} MB. Free some space.",
+                          mb(bytes + left_alone), mb(disk.available)));
 }
 
 Result<void> convert_file(SoundReader& reader, int rate, const std::string& key, Progress* progress) {
@@ -83,11 +84,12 @@ Result<Media> prepare_media(const fs::path& file, int session_rate, Progress* pr
         const auto done = convert_file(*reader, session_rate, key, progress);
         if (!done && done.error().cancelled) return stopped();
         if (!done)
-            return fail(file.string(), say("the conversion to {} Hz failed: {}", session_rate, done.error().text()));
+            return fail(file.string(),
+                        translate("the conversion to {} Hz failed: {}", session_rate, done.error().text()));
         if (stamp_of(file) != stamp) {
             std::error_code ignored;
             fs::remove(media.playable, ignored);
-            return fail(file.string(), said("the file changed while it was read"));
+            return fail(file.string(), translated("the file changed while it was read. Read the file again."));
         }
     }
     const auto cached = SoundReader::open(media.playable);

@@ -12,7 +12,9 @@ Result<Resampler> Resampler::create(int from_hz, int to_hz, int channels) {
     soxr_error_t problem = nullptr;
     resampler.soxr_.reset(
         soxr_create(from_hz, to_hz, static_cast<unsigned>(channels), &problem, nullptr, &quality, nullptr));
-    if (problem) return fail("", say("the sample rate cannot be converted: {}", problem));
+    if (problem)
+        return fail(
+            "", translate("the sample rate cannot be converted: {}. Export the file at the session's rate.", problem));
     resampler.channels_ = channels;
     resampler.ratio_ = static_cast<double>(to_hz) / from_hz;
     return resampler;

@@ -123,7 +123,7 @@ Result<SoundReader> SoundReader::open(const fs::path& file) {
     const std::string name = file.string();
     auto opened = PooledFile::open(file);
     if (!opened) return tl::unexpected(opened.error());
-    if ((*opened)->bytes() == 0) return fail(name, said("the file is empty"));
+    if ((*opened)->bytes() == 0) return fail(name, translated("the file is empty. Export it again."));
 
     SoundReader reader;
     reader.name_ = name;
@@ -146,18 +146,20 @@ Result<SoundReader> SoundReader::open(const fs::path& file) {
     SF_INFO info{};
     reader.file_.reset(sf_open_virtual(&io, SFM_READ, &info, reader.place_.get()));
     if (reader.place_->problem)
-        return fail(name, say("the file cannot be read: {}", std::strerror(reader.place_->problem)));
+        return fail(name,
+                    translate("the file cannot be read: {}. Check the disk.", std::strerror(reader.place_->problem)));
     if (!reader.file_) {
         std::string why = sf_strerror(nullptr);
         while (!why.empty() && (why.back() == '.' || why.back() == '\n')) why.pop_back();
-        return fail(name, say("not an audio file that can be read ({})", why));
+        return fail(name, translate("the audio file cannot be read ({}). Export it again as WAV, AIFF or FLAC.", why));
     }
-    if (info.channels > most_channels)
-        return fail(name,
-                    say("the file has {} channels; {} are the most that can be used", info.channels, most_channels));
-    if (info.frames <= 0) return fail(name, said("the file holds no samples"));
+    if (info.channels > max_channels)
+        return fail(name, translate("the file has {} channels; at most {} can be used. Export fewer channels.",
+                                    info.channels, max_channels));
+    if (info.frames <= 0) return fail(name, translated("the file has no audio. Export it again."));
     if (info.samplerate < 1000 || info.samplerate > 768000)
-        return fail(name, say("a sample rate of {} Hz cannot be used", info.samplerate));
+        return fail(name, translate("a sample rate of {} Hz cannot be used. Export the file at 44.1, 48 or 96 kHz.",
+                                    info.samplerate));
 
     SoundInfo& out = reader.info_;
     out.channels = info.channels;
@@ -211,7 +213,7 @@ Result<void> SoundReader::read(int64_t first, int64_t frames, float* out) {
 
     if (begin != position_ && sf_seek(file_.get(), begin, SEEK_SET) != begin) {
         std::fill_n(body, samples, 0.0f);
-        return fail(name_, say("frame {} cannot be reached", begin));
+        return fail(name_, translate("frame {} of the file cannot be reached. Copy or export the file again.", begin));
     }
     position_ = end;
     sf_count_t got = 0;
@@ -238,8 +240,8 @@ Result<void> SoundReader::read(int64_t first, int64_t frames, float* out) {
     if (got == static_cast<sf_count_t>(samples)) return {};
     std::fill(body + std::max<sf_count_t>(got, 0), body + samples, 0.0f);
     position_ = -1;
-    return fail(name_, say("reading stopped at frame {} of {}", begin + std::max<sf_count_t>(got, 0) / info_.channels,
-                           info_.frames));
+    return fail(name_, translate("reading stopped at frame {} of {}. Copy or export the file again.",
+                                 begin + std::max<sf_count_t>(got, 0) / info_.channels, info_.frames));
 }
 
 int64_t pack_samples(std::span<const float> in, SampleFormat format, int64_t first_sample, unsigned char* out,
@@ -397,6 +399,12 @@ int library_format(const SoundSpec& spec) {
     return SF_FORMAT_MPEG | SF_FORMAT_MPEG_LAYER_III;
 }
 
+/// Where a fault of the disk is not the reason: the pending file knows of those, and the library's own word for the
+/// rest is often that there was no error.
+tl::unexpected<Error> not_encoded(const fs::path& file) {
+    return fail(file.string(), translated("this file type cannot hold the audio. Choose another type."));
+}
+
 }  // namespace
 
 struct SoundWriter::Place {
@@ -417,10 +425,14 @@ Result<SoundWriter> SoundWriter::create(const fs::path& file, const SoundSpec& s
     info.samplerate = spec.sample_rate;
     info.format = library_format(spec);
     if (spec.type == FileType::flac && spec.format == SampleFormat::f32)
-        return fail(file.string(), said("FLAC holds 16 or 24 bit, no floating point"));
-    if (!sf_format_check(&info))
-        return fail(file.string(), say("a {} file cannot hold {} channels at {} Hz", file_type_name(spec.type),
-                                       spec.channels, spec.sample_rate));
+        return fail(file.string(),
+                    translated("FLAC holds 16 or 24 bit, but no floating point. Choose another format."));
+    const auto too_much = [&] {
+        return fail(file.string(),
+                    translate("a {} file cannot hold {} channels at {} Hz. Choose another format or rate.",
+                              file_type_name(spec.type), spec.channels, spec.sample_rate));
+    };
+    if (!sf_format_check(&info)) return too_much();
     auto pending = PendingFile::create(file, kept);
     if (!pending) return tl::unexpected(pending.error());
     SoundWriter writer;
@@ -443,7 +455,10 @@ Result<SoundWriter> SoundWriter::create(const fs::path& file, const SoundSpec& s
                      },
                      [](void* p) -> sf_count_t { return static_cast<Place*>(p)->at; }};
     writer.sound_ = sf_open_virtual(&io, SFM_WRITE, &info, writer.place_.get());
-    if (!writer.sound_) return fail(file.string(), say("the file cannot be written: {}", sf_strerror(nullptr)));
+    if (!writer.sound_) {
+        if (auto so_far = writer.place_->file.so_far(); !so_far) return tl::unexpected(so_far.error());
+        return too_much();  // which the library knows of some formats only now
+    }
     sf_command(writer.sound_, SFC_SET_ADD_PEAK_CHUNK, nullptr, SF_FALSE);  // it would carry the time of writing
     sf_command(writer.sound_, SFC_SET_CLIPPING, nullptr, SF_TRUE);
     if (is_lossy(spec.type)) {
@@ -490,15 +505,14 @@ Result<void> SoundWriter::write(std::span<const unsigned char> packed) {
         done = sf_write_int(sound_, whole_.data(), count) == count;
     }
     if (done) return {};
-    // The library often does not know what was wrong.
     if (auto so_far = place_->file.so_far(); !so_far) return so_far;
-    return fail(place_->file.target().string(), say("writing failed: {}", sf_strerror(sound_)));
+    return not_encoded(place_->file.target());
 }
 
 Result<void> SoundWriter::close_sound() {
     const int closed = sound_ ? sf_close(std::exchange(sound_, nullptr)) : 0;
     if (auto so_far = place_->file.so_far(); !so_far) return so_far;
-    if (closed != 0) return fail(place_->file.target().string(), say("writing failed: {}", sf_error_number(closed)));
+    if (closed != 0) return not_encoded(place_->file.target());
     return {};
 }
 

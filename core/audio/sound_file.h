@@ -42,7 +42,7 @@ bool has_audio_extension(const fs::path& file);
 /// Audio files directly in a folder, in name order.
 Result<std::vector<fs::path>> audio_files_in(const fs::path& folder);
 
-inline constexpr int most_channels = 64;
+inline constexpr int max_channels = 64;
 
 /// Reads one file.  Not safe to share between threads; open one for each: they share the open file.
 class SoundReader {

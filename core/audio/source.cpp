@@ -76,15 +76,20 @@ Result<ReadySource> prepare_source(const Source& source, int session_rate, Progr
     if (!source.right_file.empty()) {
         auto right = prepare_media(source.right_file, session_rate, progress);
         if (!right) return tl::unexpected(right.error());
-        if (recorded != 1 || right->channels != 1)
-            return fail(source.right_file.string(), said("a left and a right side must be mono files"));
+        if (recorded > 2 || right->channels > 2)
+            return fail(source.right_file.string(),
+                        translated("the left and the right file must be mono or stereo. Choose other files."));
         ready.right = std::move(*right);
         ready.channels = 2;
     }
     const bool narrowed = source.channels == Channels::mono || source.channels == Channels::one;
     if (narrowed) ready.channels = 1;
     if (source.channels == Channels::one && source.channel >= std::max(recorded, ready.right ? 2 : 1))
-        return fail(source.file.string(), say("channel {} is wanted, the file has {}", source.channel + 1, recorded));
+        return fail(
+            source.file.string(),
+            translate(
+                "the session uses channel {}, the file has {}. Choose other channels in the menu of the track's name.",
+                source.channel + 1, recorded));
     ready.frames = source.clips.empty() ? ready.file_frames() : 0;
     for (const Clip& clip : source.clips) ready.frames = std::max(ready.frames, clip.end());
     if (source.delay_fraction != 0.0) ready.lead += reach;
@@ -117,7 +122,8 @@ Result<SourceReader> SourceReader::open(const ReadySource& ready) {
     if (!file) return tl::unexpected(file.error());
     SourceReader reader(std::move(*file));
     if (reader.file_.info().channels != ready.media.channels)
-        return fail(ready.media.playable.string(), said("the file changed while it was in use"));
+        return fail(ready.media.playable.string(),
+                    translated("the file changed while it was in use. Read the file again."));
     if (ready.right) {
         auto right = SoundReader::open(ready.right->playable);
         if (!right) return tl::unexpected(right.error());
@@ -142,12 +148,15 @@ Result<void> SourceReader::read_file(int64_t first, int64_t frames, float* out) 
         if (auto done = file_.read(first, frames, out); !done) return done;
     } else {
         const size_t step = static_cast<size_t>(right_ ? 2 : recorded);
-        raw_.resize(std::max(raw_.size(), static_cast<size_t>(frames) * (step + 1)));
+        raw_.resize(std::max(raw_.size(), static_cast<size_t>(frames) * (step + 2)));
         if (right_) {
-            float* const side = raw_.data() + static_cast<size_t>(frames) * 2;
+            float* const file = raw_.data() + static_cast<size_t>(frames) * 2;
             for (size_t c = 0; c < 2; ++c) {
-                if (auto done = (c == 0 ? file_ : *right_).read(first, frames, side); !done) return done;
-                for (size_t i = 0; i < static_cast<size_t>(frames); ++i) raw_[2 * i + c] = side[i];
+                SoundReader& side = c == 0 ? file_ : *right_;
+                const auto width = static_cast<size_t>(side.info().channels);
+                if (auto done = side.read(first, frames, file); !done) return done;
+                for (size_t i = 0; i < static_cast<size_t>(frames); ++i)
+                    raw_[2 * i + c] = file[width * i + std::min(c, width - 1)];
             }
         } else if (auto done = file_.read(first, frames, raw_.data()); !done) {
             return done;
@@ -306,7 +315,7 @@ Result<void> SourceReader::read_delayed(int64_t first, int64_t frames, float* ou
 Result<void> FileSound::unchanged(Seen&) const {
     for (const Media* media : {&ready_.media, ready_.right ? &*ready_.right : nullptr})
         if (media && stamp_of(media->original) != media->stamp)
-            return fail(media->original.string(), said("the file changed after it was measured; try again"));
+            return fail(media->original.string(), translated("the file changed after it was measured. Try again."));
     return {};
 }
 

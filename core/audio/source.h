@@ -39,8 +39,10 @@ enum class Channels {
 enum class Band { all, low, high };
 
 struct Source {
-    fs::path file;        ///< absolute while in memory
-    fs::path right_file;  ///< of a pair of mono files the right side; empty: none
+    fs::path file;  ///< absolute while in memory
+    /// Of a pair of files the one with the right side; empty: none.  Of stereo files the left one's left channel and
+    /// the right one's right channel are heard.
+    fs::path right_file;
     Channels channels = Channels::as_recorded;
     int channel = 0;              ///< from 0, for Channels::one
     bool offset_removed = false;  ///< the mean of each channel (its DC offset) is taken away

@@ -255,8 +255,8 @@ std::vector<Audibility> audibility(const RenderPlan& plan, const ExcitationOf& e
                 if (own[b] < strongest * band_range || own[b] < normal.quiet[b]) continue;
                 const float rest = std::max(0.0f, total[b] - own[b]);
                 ++c.bands;
-                c.heard += own[b] > normal.masked[b] * rest + normal.quiet[b] ? 1 : 0;
-                c.quiet += own[b] > quiet.masked[b] * rest + quiet.quiet[b] ? 1 : 0;
+                c.heard += is_heard(own[b], rest, normal, b) ? 1 : 0;
+                c.quiet += is_heard(own[b], rest, quiet, b) ? 1 : 0;
             }
         }
     }
@@ -303,7 +303,7 @@ std::vector<Cover> covered_by(const RenderPlan& plan, TrackId id, const Excitati
         for (size_t b = 0; b < band_count; ++b) {
             if (own[b] < strongest * band_range || own[b] < normal.quiet[b]) continue;
             const float rest = total[b] - own[b];
-            if (rest <= 0.0f || own[b] > normal.masked[b] * rest + normal.quiet[b]) continue;
+            if (rest <= 0.0f || is_heard(own[b], rest, normal, b)) continue;
             for (size_t v = 0; v < voices.size(); ++v)
                 if (voices[v].id != id) over[v] += static_cast<double>(others[v][b] / rest);
         }

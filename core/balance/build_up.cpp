@@ -43,6 +43,46 @@ int place_of(const Track& t, BuildUpOrder order, Family f) {
 
 }  // namespace
 
+MixRole role_of(const Track& t, Family f) {
+    if (is_kick(t)) return MixRole::kick;
+    if (f == Family::bass) return MixRole::bass;
+    if (is_backbeat(t)) return MixRole::backbeat;
+    if (is_hat(t) || f == Family::percussion) return MixRole::tops;
+    if (f == Family::drums) return MixRole::drums;
+    if (f == Family::voices) return is_second_voice(t) ? MixRole::second_voice : MixRole::lead;
+    if (is_melody(t)) return MixRole::lead;
+    if (has_word(t.name, "pad")) return MixRole::pad;
+    if (f == Family::keys || f == Family::guitars || f == Family::strings) return MixRole::harmony;
+    return f == Family::effects ? MixRole::effects : MixRole::other;
+}
+
+std::string role_name(MixRole role) {
+    switch (role) {
+        case MixRole::kick:
+        case MixRole::bass:
+            return translated("low end");
+        case MixRole::backbeat:
+            return translated("backbeat");
+        case MixRole::lead:
+            return translated("lead");
+        case MixRole::drums:
+            return translated("drums");
+        case MixRole::tops:
+            return translated("hats and percussion");
+        case MixRole::harmony:
+            return translated("keys, guitars and strings");
+        case MixRole::second_voice:
+            return translated("further voices");
+        case MixRole::pad:
+            return translated("pads");
+        case MixRole::effects:
+            return translated("effects and ambience");
+        case MixRole::other:
+            break;
+    }
+    return translated("other");
+}
+
 std::vector<TrackId> anchors_in_order(const Session& session) {
     const auto place = [&](TrackId id) {
         return std::find(session.anchor_order.begin(), session.anchor_order.end(), id) - session.anchor_order.begin();
@@ -85,15 +125,28 @@ std::vector<TrackId> build_up_order(const Session& session, BuildUpOrder order, 
 
 double suggested_fader_db(const Session& session, const Track& track, const StartingLevels& levels) {
     const auto weight = [&](const Track& t) {
-        const Family f = levels.family(t);
-        if (is_kick(t) || f == Family::bass) return 0.0;
-        if (is_backbeat(t)) return -1.0;
-        if (is_hat(t) || f == Family::percussion) return -9.0;
-        if (f == Family::drums) return -5.0;
-        if (f == Family::voices) return is_second_voice(t) ? -8.0 : -2.0;
-        if (is_melody(t)) return -2.0;
-        if (f == Family::keys || f == Family::guitars || f == Family::strings) return -7.0;
-        return f == Family::effects ? -14.0 : -8.0;
+        switch (role_of(t, levels.family(t))) {
+            case MixRole::kick:
+            case MixRole::bass:
+                return 0.0;
+            case MixRole::backbeat:
+                return -1.0;
+            case MixRole::lead:
+                return -2.0;
+            case MixRole::drums:
+                return -5.0;
+            case MixRole::tops:
+                return -9.0;
+            case MixRole::harmony:
+            case MixRole::pad:
+                return -7.0;
+            case MixRole::effects:
+                return -14.0;
+            case MixRole::second_voice:
+            case MixRole::other:
+                break;
+        }
+        return -8.0;
     };
     double of_one_source_db = 0.0;
     for (const auto& set : levels.microphones)

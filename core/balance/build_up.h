@@ -17,6 +17,12 @@ enum class BuildUpOrder {
 
 using FamilyOf = std::function<Family(const Track&)>;
 
+/// What a track does in a mix, by its name and its family.
+enum class MixRole { kick, bass, backbeat, lead, drums, tops, harmony, second_voice, effects, pad, other };
+MixRole role_of(const Track& track, Family family);
+/// For people: "low end", "hats and percussion".
+std::string role_name(MixRole role);
+
 /// All tracks in an order; common practice, no source.  `first` is for `own`.
 std::vector<TrackId> build_up_order(const Session& session, BuildUpOrder order, const FamilyOf& family,
                                     const std::vector<TrackId>& first = {});
@@ -37,9 +43,9 @@ struct StartingLevels {
 
 /// A fader to start from, dB: against the mean of the anchors that are on (or where they start, without any), by what a
 /// track is; a staged session is taken for granted.  Common practice, no source:
-/// kick and bass 0, snare -1, lead voice and melody -2, other drums -5, hats and percussion -9, keys, guitars and
-/// strings -7, further voices -8, effects -14, the rest -8.  One of n microphones of a source is 20 log10 n lower: they
-/// add up in phase.
+/// kick and bass 0, snare and clap -1, lead voice and melody -2, other drums -5, hats and percussion -9, keys, guitars
+/// and strings -7, further voices -8, effects -14, the rest -8.  One of n microphones of a source is 20 log10 n lower:
+/// they add up in phase.
 double suggested_fader_db(const Session& session, const Track& track, const StartingLevels& levels);
 
 /// A copy with every track on, at its suggested level, whatever its fader and its mute are.

@@ -59,10 +59,10 @@ struct ProposalSearch {
         return p;
     }
 
-    Result<Proposal> least(Remake way, const std::vector<TrackId>& ids, double least_db, double most_db) const {
-        auto best = tried(proposal_of(way, ids, most_db));
+    Result<Proposal> least(Remake way, const std::vector<TrackId>& ids, double min_db, double max_db) const {
+        auto best = tried(proposal_of(way, ids, max_db));
         if (!best || !best->reaches) return best;
-        double low = least_db, high = most_db;
+        double low = min_db, high = max_db;
         while (high - low > fine_db) {
             const double middle = (low + high) / 2.0;
             auto now = tried(proposal_of(way, ids, middle));

@@ -163,7 +163,7 @@ RoomProposal make_room(const RenderPlan& plan, TrackId id, const ExcitationOf& e
         std::vector<Best> of_row(search.rows.size());
         parallel_for(std::ssize(search.rows), worker_count(), [&](int64_t at) {
             const auto n = static_cast<size_t>(at);
-            if (cuts_of[n] >= wish.most_a_row || !may_cut(search.rows[n])) return;
+            if (cuts_of[n] >= wish.max_a_row || !may_cut(search.rows[n])) return;
             for (size_t b = 0; b < band_count; ++b) {
                 const double hz = band_middle_hz(b);
                 const bool taken = std::any_of(proposal.cuts.begin(), proposal.cuts.end(), [&](const RoomCut& c) {
@@ -177,7 +177,7 @@ RoomProposal make_room(const RenderPlan& plan, TrackId id, const ExcitationOf& e
         });
         for (const Best& b : of_row)
             if (b.brings > best.brings) best = b;
-        if (static_cast<double>(best.brings) < wish.least_gain * static_cast<double>(search.bands) || best.brings == 0)
+        if (static_cast<double>(best.brings) < wish.min_gain * static_cast<double>(search.bands) || best.brings == 0)
             break;
         // Half as deep, when that brings nearly as much.
         RoomCut gentle = best.cut;

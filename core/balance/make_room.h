@@ -18,8 +18,8 @@ struct RoomProposal {
 
 struct RoomWish {
     double deepest_db = 3.0;
-    size_t most_a_row = 3, most = 8;
-    double least_gain = 0.02;  ///< of the share: cuts that bring less are left out
+    size_t max_a_row = 3, most = 8;
+    double min_gain = 0.02;  ///< of the share: cuts that bring less are left out
 };
 
 /// Cuts are chosen one after the other, each time the one that uncovers most of what is covered, and lie in rows that

@@ -31,6 +31,11 @@ struct Voice {
 /// Of every heard track whose excitation is known, in the plan's order.
 std::vector<Voice> voices_of(const RenderPlan& plan, const ExcitationOf& excitation);
 
+/// A band of a track stands out of the rest, and of silence.
+inline bool is_heard(float own, float rest, const Thresholds& at, size_t band) {
+    return own > at.masked[band] * rest + at.quiet[band];
+}
+
 inline float top(const Bands& b) { return *std::max_element(b.begin(), b.end()); }
 
 /// A band counts down to 25 dB below a track's strongest band of the hop; a hop down to 30 dB below its loudest.

@@ -51,7 +51,7 @@ double left_by_bell(double hz, double q, double db) {
 
 std::optional<NoteCuts> note_out_of_others(const RenderPlan& plan, TrackId id, double hz, const SpectrumOf& spectrum_of,
                                            const std::function<bool(TrackId)>& spared) {
-    constexpr double least_share = 1.0 / 12.0, much = 0.3, least_gain = 0.02;
+    constexpr double min_share = 1.0 / 12.0, much = 0.3, min_gain = 0.02;
     const double edge = std::pow(2.0, 1.0 / 6.0);
     NoteCuts cuts;
     cuts.hz = hz;
@@ -63,7 +63,7 @@ std::optional<NoteCuts> note_out_of_others(const RenderPlan& plan, TrackId id, d
             continue;
         }
         double left = 1.0;
-        if (maker.share >= least_share && !spared(maker.row)) {
+        if (maker.share >= min_share && !spared(maker.row)) {
             const double db = -3.0 - 3.0 * std::min(1.0, maker.share / much);
             cuts.cuts.emplace_back(maker.row, std::round(db * 10.0) / 10.0);
             left = left_by_bell(hz, cuts.q, cuts.cuts.back().second);
@@ -72,7 +72,7 @@ std::optional<NoteCuts> note_out_of_others(const RenderPlan& plan, TrackId id, d
     }
     if (own <= 0.0 || cuts.cuts.empty()) return std::nullopt;
     cuts.share_after = own / (own + others);
-    return cuts.share_after - cuts.share_before >= least_gain ? std::optional(cuts) : std::nullopt;
+    return cuts.share_after - cuts.share_before >= min_gain ? std::optional(cuts) : std::nullopt;
 }
 
 Session with_note_cuts(const Session& session, const NoteCuts& cuts) {

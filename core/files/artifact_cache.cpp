@@ -123,7 +123,7 @@ Result<void> make_room_for(Artifact kind, const std::string& key, int64_t bytes)
     const bool fits = tidy_cache(rest) <= rest && wanted <= cache_budget();
     // Without its conversion a file could not be played.
     if (fits || kind == Artifact::conversion) return {};
-    return fail(file.string(), said("the cache has no room for it"));
+    return fail(file.string(), translated("the cache is too small for this file. Raise its size in the settings."));
 }
 
 Result<PendingFile> begin_artifact(Artifact kind, const std::string& key, int64_t bytes) {
@@ -155,10 +155,10 @@ bool keep_artifact(Artifact kind, const std::string& key, std::string_view conte
     return file && file->write(0, content) && keep_artifact(*file, kind, key);
 }
 
-void set_cache_budget(uintmax_t most_bytes) { budget = most_bytes; }
+void set_cache_budget(uintmax_t max_bytes) { budget = max_bytes; }
 uintmax_t cache_budget() { return budget; }
 
-uintmax_t tidy_cache(uintmax_t most_bytes) {
+uintmax_t tidy_cache(uintmax_t max_bytes) {
     static std::mutex mutex;
     const std::scoped_lock lock(mutex);
     struct Kept {
@@ -193,11 +193,11 @@ uintmax_t tidy_cache(uintmax_t most_bytes) {
         }
     }
     const auto in_spool = static_cast<uintmax_t>(Spooled::bytes_in_use());
-    most_bytes = most_bytes > in_spool ? most_bytes - in_spool : 0;
+    max_bytes = max_bytes > in_spool ? max_bytes - in_spool : 0;
     std::sort(files.begin(), files.end(), [](const Kept& a, const Kept& b) { return a.used < b.used; });
     const auto recent = fs::file_time_type::clock::now() - std::chrono::hours(1);
     for (const Kept& kept : files) {
-        if (whole <= most_bytes) break;
+        if (whole <= max_bytes) break;
         if (kept.may_be_open && kept.used > recent) continue;
         std::error_code problem;
         if (fs::remove(kept.file, problem)) whole -= kept.bytes;

@@ -64,12 +64,12 @@ bool keep_artifact(Artifact kind, const std::string& key, std::string_view conte
 /// All artifacts and the samples that this program has on the disk take this much room at most.
 inline constexpr uintmax_t cache_budget_bytes = uintmax_t{8} << 30;
 /// Another budget than that, until the program ends.
-void set_cache_budget(uintmax_t most_bytes);
+void set_cache_budget(uintmax_t max_bytes);
 uintmax_t cache_budget();
 
 /// Takes away what killed processes and older versions left in the cache, then what was not used for longest until the
-/// rest has `most_bytes` at most.  What was used within the last hour stays, since it may be open in another window,
+/// rest has `max_bytes` at most.  What was used within the last hour stays, since it may be open in another window,
 /// but for the sound of plug-ins, of which every reader has a copy.  Returns how much there is left.
-uintmax_t tidy_cache(uintmax_t most_bytes = cache_budget());
+uintmax_t tidy_cache(uintmax_t max_bytes = cache_budget());
 
 }  // namespace isotonus

@@ -18,8 +18,10 @@ Result<FileLock> FileLock::take(const fs::path& file, double wait_s) {
     for (;;) {
         const int descriptor = ::open(file.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK | O_NOCTTY);
         if (descriptor < 0)
-            return fail(file.string(), errno == ENOENT ? said("the file does not exist")
-                                                       : say("the file cannot be opened: {}", strerror(errno)));
+            return fail(file.string(),
+                        errno == ENOENT
+                            ? translated("the file does not exist. Check its name.")
+                            : translate("the file cannot be opened: {}. Check its permissions.", strerror(errno)));
         FileLock lock(descriptor);
         const bool locked = ::flock(descriptor, LOCK_EX | LOCK_NB) == 0;
         if (!locked && (errno == ENOLCK || errno == EOPNOTSUPP)) return lock;  // a file system without locks
@@ -33,8 +35,11 @@ Result<FileLock> FileLock::take(const fs::path& file, double wait_s) {
             continue;
         }
         if (errno != EWOULDBLOCK && errno != EINTR)
-            return fail(file.string(), say("the file cannot be locked: {}", strerror(errno)));
-        if (steady_clock::now() >= until) return fail(file.string(), said("another program is changing the file"));
+            return fail(file.string(),
+                        translate("the file cannot be locked: {}. Check its permissions.", strerror(errno)));
+        if (steady_clock::now() >= until)
+            return fail(file.string(),
+                        translated("another program is changing the file. Wait a moment and try again."));
         std::this_thread::sleep_for(milliseconds(5));
     }
 }

@@ -19,7 +19,9 @@ Result<uint64_t> Hash::of(PooledFile& file, int64_t from) {
     for (int64_t at = from; at < file.bytes();) {
         int problem = 0;
         const int64_t got = file.read(at, piece.data(), static_cast<int64_t>(piece.size()), &problem);
-        if (problem || got == 0) return fail(file.path().string(), said("the file cannot be read"));
+        if (problem || got == 0)
+            return fail(file.path().string(),
+                        translated("the file cannot be read. Check its permissions and the disk."));
         hash.add(piece.data(), static_cast<size_t>(got));
         at += got;
     }

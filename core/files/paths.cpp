@@ -121,7 +121,9 @@ Result<std::vector<fs::path>> entries_of(const fs::path& folder) {
     std::vector<fs::path> entries;
     for (fs::directory_iterator at(folder, problem), end; !problem && at != end; at.increment(problem))
         entries.push_back(at->path());
-    if (problem) return fail(folder.string(), say("the folder cannot be read: {}", problem.message()));
+    if (problem)
+        return fail(folder.string(),
+                    translate("the folder cannot be read: {}. Check its permissions.", problem.message()));
     std::sort(entries.begin(), entries.end());
     return entries;
 }
@@ -130,20 +132,23 @@ Result<void> make_folder(const fs::path& folder) {
     std::error_code problem;
     fs::create_directories(folder, problem);
     if (!problem && !fs::is_directory(folder, problem) && !problem)
-        return fail(folder.string(), said("a file of this name is in the way of the folder"));
-    if (problem) return fail(folder.string(), say("the folder cannot be made: {}", problem.message()));
+        return fail(folder.string(), translated("a file has the name of the folder. Choose another folder."));
+    if (problem)
+        return fail(folder.string(),
+                    translate("the folder cannot be made: {}. Choose another folder.", problem.message()));
     return {};
 }
 
-Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes) {
+Result<std::string> read_whole(const fs::path& file, uintmax_t max_bytes) {
     // Without O_NONBLOCK the mere opening of a pipe would wait for somebody who writes into it.
     int problem = file_fault(FileStep::open, file);
     const int descriptor = problem ? -1 : ::open(file.c_str(), O_RDONLY | O_CLOEXEC | O_NONBLOCK | O_NOCTTY);
     if (descriptor < 0) {
         problem = problem ? problem : errno;
-        if (problem == ENOENT) return fail(file.string(), said("the file does not exist"));
-        if (problem == EACCES) return fail(file.string(), said("no permission to read the file"));
-        return fail(file.string(), say("the file cannot be read: {}", strerror(problem)));
+        if (problem == ENOENT) return fail(file.string(), translated("the file does not exist. Check its name."));
+        if (problem == EACCES)
+            return fail(file.string(), translated("no permission to read the file. Change its permissions."));
+        return fail(file.string(), translate("the file cannot be read: {}. Check the disk.", strerror(problem)));
     }
     const auto finished = [&](Result<std::string> result) {
         ::close(descriptor);
@@ -151,13 +156,17 @@ Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes) {
     };
     struct stat status {};
     if (::fstat(descriptor, &status) != 0)
-        return finished(fail(file.string(), say("the file cannot be read: {}", strerror(errno))));
-    if (S_ISDIR(status.st_mode)) return finished(fail(file.string(), said("this is a folder, not a file")));
-    if (!S_ISREG(status.st_mode)) return finished(fail(file.string(), said("this is not a regular file")));
+        return finished(
+            fail(file.string(), translate("the file cannot be read: {}. Check the disk.", strerror(errno))));
+    if (S_ISDIR(status.st_mode)) return finished(fail(file.string(), translated("this is a folder. Choose a file.")));
+    if (!S_ISREG(status.st_mode))
+        return finished(fail(file.string(), translated("this is not a regular file. Choose a file.")));
     const auto too_large = [&] {
-        return fail(file.string(), say("the file is too large: {} bytes are the most", most_bytes));
+        return fail(
+            file.string(),
+            translate("the file is too large: at most {} bytes can be read. Choose a smaller file.", max_bytes));
     };
-    if (static_cast<uintmax_t>(status.st_size) > most_bytes) return finished(too_large());
+    if (static_cast<uintmax_t>(status.st_size) > max_bytes) return finished(too_large());
     std::string content;
     char piece[65536];
     for (;;) {
@@ -165,11 +174,11 @@ Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes) {
         const ssize_t got = problem ? -1 : ::read(descriptor, piece, sizeof piece);
         if (got < 0 && !problem && errno == EINTR) continue;
         if (got < 0)
-            return finished(
-                fail(file.string(), say("the file cannot be read: {}", strerror(problem ? problem : errno))));
+            return finished(fail(file.string(), translate("the file cannot be read: {}. Check the disk.",
+                                                          strerror(problem ? problem : errno))));
         if (got == 0) break;
         content.append(piece, static_cast<size_t>(got));
-        if (content.size() > most_bytes) return finished(too_large());
+        if (content.size() > max_bytes) return finished(too_large());
     }
     return finished(std::move(content));
 }

@@ -46,7 +46,7 @@ fs::path folder_of_user(const char* variable, const char* below_home);
 fs::path settings_folder();
 
 /// A regular file's content.  Refused with a sentence: what is no regular file (a folder, a device, a pipe), more than
-/// `most_bytes`, what cannot be read to its end.
-Result<std::string> read_whole(const fs::path& file, uintmax_t most_bytes);
+/// `max_bytes`, what cannot be read to its end.
+Result<std::string> read_whole(const fs::path& file, uintmax_t max_bytes);
 
 }  // namespace isotonus

@@ -103,9 +103,10 @@ int sync_folder(const fs::path& folder) {
 
 Result<PendingFile> PendingFile::create(const fs::path& target, const ProtectedFiles& kept) {
     const std::string name = target.string();
-    if (target.filename().empty()) return fail(name, said("a file's name is wanted"));
+    if (target.filename().empty()) return fail(name, translated("the file has no name. Type one."));
     if (target.filename().native().size() > 255)
-        return fail(name, said("the name is too long: a file's name has 255 bytes at most"));
+        return fail(name,
+                    translated("the name is too long: a file name has at most 255 bytes. Choose a shorter name."));
     PendingFile pending;
     pending.target_ = target;
     pending.real_ = real_path(target);
@@ -114,14 +115,15 @@ Result<PendingFile> PendingFile::create(const fs::path& target, const ProtectedF
 
     struct stat old {};
     const bool replaces = ::stat(pending.real_.c_str(), &old) == 0;
-    if (!replaces && errno != ENOENT) return fail(name, say("the file cannot be written: {}", strerror(errno)));
+    if (!replaces && errno != ENOENT)
+        return fail(name, translate("the file cannot be written: {}. Check the folder and the disk.", strerror(errno)));
     if (!replaces && ::lstat(pending.real_.c_str(), &old) == 0)
-        return fail(name, said("the file cannot be written: a link leads nowhere"));
-    if (replaces && S_ISDIR(old.st_mode)) return fail(name, said("a folder of this name is in the way"));
+        return fail(name, translated("the link points to a file that does not exist. Choose another name."));
+    if (replaces && S_ISDIR(old.st_mode)) return fail(name, translated("a folder has this name. Choose another name."));
     if (replaces && !S_ISREG(old.st_mode))
-        return fail(name, said("this is not a regular file; it is not written over"));
+        return fail(name, translated("this is not a regular file and is never replaced. Choose another name."));
     if (replaces && ((old.st_mode & 0222) == 0 || ::faccessat(AT_FDCWD, pending.real_.c_str(), W_OK, AT_EACCESS) != 0))
-        return fail(name, said("the file is read-only; it is not written over"));
+        return fail(name, translated("the file is read-only. Choose another name, or allow writing to the file."));
 
     int problem = 0;
     const fs::path folder = pending.real_.parent_path();
@@ -135,8 +137,11 @@ Result<PendingFile> PendingFile::create(const fs::path& target, const ProtectedF
     pending.claim_ = claim_on(folder, &part, &problem);
     if (pending.claim_) pending.file_ = PooledFile::create(part, replaces ? 0600 : 0666, &problem);
     if (!pending.file_) {
-        if (problem == ENOENT) return fail(name, said("the file cannot be written: there is no such folder"));
-        return fail(name, say("the file cannot be written: {}", strerror(problem)));
+        if (problem == ENOENT)
+            return fail(name,
+                        translated("the folder of the file does not exist. Choose another folder, or make it first."));
+        return fail(name,
+                    translate("the file cannot be written: {}. Check the folder and the disk.", strerror(problem)));
     }
     pending.temporary_ = part;
     if (replaces) {
@@ -144,7 +149,8 @@ Result<PendingFile> PendingFile::create(const fs::path& target, const ProtectedF
         // the same, so that a private file stays private.
         if (::chown(part.c_str(), old.st_uid, old.st_gid) != 0) errno = 0;
         if (::chmod(part.c_str(), old.st_mode & 07777) != 0)
-            return fail(name, say("the file cannot be written: {}", strerror(errno)));
+            return fail(name,
+                        translate("the file cannot be written: {}. Check the folder and the disk.", strerror(errno)));
     }
     return pending;
 }
@@ -167,7 +173,9 @@ PendingFile::~PendingFile() {
     if (!temporary_.empty()) ::unlink(temporary_.c_str());
 }
 
-std::string PendingFile::fault(int problem) const { return say("the file cannot be written: {}", strerror(problem)); }
+std::string PendingFile::fault(int problem) const {
+    return translate("the file cannot be written: {}. Check the folder and the disk.", strerror(problem));
+}
 
 Result<void> PendingFile::write(int64_t place, std::string_view bytes) {
     int problem = 0;
@@ -251,9 +259,12 @@ Result<void> commit_together(std::span<PendingFile* const> files) {
             if (back != 0 || old[renamed] == Old::gone)
                 stay += (stay.empty() ? "" : ", ") + f.target_.filename().string();
         }
-        if (stay.empty()) return fail(name, say("the file cannot be given its name: {}", strerror(problem)));
-        return fail(name, say("the file cannot be given its name: {}. These stand under their names already, whole and "
-                              "new, and could not be taken back: {}",
+        if (stay.empty())
+            return fail(name, translate("the finished file cannot be renamed: {}. Check the folder and try again.",
+                                        strerror(problem)));
+        return fail(name,
+                    translate("the finished file cannot be renamed: {}. These files are new and complete, and could "
+                              "not be restored to what they were: {}. Check the folder.",
                               strerror(problem), stay));
     }
     std::set<fs::path> folders;

@@ -28,7 +28,7 @@ struct FilePool {
     }
 
     void make_room() {
-        while (static_cast<int>(open.size()) >= PooledFile::most_open()) {
+        while (static_cast<int>(open.size()) >= PooledFile::max_open()) {
             PooledFile* oldest = nullptr;
             for (PooledFile* f : open)
                 if (f->users_ == 0 && (!oldest || f->last_used_ < oldest->last_used_)) oldest = f;
@@ -58,18 +58,18 @@ std::string sentence(int problem) {
     switch (problem) {
         case ENOENT:
         case ENOTDIR:
-            return said("the file does not exist");
+            return translated("the file does not exist. Check its name.");
         case EACCES:
         case EPERM:
-            return said("no permission to read the file");
+            return translated("no permission to read the file. Change its permissions.");
         default:
-            return say("the file cannot be reached: {}", strerror(problem));
+            return translate("the file cannot be reached: {}", strerror(problem));
     }
 }
 
 }  // namespace
 
-int PooledFile::most_open() {
+int PooledFile::max_open() {
     struct rlimit limit {};
     if (::getrlimit(RLIMIT_NOFILE, &limit) != 0) return 128;
     return static_cast<int>(std::clamp<rlim_t>(limit.rlim_cur / 2, 4, 4096));
@@ -86,8 +86,8 @@ Result<std::shared_ptr<PooledFile>> PooledFile::open(const fs::path& file) {
     struct stat status {};
     if (const int problem = file_fault(FileStep::open, file)) return fail(name, sentence(problem));
     if (::stat(file.c_str(), &status) != 0) return fail(name, sentence(errno));
-    if (S_ISDIR(status.st_mode)) return fail(name, said("this is a folder, not a file"));
-    if (!S_ISREG(status.st_mode)) return fail(name, said("this is not a regular file"));
+    if (S_ISDIR(status.st_mode)) return fail(name, translated("this is a folder. Choose a file."));
+    if (!S_ISREG(status.st_mode)) return fail(name, translated("this is not a regular file. Choose a file."));
     FilePool& pool = FilePool::get();
     std::scoped_lock lock(pool.mutex);
     std::weak_ptr<PooledFile>& shared = pool.shared[identity_of(file, status)];

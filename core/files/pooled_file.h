@@ -37,7 +37,7 @@ class PooledFile {
     int close();
 
     /// How many may be open at once: half of what the process may have, at least 4.
-    static int most_open();
+    static int max_open();
     /// How many are open now.
     static int open_now();
 

@@ -20,7 +20,8 @@ Result<void> ProtectedFiles::allow(const fs::path& target) const {
     for (const Kept& kept : kept_) {
         const bool same_file = there && kept.inode != 0 && kept.device == status.st_dev && kept.inode == status.st_ino;
         if (same_file || kept.real == real)
-            return fail(target.string(), say("this is {}; it is not written over", kept.what));
+            return fail(target.string(),
+                        translate("this is {}, which is never replaced. Choose another name.", kept.what));
     }
     return {};
 }

@@ -47,7 +47,7 @@ struct Spooled::File {
     void give_back_to_disk() {
         int64_t idle = longest - end;
         for (const Hole& hole : holes) idle += hole.on_disk ? hole.bytes : 0;
-        if (idle <= most_idle_bytes) return;
+        if (idle <= max_idle_bytes) return;
         for (Hole& hole : holes) {
             if (hole.on_disk) fallocate(descriptor, FALLOC_FL_PUNCH_HOLE | FALLOC_FL_KEEP_SIZE, hole.at, hole.bytes);
             hole.on_disk = false;
@@ -68,9 +68,12 @@ Result<std::shared_ptr<Spooled>> Spooled::reserve(int64_t floats) {
     File& f = file();
     std::scoped_lock lock(f.mutex);
     if (bytes <= 0 || f.in_use + bytes > most)
-        return fail(cache_folder().string(), said("the cache has no room for it"));
+        return fail(cache_folder().string(),
+                    translated("the cache is too small for this file. Raise its size in the settings."));
     if (!f.open())
-        return fail(cache_folder().string(), say("nothing can be written there: {}", std::strerror(f.problem)));
+        return fail(cache_folder().string(),
+                    translate("the folder cannot be written: {}. Check its permissions and the disk.",
+                              std::strerror(f.problem)));
     int64_t at = -1;
     for (auto hole = f.holes.begin(); hole != f.holes.end(); ++hole) {
         if (hole->bytes < bytes) continue;

@@ -13,7 +13,7 @@ namespace isotonus {
 /// What one program keeps at most; less when the cache's whole budget is less.
 inline constexpr int64_t spool_budget_bytes = int64_t{6} << 30;
 /// Room that was given back stays on the disk up to here: to use it again is quicker.
-inline constexpr int64_t most_idle_bytes = int64_t{1} << 30;
+inline constexpr int64_t max_idle_bytes = int64_t{1} << 30;
 
 /// Room for so many floats.  Safe to share between threads.
 class Spooled {

@@ -27,7 +27,7 @@ namespace isotonus::foreign {
 namespace {
 
 constexpr int start_ms = 10000, batch_ms = 5000;
-constexpr size_t most_idle = 8;
+constexpr size_t max_idle = 8;
 
 struct Idle {
     std::mutex mutex;
@@ -73,7 +73,8 @@ fs::path host_program() {
 
 Result<void> HostProcess::spawn() {
     const fs::path program = host_program();
-    if (!is_there(program)) return fail(program.string(), said("the plug-in host is missing"));
+    if (!is_there(program))
+        return fail(program.string(), translated("the plug-in host is missing. Install the package again."));
     int ends[2] = {-1, -1};
     const int memory = memfd_create("isotonus-plugin", MFD_CLOEXEC | MFD_ALLOW_SEALING);
     // Sealed, so that what runs there cannot cut it short under this program's hands.
@@ -81,7 +82,7 @@ Result<void> HostProcess::spawn() {
         fcntl(memory, F_ADD_SEALS, F_SEAL_SHRINK | F_SEAL_GROW | F_SEAL_SEAL) != 0 ||
         socketpair(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0, ends) != 0) {
         if (memory >= 0) close(memory);
-        return fail(program.string(), said("there is no memory for a plug-in"));
+        return fail(program.string(), translated("the memory is too small for another plug-in. Close other programs."));
     }
     void* const mapped = mmap(nullptr, sizeof(Shared), PROT_READ | PROT_WRITE, MAP_SHARED, memory, 0);
     // The handles get their numbers by way of others, so that none is closed by the one that takes its place.
@@ -104,7 +105,8 @@ Result<void> HostProcess::spawn() {
         return {};
     }
     pid_ = -1;
-    return fail(path, say("the plug-in host cannot be started: {}", std::strerror(problem)));
+    return fail(
+        path, translate("the plug-in host cannot be started: {}. Install the package again.", std::strerror(problem)));
 }
 
 HostProcess::~HostProcess() {
@@ -130,14 +132,16 @@ std::string HostProcess::how_it_ended() {
     pid_ = -1;
     const int by = WIFSIGNALED(status) ? WTERMSIG(status) : 0;
     if (WIFEXITED(status) && WEXITSTATUS(status) == host_is_refused)
-        return said("this system does not let the plug-in host give up its rights");
-    return by != 0 && by != SIGKILL ? say("it crashed ({})", strsignal(by)) : said("it ended by itself");
+        return translated(
+            "this system does not let the plug-in host give up its rights. Update the kernel to use plug-ins.");
+    return by != 0 && by != SIGKILL ? translate("the plug-in crashed ({})", strsignal(by))
+                                    : translated("the plug-in ended by itself");
 }
 
 /// All of an answer: what comes of it comes within the time, or nothing is waited for any more.
-HostProcess::Came HostProcess::receive(Answer& answer, int most_ms) const {
+HostProcess::Came HostProcess::receive(Answer& answer, int max_ms) const {
     using namespace std::chrono;
-    const auto until = steady_clock::now() + milliseconds(most_ms);
+    const auto until = steady_clock::now() + milliseconds(max_ms);
     for (size_t got = 0; got < sizeof answer;) {
         pollfd waiting{socket_, POLLIN, 0};
         const auto left = duration_cast<milliseconds>(until - steady_clock::now()).count();
@@ -153,33 +157,33 @@ HostProcess::Came HostProcess::receive(Answer& answer, int most_ms) const {
     return Came::all;
 }
 
-Result<Answer> HostProcess::ask(const Question& question, int most_ms) {
-    if (pid_ < 0) return fail("", said("it has ended"));
+Result<Answer> HostProcess::ask(const Question& question, int max_ms) {
+    if (pid_ < 0) return cause(translated("the plug-in has ended"));
     Answer answer;
-    if (send(socket_, &question, sizeof question, MSG_NOSIGNAL) != sizeof question) return fail("", how_it_ended());
-    switch (receive(answer, most_ms)) {
+    if (send(socket_, &question, sizeof question, MSG_NOSIGNAL) != sizeof question) return cause(how_it_ended());
+    switch (receive(answer, max_ms)) {
         case Came::end:
-            return fail("", how_it_ended());
+            return cause(how_it_ended());
         case Came::nothing:
             end_it();
-            return fail("", say("it did not answer in time ({} s)", most_ms / 1000));
+            return cause(translate("the plug-in did not answer in time ({} s)", max_ms / 1000));
         case Came::all:
             break;
     }
-    if (answer.failed) return fail("", std::string(shared_->text, strnlen(shared_->text, most_text)));
+    if (answer.failed) return cause(std::string(shared_->text, strnlen(shared_->text, max_text)));
     return answer;
 }
 
 Result<void> HostProcess::start(std::span<const double> values) {
     const std::string text =
         nlohmann::json{{"uri", what_.uri}, {"bundle", what_.bundle}, {"symbols", what_.symbols}}.dump();
-    if (text.size() >= most_text) return fail("", said("it has too many parameters"));
+    if (text.size() >= max_text) return cause(translated("the plug-in has too many parameters"));
     std::memcpy(shared_->text, text.c_str(), text.size() + 1);
     set(0, values);
     const auto answer = ask({Ask::start, channels_, rate_}, start_ms);
     if (!answer) return tl::unexpected(answer.error());
-    if (answer->latency < 0 || answer->latency > most_latency)
-        return fail("", said("it names a latency that cannot be"));
+    if (answer->latency < 0 || answer->latency > max_latency)
+        return cause(translated("the plug-in reports an impossible latency"));
     latency_ = answer->latency;
     return {};
 }
@@ -215,27 +219,27 @@ void HostProcess::give_back(std::unique_ptr<HostProcess> process) {
     if (!process || process->pid_ < 0) return;
     const std::scoped_lock lock(idle().mutex);
     auto& all = idle().all;
-    if (all.size() >= most_idle) all.erase(all.begin());
+    if (all.size() >= max_idle) all.erase(all.begin());
     all.push_back(std::move(process));
 }
 
 void HostProcess::set(int run, std::span<const double> values) {
-    for (size_t n = 0; n < std::min<size_t>(values.size(), most_parameters); ++n)
+    for (size_t n = 0; n < std::min<size_t>(values.size(), max_parameters); ++n)
         shared_->values[run][n] = static_cast<float>(values[n]);
 }
 
 Result<void> HostProcess::process(float* audio) {
     const auto samples = static_cast<size_t>(batch_frames * channels_);
-    if (pid_ < 0) return fail("", said("it has ended"));
+    if (pid_ < 0) return cause(translated("the plug-in has ended"));
     std::memcpy(shared_->audio, audio, samples * sizeof(float));
     const auto answer = ask({Ask::batch, channels_, rate_}, batch_ms);
     if (!answer) return tl::unexpected(answer.error());
-    if (answer->latency != latency_) return fail("", said("it changes its latency while it runs"));
+    if (answer->latency != latency_) return cause(translated("the plug-in changes its latency while it runs"));
     // Taken first and looked at then: the other side could still write.
     float out[2 * batch_frames];
     std::memcpy(out, shared_->audio, samples * sizeof(float));
     for (size_t i = 0; i < samples; ++i)
-        if (!std::isfinite(out[i])) return fail("", said("what comes out of it is no number"));
+        if (!std::isfinite(out[i])) return cause(translated("the output of the plug-in has corrupt samples (NaN)"));
     std::memcpy(audio, out, samples * sizeof(float));
     return {};
 }

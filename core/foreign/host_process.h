@@ -58,9 +58,9 @@ class HostProcess {
         : what_(std::move(what)), channels_(channels), rate_(rate) {}
     Result<void> spawn();
     Result<void> start(std::span<const double> values);
-    Result<Answer> ask(const Question& question, int most_ms);
+    Result<Answer> ask(const Question& question, int max_ms);
     enum class Came { all, nothing, end };
-    Came receive(Answer& answer, int most_ms) const;
+    Came receive(Answer& answer, int max_ms) const;
     void end_it();
     std::string how_it_ended();
 

@@ -82,7 +82,7 @@ class PluginRunning final : public Running {
         if (!process)
             take_out_plugin(type_, process.error().what);
         else if ((*process)->latency() != late_)
-            take_out_plugin(type_, said("it changes its latency while it runs"));
+            take_out_plugin(type_, translated("the plug-in changes its latency while it runs"));
         else
             process_ = std::move(*process);
     }

@@ -36,11 +36,11 @@ namespace {
 /// brackets at its end is a detail that has no other.
 std::string told_fault(const std::string& english) {
     const size_t detail = english.find(" (");
-    for (const char* known :
-         {to_say("it crashed"), to_say("it did not answer in time"), to_say("it requires what is not here")})
+    for (const char* known : {translatable("the plug-in crashed"), translatable("the plug-in did not answer in time"),
+                              translatable("the plug-in needs a feature that Isotonus does not have")})
         if (detail != std::string::npos && english.compare(0, detail, known) == 0)
-            return said(known) + english.substr(detail);
-    return said(english.c_str());
+            return translated(known) + english.substr(detail);
+    return translated(english.c_str());
 }
 
 /// What is known, for all threads.  Types, and the texts that they refer to, stay for as long as the program runs.
@@ -79,7 +79,7 @@ ParameterInfo parameter_of_port(Registry& all, const json& port) {
                        port.at("low"),
                        port.at("high"),
                        port.at("rest"),
-                       Law::linear,
+                       ControlTaper::linear,
                        0.0,
                        false,
                        {}};
@@ -88,12 +88,12 @@ ParameterInfo parameter_of_port(Registry& all, const json& port) {
     if (info.high == info.low) info.high = info.low + 1.0;
     info.rest = std::clamp(info.rest, info.low, info.high);
     info.tolerance = (info.high - info.low) / 200.0;
-    if (port.at("logarithmic") == true && info.low > 0.0) info.law = Law::log;
+    if (port.at("logarithmic") == true && info.low > 0.0) info.law = ControlTaper::log;
     const json& points = port.at("points");
     const auto count = static_cast<double>(points.size());
     if (port.at("toggled") == true) {
         info.low = 0.0, info.high = 1.0, info.rest = info.rest > 0.0 ? 1.0 : 0.0;
-        info.law = Law::toggle;
+        info.law = ControlTaper::toggle;
         info.words = toggle_words;
     } else if (port.at("enumeration") == true && points.size() >= 2 && info.low == 0.0 && info.high == count - 1.0) {
         // Words of values 0, 1, 2 …; others stay numbers.
@@ -108,7 +108,7 @@ ParameterInfo parameter_of_port(Registry& all, const json& port) {
                                        [&](const char* b) { return b && std::strcmp(a, b) == 0; }) > 1;
         };
         if (std::none_of(words.begin(), words.end(), same)) {
-            info.law = Law::choice;
+            info.law = ControlTaper::choice;
             info.words = all.words.emplace_back(std::move(words));
         }
     }
@@ -130,7 +130,7 @@ const ProcessorType* type_of(Registry& all, const json& found) {
     for (const json& port : found.at("parameters")) type->parameters.push_back(parameter_of_port(all, port));
     type->start = start_plugin;
     type->tail_s = [](const Processor&, std::span<const double>) { return plugin_tail_s; };
-    type->most_gain = [](std::span<const double>) { return std::numeric_limits<double>::infinity(); };
+    type->max_gain = [](std::span<const double>) { return std::numeric_limits<double>::infinity(); };
     return type.get();
 }
 
@@ -190,7 +190,7 @@ struct Look {
     std::vector<std::string> bundles;
     bool starts = true;
     std::string only = {};  ///< the URI of the one that is started; empty: all
-    int most_ms = 3000;
+    int max_ms = 3000;
 };
 
 /// Reads lines of a process that looks at bundles.
@@ -198,9 +198,11 @@ class Scanner {
   public:
     static Result<Scanner> start(const Look& look, const std::set<std::string>& skipped) {
         const std::string program = foreign::host_program().string();
-        if (!is_there(program)) return fail(program, said("the plug-in host is missing"));
+        if (!is_there(program))
+            return fail(program, translated("the plug-in host is missing. Install the package again."));
         int ends[2] = {-1, -1};
-        if (pipe2(ends, O_CLOEXEC) != 0) return fail(program, said("the plug-in host cannot be started"));
+        if (pipe2(ends, O_CLOEXEC) != 0)
+            return fail(program, translated("the plug-in host cannot be started. Install the package again."));
         std::vector<std::string> arguments{program, "--scan"};
         for (const std::string& uri : skipped) arguments.insert(arguments.end(), {"--skip", uri});
         if (!look.only.empty()) arguments.insert(arguments.end(), {"--only", look.only});
@@ -219,7 +221,8 @@ class Scanner {
         scanner.from_ = ends[0];
         if (problem != 0) {
             scanner.pid_ = -1;
-            return fail(program, say("the plug-in host cannot be started: {}", std::strerror(problem)));
+            return fail(program, translate("the plug-in host cannot be started: {}. Install the package again.",
+                                           std::strerror(problem)));
         }
         return scanner;
     }
@@ -233,10 +236,10 @@ class Scanner {
 
     enum class Came { line, end, nothing, cancelled };
     /// The next line, or why there is none.
-    Came line(json& out, int most_ms, const Progress* progress) {
+    Came line(json& out, int max_ms, const Progress* progress) {
         using namespace std::chrono;
         constexpr size_t longest_line = size_t{64} << 20;
-        for (const auto until = steady_clock::now() + milliseconds(most_ms);;) {
+        for (const auto until = steady_clock::now() + milliseconds(max_ms);;) {
             if (const size_t end = held_.find('\n'); end != std::string::npos) {
                 out = json::parse(held_.substr(0, end), nullptr, false);
                 held_.erase(0, end + 1);
@@ -259,8 +262,8 @@ class Scanner {
         int status = 0;
         waitpid(pid_, &status, 0);
         pid_ = -1;
-        if (WIFSIGNALED(status)) return say("it crashed ({})", strsignal(WTERMSIG(status)));
-        return WEXITSTATUS(status) == 0 ? "" : said("it ended the program");
+        if (WIFSIGNALED(status)) return translate("the plug-in crashed ({})", strsignal(WTERMSIG(status)));
+        return WEXITSTATUS(status) == 0 ? "" : translated("the plug-in ended its host");
     }
 
   private:
@@ -284,11 +287,11 @@ Result<void> look_at(Look look, std::map<std::string, json>& found, Progress* pr
             // The host itself takes its time to start on a machine that is busy; that is no plug-in's fault.
             constexpr int host_ms = 15000;
             json line;
-            switch (scanner->line(line, bundle.empty() ? std::max(look.most_ms, host_ms) : look.most_ms, progress)) {
+            switch (scanner->line(line, bundle.empty() ? std::max(look.max_ms, host_ms) : look.max_ms, progress)) {
                 case Scanner::Came::cancelled:
                     return stopped();
                 case Scanner::Came::nothing:
-                    fault = say("it did not answer in time ({:g} s)", look.most_ms / 1000.0);
+                    fault = translate("the plug-in did not answer in time ({:g} s)", look.max_ms / 1000.0);
                     reading = false;
                     continue;
                 case Scanner::Came::end:
@@ -319,7 +322,9 @@ Result<void> look_at(Look look, std::map<std::string, json>& found, Progress* pr
             }
         }
         if (fault.empty()) return {};
-        if (bundle.empty()) return fail(foreign::host_program().string(), say("the plug-in host: {}", fault));
+        if (bundle.empty())
+            return fail(foreign::host_program().string(),
+                        translate("the plug-in host failed: {}. Install the package again.", fault));
         // One plug-in is lost, or, when it was before any of them was tried, one bundle.
         const auto at = std::find(bundles.begin(), bundles.end(), bundle);
         bundles.erase(bundles.begin(), at);
@@ -437,11 +442,11 @@ std::pair<std::string, const json*> find_in(const json& bundles, std::string_vie
 
 }  // namespace
 
-Result<std::vector<Plugin>> scan_plugins(Progress* progress, int most_ms) {
+Result<std::vector<Plugin>> scan_plugins(Progress* progress, int max_ms) {
     return without_exceptions(list_file().string(), [&]() -> Result<std::vector<Plugin>> {
         const json known = known_bundles();
         json next = bundles_now(known);
-        Look look{{}, true, {}, most_ms};
+        Look look{{}, true, {}, max_ms};
         for (auto& [name, bundle] : next.items()) {
             bundle["wished"] = true;
             const auto waits = [](const json& p) { return p["fault"] == "" && !p.value("tried", false); };
@@ -566,8 +571,8 @@ std::optional<std::string> plugin_fault(std::string_view type) {
     load(all);
     for (const Plugin& p : all.plugins)
         if (p.uri == uri_of_type(type) && p.type && !p.missing && !p.may_run)
-            return say("it lies in {} and was never looked at; look for plug-ins to let it run",
-                       fs::path(p.bundle).parent_path().string());
+            return translate("the plug-in is in {} and was never checked; search for plug-ins to allow it",
+                             fs::path(p.bundle).parent_path().string());
     return std::nullopt;
 }
 

@@ -30,10 +30,10 @@ struct Plugin {
 std::vector<fs::path> plugin_folders();
 
 /// By the user's wish: looks at every bundle that is new or has changed since it was last looked at, starts each of its
-/// plug-ins for a moment, and remembers the rest.  A plug-in that crashes or takes longer than `most_ms` then is listed
+/// plug-ins for a moment, and remembers the rest.  A plug-in that crashes or takes longer than `max_ms` then is listed
 /// with its fault.  Fails with "cancelled", at once when it is, or when the host cannot be started; what was known
 /// before stays then.  A list that cannot be kept for the next time is no failure.
-Result<std::vector<Plugin>> scan_plugins(Progress* progress = nullptr, int most_ms = 3000);
+Result<std::vector<Plugin>> scan_plugins(Progress* progress = nullptr, int max_ms = 3000);
 
 /// For a session that names these types, before they are to be heard.  What is known and did not change costs nothing.
 /// Otherwise the data of new bundles are read, which starts no plug-in; of the named ones those are started for a

@@ -30,38 +30,38 @@ struct CheckKind {
 };
 using enum CheckGroup;
 constexpr CheckKind kinds[] = {
-    CheckKind{"mix_not_silent", level, to_say("is heard"), "", false},
-    CheckKind{"headroom", level, to_say("sample peak"), "dBFS", false},
-    CheckKind{"over", level, to_say("above the limit"), "dBFS", false},
-    CheckKind{"level_enough", level, to_say("loud enough"), "dBFS", true},
-    CheckKind{"true_peak", level, to_say("true peak"), "dBTP", false},
-    CheckKind{"mix_clips", level, to_say("clipping"), "", false},
-    CheckKind{"mix_dc_offset", level, to_say("DC offset"), "share", false},
-    CheckKind{"loudness", level, to_say("loudness"), "LUFS", false},
-    CheckKind{"mono_loss", level, to_say("loss in mono"), "dB", false},
-    CheckKind{"deep_reduction", level, to_say("deep reduction"), "", true},
-    CheckKind{"chain_over", level, to_say("over inside a chain"), "", true},
-    CheckKind{"ride_at_its_end", level, to_say("ride at its end"), "", true},
-    CheckKind{"missing_files", files, to_say("missing"), "", false},
-    CheckKind{"clipped_tracks", files, to_say("clipped"), "", false},
-    CheckKind{"track_dc_offset", files, to_say("DC offset"), "", false},
-    CheckKind{"samples_not_numbers", files, to_say("not numbers"), "", false},
-    CheckKind{"converted_files", files, to_say("converted"), "", true},
-    CheckKind{"rate_below_source", files, to_say("rate"), "", true},
-    CheckKind{"open_findings", files, to_say("findings"), "", true},
-    CheckKind{"main_output_bare", routing, to_say("main output"), "", true},
-    CheckKind{"main_chain", routing, to_say("main chain"), "", false},
-    CheckKind{"rides_bypassed", routing, to_say("rides"), "", false},
-    CheckKind{"monitoring_on", routing, to_say("monitoring"), "", false},
-    CheckKind{"solo_left_on", routing, to_say("solo"), "", false},
-    CheckKind{"mute_left_on", routing, to_say("mute"), "", false},
-    CheckKind{"no_output", routing, to_say("no output"), "", false},
-    CheckKind{"cannot_run", routing, to_say("cannot run"), "", false},
-    CheckKind{"key_missing", routing, to_say("keys"), "", false},
-    CheckKind{"chains_out", routing, to_say("chains"), "", false},
-    CheckKind{"silence_at_start", ends, to_say("silence before"), "s", false},
-    CheckKind{"silence_at_end", ends, to_say("silence after"), "s", true},
-    CheckKind{"tail_cut", ends, to_say("level at its end"), "dBFS", true},
+    CheckKind{"mix_not_silent", level, translatable("is heard"), "", false},
+    CheckKind{"headroom", level, translatable("sample peak"), "dBFS", false},
+    CheckKind{"over", level, translatable("above the limit"), "dBFS", false},
+    CheckKind{"level_enough", level, translatable("loud enough"), "dBFS", true},
+    CheckKind{"true_peak", level, translatable("true peak"), "dBTP", false},
+    CheckKind{"mix_clips", level, translatable("clipping"), "", false},
+    CheckKind{"mix_dc_offset", level, translatable("DC offset"), "share", false},
+    CheckKind{"loudness", level, translatable("loudness"), "LUFS", false},
+    CheckKind{"mono_loss", level, translatable("loss in mono"), "dB", false},
+    CheckKind{"deep_reduction", level, translatable("deep reduction"), "", true},
+    CheckKind{"chain_over", level, translatable("over inside a chain"), "", true},
+    CheckKind{"ride_at_its_end", level, translatable("ride at its end"), "", true},
+    CheckKind{"missing_files", files, translatable("missing"), "", false},
+    CheckKind{"clipped_tracks", files, translatable("clipped"), "", false},
+    CheckKind{"track_dc_offset", files, translatable("DC offset"), "", false},
+    CheckKind{"samples_not_numbers", files, translatable("corrupt samples"), "", false},
+    CheckKind{"converted_files", files, translatable("converted"), "", true},
+    CheckKind{"rate_below_source", files, translatable("rate"), "", true},
+    CheckKind{"open_findings", files, translatable("findings"), "", true},
+    CheckKind{"main_output_bare", routing, translatable("main output"), "", true},
+    CheckKind{"main_chain", routing, translatable("main chain"), "", false},
+    CheckKind{"rides_bypassed", routing, translatable("rides"), "", false},
+    CheckKind{"monitoring_on", routing, translatable("monitoring"), "", false},
+    CheckKind{"solo_left_on", routing, translatable("solo"), "", false},
+    CheckKind{"mute_left_on", routing, translatable("mute"), "", false},
+    CheckKind{"no_output", routing, translatable("no output"), "", false},
+    CheckKind{"cannot_run", routing, translatable("cannot run"), "", false},
+    CheckKind{"key_missing", routing, translatable("sidechain sources"), "", false},
+    CheckKind{"chains_out", routing, translatable("chains"), "", false},
+    CheckKind{"silence_at_start", ends, translatable("silence before"), "s", false},
+    CheckKind{"silence_at_end", ends, translatable("silence after"), "s", true},
+    CheckKind{"tail_cut", ends, translatable("level at its end"), "dBFS", true},
 };
 
 const CheckKind& kind_of(std::string_view id) {
@@ -75,7 +75,7 @@ std::string joined(const std::vector<std::string>& names) {
 }
 
 std::string at(double time_s) {
-    return fmt::format("{}:{:05.2f}", static_cast<int>(time_s) / 60, std::fmod(time_s, 60.0));
+    return format_figures("{}:{:05.2f}", static_cast<int>(time_s) / 60, std::fmod(time_s, 60.0));
 }
 
 /// A list of rows that should be empty.
@@ -122,66 +122,69 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
     const Measurement& mix = in.mix.measurement;
     const HandOffLimits& limits = in.limits;
     const double peak = *mix.sample_peak_dbfs;
-    checks.push_back({"headroom", peak <= limits.most_peak_dbfs, peak, limits.most_peak_dbfs,
-                      say("the mix peaks at {} dBFS, at {}: {:.1f} dB of headroom, {:g} dB are asked for",
-                          signed_db(peak), at(mix.peak_time_s), -peak, -limits.most_peak_dbfs),
-                      said("Processing after the mix needs room to work in."), mix.peak_time_s});
+    checks.push_back({"headroom", peak <= limits.max_peak_dbfs, peak, limits.max_peak_dbfs,
+                      translate("the mix peaks at {} dBFS, at {}: {:.1f} dB of headroom, at least {:g} dB requested",
+                                signed_db(peak), at(mix.peak_time_s), -peak, -limits.max_peak_dbfs),
+                      translated("Mastering needs headroom for its processors."), mix.peak_time_s});
     for (const Moment& m : in.overs) {
         std::vector<std::string> names;
         TrackId most = 0;  // who makes most of it: its row is where to go
         for (const Contribution& c : m.contributions) {
             if (names.size() == 3 || c.makes_db <= 0.3 || c.id == main_output) continue;
             if (names.empty()) most = c.id;
-            names.push_back(fmt::format("{} {:.1f} dB", in.session.name_of(c.id), c.makes_db));
+            names.push_back(format_figures("{} {:.1f} dB", in.session.name_of(c.id), c.makes_db));
         }
         const double time_s = static_cast<double>(m.frame) / in.plan.sample_rate;
-        checks.push_back({"over", false, m.peak_dbfs, limits.most_peak_dbfs,
-                          names.empty()
-                              ? say("{} dBFS at {}", signed_db(m.peak_dbfs), at(time_s))
-                              : say("{} dBFS at {}, made by {}", signed_db(m.peak_dbfs), at(time_s), joined(names)),
-                          said("Without these rows there the peak would be lower by so much."), time_s, most});
+        checks.push_back(
+            {"over", false, m.peak_dbfs, limits.max_peak_dbfs,
+             names.empty() ? translate("{} dBFS at {}", signed_db(m.peak_dbfs), at(time_s))
+                           : translate("{} dBFS at {}, made by {}", signed_db(m.peak_dbfs), at(time_s), joined(names)),
+             translated("Without these tracks the peak would be lower by this much."), time_s, most});
     }
     checks.push_back(
-        {"level_enough", peak >= limits.least_peak_dbfs, peak, limits.least_peak_dbfs,
-         peak >= limits.least_peak_dbfs
-             ? say("the mix is not too quiet: {} dBFS", signed_db(peak))
-             : say("the mix peaks at only {:.1f} dBFS; {:g} is expected at least", peak, limits.least_peak_dbfs),
-         said("A mix far below full scale gives its lowest bits away."), mix.peak_time_s});
-    checks.push_back({"true_peak", *mix.true_peak_dbtp <= limits.most_true_peak_dbtp, mix.true_peak_dbtp,
-                      limits.most_true_peak_dbtp, say("the true peak is {} dBTP", signed_db(*mix.true_peak_dbtp)),
-                      said("Between its samples the wave may reach higher than any of them, and clip a converter."),
+        {"level_enough", peak >= limits.min_peak_dbfs, peak, limits.min_peak_dbfs,
+         peak >= limits.min_peak_dbfs
+             ? translate("the mix is not too quiet: {} dBFS", signed_db(peak))
+             : translate("the mix peaks at only {:.1f} dBFS; at least {:g} is expected", peak, limits.min_peak_dbfs),
+         translated("A mix far below full scale wastes resolution. Turn the main fader up."), mix.peak_time_s});
+    checks.push_back({"true_peak", *mix.true_peak_dbtp <= limits.max_true_peak_dbtp, mix.true_peak_dbtp,
+                      limits.max_true_peak_dbtp, translate("the true peak is {} dBTP", signed_db(*mix.true_peak_dbtp)),
+                      translated("The wave between samples can exceed the highest sample and clip a converter."),
                       mix.true_peak_time_s});
     const bool clips = mix.clipped_runs > 0 || peak > 0.0;
     const double clip_s = mix.first_clipped_runs.empty()
                               ? mix.peak_time_s
                               : static_cast<double>(mix.first_clipped_runs.front().first_frame) / mix.sample_rate;
-    std::string clipping = said("the mix does not clip");
+    std::string clipping = translated("the mix does not clip");
     if (mix.clipped_runs > 0)
-        clipping = say("the mix clips in {} runs", mix.clipped_runs);
+        clipping = translate("the mix clips {}×", mix.clipped_runs);
     else if (clips)
-        clipping = say("the mix goes beyond full scale, to {:+.1f} dBFS", peak);
-    checks.push_back({"mix_clips", !clips, static_cast<double>(mix.clipped_runs), 0.0, clipping,
-                      said("What is clipped here cannot be brought back."), clips ? clip_s : -1.0});
-    checks.push_back({"mix_dc_offset", std::fabs(mix.dc_offset) <= limits.most_dc, std::fabs(mix.dc_offset),
-                      limits.most_dc, say("the mix's DC offset is {:.3f} % of full scale", 100.0 * mix.dc_offset),
-                      said("It takes room from one side of the wave, and clicks at cuts.")});
-    if (limits.least_lufs || limits.most_lufs) {
+        clipping = translate("the mix exceeds full scale and reaches {:+.1f} dBFS", peak);
+    checks.push_back(
+        {"mix_clips", !clips, static_cast<double>(mix.clipped_runs), 0.0, clipping,
+         translated("Clipping in an exported file cannot be undone. Turn the main fader down before export."),
+         clips ? clip_s : -1.0});
+    checks.push_back({"mix_dc_offset", std::fabs(mix.dc_offset) <= limits.max_dc, std::fabs(mix.dc_offset),
+                      limits.max_dc, translate("the mix's DC offset is {:.3f} % of full scale", 100.0 * mix.dc_offset),
+                      translated("A DC offset takes headroom from one side of the wave and clicks at cuts.")});
+    if (limits.min_lufs || limits.max_lufs) {
         const double loud = mix.integrated_lufs.value_or(-70.0);
-        const bool low = limits.least_lufs && loud < *limits.least_lufs,
-                   high = limits.most_lufs && loud > *limits.most_lufs;
-        std::string loudness = say("the mix's loudness is {:.1f} LUFS", loud);
+        const bool low = limits.min_lufs && loud < *limits.min_lufs, high = limits.max_lufs && loud > *limits.max_lufs;
+        std::string loudness = translate("the loudness of the mix is {:.1f} LUFS", loud);
         if (low)
-            loudness = say("the mix's loudness is {:.1f} LUFS: quieter than what it will be heard beside", loud);
+            loudness =
+                translate("the loudness of the mix is {:.1f} LUFS: quieter than the songs around it will be", loud);
         else if (high)
-            loudness = say("the mix's loudness is {:.1f} LUFS: louder than what it will be heard beside", loud);
-        checks.push_back({"loudness", !low && !high, loud, low ? limits.least_lufs : limits.most_lufs, loudness,
-                          said("Players turn loud songs down; quiet ones stay quiet.")});
+            loudness =
+                translate("the loudness of the mix is {:.1f} LUFS: louder than the songs around it will be", loud);
+        checks.push_back({"loudness", !low && !high, loud, low ? limits.min_lufs : limits.max_lufs, loudness,
+                          translated("Streaming services turn loud songs down; quiet songs stay quiet.")});
     }
     const Level lost = mono_loss_db(mix);
     const double loss = lost ? -*lost : 0.0;
-    checks.push_back({"mono_loss", loss <= limits.most_mono_loss_db, loss, limits.most_mono_loss_db,
-                      say("summed to mono the mix loses {:.1f} dB", loss),
-                      said("Phones, clubs and small radios play the sum of both sides.")});
+    checks.push_back({"mono_loss", loss <= limits.max_mono_loss_db, loss, limits.max_mono_loss_db,
+                      translate("the mix loses {:.1f} dB in mono", loss),
+                      translated("Phones, clubs and small radios play in mono.")});
 }
 
 void check_ends(const CheckInput& in, std::vector<Check>& checks) {
@@ -191,11 +194,11 @@ void check_ends(const CheckInput& in, std::vector<Check>& checks) {
     const double end_s = in.plan.duration_s(), longest = in.limits.longest_silence_s,
                  silent_s = std::max(0.0, end_s - to_s);
     checks.push_back({"silence_at_start", from_s <= longest, from_s, longest,
-                      say("the mix begins to sound at {}", at(from_s)),
-                      said("Silence before the song was mostly left over."), from_s});
+                      translate("the mix starts to sound at {}", at(from_s)),
+                      translated("Silence before the song is usually left by accident."), from_s});
     checks.push_back({"silence_at_end", silent_s <= longest, silent_s, longest,
-                      say("the mix is silent for its last {:.1f} s", silent_s),
-                      said("Silence after the song was mostly left over."), to_s});
+                      translate("the mix is silent for its last {:.1f} s", silent_s),
+                      translated("Silence after the song is usually left by accident."), to_s});
     // The last 10 ms.
     float most = 0.0f;
     const auto blocks = std::max<int64_t>(1, rate / 100 / LevelSummary::block_frames);
@@ -203,9 +206,9 @@ void check_ends(const CheckInput& in, std::vector<Check>& checks) {
     const Level end_level = level_from_gain(static_cast<double>(most));
     const bool cut = end_level && *end_level > in.limits.tail_dbfs;
     checks.push_back({"tail_cut", !cut, end_level, in.limits.tail_dbfs,
-                      cut ? say("the mix ends at {:.1f} dBFS: its end is cut off", *end_level)
-                          : said("the mix has died away where it ends"),
-                      said("A tail that is cut off is heard as a fault, and cannot be added later."),
+                      cut ? translate("the mix ends at {:.1f} dBFS: its end is cut off", *end_level)
+                          : translated("the mix has faded to silence at its end"),
+                      translated("A tail that is cut off sounds like a mistake and cannot be added later."),
                       cut ? end_s - 1.0 : -1.0});
 }
 
@@ -221,32 +224,33 @@ class ChannelChecks {
     void tell(std::vector<Check>& checks) const {
         const auto add = [&](const char* id, const Rows& rows, const std::string& found, const std::string& none,
                              const std::string& why) { checks.push_back(about(id, rows, found, none, why)); };
-        add("missing_files", lost, said("files that cannot be used"), said("every track's file is there"),
-            said("What is not there is not in the mix."));
-        add("solo_left_on", soloed, said("solo is on"), said("no solo is on"),
-            said("Solo is left out of exports: what leaves is not what you hear."));
-        add("mute_left_on", muted, said("muted"), said("nothing is muted"),
-            said("A mute that was forgotten is a part that is missing."));
-        add("no_output", silent, said("reach nothing (fader off, or a bus that is off)"),
-            said("every track reaches the main output"), said("A row that is on and not heard is mostly a mistake."));
-        add("clipped_tracks", clipped, said("recorded with clipping"), said("no track has clipped runs"),
-            said("It distorts, whatever its level in the mix."));
-        add("track_dc_offset", offset, said("DC offset"), said("no track has a DC offset"),
-            said("It takes room, and clicks at cuts."));
-        add("samples_not_numbers", not_finite, said("samples that are not numbers (played as silence)"),
-            said("every sample is a number"), said("The file was written by something that failed."));
-        add("converted_files", converted, said("files of another rate (converted)"),
-            said("every file has the session's rate"),
-            said("A conversion more than is needed; fine when it is meant."));
-        add("rate_below_source", higher, said("recorded at a higher rate than the session's"),
-            said("the session's rate is not below any file's"),
-            said("What lies above half the session's rate is lost."));
-        add("ride_at_its_end", limits, said("rides at the end of their travel"),
-            said("no ride reaches the end of its travel"),
-            said("The control wanted to go farther than it can: the fader or the trim should do the rest."));
-        add("open_findings", findings, said("findings that are still open"),
-            said("nothing that was found is still open"),
-            said("What was heard while gathering is heard in the mix too."));
+        add("missing_files", lost, translated("files that cannot be used"), translated("every track's file is there"),
+            translated("The mix does not contain missing files."));
+        add("solo_left_on", soloed, translated("solo is on"), translated("no solo is on"),
+            translated("Exports ignore solo: the exported mix differs from what you hear."));
+        add("mute_left_on", muted, translated("muted"), translated("nothing is muted"),
+            translated("A forgotten mute loses a part of the song."));
+        add("no_output", silent, translated("not heard (fader off, or bus muted)"),
+            translated("every track reaches the main output"),
+            translated("A track that is on but not heard is usually a mistake."));
+        add("clipped_tracks", clipped, translated("clipped in the recording"), translated("no track has clipped runs"),
+            translated("Recorded clipping distorts at any level in the mix."));
+        add("track_dc_offset", offset, translated("DC offset"), translated("no track has a DC offset"),
+            translated("A DC offset takes headroom and clicks at cuts."));
+        add("samples_not_numbers", not_finite, translated("corrupt samples (NaN, played as silence)"),
+            translated("no file has corrupt samples"),
+            translated("The program that wrote the file failed. Export the file again."));
+        add("converted_files", converted, translated("files at another rate (converted)"),
+            translated("every file has the session's rate"),
+            translated("Each conversion is an extra step. Keep it only if you want it."));
+        add("rate_below_source", higher, translated("recorded at a higher rate than the session's"),
+            translated("no file has a higher rate than the session"),
+            translated("Frequencies above half the session's rate are lost."));
+        add("ride_at_its_end", limits, translated("rides at the end of the control's range"),
+            translated("no ride reaches the end of the control's range"),
+            translated("The control cannot go further. Let the fader or the trim do the rest."));
+        add("open_findings", findings, translated("findings that are still open"),
+            translated("no finding is still open"), translated("Faults found in Gather are heard in the mix too."));
     }
 
   private:
@@ -254,7 +258,7 @@ class ChannelChecks {
         for (const Parameter parameter : parameters()) {
             const CurvePtr curve = rides.heard(parameter);
             const ParameterInfo& p = parameter.info();
-            if (!curve || p.law == Law::toggle || !p.added) continue;
+            if (!curve || p.law == ControlTaper::toggle || !p.added) continue;
             for (const RidePoint& point : curve->points) {
                 const bool top = point.value >= p.high - 1e-9, bottom = point.value <= p.low + 1e-9;
                 if (!top && !bottom) continue;
@@ -300,18 +304,19 @@ class ChannelChecks {
             silent.add(track.id, track.name);
         if (!in.plan.heard(t)) return;
         if (m.clipped_runs > 0)
-            clipped.add(track.id, say("{} ({} runs)", track.name, m.clipped_runs),
+            clipped.add(track.id, translate("{} (clips {}×)", track.name, m.clipped_runs),
                         m.first_clipped_runs.empty() ? -1.0
                                                      : static_cast<double>(m.first_clipped_runs.front().first_frame) /
                                                            std::max(1, material.recorded.sample_rate));
-        if (const double dc = played.measurement.dc_offset; std::fabs(dc) > in.limits.most_dc)
-            offset.add(track.id, fmt::format("{} ({:.2f} %)", track.name, 100.0 * dc));
+        if (const double dc = played.measurement.dc_offset; std::fabs(dc) > in.limits.max_dc)
+            offset.add(track.id, format_figures("{} ({:.2f} %)", track.name, 100.0 * dc));
         if (m.non_finite_samples > 0)
             not_finite.add(track.id, fmt::format("{} ({})", track.name, m.non_finite_samples));
         const int rate = material.origin().media.source.sample_rate;
         if (rate != session.sample_rate)
-            converted.add(track.id, fmt::format("{} ({:g} kHz)", track.name, rate / 1000.0));
-        if (rate > session.sample_rate) higher.add(track.id, fmt::format("{} ({:g} kHz)", track.name, rate / 1000.0));
+            converted.add(track.id, format_figures("{} ({:g} kHz)", track.name, rate / 1000.0));
+        if (rate > session.sample_rate)
+            higher.add(track.id, format_figures("{} ({:g} kHz)", track.name, rate / 1000.0));
         // A rumble that a low cut takes is no finding any more.
         const std::vector<Finding> left = findings_of(played, track);
         for (const Finding& f : findings_of(material, track))
@@ -353,33 +358,34 @@ void check_chains(const CheckInput& in, std::vector<Check>& checks) {
             if (chain[n].type == "compressor" && signal->reduced_s(n, deep_db) >= long_s) {
                 const Signal::Reduction r = *signal->reduction(n);
                 deep.add(t.id,
-                         say("{} (most {:.1f} dB, {:.0f} s long over {:g})", name, r.most_db,
-                             signal->reduced_s(n, deep_db), deep_db),
-                         r.most_at_s);
+                         translate("{} (up to {:.1f} dB, {:.0f} s above {:g})", name, r.max_db,
+                                   signal->reduced_s(n, deep_db), deep_db),
+                         r.max_at_s);
             }
             // The last one's level is seen everywhere; what lies between the others is seen nowhere else.
             if (const Level peak = signal->peak_after_dbfs(n); peak && *peak > 0.0 && n + 1 < chain.size())
-                over.add(t.id, say("{} ({:+.1f} dBFS after {})", name, *peak, chain[n].type));
+                over.add(t.id, translate("{} ({:+.1f} dBFS after {})", name, *peak, chain[n].type));
         }
     }
     const auto add = [&](const char* id, const Rows& rows, const std::string& found, const std::string& none,
                          const std::string& why) { checks.push_back(about(id, rows, found, none, why)); };
-    add("deep_reduction", deep, said("reduced deeply for long"),
-        said("no compressor reduces by more than 10 dB for long"),
-        said("That much is heard as pumping; two gentle steps do the same."));
-    add("cannot_run", unable, said("processors that cannot run"), said("every processor can run"),
-        said("It lets through what comes in: the export is without what it would do."));
-    add("chain_over", over, said("beyond full scale inside a chain"), said("no chain goes beyond full scale inside"),
-        said("It does not clip here, but what saturates or is rebuilt elsewhere will."));
-    add("key_missing", keyless, said("listening to a row that is not there"), said("every key's row is there"),
-        said("A processor whose key is gone hears silence and does nothing."));
+    add("deep_reduction", deep, translated("deep reduction for long"),
+        translated("no compressor reduces by more than 10 dB for long"),
+        translated("Reduction this deep is heard as pumping. Two gentle steps do the same."));
+    add("cannot_run", unable, translated("processors that cannot run"), translated("every processor can run"),
+        translated("The processor passes its input through: the export lacks its effect."));
+    add("chain_over", over, translated("above full scale inside a chain"),
+        translated("no chain exceeds full scale inside"),
+        translated("The chain does not clip here. A saturation or a program that rebuilds the chain will."));
+    add("key_missing", keyless, translated("sidechain source missing"), translated("every sidechain source exists"),
+        translated("A processor without its sidechain source hears silence and does nothing."));
     if (session.chains_out) {
-        Check all{"chains_out", false, 1.0, 0.0, said("all chains are out"), "", -1.0, 0};
-        all.why = said("Out is for comparing; the export has none of these chains.");
+        Check all{"chains_out", false, 1.0, 0.0, translated("all chains are bypassed"), "", -1.0, 0};
+        all.why = translated("Bypass is for comparing; the export contains none of these chains.");
         checks.push_back(std::move(all));
     } else {
-        add("chains_out", out, said("chains that are out as a whole"), said("no chain is out as a whole"),
-            said("Out is for comparing; the export has none of these chains."));
+        add("chains_out", out, translated("bypassed chains"), translated("no chain is bypassed"),
+            translated("Bypass is for comparing; the export contains none of these chains."));
     }
 }
 
@@ -405,7 +411,7 @@ Result<std::vector<Check>> checks_of(const Session& session, const PlanPtr& plan
     if (!mix) return tl::unexpected(mix.error());
     CheckInput input{session, *plan, *mix, std::move(missing), {}, false, {}};
     input.limits = limits_of(session.hand_off.profile, session.hand_off.own);
-    auto moments = moments_of(plan, overs_of(mix->summary, plan->sample_rate, input.limits.most_peak_dbfs));
+    auto moments = moments_of(plan, overs_of(mix->summary, plan->sample_rate, input.limits.max_peak_dbfs));
     if (!moments) return tl::unexpected(moments.error());
     input.overs = std::move(*moments);
     return check_handoff(input);
@@ -416,22 +422,24 @@ std::vector<Check> check_handoff(const CheckInput& in) {
     const Session& session = in.session;
     const bool heard = in.mix.measurement.sample_peak_dbfs.has_value();
     checks.push_back({"mix_not_silent", heard, in.mix.measurement.sample_peak_dbfs, std::nullopt,
-                      heard ? said("the mix is heard") : said("the mix is silent from start to end"),
-                      said("There is nothing to hand off.")});
+                      heard ? translated("the mix is heard") : translated("the mix is silent from start to end"),
+                      translated("The export would be silent.")});
     if (heard) {
         check_levels(in, checks);
         check_ends(in, checks);
     }
     const MainChainExport chain = main_chain_export(session);
     const bool ridden = in.plan.main.ridden(), on_main = ridden || chain.mixes != MainChain::out;
-    std::string bare = on_main ? chain.sentence : said("nothing of the main output is exported but its fader");
-    if (ridden) bare = said("the main output is ridden: a mastering engineer mostly wants to do fades");
+    std::string bare = on_main ? chain.sentence : translated("of the main output only the fader is exported");
+    if (ridden)
+        bare = translated("the main output has rides: mastering engineers usually prefer to make fades themselves");
     checks.push_back({"main_output_bare", !on_main, on_main ? 1.0 : 0.0, 0.0, bare,
-                      said("What is done to the whole mix belongs to mastering, unless it was agreed.")});
+                      translated("Changes to the whole mix belong to mastering, unless agreed otherwise.")});
     const bool unwanted = chain.mixes == MainChain::in && session.hand_off.profile == HandOffProfile::mastering;
     checks.push_back(
         {"main_chain", !unwanted, chain.mixes != MainChain::out ? 1.0 : 0.0, std::nullopt, chain.sentence,
-         said("What limits or squeezes the whole mix cannot be taken back; mastering wants the mix without it.")});
+         translated(
+             "Limiting and compression of the whole mix cannot be undone. Mastering needs the mix without them.")});
     const auto of_row = [](const auto& row) { return row.rides.any_bypassed(); };
     const bool bypassed =
         session.rides_bypassed || session.main_rides.any_bypassed() ||
@@ -439,23 +447,22 @@ std::vector<Check> check_handoff(const CheckInput& in) {
         std::any_of(session.buses.begin(), session.buses.end(), of_row) ||
         std::any_of(session.groups.begin(), session.groups.end(), of_row);
     checks.push_back({"rides_bypassed", !bypassed, bypassed ? 1.0 : 0.0, 0.0,
-                      bypassed ? said("rides are bypassed") : said("no ride is bypassed"),
-                      said("A bypass is for comparing; the export has none of these rides.")});
+                      bypassed ? translated("rides are bypassed") : translated("no ride is bypassed"),
+                      translated("Bypass is for comparing; the export contains none of these rides.")});
     checks.push_back({"monitoring_on", !in.monitoring_on, in.monitoring_on ? 1.0 : 0.0, 0.0,
-                      in.monitoring_on
-                          ? said("something stands between the mix and your ears (dim, mono, a playback check …)")
-                          : said("you hear the mix as it is"),
-                      said("It never reaches the export, so that what you judge is not what leaves.")});
+                      in.monitoring_on ? translated("the monitoring is altered (dim, mono, a speaker check …)")
+                                       : translated("you hear the mix as it is"),
+                      translated("Monitoring never reaches the export: you do not hear what is exported.")});
     ChannelChecks(in).tell(checks);
     check_chains(in, checks);
     for (Check& c : checks) {
         const CheckKind& kind = kind_of(c.id);
         c.group = kind.group;
-        c.name = said(kind.name);
+        c.name = translated(kind.name);
         c.unit = kind.unit;
         c.notice = kind.notice;
-        c.at_least = c.measured && c.limit &&
-                     (c.id == "level_enough" || (c.id == "loudness" && c.limit == in.limits.least_lufs));
+        c.at_least =
+            c.measured && c.limit && (c.id == "level_enough" || (c.id == "loudness" && c.limit == in.limits.min_lufs));
     }
     return checks;
 }

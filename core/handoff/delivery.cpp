@@ -96,7 +96,7 @@ Result<Jobs> render_excerpt(Work& work, const Excerpt& excerpt, std::span<const 
     const RenderPlan& plan = *parts.front().plan;
     const Stretch nominal = held_to(excerpt.stretch, plan);
     if (nominal.frames == 0)
-        return fail(files.front().string(), said("there is nothing to export: the range holds no samples"));
+        return fail(files.front().string(), translated("the range to export is empty. Choose another range."));
     Stretch stretch = nominal;
     if (d.tail) stretch.frames = plan.frames - stretch.first;
     const int64_t frames = converted_frames(stretch.frames, plan.sample_rate, work.rate);
@@ -199,12 +199,15 @@ Result<DeliveryReport> write_delivery(const PlanPtr& plan, const Session& sessio
                                       Progress* progress) {
     const auto started = std::chrono::steady_clock::now();
     if (parts_of(plan, session, d).empty())
-        return fail(d.folder.string(), said("there is nothing to export: no mix is wanted, and no track is heard"));
+        return fail(d.folder.string(),
+                    translated("nothing to export: the mix is not selected, and every track is muted. "
+                               "Select the mix or unmute a track."));
     const std::vector<fs::path> files = files_of(plan, session, d);
     const ProtectedFiles kept = protected_by(session, d.session_file);
     for (const fs::path& f : files) {
         if (auto allowed = kept.allow(f); !allowed) return tl::unexpected(allowed.error());
-        if (!d.overwrite && is_there(f)) return fail(f.string(), said("the file exists already"));
+        if (!d.overwrite && is_there(f))
+            return fail(f.string(), translated("the file already exists. Choose another name, or allow replacing it."));
     }
     for (const fs::path& f : files)
         if (f != d.mix_file)
@@ -255,7 +258,9 @@ Result<DeliveryReport> write_delivery(const PlanPtr& plan, const Session& sessio
         auto wanted = d.papers(report);
         if (!wanted) return tl::unexpected(wanted.error());
         for (const Paper& paper : *wanted) {
-            if (!d.overwrite && is_there(paper.file)) return fail(paper.file.string(), said("the file exists already"));
+            if (!d.overwrite && is_there(paper.file))
+                return fail(paper.file.string(),
+                            translated("the file already exists. Choose another name, or allow replacing it."));
             auto pending = PendingFile::create(paper.file, kept);
             if (!pending) return tl::unexpected(pending.error());
             if (auto written = pending->write(0, paper.content); !written) return tl::unexpected(written.error());

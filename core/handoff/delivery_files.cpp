@@ -51,10 +51,10 @@ std::string filled(std::string_view pattern, const std::map<std::string, std::st
 }
 
 /// Cut to so many bytes, between two letters.
-std::string cut_to(std::string name, size_t most_bytes) {
-    if (name.size() <= most_bytes) return name;
-    while (most_bytes > 0 && (static_cast<unsigned char>(name[most_bytes]) & 0xC0) == 0x80) --most_bytes;
-    name.resize(most_bytes);
+std::string cut_to(std::string name, size_t max_bytes) {
+    if (name.size() <= max_bytes) return name;
+    while (max_bytes > 0 && (static_cast<unsigned char>(name[max_bytes]) & 0xC0) == 0x80) --max_bytes;
+    name.resize(max_bytes);
     return name;
 }
 
@@ -109,15 +109,15 @@ MainChainExport main_chain_export(const Session& session) {
     e.works = is_main_shaped(session);
     if (e.works) e.mixes = session.hand_off.main_chain;
     if (!e.is_there)
-        e.sentence = said("the main output has no chain");
+        e.sentence = translated("the main output has no chain");
     else if (!e.works)
-        e.sentence = said("the main output's chain is bypassed");
+        e.sentence = translated("the main output's chain is bypassed");
     else if (e.mixes == MainChain::out)
-        e.sentence = said("the mix is exported without the main output's chain");
+        e.sentence = translated("the mix is exported without the main output's chain");
     else if (e.mixes == MainChain::in)
-        e.sentence = said("the mix is exported with the main output's chain");
+        e.sentence = translated("the mix is exported with the main output's chain");
     else
-        e.sentence = said(
+        e.sentence = translated(
             "the mix is exported twice: without the main output's chain and "
             "with it");
     return e;
@@ -135,9 +135,9 @@ PlanPtr exported_plan(const MixPlans& plans, const Session& session) {
 std::optional<std::string> clipping_warning(const Delivery& d, const Level& peak_dbfs) {
     const bool holds_it = !is_lossy(d.type) && d.format == SampleFormat::f32;
     if (holds_it || !peak_dbfs || *peak_dbfs <= 0.0) return std::nullopt;
-    return say(
-        "the mix peaks at {} dBFS, and {} holds nothing above full scale: its peaks will be clipped; turn the "
-        "main fader down by {:.1f} dB",
+    return translate(
+        "the mix peaks at {} dBFS, and {} holds nothing above full scale: its peaks will be clipped. Turn the main "
+        "fader down by {:.1f} dB.",
         signed_db(*peak_dbfs), format_in_words(d), std::ceil(*peak_dbfs * 10.0) / 10.0);
 }
 
@@ -255,13 +255,15 @@ void date_now(Delivery& d) {
 Result<Excerpt> excerpt_between(const RenderPlan& plan, double from_s, std::optional<double> to_s) {
     const double song_s = plan.duration_s();
     if (!std::isfinite(from_s) || from_s < 0.0 || (to_s && !std::isfinite(*to_s)))
-        return fail("", said("a time of the song is a number of seconds, from 0 on"));
+        return fail("", translated("a time in the song is a number of seconds from 0. Type it as 12.5, for example."));
     if (from_s >= song_s)
-        return fail("", say("{:g} s lies after the end of the song, which lasts {:.3f} s", from_s, song_s));
-    if (to_s && *to_s <= from_s) return fail("", said("the end must lie after the start"));
+        return fail("", translate("{:g} s is after the end of the song, which lasts {:.3f} s. Choose an earlier time.",
+                                  from_s, song_s));
+    if (to_s && *to_s <= from_s) return fail("", translated("the end is before the start. Swap the two times."));
     const int64_t first = std::llround(from_s * plan.sample_rate);
     const int64_t end = to_s && *to_s < song_s ? std::llround(*to_s * plan.sample_rate) : plan.frames;
-    if (end <= first) return fail("", said("there is not one sample between these times"));
+    if (end <= first)
+        return fail("", translated("the two times are less than one sample apart. Choose a longer range."));
     return Excerpt{"", {first, end - first}};
 }
 

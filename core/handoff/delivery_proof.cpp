@@ -10,12 +10,15 @@ Result<void> prove(Job& job, const Delivery& d, Progress* progress) {
     const fs::path& file = job.writer.pending().temporary();
     const std::string name = job.out.file.string();
     const auto differs = [&](const std::string& what) {
-        return fail(name, say("what was written is not what was rendered, so that nothing was replaced: {}", what));
+        return fail(name,
+                    translate("the written file differs from the mix: {}. The file before it is unchanged. Check the "
+                              "disk and export again.",
+                              what));
     };
     const auto promised = frames_by_header(file, d.type);
     if (!promised) return differs(promised.error().what);
     if (*promised && **promised != job.packer.written)
-        return differs(say("its header says {} frames, {} were rendered", **promised, job.packer.written));
+        return differs(translate("the header gives {} frames, the mix has {}", **promised, job.packer.written));
     auto reader = SoundReader::open(file);
     if (!reader) return differs(reader.error().what);
     const SoundInfo& info = reader->info();
@@ -42,11 +45,11 @@ Result<void> prove(Job& job, const Delivery& d, Progress* progress) {
         // altogether.
         const double quiet = 1e-8 * static_cast<double>(2 * job.packer.written);
         if (std::fabs(10.0 * std::log10((square + quiet) / (job.square + quiet))) >= 3.0)
-            return differs(said("its level is another"));
+            return differs(translated("the level differs"));
         if (std::llabs(info.frames - job.packer.written) > 3000)
-            return differs(say("it has {} frames, {} were rendered", info.frames, job.packer.written));
+            return differs(translate("{} frames were read, the mix has {}", info.frames, job.packer.written));
     } else if (info.frames != job.packer.written || hash.value() != job.hash.value()) {
-        return differs(said("its samples are others"));
+        return differs(translated("the samples differ"));
     }
     if (d.checksums) {
         auto sum = sha256_of(file, progress);
@@ -67,7 +70,8 @@ Result<std::string> sha256_of(const fs::path& file, const Progress* progress) {
         if (progress && progress->cancelled()) return stopped();
         int problem = 0;
         const int64_t got = (*opened)->read(at, piece.data(), static_cast<int64_t>(piece.size()), &problem);
-        if (problem || got == 0) return fail(file.string(), said("the file cannot be read"));
+        if (problem || got == 0)
+            return fail(file.string(), translated("the file cannot be read. Check its permissions and the disk."));
         EVP_DigestUpdate(sum.get(), piece.data(), static_cast<size_t>(got));
         at += got;
     }

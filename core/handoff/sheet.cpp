@@ -46,10 +46,10 @@ json chain_of(const Session& session, const Chain& chain, const Signal* signal) 
         const Processor& p = chain[n];
         json j = {{"type", p.type}, {"in", p.in}, {"settings", json::object()}};
         for (const auto& [id, value] : p.values)
-            if (const ParameterInfo* info = parameter_of(p, id)) j["settings"][id] = value_text(*info, value);
+            if (const ParameterInfo* info = parameter_of(p, id)) j["settings"][id] = shown_value(*info, value);
         if (p.key != 0) j["key"] = session.name_of(p.key);
         if (const auto r = signal && p.in ? signal->reduction(n) : std::nullopt)
-            j["reduction"] = {{"most_db", r->most_db}, {"typical_db", r->typical_db}};
+            j["reduction"] = {{"most_db", r->max_db}, {"typical_db", r->typical_db}};
         all.push_back(std::move(j));
     }
     return all;

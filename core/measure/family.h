@@ -33,7 +33,7 @@ bool has_word(std::string_view name, std::string_view word);
 /// How many names and abbreviations are known.
 size_t known_names();
 
-/// The ink that rows of a family get when they come in, 0 … 8.
-inline int ink_of(Family family) { return static_cast<int>(family); }
+/// The colour that tracks of a family get when they come in, 0 … 8.
+inline int colour_of(Family family) { return static_cast<int>(family); }
 
 }  // namespace isotonus

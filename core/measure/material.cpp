@@ -166,7 +166,8 @@ class Stamped {
     Result<void> unchanged() const {
         for (const Media* m : media_)
             if (stamp_of(m->original) != m->stamp)
-                return fail(m->original.string(), said("the file changed while it was read"));
+                return fail(m->original.string(),
+                            translated("the file changed while it was read. Read the file again."));
         return {};
     }
 

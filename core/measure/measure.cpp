@@ -233,9 +233,10 @@ Result<Measurer::Outcome> measure_file(const std::filesystem::path& file, Progre
     if (!reader) return tl::unexpected(reader.error());
     const SoundInfo& info = reader->info();
     if (info.channels > 2)
-        return fail(file.string(), say("the file has {} channels; a measurement takes mono and stereo. In a "
-                                       "session it can be folded or split",
-                                       info.channels));
+        return fail(file.string(),
+                    translate("the file has {} channels; only mono and stereo can be measured. Add the file "
+                              "to a session, which folds or splits the channels.",
+                              info.channels));
     auto outcome = listen(
         info.channels, info.sample_rate, full_scale_of(info.bits, info.floating), info.frames, file.stem().string(),
         [&](int64_t first, int64_t frames, float* out) { return reader->read(first, frames, out); }, progress);

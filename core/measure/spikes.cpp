@@ -6,7 +6,7 @@
 namespace isotonus {
 
 std::vector<Spike> find_spikes(const LevelSummary& s, int sample_rate, double* rest) {
-    constexpr size_t most_spikes = 3;
+    constexpr size_t max_spikes = 3;
     constexpr float lower = 0.70794578f;  // -3 dB
     const int64_t longest = std::max<int64_t>(1, sample_rate / 20 / LevelSummary::block_frames);
     const auto peak_of = [&](int64_t block) {
@@ -33,7 +33,7 @@ std::vector<Spike> find_spikes(const LevelSummary& s, int sample_rate, double* r
             continue;
         }
         if (first < 0 || b >= first + longest) {
-            if (spikes.size() == most_spikes) return {};
+            if (spikes.size() == max_spikes) return {};
             first = b;
             spikes.push_back({b * LevelSummary::block_frames, 0, silence_db});
         }

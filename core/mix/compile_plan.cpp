@@ -94,14 +94,14 @@ class Compiler {
     Compiler(const Session& session, const MaterialOf& material, Solo solo, Made& made)
         : Compiler(session, material, solo, made, main_output, false) {}
 
-    static std::optional<RowTap> tap_of_sum(const Session& session, TrackId id, const MaterialOf& material) {
+    static std::optional<PreFaderSource> tap_of_sum(const Session& session, TrackId id, const MaterialOf& material) {
         Made made;
         if (const Bus* bus = session.find_bus(id))
             return Compiler(session, material, Solo::left_out, made).tap_of(*bus);
         const ControlGroup* group = session.find_group(id);
         if (!group) return std::nullopt;
         const auto [summed, sum] = with_bus_of_members(session, *group);
-        return RowTap{Compiler(summed, material, Solo::left_out, made).input_of(sum), 0, 1.0, nullptr};
+        return PreFaderSource{Compiler(summed, material, Solo::left_out, made).input_of(sum), 0, 1.0, nullptr};
     }
 
     PlanPtr compile() {
@@ -221,10 +221,10 @@ class Compiler {
 
     int place_of(TrackId id) const {
         const Bus* bus = session_.find_bus(id);
-        if (id == root_ || !bus) return is_mix_ && is_main_shaped(session_) ? nowhere : to_main_output;
-        if (has_signal(session_, *bus)) return nowhere;
+        if (id == root_ || !bus) return is_mix_ && is_main_shaped(session_) ? no_output : to_main_output;
+        if (has_signal(session_, *bus)) return no_output;
         const auto at = row_places_.find(id);
-        return at == row_places_.end() ? nowhere : at->second;
+        return at == row_places_.end() ? no_output : at->second;
     }
 
     /// None of the buses from this one on to the root is muted.
@@ -254,7 +254,7 @@ class Compiler {
     void lead(PlanPart& p, TrackId output) const {
         if (!leads_to_root(output)) {
             p.silence_it();
-            p.output = nowhere;
+            p.output = no_output;
             return;
         }
         p.output = place_of(output);
@@ -271,13 +271,13 @@ class Compiler {
         if (plan_->main.ridden()) p.rows_on_way.push_back(plan_->main);
         p.through_chain |= is_mix_ && is_main_shaped(session_);
         p.to_main = p.through_chain ? silence : way;
-        p.as_if = way;
+        p.gains_without_chains = way;
     }
 
     void add_track(const Track& track) {
         const MaterialPtr whole = material_(track);
         std::vector<std::pair<Band, MaterialPtr>> bands;
-        if (track.low_centre_hz > 0.0) {
+        if (track.mono_below_hz > 0.0) {
             Track played = track;  // as it asks for its material
             for (const Source& s : sources_of(track)) {
                 played.source.band = s.band;
@@ -312,7 +312,7 @@ class Compiler {
             p.channels = m->channels();
             p.frames = m->frames();
             p.delay_samples = shaped ? 0 : start_in_song(track, m->origin());
-            p.apart = p.channels == 2 && track.sides_apart;
+            p.apart = p.channels == 2 && track.dual_pan;
             p.law = which != Band::low || channels == 1 ? session_.pan_law : PanLaw::balance;
             if (p.apart)
                 p.pan = track.left_pan, p.width = track.right_pan;
@@ -365,16 +365,17 @@ class Compiler {
     }
 
     /// A row before its fader, for a bus or the main output to listen to.
-    std::optional<RowTap> tap_of_key(TrackId row) {
+    std::optional<PreFaderSource> tap_of_key(TrackId row) {
         if (const Track* track = session_.find(row)) {
             const MaterialPtr played = material_(*track);
             if (!played) return std::nullopt;
-            return signal_of(played) ? RowTap{played, 0, 1.0, nullptr} : isotonus::tap_of(session_, *track, played);
+            return signal_of(played) ? PreFaderSource{played, 0, 1.0, nullptr}
+                                     : isotonus::tap_of(session_, *track, played);
         }
         if (const Bus* bus = session_.find_bus(row)) return tap_of(*bus);
         return tap_of_sum(session_, row, material_);
     }
-    RowTap tap_of(const Bus& bus) {
+    PreFaderSource tap_of(const Bus& bus) {
         const CurvePtr trim_ride = trim_ride_of(bus.rides);
         if (has_signal(session_, bus))
             return {chain_output_of(bus.id, bus.chain, bus.rides, bus.trim_db, trim_ride), 0, 1.0, nullptr};
@@ -440,7 +441,7 @@ class Compiler {
         p.frames = t.material->frames();
         p.material = t.material;
         if (plan_->main.ridden()) p.rows_on_way.push_back(plan_->main);
-        p.to_main = p.as_if = p.gains;
+        p.to_main = p.gains_without_chains = p.gains;
         plan_->frames = std::max(plan_->frames, p.frames);
         plan_->add(std::move(t), std::move(p));
     }
@@ -460,12 +461,24 @@ class Compiler {
 
 }  // namespace
 
+MaterialOf material_of(const RenderPlan& plan) {
+    auto known = std::make_shared<std::map<std::pair<TrackId, Band>, MaterialPtr>>();
+    for (const PlanTrack& t : plan.tracks) (*known)[{t.id, Band::all}] = t.material;
+    for (const PlanPart& p : plan.parts) (*known)[{plan.id_of(p), p.band}] = p.material;
+    const auto find = [known](TrackId row, Band band) {
+        const auto at = known->find({row, band});
+        return at == known->end() ? nullptr : at->second;
+    };
+    return {[find](const Track& t) { return find(t.id, t.source.band); },
+            [find](const SignalRecipe& recipe) { return find(recipe.row, Band::all); }};
+}
+
 PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo solo) {
     Compiler::Made made;
     return Compiler(session, material, solo, made).compile();
 }
 
-std::optional<RowTap> tap_of_sum(const Session& session, TrackId bus_or_group, const MaterialOf& material) {
+std::optional<PreFaderSource> tap_of_sum(const Session& session, TrackId bus_or_group, const MaterialOf& material) {
     return Compiler::tap_of_sum(session, bus_or_group, material);
 }
 
@@ -478,7 +491,7 @@ MixPlans compile_mix_plans(const Session& session, const MaterialOf& material, S
     // What comes out of the chain is there too, and silent.
     PlanPart part = finished->parts.back();
     part.silence_it();
-    part.output = nowhere;
+    part.output = no_output;
     bare->add(finished->tracks.back(), std::move(part));
     bare->tracks.back().fader_gain = 0.0;
     bare->frames = finished->frames;

@@ -29,9 +29,13 @@ enum class Solo { counts, left_out };
 /// Tracks without material (missing, or not read yet) are left out.
 PlanPtr compile_plan(const Session& session, const MaterialOf& material, Solo solo = Solo::counts);
 
+/// What a plan's tracks and buses play, for another plan of the same tracks, whatever their faders are by then: those
+/// move after chains.
+MaterialOf material_of(const RenderPlan& plan);
+
 /// What another channel's processor goes by: a bus before its fader, or the members of a control group after theirs, as
 /// they are in the mix, whatever is soloed.  Nothing for any other channel.
-std::optional<RowTap> tap_of_sum(const Session& session, TrackId bus_or_group, const MaterialOf& material);
+std::optional<PreFaderSource> tap_of_sum(const Session& session, TrackId bus_or_group, const MaterialOf& material);
 
 /// The mix without the main output's chain, and with it.  Both are of the same parts, so that they can be rendered in
 /// one pass; they are one where no such chain is at work.

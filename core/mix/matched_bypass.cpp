@@ -63,7 +63,7 @@ Result<double> loudness_change_db(const SignalRecipe& with_chain, Progress* prog
     SignalRecipe bare = with_chain;
     bare.chain.clear();
     bare.keys.clear();
-    bare.judged_by.clear();
+    bare.detector_input.clear();
     const auto with = make_signal(with_chain, progress);
     if (!with) return tl::unexpected(with.error());
     const auto without = make_signal(bare, progress);
@@ -73,8 +73,8 @@ Result<double> loudness_change_db(const SignalRecipe& with_chain, Progress* prog
 
 double power_change_db(const Signal& with_chain) {
     double sum = 0.0;
-    for (size_t place = 0; place < with_chain.recipe().chain.size(); ++place)
-        sum += with_chain.gain_db(place).value_or(0.0);
+    for (size_t position = 0; position < with_chain.recipe().chain.size(); ++position)
+        sum += with_chain.gain_db(position).value_or(0.0);
     return std::clamp(sum, -match_max_db, match_max_db);
 }
 

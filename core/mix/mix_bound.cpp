@@ -36,7 +36,7 @@ Reach sum_of(const RenderPlan& plan, Known& known);
 
 Reach reach_of_provisional(const Signal& signal, int64_t frames, Known& known) {
     const SignalRecipe& recipe = signal.recipe();
-    const RowTap& tap = recipe.source;
+    const PreFaderSource& tap = recipe.source;
     const Reach& source = reach_of(*tap.material, known);
     std::vector<float> reach(static_cast<size_t>((frames + level_block - 1) / level_block));
     // A tap may lie between two blocks of its file: then both count.
@@ -85,7 +85,7 @@ Reach sum_of(const RenderPlan& plan, Known& known) {
     const int64_t blocks = (plan.frames + level_block - 1) / level_block;
     std::vector<double> left(static_cast<size_t>(blocks)), right(static_cast<size_t>(blocks));
     for (const PlanPart& p : plan.parts) {
-        if (!p.heard() || p.through_chain || p.output == nowhere) continue;
+        if (!p.heard() || p.through_chain || p.output == no_output) continue;
         const auto shift = LevelSummary::shift_of(p.delay_samples);
         const Reach& known_reach = reach_of(*p.material, known);
         const Reach between =
@@ -129,7 +129,7 @@ Reach reach_of_sum(const RenderPlan& plan) {
     return sum_of(plan, known);
 }
 
-std::optional<double> most_of_mix(const RenderPlan& plan) {
+std::optional<double> max_of_mix(const RenderPlan& plan) {
     const Reach reach = reach_of_sum(plan);
     double most = 0.0;
     for (size_t b = 0; b < reach.left.size(); ++b)

@@ -18,6 +18,6 @@ struct Reach {
 Reach reach_of_sum(const RenderPlan& plan);
 
 /// The whole-song sample peak of a plan is at most this, linear.  Nothing when that is not known.
-std::optional<double> most_of_mix(const RenderPlan& plan);
+std::optional<double> max_of_mix(const RenderPlan& plan);
 
 }  // namespace isotonus

@@ -184,7 +184,7 @@ double PlanPart::ride_power_at(double time_s) const {
 
 void PlanPart::silence_it() {
     level = 0.0;
-    gains = to_main = as_if = silence;
+    gains = to_main = gains_without_chains = silence;
 }
 
 void RenderPlan::add(PlanTrack track, PlanPart part) {
@@ -218,8 +218,9 @@ bool RenderPlan::sounds_like(const RenderPlan& other) const {
                       }) &&
            std::equal(parts.begin(), parts.end(), other.parts.begin(),
                       [&](const PlanPart& a, const PlanPart& b) {
-                          return same(a, b) && a.as_if == b.as_if && a.through_chain == b.through_chain &&
-                                 a.listen == b.listen && a.listen_after_fader == b.listen_after_fader &&
+                          return same(a, b) && a.gains_without_chains == b.gains_without_chains &&
+                                 a.through_chain == b.through_chain && a.listen == b.listen &&
+                                 a.listen_after_fader == b.listen_after_fader &&
                                  std::equal(a.rows_on_way.begin(), a.rows_on_way.end(), b.rows_on_way.begin(),
                                             b.rows_on_way.end(), same);
                       }) &&
@@ -241,8 +242,8 @@ bool RenderPlan::any_listening() const {
 
 std::vector<Source> sources_of(const Track& track) {
     Source whole = source_of(track);
-    if (track.low_centre_hz <= 0.0) return {whole};
-    whole.crossover_hz = track.low_centre_hz;
+    if (track.mono_below_hz <= 0.0) return {whole};
+    whole.crossover_hz = track.mono_below_hz;
     whole.band = Band::high;
     Source low = whole;
     low.band = Band::low;
@@ -273,14 +274,14 @@ PlanPtr plan_of_bus(const RenderPlan& plan, TrackId bus) {
         }
         if (output != wanted || !p.heard()) {
             p.silence_it();
-            p.output = nowhere;
+            p.output = no_output;
             continue;
         }
         p.rows_on_way.resize(rows + 1);
         p.through_chain = false;
         p.to_main = p.gains;
         for (const RowGains& r : p.rows_on_way) p.to_main = chained(r.gains, p.to_main);
-        p.as_if = p.to_main;
+        p.gains_without_chains = p.to_main;
     }
     return one;
 }

@@ -50,7 +50,7 @@ Curve gate_of(const Curve& mute);
 
 /// Where rows lead that lead to no bus; and those whose bus has a chain (or sends), or the main output: what they sum
 /// up to is in that one's signal, which is a source of the plan in their place.
-inline constexpr int to_main_output = -1, nowhere = -2;
+inline constexpr int to_main_output = -1, no_output = -2;
 
 /// What is read from one source and added into the mix: a track, or one of the two bands of a track whose low end is
 /// kept in the centre; or a copy of either that is sent to a bus.
@@ -61,7 +61,7 @@ struct PlanPart : RowGains {
     size_t input = 0;                 ///< the part that reads the samples for it: itself, or of a send the row
     int64_t frames = 0;               ///< of the source
     int64_t delay_samples = 0;        ///< whole ones; the rest is in the source
-    int output = to_main_output;      ///< or the place of a bus in RenderPlan::buses, or `nowhere`
+    int output = to_main_output;      ///< or the place of a bus in RenderPlan::buses, or `no_output`
     GainMatrix listen = silence;      ///< to the listening sum of the monitor path
     bool listen_after_fader = false;  ///< the listening sum follows all rides on the way too
     MaterialPtr material;             ///< the source, and its level over time for bounds
@@ -71,8 +71,8 @@ struct PlanPart : RowGains {
     std::vector<RowGains> rows_on_way;  ///< its buses, and the main output's rides
     /// A bus on its way has a chain: it reaches the main output in that bus's signal only, and to_main is silent.
     bool through_chain = false;
-    GainMatrix as_if;  ///< to_main as if no bus had a chain: for estimates of what is heard
-    const GainMatrix& way() const { return through_chain ? as_if : to_main; }
+    GainMatrix gains_without_chains;  ///< to_main as if no bus had a chain: for estimates of what is heard
+    const GainMatrix& way() const { return through_chain ? gains_without_chains : to_main; }
 
     bool is_send() const { return send != 0; }
     bool heard() const { return !gains.silent(); }

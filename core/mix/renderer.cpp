@@ -166,7 +166,7 @@ void Renderer::add_bus(size_t bus, int64_t first, int64_t frames) {
     const PlanBus& b = plan_->buses[bus];
     const GainMatrix& g = b.gains;
     const bool fades = fading(bus_fades_[bus], first);
-    if ((g.silent() && !fades) || b.output == nowhere) return;
+    if ((g.silent() && !fades) || b.output == no_output) return;
     const double* const in = sum_of(static_cast<int>(bus));
     double* const sum = sum_of(b.output);
     const double* const ride = rides(b, first, frames);
@@ -253,7 +253,7 @@ void Renderer::process(int64_t first, int64_t frames, std::span<const float* con
             const PlanPart& p = plan_->parts[i];
             const float* in = inputs[i] + done * p.channels;
             if (listen && !p.listen.silent()) add_listening(i, at, part, in, listen + 2 * done);
-            if (p.output == nowhere || (!p.heard() && !fading(fades_[i], at))) continue;
+            if (p.output == no_output || (!p.heard() && !fading(fades_[i], at))) continue;
             // What leads to a sum is added in the order of the rows, whichever way it goes.
             const bool plain = is_plain(i, at);
             if (plain_count_ == plain_.size() || !plain || p.output != plain_output_) add_plain(part);

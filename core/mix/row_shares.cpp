@@ -22,12 +22,12 @@ class Wholes {
     explicit Wholes(Progress* progress) : progress(progress) {}
 
     /// What comes to a place of a bus's chain when all rows are there.
-    Result<MaterialPtr> before(const PlanTrack& bus, size_t place) {
+    Result<MaterialPtr> before(const PlanTrack& bus, size_t position) {
         const std::scoped_lock lock(mutex_);
-        MaterialPtr& known = made_[{bus.id, place}];
+        MaterialPtr& known = made_[{bus.id, position}];
         if (known) return known;
         SignalRecipe recipe = *recipe_of(bus);
-        recipe.chain.resize(place);
+        recipe.chain.resize(position);
         auto made = make_signal(recipe, progress);
         if (made) known = *made;
         return made;
@@ -78,12 +78,12 @@ class Sharing {
         const auto& parts = (*input)->parts;
         if (std::none_of(parts.begin(), parts.end(), is_mixed)) return shares_[bus.id] = nullptr;
         recipe.source.material = sum_of_rows(*input);
-        for (size_t place = 0; place < recipe.chain.size(); ++place) {
-            const ProcessorType* type = processor_type(recipe.chain[place].type);
-            if (!type || !type->by_level || recipe.chain[place].key != 0) continue;
-            auto whole = wholes_.before(bus, place);
+        for (size_t position = 0; position < recipe.chain.size(); ++position) {
+            const ProcessorType* type = processor_type(recipe.chain[position].type);
+            if (!type || !type->by_level || recipe.chain[position].key != 0) continue;
+            auto whole = wholes_.before(bus, position);
             if (!whole) return tl::unexpected(whole.error());
-            recipe.judged_by[place] = RowTap{*whole, 0, 1.0, nullptr};
+            recipe.detector_input[position] = PreFaderSource{*whole, 0, 1.0, nullptr};
         }
         auto made = make_signal(recipe, wholes_.progress);
         if (made) shares_[bus.id] = *made;

@@ -13,8 +13,8 @@
 
 namespace isotonus {
 
-RowTap tap_of(const Session& session, const Track& track, const MaterialPtr& file) {
-    RowTap tap;
+PreFaderSource tap_of(const Session& session, const Track& track, const MaterialPtr& file) {
+    PreFaderSource tap;
     tap.material = file;
     tap.delay_samples = start_in_song(track, file->origin());
     tap.gain = gain_from_db(track.trim_db) * (track.polarity_inverted ? -1.0 : 1.0);
@@ -105,7 +105,7 @@ std::optional<SignalRecipe> RowSignals::recipe(const Session& session, const Tra
         }
         MaterialPtr signal = played(session, *key, files);
         if (!signal) return std::nullopt;
-        recipe.keys[p.key] = RowTap{std::move(signal), 0, 1.0, nullptr};
+        recipe.keys[p.key] = PreFaderSource{std::move(signal), 0, 1.0, nullptr};
     }
     return recipe;
 }
@@ -158,7 +158,7 @@ MaterialPtr RowSignals::find(const std::string& key) const {
 }
 
 void RowSignals::forget_old() {
-    constexpr int most_of_row = 3;
+    constexpr int max_of_row = 3;
     std::vector<std::map<std::string, Made>::iterator> old;
     for (auto made = made_.begin(); made != made_.end(); ++made)
         if (made->second.asked < time_) old.push_back(made);
@@ -166,7 +166,7 @@ void RowSignals::forget_old() {
     std::map<std::pair<TrackId, Band>, int> of_row;
     std::erase_if(old, [&](auto made) {
         const Material& material = *made->second.material;
-        const bool kept = ++of_row[{signal_of(material)->recipe().row, material.origin().source.band}] <= most_of_row;
+        const bool kept = ++of_row[{signal_of(material)->recipe().row, material.origin().source.band}] <= max_of_row;
         if (!kept) made_.erase(made);
         return !kept;
     });

@@ -10,7 +10,7 @@
 namespace isotonus {
 
 /// A track before its fader as files give it: with trim, polarity and delay.
-RowTap tap_of(const Session& session, const Track& track, const MaterialPtr& file);
+PreFaderSource tap_of(const Session& session, const Track& track, const MaterialPtr& file);
 
 /// The track as what follows its chain sees it: what is in a signal already (trim, polarity, delay) is not set again.
 Track after_chain(const Track& track, const Material& played);

@@ -31,7 +31,7 @@ std::optional<SignalJob> job_of(const Session& session, const Track& track, cons
         made.recipe(session, track, files, missing);
         return std::nullopt;
     }
-    if (track.low_centre_hz > 0.0)
+    if (track.mono_below_hz > 0.0)
         for (const Source& s : sources_of(track))
             if (!made.find(content_key_of_band(job.key, s.band, s.crossover_hz))) job.bands.push_back(s);
     job.whole = made.find(job.key);

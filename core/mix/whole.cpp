@@ -14,11 +14,11 @@ namespace {
 /// Why a processor cannot work; empty: it can.
 std::string why_absent(const Processor& p, int sample_rate) {
     const ProcessorType* const type = processor_type(p.type);
-    if (!type && !is_plugin(p.type)) return said("this version of Isotonus does not know it");
+    if (!type && !is_plugin(p.type)) return translated("this version of Isotonus does not know the processor");
     if (!type) {
         for (const Plugin& known : known_plugins())
             if (known.uri == uri_of_type(p.type) && !known.fault.empty()) return known.fault;
-        return said("it is not installed");
+        return translated("the plug-in is not installed");
     }
     if (const auto fault = plugin_fault(p.type)) return *fault;
     if (p.type == "reverb" && !p.impulse.empty())
@@ -44,8 +44,8 @@ std::vector<AbsentProcessor> absent_processors(const Session& session, const Ren
             // What went wrong while its signal was made: of one that is gone what it made may have been kept.
             if (why.empty() && signal) why = signal->fault(n);
             if (!why.empty())
-                all.push_back({channel, say("'{}' cannot run in '{}': {}", word_of(chain[n].type),
-                                            session.name_of(channel), why)});
+                all.push_back({channel, translate("'{}' cannot run in '{}': {}", word_of(chain[n].type),
+                                                  session.name_of(channel), why)});
         }
     };
     for (const auto& track : session.tracks) look_at(track->id, track->chain, track->rides);

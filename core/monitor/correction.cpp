@@ -38,9 +38,9 @@ double CorrectionCurve::db_at(double hz) const {
 }
 
 Result<CorrectionCurve> read_correction(const std::filesystem::path& file) {
-    constexpr uintmax_t most_bytes = uintmax_t{1} << 20;
-    constexpr size_t most_points = 10000;
-    const auto text = read_whole(file, most_bytes);
+    constexpr uintmax_t max_bytes = uintmax_t{1} << 20;
+    constexpr size_t max_points = 10000;
+    const auto text = read_whole(file, max_bytes);
     if (!text) return tl::unexpected(text.error());
     CorrectionCurve curve{file.stem().string(), {}};
     size_t number = 0;
@@ -55,17 +55,19 @@ Result<CorrectionCurve> read_correction(const std::filesystem::path& file) {
             continue;
         const std::vector<double> values = numbers_in(line);
         const auto wrong = [&](const std::string& what) {
-            return fail(file.string(), say("line {}: {}", number, what));
+            return fail(file.string(), translate("line {}: {}. Correct the line in a text editor.", number, what));
         };
-        if (values.size() < 2) return wrong(said("wanted are a frequency in Hz and a gain in dB"));
+        if (values.size() < 2) return wrong(translated("a frequency in Hz and a gain in dB are expected"));
         const CorrectionPoint p{values[0], values[1]};
-        if (!(p.hz >= 10.0 && p.hz <= 40000.0)) return wrong(said("the frequency must be 10 to 40,000 Hz"));
-        if (!(p.db >= -24.0 && p.db <= 24.0)) return wrong(said("the gain must be -24 to +24 dB"));
-        if (!curve.points.empty() && p.hz <= curve.points.back().hz) return wrong(said("frequencies must rise"));
-        if (curve.points.size() == most_points) return wrong(said("there are more than 10,000 points"));
+        if (!(p.hz >= 10.0 && p.hz <= 40000.0)) return wrong(translated("the frequency must be from 10 to 40,000 Hz"));
+        if (!(p.db >= -24.0 && p.db <= 24.0)) return wrong(translated("the gain must be from −24 to +24 dB"));
+        if (!curve.points.empty() && p.hz <= curve.points.back().hz)
+            return wrong(translated("each frequency must be higher than the one before"));
+        if (curve.points.size() == max_points) return wrong(translated("a curve has at most 10,000 points"));
         curve.points.push_back(p);
     }
-    if (curve.points.empty()) return fail(file.string(), said("no line with a frequency and a gain is in it"));
+    if (curve.points.empty())
+        return fail(file.string(), translated("no line has a frequency and a gain. Choose a correction curve as CSV."));
     return curve;
 }
 

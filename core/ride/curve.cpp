@@ -112,11 +112,11 @@ void level_ride_gains(const Curve& curve, double rate, int64_t first, int64_t co
 
 double level_ride_bound(const Curve& curve, double rate, int64_t first, int64_t count) {
     const double from_s = static_cast<double>(first) / rate, to_s = static_cast<double>(first + count) / rate;
-    double most_db = std::max(curve.value_at(from_s), curve.value_at(to_s));
+    double max_db = std::max(curve.value_at(from_s), curve.value_at(to_s));
     // Every kind of segment stays between the values at its ends.
     for (auto p = after(curve.points, from_s); p != curve.points.end() && p->time_s <= to_s; ++p)
-        most_db = std::max(most_db, p->value);
-    return gain_from_db(most_db);
+        max_db = std::max(max_db, p->value);
+    return gain_from_db(max_db);
 }
 
 }  // namespace isotonus

@@ -80,7 +80,7 @@ Curve ride_draft(const std::vector<Phrase>& phrases, const DraftWish& wish, cons
         if (wish.above_db) wanted = p.against_dbfs ? *p.against_dbfs + *wish.above_db : p.level_dbfs;
         const double off = wanted - p.level_dbfs;
         double gain = std::fabs(off) <= wish.range_db ? 0.0 : off * wish.depth;
-        gain = std::round(std::clamp(gain, -wish.most_down_db, wish.most_up_db) * 10.0) / 10.0;
+        gain = std::round(std::clamp(gain, -wish.max_down_db, wish.max_up_db) * 10.0) / 10.0;
         gain = std::clamp(gain, ride_min_db, ride_max_db);
         // Silence is untouched: the ride is back at 0 dB soon after a phrase and until shortly before the next.
         if (p.from_s - end_s >= silence_s) {

@@ -15,7 +15,7 @@ struct DraftWish {
     std::optional<double> above_db;     ///< instead: this much above what each phrase is held against
     double range_db = 0.5;              ///< phrases that lie this near are left alone
     double depth = 1.0;                 ///< 0 … 1 of the difference is made good
-    double most_up_db = 9.0, most_down_db = 9.0;
+    double max_up_db = 9.0, max_down_db = 9.0;
     double silence_db = -20.0;  ///< below the loudest phrase level by this much more than 10 dB is silence
     double shortest_s = 0.3;    ///< shorter sounds (breaths) are left alone
     double follow_s = 4.0;      ///< longer phrases are followed in parts of about this length

@@ -13,13 +13,13 @@ constexpr std::array in_words{"off", "on"};
 }  // namespace
 
 constexpr std::array<ParameterInfo, 7> detail::registry{{
-    {"level", "dB", ride_min_db, ride_max_db, 0.0, Law::fader, 0.1, true, {}},
-    {"trim", "dB", -trim_max_db, trim_max_db, 0.0, Law::linear, 0.1, true, {}},
-    {"pan", "", -1.0, 1.0, 0.0, Law::linear, 0.01, false, {}},
-    {"width", "", 0.0, 2.0, 1.0, Law::linear, 0.01, false, {}},
-    {"mute", "", 0.0, 1.0, 0.0, Law::toggle, 0.0, false, mute_words},
-    {"left_pan", "", -1.0, 1.0, -1.0, Law::linear, 0.01, false, {}},
-    {"right_pan", "", -1.0, 1.0, 1.0, Law::linear, 0.01, false, {}},
+    {"level", "dB", ride_min_db, ride_max_db, 0.0, ControlTaper::fader, 0.1, true, {}},
+    {"trim", "dB", -trim_max_db, trim_max_db, 0.0, ControlTaper::linear, 0.1, true, {}},
+    {"pan", "", -1.0, 1.0, 0.0, ControlTaper::linear, 0.01, false, {}},
+    {"width", "", 0.0, 2.0, 1.0, ControlTaper::linear, 0.01, false, {}},
+    {"mute", "", 0.0, 1.0, 0.0, ControlTaper::toggle, 0.0, false, mute_words},
+    {"left_pan", "", -1.0, 1.0, -1.0, ControlTaper::linear, 0.01, false, {}},
+    {"right_pan", "", -1.0, 1.0, 1.0, ControlTaper::linear, 0.01, false, {}},
 }};
 
 constexpr Parameter Parameter::level{detail::registry[0]};
@@ -30,9 +30,10 @@ constexpr Parameter Parameter::mute{detail::registry[4]};
 constexpr Parameter Parameter::left_pan{detail::registry[5]};
 constexpr Parameter Parameter::right_pan{detail::registry[6]};
 
-constexpr ParameterInfo send_parameters::level{"level", "dB", -72.0, fader_max_db, 0.0, Law::fader, 0.1, false, {}};
-constexpr ParameterInfo send_parameters::pan{"pan", "", -1.0, 1.0, 0.0, Law::linear, 0.01, false, {}};
-constexpr ParameterInfo send_parameters::in{"in", "", 0.0, 1.0, 1.0, Law::toggle, 0.0, false, in_words};
+constexpr ParameterInfo send_parameters::level{"level", "dB",  -72.0, fader_max_db, 0.0, ControlTaper::fader,
+                                               0.1,     false, {}};
+constexpr ParameterInfo send_parameters::pan{"pan", "", -1.0, 1.0, 0.0, ControlTaper::linear, 0.01, false, {}};
+constexpr ParameterInfo send_parameters::in{"in", "", 0.0, 1.0, 1.0, ControlTaper::toggle, 0.0, false, in_words};
 
 std::span<const ParameterInfo* const> parameters_of_sends() {
     static constexpr std::array all{&send_parameters::level, &send_parameters::pan, &send_parameters::in};
@@ -89,14 +90,14 @@ double fader_db_at(double position) {
 double position_of(Parameter parameter, double value) {
     const ParameterInfo& p = info_of(parameter);
     switch (p.law) {
-        case Law::toggle:
+        case ControlTaper::toggle:
             return value >= 0.5 ? 1.0 : 0.0;
-        case Law::fader:
+        case ControlTaper::fader:
             return fader_position(value);
-        case Law::log:
+        case ControlTaper::log:
             return std::clamp(std::log(std::max(value, p.low) / p.low) / std::log(p.high / p.low), 0.0, 1.0);
-        case Law::linear:
-        case Law::choice:
+        case ControlTaper::linear:
+        case ControlTaper::choice:
             break;
     }
     return std::clamp((value - p.low) / (p.high - p.low), 0.0, 1.0);
@@ -106,15 +107,15 @@ double value_at_position(Parameter parameter, double position) {
     const ParameterInfo& p = info_of(parameter);
     const double at = std::clamp(position, 0.0, 1.0);
     switch (p.law) {
-        case Law::toggle:
+        case ControlTaper::toggle:
             return position >= 0.5 ? 1.0 : 0.0;
-        case Law::fader:
+        case ControlTaper::fader:
             return std::clamp(fader_db_at(position), p.low, p.high);
-        case Law::log:
+        case ControlTaper::log:
             return p.low * std::pow(p.high / p.low, at);
-        case Law::choice:
+        case ControlTaper::choice:
             return std::round(p.low + (p.high - p.low) * at);
-        case Law::linear:
+        case ControlTaper::linear:
             break;
     }
     return p.low + (p.high - p.low) * at;

@@ -19,7 +19,7 @@ namespace isotonus {
 enum class RowKind { track, bus, group, main };
 
 /// How values are spread along a fader or a knob.
-enum class Law {
+enum class ControlTaper {
     fader,   ///< dB, finest around 0
     linear,  ///< evenly
     log,     ///< evenly in octaves
@@ -32,7 +32,7 @@ struct ParameterInfo {
     const char* unit;  ///< "dB", or empty
     double low, high;  ///< the range of its values
     double rest;  ///< the value at which it changes nothing: what a new ride begins with, unless the row has its own
-    Law law;
+    ControlTaper law;
     double tolerance;    ///< that thinning may change, in the unit
     bool added = false;  ///< a ride is added to the row's own setting (level, trim), instead of standing for it; a mute
                          ///< ride mutes besides the row's own mute

@@ -20,7 +20,7 @@ void RideWriter::add(double time_s, double value) {
     auto& points = spans_.back().points;
     const double at = std::max(time_s, points.back().time_s);
     value = std::clamp(value, info_.low, info_.high);
-    if (info_.law == Law::toggle) {
+    if (info_.law == ControlTaper::toggle) {
         points.back().segment = Segment::step;
         if (value != points.back().value) points.push_back({at, value, Segment::step});
         return;
@@ -72,12 +72,13 @@ Curve RideWriter::with_passes(double time_s, bool thin) const {
         Curve inside{s.points};
         for (RidePoint& p : inside.points) p.time_s -= s.from_s;
         if (inside.points.back().time_s < end - s.from_s)
-            inside.points.push_back(
-                {end - s.from_s, inside.points.back().value, info_.law == Law::toggle ? Segment::step : Segment::line});
+            inside.points.push_back({end - s.from_s, inside.points.back().value,
+                                     info_.law == ControlTaper::toggle ? Segment::step : Segment::line});
         if (thin && info_.tolerance > 0.0) inside = thinned(inside, info_.tolerance);
         // The way back to the ride, over its return time, but not past the next pass.
-        double back_s =
-            options_.mode == WriteMode::touch && info_.law != Law::toggle && !s.open() ? options_.return_s : 0.0;
+        double back_s = options_.mode == WriteMode::touch && info_.law != ControlTaper::toggle && !s.open()
+                            ? options_.return_s
+                            : 0.0;
         if (n + 1 < spans_.size()) back_s = std::min(back_s, spans_[n + 1].from_s - end);
         if (back_s > 0.0) {
             const double to = end + back_s;

@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "core/session/channel.h"
+#include "core/session/pan_text.h"
 #include "core/session/routing.h"
 #include "core/shape/chain.h"
 #include "core/shape/parameter_label.h"
@@ -16,12 +17,7 @@ namespace isotonus {
 
 namespace {
 
-std::string db(double level) { return std::isinf(level) ? said("-inf dB") : fmt::format("{:.1f} dB", level); }
-std::string side(double pan) {
-    const auto percent = static_cast<int>(std::lround(std::fabs(pan) * 100.0));
-    if (percent == 0) return "C";
-    return fmt::format("{}{}", pan < 0.0 ? "L" : "R", percent);
-}
+std::string db(double level) { return std::isinf(level) ? translated("-inf dB") : format_figures("{:.1f} dB", level); }
 std::string percent(double share) { return fmt::format("{:.0f} %", 100.0 * share); }
 
 /// Collects sentences on two states of one row.
@@ -31,7 +27,7 @@ struct Words {
 
     template <class Value, class Text>
     void value(const std::string& what, const Value& before, const Value& after, const Text& text) {
-        if (before != after) found.push_back(say("{} {}, was {}", what, text(after), text(before)));
+        if (before != after) found.push_back(translate("{} {}, was {}", what, text(after), text(before)));
     }
     void flag(bool before, bool after, const std::string& on, const std::string& off) {
         if (before != after) found.push_back(after ? on : off);
@@ -62,18 +58,19 @@ void Words::chain(const Chain& before, const Chain& after) {
     for (const Processor& b : before) {
         const Processor* const a = find_processor(&after, b.id);
         if (!a) {
-            found.push_back(say("{} is gone", word_of(b.type)));
+            found.push_back(translate("{} removed", word_of(b.type)));
             continue;
         }
         order_before.push_back(b.id);
         const std::string word = word_of(b.type);
-        if (b.in != a->in) found.push_back(a->in ? say("{} is in", word) : say("{} is out", word));
+        if (b.in != a->in) found.push_back(a->in ? translate("{} on", word) : translate("{} bypassed", word));
         if (b.key != a->key)
-            found.push_back(say("{} listens to {}", word, a->key == 0 ? said("its own row") : now.name_of(a->key)));
-        if (b.impulse != a->impulse) found.push_back(say("{} has another room", word));
+            found.push_back(translate("{} has the sidechain source {}", word,
+                                      a->key == 0 ? translated("its own channel") : now.name_of(a->key)));
+        if (b.impulse != a->impulse) found.push_back(translate("{} has another impulse response", word));
         if (b.match != a->match || b.match_db != a->match_db)
-            found.push_back(say("{} is matched otherwise while it is out", word));
-        if (b.type != a->type) found.push_back(say("{} is now {}", word, word_of(a->type)));
+            found.push_back(translate("{} has another loudness match while bypassed", word));
+        if (b.type != a->type) found.push_back(translate("{} is now {}", word, word_of(a->type)));
         std::map<std::string, double, std::less<>> ids = b.values;
         ids.insert(a->values.begin(), a->values.end());
         for (const auto& [id, unused] : ids) {
@@ -81,16 +78,16 @@ void Words::chain(const Chain& before, const Chain& after) {
             if (!info) continue;
             const double was = value_of(b, *info), is = value_of(*a, *info);
             if (was != is)
-                found.push_back(
-                    say("{}: {} {}, was {}", word, label_of(*info), value_text(*info, is), value_text(*info, was)));
+                found.push_back(translate("{}: {} {}, was {}", word, label_of(*info), shown_value(*info, is),
+                                          shown_value(*info, was)));
         }
     }
     for (const Processor& a : after)
         if (find_processor(&before, a.id))
             order_after.push_back(a.id);
         else
-            found.push_back(say("{} is new", word_of(a.type)));
-    if (order_before != order_after) found.emplace_back(said("its processors stand in another order"));
+            found.push_back(translate("{} added", word_of(a.type)));
+    if (order_before != order_after) found.emplace_back(translated("the order of its processors has changed"));
 }
 
 void Words::sends(const Sends& before, const Sends& after) {
@@ -102,24 +99,24 @@ void Words::sends(const Sends& before, const Sends& after) {
         const Send* const a = of(after, b.id);
         const std::string name = then.name_of(b.to);
         if (!a) {
-            found.push_back(say("the send to {} is gone", name));
+            found.push_back(translate("send to {} removed", name));
             continue;
         }
-        value(say("send to {}", name), b.level_db, a->level_db, db);
+        value(translate("send to {}", name), b.level_db, a->level_db, db);
         if (b.in != a->in)
-            found.push_back(a->in ? say("the send to {} is in", name) : say("the send to {} is out", name));
+            found.push_back(a->in ? translate("send to {} on", name) : translate("send to {} bypassed", name));
         if (b.before_fader != a->before_fader)
-            found.push_back(a->before_fader ? say("the send to {} is taken before the fader", name)
-                                            : say("the send to {} is taken after the fader", name));
+            found.push_back(a->before_fader ? translate("send to {} before the fader", name)
+                                            : translate("send to {} after the fader", name));
         if (b.own_pan != a->own_pan || b.pan != a->pan || b.to != a->to)
-            found.push_back(say("the send to {} is placed otherwise", name));
+            found.push_back(translate("send to {} with another pan", name));
     }
     for (const Send& a : after)
-        if (!of(before, a.id)) found.push_back(say("a send to {} is new", now.name_of(a.to)));
+        if (!of(before, a.id)) found.push_back(translate("send to {} added", now.name_of(a.to)));
 }
 
 void Words::rides(const Rides& before, const Rides& after, const Chain& chain_before, const Chain& chain_after) {
-    flag(before.bypassed, after.bypassed, said("its rides are out"), said("its rides are in"));
+    flag(before.bypassed, after.bypassed, translated("its rides are bypassed"), translated("its rides are on"));
     std::map<Parameter, std::pair<CurvePtr, CurvePtr>> both;
     for (const auto& [parameter, curve] : before.all()) both[parameter].first = curve;
     for (const auto& [parameter, curve] : after.all()) both[parameter].second = curve;
@@ -130,35 +127,35 @@ void Words::rides(const Rides& before, const Rides& after, const Chain& chain_be
         std::string what = label_of(info);
         for (const Chain* c : {&chain_before, &chain_after})
             if (const Processor* p = find_processor(c, parameter.processor())) {
-                what = say("{} of {}", what, word_of(p->type));
+                what = translate("{} of {}", what, word_of(p->type));
                 break;
             }
-        if (parameter.send() != 0) what = say("{} of a send", what);
+        if (parameter.send() != 0) what = translate("{} of a send", what);
         if (!was)
-            found.push_back(say("the ride of {} is new", what));
+            found.push_back(translate("ride of {} added", what));
         else if (!is)
-            found.push_back(say("the ride of {} is gone", what));
+            found.push_back(translate("ride of {} removed", what));
         else
-            found.push_back(say("the ride of {} has changed", what));
+            found.push_back(translate("ride of {} changed", what));
     }
     for (const auto& [parameter, curves] : both) {
         if (!curves.first || !curves.second || before.is_out(parameter) == after.is_out(parameter)) continue;
-        found.push_back(after.is_out(parameter) ? say("the ride of {} is out", label_of(parameter.info()))
-                                                : say("the ride of {} is in", label_of(parameter.info())));
+        found.push_back(after.is_out(parameter) ? translate("ride of {} bypassed", label_of(parameter.info()))
+                                                : translate("ride of {} on", label_of(parameter.info())));
     }
 }
 
 template <class Row>
 void Words::mixed(const Row& before, const Row& after) {
-    value(said("fader"), before.fader_db, after.fader_db, db);
-    value(said("trim"), before.trim_db, after.trim_db, db);
-    value(said("pan"), before.pan, after.pan, side);
-    value(said("width"), before.width, after.width, percent);
-    flag(before.mute, after.mute, said("muted"), said("no longer muted"));
-    flag(before.solo, after.solo, said("solo"), said("no longer solo"));
-    value(said("leads to"), before.output, after.output,
+    value(translated("fader"), before.fader_db, after.fader_db, db);
+    value(translated("trim"), before.trim_db, after.trim_db, db);
+    value(translated("pan"), before.pan, after.pan, text_of_pan);
+    value(translated("width"), before.width, after.width, percent);
+    flag(before.mute, after.mute, translated("muted"), translated("no longer muted"));
+    flag(before.solo, after.solo, translated("solo"), translated("no longer solo"));
+    value(translated("output"), before.output, after.output,
           [this](TrackId id) { return now.name_of(id).empty() ? then.name_of(id) : now.name_of(id); });
-    flag(before.chain_out, after.chain_out, said("its chain is out"), said("its chain is in"));
+    flag(before.chain_out, after.chain_out, translated("its chain is bypassed"), translated("its chain is on"));
     chain(before.chain, after.chain);
     sends(before.sends, after.sends);
     rides(before.rides, after.rides, before.chain, after.chain);
@@ -167,19 +164,21 @@ void Words::mixed(const Row& before, const Row& after) {
 std::vector<std::string> words_on(const Session& then, const Session& now, const Track& b, const Track& a) {
     Words w{then, now, {}};
     w.mixed(b, a);
-    w.flag(b.sides_apart, a.sides_apart, said("its sides are placed apart"), said("its sides are placed together"));
-    w.value(said("left side"), b.left_pan, a.left_pan, side);
-    w.value(said("right side"), b.right_pan, a.right_pan, side);
-    w.value(said("centred below"), b.low_centre_hz, a.low_centre_hz,
+    w.flag(b.dual_pan, a.dual_pan, translated("dual pan on"), translated("dual pan off"));
+    w.value(translated("left pan"), b.left_pan, a.left_pan, text_of_pan);
+    w.value(translated("right pan"), b.right_pan, a.right_pan, text_of_pan);
+    w.value(translated("mono below"), b.mono_below_hz, a.mono_below_hz,
             [](double hz) { return fmt::format("{:.0f} Hz", hz); });
-    w.flag(b.solo_safe, a.solo_safe, said("solo-safe"), said("no longer solo-safe"));
-    w.flag(b.polarity_inverted, a.polarity_inverted, said("polarity inverted"), said("polarity as recorded"));
-    w.value(said("delay"), b.delay_samples, a.delay_samples, [](double n) { return say("{:.2f} samples", n); });
+    w.flag(b.solo_safe, a.solo_safe, translated("solo-safe"), translated("no longer solo-safe"));
+    w.flag(b.polarity_inverted, a.polarity_inverted, translated("polarity inverted"),
+           translated("polarity as recorded"));
+    w.value(translated("delay"), b.delay_samples, a.delay_samples,
+            [](double n) { return translate("{:.2f} samples", n); });
     if (b.source.file != a.source.file)
         w.found.push_back(
-            say("plays {}, was {}", a.source.file.filename().string(), b.source.file.filename().string()));
+            translate("plays {}, was {}", a.source.file.filename().string(), b.source.file.filename().string()));
     else if (!(b.source == a.source))
-        w.found.emplace_back(said("its clips or channels have changed"));
+        w.found.emplace_back(translated("its clips or channels have changed"));
     return std::move(w.found);
 }
 
@@ -192,10 +191,10 @@ std::vector<std::string> words_on(const Session& then, const Session& now, const
 std::vector<std::string> words_on(const Session& then, const Session& now, const ControlGroup& b,
                                   const ControlGroup& a) {
     Words w{then, now, {}};
-    w.value(said("fader"), b.fader_db, a.fader_db, db);
-    w.flag(b.mute, a.mute, said("muted"), said("no longer muted"));
-    w.flag(b.solo, a.solo, said("solo"), said("no longer solo"));
-    w.quiet(said("other rows belong to it"), b.members, a.members);
+    w.value(translated("fader"), b.fader_db, a.fader_db, db);
+    w.flag(b.mute, a.mute, translated("muted"), translated("no longer muted"));
+    w.flag(b.solo, a.solo, translated("solo"), translated("no longer solo"));
+    w.quiet(translated("its members have changed"), b.members, a.members);
     w.rides(b.rides, a.rides, {}, {});
     return std::move(w.found);
 }
@@ -209,13 +208,13 @@ void compare_rows(std::vector<RowChange>& found, const Session& then, const Sess
         const auto& a = at(item);
         const auto* const b = find(then, a.id);
         if (!b)
-            found.push_back({a.id, a.name, What::added, {said("was not there")}});
+            found.push_back({a.id, a.name, What::added, {translated("added")}});
         else if (auto words = words_on(then, now, *b, a); !words.empty())
             found.push_back({a.id, a.name, What::changed, std::move(words)});
     }
     for (const auto& item : before)
         if (const auto& b = at(item); !find(now, b.id))
-            found.push_back({b.id, b.name, What::removed, {said("is no longer there")}});
+            found.push_back({b.id, b.name, What::removed, {translated("removed")}});
 }
 
 bool has_channel(const Session& s, TrackId row) { return static_cast<bool>(channel_of(s, row)); }
@@ -252,12 +251,12 @@ Row mended(const Session& now, Row row) {
 void keep_labels(ControlGroup& back, const ControlGroup& present) {
     back.name = present.name;
     back.family = present.family;
-    back.ink = present.ink;
+    back.colour_index = present.colour_index;
 }
 void keep_labels(Bus& back, const Bus& present) {
     back.name = present.name;
     back.family = present.family;
-    back.ink = present.ink;
+    back.colour_index = present.colour_index;
 }
 void keep_labels(Track& back, const Track& present) {
     back.name = present.name;
@@ -269,7 +268,7 @@ void keep_labels(Track& back, const Track& present) {
     back.note = present.note;
     back.count_spikes = present.count_spikes;
     back.passes_ceiling = present.passes_ceiling;
-    back.ink = present.ink;
+    back.colour_index = present.colour_index;
 }
 
 /// In the list where it is, or where it was.
@@ -296,15 +295,17 @@ std::vector<RowChange> changes_between(const Session& then, const Session& now) 
         found, then, now, then.groups.items(), now.groups.items(),
         [](const Session& s, TrackId id) { return s.find_group(id); }, itself);
     Words w{then, now, {}};
-    w.value(said("main fader"), then.main_fader_db, now.main_fader_db, db);
+    w.value(translated("main fader"), then.main_fader_db, now.main_fader_db, db);
     w.chain(then.main_chain, now.main_chain);
-    w.flag(then.main_chain_out, now.main_chain_out, said("its chain is out"), said("its chain is in"));
+    w.flag(then.main_chain_out, now.main_chain_out, translated("its chain is bypassed"), translated("its chain is on"));
     w.rides(then.main_rides, now.main_rides, then.main_chain, now.main_chain);
-    w.quiet(said("another pan law"), then.pan_law, now.pan_law);
-    w.value(said("sample rate"), then.sample_rate, now.sample_rate, [](int hz) { return fmt::format("{} Hz", hz); });
-    w.flag(then.rides_bypassed, now.rides_bypassed, said("all rides are out"), said("all rides are in"));
-    w.flag(then.chains_out, now.chains_out, said("all chains are out"), said("all chains are in"));
-    w.quiet(said("another tempo"), then.tempo, now.tempo);
+    w.quiet(translated("the pan law has changed"), then.pan_law, now.pan_law);
+    w.value(translated("sample rate"), then.sample_rate, now.sample_rate,
+            [](int hz) { return fmt::format("{} Hz", hz); });
+    w.flag(then.rides_bypassed, now.rides_bypassed, translated("all rides are bypassed"),
+           translated("all rides are on"));
+    w.flag(then.chains_out, now.chains_out, translated("all chains are bypassed"), translated("all chains are on"));
+    w.quiet(translated("the tempo has changed"), then.tempo, now.tempo);
     if (!w.found.empty()) found.push_back({main_output, "main", RowChange::What::changed, std::move(w.found)});
     return found;
 }

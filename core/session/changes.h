@@ -17,13 +17,13 @@ struct RowChange {
     std::vector<std::string> words;  ///< "fader -6.0 dB, was -7.5 dB"; never empty
 };
 
-/// Only what is heard: names, inks, notes and targets are left aside.  Rows in the order of the session, the main
+/// Only what is heard: names, colours, notes and targets are left aside.  Rows in the order of the session, the main
 /// output last.  Rows are the same when their ids are.
 std::vector<RowChange> changes_between(const Session& then, const Session& now);
 
-/// `now` with this row as it was, but for what is not heard of it (name, ink, note, target, anchor): one that was added
-/// goes, one that was removed comes back where it was.  What it led to and is no longer there, it leads past: to the
-/// main output.
+/// `now` with this row as it was, but for what is not heard of it (name, colour, note, target, anchor): one that was
+/// added goes, one that was removed comes back where it was.  What it led to and is no longer there, it leads past: to
+/// the main output.
 Session taken_back(const Session& now, const Session& then, TrackId row);
 
 /// `now` with everything that is heard as it was, likewise: rendered it is the same to the bit, as long as the files

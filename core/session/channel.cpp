@@ -14,7 +14,7 @@ ChannelFields<editable> common_of(Row& row, RowKind kind) {
     c.name = &row.name;
     c.fader_db = &row.fader_db;
     c.rides = &row.rides;
-    c.ink = &row.ink;
+    c.colour_index = &row.colour_index;
     c.mute = &row.mute;
     c.solo = &row.solo;
     return c;

@@ -21,7 +21,7 @@ struct ChannelFields {
     To<std::string> name = nullptr;  ///< the main output's cannot be changed
     To<double> fader_db = nullptr;   ///< all have one
     To<Rides> rides = nullptr;       ///< all have them
-    To<int> ink = nullptr;           ///< all but the main output
+    To<int> colour_index = nullptr;  ///< all but the main output
     To<bool> mute = nullptr, solo = nullptr;
     To<double> trim_db = nullptr, pan = nullptr, width = nullptr;  ///< tracks and buses
     To<TrackId> output = nullptr;

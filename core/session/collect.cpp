@@ -26,7 +26,7 @@ const char* folder_for(Use use) {
 Result<void> copy_into(const fs::path& from, PendingFile& to, Progress* progress,
                        const std::function<void(int64_t)>& done) {
     std::ifstream in(from, std::ios::binary);
-    if (!in) return fail(from.string(), said("it cannot be read"));
+    if (!in) return fail(from.string(), translated("the file cannot be read. Check its permissions."));
     std::string piece(size_t{4} << 20, '\0');
     int64_t place = 0;
     while (in) {
@@ -37,10 +37,10 @@ Result<void> copy_into(const fs::path& from, PendingFile& to, Progress* progress
         place += static_cast<int64_t>(bytes);
         done(static_cast<int64_t>(bytes));
     }
-    if (in.bad()) return fail(from.string(), said("reading it failed"));
+    if (in.bad()) return fail(from.string(), translated("the file could not be read to its end. Check the disk."));
     std::error_code problem;
     if (const auto size = fs::file_size(from, problem); problem || static_cast<int64_t>(size) != place)
-        return fail(from.string(), said("it changed while it was copied"));
+        return fail(from.string(), translated("the file changed during the copy. Save again."));
     return to.finish();
 }
 
@@ -98,7 +98,7 @@ class Collecting {
             const auto size = fs::file_size(used.file, problem);
             if (problem) {
                 done_.missing.push_back(
-                    {used.file.string(), say("{} cannot be read: {}", used.what, problem.message())});
+                    {used.file.string(), translate("{} cannot be read: {}", used.what, problem.message())});
                 continue;
             }
             total_ += static_cast<int64_t>(size);
@@ -162,9 +162,10 @@ Result<Collected> collect(const Session& session, const fs::path& folder, const 
         if (auto valid = validate(session); !valid) return tl::unexpected(valid.error());
         std::error_code problem;
         const bool was_there = is_there(folder);
-        if (was_there && !fs::is_directory(folder, problem)) return fail(folder.string(), said("it is no folder"));
+        if (was_there && !fs::is_directory(folder, problem))
+            return fail(folder.string(), translated("this is a file. Choose a folder."));
         if (was_there && !fs::is_empty(folder, problem))
-            return fail(folder.string(), said("the folder is not empty; a new one is needed"));
+            return fail(folder.string(), translated("the folder is not empty. Choose a new or empty folder."));
         if (problem) return fail(folder.string(), problem.message());
         return Collecting(session, folder, progress).run(name);
     });

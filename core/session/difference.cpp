@@ -4,15 +4,15 @@
 
 namespace isotonus {
 
-Session with_difference_alone(const Session& session, TrackId id, size_t place) {
+Session with_difference_alone(const Session& session, TrackId id, size_t position) {
     const Track* track = session.find(id);
-    if (!track || place >= track->chain.size()) return session;
+    if (!track || position >= track->chain.size()) return session;
     Session next = with_duplicates(session, {id});
     const auto at = std::find_if(next.tracks.begin(), next.tracks.end(), [id](const auto& t) { return t->id == id; });
     const TrackId twin = (*(at + 1))->id;
     const auto cut_off = [](size_t from) { return [from](Chain& chain) { chain.resize(from); }; };
-    next = with_chain(next, id, cut_off(place));
-    next = with_chain(next, twin, cut_off(place + 1));
+    next = with_chain(next, id, cut_off(position));
+    next = with_chain(next, twin, cut_off(position + 1));
     next = with_track(next, twin, [](Track& t) {
         t.polarity_inverted = !t.polarity_inverted;
         t.chain.back().in = true;

@@ -13,19 +13,19 @@
 namespace isotonus {
 
 namespace limits {
-inline constexpr uintmax_t most_session_bytes = uintmax_t{128} << 20;
-inline constexpr uintmax_t most_sheet_bytes = uintmax_t{1} << 20;
-inline constexpr uintmax_t most_ride_bytes = uintmax_t{64} << 20;  ///< of a ride as CSV
-inline constexpr uintmax_t most_midi_bytes = uintmax_t{16} << 20;
+inline constexpr uintmax_t max_session_bytes = uintmax_t{128} << 20;
+inline constexpr uintmax_t max_sheet_bytes = uintmax_t{1} << 20;
+inline constexpr uintmax_t max_ride_bytes = uintmax_t{64} << 20;  ///< of a ride as CSV
+inline constexpr uintmax_t max_midi_bytes = uintmax_t{16} << 20;
 inline constexpr double latest_s = 1e6;  ///< of points, sections and tempo marks
 /// Clips are at most so many frames long, and begin and end within so many of the song's start: a day at 192 kHz.
-inline constexpr int64_t most_frames = int64_t{86400} * 192000;
-inline constexpr double most_delay_samples = 1e7;
+inline constexpr int64_t max_frames = int64_t{86400} * 192000;
+inline constexpr double max_delay_samples = 1e7;
 inline constexpr TrackId largest_id = (TrackId{1} << 53) - 1;  ///< what every JSON reader can hold
-inline constexpr size_t most_rows = 10000, most_clips = 100000, most_points = 1000000, most_sections = 10000,
-                        most_tempo_marks = 100000, most_recordings = 10000, most_rules = 1000, most_processors = 64,
-                        most_sends = 64, most_passages = 1000, most_notes = 10000, most_blind_results = 1000,
-                        most_blind_versions = 16;
+inline constexpr size_t max_rows = 10000, max_clips = 100000, max_points = 1000000, max_sections = 10000,
+                        max_tempo_marks = 100000, max_recordings = 10000, max_rules = 1000, max_processors = 64,
+                        max_sends = 64, max_passages = 1000, max_notes = 10000, max_blind_results = 1000,
+                        max_blind_versions = 16;
 inline constexpr size_t longest_name = 4096, longest_text = size_t{1} << 20;  ///< bytes
 }  // namespace limits
 
@@ -38,12 +38,12 @@ inline constexpr std::array profile_names{"mastering", "streaming_demo", "own"};
 
 template <class V, class T>
 void clip_fields(V& v, T& clip) {
-    v.integer("start", clip.start, 0, limits::most_frames);
-    v.integer("offset", clip.offset, -limits::most_frames, limits::most_frames);
-    v.integer("frames", clip.frames, 1, limits::most_frames);
+    v.integer("start", clip.start, 0, limits::max_frames);
+    v.integer("offset", clip.offset, -limits::max_frames, limits::max_frames);
+    v.integer("frames", clip.frames, 1, limits::max_frames);
     v.number("gain_db", clip.gain_db, -clip_gain_max_db, clip_gain_max_db);
-    v.integer("fade_in", clip.fade_in, 0, limits::most_frames);
-    v.integer("fade_out", clip.fade_out, 0, limits::most_frames);
+    v.integer("fade_in", clip.fade_in, 0, limits::max_frames);
+    v.integer("fade_out", clip.fade_out, 0, limits::max_frames);
 }
 
 template <class V, class T>
@@ -59,7 +59,7 @@ template <class V, class T>
 void section_fields(V& v, T& section) {
     v.text("name", section.name, limits::longest_name);
     v.number("start_s", section.start_s, 0.0, limits::latest_s);
-    v.integer("ink", section.ink, 0, 11);
+    v.integer("ink", section.colour_index, 0, 11);
 }
 
 template <class V, class T>
@@ -76,7 +76,7 @@ void target_fields(V& v, T& target) {
     v.number("low_dbfs", target.low_dbfs, -120.0, 0.0);
     v.number("aim_dbfs", target.aim_dbfs, -120.0, 0.0);
     v.number("high_dbfs", target.high_dbfs, -120.0, 0.0);
-    if (target.low_dbfs > target.high_dbfs) v.complain("low_dbfs", said("must not lie above high_dbfs"));
+    if (target.low_dbfs > target.high_dbfs) v.complain("low_dbfs", translated("must not be above high_dbfs"));
 }
 
 template <class V, class T>
@@ -102,7 +102,7 @@ void row_fields(V& v, T& row) {
     v.text("name", row.name, limits::longest_name);
     v.optional_word("family", row.family, family_names);
     v.level("fader_db", row.fader_db);
-    v.integer("ink", row.ink, 0, 11);
+    v.integer("ink", row.colour_index, 0, 11);
     v.truth("mute", row.mute);
     v.truth("solo", row.solo);
 }
@@ -144,20 +144,20 @@ template <class V, class T>
 void track_fields(V& v, T& track) {
     mixed_fields(v, track);
     v.rare().word("channels", track.source.channels, channels_names);
-    v.rare().integer("channel", track.source.channel, 0, most_channels - 1);
+    v.rare().integer("channel", track.source.channel, 0, max_channels - 1);
     v.rare().truth("offset_removed", track.source.offset_removed);
     v.rare().truth("anchor", track.anchor);
     v.rare().text("note", track.note, limits::longest_text);
     v.rare().truth("passes_ceiling", track.passes_ceiling);
     v.truth("polarity_inverted", track.polarity_inverted);
     v.truth("locked", track.locked);
-    v.number("delay_samples", track.delay_samples, -limits::most_delay_samples, limits::most_delay_samples);
-    v.rare().truth("sides_apart", track.sides_apart);
+    v.number("delay_samples", track.delay_samples, -limits::max_delay_samples, limits::max_delay_samples);
+    v.rare().truth("sides_apart", track.dual_pan);
     v.number("left_pan", track.left_pan, -1.0, 1.0);
     v.number("right_pan", track.right_pan, -1.0, 1.0);
-    v.rare().number("low_centre_hz", track.low_centre_hz, 0.0, low_centre_max_hz);
-    if (track.low_centre_hz > 0.0 && track.low_centre_hz < low_centre_min_hz)
-        v.complain("low_centre_hz", said("must be 0, or 40 and more"));
+    v.rare().number("low_centre_hz", track.mono_below_hz, 0.0, mono_below_max_hz);
+    if (track.mono_below_hz > 0.0 && track.mono_below_hz < mono_below_min_hz)
+        v.complain("low_centre_hz", translated("must be 0, or 40 or more"));
     v.rare().truth("solo_safe", track.solo_safe);
 }
 
@@ -166,19 +166,19 @@ template <class V, class T>
 void left_out_fields(V& v, T& stretch) {
     v.number("from_s", stretch.from_s, 0.0, limits::latest_s);
     v.number("to_s", stretch.to_s, 0.0, limits::latest_s);
-    if (stretch.to_s <= stretch.from_s) v.complain("to_s", said("must be after from_s"));
+    if (stretch.to_s <= stretch.from_s) v.complain("to_s", translated("must be after from_s"));
 }
 
 template <class V, class T>
 void limit_fields(V& v, T& own) {
-    v.number("most_peak_dbfs", own.most_peak_dbfs, -60.0, 12.0);
-    v.number("least_peak_dbfs", own.least_peak_dbfs, -120.0, 12.0);
-    v.number("most_true_peak_dbtp", own.most_true_peak_dbtp, -60.0, 12.0);
-    v.optional_number("least_lufs", own.least_lufs, -400.0, 400.0);
-    v.optional_number("most_lufs", own.most_lufs, -400.0, 400.0);
+    v.number("most_peak_dbfs", own.max_peak_dbfs, -60.0, 12.0);
+    v.number("least_peak_dbfs", own.min_peak_dbfs, -120.0, 12.0);
+    v.number("most_true_peak_dbtp", own.max_true_peak_dbtp, -60.0, 12.0);
+    v.optional_number("least_lufs", own.min_lufs, -400.0, 400.0);
+    v.optional_number("most_lufs", own.max_lufs, -400.0, 400.0);
     v.number("longest_silence_s", own.longest_silence_s, 0.0, 3600.0);
-    v.number("most_dc", own.most_dc, 0.0, 1.0);
-    v.number("most_mono_loss_db", own.most_mono_loss_db, 0.0, 200.0);
+    v.number("most_dc", own.max_dc, 0.0, 1.0);
+    v.number("most_mono_loss_db", own.max_mono_loss_db, 0.0, 200.0);
     v.number("tail_dbfs", own.tail_dbfs, -200.0, 0.0);
 }
 
@@ -209,11 +209,11 @@ void recording_passage_fields(V& v, T& passage) {
     v.number("to_s", passage.to_s, 0.0, limits::latest_s);
     v.rare().optional_number("song_from_s", passage.song_from_s, 0.0, limits::latest_s);
     v.rare().optional_number("song_to_s", passage.song_to_s, 0.0, limits::latest_s);
-    if (passage.to_s < passage.from_s) v.complain("to_s", said("is before from_s"));
+    if (passage.to_s < passage.from_s) v.complain("to_s", translated("is before from_s"));
     if (passage.song_from_s.has_value() != passage.song_to_s.has_value())
-        v.complain("song_to_s", said("must be there with song_from_s, or neither"));
+        v.complain("song_to_s", translated("must be given together with song_from_s"));
     if (passage.tied() && *passage.song_to_s <= *passage.song_from_s)
-        v.complain("song_to_s", said("must be after song_from_s"));
+        v.complain("song_to_s", translated("must be after song_from_s"));
 }
 
 template <class V, class T>

@@ -8,10 +8,10 @@ HandOffLimits limits_of(HandOffProfile profile, const HandOffLimits& own) {
         case HandOffProfile::mastering:
             break;
         case HandOffProfile::streaming_demo:
-            limits.most_peak_dbfs = -1.0;
-            limits.least_peak_dbfs = -9.0;
-            limits.least_lufs = -20.0;
-            limits.most_lufs = -13.0;
+            limits.max_peak_dbfs = -1.0;
+            limits.min_peak_dbfs = -9.0;
+            limits.min_lufs = -20.0;
+            limits.max_lufs = -13.0;
             break;
         case HandOffProfile::own:
             limits = own;

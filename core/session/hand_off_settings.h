@@ -10,14 +10,14 @@ namespace isotonus {
 
 /// What the checks before hand-off ask for.
 struct HandOffLimits {
-    double most_peak_dbfs = -3.0;       ///< sample peak of the mix
-    double least_peak_dbfs = -12.0;     ///< more headroom than this is given away
-    double most_true_peak_dbtp = -1.0;  ///< EBU R 128: at most -1 dBTP
-    std::optional<double> least_lufs;   ///< integrated loudness
-    std::optional<double> most_lufs;
+    double max_peak_dbfs = -3.0;       ///< sample peak of the mix
+    double min_peak_dbfs = -12.0;      ///< more headroom than this is given away
+    double max_true_peak_dbtp = -1.0;  ///< EBU R 128: at most -1 dBTP
+    std::optional<double> min_lufs;    ///< integrated loudness
+    std::optional<double> max_lufs;
     double longest_silence_s = 3.0;  ///< before the first sound; after the last the tail is looked at
-    double most_dc = 0.001;          ///< share of full scale: -60 dBFS
-    double most_mono_loss_db = 6.0;  ///< of the mix, summed to mono
+    double max_dc = 0.001;           ///< share of full scale: -60 dBFS
+    double max_mono_loss_db = 6.0;   ///< of the mix, summed to mono
     double tail_dbfs = -60.0;        ///< louder than this in the last 10 ms: the end is cut off
     UnknownKeys unknown = nullptr;
     bool operator==(const HandOffLimits&) const = default;

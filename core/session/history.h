@@ -36,7 +36,7 @@ class History {
         }
         steps_.push_back({std::move(value), std::move(name), gesture});
         ++now_;
-        if (steps_.size() > most_steps) {
+        if (steps_.size() > max_steps) {
             steps_.erase(steps_.begin());
             --now_;
             saved_ = saved_ == 0 || saved_ == never ? never : saved_ - 1;
@@ -69,7 +69,7 @@ class History {
     bool is_saved() const { return saved_ == now_; }
 
   private:
-    static constexpr size_t most_steps = 1000;
+    static constexpr size_t max_steps = 1000;
     static constexpr size_t never = static_cast<size_t>(-1);
     struct Step {
         std::shared_ptr<const Session> session;

@@ -1,5 +1,7 @@
 #include "core/session/pan_text.h"
 
+#include <fmt/format.h>
+
 #include <charconv>
 #include <cmath>
 
@@ -29,6 +31,12 @@ std::optional<double> pan_from_text(const std::string& text, bool whole_is_perce
     if (percent || side != 0 || (whole_is_percent && whole)) value /= 100.0;
     if (side == 'l') value = -value;
     return value >= -1.0 && value <= 1.0 ? std::optional(value) : std::nullopt;
+}
+
+std::string text_of_pan(double pan) {
+    const auto percent = std::lround(std::fabs(pan) * 100.0);
+    if (percent == 0) return "C";
+    return fmt::format("{} {}", pan < 0.0 ? "L" : "R", percent);
 }
 
 }  // namespace isotonus

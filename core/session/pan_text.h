@@ -10,4 +10,7 @@ namespace isotonus {
 /// percent where it has no point and `whole_is_percent`.  Absent for what is no pan.
 std::optional<double> pan_from_text(const std::string& text, bool whole_is_percent);
 
+/// "C", "L 35".
+std::string text_of_pan(double pan);
+
 }  // namespace isotonus

@@ -8,7 +8,7 @@
 #include "core/files/paths.h"
 #include "core/files/pending_file.h"
 #include "core/session/fields.h"
-#include "core/session/json_taker.h"
+#include "core/session/json_reader.h"
 #include "core/session/session_file.h"
 #include "core/shape/chain.h"
 #include "core/words.h"
@@ -76,27 +76,31 @@ const std::vector<Preset>& shipped_presets() {
             list.push_back(std::move(preset));
         };
         using F = Family;
-        add(to_say("Clear the floor"), std::nullopt, to_say("A low cut at 100 Hz, where most rows begin."),
-            {{"low_cut", {{"hz", "100"}}}});
-        add(to_say("Under the melody"), F::keys, to_say("A low cut at 150 Hz: leaves the bottom to kick and bass."),
-            {{"low_cut", {{"hz", "150"}}}});
-        add(to_say("Still stage"), F::drums, to_say("A steep low cut at 45 Hz: takes rumble from under drums."),
+        add(translatable("Clear the floor"), std::nullopt,
+            translatable("A low cut at 100 Hz, the usual start for most tracks."), {{"low_cut", {{"hz", "100"}}}});
+        add(translatable("Under the melody"), F::keys,
+            translatable("A low cut at 150 Hz: the low end is left to kick and bass."), {{"low_cut", {{"hz", "150"}}}});
+        add(translatable("Still stage"), F::drums,
+            translatable("A steep low cut at 45 Hz: removes rumble from under drums."),
             {{"low_cut", {{"hz", "45"}, {"slope", "24"}}}});
-        add(to_say("Keep the hit"), F::drums, to_say("4:1 with an attack of 10 ms: the hit passes, its tail is held."),
+        add(translatable("Keep the hit"), F::drums,
+            translatable("4:1 with an attack of 10 ms: the hit passes, its tail is held."),
             {{"compressor",
               {{"threshold_dbfs", "-16"}, {"ratio", "4"}, {"attack_ms", "10"}, {"release_ms", "120"}},
               4.0}});
-        add(to_say("Sharper hit"), F::drums, to_say("More attack and less sustain: drums that were lost come forward."),
+        add(translatable("Sharper hit"), F::drums,
+            translatable("More attack and less sustain: drums that were lost come forward."),
             {{"transient", {{"attack_db", "4"}, {"sustain_db", "-3"}}}});
-        add(to_say("Unboxed kick"), F::drums,
-            to_say("A cut at 350 Hz where a kick sounds like a box, a little more of its top."),
+        add(translatable("Unboxed kick"), F::drums,
+            translatable("A cut at 350 Hz where a kick sounds boxy, and a little more top."),
             {{"equaliser", bells({bell(1, "350", "-3", "1.4"), bell(2, "4000", "1.5", "0.7")})}});
-        add(to_say("Scooped snare"), F::drums, to_say("A cut at 800 Hz, where a snare stands in the way of voices."),
+        add(translatable("Scooped snare"), F::drums, translatable("A cut at 800 Hz, where a snare masks voices."),
             {{"low_cut", {{"hz", "90"}}}, {"equaliser", bells({bell(1, "800", "-2.5", "1.4")})}});
-        add(to_say("Quiet between hits"), F::drums,
-            to_say("A gate: what spills into a drum's microphone between its hits is turned down."),
+        add(translatable("Quiet between hits"), F::drums,
+            translatable("A gate: spill in a drum's microphone is turned down between hits."),
             {{"gate", {{"threshold_dbfs", "-36"}, {"range_db", "18"}, {"hold_ms", "60"}, {"release_ms", "120"}}}});
-        add(to_say("Catch the peaks"), F::percussion, to_say("20:1, as fast as it goes: only single peaks are held."),
+        add(translatable("Catch the peaks"), F::percussion,
+            translatable("20:1, as fast as it goes: only single peaks are held."),
             {{"compressor",
               {{"threshold_dbfs", "-10"},
                {"ratio", "20"},
@@ -104,26 +108,29 @@ const std::vector<Preset>& shipped_presets() {
                {"release_ms", "60"},
                {"lookahead_ms", "1"},
                {"knee_db", "0"}}}});
-        add(to_say("Level bass"), F::bass, to_say("4:1, slow: every note of a bass is as loud as the last."),
+        add(translatable("Level bass"), F::bass,
+            translatable("4:1, slow: every note of a bass is as loud as the last."),
             {{"compressor",
               {{"threshold_dbfs", "-22"}, {"ratio", "4"}, {"attack_ms", "25"}, {"release_ms", "250"}},
               5.0}});
-        add(to_say("Bass on small speakers"), F::bass,
-            to_say("Saturation from 80 to 400 Hz: partials that phones can play."),
+        add(translatable("Bass on small speakers"), F::bass,
+            translatable("Saturation from 80 to 400 Hz: harmonics that phones can play."),
             {{"saturation",
               {{"curve", "asymmetric"}, {"drive_db", "9"}, {"low_hz", "80"}, {"high_hz", "400"}, {"mix", "50"}}}});
-        add(to_say("Body of the bass"), F::bass, to_say("A cut at 300 Hz and a small lift at 164 Hz."),
+        add(translatable("Body of the bass"), F::bass, translatable("A cut at 300 Hz and a small lift at 164 Hz."),
             {{"equaliser", bells({bell(1, "300", "-2.5", "1.4"), bell(2, "164", "1.5", "1")})}});
-        add(to_say("Make way for the kick"), F::bass,
-            to_say("A duck of 4 dB: choose the kick as its key, and the bass makes way at every hit."),
+        add(translatable("Duck under the kick"), F::bass,
+            translatable(
+                "A ducker of 4 dB: choose the kick as its sidechain source, and the bass is turned down at every hit."),
             {{"duck", {{"depth_db", "4"}, {"hold_ms", "30"}, {"release_ms", "120"}}}});
-        add(to_say("Guitars without mud"), F::guitars,
-            to_say("A low cut at 110 Hz and a cut at 600 Hz, where guitars pile up."),
+        add(translatable("Guitars without mud"), F::guitars,
+            translatable("A low cut at 110 Hz and a cut at 600 Hz, where guitars pile up."),
             {{"low_cut", {{"hz", "110"}}}, {"equaliser", bells({bell(1, "600", "-2.5", "1.2")})}});
-        add(to_say("Room for a voice"), F::keys,
-            to_say("A wide cut at 1.2 kHz: keys leave room for a voice, even before there is one."),
+        add(translatable("Room for a voice"), F::keys,
+            translatable("A wide cut at 1.2 kHz: keys make room for a voice, even before one is recorded."),
             {{"low_cut", {{"hz", "120"}}}, {"equaliser", bells({bell(1, "1200", "-2.5", "0.8")})}});
-        add(to_say("Even piano"), F::keys, to_say("3.5:1 and 3 dB back: a piano whose loud chords no longer jump out."),
+        add(translatable("Even piano"), F::keys,
+            translatable("3.5:1 and 3 dB of makeup: a piano whose loud chords no longer jump out."),
             {{"compressor",
               {{"threshold_dbfs", "-20"},
                {"ratio", "3.5"},
@@ -131,14 +138,15 @@ const std::vector<Preset>& shipped_presets() {
                {"release_ms", "180"},
                {"makeup_db", "3"}},
               3.0}});
-        add(to_say("Steady voice"), F::voices,
-            to_say("A low cut at 100 Hz, then 3:1 with a fast attack for a voice in front."),
+        add(translatable("Steady voice"), F::voices,
+            translatable("A low cut at 100 Hz, then 3:1 with a fast attack for a voice in front."),
             {{"low_cut", {{"hz", "100"}}},
              {"compressor",
               {{"threshold_dbfs", "-20"}, {"ratio", "3"}, {"attack_ms", "3"}, {"release_ms", "100"}},
               4.0}});
-        add(to_say("Softer s"), F::voices,
-            to_say("A compressor of the band above 5 kHz: sharp sounds are turned down, the rest of the voice is not."),
+        add(translatable("Softer s"), F::voices,
+            translatable(
+                "A compressor of the band above 5 kHz: sharp sounds are turned down, the rest of the voice stays."),
             {{"band_compressor",
               {{"where", "above"},
                {"low_hz", "5000"},
@@ -148,10 +156,10 @@ const std::vector<Preset>& shipped_presets() {
                {"release_ms", "60"},
                {"range_db", "8"}},
               3.0}});
-        add(to_say("Bass below the kick"), F::bass,
-            to_say("A compressor of the band below 120 Hz: choose the kick as its sidechain source, and only the "
-                   "bottom of "
-                   "the bass makes way."),
+        add(translatable("Bass below the kick"), F::bass,
+            translatable(
+                "A compressor of the band below 120 Hz: choose the kick as its sidechain source, and only the low "
+                "end of the bass is turned down."),
             {{"band_compressor",
               {{"where", "below"},
                {"high_hz", "120"},
@@ -160,14 +168,17 @@ const std::vector<Preset>& shipped_presets() {
                {"attack_ms", "3"},
                {"release_ms", "90"},
                {"range_db", "9"}}}});
-        add(to_say("Voice in two steps"), F::voices, to_say("5 dB fast, then 5 dB slow, rather than 10 at once."),
+        add(translatable("Voice in two steps"), F::voices,
+            translatable("5 dB fast, then 5 dB slow, rather than 10 at once."),
             {{"low_cut", {{"hz", "100"}}},
              {"compressor", {{"threshold_dbfs", "-18"}, {"ratio", "6"}, {"attack_ms", "1"}, {"release_ms", "60"}}, 5.0},
              {"compressor",
               {{"threshold_dbfs", "-22"}, {"ratio", "3"}, {"attack_ms", "30"}, {"release_ms", "300"}},
               5.0}});
         add(parallel_preset, std::nullopt,
-            to_say("For a bus beside its rows: no bottom, 10:1 and 9 dB back, blended in by the bus's fader."),
+            translatable(
+                "For a bus in parallel with its tracks: no lows, 10:1 and 9 dB of makeup, blended in by the fader "
+                "of the bus."),
             {{"low_cut", {{"hz", "60"}}},
              {"compressor",
               {{"threshold_dbfs", "-32"},
@@ -176,7 +187,7 @@ const std::vector<Preset>& shipped_presets() {
                {"release_ms", "90"},
                {"makeup_db", "9"}},
               10.0}});
-        add(to_say("Boathouse"), F::drums, to_say("A small wooden room around dry drums, a fifth of it."),
+        add(translatable("Boathouse"), F::drums, translatable("A small wooden room around dry drums, a fifth of it."),
             {{"reverb",
               {{"decay_s", "0.5"},
                {"predelay_ms", "3"},
@@ -184,8 +195,8 @@ const std::vector<Preset>& shipped_presets() {
                {"early", "70"},
                {"high_factor", "0.6"},
                {"mix", "20"}}}});
-        add(to_say("Tin awning"), F::voices,
-            to_say("A bright, dense ring without walls that are heard, after a voice has begun."),
+        add(translatable("Tin awning"), F::voices,
+            translatable("A bright, dense reverb without audible walls, for behind a voice."),
             {{"reverb",
               {{"decay_s", "1.6"},
                {"predelay_ms", "30"},
@@ -194,7 +205,7 @@ const std::vector<Preset>& shipped_presets() {
                {"high_factor", "0.9"},
                {"low_cut_hz", "300"},
                {"mix", "20"}}}});
-        add(to_say("Under the bridge"), F::keys, to_say("A long, dark vault: sets a row far back."),
+        add(translatable("Under the bridge"), F::keys, translatable("A long, dark reverb: sets a track far back."),
             {{"reverb",
               {{"decay_s", "2.8"},
                {"predelay_ms", "20"},
@@ -203,7 +214,8 @@ const std::vector<Preset>& shipped_presets() {
                {"high_factor", "0.35"},
                {"low_cut_hz", "200"},
                {"mix", "30"}}}});
-        add(to_say("Answer at once"), F::voices, to_say("One repeat after 110 ms: thicker, and not further away."),
+        add(translatable("Answer at once"), F::voices,
+            translatable("One repeat after 110 ms: thicker, and not further away."),
             {{"delay",
               {{"left_ms", "110"},
                {"right_ms", "110"},
@@ -211,7 +223,8 @@ const std::vector<Preset>& shipped_presets() {
                {"low_cut_hz", "200"},
                {"high_cut_hz", "6000"},
                {"mix", "20"}}}});
-        add(to_say("From bank to bank"), F::guitars, to_say("Repeats that go from side to side and grow duller."),
+        add(translatable("From bank to bank"), F::guitars,
+            translatable("Repeats that go from side to side and grow duller."),
             {{"delay",
               {{"left_ms", "375"},
                {"right_ms", "375"},
@@ -220,15 +233,17 @@ const std::vector<Preset>& shipped_presets() {
                {"low_cut_hz", "250"},
                {"high_cut_hz", "4000"},
                {"mix", "25"}}}});
-        add(to_say("Two hulls"), F::keys, to_say("A chorus: the row twice, the second a little out of step."),
+        add(translatable("Two hulls"), F::keys,
+            translatable("A chorus: the track twice, the second a little out of step."),
             {{"modulation", {{"kind", "chorus"}, {"rate_hz", "0.6"}, {"depth", "40"}, {"mix", "40"}}}});
-        add(to_say("Soft clip"), std::nullopt,
-            to_say("Rounds off single peaks of the main output instead of letting them clip."),
+        add(translatable("Soft clip"), std::nullopt,
+            translatable("Rounds off single peaks of the main output instead of letting them clip."),
             {{"saturation", {{"curve", "clip"}, {"drive_db", "3"}, {"output_db", "-3"}}}});
         add(sharing_preset, std::nullopt,
-            to_say("For the main output of a demo: a gentle shelf at 10 kHz, 2:1, and a limiter at -1 dBTP. Not for a "
-                   "mix that "
-                   "goes to mastering."),
+            translatable(
+                "For the main output of a demo: a gentle shelf at 10 kHz, 2:1, and a limiter at -1 dBTP. Not for a "
+                "mix that "
+                "goes to mastering."),
             {{"equaliser",
               {{"band1.in", "on"},
                {"band1.shape", "high_shelf"},
@@ -239,8 +254,8 @@ const std::vector<Preset>& shipped_presets() {
               {{"threshold_dbfs", "-18"}, {"ratio", "2"}, {"attack_ms", "30"}, {"release_ms", "200"}, {"knee_db", "6"}},
               2.0},
              {"limiter", {{"ceiling_dbtp", "-1"}, {"input_db", "4"}}}});
-        add(to_say("Voice with echo and room"), F::voices,
-            to_say("A cut at 300 Hz, a repeat after 250 ms and a short room, in one chain."),
+        add(translatable("Voice with echo and room"), F::voices,
+            translatable("A cut at 300 Hz, a repeat after 250 ms and a short room, in one chain."),
             {{"equaliser", bells({bell(1, "300", "-2.5", "3")})},
              {"delay",
               {{"left_ms", "250"},
@@ -250,8 +265,9 @@ const std::vector<Preset>& shipped_presets() {
                {"high_cut_hz", "5000"},
                {"mix", "12"}}},
              {"reverb", {{"decay_s", "1"}, {"predelay_ms", "20"}, {"low_cut_hz", "250"}, {"mix", "12"}}}});
-        add(to_say("Pressed copy, hits kept"), F::drums,
-            to_say("For a bus beside its rows: no lows, 8:1 with an attack of 10 ms, so that the hits pass."),
+        add(translatable("Pressed copy, hits kept"), F::drums,
+            translatable(
+                "For a bus in parallel with its tracks: no lows, 8:1 with an attack of 10 ms, so that the hits pass."),
             {{"low_cut", {{"hz", "150"}, {"slope", "24"}}},
              {"compressor",
               {{"threshold_dbfs", "-30"},
@@ -260,8 +276,8 @@ const std::vector<Preset>& shipped_presets() {
                {"release_ms", "100"},
                {"makeup_db", "8"}},
               10.0}});
-        add(to_say("Barely moving"), std::nullopt,
-            to_say("2:1, slow: a dB or two, for what should only hold together."),
+        add(translatable("Barely moving"), std::nullopt,
+            translatable("2:1, slow: a dB or two, for what should only hold together."),
             {{"compressor",
               {{"threshold_dbfs", "-18"},
                {"ratio", "2"},
@@ -290,19 +306,20 @@ std::string preset_text(const Preset& preset) {
 }
 
 Result<Preset> read_preset(const fs::path& file) {
-    const auto text = read_whole(file, limits::most_sheet_bytes);
+    const auto text = read_whole(file, limits::max_sheet_bytes);
     if (!text) return tl::unexpected(text.error());
-    auto j = parse_json(*text, file.string(), to_say("not a preset"));
+    auto j = parse_json(*text, file.string(), translatable("not a preset"));
     if (!j) return tl::unexpected(j.error());
     if (!j->is_object() || j->value("format", "") != preset_format)
-        return fail(file.string(), said("this is no preset"));
+        return fail(file.string(), translated("not a preset. Choose a preset of this program."));
     if (j->value("version", json(0)) != json(1))
-        return fail(file.string(), said("this preset was written by a newer Isotonus"));
+        return fail(file.string(),
+                    translated("a newer version of Isotonus wrote this preset. Install that version to use it."));
     j->erase("format");
     j->erase("version");
     std::string fault;
     Preset preset;
-    Taker t(*j, "", &fault);
+    JsonReader t(*j, "", &fault);
     t.required("name");
     t.required("chain");
     t.text("name", preset.name, limits::longest_name);
@@ -310,10 +327,10 @@ Result<Preset> read_preset(const fs::path& file) {
     t.optional_word("family", preset.family, family_names);
     Rides none;
     take_chain(t, preset.chain, none, file.parent_path(), &fault);
-    t.each("reductions", limits::most_processors, [&](json item, const std::string& place) {
+    t.each("reductions", limits::max_processors, [&](json item, const std::string& key_path) {
         uint64_t processor = 0;
         ReductionAim aim;
-        Taker r(item, place, &fault);
+        JsonReader r(item, key_path, &fault);
         r.integer("processor", processor, 1, static_cast<int64_t>(limits::largest_id));
         r.truth("most", aim.most);
         r.number("db", aim.db, 0.0, 40.0);
@@ -321,7 +338,8 @@ Result<Preset> read_preset(const fs::path& file) {
     });
     preset.unknown = t.left();
     preset.own = true;
-    if (!fault.empty()) return fail(file.string(), say("the preset cannot be read: {}", fault));
+    if (!fault.empty())
+        return fail(file.string(), translate("the preset cannot be read: {}. Delete it, or correct the file.", fault));
     return preset;
 }
 
@@ -371,10 +389,11 @@ Result<fs::path> file_of(const std::string& name) {
 }  // namespace
 
 Result<void> keep_preset(const std::string& name, const std::string& purpose, const Chain& chain) {
-    if (name.find_first_not_of(" \t\n") == std::string::npos) return fail("", said("a preset needs a name"));
-    if (chain.empty()) return fail("", said("there is nothing in this chain to keep"));
+    if (name.find_first_not_of(" \t\n") == std::string::npos)
+        return fail("", translated("a preset needs a name. Type one."));
+    if (chain.empty()) return fail("", translated("the chain is empty. Add a processor before you save it."));
     if (find_preset(shipped_presets(), name))
-        return fail("", say("'{}' ships with Isotonus: choose another name", name));
+        return fail("", translate("'{}' is a preset of Isotonus. Choose another name.", name));
     Preset preset{name, purpose, std::nullopt, chain};
     for (Processor& p : preset.chain) p.key = 0, p.match_db = 0.0;
     if (auto made = make_folder(preset_folder()); !made) return made;
@@ -386,8 +405,11 @@ Result<void> remove_preset(const std::string& name) {
     const auto file = file_of(name);
     std::error_code fault;
     if (!file) return tl::unexpected(file.error());
-    if (!is_there(*file)) return fail("", say("there is no preset of yours called '{}'", name));
-    if (!fs::remove(*file, fault) || fault) return fail(file->string(), say("cannot be removed: {}", fault.message()));
+    if (!is_there(*file))
+        return fail("", translate("you have no preset called '{}'. Check the name in the list of presets.", name));
+    if (!fs::remove(*file, fault) || fault)
+        return fail(file->string(),
+                    translate("the file cannot be deleted: {}. Check its permissions.", fault.message()));
     return {};
 }
 

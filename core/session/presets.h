@@ -53,7 +53,7 @@ Chain for_a_return(Chain chain);
 /// For a bus beside the rows that send to it: what is pressed hard is blended in by the bus's fader.
 inline constexpr const char* parallel_preset = "Pressed copy";
 /// For the main output of a demo that is shared as it is.
-inline constexpr const char* sharing_preset = to_say("For sharing");
+inline constexpr const char* sharing_preset = translatable("For sharing");
 
 /// The same processors with ids that the chain which they replace never had, so that its rides do not become theirs.
 Chain copied(const Chain& chain, const Chain& in_place_of);

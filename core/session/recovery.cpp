@@ -33,7 +33,11 @@ Result<void> Recovery::claim() {
         claim_file_ = folder() / (token + ".place");
         const int descriptor = ::open(claim_file_.c_str(), O_WRONLY | O_CREAT | O_EXCL | O_NOFOLLOW | O_CLOEXEC, 0600);
         if (descriptor < 0 && errno == EEXIST) continue;
-        if (descriptor < 0) return fail(folder().string(), said("the folder for unsaved work cannot be written"));
+        if (descriptor < 0)
+            return fail(
+                folder().string(),
+                translated(
+                    "the folder for unsaved work cannot be written. Save the session often, and check the disk."));
         ::close(descriptor);
         auto lock = FileLock::take(claim_file_, 0.0);
         if (!lock) continue;  // somebody tidies up just now
@@ -41,7 +45,9 @@ Result<void> Recovery::claim() {
         file_ = folder() / (token + ".isotonus");
         return {};
     }
-    return fail(folder().string(), said("the folder for unsaved work cannot be written"));
+    return fail(
+        folder().string(),
+        translated("the folder for unsaved work cannot be written. Save the session often, and check the disk."));
 }
 
 Result<void> Recovery::keep(const Session& session, const std::optional<fs::path>& path) {
@@ -61,7 +67,9 @@ Result<void> Recovery::keep(const Session& session, const std::optional<fs::path
     if (!written) {
         lock_.reset();  // the folder was emptied under us: the next edit begins anew
         file_.clear();
-        return fail(folder().string(), said("the folder for unsaved work cannot be written"));
+        return fail(
+            folder().string(),
+            translated("the folder for unsaved work cannot be written. Save the session often, and check the disk."));
     }
     return write_session(session, file_);
 }

@@ -50,21 +50,25 @@ Result<Curve> ride_from_csv(const std::string& text, const std::string& file, co
         const bool numbers = fields.size() >= 2 && number(fields[0], p.time_s) && number(fields[1], p.value);
         if (!numbers && line_number == 1) continue;  // a heading
         if (!numbers)
-            return fail(file, say("line {}: 'seconds,value' is wanted, not '{}'", line_number, trimmed(line)));
+            return fail(file, translate("line {}: '{}' found, 'seconds,value' expected. Correct the line.", line_number,
+                                        trimmed(line)));
         for (size_t n = 0; fields.size() > 2 && n < segment_names.size(); ++n)
             if (fields[2] == segment_names[n]) p.segment = static_cast<Segment>(n);
         if (auto valid = validate(p, info); !valid)
-            return fail(file, say("line {}: no point of a {} ride: {}", line_number, info.id, valid.error().what));
+            return fail(file, translate("line {}: not a point of a {} ride: {}. Correct the line.", line_number,
+                                        info.id, valid.error().what));
         curve.insert(p);
-        if (curve.points.size() > limits::most_points)
-            return fail(file, say("line {}: {} points are the most", line_number, limits::most_points));
+        if (curve.points.size() > limits::max_points)
+            return fail(file, translate("line {}: a ride has at most {} points. Remove some lines.", line_number,
+                                        limits::max_points));
     }
-    if (curve.empty()) return fail(file, said("there are no points in it: lines of 'seconds,value' are wanted"));
+    if (curve.empty())
+        return fail(file, translated("the table is empty. Write one point per line as 'seconds,value'."));
     return curve;
 }
 
 Result<Curve> read_ride_csv(const fs::path& file, const ParameterInfo& info) {
-    const auto text = read_whole(file, limits::most_ride_bytes);
+    const auto text = read_whole(file, limits::max_ride_bytes);
     if (!text) return tl::unexpected(text.error());
     return ride_from_csv(*text, file.string(), info);
 }

@@ -94,10 +94,12 @@ bool is_return(const Session& session, TrackId bus) {
 
 Result<Session> with_send(const Session& session, TrackId row, TrackId bus, const std::function<void(Send&)>& change) {
     const Sends* now = session.sends_of(row);
-    if (!now) return fail("", said("only tracks and buses can send"));
-    if (!session.find_bus(bus)) return fail("", said("there is no such bus to send to"));
+    if (!now) return fail("", translated("only tracks and buses can send. Choose one of them."));
+    if (!session.find_bus(bus))
+        return fail("", translated("the bus to send to does not exist. Choose a bus or return of the session."));
     if (feeds(session, bus, row))
-        return fail("", say("{} cannot send to {}: it would feed itself", session.name_of(row), session.name_of(bus)));
+        return fail("", translate("{} cannot send to {}: this would make a feedback loop. Choose another bus.",
+                                  session.name_of(row), session.name_of(bus)));
     Sends sends = *now;
     auto at = std::find_if(sends.begin(), sends.end(), [bus](const Send& s) { return s.to == bus; });
     if (at == sends.end()) {
@@ -153,13 +155,14 @@ Session with_new_return(const Session& session, const std::string& name, const s
                         const Send& how, const Chain& chain, TrackId* id) {
     TrackId bus = 0;
     Session next = with_new_bus(session, name, std::nullopt, {}, &bus);
-    // An ink that no other bus has, as long as there is one: sends are told apart by it.
-    int ink = 0;
+    // A colour that no other bus has, as long as there is one: sends are told apart by it.
+    int colour_index = 0;
     const auto taken = [&session](int n) {
-        return std::any_of(session.buses.begin(), session.buses.end(), [n](const Bus& b) { return b.ink == n; });
+        return std::any_of(session.buses.begin(), session.buses.end(),
+                           [n](const Bus& b) { return b.colour_index == n; });
     };
-    while (ink < 11 && taken(ink)) ++ink;
-    next = with_bus(next, bus, [&](Bus& b) { b.chain = chain, b.ink = ink; });
+    while (colour_index < 11 && taken(colour_index)) ++colour_index;
+    next = with_bus(next, bus, [&](Bus& b) { b.chain = chain, b.colour_index = colour_index; });
     for (const TrackId row : rows)
         if (auto sent = with_send(next, row, bus, [&how](Send& s) {
                 s.level_db = how.level_db;
@@ -171,12 +174,15 @@ Session with_new_return(const Session& session, const std::string& name, const s
 }
 
 Result<Session> with_output(const Session& session, const std::vector<TrackId>& ids, TrackId output) {
-    if (output != main_output && !session.find_bus(output)) return fail("", said("there is no such bus"));
+    if (output != main_output && !session.find_bus(output))
+        return fail("", translated("the bus does not exist. Choose a bus of the session."));
     Session next = session;
     for (const TrackId id : ids) {
         if (id == output || (output != main_output && session.find_bus(id) && feeds(session, output, id)))
-            return fail("", say("{} cannot lead to {}: it would feed itself", session.find_bus(id)->name,
-                                session.find_bus(output)->name));
+            return fail(
+                "",
+                translate("{} cannot have {} as its output: this would make a feedback loop. Choose another output.",
+                          session.find_bus(id)->name, session.find_bus(output)->name));
         next = with_channel(next, id, [output](const ChannelEdit& c) {
             if (c.output) *c.output = output;
         });
@@ -191,7 +197,7 @@ Session with_new_bus(const Session& session, const std::string& name, std::optio
     bus.id = next.next_id++;
     bus.name = name;
     bus.family = family;
-    bus.ink = ink_of(family.value_or(Family::other));
+    bus.colour_index = colour_of(family.value_or(Family::other));
     next.buses.push_back(bus);
     for (const TrackId t : tracks) next = with_track(next, t, [&](Track& track) { track.output = bus.id; });
     if (id) *id = bus.id;
@@ -205,7 +211,7 @@ Session with_new_group(const Session& session, const std::string& name, std::opt
     group.id = next.next_id++;
     group.name = name;
     group.family = family;
-    group.ink = ink_of(family.value_or(Family::other));
+    group.colour_index = colour_of(family.value_or(Family::other));
     group.members = members;
     next.groups.push_back(group);
     if (id) *id = group.id;
@@ -223,8 +229,8 @@ Session forgotten(const Session& session, const std::vector<TrackId>& gone, std:
         if (told)
             for (const Processor& p : chain)
                 if (p.key != 0 && is_among(gone, p.key))
-                    told->push_back(say("'{}' of '{}' had '{}' as its sidechain source; it is bypassed now",
-                                        word_of(p.type), session.name_of(channel), session.name_of(p.key)));
+                    told->push_back(translate("'{}' of '{}' had '{}' as its sidechain source; it is bypassed now",
+                                              word_of(p.type), session.name_of(channel), session.name_of(p.key)));
         next = with_chain(next, channel, [&](Chain& changed) {
             for (Processor& p : changed) {
                 if (p.key == 0 || !is_among(gone, p.key)) continue;

@@ -113,21 +113,24 @@ std::string track_chunk(std::vector<MetaEvent> events) {
 
 Result<SectionsAndTempo> sections_from_midi(const std::string& bytes, const std::string& name) {
     Bytes in(bytes);
-    if (in.take(4) != "MThd") return fail(name, said("not a MIDI file"));
+    if (in.take(4) != "MThd") return fail(name, translated("not a MIDI file. Choose a Standard MIDI File."));
     Bytes head(in.take(in.number(4)));
     const uint32_t format = head.number(2);
     head.number(2);
     const uint32_t division = head.number(2);
-    if (head.overrun() || in.overrun()) return fail(name, said("the MIDI file ends early"));
+    if (head.overrun() || in.overrun()) return fail(name, translated("the MIDI file ends early. Export it again."));
     if (format > 1)
-        return fail(name, say("MIDI files of format {} hold separate pieces and have no song to mark", format));
+        return fail(name, translate("a MIDI file of format {} holds separate pieces. Export one song as format 0 or 1.",
+                                    format));
     if (division == 0 || division & 0x8000)
-        return fail(name, said("the MIDI file counts in frames of film, not in beats; its markers cannot be placed"));
+        return fail(name,
+                    translated("the MIDI file counts in film frames, so its markers have no beats. Export it with "
+                               "ticks per quarter."));
     std::vector<MetaEvent> events;
     while (!in.done()) {
         const std::string_view type = in.take(4), chunk = in.take(in.number(4));
         if (in.overrun() || (type == "MTrk" && !read_track(chunk, events)))
-            return fail(name, said("the MIDI file is broken or ends early"));
+            return fail(name, translated("the MIDI file is damaged or ends early. Export it again."));
     }
     std::stable_sort(events.begin(), events.end(),
                      [](const MetaEvent& a, const MetaEvent& b) { return a.tick < b.tick; });
@@ -159,7 +162,10 @@ Result<SectionsAndTempo> sections_from_midi(const std::string& bytes, const std:
             found.sections.push_back({e.data, time_s});
         }
     }
-    if (found.sections.empty() && !any_tempo) return fail(name, said("the MIDI file has no markers and no tempo"));
+    if (found.sections.empty() && !any_tempo)
+        return fail(
+            name,
+            translated("the MIDI file has no markers and no tempo. Add them where it was made, and export it again."));
     return found;
 }
 
@@ -205,7 +211,7 @@ Result<SectionsAndTempo> read_sections(const fs::path& file) {
     std::string extension = file.extension().string();
     for (char& c : extension) c = static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
     if (extension == ".mid" || extension == ".midi") {
-        const auto bytes = read_whole(file, limits::most_midi_bytes);
+        const auto bytes = read_whole(file, limits::max_midi_bytes);
         if (!bytes) return tl::unexpected(bytes.error());
         return sections_from_midi(*bytes, file.string());
     }
@@ -214,7 +220,8 @@ Result<SectionsAndTempo> read_sections(const fs::path& file) {
     SectionsAndTempo found;
     for (const Marker& m : reader->markers())
         found.sections.push_back({m.name, static_cast<double>(m.frame) / reader->info().sample_rate});
-    if (found.sections.empty()) return fail(file.string(), said("the file has no cue points"));
+    if (found.sections.empty())
+        return fail(file.string(), translated("the file has no cue points. Choose a WAV file with cue points."));
     return found;
 }
 

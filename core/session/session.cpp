@@ -117,7 +117,7 @@ std::vector<Parameter> parameters_of(const Session& session, TrackId row) {
 bool is_in_use(const Session& session, TrackId row, Parameter parameter) {
     if (!can_be_ridden(session.row_kind(row), parameter)) return false;
     const Track* t = session.find(row);
-    const bool apart = t && t->sides_apart;
+    const bool apart = t && t->dual_pan;
     if (parameter == Parameter::pan || parameter == Parameter::width) return !apart;
     return (parameter != Parameter::left_pan && parameter != Parameter::right_pan) || apart;
 }
@@ -208,7 +208,7 @@ Session with_files(const Session& session, const std::vector<fs::path>& files) {
         track.id = next.next_id++;
         track.name = shown_text(file.stem().string());
         track.source.file = absolute_path(file);
-        track.ink = ink_of(guess_family(track.name));
+        track.colour_index = colour_of(guess_family(track.name));
         tracks.push_back(std::make_shared<const Track>(std::move(track)));
     }
     return next;
@@ -224,11 +224,11 @@ Family family_of(const Track& track, const Measurement* m) {
 }
 
 void change_what_it_is(Track& track, const Measurement* measured, const std::function<void(Track&)>& change) {
-    // A track that comes in has the ink that its name says: what it sounds like is not known yet.
-    const bool follows =
-        track.ink == ink_of(family_of(track, measured)) || track.ink == ink_of(guess_family(track.name));
+    // A track that comes in has the colour of its family by name: what it sounds like is not known yet.
+    const bool follows = track.colour_index == colour_of(family_of(track, measured)) ||
+                         track.colour_index == colour_of(guess_family(track.name));
     change(track);
-    if (follows) track.ink = ink_of(family_of(track, measured));
+    if (follows) track.colour_index = colour_of(family_of(track, measured));
 }
 
 bool wants_lows(const Track& track, const Measurement* m) {
@@ -274,6 +274,15 @@ std::string_view without_number(std::string_view name) {
     return at == std::string_view::npos ? name : name.substr(at);
 }
 }  // namespace
+
+std::string name_without_side(const std::string& name) {
+    constexpr std::string_view around = "0123456789 ._-()";
+    const std::string bare = without_side(name).first;
+    std::string_view kept = bare;
+    while (!kept.empty() && around.find(kept.front()) != std::string_view::npos) kept.remove_prefix(1);
+    while (!kept.empty() && around.find(kept.back()) != std::string_view::npos) kept.remove_suffix(1);
+    return std::string(kept);
+}
 
 std::optional<std::string> shared_name_of_pair(const fs::path& left, const fs::path& right) {
     const auto [a, a_side] = without_side(left.stem().string());
@@ -386,9 +395,9 @@ Session with_mix_at_rest(const Session& session) {
     }
     for (ControlGroup& group : next.groups.change()) group.fader_db = 0.0, group.rides = {};
     return with_each_track(next, [](Track& t) {
-        t.fader_db = t.pan = t.low_centre_hz = 0.0;
+        t.fader_db = t.pan = t.mono_below_hz = 0.0;
         t.width = 1.0;
-        t.sides_apart = false;
+        t.dual_pan = false;
         t.sends.clear();
         t.rides = {};
     });
@@ -453,7 +462,9 @@ double section_end_s(const Session& session, int section, double song_s) {
 Result<Session> session_from_folder(const fs::path& folder, std::vector<Error>* problems) {
     auto files = audio_files_in(folder);
     if (!files) return tl::unexpected(files.error());
-    if (files->empty()) return fail(folder.string(), said("no audio files in this folder"));
+    if (files->empty())
+        return fail(folder.string(),
+                    translated("the folder has no audio files. Choose the folder of the exported tracks."));
     std::vector<fs::path> readable;
     std::map<int, int> rates;
     for (const fs::path& file : *files) {
@@ -465,7 +476,9 @@ Result<Session> session_from_folder(const fs::path& folder, std::vector<Error>* 
         ++rates[reader->info().sample_rate];
         readable.push_back(file);
     }
-    if (readable.empty()) return fail(folder.string(), said("none of the audio files in this folder can be read"));
+    if (readable.empty())
+        return fail(folder.string(),
+                    translated("none of the audio files in the folder can be read. Export them again as WAV."));
     Session session;
     int most = 0;
     for (const auto& [rate, count] : rates)
@@ -481,9 +494,10 @@ Result<double> number_in(const std::string& key, const std::string& text, double
     const char* const end = text.c_str() + text.size();
     const auto [stop, problem] = std::from_chars(begin, end, value);
     if (problem != std::errc() || stop != end || !std::isfinite(value))
-        return fail("", say("{} wants a number, not '{}'", key, text));
+        return fail("", translate("{} is a number, '{}' is not. Type a number.", key, text));
     if (value < low || value > high)
-        return fail("", say("{} goes from {:g} to {:g}{}; {} is outside", key, low, high, unit, text));
+        return fail("", translate("{} goes from {:g} to {:g}{}; {} is outside. Type a value inside.", key, low, high,
+                                  unit, text));
     return value;
 }
 
@@ -497,7 +511,7 @@ Result<double> fader_value(const std::string& key, const std::string& text) {
 Result<bool> switch_value(const std::string& key, const std::string& text, const char* off, const char* on) {
     if (text == on) return true;
     if (text == off) return false;
-    return fail("", say("{} is {} or {}, not '{}'", key, on, off, text));
+    return fail("", translate("{} is {} or {}, not '{}'. Type one of the two.", key, on, off, text));
 }
 
 Result<Target> target_value(const std::string& text) {
@@ -506,12 +520,13 @@ Result<Target> target_value(const std::string& text) {
     const std::string measure = text.substr(0, first);
     const auto known = std::find(measure_names.begin(), measure_names.end(), measure);
     if (second == std::string::npos || known == measure_names.end())
-        return fail("", say("target is auto or MEASURE:LOW:HIGH (such as peak:-7:-5), not '{}'", text));
+        return fail("", translate("target is auto or MEASURE:LOW:HIGH, not '{}'. Type peak:-7:-5, for example.", text));
     const auto low = number_in("target", text.substr(first + 1, second - first - 1), -60.0, 0.0, " dBFS");
     const auto high = number_in("target", text.substr(second + 1), -60.0, 0.0, " dBFS");
     if (!low) return tl::unexpected(low.error());
     if (!high) return tl::unexpected(high.error());
-    if (*low > *high) return fail("", said("target wants the lower level first"));
+    if (*low > *high)
+        return fail("", translated("the first level of target is above the second. Type the lower level first."));
     return Target{static_cast<Measure>(known - measure_names.begin()), *low, (*low + *high) / 2.0, *high};
 }
 
@@ -535,19 +550,23 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
         return assign(number_in(key, value, -1.0, 1.0, ""), track.pan);
     }
     if (key == "width") return assign(number_in(key, value, 0.0, 2.0, ""), track.width);
-    if (key == "low_centre") {
-        if (value == "off") return track.low_centre_hz = 0.0, Result<void>{};
-        return assign(number_in(key, value, low_centre_min_hz, low_centre_max_hz, " Hz"), track.low_centre_hz);
+    if (key == "mono_below") {
+        if (value == "off") return track.mono_below_hz = 0.0, Result<void>{};
+        return assign(number_in(key, value, mono_below_min_hz, mono_below_max_hz, " Hz"), track.mono_below_hz);
     }
     if (key == "staged_without") {
         if (value == "off") return track.staged_without.reset(), Result<void>{};
         const size_t to = value.find('-');
-        if (to == std::string::npos) return fail("", said("staged_without is off or FROM-TO, in seconds of the song"));
+        if (to == std::string::npos)
+            return fail(
+                "", translated("staged_without is off or FROM-TO in seconds of the song. Type 12-15, for example."));
         const auto from_s = number_in(key, value.substr(0, to), 0.0, limits::latest_s, " s");
         const auto to_s = number_in(key, value.substr(to + 1), 0.0, limits::latest_s, " s");
         if (!from_s) return tl::unexpected(from_s.error());
         if (!to_s) return tl::unexpected(to_s.error());
-        if (*to_s <= *from_s) return fail("", said("staged_without wants the earlier time first"));
+        if (*to_s <= *from_s)
+            return fail(
+                "", translated("the first time of staged_without is after the second. Type the earlier time first."));
         track.staged_without = LeftOut{*from_s, *to_s};
         return {};
     }
@@ -564,7 +583,8 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
             return {};
         }
         if (value != "percussive" && value != "sustained")
-            return fail("", say("kind is percussive, sustained or auto, not '{}'", value));
+            return fail("",
+                        translate("kind is percussive, sustained or auto, not '{}'. Type one of the three.", value));
         track.kind = value == "percussive" ? Kind::percussive : Kind::sustained;
         return {};
     }
@@ -575,9 +595,10 @@ Result<void> set_by_name(Track& track, const std::string& key, const std::string
         }
         return assign(target_value(value), track.target);
     }
-    return fail("", say("'{}' is not a setting of a track (they are: trim fader pan width low_centre mute solo "
-                        "solo_safe polarity delay kind target staged_without)",
-                        key));
+    return fail(
+        "", translate("'{}' is not a setting of a track. Use one of trim, fader, pan, width, mono_below, mute, solo, "
+                      "solo_safe, polarity, delay, kind, target, staged_without.",
+                      key));
 }
 
 Result<void> set_main_by_name(Session& session, const std::string& key, const std::string& value) {
@@ -585,11 +606,12 @@ Result<void> set_main_by_name(Session& session, const std::string& key, const st
     if (key == "pan_law") {
         const auto law = std::find(pan_law_names.begin(), pan_law_names.end(), value);
         if (law == pan_law_names.end())
-            return fail("", say("'{}' is no pan law (constant_power, compromise, linear, balance)", value));
+            return fail("",
+                        translate("'{}' is not a pan law. Use constant_power, compromise, linear or balance.", value));
         session.pan_law = static_cast<PanLaw>(law - pan_law_names.begin());
         return {};
     }
-    return fail("", say("'{}' is not a setting of the main output (it has: fader, pan_law)", key));
+    return fail("", translate("'{}' is not a setting of the main output. Use fader or pan_law.", key));
 }
 
 }  // namespace isotonus

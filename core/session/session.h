@@ -66,9 +66,9 @@ struct Track {
     double fader_db = 0.0;         ///< minus infinity … +12
     double pan = 0.0;              ///< -1 left … +1 right
     double width = 1.0;            ///< 0 mono, 1 as recorded, 2 sides doubled; stereo tracks only
-    bool sides_apart = false;      ///< stereo tracks: each side has a pan of its own, and `pan` and `width` rest
+    bool dual_pan = false;         ///< stereo tracks: each side has a pan of its own, and `pan` and `width` rest
     double left_pan = -1.0, right_pan = 1.0;
-    double low_centre_hz = 0.0;  ///< below it the track is mono and in the centre; 0: off
+    double mono_below_hz = 0.0;  ///< below it the track is mono and in the centre; 0: off
     bool mute = false, solo = false;
     bool solo_safe = false;        ///< heard even when others are soloed
     TrackId output = main_output;  ///< a bus, or the main output
@@ -80,7 +80,7 @@ struct Track {
     std::optional<bool> count_spikes;       ///< absent: as the sheet says
     bool passes_ceiling = false;            ///< staging may lift its peak above the sheet's ceiling
     std::optional<LeftOut> staged_without;  ///< a passage that is meant to be louder, and is ridden
-    int ink = 0;                            ///< 0 … 11, which of the twelve inks
+    int colour_index = 0;                   ///< 0 … 11, which of the twelve colours
     Chain chain;
     bool chain_out = false;  ///< all of it, as if there were none
     Sends sends;             ///< before or after the fader, at most one to each bus
@@ -91,14 +91,14 @@ struct Track {
 /// The user's word; else what the name says; else, when it says nothing, what the sound suggests: struck and low is
 /// drums, struck otherwise percussion, held and low bass (low: 70 % of the energy below 200 Hz; common practice).
 Family family_of(const Track& track, const Measurement* measured = nullptr);
-/// Changes what a track is (its name, its kind, its family); an ink that was its family's stays its family's.
+/// Changes what a track is (its name, its kind, its family); a colour that was its family's stays its family's.
 void change_what_it_is(Track& track, const Measurement* measured, const std::function<void(Track&)>& change);
 
 /// Its lowest octaves are its point: a bass, or a kick by its name.
 bool wants_lows(const Track& track, const Measurement* measured = nullptr);
 
 /// Where a track may be split into a centred low end and the rest, Hz; common practice, no source.
-inline constexpr double low_centre_min_hz = 40.0, low_centre_max_hz = 500.0;
+inline constexpr double mono_below_min_hz = 40.0, mono_below_max_hz = 500.0;
 
 /// Sums rows, and has a fader, a pan and a trim of its own.  It may lead to another bus.
 struct Bus {
@@ -111,7 +111,7 @@ struct Bus {
     double width = 1.0;            ///< 0 … 2
     bool mute = false, solo = false;
     TrackId output = main_output;
-    int ink = 0;
+    int colour_index = 0;
     Chain chain;             ///< after the faders of its members and its own trim
     bool chain_out = false;  ///< all of it, as if there were none
     Sends sends;             ///< before or after the fader, at most one to each bus
@@ -128,7 +128,7 @@ struct ControlGroup {
     double fader_db = 0.0;  ///< minus infinity … +12
     bool mute = false, solo = false;
     std::vector<TrackId> members;  ///< tracks and buses
-    int ink = 0;
+    int colour_index = 0;
     Rides rides;  ///< level and mute
     UnknownKeys unknown;
 };
@@ -142,7 +142,7 @@ inline int64_t start_in_song(const Track& track, const ReadySource& played) { re
 struct Section {
     std::string name;
     double start_s = 0.0;  ///< it lasts until the next one starts
-    int ink = 0;           ///< 0 … 11
+    int colour_index = 0;  ///< 0 … 11
     UnknownKeys unknown = nullptr;
     bool operator==(const Section&) const = default;
 };
@@ -239,6 +239,9 @@ Session with_each_track(const Session& session, const std::function<void(Track&)
 /// A copy with tracks for these files at the end: named like the file without its ending, in the order given.
 Session with_files(const Session& session, const std::vector<fs::path>& files);
 
+/// What the names of both sides of a sound, or of doubles, share: "07 Guitar 2 L" gives "Guitar".
+std::string name_without_side(const std::string& name);
+
 /// Two mono files that are the sides of one sound: "x.L" and "x.R", "x L" and "x R", "x_left" and "x_right", also "07 x
 /// L" and "08 x R"; "x-1" is none.  The name they share, or nothing.
 std::optional<std::string> shared_name_of_pair(const fs::path& left, const fs::path& right);
@@ -291,7 +294,7 @@ double section_end_s(const Session& session, int section, double song_s);
 Result<Session> session_from_folder(const fs::path& folder, std::vector<Error>* problems);
 
 /// Sets one value by its name and text, as the command line writes it:
-/// trim, fader in dB (fader also -inf); pan -1 … 1; width 0 … 2; low_centre off or 40 … 500 Hz; mute, solo, solo_safe
+/// trim, fader in dB (fader also -inf); pan -1 … 1; width 0 … 2; mono_below off or 40 … 500 Hz; mute, solo, solo_safe
 /// on|off; polarity normal|inverted; staged_without off or FROM-TO in seconds of the song;
 /// delay in samples; kind percussive|sustained|auto; target auto | MEASURE:LOW:HIGH (peak:-7:-5, average:-20:-16,
 /// true_peak, short_term, vu).

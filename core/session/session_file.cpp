@@ -6,7 +6,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/session/fields.h"
-#include "core/session/json_giver.h"
+#include "core/session/json_writer.h"
 #include "core/session/validate.h"
 #include "core/shape/chain.h"
 #include "core/shape/plugin_registry.h"
@@ -29,25 +29,25 @@ void put_path(json& j, const char* key, const fs::path& file, const fs::path& fo
     if (!is_utf8(path)) j[std::string(key) + "_bytes"] = hexadecimal(path);
 }
 
-void take_path(Taker& t, const std::string& key, fs::path& to, const fs::path& folder) {
+void take_path(JsonReader& t, const std::string& key, fs::path& to, const fs::path& folder) {
     constexpr size_t longest_path = 65536;
     std::string path, bytes;
     t.text(key.c_str(), path, longest_path);
     t.text((key + "_bytes").c_str(), bytes, longest_path);
     if (!bytes.empty()) {
         const auto exact = from_hexadecimal(bytes);
-        if (!exact) return t.complain(key + "_bytes", said("must be bytes in hexadecimal"));
+        if (!exact) return t.complain(key + "_bytes", translated("must be bytes in hexadecimal"));
         path = *exact;
     }
-    if (path.find('\0') != std::string::npos) return t.complain(key, said("cannot hold a zero"));
+    if (path.find('\0') != std::string::npos) return t.complain(key, translated("cannot contain a zero byte"));
     if (!path.empty()) to = (folder / fs::path(path)).lexically_normal();
 }
 
 /// One item of the file: what it must have, its fields, and what this version does not know of it.
 template <class Item, class Fields>
-Item item_from(json j, const std::string& place, std::string* fault, std::initializer_list<const char*> needed,
+Item item_from(json j, const std::string& key_path, std::string* fault, std::initializer_list<const char*> needed,
                const Fields& fields) {
-    Taker t(std::move(j), place, fault);
+    JsonReader t(std::move(j), key_path, fault);
     for (const char* key : needed) t.required(key);
     Item item;
     fields(t, item);
@@ -60,7 +60,7 @@ Item item_from(json j, const std::string& place, std::string* fault, std::initia
 json points_of(const Curve& ride, const ParameterInfo& info) {
     json points = json::array();
     for (const RidePoint& p : ride.points) {
-        json point = given(p.unknown, [&](Giver& g) { point_fields(g, p, info); });
+        json point = given(p.unknown, [&](JsonWriter& g) { point_fields(g, p, info); });
         // How far it bends counts only where it does.
         if (p.segment == Segment::bend) point["bend"] = p.bend;
         if (p.segment != Segment::bend) point.erase("bend");
@@ -97,14 +97,13 @@ std::optional<std::vector<RidePoint>> sound_points(std::vector<RidePoint>& point
         return p.time_s >= 0.0 && p.time_s <= limits::latest_s && p.value >= info.low && p.value <= info.high &&
                p.bend >= -1.0 && p.bend <= 1.0;
     };
-    if (points.size() > limits::most_points || !std::all_of(points.begin(), points.end(), is_sound))
-        return std::nullopt;
+    if (points.size() > limits::max_points || !std::all_of(points.begin(), points.end(), is_sound)) return std::nullopt;
     const auto earlier = [](const RidePoint& a, const RidePoint& b) { return a.time_s < b.time_s; };
     if (!std::is_sorted(points.begin(), points.end(), earlier)) std::stable_sort(points.begin(), points.end(), earlier);
     return std::move(points);
 }
 
-Curve take_points(Taker& t, const ParameterInfo& info, const Reading& reading) {
+Curve take_points(JsonReader& t, const ParameterInfo& info, const Reading& reading) {
     Curve curve;
     const json* const there = t.look(info.id);
     if (std::vector<RidePoint>* const list = there && reading.lists ? reading.lists->find(*there) : nullptr) {
@@ -117,9 +116,10 @@ Curve take_points(Taker& t, const ParameterInfo& info, const Reading& reading) {
         for (const RidePoint& p : *list) objects.push_back(point_json(p));
         t.put_back(info.id, std::move(objects));
     }
-    t.each(info.id, limits::most_points, [&](json item, const std::string& place) {
-        curve.points.push_back(item_from<RidePoint>(std::move(item), place, reading.fault, {},
-                                                    [&](Taker& point, RidePoint& p) { point_fields(point, p, info); }));
+    t.each(info.id, limits::max_points, [&](json item, const std::string& key_path) {
+        curve.points.push_back(
+            item_from<RidePoint>(std::move(item), key_path, reading.fault, {},
+                                 [&](JsonReader& point, RidePoint& p) { point_fields(point, p, info); }));
     });
     std::stable_sort(curve.points.begin(), curve.points.end(),
                      [](const RidePoint& a, const RidePoint& b) { return a.time_s < b.time_s; });
@@ -137,12 +137,12 @@ void expand_points(json& rides, PointLists* lists) {
 }
 
 /// Rides of these parameters; others stay among the unknown keys.
-void take_rides_of(Taker& t, Rides& rides, std::span<const Parameter> known, const Reading& reading) {
+void take_rides_of(JsonReader& t, Rides& rides, std::span<const Parameter> known, const Reading& reading) {
     const json* const out = t.take("rides_out");
     json names_out = out && out->is_array() ? *out : json::array();
     json* v = t.take("rides");
     if (!v) return;
-    Taker r(std::move(*v), t.at("rides"), reading.fault);
+    JsonReader r(std::move(*v), t.at("rides"), reading.fault);
     for (const Parameter parameter : known) {
         const ParameterInfo& info = parameter.info();
         Curve curve = take_points(r, info, reading);
@@ -162,7 +162,7 @@ void take_rides_of(Taker& t, Rides& rides, std::span<const Parameter> known, con
 }
 
 /// The rides of a row itself.
-void take_rides(Taker& t, Rides& rides, RowKind kind, const Reading& reading) {
+void take_rides(JsonReader& t, Rides& rides, RowKind kind, const Reading& reading) {
     t.truth("rides_bypassed", rides.bypassed);
     std::vector<Parameter> known;
     for (const Parameter p : parameters())
@@ -175,7 +175,7 @@ void take_rides(Taker& t, Rides& rides, RowKind kind, const Reading& reading) {
 json chain_to_json(const Chain& chain, const Rides& rides, const fs::path& folder) {
     json list = json::array();
     for (const Processor& p : chain) {
-        json j = given(p.unknown, [&](Giver& g) { processor_fields(g, p); });
+        json j = given(p.unknown, [&](JsonWriter& g) { processor_fields(g, p); });
         if (is_plugin(p.type)) {
             j["type"] = "lv2";
             j["uri"] = uri_of_type(p.type);
@@ -196,10 +196,10 @@ json chain_to_json(const Chain& chain, const Rides& rides, const fs::path& folde
 
 namespace {
 
-void take_chain(Taker& t, Chain& chain, Rides& rides, const Reading& reading) {
-    t.each("chain", limits::most_processors, [&](json item, const std::string& place) {
-        chain.push_back(
-            item_from<Processor>(std::move(item), place, reading.fault, {"id", "type"}, [&](Taker& c, Processor& p) {
+void take_chain(JsonReader& t, Chain& chain, Rides& rides, const Reading& reading) {
+    t.each("chain", limits::max_processors, [&](json item, const std::string& key_path) {
+        chain.push_back(item_from<Processor>(
+            std::move(item), key_path, reading.fault, {"id", "type"}, [&](JsonReader& c, Processor& p) {
                 processor_fields(c, p);
                 if (p.type == "reverb") take_path(c, "impulse", p.impulse, reading.folder);
                 if (p.type == "lv2") {
@@ -223,7 +223,7 @@ void take_chain(Taker& t, Chain& chain, Rides& rides, const Reading& reading) {
                         std::string word;
                         c.text(info->id, word, limits::longest_name);
                         const auto found = value_from_text(*info, word);
-                        if (!found) c.complain(info->id, said("is none of the words that are known"));
+                        if (!found) c.complain(info->id, translated("is not one of the known words"));
                         value = found.value_or(value);
                     }
                     set_value(p, *info, value);
@@ -235,7 +235,7 @@ void take_chain(Taker& t, Chain& chain, Rides& rides, const Reading& reading) {
 
 }  // namespace
 
-void take_chain(Taker& t, Chain& chain, Rides& rides, const fs::path& folder, std::string* fault) {
+void take_chain(JsonReader& t, Chain& chain, Rides& rides, const fs::path& folder, std::string* fault) {
     take_chain(t, chain, rides, {fault, folder});
 }
 
@@ -244,7 +244,7 @@ namespace {
 json sends_to_json(const Sends& sends, const Rides& rides) {
     json list = json::array();
     for (const Send& s : sends) {
-        json j = given(s.unknown, [&](Giver& g) { send_fields(g, s); });
+        json j = given(s.unknown, [&](JsonWriter& g) { send_fields(g, s); });
         if (s.own_pan) j["pan"] = s.pan;
         put_rides_of(j, rides, [&](Parameter of) { return of.send() == s.id; });
         list.push_back(std::move(j));
@@ -252,14 +252,16 @@ json sends_to_json(const Sends& sends, const Rides& rides) {
     return list;
 }
 
-void take_sends(Taker& t, Sends& sends, Rides& rides, const Reading& reading) {
-    t.each("sends", limits::most_sends, [&](json item, const std::string& place) {
-        sends.push_back(item_from<Send>(std::move(item), place, reading.fault, {"id", "to"}, [&](Taker& c, Send& s) {
-            send_fields(c, s);
-            std::vector<Parameter> known;
-            for (const ParameterInfo* info : parameters_of_sends()) known.push_back(Parameter::of_send(*info, s.id));
-            take_rides_of(c, rides, known, reading);
-        }));
+void take_sends(JsonReader& t, Sends& sends, Rides& rides, const Reading& reading) {
+    t.each("sends", limits::max_sends, [&](json item, const std::string& key_path) {
+        sends.push_back(
+            item_from<Send>(std::move(item), key_path, reading.fault, {"id", "to"}, [&](JsonReader& c, Send& s) {
+                send_fields(c, s);
+                std::vector<Parameter> known;
+                for (const ParameterInfo* info : parameters_of_sends())
+                    known.push_back(Parameter::of_send(*info, s.id));
+                take_rides_of(c, rides, known, reading);
+            }));
     });
 }
 
@@ -272,47 +274,48 @@ void put_mixed(json& j, const Row& row, const fs::path& folder) {
 }
 
 json bus_to_json(const Bus& bus, const fs::path& folder) {
-    json j = given(bus.unknown, [&](Giver& g) { mixed_fields(g, bus); });
+    json j = given(bus.unknown, [&](JsonWriter& g) { mixed_fields(g, bus); });
     put_mixed(j, bus, folder);
     return j;
 }
 
 json track_to_json(const Track& t, const fs::path& folder) {
-    json j = given(t.unknown, [&](Giver& g) { track_fields(g, t); });
+    json j = given(t.unknown, [&](JsonWriter& g) { track_fields(g, t); });
     put_mixed(j, t, folder);
     const Source& source = t.source;
     put_path(j, "file", source.file, folder);
     if (!source.right_file.empty()) put_path(j, "right_file", source.right_file, folder);
     if (source.channels == Channels::one) j["channel"] = source.channel;
-    for (const Clip& c : source.clips) j["clips"].push_back(given(c.unknown, [&](Giver& g) { clip_fields(g, c); }));
+    for (const Clip& c : source.clips)
+        j["clips"].push_back(given(c.unknown, [&](JsonWriter& g) { clip_fields(g, c); }));
     if (t.count_spikes) j["count_spikes"] = *t.count_spikes;
     j["kind"] = t.kind ? kind_name(*t.kind) : "auto";
     if (t.target) j["target"] = target_to_json(*t.target);
     if (t.delay_samples == std::floor(t.delay_samples)) j["delay_samples"] = static_cast<int64_t>(t.delay_samples);
-    if (!t.sides_apart && t.left_pan == -1.0 && t.right_pan == 1.0) {
+    if (!t.dual_pan && t.left_pan == -1.0 && t.right_pan == 1.0) {
         j.erase("left_pan");
         j.erase("right_pan");
     }
     if (t.staged_without)
-        j["staged_without"] = given(nullptr, [&](Giver& g) { left_out_fields(g, *t.staged_without); });
+        j["staged_without"] = given(nullptr, [&](JsonWriter& g) { left_out_fields(g, *t.staged_without); });
     return j;
 }
 
-Track track_from(json j, const std::string& place, const Reading& reading) {
+Track track_from(json j, const std::string& key_path, const Reading& reading) {
     const fs::path& folder = reading.folder;
     std::string* const fault = reading.fault;
     constexpr std::array kinds{"auto", "percussive", "sustained"};
     enum class Choice { automatic, percussive, sustained };
-    Taker t(std::move(j), place, fault);
+    JsonReader t(std::move(j), key_path, fault);
     Track track;
     t.required("name");
     t.required("file");
     take_path(t, "file", track.source.file, folder);
     take_path(t, "right_file", track.source.right_file, folder);
     track_fields(t, track);
-    t.each("clips", limits::most_clips, [&](json item, const std::string& clip_place) {
+    t.each("clips", limits::max_clips, [&](json item, const std::string& clip_place) {
         track.source.clips.push_back(item_from<Clip>(std::move(item), clip_place, fault, {"frames"},
-                                                     [](Taker& c, Clip& clip) { clip_fields(c, clip); }));
+                                                     [](JsonReader& c, Clip& clip) { clip_fields(c, clip); }));
     });
     bool counted = true;
     if (t.has("count_spikes")) {
@@ -324,7 +327,7 @@ Track track_from(json j, const std::string& place, const Reading& reading) {
     if (kind != Choice::automatic) track.kind = kind == Choice::percussive ? Kind::percussive : Kind::sustained;
     if (json* v = t.take("target")) track.target = target_from(*v, t.at("target"), {}, fault);
     if (json* v = t.take("staged_without")) {
-        Taker stretch(std::move(*v), t.at("staged_without"), fault);
+        JsonReader stretch(std::move(*v), t.at("staged_without"), fault);
         left_out_fields(stretch, track.staged_without.emplace());
     }
     take_rides(t, track.rides, RowKind::track, reading);
@@ -334,8 +337,8 @@ Track track_from(json j, const std::string& place, const Reading& reading) {
     return track;
 }
 
-Bus bus_from(json j, const std::string& place, const Reading& reading) {
-    return item_from<Bus>(std::move(j), place, reading.fault, {"name"}, [&](Taker& t, Bus& bus) {
+Bus bus_from(json j, const std::string& key_path, const Reading& reading) {
+    return item_from<Bus>(std::move(j), key_path, reading.fault, {"name"}, [&](JsonReader& t, Bus& bus) {
         mixed_fields(t, bus);
         take_rides(t, bus.rides, RowKind::bus, reading);
         take_chain(t, bus.chain, bus.rides, reading);
@@ -343,18 +346,18 @@ Bus bus_from(json j, const std::string& place, const Reading& reading) {
     });
 }
 
-std::vector<TrackId> ids_from(const json& j, const std::string& place, std::string* fault) {
+std::vector<TrackId> ids_from(const json& j, const std::string& key_path, std::string* fault) {
     std::vector<TrackId> ids;
     for (const json& id : j)
         if (id.is_number_unsigned() && id.get<double>() <= static_cast<double>(limits::largest_id))
             ids.push_back(id.get<TrackId>());
         else if (fault->empty())
-            *fault = say("'{}' must be a list of whole numbers", place);
+            *fault = translate("'{}' must be a list of whole numbers", key_path);
     return ids;
 }
 
 json group_to_json(const ControlGroup& g) {
-    json j = given(g.unknown, [&](Giver& giver) { row_fields(giver, g); });
+    json j = given(g.unknown, [&](JsonWriter& giver) { row_fields(giver, g); });
     if (!g.mute) j.erase("mute");
     if (!g.solo) j.erase("solo");
     put_rides(j, g.rides);
@@ -362,9 +365,9 @@ json group_to_json(const ControlGroup& g) {
     return j;
 }
 
-ControlGroup group_from(json j, const std::string& place, const Reading& reading) {
+ControlGroup group_from(json j, const std::string& key_path, const Reading& reading) {
     std::string* const fault = reading.fault;
-    return item_from<ControlGroup>(std::move(j), place, fault, {"name"}, [&](Taker& t, ControlGroup& group) {
+    return item_from<ControlGroup>(std::move(j), key_path, fault, {"name"}, [&](JsonReader& t, ControlGroup& group) {
         row_fields(t, group);
         if (json* v = t.take("members")) group.members = ids_from(*v, t.at("members"), fault);
         take_rides(t, group.rides, RowKind::group, reading);
@@ -375,17 +378,17 @@ ControlGroup group_from(json j, const std::string& place, const Reading& reading
 // --------------------------------------------------------------------------
 
 json hand_off_to_json(const HandOff& h) {
-    json j = given(h.unknown, [&](Giver& g) { hand_off_fields(g, h); });
-    j["own"] = given(h.own.unknown, [&](Giver& g) { limit_fields(g, h.own); });
+    json j = given(h.unknown, [&](JsonWriter& g) { hand_off_fields(g, h); });
+    j["own"] = given(h.own.unknown, [&](JsonWriter& g) { limit_fields(g, h.own); });
     return j;
 }
 
 HandOff hand_off_from(json given, std::string* fault) {
-    Taker t(std::move(given), "hand_off", fault);
+    JsonReader t(std::move(given), "hand_off", fault);
     HandOff h;
     hand_off_fields(t, h);
     if (json* v = t.take("own")) {
-        Taker own(std::move(*v), "hand_off.own", fault);
+        JsonReader own(std::move(*v), "hand_off.own", fault);
         limit_fields(own, h.own);
         h.own.unknown = own.left();
     }
@@ -394,39 +397,40 @@ HandOff hand_off_from(json given, std::string* fault) {
 }
 
 json recording_to_json(const Recording& r, const fs::path& folder) {
-    json j = given(r.unknown, [&](Giver& g) { recording_fields(g, r); });
+    json j = given(r.unknown, [&](JsonWriter& g) { recording_fields(g, r); });
     put_path(j, "file", r.file, folder);
     if (!r.session.empty()) put_path(j, "session", r.session, folder);
     for (const RecordingPassage& p : r.passages)
-        j["passages"].push_back(given(p.unknown, [&](Giver& g) { recording_passage_fields(g, p); }));
+        j["passages"].push_back(given(p.unknown, [&](JsonWriter& g) { recording_passage_fields(g, p); }));
     return j;
 }
 
-Recording recording_from(json j, const std::string& place, const fs::path& folder, std::string* fault) {
-    return item_from<Recording>(std::move(j), place, fault, {"name", "file"}, [&](Taker& t, Recording& r) {
+Recording recording_from(json j, const std::string& key_path, const fs::path& folder, std::string* fault) {
+    return item_from<Recording>(std::move(j), key_path, fault, {"name", "file"}, [&](JsonReader& t, Recording& r) {
         recording_fields(t, r);
         take_path(t, "file", r.file, folder);
         take_path(t, "session", r.session, folder);
-        t.each("passages", limits::most_passages, [&](json item, const std::string& where) {
+        t.each("passages", limits::max_passages, [&](json item, const std::string& where) {
             r.passages.push_back(item_from<RecordingPassage>(
                 std::move(item), where, fault, {"from_s", "to_s"},
-                [](Taker& passage, RecordingPassage& p) { recording_passage_fields(passage, p); }));
+                [](JsonReader& passage, RecordingPassage& p) { recording_passage_fields(passage, p); }));
         });
     });
 }
 
 json blind_to_json(const BlindResult& b) {
-    json j = given(b.unknown, [&](Giver& g) { blind_result_fields(g, b); });
+    json j = given(b.unknown, [&](JsonWriter& g) { blind_result_fields(g, b); });
     for (size_t n = 0; n < b.versions.size(); ++n)
-        j["versions"].push_back(given(nullptr, [&](Giver& g) { blind_version_fields(g, b.versions[n], b.chosen[n]); }));
+        j["versions"].push_back(
+            given(nullptr, [&](JsonWriter& g) { blind_version_fields(g, b.versions[n], b.chosen[n]); }));
     return j;
 }
 
-BlindResult blind_from(json j, const std::string& place, std::string* fault) {
-    return item_from<BlindResult>(std::move(j), place, fault, {"versions"}, [&](Taker& t, BlindResult& b) {
+BlindResult blind_from(json j, const std::string& key_path, std::string* fault) {
+    return item_from<BlindResult>(std::move(j), key_path, fault, {"versions"}, [&](JsonReader& t, BlindResult& b) {
         blind_result_fields(t, b);
-        t.each("versions", limits::most_blind_versions, [&](json item, const std::string& where) {
-            Taker version(std::move(item), where, fault);
+        t.each("versions", limits::max_blind_versions, [&](json item, const std::string& where) {
+            JsonReader version(std::move(item), where, fault);
             blind_version_fields(version, b.versions.emplace_back(), b.chosen.emplace_back());
         });
     });
@@ -456,8 +460,7 @@ void give_ids(Session& s) {
 }  // namespace
 
 std::string session_to_json(const Session& s, const fs::path& folder) {
-    json j = given(s.unknown, [&](Giver& g) { session_fields(g, s); });
-    j["format"] = session_format;
+    json j = given(s.unknown, [&](JsonWriter& g) { session_fields(g, s); });
     j["version"] = session_version;
     j["target_sheet"] = sheet_to_json(s.targets);
     j["tracks"] = json::array();
@@ -470,19 +473,21 @@ std::string session_to_json(const Session& s, const fs::path& folder) {
     if (!s.anchor_order.empty()) j["anchor_order"] = s.anchor_order;
     j["sections"] = json::array();
     for (const Section& section : s.sections)
-        j["sections"].push_back(given(section.unknown, [&](Giver& g) { section_fields(g, section); }));
+        j["sections"].push_back(given(section.unknown, [&](JsonWriter& g) { section_fields(g, section); }));
     for (const TempoMark& mark : s.tempo)
-        j["tempo"].push_back(given(mark.unknown, [&](Giver& g) { tempo_fields(g, mark); }));
+        j["tempo"].push_back(given(mark.unknown, [&](JsonWriter& g) { tempo_fields(g, mark); }));
     if (s.hand_off != HandOff{}) j["hand_off"] = hand_off_to_json(s.hand_off);
     for (const Recording& r : s.recordings) j["recordings"].push_back(recording_to_json(r, folder));
     for (const ListeningNote& n : s.notes)
-        j["listening_notes"].push_back(given(n.unknown, [&](Giver& g) { listening_note_fields(g, n); }));
+        j["listening_notes"].push_back(given(n.unknown, [&](JsonWriter& g) { listening_note_fields(g, n); }));
     for (const BlindResult& b : s.blind_results) j["blind_comparisons"].push_back(blind_to_json(b));
-    json main = given(s.unknown_main, [&](Giver& g) { main_fields(g, s); });
+    json main = given(s.unknown_main, [&](JsonWriter& g) { main_fields(g, s); });
     put_rides(main, s.main_rides);
     if (!s.main_chain.empty()) main["chain"] = chain_to_json(s.main_chain, s.main_rides, folder);
     j["main"] = main;
-    return j.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
+    const std::string fields = j.dump(1, ' ', false, json::error_handler_t::replace);
+    // What the file is stands in its first line, where a desktop looks that knows files by their content.
+    return fmt::format("{{\n \"format\": \"{}\",{}\n", session_format, std::string_view(fields).substr(1));
 }
 
 namespace {
@@ -492,7 +497,7 @@ Result<Session> session_from(json j, PointLists& lists, const fs::path& session_
 Result<Session> session_from_json(const std::string& text, const fs::path& session_file) {
     const std::string name = session_file.string();
     PointLists lists;
-    auto parsed = parse_json(text, name, to_say("not a session file"), &lists);
+    auto parsed = parse_json(text, name, translatable("not a session file"), &lists);
     if (!parsed) return tl::unexpected(parsed.error());
     return session_from(std::move(*parsed), lists, session_file);
 }
@@ -502,17 +507,26 @@ namespace {
 Result<Session> session_from(json j, PointLists& lists, const fs::path& session_file) {
     const std::string name = session_file.string();
     if (!j.is_object() || !j.contains("format") || j["format"] != session_format)
-        return fail(name, said("not a session file: \"format\" is not \"isotonus-session\""));
+        return fail(name,
+                    translated("not a session file: \"format\" differs from \"isotonus-session\". Choose a file that "
+                               "ends in .isotonus."));
     if (!j.contains("version") || !j["version"].is_number_integer())
-        return fail(name, said("the session's \"version\" is missing or not a whole number"));
+        return fail(
+            name,
+            translated(
+                "the \"version\" of the session is missing or not a whole number. Restore a backup of the file."));
     if (j["version"].get<double>() > session_version)
-        return fail(name, say("this session was written by a newer Isotonus (version {}; this one reads up to {})",
+        return fail(name,
+                    translate("a newer Isotonus wrote this session (version {}; this program reads up to {}). Install "
+                              "the newer version to open it.",
                               j["version"].dump(), session_version));
-    if (j["version"].get<double>() < 1) return fail(name, said("the session's \"version\" must be 1 or more"));
+    if (j["version"].get<double>() < 1)
+        return fail(name,
+                    translated("the \"version\" of the session must be 1 or more. Restore a backup of the file."));
 
     std::string fault;
     Session s;
-    Taker t(std::move(j), "", &fault);
+    JsonReader t(std::move(j), "", &fault);
     t.take("format");
     t.take("version");
     session_fields(t, s);
@@ -528,46 +542,51 @@ Result<Session> session_from(json j, PointLists& lists, const fs::path& session_
     std::vector<Recording> recordings;
     std::vector<ListeningNote> notes;
     std::vector<BlindResult> blind_results;
-    t.each("tracks", limits::most_rows, [&](json item, const std::string& place) {
-        tracks.push_back(std::make_shared<const Track>(track_from(std::move(item), place, reading)));
+    t.each("tracks", limits::max_rows, [&](json item, const std::string& key_path) {
+        tracks.push_back(std::make_shared<const Track>(track_from(std::move(item), key_path, reading)));
     });
-    t.each("buses", limits::most_rows,
-           [&](json item, const std::string& place) { buses.push_back(bus_from(std::move(item), place, reading)); });
-    t.each("control_groups", limits::most_rows,
-           [&](json item, const std::string& place) { groups.push_back(group_from(std::move(item), place, reading)); });
+    t.each("buses", limits::max_rows, [&](json item, const std::string& key_path) {
+        buses.push_back(bus_from(std::move(item), key_path, reading));
+    });
+    t.each("control_groups", limits::max_rows, [&](json item, const std::string& key_path) {
+        groups.push_back(group_from(std::move(item), key_path, reading));
+    });
     size_t selection = 0;
-    t.each("selections", s.selections.size(),
-           [&](json item, const std::string& place) { s.selections[selection++] = ids_from(item, place, &fault); });
-    if (json* v = t.take("anchor_order")) s.anchor_order = ids_from(*v, "anchor_order", &fault);
-    t.each("sections", limits::most_sections, [&](json item, const std::string& place) {
-        found_sections.push_back(item_from<Section>(std::move(item), place, &fault, {"name"},
-                                                    [](Taker& r, Section& section) { section_fields(r, section); }));
+    t.each("selections", s.selections.size(), [&](json item, const std::string& key_path) {
+        s.selections[selection++] = ids_from(item, key_path, &fault);
     });
-    t.each("tempo", limits::most_tempo_marks, [&](json item, const std::string& place) {
-        tempo.push_back(item_from<TempoMark>(std::move(item), place, &fault, {},
-                                             [](Taker& r, TempoMark& mark) { tempo_fields(r, mark); }));
+    if (json* v = t.take("anchor_order")) s.anchor_order = ids_from(*v, "anchor_order", &fault);
+    t.each("sections", limits::max_sections, [&](json item, const std::string& key_path) {
+        found_sections.push_back(
+            item_from<Section>(std::move(item), key_path, &fault, {"name"},
+                               [](JsonReader& r, Section& section) { section_fields(r, section); }));
+    });
+    t.each("tempo", limits::max_tempo_marks, [&](json item, const std::string& key_path) {
+        tempo.push_back(item_from<TempoMark>(std::move(item), key_path, &fault, {},
+                                             [](JsonReader& r, TempoMark& mark) { tempo_fields(r, mark); }));
     });
     if (json* v = t.take("hand_off")) s.hand_off = hand_off_from(std::move(*v), &fault);
-    t.each("recordings", limits::most_recordings, [&](json item, const std::string& place) {
-        recordings.push_back(recording_from(std::move(item), place, folder, &fault));
+    t.each("recordings", limits::max_recordings, [&](json item, const std::string& key_path) {
+        recordings.push_back(recording_from(std::move(item), key_path, folder, &fault));
     });
-    t.each("listening_notes", limits::most_notes, [&](json item, const std::string& place) {
+    t.each("listening_notes", limits::max_notes, [&](json item, const std::string& key_path) {
         notes.push_back(
-            item_from<ListeningNote>(std::move(item), place, &fault, {"time_s"},
-                                     [](Taker& r, ListeningNote& note) { listening_note_fields(r, note); }));
+            item_from<ListeningNote>(std::move(item), key_path, &fault, {"time_s"},
+                                     [](JsonReader& r, ListeningNote& note) { listening_note_fields(r, note); }));
     });
-    t.each("blind_comparisons", limits::most_blind_results, [&](json item, const std::string& place) {
-        blind_results.push_back(blind_from(std::move(item), place, &fault));
+    t.each("blind_comparisons", limits::max_blind_results, [&](json item, const std::string& key_path) {
+        blind_results.push_back(blind_from(std::move(item), key_path, &fault));
     });
     if (json* v = t.take("main")) {
-        Taker r(std::move(*v), "main", &fault);
+        JsonReader r(std::move(*v), "main", &fault);
         main_fields(r, s);
         take_rides(r, s.main_rides, RowKind::main, reading);
         take_chain(r, s.main_chain, s.main_rides, reading);
         s.unknown_main = r.left();
     }
     s.unknown = t.left();
-    if (!fault.empty()) return fail(name, say("the session cannot be read: {}", fault));
+    if (!fault.empty())
+        return fail(name, translate("the session cannot be read: {}. Restore a backup or correct the file.", fault));
     std::stable_sort(found_sections.begin(), found_sections.end(),
                      [](const Section& a, const Section& b) { return a.start_s < b.start_s; });
     sort_tempo(tempo);
@@ -582,7 +601,8 @@ Result<Session> session_from(json j, PointLists& lists, const fs::path& session_
     if (!blind_results.empty()) s.blind_results = std::move(blind_results);
     give_ids(s);
     if (const auto valid = validate(s); !valid)
-        return fail(name, say("the session cannot be read: {}", valid.error().what));
+        return fail(name, translate("the session cannot be read: {}. Restore a backup or correct the file.",
+                                    valid.error().what));
     return s;
 }
 
@@ -593,10 +613,11 @@ Result<Session> read_session(const fs::path& file) {
     json document;
     {
         // The text goes before the document becomes a session: both may be large.
-        const auto text = read_whole(file, limits::most_session_bytes);
+        const auto text = read_whole(file, limits::max_session_bytes);
         if (!text) return tl::unexpected(text.error());
-        if (text->empty()) return fail(file.string(), said("not a session file: the file is empty"));
-        auto parsed = parse_json(*text, file.string(), to_say("not a session file"), &lists);
+        if (text->empty())
+            return fail(file.string(), translated("not a session file: the file is empty. Restore a backup."));
+        auto parsed = parse_json(*text, file.string(), translatable("not a session file"), &lists);
         if (!parsed) return tl::unexpected(parsed.error());
         document = std::move(*parsed);
     }
@@ -605,12 +626,17 @@ Result<Session> read_session(const fs::path& file) {
 
 Result<void> write_session(const Session& session, const fs::path& file) {
     if (auto valid = validate(session); !valid)
-        return fail(file.string(),
-                    say("the session is not written, since it could not be read again: {}", valid.error().what));
+        return fail(
+            file.string(),
+            translate(
+                "the session was not saved, because it could not be opened again: {}. Undo the last change and save.",
+                valid.error().what));
     const std::string text = session_to_json(session, real_path(file).parent_path());
-    if (text.size() > limits::most_session_bytes)
-        return fail(file.string(), said("the session is not written, since it would be too large to be read again: "
-                                        "simplify its longest rides"));
+    if (text.size() > limits::max_session_bytes)
+        return fail(
+            file.string(),
+            translated(
+                "the session was not saved, because it would be too large to open again. Simplify its longest rides."));
     return write_whole(file, text, protected_by(session, {}));
 }
 
@@ -626,23 +652,28 @@ Result<void> change_session(const fs::path& file, const std::function<Result<voi
 Result<std::vector<Recording>> read_shelf(const fs::path& file) {
     std::vector<Recording> found;
     if (!is_there(file)) return found;
-    const auto text = read_whole(file, limits::most_sheet_bytes);
+    const auto text = read_whole(file, limits::max_sheet_bytes);
     if (!text) return tl::unexpected(text.error());
-    const auto parsed = parse_json(*text, file.string(), to_say("not a list of references"));
+    const auto parsed = parse_json(*text, file.string(), translatable("not a list of references"));
     if (!parsed) return tl::unexpected(parsed.error());
     std::string fault;
-    Taker t(*parsed, "", &fault);
-    t.each("references", limits::most_recordings, [&](json item, const std::string& place) {
-        found.push_back(recording_from(std::move(item), place, file.parent_path(), &fault));
+    JsonReader t(*parsed, "", &fault);
+    t.each("references", limits::max_recordings, [&](json item, const std::string& key_path) {
+        found.push_back(recording_from(std::move(item), key_path, file.parent_path(), &fault));
     });
-    if (!fault.empty()) return fail(file.string(), say("the list of references cannot be read: {}", fault));
+    if (!fault.empty())
+        return fail(
+            file.string(),
+            translate("the list of references cannot be read: {}. Delete the file to start a new list.", fault));
     return found;
 }
 
 Result<void> write_shelf(const std::vector<Recording>& references, const fs::path& file) {
     json j{{"references", json::array()}};
     for (const Recording& r : references) j["references"].push_back(recording_to_json(r, file.parent_path()));
-    if (!make_folder(file.parent_path())) return fail(file.string(), said("its folder cannot be made"));
+    if (!make_folder(file.parent_path()))
+        return fail(file.string(),
+                    translated("the folder of the file cannot be made. Check the permissions of the folder above."));
     return write_whole(file, j.dump(1, ' ', false, json::error_handler_t::replace) + "\n", none_protected());
 }
 

@@ -23,8 +23,8 @@ Result<Session> session_from_json(const std::string& text, const fs::path& sessi
 /// A chain as it stands in a session file, with the rides of its processors; and back.  What is wrong is told by the
 /// taker with its place.  A type that this version does not know is kept with all that it says, and does nothing.
 nlohmann::json chain_to_json(const Chain& chain, const Rides& rides, const fs::path& folder);
-class Taker;
-void take_chain(Taker& from, Chain& chain, Rides& rides, const fs::path& folder, std::string* fault);
+class JsonReader;
+void take_chain(JsonReader& from, Chain& chain, Rides& rides, const fs::path& folder, std::string* fault);
 
 /// A regular file of 128 MiB at most.
 Result<Session> read_session(const fs::path& file);

@@ -2,7 +2,7 @@
 
 #include "core/files/paths.h"
 #include "core/session/fields.h"
-#include "core/session/json_giver.h"
+#include "core/session/json_writer.h"
 
 namespace isotonus {
 
@@ -41,21 +41,21 @@ const Target& target_for(const TargetSheet& sheet, const std::string& name, Fami
 }
 
 json target_to_json(const Target& t) {
-    return given(t.unknown, [&](Giver& g) { target_fields(g, t); });
+    return given(t.unknown, [&](JsonWriter& g) { target_fields(g, t); });
 }
 
-Target target_from(const json& given, const std::string& place, Target target, std::string* fault) {
-    Taker t(given, place, fault);
+Target target_from(const json& given, const std::string& key_path, Target target, std::string* fault) {
+    JsonReader t(given, key_path, fault);
     target_fields(t, target);
     target.unknown = t.left();
     return target;
 }
 
 json sheet_to_json(const TargetSheet& s) {
-    json j = given(s.unknown, [&](Giver& g) { sheet_fields(g, s); });
+    json j = given(s.unknown, [&](JsonWriter& g) { sheet_fields(g, s); });
     j["rules"] = json::array();
     for (const TargetRule& r : s.rules) {
-        json rule = given(r.unknown, [&](Giver& g) { rule_fields(g, r); });
+        json rule = given(r.unknown, [&](JsonWriter& g) { rule_fields(g, r); });
         rule["target"] = target_to_json(r.target);
         j["rules"].push_back(rule);
     }
@@ -64,15 +64,15 @@ json sheet_to_json(const TargetSheet& s) {
     return j;
 }
 
-TargetSheet sheet_from(const json& j, const std::string& place, std::string* fault) {
+TargetSheet sheet_from(const json& j, const std::string& key_path, std::string* fault) {
     TargetSheet s;
-    Taker t(j, place, fault);
+    JsonReader t(j, key_path, fault);
     sheet_fields(t, s);
     if (const json* p = t.take("percussive"))
         s.percussive = target_from(json(*p), t.at("percussive"), s.percussive, fault);
     if (const json* p = t.take("sustained")) s.sustained = target_from(json(*p), t.at("sustained"), s.sustained, fault);
-    t.each("rules", limits::most_rules, [&](json item, const std::string& rule_place) {
-        Taker r(std::move(item), rule_place, fault);
+    t.each("rules", limits::max_rules, [&](json item, const std::string& rule_place) {
+        JsonReader r(std::move(item), rule_place, fault);
         TargetRule rule;
         r.required("target");
         rule_fields(r, rule);
@@ -93,19 +93,26 @@ std::string sheet_file_text(const TargetSheet& sheet) {
 }
 
 Result<TargetSheet> read_sheet(const std::filesystem::path& file) {
-    const auto text = read_whole(file, limits::most_sheet_bytes);
+    const auto text = read_whole(file, limits::max_sheet_bytes);
     if (!text) return tl::unexpected(text.error());
-    auto j = parse_json(*text, file.string(), to_say("not a target sheet"));
+    auto j = parse_json(*text, file.string(), translatable("not a target sheet"));
     if (!j) return tl::unexpected(j.error());
     if (!j->is_object() || j->value("format", json()) != sheet_format)
-        return fail(file.string(), said("not a target sheet: \"format\" is not \"isotonus-target-sheet\""));
+        return fail(
+            file.string(),
+            translated(
+                "not a target sheet: \"format\" differs from \"isotonus-target-sheet\". Choose a target sheet."));
     if (!j->contains("version") || (*j)["version"] != 1)
-        return fail(file.string(), said("this target sheet was written by a newer Isotonus"));
+        return fail(file.string(),
+                    translated("a newer version of Isotonus wrote this target sheet. Install that version to use it."));
     j->erase("format");
     j->erase("version");
     std::string fault;
     TargetSheet sheet = sheet_from(*j, "", &fault);
-    if (!fault.empty()) return fail(file.string(), say("the target sheet cannot be read: {}", fault));
+    if (!fault.empty())
+        return fail(
+            file.string(),
+            translate("the target sheet cannot be read: {}. Correct the file, or choose another sheet.", fault));
     return sheet;
 }
 

@@ -69,9 +69,9 @@ const Target& target_for(const TargetSheet& sheet, const std::string& name, Fami
 nlohmann::json sheet_to_json(const TargetSheet& sheet);
 nlohmann::json target_to_json(const Target& target);
 
-class Taker;
-TargetSheet sheet_from(const nlohmann::json& j, const std::string& place, std::string* fault);
-Target target_from(const nlohmann::json& j, const std::string& place, Target otherwise, std::string* fault);
+class JsonReader;
+TargetSheet sheet_from(const nlohmann::json& j, const std::string& key_path, std::string* fault);
+Target target_from(const nlohmann::json& j, const std::string& key_path, Target otherwise, std::string* fault);
 
 /// A sheet as a file of its own: {"format": "isotonus-target-sheet", "version": 1, …}.
 std::string sheet_file_text(const TargetSheet& sheet);

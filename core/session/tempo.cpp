@@ -32,7 +32,8 @@ Result<TempoMark> tempo_from_text(std::string_view text, const TempoMark& before
     const bool is_power = unit >= 1 && unit <= 32 && std::has_single_bit(static_cast<unsigned>(unit));
     if (!whole || !(mark.quarters_a_minute >= 10.0 && mark.quarters_a_minute <= 1000.0) || beats < 1 || beats > 99 ||
         !is_power)
-        return fail("", say("'{}' is not a tempo: write 120 or 97.5 6/8, from 10 to 1000 quarters a minute", text));
+        return fail("",
+                    translate("'{}' is not a tempo. Type 120 or 97.5 6/8, from 10 to 1000 quarters a minute.", text));
     mark.beats = beats;
     mark.beat_unit = unit;
     return mark;

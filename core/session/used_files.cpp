@@ -13,19 +13,20 @@ std::vector<UsedFile> used_files(const Session& session) {
         if (!file.empty()) files.push_back({file, std::move(what), use});
     };
     for (const auto& t : session.tracks) {
-        add(t->source.file, Use::audio, say("the file of the track '{}'", t->name));
-        add(t->source.right_file, Use::audio, say("the right side of the track '{}'", t->name));
+        add(t->source.file, Use::audio, translate("the file of the track '{}'", t->name));
+        add(t->source.right_file, Use::audio, translate("the right channel of the track '{}'", t->name));
     }
     const auto add_rooms = [&](TrackId row) {
         for (const Processor& p : *session.chain_of(row))
-            add(p.impulse, Use::room, say("the room of '{}'", session.name_of(row)));
+            add(p.impulse, Use::room, translate("the impulse response of '{}'", session.name_of(row)));
     };
     for (const auto& t : session.tracks) add_rooms(t->id);
     for (const Bus& b : session.buses) add_rooms(b.id);
     add_rooms(main_output);
     for (const Recording& r : session.recordings) {
-        add(r.file, Use::recording, r.reference ? say("the reference '{}'", r.name) : say("the print '{}'", r.name));
-        add(r.session, Use::session_of_print, say("the session as it was at the print '{}'", r.name));
+        add(r.file, Use::recording,
+            r.reference ? translate("the reference '{}'", r.name) : translate("the print '{}'", r.name));
+        add(r.session, Use::session_of_print, translate("the session kept with the print '{}'", r.name));
     }
     return files;
 }
@@ -81,7 +82,7 @@ Session with_missing_found(const Session& session, const fs::path& folder, int* 
 
 ProtectedFiles protected_by(const Session& session, const fs::path& session_file) {
     ProtectedFiles kept;
-    if (!session_file.empty()) kept.add(session_file, said("the session's own file"));
+    if (!session_file.empty()) kept.add(session_file, translated("the file of the session"));
     for (UsedFile& used : used_files(session)) kept.add(used.file, std::move(used.what));
     return kept;
 }

@@ -38,9 +38,9 @@ class LimitCheck {
     LimitCheck& rare() { return *this; }
     void number(const char* key, double value, double low, double high) {
         if (!std::isfinite(value))
-            complain(key, said("must be a number"));
+            complain(key, translated("must be a number"));
         else if (value < low || value > high)
-            complain(key, say("must lie between {:g} and {:g}; {:g} does not", low, high, value));
+            complain(key, translate("must be from {:g} to {:g}, but is {:g}", low, high, value));
     }
     void level(const char* key, double db) {
         if (db != silence_db) number(key, db, lowest_level_db, fader_max_db);
@@ -49,18 +49,18 @@ class LimitCheck {
     void integer(const char* key, Int value, int64_t low, int64_t high) {
         if (static_cast<int64_t>(value) < low || static_cast<int64_t>(value) > high ||
             static_cast<double>(value) > static_cast<double>(high))
-            complain(key, say("must lie between {} and {}; {} does not", low, high, value));
+            complain(key, translate("must be from {} to {}, but is {}", low, high, value));
     }
     void truth(const char*, bool) {}
-    void text(const char* key, const std::string& value, size_t most_bytes) {
-        if (value.size() > most_bytes)
-            complain(key, say("is longer than {} bytes", most_bytes));
+    void text(const char* key, const std::string& value, size_t max_bytes) {
+        if (value.size() > max_bytes)
+            complain(key, translate("is longer than {} bytes", max_bytes));
         else if (!is_utf8(value))
-            complain(key, said("is no text in UTF-8"));
+            complain(key, translated("is not text in UTF-8"));
     }
     template <class Word, class Names>
     void word(const char* key, Word value, const Names& names) {
-        if (static_cast<size_t>(value) >= names.size()) complain(key, said("is none of the words that are known"));
+        if (static_cast<size_t>(value) >= names.size()) complain(key, translated("is not one of the known words"));
     }
     template <class Word, class Names>
     void optional_word(const char* key, const std::optional<Word>& value, const Names& names) {
@@ -70,7 +70,7 @@ class LimitCheck {
         if (value) number(key, *value, low, high);
     }
     void count(const char* what, size_t count, size_t most) {
-        if (count > most) complain(what, say("are {}; {} are the most", count, most));
+        if (count > most) complain(what, translate("has {} entries, at most {} are possible", count, most));
     }
     void complain(std::string_view key, const std::string& what) {
         if (failed()) return;
@@ -89,12 +89,13 @@ class LimitCheck {
 };
 
 void check_curve(LimitCheck& check, const Curve& curve, const ParameterInfo& info) {
-    check.count("points", curve.points.size(), limits::most_points);
+    check.count("points", curve.points.size(), limits::max_points);
     double before_s = 0.0;
     for (size_t i = 0; i < curve.points.size() && !check.failed(); ++i)
         check.inside("point", i + 1, [&] {
             point_fields(check, curve.points[i], info);
-            if (curve.points[i].time_s < before_s) check.complain("time_s", said("is before the point before it"));
+            if (curve.points[i].time_s < before_s)
+                check.complain("time_s", translated("is before the preceding point"));
             before_s = curve.points[i].time_s;
         });
 }
@@ -105,57 +106,59 @@ void check_rides(LimitCheck& check, const Rides& rides, const Rides* before, Row
         const CurvePtr& curve = ride.second;
         if (before && (*before)[parameter] == curve) continue;
         check.inside(parameter.info().id, 0, [&] {
-            if (!can_be_ridden(kind, parameter)) check.complain("ride", said("is none that such a row can have"));
+            if (!can_be_ridden(kind, parameter))
+                check.complain("ride", translated("is not a ride that this channel can have"));
             check_curve(check, *curve, parameter.info());
         });
     }
 }
 
 void check_chain(LimitCheck& check, const Chain& chain, const Rides& rides) {
-    check.count("processors", chain.size(), limits::most_processors);
+    check.count("processors", chain.size(), limits::max_processors);
     std::unordered_set<uint64_t> ids;
     for (size_t n = 0; n < chain.size(); ++n)
         check.inside(chain[n].type, n + 1, [&] {
             const Processor& p = chain[n];
             processor_fields(check, p);
-            if (!ids.insert(p.id).second) check.complain("id", said("is another processor's too"));
+            if (!ids.insert(p.id).second) check.complain("id", translated("belongs to two processors"));
             for (const auto& [id, value] : p.values) {
                 const ParameterInfo* info = parameter_of(p, id);
                 if (info)
                     check.number(info->id, value, info->low, info->high);
                 else if (processor_type(p.type))
-                    check.complain(id, said("is none of its parameters"));
+                    check.complain(id, translated("is not one of its parameters"));
             }
         });
     for (const auto& [parameter, curve] : rides.all())
         if (parameter.processor() != 0 && !ids.contains(parameter.processor()))
-            check.complain(parameter.info().id, said("is a ride of a processor that is not there"));
+            check.complain(parameter.info().id, translated("is a ride of a processor that does not exist"));
 }
 
 void check_sends(LimitCheck& check, const Sends& sends, const Rides& rides) {
-    check.count("sends", sends.size(), limits::most_sends);
+    check.count("sends", sends.size(), limits::max_sends);
     std::unordered_set<uint64_t> ids;
     std::unordered_set<TrackId> buses;
     for (size_t n = 0; n < sends.size(); ++n)
         check.inside("send", n + 1, [&] {
             send_fields(check, sends[n]);
-            if (!ids.insert(sends[n].id).second) check.complain("id", said("is another send's too"));
-            if (!buses.insert(sends[n].to).second) check.complain("to", said("is where another send leads too"));
+            if (!ids.insert(sends[n].id).second) check.complain("id", translated("belongs to two sends"));
+            if (!buses.insert(sends[n].to).second) check.complain("to", translated("is the target of two sends"));
         });
     for (const auto& [parameter, curve] : rides.all())
         if (parameter.send() != 0 && !ids.contains(parameter.send()))
-            check.complain(parameter.info().id, said("is a ride of a send that is not there"));
+            check.complain(parameter.info().id, translated("is a ride of a send that does not exist"));
 }
 
 void check_track(LimitCheck& check, const Track& track, const Track* before) {
     check.inside(track.name, 0, [&] {
         track_fields(check, track);
         if (track.target) check.inside("target", 0, [&] { target_fields(check, *track.target); });
-        check.count("clips", track.source.clips.size(), limits::most_clips);
+        check.count("clips", track.source.clips.size(), limits::max_clips);
         for (size_t i = 0; i < track.source.clips.size(); ++i)
             check.inside("clip", i + 1, [&] {
                 clip_fields(check, track.source.clips[i]);
-                if (track.source.clips[i].end() > limits::most_frames) check.complain("frames", said("ends too late"));
+                if (track.source.clips[i].end() > limits::max_frames)
+                    check.complain("frames", translated("ends too late"));
             });
         if (track.staged_without)
             check.inside("staged_without", 0, [&] { left_out_fields(check, *track.staged_without); });
@@ -179,7 +182,7 @@ void check_sheet(LimitCheck& check, const TargetSheet& sheet) {
         sheet_fields(check, sheet);
         check.inside("percussive", 0, [&] { target_fields(check, sheet.percussive); });
         check.inside("sustained", 0, [&] { target_fields(check, sheet.sustained); });
-        check.count("rules", sheet.rules.size(), limits::most_rules);
+        check.count("rules", sheet.rules.size(), limits::max_rules);
         for (size_t i = 0; i < sheet.rules.size(); ++i)
             check.inside("rule", i + 1, [&] {
                 rule_fields(check, sheet.rules[i]);
@@ -193,16 +196,16 @@ void check_ids_and_routing(LimitCheck& check, const Session& s) {
     std::unordered_map<TrackId, TrackId> buses;  // and where they lead
     const auto take = [&](TrackId id, const std::string& name) {
         if (!ids.insert(id).second)
-            check.inside(name, 0, [&] { check.complain("id", said("belongs to another row too")); });
+            check.inside(name, 0, [&] { check.complain("id", translated("belongs to two channels")); });
         if (id >= s.next_id)
-            check.inside(name, 0, [&] { check.complain("id", said("is one that was not given yet")); });
+            check.inside(name, 0, [&] { check.complain("id", translated("is an identifier that was not given yet")); });
     };
     for (const auto& t : s.tracks) take(t->id, t->name);
     for (const Bus& b : s.buses) take(b.id, b.name), buses[b.id] = b.output;
     for (const ControlGroup& g : s.groups) take(g.id, g.name);
     for (const auto& t : s.tracks)
         if (t->output != main_output && !buses.contains(t->output))
-            check.inside(t->name, 0, [&] { check.complain("output", said("leads to no bus")); });
+            check.inside(t->name, 0, [&] { check.complain("output", translated("is not a bus of the session")); });
     // From every bus on to one that was looked at before: each is passed once.
     enum class Seen { no, under_way, done };
     std::unordered_map<TrackId, Seen> seen;
@@ -216,11 +219,12 @@ void check_ids_and_routing(LimitCheck& check, const Session& s) {
             const auto bus = buses.find(at);
             if (bus == buses.end())
                 return check.inside(s.name_of(way.size() > 1 ? way[way.size() - 2] : at), 0,
-                                    [&] { check.complain("output", said("leads to no bus")); });
+                                    [&] { check.complain("output", translated("is not a bus of the session")); });
             at = bus->second;
         }
         if (at != main_output && seen[at] == Seen::under_way)
-            return check.inside(s.name_of(at), 0, [&] { check.complain("output", said("leads in a circle")); });
+            return check.inside(s.name_of(at), 0,
+                                [&] { check.complain("output", translated("makes a feedback loop")); });
         for (const TrackId id : way) seen[id] = Seen::done;
     }
 }
@@ -253,7 +257,7 @@ class Needs {
         if (row.output != main_output) needs[row.output].push_back({row.id, false});
         for (const Send& send : row.sends) {
             if (!buses.contains(send.to))
-                check.inside(row.name, 0, [&] { check.complain("send", said("leads to no bus")); });
+                check.inside(row.name, 0, [&] { check.complain("send", translated("is not a bus of the session")); });
             needs[send.to].push_back({row.id, false});
         }
         for (const Processor& p : row.chain)
@@ -302,16 +306,15 @@ class Needs {
         std::string names = s.name_of(closes);
         for (size_t n = from; n < way.size(); ++n) {
             listens |= way[n].listened;
-            names +=
-                fmt::format(" {} {}", way[n].listened ? said("listens to") : said("is fed by"), s.name_of(way[n].row));
+            names = way[n].listened ? translate("{}, sidechain source {}", names, s.name_of(way[n].row))
+                                    : translate("{}, input {}", names, s.name_of(way[n].row));
         }
         return check.inside(s.name_of(closes), 0, [&] {
             if (listens)
-                check.complain(
-                    "key",
-                    say("makes a circle: the row would listen to itself, by way of what it listens to ({})", names));
+                check.complain("key",
+                               translate("makes a loop: the channel would be its own sidechain source ({})", names));
             else
-                check.complain("send", say("makes a ring: {}", names));
+                check.complain("send", translate("makes a feedback loop: {}", names));
         });
     }
 
@@ -340,7 +343,7 @@ Result<void> validate(const Session& s, const Session* before) {
     check.inside("main", 0, [&] { check_chain(check, s.main_chain, s.main_rides); });
     if (!before || !(s.targets == before->targets)) check_sheet(check, s.targets);
 
-    check.count("tracks", s.tracks.size(), limits::most_rows);
+    check.count("tracks", s.tracks.size(), limits::max_rows);
     std::unordered_map<TrackId, const Track*> known;
     if (before)
         for (const auto& t : before->tracks) known[t->id] = t.get();
@@ -353,7 +356,7 @@ Result<void> validate(const Session& s, const Session* before) {
     if (before)
         for (const Bus& b : before->buses) known_buses[b.id] = &b;
     const auto of = [&](const auto& list) { return before ? &(before->*list) : nullptr; };
-    check_list(check, "bus", s.buses, of(&Session::buses), limits::most_rows, [&](const Bus& bus) {
+    check_list(check, "bus", s.buses, of(&Session::buses), limits::max_rows, [&](const Bus& bus) {
         mixed_fields(check, bus);
         const auto known_bus = known_buses.find(bus.id);
         const Bus* const old = known_bus == known_buses.end() ? nullptr : known_bus->second;
@@ -361,45 +364,44 @@ Result<void> validate(const Session& s, const Session* before) {
         check_chain(check, bus.chain, bus.rides);
         check_sends(check, bus.sends, bus.rides);
     });
-    check_list(check, "control group", s.groups, of(&Session::groups), limits::most_rows,
+    check_list(check, "control group", s.groups, of(&Session::groups), limits::max_rows,
                [&](const ControlGroup& group) {
                    row_fields(check, group);
                    const ControlGroup* const old = before ? before->find_group(group.id) : nullptr;
                    check_rides(check, group.rides, old ? &old->rides : nullptr, RowKind::group);
-                   check.count("members", group.members.size(), limits::most_rows);
+                   check.count("members", group.members.size(), limits::max_rows);
                });
     double section_s = 0.0, mark_s = 0.0;
-    check_list(check, "section", s.sections, of(&Session::sections), limits::most_sections,
-               [&](const Section& section) {
-                   section_fields(check, section);
-                   if (section.start_s < section_s) check.complain("start_s", said("is before the section before it"));
-                   section_s = section.start_s;
-               });
-    check_list(check, "tempo mark", s.tempo, of(&Session::tempo), limits::most_tempo_marks, [&](const TempoMark& mark) {
+    check_list(check, "section", s.sections, of(&Session::sections), limits::max_sections, [&](const Section& section) {
+        section_fields(check, section);
+        if (section.start_s < section_s) check.complain("start_s", translated("is before the preceding section"));
+        section_s = section.start_s;
+    });
+    check_list(check, "tempo mark", s.tempo, of(&Session::tempo), limits::max_tempo_marks, [&](const TempoMark& mark) {
         tempo_fields(check, mark);
-        if (mark.time_s < mark_s) check.complain("time_s", said("is before the mark before it"));
+        if (mark.time_s < mark_s) check.complain("time_s", translated("is before the preceding mark"));
         mark_s = mark.time_s;
     });
-    check_list(check, "recording", s.recordings, of(&Session::recordings), limits::most_recordings,
+    check_list(check, "recording", s.recordings, of(&Session::recordings), limits::max_recordings,
                [&](const Recording& recording) {
                    recording_fields(check, recording);
-                   check.count("passages", recording.passages.size(), limits::most_passages);
+                   check.count("passages", recording.passages.size(), limits::max_passages);
                    for (size_t n = 0; n < recording.passages.size(); ++n)
                        check.inside("passage", n + 1, [&] { recording_passage_fields(check, recording.passages[n]); });
                });
     double note_s = 0.0;
-    check_list(check, "listening note", s.notes, of(&Session::notes), limits::most_notes,
+    check_list(check, "listening note", s.notes, of(&Session::notes), limits::max_notes,
                [&](const ListeningNote& note) {
                    listening_note_fields(check, note);
-                   if (note.time_s < note_s) check.complain("time_s", said("is before the note before it"));
+                   if (note.time_s < note_s) check.complain("time_s", translated("is before the preceding note"));
                    note_s = note.time_s;
                });
-    check_list(check, "blind comparison", s.blind_results, of(&Session::blind_results), limits::most_blind_results,
+    check_list(check, "blind comparison", s.blind_results, of(&Session::blind_results), limits::max_blind_results,
                [&](const BlindResult& result) {
                    blind_result_fields(check, result);
-                   check.count("versions", result.versions.size(), limits::most_blind_versions);
+                   check.count("versions", result.versions.size(), limits::max_blind_versions);
                    if (result.chosen.size() != result.versions.size())
-                       return check.complain("chosen", said("must count every version once"));
+                       return check.complain("chosen", translated("must count every version once"));
                    for (size_t n = 0; n < result.versions.size(); ++n)
                        check.inside("version", n + 1,
                                     [&] { blind_version_fields(check, result.versions[n], result.chosen[n]); });

@@ -58,8 +58,8 @@ double taken_by_low_cut_db(const LongTermSpectrum& s, double hz, double slope_db
 }
 
 std::optional<LowCutAdvice> low_cut_advice(const LongTermSpectrum& s, bool low_wanted, bool carried) {
-    constexpr double body_db = 30.0, least_hz = 25.0;
-    const double body_from_hz = low_wanted ? 35.0 : 80.0, most_hz = low_wanted ? 35.0 : 200.0;
+    constexpr double body_db = 30.0, min_hz = 25.0;
+    const double body_from_hz = low_wanted ? 35.0 : 80.0, max_hz = low_wanted ? 35.0 : 200.0;
     // Thirds of an octave, so that single partials do not part a body.
     const auto level = [&s](int b) {
         double sum = 0.0;
@@ -75,15 +75,15 @@ std::optional<LowCutAdvice> low_cut_advice(const LongTermSpectrum& s, bool low_w
     int edge = strongest;
     while (edge > 0 && level(edge - 1) >= least) --edge;
     LowCutAdvice advice;
-    const double least_edge_hz = low_wanted ? 0.0 : 45.0;
-    advice.edge_hz = std::clamp(spectrum_hz(edge) * std::pow(10.0, -0.025), least_edge_hz, most_hz / 0.88);
+    const double min_edge_hz = low_wanted ? 0.0 : 45.0;
+    advice.edge_hz = std::clamp(spectrum_hz(edge) * std::pow(10.0, -0.025), min_edge_hz, max_hz / 0.88);
     advice.hz = backed_off_hz(advice.edge_hz);
     constexpr double carried_from_hz = 100.0, carried_to_hz = 200.0, may_take_db = 0.5;
     if (carried && !low_wanted)
         for (double hz = carried_from_hz; hz <= carried_to_hz; hz += 10.0)
             if (hz > advice.hz && taken_by_low_cut_db(s, hz, 12.0) <= may_take_db) advice.hz = hz;
     advice.edge_hz = std::max(advice.edge_hz, advice.hz / 0.88);
-    if (advice.hz < least_hz) return std::nullopt;
+    if (advice.hz < min_hz) return std::nullopt;
     advice.takes_db = taken_by_low_cut_db(s, advice.hz, 12.0);
     return advice;
 }
@@ -297,7 +297,7 @@ std::string note_name(double hz) {
 }
 
 Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most, Progress* progress) {
-    constexpr double tone_db = 24.0, least_share = 0.5, note_share = 0.5;
+    constexpr double tone_db = 24.0, min_share = 0.5, note_share = 0.5;
     const auto windows = in_windows(material, progress);
     if (!windows) return tl::unexpected(windows.error());
     if (windows->bands.empty()) return std::vector<Trouble>{};
@@ -307,7 +307,7 @@ Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most
     std::vector<Trouble> found;
     for (int b = 0; b < trouble_bands; ++b) {
         const auto n = static_cast<size_t>(b);
-        if (sounding == 0.0 || count[n] < least_share * sounding) continue;
+        if (sounding == 0.0 || count[n] < min_share * sounding) continue;
         const bool top =
             (b == 0 || excess[n] >= excess[n - 1]) && (b + 1 == trouble_bands || excess[n] > excess[n + 1]);
         if (!top || notes[n] > note_share * count[n]) continue;
@@ -334,26 +334,29 @@ Result<std::vector<Trouble>> find_troubles(const Material& material, size_t most
 
 // --- reduction ------------------------------------------------------------------------------------------------------
 
-Result<AimedThreshold> threshold_for(const SignalRecipe& wanted, size_t place, const ReductionAim& aim,
+Result<AimedThreshold> threshold_for(const SignalRecipe& wanted, size_t position, const ReductionAim& aim,
                                      Progress* progress) {
     constexpr double near_db = 0.1, fine_db = 0.02;
-    if (place >= wanted.chain.size()) return fail("", said("there is no processor at this place"));
+    if (position >= wanted.chain.size())
+        return fail(
+            "", translated("the chain has no processor at this position. Check the number in the list of the chain."));
     SignalRecipe recipe = wanted;
-    recipe.chain.resize(place + 1);
+    recipe.chain.resize(position + 1);
     Processor& processor = recipe.chain.back();
     const ParameterInfo* info = parameter_of(processor, "threshold_dbfs");
     if (!info || !processor_type(processor.type)->keyed)
-        return fail("", say("'{}' has no threshold from which it turns down", processor.type));
+        return fail("", translate("'{}' has no threshold for reduction. Choose a compressor, a ducker or a gate.",
+                                  processor.type));
     processor.in = true;
     recipe.rides.set(Parameter(*info, processor.id), nullptr);
     const auto tried = [&](double threshold) -> Result<AimedThreshold> {
         set_value(processor, *info, threshold);
-        const auto found = reduction_of(recipe, place, progress);
+        const auto found = reduction_of(recipe, position, progress);
         if (!found) return tl::unexpected(found.error());
         return AimedThreshold{threshold, *found, false};
     };
     const auto miss = [&aim](const AimedThreshold& t) {
-        return (aim.most ? t.reduction.most_db : t.reduction.typical_db) - aim.db;
+        return (aim.most ? t.reduction.max_db : t.reduction.typical_db) - aim.db;
     };
     // The higher the threshold, the less is taken away: halve, where the straight line between both ends does not do
     // better.
@@ -379,12 +382,12 @@ Result<AimedThreshold> threshold_for(const SignalRecipe& wanted, size_t place, c
 }
 
 Result<Chain> with_reductions(SignalRecipe recipe, const std::map<uint64_t, ReductionAim>& aims, Progress* progress) {
-    for (size_t place = 0; place < recipe.chain.size(); ++place) {
-        const auto aim = aims.find(recipe.chain[place].id);
+    for (size_t position = 0; position < recipe.chain.size(); ++position) {
+        const auto aim = aims.find(recipe.chain[position].id);
         if (aim == aims.end()) continue;
-        const auto found = threshold_for(recipe, place, aim->second, progress);
+        const auto found = threshold_for(recipe, position, aim->second, progress);
         if (!found) return tl::unexpected(found.error());
-        recipe.chain[place].values["threshold_dbfs"] = found->threshold_dbfs;
+        recipe.chain[position].values["threshold_dbfs"] = found->threshold_dbfs;
     }
     return recipe.chain;
 }
@@ -394,7 +397,7 @@ Result<Chain> with_reductions(SignalRecipe recipe, const std::map<uint64_t, Redu
 namespace {
 
 /// Mean power from 30 to 200 Hz of all channels, of a stretch from this frame of the song on.
-Result<double> low_power(const RowTap& tap, FrameReader& reader, RealFft& fft, int64_t frame) {
+Result<double> low_power(const PreFaderSource& tap, FrameReader& reader, RealFft& fft, int64_t frame) {
     const auto frames = static_cast<size_t>(fft.size());
     const auto channels = static_cast<size_t>(tap.channels());
     std::vector<float> samples(frames * channels);
@@ -421,9 +424,9 @@ double median(std::vector<double> values) {
 
 }  // namespace
 
-Result<std::optional<DuckAdvice>> duck_advice(const RowTap& row, double row_db, const RowTap& key, double key_db,
-                                              Progress* progress) {
-    constexpr double apart_db = 6.0, most_db = 12.0;
+Result<std::optional<DuckAdvice>> duck_advice(const PreFaderSource& row, double row_db, const PreFaderSource& key,
+                                              double key_db, Progress* progress) {
+    constexpr double apart_db = 6.0, max_db = 12.0;
     const LevelSummary& s = key.material->summary;
     const int rate = key.material->rate();
     const std::vector<double> hits = hits_of(s, rate);
@@ -474,7 +477,7 @@ Result<std::optional<DuckAdvice>> duck_advice(const RowTap& row, double row_db, 
     advice.hits = static_cast<int>(hits.size());
     advice.decay_ms = median(decays);
     advice.overlap_db = median(overlaps);
-    advice.depth_db = std::clamp(std::round(2.0 * (advice.overlap_db + apart_db)) / 2.0, 0.0, most_db);
+    advice.depth_db = std::clamp(std::round(2.0 * (advice.overlap_db + apart_db)) / 2.0, 0.0, max_db);
     // All of the depth from 10 dB below a hit on; half of the key's decay is held, the rest let go.
     advice.threshold_dbfs = std::clamp(std::round(median(peaks) - 16.0), -80.0, 0.0);
     advice.hold_ms = std::clamp(std::round(advice.decay_ms / 4.0), 0.0, 1000.0);

@@ -64,7 +64,7 @@ struct AimedThreshold {
 };
 /// The threshold of the processor at this place with which it reduces by so much over the whole song.  The chain before
 /// it counts; what comes after does not matter.  Fails when the processor has no threshold or does not turn down.
-Result<AimedThreshold> threshold_for(const SignalRecipe& recipe, size_t place, const ReductionAim& aim,
+Result<AimedThreshold> threshold_for(const SignalRecipe& recipe, size_t position, const ReductionAim& aim,
                                      Progress* progress = nullptr);
 
 /// The chain with the thresholds of these processors (by id) set so that each reduces by so much of what the chain
@@ -82,8 +82,8 @@ struct DuckAdvice {
 /// Depth: so that the row lies 6 dB below the key while that lasts, 12 dB at most and none where it does already.  Hold
 /// and release follow the key's own decay, so that the dip lasts as long as the hit.  `row_db`, `key_db`: what the
 /// faders add after the taps.  Nothing when the key has no hits.
-Result<std::optional<DuckAdvice>> duck_advice(const RowTap& row, double row_db, const RowTap& key, double key_db,
-                                              Progress* progress = nullptr);
+Result<std::optional<DuckAdvice>> duck_advice(const PreFaderSource& row, double row_db, const PreFaderSource& key,
+                                              double key_db, Progress* progress = nullptr);
 
 /// Sets the first duck of a chain that listens to this row, or puts one at its end.
 void set_duck(Chain& chain, uint64_t key, const DuckAdvice& advice);

@@ -17,13 +17,13 @@ struct BandCompressor {
         template <class V>
         void fields(V& v) {
             v.choice("where", where, where_words);
-            v.number("low_hz", low_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
-            v.number("high_hz", high_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+            v.number("low_hz", low_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
+            v.number("high_hz", high_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
             v.number("threshold_dbfs", threshold_dbfs, {"dBFS", -80.0, 0.0});
-            v.number("ratio", ratio, {":1", 1.0, endless_ratio, Law::log, 0.05});
+            v.number("ratio", ratio, {":1", 1.0, endless_ratio, ControlTaper::log, 0.05});
             v.number("knee_db", knee_db, {"dB", 0.0, 24.0});
-            v.number("attack_ms", attack_ms, {"ms", 0.05, 200.0, Law::log, 0.05});
-            v.number("release_ms", release_ms, {"ms", 5.0, 3000.0, Law::log, 1.0});
+            v.number("attack_ms", attack_ms, {"ms", 0.05, 200.0, ControlTaper::log, 0.05});
+            v.number("release_ms", release_ms, {"ms", 5.0, 3000.0, ControlTaper::log, 1.0});
             v.number("makeup_db", makeup_db, {"dB", -24.0, 24.0});
             v.number("range_db", range_db, {"dB", 0.0, 60.0});
         }

@@ -16,10 +16,10 @@ namespace isotonus {
 namespace {
 
 constexpr ParameterInfo common[] = {
-    {"in", "", 0.0, 1.0, 1.0, Law::toggle, 0.0, false, toggle_words},
-    {"mix", "%", 0.0, 100.0, 100.0, Law::linear, 0.5, false, {}},
-    {"input_db", "dB", -24.0, 24.0, 0.0, Law::linear, 0.1, false, {}},
-    {"output_db", "dB", -24.0, 24.0, 0.0, Law::linear, 0.1, false, {}},
+    {"in", "", 0.0, 1.0, 1.0, ControlTaper::toggle, 0.0, false, toggle_words},
+    {"mix", "%", 0.0, 100.0, 100.0, ControlTaper::linear, 0.5, false, {}},
+    {"input_db", "dB", -24.0, 24.0, 0.0, ControlTaper::linear, 0.1, false, {}},
+    {"output_db", "dB", -24.0, 24.0, 0.0, ControlTaper::linear, 0.1, false, {}},
 };
 enum { in_at, mix_at, input_at, output_at, common_count };
 
@@ -106,7 +106,7 @@ double tail_s(const Chain& chain, const Rides& rides) {
 
 /// A processor at work.
 struct ChainRun::Step {
-    size_t place = 0;
+    size_t position = 0;
     std::vector<const ParameterInfo*> parameters;  ///< the common ones first
     std::vector<double> values;
     std::vector<CurvePtr> rides;
@@ -130,12 +130,12 @@ struct ChainRun::Step {
 ChainRun::ChainRun(const Chain& chain, const Rides& rides, int channels, double sample_rate,
                    const std::set<size_t>& judged)
     : channels_(channels), rate_(sample_rate) {
-    for (size_t place = 0; place < chain.size(); ++place) {
-        const Processor& p = chain[place];
+    for (size_t position = 0; position < chain.size(); ++position) {
+        const Processor& p = chain[position];
         if (!is_at_work(p, rides)) continue;
         const ProcessorType& type = *processor_type(p.type);
         auto step = std::make_unique<Step>();
-        step->place = place;
+        step->position = position;
         step->parameters = parameters_of(p);
         for (const ParameterInfo* info : step->parameters) {
             step->values.push_back(setting_of(p, *info));
@@ -154,11 +154,11 @@ ChainRun::ChainRun(const Chain& chain, const Rides& rides, int channels, double 
         step->looks_ahead = type.looks_ahead;
         step->linear = type.linear;
         latency_ += latency;
-        step->judged = judged.contains(place);
+        step->judged = judged.contains(position);
         if (step->judged || (type.keyed && p.key != 0)) {
             step->key = static_cast<int>(keys_.size());
             keys_.push_back({p.key, step->upstream});
-            if (step->judged) keys_.back().judged = place;
+            if (step->judged) keys_.back().judged = position;
         }
         steps_.push_back(std::move(step));
     }
@@ -265,7 +265,7 @@ void ChainRun::pass(Step& step, float* samples, int cells, std::span<const float
                     std::span<const int> key_channels) {
     const float* const key = step.key < 0 ? nullptr : keys[static_cast<size_t>(step.key)];
     const int wide = step.key < 0 ? channels_ : key_channels[static_cast<size_t>(step.key)];
-    const int at_once = step.ridden || !step.running->takes_stretches() ? 1 : cells;
+    const int at_once = step.ridden || !step.running->supports_batches() ? 1 : cells;
     for (int cell = 0; cell < cells; cell += at_once) {
         const bool in = pass_at_once(step, cell_ - cells + cell + at_once, samples + cell * cell_frames * channels_,
                                      at_once, key ? key + cell * cell_frames * wide : nullptr, wide);
@@ -317,7 +317,7 @@ bool ChainRun::pass_at_once(Step& step, int64_t ends_at, float* cell, int cells,
     // A processor that only may go by another channel gets nothing while it goes by none.
     if (!others && !step.by_level) listened = nullptr;
     if (!others && step.by_level) {
-        if (step.running->takes_stretches() && !gets_late)
+        if (step.running->supports_batches() && !gets_late)
             listened = cell;
         else
             std::memcpy(key, cell, samples * sizeof(float));
@@ -344,7 +344,7 @@ bool ChainRun::pass_at_once(Step& step, int64_t ends_at, float* cell, int cells,
 }
 
 size_t ChainRun::steps() const { return steps_.size(); }
-size_t ChainRun::place_of(size_t step) const { return steps_[step]->place; }
+size_t ChainRun::place_of(size_t step) const { return steps_[step]->position; }
 float ChainRun::reduction_db(size_t step, int cell) const { return steps_[step]->reductions_db[cell]; }
 
 bool ChainRun::begun_again() const {

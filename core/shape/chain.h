@@ -33,7 +33,7 @@ double tail_s(const Chain& chain, const Rides& rides);
 class ChainRun {
   public:
     /// Processors that are out for the whole song are left out here.  Those at the places `judged` work by a key of
-    /// their own in place of what comes in (see SignalRecipe::judged_by).
+    /// their own in place of what comes in (see SignalRecipe::detector_input).
     ChainRun(const Chain& chain, const Rides& rides, int channels, double sample_rate,
              const std::set<size_t>& judged = {});
     ChainRun(ChainRun&&) noexcept;
@@ -43,12 +43,12 @@ class ChainRun {
     int latency() const { return latency_; }
 
     /// What a processor listens to in place of what comes in: `late` frames before that, its cell is wanted.
-    struct KeyTap {
+    struct SidechainInput {
         uint64_t row = 0;
         int late = 0;
         std::optional<size_t> judged = std::nullopt;  ///< no row: what the processor at this place is judged by
     };
-    const std::vector<KeyTap>& keys() const { return keys_; }
+    const std::vector<SidechainInput>& keys() const { return keys_; }
 
     /// The next cell is this one of the song (frames from 32 * cell on), with nothing remembered.
     void begin(int64_t cell);
@@ -92,7 +92,7 @@ class ChainRun {
               std::span<const int> key_channels);
     bool pass_at_once(Step& step, int64_t ends_at, float* samples, int cells, const float* key, int key_channels);
     std::vector<std::unique_ptr<Step>> steps_;
-    std::vector<KeyTap> keys_;
+    std::vector<SidechainInput> keys_;
     int channels_;
     double rate_;
     int latency_ = 0;

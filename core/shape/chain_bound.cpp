@@ -94,8 +94,8 @@ void bound_through(const Chain& chain, const Rides& rides, double rate, int64_t 
         }
         double gain = 0.0;
         int64_t remembered = 0;
-        if (type->most_gain) {
-            gain = type->most_gain(values);
+        if (type->max_gain) {
+            gain = type->max_gain(values);
             known = known && std::isfinite(gain);
         } else if (type->linear && !moves) {
             const Response found = response_of(*type, values, rate);

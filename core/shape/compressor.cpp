@@ -137,20 +137,20 @@ struct Compressor {
         template <class V>
         void fields(V& v) {
             v.number("threshold_dbfs", threshold_dbfs, {"dBFS", -80.0, 0.0});
-            v.number("ratio", ratio, {":1", 1.0, endless_ratio, Law::log, 0.05});
+            v.number("ratio", ratio, {":1", 1.0, endless_ratio, ControlTaper::log, 0.05});
             v.number("knee_db", knee_db, {"dB", 0.0, 24.0});
-            v.number("attack_ms", attack_ms, {"ms", 0.05, 200.0, Law::log, 0.05});
-            v.number("release_ms", release_ms, {"ms", 5.0, 3000.0, Law::log, 1.0});
+            v.number("attack_ms", attack_ms, {"ms", 0.05, 200.0, ControlTaper::log, 0.05});
+            v.number("release_ms", release_ms, {"ms", 5.0, 3000.0, ControlTaper::log, 1.0});
             v.choice("release_auto", release_auto, toggle_words);
             v.number("lookahead_ms", lookahead_ms, {"ms", 0.0, 10.0});
             v.number("makeup_db", makeup_db, {"dB", -24.0, 24.0});
             v.number("range_db", range_db, {"dB", 0.0, 60.0});
             v.choice("detector", detector, detector_words);
-            v.number("key_low_cut_hz", key_low_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
-            v.number("key_high_cut_hz", key_high_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+            v.number("key_low_cut_hz", key_low_cut_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
+            v.number("key_high_cut_hz", key_high_cut_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
         }
     };
-    static constexpr bool takes_stretches = true;
+    static constexpr bool supports_batches = true;
     struct State {
         KeyFilter::State key;
         double power = 0.0;
@@ -227,7 +227,7 @@ const ProcessorType& compressor_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Compressor>("compressor", "comp", true, false);
         t.looks_ahead = true;
-        t.most_gain = [](std::span<const double> values) {
+        t.max_gain = [](std::span<const double> values) {
             const double makeup_db =
                 values[static_cast<size_t>(compressor_type().find("makeup_db") - compressor_type().parameters.data())];
             return gain_from_db(makeup_db);

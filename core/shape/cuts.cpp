@@ -17,11 +17,11 @@ struct Cut {
         int slope = 0;
         template <class V>
         void fields(V& v) {
-            v.number("hz", hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+            v.number("hz", hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
             v.choice("slope", slope, slope_words);
         }
     };
-    static constexpr bool takes_stretches = true;
+    static constexpr bool supports_batches = true;
     struct State {
         PairFilter::DirectState filters[2];
     };

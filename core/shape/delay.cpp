@@ -21,15 +21,15 @@ struct Delay {
         double duck_db = 0.0, duck_threshold_dbfs = -40.0;
         template <class V>
         void fields(V& v) {
-            v.number("left_ms", left_ms, {"ms", 1.0, longest_delay_ms, Law::log, 0.1});
-            v.number("right_ms", right_ms, {"ms", 1.0, longest_delay_ms, Law::log, 0.1});
-            v.number("feedback", feedback, {"%", 0.0, 95.0, Law::linear, 0.5});
-            v.number("low_cut_hz", low_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
-            v.number("high_cut_hz", high_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+            v.number("left_ms", left_ms, {"ms", 1.0, longest_delay_ms, ControlTaper::log, 0.1});
+            v.number("right_ms", right_ms, {"ms", 1.0, longest_delay_ms, ControlTaper::log, 0.1});
+            v.number("feedback", feedback, {"%", 0.0, 95.0, ControlTaper::linear, 0.5});
+            v.number("low_cut_hz", low_cut_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
+            v.number("high_cut_hz", high_cut_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
             v.choice("ping_pong", ping_pong, toggle_words);
-            v.number("width", width, {"%", 0.0, 100.0, Law::linear, 0.5});
-            v.number("modulation_ms", modulation_ms, {"ms", 0.0, deepest_ms, Law::linear, 0.05});
-            v.number("modulation_hz", modulation_hz, {"Hz", 0.05, 10.0, Law::log, 0.01});
+            v.number("width", width, {"%", 0.0, 100.0, ControlTaper::linear, 0.5});
+            v.number("modulation_ms", modulation_ms, {"ms", 0.0, deepest_ms, ControlTaper::linear, 0.05});
+            v.number("modulation_hz", modulation_hz, {"Hz", 0.05, 10.0, ControlTaper::log, 0.01});
             v.number("duck_db", duck_db, {"dB", 0.0, 24.0});
             v.number("duck_threshold_dbfs", duck_threshold_dbfs, {"dBFS", -80.0, 0.0});
         }

@@ -20,11 +20,11 @@ struct Duck {
         void fields(V& v) {
             v.number("threshold_dbfs", threshold_dbfs, {"dBFS", -80.0, 0.0});
             v.number("depth_db", depth_db, {"dB", 0.0, 48.0});
-            v.number("hold_ms", hold_ms, {"ms", 0.0, 1000.0, Law::linear, 1.0});
-            v.number("release_ms", release_ms, {"ms", 5.0, 3000.0, Law::log, 1.0});
+            v.number("hold_ms", hold_ms, {"ms", 0.0, 1000.0, ControlTaper::linear, 1.0});
+            v.number("release_ms", release_ms, {"ms", 5.0, 3000.0, ControlTaper::log, 1.0});
             v.choice("where", where, duck_where_words);
-            v.number("low_hz", low_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
-            v.number("high_hz", high_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+            v.number("low_hz", low_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
+            v.number("high_hz", high_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
         }
     };
     struct State {
@@ -82,7 +82,7 @@ const ProcessorType& duck_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Duck>("duck", "duck", true, false);
         // A filter that moves has no bound as simple as that of one that stands still.
-        t.most_gain = [](std::span<const double> v) {
+        t.max_gain = [](std::span<const double> v) {
             return v[4] == static_cast<double>(DuckRange::all) ? 1.0 : std::numeric_limits<double>::infinity();
         };
         return t;

@@ -52,14 +52,14 @@ struct Equaliser {
                 const BandNames& name = band_names()[n];
                 v.choice(name.in.c_str(), bands[n].in, toggle_words);
                 v.choice(name.shape.c_str(), bands[n].shape, shape_words);
-                v.number(name.hz.c_str(), bands[n].hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
-                v.number(name.db.c_str(), bands[n].db, {"dB", -24.0, 24.0, Law::linear, 0.1});
-                v.number(name.q.c_str(), bands[n].q, {"", 0.1, 40.0, Law::log, 0.02});
+                v.number(name.hz.c_str(), bands[n].hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
+                v.number(name.db.c_str(), bands[n].db, {"dB", -24.0, 24.0, ControlTaper::linear, 0.1});
+                v.number(name.q.c_str(), bands[n].q, {"", 0.1, 40.0, ControlTaper::log, 0.02});
                 v.choice(name.where.c_str(), bands[n].where, band_where_words);
             }
         }
     };
-    static constexpr bool takes_stretches = true;
+    static constexpr bool supports_batches = true;
     struct State {
         PairFilter::DirectState filters[equaliser_bands];
     };

@@ -17,7 +17,7 @@ namespace isotonus {
 struct Range {
     const char* unit;
     double low, high;
-    Law law = Law::linear;
+    ControlTaper law = ControlTaper::linear;
     double tolerance = 0.1;  ///< that thinning of a ride may change
 };
 
@@ -33,7 +33,7 @@ class TableMaker {
     template <class Choice, size_t n>
     void choice(const char* id, Choice& value, const std::array<const char*, n>& words) {
         table_.push_back({id, "", 0.0, static_cast<double>(n - 1), static_cast<double>(value),
-                          n == 2 ? Law::toggle : Law::choice, 0.0, false, words});
+                          n == 2 ? ControlTaper::toggle : ControlTaper::choice, 0.0, false, words});
     }
 
   private:
@@ -70,7 +70,7 @@ struct Cell {
 /// A running processor from its parts.  P has `Settings` with `fields`, `State` (can be copied byte by byte),
 /// `prepare(settings, channels, rate, first)`, `process(state, cell)`.  What it does may glide over the cell from what
 /// was prepared before to what was prepared last; `first`: there is nothing before.  P may have `latency()`, frames,
-/// and, when it is linear, `response(radians)`.  With `takes_stretches` its cell may be several, of which none glides.
+/// and, when it is linear, `response(radians)`.  With `supports_batches` its cell may be several, of which none glides.
 /// With `line_floats(rate)` it remembers as many samples besides, all zero at first, and has `process(state, lines,
 /// cell)` instead.
 template <class P>
@@ -108,8 +108,8 @@ class RunningOf final : public Running {
         return 0;
     }
     std::span<std::byte> memory() override { return memory_; }
-    bool takes_stretches() const override {
-        return requires { P::takes_stretches; };
+    bool supports_batches() const override {
+        return requires { P::supports_batches; };
     }
     float reduction_db(int cell) const override { return reductions_db_[cell]; }
     std::complex<double> response(double radians) const override {

@@ -15,9 +15,9 @@ struct Gate {
         void fields(V& v) {
             v.number("threshold_dbfs", threshold_dbfs, {"dBFS", -96.0, 0.0});
             v.number("range_db", range_db, {"dB", 0.0, 96.0});
-            v.number("attack_ms", attack_ms, {"ms", 0.05, 200.0, Law::log, 0.05});
-            v.number("hold_ms", hold_ms, {"ms", 0.0, 2000.0, Law::linear, 1.0});
-            v.number("release_ms", release_ms, {"ms", 5.0, 3000.0, Law::log, 1.0});
+            v.number("attack_ms", attack_ms, {"ms", 0.05, 200.0, ControlTaper::log, 0.05});
+            v.number("hold_ms", hold_ms, {"ms", 0.0, 2000.0, ControlTaper::linear, 1.0});
+            v.number("release_ms", release_ms, {"ms", 5.0, 3000.0, ControlTaper::log, 1.0});
         }
     };
     struct State {
@@ -66,7 +66,7 @@ struct Gate {
 const ProcessorType& gate_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Gate>("gate", "gate", true, false);
-        t.most_gain = [](std::span<const double>) { return 1.0; };
+        t.max_gain = [](std::span<const double>) { return 1.0; };
         return t;
     }();
     return type;

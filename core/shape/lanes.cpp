@@ -50,7 +50,7 @@ void run_filters(std::span<const GlidingFilter* const> filters, PairFilter::Dire
             continue;
         }
         size_t together = 0;
-        PairFilter still[kernels::most_biquads];
+        PairFilter still[kernels::max_biquads];
         while (together < std::size(still) && n + together < filters.size() && filters[n + together]->still) {
             still[together] = filters[n + together]->to;
             ++together;

@@ -13,7 +13,7 @@ namespace isotonus {
 namespace {
 
 constexpr double look_s = 0.002;
-constexpr int most_look = 1536;               ///< frames, as many as 768 kHz have
+constexpr int max_look = 1536;                ///< frames, as many as 768 kHz have
 constexpr int between_taps = 12, before = 6;  ///< of the filters between samples, and how many of them lie ahead
 constexpr double margin_db = 0.03;            ///< for the gain's own movement
 
@@ -57,7 +57,7 @@ ISOTONUS_WIDE void more_of_two(const float* x, int frames, float* y) {
 
 /// most[i]: the most of x[i … i + count - 1].  x is used up: in turn it holds the most of 2, 4, 8 … values from each
 /// on.
-ISOTONUS_WIDE void most_of(float* x, int count, int frames, float* most) {
+ISOTONUS_WIDE void max_of(float* x, int count, int frames, float* most) {
     int width = 1, values = frames + count - 1;
     for (; 2 * width <= count; width *= 2) {
         values -= width;
@@ -86,18 +86,18 @@ struct Limiter {
         template <class V>
         void fields(V& v) {
             v.number("ceiling_dbtp", ceiling_dbtp, {"dBTP", -24.0, 0.0});
-            v.number("release_ms", release_ms, {"ms", 5.0, 1000.0, Law::log, 1.0});
+            v.number("release_ms", release_ms, {"ms", 5.0, 1000.0, ControlTaper::log, 1.0});
         }
     };
-    static constexpr bool takes_stretches = true;
+    static constexpr bool supports_batches = true;
     // What is taken away, 1 less a gain, so that memory that is all zero is a gain of 1.
     struct State {
-        float x[2][between_taps] = {};    ///< the last samples that came in
-        float wanted = 0.0f;              ///< what the last of them itself wanted to be taken
-        float taken[most_look + 1] = {};  ///< what each wants, and the one before it
-        float now = 0.0f;                 ///< after hold and release
-        float held[most_look] = {};       ///< the same, rounded
-        double sum = 0.0;                 ///< of held
+        float x[2][between_taps] = {};   ///< the last samples that came in
+        float wanted = 0.0f;             ///< what the last of them itself wanted to be taken
+        float taken[max_look + 1] = {};  ///< what each wants, and the one before it
+        float now = 0.0f;                ///< after hold and release
+        float held[max_look] = {};       ///< the same, rounded
+        double sum = 0.0;                ///< of held
     };
 
     void prepare(const Settings& s, int, double rate, bool first) {
@@ -124,13 +124,13 @@ struct Limiter {
         wanted[0] = state.wanted;
         taken_of(peak, ceiling_, frames, wanted + 1);
         state.wanted = wanted[frames];
-        float taken[most_look + 1 + stretch_frames], most[stretch_frames];
+        float taken[max_look + 1 + stretch_frames], most[stretch_frames];
         std::copy_n(state.taken, look_ + 1, taken);
         more_of_two(wanted + 1, frames, taken + look_ + 1);
         std::copy_n(taken + frames, look_ + 1, state.taken);
-        most_of(taken + 1, look_ + 1, frames, most);
+        max_of(taken + 1, look_ + 1, frames, most);
         // Held for as long as one looks ahead, then let go.
-        float held[most_look + stretch_frames];
+        float held[max_look + stretch_frames];
         std::copy_n(state.held, look_, held);
         const float let_go = 1.0f - keep_;
         float now = state.now;
@@ -164,7 +164,7 @@ const ProcessorType& limiter_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Limiter>("limiter", "limit", false, false);
         t.looks_ahead = t.by_level = true;
-        t.most_gain = [](std::span<const double>) { return 1.0; };
+        t.max_gain = [](std::span<const double>) { return 1.0; };
         t.ceiling = [](std::span<const double> v) { return gain_from_db(v[0] + 0.1); };  // true peaks, within 0.1 dB
         return t;
     }();

@@ -4,15 +4,15 @@
 
 namespace isotonus {
 
-std::optional<double> match_by_power(const Signal& with, size_t place) {
-    const Level gain = with.gain_db(place);
+std::optional<double> match_by_power(const Signal& with, size_t position) {
+    const Level gain = with.gain_db(position);
     return gain ? std::optional(std::clamp(*gain, -match_max_db, match_max_db)) : std::nullopt;
 }
 
-SignalRecipe recipe_without(const Signal& with, size_t place) {
+SignalRecipe recipe_without(const Signal& with, size_t position) {
     SignalRecipe recipe = with.recipe();
-    recipe.chain[place].in = false;
-    recipe.chain[place].match_db = 0.0;
+    recipe.chain[position].in = false;
+    recipe.chain[position].match_db = 0.0;
     return recipe;
 }
 

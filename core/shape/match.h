@@ -10,10 +10,10 @@ namespace isotonus {
 
 /// At once: by what the processor does to the power of what passes through it over the whole song (see
 /// Signal::gain_db), dB, within match_max_db.  Absent where it is not known.
-std::optional<double> match_by_power(const Signal& with, size_t place);
+std::optional<double> match_by_power(const Signal& with, size_t position);
 
 /// Exactly: the signal with the processor out and nothing matched, to be made and measured …
-SignalRecipe recipe_without(const Signal& with, size_t place);
+SignalRecipe recipe_without(const Signal& with, size_t position);
 /// … and by how much it is softer, dB, within match_max_db.  Absent where one of the two is silent.
 std::optional<double> match_by_loudness(const Measurement& with, const Measurement& without);
 

@@ -22,10 +22,10 @@ struct Modulation {
         template <class V>
         void fields(V& v) {
             v.choice("kind", kind, kind_words);
-            v.number("rate_hz", rate_hz, {"Hz", 0.02, 10.0, Law::log, 0.01});
-            v.number("depth", depth, {"%", 0.0, 100.0, Law::linear, 0.5});
-            v.number("feedback", feedback, {"%", -90.0, 90.0, Law::linear, 0.5});
-            v.number("apart", apart, {"\u00b0", 0.0, 180.0, Law::linear, 1.0});
+            v.number("rate_hz", rate_hz, {"Hz", 0.02, 10.0, ControlTaper::log, 0.01});
+            v.number("depth", depth, {"%", 0.0, 100.0, ControlTaper::linear, 0.5});
+            v.number("feedback", feedback, {"%", -90.0, 90.0, ControlTaper::linear, 0.5});
+            v.number("apart", apart, {"\u00b0", 0.0, 180.0, ControlTaper::linear, 1.0});
         }
     };
     struct State {

@@ -9,34 +9,112 @@ namespace isotonus {
 
 namespace {
 /// Words that come of ids and tables, where whoever translates would not find them.
-constexpr const char* parameter_words[] = {
-    to_say("above"),        to_say("all"),         to_say("apart"),     to_say("asymmetric"),
-    to_say("attack"),       to_say("band comp"),   to_say("below"),     to_say("ceiling"),
-    to_say("chorus"),       to_say("clip"),        to_say("comp"),      to_say("compensate"),
-    to_say("curve"),        to_say("decay"),       to_say("delay"),     to_say("depth"),
-    to_say("detector"),     to_say("drive"),       to_say("duck"),      to_say("duck threshold"),
-    to_say("early"),        to_say("feedback"),    to_say("flanger"),   to_say("frequency"),
-    to_say("gain"),         to_say("gate"),        to_say("high"),      to_say("high cut"),
-    to_say("high factor"),  to_say("hold"),        to_say("in"),        to_say("input"),
-    to_say("key high cut"), to_say("key low cut"), to_say("kind"),      to_say("knee"),
-    to_say("left"),         to_say("limit"),       to_say("low-mid"),   to_say("mid"),
-    to_say("lookahead"),    to_say("low"),         to_say("low cut"),   to_say("low factor"),
-    to_say("makeup"),       to_say("mix"),         to_say("mod"),       to_say("modulation"),
-    to_say("mono below"),   to_say("off"),         to_say("on"),        to_say("output"),
-    to_say("peak"),         to_say("phaser"),      to_say("ping pong"), to_say("predelay"),
-    to_say("range"),        to_say("rate"),        to_say("ratio"),     to_say("release"),
-    to_say("release auto"), to_say("reverb"),      to_say("right"),     to_say("send"),
-    to_say("shape"),        to_say("size"),        to_say("slope"),     to_say("sustain"),
-    to_say("threshold"),    to_say("tone"),        to_say("transient"), to_say("where"),
-    to_say("width"),        to_say("within")};
+constexpr const char* parameter_words[] = {translatable("above"),
+                                           translatable("all"),
+                                           translatable("apart"),
+                                           translatable("asymmetric"),
+                                           translatable("attack"),
+                                           translatable("band comp"),
+                                           translatable("below"),
+                                           translatable("between"),
+                                           translatable("ceiling"),
+                                           translatable("chorus"),
+                                           translatable("clip"),
+                                           translatable("comp"),
+                                           translatable("compensate"),
+                                           translatable("curve"),
+                                           translatable("decay"),
+                                           translatable("delay"),
+                                           translatable("depth"),
+                                           translatable("detector"),
+                                           translatable("drive"),
+                                           translatable("duck"),
+                                           translatable("duck threshold"),
+                                           translatable("early"),
+                                           translatable("feedback"),
+                                           translatable("flanger"),
+                                           translatable("frequencies"),
+                                           translatable("frequency"),
+                                           translatable("gain"),
+                                           translatable("gate"),
+                                           translatable("high"),
+                                           translatable("high cut"),
+                                           translatable("high factor"),
+                                           translatable("hold"),
+                                           translatable("input"),
+                                           translatable("kind"),
+                                           translatable("knee"),
+                                           translatable("left"),
+                                           translatable("limit"),
+                                           translatable("lookahead"),
+                                           translatable("low"),
+                                           translatable("low cut"),
+                                           translatable("low factor"),
+                                           translatable("low-mid"),
+                                           translatable("makeup"),
+                                           translatable("mid"),
+                                           translatable("mix"),
+                                           translatable("mod"),
+                                           translatable("modulation"),
+                                           translatable("mono below"),
+                                           translatable("off"),
+                                           translatable("on"),
+                                           translatable("output"),
+                                           translatable("peak"),
+                                           translatable("phaser"),
+                                           translatable("ping pong"),
+                                           translatable("predelay"),
+                                           translatable("range"),
+                                           translatable("rate"),
+                                           translatable("ratio"),
+                                           translatable("release"),
+                                           translatable("release auto"),
+                                           translatable("reverb"),
+                                           translatable("right"),
+                                           translatable("send"),
+                                           translatable("shape"),
+                                           translatable("sidechain high cut"),
+                                           translatable("sidechain low cut"),
+                                           translatable("size"),
+                                           translatable("slope"),
+                                           translatable("sustain"),
+                                           translatable("threshold"),
+                                           translatable("tone"),
+                                           translatable("transient"),
+                                           translatable("width")};
+
+/// Ids that the session file keeps, though the trade has another word by now.
+constexpr std::pair<std::string_view, const char*> trade_words[] = {{"in", "on"},
+                                                                    {"key low cut", "sidechain low cut"},
+                                                                    {"key high cut", "sidechain high cut"},
+                                                                    {"where", "frequencies"},
+                                                                    {"within", "between"}};
 }  // namespace
 
 std::span<const char* const> label_words() { return parameter_words; }
 
+std::string label_of_id(std::string_view id) {
+    for (const auto& [kept, word] : trade_words)
+        if (id == kept) return translated(word);
+    return translated(std::string(id).c_str());
+}
+
+std::string label_in_band(const ParameterInfo& parameter) {
+    std::string_view what = parameter.id;
+    what.remove_prefix(what.find('.') + 1);
+    if (what == "hz") return translated("frequency");
+    if (what == "db") return translated("gain");
+    if (what == "q") return "Q";
+    if (what == "where") return translated("channels");
+    return label_of_id(what);
+}
+
 std::string label_of(const ParameterInfo& parameter) {
-    if (parameter.name && *parameter.name) return said(parameter.name);
+    if (parameter.name && *parameter.name) return translated(parameter.name);
     std::string_view id = parameter.id;
-    if (id == "hz") return said("frequency");
+    if (id == "hz") return translated("frequency");
+    if (id.starts_with("band") && id.find('.') != std::string_view::npos)
+        return translate("band {}: {}", id.substr(4, id.find('.') - 4), label_in_band(parameter));
     for (const std::string_view unit : {"_dbfs", "_dbtp", "_db", "_ms", "_hz", "_s"})
         if (id.ends_with(unit)) {
             id.remove_suffix(unit.size());
@@ -45,7 +123,7 @@ std::string label_of(const ParameterInfo& parameter) {
     std::string label(id);
     std::replace_if(
         label.begin(), label.end(), [](char c) { return c == '_' || c == '.'; }, ' ');
-    return said(label.c_str());
+    return label_of_id(label);
 }
 
 }  // namespace isotonus

@@ -40,7 +40,7 @@ const ProcessorType* processor_type(std::string_view id) {
 
 std::string word_of(std::string_view type) {
     const ProcessorType* known = processor_type(type);
-    if (known) return said(known->word);
+    if (known) return translated(known->word);
     return std::string(is_plugin(type) ? uri_of_type(type) : type);
 }
 
@@ -77,8 +77,17 @@ std::string value_text(const ParameterInfo& p, double value) {
         decimals = 0;
     else if (std::fabs(value) >= 10.0)
         decimals = 1;
-    const std::string number = fmt::format("{:.{}f}", value, decimals);
-    return unit.empty() ? number : fmt::format("{} {}", number, unit);
+    std::string number = fmt::format("{:.{}f}", value, decimals);
+    // A second decimal only where it says something.
+    if (decimals == 2 && number.back() == '0') number.pop_back();
+    if (unit.empty()) return number;
+    return fmt::format("{}{}{}", number, unit.front() == ':' ? "" : " ", unit);
+}
+
+bool is_slope(const ParameterInfo& p) { return !p.words.empty() && std::string_view(p.id) == "slope"; }
+
+std::string shown_value(const ParameterInfo& p, double value) {
+    return shown_figure(value_text(p, value)) + (is_slope(p) ? " dB/oct" : "");
 }
 
 std::optional<double> value_from_text(const ParameterInfo& p, std::string_view text) {

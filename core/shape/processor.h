@@ -60,7 +60,7 @@ class Running {
     /// its own and has no sidechain source.  Where it takes stretches, as many cells as a stretch has, if what was set
     /// last was a first time or the same as before; its key may be the samples themselves.
     virtual void process(float* cells, int frames, const float* key, int key_channels) = 0;
-    virtual bool takes_stretches() const { return false; }
+    virtual bool supports_batches() const { return false; }
     /// Frames by which its output is late, or by which it looks ahead; does not change after the first `set`.
     virtual int latency() const = 0;
     /// What it remembers, as bytes that can be kept and given back.
@@ -89,7 +89,7 @@ struct ProcessorType {
     double (*tail_s)(const Processor& processor, std::span<const double> values) = nullptr;
     /// How many times the highest sample that has come in may come out at most, with these values (infinity: not
     /// known); null: as chain_bound.h finds out.
-    double (*most_gain)(std::span<const double> values) = nullptr;
+    double (*max_gain)(std::span<const double> values) = nullptr;
     /// What comes out at most, linear, whatever comes in; null: no such thing.
     double (*ceiling)(std::span<const double> values) = nullptr;
 
@@ -115,6 +115,10 @@ Processor new_processor(const ProcessorType& type, const Chain& chain);
 
 /// As people say it: "2.5 dB", "120 Hz", "tanh".
 std::string value_text(const ParameterInfo& parameter, double value);
+/// Whether its choices are slopes of a filter, in dB an octave.
+bool is_slope(const ParameterInfo& parameter);
+/// The same for people: a slope has its unit.
+std::string shown_value(const ParameterInfo& parameter, double value);
 /// And back: a number in the parameter's unit, or one of its words.  Nothing when it is neither or out of range.
 std::optional<double> value_from_text(const ParameterInfo& parameter, std::string_view text);
 

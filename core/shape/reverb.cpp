@@ -13,7 +13,7 @@ namespace {
 
 constexpr int lines_count = 16, reflections = 10;
 constexpr double low_hz = 250.0, high_hz = 4000.0;
-constexpr double most_size = 2.0, longest_before_ms = 250.0;
+constexpr double max_size = 2.0, longest_before_ms = 250.0;
 /// Of the lines at size 1, ms: spread evenly in octaves, without common factors at any usual rate.
 constexpr std::array<double, lines_count> line_ms{23.1, 25.7, 28.3, 30.9, 33.1, 36.7, 39.7, 43.3,
                                                   46.1, 50.3, 53.9, 58.3, 62.9, 67.7, 72.7, 79.3};
@@ -119,15 +119,15 @@ struct Reverb {
         double duck_db = 0.0, duck_threshold_dbfs = -40.0;
         template <class V>
         void fields(V& v) {
-            v.number("decay_s", decay_s, {"s", 0.1, 10.0, Law::log, 0.02});
-            v.number("low_factor", low_factor, {"", 0.25, 2.0, Law::log, 0.02});
-            v.number("high_factor", high_factor, {"", 0.1, 1.5, Law::log, 0.02});
-            v.number("predelay_ms", predelay_ms, {"ms", 0.0, longest_before_ms, Law::linear, 0.5});
-            v.number("size", size, {"", 0.3, most_size, Law::log, 0.02});
-            v.number("early", early, {"%", 0.0, 100.0, Law::linear, 0.5});
-            v.number("low_cut_hz", low_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
-            v.number("high_cut_hz", high_cut_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
-            v.number("width", width, {"%", 0.0, 100.0, Law::linear, 0.5});
+            v.number("decay_s", decay_s, {"s", 0.1, 10.0, ControlTaper::log, 0.02});
+            v.number("low_factor", low_factor, {"", 0.25, 2.0, ControlTaper::log, 0.02});
+            v.number("high_factor", high_factor, {"", 0.1, 1.5, ControlTaper::log, 0.02});
+            v.number("predelay_ms", predelay_ms, {"ms", 0.0, longest_before_ms, ControlTaper::linear, 0.5});
+            v.number("size", size, {"", 0.3, max_size, ControlTaper::log, 0.02});
+            v.number("early", early, {"%", 0.0, 100.0, ControlTaper::linear, 0.5});
+            v.number("low_cut_hz", low_cut_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
+            v.number("high_cut_hz", high_cut_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
+            v.number("width", width, {"%", 0.0, 100.0, ControlTaper::linear, 0.5});
             v.number("duck_db", duck_db, {"dB", 0.0, 24.0});
             v.number("duck_threshold_dbfs", duck_threshold_dbfs, {"dBFS", -80.0, 0.0});
         }
@@ -143,11 +143,11 @@ struct Reverb {
     };
 
     static size_t before_length(double rate) {
-        return static_cast<size_t>((longest_before_ms + most_size * early.back().ms) * 0.001 * rate) +
+        return static_cast<size_t>((longest_before_ms + max_size * early.back().ms) * 0.001 * rate) +
                2 * static_cast<size_t>(cell_frames);
     }
     static size_t length(size_t line, double rate) {
-        return static_cast<size_t>(most_size * line_ms[line] * 0.001 * rate) + 2 * static_cast<size_t>(cell_frames);
+        return static_cast<size_t>(max_size * line_ms[line] * 0.001 * rate) + 2 * static_cast<size_t>(cell_frames);
     }
     static size_t line_floats(double rate) {
         size_t all = 2 * before_length(rate);

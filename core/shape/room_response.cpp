@@ -47,7 +47,9 @@ Result<std::shared_ptr<const RoomResponse>> read_room(const fs::path& file, doub
     if (!reader) return tl::unexpected(reader.error());
     const SoundInfo info = reader->info();
     if (info.channels != 1 && info.channels != 2 && info.channels != 4)
-        return fail(file.string(), say("an impulse response has 1, 2 or 4 channels, this file has {}", info.channels));
+        return fail(file.string(),
+                    translate("an impulse response has 1, 2 or 4 channels, this file has {}. Choose another file.",
+                              info.channels));
     const auto wide = static_cast<size_t>(info.channels);
     const int64_t most = frames_used(info);
     std::vector<float> samples(static_cast<size_t>(most) * wide);
@@ -65,7 +67,7 @@ Result<std::shared_ptr<const RoomResponse>> read_room(const fs::path& file, doub
     double energy = 0.0;
     for (const float x : samples) energy += static_cast<double>(x) * static_cast<double>(x);
     if (!(energy > 0.0) || !std::isfinite(energy))
-        return fail(file.string(), said("there is nothing to be heard in this impulse response"));
+        return fail(file.string(), translated("the impulse response is silent. Choose another file."));
     auto room = std::make_shared<RoomResponse>();
     room->sample_rate = rate;
     room->frames = static_cast<int64_t>(samples.size() / wide);
@@ -179,7 +181,7 @@ class RoomRunning final : public Running {
     void convolve(Head& head, float* in, float* out, std::complex<float>* spectra) {
         head.newest = (head.newest + 1) % static_cast<int64_t>(partitions_);
         const auto newest = static_cast<size_t>(head.newest);
-        const auto spectrum = [&](size_t s, size_t place) { return spectra + (s * partitions_ + place) * bins; };
+        const auto spectrum = [&](size_t s, size_t position) { return spectra + (s * partitions_ + position) * bins; };
         for (size_t s = 0; s < 2; ++s) {
             float* const own = in + s * 2 * room_block;
             std::copy_n(own, 2 * room_block, fft_.time().begin());
@@ -253,7 +255,7 @@ Result<double> impulse_seconds(const fs::path& file) {
 
 Result<std::shared_ptr<const RoomResponse>> room_response(const fs::path& file, double sample_rate) {
     // Those that were used last stay, whoever holds them: a chain is started anew for everyone who reads it.
-    constexpr size_t most_kept = 8;
+    constexpr size_t max_kept = 8;
     static std::mutex mutex;
     static std::map<std::string, std::weak_ptr<const RoomResponse>> all;
     static std::deque<std::shared_ptr<const RoomResponse>> kept;
@@ -262,12 +264,13 @@ Result<std::shared_ptr<const RoomResponse>> room_response(const fs::path& file, 
     const std::scoped_lock lock(mutex);
     if (auto known = all[key].lock()) return known;
     auto read = without_exceptions(file.string(), [&] { return read_room(file, sample_rate); });
-    if (read && stamp_of(file) != stamp) return fail(file.string(), said("the file changed while it was read"));
+    if (read && stamp_of(file) != stamp)
+        return fail(file.string(), translated("the file changed while it was read. Read the file again."));
     if (!read) return read;
     std::erase_if(all, [](const auto& entry) { return entry.second.expired(); });
     all[key] = *read;
     kept.push_back(*read);
-    if (kept.size() > most_kept) kept.pop_front();
+    if (kept.size() > max_kept) kept.pop_front();
     return read;
 }
 

@@ -41,7 +41,7 @@ constexpr double beta = 8.5;           ///< of the Kaiser windows: 85 dB of stop
 constexpr double pass = 0.9;           ///< of half the rate, where the steep filters' gain is a half
 constexpr int half = gentle_taps / 2;
 constexpr int late = steep_taps - 1 + half;  ///< frames: the steep filters there and back, and the others
-constexpr int most_frames = 256;             ///< that are worked on at once, so that all of them stay near
+constexpr int max_frames = 256;              ///< that are worked on at once, so that all of them stay near
 
 /// A windowed sinc; `place` and `reach` in samples, `cut` of half their rate.
 double windowed_sinc(double place, double cut, double reach) {
@@ -80,7 +80,7 @@ const Weights& weights() {
 /// The latest samples, and behind them those of now.
 template <int remembered>
 struct Line {
-    float at[remembered + most_frames];
+    float at[remembered + max_frames];
     explicit Line(const float (&before)[remembered]) { std::copy_n(before, remembered, at); }
     float* now() { return at + remembered; }
     void remember(float (&before)[remembered], int frames) const { std::copy_n(at + frames, remembered, before); }
@@ -134,7 +134,7 @@ void bend_side(Side& side, const Line<steep_taps - 1>& in, SaturationCurve curve
     Line<half> bent[] = {Line(side.bent[0]), Line(side.bent[1])};
     Line<half> bent_between[] = {Line(side.bent_between[0]), Line(side.bent_between[1])};
     for (const int p : {0, 1}) {
-        float between[most_frames] = {};
+        float between[max_frames] = {};
         kernels::fir(fine[p].at + 1, w.between[1], count, between);
         kernels::fir(fine[1 - p].at + p, w.between[0], count, between);
         bend(curve, fine[p].at + half / 2, into, back, frames, bent[p].now());
@@ -165,11 +165,11 @@ struct Saturation {
             v.number("ceiling_dbfs", ceiling_dbfs, {"dBFS", -48.0, 0.0});
             v.number("tone_db", tone_db, {"dB", -12.0, 12.0});
             v.choice("compensate", compensate, toggle_words);
-            v.number("low_hz", low_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
-            v.number("high_hz", high_hz, {"Hz", 20.0, 20000.0, Law::log, 1.0});
+            v.number("low_hz", low_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
+            v.number("high_hz", high_hz, {"Hz", 20.0, 20000.0, ControlTaper::log, 1.0});
         }
     };
-    static constexpr bool takes_stretches = true;
+    static constexpr bool supports_batches = true;
     struct State {
         Side sides[2];
         PairFilter::DirectState low, high, tone;
@@ -197,8 +197,8 @@ struct Saturation {
             run_filters(filters, states, inside.at, c.frames);
             state.low = states[0], state.high = states[1];
         }
-        for (int from = 0; from < c.frames; from += most_frames)
-            bend_frames(state, c, from, std::min(most_frames, c.frames - from), inside);
+        for (int from = 0; from < c.frames; from += max_frames)
+            bend_frames(state, c, from, std::min(max_frames, c.frames - from), inside);
         if (s_.tone_db != 0.0 || !tone_.still) run_filter(tone_, state.tone, c.samples, c.channels, c.frames);
     }
 
@@ -206,7 +206,7 @@ struct Saturation {
     /// Some frames of a cell; `inside` is what of it lies in the band, where there is one.
     void bend_frames(State& state, const Cell& c, int from, int frames, const PairCell& inside) const {
         const double ceiling = gain_from_db(s_.ceiling_dbfs);
-        float into[most_frames], back[most_frames];
+        float into[max_frames], back[max_frames];
         for (int i = 0; i < frames; ++i) {
             const double drive = drive_from_ + (drive_to_ - drive_from_) * (from + i + 1) / cell_frames;
             into[i] = static_cast<float>(drive / ceiling);

@@ -86,8 +86,8 @@ const SignalRecipe& Signal::recipe() const { return state_->recipe; }
 bool Signal::is_provisional() const { return state_->provisional; }
 size_t Signal::checkpoint_bytes() const { return state_->checkpoint_bytes; }
 
-std::string Signal::fault(size_t place) const {
-    return place < state_->faults.size() ? state_->faults[place] : std::string();
+std::string Signal::fault(size_t position) const {
+    return position < state_->faults.size() ? state_->faults[position] : std::string();
 }
 
 std::string Signal::content_key() const { return state_->key; }
@@ -95,21 +95,22 @@ std::string Signal::content_key() const { return state_->key; }
 Result<void> Signal::unchanged(Seen& seen) const {
     if (!seen.insert(this).second) return {};
     const SignalRecipe& made_of = recipe();
-    std::vector<const RowTap*> taps{&made_of.source};
+    std::vector<const PreFaderSource*> taps{&made_of.source};
     for (const auto& [row, tap] : made_of.keys) taps.push_back(&tap);
-    for (const auto& [place, tap] : made_of.judged_by) taps.push_back(&tap);
-    for (const RowTap* tap : taps)
+    for (const auto& [position, tap] : made_of.detector_input) taps.push_back(&tap);
+    for (const PreFaderSource* tap : taps)
         if (auto same = tap->material->sound->unchanged(seen); !same) return same;
     if (isotonus::content_key(made_of) == content_key()) return {};
     for (const Processor& p : made_of.chain)
         if (!p.impulse.empty() || is_plugin(p.type))
-            return fail(p.impulse.string(), say("'{}' changed after its sound was made; try again", word_of(p.type)));
-    return fail("", said("what a chain is made of changed after its sound was made; try again"));
+            return fail(p.impulse.string(),
+                        translate("'{}' changed after its sound was computed. Try again.", word_of(p.type)));
+    return fail("", translated("a chain changed after its sound was computed. Try again."));
 }
 
-const std::vector<float>& Signal::reductions(size_t place) const {
+const std::vector<float>& Signal::reductions(size_t position) const {
     static const std::vector<float> none;
-    return place < state_->reductions.size() ? state_->reductions[place] : none;
+    return position < state_->reductions.size() ? state_->reductions[position] : none;
 }
 
 namespace {
@@ -118,8 +119,8 @@ Signal::Reduction summed_up(const std::vector<float>& all, int rate) {
     Signal::Reduction found;
     std::vector<float> worked;
     const auto deepest = std::min_element(all.begin(), all.end());
-    found.most_db = std::fabs(static_cast<double>(*deepest));
-    found.most_at_s = static_cast<double>((deepest - all.begin()) * block_frames) / rate;
+    found.max_db = std::fabs(static_cast<double>(*deepest));
+    found.max_at_s = static_cast<double>((deepest - all.begin()) * block_frames) / rate;
     for (const float db : all)
         if (db <= -0.5f) worked.push_back(-db);
     found.share = static_cast<double>(worked.size()) / static_cast<double>(all.size());
@@ -132,37 +133,38 @@ Signal::Reduction summed_up(const std::vector<float>& all, int rate) {
 
 }  // namespace
 
-std::optional<Signal::Reduction> Signal::reduction(size_t place) const {
-    const std::vector<float>& all = reductions(place);
+std::optional<Signal::Reduction> Signal::reduction(size_t position) const {
+    const std::vector<float>& all = reductions(position);
     return all.empty() ? std::nullopt : std::optional(summed_up(all, recipe().sample_rate));
 }
 
-double Signal::reduced_s(size_t place, double db) const {
-    const std::vector<float>& all = reductions(place);
+double Signal::reduced_s(size_t position, double db) const {
+    const std::vector<float>& all = reductions(position);
     const auto blocks = std::count_if(all.begin(), all.end(), [db](float r) { return static_cast<double>(r) <= -db; });
     return static_cast<double>(blocks * block_frames) / recipe().sample_rate;
 }
 
-Level Signal::peak_after_dbfs(size_t place) const {
+Level Signal::peak_after_dbfs(size_t position) const {
     const auto& passed = state_->passed;
-    return place < passed.size() ? level_from_gain(static_cast<double>(passed[place].peak)) : std::nullopt;
+    return position < passed.size() ? level_from_gain(static_cast<double>(passed[position].peak)) : std::nullopt;
 }
 
-Level Signal::gain_db(size_t place) const {
-    if (place >= state_->passed.size()) return std::nullopt;
-    const ChainRun::Passed& passed = state_->passed[place];
+Level Signal::gain_db(size_t position) const {
+    if (position >= state_->passed.size()) return std::nullopt;
+    const ChainRun::Passed& passed = state_->passed[position];
     if (passed.square_in <= 0.0 || passed.square_out <= 0.0) return std::nullopt;
     return db_from_power(passed.square_out / passed.square_in);
 }
 
-Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place, Progress* progress) {
+Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t position, Progress* progress) {
     return without_exceptions({}, [&]() -> Result<Signal::Reduction> {
         auto run = SignalRun::open(recipe, true);
         if (!run) return tl::unexpected(run.error());
         const int64_t frames = frames_of(recipe);
         ReductionWatch watch(recipe, run->chain, frames);
-        if (place >= recipe.chain.size() || watch.by_place[place].empty())
-            return fail("", said("this processor turns nothing down"));
+        if (position >= recipe.chain.size() || watch.by_place[position].empty())
+            return fail(
+                "", translated("this processor reduces no level. Choose a compressor, a ducker, a gate or a limiter."));
         run->chain.begin(0);
         float out[2 * stretch_frames];
         const int64_t cells = (frames + run->chain.latency() + cell_frames - 1) / cell_frames;
@@ -172,13 +174,13 @@ Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place,
             if (auto done = run->process(cell, some, out); !done) return tl::unexpected(done.error());
             watch.note(run->chain, cell, some);
         }
-        return summed_up(watch.by_place[place], recipe.sample_rate);
+        return summed_up(watch.by_place[position], recipe.sample_rate);
     });
 }
 
 namespace {
 
-std::string tap_key(const RowTap& tap) {
+std::string tap_key(const PreFaderSource& tap) {
     std::string key = tap.material->sound->content_key();
     key += fmt::format("\n{} {} {}", tap.delay_samples, tap.gain, tap.material->rate());
     const auto add = [&key](const Curve& curve) {
@@ -214,7 +216,8 @@ std::string content_key(const SignalRecipe& recipe) {
         if (const auto tap = recipe.keys.find(p.key); p.key != 0 && tap != recipe.keys.end())
             key.append("\n").append(tap_key(tap->second));
     }
-    for (const auto& [place, tap] : recipe.judged_by) key += fmt::format("\njudged {} {}", place, tap_key(tap));
+    for (const auto& [position, tap] : recipe.detector_input)
+        key += fmt::format("\njudged {} {}", position, tap_key(tap));
     return Hash::name_of(key);
 }
 

@@ -21,7 +21,7 @@
 namespace isotonus {
 
 /// A row before its fader, in the song's time: a file with trim, polarity and delay, or a signal as it is.
-struct RowTap {
+struct PreFaderSource {
     MaterialPtr material;
     int64_t delay_samples = 0;
     double gain = 1.0;   ///< trim and polarity, linear
@@ -32,13 +32,13 @@ struct RowTap {
 
 /// All that a signal depends on.
 struct SignalRecipe {
-    RowTap source;
+    PreFaderSource source;
     Chain chain;
-    Rides rides;                      ///< of the chain's parameters
-    std::map<uint64_t, RowTap> keys;  ///< by row; a key that is not here is silent
+    Rides rides;                              ///< of the chain's parameters
+    std::map<uint64_t, PreFaderSource> keys;  ///< by row; a key that is not here is silent
     /// By place in the chain: what processors of level work by in place of what comes in.  So a share of a row gets the
     /// gains that the whole row gets, and the shares' signals sum up to the row's.
-    std::map<size_t, RowTap> judged_by;
+    std::map<size_t, PreFaderSource> detector_input;
     int sample_rate = 48000;
     uint64_t row = 0;  ///< whose it is; the signal does not depend on it
 };
@@ -107,25 +107,25 @@ class Signal : public Playable {
     const SignalRecipe& recipe() const;
     /// The deepest reduction of a processor in each block of 256 frames of the song, dB, 0 or below; empty when it does
     /// not turn down or is not at work.
-    const std::vector<float>& reductions(size_t place) const;
+    const std::vector<float>& reductions(size_t position) const;
     struct Reduction {
-        double most_db = 0.0, most_at_s = 0.0;
+        double max_db = 0.0, max_at_s = 0.0;
         double typical_db = 0.0;  ///< median of the blocks in which it is 0.5 dB or more; 0 when there are none
         double share = 0.0;       ///< of the song's blocks in which it is 0.5 dB or more
     };
     /// Absent for processors that do not turn down.
-    std::optional<Reduction> reduction(size_t place) const;
+    std::optional<Reduction> reduction(size_t position) const;
     /// How long it turns down by so many dB and more, s.
-    double reduced_s(size_t place, double db) const;
+    double reduced_s(size_t position, double db) const;
     /// The highest sample that comes out of a processor, and by how much its power differs from that of what goes in,
     /// over the whole song (an estimate from one cell in sixteen).  Absent for one that is not at work, and where it is
     /// silent.
-    Level peak_after_dbfs(size_t place) const;
-    Level gain_db(size_t place) const;
+    Level peak_after_dbfs(size_t position) const;
+    Level gain_db(size_t position) const;
     bool is_provisional() const;
     /// Why the processor at this place does nothing: a plug-in that went wrong, a file that is missing.  Empty: it
     /// does what it should.
-    std::string fault(size_t place) const;
+    std::string fault(size_t position) const;
     size_t checkpoint_bytes() const;
     /// For the files of core/shape/signal*.cpp.
     const std::shared_ptr<SignalState>& state() const { return state_; }
@@ -146,7 +146,7 @@ const Material& before_chain(const Material& played);
 
 /// What a processor of a recipe takes away over the whole song; quicker than making the signal.  Fails as reading does,
 /// or with "cancelled".
-Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t place, Progress* progress = nullptr);
+Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t position, Progress* progress = nullptr);
 
 /// A signal by running its chain, whether its samples are kept or not.
 Result<std::unique_ptr<FrameReader>> open_running(const std::shared_ptr<const Signal>& signal);

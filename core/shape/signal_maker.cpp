@@ -59,15 +59,16 @@ Result<Measurer::Outcome> measure(const Material& material, Progress* progress) 
 
 /// The place of the last plug-in at work in a chain.
 std::optional<size_t> last_plugin(const SignalRecipe& recipe) {
-    for (size_t place = recipe.chain.size(); place-- > 0;)
-        if (is_plugin(recipe.chain[place].type) && does_anything({recipe.chain[place]}, recipe.rides)) return place;
+    for (size_t position = recipe.chain.size(); position-- > 0;)
+        if (is_plugin(recipe.chain[position].type) && does_anything({recipe.chain[position]}, recipe.rides))
+            return position;
     return std::nullopt;
 }
 
 /// In English: so is a fault kept.
 std::string crashed_again() {
     const InEnglish english;
-    return said("it crashed more than once");
+    return translated("the plug-in crashed more than once");
 }
 
 }  // namespace
@@ -84,38 +85,38 @@ class SignalMaker {
 
   private:
     /// A stretch of the chain, and what comes into it.
-    SignalRecipe part(size_t from, size_t to, const RowTap& source) const {
+    SignalRecipe part(size_t from, size_t to, const PreFaderSource& source) const {
         SignalRecipe some = recipe_;
         some.source = source;
         some.chain.assign(recipe_.chain.begin() + static_cast<std::ptrdiff_t>(from),
                           recipe_.chain.begin() + static_cast<std::ptrdiff_t>(to));
-        some.judged_by.clear();
-        for (const auto& [place, tap] : recipe_.judged_by)
-            if (place >= from && place < to) some.judged_by[place - from] = tap;
+        some.detector_input.clear();
+        for (const auto& [position, tap] : recipe_.detector_input)
+            if (position >= from && position < to) some.detector_input[position - from] = tap;
         return some;
     }
 
     /// The plug-in at a place is the last one.
-    Result<MaterialPtr> make_after(size_t place) {
-        const auto tap_of = [](const MaterialPtr& m) { return RowTap{m, 0, 1.0, nullptr}; };
-        RowTap source = recipe_.source;
+    Result<MaterialPtr> make_after(size_t position) {
+        const auto tap_of = [](const MaterialPtr& m) { return PreFaderSource{m, 0, 1.0, nullptr}; };
+        PreFaderSource source = recipe_.source;
         std::vector<MaterialPtr> parts(3);
-        if (place > 0) {
-            auto before = SignalMaker(part(0, place, source), progress_).make();
+        if (position > 0) {
+            auto before = SignalMaker(part(0, position, source), progress_).make();
             if (!before) return before;
             source = tap_of(parts[0] = *before);
         }
-        auto made = of_plugin(part(place, place + 1, source));
+        auto made = of_plugin(part(position, position + 1, source));
         if (!made) return made;
-        const SignalRecipe rest = part(place + 1, recipe_.chain.size(), tap_of(parts[1] = *made));
-        made = does_anything(rest.chain, rest.rides) ? run(rest, place + 1) : as_own(*made);
+        const SignalRecipe rest = part(position + 1, recipe_.chain.size(), tap_of(parts[1] = *made));
+        made = does_anything(rest.chain, rest.rides) ? run(rest, position + 1) : as_own(*made);
         if (!made) return made;
         // What was found while the parts were made is found of the whole.
         const auto state = std::make_shared<SignalState>(state_of(*made));
         for (const size_t n : {size_t{0}, size_t{1}}) {
             if (!parts[n]) continue;
             const SignalState& of = state_of(parts[n]);
-            const size_t first = n == 0 ? 0 : place;
+            const size_t first = n == 0 ? 0 : position;
             for (size_t i = 0; i < of.recipe.chain.size(); ++i) {
                 state->reductions[first + i] = of.reductions[i];
                 state->passed[first + i] = of.passed[i];
@@ -144,7 +145,7 @@ class SignalMaker {
         const int channels = recipe.source.channels();
         if (auto kept = kept_sound(key, channels)) return measured(recipe, std::move(kept->spool), kept->frames);
         std::optional<std::string> fault;
-        if (plugin_registry().is_missing(plugin.type)) fault = said("it is not installed");
+        if (plugin_registry().is_missing(plugin.type)) fault = translated("the plug-in is not installed");
         if (!fault) {
             auto spool = Spooled::reserve(frames_of(recipe) * channels);
             if (!spool) return tl::unexpected(spool.error());
@@ -190,7 +191,7 @@ class SignalMaker {
             if (take <= skip) continue;
             if (!spool.write((at + skip) * wide, out + skip * wide, (take - skip) * wide))
                 return fail(cache_folder().string(),
-                            said("the disk is full: there is no room for what a plug-in makes"));
+                            translated("the disk is full, so a plug-in cannot write its sound. Free some space."));
             constexpr float silent = 1e-5f;
             for (int64_t i = std::max(skip, recipe.source.end() - at) * wide; i < take * wide; ++i)
                 if (std::fabs(out[i]) > silent) sounding = std::max(sounding, at + i / wide + 1);

@@ -125,7 +125,8 @@ class KeptReader : public FrameReader {
             return running_->read(first, frames, out);
         }
         if (!state_->kept->read(from * wide, out + (from - first) * wide, (to - from) * wide))
-            return fail(cache_folder().string(), said("what was kept there cannot be read again"));
+            return fail(cache_folder().string(),
+                        translated("the kept audio cannot be read again. Empty the cache in the settings."));
         return {};
     }
     const float* view(int64_t first, int64_t frames) override {

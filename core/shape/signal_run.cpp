@@ -12,7 +12,7 @@ constexpr int64_t read_frames = 4096;  ///< of a source at once
 
 std::set<size_t> judged_places(const SignalRecipe& recipe) {
     std::set<size_t> places;
-    for (const auto& [place, tap] : recipe.judged_by) places.insert(place);
+    for (const auto& [place, tap] : recipe.detector_input) places.insert(place);
     return places;
 }
 
@@ -23,7 +23,7 @@ int64_t frames_of(const SignalRecipe& recipe) {
            static_cast<int64_t>(std::ceil(tail_s(recipe.chain, recipe.rides) * recipe.sample_rate));
 }
 
-Result<TapReader> TapReader::open(const RowTap& tap, bool in_order) {
+Result<TapReader> TapReader::open(const PreFaderSource& tap, bool in_order) {
     TapReader reader;
     reader.tap_ = &tap;
     const Playable& sound = *tap.material->sound;
@@ -51,7 +51,7 @@ Result<void> TapReader::read(int64_t first, int64_t frames, float* out) {
 }
 
 Result<void> TapReader::fill() {
-    const RowTap& t = *tap_;
+    const PreFaderSource& t = *tap_;
     const auto channels = static_cast<size_t>(t.channels());
     held_.assign(static_cast<size_t>(read_frames) * channels, 0.0f);
     if (held_from_ + read_frames <= 0 || held_from_ >= t.end()) return {};
@@ -80,8 +80,8 @@ Result<SignalRun> SignalRun::open(const SignalRecipe& recipe, bool in_order) {
     auto source = TapReader::open(recipe.source, in_order);
     if (!source) return tl::unexpected(source.error());
     SignalRun run(recipe, std::move(*source));
-    for (const ChainRun::KeyTap& key : run.chain.keys()) {
-        const RowTap* tap = key.judged ? &recipe.judged_by.at(*key.judged) : nullptr;
+    for (const ChainRun::SidechainInput& key : run.chain.keys()) {
+        const PreFaderSource* tap = key.judged ? &recipe.detector_input.at(*key.judged) : nullptr;
         if (const auto row = recipe.keys.find(key.row); !tap && row != recipe.keys.end()) tap = &row->second;
         std::optional<TapReader> reader;
         if (tap) {

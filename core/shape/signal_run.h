@@ -12,7 +12,7 @@ int64_t frames_of(const SignalRecipe& recipe);
 class TapReader {
   public:
     /// `in_order`: it will be read once, from its start on.
-    static Result<TapReader> open(const RowTap& tap, bool in_order = false);
+    static Result<TapReader> open(const PreFaderSource& tap, bool in_order = false);
     int channels() const { return tap_->channels(); }
     /// Samples from a frame of the song on; before its start they are silent.
     Result<void> read(int64_t first, int64_t frames, float* out);
@@ -20,7 +20,7 @@ class TapReader {
   private:
     Result<void> fill();
 
-    const RowTap* tap_ = nullptr;
+    const PreFaderSource* tap_ = nullptr;
     std::unique_ptr<FrameReader> reader_;
     std::vector<float> held_;
     int64_t held_from_ = 0;

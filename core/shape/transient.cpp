@@ -71,7 +71,7 @@ const ProcessorType& transient_type() {
     static const ProcessorType type = [] {
         ProcessorType t = make_type<Transient>("transient", "transient", false, false);
         t.by_level = true;
-        t.most_gain = [](std::span<const double> v) {
+        t.max_gain = [](std::span<const double> v) {
             return gain_from_db(std::max(0.0, v[0]) + std::max(0.0, v[1]));  // attack and sustain
         };
         return t;

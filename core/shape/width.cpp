@@ -15,8 +15,8 @@ struct Width {
         double width = 100.0, mono_below_hz = off_hz;
         template <class V>
         void fields(V& v) {
-            v.number("width", width, {"%", 0.0, 200.0, Law::linear, 0.5});
-            v.number("mono_below_hz", mono_below_hz, {"Hz", off_hz, 500.0, Law::log, 1.0});
+            v.number("width", width, {"%", 0.0, 200.0, ControlTaper::linear, 0.5});
+            v.number("mono_below_hz", mono_below_hz, {"Hz", off_hz, 500.0, ControlTaper::log, 1.0});
         }
     };
     struct State {

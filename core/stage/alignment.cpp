@@ -38,7 +38,7 @@ class Transform {
 };
 
 /// Frames of the reference's strongest blocks, loudest first.
-std::vector<int64_t> strongest_hits(const LevelSummary& summary, int sample_rate, size_t most_hits) {
+std::vector<int64_t> strongest_hits(const LevelSummary& summary, int sample_rate, size_t max_hits) {
     std::vector<std::pair<float, int64_t>> blocks;
     float loudest = 0.0f;
     for (int64_t b = 0; b < summary.blocks(); ++b) {
@@ -54,7 +54,7 @@ std::vector<int64_t> strongest_hits(const LevelSummary& summary, int sample_rate
     for (const auto& block : blocks) {
         const float power = block.first;
         const int64_t frame = block.second;
-        if (hits.size() == most_hits || power < loudest * 0.01f || power == 0.0f) break;
+        if (hits.size() == max_hits || power < loudest * 0.01f || power == 0.0f) break;
         const bool alone =
             std::all_of(hits.begin(), hits.end(), [&](int64_t h) { return std::abs(h - frame) >= spacing; });
         if (alone) hits.push_back(frame);
@@ -170,7 +170,7 @@ Result<void> compare_aligned(const std::vector<Place>& places, FrameReader& trac
 }  // namespace
 
 Result<Alignment> align_to(const Material& reference, const Material& track, Standing reference_stands,
-                           Standing track_stands, int most_hits) {
+                           Standing track_stands, int max_hits) {
     auto a = open_source(reference.origin()), b = open_source(track.origin());
     if (!a) return tl::unexpected(a.error());
     if (!b) return tl::unexpected(b.error());
@@ -186,7 +186,7 @@ Result<Alignment> align_to(const Material& reference, const Material& track, Sta
     Alignment found;
     std::vector<Place> places;
     Spectrum cross(static_cast<size_t>(size / 2 + 1));
-    for (const int64_t hit : strongest_hits(reference.summary, rate, static_cast<size_t>(most_hits))) {
+    for (const int64_t hit : strongest_hits(reference.summary, rate, static_cast<size_t>(max_hits))) {
         const int64_t first = hit + reference_stands.delay - size / 4;
         const auto x = listen(**a, first - reference_stands.delay, size);
         const auto y = listen(**b, first - track_stands.delay, size);
@@ -281,16 +281,16 @@ std::optional<Finding> finding_of(const Alignment& found, const Track& reference
     const std::string& name = reference.name;
     std::string text;
     if (!moved)
-        text = say("inverted against {}", name);
+        text = translate("inverted against {}", name);
     else if (found.inverted && ms > 0.0)
-        text = say("{:.1f} ms late and inverted against {}", by, name);
+        text = translate("{:.1f} ms late and inverted against {}", by, name);
     else if (found.inverted)
-        text = say("{:.1f} ms early and inverted against {}", by, name);
+        text = translate("{:.1f} ms early and inverted against {}", by, name);
     else if (ms > 0.0)
-        text = say("{:.1f} ms late against {}", by, name);
+        text = translate("{:.1f} ms late against {}", by, name);
     else
-        text = say("{:.1f} ms early against {}", by, name);
-    if (found.low_gain_db >= 0.5) text += say(": the low end would gain {:.1f} dB", found.low_gain_db);
+        text = translate("{:.1f} ms early against {}", by, name);
+    if (found.low_gain_db >= 0.5) text = translate("{}, and the low end would gain {:.1f} dB", text, found.low_gain_db);
     return Finding{"alignment", std::move(text), static_cast<double>(found.strongest_hit) / sample_rate, true,
                    Remedy::align};
 }

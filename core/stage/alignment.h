@@ -33,7 +33,7 @@ struct Standing {
 };
 inline Standing standing_of(const Track& track) { return {whole_delay(track), track.polarity_inverted}; }
 
-/// Compares a track with a reference at the reference's strongest hits (at most `most_hits`, at least 0.2 s apart), as
+/// Compares a track with a reference at the reference's strongest hits (at most `max_hits`, at least 0.2 s apart), as
 /// both stand.
 /// Generalised cross-correlation (Knapp and Carter, 1976): the cross-spectra of all hits are added, limited to 30 Hz …
 /// 12 kHz, and weighted by 1/sqrt of their magnitude, half way between plain correlation and the phase transform; the
@@ -42,7 +42,7 @@ inline Standing standing_of(const Track& track) { return {whole_delay(track), tr
 /// peak 1.15 times the next one, and an aligned correlation of at least 0.2 (common practice, no source).  Fails as
 /// reading does.
 Result<Alignment> align_to(const Material& reference, const Material& track, Standing reference_stands = {},
-                           Standing track_stands = {}, int most_hits = 32);
+                           Standing track_stands = {}, int max_hits = 32);
 
 /// A track put right: moved by what was found, to a hundredth of a sample, and turned round where that was found.
 Track aligned(Track track, const Alignment& found);

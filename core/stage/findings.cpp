@@ -43,9 +43,10 @@ void find_silences(const std::vector<Step>& steps, double step_s, std::vector<Fi
         const double silent_s = static_cast<double>(i - start) * step_s;
         if (silent_s >= shortest_s) {
             const double end_s = static_cast<double>(i) * step_s;
-            found.push_back({start == 0 ? "silent_start" : "silence",
-                             start == 0 ? say("starts at {:.1f} s", end_s) : say("silent for {:.1f} s", silent_s),
-                             start == 0 ? end_s : static_cast<double>(start) * step_s, false});
+            found.push_back(
+                {start == 0 ? "silent_start" : "silence",
+                 start == 0 ? translate("starts at {:.1f} s", end_s) : translate("silent for {:.1f} s", silent_s),
+                 start == 0 ? end_s : static_cast<double>(start) * step_s, false});
             if (start != 0) return;  // one of them says enough
         }
         start = i + 1;
@@ -89,16 +90,23 @@ Level noise_floor_dbfs(const LevelSummary& summary, int sample_rate, double aver
     return quietest->db;
 }
 
+namespace {
+bool has_dead_side(const Measurement& m) {
+    const double left = m.left_dbfs.value_or(-200.0), right = m.right_dbfs.value_or(-200.0);
+    return m.channels == 2 && std::min(left, right) < -90.0 && std::max(left, right) > -60.0;
+}
+}  // namespace
+
 std::vector<Finding> findings_of(const Material& material, const Track& track) {
     const Measurement& m = material.measurement;
     const Measurement& recorded = material.recorded;
     std::vector<Finding> found;
     if (!m.sample_peak_dbfs) {
-        found.push_back({"silent", said("silent from start to end")});
+        found.push_back({"silent", translated("silent from start to end")});
         return found;
     }
     if (*m.sample_peak_dbfs < -70.0) {  // dither and the like: nothing else about it is worth a word
-        found.push_back({"silent", say("as good as silent: peak {:.0f} dBFS", *m.sample_peak_dbfs)});
+        found.push_back({"silent", translate("nearly silent: peak {:.0f} dBFS", *m.sample_peak_dbfs)});
         return found;
     }
     const auto song_time = [&](int64_t file_frame, double rate) {
@@ -107,74 +115,79 @@ std::vector<Finding> findings_of(const Material& material, const Track& track) {
         return frame < 0 ? -1.0 : static_cast<double>(frame) / material.rate();
     };
     if (m.clipped_runs > 0)
-        found.push_back({"clipped", say("clipped {}×", m.clipped_runs),
+        found.push_back({"clipped", translate("clipped {}×", m.clipped_runs),
                          song_time(m.first_clipped_runs.front().first_frame, recorded.sample_rate)});
     if (m.non_finite_samples > 0)
-        found.push_back({"not_numbers", say("{} samples are not numbers", m.non_finite_samples)});
+        found.push_back({"not_numbers", translate("{} corrupt samples (NaN)", m.non_finite_samples)});
     const bool as_recorded = track.source.channels == Channels::as_recorded;
     if (m.channels == 2) {
         const double left = m.left_dbfs.value_or(-200.0), right = m.right_dbfs.value_or(-200.0);
         const Remedy other_side = left < right ? Remedy::use_right : Remedy::use_left;
-        if (std::min(left, right) < -90.0 && std::max(left, right) > -60.0)
-            found.push_back({"dead_channel", left < right ? said("left side is dead") : said("right side is dead"),
+        if (has_dead_side(m))
+            found.push_back({"dead_channel",
+                             left < right ? translated("left channel is dead") : translated("right channel is dead"),
                              -1.0, true, as_recorded ? other_side : Remedy::none});
         else if (m.side_dbfs.value_or(-200.0) < *m.rms_dbfs - 60.0)
-            found.push_back({"mono_as_stereo", said("mono in a stereo file"), -1.0, false,
+            found.push_back({"mono_as_stereo", translated("mono in a stereo file"), -1.0, false,
                              as_recorded ? Remedy::make_mono : Remedy::none});
         else if (std::fabs(left - right) >= 6.0)
             found.push_back({"imbalance",
-                             left > right ? say("left side louder by {:.0f} dB", left - right)
-                                          : say("right side louder by {:.0f} dB", right - left),
+                             left > right ? translate("left channel louder by {:.0f} dB", left - right)
+                                          : translate("right channel louder by {:.0f} dB", right - left),
                              -1.0, true, as_recorded ? Remedy::make_mono : Remedy::none});
     }
     if (m.correlation && *m.correlation < -0.1)
-        found.push_back({"correlation", say("loses in mono (correlation {:.2f})", *m.correlation), -1.0, true,
+        found.push_back({"correlation", translate("loses in mono (correlation {:.2f})", *m.correlation), -1.0, true,
                          as_recorded ? Remedy::use_left : Remedy::none});
     else if (m.correlation && *m.correlation < 0.2)
-        found.push_back({"low_correlation", say("correlation {:.1f}", std::max(*m.correlation, 0.0)), -1.0, false});
+        found.push_back(
+            {"low_correlation", translate("correlation {:.1f}", std::max(*m.correlation, 0.0)), -1.0, false});
     if (std::fabs(m.dc_offset) > 0.001)
-        found.push_back({"dc_offset", say("DC offset {:+.1f} %", 100.0 * m.dc_offset), -1.0, true,
+        found.push_back({"dc_offset", translate("DC offset {:+.1f} %", 100.0 * m.dc_offset), -1.0, true,
                          track.source.offset_removed ? Remedy::none : Remedy::remove_offset});
     if (!wants_lows(track, &m) && m.share_below_40_hz > 0.05)
-        found.push_back({"rumble", say("{:.0f} % of its energy below 40 Hz", 100.0 * m.share_below_40_hz)});
+        found.push_back({"rumble", translate("{:.0f} % of its energy below 40 Hz", 100.0 * m.share_below_40_hz)});
     if (!m.spikes.empty() && m.peak_without_spikes_dbfs && *m.sample_peak_dbfs - *m.peak_without_spikes_dbfs >= 6.0) {
         const auto highest = std::max_element(m.spikes.begin(), m.spikes.end(),
                                               [](const Spike& a, const Spike& b) { return a.peak_dbfs < b.peak_dbfs; });
         found.push_back({"spikes",
-                         m.spikes.size() == 1 ? say("1 spike, {:.0f} dB above the rest",
-                                                    *m.sample_peak_dbfs - *m.peak_without_spikes_dbfs)
-                                              : say("{} spikes, {:.0f} dB above the rest", m.spikes.size(),
-                                                    *m.sample_peak_dbfs - *m.peak_without_spikes_dbfs),
+                         m.spikes.size() == 1 ? translate("1 spike, {:.0f} dB above the rest",
+                                                          *m.sample_peak_dbfs - *m.peak_without_spikes_dbfs)
+                                              : translate("{} spikes, {:.0f} dB above the rest", m.spikes.size(),
+                                                          *m.sample_peak_dbfs - *m.peak_without_spikes_dbfs),
                          static_cast<double>(highest->first_frame) / m.sample_rate, true, Remedy::tame_spikes});
     }
     const bool percussive = kind_of(track, m) == Kind::percussive;
     if (percussive && *m.sample_peak_dbfs < -24.0)
-        found.push_back({"quiet", say("quiet: peak {:.0f} dBFS", *m.sample_peak_dbfs)});
+        found.push_back({"quiet", translate("quiet: peak {:.0f} dBFS", *m.sample_peak_dbfs)});
     if (!percussive && m.average_dbfs && *m.average_dbfs < -28.0)
-        found.push_back({"quiet", say("quiet: average {:.0f} dBFS", *m.average_dbfs)});
+        found.push_back({"quiet", translate("quiet: average {:.0f} dBFS", *m.average_dbfs)});
     double step_s = 0.0, noise_s = 0.0;
     if (m.average_dbfs) {
         const Level noise = noise_floor_dbfs(material.summary, m.sample_rate, *m.average_dbfs, &noise_s);
         if (noise && *noise > -60.0 && *noise > *m.average_dbfs - 50.0)
-            found.push_back({"noise_floor", say("noise floor {:.0f} dBFS", *noise), noise_s});
+            found.push_back({"noise_floor", translate("noise floor {:.0f} dBFS", *noise), noise_s});
     }
-    if (!material.origin().media.source.warning.empty()) found.push_back({"truncated", said("the file ends early")});
+    if (!material.origin().media.source.warning.empty())
+        found.push_back({"truncated", translated("the file ends early")});
     const std::vector<Step> steps = steps_of(material.summary, m.sample_rate, &step_s);
     find_silences(steps, step_s, found);
     if (m.duration_s() - m.peak_time_s < 0.08 * m.duration_s() && m.duration_s() > 20.0)
-        found.push_back({"late_peak", say("peak at {:.1f} s", m.peak_time_s), m.peak_time_s, false});
+        found.push_back({"late_peak", translate("peak at {:.1f} s", m.peak_time_s), m.peak_time_s, false});
     const Media& media = material.origin().media;
     if (media.converted() && media.source.sample_rate != m.sample_rate)
-        found.push_back({"converted", say("converted from {:g} kHz", media.source.sample_rate / 1000.0), -1.0, false});
+        found.push_back(
+            {"converted", translate("converted from {:g} kHz", media.source.sample_rate / 1000.0), -1.0, false});
     if (media.source.channels > 2 && as_recorded)
-        found.push_back({"folded", say("{} channels folded to stereo", media.source.channels), -1.0, false});
+        found.push_back({"folded", translate("{} channels folded to stereo", media.source.channels), -1.0, false});
     return found;
 }
 
 Track with_remedy(const Track& track, Remedy remedy, const Material& material) {
     Track next = track;
     switch (remedy) {
-        case Remedy::align:  // needs more than the track itself: see aligned()
+        case Remedy::align:  // these need more than the track itself: see aligned() and with_sides_joined()
+        case Remedy::join_sides:
         case Remedy::none:
             break;
         case Remedy::remove_offset:
@@ -219,6 +232,59 @@ std::vector<std::pair<TrackId, TrackId>> identical_tracks(const Session& session
             seen.emplace_back(track.get(), m);
     }
     return found;
+}
+
+std::vector<std::pair<TrackId, TrackId>> split_sides(const Session& session,
+                                                     const std::function<MaterialPtr(const Track&)>& material) {
+    std::vector<const Track*> lefts, rights;
+    for (const auto& track : session.tracks) {
+        const MaterialPtr m = track->source.plain() ? material(*track) : nullptr;
+        if (!m || !has_dead_side(m->measurement)) continue;
+        (m->measurement.left_dbfs > m->measurement.right_dbfs ? lefts : rights).push_back(track.get());
+    }
+    std::vector<std::pair<TrackId, TrackId>> pairs;
+    for (const Track* left : lefts) {
+        const std::string name = name_without_side(left->source.file.stem().string());
+        const auto right = std::find_if(rights.begin(), rights.end(), [&](const Track* t) {
+            return !name.empty() && name_without_side(t->source.file.stem().string()) == name &&
+                   t->source.file.parent_path() == left->source.file.parent_path();
+        });
+        if (right == rights.end()) continue;
+        pairs.emplace_back(left->id, (*right)->id);
+        rights.erase(right);
+    }
+    return pairs;
+}
+
+Finding finding_of_side(const Track& other, bool left_is_dead) {
+    return {"side_apart",
+            left_is_dead ? translate("left channel is dead, {} has it", other.name)
+                         : translate("right channel is dead, {} has it", other.name),
+            -1.0,
+            true,
+            Remedy::join_sides,
+            other.id};
+}
+
+Session with_sides_joined(const Session& session, TrackId left, TrackId right) {
+    const auto *a = session.tracks.with_id(left), *b = session.tracks.with_id(right);
+    if (!a || !b) return session;
+    const Session next = with_track(session, left, [file = (*b)->source.file](Track& both) {
+        both.name = name_without_side(both.source.file.stem().string());
+        both.source.right_file = file;
+    });
+    return without_tracks(next, {right});
+}
+
+Session with_sides_panned(const Session& session, TrackId left, TrackId right) {
+    Session next = session;
+    for (const TrackId id : {left, right})
+        next = with_track(next, id, [&](Track& t) {
+            t.source.channels = Channels::one;
+            t.source.channel = id == left ? 0 : 1;
+            t.pan = id == left ? -1.0 : 1.0;
+        });
+    return next;
 }
 
 }  // namespace isotonus

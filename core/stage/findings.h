@@ -11,7 +11,7 @@
 namespace isotonus {
 
 /// A setting that puts a finding right.  None changes a file.
-enum class Remedy { none, remove_offset, make_mono, use_left, use_right, swap_sides, tame_spikes, align };
+enum class Remedy { none, remove_offset, make_mono, use_left, use_right, swap_sides, tame_spikes, align, join_sides };
 
 struct Finding {
     std::string id;
@@ -19,6 +19,7 @@ struct Finding {
     double time_s = -1.0;  ///< where in the song, when it has a place (the track's delay not counted)
     bool fault = true;     ///< false: good to know only
     Remedy remedy = Remedy::none;
+    TrackId other = 0;  ///< the track with the other side, for Remedy::join_sides
 };
 
 /// Limits are common practice, no source: clipped runs; DC offset above 0.1 %; spikes (see find_spikes) 6 dB or more
@@ -41,5 +42,16 @@ Level noise_floor_dbfs(const LevelSummary& summary, int sample_rate, double aver
 /// correlation, and the same K-weighted power in every 100 ms, all to the last bit.
 std::vector<std::pair<TrackId, TrackId>> identical_tracks(const Session& session,
                                                           const std::function<MaterialPtr(const Track&)>& material);
+
+/// Plain tracks of two stereo files that hold one side of a sound each, the left one with a dead right side and the
+/// other way round; their names are alike but for numbers and words for a side.  Pairs of (left, right).
+std::vector<std::pair<TrackId, TrackId>> split_sides(const Session& session,
+                                                     const std::function<MaterialPtr(const Track&)>& material);
+/// What the left or the right track of such a pair is told.
+Finding finding_of_side(const Track& other, bool left_is_dead);
+/// A copy in which they are one stereo track, where the left one was.
+Session with_sides_joined(const Session& session, TrackId left, TrackId right);
+/// A copy in which they stay two tracks, each with its living side, panned fully left and right.
+Session with_sides_panned(const Session& session, TrackId left, TrackId right);
 
 }  // namespace isotonus

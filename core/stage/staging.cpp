@@ -12,9 +12,9 @@ namespace isotonus {
 Kind kind_of(const Track& track, const Measurement& measured) { return track.kind.value_or(measured.kind); }
 
 std::string kind_because(const Track& track) {
-    if (track.kind) return said("set by hand");
+    if (track.kind) return translated("set by hand");
     const std::string word = word_of_kind(track.source.file.stem().string());
-    return word.empty() ? said("by its sound") : say("named {}", word);
+    return word.empty() ? translated("by its sound") : translate("named {}", word);
 }
 
 Target target_of(const TargetSheet& sheet, const Track& track, const Measurement& measured) {
@@ -92,14 +92,15 @@ Fit fit_of(const Staging& s) {
 
 std::string why_not_in_window(const TargetSheet& sheet, const Track& track, const Measurement& measured) {
     const Staging s = staged_as_is(sheet, track, measured);
-    if (fit_of(s) == Fit::silent) return said("it is silent");
+    if (fit_of(s) == Fit::silent) return translated("the track is silent");
     if (fit_of(s) == Fit::inside) return {};
     const Level peak = level_for(Measure::peak, measured, s.spikes_counted);
     if (s.limited_by_range)
-        return say("it wants a trim of {:+.1f} dB, and a trim goes to +/-{:.0f} dB", s.wanted_db, trim_max_db);
+        return translate("the track needs a trim of {:+.1f} dB, and a trim goes to ±{:.0f} dB", s.wanted_db,
+                         trim_max_db);
     if (s.limited_by_peak && peak)
-        return say("its peak would stand at {:.1f} dBFS, above the ceiling of {:.1f} dBFS", *peak + s.wanted_db,
-                   sheet.peak_ceiling_dbfs);
+        return translate("the peak would be {:.1f} dBFS, above the ceiling of {:.1f} dBFS", *peak + s.wanted_db,
+                         sheet.peak_ceiling_dbfs);
     return {};
 }
 

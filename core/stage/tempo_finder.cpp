@@ -87,9 +87,9 @@ std::optional<FoundTempo> tempo_of_hits(const std::vector<double>& kicks, const 
     if (found.share_in_time < 0.7) return std::nullopt;
 
     // Of the sixteen places where a bar may start, the one at which the drums stand as they do in a bar.
-    const auto held_at = [&](int place) {
+    const auto held_at = [&](int position) {
         const auto on_beat = [&](double t) -> int {
-            const auto sixteenth = std::llround((t - start_s) / step_s) - place;
+            const auto sixteenth = std::llround((t - start_s) / step_s) - position;
             return static_cast<int>(((sixteenth % 16) + 16) % 16);
         };
         double sum = 0.0;
@@ -101,10 +101,10 @@ std::optional<FoundTempo> tempo_of_hits(const std::vector<double>& kicks, const 
             if (on_beat(t) == 4 || on_beat(t) == 12) sum += 1.0;
         return sum;
     };
-    int place = 0;
+    int position = 0;
     for (int p = 1; p < 16; ++p)
-        if (held_at(p) > held_at(place)) place = p;
-    const double bar_s = 16.0 * step_s, first_bar_s = start_s + place * step_s;
+        if (held_at(p) > held_at(position)) position = p;
+    const double bar_s = 16.0 * step_s, first_bar_s = start_s + position * step_s;
     const double bars = std::floor((hits.front() + near_s - first_bar_s) / bar_s);
     found.mark.time_s = first_bar_s + bars * bar_s;
     if (found.mark.time_s < 0.0) found.mark.time_s = found.mark.time_s > -near_s ? 0.0 : found.mark.time_s + bar_s;

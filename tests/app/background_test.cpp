@@ -50,8 +50,9 @@ TEST(Background, tells_the_end_of_every_job_whatever_becomes_of_it) {
     jobs.start([](Progress&) -> Result<int> { throw std::bad_alloc(); }, tell);
     jobs.start([](Progress&) -> Result<int> { throw std::runtime_error("a library gave up"); }, tell);
     wait_until([&] { return told.size() == 4; });
-    EXPECT_EQ(told,
-              (std::vector<std::string>{"1", "a.wav: it is gone", "there is not enough memory", "a library gave up"}));
+    EXPECT_EQ(told, (std::vector<std::string>{"1", "a.wav: it is gone",
+                                              "the memory is full. Close other programs and try again.",
+                                              "a library gave up"}));
 }
 
 TEST(Background, begins_no_job_that_was_given_up_and_tells_that_too) {

@@ -82,8 +82,8 @@ TEST_F(Balance, pans_widths_and_sides) {
     EXPECT_EQ(track(1).pan, 0.0);
     drag(pad, QPoint(left + wide / 2, 10), QPoint(left + wide * 3 / 4, 10));
     EXPECT_NEAR(track(1).pan, 0.5, 0.02);
-    row_menu(1, "Place left and right apart");
-    EXPECT_TRUE(track(1).sides_apart);
+    row_menu(1, "Dual pan");
+    EXPECT_TRUE(track(1).dual_pan);
     drag(pad, QPoint(left + 2, 10), QPoint(left + 2 + wide / 4, 10));
     EXPECT_NEAR(track(1).left_pan, -0.5, 0.02);
     EXPECT_EQ(track(1).right_pan, 1.0);
@@ -101,7 +101,7 @@ TEST_F(Balance, pans_widths_and_sides) {
     EXPECT_NEAR(track(0).pan, -0.4, 1e-9);
     EXPECT_NEAR(track(1).pan, 0.0, 1e-9);
     EXPECT_NEAR(track(2).pan, 0.4, 1e-9);
-    EXPECT_EQ(work().document.undo_name(), "Spread pans of 3 rows");
+    EXPECT_EQ(work().document.undo_name(), "Spread the pans of 3 tracks");
 }
 
 TEST_F(Balance, what_is_typed_and_a_reset_is_for_all_chosen_rows) {
@@ -265,8 +265,8 @@ TEST_F(Balance, names_in_the_field_never_lie_over_each_other) {
 
 TEST_F(Balance, the_low_end_is_kept_in_the_centre_from_the_menu) {
     begin();
-    row_menu(1, "below 120 Hz");
-    EXPECT_EQ(track(1).low_centre_hz, 120.0);
+    row_menu(1, "Below 120 Hz");
+    EXPECT_EQ(track(1).mono_below_hz, 120.0);
     settle();
     EXPECT_EQ(work().player.plan()->parts.size(), 4u);  // two parts of the pad
     key(Qt::Key_Space);
@@ -277,7 +277,7 @@ TEST_F(Balance, the_low_end_is_kept_in_the_centre_from_the_menu) {
     EXPECT_LT(work().player.meters().find(track(1).id)->after_trim.highest_db,
               -10.0);  // of the whole, peaks -10.5 dBFS
     key(Qt::Key_Space);
-    row_menu(1, "as it is");
+    row_menu(1, "Off");
     settle();
     EXPECT_EQ(work().player.plan()->parts.size(), 3u);
 }
@@ -350,7 +350,7 @@ TEST_F(Balance, the_field_moves_points_and_frames_select_them) {
     drag(field, kick, kick + QPoint(60, 30));
     EXPECT_GT(track(0).pan, 0.1);
     EXPECT_LT(track(0).fader_db, -2.0);
-    EXPECT_EQ(work().document.undo_name(), "Place 1 Kick");
+    EXPECT_EQ(work().document.undo_name(), "Pan and level of 1 Kick");
     key(Qt::Key_Z, Qt::ControlModifier);  // the whole drag is one step
     EXPECT_EQ(track(0).pan, 0.0);
     EXPECT_EQ(track(0).fader_db, 0.0);
@@ -384,6 +384,7 @@ TEST_F(Balance, a_build_up_brings_one_track_in_at_each_step) {
     EXPECT_FALSE(track(1).mute);
     EXPECT_EQ(track(0).fader_db, -7.0);  // what is set stays
     QTest::mouseClick(find<QPushButton>("buildUpTake"), Qt::LeftButton);
+    settle();
     EXPECT_LT(track(1).fader_db, -3.0);
     station(1);  // another station and back: it is still under way
     station(2);
@@ -399,7 +400,10 @@ TEST_F(Balance, a_build_up_brings_one_track_in_at_each_step) {
     EXPECT_TRUE(track(2).mute);  // as before
     EXPECT_TRUE(find<QPushButton>("buildUpStart")->isVisible());
     change<bool>(&Track::anchor, {true, false, false});
-    QTest::mouseClick(find<QPushButton>("buildUpAll"), Qt::LeftButton);  // or a first guess at once
+    // Or a first guess at once, which is that of the mix as it stands, however early the button is pressed.
+    QTest::mouseClick(find<QPushButton>("buildUpAll"), Qt::LeftButton);
+    EXPECT_TRUE(work().mix.busy());
+    settle();
     EXPECT_NEAR(track(1).fader_db, track(0).fader_db - 7.0, 1e-9);
     EXPECT_NEAR(track(2).fader_db, track(0).fader_db - 2.0, 1e-9);
     // What is muted stays so; once all are on, the main output peaks in its window.
@@ -466,7 +470,7 @@ TEST_F(Balance, the_headroom_plan_brings_the_mix_from_over_into_its_window) {
     wait_for([&] { return work().mix.headroom() && work().mix.headroom()->proposals.size() == 3; });
     auto* all = find<QPushButton>("proposal1");
     ASSERT_TRUE(all->isVisible());
-    EXPECT_TRUE(all->text().startsWith("Everything: down by"));
+    EXPECT_TRUE(all->text().startsWith("All tracks: down by"));
     QEnterEvent enter(QPointF(5, 5), QPointF(5, 5), QPointF(5, 5));
     QApplication::sendEvent(all, &enter);
     EXPECT_EQ(work().view.balance.ghosts().size(), 3u);  // shown before it is taken
@@ -594,8 +598,8 @@ TEST_F(Balance, the_demo_goes_from_all_faders_down_to_a_mix_in_its_window) {
         click("buildUpTake");
         click("buildUpNext");  // the last one leaves the build-up
     }
-    for (const auto& t : session().tracks) EXPECT_TRUE(!t->mute && std::isfinite(t->fader_db)) << t->name;
     settle();
+    for (const auto& t : session().tracks) EXPECT_TRUE(!t->mute && std::isfinite(t->fader_db)) << t->name;
     if (*work().mix.peak()->dbfs > session().targets.mains_high_dbfs) {
         key(Qt::Key_Y), ++gestures;
         wait_for([&] { return work().mix.headroom() && !work().mix.headroom()->proposals.empty(); });
@@ -720,12 +724,12 @@ TEST_F(Balance, a_bus_is_renamed_trimmed_led_on_and_removed_from_its_menu) {
     EXPECT_EQ(session().buses[0].trim_db, -2.5);
     menu("other");
     EXPECT_EQ(session().buses[0].output, session().buses[1].id);
-    menu("Select its rows");
+    menu("Select its tracks");
     EXPECT_EQ(work().document.selected(), (std::vector<TrackId>{track(0).id, track(1).id}));
     select({2});
-    menu("Add the selected rows");
+    menu("Add the selected tracks");
     EXPECT_EQ(track(2).output, session().buses[0].id);
-    menu("Remove; its rows stay");
+    menu("Remove; the tracks stay");
     ASSERT_EQ(session().buses.size(), 1u);
     EXPECT_EQ(track(0).output, session().buses[0].id);  // what led to it leads where it led
 }

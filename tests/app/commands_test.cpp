@@ -50,15 +50,15 @@ TEST_F(Window, keys_are_on_one_page_by_task_and_searched) {
                           });
     for (const char* word : {"Balance", "Monitoring", "Save", "Shift+Q", "Ctrl+Alt+S"})
         EXPECT_TRUE(all.contains(word)) << word;
-    EXPECT_TRUE(found.contains("Loop the widest passage"));
+    EXPECT_TRUE(found.contains("Loop the most dynamic passage"));
     EXPECT_FALSE(found.contains("Shift+Q"));
-    EXPECT_TRUE(none.contains("No key does that"));
+    EXPECT_TRUE(none.contains("No action matches"));
 }
 
 TEST_F(Window, a_session_is_collected_into_a_folder) {
     import_all();
     answers.folder = folder / "all";
-    find<QAction>("collect")->trigger();
+    find<QAction>("pack")->trigger();
     const std::string name = work().document.name().toStdString() + ".isotonus";
     wait_for([&] { return is_there(folder / "all" / name) || !answers.complaints.empty(); });
     ASSERT_TRUE(answers.complaints.empty()) << answers.complaints.front().toStdString();
@@ -67,7 +67,7 @@ TEST_F(Window, a_session_is_collected_into_a_folder) {
     ASSERT_EQ(back.tracks.size(), session().tracks.size());
     for (const auto& t : back.tracks) EXPECT_EQ(t->source.file.parent_path(), folder / "all/audio");
     // Once more into the same: refused, and told.
-    find<QAction>("collect")->trigger();
+    find<QAction>("pack")->trigger();
     wait_for([&] { return !answers.complaints.empty(); });
     EXPECT_TRUE(answers.complaints.back().contains("not empty"));
 }

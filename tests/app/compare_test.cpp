@@ -421,9 +421,9 @@ TEST_F(CompareWindow, notes_stand_on_the_map_and_are_ticked_off) {
     table->item(1, 0)->setCheckState(Qt::Checked);
     wait_for([&] { return session().notes[1].done; });
     table->setCurrentCell(0, 2);
-    answers.text = "a phone";
+    answers.text = "Phone";
     click("noteHeardOn");
-    EXPECT_EQ(session().notes[0].heard_on, "a phone");
+    EXPECT_EQ(session().notes[0].heard_on, "Phone");
     click("notesOnSheet");
     EXPECT_TRUE(session().hand_off.listening_notes_on_sheet);
     // A double click goes there.
@@ -510,11 +510,11 @@ TEST_F(CompareWindow, am_i_done_says_what_is_open_and_leads_there) {
     const auto is_done = [&](int r) { return r >= 0 && table->item(r, 0)->text() == QString(QChar(0x2713)); };
     wait_for([&] { return table->rowCount() > 0; });
     EXPECT_FALSE(is_done(line("no anchor is set")));
-    EXPECT_GE(line("not listened to in mono"), 0);
-    EXPECT_GE(line("no reference was heard"), 0);
+    EXPECT_GE(line("not heard in mono"), 0);
+    EXPECT_GE(line("no reference was played"), 0);
     work().document.edit_tracks("Anchor", {track(0).id}, [](Track& t) { t.anchor = true; });
     comparison().hear(0);
-    wait_for([&] { return is_done(line("1 anchor")) && is_done(line("was heard in the last hour")); });
+    wait_for([&] { return is_done(line("anchors set: 1")) && is_done(line("was played in the last hour")); });
     EXPECT_TRUE(is_done(line("no listening note is open")));
     const int staged = line("staged into their windows");
     ASSERT_GE(staged, 0);

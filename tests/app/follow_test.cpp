@@ -110,7 +110,7 @@ TEST_F(Follow, what_is_set_by_hand_stands_where_it_was_put_and_says_what_a_ride_
     EXPECT_DOUBLE_EQ(track(0).fader_db, -2.0);
     EXPECT_EQ(text_of(lane(0)), "−8.0 dB");
     ASSERT_FALSE(hints.isEmpty());
-    EXPECT_TRUE(hints.last()[0].toString().contains("automation adds")) << hints.last()[0].toString().toStdString();
+    EXPECT_TRUE(hints.last()[0].toString().contains("has automation")) << hints.last()[0].toString().toStdString();
     lane(0)->step(-1);
     EXPECT_NEAR(track(0).fader_db, -3.0, 1e-9);
     find<Lane>("mainFader")->say("-5");
@@ -128,7 +128,7 @@ TEST_F(Follow, fields_and_pictures_of_shape_stand_where_their_rides_say) {
     station(3);
     settle();
     locate(1.0);
-    work().view.shape.place = 0;
+    work().view.shape.position = 0;
     find<QListWidget>("chainList")->setCurrentRow(0);
     catch_up();
     auto* field = find<QDoubleSpinBox>("threshold_dbfs");

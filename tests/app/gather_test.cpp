@@ -77,7 +77,7 @@ TEST_F(Window, rows_are_dragged_folded_duplicated_and_marked) {
     EXPECT_TRUE(window->desk().head_of(track(0).id)->toolTip().contains("two microphones"));
     choose_in_menu(window->desk().head_of(track(2).id), "strings");
     EXPECT_EQ(track(2).family, Family::strings);
-    choose_in_menu(window->desk().head_of(track(2).id), "left side alone");
+    choose_in_menu(window->desk().head_of(track(2).id), "Left channel only");
     EXPECT_EQ(track(2).source.channels, Channels::one);
     settle();
     EXPECT_EQ(work().materials.measured(track(2))->channels, 1);
@@ -174,6 +174,45 @@ TEST_F(Window, a_finding_is_heard_and_mended_by_a_click) {
     QTest::mouseClick(find<QToolButton>("putRight"), Qt::LeftButton);
     settle();
     EXPECT_NEAR(*work().materials.measured(track(1))->sample_peak_dbfs, 20.0 * std::log10(0.05), 0.1);
+}
+
+TEST_F(Window, two_files_with_one_dead_side_each_become_a_stereo_track_or_a_pair) {
+    const auto one_side = [](int side, double hz = 300.0) {
+        return make(96000, 2, [side, s = sine(hz, 48000, 0.2)](int64_t i, int c) { return c == side ? s(i, c) : 0.0; });
+    };
+    drop({write(folder / "Guitar 1.wav", one_side(0), 2), write(folder / "Guitar 2.wav", one_side(1, 400.0), 2),
+          write(folder / "Flute 2.wav", one_side(1, 700.0), 2)});
+    settle();
+    const auto& found = work().materials.findings(track(0));
+    ASSERT_EQ(found.size(), 1u);
+    EXPECT_EQ(found[0].text, "right channel is dead, Guitar 2 has it");
+    EXPECT_EQ(work().materials.findings(track(1)).at(0).text, "left channel is dead, Guitar 1 has it");
+    EXPECT_EQ(work().materials.findings(track(2)).at(0).id, "dead_channel");  // its name says nothing of a pair
+    const auto mend = [&](size_t n, Prompter::Answer answer) {
+        answers.answer = answer;
+        work().document.select_only(track(n).id);
+        catch_up();
+        QTest::mouseClick(find<QToolButton>("putRight"), Qt::LeftButton);
+        settle();
+    };
+    key(Qt::Key_E);
+    mend(0, Prompter::Answer::cancel);
+    EXPECT_EQ(session().tracks.size(), 3u);
+    mend(1, Prompter::Answer::yes);  // from either of them
+    ASSERT_EQ(session().tracks.size(), 2u);
+    EXPECT_EQ(track(0).name, "Guitar");
+    EXPECT_EQ(track(0).source.right_file, folder / "Guitar 2.wav");
+    EXPECT_NEAR(*work().materials.measured(track(0))->left_dbfs, *work().materials.measured(track(0))->right_dbfs,
+                0.01);
+    for (const Finding& f : work().materials.findings(track(0))) EXPECT_EQ(f.remedy, Remedy::none) << f.text;
+    key(Qt::Key_Z, Qt::ControlModifier);
+    ASSERT_EQ(session().tracks.size(), 3u);
+    settle();
+    mend(0, Prompter::Answer::no);
+    EXPECT_EQ(track(0).pan, -1.0);
+    EXPECT_EQ(track(1).pan, 1.0);
+    EXPECT_EQ(work().materials.measured(track(1))->channels, 1);
+    EXPECT_NEAR(*work().materials.measured(track(1))->sample_peak_dbfs, 20.0 * std::log10(0.2), 0.01);
 }
 
 TEST_F(Window, sections_and_tempo_come_in_and_go_out) {

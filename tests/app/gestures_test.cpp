@@ -58,8 +58,8 @@ TEST_F(Gestures, a_control_group_is_muted_soloed_and_inked_like_a_bus) {
     EXPECT_TRUE(session().groups[0].solo && session().any_solo());
     EXPECT_FALSE(session().is_heard(track(2)));
     EXPECT_EQ(Editing::how_many(session(), Editing::Flag::solo), 1);
-    choose_in_menu(head, "ink 5");
-    EXPECT_EQ(session().groups[0].ink, 4);
+    choose_in_menu(head, "Colour 5");
+    EXPECT_EQ(session().groups[0].colour_index, 4);
     key(Qt::Key_S, Qt::ShiftModifier);  // all solos off
     EXPECT_FALSE(session().any_solo());
     undo_everything();
@@ -70,8 +70,8 @@ TEST_F(Gestures, a_bus_may_be_heard_over_a_dimmed_mix) {
     work().document.select({track(0).id, track(1).id}, track(0).id);
     key(Qt::Key_B, Qt::ControlModifier);
     settle();
-    work().player.hear_under(session().buses[0].id);
-    EXPECT_EQ(work().player.heard()->tracks[2].fader_gain, 0.0) << "the rest is silent";
+    work().player.solo_bus(session().buses[0].id);
+    EXPECT_EQ(work().player.heard()->tracks[2].fader_gain, 0.0) << "Silent";
     EXPECT_FALSE(work().player.heard()->any_listening());
     in_opened<QDialog>([&] { window->findChild<QAction*>("settings")->trigger(); },
                        [&](QDialog& dialog) {
@@ -83,7 +83,7 @@ TEST_F(Gestures, a_bus_may_be_heard_over_a_dimmed_mix) {
     EXPECT_TRUE(heard->any_listening());
     EXPECT_FALSE(heard->parts[0].listen.silent());
     EXPECT_TRUE(heard->parts[2].listen.silent()) << "it is not under the bus";
-    work().player.hear_under(session().buses[0].id);
+    work().player.solo_bus(session().buses[0].id);
     EXPECT_FALSE(work().player.heard()->any_listening());
 }
 
@@ -197,7 +197,7 @@ TEST_F(Gestures, the_figures_of_what_is_soloed_are_told) {
     key(Qt::Key_K, Qt::ControlModifier);
     wait_for([&] { return !told.isEmpty(); });
     const QString text = hints.last()[0].toString();
-    EXPECT_TRUE(text.startsWith("What is soloed, over the whole song: peak ")) << text.toStdString();
+    EXPECT_TRUE(text.startsWith("The soloed tracks, whole song: peak ")) << text.toStdString();
     // A sine of 0.05 in the centre: -26.0 dBFS, less 3.0 dB of the pan law.
     EXPECT_TRUE(text.contains(QString::fromUtf8("peak −29.0 dBFS"))) << text.toStdString();
     EXPECT_NE(*work().mix.peak()->dbfs, -29.0) << "Mains stays with the mix";
@@ -206,15 +206,15 @@ TEST_F(Gestures, the_figures_of_what_is_soloed_are_told) {
 TEST_F(Gestures, the_centred_low_end_is_typed_and_heard_alone) {
     RowHead* head = window->desk().head_of(track(1).id);
     answers.text = "95,5 Hz";
-    choose_in_menu(head, QString::fromUtf8("below another frequency…"));
-    EXPECT_EQ(track(1).low_centre_hz, 95.5);
+    choose_in_menu(head, QString::fromUtf8("Below another frequency…"));
+    EXPECT_EQ(track(1).mono_below_hz, 95.5);
     answers.text = "20";
-    choose_in_menu(head, QString::fromUtf8("below another frequency…"));
-    EXPECT_EQ(track(1).low_centre_hz, 95.5);
+    choose_in_menu(head, QString::fromUtf8("Below another frequency…"));
+    EXPECT_EQ(track(1).mono_below_hz, 95.5);
     ASSERT_EQ(answers.complaints.size(), 1);
     EXPECT_TRUE(answers.complaints[0].contains("40"));
     settle();
-    choose_in_menu(head, "Hear only what is centred");
+    choose_in_menu(head, "Hear only the mono bass");
     EXPECT_EQ(work().player.hearing(), Player::Hearing::low_end);
     wait_for([&] { return work().player.playing(); });
     const PlanPtr heard = work().player.heard();
@@ -280,11 +280,11 @@ TEST_F(Gestures, one_ride_is_taken_out_and_in) {
     station(4);
     auto* in = find<QToolButton>("rideIn");
     ASSERT_TRUE(in->isVisible());
-    EXPECT_EQ(in->text(), "in");
+    EXPECT_EQ(in->text(), "On");
     QTest::mouseClick(in, Qt::LeftButton);
     EXPECT_TRUE(track(0).rides.is_out(Parameter::level));
     EXPECT_FALSE(track(0).rides.is_out(Parameter::pan));
-    EXPECT_EQ(in->text(), "out");
+    EXPECT_EQ(in->text(), "Bypassed");
     settle();
     EXPECT_TRUE(work().player.plan()->parts[0].level_rides.empty());
     EXPECT_TRUE(work().player.plan()->parts[0].pan_ride);
@@ -343,7 +343,7 @@ TEST_F(Gestures, the_guide_opens_and_its_links_lead_somewhere) {
                 if (!format.anchorHref().isEmpty()) open << format.anchorHref();
             }
     }
-    EXPECT_EQ(seen.size(), 10);
+    EXPECT_EQ(seen.size(), 11);
     guide->close();
 }
 

@@ -68,7 +68,7 @@ TEST_F(HandOffWindow, checks_are_current_and_lead_to_their_place) {
     MonitorSettings m = work().player.monitor();
     m.dim = true;
     work().player.set_monitor(m);
-    EXPECT_TRUE(check("between the mix and your ears"));
+    EXPECT_TRUE(check("the monitoring is altered"));
     // A place in the song: the peak.
     QListWidgetItem* peak = check("the mix peaks at");
     ASSERT_TRUE(peak);
@@ -77,24 +77,24 @@ TEST_F(HandOffWindow, checks_are_current_and_lead_to_their_place) {
     QTest::keyClick(list, Qt::Key_Return);
     EXPECT_NEAR(work().player.position_s(), std::max(0.0, work().mix.peak()->time_s - 1.0), 0.05);
     // Another profile, other limits.
-    choose("checkProfile", "streaming demo");
+    choose("checkProfile", "Streaming demo");
     EXPECT_EQ(session().hand_off.profile, HandOffProfile::streaming_demo);
     // A demo is listened to as it is: a chain for the main output was offered, and taken with a yes.
     EXPECT_EQ(session().main_chain.size(), 3u);
     EXPECT_EQ(session().hand_off.main_chain, MainChain::in);
     while (!session().main_chain.empty()) work().document.undo();
     answers.answer = Prompter::Answer::no;
-    choose("checkProfile", "for mastering");
-    choose("checkProfile", "streaming demo");
+    choose("checkProfile", "For mastering");
+    choose("checkProfile", "Streaming demo");
     EXPECT_TRUE(session().main_chain.empty());
     answers.answer = Prompter::Answer::yes;
     settle();
     EXPECT_TRUE(check("loudness"));
     answers.numbers = {{0, -20.0}};
-    choose("checkProfile", "own limits");
-    EXPECT_EQ(session().hand_off.own.most_peak_dbfs, -20.0);
+    choose("checkProfile", "Own limits");
+    EXPECT_EQ(session().hand_off.own.max_peak_dbfs, -20.0);
     settle();
-    EXPECT_TRUE(check("20 dB are asked for"));
+    EXPECT_TRUE(check("at least 20 dB requested"));
     // Each over has a line of its own, found in the background, that leads to its place and to who makes it.
     wait_for([&] { return check("made by 1 Kick") != nullptr; });
     settle();
@@ -122,7 +122,7 @@ TEST_F(HandOffWindow, checks_lead_by_a_click_and_unfold) {
     click_on(muted);
     EXPECT_EQ(work().document.focused(), track(1).id);
     EXPECT_GT(list->visualItemRect(muted).height(), height) << "it says all of it, and why";
-    EXPECT_TRUE(find<QLabel>("checksTold")->text().contains("1 to mend"))
+    EXPECT_TRUE(find<QLabel>("checksTold")->text().contains("1 to fix"))
         << find<QLabel>("checksTold")->text().toStdString();
     QListWidgetItem* rest = nullptr;
     for (int n = list->row(check("Routing")); n < list->count() && !rest; ++n)
@@ -134,24 +134,25 @@ TEST_F(HandOffWindow, checks_lead_by_a_click_and_unfold) {
     EXPECT_TRUE(check("no solo is on")->isHidden());
 }
 
-TEST_F(HandOffWindow, the_docket_tells_names_and_sizes_before_anything_is_written) {
+TEST_F(HandOffWindow, the_list_of_files_tells_names_and_sizes_before_anything_is_written) {
     open_hand_off();
-    auto* docket = find<QTableWidget>("docket");
-    const auto cell = [&](int r, int c) { return docket->item(r, c)->text(); };
+    auto* export_preview = find<QTableWidget>("exportPreview");
+    const auto cell = [&](int r, int c) { return export_preview->item(r, c)->text(); };
     catch_up();
-    ASSERT_EQ(docket->rowCount(), 1);
+    ASSERT_EQ(export_preview->rowCount(), 1);
     EXPECT_EQ(cell(0, 0), "boats mix.wav");
     const double song_s = work().player.plan()->duration_s();
     EXPECT_EQ(cell(0, 1), time_text(song_s));
     EXPECT_EQ(cell(0, 2), size_text(static_cast<uintmax_t>(std::llround(song_s * 48000.0)) * 6));
-    choose("exportWhat", "the mix and a stem of each track");
+    choose("exportWhat", "The mix and a stem of each track");
     tick("exportSheet");
     catch_up();
-    ASSERT_GE(docket->rowCount(), 1 + 3 + 3);
+    ASSERT_GE(export_preview->rowCount(), 1 + 3 + 3);
     EXPECT_TRUE(find<QLineEdit>("exportPattern")->isVisible());
-    EXPECT_TRUE(find<QLabel>("docketSum")->text().startsWith(QString::number(docket->rowCount()) + " files"));
+    EXPECT_TRUE(
+        find<QLabel>("exportPreviewSum")->text().startsWith(QString::number(export_preview->rowCount()) + " files"));
     std::vector<std::string> told;
-    for (int r = 0; r < docket->rowCount(); ++r) told.push_back(cell(r, 0).toStdString());
+    for (int r = 0; r < export_preview->rowCount(); ++r) told.push_back(cell(r, 0).toStdString());
     choose("exportFormat", "Ogg Vorbis");
     catch_up();
     EXPECT_EQ(cell(0, 2), QString(QChar(0x2013)));
@@ -165,7 +166,7 @@ TEST_F(HandOffWindow, the_docket_tells_names_and_sizes_before_anything_is_writte
 TEST_F(HandOffWindow, what_the_form_says_outlives_a_look_at_another_station) {
     open_hand_off();
     choose("exportFormat", "FLAC, 16 bit");
-    choose("exportWhat", "the mix and a stem of each track");
+    choose("exportWhat", "The mix and a stem of each track");
     choose("exportRate", "44.1");
     find<QLineEdit>("exportPattern")->setText("{number} {part}");
     tick("exportSheet");
@@ -221,10 +222,10 @@ TEST_F(HandOffWindow, a_delivery_with_stems_sheet_and_notes_is_accepted_by_the_d
         return s;
     }());
     settle();
-    choose("exportWhat", "the mix and a stem of each track");
+    choose("exportWhat", "The mix and a stem of each track");
     find<QCheckBox>("exportSheet")->setChecked(true);
     export_now();
-    EXPECT_TRUE(words().contains("4 files are written")) << words().toStdString();
+    EXPECT_TRUE(words().contains("4 files written")) << words().toStdString();
     EXPECT_TRUE(words().contains("every sample is right"));
     for (const char* name : {"boats mix.wav", "Untitled 01 1 Kick.wav", "Untitled sheet.pdf", "Untitled sheet.json",
                              "Untitled sheet.txt", "Untitled checksums.sha256"})
@@ -279,7 +280,8 @@ TEST_F(HandOffWindow, the_window_asks_before_it_leaves_an_export) {
     QTest::mouseClick(find<QPushButton>("export"), Qt::LeftButton);
     EXPECT_EQ(work().exports.waiting(), 0u);
     ASSERT_EQ(hints.size(), 1);
-    EXPECT_EQ(hints[0][0].toString(), "These files are being exported already.");
+    EXPECT_EQ(hints[0][0].toString(),
+              "These files are already being exported. Wait for the end, or choose other names.");
     answers.answer = Prompter::Answer::cancel;
     answers.asked = 0;
     EXPECT_FALSE(window->close());
@@ -414,9 +416,9 @@ TEST_F(HandOffWindow, from_a_folder_of_audio_to_a_delivery_that_the_desk_accepts
     if (*work().mix.peak()->dbfs > -3.5)
         type(find<Lane>("mainFader"), db_text(-3.5 - *work().mix.peak()->dbfs, "")), did();
     settle();
-    EXPECT_TRUE(check("dB are asked for")->text().startsWith(QChar(0x2713)));
+    EXPECT_TRUE(check("dB of headroom")->text().startsWith(QChar(0x2713)));
     find<QLineEdit>("exportFile")->setText(to_qt(folder / "out/evening mix.wav")), did();
-    choose("exportWhat", "the mix and a stem of each track"), did();
+    choose("exportWhat", "The mix and a stem of each track"), did();
     find<QCheckBox>("exportSheet")->click(), did();
     export_now(), did();
     int status = 1;
@@ -466,11 +468,11 @@ TEST_F(HandOffWindow, the_mix_is_seen_beside_references_by_third_octaves) {
     catch_up();
     const auto at = [&](double hz) {
         const FrequencyRuler ruler{40.0, static_cast<double>(picture->width() - 191)};
-        return QPoint(static_cast<int>(ruler.place(hz)), 60);
+        return QPoint(static_cast<int>(ruler.x_of(hz)), 60);
     };
     const QString both = picture->sentence_at(at(1000.0));
     EXPECT_TRUE(both.startsWith("1 kHz: the mix ")) << both.toStdString();
-    EXPECT_TRUE(both.contains("the references differ")) << both.toStdString();
+    EXPECT_TRUE(both.contains("The references differ")) << both.toStdString();
     EXPECT_TRUE(picture->spoken_value().contains("low-mid")) << picture->spoken_value().toStdString();
     // One alone: what the list has chosen.
     find<QTableWidget>("compareTable")->setCurrentCell(1, 0);

@@ -6,6 +6,8 @@
 #include <QTranslator>
 #include <QXmlStreamReader>
 
+#include "app/shape/frequency.h"
+#include "app/style/figure_box.h"
 #include "app/window/station_tabs.h"
 #include "core/audio/sound_file.h"
 #include "core/files/pending_file.h"
@@ -95,6 +97,19 @@ QStringList cut_in(const QWidget& window) {
     return cut;
 }
 
+/// What is too wide for its place: scrolled to, or not to be reached at all.
+QStringList too_wide_in(const QWidget& window, bool may_scroll) {
+    QStringList wide;
+    for (const auto* area : window.findChildren<QScrollArea*>())
+        if (area->isVisible() && area->widget() && area->widget()->width() > area->viewport()->width() &&
+            !(may_scroll && area->horizontalScrollBarPolicy() != Qt::ScrollBarAlwaysOff))
+            wide << QString("%1: %2 of %3 px")
+                        .arg(area->widget()->objectName())
+                        .arg(area->viewport()->width())
+                        .arg(area->widget()->width());
+    return wide;
+}
+
 /// Remembers where texts were painted, and how much room they had.
 class Painted : public QPaintEngine {
   public:
@@ -153,7 +168,7 @@ class PaintedOn : public QPaintDevice {
 /// What widgets paint themselves that ends in an ellipsis or beyond their edge.
 QStringList cut_paintings_in(const QWidget& window) {
     QStringList cut, whole;  // what ends in an ellipsis of its own
-    for (const Message& m : german()) whole += m.translations;
+    for (const Message& m : german()) whole += m.translations, whole << m.source;
     for (auto* w : window.findChildren<QWidget*>()) {
         if (!w->isVisible() || w->width() < 2 || w->height() < 2) continue;
         PaintedOn device(w->size());
@@ -181,13 +196,13 @@ class Language : public Window {
         window.reset();
         speak("en");
     }
-    void look_at_all_stations() {
+    void look_at_all_stations(bool may_scroll = true) {
         for (int n = 0; n < 7; ++n) {
             station(n);
             if (n == 0) work().view.show_panel(true);
             if (n == 2) key(Qt::Key_B);
             catch_up();
-            const QStringList cut = cut_in(*window) + cut_paintings_in(*window);
+            const QStringList cut = cut_in(*window) + cut_paintings_in(*window) + too_wide_in(*window, may_scroll);
             EXPECT_TRUE(cut.isEmpty()) << "station " << n + 1 << "\n" << cut.join('\n').toStdString();
         }
     }
@@ -222,7 +237,8 @@ TEST(Translations, know_every_label_of_every_processor) {
             if (std::string_view(p.id).starts_with("band")) continue;  // drawn, not labelled
             EXPECT_TRUE(known.contains(label_of(p)) || is_number(label_of(p))) << type->id << ": " << label_of(p);
             for (const std::string word : p.words)
-                EXPECT_TRUE(known.contains(word) || is_number(word) || word == "tanh" || word == "rms") << word;
+                EXPECT_TRUE(known.contains(label_of_id(word)) || is_number(word) || word == "tanh" || word == "rms")
+                    << word;
         }
     }
 }
@@ -233,8 +249,8 @@ TEST_F(Language, german_speaks_through_window_and_core_and_papers_stay_english) 
     open_window();
     import_all();
     EXPECT_EQ(find<QAction>("stageAllAction")->text(), "Alle einpegeln");
-    EXPECT_EQ(QCoreApplication::translate("isotonus::BusHead", "bus of %n row(s)", nullptr, 1), "Bus von 1 Zeile");
-    EXPECT_EQ(QCoreApplication::translate("isotonus::BusHead", "bus of %n row(s)", nullptr, 3), "Bus von 3 Zeilen");
+    EXPECT_EQ(QCoreApplication::translate("isotonus::BusHead", "bus of %n track(s)", nullptr, 1), "Bus von 1 Spur");
+    EXPECT_EQ(QCoreApplication::translate("isotonus::BusHead", "bus of %n track(s)", nullptr, 3), "Bus von 3 Spuren");
     EXPECT_EQ(word_of("low_cut"), "Low Cut");
     EXPECT_EQ(db_text(silence_db), "aus");
     EXPECT_TRUE(std::isinf(*parse_level("aus"))) << "what is written is read again";
@@ -242,10 +258,10 @@ TEST_F(Language, german_speaks_through_window_and_core_and_papers_stay_english) 
     settle();
     const auto checks = checks_of(session(), work().player.plan(), {}).value();
     const auto headroom = std::find_if(checks.begin(), checks.end(), [](const Check& c) { return c.id == "headroom"; });
-    EXPECT_TRUE(headroom->text.starts_with("die Spitze des Mixes ist ")) << headroom->text;
+    EXPECT_TRUE(headroom->text.starts_with("der Spitzenpegel des Mixes ist ")) << headroom->text;
     {
         const InEnglish paper;
-        EXPECT_EQ(said("the mix is heard"), "the mix is heard");
+        EXPECT_EQ(translated("the mix is heard"), "the mix is heard");
         EXPECT_EQ(word_of("compressor"), "comp");
     }
     // A delivery with its sheet: in English.
@@ -263,11 +279,61 @@ TEST_F(Language, german_speaks_through_window_and_core_and_papers_stay_english) 
         std::ifstream in(file.path());
         const std::string text((std::istreambuf_iterator<char>(in)), {});
         found = found || text.find("the mix peaks at") != std::string::npos;
-        EXPECT_EQ(text.find("die Spitze"), std::string::npos) << file.path();
+        EXPECT_EQ(text.find("der Spitzenpegel"), std::string::npos) << file.path();
     }
     EXPECT_TRUE(found) << "the sheet has the checks";
     speak("en");
     EXPECT_EQ(word_of("compressor"), "comp");
+}
+
+TEST_F(Language, figures_have_a_comma_in_german_and_are_read_with_either_mark) {
+    window.reset();
+    speak("de");
+    open_window();
+    import_all();
+    EXPECT_EQ(db_text(-6.0), "−6,0 dB");
+    EXPECT_EQ(time_text(67.25, 2), "1:07,25");
+    EXPECT_EQ(time_text(61.0, 0), "1:01");
+    EXPECT_EQ(hz_text(2500.0), "2,5 kHz");
+    EXPECT_EQ(size_text(51'300'000), "51,3 MB");
+    EXPECT_EQ(translate("the mix peaks at only {:.1f} dBFS; at least {:g} is expected", -20.0, -12.5).find('.'),
+              std::string::npos);
+    const Processor compressor = new_processor(*processor_type("compressor"), {});
+    const ParameterInfo& ratio = *parameter_of(compressor, "ratio");
+    EXPECT_EQ(shown_value(ratio, 2.5), "2,5:1");
+    EXPECT_EQ(value_text(ratio, 2.5), "2.5:1") << "files and the command line keep the point";
+    for (const char* typed : {"-6,5", "−6.5", "-6.5 dB"}) EXPECT_EQ(parse_level(typed), -6.5) << typed;
+
+    FigureBox box;
+    box.setDecimals(2);
+    box.setRange(-100.0, 100.0);
+    box.setValue(-2.5);
+    EXPECT_EQ(box.text(), "−2,5");
+    for (const char* typed : {"-3,25", "-3.25"}) {
+        box.setValue(0.0);
+        box.selectAll();
+        QTest::keyClicks(&box, typed);
+        box.interpretText();
+        EXPECT_EQ(box.value(), -3.25) << typed;
+    }
+
+    // No label, field or button of any station has a figure with a point.
+    static const QRegularExpression point("(?<![\\d.])\\d+\\.\\d+(?![\\d.])");
+    for (int n = 0; n < 7; ++n) {
+        station(n);
+        settle();
+        for (QWidget* w : window->findChildren<QWidget*>()) {
+            QString text;
+            if (const auto* label = qobject_cast<QLabel*>(w)) text = label->text();
+            if (const auto* button = qobject_cast<QAbstractButton*>(w)) text = button->text();
+            if (const auto* field = qobject_cast<QAbstractSpinBox*>(w)) text = field->text();
+            if (const auto* choice = qobject_cast<QComboBox*>(w)) text = choice->currentText();
+            EXPECT_FALSE(point.match(text).hasMatch())
+                << n << " " << w->objectName().toStdString() << ": " << text.toStdString();
+        }
+    }
+    speak("en");
+    EXPECT_EQ(db_text(-6.0), "−6.0 dB");
 }
 
 TEST_F(Language, errors_are_told_in_german_and_faults_of_plug_ins_are_kept_in_english) {
@@ -275,20 +341,23 @@ TEST_F(Language, errors_are_told_in_german_and_faults_of_plug_ins_are_kept_in_en
     std::ofstream(broken) << ("{\"format\": \"isotonus-session\", \"version\": 1, \"main\": {\"fader_db\": 99}}");
     std::ofstream(no_wave).flush();
     const std::string english = read_session(broken).error().text();
-    EXPECT_EQ(english, broken.string() + ": the session cannot be read: 'main.fader_db' must lie between -200 and 12");
-    take_out_plugin("lv2:urn:isotonus:test:gone", "it crashed (Segmentation fault)");
+    EXPECT_EQ(english, broken.string() +
+                           ": the session cannot be read: 'main.fader_db' must be from -200 to 12. Restore a backup or "
+                           "correct the file.");
+    take_out_plugin("lv2:urn:isotonus:test:gone", "the plug-in crashed (Segmentation fault)");
     window.reset();
     speak("de");
     open_window();
-    EXPECT_EQ(
-        read_session(broken).error().text(),
-        broken.string() + ": die Sitzung kann nicht gelesen werden: 'main.fader_db' muss zwischen -200 und 12 liegen");
-    EXPECT_EQ(SoundReader::open(no_wave).error().what, "die Datei ist leer");
+    EXPECT_EQ(read_session(broken).error().text(),
+              broken.string() +
+                  ": die Sitzung kann nicht gelesen werden: 'main.fader_db' muss von -200 bis 12 liegen. Nimm eine "
+                  "Sicherung oder berichtige die Datei.");
+    EXPECT_EQ(SoundReader::open(no_wave).error().what, "die Datei ist leer. Exportiere sie noch einmal.");
     EXPECT_EQ(PendingFile::create(folder / "nirgends/x.txt", {}).error().what,
-              "die Datei kann nicht geschrieben werden: den Ordner gibt es nicht");
-    EXPECT_EQ(plugin_fault("lv2:urn:isotonus:test:gone"), "es ist abgestürzt (Segmentation fault)");
+              "den Ordner der Datei gibt es nicht. Wähle einen anderen oder lege ihn zuerst an.");
+    EXPECT_EQ(plugin_fault("lv2:urn:isotonus:test:gone"), "das Plug-in ist abgestürzt (Segmentation fault)");
     const InEnglish paper;
-    EXPECT_EQ(plugin_fault("lv2:urn:isotonus:test:gone"), "it crashed (Segmentation fault)");
+    EXPECT_EQ(plugin_fault("lv2:urn:isotonus:test:gone"), "the plug-in crashed (Segmentation fault)");
     EXPECT_EQ(read_session(broken).error().text(), english);
 }
 
@@ -298,6 +367,24 @@ TEST_F(Language, no_german_text_is_cut) {
     open_window();
     import_all();
     look_at_all_stations();
+}
+
+TEST_F(Language, nothing_is_cut_at_six_sizes) {
+    // What is left of a screen of 1024 x 600, 1366 x 768, 1280 x 800, 1920 x 1200 at 200 and at 125 %, 3840 x 2160.
+    const QSize sizes[] = {{1024, 540}, {1366, 708}, {1280, 740}, {960, 560}, {1536, 900}, {3840, 2100}};
+    for (const char* language : {"en", "de"}) {
+        window.reset();
+        speak(language);
+        open_window();
+        import_all();
+        for (const QSize& size : sizes) {
+            SCOPED_TRACE(testing::Message() << language << ", " << size.width() << " x " << size.height());
+            window->resize(size);
+            catch_up();
+            ASSERT_EQ(window->size(), size) << "it can be that small";
+            look_at_all_stations(size.width() < 1280);
+        }
+    }
 }
 
 TEST_F(Language, no_text_is_cut_that_is_a_third_longer) {

@@ -130,9 +130,9 @@ TEST_F(Pinned, rows_get_the_keys_by_a_click_on_their_head) {
         for (const size_t row : {1u, 2u}) {
             RowHead* head = window->desk().head_of(track(row).id);
             const QPoint at[] = {{60, 10}, {2, 20}, {30, 28}};
-            for (const QPoint& place : at) {
+            for (const QPoint& point : at) {
                 work().document.select_only(track(0).id);
-                QTest::mouseClick(head, Qt::LeftButton, {}, place);
+                QTest::mouseClick(head, Qt::LeftButton, {}, point);
                 catch_up();
                 EXPECT_EQ(work().document.focused(), track(row).id);
                 EXPECT_TRUE(window->desk().lane_of(track(row).id)->hasFocus()) << "station " << n;

@@ -84,7 +84,7 @@ TEST_F(PluginsInShape, one_that_crashes_is_taken_out_with_a_sentence_and_tried_a
     add_found("odd, crashes");
     shaped();
     EXPECT_EQ(list()->item(0)->text(), "1 Odd, crashes (cannot run)");
-    EXPECT_TRUE(find<QLabel>("takenOut")->text().contains("it crashed"))
+    EXPECT_TRUE(find<QLabel>("takenOut")->text().contains("the plug-in crashed"))
         << find<QLabel>("takenOut")->text().toStdString();
     EXPECT_TRUE(work().mix.peak()) << "nothing stops";
     // Later than the song lasts it does no harm.

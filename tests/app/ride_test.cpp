@@ -335,7 +335,7 @@ TEST_F(RideWindow, a_bend_is_adjusted_by_its_handle_and_typed) {
     drag(editor(), at(2.5, curve(1).value_at(2.5)), at(2.5, -3.0));
     EXPECT_NEAR(curve(1).value_at(2.5), -3.0, 0.15);
     EXPECT_NEAR(curve(1).points[0].bend, bend_through((-3.0 - start) / (end - start)), 0.02);
-    EXPECT_TRUE(work().document.undo_name().contains("bend"));
+    EXPECT_TRUE(work().document.undo_name().contains("Bend"));
     drag(editor(), at(2.5, curve(1).value_at(2.5)), at(2.5, -11.9));
     EXPECT_EQ(curve(1).points[0].bend, -1.0);  // no farther
     answers.text = "1.0  −1.0 dB  bend −0.25";
@@ -377,7 +377,7 @@ TEST_F(RideWindow, a_draft_by_what_is_heard_listens_first_and_then_asks) {
     EXPECT_FALSE(track(2).rides.any());  // not yet
     wait_for([&] { return track(2).rides.any(); });
     EXPECT_TRUE(work().document.undo_name().contains("draft of"));
-    EXPECT_EQ(answers.titles.back(), "Ride draft by what is heard");
+    EXPECT_EQ(answers.titles.back(), "Ride draft by audibility");
     // Known now: at once, and from the same start the same.
     const Curve first = curve(2);
     trigger("draftHeard");

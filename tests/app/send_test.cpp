@@ -46,8 +46,8 @@ TEST_F(SendsInShape, a_row_is_sent_to_a_new_return_and_the_line_in_its_lane_sets
     EXPECT_TRUE(work().materials.shaped_sum(hall));
     // Its line stands at the lane's right end: a drag to the right sends more, and is one step.
     ShapeLane* lane = lane_of(track(2).id);
-    const QRect place = send_area(lane->width(), lane->height());
-    const QPoint at(place.left() + 20, 5);
+    const QRect rect = send_area(lane->width(), lane->height());
+    const QPoint at(rect.left() + 20, 5);
     drag(lane, at, at + QPoint(20, 0));
     EXPECT_GT(track(2).sends[0].level_db, -12.0);
     work().document.undo();
@@ -117,7 +117,7 @@ TEST_F(SendsInShape, one_key_takes_the_chosen_send_out_and_in) {
                       list()->visualItemRect(list()->item(0)).center());
     key(Qt::Key_F7);
     EXPECT_FALSE(track(2).sends[0].in);
-    EXPECT_TRUE(list()->item(0)->text().contains("(out)"));
+    EXPECT_TRUE(list()->item(0)->text().contains("(bypassed)"));
     key(Qt::Key_F7);
     EXPECT_TRUE(track(2).sends[0].in);
 }
@@ -169,13 +169,13 @@ TEST_F(SendsInShape, drums_are_pressed_beside_themselves_and_a_ring_is_refused) 
     EXPECT_EQ(session().buses[0].sends.size(), 1u);
     const TrackId second = session().buses[1].id;
     work().edits.set_send(second, first, [](Send&) {});
-    EXPECT_TRUE(answers.complaints.back().contains("feed itself"));
+    EXPECT_TRUE(answers.complaints.back().contains("feedback loop"));
     EXPECT_TRUE(session().find_bus(second)->sends.empty());
     // Only what is sent to it is heard while it is listened to alone.
-    work().player.hear_under(first);
+    work().player.solo_bus(first);
     for (const PlanPart& p : work().player.heard()->parts)
         EXPECT_EQ(p.heard() && !p.is_send() && !work().player.heard()->tracks[p.track].is_bus, false);
-    work().player.hear_under(first);
+    work().player.solo_bus(first);
 }
 
 TEST_F(SendsInShape, faders_moved_while_buses_are_being_made_end_in_the_peak_of_the_last_move) {
@@ -226,7 +226,7 @@ TEST_F(SendsInShape, the_main_chain_is_set_like_any_and_one_switch_takes_it_out)
     wait_for([&] { return work().mix.at_most_dbfs() || !work().materials.shaping(); });
     if (work().mix.at_most_dbfs()) {
         EXPECT_LE(*work().mix.at_most_dbfs(), std::max(before, -19.8) + 0.2);
-        EXPECT_TRUE(find<Mains>("mains")->peak_title().contains("at most"));
+        EXPECT_TRUE(find<Mains>("mains")->peak_title().contains("up to"));
     }
     shaped();
     EXPECT_LE(*work().mix.peak()->dbfs, -19.8);

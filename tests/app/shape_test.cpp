@@ -1,14 +1,18 @@
 // Shape with the real window: low cuts typed and dragged, processors added, taken out and in, bands of the equaliser.
 #include <QDoubleSpinBox>
 #include <QFormLayout>
+#include <QHelpEvent>
 #include <QLabel>
 #include <QListWidget>
 #include <QScrollBar>
+#include <QToolTip>
 #include <complex>
 
 #include "app/mains/mains.h"
 #include "core/mix/mixdown.h"
 #include "core/session/routing.h"
+#include "core/shape/chain.h"
+#include "core/shape/parameter_help.h"
 #include "tests/app/shaping_fixture.h"
 
 using namespace isotonus;
@@ -59,6 +63,50 @@ TEST_F(Shape, a_low_cut_is_typed_dragged_and_undone) {
     EXPECT_EQ(*work().mix.peak()->dbfs, before);
 }
 
+TEST_F(Shape, every_parameter_says_what_it_does_and_when_one_would_change_it) {
+    begin();
+    for (const ProcessorType* type : processor_types()) {
+        add(type->id);
+        for (const ParameterInfo& p : type->parameters) {
+            const QString help = QString::fromStdString(help_of(type->id, p));
+            EXPECT_GE(help.count(". ") + help.count("; "), 1) << type->id << ' ' << p.id;
+            EXPECT_TRUE(help.endsWith('.')) << type->id << ' ' << p.id;
+            // Of the equaliser the form has one band.
+            if (auto* control = window->findChild<QWidget*>(p.id)) {
+                EXPECT_TRUE(control->toolTip().startsWith(help)) << type->id << ' ' << p.id;
+            }
+        }
+        for (const ParameterInfo& p : common_parameters()) EXPECT_FALSE(help_of(type->id, p).empty()) << p.id;
+        key(Qt::Key_Z, Qt::ControlModifier);
+    }
+}
+
+TEST_F(Shape, words_make_way_for_sends_that_another_track_gets) {
+    begin();
+    for (const char* type : {"equaliser", "compressor", "saturation"}) add(type);
+    shaped();
+    Session next = session();
+    const TrackId bus = next.next_id++;
+    Bus reverb;
+    reverb.id = bus;
+    next.buses.change().push_back(reverb);
+    next = with_track(next, track(0).id, [&](Track& t) {
+        Send send;
+        send.id = 77;
+        send.to = bus;
+        t.sends.push_back(send);
+    });
+    next.next_id = 78;
+    work().document.edit("send", std::move(next));
+    shaped();
+    const auto picture = [&] { return static_cast<QWidget*>(lane(2))->grab().toImage(); };
+    const QImage after = picture();
+    station(1);
+    station(3);
+    shaped();
+    EXPECT_EQ(picture(), after);  // as in lanes that never were without
+}
+
 TEST_F(Shape, what_the_form_says_without_a_processor_is_all_to_be_seen) {
     begin();
     auto* form = find<QScrollArea>("shapeForm");
@@ -78,7 +126,7 @@ TEST_F(Shape, a_processor_is_added_set_taken_out_at_one_loudness_and_removed) {
     shaped();
     const auto reduction = signal_of(work().materials.shaped(track(2)))->reduction(0);
     ASSERT_TRUE(reduction);
-    EXPECT_GT(reduction->most_db, 3.0);
+    EXPECT_GT(reduction->max_db, 3.0);
     const double loudness = *work().materials.played(track(2))->measurement.integrated_lufs;
     key(Qt::Key_F7);
     EXPECT_FALSE(track(2).chain[0].in);
@@ -305,7 +353,7 @@ TEST_F(Shape, presets_are_put_on_rows_and_chains_copied) {
     ASSERT_EQ(track(2).chain.size(), 1u) << "replaced";
     EXPECT_EQ(track(2).chain[0].values.at("ratio"), 4.0);
     answers.choice = 0;
-    take_entry("chainPresets", "Forget one\u2026");
+    take_entry("chainPresets", "Delete a preset\u2026");
     EXPECT_FALSE(is_there(folder / "config/isotonus/presets/Mine.json"));
 }
 
@@ -314,24 +362,24 @@ TEST_F(Shape, advice_is_a_ghost_until_it_is_taken) {
     settle();
     work().document.select_only(track(1).id);
     catch_up();
-    take_entry("chainAdvice", "adviseLowCut");
+    take_entry("chainAdvice", "suggestLowCut");
     advised();
     EXPECT_TRUE(advice().contains("low cut")) << advice().toStdString();
     EXPECT_TRUE(track(1).chain.empty());
     EXPECT_EQ(work().view.shape.ghosts().size(), 1u);
     QTest::mouseClick(find<QPushButton>("adviceLeave"), Qt::LeftButton);
     EXPECT_TRUE(work().view.shape.ghosts().empty());
-    take_entry("chainAdvice", "adviseLowCut");
+    take_entry("chainAdvice", "suggestLowCut");
     advised();
     QTest::mouseClick(find<QPushButton>("adviceTake"), Qt::LeftButton);
     ASSERT_EQ(track(1).chain.size(), 1u);
     const double hz = track(1).chain[0].values.at("hz");
     EXPECT_GT(hz, 100.0);
     EXPECT_FALSE(find<QWidget>("adviceStrip")->isVisible());
-    take_entry("chainAdvice", "adviseBack");
+    take_entry("chainAdvice", "suggestBack");
     EXPECT_NEAR(track(1).chain[0].values.at("hz"), 0.88 * hz, 1e-9);
     // An edit meanwhile: what was advised is of the past.
-    take_entry("chainAdvice", "adviseLowCut");
+    take_entry("chainAdvice", "suggestLowCut");
     advised();
     work().edits.set_fader(track(0).id, -3.0, 0);
     EXPECT_TRUE(work().view.shape.ghosts().empty());
@@ -340,7 +388,7 @@ TEST_F(Shape, advice_is_a_ghost_until_it_is_taken) {
     shaped();
     find<QListWidget>("chainList")->setCurrentRow(1);
     answers.numbers = {{0, 4.0}, {1, 0.0}};
-    take_entry("chainAdvice", "adviseReduction");
+    take_entry("chainAdvice", "suggestReduction");
     advised();
     QTest::mouseClick(find<QPushButton>("adviceTake"), Qt::LeftButton);
     shaped();
@@ -348,7 +396,7 @@ TEST_F(Shape, advice_is_a_ghost_until_it_is_taken) {
     take_entry("chainAdvice", "1 Kick");
     advised();
     EXPECT_TRUE(advice().contains("10 hit")) << advice().toStdString();
-    for (const char* what : {"adviseTroubles", "adviseRoom", "adviseCover"}) {
+    for (const char* what : {"suggestTroubles", "suggestRoom", "suggestCover"}) {
         take_entry("chainAdvice", what);
         advised();
         EXPECT_FALSE(advice().isEmpty()) << what;
@@ -360,7 +408,7 @@ TEST_F(Shape, what_a_cut_takes_is_heard_alone) {
     type(lane(1), "700");
     work().document.select_only(track(1).id);
     shaped();
-    take_entry("chainAdvice", "adviseHearCut");
+    take_entry("chainAdvice", "suggestHearCut");
     const PlanPtr heard = work().player.heard();
     std::vector<float> out(2 * 48000);
     auto reader = PlanReader::open(heard, true).value();
@@ -372,7 +420,7 @@ TEST_F(Shape, what_a_cut_takes_is_heard_alone) {
     EXPECT_NEAR(10.0 * std::log10(2.0 * square / static_cast<double>(out.size())),
                 20.0 * std::log10(0.3 * std::abs(1.0 - h)), 0.1);
     EXPECT_EQ(session().tracks.size(), 3u);  // for the ear only
-    take_entry("chainAdvice", "adviseHearCut");
+    take_entry("chainAdvice", "suggestHearCut");
     EXPECT_EQ(work().player.heard()->tracks.size(), 3u);
 }
 
@@ -481,7 +529,7 @@ TEST_F(Shape, make_up_gives_back_what_is_taken_and_stage_says_what_the_chain_add
     shaped();
     const double typical = signal_of(work().materials.shaped(track(2)))->reduction(0)->typical_db;
     ASSERT_GT(typical, 1.0);
-    take_entry("chainAdvice", "adviseMakeup");
+    take_entry("chainAdvice", "suggestMakeup");
     EXPECT_NEAR(track(2).chain[0].values.at("makeup_db"), typical, 0.051);
     shaped();
     window->stations().choose(1);
@@ -491,7 +539,7 @@ TEST_F(Shape, make_up_gives_back_what_is_taken_and_stage_says_what_the_chain_add
     QTest::mouseMove(lane(2), QPoint(40, 10));
     QTest::mouseMove(lane(2), QPoint(44, 10));
     QObject::disconnect(listening);
-    EXPECT_TRUE(told.contains("Its chain then changes that by")) << told.toStdString();
+    EXPECT_TRUE(told.contains("The chain then changes the level by")) << told.toStdString();
     work().document.undo();
     shaped();
     const double without = *work().materials.shaped(track(2))->measurement.average_dbfs;
@@ -583,7 +631,7 @@ TEST_F(Shape, what_room_brought_is_told_after_it_was_taken) {
     station(3);
     work().document.select_only(track(1).id);
     catch_up();
-    take_entry("chainAdvice", "adviseRoom");
+    take_entry("chainAdvice", "suggestRoom");
     advised();
     ASSERT_FALSE(work().view.shape.ghosts().empty()) << advice().toStdString();
     QTest::mouseClick(find<QPushButton>("adviceTake"), Qt::LeftButton);
@@ -592,4 +640,20 @@ TEST_F(Shape, what_room_brought_is_told_after_it_was_taken) {
     EXPECT_FALSE(work().mix.audibility_wanted());
     QTest::mouseClick(find<QPushButton>("adviceLeave"), Qt::LeftButton);
     EXPECT_FALSE(find<QWidget>("adviceStrip")->isVisible());
+}
+
+TEST_F(Shape, read_outs_of_the_main_output_say_what_they_are) {
+    begin();
+    auto* mains = find<QWidget>("mains");
+    QStringList seen;
+    for (int y = 140; y < 420; y += 10) {
+        QToolTip::hideText();
+        const QPoint at(170, y);
+        QHelpEvent help(QEvent::ToolTip, at, mains->mapToGlobal(at));
+        QApplication::sendEvent(mains, &help);
+        const QString text = QToolTip::text();
+        if (!text.isEmpty() && !seen.contains(text)) seen << text;
+    }
+    EXPECT_EQ(seen.size(), 7) << seen.join('\n').toStdString();
+    for (const QString& text : seen) EXPECT_GE(text.count(". "), 1) << text.toStdString();
 }

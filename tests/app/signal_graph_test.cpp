@@ -34,7 +34,7 @@ class SignalGraph : public ShapingWindow {
                 break;
             case 4:
                 if (of_track)
-                    next = with_track(next, channel, [](Track& t) { t.low_centre_hz = 120.0 - t.low_centre_hz; });
+                    next = with_track(next, channel, [](Track& t) { t.mono_below_hz = 120.0 - t.mono_below_hz; });
                 break;
             case 5:
                 next = with_chain(next, main_output,

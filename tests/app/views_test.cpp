@@ -51,9 +51,9 @@ TEST(Selection, grows_by_shift_and_toggles_by_ctrl) {
 TEST(Text, plurals_are_words) {
     application();
     speak("en");
-    EXPECT_EQ(QCoreApplication::translate("any", "Add %n track(s)", nullptr, 1), "Add 1 track");
-    EXPECT_EQ(QCoreApplication::translate("any", "Add %n track(s)", nullptr, 3), "Add 3 tracks");
-    EXPECT_EQ(QCoreApplication::translate("any", "as it is (s)"), "as it is (s)");
+    EXPECT_EQ(QCoreApplication::translate("Any", "Add %n track(s)", nullptr, 1), "Add 1 track");
+    EXPECT_EQ(QCoreApplication::translate("Any", "Add %n track(s)", nullptr, 3), "Add 3 tracks");
+    EXPECT_EQ(QCoreApplication::translate("Any", "as it is (s)"), "as it is (s)");
 }
 
 TEST(TimeView, zooms_around_the_pointer_and_stays_in_the_song) {
@@ -302,7 +302,7 @@ TEST_F(Window, stations_tell_how_far_their_work_is) {
     station(1);
     QTest::mouseClick(find<QPushButton>("stageAll"), Qt::LeftButton);
     catch_up();
-    EXPECT_EQ(find<StationTab>("stationStage")->accessibleDescription(), "3 of 3 in window");
+    EXPECT_EQ(find<StationTab>("stationStage")->accessibleDescription(), "3 of 3 in their windows");
     EXPECT_EQ(find<StationTab>("stationGather")->accessibleDescription(), "3 tracks");
 }
 
@@ -384,7 +384,7 @@ TEST_F(Window, microphones_of_one_source_are_aligned) {
         });
     EXPECT_NEAR(track(1).delay_samples, -150.0, 0.02);
     EXPECT_TRUE(track(1).polarity_inverted);
-    EXPECT_EQ(work().document.undo_name(), "Align 1 row to snare close");
+    EXPECT_EQ(work().document.undo_name(), "Align 1 track to snare close");
     key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_EQ(track(1).delay_samples, 0);
     // With one row chosen the dialog finds the set itself.
@@ -486,9 +486,9 @@ TEST_F(Window, figures_that_were_asked_for_stay_whatever_the_pointer_does_and_a_
     QMouseEvent over(QEvent::MouseMove, at, lane(1)->mapToGlobal(at), Qt::NoButton, Qt::NoButton, Qt::NoModifier);
     QApplication::sendEvent(lane(1), &over);
     key(Qt::Key_K, Qt::ControlModifier);
-    wait_for([&] { return hint->text().contains("over the whole song"); });
+    wait_for([&] { return hint->text().contains(", whole song: "); });
     QApplication::sendEvent(lane(1), &over);
-    EXPECT_TRUE(hint->text().contains("over the whole song")) << hint->text().toStdString();
+    EXPECT_TRUE(hint->text().contains(", whole song: ")) << hint->text().toStdString();
 }
 
 TEST_F(Window, a_correction_and_the_small_spectrum_are_there_again_at_the_next_start) {
@@ -548,17 +548,17 @@ TEST_F(Window, tracks_that_do_not_sound_in_the_loop_are_dimmed_and_fades_are_typ
 
 TEST_F(Window, an_ink_follows_a_name_or_a_kind_that_is_corrected) {
     import_all();
-    EXPECT_EQ(track(0).ink, ink_of(Family::drums));
+    EXPECT_EQ(track(0).colour_index, colour_of(Family::drums));
     const auto rename = [&](const char* name) {
         work().document.edit_tracks("Rename", {track(0).id}, [&](Track& t) {
             change_what_it_is(t, work().materials.measured(t), [&](Track& x) { x.name = name; });
         });
     };
     rename("Strings high");
-    EXPECT_EQ(track(0).ink, ink_of(Family::strings));
-    work().document.edit_tracks("Ink", {track(0).id}, [](Track& t) { t.ink = 11; });
+    EXPECT_EQ(track(0).colour_index, colour_of(Family::strings));
+    work().document.edit_tracks("Ink", {track(0).id}, [](Track& t) { t.colour_index = 11; });
     rename("Kick");
-    EXPECT_EQ(track(0).ink, 11) << "one that was chosen stays";
+    EXPECT_EQ(track(0).colour_index, 11) << "one that was chosen stays";
 }
 
 TEST_F(Window, buses_and_the_main_output_have_a_spectrum_without_a_chain) {

@@ -132,6 +132,7 @@ class Window : public testing::Test {
         window = std::make_unique<MainWindow>();
         window->set_prompter(&answers);
         window->work().player.open_device(simulated_device, 512);
+        window->resize(1280, 800);  // the screen that is only in memory is smaller
         window->show();
         ASSERT_TRUE(QTest::qWaitForWindowExposed(window.get()));
     }

@@ -45,7 +45,7 @@ int main(int argc, char** argv) {
     if (!picture) return 1;
     const QRect c = picture->rect().adjusted(34, 10, -12, -26);
     const FrequencyRuler ruler{static_cast<double>(c.left()), static_cast<double>(c.right())};
-    QPoint at(static_cast<int>(ruler.place(700.0)), static_cast<int>(c.center().y() - 3.0 / 24.0 * c.height() / 2.0));
+    QPoint at(static_cast<int>(ruler.x_of(700.0)), static_cast<int>(c.center().y() - 3.0 / 24.0 * c.height() / 2.0));
     QTest::mousePress(picture, Qt::LeftButton, Qt::NoModifier, at);
     QElapsedTimer clock;
     std::vector<double> frames_ms;

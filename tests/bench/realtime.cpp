@@ -72,7 +72,8 @@ int main(int argc, char** argv) {
         return 1;
     }
     Idle idle(s.sample_rate, 256);
-    auto reference = open_device(argv[2], s.sample_rate, 256, idle);
+    auto reference = open_device(argv[2], s.sample_rate, 256);
+    if (reference) (*reference)->serve(&idle);
     engine.set_loop(0, plan->frames);
     engine.play();
     const auto until = std::chrono::steady_clock::now() + std::chrono::duration<double>(std::atof(argv[3]));

@@ -92,7 +92,7 @@ int main(int argc, char** argv) {
         const TrackId id = session.tracks[static_cast<size_t>(7 * n) % session.tracks.size()]->id;
         session = with_track(session, id, [&](Track& t) { t.fader_db -= 1.0 + 0.3 * n; });
         from = now_s();
-        const auto most = most_of_mix(*compile_plan(session, signals.played_by(session, of), Solo::left_out));
+        const auto most = max_of_mix(*compile_plan(session, signals.played_by(session, of), Solo::left_out));
         at_most.push_back(now_s() - from);
         (void)signals.make(session, of);
         const PlanPtr plan = compile_plan(session, signals.played_by(session, of), Solo::left_out);

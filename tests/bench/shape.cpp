@@ -130,7 +130,7 @@ int main(int argc, char** argv) {
     for (int n = 0; n < 7; ++n) {
         bused = with_track(bused, eight[static_cast<size_t>(n)], [](Track& t) { t.fader_db -= 2.0; });
         from = now_s();
-        if (!most_of_mix(*plan_of(bused))) return 1;
+        if (!max_of_mix(*plan_of(bused))) return 1;
         at_most.add(from);
         if (!signals.make(bused, of_file) || !peaks.find(plan_of(bused))) return 1;
         exact.add(from);

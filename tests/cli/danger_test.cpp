@@ -51,7 +51,7 @@ TEST_F(CliDanger, no_export_is_written_over_what_the_session_plays_or_is) {
     for (const char* name : {"audio/Kick.wav", "audio/../audio/Kick.wav", "link.wav", "hard.wav", "mix.isotonus"}) {
         const Ran ran = cli("render " + session + " " + quoted(name));
         EXPECT_EQ(ran.status, 3) << name;
-        EXPECT_THAT(ran.err, HasSubstr("not written over")) << name;
+        EXPECT_THAT(ran.err, HasSubstr("never replaced")) << name;
     }
     EXPECT_EQ(content("audio/Kick.wav"), kick);
     EXPECT_EQ(content("hard.wav"), kick);

@@ -4,6 +4,7 @@
 #include "core/session/sections_file.h"
 #include "core/session/session_file.h"
 #include "tests/support/command_line.h"
+#include "tests/support/made_song.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
@@ -84,7 +85,7 @@ TEST_F(CliSession, a_track_goes_by_a_bus_and_a_bus_is_advised_too) {
     EXPECT_EQ(run("shape " + session + " Pad --json").document()["chain"][0]["key"], "Drums");
     const Ran circle = run("shape " + session + " Kick 1 duck key=Drums");
     EXPECT_EQ(circle.status, 2);
-    EXPECT_NE(circle.err.find("circle"), std::string::npos) << circle.err;
+    EXPECT_NE(circle.err.find("makes a loop"), std::string::npos) << circle.err;
     ASSERT_EQ(run("shape " + session + " Drums 1 compressor").status, 0);
     const Ran advised = run("advise " + session + " reduction Drums 1 most=4 --json --take");
     ASSERT_EQ(advised.status, 0) << advised.err;
@@ -202,7 +203,7 @@ TEST_F(CliSession, a_track_is_aligned_to_another_one) {
     ASSERT_EQ(run("add " + session + " " + quoted("Far.wav")).status, 0);
     const json found = run("align " + session + " Far Kick --json --take").document();
     EXPECT_NEAR(found["delay_samples"].get<double>(), 100.0, 0.1);
-    EXPECT_TRUE(found["inverted"] && found["reliable"] && found["taken"]);
+    EXPECT_TRUE(found["inverted"] && found["reliable"] && found["applied"]);
     EXPECT_NEAR(now().find("Far")->delay_samples, -100.0, 0.1);
     EXPECT_TRUE(now().find("Far")->polarity_inverted);
     EXPECT_NEAR(run("align " + session + " Far Kick --json").document()["delay_samples"].get<double>(), 0.0, 0.1);
@@ -215,7 +216,7 @@ TEST_F(CliSession, collected_it_plays_the_same_anywhere) {
     write(folder / "elsewhere/Kick.wav", make(48000, 2, noise(4, 0.2)), 2);  // of the same name as a track's
     ASSERT_EQ(run("reference " + session + " add " + quoted("elsewhere/Kick.wav")).status, 0);
     ASSERT_EQ(run("render " + session + " " + quoted("before.wav")).status, 0);
-    const Ran ran = run("collect " + session + " " + quoted("all") + " --json");
+    const Ran ran = run("pack " + session + " " + quoted("all") + " --json");
     ASSERT_EQ(ran.status, 0) << ran.err;
     EXPECT_EQ(ran.document()["files"].size(), 3u);
     // Moved, and the sources gone.
@@ -226,8 +227,8 @@ TEST_F(CliSession, collected_it_plays_the_same_anywhere) {
     EXPECT_EQ(read(folder / "after.wav"), read(folder / "before.wav"));
     EXPECT_TRUE(is_there(read_session(folder / "moved/mix.isotonus").value().recordings[0].file));
     // A folder that is not empty is left alone; files that are missing are told, and found again by name.
-    EXPECT_EQ(run("collect " + session + " " + quoted("moved")).status, 3);
-    const Ran missing = run("collect " + session + " " + quoted("rest"));
+    EXPECT_EQ(run("pack " + session + " " + quoted("moved")).status, 3);
+    const Ran missing = run("pack " + session + " " + quoted("rest"));
     EXPECT_EQ(missing.status, 3);
     EXPECT_NE(missing.err.find("the file of the track 'Kick'"), std::string::npos) << missing.err;
     EXPECT_EQ(run("relink " + session + " " + quoted("moved")).status, 0);
@@ -303,4 +304,68 @@ TEST_F(CliSession, staging_leaves_a_passage_aside) {
     EXPECT_EQ(run("row " + session + " Kick anchor on").status, 0);
     EXPECT_EQ(run("row " + session + " Pad earlier").status, 0);
     EXPECT_EQ(now().anchor_order.front(), now().find("Pad")->id);
+}
+
+TEST_F(CliSession, a_rough_mix_gives_what_least_squares_of_all_samples_give) {
+    const MadeSong song(folder, 5, 8.0);
+    const auto made = song.random_settings(3);
+    const std::string mix = quoted("rough mix.wav"), file = quoted("song.isotonus");
+    write(folder / "rough mix.wav", song.mixed(made), 2);
+    ASSERT_EQ(run("new " + file + " --from " + quoted("song0")).status, 0);
+    const Ran ran = run("balance " + file + " --like " + mix + " --json");
+    ASSERT_EQ(ran.status, 0) << ran.err;
+    const json found = ran.document();
+    EXPECT_LT(found["left_over_db"].get<double>(), -60.0);
+    // The same by another program over every sample: numpy's linalg.lstsq, side by side.
+    put(folder / "l.py", R"(
+import glob, json, sys
+import numpy as np
+from scipy.io import wavfile
+_, mix = wavfile.read('rough mix.wav')
+tracks = [wavfile.read(f)[1] for f in sorted(glob.glob('song0/*.wav'))]
+print(json.dumps([np.linalg.lstsq(np.stack([t if t.ndim == 1 else t[:, side] for t in tracks], 1).astype(float),
+                                  mix[:, side].astype(float), rcond=None)[0].tolist() for side in (0, 1)]))
+)");
+    const json gains = json::parse(output_of("cd '" + folder.path().string() + "' && /usr/bin/python3 -W ignore l.py"));
+    for (size_t n = 0; n < made.size(); ++n) {
+        const json& t = found["tracks"][n];
+        const double left = std::fabs(gains[0][n].get<double>()), right = std::fabs(gains[1][n].get<double>());
+        const double level = song.channels(n) == 1 ? std::hypot(left, right) : std::max(left, right);
+        EXPECT_NEAR(t["fader_db"].get<double>(), 20.0 * std::log10(level), 0.02) << n;
+        if (song.channels(n) == 1) {
+            EXPECT_NEAR(t["pan"].get<double>(), 4.0 / std::numbers::pi * std::atan2(right, left) - 1.0, 0.003);
+        }
+        EXPECT_EQ(t["invert_polarity"].get<bool>(), gains[0][n].get<double>() + gains[1][n].get<double>() < 0.0);
+        EXPECT_FALSE(t["reason"].get<std::string>().empty());
+    }
+    const auto stored = [&] { return read_session(folder / "song.isotonus").value(); };
+    for (const auto& t : stored().tracks) EXPECT_EQ(t->fader_db, 0.0);  // nothing without --apply
+    ASSERT_EQ(run("balance " + file + " --like " + mix + " --apply --track '02 Track'").status, 0);
+    EXPECT_NEAR(stored().tracks[1]->fader_db, made[1].fader_db, 0.05);
+    EXPECT_EQ(stored().tracks[0]->fader_db, 0.0);
+    ASSERT_EQ(run("balance " + file + " --like " + mix + " --apply").status, 0);
+    for (size_t n = 0; n < made.size(); ++n) {
+        EXPECT_NEAR(stored().tracks[n]->fader_db, made[n].fader_db, 0.05);
+        EXPECT_EQ(stored().tracks[n]->polarity_inverted, made[n].inverted);
+    }
+    EXPECT_EQ(run("balance " + file + " --like " + file).status, 3);
+    EXPECT_EQ(run("balance " + file).status, 2);
+    EXPECT_EQ(run("balance " + file + " --draft levels --track nobody").status, 2);
+}
+
+TEST_F(CliSession, a_draft_says_why_and_is_stored_when_it_is_applied) {
+    // A copy, since a loop over a part of a document that is itself a temporary would outlive the document.
+    const auto drafted = [&](const std::string& options) {
+        const json tracks = run("balance " + session + " --draft " + options + " --json").document()["tracks"];
+        EXPECT_EQ(tracks.size(), now().tracks.size());
+        return tracks;
+    };
+    const json told = drafted("pans");
+    for (const json& t : told) EXPECT_FALSE(t["reason"].get<std::string>().empty());
+    EXPECT_EQ(now().tracks[0]->fader_db, 0.0);
+    ASSERT_EQ(run("balance " + session + " --draft pans --apply").status, 0);
+    EXPECT_NEAR(now().tracks[0]->fader_db, told[0]["fader_db"].get<double>(), 1e-9);
+    // Then all of it is set by hand, as far as anybody knows.
+    for (const json& t : drafted("levels")) EXPECT_TRUE(t["kept"].get<bool>());
+    for (const json& t : drafted("levels --also-set")) EXPECT_FALSE(t["kept"].get<bool>());
 }

@@ -83,7 +83,7 @@ TEST_F(Trust, verbs_of_the_mix_refuse_one_of_which_a_processor_cannot_run) {
     change_session_text([](json& j) {
         j["tracks"][1]["chain"] = {{{"id", 1}, {"type", "lv2"}, {"uri", "urn:isotonus:test:nowhere"}}};
     });
-    expect_refused("'urn:isotonus:test:nowhere' cannot run in 'Pad': it is not installed");
+    expect_refused("'urn:isotonus:test:nowhere' cannot run in 'Pad': the plug-in is not installed");
     const json sheet = json::parse(read_whole(folder / "delivered/mix sheet.json", 1 << 24).value());
     ASSERT_EQ(sheet["left_out"].size(), 1u);
     EXPECT_EQ(run("check " + session).status, 1) << "a check tells it, and does not refuse to look";
@@ -125,11 +125,11 @@ TEST_F(Trust, deliver_warns_before_and_after_of_what_the_format_clips) {
     ASSERT_EQ(run("set " + session + " Kick fader=12 trim=12").status, 0);
     const Ran dry = run("deliver " + session + " " + quoted("d") + " --dry-run");
     EXPECT_EQ(dry.status, 0);
-    EXPECT_THAT(dry.err, HasSubstr("its peaks will be clipped; turn the main fader down by"));
+    EXPECT_THAT(dry.err, HasSubstr("its peaks will be clipped. Turn the main fader down by"));
     const Ran ran = run("deliver " + session + " " + quoted("d"));
     EXPECT_EQ(ran.status, 0);
     EXPECT_THAT(ran.err, HasSubstr("its peaks will be clipped"));
-    EXPECT_THAT(ran.err, HasSubstr("samples lay above full scale and were clipped"));
+    EXPECT_THAT(ran.err, HasSubstr("samples above full scale were clipped"));
     EXPECT_EQ(run("deliver " + session + " " + quoted("f") + " --bits 32f").err, "");
 }
 
@@ -180,7 +180,7 @@ int64_t memory_of(const std::string& verb, const fs::path& session, int* status)
     return int64_t{1024} * used.ru_maxrss;
 }
 
-constexpr int64_t most_memory = int64_t{sanitized ? 4096 : 300} << 20;
+constexpr int64_t max_memory = int64_t{sanitized ? 4096 : 300} << 20;
 
 }  // namespace
 
@@ -215,7 +215,7 @@ TEST_F(Trust, sessions_as_large_as_the_limits_are_read_or_refused_without_much_m
         int status = -1;
         const int64_t bytes = memory_of("show", file, &status);
         EXPECT_EQ(status, wanted) << what;
-        EXPECT_LT(bytes, most_memory) << what << ": " << bytes / (1 << 20) << " MB";
+        EXPECT_LT(bytes, max_memory) << what << ": " << bytes / (1 << 20) << " MB";
     };
     const std::string begin = R"({"format":"isotonus-session","version":6,"sample_rate":48000,)";
     const auto ride_of = [&](int64_t points, bool up) {

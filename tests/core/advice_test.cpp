@@ -190,8 +190,8 @@ TEST(ReductionAims, are_met_over_the_whole_song) {
             SignalRecipe with = recipe;
             with.chain[1].values["threshold_dbfs"] = found.threshold_dbfs;
             const auto reduction = signal_of(make_signal(with).value())->reduction(1).value();
-            EXPECT_NEAR(most ? reduction.most_db : reduction.typical_db, db, 0.1) << most << db;
-            EXPECT_EQ(reduction.most_db, found.reduction.most_db);
+            EXPECT_NEAR(most ? reduction.max_db : reduction.typical_db, db, 0.1) << most << db;
+            EXPECT_EQ(reduction.max_db, found.reduction.max_db);
         }
     // Silence cannot be turned down; a low cut has no threshold.
     recipe.source.material = sound(folder, "silent.wav", 48000, 1, [](int64_t, int) { return 0.0; });
@@ -202,8 +202,8 @@ TEST(ReductionAims, are_met_over_the_whole_song) {
 
 TEST(DuckAdvice, follows_the_keys_decay_and_how_much_both_overlap) {
     Folder folder;
-    const RowTap key{sound(folder, "kick.wav", 480000, 1, beats(60.0, 0.8, 0.24)), 0, 1.0, nullptr};
-    const RowTap bass{sound(folder, "bass.wav", 480000, 1, sine(80, 48000, 0.4)), 0, 1.0, nullptr};
+    const PreFaderSource key{sound(folder, "kick.wav", 480000, 1, beats(60.0, 0.8, 0.24)), 0, 1.0, nullptr};
+    const PreFaderSource bass{sound(folder, "bass.wav", 480000, 1, sine(80, 48000, 0.4)), 0, 1.0, nullptr};
     const DuckAdvice even = duck_advice(bass, 0.0, key, 0.0).value().value();
     EXPECT_EQ(even.hits, 20);
     EXPECT_NEAR(even.decay_ms, 240.0, 25.0);  // in blocks of 5.3 ms, from the block that rises on
@@ -212,7 +212,7 @@ TEST(DuckAdvice, follows_the_keys_decay_and_how_much_both_overlap) {
     EXPECT_NEAR(even.overlap_db - lower.overlap_db, 3.0, 1e-9);
     EXPECT_NEAR(even.depth_db - lower.depth_db, 3.0, 0.51);
     EXPECT_EQ(duck_advice(bass, -30.0, key, 0.0).value()->depth_db, 0.0);
-    const RowTap still{sound(folder, "still.wav", 48000, 1, [](int64_t, int) { return 0.0; }), 0, 1.0, nullptr};
+    const PreFaderSource still{sound(folder, "still.wav", 48000, 1, [](int64_t, int) { return 0.0; }), 0, 1.0, nullptr};
     EXPECT_FALSE(duck_advice(bass, 0.0, still, 0.0).value());
     // With it, the bass lies as far below the kick at its hits as was wanted, and is back before the next.
     SignalRecipe recipe;
@@ -286,7 +286,7 @@ TEST(Room, is_not_made_in_anchors_nor_in_what_carries_the_low_end) {
     EXPECT_THAT(names(), testing::ElementsAre("Voice", "Chords"));
     s = with_track(s, s.tracks[2]->id, [](Track& t) { t.anchor = true; });
     EXPECT_THAT(names(), testing::ElementsAre("Kick", "Bass", "Chords"));
-    EXPECT_EQ(RoomWish().least_gain, 0.02) << "what brings less than 2 % is not proposed";
+    EXPECT_EQ(RoomWish().min_gain, 0.02) << "what brings less than 2 % is not proposed";
 }
 
 TEST(LowCut, of_a_melody_goes_up_where_something_below_carries_the_low_end) {

@@ -292,7 +292,7 @@ TEST(Alignment, what_is_found_is_told_as_a_finding_of_its_row) {
     a.strongest_hit = 96000;
     const auto late = finding_of(a, close, 48000);
     ASSERT_TRUE(late);
-    EXPECT_EQ(late->text, "4.2 ms late against Kick Close: the low end would gain 2.1 dB");
+    EXPECT_EQ(late->text, "4.2 ms late against Kick Close, and the low end would gain 2.1 dB");
     EXPECT_EQ(late->time_s, 2.0);
     EXPECT_TRUE(late->fault && late->remedy == Remedy::align);
     a.delay_samples = -48.0, a.inverted = true, a.low_gain_db = 0.1;

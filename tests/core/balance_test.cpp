@@ -389,7 +389,7 @@ TEST(HeardDraft, follows_what_covers_the_track_dB_for_dB) {
                            margins_of(*mix.plan(), mix.id(0), sounds.all(), {}));
     DraftWish wish;
     wish.range_db = 0.0;
-    wish.most_up_db = wish.most_down_db = 40.0;
+    wish.max_up_db = wish.max_down_db = 40.0;
     ASSERT_EQ(draft.phrases(wish, 0.8).size(), 3u);
     EXPECT_NEAR(*draft.middle(), before[1], 0.1);
     const Curve ride = draft.draft(0.8, wish);

@@ -197,9 +197,10 @@ TEST(BusChains, are_sidechain_sources_of_tracks_too) {
     const TrackId copy = with_file.tracks.back()->id;
     with_file = with_track(with_file, copy, [](Track& t) { t.mute = true; });
     EXPECT_LT(worst_difference(ducked(grouped, group), ducked(with_file, copy)), 2e-6);
-    EXPECT_THAT(validate(with_duck(grouped, mix.id(0), group)).error().what, testing::HasSubstr("circle"));
+    EXPECT_THAT(validate(with_duck(grouped, mix.id(0), group)).error().what, testing::HasSubstr("makes a loop"));
     // A track cannot go by a bus that it feeds.
-    EXPECT_THAT(validate(with_duck(mix.session, mix.id(0), mix.outer)).error().what, testing::HasSubstr("circle"));
+    EXPECT_THAT(validate(with_duck(mix.session, mix.id(0), mix.outer)).error().what,
+                testing::HasSubstr("makes a loop"));
 }
 
 TEST(BusChains, mutes_and_solos_choose_what_is_heard) {
@@ -326,7 +327,7 @@ TEST(BusChains, are_made_on_no_more_threads_than_there_may_be) {
     const auto threads = [] {
         return std::distance(fs::directory_iterator("/proc/self/task"), fs::directory_iterator());
     };
-    const auto most_while_made = [&] {
+    const auto max_while_made = [&] {
         mix.row_signals = {};
         const auto before = threads();
         std::ptrdiff_t most = 0;
@@ -338,8 +339,8 @@ TEST(BusChains, are_made_on_no_more_threads_than_there_may_be) {
         while (!done) most = std::max(most, threads());
         return most - before;
     };
-    EXPECT_GT(most_while_made(), 6) << "buses wait for each other: all at once, when nobody says otherwise";
+    EXPECT_GT(max_while_made(), 6) << "buses wait for each other: all at once, when nobody says otherwise";
     ASSERT_EQ(setenv("ISOTONUS_WORKERS", "2", 1), 0);
-    EXPECT_LE(most_while_made(), 3) << "who makes them, and one beside it";
+    EXPECT_LE(max_while_made(), 3) << "who makes them, and one beside it";
     unsetenv("ISOTONUS_WORKERS");
 }

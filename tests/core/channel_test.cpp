@@ -35,11 +35,11 @@ TEST(Channels, of_every_kind_have_what_that_kind_has) {
     EXPECT_EQ(group.kind, RowKind::group);
     EXPECT_EQ(main.kind, RowKind::main);
     for (const Channel* all : {&track, &bus, &group, &main}) EXPECT_TRUE(all->fader_db && all->rides);
-    for (const Channel* named : {&track, &bus, &group}) EXPECT_TRUE(named->ink && named->mute && named->solo);
+    for (const Channel* named : {&track, &bus, &group}) EXPECT_TRUE(named->colour_index && named->mute && named->solo);
     for (const Channel* sums : {&track, &bus}) EXPECT_TRUE(sums->trim_db && sums->pan && sums->output && sums->sends);
     for (const Channel* chained : {&track, &bus, &main}) EXPECT_TRUE(chained->chain && chained->chain_out);
     EXPECT_TRUE(track.left_pan && !bus.left_pan);
-    EXPECT_FALSE(group.chain || group.output || group.trim_db || main.output || main.mute || main.ink);
+    EXPECT_FALSE(group.chain || group.output || group.trim_db || main.output || main.mute || main.colour_index);
     // They are the session's own values, not copies.
     EXPECT_EQ(track.fader_db, &c.session.tracks[0]->fader_db);
     EXPECT_EQ(bus.chain, &c.session.buses[0].chain);

@@ -52,8 +52,8 @@ class HandOffChecks : public testing::Test {
 }  // namespace
 
 TEST_F(HandOffChecks, a_good_mix_passes_every_line) {
-    limits.least_lufs = -30.0;
-    limits.most_lufs = -5.0;
+    limits.min_lufs = -30.0;
+    limits.max_lufs = -5.0;
     const auto checks = all();
     EXPECT_GE(checks.size(), 24u);
     for (const Check& c : checks) {
@@ -92,8 +92,8 @@ TEST_F(HandOffChecks, every_line_fails_when_it_should) {
               make(240000, 1, [](int64_t i, int) { return 0.02 + 0.2 * noise(3, 1.0)(i, 0) * shape(i); }), 1);
     fails("mix_dc_offset", [&] { replace(1, offset); });
     EXPECT_EQ(fails("track_dc_offset", [&] { replace(1, offset); }).row, mix.id(1));
-    fails("loudness", [&] { limits.least_lufs = -5.0; });
-    fails("loudness", [&] { limits.most_lufs = -40.0; });
+    fails("loudness", [&] { limits.min_lufs = -5.0; });
+    fails("loudness", [&] { limits.max_lufs = -40.0; });
     const fs::path sides =
         write(folder / "sides.wav",
               make(240000, 2, [](int64_t i, int c) { return (c ? -0.3 : 0.3) * noise(4, 1.0)(i, 0) * shape(i); }), 2);
@@ -125,7 +125,7 @@ TEST_F(HandOffChecks, every_line_fails_when_it_should) {
         mix.session = with_rides(mix.session, mix.id(0), [](Rides& r) { r.bypassed = true; });
     });
     fails("monitoring_on", [&] { monitoring = true; });
-    fails("missing_files", [&] { missing = {{"Reed", {"Reed.wav", "the file does not exist"}}}; });
+    fails("missing_files", [&] { missing = {{"Reed", {"Reed.wav", "the file does not exist. Check its name."}}}; });
     EXPECT_EQ(fails("solo_left_on", [&] { mix.change(1, [](Track& t) { t.solo = true; }); }).row, mix.id(1));
     fails("mute_left_on", [&] { mix.change(1, [](Track& t) { t.mute = true; }); });
     fails("no_output", [&] { mix.change(1, [](Track& t) { t.fader_db = silence_db; }); });
@@ -220,7 +220,7 @@ TEST_F(HandOffChecks, overs_are_told_with_their_place_and_their_makers) {
         EXPECT_NE(told[i].text.find("made by " + mix.session.name_of(told[i].row)), std::string::npos);
     }
     EXPECT_EQ(limits_of(HandOffProfile::own, limits), limits);
-    EXPECT_EQ(limits_of(HandOffProfile::streaming_demo, {}).most_peak_dbfs, -1.0);
+    EXPECT_EQ(limits_of(HandOffProfile::streaming_demo, {}).max_peak_dbfs, -1.0);
 }
 
 TEST_F(HandOffChecks, speak_of_the_file_before_the_chain_and_of_the_mix_after_it) {

@@ -101,6 +101,6 @@ TEST_F(Collecting, nothing_is_left_when_it_fails_or_is_cancelled) {
     EXPECT_TRUE(in(folder / "mine").empty());
     std::ofstream(folder / "mine/letter.txt") << "dear";
     EXPECT_THAT(collect(session, folder / "mine", "boats").error().what, HasSubstr("not empty"));
-    EXPECT_THAT(collect(session, kick, "boats").error().what, HasSubstr("no folder"));
+    EXPECT_THAT(collect(session, kick, "boats").error().what, HasSubstr("this is a file"));
     EXPECT_EQ(in(folder / "mine"), (std::vector<std::string>{"letter.txt"}));
 }

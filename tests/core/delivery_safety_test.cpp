@@ -60,11 +60,11 @@ TEST_F(DeliveryGuard, leaves_sources_right_sides_recordings_and_the_session_alon
         d.mix_name = name;
         const auto done = deliver(mix.plan(), mix.session, d);
         ASSERT_FALSE(done) << name;
-        EXPECT_THAT(done.error().what, HasSubstr("not written over")) << name;
+        EXPECT_THAT(done.error().what, HasSubstr("never replaced")) << name;
     }
     Delivery d = mix_into(folder / "in/s.isotonus");
     d.session_file = folder / "in/s.isotonus";
-    EXPECT_THAT(deliver(mix.plan(), mix.session, d).error().what, HasSubstr("the session's own file"));
+    EXPECT_THAT(deliver(mix.plan(), mix.session, d).error().what, HasSubstr("the file of the session"));
     // A paper is no exception.
     d = to(folder / "out");
     d.papers = [this](const DeliveryReport&) -> Result<std::vector<Paper>> {
@@ -166,7 +166,7 @@ TEST_F(DeliveryGuard, what_is_on_the_disk_is_proved_and_not_what_was_meant) {
     const auto done = deliver(plan, mix.session, mix_into(folder / "out.wav"));
     set_file_fault({});
     ASSERT_FALSE(done);
-    EXPECT_THAT(done.error().what, HasSubstr("not what was rendered"));
+    EXPECT_THAT(done.error().what, HasSubstr("differs from the mix"));
     EXPECT_FALSE(is_there(folder / "out.wav"));
 }
 

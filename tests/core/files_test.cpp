@@ -71,7 +71,7 @@ TEST(PendingFiles, follow_links_and_keep_modes) {
     ::umask(before);
     EXPECT_EQ(mode_of(folder / "fresh.txt"), 0640u);
     fs::create_symlink("nowhere.txt", folder / "dangling.txt");
-    EXPECT_THAT(refusal(folder / "dangling.txt"), HasSubstr("leads nowhere"));
+    EXPECT_THAT(refusal(folder / "dangling.txt"), HasSubstr("points to a file that does not exist"));
 }
 
 TEST(PendingFiles, refuse_what_is_read_only_or_no_regular_file) {
@@ -83,10 +83,10 @@ TEST(PendingFiles, refuse_what_is_read_only_or_no_regular_file) {
     ASSERT_EQ(::mkfifo((folder / "pipe").c_str(), 0600), 0);
     EXPECT_THAT(refusal(folder / "pipe"), HasSubstr("not a regular file"));
     EXPECT_THAT(refusal("/dev/null"), HasSubstr("not a regular file"));
-    EXPECT_THAT(refusal(folder.path()), HasSubstr("a folder of this name is in the way"));
+    EXPECT_THAT(refusal(folder.path()), HasSubstr("a folder has this name. Choose another name."));
     EXPECT_THAT(refusal(folder / std::string(300, 'x')), HasSubstr("255 bytes"));
-    EXPECT_THAT(refusal(folder / "no/such/a.txt"), HasSubstr("no such folder"));
-    EXPECT_THAT(refusal(""), HasSubstr("a file's name is wanted"));
+    EXPECT_THAT(refusal(folder / "no/such/a.txt"), HasSubstr("folder of the file does not exist"));
+    EXPECT_THAT(refusal(""), HasSubstr("the file has no name. Type one."));
 }
 
 TEST(PendingFiles, never_write_over_what_is_protected_by_whatever_name) {
@@ -183,12 +183,12 @@ TEST(ReadWhole, takes_regular_files_within_a_limit) {
         const auto read = read_whole(file, most);
         return read ? "(read)" : read.error().what;
     };
-    EXPECT_THAT(fault(folder / "a.txt", 4), HasSubstr("too large: 4 bytes are the most"));
-    EXPECT_EQ(fault(folder / "none.txt"), "the file does not exist");
-    EXPECT_EQ(fault(folder.path()), "this is a folder, not a file");
+    EXPECT_THAT(fault(folder / "a.txt", 4), HasSubstr("at most 4 bytes can be read"));
+    EXPECT_EQ(fault(folder / "none.txt"), "the file does not exist. Check its name.");
+    EXPECT_EQ(fault(folder.path()), "this is a folder. Choose a file.");
     ASSERT_EQ(::mkfifo((folder / "pipe").c_str(), 0600), 0);
-    EXPECT_EQ(fault(folder / "pipe"), "this is not a regular file");  // and nobody waits for a writer
-    EXPECT_EQ(fault("/dev/zero"), "this is not a regular file");
+    EXPECT_EQ(fault(folder / "pipe"), "this is not a regular file. Choose a file.");  // and nobody waits for a writer
+    EXPECT_EQ(fault("/dev/zero"), "this is not a regular file. Choose a file.");
     const FaultAt broken(0, EIO, FileStep::read);
     EXPECT_THAT(fault(folder / "a.txt"), HasSubstr("cannot be read"));
 }
@@ -281,7 +281,7 @@ TEST(Threads, hand_on_what_they_throw) {
         return {};
     });
     ASSERT_FALSE(result);
-    EXPECT_EQ(result.error().text(), "a.wav: there is not enough memory");
+    EXPECT_EQ(result.error().text(), "a.wav: the memory is full. Close other programs and try again.");
     EXPECT_LT(done, 100);
 }
 

@@ -122,9 +122,9 @@ TEST(Spools, give_their_room_back_to_the_disk_in_whatever_order_it_is_freed) {
     // Every second one, then the rest: the last is freed long before the file's end can shrink.
     for (size_t n = 0; n < held.size(); n += 2) held[n].reset();
     for (size_t n = 1; n + 1 < held.size(); n += 2) held[n].reset();
-    EXPECT_LE(Spooled::bytes_on_disk(), most_idle_bytes + (int64_t{96} << 20));
+    EXPECT_LE(Spooled::bytes_on_disk(), max_idle_bytes + (int64_t{96} << 20));
     held.clear();
-    EXPECT_LE(Spooled::bytes_on_disk(), most_idle_bytes);
+    EXPECT_LE(Spooled::bytes_on_disk(), max_idle_bytes);
 }
 
 // --- everything that a signal is made of
@@ -195,7 +195,7 @@ TEST(Keys, of_signals_follow_the_bytes_of_every_file_that_they_are_made_of) {
 /// Does not compile when a recipe, or a part of it, has a field more: it belongs into content_key, and into the test
 /// below.
 [[maybe_unused]] void every_field_of_a_recipe() {
-    [[maybe_unused]] const auto& [source, chain, rides, keys, judged_by, sample_rate, row] = SignalRecipe{};
+    [[maybe_unused]] const auto& [source, chain, rides, keys, detector_input, sample_rate, row] = SignalRecipe{};
     [[maybe_unused]] const auto& [material, delay_samples, gain, trim_ride] = source;
     [[maybe_unused]] const auto& [id, type, in, match, match_db, key, impulse, values, unknown] = Processor{};
     [[maybe_unused]] const auto& [file, right_file, channels, channel, offset_removed, clips, delay_fraction, band,

@@ -236,7 +236,7 @@ TEST(Kernels, levels_are_those_of_the_logarithm) {
 TEST(Kernels, filters_run_askew_are_the_same_bits_as_one_after_the_other) {
     std::mt19937 random(5);
     std::uniform_real_distribution<double> uniform(-1.0, 1.0);
-    for (size_t count = 1; count <= kernels::most_biquads; ++count)
+    for (size_t count = 1; count <= kernels::max_biquads; ++count)
         for (const size_t frames : {1, 2, 5, 7, 8, 32, 100}) {
             std::vector<PairFilter> filters;
             for (size_t n = 0; n < count; ++n)

@@ -91,12 +91,13 @@ TEST(PluginList, says_what_can_be_used_and_why_the_rest_cannot) {
         EXPECT_EQ(p && p->type, p && p->fault.empty()) << type;
         return p ? p->fault : "";
     };
-    EXPECT_THAT(fault_of("lv2:http://lv2plug.in/plugins/eg-fifths"), HasSubstr("no effect on one or two channels"));
+    EXPECT_THAT(fault_of("lv2:http://lv2plug.in/plugins/eg-fifths"),
+                HasSubstr("not an effect for one or two channels"));
     EXPECT_EQ(fault_of(odd("late")), "");
     EXPECT_THAT(fault_of(odd("crashes-at-once")), HasSubstr("crashed"));
     EXPECT_THAT(fault_of(odd("hangs-at-once")), HasSubstr("did not answer in time (2.5 s)"));
     EXPECT_THAT(fault_of(odd("refuses")), HasSubstr("cannot be started"));
-    EXPECT_THAT(fault_of(odd("claims")), HasSubstr("latency that cannot be"));
+    EXPECT_THAT(fault_of(odd("claims")), HasSubstr("impossible latency"));
     EXPECT_EQ(fault_of(odd("crashes")), "") << "a crash costs one plug-in: the others of its bundle are found";
 
     EXPECT_EQ(plugins_like(*found, "AMPLI simple").size(), 1u);
@@ -192,7 +193,7 @@ TEST(PluginsInChains, that_are_late_are_brought_forward_and_ride) {
     const auto signal = row.signal;
     const auto wanted = row.made(as_gain);
     for (size_t i = 0; i < wanted.size(); ++i) ASSERT_NEAR(mixed[i], wanted[i], 1e-6) << i;
-    EXPECT_NEAR(signal->reduction(2)->most_db, row.signal->reduction(2)->most_db, 1e-3);
+    EXPECT_NEAR(signal->reduction(2)->max_db, row.signal->reduction(2)->max_db, 1e-3);
     EXPECT_FALSE(signal->reduction(1));
 
     // A ride is followed at every 64th frame.
@@ -211,10 +212,10 @@ TEST(PluginsInChains, that_go_wrong_are_taken_out_with_a_sentence_and_nothing_st
     row.add_odd();
     row.scan();
     const auto file = row.file();
-    for (const auto& [way, why] : {std::pair{"crashes", "it crashed"},
-                                   {"writes-nan", "what comes out of it is no number"},
-                                   {"changes", "it changes its latency while it runs"},
-                                   {"hangs", "it did not answer in time"}}) {
+    for (const auto& [way, why] : {std::pair{"crashes", "the plug-in crashed"},
+                                   {"writes-nan", "the output of the plug-in has corrupt samples (NaN)"},
+                                   {"changes", "the plug-in changes its latency while it runs"},
+                                   {"hangs", "the plug-in did not answer in time"}}) {
         const auto out =
             row.made({processor("low_cut", {{"hz", 20.0}, {"output_db", -6.0}}, 1), plugin(odd(way), {}, 2)});
         EXPECT_THAT(row.signal->fault(1), HasSubstr(why)) << way;
@@ -294,7 +295,7 @@ TEST(PluginsInChains, whose_host_answers_in_part_hang_nobody) {
     const Environment other("ISOTONUS_PLUGIN_HOST", (row.folder / "host").string());
     const auto file = row.file(), out = row.made({plugin(odd("remembers"), {{"after", 9.0}})});
     EXPECT_EQ(out, file);
-    EXPECT_THAT(plugin_fault(odd("remembers")).value_or(""), HasSubstr("it did not answer in time"));
+    EXPECT_THAT(plugin_fault(odd("remembers")).value_or(""), HasSubstr("the plug-in did not answer in time"));
     try_plugin_again(odd("remembers"));
 }
 
@@ -318,7 +319,7 @@ TEST(PluginsInChains, are_started_only_when_they_are_named_and_known_to_the_user
     const std::string out = (row.folder / "out.wav").string();
     const std::string said = output_of("'" ISOTONUS_CLI "' render " + quoted + " '" + out + "' 2>&1", &status);
     EXPECT_EQ(status, 3);
-    EXPECT_THAT(said, HasSubstr("'Odd, late' cannot run in 'row': it lies in"));
+    EXPECT_THAT(said, HasSubstr("'Odd, late' cannot run in 'row': the plug-in is in"));
     EXPECT_FALSE(fs::exists(out));
     const std::string seen = read_whole(started, 1 << 20).value();
     EXPECT_THAT(seen, HasSubstr("--describe"));
@@ -349,7 +350,7 @@ TEST(PluginsInChains, that_are_gone_play_what_was_kept_and_let_through_what_was_
     Chain other = chain;
     other[0].values["after"] = 4.0;
     const auto through = row.made(other);
-    EXPECT_EQ(row.signal->fault(0), "it is not installed");
+    EXPECT_EQ(row.signal->fault(0), "the plug-in is not installed");
     EXPECT_EQ(through, row.made({chain[1]}));
 }
 

@@ -70,11 +70,11 @@ TEST(Presets, whose_compressors_say_by_how_much_are_solved_for_the_sound) {
             recipe.source.material = voice(level);
             recipe.chain = put.chain;
             recipe.chain = with_reductions(recipe, put.reductions).value();
-            for (size_t place = 0; place < recipe.chain.size(); ++place) {
-                const auto aim = put.reductions.find(recipe.chain[place].id);
+            for (size_t position = 0; position < recipe.chain.size(); ++position) {
+                const auto aim = put.reductions.find(recipe.chain[position].id);
                 if (aim == put.reductions.end()) continue;
-                EXPECT_NEAR(reduction_of(recipe, place).value().typical_db, aim->second.db, 0.15)
-                    << name << " at " << level << ", place " << place;
+                EXPECT_NEAR(reduction_of(recipe, position).value().typical_db, aim->second.db, 0.15)
+                    << name << " at " << level << ", place " << position;
             }
         }
     // Behind a chain that is there its ids are new, and the aims go with them.
@@ -126,7 +126,7 @@ TEST(Presets, that_cannot_be_read_are_told_and_cost_nothing) {
     };
     const std::string head = R"({"format":"isotonus-preset","version":1,"name":"x","chain":)";
     refused("{", "line 1");
-    refused("[]", "no preset");
+    refused("[]", "not a preset");
     refused(R"({"format":"isotonus-preset","version":2,"name":"x","chain":[]})", "newer");
     refused(head + R"([{"id":1,"type":"low_cut","hz":1e9}]})", "chain[0].hz");
     refused(head + R"([{"id":1,"type":"low_cut","slope":"13"}]})", "slope");

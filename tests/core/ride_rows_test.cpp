@@ -128,7 +128,7 @@ TEST_F(RiddenRows, mutes_open_and_close_in_5_ms_and_stay) {
 
 TEST_F(RiddenRows, sides_that_are_placed_apart_ride_each_by_itself) {
     Mix mix = dc(2);
-    mix.change(0, [](Track& t) { t.sides_apart = true, t.left_pan = -0.5, t.right_pan = 0.5; });
+    mix.change(0, [](Track& t) { t.dual_pan = true, t.left_pan = -0.5, t.right_pan = 0.5; });
     // Rides of what is not in use are kept, and not heard.
     mix.session = with_ride(mix.session, mix.id(0), Parameter::pan, line({{0.0, 1.0}}));
     const auto still = rendered(mix.plan());
@@ -155,7 +155,7 @@ TEST_F(RiddenRows, sides_that_are_placed_apart_ride_each_by_itself) {
         EXPECT_LE(std::fabs(now.right_from_right), most.right_from_right + 1e-12);
     }
     // Together again they are passed over.
-    mix.change(0, [](Track& t) { t.sides_apart = false; });
+    mix.change(0, [](Track& t) { t.dual_pan = false; });
     EXPECT_NEAR(rendered(mix.plan())[48001], 0.25, 1e-6);
     EXPECT_FALSE(can_be_ridden(RowKind::bus, Parameter::left_pan));
     EXPECT_FALSE(is_in_use(mix.session, mix.id(0), Parameter::left_pan));
@@ -179,7 +179,7 @@ TEST(Parameters, have_ids_ranges_and_laws_that_go_back) {
         EXPECT_GE(p.info().rest, p.info().low);
         EXPECT_LE(p.info().rest, p.info().high);
         for (double at = 0.09; at <= 1.0; at += 0.013) {
-            if (p.info().law == Law::toggle) continue;
+            if (p.info().law == ControlTaper::toggle) continue;
             EXPECT_NEAR(position_of(p, value_at_position(p, at)), at, 1e-9) << info_of(p).id;
         }
     }
@@ -202,7 +202,7 @@ TEST(SessionFile, keeps_rides_of_all_rows_hand_off_and_recordings) {
     s = with_rides(s, bus, [](Rides& r) { r.bypassed = true; });
     s.rides_bypassed = true;
     s.hand_off.profile = HandOffProfile::own;
-    s.hand_off.own.least_lufs = -17.5;
+    s.hand_off.own.min_lufs = -17.5;
     s.hand_off.notes = "keep the lanterns soft";
     s.recordings = {{"first", "/x/prints/first.wav", false, "2030-01-01 10:00", "dull", -18.2, -6.1, -5.9},
                     {"other", "/y/other.flac", true, "", "", {}, {}, {}}};

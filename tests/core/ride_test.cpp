@@ -93,12 +93,15 @@ TEST(RideTable, goes_out_and_comes_back) {
     EXPECT_EQ(ride_from_csv(ride_to_csv(c), "r.csv").value(), c);
     EXPECT_EQ(ride_from_csv("2, -6\r\n\r\n1,+3\r\n", "r.csv").value(), (Curve{{{1.0, 3.0}, {2.0, -6.0}}}));
     const auto fault = [](const char* text) { return ride_from_csv(text, "r.csv").error().text(); };
-    EXPECT_EQ(fault("seconds,value\n1,2\nx,3\n"), "r.csv: line 3: 'seconds,value' is wanted, not 'x,3'");
-    EXPECT_EQ(fault("1,99\n"),
-              "r.csv: line 1: no point of a level ride: 'value' must lie between -60 and 12; 99 does not");
-    EXPECT_EQ(fault("-1,0\n"),
-              "r.csv: line 1: no point of a level ride: 'time_s' must lie between 0 and 1e+06; -1 does not");
-    EXPECT_EQ(fault("seconds,value\n"), "r.csv: there are no points in it: lines of 'seconds,value' are wanted");
+    EXPECT_EQ(fault("seconds,value\n1,2\nx,3\n"),
+              "r.csv: line 3: 'x,3' found, 'seconds,value' expected. Correct the line.");
+    EXPECT_EQ(
+        fault("1,99\n"),
+        "r.csv: line 1: not a point of a level ride: 'value' must be from -60 to 12, but is 99. Correct the line.");
+    EXPECT_EQ(
+        fault("-1,0\n"),
+        "r.csv: line 1: not a point of a level ride: 'time_s' must be from 0 to 1e+06, but is -1. Correct the line.");
+    EXPECT_EQ(fault("seconds,value\n"), "r.csv: the table is empty. Write one point per line as 'seconds,value'.");
 }
 
 TEST(Bend, through_a_place_half_way_is_undone_by_the_formula) {
@@ -143,7 +146,7 @@ TEST(RideDraft, brings_each_phrase_to_the_target_and_leaves_silence_alone) {
     EXPECT_EQ(ride.value_at(11.5), 0.0);  // in the long silence
     EXPECT_EQ(ride.value_at(99.0), 0.0);
     EXPECT_LT(static_cast<double>(ride.points.size()) / 22.0, 3.0);  // a second
-    wish.most_up_db = 3.0;
+    wish.max_up_db = 3.0;
     for (const RidePoint& p : ride_draft(power, 0.1, wish).points) EXPECT_LE(p.value, 3.0);
     wish.depth = 0.5;
     EXPECT_NEAR(ride_draft(power, 0.1, wish).value_at(7.5), -3.0, 0.11);  // half of the 6 dB that are too much

@@ -95,7 +95,7 @@ TEST(Rooms, that_cannot_be_read_let_through_what_comes_in_and_are_told) {
     write(folder / "silent.wav", std::vector<float>(100), 1);
     std::ofstream(folder / "text.wav") << "no sound";
     for (const auto& [name, why] : {std::pair{"three.wav", "1, 2 or 4 channels, this file has 3"},
-                                    {"silent.wav", "nothing to be heard"},
+                                    {"silent.wav", "the impulse response is silent"},
                                     {"text.wav", "text.wav"},
                                     {"gone.wav", "gone.wav"}})
         EXPECT_THAT(room_response(folder / name, 48000.0).error().text(), HasSubstr(why));
@@ -122,7 +122,7 @@ TEST(Rooms, are_kept_in_the_session_and_never_written_over) {
     EXPECT_THAT(read_whole(folder / "s.isotonus", 1 << 20).value(), HasSubstr("\"impulse\": \"rooms/hall.wav\""));
     EXPECT_EQ(read_session(folder / "s.isotonus").value().tracks[0]->chain, mix.session.tracks[0]->chain);
     EXPECT_THAT(protected_by(mix.session, {}).allow(folder / "rooms/hall.wav").error().what,
-                HasSubstr("the room of '"));
+                HasSubstr("the impulse response of '"));
 }
 
 TEST(NoteValues, are_times_and_rates_at_the_tempo) {

@@ -76,7 +76,8 @@ TEST(Bus, may_lead_to_a_bus_but_never_to_itself) {
     EXPECT_FALSE(leads_to(mix.session, b, a));
     const auto circle = with_output(mix.session, {b}, a);
     ASSERT_FALSE(circle);
-    EXPECT_EQ(circle.error().what, "b cannot lead to a: it would feed itself");
+    EXPECT_EQ(circle.error().what,
+              "b cannot have a as its output: this would make a feedback loop. Choose another output.");
     EXPECT_FALSE(with_output(mix.session, {a}, a));
     EXPECT_FALSE(with_output(mix.session, {1}, 99));
     EXPECT_EQ(tracks_under(mix.session, b), (std::vector<TrackId>{1, 2, 3}));
@@ -154,7 +155,7 @@ TEST(Solo, is_left_out_of_exports_and_reaches_through_buses) {
                  with_only(mix.session, {}).tracks[2]->solo);
 }
 
-TEST(Pan, sides_apart_are_two_mono_tracks) {
+TEST(Pan, dual_pan_makes_two_mono_tracks) {
     EXPECT_EQ(pan_apart(PanLaw::constant_power, -1.0, 1.0), (GainMatrix{1, 0, 0, 1}));
     EXPECT_EQ(pan_apart(PanLaw::linear, 1.0, -1.0), (GainMatrix{0, 1, 1, 0}));
     Folder folder;
@@ -162,7 +163,7 @@ TEST(Pan, sides_apart_are_two_mono_tracks) {
     std::vector<float> both;
     for (size_t i = 0; i < left.size(); ++i) both.push_back(left[i]), both.push_back(right[i]);
     Mix stereo({write(folder / "s.wav", both, 2)});
-    stereo.change(0, [](Track& t) { t.sides_apart = true, t.left_pan = -0.4, t.right_pan = 0.7; });
+    stereo.change(0, [](Track& t) { t.dual_pan = true, t.left_pan = -0.4, t.right_pan = 0.7; });
     Mix apart({write(folder / "l.wav", left, 1), write(folder / "r.wav", right, 1)});
     apart.change(0, [](Track& t) { t.pan = -0.4; });
     apart.change(1, [](Track& t) { t.pan = 0.7; });
@@ -216,7 +217,7 @@ TEST(LowCentre, keeps_lows_in_the_middle_whatever_the_pan) {
                                 return c == 0 ? sine(hz, 48000, 0.25)(i, 0) : 0.0;  // left only
                             }),
                        2)});
-        mix.change(0, [=](Track& t) { t.low_centre_hz = 150.0, t.pan = pan; });
+        mix.change(0, [=](Track& t) { t.mono_below_hz = 150.0, t.pan = pan; });
         const auto out = rendered(mix.plan(), 4096);
         float peak = 0.0f;
         for (size_t i = 48000; i < 140000; i += 2) peak = std::max(peak, std::fabs(out[i + static_cast<size_t>(side)]));
@@ -231,7 +232,7 @@ TEST(LowCentre, keeps_lows_in_the_middle_whatever_the_pan) {
     EXPECT_LT(level_of(1000.0, 1.0, 0), -60.0);
     // Live levels are those of the whole track, not of its parts.
     Mix mix({write(folder / "y.wav", make(9600, 1, sine(60, 48000, 0.5)), 1)});
-    mix.change(0, [](Track& t) { t.low_centre_hz = 150.0; });
+    mix.change(0, [](Track& t) { t.mono_below_hz = 150.0; });
     const PlanPtr plan = mix.plan();
     ASSERT_EQ(plan->tracks.size(), 1u);
     ASSERT_EQ(plan->parts.size(), 2u);
@@ -279,8 +280,7 @@ TEST(SessionFile, keeps_buses_groups_and_selections) {
     s = with_bus(s, bus, [](Bus& b) {
         b.fader_db = silence_db, b.pan = 0.5, b.rides.set(Parameter::level, ride({{1.0, -3.0}}));
     });
-    s = with_track(s, 3,
-                   [](Track& t) { t.sides_apart = t.solo_safe = true, t.left_pan = -0.5, t.low_centre_hz = 120.0; });
+    s = with_track(s, 3, [](Track& t) { t.dual_pan = t.solo_safe = true, t.left_pan = -0.5, t.mono_below_hz = 120.0; });
     s.selections[1] = {1, 3};
     const std::string text = session_to_json(s, "/");
     const Session back = session_from_json(text, "/s.isotonus").value();
@@ -291,7 +291,7 @@ TEST(SessionFile, keeps_buses_groups_and_selections) {
     EXPECT_EQ(back.groups[0].members, (std::vector<TrackId>{3, bus}));
     EXPECT_EQ(back.selections[1], (std::vector<TrackId>{1, 3}));
     EXPECT_EQ(back.next_id, s.next_id);
-    EXPECT_TRUE(back.find(TrackId{3})->sides_apart && back.find(TrackId{3})->solo_safe);
+    EXPECT_TRUE(back.find(TrackId{3})->dual_pan && back.find(TrackId{3})->solo_safe);
 }
 
 TEST(SessionFile, with_one_id_twice_with_rings_or_with_ways_that_lead_nowhere_is_refused) {
@@ -301,13 +301,13 @@ TEST(SessionFile, with_one_id_twice_with_rings_or_with_ways_that_lead_nowhere_is
         ASSERT_FALSE(read) << why;
         EXPECT_NE(read.error().what.find(why), std::string::npos) << read.error().what;
     };
-    refused(R"("tracks":[{"id":1,"name":"a","file":"a.wav","output":77}])", "'output' leads to no bus");
+    refused(R"("tracks":[{"id":1,"name":"a","file":"a.wav","output":77}])", "'output' is not a bus of the session");
     refused(R"("tracks":[],"buses":[{"id":5,"name":"x","output":6},{"id":6,"name":"y","output":5}])",
-            "'output' leads in a circle");
-    refused(R"("tracks":[],"buses":[{"id":5,"name":"x","output":5}])", "'output' leads in a circle");
-    refused(R"("tracks":[],"buses":[{"id":6,"name":"y"},{"id":6,"name":"twin"}])", "'id' belongs to another row too");
+            "'output' makes a feedback loop");
+    refused(R"("tracks":[],"buses":[{"id":5,"name":"x","output":5}])", "'output' makes a feedback loop");
+    refused(R"("tracks":[],"buses":[{"id":6,"name":"y"},{"id":6,"name":"twin"}])", "'id' belongs to two channels");
     refused(R"("tracks":[{"id":1,"name":"a","file":"a.wav"},{"id":1,"name":"b","file":"b.wav"}])",
-            "'id' belongs to another row too");
+            "'id' belongs to two channels");
     refused(R"("tracks":[],"control_groups":[{"id":5,"name":"x","members":["one"]}])",
             "'control_groups[0].members' must be a list of whole numbers");
 }

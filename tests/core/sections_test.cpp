@@ -44,7 +44,7 @@ TEST(Midi, markers_tempo_and_time_signature_are_read) {
 }
 
 TEST(Midi, what_is_broken_is_said_so) {
-    EXPECT_EQ(sections_from_midi("RIFF", "x").error().what, "not a MIDI file");
+    EXPECT_EQ(sections_from_midi("RIFF", "x").error().what, "not a MIDI file. Choose a Standard MIDI File.");
     for (size_t cut = 5; cut + 1 < example().size(); cut += 7) {  // no cut makes it crash; nearly all are told
         const auto found = sections_from_midi(example().substr(0, cut), "x");
         EXPECT_FALSE(found && !found->sections.empty() && cut < 40) << cut;

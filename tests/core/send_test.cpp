@@ -141,7 +141,7 @@ TEST(Sends, give_the_same_bits_in_any_blocks_on_any_workers_and_the_peak_is_exac
     mix.send(mix.id(1), echo, [](Send& s) { s.before_fader = true; });
     mix.send(drums, mix.hall, [](Send& s) { s.level_db = -3.0, s.own_pan = true, s.pan = -0.7; });
     mix.send(echo, mix.hall, [](Send& s) { s.level_db = -9.0; });  // a return may send on
-    mix.change(1, [](Track& t) { t.low_centre_hz = 120.0, t.width = 1.4; });
+    mix.change(1, [](Track& t) { t.mono_below_hz = 120.0, t.width = 1.4; });
     std::mt19937 random(5);
     MixPeaks peaks(1);
     for (int round = 0; round < (sanitized ? 1 : 4); ++round) {
@@ -215,7 +215,7 @@ TEST(Sends, that_would_make_a_ring_are_refused_and_the_rows_are_named) {
     mix.send(mix.hall, echo, [](Send&) {});
     const auto ring = with_send(mix.session, echo, mix.hall, [](Send&) {});
     ASSERT_FALSE(ring);
-    EXPECT_THAT(ring.error().what, HasSubstr("Echo cannot send to Hall: it would feed itself"));
+    EXPECT_THAT(ring.error().what, HasSubstr("Echo cannot send to Hall: this would make a feedback loop"));
     EXPECT_FALSE(with_send(mix.session, mix.hall, mix.hall, [](Send&) {}));
     EXPECT_FALSE(with_output(mix.session, {echo}, mix.hall)) << "an output closes a ring as well";
     EXPECT_FALSE(with_send(mix.session, mix.id(0), 99, [](Send&) {}));
@@ -224,15 +224,15 @@ TEST(Sends, that_would_make_a_ring_are_refused_and_the_rows_are_named) {
     // By any other door validate() sees it.
     Session forced = with_bus(mix.session, echo, [&](Bus& b) { b.sends = {{.id = 1, .to = mix.hall}}; });
     ASSERT_FALSE(validate(forced));
-    EXPECT_THAT(validate(forced).error().what, HasSubstr("makes a ring"));
-    EXPECT_THAT(validate(forced).error().what, HasSubstr("Hall is fed by Echo is fed by Hall"));
+    EXPECT_THAT(validate(forced).error().what, HasSubstr("makes a feedback loop"));
+    EXPECT_THAT(validate(forced).error().what, HasSubstr("Hall, input Echo, input Hall"));
     // Also by way of what is listened to.
     Session listening = with_chain(mix.session, mix.hall, [&](Chain& c) {
         c = {processor("duck")};
         c[0].key = echo;
     });
     ASSERT_FALSE(validate(listening));
-    EXPECT_THAT(validate(listening).error().what, HasSubstr("listens to"));
+    EXPECT_THAT(validate(listening).error().what, HasSubstr("sidechain source"));
     forced = with_track(mix.session, mix.id(0), [&](Track& t) {
         t.sends = {{.id = 1, .to = mix.hall}, {.id = 2, .to = mix.hall}};
     });
@@ -422,7 +422,7 @@ TEST(Bounds, of_a_mix_with_chains_that_are_not_worked_out_lie_above_its_peak_and
     });
     const auto peak_and_bound = [&] {
         // By files alone: nothing of the chains was worked out.
-        const auto most = most_of_mix(*compile_plan(mix.session, mix.file_of(), Solo::left_out));
+        const auto most = max_of_mix(*compile_plan(mix.session, mix.file_of(), Solo::left_out));
         EXPECT_TRUE(most);
         return std::pair(static_cast<double>(peak_of(mix.now())), most.value_or(0.0));
     };
@@ -438,7 +438,7 @@ TEST(Bounds, of_a_mix_with_chains_that_are_not_worked_out_lie_above_its_peak_and
     mix.chain(drums, {processor("reverb")});
     EXPECT_NEAR(db_from_gain(peak_and_bound().second), -5.9, 0.01);
     mix.session.main_chain_out = true;
-    EXPECT_FALSE(most_of_mix(*compile_plan(mix.session, mix.file_of(), Solo::left_out)));
+    EXPECT_FALSE(max_of_mix(*compile_plan(mix.session, mix.file_of(), Solo::left_out)));
 }
 
 TEST(MainChain, headroom_plan_turns_the_main_fader_down) {

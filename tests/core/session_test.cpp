@@ -19,7 +19,7 @@ Session example(const fs::path& folder) {
     Session s = with_files({}, {folder / "Kick.wav", folder / "sub" / "Voice.wav", "/elsewhere/Pad.wav"});
     s = with_track(s, 1, [](Track& t) {
         t.trim_db = -3.5, t.fader_db = silence_db, t.pan = -0.25, t.mute = true, t.polarity_inverted = true;
-        t.delay_samples = -317, t.kind = Kind::percussive, t.locked = true, t.ink = 7;
+        t.delay_samples = -317, t.kind = Kind::percussive, t.locked = true, t.colour_index = 7;
         t.target = Target{Measure::average, -30.0, -28.0, -26.0};
         t.family = Family::strings;
     });
@@ -90,37 +90,39 @@ TEST(SessionFile, unknown_keys_are_kept_everywhere) {
 
 TEST(SessionFile, each_fault_has_its_sentence) {
     EXPECT_EQ(error_of("{\n \"format\": \"isotonus-session\",\n  oops }"),
-              "not a session file: the JSON is broken at line 3, column 3");
+              "not a session file: the JSON is damaged at line 3, column 3. Restore a backup or correct that line.");
     EXPECT_NE(error_of(R"({"format": "isotonus-session", "version": 1, "x": 4e8000})").find("too large"),
               std::string::npos);
     EXPECT_NE(error_of(std::string(100000, '[')).find("too deeply"), std::string::npos);
     std::string many = "[0";
     for (int n = 0; n < 1000000; ++n) many += ",0";
-    EXPECT_NE(error_of(many + "]").find("it holds a list with too many items"), std::string::npos);
+    EXPECT_NE(error_of(many + "]").find("a list in the file is too long"), std::string::npos);
     EXPECT_NE(error_of("[1, 2]").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "other"})").find("not a session file"), std::string::npos);
     EXPECT_NE(error_of(R"({"format": "isotonus-session"})").find("\"version\""), std::string::npos);
     EXPECT_EQ(error_of(R"({"format": "isotonus-session", "version": 7})"),
-              "this session was written by a newer Isotonus (version 7; this one reads up to 6)");
+              "a newer Isotonus wrote this session (version 7; this program reads up to 6). Install the newer version "
+              "to open it.");
     EXPECT_NE(error_of(R"({"format": "isotonus-session", "version": 0})").find("1 or more"), std::string::npos);
     const std::tuple<const char*, json, const char*> faults[] = {
         {"trim_db", "loud", "'tracks[0].trim_db' must be a number"},
-        {"trim_db", 30, "'tracks[0].trim_db' must lie between -24 and 24"},
-        {"fader_db", 12.5, "'tracks[0].fader_db' must lie between -200 and 12"},
+        {"trim_db", 30, "'tracks[0].trim_db' must be from -24 to 24"},
+        {"fader_db", 12.5, "'tracks[0].fader_db' must be from -200 to 12"},
         {"mute", 1, "'tracks[0].mute' must be true or false"},
         {"delay_samples", "late", "'tracks[0].delay_samples' must be a number"},
         {"name", 5, "'tracks[0].name' must be a string"},
         {"kind", "loud", "'tracks[0].kind' cannot be 'loud'"},
         {"rides", json::array(), "'tracks[0].rides' must be an object"},
-        {"rides", {{"level", {{{"time_s", -1}}}}}, "'tracks[0].rides.level[0].time_s' must lie between 0 and 1e+06"},
+        {"rides", {{"level", {{{"time_s", -1}}}}}, "'tracks[0].rides.level[0].time_s' must be from 0 to 1e+06"},
         {"target",
          {{"low_dbfs", -1.0}, {"high_dbfs", -2.0}},
-         "'tracks[0].target.low_dbfs' must not lie above high_dbfs"},
+         "'tracks[0].target.low_dbfs' must not be above high_dbfs"},
     };
     for (const auto& [key, value, sentence] : faults) {
         json j = minimal();
         j["tracks"][0][key] = value;
-        EXPECT_EQ(error_of(j.dump()), std::string("the session cannot be read: ") + sentence);
+        EXPECT_EQ(error_of(j.dump()),
+                  "the session cannot be read: " + std::string(sentence) + ". Restore a backup or correct the file.");
     }
     json j = minimal();
     j["tracks"] = "none";
@@ -132,8 +134,8 @@ TEST(SessionFile, each_fault_has_its_sentence) {
 
 TEST(SessionFile, of_no_file_an_empty_file_and_a_folder) {
     Folder folder;
-    EXPECT_EQ(read_session(folder / "none").error().what, "the file does not exist");
-    EXPECT_EQ(read_session(folder.path()).error().what, "this is a folder, not a file");
+    EXPECT_EQ(read_session(folder / "none").error().what, "the file does not exist. Check its name.");
+    EXPECT_EQ(read_session(folder.path()).error().what, "this is a folder. Choose a file.");
     std::ofstream(folder / "empty").flush();
     EXPECT_NE(read_session(folder / "empty").error().what.find("empty"), std::string::npos);
 }
@@ -344,7 +346,7 @@ TEST(Family, is_guessed_from_the_words_of_a_name) {
                                                                                   {"Guitars", Family::guitars}})
         EXPECT_EQ(guess_family(name), family) << name;
     const Session s = with_files({}, {"/Kick.wav", "/Voice.wav"});
-    EXPECT_NE(s.tracks[0]->ink, s.tracks[1]->ink);
+    EXPECT_NE(s.tracks[0]->colour_index, s.tracks[1]->colour_index);
     Track t = *s.tracks[0];
     t.family = Family::effects;  // the user's word wins
     EXPECT_EQ(family_of(t), Family::effects);
@@ -378,4 +380,46 @@ TEST(SessionFromFolder, takes_files_in_name_order_at_the_rate_of_most) {
     ASSERT_EQ(problems.size(), 1u);
     EXPECT_EQ(problems[0].file, (folder / "d Bad.wav").string());
     EXPECT_FALSE(session_from_folder(folder / "none", &problems));
+}
+
+namespace {
+
+/// Every value of `before` stands in `now`, under the key that it had; what is left out is what is meant without it.
+void expect_kept(const json& before, const json& now, const std::string& at) {
+    if (before.is_object()) {
+        for (const auto& [key, value] : before.items()) {
+            const std::string here = at + "." + key;
+            if (here == ".version") continue;
+            const bool is_rest = value == json(0) || value == json(0.0) || value == json(false);
+            if (now.is_object() && now.contains(key))
+                expect_kept(value, now[key], here);
+            else
+                EXPECT_TRUE(is_rest) << here << " is lost: " << value;
+        }
+    } else if (before.is_array()) {
+        ASSERT_TRUE(now.is_array()) << at;
+        ASSERT_EQ(before.size(), now.size()) << at;
+        for (size_t n = 0; n < before.size(); ++n) expect_kept(before[n], now[n], fmt::format("{}[{}]", at, n));
+    } else {
+        EXPECT_EQ(before, now) << at;
+    }
+}
+
+}  // namespace
+
+// Each file has every key of its version, as the schema of that version lists them.  No program that was given away
+// wrote version 2.
+TEST(SessionFile, of_every_earlier_version_keeps_every_value) {
+    for (const int version : {1, 3, 4, 5}) {
+        const fs::path file =
+            fs::path(ISOTONUS_SOURCE) / fmt::format("tests/core/sessions/version-{}.isotonus", version);
+        std::ifstream in(file);
+        const json before = json::parse(in);
+        ASSERT_EQ(before["version"], version);
+        const auto session = read_session(file);
+        ASSERT_TRUE(session) << session.error().text();
+        const std::string text = session_to_json(*session, file.parent_path());
+        expect_kept(before, json::parse(text), "");
+        EXPECT_EQ(session_to_json(session_from_json(text, file).value(), file.parent_path()), text) << version;
+    }
 }

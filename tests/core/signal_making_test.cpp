@@ -29,7 +29,7 @@ struct Everything : Sending {
         };
         shape(id(0), id(1));
         shape(id(1), 0);
-        change(1, [](Track& t) { t.low_centre_hz = 150.0; });
+        change(1, [](Track& t) { t.mono_below_hz = 150.0; });
         shape(drums, id(1));
         chain(hall, {processor("reverb", {{"decay_s", 0.6}}, 1), processor("compressor", {{"lookahead_ms", 5.0}}, 2)});
         chain(echo, {processor("delay", {{"left_ms", 90.0}}, 1)});

@@ -42,7 +42,7 @@ TEST(Signals, are_the_same_bits_from_the_start_and_from_every_checkpoint_in_any_
         if (round % 3 == 0) recipe.source.trim_ride = ride({{0.0, -6.0}, {0.5, 6.0}});
         std::tie(recipe.chain, recipe.rides) = random_chain(random, 9);
         if (round % 4 < 2) recipe.rides = {};  // then many cells are worked on at once
-        recipe.keys[9] = RowTap{files[(round + 1) % 2], 50, 0.7, nullptr};
+        recipe.keys[9] = PreFaderSource{files[(round + 1) % 2], 50, 0.7, nullptr};
         const MaterialPtr made = make_signal(recipe).value();
         const int64_t end = made->frames();
         auto reader = open_running(signal_of(made)).value();
@@ -95,9 +95,9 @@ TEST(Signals, tell_their_reduction_over_the_whole_song) {
     recipe.chain = {processor("compressor", {{"threshold_dbfs", -24}, {"ratio", 4}, {"knee_db", 0}, {"attack_ms", 1}})};
     const auto found = signal_of(make_signal(recipe).value())->reduction(0).value();
     const double wanted = (24.0 - 6.02) * 0.75;
-    EXPECT_NEAR(found.most_db, wanted, 0.3);
-    EXPECT_GE(found.most_at_s, 4.99);
-    EXPECT_LT(found.most_at_s, 6.01);
+    EXPECT_NEAR(found.max_db, wanted, 0.3);
+    EXPECT_GE(found.max_at_s, 4.99);
+    EXPECT_LT(found.max_at_s, 6.01);
     EXPECT_NEAR(found.typical_db, wanted, 0.3);
     EXPECT_NEAR(found.share, 0.12, 0.03);
 }
@@ -197,7 +197,7 @@ TEST(Signals, of_a_centred_low_end_sum_to_the_whole) {
     Shaped mix({write(folder / "bass.wav", make(60000, 2, noise(2, 0.4)), 2)});
     mix.change(0, [](Track& t) { t.chain = {processor("saturation", {{"drive_db", 12}})}; });
     const auto whole = rendered(mix.shaped_plan(), 4096);
-    mix.change(0, [](Track& t) { t.low_centre_hz = 120.0; });
+    mix.change(0, [](Track& t) { t.mono_below_hz = 120.0; });
     const PlanPtr split = mix.shaped_plan();
     ASSERT_EQ(split->parts.size(), 2u);
     const auto both = rendered(split, 4096);
@@ -270,11 +270,11 @@ TEST(Chains, that_cannot_be_are_refused_with_a_sentence) {
                   for (uint64_t n = 1; n <= 64; ++n) c.push_back(processor("gate", {}, n));
               }),
               "");
-    EXPECT_THAT(fault([&](Chain& c) { c = {processor("duck")}, c[0].key = a; }), testing::HasSubstr("circle"));
+    EXPECT_THAT(fault([&](Chain& c) { c = {processor("duck")}, c[0].key = a; }), testing::HasSubstr("makes a loop"));
     Session s = with_chain(mix.session, b, [&](Chain& c) { c = {processor("duck")}, c[0].key = a; });
     EXPECT_TRUE(validate(s));
     s = with_chain(s, a, [&](Chain& c) { c = {processor("gate")}, c[0].key = b; });
-    EXPECT_THAT(validate(s).error().what, testing::HasSubstr("circle"));
+    EXPECT_THAT(validate(s).error().what, testing::HasSubstr("makes a loop"));
 }
 
 TEST(Signals, of_rows_that_an_edit_left_alone_keep_their_keys_and_others_never_do) {

@@ -39,16 +39,16 @@ std::string complaint(const fs::path& file) {
 
 TEST(BadFile, each_fault_has_its_sentence) {
     Folder folder;
-    EXPECT_EQ(complaint(folder / "none.wav"), "the file does not exist");
-    EXPECT_EQ(complaint(folder.path()), "this is a folder, not a file");
+    EXPECT_EQ(complaint(folder / "none.wav"), "the file does not exist. Check its name.");
+    EXPECT_EQ(complaint(folder.path()), "this is a folder. Choose a file.");
     put(folder / "empty.wav", "");
-    EXPECT_EQ(complaint(folder / "empty.wav"), "the file is empty");
+    EXPECT_EQ(complaint(folder / "empty.wav"), "the file is empty. Export it again.");
     put(folder / "text.wav", "Dear diary, today the boats went out.\n");
-    EXPECT_NE(complaint(folder / "text.wav").find("not an audio file"), std::string::npos);
+    EXPECT_NE(complaint(folder / "text.wav").find("the audio file cannot be read"), std::string::npos);
     put(folder / "header.wav", wav(1, 1, 48000, 16, "", 0));
-    EXPECT_EQ(complaint(folder / "header.wav"), "the file holds no samples");
+    EXPECT_EQ(complaint(folder / "header.wav"), "the file has no audio. Export it again.");
     put(folder / "half-header.wav", wav(1, 1, 48000, 16, "", 0).substr(0, 20));
-    EXPECT_NE(complaint(folder / "half-header.wav").find("not an audio file"), std::string::npos);
+    EXPECT_NE(complaint(folder / "half-header.wav").find("the audio file cannot be read"), std::string::npos);
     put(folder / "many.wav", wav(1, 100, 48000, 16, std::string(200 * 100, '\1'), 20000));
     EXPECT_NE(complaint(folder / "many.wav").find("100 channels"), std::string::npos);
 }
@@ -62,7 +62,7 @@ TEST(BadFile, unreadable_is_said_so) {
     if (user == 0) {
         ASSERT_EQ(seteuid(65534), 0);  // root may read everything: be nobody for a moment
     }
-    EXPECT_EQ(complaint(folder / "x.wav"), "no permission to read the file");
+    EXPECT_EQ(complaint(folder / "x.wav"), "no permission to read the file. Change its permissions.");
     if (user == 0) {
         ASSERT_EQ(seteuid(0), 0);
     }
@@ -175,6 +175,25 @@ TEST(SoundWriter, leaves_nothing_behind_without_commit_and_keeps_what_was_there)
     EXPECT_EQ(read(folder / "out.wav"), std::vector<float>{0.5f});
     EXPECT_EQ(std::distance(fs::directory_iterator(folder.path()), {}), 1);
     EXPECT_FALSE(SoundWriter::create(folder / "no/such/folder.wav", mono, none_protected()));
+}
+
+// The library refuses some rates when it opens a file and some with the first sample; neither is "No Error".
+TEST(SoundWriter, says_which_rates_a_file_type_cannot_hold) {
+    Folder folder;
+    SoundSpec spec;
+    spec.type = FileType::mp3;
+    spec.sample_rate = 96000;
+    const auto refused = SoundWriter::create(folder / "out.mp3", spec, none_protected());
+    ASSERT_FALSE(refused);
+    EXPECT_EQ(refused.error().what, "a mp3 file cannot hold 2 channels at 96000 Hz. Choose another format or rate.");
+    spec.type = FileType::ogg;
+    spec.sample_rate = 384000;
+    auto writer = SoundWriter::create(folder / "out.ogg", spec, none_protected());
+    ASSERT_TRUE(writer);
+    const std::vector<unsigned char> silence(8 * 4096);
+    const auto written = writer->write(silence);
+    ASSERT_FALSE(written);
+    EXPECT_EQ(written.error().what, "this file type cannot hold the audio. Choose another type.");
 }
 
 TEST(SoundWriter, long_files_become_RF64) {  // EBU Tech 3306: 'RF64' where RIFF's 32-bit sizes end

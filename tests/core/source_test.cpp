@@ -71,8 +71,23 @@ TEST(Source, joins_two_mono_files_as_sides) {
     EXPECT_FLOAT_EQ(both[2 * 1500], static_cast<float>(ramp(1500, 0)));
     EXPECT_FLOAT_EQ(both[2 * 1500 + 1], static_cast<float>(sine(500, 48000)(1500, 0)));
     EXPECT_EQ(both[2 * 2500 + 1], 0.0f);
-    s.right_file = write(folder / "y.wav", make(2000, 2, ramp), 2);
+    s.right_file = write(folder / "y.wav", make(2000, 5, ramp), 5);
     EXPECT_NE(prepare_source(s, 48000).error().what.find("mono"), std::string::npos);
+}
+
+TEST(Source, joins_the_living_sides_of_two_stereo_files) {
+    Folder folder;
+    const auto one_side = [](int side, const auto& wave) {
+        return [side, wave](int64_t i, int c) { return c == side ? wave(i, c) : 0.0; };
+    };
+    Source s = of(write(folder / "x 1.wav", make(3000, 2, one_side(0, ramp)), 2));
+    s.right_file = write(folder / "x 2.wav", make(2000, 2, one_side(1, sine(500, 48000))), 2);
+    const auto both = played(s, 333);
+    ASSERT_EQ(both.size(), 6000u);
+    for (const int64_t i : {0, 700, 1500, 1999}) {
+        EXPECT_FLOAT_EQ(both[2 * i], static_cast<float>(ramp(i, 0)));
+        EXPECT_FLOAT_EQ(both[2 * i + 1], static_cast<float>(sine(500, 48000)(i, 1)));
+    }
 }
 
 TEST(Source, offset_goes_away_as_measured) {

@@ -57,13 +57,13 @@ for n in range(14, 44):
     print((p * share).sum())
 )";
     int status = 0;
-    std::istringstream said(
+    std::istringstream printed(
         output_of("cd '" + folder.path().string() + "' && /usr/bin/python3 -W ignore t.py", &status));
-    ASSERT_EQ(status, 0) << said.str();
+    ASSERT_EQ(status, 0) << printed.str();
     const ThirdOctaves ours = bands_of_file(folder / "in.wav");
     for (int b = 0; b < third_octaves; ++b) {
         double theirs = 0.0;
-        ASSERT_TRUE(said >> theirs);
+        ASSERT_TRUE(printed >> theirs);
         EXPECT_NEAR(10.0 * std::log10(ours[static_cast<size_t>(b)] / theirs), 0.0, 0.1) << third_octave_hz(b);
     }
 }

@@ -57,7 +57,7 @@ TEST(LowCentre, hides_nothing_of_the_track_from_checks_and_findings) {
     EXPECT_FALSE(plain.passed);
     EXPECT_THAT(plain.text, HasSubstr("Offset (1.50 %)"));
     EXPECT_THAT(rumble, testing::Contains("rumble"));
-    for (size_t n = 0; n < 2; ++n) mix.change(n, [](Track& t) { t.low_centre_hz = 150.0; });
+    for (size_t n = 0; n < 2; ++n) mix.change(n, [](Track& t) { t.mono_below_hz = 150.0; });
     EXPECT_EQ(find(checks_of_mix(mix), "track_dc_offset").text, plain.text);
     EXPECT_EQ(findings(1), rumble);
     EXPECT_EQ(mix.plan()->parts.size(), 4u);

@@ -7,6 +7,7 @@
 #include <fstream>
 #include <limits>
 #include <nlohmann/json.hpp>
+#include <random>
 
 #include "core/session/fields.h"
 #include "core/session/ride_csv.h"
@@ -60,9 +61,8 @@ struct Limits {
 
 TEST(Validation, names_the_row_and_the_value) {
     EXPECT_EQ(fault(two_tracks()), "");
-    EXPECT_EQ(fault(with_point(1e300, 0.0)),
-              "Voice, level, point 1, 'time_s' must lie between 0 and 1e+06; 1e+300 does not");
-    EXPECT_THAT(fault(with_point(1.0, 99.0)), HasSubstr("'value' must lie between -60 and 12"));
+    EXPECT_EQ(fault(with_point(1e300, 0.0)), "Voice, level, point 1, 'time_s' must be from 0 to 1e+06, but is 1e+300");
+    EXPECT_THAT(fault(with_point(1.0, 99.0)), HasSubstr("'value' must be from -60 to 12"));
     EXPECT_THAT(fault(with_point(std::nan(""), 0.0)), HasSubstr("must be a number"));
 }
 
@@ -85,17 +85,18 @@ TEST(Validation, looks_at_every_kind_of_value) {
     EXPECT_EQ(track([](Track& t) { t.fader_db = silence_db; }), "");
     EXPECT_THAT(track([](Track& t) { t.pan = -1.5; }), HasSubstr("pan"));
     EXPECT_THAT(track([](Track& t) { t.delay_samples = 1e300; }), HasSubstr("delay_samples"));
-    EXPECT_THAT(track([](Track& t) { t.name = "\xFF"; }), HasSubstr("no text in UTF-8"));
+    EXPECT_THAT(track([](Track& t) { t.name = "\xFF"; }), HasSubstr("not text in UTF-8"));
     EXPECT_THAT(track([](Track& t) { t.name = std::string(5000, 'x'); }), HasSubstr("longer than 4096 bytes"));
     EXPECT_THAT(track([](Track& t) { t.source.clips = {{0, 0, int64_t{1} << 40}}; }), HasSubstr("clip 1, 'frames'"));
-    EXPECT_THAT(track([](Track& t) { t.source.clips = {{limits::most_frames, 0, 100}}; }), HasSubstr("ends too late"));
-    EXPECT_THAT(track([](Track& t) { t.low_centre_hz = 20.0; }), HasSubstr("low_centre_hz"));
-    EXPECT_THAT(track([](Track& t) { t.output = 77; }), HasSubstr("leads to no bus"));
-    EXPECT_THAT(track([](Track& t) { t.id = 2; }), HasSubstr("belongs to another row too"));
+    EXPECT_THAT(track([](Track& t) { t.source.clips = {{limits::max_frames, 0, 100}}; }), HasSubstr("ends too late"));
+    EXPECT_THAT(track([](Track& t) { t.mono_below_hz = 20.0; }), HasSubstr("low_centre_hz"));
+    EXPECT_THAT(track([](Track& t) { t.output = 77; }), HasSubstr("is not a bus of the session"));
+    EXPECT_THAT(track([](Track& t) { t.id = 2; }), HasSubstr("belongs to two channels"));
     EXPECT_THAT(track([](Track& t) { t.target = Target{Measure::peak, -1.0, -6.0, -7.0}; }), HasSubstr("low_dbfs"));
-    EXPECT_THAT(broken([](Session& s) { s.buses.change()[0].output = s.buses[0].id; }), HasSubstr("in a circle"));
+    EXPECT_THAT(broken([](Session& s) { s.buses.change()[0].output = s.buses[0].id; }), HasSubstr("feedback loop"));
     EXPECT_THAT(broken([](Session& s) { s.buses.change()[0].width = 3.0; }), HasSubstr("width"));
-    EXPECT_THAT(broken([](Session& s) { s.sections.change()[1].start_s = 0.5; }), HasSubstr("before the section"));
+    EXPECT_THAT(broken([](Session& s) { s.sections.change()[1].start_s = 0.5; }),
+                HasSubstr("before the preceding section"));
     EXPECT_THAT(broken([](Session& s) { s.sections.change()[1].start_s = 1e300; }), HasSubstr("start_s"));
     EXPECT_THAT(broken([](Session& s) { s.tempo.change()[0].quarters_a_minute = 0.0; }), HasSubstr("quarters"));
     EXPECT_THAT(broken([](Session& s) { s.recordings.change()[0].integrated_lufs = infinity; }), HasSubstr("lufs"));
@@ -107,7 +108,7 @@ TEST(Validation, looks_at_every_kind_of_value) {
                     auto curve = std::make_shared<Curve>(Curve{{{2.0, 0.0}, {1.0, 0.0}}});
                     s = with_rides(s, 1, [&](Rides& r) { r.set(Parameter::pan, curve); });
                 }),
-                HasSubstr("before the point before it"));
+                HasSubstr("before the preceding point"));
 }
 
 TEST(Validation, of_an_edit_looks_at_what_the_edit_changed) {
@@ -131,13 +132,13 @@ TEST(Validation, holds_at_every_door) {
     // Writing: what could not be read again is not written, and the old file stays.
     const fs::path file = folder / "s.isotonus";
     ASSERT_TRUE(write_session(two_tracks(), file));
-    EXPECT_THAT(write_session(with_point(1e300, 0.0), file).error().what, HasSubstr("could not be read again"));
+    EXPECT_THAT(write_session(with_point(1e300, 0.0), file).error().what, HasSubstr("could not be opened again"));
     EXPECT_EQ(read_session(file).value().tracks.size(), 2u);
     // Reading.
     json j = json::parse(session_to_json(with_point(1.0, 0.0), "/audio"));
     j["tracks"][1]["rides"]["level"][0]["time_s"] = 1e300;
     EXPECT_THAT(session_from_json(j.dump(), "/audio/s.isotonus").error().what,
-                HasSubstr("'tracks[1].rides.level[0].time_s' must lie between 0 and 1e+06"));
+                HasSubstr("'tracks[1].rides.level[0].time_s' must be from 0 to 1e+06"));
 }
 
 TEST(Validation, says_the_same_limits_as_the_schema) {
@@ -197,16 +198,16 @@ TEST(Validation, says_the_same_limits_as_the_schema) {
          blind["items"]["properties"], "blind comparison");
     same(limits_of_fields([](Limits& v) { blind_version_fields(v, std::string(), 0); }),
          blind["items"]["properties"]["versions"]["items"]["properties"], "version");
-    EXPECT_EQ(recordings["passages"]["maxItems"], limits::most_passages);
-    EXPECT_EQ(top["listening_notes"]["maxItems"], limits::most_notes);
-    EXPECT_EQ(blind["maxItems"], limits::most_blind_results);
-    EXPECT_EQ(blind["items"]["properties"]["versions"]["maxItems"], limits::most_blind_versions);
+    EXPECT_EQ(recordings["passages"]["maxItems"], limits::max_passages);
+    EXPECT_EQ(top["listening_notes"]["maxItems"], limits::max_notes);
+    EXPECT_EQ(blind["maxItems"], limits::max_blind_results);
+    EXPECT_EQ(blind["items"]["properties"]["versions"]["maxItems"], limits::max_blind_versions);
     same(limits_of_fields([](Limits& v) { processor_fields(v, std::as_const(*std::make_unique<Processor>())); }),
          defs["processor"]["properties"], "processor");
     same(limits_of_fields([](Limits& v) { send_fields(v, std::as_const(*std::make_unique<Send>())); }),
          defs["send"]["properties"], "send");
-    EXPECT_EQ(defs["track"]["properties"]["chain"]["maxItems"], limits::most_processors);
-    EXPECT_EQ(defs["bus"]["properties"]["sends"]["maxItems"], limits::most_sends);
+    EXPECT_EQ(defs["track"]["properties"]["chain"]["maxItems"], limits::max_processors);
+    EXPECT_EQ(defs["bus"]["properties"]["sends"]["maxItems"], limits::max_sends);
     const auto same_parameter = [](const ParameterInfo& info, const json& p) {
         if (!info.words.empty()) {
             EXPECT_EQ(p["enum"].size(), info.words.size()) << info.id;
@@ -222,9 +223,9 @@ TEST(Validation, says_the_same_limits_as_the_schema) {
     for (const ProcessorType* type : processor_types())
         for (const ParameterInfo& info : type->parameters)
             same_parameter(info, defs["processor_types"][type->id][info.id]);
-    EXPECT_EQ(schema["x-most-bytes"], limits::most_session_bytes);
-    EXPECT_EQ(defs["ride"]["maxItems"], limits::most_points);
-    EXPECT_EQ(top["tracks"]["maxItems"], limits::most_rows);
+    EXPECT_EQ(schema["x-most-bytes"], limits::max_session_bytes);
+    EXPECT_EQ(defs["ride"]["maxItems"], limits::max_points);
+    EXPECT_EQ(top["tracks"]["maxItems"], limits::max_rows);
 }
 
 TEST(SharedLists, are_shared_until_one_is_changed) {
@@ -333,7 +334,7 @@ TEST(SessionFile, is_refused_when_it_is_no_regular_file_or_too_large) {
     fs::create_directories(folder / "s");
     const fs::path large = folder / "large.isotonus";
     std::ofstream(large).put('{');
-    fs::resize_file(large, limits::most_session_bytes + 1);
+    fs::resize_file(large, limits::max_session_bytes + 1);
     EXPECT_THAT(read_session(large).error().what, HasSubstr("too large"));
     EXPECT_THAT(read_session("/dev/zero").error().what, HasSubstr("not a regular file"));
 }

@@ -51,7 +51,7 @@ TEST(Blocks, cannot_be_heard_where_a_delay_is_no_whole_sample_or_the_low_end_is_
         mix.change(0, [&](Track& t) { t.delay_samples = delay; });
         mix.change(1, [&](Track& t) { t.delay_samples = delay / 2.0; });
         expect_same_everywhere(mix.plan(), fmt::format("delay {}", delay));
-        mix.change(0, [&](Track& t) { t.low_centre_hz = 120.0; });
+        mix.change(0, [&](Track& t) { t.mono_below_hz = 120.0; });
         expect_same_everywhere(mix.plan(), fmt::format("delay {}, low end in the centre", delay));
     }
 }
@@ -167,8 +167,9 @@ TEST(Whole, is_not_a_mix_with_processors_that_are_not_known_or_lack_their_room) 
     Processor unknown = processor("width");
     unknown.type = "time_machine";
     unknown.values.clear();
-    EXPECT_THAT(absent({unknown}),
-                testing::ElementsAre("'time_machine' cannot run in 'a': this version of Isotonus does not know it"));
+    EXPECT_THAT(
+        absent({unknown}),
+        testing::ElementsAre("'time_machine' cannot run in 'a': this version of Isotonus does not know the processor"));
     unknown.in = false;
     EXPECT_TRUE(absent({unknown}).empty()) << "nobody asks for one that is bypassed";
     Processor room = processor("reverb");
@@ -203,7 +204,7 @@ TEST(Whole, is_no_export_of_a_source_that_is_written_over_while_it_is_rendered) 
     const auto done = export_mix(plan, mix_into(folder / "out.wav"), mix.session);
     set_file_fault({});
     ASSERT_FALSE(done);
-    EXPECT_THAT(done.error().text(), HasSubstr("a.wav: the file changed after it was measured; try again"));
+    EXPECT_THAT(done.error().text(), HasSubstr("a.wav: the file changed after it was measured. Try again."));
     EXPECT_FALSE(fs::exists(folder / "out.wav"));
     EXPECT_FALSE(sources_unchanged(*plan));
     EXPECT_TRUE(export_mix(mix.plan(), mix_into(folder / "out.wav"), mix.session)) << "read again, it is what it is";
@@ -240,7 +241,7 @@ TEST(Whole, is_no_export_of_a_room_that_has_changed) {
     write(folder / "room.wav", make(3000, 1, noise(4, 0.3)), 1);
     const auto same = sources_unchanged(*plan);
     ASSERT_FALSE(same);
-    EXPECT_THAT(same.error().text(), HasSubstr("room.wav: 'reverb' changed after its sound was made"));
+    EXPECT_THAT(same.error().text(), HasSubstr("room.wav: 'reverb' changed after its sound was computed"));
 }
 
 // --- ids
@@ -427,7 +428,7 @@ TEST(MainChains, in_checks_sheets_and_files_are_decided_in_one_place) {
 TEST(Clipping, is_told_before_where_the_format_holds_nothing_above_full_scale) {
     Delivery d;
     d.format = SampleFormat::s24;
-    EXPECT_THAT(clipping_warning(d, 3.42).value_or(""), HasSubstr("turn the main fader down by 3.5 dB"));
+    EXPECT_THAT(clipping_warning(d, 3.42).value_or(""), HasSubstr("Turn the main fader down by 3.5 dB"));
     EXPECT_FALSE(clipping_warning(d, -0.1));
     EXPECT_FALSE(clipping_warning(d, std::nullopt));
     d.format = SampleFormat::f32;
@@ -451,7 +452,7 @@ TEST(Files, that_could_not_be_taken_back_are_named) {
     const auto named = commit_together(all);
     set_file_fault({});
     ASSERT_FALSE(named);
-    EXPECT_THAT(named.error().what, HasSubstr("could not be taken back: two, one"));
+    EXPECT_THAT(named.error().what, HasSubstr("could not be restored to what they were: two, one"));
     EXPECT_TRUE(fs::exists(folder / "one") && fs::exists(folder / "two"));
     EXPECT_FALSE(fs::exists(folder / "three"));
 }

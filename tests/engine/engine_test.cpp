@@ -232,13 +232,40 @@ TEST(Device, that_vanishes_leaves_the_song_where_it_was) {
     engine.play();
     for (int n = 0; n < 1000 && engine.position() <= 48000; ++n)
         std::this_thread::sleep_for(std::chrono::milliseconds(5));
-    engine.vanish_for_test();
+    engine.simulated_for_test()->vanish();
     const auto message = engine.watch();
     ASSERT_TRUE(message);
-    EXPECT_NE(message->find("vanished"), std::string::npos);
+    EXPECT_NE(message->find("is gone"), std::string::npos);
     EXPECT_TRUE(engine.playing());
     EXPECT_GT(engine.position(), 48000);
     EXPECT_FALSE(engine.watch());
+}
+
+TEST(Device, that_asks_faster_than_time_passes_is_one_that_is_gone) {
+    Folder folder;
+    Engine engine;
+    Mix mix({write(folder / "a.wav", make(48000 * 60, 1, noise(1)), 1)});
+    engine.set_plan(mix.plan());
+    ASSERT_TRUE(engine.open(simulated_device, 48000, 256));
+    engine.play();
+    for (int n = 0; n < 1000 && engine.position() <= 4800; ++n)
+        std::this_thread::sleep_for(std::chrono::milliseconds(5));
+    EXPECT_FALSE(engine.watch());
+    const auto began = std::chrono::steady_clock::now();
+    const int64_t from = engine.position();
+    engine.simulated_for_test()->race();
+    std::optional<std::string> message;
+    while (!message && std::chrono::steady_clock::now() - began < std::chrono::seconds(20)) {
+        std::this_thread::sleep_for(std::chrono::milliseconds(20));
+        message = engine.watch();
+    }
+    ASSERT_TRUE(message);
+    EXPECT_NE(message->find("faster than time"), std::string::npos) << *message;
+    // What was asked for at once is allowed for, and nothing of the song is lost beyond that.
+    const double passed_s = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
+    EXPECT_LT(static_cast<double>(engine.position() - from) / 48000.0, passed_s + 0.8);
+    EXPECT_TRUE(engine.playing());
+    EXPECT_FALSE(engine.watch()) << "the next one keeps time";
 }
 
 TEST(Device, that_is_not_there_is_replaced_and_said_so) {

@@ -13,4 +13,4 @@ for _ in $(seq 100); do
     xdotool get_desktop >/dev/null 2>&1 && break # the window manager answers
     sleep 0.05
 done
-"$@"
+QT_QPA_PLATFORM=xcb "$@"

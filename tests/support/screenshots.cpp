@@ -5,11 +5,13 @@
 #include <QElapsedTimer>
 #include <QListWidget>
 #include <QMenu>
+#include <QPainter>
 #include <QPushButton>
 #include <QStyleFactory>
 #include <QTemporaryDir>
 #include <QTest>
 #include <cstdio>
+#include <map>
 
 #include "app/ride/fader_box_window.h"
 #include "app/ride/ride.h"
@@ -19,7 +21,9 @@
 #include "app/stage/sheet_dialog.h"
 #include "app/stage/stage_table.h"
 #include "app/style/language.h"
+#include "app/style/theme.h"
 #include "app/window/main_window.h"
+#include "app/window/settings_dialog.h"
 #include "core/session/presets.h"
 #include "core/session/routing.h"
 #include "core/shape/equaliser.h"
@@ -117,6 +121,78 @@ void returns(MainWindow& window) {
     settle(window);
 }
 
+/// Numbers on a picture, as the README and the guide tell them.
+QPixmap numbered(QPixmap picture, const std::vector<QPoint>& places) {
+    QPainter painter(&picture);
+    painter.setRenderHint(QPainter::Antialiasing);
+    int n = 0;
+    for (const QPoint& at : places) {
+        painter.setBrush(theme().accent);
+        painter.setPen(QPen(theme().ground, 2));
+        painter.drawEllipse(at, 13, 13);
+        painter.setFont(lettering(15, true));
+        painter.setPen(theme().ground);
+        painter.drawText(QRect(at - QPoint(13, 13), QSize(26, 26)), Qt::AlignCenter, QString::number(++n));
+    }
+    return picture;
+}
+
+/// Where a widget's part is in its window; the program ends where there is none, since a picture would tell wrong
+/// things.
+QPoint part_of(QWidget& window, const char* name, QPoint at) {
+    const auto* w = window.findChild<QWidget*>(name);
+    if (!w) {
+        std::fprintf(stderr, "there is no %s to put a number on\n", name);
+        std::exit(1);
+    }
+    return w->mapTo(&window, at);
+}
+
+void shoot_with_numbers(MainWindow& window, const QString& folder, const QString& name) {
+    settle(window);
+    const auto part = [&](const char* widget, QPoint at) { return part_of(window, widget, at); };
+    std::map<QString, std::vector<QPoint>> places;
+    const QPoint tabs = window.stations().mapTo(&window, QPoint(window.stations().width() - 40, 12));
+    if (name == "1-gather")
+        places[name] = {{700, 196},
+                        {160, 180},
+                        part("songMap", {560, 46}),
+                        part("clipPanelOpen", {148, 12}),
+                        window.stations().mapTo(&window, QPoint(100, 34))};
+    if (name == "2-stage")
+        places[name] = {{460, 210}, {620, 170}, part("stageAll", {60, -12}), part("openSheet", {60, -12}), {1055, 200}};
+    if (name == "3-balance") {
+        emit window.work().view.hint("Voice: fader −3.0 dB, pan C");
+        places[name] = {
+            tabs, part("songMap", {560, 46}), {560, 330}, part("mains", {160, 64}), part("hint", {300, 14})};
+    }
+    if (name == "15-shape")
+        places[name] = {{560, 262},
+                        {960, 222},
+                        part("chainList", {120, 80}),
+                        part("shapePicture", {330, 40}),
+                        part("shapeForm", {50, 4})};
+    if (name == "17-returns")
+        places[name] = {{1050, 266},
+                        {180, 396},
+                        part("chainList", {200, 62}),
+                        part("shapeForm", {50, 4}),
+                        part("mainChain", {62, 10})};
+    if (name == "4-ride")
+        places[name] = {part("ride_level", {150, -12}), part("modeWrite", {20, -12}), part("rideEditor", {400, 60}),
+                        part("rideEditor", {520, 8}), part("rideShapes", {80, -12})};
+    if (name == "13-compare")
+        places[name] = {
+            {206, 347}, {420, 352}, {1058, 440}, part("compareTable", {360, 40}), part("compareHear", {70, -8})};
+    if (name == "5-hand-off")
+        places[name] = {{330, 327},
+                        part("checkProfile", {-14, 12}),
+                        part("exportWhat", {200, 12}),
+                        part("exportPreview", {260, 40}),
+                        part("export", {66, -6})};
+    numbered(window.grab(), places.at(name)).save(folder + "/" + name + ".png");
+}
+
 void all_stations(MainWindow& window, const QString& folder, const QString& prefix) {
     const char* names[] = {"1-gather", "2-stage", "3-balance", "15-shape", "4-ride", "13-compare", "5-hand-off"};
     for (int n = 0; n < window.stations().count(); ++n) {
@@ -135,7 +211,10 @@ void all_stations(MainWindow& window, const QString& folder, const QString& pref
                 advisor->room(work.document.focused());
                 while (advisor->busy()) QTest::qWait(50);
             }
-        shoot(window, folder, prefix + names[n]);
+        if (prefix.isEmpty())
+            shoot_with_numbers(window, folder, names[n]);
+        else
+            shoot(window, folder, prefix + names[n]);
     }
 }
 
@@ -204,11 +283,11 @@ int main(int argc, char** argv) {
     // Returns, a copy in parallel, and the main output's chain; the voice's send to the echo is thrown at one word.
     const Session without_returns = work.document.session();
     returns(window);
-    shoot(window, folder, "17-returns");
+    shoot_with_numbers(window, folder, "17-returns");
     if (everything) {
         for (const size_t n : {size_t{1}, size_t{2}}) {
             work.view.shape.show(work.document.session().buses[n].id);
-            work.view.shape.place = 0;
+            work.view.shape.position = 0;
             shoot(window, folder, n == 1 ? "reverb" : "delay");
         }
         work.view.shape.show({});
@@ -264,7 +343,7 @@ int main(int argc, char** argv) {
     work.comparison.toggle();
     work.view.compare.choose_band(6);
     QTest::qWait(400);
-    shoot(window, folder, "13-compare");
+    shoot_with_numbers(window, folder, "13-compare");
     work.comparison.toggle();
     if (everything) {
         Session noted = work.document.session();
@@ -334,7 +413,7 @@ int main(int argc, char** argv) {
     QTest::qWait(200);
     if (work.mix.headroom() && work.mix.headroom()->proposals.size() > 1) {
         BalanceView::Ghosts ghosts;
-        for (const auto& [id, db] : work.mix.headroom()->proposals[1].faders) ghosts[id] = db;
+        for (const auto& [id, db] : work.mix.headroom()->proposals[1].faders) ghosts[id] = {db};
         work.view.balance.show_ghosts(ghosts);
     }
     shoot(window, folder, "10-headroom");
@@ -375,6 +454,12 @@ int main(int argc, char** argv) {
     work.player.stop();
     press("fieldAction");
     work.document.edit("Back", before);
+    work.view.balance.show_page(BalanceView::Page::first);
+    work.first.draft(DraftStrength::pans, true);
+    if (!QTest::qWaitFor([&] { return !work.first.busy(); }, 60000)) std::exit(1);
+    shoot(window, folder, "19-first-balance");
+    work.first.dismiss();
+    work.view.balance.show_page(BalanceView::Page::none);
     window.stations().choose(0);
     const TrackId snare = work.document.session().find(std::string("Snare"))->id;
     work.document.select_only(snare);
@@ -391,7 +476,17 @@ int main(int argc, char** argv) {
     for (int n = 0; n < 3; ++n) work.document.undo();
     settle(window);
     shoot_dialog<PhaseDialog>(window, folder, "7-phase");
-    shoot_dialog<SheetDialog>(window, folder, "8-sheet");
+    {
+        Settings settings;
+        SettingsDialog dialog(settings, window.work(), &window);
+        dialog.show();
+        QTest::qWait(300);
+        std::vector<QPoint> places;
+        for (const char* field : {"settingsDevice", "settingsRms", "settingsPanLaw", "settingsLoud", "settingsCache"})
+            places.push_back(part_of(dialog, field, {-14, 12}));
+        numbered(dialog.grab(), places).save(folder + "/18-settings.png");
+    }
+    if (everything) shoot_dialog<SheetDialog>(window, folder, "8-sheet");
     shoot_dialog<StageTable>(window, folder, "9-table");
     work.document.select_only(voice);
     work.player.locate(37.5);

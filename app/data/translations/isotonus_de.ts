@@ -9,18 +9,29 @@
     </message>
 </context>
 <context>
+    <name>Device</name>
+    <message>
+        <source>System output</source>
+        <translation>Systemausgabe</translation>
+    </message>
+    <message>
+        <source>Simulated: keeps time, makes no sound</source>
+        <translation>Simuliert: hält die Zeit, macht keinen Ton</translation>
+    </message>
+    <message>
+        <source>%1 (not connected)</source>
+        <translation>%1 (nicht verbunden)</translation>
+    </message>
+</context>
+<context>
     <name>QMenu</name>
     <message>
-        <source>ink %1</source>
-        <translation>Tinte %1</translation>
+        <source>Colour %1</source>
+        <translation>Farbe %1</translation>
     </message>
 </context>
 <context>
     <name>RideMenu</name>
-    <message>
-        <source>Rides of left and right are heard with dual pan. Turn it on in the menu of the track&apos;s name: Place left and right apart.</source>
-        <translation>Fahrten von links und rechts sind bei getrenntem Panorama zu hören. Schalte es im Menü des Spurnamens ein: „Links und rechts getrennt platzieren“.</translation>
-    </message>
     <message>
         <source>Ride this</source>
         <translation>Automatisieren</translation>
@@ -28,6 +39,10 @@
     <message>
         <source>Ride this: %1</source>
         <translation>Automatisieren: %1</translation>
+    </message>
+    <message>
+        <source>Rides of left and right need dual pan. Turn it on in the menu of the track&apos;s name.</source>
+        <translation>Automation von links und rechts braucht getrenntes Panorama. Schalte es im Menü des Spurnamens ein.</translation>
     </message>
 </context>
 <context>
@@ -56,20 +71,8 @@
         <translation>%1 zu laut</translation>
     </message>
     <message>
-        <source>%1 of room</source>
-        <translation>%1 Platz</translation>
-    </message>
-    <message>
-        <source>in its window</source>
-        <translation>im Fenster</translation>
-    </message>
-    <message>
         <source>fader, dB</source>
         <translation>Fader, dB</translation>
-    </message>
-    <message>
-        <source>level after it, dBFS</source>
-        <translation>danach, dBFS</translation>
     </message>
     <message>
         <source>peak, dBFS</source>
@@ -77,7 +80,7 @@
     </message>
     <message>
         <source>pan</source>
-        <translation>Pan</translation>
+        <translation>Panorama</translation>
     </message>
     <message>
         <source>heard</source>
@@ -108,10 +111,6 @@
         <translation>Feld</translation>
     </message>
     <message>
-        <source>The same tracks as points: across is pan, up is level, size is how wide in frequency. (V)</source>
-        <translation>Dieselben Spuren als Punkte: quer ist Pan, hoch ist Pegel, Größe ist die Breite im Spektrum. (V)</translation>
-    </message>
-    <message>
         <source>Compare</source>
         <translation>Vergleichen</translation>
     </message>
@@ -125,10 +124,6 @@
     <message>
         <source>share of %1</source>
         <translation>Anteil an %1</translation>
-    </message>
-    <message>
-        <source>a band&apos;s share: click it</source>
-        <translation>Anteil an einem Band: anklicken</translation>
     </message>
     <message>
         <source>Gather</source>
@@ -147,24 +142,8 @@
         <translation>%1, %2 markiert</translation>
     </message>
     <message>
-        <source>%1 tracks</source>
-        <translation>%1 Spuren</translation>
-    </message>
-    <message>
         <source>Clips and findings</source>
         <translation>Clips und Befunde</translation>
-    </message>
-    <message>
-        <source>Shows what was found in the focused track, and its clips: split, trim, fade, lift. (E)</source>
-        <translation>Zeigt, was in der gewählten Spur gefunden wurde, und ihre Clips: teilen, kürzen, blenden, anheben. (E)</translation>
-    </message>
-    <message>
-        <source>what was recorded, and what was found in it</source>
-        <translation>was aufgenommen wurde, und was darin gefunden wurde</translation>
-    </message>
-    <message>
-        <source>what each row brings to the mix, after its fader</source>
-        <translation>was jede Zeile nach ihrem Fader zum Mix beiträgt</translation>
     </message>
     <message>
         <source>Hand off</source>
@@ -172,35 +151,19 @@
     </message>
     <message>
         <source>headroom %1</source>
-        <translation>Reserve %1</translation>
+        <translation>Headroom %1</translation>
     </message>
     <message>
         <source>Ride</source>
         <translation>Fahren</translation>
     </message>
     <message>
-        <source>%1 ridden</source>
-        <translation>%1 gefahren</translation>
-    </message>
-    <message>
-        <source>the ride of each row over what it plays; up is louder</source>
-        <translation>die Fahrt jeder Zeile über dem, was sie spielt; oben ist lauter</translation>
-    </message>
-    <message>
         <source>Shape</source>
         <translation>Formen</translation>
     </message>
     <message>
-        <source>all out</source>
-        <translation>alle aus</translation>
-    </message>
-    <message>
         <source>chain</source>
         <translation>Kette</translation>
-    </message>
-    <message>
-        <source>chain; a click takes out or in</source>
-        <translation>Kette; Klick: ein/aus</translation>
     </message>
     <message>
         <source>sends</source>
@@ -211,28 +174,12 @@
         <translation>Einpegeln</translation>
     </message>
     <message>
-        <source>%1 of %2, %3 held</source>
-        <translation>%1/%2, %3 gehalten</translation>
-    </message>
-    <message>
-        <source>%1 of %2 in window</source>
-        <translation>%1 von %2 im Fenster</translation>
-    </message>
-    <message>
         <source>level over the song</source>
         <translation>Pegel über den Song</translation>
     </message>
     <message>
         <source>peak</source>
         <translation>Spitze</translation>
-    </message>
-    <message>
-        <source>avg plain</source>
-        <translation>Mittel einf.</translation>
-    </message>
-    <message>
-        <source>average</source>
-        <translation>Mittel</translation>
     </message>
     <message>
         <source>VU</source>
@@ -255,24 +202,166 @@
         <translation>Alle einpegeln</translation>
     </message>
     <message>
-        <source>Trims every unlocked track to its target window; faders stay where they are.</source>
-        <translation>Trimmt jede nicht gesperrte Spur in ihr Zielfenster; Fader bleiben, wo sie sind.</translation>
-    </message>
-    <message>
         <source>Sheet…</source>
         <translation>Blatt…</translation>
-    </message>
-    <message>
-        <source>The target sheet: which level each track is wanted at. (Ctrl+T)</source>
-        <translation>Das Zielblatt: bei welchem Pegel jede Spur gewünscht ist. (Ctrl+T)</translation>
     </message>
     <message>
         <source>Table…</source>
         <translation>Tabelle…</translation>
     </message>
     <message>
-        <source>Every figure before and after, and what can be done where a track cannot reach its window. (Shift+T)</source>
-        <translation>Alle Werte vorher und nachher, und was zu tun ist, wo eine Spur ihr Fenster nicht erreicht. (Shift+T)</translation>
+        <source>%1 of headroom</source>
+        <translation>%1 Headroom</translation>
+    </message>
+    <message>
+        <source>inside its window</source>
+        <translation>im Fenster</translation>
+    </message>
+    <message>
+        <source>Shows the tracks as points: across is pan, up is level, size is bandwidth. (V)</source>
+        <translation>Zeigt die Spuren als Punkte: waagerecht ist Panorama, senkrecht Pegel, die Größe ist die Bandbreite. (V)</translation>
+    </message>
+    <message>
+        <source>Shows the findings in the selected track, and its clips: split, trim, fade, gain. (E)</source>
+        <translation>Zeigt die Befunde der ausgewählten Spur und ihre Clips: teilen, kürzen, blenden, Gain. (E)</translation>
+    </message>
+    <message>
+        <source>recorded signal and findings</source>
+        <translation>aufgenommenes Signal und Befunde</translation>
+    </message>
+    <message>
+        <source>contribution of each track to the mix, after its fader</source>
+        <translation>Beitrag jeder Spur zum Mix, nach ihrem Fader</translation>
+    </message>
+    <message>
+        <source>%1 with rides</source>
+        <translation>%1 mit Automation</translation>
+    </message>
+    <message>
+        <source>ride of each track over its waveform; up is louder</source>
+        <translation>Automation jeder Spur über ihrer Wellenform; oben ist lauter</translation>
+    </message>
+    <message>
+        <source>all bypassed</source>
+        <translation>alle umgangen</translation>
+    </message>
+    <message>
+        <source>chain; click to bypass</source>
+        <translation>Kette; Klick umgeht sie</translation>
+    </message>
+    <message>
+        <source>%1 of %2, %3 limited</source>
+        <translation>%1 von %2, %3 begrenzt</translation>
+    </message>
+    <message>
+        <source>%1 of %2 in their windows</source>
+        <translation>%1 von %2 im Fenster</translation>
+    </message>
+    <message>
+        <source>Trims every unlocked track to its target window. Faders stay where they are.</source>
+        <translation>Trimmt jede nicht gesperrte Spur in ihr Zielfenster. Fader bleiben, wo sie sind.</translation>
+    </message>
+    <message>
+        <source>Shows the target level of each kind of track. (Ctrl+T)</source>
+        <translation>Zeigt den Zielpegel jeder Art von Spur. (Strg+T)</translation>
+    </message>
+    <message>
+        <source>Shows every figure before and after, and the options for tracks that do not reach their window. (Shift+T)</source>
+        <translation>Zeigt alle Werte vorher und nachher und die Möglichkeiten für Spuren, die ihr Fenster nicht erreichen. (Umschalt+T)</translation>
+    </message>
+    <message>
+        <source>Sets all faders to 0 dB, as after staging.</source>
+        <translation>Stellt alle Fader auf 0 dB, wie nach dem Einpegeln.</translation>
+    </message>
+    <message>
+        <source>plain RMS</source>
+        <translation>einf. RMS</translation>
+    </message>
+    <message>
+        <source>average</source>
+        <translation>Mittelwert</translation>
+    </message>
+    <message>
+        <source>after the fader, dBFS</source>
+        <translation>nach dem Fader, dBFS</translation>
+    </message>
+    <message>
+        <source>share of a band (click)</source>
+        <translation>Anteil an einem Band (Klick)</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n track(s)</source>
+        <translation>
+            <numerusform>%n Spur</numerusform>
+            <numerusform>%n Spuren</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n channel(s)</source>
+        <translation>
+            <numerusform>%n Kanal</numerusform>
+            <numerusform>%n Kanäle</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>The fader of each track. Drag it, or double click the figure to type a level.</source>
+        <translation>Der Fader jeder Spur. Ziehe ihn, oder tippe nach einem Doppelklick auf den Wert einen Pegel.</translation>
+    </message>
+    <message>
+        <source>The live level after the fader. The tick is the peak of the whole song.</source>
+        <translation>Der Pegel nach dem Fader, live. Die Marke ist die Spitze des ganzen Songs.</translation>
+    </message>
+    <message>
+        <source>The peak of the whole song after the fader. Double click it to type a peak; the fader follows.</source>
+        <translation>Die Spitze des ganzen Songs nach dem Fader. Tippe nach einem Doppelklick eine Spitze; der Fader folgt.</translation>
+    </message>
+    <message>
+        <source>How much of the track is heard beside the others, when audibility is shown (U).</source>
+        <translation>Wie viel von der Spur neben den anderen zu hören ist, wenn die Hörbarkeit gezeigt wird (U).</translation>
+    </message>
+    <message>
+        <source>The pan of each track. Drag it, or press P to type it.</source>
+        <translation>Das Panorama jeder Spur. Ziehe es, oder tippe es mit P.</translation>
+    </message>
+    <message>
+        <source>The spectrum of each track over the song: faint before its chain, in colour after it.</source>
+        <translation>Das Spektrum jeder Spur über den Song: blass vor der Kette, farbig danach.</translation>
+    </message>
+    <message>
+        <source>How often each level occurs, with the threshold of the compressor.</source>
+        <translation>Wie oft jeder Pegel vorkommt, mit dem Threshold des Kompressors.</translation>
+    </message>
+    <message>
+        <source>The processors of each track in order, and its sends. Click a processor to bypass it.</source>
+        <translation>Die Prozessoren jeder Spur der Reihe nach, und ihre Sends. Ein Klick umgeht einen Prozessor.</translation>
+    </message>
+    <message>
+        <source>The sample peak after the trim. Percussive tracks are staged by it.</source>
+        <translation>Der Spitzenpegel nach dem Trim. Perkussive Spuren werden danach eingepegelt.</translation>
+    </message>
+    <message>
+        <source>The average after the trim. Sustained tracks are staged by it.</source>
+        <translation>Der Mittelwert nach dem Trim. Gehaltene Spuren werden danach eingepegelt.</translation>
+    </message>
+    <message>
+        <source>The highest reading of a VU needle after the trim; 0 VU is −18 dBFS.</source>
+        <translation>Der höchste Ausschlag einer VU-Nadel nach dem Trim; 0 VU ist −18 dBFS.</translation>
+    </message>
+    <message>
+        <source>Where the track is loudest. Check this place for a late peak.</source>
+        <translation>Wo die Spur am lautesten ist. Prüfe dort auf eine späte Spitze.</translation>
+    </message>
+    <message>
+        <source>The level of the file (hollow), after the trim (solid), and the target window (bracket).</source>
+        <translation>Der Pegel der Datei (hohl), nach dem Trim (voll), und das Zielfenster (Klammer).</translation>
+    </message>
+    <message>
+        <source>The level of the track over the whole song. A late peak is seen here.</source>
+        <translation>Der Pegel der Spur über den ganzen Song. Eine späte Spitze ist hier zu sehen.</translation>
+    </message>
+    <message>
+        <source>level, dBFS</source>
+        <translation>Pegel, dBFS</translation>
     </message>
 </context>
 <context>
@@ -284,10 +373,6 @@
     <message>
         <source>Song</source>
         <translation>Song</translation>
-    </message>
-    <message>
-        <source>Rows</source>
-        <translation>Zeilen</translation>
     </message>
     <message>
         <source>Gather</source>
@@ -318,8 +403,12 @@
         <translation>Abhören</translation>
     </message>
     <message>
-        <source>The window</source>
-        <translation>Das Fenster</translation>
+        <source>Tracks</source>
+        <translation>Spuren</translation>
+    </message>
+    <message>
+        <source>Window</source>
+        <translation>Fenster</translation>
     </message>
 </context>
 <context>
@@ -332,60 +421,12 @@
 <context>
     <name>isotonus</name>
     <message>
-        <source>There is no other track to make way for.</source>
-        <translation>Es gibt keine andere Spur, der Platz zu machen wäre.</translation>
-    </message>
-    <message>
-        <source>a duck, by its level</source>
-        <translation>ein Ducker, nach ihrem Pegel</translation>
-    </message>
-    <message>
-        <source>a ride, drawn at its hits</source>
-        <translation>eine Fahrt, an ihren Schlägen gezeichnet</translation>
-    </message>
-    <message>
-        <source>%1 makes way</source>
-        <translation>%1 macht Platz</translation>
-    </message>
-    <message>
-        <source>for</source>
-        <translation>für</translation>
-    </message>
-    <message>
-        <source>as</source>
-        <translation>als</translation>
-    </message>
-    <message>
-        <source>down by</source>
-        <translation>tiefer um</translation>
-    </message>
-    <message>
-        <source>down by, %1</source>
-        <translation>tiefer um, %1</translation>
-    </message>
-    <message>
-        <source>before the hit, ms (drawn only)</source>
-        <translation>vor dem Schlag, ms (nur gezeichnet)</translation>
-    </message>
-    <message>
         <source>hold, ms</source>
-        <translation>halten, ms</translation>
-    </message>
-    <message>
-        <source>back within, ms</source>
-        <translation>zurück in, ms</translation>
-    </message>
-    <message>
-        <source>Make way for %1</source>
-        <translation>Platz machen für %1</translation>
+        <translation>Hold, ms</translation>
     </message>
     <message>
         <source>Dips around %1</source>
         <translation>Senken bei %1</translation>
-    </message>
-    <message>
-        <source>Something failed that should not: %1. What you have not saved is kept aside.</source>
-        <translation>Etwas ist schiefgegangen, was nicht sein darf: %1. Was du nicht gesichert hast, ist beiseitegelegt.</translation>
     </message>
     <message>
         <source>level</source>
@@ -397,7 +438,7 @@
     </message>
     <message>
         <source>pan</source>
-        <translation>Pan</translation>
+        <translation>Panorama</translation>
     </message>
     <message>
         <source>width</source>
@@ -405,15 +446,7 @@
     </message>
     <message>
         <source>mute</source>
-        <translation>stumm</translation>
-    </message>
-    <message>
-        <source>left side</source>
-        <translation>linke Seite</translation>
-    </message>
-    <message>
-        <source>right side</source>
-        <translation>rechte Seite</translation>
+        <translation>Mute</translation>
     </message>
     <message>
         <source>send %1, %2</source>
@@ -432,14 +465,6 @@
         <translation>an</translation>
     </message>
     <message>
-        <source>the mix peaks at {} dBFS, at {}: {:.1f} dB of headroom, {:g} dB are asked for</source>
-        <translation>die Spitze des Mixes ist {} dBFS, bei {}: {:.1f} dB Reserve, verlangt sind {:g} dB</translation>
-    </message>
-    <message>
-        <source>Processing after the mix needs room to work in.</source>
-        <translation>Bearbeitung nach dem Mix braucht Platz.</translation>
-    </message>
-    <message>
         <source>{} dBFS at {}</source>
         <translation>{} dBFS bei {}</translation>
     </message>
@@ -448,108 +473,28 @@
         <translation>{} dBFS bei {}, gemacht von {}</translation>
     </message>
     <message>
-        <source>Without these rows there the peak would be lower by so much.</source>
-        <translation>Ohne diese Zeilen wäre die Spitze dort um so viel tiefer.</translation>
-    </message>
-    <message>
         <source>the mix is not too quiet: {} dBFS</source>
         <translation>der Mix ist nicht zu leise: {} dBFS</translation>
-    </message>
-    <message>
-        <source>the mix peaks at only {:.1f} dBFS; {:g} is expected at least</source>
-        <translation>die Spitze des Mixes ist nur {:.1f} dBFS; mindestens {:g} werden erwartet</translation>
-    </message>
-    <message>
-        <source>A mix far below full scale gives its lowest bits away.</source>
-        <translation>Ein Mix weit unter Vollaussteuerung verschenkt seine untersten Bits.</translation>
     </message>
     <message>
         <source>the true peak is {} dBTP</source>
         <translation>der True Peak ist {} dBTP</translation>
     </message>
     <message>
-        <source>Between its samples the wave may reach higher than any of them, and clip a converter.</source>
-        <translation>Zwischen den Samples kann die Welle höher reichen als jedes von ihnen und einen Wandler übersteuern.</translation>
-    </message>
-    <message>
-        <source>the mix clips in {} runs</source>
-        <translation>der Mix übersteuert an {} Stellen</translation>
-    </message>
-    <message>
-        <source>the mix goes beyond full scale, to {:+.1f} dBFS</source>
-        <translation>der Mix geht über Vollaussteuerung, auf {:+.1f} dBFS</translation>
-    </message>
-    <message>
         <source>the mix does not clip</source>
         <translation>der Mix übersteuert nicht</translation>
-    </message>
-    <message>
-        <source>What is clipped here cannot be brought back.</source>
-        <translation>Was hier beschnitten ist, kommt nicht zurück.</translation>
     </message>
     <message>
         <source>the mix&apos;s DC offset is {:.3f} % of full scale</source>
         <translation>der DC-Versatz des Mixes ist {:.3f} % der Vollaussteuerung</translation>
     </message>
     <message>
-        <source>It takes room from one side of the wave, and clicks at cuts.</source>
-        <translation>Er nimmt einer Seite der Welle Platz und knackt an Schnitten.</translation>
-    </message>
-    <message>
-        <source>the mix&apos;s loudness is {:.1f} LUFS: quieter than what it will be heard beside</source>
-        <translation>die Lautheit des Mixes ist {:.1f} LUFS: leiser als das, neben dem er zu hören sein wird</translation>
-    </message>
-    <message>
-        <source>the mix&apos;s loudness is {:.1f} LUFS: louder than what it will be heard beside</source>
-        <translation>die Lautheit des Mixes ist {:.1f} LUFS: lauter als das, neben dem er zu hören sein wird</translation>
-    </message>
-    <message>
-        <source>the mix&apos;s loudness is {:.1f} LUFS</source>
-        <translation>die Lautheit des Mixes ist {:.1f} LUFS</translation>
-    </message>
-    <message>
-        <source>Players turn loud songs down; quiet ones stay quiet.</source>
-        <translation>Abspielgeräte drehen laute Songs herunter; leise bleiben leise.</translation>
-    </message>
-    <message>
-        <source>summed to mono the mix loses {:.1f} dB</source>
-        <translation>in Mono verliert der Mix {:.1f} dB</translation>
-    </message>
-    <message>
-        <source>Phones, clubs and small radios play the sum of both sides.</source>
-        <translation>Telefone, Clubs und kleine Radios spielen die Summe beider Seiten.</translation>
-    </message>
-    <message>
-        <source>the mix begins to sound at {}</source>
-        <translation>der Mix beginnt bei {} zu klingen</translation>
-    </message>
-    <message>
-        <source>Silence before the song was mostly left over.</source>
-        <translation>Stille vor dem Song ist meist übrig geblieben.</translation>
-    </message>
-    <message>
         <source>the mix is silent for its last {:.1f} s</source>
         <translation>der Mix ist die letzten {:.1f} s still</translation>
     </message>
     <message>
-        <source>Silence after the song was mostly left over.</source>
-        <translation>Stille nach dem Song ist meist übrig geblieben.</translation>
-    </message>
-    <message>
         <source>the mix ends at {:.1f} dBFS: its end is cut off</source>
         <translation>der Mix endet bei {:.1f} dBFS: sein Ende ist abgeschnitten</translation>
-    </message>
-    <message>
-        <source>the mix has died away where it ends</source>
-        <translation>der Mix ist verklungen, wo er endet</translation>
-    </message>
-    <message>
-        <source>A tail that is cut off is heard as a fault, and cannot be added later.</source>
-        <translation>Ein abgeschnittener Ausklang ist als Fehler zu hören und lässt sich später nicht ergänzen.</translation>
-    </message>
-    <message>
-        <source>{} ({} runs)</source>
-        <translation>{} ({} Stellen)</translation>
     </message>
     <message>
         <source>files that cannot be used</source>
@@ -560,10 +505,6 @@
         <translation>die Datei jeder Spur ist da</translation>
     </message>
     <message>
-        <source>What is not there is not in the mix.</source>
-        <translation>Was nicht da ist, ist nicht im Mix.</translation>
-    </message>
-    <message>
         <source>solo is on</source>
         <translation>Solo ist an</translation>
     </message>
@@ -572,40 +513,16 @@
         <translation>kein Solo ist an</translation>
     </message>
     <message>
-        <source>Solo is left out of exports: what leaves is not what you hear.</source>
-        <translation>Solo bleibt in Exporten außer Acht: was hinausgeht, ist nicht, was du hörst.</translation>
-    </message>
-    <message>
         <source>nothing is muted</source>
         <translation>nichts ist stumm</translation>
-    </message>
-    <message>
-        <source>A mute that was forgotten is a part that is missing.</source>
-        <translation>Eine vergessene Stummschaltung ist ein fehlender Teil.</translation>
-    </message>
-    <message>
-        <source>reach nothing (fader off, or a bus that is off)</source>
-        <translation>erreichen nichts (Fader zu, oder ein Bus, der zu ist)</translation>
     </message>
     <message>
         <source>every track reaches the main output</source>
         <translation>jede Spur erreicht die Summe</translation>
     </message>
     <message>
-        <source>A row that is on and not heard is mostly a mistake.</source>
-        <translation>Eine Zeile, die an und nicht zu hören ist, ist meist ein Versehen.</translation>
-    </message>
-    <message>
-        <source>recorded with clipping</source>
-        <translation>übersteuert aufgenommen</translation>
-    </message>
-    <message>
         <source>no track has clipped runs</source>
         <translation>keine Spur hat übersteuerte Stellen</translation>
-    </message>
-    <message>
-        <source>It distorts, whatever its level in the mix.</source>
-        <translation>Es verzerrt, wie leise es im Mix auch ist.</translation>
     </message>
     <message>
         <source>DC offset</source>
@@ -616,136 +533,24 @@
         <translation>keine Spur hat einen DC-Versatz</translation>
     </message>
     <message>
-        <source>It takes room, and clicks at cuts.</source>
-        <translation>Er nimmt Platz und knackt an Schnitten.</translation>
-    </message>
-    <message>
-        <source>samples that are not numbers (played as silence)</source>
-        <translation>Samples, die keine Zahlen sind (als Stille gespielt)</translation>
-    </message>
-    <message>
-        <source>every sample is a number</source>
-        <translation>jedes Sample ist eine Zahl</translation>
-    </message>
-    <message>
-        <source>The file was written by something that failed.</source>
-        <translation>Die Datei wurde von etwas geschrieben, das versagte.</translation>
-    </message>
-    <message>
-        <source>files of another rate (converted)</source>
-        <translation>Dateien anderer Rate (gewandelt)</translation>
-    </message>
-    <message>
         <source>every file has the session&apos;s rate</source>
         <translation>jede Datei hat die Rate der Sitzung</translation>
-    </message>
-    <message>
-        <source>A conversion more than is needed; fine when it is meant.</source>
-        <translation>Eine Wandlung mehr als nötig; gut, wenn sie gewollt ist.</translation>
     </message>
     <message>
         <source>recorded at a higher rate than the session&apos;s</source>
         <translation>mit höherer Rate aufgenommen als die der Sitzung</translation>
     </message>
     <message>
-        <source>the session&apos;s rate is not below any file&apos;s</source>
-        <translation>die Rate der Sitzung liegt unter keiner Datei</translation>
-    </message>
-    <message>
-        <source>What lies above half the session&apos;s rate is lost.</source>
-        <translation>Was über der halben Rate der Sitzung liegt, geht verloren.</translation>
-    </message>
-    <message>
-        <source>rides at the end of their travel</source>
-        <translation>Fahrten am Ende ihres Wegs</translation>
-    </message>
-    <message>
-        <source>no ride reaches the end of its travel</source>
-        <translation>keine Fahrt erreicht das Ende ihres Wegs</translation>
-    </message>
-    <message>
-        <source>The control wanted to go farther than it can: the fader or the trim should do the rest.</source>
-        <translation>Der Regler wollte weiter, als er kann: Fader oder Trim sollten den Rest tun.</translation>
-    </message>
-    <message>
         <source>findings that are still open</source>
         <translation>noch offene Befunde</translation>
-    </message>
-    <message>
-        <source>nothing that was found is still open</source>
-        <translation>nichts Gefundenes ist noch offen</translation>
-    </message>
-    <message>
-        <source>What was heard while gathering is heard in the mix too.</source>
-        <translation>Was beim Sammeln zu hören war, ist auch im Mix zu hören.</translation>
-    </message>
-    <message>
-        <source>it is not installed</source>
-        <translation>es ist nicht installiert</translation>
-    </message>
-    <message>
-        <source>{} (most {:.1f} dB, {:.0f} s long over {:g})</source>
-        <translation>{} (höchstens {:.1f} dB, {:.0f} s lang über {:g})</translation>
     </message>
     <message>
         <source>{} ({:+.1f} dBFS after {})</source>
         <translation>{} ({:+.1f} dBFS nach {})</translation>
     </message>
     <message>
-        <source>reduced deeply for long</source>
-        <translation>lange tief reduziert</translation>
-    </message>
-    <message>
         <source>no compressor reduces by more than 10 dB for long</source>
         <translation>kein Kompressor reduziert lange um mehr als 10 dB</translation>
-    </message>
-    <message>
-        <source>That much is heard as pumping; two gentle steps do the same.</source>
-        <translation>So viel ist als Pumpen zu hören; zwei sanfte Schritte tun dasselbe.</translation>
-    </message>
-    <message>
-        <source>It lets through what comes in: the export is without what it would do.</source>
-        <translation>Er lässt durch, was kommt: dem Export fehlt, was er täte.</translation>
-    </message>
-    <message>
-        <source>beyond full scale inside a chain</source>
-        <translation>in einer Kette über Vollaussteuerung</translation>
-    </message>
-    <message>
-        <source>no chain goes beyond full scale inside</source>
-        <translation>keine Kette geht innen über Vollaussteuerung</translation>
-    </message>
-    <message>
-        <source>It does not clip here, but what saturates or is rebuilt elsewhere will.</source>
-        <translation>Hier übersteuert es nicht, aber was sättigt oder anderswo nachgebaut wird, schon.</translation>
-    </message>
-    <message>
-        <source>listening to a row that is not there</source>
-        <translation>hören auf eine Zeile, die nicht da ist</translation>
-    </message>
-    <message>
-        <source>every key&apos;s row is there</source>
-        <translation>die Zeile, auf die gehört wird, ist überall da</translation>
-    </message>
-    <message>
-        <source>A processor whose key is gone hears silence and does nothing.</source>
-        <translation>Ein Prozessor, dessen Auslöser fehlt, hört Stille und tut nichts.</translation>
-    </message>
-    <message>
-        <source>all chains are out</source>
-        <translation>alle Ketten sind aus</translation>
-    </message>
-    <message>
-        <source>Out is for comparing; the export has none of these chains.</source>
-        <translation>Aus ist zum Vergleichen; der Export hat nichts von diesen Ketten.</translation>
-    </message>
-    <message>
-        <source>chains that are out as a whole</source>
-        <translation>Ketten, die als Ganzes aus sind</translation>
-    </message>
-    <message>
-        <source>no chain is out as a whole</source>
-        <translation>keine Kette ist als Ganzes aus</translation>
     </message>
     <message>
         <source>the mix is heard</source>
@@ -756,72 +561,32 @@
         <translation>der Mix ist von Anfang bis Ende still</translation>
     </message>
     <message>
-        <source>There is nothing to hand off.</source>
-        <translation>Es gibt nichts zu übergeben.</translation>
-    </message>
-    <message>
-        <source>the main output is ridden: a mastering engineer mostly wants to do fades</source>
-        <translation>die Summe wird gefahren: Blenden macht das Mastering meist lieber selbst</translation>
-    </message>
-    <message>
-        <source>What is done to the whole mix belongs to mastering, unless it was agreed.</source>
-        <translation>Was am ganzen Mix geschieht, gehört ins Mastering, wenn nichts anderes abgemacht ist.</translation>
-    </message>
-    <message>
         <source>the main output has no chain</source>
         <translation>die Summe hat keine Kette</translation>
     </message>
     <message>
-        <source>What limits or squeezes the whole mix cannot be taken back; mastering wants the mix without it.</source>
-        <translation>Was den ganzen Mix begrenzt oder drückt, lässt sich nicht zurücknehmen; Mastering will den Mix ohne.</translation>
-    </message>
-    <message>
         <source>rides are bypassed</source>
-        <translation>Fahrten sind umgangen</translation>
+        <translation>Automation ist umgangen</translation>
     </message>
     <message>
         <source>no ride is bypassed</source>
-        <translation>keine Fahrt ist umgangen</translation>
-    </message>
-    <message>
-        <source>A bypass is for comparing; the export has none of these rides.</source>
-        <translation>Umgehen ist zum Vergleichen; der Export hat nichts von diesen Fahrten.</translation>
-    </message>
-    <message>
-        <source>something stands between the mix and your ears (dim, mono, a playback check …)</source>
-        <translation>etwas steht zwischen dem Mix und deinen Ohren (Dim, Mono, eine Abspielprobe …)</translation>
+        <translation>keine Automation ist umgangen</translation>
     </message>
     <message>
         <source>you hear the mix as it is</source>
         <translation>du hörst den Mix, wie er ist</translation>
     </message>
     <message>
-        <source>It never reaches the export, so that what you judge is not what leaves.</source>
-        <translation>Es gelangt nie in den Export: was du beurteilst, ist nicht, was hinausgeht.</translation>
-    </message>
-    <message>
-        <source>its sides are placed apart</source>
-        <translation>ihre Seiten sind getrennt platziert</translation>
-    </message>
-    <message>
-        <source>its sides are placed together</source>
-        <translation>ihre Seiten sind zusammen platziert</translation>
-    </message>
-    <message>
-        <source>centred below</source>
-        <translation>in der Mitte unter</translation>
-    </message>
-    <message>
         <source>solo-safe</source>
-        <translation>solo-fest</translation>
+        <translation>Solo-Safe</translation>
     </message>
     <message>
         <source>no longer solo-safe</source>
-        <translation>nicht mehr solo-fest</translation>
+        <translation>kein Solo-Safe mehr</translation>
     </message>
     <message>
         <source>polarity inverted</source>
-        <translation>Polarität gedreht</translation>
+        <translation>Polarität invertiert</translation>
     </message>
     <message>
         <source>polarity as recorded</source>
@@ -860,68 +625,24 @@
         <translation>nicht mehr solo</translation>
     </message>
     <message>
-        <source>other rows belong to it</source>
-        <translation>andere Zeilen gehören dazu</translation>
-    </message>
-    <message>
         <source>main fader</source>
         <translation>Summenfader</translation>
-    </message>
-    <message>
-        <source>its chain is out</source>
-        <translation>ihre Kette ist aus</translation>
-    </message>
-    <message>
-        <source>its chain is in</source>
-        <translation>ihre Kette ist ein</translation>
-    </message>
-    <message>
-        <source>another pan law</source>
-        <translation>ein anderes Pan-Gesetz</translation>
     </message>
     <message>
         <source>sample rate</source>
         <translation>Samplerate</translation>
     </message>
     <message>
-        <source>all rides are out</source>
-        <translation>alle Fahrten sind aus</translation>
-    </message>
-    <message>
-        <source>all rides are in</source>
-        <translation>alle Fahrten sind ein</translation>
-    </message>
-    <message>
-        <source>all chains are in</source>
-        <translation>alle Ketten sind ein</translation>
-    </message>
-    <message>
-        <source>another tempo</source>
-        <translation>ein anderes Tempo</translation>
-    </message>
-    <message>
         <source>Clear the floor</source>
         <translation>Boden frei</translation>
-    </message>
-    <message>
-        <source>A low cut at 100 Hz, where most rows begin.</source>
-        <translation>Ein Low Cut bei 100 Hz, wo die meisten Zeilen beginnen.</translation>
     </message>
     <message>
         <source>Under the melody</source>
         <translation>Unter der Melodie</translation>
     </message>
     <message>
-        <source>A low cut at 150 Hz: leaves the bottom to kick and bass.</source>
-        <translation>Ein Low Cut bei 150 Hz: lässt Kick und Bass den Boden.</translation>
-    </message>
-    <message>
         <source>Still stage</source>
         <translation>Ruhige Bühne</translation>
-    </message>
-    <message>
-        <source>A steep low cut at 45 Hz: takes rumble from under drums.</source>
-        <translation>Ein steiler Low Cut bei 45 Hz: nimmt das Rumpeln unter dem Schlagzeug weg.</translation>
     </message>
     <message>
         <source>Keep the hit</source>
@@ -944,24 +665,12 @@
         <translation>Kick ohne Kiste</translation>
     </message>
     <message>
-        <source>A cut at 350 Hz where a kick sounds like a box, a little more of its top.</source>
-        <translation>Ein Schnitt bei 350 Hz, wo eine Kick nach Kiste klingt, etwas mehr Höhen.</translation>
-    </message>
-    <message>
         <source>Scooped snare</source>
         <translation>Ausgehöhlte Snare</translation>
     </message>
     <message>
-        <source>A cut at 800 Hz, where a snare stands in the way of voices.</source>
-        <translation>Ein Schnitt bei 800 Hz, wo eine Snare den Stimmen im Weg steht.</translation>
-    </message>
-    <message>
         <source>Quiet between hits</source>
         <translation>Still zwischen Schlägen</translation>
-    </message>
-    <message>
-        <source>A gate: what spills into a drum&apos;s microphone between its hits is turned down.</source>
-        <translation>Ein Gate: was zwischen den Schlägen ins Mikrofon einstreut, wird leiser.</translation>
     </message>
     <message>
         <source>Catch the peaks</source>
@@ -984,24 +693,12 @@
         <translation>Bass auf kleinen Lautsprechern</translation>
     </message>
     <message>
-        <source>Saturation from 80 to 400 Hz: partials that phones can play.</source>
-        <translation>Sättigung von 80 bis 400 Hz: Teiltöne, die Telefone spielen können.</translation>
-    </message>
-    <message>
         <source>Body of the bass</source>
         <translation>Körper des Basses</translation>
     </message>
     <message>
         <source>A cut at 300 Hz and a small lift at 164 Hz.</source>
         <translation>Ein Schnitt bei 300 Hz und eine kleine Anhebung bei 164 Hz.</translation>
-    </message>
-    <message>
-        <source>Make way for the kick</source>
-        <translation>Der Kick Platz machen</translation>
-    </message>
-    <message>
-        <source>A duck of 4 dB: choose the kick as its key, and the bass makes way at every hit.</source>
-        <translation>Ein Ducker mit 4 dB: wähle die Kick als Auslöser, und der Bass macht bei jedem Schlag Platz.</translation>
     </message>
     <message>
         <source>Guitars without mud</source>
@@ -1016,16 +713,8 @@
         <translation>Raum für eine Stimme</translation>
     </message>
     <message>
-        <source>A wide cut at 1.2 kHz: keys leave room for a voice, even before there is one.</source>
-        <translation>Ein breiter Schnitt bei 1,2 kHz: Tasten lassen einer Stimme Raum, noch ehe es eine gibt.</translation>
-    </message>
-    <message>
         <source>Even piano</source>
         <translation>Ebenes Klavier</translation>
-    </message>
-    <message>
-        <source>3.5:1 and 3 dB back: a piano whose loud chords no longer jump out.</source>
-        <translation>3,5:1 und 3 dB zurück: ein Klavier, dessen laute Akkorde nicht mehr herausspringen.</translation>
     </message>
     <message>
         <source>Steady voice</source>
@@ -1060,16 +749,8 @@
         <translation>Blechdach</translation>
     </message>
     <message>
-        <source>A bright, dense ring without walls that are heard, after a voice has begun.</source>
-        <translation>Ein heller, dichter Klang ohne hörbare Wände, nachdem eine Stimme begonnen hat.</translation>
-    </message>
-    <message>
         <source>Under the bridge</source>
         <translation>Unter der Brücke</translation>
-    </message>
-    <message>
-        <source>A long, dark vault: sets a row far back.</source>
-        <translation>Ein langes, dunkles Gewölbe: stellt eine Zeile weit nach hinten.</translation>
     </message>
     <message>
         <source>Answer at once</source>
@@ -1090,10 +771,6 @@
     <message>
         <source>Two hulls</source>
         <translation>Zwei Rümpfe</translation>
-    </message>
-    <message>
-        <source>A chorus: the row twice, the second a little out of step.</source>
-        <translation>Ein Chorus: die Zeile zweimal, die zweite etwas versetzt.</translation>
     </message>
     <message>
         <source>Barely moving</source>
@@ -1129,7 +806,7 @@
     </message>
     <message>
         <source>ceiling</source>
-        <translation>Decke</translation>
+        <translation>Grenze</translation>
     </message>
     <message>
         <source>chorus</source>
@@ -1153,7 +830,7 @@
     </message>
     <message>
         <source>decay</source>
-        <translation>Ausklang</translation>
+        <translation>Nachhallzeit</translation>
     </message>
     <message>
         <source>depth</source>
@@ -1165,7 +842,7 @@
     </message>
     <message>
         <source>drive</source>
-        <translation>Drive</translation>
+        <translation>Sättigung</translation>
     </message>
     <message>
         <source>duck</source>
@@ -1209,23 +886,11 @@
     </message>
     <message>
         <source>hold</source>
-        <translation>halten</translation>
-    </message>
-    <message>
-        <source>in</source>
-        <translation>ein</translation>
+        <translation>Hold</translation>
     </message>
     <message>
         <source>input</source>
         <translation>Eingang</translation>
-    </message>
-    <message>
-        <source>key high cut</source>
-        <translation>Auslöser High Cut</translation>
-    </message>
-    <message>
-        <source>key low cut</source>
-        <translation>Auslöser Low Cut</translation>
     </message>
     <message>
         <source>kind</source>
@@ -1233,11 +898,11 @@
     </message>
     <message>
         <source>knee</source>
-        <translation>Knie</translation>
+        <translation>Knee</translation>
     </message>
     <message>
         <source>left</source>
-        <translation>linken</translation>
+        <translation>links</translation>
     </message>
     <message>
         <source>limit</source>
@@ -1245,7 +910,7 @@
     </message>
     <message>
         <source>lookahead</source>
-        <translation>Vorausschau</translation>
+        <translation>Lookahead</translation>
     </message>
     <message>
         <source>low</source>
@@ -1261,7 +926,7 @@
     </message>
     <message>
         <source>makeup</source>
-        <translation>Ausgleich</translation>
+        <translation>Makeup</translation>
     </message>
     <message>
         <source>mix</source>
@@ -1301,7 +966,7 @@
     </message>
     <message>
         <source>predelay</source>
-        <translation>Vorverzögerung</translation>
+        <translation>Predelay</translation>
     </message>
     <message>
         <source>range</source>
@@ -1329,7 +994,7 @@
     </message>
     <message>
         <source>right</source>
-        <translation>rechten</translation>
+        <translation>rechts</translation>
     </message>
     <message>
         <source>send</source>
@@ -1353,7 +1018,7 @@
     </message>
     <message>
         <source>threshold</source>
-        <translation>Schwelle</translation>
+        <translation>Threshold</translation>
     </message>
     <message>
         <source>tone</source>
@@ -1364,24 +1029,16 @@
         <translation>Transient</translation>
     </message>
     <message>
-        <source>where</source>
-        <translation>wo</translation>
-    </message>
-    <message>
-        <source>within</source>
-        <translation>dazwischen</translation>
-    </message>
-    <message>
         <source>inverted against {}</source>
-        <translation>gegen {} gedreht</translation>
+        <translation>gegen {} invertiert</translation>
     </message>
     <message>
         <source>{:.1f} ms late and inverted against {}</source>
-        <translation>{:.1f} ms später und gedreht gegen {}</translation>
+        <translation>{:.1f} ms später und invertiert gegen {}</translation>
     </message>
     <message>
         <source>{:.1f} ms early and inverted against {}</source>
-        <translation>{:.1f} ms früher und gedreht gegen {}</translation>
+        <translation>{:.1f} ms früher und invertiert gegen {}</translation>
     </message>
     <message>
         <source>{:.1f} ms late against {}</source>
@@ -1390,10 +1047,6 @@
     <message>
         <source>{:.1f} ms early against {}</source>
         <translation>{:.1f} ms früher als {}</translation>
-    </message>
-    <message>
-        <source>: the low end would gain {:.1f} dB</source>
-        <translation>: die Tiefen gewännen {:.1f} dB</translation>
     </message>
     <message>
         <source>starts at {:.1f} s</source>
@@ -1408,36 +1061,12 @@
         <translation>von Anfang bis Ende still</translation>
     </message>
     <message>
-        <source>as good as silent: peak {:.0f} dBFS</source>
-        <translation>so gut wie still: Spitze {:.0f} dBFS</translation>
-    </message>
-    <message>
         <source>clipped {}×</source>
         <translation>{}× übersteuert</translation>
     </message>
     <message>
-        <source>{} samples are not numbers</source>
-        <translation>{} Samples sind keine Zahlen</translation>
-    </message>
-    <message>
-        <source>left side is dead</source>
-        <translation>linke Seite ist tot</translation>
-    </message>
-    <message>
-        <source>right side is dead</source>
-        <translation>rechte Seite ist tot</translation>
-    </message>
-    <message>
         <source>mono in a stereo file</source>
         <translation>mono in einer Stereodatei</translation>
-    </message>
-    <message>
-        <source>left side louder by {:.0f} dB</source>
-        <translation>linke Seite {:.0f} dB lauter</translation>
-    </message>
-    <message>
-        <source>right side louder by {:.0f} dB</source>
-        <translation>rechte Seite {:.0f} dB lauter</translation>
     </message>
     <message>
         <source>loses in mono (correlation {:.2f})</source>
@@ -1465,7 +1094,7 @@
     </message>
     <message>
         <source>quiet: average {:.0f} dBFS</source>
-        <translation>leise: Mittel {:.0f} dBFS</translation>
+        <translation>leise: Mittelwert {:.0f} dBFS</translation>
     </message>
     <message>
         <source>noise floor {:.0f} dBFS</source>
@@ -1493,7 +1122,7 @@
     </message>
     <message>
         <source>sample peak</source>
-        <translation>Sample-Spitze</translation>
+        <translation>Spitzenpegel</translation>
     </message>
     <message>
         <source>above the limit</source>
@@ -1517,7 +1146,7 @@
     </message>
     <message>
         <source>loss in mono</source>
-        <translation>Verlust in Mono</translation>
+        <translation>Mono-Verlust</translation>
     </message>
     <message>
         <source>deep reduction</source>
@@ -1529,7 +1158,7 @@
     </message>
     <message>
         <source>ride at its end</source>
-        <translation>Fahrt am Ende</translation>
+        <translation>Automation am Anschlag</translation>
     </message>
     <message>
         <source>missing</source>
@@ -1538,10 +1167,6 @@
     <message>
         <source>clipped</source>
         <translation>übersteuert</translation>
-    </message>
-    <message>
-        <source>not numbers</source>
-        <translation>keine Zahlen</translation>
     </message>
     <message>
         <source>converted</source>
@@ -1561,7 +1186,7 @@
     </message>
     <message>
         <source>rides</source>
-        <translation>Fahrten</translation>
+        <translation>Automation</translation>
     </message>
     <message>
         <source>monitoring</source>
@@ -1574,10 +1199,6 @@
     <message>
         <source>cannot run</source>
         <translation>läuft nicht</translation>
-    </message>
-    <message>
-        <source>keys</source>
-        <translation>Tasten</translation>
     </message>
     <message>
         <source>chains</source>
@@ -1604,400 +1225,20 @@
         <translation>Mitten</translation>
     </message>
     <message>
-        <source>this is no WAVE file</source>
-        <translation>dies ist keine WAVE-Datei</translation>
-    </message>
-    <message>
-        <source>its header says {} bytes, it has {}</source>
-        <translation>laut ihrem Kopf hat sie {} Bytes, es sind {}</translation>
-    </message>
-    <message>
-        <source>the length of its samples in the header is wrong</source>
-        <translation>die Länge der Samples in ihrem Kopf ist falsch</translation>
-    </message>
-    <message>
-        <source>it has no samples</source>
-        <translation>sie hat keine Samples</translation>
-    </message>
-    <message>
-        <source>this is no AIFF file</source>
-        <translation>dies ist keine AIFF-Datei</translation>
-    </message>
-    <message>
-        <source>this is no FLAC file</source>
-        <translation>dies ist keine FLAC-Datei</translation>
-    </message>
-    <message>
-        <source>its header does not say how long it is</source>
-        <translation>ihr Kopf sagt nicht, wie lang sie ist</translation>
-    </message>
-    <message>
-        <source>this is no Ogg file</source>
-        <translation>dies ist keine Ogg-Datei</translation>
-    </message>
-    <message>
-        <source>its end is missing</source>
-        <translation>ihr Ende fehlt</translation>
-    </message>
-    <message>
-        <source>its last page is not whole</source>
-        <translation>ihre letzte Seite ist nicht vollständig</translation>
-    </message>
-    <message>
-        <source>this is no MPEG audio file</source>
-        <translation>dies ist keine MPEG-Audiodatei</translation>
-    </message>
-    <message>
-        <source>the conversion to {} Hz failed: {}</source>
-        <translation>die Umwandlung in {} Hz ist misslungen: {}</translation>
-    </message>
-    <message>
-        <source>a left and a right side must be mono files</source>
-        <translation>eine linke und eine rechte Seite müssen Monodateien sein</translation>
-    </message>
-    <message>
-        <source>channel {} is wanted, the file has {}</source>
-        <translation>Kanal {} ist verlangt, die Datei hat {}</translation>
-    </message>
-    <message>
-        <source>the folder cannot be read: {}</source>
-        <translation>der Ordner kann nicht gelesen werden: {}</translation>
-    </message>
-    <message>
-        <source>a file of this name is in the way of the folder</source>
-        <translation>eine Datei dieses Namens ist dem Ordner im Weg</translation>
-    </message>
-    <message>
-        <source>the folder cannot be made: {}</source>
-        <translation>der Ordner kann nicht angelegt werden: {}</translation>
-    </message>
-    <message>
-        <source>the file does not exist</source>
-        <translation>die Datei gibt es nicht</translation>
-    </message>
-    <message>
-        <source>no permission to read the file</source>
-        <translation>keine Erlaubnis, die Datei zu lesen</translation>
-    </message>
-    <message>
-        <source>the file cannot be read: {}</source>
-        <translation>die Datei kann nicht gelesen werden: {}</translation>
-    </message>
-    <message>
-        <source>this is a folder, not a file</source>
-        <translation>dies ist ein Ordner, keine Datei</translation>
-    </message>
-    <message>
-        <source>this is not a regular file</source>
-        <translation>dies ist keine gewöhnliche Datei</translation>
-    </message>
-    <message>
-        <source>the file is too large: {} bytes are the most</source>
-        <translation>die Datei ist zu groß: höchstens {} Bytes</translation>
-    </message>
-    <message>
-        <source>the file cannot be given its name: {}</source>
-        <translation>die Datei kann ihren Namen nicht bekommen: {}</translation>
-    </message>
-    <message>
-        <source>it did not answer in time ({:g} s)</source>
-        <translation>es hat nicht rechtzeitig geantwortet ({:g} s)</translation>
-    </message>
-    <message>
-        <source>the plug-in host: {}</source>
-        <translation>der Plug-in-Host: {}</translation>
-    </message>
-    <message>
-        <source>what was written is not what was rendered, so that nothing was replaced: {}</source>
-        <translation>was geschrieben wurde, ist nicht, was gerechnet wurde; es wurde nichts ersetzt: {}</translation>
-    </message>
-    <message>
-        <source>its header says {} frames, {} were rendered</source>
-        <translation>laut ihrem Kopf sind es {} Frames, gerechnet wurden {}</translation>
-    </message>
-    <message>
-        <source>its level is another</source>
-        <translation>ihr Pegel ist ein anderer</translation>
-    </message>
-    <message>
-        <source>it has {} frames, {} were rendered</source>
-        <translation>sie hat {} Frames, gerechnet wurden {}</translation>
-    </message>
-    <message>
-        <source>its samples are others</source>
-        <translation>ihre Samples sind andere</translation>
-    </message>
-    <message>
-        <source>there is nothing to export: the range holds no samples</source>
-        <translation>es gibt nichts auszugeben: im Bereich sind keine Samples</translation>
-    </message>
-    <message>
-        <source>a time of the song is a number of seconds, from 0 on</source>
-        <translation>eine Zeit im Stück ist eine Zahl von Sekunden, ab 0</translation>
-    </message>
-    <message>
-        <source>{:g} s lies after the end of the song, which lasts {:.3f} s</source>
-        <translation>{:g} s liegt hinter dem Ende des Stücks, das {:.3f} s dauert</translation>
-    </message>
-    <message>
-        <source>the end must lie after the start</source>
-        <translation>das Ende muss nach dem Anfang liegen</translation>
-    </message>
-    <message>
-        <source>there is not one sample between these times</source>
-        <translation>zwischen diesen Zeiten liegt kein einziges Sample</translation>
-    </message>
-    <message>
-        <source>there is nothing to export: no mix is wanted, and no track is heard</source>
-        <translation>es gibt nichts auszugeben: kein Mix ist verlangt, und keine Spur ist zu hören</translation>
-    </message>
-    <message>
-        <source>the file exists already</source>
-        <translation>die Datei gibt es schon</translation>
-    </message>
-    <message>
-        <source>the file cannot be read</source>
-        <translation>die Datei kann nicht gelesen werden</translation>
-    </message>
-    <message>
-        <source>the file has {} channels; a measurement takes mono and stereo. In a session it can be folded or split</source>
-        <translation>die Datei hat {} Kanäle; gemessen wird Mono und Stereo. In einer Sitzung kann sie gefaltet oder geteilt werden</translation>
-    </message>
-    <message>
-        <source>line {}: {}</source>
-        <translation>Zeile {}: {}</translation>
-    </message>
-    <message>
-        <source>wanted are a frequency in Hz and a gain in dB</source>
-        <translation>verlangt sind eine Frequenz in Hz und eine Verstärkung in dB</translation>
-    </message>
-    <message>
-        <source>the frequency must be 10 to 40,000 Hz</source>
-        <translation>die Frequenz muss zwischen 10 und 40 000 Hz liegen</translation>
-    </message>
-    <message>
-        <source>the gain must be -24 to +24 dB</source>
-        <translation>die Verstärkung muss zwischen -24 und +24 dB liegen</translation>
-    </message>
-    <message>
-        <source>frequencies must rise</source>
-        <translation>Frequenzen müssen steigen</translation>
-    </message>
-    <message>
-        <source>there are more than 10,000 points</source>
-        <translation>es sind mehr als 10 000 Punkte</translation>
-    </message>
-    <message>
-        <source>no line with a frequency and a gain is in it</source>
-        <translation>es steht keine Zeile mit Frequenz und Verstärkung darin</translation>
-    </message>
-    <message>
         <source>cancelled</source>
         <translation>abgebrochen</translation>
-    </message>
-    <message>
-        <source>it cannot be read</source>
-        <translation>sie kann nicht gelesen werden</translation>
-    </message>
-    <message>
-        <source>reading it failed</source>
-        <translation>das Lesen ist misslungen</translation>
-    </message>
-    <message>
-        <source>it changed while it was copied</source>
-        <translation>sie hat sich beim Kopieren geändert</translation>
-    </message>
-    <message>
-        <source>it is no folder</source>
-        <translation>es ist kein Ordner</translation>
-    </message>
-    <message>
-        <source>the folder is not empty; a new one is needed</source>
-        <translation>der Ordner ist nicht leer; es wird ein neuer gebraucht</translation>
     </message>
     <message>
         <source>{} cannot be read: {}</source>
         <translation>{} kann nicht gelesen werden: {}</translation>
     </message>
     <message>
-        <source>{}: the JSON is broken at line {}, column {}</source>
-        <translation>{}: das JSON ist in Zeile {}, Spalte {} beschädigt</translation>
-    </message>
-    <message>
-        <source>{}: it holds a number that is too large</source>
-        <translation>{}: eine Zahl darin ist zu groß</translation>
-    </message>
-    <message>
-        <source>{}: it is nested too deeply</source>
-        <translation>{}: sie ist zu tief verschachtelt</translation>
-    </message>
-    <message>
-        <source>For a bus beside its rows: no bottom, 10:1 and 9 dB back, blended in by the bus&apos;s fader.</source>
-        <translation>Für einen Bus neben seinen Zeilen: ohne Tiefen, 10:1 und 9 dB zurück, mit dem Fader des Busses beigemischt.</translation>
-    </message>
-    <message>
         <source>not a preset</source>
         <translation>keine Vorlage</translation>
     </message>
     <message>
-        <source>this is no preset</source>
-        <translation>dies ist keine Vorlage</translation>
-    </message>
-    <message>
-        <source>this preset was written by a newer Isotonus</source>
-        <translation>diese Vorlage hat ein neueres Isotonus geschrieben</translation>
-    </message>
-    <message>
-        <source>the preset cannot be read: {}</source>
-        <translation>die Vorlage kann nicht gelesen werden: {}</translation>
-    </message>
-    <message>
-        <source>a preset needs a name</source>
-        <translation>eine Vorlage braucht einen Namen</translation>
-    </message>
-    <message>
-        <source>there is nothing in this chain to keep</source>
-        <translation>in dieser Kette ist nichts, was zu behalten wäre</translation>
-    </message>
-    <message>
-        <source>&apos;{}&apos; ships with Isotonus: choose another name</source>
-        <translation>„{}“ gehört zu Isotonus: bitte einen anderen Namen wählen</translation>
-    </message>
-    <message>
-        <source>there is no preset of yours called &apos;{}&apos;</source>
-        <translation>es gibt keine eigene Vorlage „{}“</translation>
-    </message>
-    <message>
-        <source>cannot be removed: {}</source>
-        <translation>kann nicht entfernt werden: {}</translation>
-    </message>
-    <message>
-        <source>line {}: &apos;seconds,value&apos; is wanted, not &apos;{}&apos;</source>
-        <translation>Zeile {}: verlangt ist „seconds,value“, nicht „{}“</translation>
-    </message>
-    <message>
-        <source>line {}: no point of a {} ride: {}</source>
-        <translation>Zeile {}: kein Punkt einer Fahrt von {}: {}</translation>
-    </message>
-    <message>
-        <source>line {}: {} points are the most</source>
-        <translation>Zeile {}: höchstens {} Punkte</translation>
-    </message>
-    <message>
-        <source>there are no points in it: lines of &apos;seconds,value&apos; are wanted</source>
-        <translation>es sind keine Punkte darin: verlangt sind Zeilen „seconds,value“</translation>
-    </message>
-    <message>
-        <source>only tracks and buses can send</source>
-        <translation>nur Spuren und Busse können senden</translation>
-    </message>
-    <message>
-        <source>there is no such bus to send to</source>
-        <translation>einen solchen Bus zum Senden gibt es nicht</translation>
-    </message>
-    <message>
-        <source>{} cannot send to {}: it would feed itself</source>
-        <translation>{} kann nicht an {} senden: die Zeile würde sich selbst speisen</translation>
-    </message>
-    <message>
-        <source>there is no such bus</source>
-        <translation>einen solchen Bus gibt es nicht</translation>
-    </message>
-    <message>
-        <source>{} cannot lead to {}: it would feed itself</source>
-        <translation>{} kann nicht in {} führen: die Zeile würde sich selbst speisen</translation>
-    </message>
-    <message>
-        <source>not a MIDI file</source>
-        <translation>keine MIDI-Datei</translation>
-    </message>
-    <message>
-        <source>the MIDI file ends early</source>
-        <translation>die MIDI-Datei endet zu früh</translation>
-    </message>
-    <message>
-        <source>MIDI files of format {} hold separate pieces and have no song to mark</source>
-        <translation>MIDI-Dateien vom Format {} enthalten einzelne Stücke und haben kein Lied, das zu gliedern wäre</translation>
-    </message>
-    <message>
-        <source>the MIDI file counts in frames of film, not in beats; its markers cannot be placed</source>
-        <translation>die MIDI-Datei zählt in Filmbildern, nicht in Schlägen; ihre Marken haben keinen Platz</translation>
-    </message>
-    <message>
-        <source>the MIDI file is broken or ends early</source>
-        <translation>die MIDI-Datei ist beschädigt oder endet zu früh</translation>
-    </message>
-    <message>
-        <source>the MIDI file has no markers and no tempo</source>
-        <translation>die MIDI-Datei hat keine Marken und kein Tempo</translation>
-    </message>
-    <message>
-        <source>the file has no cue points</source>
-        <translation>die Datei hat keine Cue-Punkte</translation>
-    </message>
-    <message>
-        <source>no audio files in this folder</source>
-        <translation>keine Audiodateien in diesem Ordner</translation>
-    </message>
-    <message>
-        <source>none of the audio files in this folder can be read</source>
-        <translation>keine der Audiodateien in diesem Ordner kann gelesen werden</translation>
-    </message>
-    <message>
-        <source>{} wants a number, not &apos;{}&apos;</source>
-        <translation>{} verlangt eine Zahl, nicht „{}“</translation>
-    </message>
-    <message>
-        <source>{} goes from {:g} to {:g}{}; {} is outside</source>
-        <translation>{} geht von {:g} bis {:g}{}; {} liegt außerhalb</translation>
-    </message>
-    <message>
-        <source>{} is {} or {}, not &apos;{}&apos;</source>
-        <translation>{} ist {} oder {}, nicht „{}“</translation>
-    </message>
-    <message>
-        <source>target is auto or MEASURE:LOW:HIGH (such as peak:-7:-5), not &apos;{}&apos;</source>
-        <translation>target ist auto oder MEASURE:LOW:HIGH (etwa peak:-7:-5), nicht „{}“</translation>
-    </message>
-    <message>
-        <source>target wants the lower level first</source>
-        <translation>target verlangt den tieferen Pegel zuerst</translation>
-    </message>
-    <message>
-        <source>staged_without is off or FROM-TO, in seconds of the song</source>
-        <translation>staged_without ist off oder FROM-TO, in Sekunden des Stücks</translation>
-    </message>
-    <message>
-        <source>staged_without wants the earlier time first</source>
-        <translation>staged_without verlangt die frühere Zeit zuerst</translation>
-    </message>
-    <message>
-        <source>kind is percussive, sustained or auto, not &apos;{}&apos;</source>
-        <translation>kind ist percussive, sustained oder auto, nicht „{}“</translation>
-    </message>
-    <message>
-        <source>&apos;{}&apos; is not a setting of a track (they are: trim fader pan width low_centre mute solo solo_safe polarity delay kind target staged_without)</source>
-        <translation>„{}“ ist keine Einstellung einer Spur (es sind: trim fader pan width low_centre mute solo solo_safe polarity delay kind target staged_without)</translation>
-    </message>
-    <message>
-        <source>&apos;{}&apos; is no pan law (constant_power, compromise, linear, balance)</source>
-        <translation>„{}“ ist kein Panoramagesetz (constant_power, compromise, linear, balance)</translation>
-    </message>
-    <message>
-        <source>&apos;{}&apos; is not a setting of the main output (it has: fader, pan_law)</source>
-        <translation>„{}“ ist keine Einstellung der Summe (sie hat: fader, pan_law)</translation>
-    </message>
-    <message>
         <source>must be bytes in hexadecimal</source>
         <translation>muss aus hexadezimalen Bytes bestehen</translation>
-    </message>
-    <message>
-        <source>cannot hold a zero</source>
-        <translation>kann keine Null enthalten</translation>
-    </message>
-    <message>
-        <source>is none of the words that are known</source>
-        <translation>ist keines der bekannten Wörter</translation>
     </message>
     <message>
         <source>&apos;{}&apos; must be a list of whole numbers</source>
@@ -2008,72 +1249,16 @@
         <translation>keine Sitzungsdatei</translation>
     </message>
     <message>
-        <source>not a session file: &quot;format&quot; is not &quot;isotonus-session&quot;</source>
-        <translation>keine Sitzungsdatei: „format“ ist nicht „isotonus-session“</translation>
-    </message>
-    <message>
-        <source>the session&apos;s &quot;version&quot; is missing or not a whole number</source>
-        <translation>„version“ der Sitzung fehlt oder ist keine ganze Zahl</translation>
-    </message>
-    <message>
-        <source>this session was written by a newer Isotonus (version {}; this one reads up to {})</source>
-        <translation>diese Sitzung hat ein neueres Isotonus geschrieben (Version {}; dieses liest bis {})</translation>
-    </message>
-    <message>
-        <source>the session&apos;s &quot;version&quot; must be 1 or more</source>
-        <translation>„version“ der Sitzung muss mindestens 1 sein</translation>
-    </message>
-    <message>
-        <source>the session cannot be read: {}</source>
-        <translation>die Sitzung kann nicht gelesen werden: {}</translation>
-    </message>
-    <message>
-        <source>not a session file: the file is empty</source>
-        <translation>keine Sitzungsdatei: die Datei ist leer</translation>
-    </message>
-    <message>
-        <source>the session is not written, since it could not be read again: {}</source>
-        <translation>die Sitzung wird nicht geschrieben, denn sie wäre nicht wieder zu lesen: {}</translation>
-    </message>
-    <message>
         <source>not a list of references</source>
         <translation>keine Liste von Referenzen</translation>
-    </message>
-    <message>
-        <source>the list of references cannot be read: {}</source>
-        <translation>die Liste der Referenzen kann nicht gelesen werden: {}</translation>
-    </message>
-    <message>
-        <source>its folder cannot be made</source>
-        <translation>ihr Ordner kann nicht angelegt werden</translation>
     </message>
     <message>
         <source>not a target sheet</source>
         <translation>kein Zielblatt</translation>
     </message>
     <message>
-        <source>not a target sheet: &quot;format&quot; is not &quot;isotonus-target-sheet&quot;</source>
-        <translation>kein Zielblatt: „format“ ist nicht „isotonus-target-sheet“</translation>
-    </message>
-    <message>
-        <source>this target sheet was written by a newer Isotonus</source>
-        <translation>dieses Zielblatt hat ein neueres Isotonus geschrieben</translation>
-    </message>
-    <message>
-        <source>the target sheet cannot be read: {}</source>
-        <translation>das Zielblatt kann nicht gelesen werden: {}</translation>
-    </message>
-    <message>
         <source>the file of the track &apos;{}&apos;</source>
         <translation>die Datei der Spur „{}“</translation>
-    </message>
-    <message>
-        <source>the right side of the track &apos;{}&apos;</source>
-        <translation>die rechte Seite der Spur „{}“</translation>
-    </message>
-    <message>
-        <source>the room of &apos;{}&apos;</source>
-        <translation>der Raum von „{}“</translation>
     </message>
     <message>
         <source>the reference &apos;{}&apos;</source>
@@ -2081,315 +1266,19 @@
     </message>
     <message>
         <source>the print &apos;{}&apos;</source>
-        <translation>der Abzug „{}“</translation>
-    </message>
-    <message>
-        <source>the session as it was at the print &apos;{}&apos;</source>
-        <translation>die Sitzung, wie sie beim Abzug „{}“ war</translation>
-    </message>
-    <message>
-        <source>the session&apos;s own file</source>
-        <translation>die Datei der Sitzung selbst</translation>
-    </message>
-    <message>
-        <source>is before the point before it</source>
-        <translation>liegt vor dem Punkt davor</translation>
-    </message>
-    <message>
-        <source>is none that such a row can have</source>
-        <translation>ist keine, die eine solche Zeile haben kann</translation>
-    </message>
-    <message>
-        <source>is another processor&apos;s too</source>
-        <translation>gehört auch einem anderen Prozessor</translation>
-    </message>
-    <message>
-        <source>is none of its parameters</source>
-        <translation>ist keiner seiner Parameter</translation>
-    </message>
-    <message>
-        <source>is a ride of a processor that is not there</source>
-        <translation>ist eine Fahrt eines Prozessors, den es nicht gibt</translation>
-    </message>
-    <message>
-        <source>is another send&apos;s too</source>
-        <translation>gehört auch einem anderen Send</translation>
-    </message>
-    <message>
-        <source>is where another send leads too</source>
-        <translation>ist auch das Ziel eines anderen Sends</translation>
-    </message>
-    <message>
-        <source>is a ride of a send that is not there</source>
-        <translation>ist eine Fahrt eines Sends, den es nicht gibt</translation>
+        <translation>der Zwischenstand „{}“</translation>
     </message>
     <message>
         <source>ends too late</source>
         <translation>endet zu spät</translation>
     </message>
     <message>
-        <source>belongs to another row too</source>
-        <translation>gehört auch einer anderen Zeile</translation>
-    </message>
-    <message>
-        <source>is one that was not given yet</source>
-        <translation>wurde noch nicht vergeben</translation>
-    </message>
-    <message>
-        <source>leads to no bus</source>
-        <translation>führt in keinen Bus</translation>
-    </message>
-    <message>
-        <source>leads in a circle</source>
-        <translation>führt im Kreis</translation>
-    </message>
-    <message>
-        <source>listens to</source>
-        <translation>hört auf</translation>
-    </message>
-    <message>
-        <source>is fed by</source>
-        <translation>wird gespeist von</translation>
-    </message>
-    <message>
-        <source>makes a circle: the row would listen to itself, by way of what it listens to ({})</source>
-        <translation>schließt einen Kreis: die Zeile würde über das, worauf sie hört, auf sich selbst hören ({})</translation>
-    </message>
-    <message>
-        <source>makes a ring: {}</source>
-        <translation>schließt einen Ring: {}</translation>
-    </message>
-    <message>
-        <source>is before the section before it</source>
-        <translation>liegt vor dem Abschnitt davor</translation>
-    </message>
-    <message>
-        <source>is before the mark before it</source>
-        <translation>liegt vor der Marke davor</translation>
-    </message>
-    <message>
-        <source>is before the note before it</source>
-        <translation>liegt vor der Notiz davor</translation>
-    </message>
-    <message>
         <source>must count every version once</source>
         <translation>muss jede Fassung einmal zählen</translation>
     </message>
     <message>
-        <source>there is no processor at this place</source>
-        <translation>an dieser Stelle ist kein Prozessor</translation>
-    </message>
-    <message>
-        <source>&apos;{}&apos; has no threshold from which it turns down</source>
-        <translation>„{}“ hat keine Schwelle, ab der er leiser macht</translation>
-    </message>
-    <message>
-        <source>an impulse response has 1, 2 or 4 channels, this file has {}</source>
-        <translation>eine Impulsantwort hat 1, 2 oder 4 Kanäle, diese Datei hat {}</translation>
-    </message>
-    <message>
-        <source>there is nothing to be heard in this impulse response</source>
-        <translation>in dieser Impulsantwort ist nichts zu hören</translation>
-    </message>
-    <message>
-        <source>this processor turns nothing down</source>
-        <translation>dieser Prozessor macht nichts leiser</translation>
-    </message>
-    <message>
-        <source>there is no such device</source>
-        <translation>ein solches Gerät gibt es nicht</translation>
-    </message>
-    <message>
-        <source>the MIDI device cannot be opened: another program has it</source>
-        <translation>das MIDI-Gerät kann nicht geöffnet werden: ein anderes Programm hat es</translation>
-    </message>
-    <message>
-        <source>there is no MIDI device of this name</source>
-        <translation>ein MIDI-Gerät dieses Namens gibt es nicht</translation>
-    </message>
-    <message>
-        <source>there is no MIDI system on this machine: neither ALSA&apos;s sequencer nor a JACK server</source>
-        <translation>auf diesem Rechner gibt es kein MIDI: weder den Sequenzer von ALSA noch einen JACK-Server</translation>
-    </message>
-    <message>
-        <source>of this print no session was kept; it was made by an older version, or elsewhere</source>
-        <translation>zu diesem Abzug wurde keine Sitzung behalten; er stammt von einer älteren Fassung oder von anderswo</translation>
-    </message>
-    <message>
-        <source>another program has changed the file</source>
-        <translation>ein anderes Programm hat die Datei geändert</translation>
-    </message>
-    <message>
-        <source>it cannot be taken in</source>
-        <translation>sie kann nicht übernommen werden</translation>
-    </message>
-    <message>
-        <source>the sample rate cannot be converted: {}</source>
-        <translation>die Abtastrate kann nicht umgewandelt werden: {}</translation>
-    </message>
-    <message>
-        <source>the file is empty</source>
-        <translation>die Datei ist leer</translation>
-    </message>
-    <message>
-        <source>not an audio file that can be read ({})</source>
-        <translation>keine Audiodatei, die gelesen werden kann ({})</translation>
-    </message>
-    <message>
-        <source>the file has {} channels; {} are the most that can be used</source>
-        <translation>die Datei hat {} Kanäle; höchstens {} sind zu gebrauchen</translation>
-    </message>
-    <message>
-        <source>the file holds no samples</source>
-        <translation>in der Datei sind keine Samples</translation>
-    </message>
-    <message>
-        <source>a sample rate of {} Hz cannot be used</source>
-        <translation>eine Abtastrate von {} Hz ist nicht zu gebrauchen</translation>
-    </message>
-    <message>
-        <source>frame {} cannot be reached</source>
-        <translation>Frame {} ist nicht zu erreichen</translation>
-    </message>
-    <message>
-        <source>reading stopped at frame {} of {}</source>
-        <translation>das Lesen brach bei Frame {} von {} ab</translation>
-    </message>
-    <message>
-        <source>FLAC holds 16 or 24 bit, no floating point</source>
-        <translation>FLAC fasst 16 oder 24 Bit, kein Gleitkomma</translation>
-    </message>
-    <message>
-        <source>a {} file cannot hold {} channels at {} Hz</source>
-        <translation>eine Datei vom Typ {} fasst keine {} Kanäle bei {} Hz</translation>
-    </message>
-    <message>
-        <source>the file cannot be written: {}</source>
-        <translation>die Datei kann nicht geschrieben werden: {}</translation>
-    </message>
-    <message>
-        <source>writing failed: {}</source>
-        <translation>das Schreiben ist misslungen: {}</translation>
-    </message>
-    <message>
-        <source>the file changed while it was in use</source>
-        <translation>die Datei hat sich geändert, während sie gebraucht wurde</translation>
-    </message>
-    <message>
-        <source>the file cannot be opened: {}</source>
-        <translation>die Datei kann nicht geöffnet werden: {}</translation>
-    </message>
-    <message>
-        <source>the file cannot be locked: {}</source>
-        <translation>die Datei kann nicht gesperrt werden: {}</translation>
-    </message>
-    <message>
-        <source>another program is changing the file</source>
-        <translation>ein anderes Programm ändert die Datei gerade</translation>
-    </message>
-    <message>
-        <source>a file&apos;s name is wanted</source>
-        <translation>verlangt ist der Name einer Datei</translation>
-    </message>
-    <message>
-        <source>the name is too long: a file&apos;s name has 255 bytes at most</source>
-        <translation>der Name ist zu lang: der Name einer Datei hat höchstens 255 Bytes</translation>
-    </message>
-    <message>
-        <source>the file cannot be written: a link leads nowhere</source>
-        <translation>die Datei kann nicht geschrieben werden: eine Verknüpfung führt ins Leere</translation>
-    </message>
-    <message>
-        <source>a folder of this name is in the way</source>
-        <translation>ein Ordner dieses Namens ist im Weg</translation>
-    </message>
-    <message>
-        <source>this is not a regular file; it is not written over</source>
-        <translation>dies ist keine gewöhnliche Datei; sie wird nicht überschrieben</translation>
-    </message>
-    <message>
-        <source>the file is read-only; it is not written over</source>
-        <translation>die Datei ist schreibgeschützt; sie wird nicht überschrieben</translation>
-    </message>
-    <message>
-        <source>the file cannot be written: there is no such folder</source>
-        <translation>die Datei kann nicht geschrieben werden: den Ordner gibt es nicht</translation>
-    </message>
-    <message>
         <source>the file cannot be reached: {}</source>
-        <translation>die Datei ist nicht zu erreichen: {}</translation>
-    </message>
-    <message>
-        <source>this is {}; it is not written over</source>
-        <translation>dies ist {}; nichts davon wird überschrieben</translation>
-    </message>
-    <message>
-        <source>the plug-in host is missing</source>
-        <translation>der Plug-in-Host fehlt</translation>
-    </message>
-    <message>
-        <source>there is no memory for a plug-in</source>
-        <translation>für ein Plug-in ist kein Speicher da</translation>
-    </message>
-    <message>
-        <source>the plug-in host cannot be started: {}</source>
-        <translation>der Plug-in-Host kann nicht gestartet werden: {}</translation>
-    </message>
-    <message>
-        <source>it crashed ({})</source>
-        <translation>es ist abgestürzt ({})</translation>
-    </message>
-    <message>
-        <source>it ended by itself</source>
-        <translation>es hat von selbst geendet</translation>
-    </message>
-    <message>
-        <source>it has ended</source>
-        <translation>es hat geendet</translation>
-    </message>
-    <message>
-        <source>it did not answer in time ({} s)</source>
-        <translation>es hat nicht rechtzeitig geantwortet ({} s)</translation>
-    </message>
-    <message>
-        <source>it has too many parameters</source>
-        <translation>es hat zu viele Parameter</translation>
-    </message>
-    <message>
-        <source>it names a latency that cannot be</source>
-        <translation>es nennt eine Latenz, die es nicht geben kann</translation>
-    </message>
-    <message>
-        <source>it changes its latency while it runs</source>
-        <translation>es ändert seine Latenz, während es läuft</translation>
-    </message>
-    <message>
-        <source>what comes out of it is no number</source>
-        <translation>was herauskommt, ist keine Zahl</translation>
-    </message>
-    <message>
-        <source>it crashed</source>
-        <translation>es ist abgestürzt</translation>
-    </message>
-    <message>
-        <source>it did not answer in time</source>
-        <translation>es hat nicht rechtzeitig geantwortet</translation>
-    </message>
-    <message>
-        <source>it requires what is not here</source>
-        <translation>es verlangt, was hier nicht da ist</translation>
-    </message>
-    <message>
-        <source>the plug-in host cannot be started</source>
-        <translation>der Plug-in-Host kann nicht gestartet werden</translation>
-    </message>
-    <message>
-        <source>it ended the program</source>
-        <translation>es hat das Programm beendet</translation>
-    </message>
-    <message>
-        <source>there is not enough memory</source>
-        <translation>der Speicher reicht nicht</translation>
+        <translation>die Datei ist nicht erreichbar: {}</translation>
     </message>
     <message>
         <source>-inf dB</source>
@@ -2397,35 +1286,7 @@
     </message>
     <message>
         <source>{} {}, was {}</source>
-        <translation>{} {}, war {}</translation>
-    </message>
-    <message>
-        <source>{} is gone</source>
-        <translation>{} ist weg</translation>
-    </message>
-    <message>
-        <source>{} is in</source>
-        <translation>{} ist ein</translation>
-    </message>
-    <message>
-        <source>{} is out</source>
-        <translation>{} ist aus</translation>
-    </message>
-    <message>
-        <source>{} listens to {}</source>
-        <translation>{} hört auf {}</translation>
-    </message>
-    <message>
-        <source>its own row</source>
-        <translation>die eigene Zeile</translation>
-    </message>
-    <message>
-        <source>{} has another room</source>
-        <translation>{} hat einen anderen Raum</translation>
-    </message>
-    <message>
-        <source>{} is matched otherwise while it is out</source>
-        <translation>{} ist anders angeglichen, während er aus ist</translation>
+        <translation>{} {}, vorher {}</translation>
     </message>
     <message>
         <source>{} is now {}</source>
@@ -2433,55 +1294,11 @@
     </message>
     <message>
         <source>{}: {} {}, was {}</source>
-        <translation>{}: {} {}, war {}</translation>
-    </message>
-    <message>
-        <source>{} is new</source>
-        <translation>{} ist neu</translation>
-    </message>
-    <message>
-        <source>its processors stand in another order</source>
-        <translation>ihre Prozessoren stehen in anderer Reihenfolge</translation>
-    </message>
-    <message>
-        <source>the send to {} is gone</source>
-        <translation>der Send nach {} ist weg</translation>
+        <translation>{}: {} {}, vorher {}</translation>
     </message>
     <message>
         <source>send to {}</source>
-        <translation>Send nach {}</translation>
-    </message>
-    <message>
-        <source>the send to {} is in</source>
-        <translation>der Send nach {} ist ein</translation>
-    </message>
-    <message>
-        <source>the send to {} is out</source>
-        <translation>der Send nach {} ist aus</translation>
-    </message>
-    <message>
-        <source>the send to {} is taken before the fader</source>
-        <translation>der Send nach {} wird vor dem Fader genommen</translation>
-    </message>
-    <message>
-        <source>the send to {} is taken after the fader</source>
-        <translation>der Send nach {} wird nach dem Fader genommen</translation>
-    </message>
-    <message>
-        <source>the send to {} is placed otherwise</source>
-        <translation>der Send nach {} ist anders platziert</translation>
-    </message>
-    <message>
-        <source>a send to {} is new</source>
-        <translation>ein Send nach {} ist neu</translation>
-    </message>
-    <message>
-        <source>its rides are out</source>
-        <translation>ihre Fahrten sind aus</translation>
-    </message>
-    <message>
-        <source>its rides are in</source>
-        <translation>ihre Fahrten sind ein</translation>
+        <translation>Send an {}</translation>
     </message>
     <message>
         <source>{} of {}</source>
@@ -2492,56 +1309,12 @@
         <translation>{} eines Sends</translation>
     </message>
     <message>
-        <source>the ride of {} is new</source>
-        <translation>die Fahrt von {} ist neu</translation>
-    </message>
-    <message>
-        <source>the ride of {} is gone</source>
-        <translation>die Fahrt von {} ist weg</translation>
-    </message>
-    <message>
-        <source>the ride of {} has changed</source>
-        <translation>die Fahrt von {} hat sich geändert</translation>
-    </message>
-    <message>
-        <source>the ride of {} is out</source>
-        <translation>die Fahrt von {} ist aus</translation>
-    </message>
-    <message>
-        <source>the ride of {} is in</source>
-        <translation>die Fahrt von {} ist ein</translation>
-    </message>
-    <message>
-        <source>leads to</source>
-        <translation>führt nach</translation>
-    </message>
-    <message>
-        <source>was not there</source>
-        <translation>war nicht da</translation>
-    </message>
-    <message>
-        <source>is no longer there</source>
-        <translation>ist nicht mehr da</translation>
-    </message>
-    <message>
-        <source>must not lie above high_dbfs</source>
-        <translation>darf nicht über high_dbfs liegen</translation>
-    </message>
-    <message>
-        <source>must be 0, or 40 and more</source>
-        <translation>muss 0 sein oder mindestens 40</translation>
-    </message>
-    <message>
         <source>must be after from_s</source>
         <translation>muss nach from_s liegen</translation>
     </message>
     <message>
         <source>is before from_s</source>
         <translation>liegt vor from_s</translation>
-    </message>
-    <message>
-        <source>must be there with song_from_s, or neither</source>
-        <translation>muss mit song_from_s da sein, oder keines von beiden</translation>
     </message>
     <message>
         <source>must be after song_from_s</source>
@@ -2556,16 +1329,8 @@
         <translation>muss eine Zahl sein</translation>
     </message>
     <message>
-        <source>must lie between {:g} and {:g}</source>
-        <translation>muss zwischen {:g} und {:g} liegen</translation>
-    </message>
-    <message>
         <source>must be a whole number</source>
         <translation>muss eine ganze Zahl sein</translation>
-    </message>
-    <message>
-        <source>must lie between {} and {}</source>
-        <translation>muss zwischen {} und {} liegen</translation>
     </message>
     <message>
         <source>must be true or false</source>
@@ -2592,116 +1357,16 @@
         <translation>muss eine Liste sein</translation>
     </message>
     <message>
-        <source>has more than {} items</source>
-        <translation>hat mehr als {} Einträge</translation>
-    </message>
-    <message>
         <source>session</source>
         <translation>Sitzung</translation>
     </message>
     <message>
-        <source>the folder for unsaved work cannot be written</source>
-        <translation>in den Ordner für Ungesichertes kann nicht geschrieben werden</translation>
-    </message>
-    <message>
-        <source>must lie between {:g} and {:g}; {:g} does not</source>
-        <translation>muss zwischen {:g} und {:g} liegen; {:g} tut es nicht</translation>
-    </message>
-    <message>
-        <source>must lie between {} and {}; {} does not</source>
-        <translation>muss zwischen {} und {} liegen; {} tut es nicht</translation>
-    </message>
-    <message>
-        <source>is no text in UTF-8</source>
-        <translation>ist kein Text in UTF-8</translation>
-    </message>
-    <message>
-        <source>are {}; {} are the most</source>
-        <translation>sind {}; höchstens {}</translation>
-    </message>
-    <message>
-        <source>what was kept there cannot be read again</source>
-        <translation>was dort behalten wurde, ist nicht wieder zu lesen</translation>
-    </message>
-    <message>
-        <source>it is silent</source>
-        <translation>sie ist still</translation>
-    </message>
-    <message>
-        <source>it wants a trim of {:+.1f} dB, and a trim goes to +/-{:.0f} dB</source>
-        <translation>sie verlangt einen Trim von {:+.1f} dB, und ein Trim geht bis +/-{:.0f} dB</translation>
-    </message>
-    <message>
-        <source>its peak would stand at {:.1f} dBFS, above the ceiling of {:.1f} dBFS</source>
-        <translation>ihre Spitze stünde bei {:.1f} dBFS, über der Decke von {:.1f} dBFS</translation>
-    </message>
-    <message>
-        <source>the audio server does not answer</source>
-        <translation>der Audioserver antwortet nicht</translation>
-    </message>
-    <message>
-        <source>the device is not there</source>
-        <translation>das Gerät ist nicht da</translation>
-    </message>
-    <message>
-        <source>The device &apos;{}&apos; has vanished. The simulated device keeps time; the position and the session are kept.</source>
-        <translation>Das Gerät „{}“ ist verschwunden. Das simulierte Gerät hält die Zeit; Stelle und Sitzung bleiben.</translation>
-    </message>
-    <message>
-        <source>it was not started</source>
-        <translation>es wurde nicht gestartet</translation>
-    </message>
-    <message>
-        <source>it has a port of a kind that is not known here</source>
-        <translation>es hat einen Anschluss einer Art, die hier nicht bekannt ist</translation>
-    </message>
-    <message>
-        <source>it is no effect on one or two channels</source>
-        <translation>es ist kein Effekt für einen oder zwei Kanäle</translation>
-    </message>
-    <message>
-        <source>it cannot be started</source>
-        <translation>es kann nicht gestartet werden</translation>
-    </message>
-    <message>
-        <source>it takes {:.1f} GiB, and the disk has {:.1f} GiB left; free some room</source>
-        <translation>sie braucht {:.1f} GiB, und auf der Platte sind noch {:.1f} GiB frei; schaffe Platz</translation>
-    </message>
-    <message>
-        <source>the file changed while it was read</source>
-        <translation>die Datei wurde geändert, während sie gelesen wurde</translation>
-    </message>
-    <message>
-        <source>the cache has no room for it</source>
-        <translation>im Cache ist dafür kein Platz</translation>
-    </message>
-    <message>
-        <source>the file cannot be given its name: {}. These stand under their names already, whole and new, and could not be taken back: {}</source>
-        <translation>die Datei kann ihren Namen nicht bekommen: {}. Diese stehen schon unter ihrem Namen, ganz und neu, und ließen sich nicht zurücknehmen: {}</translation>
-    </message>
-    <message>
-        <source>nothing can be written there: {}</source>
-        <translation>dort kann nichts geschrieben werden: {}</translation>
-    </message>
-    <message>
-        <source>this system does not let the plug-in host give up its rights</source>
-        <translation>dieses System lässt den Plug-in-Host seine Rechte nicht abgeben</translation>
-    </message>
-    <message>
-        <source>it lies in {} and was never looked at; look for plug-ins to let it run</source>
-        <translation>es liegt in {} und wurde nie geprüft; suche nach Plug-ins, damit es laufen darf</translation>
-    </message>
-    <message>
         <source>processors that cannot run</source>
-        <translation>Effekte, die nicht laufen können</translation>
+        <translation>Prozessoren, die nicht laufen können</translation>
     </message>
     <message>
         <source>every processor can run</source>
-        <translation>jeder Effekt kann laufen</translation>
-    </message>
-    <message>
-        <source>nothing of the main output is exported but its fader</source>
-        <translation>von der Summe wird nur ihr Fader exportiert</translation>
+        <translation>jeder Prozessor kann laufen</translation>
     </message>
     <message>
         <source>the main output&apos;s chain is bypassed</source>
@@ -2720,48 +1385,12 @@
         <translation>der Mix wird zweimal exportiert: ohne die Kette der Summe und mit ihr</translation>
     </message>
     <message>
-        <source>the mix peaks at {} dBFS, and {} holds nothing above full scale: its peaks will be clipped; turn the main fader down by {:.1f} dB</source>
-        <translation>der Mix hat Spitzen bis {} dBFS, und {} fasst nichts über Vollaussteuerung: die Spitzen werden abgeschnitten; nimm den Summenfader um {:.1f} dB zurück</translation>
-    </message>
-    <message>
-        <source>this version of Isotonus does not know it</source>
-        <translation>diese Version von Isotonus kennt ihn nicht</translation>
-    </message>
-    <message>
         <source>&apos;{}&apos; cannot run in &apos;{}&apos;: {}</source>
         <translation>„{}“ kann in „{}“ nicht laufen: {}</translation>
     </message>
     <message>
-        <source>the file changed after it was measured; try again</source>
-        <translation>die Datei wurde nach dem Messen geändert; versuche es noch einmal</translation>
-    </message>
-    <message>
-        <source>&apos;{}&apos; changed after its sound was made; try again</source>
-        <translation>„{}“ wurde geändert, nachdem der Klang berechnet war; versuche es noch einmal</translation>
-    </message>
-    <message>
-        <source>what a chain is made of changed after its sound was made; try again</source>
-        <translation>woraus eine Kette besteht, wurde geändert, nachdem ihr Klang berechnet war; versuche es noch einmal</translation>
-    </message>
-    <message>
-        <source>{}: it holds a list with too many items</source>
-        <translation>{}: eine Liste darin hat zu viele Einträge</translation>
-    </message>
-    <message>
         <source>&apos;{}&apos; of &apos;{}&apos; had &apos;{}&apos; as its sidechain source; it is bypassed now</source>
         <translation>„{}“ von „{}“ hatte „{}“ als Sidechain-Quelle und ist jetzt umgangen</translation>
-    </message>
-    <message>
-        <source>the session is not written, since it would be too large to be read again: simplify its longest rides</source>
-        <translation>die Session wird nicht geschrieben, weil sie zu groß wäre, um wieder gelesen zu werden: vereinfache ihre längsten Fahrten</translation>
-    </message>
-    <message>
-        <source>it crashed more than once</source>
-        <translation>es ist mehr als einmal abgestürzt</translation>
-    </message>
-    <message>
-        <source>the disk is full: there is no room for what a plug-in makes</source>
-        <translation>die Platte ist voll: für den Klang eines Plug-ins ist kein Platz</translation>
     </message>
     <message>
         <source>set by hand</source>
@@ -2804,24 +1433,8 @@
         <translation>Gepresste Kopie mit Schlägen</translation>
     </message>
     <message>
-        <source>For a bus beside its rows: no lows, 8:1 with an attack of 10 ms, so that the hits pass.</source>
-        <translation>Für einen Bus neben seinen Zeilen: ohne Tiefen, 8:1 mit 10 ms Attack, damit die Schläge durchkommen.</translation>
-    </message>
-    <message>
-        <source>A compressor of the band above 5 kHz: sharp sounds are turned down, the rest of the voice is not.</source>
-        <translation>Ein Kompressor für das Band über 5 kHz: scharfe Laute werden leiser, der Rest der Stimme nicht.</translation>
-    </message>
-    <message>
         <source>Bass below the kick</source>
         <translation>Bass unter der Kick</translation>
-    </message>
-    <message>
-        <source>A compressor of the band below 120 Hz: choose the kick as its sidechain source, and only the bottom of the bass makes way.</source>
-        <translation>Ein Kompressor für das Band unter 120 Hz: Mit der Kick als Sidechain-Quelle macht nur der unterste Bereich des Basses Platz.</translation>
-    </message>
-    <message>
-        <source>&apos;{}&apos; is not a tempo: write 120 or 97.5 6/8, from 10 to 1000 quarters a minute</source>
-        <translation>„{}“ ist kein Tempo: 120 oder 97,5 6/8 schreiben, von 10 bis 1000 Viertel in der Minute</translation>
     </message>
     <message>
         <source>quiet: peak {:.0f} dBFS</source>
@@ -2833,63 +1446,1979 @@
     </message>
     <message>
         <source>duck threshold</source>
-        <translation>Duck-Schwelle</translation>
+        <translation>Duck-Threshold</translation>
+    </message>
+    <message>
+        <source>low end</source>
+        <translation>Bass und Kick</translation>
+    </message>
+    <message>
+        <source>backbeat</source>
+        <translation>Backbeat</translation>
+    </message>
+    <message>
+        <source>lead</source>
+        <translation>Führung</translation>
+    </message>
+    <message>
+        <source>drums</source>
+        <translation>Schlagzeug</translation>
+    </message>
+    <message>
+        <source>hats and percussion</source>
+        <translation>Hats und Percussion</translation>
+    </message>
+    <message>
+        <source>keys, guitars and strings</source>
+        <translation>Tasten, Gitarren und Streicher</translation>
+    </message>
+    <message>
+        <source>further voices</source>
+        <translation>weitere Stimmen</translation>
+    </message>
+    <message>
+        <source>pads</source>
+        <translation>Flächen</translation>
+    </message>
+    <message>
+        <source>effects and ambience</source>
+        <translation>Effekte und Atmo</translation>
+    </message>
+    <message>
+        <source>other</source>
+        <translation>übrige</translation>
+    </message>
+    <message>
+        <source>Locked: it stays as it is, heard to {} %.</source>
+        <translation>Gesperrt: Sie bleibt, wie sie ist, zu {} % hörbar.</translation>
+    </message>
+    <message>
+        <source>Set by hand: it stays as it is, heard to {} %.</source>
+        <translation>Von Hand eingestellt: Sie bleibt, wie sie ist, zu {} % hörbar.</translation>
+    </message>
+    <message>
+        <source>An anchor ({}): at its working level, heard to {} % beside all others.</source>
+        <translation>Ein Anker ({}): auf seinem Arbeitspegel, neben allen anderen zu {} % hörbar.</translation>
+    </message>
+    <message>
+        <source>Heard to {} % when quiet, beside {}; more would cover {}.</source>
+        <translation>Leise zu {} % zu hören, neben {}; mehr würde {} verdecken.</translation>
+    </message>
+    <message>
+        <source>Heard to {} % when quiet, beside {}; more would lift its peak above {:.0f} dBFS.</source>
+        <translation>Leise zu {} % zu hören, neben {}; mehr höbe die Spitze über {:.0f} dBFS.</translation>
+    </message>
+    <message>
+        <source>The rough mix is silent from {:.1f} to {:.1f} s, while the tracks play: that part is left out.</source>
+        <translation>Der Rohmix ist von {:.1f} bis {:.1f} s still, während die Spuren spielen: Dieser Teil bleibt außer Betracht.</translation>
+    </message>
+    <message>
+        <source>An equaliser: highs {:+.1f} dB, from about {:.0f} Hz on.</source>
+        <translation>Ein Equalizer: Höhen {:+.1f} dB, ab etwa {:.0f} Hz.</translation>
+    </message>
+    <message>
+        <source>An equaliser: lows {:+.1f} dB, up to about {:.0f} Hz.</source>
+        <translation>Ein Equalizer: Tiefen {:+.1f} dB, bis etwa {:.0f} Hz.</translation>
+    </message>
+    <message>
+        <source>An equaliser: {:+.1f} dB around {:.0f} Hz.</source>
+        <translation>Ein Equalizer: {:+.1f} dB um {:.0f} Hz.</translation>
+    </message>
+    <message>
+        <source>A compressor takes {:.1f} dB half of the time; with a limiter {:.1f} dB at most.</source>
+        <translation>Ein Kompressor nimmt die halbe Zeit {:.1f} dB weg, mit einem Limiter höchstens {:.1f} dB.</translation>
+    </message>
+    <message>
+        <source>A limiter takes up to {:.1f} dB.</source>
+        <translation>Ein Limiter nimmt bis zu {:.1f} dB weg.</translation>
+    </message>
+    <message>
+        <source>All faders are {:.1f} dB lower than in the rough mix, since none goes above +12 dB.</source>
+        <translation>Alle Fader liegen {:.1f} dB tiefer als im Rohmix, weil keiner über +12 dB geht.</translation>
+    </message>
+    <message>
+        <source>{} in {}</source>
+        <translation>{} in {}</translation>
+    </message>
+    <message>
+        <source>How much of the result is processed sound; the rest is the sound as it came in. Lower it for parallel processing, keep 100 % on a return.</source>
+        <translation>Wie viel vom Ergebnis bearbeitet ist; der Rest ist der Klang, wie er kam. Weniger für parallele Bearbeitung, 100 % auf einem Return.</translation>
+    </message>
+    <message>
+        <source>Gain before the processor. Raise it to drive the processor harder.</source>
+        <translation>Verstärkung vor dem Prozessor. Mehr davon treibt ihn stärker an.</translation>
+    </message>
+    <message>
+        <source>Gain after the processor. Set it so that the sound is as loud with the processor as without it.</source>
+        <translation>Verstärkung nach dem Prozessor. So einstellen, dass es mit und ohne ihn gleich laut ist.</translation>
+    </message>
+    <message>
+        <source>Switches the processor on or bypasses it. Ride it to use the processor in one passage only.</source>
+        <translation>Schaltet den Prozessor an oder umgeht ihn. Mit Automation gilt er nur in einer Passage.</translation>
+    </message>
+    <message>
+        <source>Frequencies below it are removed. Start at 100 Hz, raise it until it is too much, then go back by 10 to 15 %.</source>
+        <translation>Frequenzen darunter fallen weg. Bei 100 Hz beginnen, erhöhen, bis es zu viel ist, dann 10 bis 15 % zurück.</translation>
+    </message>
+    <message>
+        <source>Frequencies above it are removed. Lower it to take hiss away or to move a sound further back.</source>
+        <translation>Frequenzen darüber fallen weg. Senken gegen Rauschen oder um einen Klang nach hinten zu rücken.</translation>
+    </message>
+    <message>
+        <source>How steeply the cut falls. 12 or 24 dB/oct suits most sounds; a steeper one for rumble.</source>
+        <translation>Wie steil der Cut abfällt. 12 oder 24 dB/Okt. passen meist; steiler gegen Rumpeln.</translation>
+    </message>
+    <message>
+        <source>Switches this band on or off. Compare both at the same loudness.</source>
+        <translation>Schaltet dieses Band an oder aus. Bei gleicher Lautheit vergleichen.</translation>
+    </message>
+    <message>
+        <source>What the band does: a bell around its frequency, a shelf above or below it, a cut or a notch. Use a bell first.</source>
+        <translation>Was das Band tut: Glocke um seine Frequenz, Kuhschwanz darüber oder darunter, Cut oder Kerbe. Zuerst die Glocke nehmen.</translation>
+    </message>
+    <message>
+        <source>The frequency in the middle of the band. Sweep it with a narrow boost to find a trouble spot.</source>
+        <translation>Die Frequenz in der Mitte des Bandes. Mit einer schmalen Anhebung suchen, wo es stört.</translation>
+    </message>
+    <message>
+        <source>How much the band raises or lowers. Small steps first; cutting usually sounds more natural than boosting.</source>
+        <translation>Wie viel das Band anhebt oder absenkt. Erst kleine Schritte; Absenken klingt meist natürlicher.</translation>
+    </message>
+    <message>
+        <source>How narrow the band is; higher is narrower. About 3 for a cut, 0.7 for a boost.</source>
+        <translation>Wie schmal das Band ist; höher ist schmaler. Etwa 3 zum Absenken, 0,7 zum Anheben.</translation>
+    </message>
+    <message>
+        <source>Which part of a stereo sound the band works on. Choose mid or side to treat the centre or the width alone.</source>
+        <translation>Auf welchen Teil eines Stereoklangs das Band wirkt. Mitte oder Seite, um nur eines davon zu bearbeiten.</translation>
+    </message>
+    <message>
+        <source>What rises above this level is turned down. Lower it until the meter shows the reduction that you want: 2 to 3 dB for a voice.</source>
+        <translation>Was über diesen Pegel steigt, wird leiser. Senken, bis die Anzeige die gewünschte Reduktion zeigt: 2 bis 3 dB für eine Stimme.</translation>
+    </message>
+    <message>
+        <source>How much of what rises above the threshold is left. 3:1 for a lead, 2:1 where it should not be noticed.</source>
+        <translation>Wie viel von dem bleibt, was über den Threshold steigt. 3:1 für die Führung, 2:1, wo es nicht auffallen soll.</translation>
+    </message>
+    <message>
+        <source>How gradually the reduction begins around the threshold. Wider is less noticeable, 0 dB is strictest.</source>
+        <translation>Wie allmählich die Reduktion um den Threshold beginnt. Breiter fällt weniger auf, 0 dB ist am strengsten.</translation>
+    </message>
+    <message>
+        <source>How fast the level is turned down. About 10 ms keeps the hit of a drum; faster catches peaks.</source>
+        <translation>Wie schnell der Pegel sinkt. Etwa 10 ms lassen den Anschlag einer Trommel; schneller fängt Spitzen.</translation>
+    </message>
+    <message>
+        <source>How fast the level comes back. Set it so that it has recovered before the next hit.</source>
+        <translation>Wie schnell der Pegel zurückkommt. So einstellen, dass er vor dem nächsten Schlag erholt ist.</translation>
+    </message>
+    <message>
+        <source>Lets the release follow the sound: fast after peaks, slow after long passages. Use it when one release does not fit.</source>
+        <translation>Das Release folgt dem Klang: schnell nach Spitzen, langsam nach langen Stellen. Wenn ein fester Wert nicht passt.</translation>
+    </message>
+    <message>
+        <source>The compressor sees the sound this much earlier. Raise it when even the fastest attack lets peaks through.</source>
+        <translation>So viel früher sieht der Kompressor den Klang. Erhöhen, wenn selbst der schnellste Attack Spitzen durchlässt.</translation>
+    </message>
+    <message>
+        <source>Gain that replaces what was taken away. Set it so that bypass sounds as loud.</source>
+        <translation>Verstärkung, die das Weggenommene ersetzt. So einstellen, dass Bypass gleich laut klingt.</translation>
+    </message>
+    <message>
+        <source>What the level is judged by: the peak or the average. Peak for drums, average for voices and bass.</source>
+        <translation>Wonach der Pegel beurteilt wird: Spitze oder Mittelwert. Spitze für Schlagzeug, Mittelwert für Stimmen und Bass.</translation>
+    </message>
+    <message>
+        <source>Removes lows from what the level is judged by; the sound itself keeps them. Raise it when a kick triggers too much.</source>
+        <translation>Nimmt Tiefen aus dem, wonach beurteilt wird; der Klang behält sie. Erhöhen, wenn eine Kick zu viel auslöst.</translation>
+    </message>
+    <message>
+        <source>Removes highs from what the level is judged by. Lower it when hats trigger too much.</source>
+        <translation>Nimmt Höhen aus dem, wonach beurteilt wird. Senken, wenn Hats zu viel auslösen.</translation>
+    </message>
+    <message>
+        <source>The most that is ever taken away. Lower it to keep a compressor gentle in loud passages.</source>
+        <translation>So viel wird höchstens weggenommen. Senken, damit ein Kompressor in lauten Stellen sanft bleibt.</translation>
+    </message>
+    <message>
+        <source>Which band is compressed: below, above or within two frequencies. Above for sharp highs, below for a bass under a kick.</source>
+        <translation>Welches Band komprimiert wird: unter, über oder zwischen zwei Frequenzen. Darüber für scharfe Höhen, darunter für einen Bass unter der Kick.</translation>
+    </message>
+    <message>
+        <source>The lower edge of the band. Set it just below what disturbs.</source>
+        <translation>Die untere Kante des Bandes. Knapp unter das setzen, was stört.</translation>
+    </message>
+    <message>
+        <source>The upper edge of the band. Set it just above what disturbs.</source>
+        <translation>Die obere Kante des Bandes. Knapp über das setzen, was stört.</translation>
+    </message>
+    <message>
+        <source>When the band rises above this level it is turned down. Lower it until only what disturbs is caught.</source>
+        <translation>Steigt das Band über diesen Pegel, wird es leiser. Senken, bis nur das Störende erfasst ist.</translation>
+    </message>
+    <message>
+        <source>How fast the band is turned down. 1 to 5 ms for sibilance, slower for lows.</source>
+        <translation>Wie schnell das Band leiser wird. 1 bis 5 ms für Zischlaute, langsamer für Tiefen.</translation>
+    </message>
+    <message>
+        <source>How fast the band comes back. 50 to 150 ms suits most sounds.</source>
+        <translation>Wie schnell das Band zurückkommt. 50 bis 150 ms passen meist.</translation>
+    </message>
+    <message>
+        <source>The most that is ever taken from the band. 6 dB is plenty for sibilance.</source>
+        <translation>So viel wird dem Band höchstens genommen. 6 dB sind für Zischlaute reichlich.</translation>
+    </message>
+    <message>
+        <source>When the sidechain source rises above this level, this channel is turned down. Start far down and raise it until it sounds natural.</source>
+        <translation>Steigt die Sidechain-Quelle über diesen Pegel, wird dieser Kanal leiser. Weit unten beginnen und erhöhen, bis es natürlich klingt.</translation>
+    </message>
+    <message>
+        <source>How far this channel is turned down. 3 to 6 dB makes room, more is an effect.</source>
+        <translation>Wie weit dieser Kanal leiser wird. 3 bis 6 dB schaffen Platz, mehr ist ein Effekt.</translation>
+    </message>
+    <message>
+        <source>How long it stays down after the source. About as long as the kick sounds.</source>
+        <translation>Wie lange er nach der Quelle unten bleibt. Etwa so lange, wie die Kick klingt.</translation>
+    </message>
+    <message>
+        <source>How fast it comes back. Set it in time with the beat.</source>
+        <translation>Wie schnell er zurückkommt. Im Takt einstellen.</translation>
+    </message>
+    <message>
+        <source>What is turned down: everything, or only a band. The low end alone is enough for a kick against a bass.</source>
+        <translation>Was leiser wird: alles oder nur ein Band. Für eine Kick gegen einen Bass genügen die Tiefen.</translation>
+    </message>
+    <message>
+        <source>The lower edge of the band that is turned down. 100 Hz is a start for a bass.</source>
+        <translation>Die untere Kante des Bandes, das leiser wird. 100 Hz sind für einen Bass ein Anfang.</translation>
+    </message>
+    <message>
+        <source>The upper edge of the band that is turned down. 500 Hz is a start for a bass.</source>
+        <translation>Die obere Kante des Bandes, das leiser wird. 500 Hz sind für einen Bass ein Anfang.</translation>
+    </message>
+    <message>
+        <source>Sound below this level is turned down. Set it between the noise and the softest note that you want to keep.</source>
+        <translation>Was unter diesem Pegel liegt, wird leiser. Zwischen das Rauschen und den leisesten Ton setzen, der bleiben soll.</translation>
+    </message>
+    <message>
+        <source>How far the gate turns down when it is closed. 10 to 20 dB sounds more natural than silence.</source>
+        <translation>Wie weit das geschlossene Gate absenkt. 10 bis 20 dB klingen natürlicher als Stille.</translation>
+    </message>
+    <message>
+        <source>How fast the gate opens. Keep it short for drums, longer where it clicks.</source>
+        <translation>Wie schnell das Gate öffnet. Kurz für Schlagzeug, länger, wo es klickt.</translation>
+    </message>
+    <message>
+        <source>How long it stays open at least. Raise it when the gate flutters.</source>
+        <translation>Wie lange es mindestens offen bleibt. Erhöhen, wenn das Gate flattert.</translation>
+    </message>
+    <message>
+        <source>How fast it closes. Let it be as long as the sound rings.</source>
+        <translation>Wie schnell es schließt. So lang, wie der Klang nachklingt.</translation>
+    </message>
+    <message>
+        <source>How the sound is bent: tanh is soft, asymmetric is warmer, clip is hardest. Listen with the gain matched.</source>
+        <translation>Wie der Klang gebogen wird: tanh ist weich, asymmetrisch wärmer, Clip am härtesten. Bei gleicher Lautheit vergleichen.</translation>
+    </message>
+    <message>
+        <source>How hard the sound is driven. Raise it until it is heard, then lower it a little.</source>
+        <translation>Wie stark der Klang angetrieben wird. Erhöhen, bis man es hört, dann etwas zurück.</translation>
+    </message>
+    <message>
+        <source>The level that the curve does not exceed. On a main output −1 dBFS is a safe soft clip.</source>
+        <translation>Der Pegel, den die Kurve nicht überschreitet. Auf der Summe sind −1 dBFS ein sicherer Soft Clip.</translation>
+    </message>
+    <message>
+        <source>Tilts the sound before the curve towards highs or lows. Raise it to saturate the highs more.</source>
+        <translation>Neigt den Klang vor der Kurve zu Höhen oder Tiefen. Erhöhen, um Höhen mehr zu sättigen.</translation>
+    </message>
+    <message>
+        <source>Lowers the output by as much as the drive raised it. Keep it on to judge the colour, not the level.</source>
+        <translation>Senkt den Ausgang um so viel, wie der Drive ihn hob. Anlassen, um die Farbe zu beurteilen statt den Pegel.</translation>
+    </message>
+    <message>
+        <source>Only what lies above it is saturated. Raise it to keep the lowest notes clean.</source>
+        <translation>Nur was darüber liegt, wird gesättigt. Erhöhen, damit die tiefsten Töne sauber bleiben.</translation>
+    </message>
+    <message>
+        <source>Only what lies below it is saturated. Lower it to keep cymbals and air clean.</source>
+        <translation>Nur was darunter liegt, wird gesättigt. Senken, damit Becken und Luft sauber bleiben.</translation>
+    </message>
+    <message>
+        <source>Raises or lowers the beginning of each hit. A few dB bring a drum forward without making it louder.</source>
+        <translation>Hebt oder senkt den Anfang jedes Schlags. Ein paar dB holen eine Trommel nach vorn, ohne sie lauter zu machen.</translation>
+    </message>
+    <message>
+        <source>Raises or lowers what rings after each hit. Lower it to dry a room, raise it to lengthen a drum.</source>
+        <translation>Hebt oder senkt, was nach jedem Schlag klingt. Senken für weniger Raum, erhöhen für eine längere Trommel.</translation>
+    </message>
+    <message>
+        <source>The true peak that is never exceeded. −1 dBTP leaves room for lossy files.</source>
+        <translation>Der True Peak, der nie überschritten wird. −1 dBTP lässt Platz für verlustbehaftete Dateien.</translation>
+    </message>
+    <message>
+        <source>How fast it recovers after a peak. Longer is cleaner, shorter is louder.</source>
+        <translation>Wie schnell er sich nach einer Spitze erholt. Länger ist sauberer, kürzer lauter.</translation>
+    </message>
+    <message>
+        <source>Chorus thickens, flanger and phaser sweep. Chorus is the gentlest one.</source>
+        <translation>Chorus verdichtet, Flanger und Phaser wandern. Am sanftesten ist der Chorus.</translation>
+    </message>
+    <message>
+        <source>How fast it moves. Slow movements are less noticeable; a note value follows the tempo.</source>
+        <translation>Wie schnell es sich bewegt. Langsames fällt weniger auf; ein Notenwert folgt dem Tempo.</translation>
+    </message>
+    <message>
+        <source>How far it moves. Lower it when the pitch seems to waver.</source>
+        <translation>Wie weit es sich bewegt. Senken, wenn die Tonhöhe zu schwanken scheint.</translation>
+    </message>
+    <message>
+        <source>How much of the result goes in again. Raise it for a sharper sweep.</source>
+        <translation>Wie viel vom Ergebnis wieder hineingeht. Erhöhen für eine schärfere Bewegung.</translation>
+    </message>
+    <message>
+        <source>How much left and right move apart. Raise it for width, keep it low for a sound that must stay in mono.</source>
+        <translation>Wie weit links und rechts sich voneinander bewegen. Erhöhen für Breite, niedrig für das, was in Mono bleiben muss.</translation>
+    </message>
+    <message>
+        <source>Time until the echo on the left. A note value follows the tempo: 1/8, 1/8. or 1/8t.</source>
+        <translation>Zeit bis zum Echo links. Ein Notenwert folgt dem Tempo: 1/8, 1/8. oder 1/8t.</translation>
+    </message>
+    <message>
+        <source>Time until the echo on the right. A little more than the left makes the echo wide.</source>
+        <translation>Zeit bis zum Echo rechts. Etwas mehr als links macht das Echo breit.</translation>
+    </message>
+    <message>
+        <source>How much of an echo is repeated. 20 to 40 % gives a few repeats.</source>
+        <translation>Wie viel vom Echo sich wiederholt. 20 bis 40 % geben ein paar Wiederholungen.</translation>
+    </message>
+    <message>
+        <source>Echoes change from side to side. Use it for a single word or a short part.</source>
+        <translation>Echos wechseln die Seite. Für ein einzelnes Wort oder eine kurze Stelle.</translation>
+    </message>
+    <message>
+        <source>How far the time of the echo wavers. A little makes repeats softer.</source>
+        <translation>Wie weit die Zeit des Echos schwankt. Etwas davon macht Wiederholungen weicher.</translation>
+    </message>
+    <message>
+        <source>How fast the time of the echo wavers. Keep it below 1 Hz.</source>
+        <translation>Wie schnell die Zeit des Echos schwankt. Unter 1 Hz halten.</translation>
+    </message>
+    <message>
+        <source>Removes lows from the echo or the room. 150 to 300 Hz keeps a mix clear.</source>
+        <translation>Nimmt dem Echo oder Raum die Tiefen. 150 bis 300 Hz halten eine Mischung klar.</translation>
+    </message>
+    <message>
+        <source>Removes highs from the echo or the room. Lower it to move the effect further back.</source>
+        <translation>Nimmt dem Echo oder Raum die Höhen. Senken, um den Effekt nach hinten zu rücken.</translation>
+    </message>
+    <message>
+        <source>How far the echo is turned down while the sidechain source plays. 6 dB keeps words clear.</source>
+        <translation>Wie weit das Echo leiser wird, während die Sidechain-Quelle spielt. 6 dB halten Worte klar.</translation>
+    </message>
+    <message>
+        <source>From which level of the sidechain source on the echo is turned down. Lower it when nothing happens.</source>
+        <translation>Ab welchem Pegel der Sidechain-Quelle das Echo leiser wird. Senken, wenn nichts geschieht.</translation>
+    </message>
+    <message>
+        <source>How long the room rings, until it is 60 dB lower. 0.5 s for drums, 1 to 2 s for voices.</source>
+        <translation>Wie lange der Raum klingt, bis er 60 dB leiser ist. 0,5 s für Schlagzeug, 1 bis 2 s für Stimmen.</translation>
+    </message>
+    <message>
+        <source>How long lows ring against the middle. Below 1 keeps a mix clear.</source>
+        <translation>Wie lange Tiefen gegen die Mitten klingen. Unter 1 hält eine Mischung klar.</translation>
+    </message>
+    <message>
+        <source>How long highs ring against the middle. Lower is a darker room.</source>
+        <translation>Wie lange Höhen gegen die Mitten klingen. Weniger ist ein dunklerer Raum.</translation>
+    </message>
+    <message>
+        <source>Time before the room begins. 20 to 40 ms keeps a voice in front of its room.</source>
+        <translation>Zeit, bevor der Raum beginnt. 20 bis 40 ms halten eine Stimme vor ihrem Raum.</translation>
+    </message>
+    <message>
+        <source>How large the room is. Larger rooms have later and sparser reflections.</source>
+        <translation>Wie groß der Raum ist. Größere haben spätere und weniger Reflexionen.</translation>
+    </message>
+    <message>
+        <source>How loud the first reflections are. They tell how near a sound is.</source>
+        <translation>Wie laut die ersten Reflexionen sind. Sie sagen, wie nah ein Klang ist.</translation>
+    </message>
+    <message>
+        <source>Below it the sound is mono. 100 to 150 Hz keeps the low end firm in the centre.</source>
+        <translation>Darunter ist der Klang mono. 100 bis 150 Hz halten die Tiefen fest in der Mitte.</translation>
+    </message>
+    <message>
+        <source>How wide the sides are: 0 % is mono, 100 % as it is. Lower it when too much is lost in mono.</source>
+        <translation>Wie breit die Seiten sind: 0 % ist mono, 100 % wie es ist. Senken, wenn in Mono zu viel verloren geht.</translation>
+    </message>
+    <message>
+        <source>There is no other track to duck. Add the second track first.</source>
+        <translation>Es gibt keine andere Spur zum Ducken. Füge zuerst die zweite Spur hinzu.</translation>
+    </message>
+    <message>
+        <source>Ducker, by level</source>
+        <translation>Ducker, nach Pegel</translation>
+    </message>
+    <message>
+        <source>Ride, drawn at the hits</source>
+        <translation>Automation, an den Schlägen gezeichnet</translation>
+    </message>
+    <message>
+        <source>duck %1</source>
+        <translation>%1 ducken</translation>
+    </message>
+    <message>
+        <source>under</source>
+        <translation>unter</translation>
+    </message>
+    <message>
+        <source>with</source>
+        <translation>mit</translation>
+    </message>
+    <message>
+        <source>depth, %1</source>
+        <translation>Tiefe, %1</translation>
+    </message>
+    <message>
+        <source>before the hit, ms (ride only)</source>
+        <translation>vor dem Schlag, ms (nur Automation)</translation>
+    </message>
+    <message>
+        <source>release, ms</source>
+        <translation>Release, ms</translation>
+    </message>
+    <message>
+        <source>Duck under %1</source>
+        <translation>Unter %1 ducken</translation>
+    </message>
+    <message>
+        <source>Isotonus met an error of its own: %1. Unsaved work is kept; restart the program to continue.</source>
+        <translation>In Isotonus ist ein Fehler aufgetreten: %1. Ungespeicherte Arbeit ist gesichert; starte das Programm neu.</translation>
+    </message>
+    <message>
+        <source>no session was kept with this print, because an older version made it or the file is gone. Choose another print.</source>
+        <translation>zu diesem Zwischenstand wurde keine Sitzung behalten, weil eine ältere Version ihn gemacht hat oder die Datei fehlt. Wähle einen anderen Zwischenstand.</translation>
+    </message>
+    <message>
+        <source>another program changed the file. Open the file again, or save under another name.</source>
+        <translation>ein anderes Programm hat die Datei geändert. Öffne sie noch einmal oder speichere unter anderem Namen.</translation>
+    </message>
+    <message>
+        <source>the changed file cannot be opened. Save your session under another name.</source>
+        <translation>die geänderte Datei kann nicht geöffnet werden. Speichere deine Sitzung unter anderem Namen.</translation>
+    </message>
+    <message>
+        <source>not a WAV file, or damaged at its start. Export it again as WAV.</source>
+        <translation>keine WAV-Datei, oder am Anfang beschädigt. Exportiere sie noch einmal als WAV.</translation>
+    </message>
+    <message>
+        <source>the header announces {} bytes, the file has {}. Copy or export the file again.</source>
+        <translation>laut Kopf hat die Datei {} Bytes, es sind {}. Kopiere oder exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>the header gives a wrong length of the audio. Export the file again.</source>
+        <translation>der Kopf nennt eine falsche Länge der Audiodaten. Exportiere die Datei noch einmal.</translation>
+    </message>
+    <message>
+        <source>the file has no samples. Export it again.</source>
+        <translation>die Datei enthält keine Samples. Exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>not an AIFF file, or damaged at its start. Export it again.</source>
+        <translation>keine AIFF-Datei, oder am Anfang beschädigt. Exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>not a FLAC file, or damaged at its start. Export it again.</source>
+        <translation>keine FLAC-Datei, oder am Anfang beschädigt. Exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>the header gives no length. Export the file again.</source>
+        <translation>der Kopf nennt keine Länge. Exportiere die Datei noch einmal.</translation>
+    </message>
+    <message>
+        <source>not an Ogg file, or damaged at its start. Export it again.</source>
+        <translation>keine Ogg-Datei, oder am Anfang beschädigt. Exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>the end of the file is missing. Copy or export it again.</source>
+        <translation>das Ende der Datei fehlt. Kopiere oder exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>the last page of the file is incomplete. Copy or export it again.</source>
+        <translation>die letzte Seite der Datei ist unvollständig. Kopiere oder exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>not an MP3 file, or damaged at its start. Export it again.</source>
+        <translation>keine MP3-Datei, oder am Anfang beschädigt. Exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>converting needs {} MB of free space, and the disk has {} MB. Free some space.</source>
+        <translation>das Umwandeln braucht {} MB freien Platz, und der Datenträger hat {} MB. Schaffe Platz.</translation>
+    </message>
+    <message>
+        <source>the file changed while it was read. Read the file again.</source>
+        <translation>die Datei wurde beim Lesen geändert. Lies sie neu ein.</translation>
+    </message>
+    <message>
+        <source>the sample rate cannot be converted: {}. Export the file at the session&apos;s rate.</source>
+        <translation>die Samplerate kann nicht umgewandelt werden: {}. Exportiere die Datei mit der Rate der Sitzung.</translation>
+    </message>
+    <message>
+        <source>the file is empty. Export it again.</source>
+        <translation>die Datei ist leer. Exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>the file cannot be read: {}. Check the disk.</source>
+        <translation>die Datei kann nicht gelesen werden: {}. Prüfe den Datenträger.</translation>
+    </message>
+    <message>
+        <source>the audio file cannot be read ({}). Export it again as WAV, AIFF or FLAC.</source>
+        <translation>die Audiodatei kann nicht gelesen werden ({}). Exportiere sie noch einmal als WAV, AIFF oder FLAC.</translation>
+    </message>
+    <message>
+        <source>the file has {} channels; at most {} can be used. Export fewer channels.</source>
+        <translation>die Datei hat {} Kanäle; höchstens {} sind nutzbar. Exportiere weniger Kanäle.</translation>
+    </message>
+    <message>
+        <source>the file has no audio. Export it again.</source>
+        <translation>die Datei enthält kein Audio. Exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>a sample rate of {} Hz cannot be used. Export the file at 44.1, 48 or 96 kHz.</source>
+        <translation>eine Samplerate von {} Hz ist nicht nutzbar. Exportiere die Datei mit 44,1, 48 oder 96 kHz.</translation>
+    </message>
+    <message>
+        <source>frame {} of the file cannot be reached. Copy or export the file again.</source>
+        <translation>Frame {} der Datei ist nicht erreichbar. Kopiere oder exportiere die Datei noch einmal.</translation>
+    </message>
+    <message>
+        <source>reading stopped at frame {} of {}. Copy or export the file again.</source>
+        <translation>das Lesen brach bei Frame {} von {} ab. Kopiere oder exportiere die Datei noch einmal.</translation>
+    </message>
+    <message>
+        <source>FLAC holds 16 or 24 bit, but no floating point. Choose another format.</source>
+        <translation>FLAC fasst 16 oder 24 Bit, aber kein Gleitkomma. Wähle ein anderes Format.</translation>
+    </message>
+    <message>
+        <source>a {} file cannot hold {} channels at {} Hz. Choose another format or rate.</source>
+        <translation>eine {}-Datei kann {} Kanäle bei {} Hz nicht fassen. Wähle ein anderes Format oder eine andere Rate.</translation>
+    </message>
+    <message>
+        <source>the file cannot be written: {}. Check the folder and the disk.</source>
+        <translation>die Datei kann nicht geschrieben werden: {}. Prüfe Ordner und Datenträger.</translation>
+    </message>
+    <message>
+        <source>this file type cannot hold the audio. Choose another type.</source>
+        <translation>dieser Dateityp kann das Audio nicht aufnehmen. Wähle einen anderen.</translation>
+    </message>
+    <message>
+        <source>the left and the right file must be mono or stereo. Choose other files.</source>
+        <translation>die linke und die rechte Datei müssen mono oder stereo sein. Wähle andere Dateien.</translation>
+    </message>
+    <message>
+        <source>the session uses channel {}, the file has {}. Choose other channels in the menu of the track&apos;s name.</source>
+        <translation>die Sitzung nutzt Kanal {}, die Datei hat {}. Wähle andere Kanäle im Menü des Spurnamens.</translation>
+    </message>
+    <message>
+        <source>the file changed while it was in use. Read the file again.</source>
+        <translation>die Datei wurde während der Benutzung geändert. Lies sie neu ein.</translation>
+    </message>
+    <message>
+        <source>the file changed after it was measured. Try again.</source>
+        <translation>die Datei wurde nach dem Messen geändert. Versuche es noch einmal.</translation>
+    </message>
+    <message>
+        <source>The track is silent, or not read yet: it stays as it is.</source>
+        <translation>Die Spur ist still oder noch nicht gelesen: Sie bleibt, wie sie ist.</translation>
+    </message>
+    <message>
+        <source>Heard to {} % when quiet, beside {}; its role needs {} %.</source>
+        <translation>Leise zu {} % hörbar, neben {}; die Rolle braucht {} %.</translation>
+    </message>
+    <message>
+        <source>The rough mix is mono: it gives levels but no pans.</source>
+        <translation>Der Rohmix ist mono: Er liefert Pegel, aber kein Panorama.</translation>
+    </message>
+    <message>
+        <source>The rough mix clips {}×: the peaks of drums may be found too low.</source>
+        <translation>Der Rohmix ist {}× übersteuert: Spitzen von Schlagzeug werden vielleicht zu leise gefunden.</translation>
+    </message>
+    <message>
+        <source>The rough mix covers the song from {:.1f} to {:.1f} s: the rest of the song is not in it.</source>
+        <translation>Der Rohmix enthält den Song von {:.1f} bis {:.1f} s: Der Rest des Songs fehlt darin.</translation>
+    </message>
+    <message>
+        <source>the rough mix is silent. Choose the export of the whole song.</source>
+        <translation>der Rohmix ist still. Wähle den Export des ganzen Songs.</translation>
+    </message>
+    <message>
+        <source>the session has no tracks to compare with the rough mix. Add the tracks first.</source>
+        <translation>die Sitzung hat keine Spuren zum Vergleichen. Füge zuerst die Spuren hinzu.</translation>
+    </message>
+    <message>
+        <source>the session has {} tracks, and at most {} can be found in a rough mix. Remove some, or export groups of them as one file.</source>
+        <translation>die Sitzung hat {} Spuren, und höchstens {} lassen sich in einem Rohmix finden. Entferne einige oder exportiere Gruppen davon als eine Datei.</translation>
+    </message>
+    <message>
+        <source>the rough mix is of another song or another version: the tracks explain too little of it. Choose a mix of these files.</source>
+        <translation>der Rohmix ist von einem anderen Song oder einer anderen Fassung: Die Spuren erklären zu wenig davon. Wähle einen Mix dieser Dateien.</translation>
+    </message>
+    <message>
+        <source>the rough mix has {:.0f} s of the song, and {:.0f} s are needed. Choose a longer one.</source>
+        <translation>der Rohmix enthält {:.0f} s des Songs, nötig sind {:.0f} s. Wähle einen längeren.</translation>
+    </message>
+    <message>
+        <source>The track is silent in the part of the song that the rough mix covers: it stays as it is.</source>
+        <translation>Die Spur ist in dem Teil des Songs still, den der Rohmix enthält: Sie bleibt, wie sie ist.</translation>
+    </message>
+    <message>
+        <source>The rough mix does not contain this track: its fader goes all the way down.</source>
+        <translation>Der Rohmix enthält diese Spur nicht: Ihr Fader geht ganz nach unten.</translation>
+    </message>
+    <message>
+        <source>Found only as a sum with {}: the tracks are too alike to be told apart, and are kept at one level.</source>
+        <translation>Nur in der Summe mit {} gefunden: Die Spuren sind einander zu ähnlich und werden gleich laut gehalten.</translation>
+    </message>
+    <message>
+        <source>The track alone explains {:.1f} % of the mix; its level stays within {:.1f} dB over the song.</source>
+        <translation>Die Spur allein erklärt {:.1f} % des Mixes; ihr Pegel bleibt im Song innerhalb von {:.1f} dB.</translation>
+    </message>
+    <message>
+        <source>The track is louder by {:.1f} dB in {}.</source>
+        <translation>Die Spur ist um {:.1f} dB lauter in {}.</translation>
+    </message>
+    <message>
+        <source>The track is softer by {:.1f} dB in {}.</source>
+        <translation>Die Spur ist um {:.1f} dB leiser in {}.</translation>
+    </message>
+    <message>
+        <source>The track sounds different in the mix: an effect or an equaliser was on it.</source>
+        <translation>Die Spur klingt im Mix anders: Sie hatte dort einen Effekt oder einen Equalizer.</translation>
+    </message>
+    <message>
+        <source>the cache is too small for this file. Raise its size in the settings.</source>
+        <translation>der Zwischenspeicher ist zu klein für diese Datei. Erhöhe seine Größe in den Einstellungen.</translation>
+    </message>
+    <message>
+        <source>the file does not exist. Check its name.</source>
+        <translation>die Datei gibt es nicht. Prüfe ihren Namen.</translation>
+    </message>
+    <message>
+        <source>the file cannot be opened: {}. Check its permissions.</source>
+        <translation>die Datei kann nicht geöffnet werden: {}. Prüfe ihre Zugriffsrechte.</translation>
+    </message>
+    <message>
+        <source>the file cannot be locked: {}. Check its permissions.</source>
+        <translation>die Datei kann nicht gesperrt werden: {}. Prüfe ihre Zugriffsrechte.</translation>
+    </message>
+    <message>
+        <source>another program is changing the file. Wait a moment and try again.</source>
+        <translation>ein anderes Programm ändert die Datei gerade. Warte einen Moment und versuche es noch einmal.</translation>
+    </message>
+    <message>
+        <source>the file cannot be read. Check its permissions and the disk.</source>
+        <translation>die Datei kann nicht gelesen werden. Prüfe ihre Zugriffsrechte und den Datenträger.</translation>
+    </message>
+    <message>
+        <source>the folder cannot be read: {}. Check its permissions.</source>
+        <translation>der Ordner kann nicht gelesen werden: {}. Prüfe seine Zugriffsrechte.</translation>
+    </message>
+    <message>
+        <source>a file has the name of the folder. Choose another folder.</source>
+        <translation>eine Datei trägt den Namen des Ordners. Wähle einen anderen Ordner.</translation>
+    </message>
+    <message>
+        <source>the folder cannot be made: {}. Choose another folder.</source>
+        <translation>der Ordner kann nicht angelegt werden: {}. Wähle einen anderen Ordner.</translation>
+    </message>
+    <message>
+        <source>no permission to read the file. Change its permissions.</source>
+        <translation>keine Erlaubnis, die Datei zu lesen. Ändere ihre Zugriffsrechte.</translation>
+    </message>
+    <message>
+        <source>this is a folder. Choose a file.</source>
+        <translation>das ist ein Ordner. Wähle eine Datei.</translation>
+    </message>
+    <message>
+        <source>this is not a regular file. Choose a file.</source>
+        <translation>das ist keine gewöhnliche Datei. Wähle eine Datei.</translation>
+    </message>
+    <message>
+        <source>the file is too large: at most {} bytes can be read. Choose a smaller file.</source>
+        <translation>die Datei ist zu groß: höchstens {} Bytes können gelesen werden. Wähle eine kleinere Datei.</translation>
+    </message>
+    <message>
+        <source>the file has no name. Type one.</source>
+        <translation>die Datei hat keinen Namen. Gib einen ein.</translation>
+    </message>
+    <message>
+        <source>the name is too long: a file name has at most 255 bytes. Choose a shorter name.</source>
+        <translation>der Name ist zu lang: ein Dateiname hat höchstens 255 Bytes. Wähle einen kürzeren Namen.</translation>
+    </message>
+    <message>
+        <source>the link points to a file that does not exist. Choose another name.</source>
+        <translation>die Verknüpfung zeigt auf eine Datei, die es nicht gibt. Wähle einen anderen Namen.</translation>
+    </message>
+    <message>
+        <source>a folder has this name. Choose another name.</source>
+        <translation>ein Ordner trägt diesen Namen. Wähle einen anderen Namen.</translation>
+    </message>
+    <message>
+        <source>this is not a regular file and is never replaced. Choose another name.</source>
+        <translation>das ist keine gewöhnliche Datei und wird nie ersetzt. Wähle einen anderen Namen.</translation>
+    </message>
+    <message>
+        <source>the file is read-only. Choose another name, or allow writing to the file.</source>
+        <translation>die Datei ist schreibgeschützt. Wähle einen anderen Namen oder erlaube das Schreiben.</translation>
+    </message>
+    <message>
+        <source>the folder of the file does not exist. Choose another folder, or make it first.</source>
+        <translation>den Ordner der Datei gibt es nicht. Wähle einen anderen oder lege ihn zuerst an.</translation>
+    </message>
+    <message>
+        <source>the finished file cannot be renamed: {}. Check the folder and try again.</source>
+        <translation>die fertige Datei kann nicht umbenannt werden: {}. Prüfe den Ordner und versuche es noch einmal.</translation>
+    </message>
+    <message>
+        <source>the finished file cannot be renamed: {}. These files are new and complete, and could not be restored to what they were: {}. Check the folder.</source>
+        <translation>die fertige Datei kann nicht umbenannt werden: {}. Diese Dateien sind neu und vollständig und ließen sich nicht wiederherstellen: {}. Prüfe den Ordner.</translation>
+    </message>
+    <message>
+        <source>this is {}, which is never replaced. Choose another name.</source>
+        <translation>das ist {}; sie wird nie ersetzt. Wähle einen anderen Namen.</translation>
+    </message>
+    <message>
+        <source>the folder cannot be written: {}. Check its permissions and the disk.</source>
+        <translation>in den Ordner kann nicht geschrieben werden: {}. Prüfe Zugriffsrechte und Datenträger.</translation>
+    </message>
+    <message>
+        <source>the plug-in host is missing. Install the package again.</source>
+        <translation>der Plug-in-Host fehlt. Installiere das Paket neu.</translation>
+    </message>
+    <message>
+        <source>the memory is too small for another plug-in. Close other programs.</source>
+        <translation>der Speicher reicht nicht für ein weiteres Plug-in. Schließe andere Programme.</translation>
+    </message>
+    <message>
+        <source>the plug-in host cannot be started: {}. Install the package again.</source>
+        <translation>der Plug-in-Host kann nicht gestartet werden: {}. Installiere das Paket neu.</translation>
+    </message>
+    <message>
+        <source>this system does not let the plug-in host give up its rights. Update the kernel to use plug-ins.</source>
+        <translation>dieses System lässt den Plug-in-Host seine Rechte nicht abgeben. Aktualisiere den Kernel, um Plug-ins zu nutzen.</translation>
+    </message>
+    <message>
+        <source>the plug-in crashed ({})</source>
+        <translation>das Plug-in ist abgestürzt ({})</translation>
+    </message>
+    <message>
+        <source>the plug-in ended by itself</source>
+        <translation>das Plug-in hat sich selbst beendet</translation>
+    </message>
+    <message>
+        <source>the plug-in has ended</source>
+        <translation>das Plug-in ist beendet</translation>
+    </message>
+    <message>
+        <source>the plug-in did not answer in time ({} s)</source>
+        <translation>das Plug-in hat nicht rechtzeitig geantwortet ({} s)</translation>
+    </message>
+    <message>
+        <source>the plug-in has too many parameters</source>
+        <translation>das Plug-in hat zu viele Parameter</translation>
+    </message>
+    <message>
+        <source>the plug-in reports an impossible latency</source>
+        <translation>das Plug-in meldet eine unmögliche Latenz</translation>
+    </message>
+    <message>
+        <source>the plug-in changes its latency while it runs</source>
+        <translation>das Plug-in ändert seine Latenz, während es läuft</translation>
+    </message>
+    <message>
+        <source>the output of the plug-in has corrupt samples (NaN)</source>
+        <translation>der Ausgang des Plug-ins enthält fehlerhafte Samples (NaN)</translation>
+    </message>
+    <message>
+        <source>the plug-in crashed</source>
+        <translation>das Plug-in ist abgestürzt</translation>
+    </message>
+    <message>
+        <source>the plug-in did not answer in time</source>
+        <translation>das Plug-in hat nicht rechtzeitig geantwortet</translation>
+    </message>
+    <message>
+        <source>the plug-in needs a feature that Isotonus does not have</source>
+        <translation>das Plug-in braucht eine Funktion, die Isotonus nicht hat</translation>
+    </message>
+    <message>
+        <source>the plug-in host cannot be started. Install the package again.</source>
+        <translation>der Plug-in-Host kann nicht gestartet werden. Installiere das Paket neu.</translation>
+    </message>
+    <message>
+        <source>the plug-in ended its host</source>
+        <translation>das Plug-in hat seinen Host beendet</translation>
+    </message>
+    <message>
+        <source>the plug-in did not answer in time ({:g} s)</source>
+        <translation>das Plug-in hat nicht rechtzeitig geantwortet ({:g} s)</translation>
+    </message>
+    <message>
+        <source>the plug-in host failed: {}. Install the package again.</source>
+        <translation>der Plug-in-Host ist gescheitert: {}. Installiere das Paket neu.</translation>
+    </message>
+    <message>
+        <source>the plug-in is in {} and was never checked; search for plug-ins to allow it</source>
+        <translation>das Plug-in liegt in {} und wurde nie geprüft; suche nach Plug-ins, um es zu erlauben</translation>
+    </message>
+    <message>
+        <source>corrupt samples</source>
+        <translation>fehlerhafte Samples</translation>
+    </message>
+    <message>
+        <source>sidechain sources</source>
+        <translation>Sidechain-Quellen</translation>
+    </message>
+    <message>
+        <source>the mix peaks at {} dBFS, at {}: {:.1f} dB of headroom, at least {:g} dB requested</source>
+        <translation>der Spitzenpegel des Mixes ist {} dBFS, bei {}: {:.1f} dB Headroom, verlangt sind mindestens {:g} dB</translation>
+    </message>
+    <message>
+        <source>Mastering needs headroom for its processors.</source>
+        <translation>Mastering braucht Headroom für seine Prozessoren.</translation>
+    </message>
+    <message>
+        <source>Without these tracks the peak would be lower by this much.</source>
+        <translation>Ohne diese Spuren wäre die Spitze um so viel niedriger.</translation>
+    </message>
+    <message>
+        <source>the mix peaks at only {:.1f} dBFS; at least {:g} is expected</source>
+        <translation>der Spitzenpegel des Mixes ist nur {:.1f} dBFS; erwartet sind mindestens {:g}</translation>
+    </message>
+    <message>
+        <source>A mix far below full scale wastes resolution. Turn the main fader up.</source>
+        <translation>Ein Mix weit unter Vollaussteuerung verschenkt Auflösung. Zieh den Summenfader hoch.</translation>
+    </message>
+    <message>
+        <source>The wave between samples can exceed the highest sample and clip a converter.</source>
+        <translation>Die Welle zwischen den Samples kann das höchste Sample übersteigen und einen Wandler übersteuern.</translation>
+    </message>
+    <message>
+        <source>the mix clips {}×</source>
+        <translation>der Mix übersteuert {}×</translation>
+    </message>
+    <message>
+        <source>the mix exceeds full scale and reaches {:+.1f} dBFS</source>
+        <translation>der Mix überschreitet die Vollaussteuerung und erreicht {:+.1f} dBFS</translation>
+    </message>
+    <message>
+        <source>Clipping in an exported file cannot be undone. Turn the main fader down before export.</source>
+        <translation>Übersteuerung in einer exportierten Datei ist nicht rückgängig zu machen. Nimm den Summenfader vor dem Export zurück.</translation>
+    </message>
+    <message>
+        <source>A DC offset takes headroom from one side of the wave and clicks at cuts.</source>
+        <translation>Ein DC-Versatz nimmt einer Seite der Welle Headroom und knackt an Schnitten.</translation>
+    </message>
+    <message>
+        <source>the loudness of the mix is {:.1f} LUFS</source>
+        <translation>die Lautheit des Mixes ist {:.1f} LUFS</translation>
+    </message>
+    <message>
+        <source>the loudness of the mix is {:.1f} LUFS: quieter than the songs around it will be</source>
+        <translation>die Lautheit des Mixes ist {:.1f} LUFS: leiser als die Songs, die um ihn laufen</translation>
+    </message>
+    <message>
+        <source>the loudness of the mix is {:.1f} LUFS: louder than the songs around it will be</source>
+        <translation>die Lautheit des Mixes ist {:.1f} LUFS: lauter als die Songs, die um ihn laufen</translation>
+    </message>
+    <message>
+        <source>Streaming services turn loud songs down; quiet songs stay quiet.</source>
+        <translation>Streamingdienste regeln laute Songs herunter; leise bleiben leise.</translation>
+    </message>
+    <message>
+        <source>the mix loses {:.1f} dB in mono</source>
+        <translation>der Mix verliert in Mono {:.1f} dB</translation>
+    </message>
+    <message>
+        <source>Phones, clubs and small radios play in mono.</source>
+        <translation>Telefone, Clubs und kleine Radios spielen mono.</translation>
+    </message>
+    <message>
+        <source>the mix starts to sound at {}</source>
+        <translation>der Mix beginnt bei {} zu klingen</translation>
+    </message>
+    <message>
+        <source>Silence before the song is usually left by accident.</source>
+        <translation>Stille vor dem Song ist meist aus Versehen geblieben.</translation>
+    </message>
+    <message>
+        <source>Silence after the song is usually left by accident.</source>
+        <translation>Stille nach dem Song ist meist aus Versehen geblieben.</translation>
+    </message>
+    <message>
+        <source>the mix has faded to silence at its end</source>
+        <translation>der Mix ist am Ende verklungen</translation>
+    </message>
+    <message>
+        <source>A tail that is cut off sounds like a mistake and cannot be added later.</source>
+        <translation>Ein abgeschnittener Ausklang klingt wie ein Fehler und lässt sich später nicht ergänzen.</translation>
+    </message>
+    <message>
+        <source>The mix does not contain missing files.</source>
+        <translation>Fehlende Dateien sind nicht im Mix.</translation>
+    </message>
+    <message>
+        <source>Exports ignore solo: the exported mix differs from what you hear.</source>
+        <translation>Exporte beachten Solo nicht: Der exportierte Mix ist anders als das, was du hörst.</translation>
+    </message>
+    <message>
+        <source>A forgotten mute loses a part of the song.</source>
+        <translation>Mit einer vergessenen Stummschaltung fehlt ein Teil des Songs.</translation>
+    </message>
+    <message>
+        <source>not heard (fader off, or bus muted)</source>
+        <translation>nicht zu hören (Fader zu oder Bus stumm)</translation>
+    </message>
+    <message>
+        <source>A track that is on but not heard is usually a mistake.</source>
+        <translation>Eine Spur, die an, aber nicht zu hören ist, ist meist ein Versehen.</translation>
+    </message>
+    <message>
+        <source>clipped in the recording</source>
+        <translation>in der Aufnahme übersteuert</translation>
+    </message>
+    <message>
+        <source>Recorded clipping distorts at any level in the mix.</source>
+        <translation>Übersteuerung in der Aufnahme verzerrt bei jedem Pegel im Mix.</translation>
+    </message>
+    <message>
+        <source>A DC offset takes headroom and clicks at cuts.</source>
+        <translation>Ein DC-Versatz nimmt Headroom und knackt an Schnitten.</translation>
+    </message>
+    <message>
+        <source>corrupt samples (NaN, played as silence)</source>
+        <translation>fehlerhafte Samples (NaN, als Stille gespielt)</translation>
+    </message>
+    <message>
+        <source>no file has corrupt samples</source>
+        <translation>keine Datei hat fehlerhafte Samples</translation>
+    </message>
+    <message>
+        <source>The program that wrote the file failed. Export the file again.</source>
+        <translation>Das Programm, das die Datei schrieb, hat versagt. Exportiere die Datei noch einmal.</translation>
+    </message>
+    <message>
+        <source>files at another rate (converted)</source>
+        <translation>Dateien mit anderer Rate (umgewandelt)</translation>
+    </message>
+    <message>
+        <source>Each conversion is an extra step. Keep it only if you want it.</source>
+        <translation>Jede Umwandlung ist ein Schritt mehr. Lass sie nur, wenn du sie willst.</translation>
+    </message>
+    <message>
+        <source>no file has a higher rate than the session</source>
+        <translation>keine Datei hat eine höhere Rate als die Sitzung</translation>
+    </message>
+    <message>
+        <source>Frequencies above half the session&apos;s rate are lost.</source>
+        <translation>Frequenzen über der halben Rate der Sitzung gehen verloren.</translation>
+    </message>
+    <message>
+        <source>rides at the end of the control&apos;s range</source>
+        <translation>Automation am Ende des Regelbereichs</translation>
+    </message>
+    <message>
+        <source>no ride reaches the end of the control&apos;s range</source>
+        <translation>keine Automation erreicht das Ende des Regelbereichs</translation>
+    </message>
+    <message>
+        <source>The control cannot go further. Let the fader or the trim do the rest.</source>
+        <translation>Der Regler kann nicht weiter. Den Rest übernehmen Fader oder Trim.</translation>
+    </message>
+    <message>
+        <source>no finding is still open</source>
+        <translation>kein Befund ist noch offen</translation>
+    </message>
+    <message>
+        <source>Faults found in Gather are heard in the mix too.</source>
+        <translation>Fehler, die unter Sammeln stehen, sind auch im Mix zu hören.</translation>
+    </message>
+    <message>
+        <source>{} (clips {}×)</source>
+        <translation>{} ({}× übersteuert)</translation>
+    </message>
+    <message>
+        <source>{} (up to {:.1f} dB, {:.0f} s above {:g})</source>
+        <translation>{} (bis {:.1f} dB, {:.0f} s über {:g})</translation>
+    </message>
+    <message>
+        <source>deep reduction for long</source>
+        <translation>lange tiefe Reduktion</translation>
+    </message>
+    <message>
+        <source>Reduction this deep is heard as pumping. Two gentle steps do the same.</source>
+        <translation>So tiefe Reduktion ist als Pumpen zu hören. Zwei sanfte Schritte tun dasselbe.</translation>
+    </message>
+    <message>
+        <source>The processor passes its input through: the export lacks its effect.</source>
+        <translation>Der Prozessor lässt sein Eingangssignal durch: Dem Export fehlt seine Wirkung.</translation>
+    </message>
+    <message>
+        <source>above full scale inside a chain</source>
+        <translation>in einer Kette über Vollaussteuerung</translation>
+    </message>
+    <message>
+        <source>no chain exceeds full scale inside</source>
+        <translation>keine Kette überschreitet innen die Vollaussteuerung</translation>
+    </message>
+    <message>
+        <source>The chain does not clip here. A saturation or a program that rebuilds the chain will.</source>
+        <translation>Die Kette übersteuert hier nicht. Eine Sättigung oder ein Programm, das die Kette nachbaut, schon.</translation>
+    </message>
+    <message>
+        <source>sidechain source missing</source>
+        <translation>Sidechain-Quelle fehlt</translation>
+    </message>
+    <message>
+        <source>every sidechain source exists</source>
+        <translation>jede Sidechain-Quelle ist da</translation>
+    </message>
+    <message>
+        <source>A processor without its sidechain source hears silence and does nothing.</source>
+        <translation>Ein Prozessor ohne seine Sidechain-Quelle hört Stille und tut nichts.</translation>
+    </message>
+    <message>
+        <source>all chains are bypassed</source>
+        <translation>alle Ketten sind umgangen</translation>
+    </message>
+    <message>
+        <source>Bypass is for comparing; the export contains none of these chains.</source>
+        <translation>Bypass ist zum Vergleichen; der Export enthält keine dieser Ketten.</translation>
+    </message>
+    <message>
+        <source>bypassed chains</source>
+        <translation>umgangene Ketten</translation>
+    </message>
+    <message>
+        <source>no chain is bypassed</source>
+        <translation>keine Kette ist umgangen</translation>
+    </message>
+    <message>
+        <source>The export would be silent.</source>
+        <translation>Der Export wäre still.</translation>
+    </message>
+    <message>
+        <source>of the main output only the fader is exported</source>
+        <translation>von der Summe wird nur der Fader exportiert</translation>
+    </message>
+    <message>
+        <source>the main output has rides: mastering engineers usually prefer to make fades themselves</source>
+        <translation>die Summe hat Automation: Blenden macht das Mastering meist lieber selbst</translation>
+    </message>
+    <message>
+        <source>Changes to the whole mix belong to mastering, unless agreed otherwise.</source>
+        <translation>Änderungen am ganzen Mix gehören ins Mastering, wenn nichts anderes vereinbart ist.</translation>
+    </message>
+    <message>
+        <source>Limiting and compression of the whole mix cannot be undone. Mastering needs the mix without them.</source>
+        <translation>Limiting und Kompression des ganzen Mixes lassen sich nicht zurücknehmen. Mastering braucht den Mix ohne sie.</translation>
+    </message>
+    <message>
+        <source>Bypass is for comparing; the export contains none of these rides.</source>
+        <translation>Bypass ist zum Vergleichen; der Export enthält keine dieser Automationen.</translation>
+    </message>
+    <message>
+        <source>the monitoring is altered (dim, mono, a speaker check …)</source>
+        <translation>das Abhören ist verändert (Dim, Mono, ein Lautsprecher-Check …)</translation>
+    </message>
+    <message>
+        <source>Monitoring never reaches the export: you do not hear what is exported.</source>
+        <translation>Das Abhören gelangt nie in den Export: Du hörst nicht, was exportiert wird.</translation>
+    </message>
+    <message>
+        <source>the range to export is empty. Choose another range.</source>
+        <translation>der Bereich für den Export ist leer. Wähle einen anderen Bereich.</translation>
+    </message>
+    <message>
+        <source>nothing to export: the mix is not selected, and every track is muted. Select the mix or unmute a track.</source>
+        <translation>nichts zu exportieren: der Mix ist nicht ausgewählt, und alle Spuren sind stumm. Wähle den Mix oder schalte eine Spur ein.</translation>
+    </message>
+    <message>
+        <source>the file already exists. Choose another name, or allow replacing it.</source>
+        <translation>die Datei gibt es schon. Wähle einen anderen Namen oder erlaube das Ersetzen.</translation>
+    </message>
+    <message>
+        <source>the mix peaks at {} dBFS, and {} holds nothing above full scale: its peaks will be clipped. Turn the main fader down by {:.1f} dB.</source>
+        <translation>der Spitzenpegel des Mixes ist {} dBFS, und {} fasst nichts über Vollaussteuerung: Spitzen werden abgeschnitten. Nimm den Summenfader um {:.1f} dB zurück.</translation>
+    </message>
+    <message>
+        <source>a time in the song is a number of seconds from 0. Type it as 12.5, for example.</source>
+        <translation>eine Zeit im Song ist eine Zahl von Sekunden ab 0. Schreibe zum Beispiel 12.5.</translation>
+    </message>
+    <message>
+        <source>{:g} s is after the end of the song, which lasts {:.3f} s. Choose an earlier time.</source>
+        <translation>{:g} s liegt nach dem Ende des Songs, der {:.3f} s dauert. Wähle eine frühere Zeit.</translation>
+    </message>
+    <message>
+        <source>the end is before the start. Swap the two times.</source>
+        <translation>das Ende liegt vor dem Anfang. Vertausche die beiden Zeiten.</translation>
+    </message>
+    <message>
+        <source>the two times are less than one sample apart. Choose a longer range.</source>
+        <translation>die beiden Zeiten liegen weniger als ein Sample auseinander. Wähle einen längeren Bereich.</translation>
+    </message>
+    <message>
+        <source>the written file differs from the mix: {}. The file before it is unchanged. Check the disk and export again.</source>
+        <translation>die geschriebene Datei weicht vom Mix ab: {}. Die vorige Datei ist unverändert. Prüfe den Datenträger und exportiere noch einmal.</translation>
+    </message>
+    <message>
+        <source>the header gives {} frames, the mix has {}</source>
+        <translation>der Kopf nennt {} Frames, der Mix hat {}</translation>
+    </message>
+    <message>
+        <source>the level differs</source>
+        <translation>der Pegel weicht ab</translation>
+    </message>
+    <message>
+        <source>{} frames were read, the mix has {}</source>
+        <translation>{} Frames wurden gelesen, der Mix hat {}</translation>
+    </message>
+    <message>
+        <source>the samples differ</source>
+        <translation>die Samples weichen ab</translation>
+    </message>
+    <message>
+        <source>the file has {} channels; only mono and stereo can be measured. Add the file to a session, which folds or splits the channels.</source>
+        <translation>die Datei hat {} Kanäle; gemessen werden nur Mono und Stereo. Füge die Datei einer Sitzung hinzu, die die Kanäle faltet oder teilt.</translation>
+    </message>
+    <message>
+        <source>this version of Isotonus does not know the processor</source>
+        <translation>diese Version von Isotonus kennt den Prozessor nicht</translation>
+    </message>
+    <message>
+        <source>the plug-in is not installed</source>
+        <translation>das Plug-in ist nicht installiert</translation>
+    </message>
+    <message>
+        <source>line {}: {}. Correct the line in a text editor.</source>
+        <translation>Zeile {}: {}. Berichtige die Zeile in einem Texteditor.</translation>
+    </message>
+    <message>
+        <source>a frequency in Hz and a gain in dB are expected</source>
+        <translation>erwartet werden eine Frequenz in Hz und ein Gain in dB</translation>
+    </message>
+    <message>
+        <source>the frequency must be from 10 to 40,000 Hz</source>
+        <translation>die Frequenz muss von 10 bis 40 000 Hz liegen</translation>
+    </message>
+    <message>
+        <source>the gain must be from −24 to +24 dB</source>
+        <translation>der Gain muss von −24 bis +24 dB liegen</translation>
+    </message>
+    <message>
+        <source>each frequency must be higher than the one before</source>
+        <translation>jede Frequenz muss höher sein als die davor</translation>
+    </message>
+    <message>
+        <source>a curve has at most 10,000 points</source>
+        <translation>eine Kurve hat höchstens 10 000 Punkte</translation>
+    </message>
+    <message>
+        <source>no line has a frequency and a gain. Choose a correction curve as CSV.</source>
+        <translation>keine Zeile hat eine Frequenz und einen Gain. Wähle eine Korrekturkurve als CSV.</translation>
+    </message>
+    <message>
+        <source>the memory is full. Close other programs and try again.</source>
+        <translation>der Speicher reicht nicht. Schließe andere Programme und versuche es noch einmal.</translation>
+    </message>
+    <message>
+        <source>{} removed</source>
+        <translation>{} entfernt</translation>
+    </message>
+    <message>
+        <source>{} on</source>
+        <translation>{} an</translation>
+    </message>
+    <message>
+        <source>{} bypassed</source>
+        <translation>{} umgangen</translation>
+    </message>
+    <message>
+        <source>{} has the sidechain source {}</source>
+        <translation>{} hat als Sidechain-Quelle {}</translation>
+    </message>
+    <message>
+        <source>its own channel</source>
+        <translation>der eigene Kanal</translation>
+    </message>
+    <message>
+        <source>{} has another impulse response</source>
+        <translation>{} hat eine andere Impulsantwort</translation>
+    </message>
+    <message>
+        <source>{} has another loudness match while bypassed</source>
+        <translation>{} ist umgangen anders angeglichen</translation>
+    </message>
+    <message>
+        <source>{} added</source>
+        <translation>{} hinzugefügt</translation>
+    </message>
+    <message>
+        <source>the order of its processors has changed</source>
+        <translation>die Reihenfolge der Prozessoren hat sich geändert</translation>
+    </message>
+    <message>
+        <source>send to {} removed</source>
+        <translation>Send an {} entfernt</translation>
+    </message>
+    <message>
+        <source>send to {} on</source>
+        <translation>Send an {} an</translation>
+    </message>
+    <message>
+        <source>send to {} bypassed</source>
+        <translation>Send an {} umgangen</translation>
+    </message>
+    <message>
+        <source>send to {} before the fader</source>
+        <translation>Send an {} vor dem Fader</translation>
+    </message>
+    <message>
+        <source>send to {} after the fader</source>
+        <translation>Send an {} nach dem Fader</translation>
+    </message>
+    <message>
+        <source>send to {} with another pan</source>
+        <translation>Send an {} mit anderem Panorama</translation>
+    </message>
+    <message>
+        <source>send to {} added</source>
+        <translation>Send an {} hinzugefügt</translation>
+    </message>
+    <message>
+        <source>its rides are bypassed</source>
+        <translation>ihre Automation ist umgangen</translation>
+    </message>
+    <message>
+        <source>its rides are on</source>
+        <translation>ihre Automation ist an</translation>
+    </message>
+    <message>
+        <source>ride of {} added</source>
+        <translation>Automation von {} hinzugefügt</translation>
+    </message>
+    <message>
+        <source>ride of {} removed</source>
+        <translation>Automation von {} entfernt</translation>
+    </message>
+    <message>
+        <source>ride of {} changed</source>
+        <translation>Automation von {} geändert</translation>
+    </message>
+    <message>
+        <source>ride of {} bypassed</source>
+        <translation>Automation von {} umgangen</translation>
+    </message>
+    <message>
+        <source>ride of {} on</source>
+        <translation>Automation von {} an</translation>
+    </message>
+    <message>
+        <source>its chain is bypassed</source>
+        <translation>die Kette ist umgangen</translation>
+    </message>
+    <message>
+        <source>its chain is on</source>
+        <translation>die Kette ist an</translation>
+    </message>
+    <message>
+        <source>dual pan on</source>
+        <translation>getrenntes Panorama an</translation>
+    </message>
+    <message>
+        <source>dual pan off</source>
+        <translation>getrenntes Panorama aus</translation>
+    </message>
+    <message>
+        <source>its members have changed</source>
+        <translation>die Mitglieder haben sich geändert</translation>
+    </message>
+    <message>
+        <source>added</source>
+        <translation>hinzugefügt</translation>
+    </message>
+    <message>
+        <source>removed</source>
+        <translation>entfernt</translation>
+    </message>
+    <message>
+        <source>the pan law has changed</source>
+        <translation>das Pan-Gesetz hat sich geändert</translation>
+    </message>
+    <message>
+        <source>all rides are bypassed</source>
+        <translation>alle Automationen sind umgangen</translation>
+    </message>
+    <message>
+        <source>all rides are on</source>
+        <translation>alle Automationen sind an</translation>
+    </message>
+    <message>
+        <source>all chains are on</source>
+        <translation>alle Ketten sind an</translation>
+    </message>
+    <message>
+        <source>the tempo has changed</source>
+        <translation>das Tempo hat sich geändert</translation>
+    </message>
+    <message>
+        <source>the file cannot be read. Check its permissions.</source>
+        <translation>die Datei kann nicht gelesen werden. Prüfe ihre Zugriffsrechte.</translation>
+    </message>
+    <message>
+        <source>the file could not be read to its end. Check the disk.</source>
+        <translation>die Datei konnte nicht bis zum Ende gelesen werden. Prüfe den Datenträger.</translation>
+    </message>
+    <message>
+        <source>the file changed during the copy. Save again.</source>
+        <translation>die Datei hat sich beim Kopieren geändert. Speichere noch einmal.</translation>
+    </message>
+    <message>
+        <source>this is a file. Choose a folder.</source>
+        <translation>das ist eine Datei. Wähle einen Ordner.</translation>
+    </message>
+    <message>
+        <source>the folder is not empty. Choose a new or empty folder.</source>
+        <translation>der Ordner ist nicht leer. Wähle einen neuen oder leeren Ordner.</translation>
+    </message>
+    <message>
+        <source>must not be above high_dbfs</source>
+        <translation>darf nicht über high_dbfs liegen</translation>
+    </message>
+    <message>
+        <source>must be 0, or 40 or more</source>
+        <translation>muss 0 sein oder mindestens 40</translation>
+    </message>
+    <message>
+        <source>must be given together with song_from_s</source>
+        <translation>muss zusammen mit song_from_s angegeben werden</translation>
+    </message>
+    <message>
+        <source>{}: a number in the file is too large. Restore a backup or correct the number.</source>
+        <translation>{}: eine Zahl in der Datei ist zu groß. Nimm eine Sicherung oder berichtige die Zahl.</translation>
+    </message>
+    <message>
+        <source>{}: the file is nested too deeply. Restore a backup.</source>
+        <translation>{}: die Datei ist zu tief verschachtelt. Nimm eine Sicherung.</translation>
+    </message>
+    <message>
+        <source>{}: a list in the file is too long. Restore a backup.</source>
+        <translation>{}: eine Liste in der Datei ist zu lang. Nimm eine Sicherung.</translation>
+    </message>
+    <message>
+        <source>{}: the JSON is damaged at line {}, column {}. Restore a backup or correct that line.</source>
+        <translation>{}: das JSON ist in Zeile {}, Spalte {} beschädigt. Nimm eine Sicherung oder berichtige die Zeile.</translation>
+    </message>
+    <message>
+        <source>must be from {:g} to {:g}</source>
+        <translation>muss von {:g} bis {:g} liegen</translation>
+    </message>
+    <message>
+        <source>must be from {} to {}</source>
+        <translation>muss von {} bis {} liegen</translation>
+    </message>
+    <message>
+        <source>has more than {} entries</source>
+        <translation>hat mehr als {} Einträge</translation>
+    </message>
+    <message>
+        <source>A low cut at 100 Hz, the usual start for most tracks.</source>
+        <translation>Ein Low Cut bei 100 Hz, der übliche Anfang für die meisten Spuren.</translation>
+    </message>
+    <message>
+        <source>A low cut at 150 Hz: the low end is left to kick and bass.</source>
+        <translation>Ein Low Cut bei 150 Hz: Die Tiefen bleiben Kick und Bass.</translation>
+    </message>
+    <message>
+        <source>A steep low cut at 45 Hz: removes rumble from under drums.</source>
+        <translation>Ein steiler Low Cut bei 45 Hz: nimmt das Rumpeln unter dem Schlagzeug weg.</translation>
+    </message>
+    <message>
+        <source>A cut at 350 Hz where a kick sounds boxy, and a little more top.</source>
+        <translation>Eine Absenkung bei 350 Hz, wo eine Kick nach Pappe klingt, und etwas mehr Höhen.</translation>
+    </message>
+    <message>
+        <source>A cut at 800 Hz, where a snare masks voices.</source>
+        <translation>Eine Absenkung bei 800 Hz, wo eine Snare Stimmen verdeckt.</translation>
+    </message>
+    <message>
+        <source>A gate: spill in a drum&apos;s microphone is turned down between hits.</source>
+        <translation>Ein Gate: Einstreuungen ins Mikrofon werden zwischen den Schlägen leiser.</translation>
+    </message>
+    <message>
+        <source>Saturation from 80 to 400 Hz: harmonics that phones can play.</source>
+        <translation>Sättigung von 80 bis 400 Hz: Obertöne, die Telefone spielen können.</translation>
+    </message>
+    <message>
+        <source>Duck under the kick</source>
+        <translation>Unter der Kick ducken</translation>
+    </message>
+    <message>
+        <source>A ducker of 4 dB: choose the kick as its sidechain source, and the bass is turned down at every hit.</source>
+        <translation>Ein Ducker mit 4 dB: Wähle die Kick als Sidechain-Quelle, und der Bass wird bei jedem Schlag leiser.</translation>
+    </message>
+    <message>
+        <source>A wide cut at 1.2 kHz: keys make room for a voice, even before one is recorded.</source>
+        <translation>Eine breite Absenkung bei 1,2 kHz: Tasten machen einer Stimme Platz, noch ehe sie aufgenommen ist.</translation>
+    </message>
+    <message>
+        <source>3.5:1 and 3 dB of makeup: a piano whose loud chords no longer jump out.</source>
+        <translation>3,5:1 und 3 dB Makeup: ein Klavier, dessen laute Akkorde nicht mehr herausspringen.</translation>
+    </message>
+    <message>
+        <source>A compressor of the band above 5 kHz: sharp sounds are turned down, the rest of the voice stays.</source>
+        <translation>Ein Kompressor für das Band über 5 kHz: scharfe Laute werden leiser, der Rest der Stimme bleibt.</translation>
+    </message>
+    <message>
+        <source>A compressor of the band below 120 Hz: choose the kick as its sidechain source, and only the low end of the bass is turned down.</source>
+        <translation>Ein Kompressor für das Band unter 120 Hz: Mit der Kick als Sidechain-Quelle wird nur das untere Ende des Basses leiser.</translation>
+    </message>
+    <message>
+        <source>For a bus in parallel with its tracks: no lows, 10:1 and 9 dB of makeup, blended in by the fader of the bus.</source>
+        <translation>Für einen Bus parallel zu seinen Spuren: ohne Tiefen, 10:1 und 9 dB Makeup, mit dem Fader des Busses beigemischt.</translation>
+    </message>
+    <message>
+        <source>A bright, dense reverb without audible walls, for behind a voice.</source>
+        <translation>Ein heller, dichter Hall ohne hörbare Wände, hinter einer Stimme.</translation>
+    </message>
+    <message>
+        <source>A long, dark reverb: sets a track far back.</source>
+        <translation>Ein langer, dunkler Hall: stellt eine Spur weit nach hinten.</translation>
+    </message>
+    <message>
+        <source>A chorus: the track twice, the second a little out of step.</source>
+        <translation>Ein Chorus: die Spur zweimal, die zweite etwas versetzt.</translation>
+    </message>
+    <message>
+        <source>For a bus in parallel with its tracks: no lows, 8:1 with an attack of 10 ms, so that the hits pass.</source>
+        <translation>Für einen Bus parallel zu seinen Spuren: ohne Tiefen, 8:1 mit 10 ms Attack, damit die Schläge durchkommen.</translation>
+    </message>
+    <message>
+        <source>not a preset. Choose a preset of this program.</source>
+        <translation>keine Vorlage. Wähle eine Vorlage dieses Programms.</translation>
+    </message>
+    <message>
+        <source>a newer version of Isotonus wrote this preset. Install that version to use it.</source>
+        <translation>eine neuere Version von Isotonus hat diese Vorlage geschrieben. Installiere diese Version.</translation>
+    </message>
+    <message>
+        <source>the preset cannot be read: {}. Delete it, or correct the file.</source>
+        <translation>die Vorlage kann nicht gelesen werden: {}. Lösche sie oder berichtige die Datei.</translation>
+    </message>
+    <message>
+        <source>a preset needs a name. Type one.</source>
+        <translation>eine Vorlage braucht einen Namen. Gib einen ein.</translation>
+    </message>
+    <message>
+        <source>the chain is empty. Add a processor before you save it.</source>
+        <translation>die Kette ist leer. Füge einen Prozessor hinzu, bevor du sie speicherst.</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; is a preset of Isotonus. Choose another name.</source>
+        <translation>„{}“ ist eine Vorlage von Isotonus. Wähle einen anderen Namen.</translation>
+    </message>
+    <message>
+        <source>you have no preset called &apos;{}&apos;. Check the name in the list of presets.</source>
+        <translation>du hast keine Vorlage „{}“. Prüfe den Namen in der Liste der Vorlagen.</translation>
+    </message>
+    <message>
+        <source>the file cannot be deleted: {}. Check its permissions.</source>
+        <translation>die Datei kann nicht gelöscht werden: {}. Prüfe ihre Zugriffsrechte.</translation>
+    </message>
+    <message>
+        <source>the folder for unsaved work cannot be written. Save the session often, and check the disk.</source>
+        <translation>in den Ordner für ungespeicherte Arbeit kann nicht geschrieben werden. Speichere oft und prüfe den Datenträger.</translation>
+    </message>
+    <message>
+        <source>line {}: &apos;{}&apos; found, &apos;seconds,value&apos; expected. Correct the line.</source>
+        <translation>Zeile {}: „{}“ gefunden, „seconds,value“ erwartet. Berichtige die Zeile.</translation>
+    </message>
+    <message>
+        <source>line {}: not a point of a {} ride: {}. Correct the line.</source>
+        <translation>Zeile {}: kein Punkt einer Automation von {}: {}. Berichtige die Zeile.</translation>
+    </message>
+    <message>
+        <source>line {}: a ride has at most {} points. Remove some lines.</source>
+        <translation>Zeile {}: eine Automation hat höchstens {} Punkte. Entferne einige Zeilen.</translation>
+    </message>
+    <message>
+        <source>the table is empty. Write one point per line as &apos;seconds,value&apos;.</source>
+        <translation>die Tabelle ist leer. Schreibe einen Punkt je Zeile als „seconds,value“.</translation>
+    </message>
+    <message>
+        <source>only tracks and buses can send. Choose one of them.</source>
+        <translation>nur Spuren und Busse können senden. Wähle eine Spur oder einen Bus.</translation>
+    </message>
+    <message>
+        <source>the bus to send to does not exist. Choose a bus or return of the session.</source>
+        <translation>den Bus, an den gesendet werden soll, gibt es nicht. Wähle einen Bus oder Return der Sitzung.</translation>
+    </message>
+    <message>
+        <source>{} cannot send to {}: this would make a feedback loop. Choose another bus.</source>
+        <translation>{} kann nicht an {} senden: das ergäbe eine Rückkopplung. Wähle einen anderen Bus.</translation>
+    </message>
+    <message>
+        <source>the bus does not exist. Choose a bus of the session.</source>
+        <translation>den Bus gibt es nicht. Wähle einen Bus der Sitzung.</translation>
+    </message>
+    <message>
+        <source>{} cannot have {} as its output: this would make a feedback loop. Choose another output.</source>
+        <translation>{} kann {} nicht als Ausgang haben: das ergäbe eine Rückkopplung. Wähle einen anderen Ausgang.</translation>
+    </message>
+    <message>
+        <source>not a MIDI file. Choose a Standard MIDI File.</source>
+        <translation>keine MIDI-Datei. Wähle eine Standard-MIDI-Datei.</translation>
+    </message>
+    <message>
+        <source>the MIDI file ends early. Export it again.</source>
+        <translation>die MIDI-Datei endet zu früh. Exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>a MIDI file of format {} holds separate pieces. Export one song as format 0 or 1.</source>
+        <translation>eine MIDI-Datei vom Format {} enthält einzelne Stücke. Exportiere einen Song als Format 0 oder 1.</translation>
+    </message>
+    <message>
+        <source>the MIDI file counts in film frames, so its markers have no beats. Export it with ticks per quarter.</source>
+        <translation>die MIDI-Datei zählt in Filmbildern, ihre Marken haben keine Schläge. Exportiere sie mit Ticks je Viertel.</translation>
+    </message>
+    <message>
+        <source>the MIDI file is damaged or ends early. Export it again.</source>
+        <translation>die MIDI-Datei ist beschädigt oder endet zu früh. Exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>the MIDI file has no markers and no tempo. Add them where it was made, and export it again.</source>
+        <translation>die MIDI-Datei hat keine Marken und kein Tempo. Füge sie dort hinzu, wo die Datei entstand, und exportiere sie noch einmal.</translation>
+    </message>
+    <message>
+        <source>the file has no cue points. Choose a WAV file with cue points.</source>
+        <translation>die Datei hat keine Cue-Punkte. Wähle eine WAV-Datei mit Cue-Punkten.</translation>
+    </message>
+    <message>
+        <source>the folder has no audio files. Choose the folder of the exported tracks.</source>
+        <translation>der Ordner enthält keine Audiodateien. Wähle den Ordner mit den exportierten Spuren.</translation>
+    </message>
+    <message>
+        <source>none of the audio files in the folder can be read. Export them again as WAV.</source>
+        <translation>keine der Audiodateien im Ordner ist lesbar. Exportiere sie noch einmal als WAV.</translation>
+    </message>
+    <message>
+        <source>{} is a number, &apos;{}&apos; is not. Type a number.</source>
+        <translation>{} ist eine Zahl, „{}“ nicht. Gib eine Zahl ein.</translation>
+    </message>
+    <message>
+        <source>{} goes from {:g} to {:g}{}; {} is outside. Type a value inside.</source>
+        <translation>{} geht von {:g} bis {:g}{}; {} liegt außerhalb. Gib einen Wert darin ein.</translation>
+    </message>
+    <message>
+        <source>{} is {} or {}, not &apos;{}&apos;. Type one of the two.</source>
+        <translation>{} ist {} oder {}, nicht „{}“. Gib eins von beiden ein.</translation>
+    </message>
+    <message>
+        <source>target is auto or MEASURE:LOW:HIGH, not &apos;{}&apos;. Type peak:-7:-5, for example.</source>
+        <translation>target ist auto oder MEASURE:LOW:HIGH, nicht „{}“. Gib zum Beispiel peak:-7:-5 ein.</translation>
+    </message>
+    <message>
+        <source>the first level of target is above the second. Type the lower level first.</source>
+        <translation>der erste Pegel von target liegt über dem zweiten. Gib den tieferen zuerst ein.</translation>
+    </message>
+    <message>
+        <source>staged_without is off or FROM-TO in seconds of the song. Type 12-15, for example.</source>
+        <translation>staged_without ist off oder FROM-TO in Sekunden des Songs. Gib zum Beispiel 12-15 ein.</translation>
+    </message>
+    <message>
+        <source>the first time of staged_without is after the second. Type the earlier time first.</source>
+        <translation>die erste Zeit von staged_without liegt nach der zweiten. Gib die frühere zuerst ein.</translation>
+    </message>
+    <message>
+        <source>kind is percussive, sustained or auto, not &apos;{}&apos;. Type one of the three.</source>
+        <translation>kind ist percussive, sustained oder auto, nicht „{}“. Gib eins davon ein.</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; is not a setting of a track. Use one of trim, fader, pan, width, mono_below, mute, solo, solo_safe, polarity, delay, kind, target, staged_without.</source>
+        <translation>„{}“ ist keine Einstellung einer Spur. Nimm trim, fader, pan, width, mono_below, mute, solo, solo_safe, polarity, delay, kind, target oder staged_without.</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; is not a pan law. Use constant_power, compromise, linear or balance.</source>
+        <translation>„{}“ ist kein Pan-Gesetz. Nimm constant_power, compromise, linear oder balance.</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; is not a setting of the main output. Use fader or pan_law.</source>
+        <translation>„{}“ ist keine Einstellung der Summe. Nimm fader oder pan_law.</translation>
+    </message>
+    <message>
+        <source>cannot contain a zero byte</source>
+        <translation>kann kein Null-Byte enthalten</translation>
+    </message>
+    <message>
+        <source>is not one of the known words</source>
+        <translation>ist keines der bekannten Wörter</translation>
+    </message>
+    <message>
+        <source>not a session file: &quot;format&quot; differs from &quot;isotonus-session&quot;. Choose a file that ends in .isotonus.</source>
+        <translation>keine Sitzungsdatei: „format“ ist nicht „isotonus-session“. Wähle eine Datei, die auf .isotonus endet.</translation>
+    </message>
+    <message>
+        <source>the &quot;version&quot; of the session is missing or not a whole number. Restore a backup of the file.</source>
+        <translation>die „version“ der Sitzung fehlt oder ist keine ganze Zahl. Nimm eine Sicherung der Datei.</translation>
+    </message>
+    <message>
+        <source>a newer Isotonus wrote this session (version {}; this program reads up to {}). Install the newer version to open it.</source>
+        <translation>ein neueres Isotonus hat diese Sitzung geschrieben (Version {}; dieses Programm liest bis {}). Installiere die neuere Version.</translation>
+    </message>
+    <message>
+        <source>the &quot;version&quot; of the session must be 1 or more. Restore a backup of the file.</source>
+        <translation>die „version“ der Sitzung muss mindestens 1 sein. Nimm eine Sicherung der Datei.</translation>
+    </message>
+    <message>
+        <source>the session cannot be read: {}. Restore a backup or correct the file.</source>
+        <translation>die Sitzung kann nicht gelesen werden: {}. Nimm eine Sicherung oder berichtige die Datei.</translation>
+    </message>
+    <message>
+        <source>not a session file: the file is empty. Restore a backup.</source>
+        <translation>keine Sitzungsdatei: die Datei ist leer. Nimm eine Sicherung.</translation>
+    </message>
+    <message>
+        <source>the session was not saved, because it could not be opened again: {}. Undo the last change and save.</source>
+        <translation>die Sitzung wurde nicht gespeichert, weil sie nicht wieder zu öffnen wäre: {}. Nimm die letzte Änderung zurück und speichere.</translation>
+    </message>
+    <message>
+        <source>the session was not saved, because it would be too large to open again. Simplify its longest rides.</source>
+        <translation>die Sitzung wurde nicht gespeichert, weil sie zu groß zum Öffnen wäre. Vereinfache ihre längsten Automationen.</translation>
+    </message>
+    <message>
+        <source>the list of references cannot be read: {}. Delete the file to start a new list.</source>
+        <translation>die Liste der Referenzen kann nicht gelesen werden: {}. Lösche die Datei, um eine neue zu beginnen.</translation>
+    </message>
+    <message>
+        <source>the folder of the file cannot be made. Check the permissions of the folder above.</source>
+        <translation>der Ordner der Datei kann nicht angelegt werden. Prüfe die Zugriffsrechte des Ordners darüber.</translation>
+    </message>
+    <message>
+        <source>not a target sheet: &quot;format&quot; differs from &quot;isotonus-target-sheet&quot;. Choose a target sheet.</source>
+        <translation>kein Zielblatt: „format“ ist nicht „isotonus-target-sheet“. Wähle ein Zielblatt.</translation>
+    </message>
+    <message>
+        <source>a newer version of Isotonus wrote this target sheet. Install that version to use it.</source>
+        <translation>eine neuere Version von Isotonus hat dieses Zielblatt geschrieben. Installiere diese Version.</translation>
+    </message>
+    <message>
+        <source>the target sheet cannot be read: {}. Correct the file, or choose another sheet.</source>
+        <translation>das Zielblatt kann nicht gelesen werden: {}. Berichtige die Datei oder wähle ein anderes Blatt.</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; is not a tempo. Type 120 or 97.5 6/8, from 10 to 1000 quarters a minute.</source>
+        <translation>„{}“ ist kein Tempo. Gib 120 oder 97,5 6/8 ein, von 10 bis 1000 Viertel in der Minute.</translation>
+    </message>
+    <message>
+        <source>the right channel of the track &apos;{}&apos;</source>
+        <translation>der rechte Kanal der Spur „{}“</translation>
+    </message>
+    <message>
+        <source>the impulse response of &apos;{}&apos;</source>
+        <translation>die Impulsantwort von „{}“</translation>
+    </message>
+    <message>
+        <source>the session kept with the print &apos;{}&apos;</source>
+        <translation>die Sitzung zum Zwischenstand „{}“</translation>
+    </message>
+    <message>
+        <source>the file of the session</source>
+        <translation>die Datei der Sitzung</translation>
+    </message>
+    <message>
+        <source>must be from {:g} to {:g}, but is {:g}</source>
+        <translation>muss von {:g} bis {:g} liegen, ist aber {:g}</translation>
+    </message>
+    <message>
+        <source>must be from {} to {}, but is {}</source>
+        <translation>muss von {} bis {} liegen, ist aber {}</translation>
+    </message>
+    <message>
+        <source>is not text in UTF-8</source>
+        <translation>ist kein Text in UTF-8</translation>
+    </message>
+    <message>
+        <source>has {} entries, at most {} are possible</source>
+        <translation>hat {} Einträge, höchstens {} sind möglich</translation>
+    </message>
+    <message>
+        <source>is before the preceding point</source>
+        <translation>liegt vor dem vorigen Punkt</translation>
+    </message>
+    <message>
+        <source>is not a ride that this channel can have</source>
+        <translation>ist keine Automation, die dieser Kanal haben kann</translation>
+    </message>
+    <message>
+        <source>belongs to two processors</source>
+        <translation>gehört zwei Prozessoren</translation>
+    </message>
+    <message>
+        <source>is not one of its parameters</source>
+        <translation>ist keiner seiner Parameter</translation>
+    </message>
+    <message>
+        <source>is a ride of a processor that does not exist</source>
+        <translation>ist die Automation eines Prozessors, den es nicht gibt</translation>
+    </message>
+    <message>
+        <source>belongs to two sends</source>
+        <translation>gehört zwei Sends</translation>
+    </message>
+    <message>
+        <source>is the target of two sends</source>
+        <translation>ist das Ziel zweier Sends</translation>
+    </message>
+    <message>
+        <source>is a ride of a send that does not exist</source>
+        <translation>ist die Automation eines Sends, den es nicht gibt</translation>
+    </message>
+    <message>
+        <source>belongs to two channels</source>
+        <translation>gehört zwei Kanälen</translation>
+    </message>
+    <message>
+        <source>is an identifier that was not given yet</source>
+        <translation>ist eine Kennung, die noch nicht vergeben wurde</translation>
+    </message>
+    <message>
+        <source>is not a bus of the session</source>
+        <translation>ist kein Bus der Sitzung</translation>
+    </message>
+    <message>
+        <source>makes a feedback loop</source>
+        <translation>ergibt eine Rückkopplung</translation>
+    </message>
+    <message>
+        <source>{}, sidechain source {}</source>
+        <translation>{}, Sidechain-Quelle {}</translation>
+    </message>
+    <message>
+        <source>{}, input {}</source>
+        <translation>{}, Eingang {}</translation>
+    </message>
+    <message>
+        <source>makes a loop: the channel would be its own sidechain source ({})</source>
+        <translation>ergibt eine Schleife: Der Kanal wäre seine eigene Sidechain-Quelle ({})</translation>
+    </message>
+    <message>
+        <source>makes a feedback loop: {}</source>
+        <translation>ergibt eine Rückkopplung: {}</translation>
+    </message>
+    <message>
+        <source>is before the preceding section</source>
+        <translation>liegt vor dem vorigen Abschnitt</translation>
+    </message>
+    <message>
+        <source>is before the preceding mark</source>
+        <translation>liegt vor der vorigen Marke</translation>
+    </message>
+    <message>
+        <source>is before the preceding note</source>
+        <translation>liegt vor der vorigen Notiz</translation>
+    </message>
+    <message>
+        <source>the chain has no processor at this position. Check the number in the list of the chain.</source>
+        <translation>die Kette hat an dieser Stelle keinen Prozessor. Prüfe die Nummer in der Liste der Kette.</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; has no threshold for reduction. Choose a compressor, a ducker or a gate.</source>
+        <translation>„{}“ hat keine Schwelle für Reduktion. Wähle einen Kompressor, einen Ducker oder ein Gate.</translation>
+    </message>
+    <message>
+        <source>between</source>
+        <translation>zwischen</translation>
+    </message>
+    <message>
+        <source>frequencies</source>
+        <translation>Frequenzen</translation>
+    </message>
+    <message>
+        <source>sidechain high cut</source>
+        <translation>Sidechain High Cut</translation>
+    </message>
+    <message>
+        <source>sidechain low cut</source>
+        <translation>Sidechain Low Cut</translation>
+    </message>
+    <message>
+        <source>an impulse response has 1, 2 or 4 channels, this file has {}. Choose another file.</source>
+        <translation>eine Impulsantwort hat 1, 2 oder 4 Kanäle, diese Datei hat {}. Wähle eine andere Datei.</translation>
+    </message>
+    <message>
+        <source>the impulse response is silent. Choose another file.</source>
+        <translation>die Impulsantwort ist still. Wähle eine andere Datei.</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; changed after its sound was computed. Try again.</source>
+        <translation>„{}“ wurde geändert, nachdem der Klang berechnet war. Versuche es noch einmal.</translation>
+    </message>
+    <message>
+        <source>a chain changed after its sound was computed. Try again.</source>
+        <translation>eine Kette wurde geändert, nachdem ihr Klang berechnet war. Versuche es noch einmal.</translation>
+    </message>
+    <message>
+        <source>this processor reduces no level. Choose a compressor, a ducker, a gate or a limiter.</source>
+        <translation>dieser Prozessor senkt keinen Pegel. Wähle einen Kompressor, einen Ducker, ein Gate oder einen Limiter.</translation>
+    </message>
+    <message>
+        <source>the plug-in crashed more than once</source>
+        <translation>das Plug-in ist mehr als einmal abgestürzt</translation>
+    </message>
+    <message>
+        <source>the disk is full, so a plug-in cannot write its sound. Free some space.</source>
+        <translation>der Datenträger ist voll, ein Plug-in kann seinen Klang nicht ablegen. Schaffe Platz.</translation>
+    </message>
+    <message>
+        <source>the kept audio cannot be read again. Empty the cache in the settings.</source>
+        <translation>das behaltene Audio ist nicht mehr lesbar. Leere den Zwischenspeicher in den Einstellungen.</translation>
+    </message>
+    <message>
+        <source>{}, and the low end would gain {:.1f} dB</source>
+        <translation>{}, die Tiefen würden {:.1f} dB gewinnen</translation>
+    </message>
+    <message>
+        <source>nearly silent: peak {:.0f} dBFS</source>
+        <translation>fast still: Spitze {:.0f} dBFS</translation>
+    </message>
+    <message>
+        <source>{} corrupt samples (NaN)</source>
+        <translation>{} fehlerhafte Samples (NaN)</translation>
+    </message>
+    <message>
+        <source>left channel is dead</source>
+        <translation>linker Kanal ist tot</translation>
+    </message>
+    <message>
+        <source>right channel is dead</source>
+        <translation>rechter Kanal ist tot</translation>
+    </message>
+    <message>
+        <source>left channel louder by {:.0f} dB</source>
+        <translation>linker Kanal um {:.0f} dB lauter</translation>
+    </message>
+    <message>
+        <source>right channel louder by {:.0f} dB</source>
+        <translation>rechter Kanal um {:.0f} dB lauter</translation>
+    </message>
+    <message>
+        <source>left channel is dead, {} has it</source>
+        <translation>linker Kanal ist tot, er steht in {}</translation>
+    </message>
+    <message>
+        <source>right channel is dead, {} has it</source>
+        <translation>rechter Kanal ist tot, er steht in {}</translation>
+    </message>
+    <message>
+        <source>the track is silent</source>
+        <translation>die Spur ist still</translation>
+    </message>
+    <message>
+        <source>the track needs a trim of {:+.1f} dB, and a trim goes to ±{:.0f} dB</source>
+        <translation>die Spur braucht einen Trim von {:+.1f} dB, und ein Trim geht bis ±{:.0f} dB</translation>
+    </message>
+    <message>
+        <source>the peak would be {:.1f} dBFS, above the ceiling of {:.1f} dBFS</source>
+        <translation>der Spitzenpegel wäre {:.1f} dBFS, über der Grenze von {:.1f} dBFS</translation>
+    </message>
+    <message>
+        <source>the sound server does not answer. Start it, or choose another device.</source>
+        <translation>der Soundserver antwortet nicht. Starte ihn oder wähle ein anderes Gerät.</translation>
+    </message>
+    <message>
+        <source>the sound device does not exist. Choose another device.</source>
+        <translation>das Tongerät gibt es nicht. Wähle ein anderes Gerät.</translation>
+    </message>
+    <message>
+        <source>another program uses the MIDI device. Close that program and try again.</source>
+        <translation>ein anderes Programm benutzt das MIDI-Gerät. Schließe das Programm und versuche es noch einmal.</translation>
+    </message>
+    <message>
+        <source>the MIDI device does not exist. Connect it, or choose another one.</source>
+        <translation>das MIDI-Gerät gibt es nicht. Schließe es an oder wähle ein anderes.</translation>
+    </message>
+    <message>
+        <source>this machine has no MIDI: neither the ALSA sequencer nor a JACK server runs. Start one of them.</source>
+        <translation>dieser Rechner hat kein MIDI: weder der ALSA-Sequencer noch ein JACK-Server läuft. Starte einen davon.</translation>
+    </message>
+    <message>
+        <source>the plug-in was not started</source>
+        <translation>das Plug-in wurde nicht gestartet</translation>
+    </message>
+    <message>
+        <source>the plug-in has a port of an unknown kind</source>
+        <translation>das Plug-in hat einen Anschluss unbekannter Art</translation>
+    </message>
+    <message>
+        <source>the plug-in is not an effect for one or two channels</source>
+        <translation>das Plug-in ist kein Effekt für einen oder zwei Kanäle</translation>
+    </message>
+    <message>
+        <source>the plug-in cannot be started</source>
+        <translation>das Plug-in kann nicht gestartet werden</translation>
+    </message>
+    <message>
+        <source>channels</source>
+        <translation>Kanäle</translation>
+    </message>
+    <message>
+        <source>band {}: {}</source>
+        <translation>Band {}: {}</translation>
+    </message>
+    <message>
+        <source>left pan</source>
+        <translation>Panorama links</translation>
+    </message>
+    <message>
+        <source>right pan</source>
+        <translation>Panorama rechts</translation>
+    </message>
+    <message>
+        <source>the conversion to {} Hz failed: {}</source>
+        <translation>die Umwandlung in {} Hz ist misslungen: {}</translation>
+    </message>
+    <message>
+        <source>the sound device cannot be opened: {}. Choose another device.</source>
+        <translation>das Audiogerät lässt sich nicht öffnen: {}. Wähle ein anderes Gerät.</translation>
+    </message>
+    <message>
+        <source>the system has no sound output now. Connect or start one; it is used as soon as it is there.</source>
+        <translation>das System hat gerade keine Audioausgabe. Schließe eine an oder starte sie; sie wird benutzt, sobald sie da ist.</translation>
+    </message>
+    <message>
+        <source>The device &apos;{}&apos; is back and plays.</source>
+        <translation>Das Gerät „{}“ ist zurück und spielt.</translation>
+    </message>
+    <message>
+        <source>The device &apos;{}&apos; asks for sound faster than time passes, as one does that is gone. The simulated device keeps time until it is back; position and session are unchanged.</source>
+        <translation>Das Gerät „{}“ verlangt schneller Ton, als die Zeit vergeht, wie eines, das fort ist. Das simulierte Gerät hält die Zeit, bis es zurück ist; Position und Session sind unverändert.</translation>
+    </message>
+    <message>
+        <source>The device &apos;{}&apos; is gone. The simulated device keeps time until it is back; position and session are unchanged. You can choose another device in the text at the lower right.</source>
+        <translation>Das Gerät „{}“ ist fort. Das simulierte Gerät hält die Zeit, bis es zurück ist; Position und Session sind unverändert. Im Text unten rechts kannst du ein anderes Gerät wählen.</translation>
+    </message>
+    <message>
+        <source>the sound server refuses the connection. Choose another device, or look at the server&apos;s own messages.</source>
+        <translation>der Audioserver weist die Verbindung ab. Wähle ein anderes Gerät, oder sieh in den Meldungen des Servers nach.</translation>
+    </message>
+    <message>
+        <source>the device runs at {:g} kHz, and the session is at {:g} kHz. Set the device to the session&apos;s rate, or choose another device.</source>
+        <translation>das Gerät läuft mit {:g} kHz, die Session mit {:g} kHz. Stelle das Gerät auf die Rate der Session, oder wähle ein anderes Gerät.</translation>
     </message>
 </context>
 <context>
     <name>isotonus::Advisor</name>
-    <message>
-        <source>Listening to the whole song…</source>
-        <translation>Der ganze Song wird angehört…</translation>
-    </message>
-    <message>
-        <source>Listening to what that brought…</source>
-        <translation>Was das gebracht hat, wird angehört…</translation>
-    </message>
-    <message>
-        <source>%1 % of %2 is heard now; it was %3 %, and %4 % was expected.</source>
-        <translation>%1 % von %2 sind jetzt zu hören; es waren %3 %, erwartet wurden %4 %.</translation>
-    </message>
-    <message>
-        <source>Low cut as advised</source>
-        <translation>Low Cut wie geraten</translation>
-    </message>
-    <message>
-        <source>%1: nothing below its body asks for one</source>
-        <translation>%1: unter dem Körper verlangt nichts einen</translation>
-    </message>
-    <message>
-        <source>%1: a low cut at %2 takes %3 dB away</source>
-        <translation>%1: ein Low Cut bei %2 nimmt %3 dB weg</translation>
-    </message>
-    <message>
-        <source>Cuts where it rings</source>
-        <translation>Schnitte, wo es klingelt</translation>
-    </message>
-    <message>
-        <source>Nothing stands out for long.</source>
-        <translation>Nichts sticht lange heraus.</translation>
-    </message>
-    <message>
-        <source>Stands out for long: %1. Narrow cuts there.</source>
-        <translation>Sticht lange heraus: %1. Dort schmale Schnitte.</translation>
-    </message>
-    <message>
-        <source>The chain is still being worked out; ask again in a moment.</source>
-        <translation>Die Kette wird noch gerechnet; frage gleich noch einmal.</translation>
-    </message>
-    <message>
-        <source>Threshold for the reduction wanted</source>
-        <translation>Schwelle für die gewünschte Reduktion</translation>
-    </message>
-    <message>
-        <source>Threshold %1: most %2 dB at %3, %4 dB while it works%5.</source>
-        <translation>Schwelle %1: höchstens %2 dB bei %3, %4 dB während sie arbeitet%5.</translation>
-    </message>
-    <message>
-        <source>; that is as near as it comes</source>
-        <translation>; näher kommt man nicht heran</translation>
-    </message>
     <message>
         <source>Make room for %1</source>
         <translation>Platz machen für %1</translation>
@@ -2907,33 +3436,6 @@
         <translation>%1 % von %2 sind zu hören, %3 % mit diesen Schnitten: %4.</translation>
     </message>
     <message>
-        <source>Make way for %1</source>
-        <translation>Platz machen für %1</translation>
-    </message>
-    <message>
-        <source>%1 is not struck anywhere.</source>
-        <translation>%1 wird nirgends angeschlagen.</translation>
-    </message>
-    <message numerus="yes">
-        <source>At the %n hit(s) of %1 its lows stand %2 against it</source>
-        <translation>
-            <numerusform>Beim %n Schlag von %1 stehen die Tiefen %2 dagegen</numerusform>
-            <numerusform>Bei den %n Schlägen von %1 stehen die Tiefen %2 dagegen</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>%1: nothing to make way for.</source>
-        <translation>%1: nichts, dem Platz zu machen wäre.</translation>
-    </message>
-    <message>
-        <source>%1: %2 dB down for %3 ms, back in %4 ms.</source>
-        <translation>%1: %2 dB tiefer für %3 ms, zurück in %4 ms.</translation>
-    </message>
-    <message>
-        <source>What covers %1 stands in the picture; point at it.</source>
-        <translation>Was %1 verdeckt, steht im Bild; zeige darauf.</translation>
-    </message>
-    <message>
         <source>Nothing covers %1 for more than a tenth of its time.</source>
         <translation>Nichts verdeckt %1 länger als ein Zehntel seiner Zeit.</translation>
     </message>
@@ -2946,58 +3448,125 @@
         <translation>%1 ist nicht zu hören.</translation>
     </message>
     <message>
-        <source>%1 is strongest at %2; no narrow cut in the others brings more of it.</source>
-        <translation>%1 ist bei %2 am stärksten; keine schmale Absenkung in den anderen bringt mehr davon.</translation>
+        <source>Measuring the whole song…</source>
+        <translation>Der ganze Song wird gemessen…</translation>
     </message>
     <message>
-        <source>%1 of %2 out of the others</source>
-        <translation>%1 von %2 aus den anderen nehmen</translation>
+        <source>Measuring the result…</source>
+        <translation>Das Ergebnis wird gemessen…</translation>
     </message>
     <message>
-        <source>%1 is strongest at %2. Narrow cuts there (%3): %4 % of the sound around it is %1&apos;s then, %5 % now.</source>
-        <translation>%1 ist bei %2 am stärksten. Mit schmalen Absenkungen dort (%3) stammen %4 % des Klangs um diese Frequenz von %1, jetzt sind es %5 %.</translation>
+        <source>%1 % of %2 is heard now; before %3 %, expected %4 %.</source>
+        <translation>%1 % von %2 sind jetzt hörbar; vorher %3 %, erwartet %4 %.</translation>
+    </message>
+    <message>
+        <source>Suggested low cut</source>
+        <translation>Vorgeschlagener Low Cut</translation>
+    </message>
+    <message>
+        <source>%1: no low cut needed, nothing sounds below its body</source>
+        <translation>%1: kein Low Cut nötig, unter dem Körper klingt nichts</translation>
+    </message>
+    <message>
+        <source>%1: a low cut at %2 removes %3 dB</source>
+        <translation>%1: ein Low Cut bei %2 nimmt %3 dB weg</translation>
+    </message>
+    <message>
+        <source>Cuts at resonances</source>
+        <translation>Absenkungen an Resonanzen</translation>
+    </message>
+    <message>
+        <source>No resonance stands out for long.</source>
+        <translation>Keine Resonanz sticht lange heraus.</translation>
+    </message>
+    <message>
+        <source>Resonances: %1. Narrow cuts there tame them.</source>
+        <translation>Resonanzen: %1. Schmale Absenkungen dort zähmen sie.</translation>
+    </message>
+    <message>
+        <source>The chain is still being computed. Ask again in a moment.</source>
+        <translation>Die Kette wird noch berechnet. Frage gleich noch einmal.</translation>
+    </message>
+    <message>
+        <source>Threshold for the target reduction</source>
+        <translation>Threshold für die gewünschte Reduktion</translation>
+    </message>
+    <message>
+        <source>Threshold %1: at most %2 dB at %3, %4 dB while it works.</source>
+        <translation>Threshold %1: höchstens %2 dB bei %3, %4 dB während er arbeitet.</translation>
+    </message>
+    <message>
+        <source>Threshold %1: at most %2 dB at %3, %4 dB while it works. This is the closest threshold.</source>
+        <translation>Threshold %1: höchstens %2 dB bei %3, %4 dB während er arbeitet. Näher kommt kein Threshold.</translation>
+    </message>
+    <message>
+        <source>%1 is strongest at %2; a narrow cut in the others does not bring more of it.</source>
+        <translation>%1 ist bei %2 am stärksten; eine schmale Absenkung in den anderen bringt nicht mehr davon.</translation>
+    </message>
+    <message>
+        <source>Cut %1 of %2 in the others</source>
+        <translation>%1 von %2 in den anderen absenken</translation>
+    </message>
+    <message>
+        <source>%1 is strongest at %2. With narrow cuts there (%3), %4 % of the sound around it is %1&apos;s; now %5 %.</source>
+        <translation>%1 ist bei %2 am stärksten. Mit schmalen Absenkungen dort (%3) stammen %4 % des Klangs um diese Frequenz von %1, jetzt %5 %.</translation>
+    </message>
+    <message>
+        <source>Duck under %1</source>
+        <translation>Unter %1 ducken</translation>
+    </message>
+    <message>
+        <source>%1 has no hits.</source>
+        <translation>%1 hat keine Schläge.</translation>
+    </message>
+    <message numerus="yes">
+        <source>At %n hit(s) of %1 the low ends correlate by %2</source>
+        <translation>
+            <numerusform>Bei %n Schlag von %1 korrelieren die Tiefen mit %2</numerusform>
+            <numerusform>Bei %n Schlägen von %1 korrelieren die Tiefen mit %2</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1: no hits to duck under.</source>
+        <translation>%1: keine Schläge, unter denen geduckt werden könnte.</translation>
+    </message>
+    <message>
+        <source>%1: %2 dB down for %3 ms, release %4 ms.</source>
+        <translation>%1: %2 dB tiefer für %3 ms, Release %4 ms.</translation>
+    </message>
+    <message>
+        <source>The picture shows what covers %1. Point at a band.</source>
+        <translation>Das Bild zeigt, was %1 verdeckt. Zeige auf ein Band.</translation>
     </message>
 </context>
 <context>
     <name>isotonus::Audition</name>
     <message>
-        <source>%1 alone, from %2. Space stops; then the mix is heard again.</source>
-        <translation>%1 allein, ab %2. Leertaste hält an; danach ist wieder der Mix zu hören.</translation>
+        <source>%1 alone, from %2. Space stops and returns to the mix.</source>
+        <translation>%1 allein, ab %2. Die Leertaste hält an und kehrt zum Mix zurück.</translation>
     </message>
     <message>
-        <source>%1 below %2 Hz alone, as it is kept in the centre. Space stops; then the mix is heard again.</source>
-        <translation>%1 unter %2 Hz allein, wie es in der Mitte gehalten wird. Leertaste hält an; danach ist wieder der Mix zu hören.</translation>
+        <source>Only %1 below %2 Hz, as the mono bass hears it. Space stops and returns to the mix.</source>
+        <translation>Nur %1 unter %2 Hz, der Teil, der mono ist. Die Leertaste hält an und kehrt zum Mix zurück.</translation>
     </message>
     <message>
-        <source>The song is too short or too quiet for that: a passage has 8 s.</source>
-        <translation>Dafür ist der Song zu kurz oder zu leise: eine Passage hat 8 s.</translation>
+        <source>The song is too short or too quiet: a passage needs 8 s.</source>
+        <translation>Der Song ist zu kurz oder zu leise: eine Passage braucht 8 s.</translation>
     </message>
     <message>
-        <source>Looping the widest passage: %1 LU between its quietest and loudest 3 s.</source>
-        <translation>Loop über die weiteste Passage: %1 LU zwischen ihren leisesten und lautesten 3 s.</translation>
+        <source>Looping the most dynamic passage: %1 LU between its quietest and loudest 3 s.</source>
+        <translation>Loop über die dynamischste Passage: %1 LU zwischen ihren leisesten und lautesten 3 s.</translation>
     </message>
     <message>
-        <source>Looping the loudest passage: its loudest 8 s stand at %1.</source>
-        <translation>Loop über die lauteste Passage: ihre lautesten 8 s stehen bei %1.</translation>
+        <source>Looping the loudest passage: its loudest 8 s are at %1.</source>
+        <translation>Loop über die lauteste Passage: ihre lautesten 8 s liegen bei %1.</translation>
     </message>
 </context>
 <context>
     <name>isotonus::BalanceLane</name>
     <message>
         <source>%1: fader %2, pan %3</source>
-        <translation>%1: Fader %2, Pan %3</translation>
-    </message>
-    <message>
-        <source>, to %1</source>
-        <translation>, nach %1</translation>
-    </message>
-    <message>
-        <source>; highest heard %1</source>
-        <translation>; höchste gehörte %1</translation>
-    </message>
-    <message>
-        <source>; %1 % of its bands are heard, %2 % when quiet</source>
-        <translation>; %1 % seiner Bänder sind zu hören, %2 % wenn leise</translation>
+        <translation>%1: Fader %2, Panorama %3</translation>
     </message>
     <message>
         <source>Fader</source>
@@ -3009,23 +3578,11 @@
     </message>
     <message>
         <source>Pan</source>
-        <translation>Pan</translation>
+        <translation>Panorama</translation>
     </message>
     <message>
         <source>%1 %2 %3</source>
         <translation>%1 %2 %3</translation>
-    </message>
-    <message>
-        <source>%1 %2 tracks at %3</source>
-        <translation>%1 von %2 Spuren auf %3</translation>
-    </message>
-    <message>
-        <source>%1 %2 tracks %3</source>
-        <translation>%1 von %2 Spuren %3</translation>
-    </message>
-    <message>
-        <source>%1 %2 tracks</source>
-        <translation>%1 von %2 Spuren</translation>
     </message>
     <message>
         <source>%1 peaks at %2 with its fader at +12 dB.</source>
@@ -3036,43 +3593,107 @@
         <translation>Fader %1 für eine Spitze von %2</translation>
     </message>
     <message>
-        <source>Faders of %1 tracks for a peak of %2</source>
-        <translation>Fader von %1 Spuren für eine Spitze von %2</translation>
-    </message>
-    <message>
         <source>%1 %</source>
         <translation>%1 %</translation>
     </message>
     <message>
-        <source> (its ride adds %1 here)</source>
-        <translation> (die Fahrt gibt hier %1 dazu)</translation>
+        <source>%1 (its ride adds %2 here)</source>
+        <translation>%1 (die Pegelfahrt addiert hier %2)</translation>
     </message>
     <message>
-        <source>; whole-song peak after the fader, before the pan %1</source>
-        <translation>; Spitze des ganzen Songs nach dem Fader, vor dem Panorama %1</translation>
+        <source>%1, output %2</source>
+        <translation>%1, Ausgang %2</translation>
+    </message>
+    <message>
+        <source>%1; whole-song peak after the fader, before the pan %2</source>
+        <translation>%1; Spitzenpegel des Songs nach dem Fader, vor dem Panorama %2</translation>
+    </message>
+    <message>
+        <source>%1; highest peak heard %2</source>
+        <translation>%1; höchster gehörter Spitzenpegel %2</translation>
+    </message>
+    <message>
+        <source>%1; %2 % of its bands are heard, %3 % when quiet</source>
+        <translation>%1; %2 % der Bänder hörbar, %3 % wenn leise</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 %n track(s) at %2</source>
+        <translation>
+            <numerusform>%1 von %n Spur auf %2</numerusform>
+            <numerusform>%1 von %n Spuren auf %2</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 %n track(s) %2</source>
+        <translation>
+            <numerusform>%1 von %n Spur %2</numerusform>
+            <numerusform>%1 von %n Spuren %2</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 %n track(s)</source>
+        <translation>
+            <numerusform>%1 von %n Spur</numerusform>
+            <numerusform>%1 von %n Spuren</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Faders of %n track(s) for a peak of %1</source>
+        <translation>
+            <numerusform>Fader von %n Spur für einen Spitzenpegel von %1</numerusform>
+            <numerusform>Fader von %n Spuren für einen Spitzenpegel von %1</numerusform>
+        </translation>
     </message>
 </context>
 <context>
     <name>isotonus::BalancePanel</name>
     <message>
-        <source>headroom plan</source>
-        <translation>Reserveplan</translation>
+        <source>Headroom plan</source>
+        <translation>Headroom-Plan</translation>
     </message>
     <message>
-        <source>build-up</source>
+        <source>Build-up</source>
         <translation>Aufbau</translation>
     </message>
     <message>
-        <source>what covers this row</source>
-        <translation>was diese Zeile verdeckt</translation>
+        <source>Masking</source>
+        <translation>Verdeckung</translation>
     </message>
     <message>
-        <source>loss in mono</source>
+        <source>Stereo picture</source>
+        <translation>Stereobild</translation>
+    </message>
+    <message>
+        <source>First balance</source>
+        <translation>Erste Balance</translation>
+    </message>
+    <message>
+        <source>Loss in mono</source>
         <translation>Verlust in Mono</translation>
     </message>
     <message>
-        <source>stereo picture</source>
-        <translation>Stereobild</translation>
+        <source>Proposes faders that bring the peak of the mix into its window. Use it when the peak is too high.</source>
+        <translation>Schlägt Fader vor, die die Spitze des Mixes in ihr Fenster bringen. Wenn die Spitze zu hoch ist.</translation>
+    </message>
+    <message>
+        <source>Brings the tracks in one at a time and suggests a level for each. Use it for a first balance by ear.</source>
+        <translation>Holt die Spuren eine nach der anderen und schlägt je einen Pegel vor. Für eine erste Balance nach Gehör.</translation>
+    </message>
+    <message>
+        <source>Shows how much of the track is heard and which tracks cover it. Use it when a track cannot be heard.</source>
+        <translation>Zeigt, wie viel von der Spur zu hören ist und welche Spuren sie verdecken. Wenn eine Spur nicht zu hören ist.</translation>
+    </message>
+    <message>
+        <source>Lists how much each track loses in mono. Check it after panning.</source>
+        <translation>Listet, wie viel jede Spur in Mono verliert. Prüfe es nach dem Verteilen im Panorama.</translation>
+    </message>
+    <message>
+        <source>Shows left against right as a cloud: narrow is mono, round is wide. Check it in loud passages.</source>
+        <translation>Zeigt links gegen rechts als Wolke: schmal ist mono, rund ist breit. Prüfe es in lauten Passagen.</translation>
+    </message>
+    <message>
+        <source>Proposes faders and pans for all tracks, from a rough mix or from what can be heard.</source>
+        <translation>Schlägt Fader und Panorama für alle Spuren vor, aus einem Rohmix oder aus dem Hörbaren.</translation>
     </message>
 </context>
 <context>
@@ -3082,40 +3703,12 @@
         <translation>Runden</translation>
     </message>
     <message>
-        <source> rounds</source>
-        <translation> Runden</translation>
-    </message>
-    <message>
-        <source>Begin</source>
-        <translation>Beginnen</translation>
-    </message>
-    <message>
-        <source>The versions are shuffled in every round, at one loudness.</source>
-        <translation>Die Fassungen werden in jeder Runde gemischt, bei gleicher Lautheit.</translation>
-    </message>
-    <message>
-        <source>Break off</source>
-        <translation>Abbrechen</translation>
-    </message>
-    <message>
-        <source>Nothing is kept of it.</source>
-        <translation>Nichts davon bleibt.</translation>
-    </message>
-    <message>
         <source>Hear %1</source>
         <translation>%1 hören</translation>
     </message>
     <message>
-        <source>In step with the song.</source>
-        <translation>Im Gleichschritt mit dem Song.</translation>
-    </message>
-    <message>
         <source>%1 is the best</source>
         <translation>%1 ist die beste</translation>
-    </message>
-    <message>
-        <source>On to the next round.</source>
-        <translation>Weiter zur nächsten Runde.</translation>
     </message>
     <message>
         <source>the mix</source>
@@ -3126,39 +3719,70 @@
         <translation>Blindvergleich</translation>
     </message>
     <message>
-        <source>Round %1 of %2: hear them as often as you like, then say which is the best. Names are hidden meanwhile; look away from the meters.</source>
-        <translation>Runde %1 von %2: höre sie so oft du willst, dann sage, welche die beste ist. Namen sind so lange verdeckt; schau nicht auf die Meter.</translation>
-    </message>
-    <message>
-        <source>Choose one or two recordings below; the mix is always among the versions.</source>
-        <translation>Wähle unten eine oder zwei Aufnahmen; der Mix ist immer unter den Fassungen.</translation>
-    </message>
-    <message>
         <source>%1, shuffled under letters in each round and matched in loudness.</source>
         <translation>%1, in jeder Runde unter Buchstaben gemischt und in der Lautheit angeglichen.</translation>
-    </message>
-    <message>
-        <source> against </source>
-        <translation> gegen </translation>
     </message>
     <message>
         <source>%1: %2</source>
         <translation>%1: %2</translation>
     </message>
+    <message>
+        <source>Start</source>
+        <translation>Starten</translation>
+    </message>
+    <message>
+        <source>Shuffles the versions in every round, at one loudness.</source>
+        <translation>Mischt die Fassungen in jeder Runde neu, bei gleicher Lautheit.</translation>
+    </message>
+    <message>
+        <source>Stop the test</source>
+        <translation>Test abbrechen</translation>
+    </message>
+    <message>
+        <source>Ends the comparison without a result.</source>
+        <translation>Beendet den Vergleich ohne Ergebnis.</translation>
+    </message>
+    <message>
+        <source>Plays this version at the song&apos;s position.</source>
+        <translation>Spielt diese Fassung an der Position des Songs.</translation>
+    </message>
+    <message>
+        <source>Votes for this version and starts the next round.</source>
+        <translation>Stimmt für diese Fassung und beginnt die nächste Runde.</translation>
+    </message>
+    <message>
+        <source>Round %1 of %2: listen as often as you like, then vote for the best. Names are hidden; look away from the meters.</source>
+        <translation>Runde %1 von %2: Höre so oft du willst, dann stimme für die beste. Namen sind verdeckt; schau nicht auf die Pegelanzeigen.</translation>
+    </message>
+    <message>
+        <source>Choose one or two recordings below. The mix is always one of the versions.</source>
+        <translation>Wähle unten eine oder zwei Aufnahmen. Der Mix ist immer eine der Fassungen.</translation>
+    </message>
     <message numerus="yes">
-        <source>%1, %n round(s): %2. By chance alone one version is chosen that often in %3 % of such comparisons%4</source>
+        <source>%1, %n round(s): %2. By chance one version gets that many votes in %3 % of such comparisons: you heard the difference.</source>
         <translation>
-            <numerusform>%1, %n Runde: %2. Durch Zufall allein wird eine Fassung in %3 % solcher Vergleiche so oft gewählt%4</numerusform>
-            <numerusform>%1, %n Runden: %2. Durch Zufall allein wird eine Fassung in %3 % solcher Vergleiche so oft gewählt%4</numerusform>
+            <numerusform>%1, %n Runde: %2. Durch Zufall bekommt eine Fassung in %3 % solcher Vergleiche so viele Stimmen: Du hast den Unterschied gehört.</numerusform>
+            <numerusform>%1, %n Runden: %2. Durch Zufall bekommt eine Fassung in %3 % solcher Vergleiche so viele Stimmen: Du hast den Unterschied gehört.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1, %n round(s): %2. By chance one version gets that many votes in %3 % of such comparisons: the result proves little.</source>
+        <translation>
+            <numerusform>%1, %n Runde: %2. Durch Zufall bekommt eine Fassung in %3 % solcher Vergleiche so viele Stimmen: Das Ergebnis beweist wenig.</numerusform>
+            <numerusform>%1, %n Runden: %2. Durch Zufall bekommt eine Fassung in %3 % solcher Vergleiche so viele Stimmen: Das Ergebnis beweist wenig.</numerusform>
         </translation>
     </message>
     <message>
-        <source>: the difference was heard.</source>
-        <translation>: der Unterschied war zu hören.</translation>
+        <source>rounds</source>
+        <translation>Runden</translation>
     </message>
     <message>
-        <source>: it says little.</source>
-        <translation>: das sagt wenig.</translation>
+        <source>%1 against %2</source>
+        <translation>%1 gegen %2</translation>
+    </message>
+    <message>
+        <source>The number of rounds. More rounds make the result more certain; 8 are a good start.</source>
+        <translation>Die Zahl der Runden. Mehr Runden machen das Ergebnis sicherer; 8 sind ein guter Anfang.</translation>
     </message>
 </context>
 <context>
@@ -3168,48 +3792,12 @@
         <translation>Reihenfolge des Aufbaus</translation>
     </message>
     <message>
-        <source>beat: kick, bass, snare, hats, melody, the rest</source>
-        <translation>Beat: Kick, Bass, Snare, Hats, Melodie, der Rest</translation>
-    </message>
-    <message>
-        <source>band: kit, bass, keys and guitars, voices</source>
-        <translation>Band: Schlagzeug, Bass, Tasten und Gitarren, Stimmen</translation>
-    </message>
-    <message>
-        <source>anchors first</source>
-        <translation>Anker zuerst</translation>
-    </message>
-    <message>
-        <source>from silence, row by row</source>
-        <translation>aus der Stille, Zeile für Zeile</translation>
-    </message>
-    <message>
-        <source>own: the selected rows first</source>
-        <translation>eigene: die gewählten Zeilen zuerst</translation>
-    </message>
-    <message>
-        <source>Mute everything and begin</source>
-        <translation>Alles stumm und beginnen</translation>
-    </message>
-    <message>
-        <source>Or all at their suggested levels</source>
-        <translation>Oder alle auf ihre Vorschläge</translation>
-    </message>
-    <message>
         <source>Back</source>
         <translation>Zurück</translation>
     </message>
     <message>
         <source>Next track</source>
         <translation>Nächste Spur</translation>
-    </message>
-    <message>
-        <source>Take the suggested level</source>
-        <translation>Vorgeschlagenen Pegel nehmen</translation>
-    </message>
-    <message>
-        <source>Leave</source>
-        <translation>Verlassen</translation>
     </message>
     <message>
         <source>Order of the anchors</source>
@@ -3244,10 +3832,6 @@
         <translation>Hole die Spuren eine nach der anderen hoch.</translation>
     </message>
     <message>
-        <source>Everything is muted; each step brings one track in. What is set stays, and it can be left at any time.</source>
-        <translation>Alles ist stumm; jeder Schritt holt eine Spur dazu. Was gestellt ist, bleibt, und man kann jederzeit aufhören.</translation>
-    </message>
-    <message>
         <source>Next: %1</source>
         <translation>Weiter: %1</translation>
     </message>
@@ -3260,28 +3844,96 @@
         <translation>%1 von %2: %3</translation>
     </message>
     <message>
-        <source>Raise it from silence until it is just heard. Around %1 is where it often ends.</source>
-        <translation>Hole sie aus der Stille, bis sie gerade zu hören ist. Oft endet sie um %1.</translation>
-    </message>
-    <message>
         <source>An anchor: loud and clear of the others. Start at %1.</source>
         <translation>Ein Anker: laut und frei von den anderen. Beginne bei %1.</translation>
     </message>
     <message>
-        <source>Against the anchors, %1 is a place to start from; then by ear.</source>
-        <translation>Gegen die Anker ist %1 ein Anfang; dann nach Gehör.</translation>
-    </message>
-    <message>
-        <source>The whole song peaks at %1: %2 above its window.</source>
-        <translation>Der ganze Song hat eine Spitze von %1: %2 über dem Fenster.</translation>
-    </message>
-    <message>
-        <source>The whole song peaks at %1: %2 of room.</source>
-        <translation>Der ganze Song hat eine Spitze von %1: %2 Platz.</translation>
-    </message>
-    <message>
         <source>Nothing is heard yet.</source>
         <translation>Noch ist nichts zu hören.</translation>
+    </message>
+    <message>
+        <source>Beat: kick, bass, snare, hats, melody, the rest</source>
+        <translation>Beat: Kick, Bass, Snare, Hats, Melodie, der Rest</translation>
+    </message>
+    <message>
+        <source>Band: kit, bass, keys and guitars, voices</source>
+        <translation>Band: Schlagzeug, Bass, Tasten und Gitarren, Stimmen</translation>
+    </message>
+    <message>
+        <source>Anchors first</source>
+        <translation>Anker zuerst</translation>
+    </message>
+    <message>
+        <source>From silence, track by track</source>
+        <translation>Aus der Stille, Spur für Spur</translation>
+    </message>
+    <message>
+        <source>Own order: the selected tracks first</source>
+        <translation>Eigene: die ausgewählten Spuren zuerst</translation>
+    </message>
+    <message>
+        <source>Mute everything and start</source>
+        <translation>Alles stumm und beginnen</translation>
+    </message>
+    <message>
+        <source>Apply the suggested level</source>
+        <translation>Vorgeschlagenen Pegel übernehmen</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Set all to their suggested levels</source>
+        <translation>Alle auf ihre Vorschläge</translation>
+    </message>
+    <message>
+        <source>Everything is muted; each step brings one track in. Your settings stay, and you can stop at any time.</source>
+        <translation>Alles ist stumm; jeder Schritt holt eine Spur dazu. Deine Einstellungen bleiben, und du kannst jederzeit aufhören.</translation>
+    </message>
+    <message>
+        <source>Against the anchors, start at %1; then set it by ear.</source>
+        <translation>Beginne gegen die Anker bei %1; dann nach Gehör.</translation>
+    </message>
+    <message>
+        <source>Raise it from silence until you just hear it. It often ends around %1.</source>
+        <translation>Hole sie aus der Stille, bis du sie gerade hörst. Oft endet sie um %1.</translation>
+    </message>
+    <message>
+        <source>The song peaks at %1: %2 above its window.</source>
+        <translation>Der Spitzenpegel des Songs ist %1: %2 über dem Fenster.</translation>
+    </message>
+    <message>
+        <source>The song peaks at %1: %2 of headroom left in its window.</source>
+        <translation>Der Spitzenpegel des Songs ist %1: %2 Luft im Fenster.</translation>
+    </message>
+    <message>
+        <source>The order in which the tracks come in. A beat starts with the kick, a band with the kit.</source>
+        <translation>Die Reihenfolge, in der die Spuren dazukommen. Ein Beat beginnt mit der Kick, eine Band mit dem Schlagzeug.</translation>
+    </message>
+    <message>
+        <source>Mutes all tracks and brings in the first one.</source>
+        <translation>Schaltet alle Spuren stumm und holt die erste dazu.</translation>
+    </message>
+    <message>
+        <source>Mutes this track again and returns to the one before.</source>
+        <translation>Schaltet diese Spur wieder stumm und kehrt zur vorigen zurück.</translation>
+    </message>
+    <message>
+        <source>Brings in the next track.</source>
+        <translation>Holt die nächste Spur dazu.</translation>
+    </message>
+    <message>
+        <source>Sets the fader to the suggested level.</source>
+        <translation>Stellt den Fader auf den vorgeschlagenen Pegel.</translation>
+    </message>
+    <message>
+        <source>Ends the build-up. Faders stay as they are.</source>
+        <translation>Beendet den Aufbau. Die Fader bleiben, wie sie sind.</translation>
+    </message>
+    <message>
+        <source>Sets every fader to its suggested level at once.</source>
+        <translation>Stellt jeden Fader sofort auf seinen Vorschlag.</translation>
     </message>
 </context>
 <context>
@@ -3314,16 +3966,8 @@
 <context>
     <name>isotonus::BusHead</name>
     <message>
-        <source>hear</source>
-        <translation>hören</translation>
-    </message>
-    <message>
-        <source>Hear these rows alone, and back; the settings say whether the rest is silent or dimmed. Nothing of it reaches an export.</source>
-        <translation>Diese Zeilen allein hören, und zurück; die Einstellungen sagen, ob der Rest still oder gedämpft ist. Nichts davon gelangt in einen Export.</translation>
-    </message>
-    <message>
         <source>(Shift+F%1)</source>
-        <translation>(Shift+F%1)</translation>
+        <translation>(Umschalt+F%1)</translation>
     </message>
     <message>
         <source>Mute %1</source>
@@ -3342,41 +3986,8 @@
         <translation>%1 allein hören</translation>
     </message>
     <message>
-        <source>all of the mix</source>
-        <translation>der ganze Mix</translation>
-    </message>
-    <message numerus="yes">
-        <source>return of %n row(s)</source>
-        <translation>
-            <numerusform>Return von %n Zeile</numerusform>
-            <numerusform>Return von %n Zeilen</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <source>bus of %n row(s)</source>
-        <translation>
-            <numerusform>Bus von %n Zeile</numerusform>
-            <numerusform>Bus von %n Zeilen</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <source>group of %n row(s)</source>
-        <translation>
-            <numerusform>Gruppe von %n Zeile</numerusform>
-            <numerusform>Gruppe von %n Zeilen</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>, to %1</source>
-        <translation>, nach %1</translation>
-    </message>
-    <message>
         <source>Rename</source>
         <translation>Umbenennen</translation>
-    </message>
-    <message>
-        <source>Its name</source>
-        <translation>Sein Name</translation>
     </message>
     <message>
         <source>Rename %1 to %2</source>
@@ -3385,18 +3996,6 @@
     <message>
         <source>Rename…</source>
         <translation>Umbenennen…</translation>
-    </message>
-    <message>
-        <source>Select its rows</source>
-        <translation>Seine Zeilen wählen</translation>
-    </message>
-    <message>
-        <source>Ink</source>
-        <translation>Tinte</translation>
-    </message>
-    <message>
-        <source>Ink %1</source>
-        <translation>Tinte %1</translation>
     </message>
     <message>
         <source>Trim %1…</source>
@@ -3415,61 +4014,97 @@
         <translation>Trim des Busses %1</translation>
     </message>
     <message>
-        <source>Add the selected rows</source>
-        <translation>Die gewählten Zeilen dazunehmen</translation>
-    </message>
-    <message>
-        <source>Leads to</source>
-        <translation>Führt nach</translation>
-    </message>
-    <message>
-        <source>the main output</source>
-        <translation>zur Summe</translation>
-    </message>
-    <message>
-        <source>Its members are the selected rows</source>
-        <translation>Ihre Mitglieder sind die gewählten Zeilen</translation>
-    </message>
-    <message>
         <source>Members of the group</source>
         <translation>Mitglieder der Gruppe</translation>
     </message>
     <message>
-        <source>Remove; its rows stay</source>
-        <translation>Entfernen; die Zeilen bleiben</translation>
+        <source>All other faders down by…</source>
+        <translation>Alle anderen Fader tiefer um…</translation>
     </message>
     <message>
-        <source>All other faders down by…</source>
-        <translation>Alle anderen Fader nach unten um…</translation>
+        <source>Hear</source>
+        <translation>Hören</translation>
+    </message>
+    <message>
+        <source>Plays these tracks alone; a second click returns. The settings say whether the rest is silent or dimmed. Exports stay as they are.</source>
+        <translation>Spielt diese Spuren allein; ein zweiter Klick kehrt zurück. Die Einstellungen sagen, ob der Rest still oder gedämpft ist. Exporte bleiben, wie sie sind.</translation>
+    </message>
+    <message>
+        <source>whole mix</source>
+        <translation>ganzer Mix</translation>
+    </message>
+    <message numerus="yes">
+        <source>return of %n track(s)</source>
+        <translation>
+            <numerusform>Return von %n Spur</numerusform>
+            <numerusform>Return von %n Spuren</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>bus of %n track(s)</source>
+        <translation>
+            <numerusform>Bus von %n Spur</numerusform>
+            <numerusform>Bus von %n Spuren</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>group of %n track(s)</source>
+        <translation>
+            <numerusform>Gruppe von %n Spur</numerusform>
+            <numerusform>Gruppe von %n Spuren</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1, output %2</source>
+        <translation>%1, Ausgang %2</translation>
+    </message>
+    <message>
+        <source>Select its tracks</source>
+        <translation>Zugehörige Spuren auswählen</translation>
+    </message>
+    <message>
+        <source>Colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>Colour %1</source>
+        <translation>Farbe %1</translation>
+    </message>
+    <message>
+        <source>Add the selected tracks</source>
+        <translation>Die ausgewählten Spuren hinzufügen</translation>
+    </message>
+    <message>
+        <source>Output</source>
+        <translation>Ausgang</translation>
+    </message>
+    <message>
+        <source>Main output</source>
+        <translation>Summe</translation>
+    </message>
+    <message>
+        <source>Make the selected tracks its members</source>
+        <translation>Die ausgewählten Spuren zu Mitgliedern machen</translation>
+    </message>
+    <message>
+        <source>Remove; the tracks stay</source>
+        <translation>Entfernen; die Spuren bleiben</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Mute: the tracks of this channel are neither heard nor exported through it.</source>
+        <translation>Mute: Die Spuren dieses Kanals sind durch ihn weder zu hören noch im Export.</translation>
+    </message>
+    <message>
+        <source>Solo: only soloed channels are heard. Use it to find a fault.</source>
+        <translation>Solo: Nur Solokanäle sind zu hören. Zum Suchen eines Fehlers.</translation>
     </message>
 </context>
 <context>
     <name>isotonus::BusLane</name>
-    <message>
-        <source>; whole-song peak after the fader %1</source>
-        <translation>; Spitze des ganzen Songs nach dem Fader %1</translation>
-    </message>
-    <message numerus="yes">
-        <source>%1, a return: %n row(s) send to it; fader %2</source>
-        <translation>
-            <numerusform>%1, ein Return: %n Zeile sendet dorthin; Fader %2</numerusform>
-            <numerusform>%1, ein Return: %n Zeilen senden dorthin; Fader %2</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <source>%1, a bus: sums %n row(s); fader %2</source>
-        <translation>
-            <numerusform>%1, ein Bus: summiert %n Zeile; Fader %2</numerusform>
-            <numerusform>%1, ein Bus: summiert %n Zeilen; Fader %2</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <source>%1, a control group: moves %n row(s) by %2</source>
-        <translation>
-            <numerusform>%1, eine Regelgruppe: bewegt %n Zeile um %2</numerusform>
-            <numerusform>%1, eine Regelgruppe: bewegt %n Zeilen um %2</numerusform>
-        </translation>
-    </message>
     <message>
         <source>%1 peaks at %2 with its fader at +12 dB.</source>
         <translation>%1 hat mit dem Fader auf +12 dB eine Spitze von %2.</translation>
@@ -3478,56 +4113,89 @@
         <source>%1 %2 %3</source>
         <translation>%1 %2 %3</translation>
     </message>
+    <message>
+        <source>%1; whole-song peak after the fader %2.</source>
+        <translation>%1; Spitzenpegel des Songs nach dem Fader %2.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1, a return: %n track(s) send to it; fader %2</source>
+        <translation>
+            <numerusform>%1, ein Return: %n Spur sendet dorthin; Fader %2</numerusform>
+            <numerusform>%1, ein Return: %n Spuren senden dorthin; Fader %2</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1, a bus: sums %n track(s); fader %2</source>
+        <translation>
+            <numerusform>%1, ein Bus: summiert %n Spur; Fader %2</numerusform>
+            <numerusform>%1, ein Bus: summiert %n Spuren; Fader %2</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1, a group: moves %n track(s) by %2</source>
+        <translation>
+            <numerusform>%1, eine Gruppe: bewegt %n Spur um %2</numerusform>
+            <numerusform>%1, eine Gruppe: bewegt %n Spuren um %2</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>isotonus::ChangesPage</name>
     <message>
-        <source>What has changed since the print</source>
-        <translation>Was sich seit dem Abzug geändert hat</translation>
-    </message>
-    <message>
-        <source>Row</source>
-        <translation>Zeile</translation>
-    </message>
-    <message>
-        <source>What has changed</source>
-        <translation>Was sich geändert hat</translation>
-    </message>
-    <message>
-        <source>Take this row back</source>
-        <translation>Diese Zeile zurücknehmen</translation>
-    </message>
-    <message>
-        <source>As it was at the print; one step of undo.</source>
-        <translation>Wie sie beim Abzug war; ein Schritt zum Zurücknehmen.</translation>
-    </message>
-    <message>
-        <source>Take everything back</source>
-        <translation>Alles zurücknehmen</translation>
-    </message>
-    <message>
-        <source>All that is heard as it was at the print. Notes, targets and sections stay.</source>
-        <translation>Alles Hörbare wie beim Abzug. Notizen, Ziele und Abschnitte bleiben.</translation>
-    </message>
-    <message>
         <source>Back to %1</source>
         <translation>Zurück zu %1</translation>
-    </message>
-    <message>
-        <source>Choose a print below: what differs between then and now stands here.</source>
-        <translation>Wähle unten einen Abzug: was sich seither unterscheidet, steht hier.</translation>
-    </message>
-    <message>
-        <source>Since %1 nothing that is heard has changed.</source>
-        <translation>Seit %1 hat sich nichts Hörbares geändert.</translation>
     </message>
     <message>
         <source>Since %1 (%2):</source>
         <translation>Seit %1 (%2):</translation>
     </message>
     <message>
-        <source>Take %1 back</source>
-        <translation>%1 zurücknehmen</translation>
+        <source>Changes since the print</source>
+        <translation>Änderungen seit dem Zwischenstand</translation>
+    </message>
+    <message>
+        <source>Channel</source>
+        <translation>Kanal</translation>
+    </message>
+    <message>
+        <source>Changes</source>
+        <translation>Änderungen</translation>
+    </message>
+    <message>
+        <source>Restore this channel</source>
+        <translation>Diesen Kanal wiederherstellen</translation>
+    </message>
+    <message>
+        <source>Restores this channel as it was at the print, in one undo step.</source>
+        <translation>Stellt diesen Kanal wie beim Zwischenstand her, in einem Schritt zum Rückgängigmachen.</translation>
+    </message>
+    <message>
+        <source>Restore everything</source>
+        <translation>Alles wiederherstellen</translation>
+    </message>
+    <message>
+        <source>Restores the whole sound as it was at the print. Notes, targets and sections stay.</source>
+        <translation>Stellt den ganzen Klang wie beim Zwischenstand her. Notizen, Ziele und Abschnitte bleiben.</translation>
+    </message>
+    <message>
+        <source>Choose a print below to see what has changed since.</source>
+        <translation>Wähle unten einen Zwischenstand, um die Änderungen seither zu sehen.</translation>
+    </message>
+    <message>
+        <source>No audible change since %1.</source>
+        <translation>Keine hörbare Änderung seit %1.</translation>
+    </message>
+    <message>
+        <source>Restore %1</source>
+        <translation>%1 wiederherstellen</translation>
+    </message>
+    <message>
+        <source>The track, bus or main output that has changed.</source>
+        <translation>Die Spur, der Bus oder die Summe mit der Änderung.</translation>
+    </message>
+    <message>
+        <source>What differs between the print and now.</source>
+        <translation>Was sich zwischen Zwischenstand und jetzt unterscheidet.</translation>
     </message>
 </context>
 <context>
@@ -3542,11 +4210,7 @@
     </message>
     <message>
         <source>Routing</source>
-        <translation>Wege</translation>
-    </message>
-    <message>
-        <source>Ends</source>
-        <translation>Enden</translation>
+        <translation>Routing</translation>
     </message>
     <message>
         <source>%1 %</source>
@@ -3557,11 +4221,15 @@
         <translation>%1 s</translation>
     </message>
     <message>
-        <source>fold what passes</source>
-        <translation>Bestandenes falten</translation>
+        <source>Start and end</source>
+        <translation>Anfang und Ende</translation>
+    </message>
+    <message>
+        <source>Fold passed checks</source>
+        <translation>Bestandene einklappen</translation>
     </message>
     <message numerus="yes">
-        <source>%n more pass</source>
+        <source>%n more passed</source>
         <translation>
             <numerusform>%n weitere bestanden</numerusform>
             <numerusform>%n weitere bestanden</numerusform>
@@ -3571,32 +4239,8 @@
 <context>
     <name>isotonus::ClipEditor</name>
     <message>
-        <source>Clips of the focused track</source>
-        <translation>Clips der gewählten Spur</translation>
-    </message>
-    <message>
         <source>clip %1 of %2, gain %3</source>
         <translation>Clip %1 von %2, Gain %3</translation>
-    </message>
-    <message>
-        <source>Drag moves the clip in time.</source>
-        <translation>Ziehen verschiebt den Clip in der Zeit.</translation>
-    </message>
-    <message>
-        <source>Drag trims the clip at this end; what was cut away comes back the same way.</source>
-        <translation>Ziehen kürzt den Clip an diesem Ende; Abgeschnittenes kommt ebenso zurück.</translation>
-    </message>
-    <message>
-        <source>Drag makes the fade longer or shorter.</source>
-        <translation>Ziehen macht die Blende länger oder kürzer.</translation>
-    </message>
-    <message>
-        <source>Drag up or down for the clip&apos;s gain; double click takes it back to 0 dB. Shift and drag marks a stretch.</source>
-        <translation>Ziehen nach oben oder unten für den Gain des Clips; Doppelklick stellt ihn auf 0 dB. Shift und Ziehen markiert eine Strecke.</translation>
-    </message>
-    <message>
-        <source>Nothing sounds here. X splits the clip at the playhead.</source>
-        <translation>Hier klingt nichts. X teilt den Clip an der Abspielstelle.</translation>
     </message>
     <message>
         <source>Move a clip of %1</source>
@@ -3627,8 +4271,32 @@
         <translation>keine Datei, keine Clips</translation>
     </message>
     <message>
-        <source>Choose a row: its clips are shown here.</source>
-        <translation>Wähle eine Zeile: ihre Clips erscheinen hier.</translation>
+        <source>Clips of the selected track</source>
+        <translation>Clips der ausgewählten Spur</translation>
+    </message>
+    <message>
+        <source>Drag to move the clip in time.</source>
+        <translation>Ziehen verschiebt den Clip in der Zeit.</translation>
+    </message>
+    <message>
+        <source>Drag to trim the clip at this end. Drag back to restore what was cut away.</source>
+        <translation>Ziehen kürzt den Clip an diesem Ende. Zurückziehen holt Abgeschnittenes wieder.</translation>
+    </message>
+    <message>
+        <source>Drag to change the length of the fade.</source>
+        <translation>Ziehen ändert die Länge der Blende.</translation>
+    </message>
+    <message>
+        <source>Drag up or down for the clip&apos;s gain; double click resets it to 0 dB. Shift and drag marks a stretch.</source>
+        <translation>Ziehen nach oben oder unten ändert den Gain des Clips; Doppelklick setzt ihn auf 0 dB. Umschalt und Ziehen markiert einen Bereich.</translation>
+    </message>
+    <message>
+        <source>No clip plays here. X splits a clip at the playhead.</source>
+        <translation>Hier spielt kein Clip. X teilt einen Clip an der Abspielposition.</translation>
+    </message>
+    <message>
+        <source>Select a track to see its clips.</source>
+        <translation>Wähle eine Spur, um ihre Clips zu sehen.</translation>
     </message>
 </context>
 <context>
@@ -3638,24 +4306,8 @@
         <translation>Teilen</translation>
     </message>
     <message>
-        <source>Cuts the clip in two at the playhead; nothing changes to the ear. (X)</source>
-        <translation>Schneidet den Clip an der Abspielstelle entzwei; zu hören ist kein Unterschied. (X)</translation>
-    </message>
-    <message>
-        <source>Cut out the marked stretch</source>
-        <translation>Markiertes herausschneiden</translation>
-    </message>
-    <message>
-        <source>Silences the stretch that is marked on the song map, with short fades: for a cough or a click.</source>
-        <translation>Macht die in der Songkarte markierte Strecke still, mit kurzen Blenden: für ein Husten oder einen Klick.</translation>
-    </message>
-    <message>
         <source>+1 dB</source>
         <translation>+1 dB</translation>
-    </message>
-    <message>
-        <source>The chosen clip louder: for a passage that is far too quiet.</source>
-        <translation>Den gewählten Clip lauter: für eine Passage, die viel zu leise ist.</translation>
     </message>
     <message>
         <source>Clip gain %1</source>
@@ -3666,32 +4318,16 @@
         <translation>−1 dB</translation>
     </message>
     <message>
-        <source>The chosen clip quieter.</source>
-        <translation>Den gewählten Clip leiser.</translation>
-    </message>
-    <message>
         <source>Fade in</source>
         <translation>Einblenden</translation>
-    </message>
-    <message>
-        <source>Fades the chosen clip in, up to the playhead.</source>
-        <translation>Blendet den gewählten Clip bis zur Abspielstelle ein.</translation>
     </message>
     <message>
         <source>Fade out</source>
         <translation>Ausblenden</translation>
     </message>
     <message>
-        <source>Fades the chosen clip out, from the playhead on.</source>
-        <translation>Blendet den gewählten Clip ab der Abspielstelle aus.</translation>
-    </message>
-    <message>
         <source>Remove</source>
         <translation>Entfernen</translation>
-    </message>
-    <message>
-        <source>Takes the chosen clip away; undo brings it back.</source>
-        <translation>Nimmt den gewählten Clip weg; Zurücknehmen bringt ihn wieder.</translation>
     </message>
     <message>
         <source>Remove a clip</source>
@@ -3702,32 +4338,8 @@
         <translation>Ganze Datei</translation>
     </message>
     <message>
-        <source>Takes all clips away: the file as it is.</source>
-        <translation>Nimmt alle Clips weg: die Datei, wie sie ist.</translation>
-    </message>
-    <message>
-        <source>nothing was found that is worth a word</source>
-        <translation>nichts gefunden, was der Rede wert wäre</translation>
-    </message>
-    <message>
         <source>Hear</source>
         <translation>Hören</translation>
-    </message>
-    <message>
-        <source>Plays it alone, from %1.</source>
-        <translation>Spielt sie allein, ab %1.</translation>
-    </message>
-    <message>
-        <source>Mend</source>
-        <translation>Beheben</translation>
-    </message>
-    <message>
-        <source>Puts it right by a setting; the file is not changed, and undo takes it back.</source>
-        <translation>Behebt es durch eine Einstellung; die Datei bleibt, wie sie ist, und Zurücknehmen macht es ungeschehen.</translation>
-    </message>
-    <message>
-        <source>Put the playhead inside the clip first: a fade reaches to it.</source>
-        <translation>Setze die Abspielstelle zuerst in den Clip: eine Blende reicht bis dorthin.</translation>
     </message>
     <message>
         <source>Fade in a clip</source>
@@ -3746,10 +4358,6 @@
         <translation>Fades…</translation>
     </message>
     <message>
-        <source>Types how long the selected clip fades in and out.</source>
-        <translation>Gibt ein, wie lange der ausgewählte Clip ein- und ausgeblendet wird.</translation>
-    </message>
-    <message>
         <source>Fades of the clip</source>
         <translation>Fades des Clips</translation>
     </message>
@@ -3765,6 +4373,66 @@
         <source>Fades of a clip</source>
         <translation>Fades eines Clips</translation>
     </message>
+    <message>
+        <source>Splits the clip at the playhead; the sound stays the same. (X)</source>
+        <translation>Teilt den Clip an der Abspielposition; der Klang bleibt gleich. (X)</translation>
+    </message>
+    <message>
+        <source>Silences the marked stretch of the song map, with short fades. Use it for a cough or a click.</source>
+        <translation>Macht den in der Songkarte markierten Bereich still, mit kurzen Blenden. Für ein Husten oder einen Klick.</translation>
+    </message>
+    <message>
+        <source>Makes the selected clip louder. Use it for a passage that is far too quiet.</source>
+        <translation>Macht den ausgewählten Clip lauter. Für eine Passage, die viel zu leise ist.</translation>
+    </message>
+    <message>
+        <source>Makes the selected clip quieter.</source>
+        <translation>Macht den ausgewählten Clip leiser.</translation>
+    </message>
+    <message>
+        <source>Fades the selected clip in, up to the playhead.</source>
+        <translation>Blendet den ausgewählten Clip bis zur Abspielposition ein.</translation>
+    </message>
+    <message>
+        <source>Fades the selected clip out, from the playhead on.</source>
+        <translation>Blendet den ausgewählten Clip ab der Abspielposition aus.</translation>
+    </message>
+    <message>
+        <source>Sets the lengths of the selected clip&apos;s fades by figures.</source>
+        <translation>Setzt die Längen der Blenden des ausgewählten Clips in Zahlen.</translation>
+    </message>
+    <message>
+        <source>Removes the selected clip. Undo restores it.</source>
+        <translation>Entfernt den ausgewählten Clip. Rückgängig stellt ihn wieder her.</translation>
+    </message>
+    <message>
+        <source>Removes all clips, so that the whole file plays.</source>
+        <translation>Entfernt alle Clips, sodass die ganze Datei spielt.</translation>
+    </message>
+    <message>
+        <source>no findings</source>
+        <translation>keine Befunde</translation>
+    </message>
+    <message>
+        <source>Plays the track alone, from %1.</source>
+        <translation>Spielt die Spur allein, ab %1.</translation>
+    </message>
+    <message>
+        <source>Fix</source>
+        <translation>Beheben</translation>
+    </message>
+    <message>
+        <source>Fixes the finding by a setting. The file stays as it is, and undo restores the setting.</source>
+        <translation>Behebt den Befund durch eine Einstellung. Die Datei bleibt, wie sie ist; Rückgängig stellt die Einstellung wieder her.</translation>
+    </message>
+    <message>
+        <source>Put the playhead inside the clip first: a fade reaches up to it.</source>
+        <translation>Setze die Abspielposition zuerst in den Clip: Eine Blende reicht bis dorthin.</translation>
+    </message>
+    <message>
+        <source>Cut out</source>
+        <translation>Ausschneiden</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::CompareLane</name>
@@ -3775,10 +4443,6 @@
     <message>
         <source>in the mix</source>
         <translation>im Mix</translation>
-    </message>
-    <message>
-        <source>click a band of the picture to see who makes it</source>
-        <translation>klicke ein Band im Bild an, um zu sehen, wer es macht</translation>
     </message>
     <message>
         <source>%1 %</source>
@@ -3796,13 +4460,13 @@
         <source>no file</source>
         <translation>keine Datei</translation>
     </message>
+    <message>
+        <source>click a band to see which tracks make it</source>
+        <translation>klicke ein Band an, um zu sehen, welche Spuren es bilden</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::ComparePanel</name>
-    <message>
-        <source>What the mix is compared with</source>
-        <translation>Womit der Mix verglichen wird</translation>
-    </message>
     <message>
         <source>Heard</source>
         <translation>Gehört</translation>
@@ -3810,10 +4474,6 @@
     <message>
         <source>Name</source>
         <translation>Name</translation>
-    </message>
-    <message>
-        <source>What</source>
-        <translation>Was</translation>
     </message>
     <message>
         <source>Loudness</source>
@@ -3824,124 +4484,20 @@
         <translation>True Peak</translation>
     </message>
     <message>
-        <source>Peak</source>
-        <translation>Spitze</translation>
-    </message>
-    <message>
-        <source>Matched by</source>
-        <translation>Angeglichen um</translation>
-    </message>
-    <message>
-        <source>Made, note</source>
-        <translation>Entstanden, Notiz</translation>
-    </message>
-    <message>
-        <source>frequencies</source>
-        <translation>Frequenzen</translation>
-    </message>
-    <message>
-        <source>What of the spectrum is missing or too much. A click on a band shows which rows make it.</source>
-        <translation>Was im Spektrum fehlt oder zu viel ist. Ein Klick auf ein Band zeigt, welche Zeilen es machen.</translation>
-    </message>
-    <message>
-        <source>loudness over time</source>
-        <translation>Lautheit über die Zeit</translation>
-    </message>
-    <message>
-        <source>One under the other, each with its own passages; what is tied is heard against each other.</source>
-        <translation>Untereinander, jede mit eigenen Passagen; was verbunden ist, wird gegeneinander gehört.</translation>
-    </message>
-    <message>
-        <source>width by bands</source>
-        <translation>Breite nach Bändern</translation>
-    </message>
-    <message>
-        <source>How wide each band is, and whether the low end is mono.</source>
-        <translation>Wie breit jedes Band ist, und ob die Tiefen mono sind.</translation>
-    </message>
-    <message>
-        <source>since the print</source>
-        <translation>seit dem Abzug</translation>
-    </message>
-    <message>
-        <source>What differs between a print and now, and the way back, row by row.</source>
-        <translation>Was einen Abzug von jetzt unterscheidet, und der Weg zurück, Zeile für Zeile.</translation>
-    </message>
-    <message>
-        <source>listening notes</source>
-        <translation>Hörnotizen</translation>
-    </message>
-    <message>
-        <source>What was noticed, when, and on what.</source>
-        <translation>Was auffiel, wann und worauf gehört.</translation>
-    </message>
-    <message>
-        <source>blind</source>
-        <translation>blind</translation>
-    </message>
-    <message>
-        <source>Which version is the best, when one does not know which it is.</source>
-        <translation>Welche Fassung die beste ist, wenn man nicht weiß, welche es ist.</translation>
-    </message>
-    <message>
-        <source>am I done?</source>
-        <translation>bin ich fertig?</translation>
-    </message>
-    <message>
-        <source>What of the job is done and what is not.</source>
-        <translation>Was von der Arbeit getan ist und was nicht.</translation>
-    </message>
-    <message>
-        <source>Of what spectra are</source>
-        <translation>Wovon die Spektren sind</translation>
-    </message>
-    <message>
-        <source>of the whole</source>
-        <translation>vom Ganzen</translation>
-    </message>
-    <message>
-        <source>of the passage</source>
-        <translation>von der Passage</translation>
-    </message>
-    <message>
-        <source>as it plays</source>
-        <translation>wie es spielt</translation>
-    </message>
-    <message>
-        <source>Of what the spectra and widths are: of everything; of the passages that stand against each other where the song is; of the last second.</source>
-        <translation>Wovon die Spektren und Breiten sind: von allem; von den Passagen, die an der Stelle des Songs gegeneinanderstehen; von der letzten Sekunde.</translation>
-    </message>
-    <message>
         <source>Tie to this part of the song</source>
         <translation>Mit dieser Stelle des Songs verbinden</translation>
-    </message>
-    <message>
-        <source>The marked passage of the recording stands against the loop or section where the song is: F6 changes over between the two.</source>
-        <translation>Die markierte Passage der Aufnahme steht gegen den Loop oder Abschnitt, wo der Song ist: F6 wechselt zwischen beiden.</translation>
     </message>
     <message>
         <source>Untie</source>
         <translation>Trennen</translation>
     </message>
     <message>
-        <source>It stays marked.</source>
-        <translation>Markiert bleibt sie.</translation>
-    </message>
-    <message>
         <source>Name…</source>
         <translation>Name…</translation>
     </message>
     <message>
-        <source>What the passage is: its chorus.</source>
-        <translation>Was die Passage ist: ihr Refrain.</translation>
-    </message>
-    <message>
         <source>Remove</source>
         <translation>Entfernen</translation>
-    </message>
-    <message>
-        <source>The passage is no longer marked.</source>
-        <translation>Die Passage ist nicht mehr markiert.</translation>
     </message>
     <message>
         <source>Untie a passage</source>
@@ -3950,10 +4506,6 @@
     <message>
         <source>Passage</source>
         <translation>Passage</translation>
-    </message>
-    <message>
-        <source>Its name</source>
-        <translation>Sein Name</translation>
     </message>
     <message>
         <source>Passage %1</source>
@@ -3972,16 +4524,8 @@
         <translation>Hören</translation>
     </message>
     <message>
-        <source>In the mix&apos;s place, and back. (F6; Ctrl+Shift+F6 from where the passage begins; Ctrl+F6 goes on to the next)</source>
-        <translation>Anstelle des Mixes, und zurück. (F6; Ctrl+Shift+F6 vom Anfang der Passage; Ctrl+F6 weiter zur nächsten)</translation>
-    </message>
-    <message>
         <source>Add a reference…</source>
         <translation>Referenz hinzufügen…</translation>
-    </message>
-    <message>
-        <source>Any audio file to compare with. It never passes the mix&apos;s faders.</source>
-        <translation>Eine beliebige Audiodatei zum Vergleichen. Sie läuft nie durch die Fader des Mixes.</translation>
     </message>
     <message>
         <source>References</source>
@@ -3992,64 +4536,16 @@
         <translation>Audio (*.wav *.aiff *.aif *.flac *.ogg *.opus *.mp3)</translation>
     </message>
     <message>
-        <source>From the shelf</source>
-        <translation>Aus dem Regal</translation>
-    </message>
-    <message>
-        <source>References that you used in other sessions, with their passages and notes.</source>
-        <translation>Referenzen aus anderen Sitzungen, mit ihren Passagen und Notizen.</translation>
-    </message>
-    <message>
         <source>Note…</source>
         <translation>Notiz…</translation>
-    </message>
-    <message>
-        <source>What this one is.</source>
-        <translation>Was diese ist.</translation>
     </message>
     <message>
         <source>Note</source>
         <translation>Notiz</translation>
     </message>
     <message>
-        <source>What this one is</source>
-        <translation>Was diese ist</translation>
-    </message>
-    <message>
-        <source>Take off the list</source>
-        <translation>Von der Liste nehmen</translation>
-    </message>
-    <message>
-        <source>The file stays.</source>
-        <translation>Die Datei bleibt.</translation>
-    </message>
-    <message>
-        <source>matched by loudness</source>
-        <translation>in der Lautheit angeglichen</translation>
-    </message>
-    <message>
         <source>Matched by loudness</source>
         <translation>In der Lautheit angeglichen</translation>
-    </message>
-    <message>
-        <source>of the tied passages</source>
-        <translation>der verbundenen Passagen</translation>
-    </message>
-    <message>
-        <source>Integrated over all of both; over the two passages that stand against each other; or the last three seconds. Where a recording would have to go beyond 0 dBTP for that, it and the mix are lowered alike, for the ear alone.</source>
-        <translation>Integriert über alles von beiden; über die beiden Passagen, die gegeneinanderstehen; oder die letzten drei Sekunden. Wo eine Aufnahme dafür über 0 dBTP müsste, werden sie und der Mix gleichermaßen abgesenkt, nur für das Ohr.</translation>
-    </message>
-    <message>
-        <source>nothing yet: references that you add stand here</source>
-        <translation>noch nichts: Referenzen, die du hinzufügst, stehen hier</translation>
-    </message>
-    <message>
-        <source>take off the shelf</source>
-        <translation>aus dem Regal nehmen</translation>
-    </message>
-    <message>
-        <source>the mix as it stands</source>
-        <translation>der Mix, wie er steht</translation>
     </message>
     <message>
         <source>…</source>
@@ -4061,7 +4557,7 @@
     </message>
     <message>
         <source>print</source>
-        <translation>Abzug</translation>
+        <translation>Zwischenstand</translation>
     </message>
     <message>
         <source>missing</source>
@@ -4072,24 +4568,220 @@
         <translation>wird gelesen</translation>
     </message>
     <message>
-        <source>A blind comparison runs: nothing here says what you hear.</source>
-        <translation>Ein Blindvergleich läuft: nichts hier sagt, was du hörst.</translation>
+        <source>Recordings to compare with</source>
+        <translation>Aufnahmen zum Vergleichen</translation>
     </message>
     <message>
-        <source>Nothing to compare with yet: export the mix with &apos;keep as a print&apos;, or add a reference.</source>
-        <translation>Noch nichts zum Vergleichen: exportiere den Mix mit »als Abzug behalten«, oder füge eine Referenz hinzu.</translation>
+        <source>Kind</source>
+        <translation>Art</translation>
     </message>
     <message>
-        <source>You hear %1, brought to the mix&apos;s loudness. F6 goes back to the mix.</source>
-        <translation>Du hörst %1, auf die Lautheit des Mixes gebracht. F6 geht zurück zum Mix.</translation>
+        <source>Sample peak</source>
+        <translation>Spitzenpegel</translation>
     </message>
     <message>
-        <source>You hear the mix. F6 changes over without a gap, matched in loudness.</source>
+        <source>Gain match</source>
+        <translation>Angleichung</translation>
+    </message>
+    <message>
+        <source>Date, note</source>
+        <translation>Datum, Notiz</translation>
+    </message>
+    <message>
+        <source>Frequencies</source>
+        <translation>Frequenzen</translation>
+    </message>
+    <message>
+        <source>Shows where the mix has too little or too much. Click a band to see which tracks make it.</source>
+        <translation>Zeigt, wo der Mix zu wenig oder zu viel hat. Klicke ein Band an, um zu sehen, welche Spuren es bilden.</translation>
+    </message>
+    <message>
+        <source>Loudness over time</source>
+        <translation>Lautheit über die Zeit</translation>
+    </message>
+    <message>
+        <source>Shows the mix and the recordings one below the other, with their passages. Tie a passage to compare it with a part of the song.</source>
+        <translation>Zeigt den Mix und die Aufnahmen untereinander, mit ihren Passagen. Verbinde eine Passage, um sie mit einem Teil des Songs zu vergleichen.</translation>
+    </message>
+    <message>
+        <source>Width by bands</source>
+        <translation>Breite nach Bändern</translation>
+    </message>
+    <message>
+        <source>Shows how wide each band is, and whether the low end is mono.</source>
+        <translation>Zeigt, wie breit jedes Band ist und ob die Tiefen mono sind.</translation>
+    </message>
+    <message>
+        <source>Since the print</source>
+        <translation>Seit dem Zwischenstand</translation>
+    </message>
+    <message>
+        <source>Lists what has changed since a print, and restores it channel by channel.</source>
+        <translation>Listet, was sich seit einem Zwischenstand geändert hat, und stellt es Kanal für Kanal wieder her.</translation>
+    </message>
+    <message>
+        <source>Listening notes</source>
+        <translation>Hörnotizen</translation>
+    </message>
+    <message>
+        <source>Lists your listening notes: what you noticed, where in the song, and on which system.</source>
+        <translation>Listet deine Hörnotizen: was dir auffiel, wo im Song und auf welchem System.</translation>
+    </message>
+    <message>
+        <source>Blind</source>
+        <translation>Blind</translation>
+    </message>
+    <message>
+        <source>Compares versions without their names, so that only your ears decide.</source>
+        <translation>Vergleicht Fassungen ohne ihre Namen, damit nur die Ohren entscheiden.</translation>
+    </message>
+    <message>
+        <source>Am I done?</source>
+        <translation>Bin ich fertig?</translation>
+    </message>
+    <message>
+        <source>Lists which parts of the job are done, and which are open.</source>
+        <translation>Listet, welche Teile der Arbeit erledigt und welche offen sind.</translation>
+    </message>
+    <message>
+        <source>Spectrum source</source>
+        <translation>Spektrum von</translation>
+    </message>
+    <message>
+        <source>Whole song</source>
+        <translation>Ganzer Song</translation>
+    </message>
+    <message>
+        <source>Live</source>
+        <translation>Live</translation>
+    </message>
+    <message>
+        <source>The part that spectra and widths are computed from: the whole song, the tied passages at the playhead, or the last second.</source>
+        <translation>Der Teil, aus dem Spektren und Breiten berechnet werden: der ganze Song, die verbundenen Passagen an der Abspielposition oder die letzte Sekunde.</translation>
+    </message>
+    <message>
+        <source>Compares the marked passage of the recording with the loop or section at the playhead. F6 switches between the two.</source>
+        <translation>Vergleicht die markierte Passage der Aufnahme mit dem Loop oder Abschnitt an der Abspielposition. F6 wechselt zwischen beiden.</translation>
+    </message>
+    <message>
+        <source>Ends the comparison with this part of the song. The passage stays marked.</source>
+        <translation>Beendet den Vergleich mit dieser Stelle des Songs. Die Passage bleibt markiert.</translation>
+    </message>
+    <message>
+        <source>Names the passage, for example &apos;chorus&apos;.</source>
+        <translation>Benennt die Passage, zum Beispiel „Refrain“.</translation>
+    </message>
+    <message>
+        <source>Removes the mark of the passage.</source>
+        <translation>Entfernt die Markierung der Passage.</translation>
+    </message>
+    <message>
+        <source>Plays the recording instead of the mix, and back. (F6; Ctrl+Shift+F6 from the start of the passage; Ctrl+F6 for the next recording)</source>
+        <translation>Spielt die Aufnahme statt des Mixes, und zurück. (F6; Strg+Umschalt+F6 vom Anfang der Passage; Strg+F6 für die nächste Aufnahme)</translation>
+    </message>
+    <message>
+        <source>Adds an audio file to compare with. It bypasses the faders of the mix.</source>
+        <translation>Fügt eine Audiodatei zum Vergleichen hinzu. Sie läuft an den Fadern des Mixes vorbei.</translation>
+    </message>
+    <message>
+        <source>From other sessions</source>
+        <translation>Aus anderen Sitzungen</translation>
+    </message>
+    <message>
+        <source>Adds a reference that you used in another session, with its passages and notes.</source>
+        <translation>Fügt eine Referenz aus einer anderen Sitzung hinzu, mit ihren Passagen und Notizen.</translation>
+    </message>
+    <message>
+        <source>Notes what this recording is.</source>
+        <translation>Notiert, was diese Aufnahme ist.</translation>
+    </message>
+    <message>
+        <source>Remove from the list</source>
+        <translation>Aus der Liste entfernen</translation>
+    </message>
+    <message>
+        <source>Removes the recording from the list. The file stays.</source>
+        <translation>Entfernt die Aufnahme aus der Liste. Die Datei bleibt.</translation>
+    </message>
+    <message>
+        <source>Loudness match</source>
+        <translation>Lautheitsangleich</translation>
+    </message>
+    <message>
+        <source>Tied passages</source>
+        <translation>Verbundene Passagen</translation>
+    </message>
+    <message>
+        <source>What the loudness match is computed from: both recordings as a whole, the two tied passages, or the last three seconds. If a recording would exceed 0 dBTP, both are lowered alike, for listening only.</source>
+        <translation>Woraus der Lautheitsangleich berechnet wird: beide Aufnahmen im Ganzen, die zwei verbundenen Passagen oder die letzten drei Sekunden. Käme eine Aufnahme über 0 dBTP, werden beide gleich abgesenkt, nur beim Abhören.</translation>
+    </message>
+    <message>
+        <source>no references yet; added references appear here</source>
+        <translation>noch keine Referenzen; hinzugefügte erscheinen hier</translation>
+    </message>
+    <message>
+        <source>Remove from this list</source>
+        <translation>Aus dieser Liste entfernen</translation>
+    </message>
+    <message>
+        <source>the current mix</source>
+        <translation>der aktuelle Mix</translation>
+    </message>
+    <message>
+        <source>You hear the mix. F6 switches without a gap, matched in loudness.</source>
         <translation>Du hörst den Mix. F6 wechselt ohne Lücke, in der Lautheit angeglichen.</translation>
     </message>
     <message>
-        <source> For the ear alone all is %1 lower: what is matched would clip otherwise.</source>
-        <translation> Nur für das Ohr ist alles um %1 leiser: Angeglichenes würde sonst übersteuern.</translation>
+        <source>A blind comparison runs: names are hidden here.</source>
+        <translation>Ein Blindvergleich läuft: Namen sind hier verdeckt.</translation>
+    </message>
+    <message>
+        <source>No recordings yet. Export the mix with &apos;Keep as a print&apos;, or add a reference.</source>
+        <translation>Noch keine Aufnahmen. Exportiere den Mix mit „Als Zwischenstand“ oder füge eine Referenz hinzu.</translation>
+    </message>
+    <message>
+        <source>You hear %1, matched to the mix&apos;s loudness. F6 returns to the mix.</source>
+        <translation>Du hörst %1, auf die Lautheit des Mixes angeglichen. F6 kehrt zum Mix zurück.</translation>
+    </message>
+    <message>
+        <source>%1 Monitoring is lowered by %2, because the matched recording would clip.</source>
+        <translation>%1 Das Abhören ist um %2 abgesenkt, weil die angeglichene Aufnahme übersteuern würde.</translation>
+    </message>
+    <message>
+        <source>Description of the recording</source>
+        <translation>Beschreibung der Aufnahme</translation>
+    </message>
+    <message>
+        <source>A dot marks the recording that plays now.</source>
+        <translation>Ein Punkt markiert die Aufnahme, die gerade spielt.</translation>
+    </message>
+    <message>
+        <source>The name of the recording. Double click to hear it.</source>
+        <translation>Der Name der Aufnahme. Ein Doppelklick spielt sie.</translation>
+    </message>
+    <message>
+        <source>A print is an export of this mix, a reference is a finished recording.</source>
+        <translation>Ein Zwischenstand ist ein Export dieses Mixes, eine Referenz eine fertige Aufnahme.</translation>
+    </message>
+    <message>
+        <source>The integrated loudness of the whole recording (LUFS).</source>
+        <translation>Die integrierte Lautheit der ganzen Aufnahme (LUFS).</translation>
+    </message>
+    <message>
+        <source>The peak of the wave between its samples.</source>
+        <translation>Die Spitze der Welle zwischen ihren Samples.</translation>
+    </message>
+    <message>
+        <source>The highest sample of the recording.</source>
+        <translation>Das höchste Sample der Aufnahme.</translation>
+    </message>
+    <message>
+        <source>How much the recording is raised or lowered to be as loud as the mix.</source>
+        <translation>Um wie viel die Aufnahme angehoben oder abgesenkt wird, um so laut zu sein wie der Mix.</translation>
+    </message>
+    <message>
+        <source>When the recording was made, and your note.</source>
+        <translation>Wann die Aufnahme entstand, und deine Notiz.</translation>
     </message>
 </context>
 <context>
@@ -4100,15 +4792,15 @@
     </message>
     <message>
         <source>Print %1</source>
-        <translation>Abzug %1</translation>
+        <translation>Zwischenstand %1</translation>
     </message>
     <message>
-        <source>Note to %1</source>
+        <source>Note on %1</source>
         <translation>Notiz zu %1</translation>
     </message>
     <message>
-        <source>Take %1 off the list</source>
-        <translation>%1 von der Liste nehmen</translation>
+        <source>Remove %1 from the list</source>
+        <translation>%1 aus der Liste entfernen</translation>
     </message>
 </context>
 <context>
@@ -4123,31 +4815,19 @@
     </message>
     <message>
         <source>in time</source>
-        <translation>gleichzeitig</translation>
+        <translation>zeitgleich</translation>
     </message>
     <message>
         <source>%1 ms</source>
         <translation>%1 ms</translation>
     </message>
     <message>
-        <source>correlation; late to the right</source>
+        <source>correlation; right is later</source>
         <translation>Korrelation; rechts ist später</translation>
     </message>
 </context>
 <context>
     <name>isotonus::CoverPage</name>
-    <message>
-        <source>listening to the tracks: %1 %</source>
-        <translation>die Spuren werden angehört: %1 %</translation>
-    </message>
-    <message>
-        <source>This track is not heard: muted, or its fader is off.</source>
-        <translation>Diese Spur ist nicht zu hören: stumm, oder ihr Fader ist zu.</translation>
-    </message>
-    <message>
-        <source>%1: %2 % of its bands stand above the rest, %3 % at the quiet check&apos;s level. What lies over it could go down instead:</source>
-        <translation>%1: %2 % ihrer Bänder stehen über dem Rest, %3 % bei der Leiseprobe. Was darüber liegt, könnte stattdessen herunter:</translation>
-    </message>
     <message>
         <source>the song</source>
         <translation>der Song</translation>
@@ -4155,6 +4835,18 @@
     <message>
         <source>not playing</source>
         <translation>spielt nicht</translation>
+    </message>
+    <message>
+        <source>measuring the tracks: %1 %</source>
+        <translation>die Spuren werden gemessen: %1 %</translation>
+    </message>
+    <message>
+        <source>This track is not heard: it is muted, or its fader is off.</source>
+        <translation>Diese Spur ist nicht zu hören: Sie ist stumm, oder ihr Fader ist zu.</translation>
+    </message>
+    <message>
+        <source>%1: %2 % of its bands are heard above the rest, %3 % at the level of the quiet check. These tracks cover it and could go down:</source>
+        <translation>%1: %2 % der Bänder sind über dem Rest zu hören, %3 % beim Pegel der Leiseprobe. Diese Spuren verdecken sie und könnten leiser werden:</translation>
     </message>
 </context>
 <context>
@@ -4164,60 +4856,60 @@
         <translation>1  Sammeln</translation>
     </message>
     <message>
-        <source>The files are read and measured, and what is wrong with them is flagged. Nothing is done to the files themselves.</source>
-        <translation>Die Dateien werden gelesen und gemessen, und was daran nicht stimmt, wird markiert. An den Dateien selbst geschieht nichts.</translation>
-    </message>
-    <message>
         <source>2  Stage</source>
         <translation>2  Einpegeln</translation>
-    </message>
-    <message>
-        <source>Stage all (Ctrl+G) trims every row to its target level, so that all start from where faders work best.</source>
-        <translation>Alle einpegeln (Ctrl+G) trimmt jede Zeile auf ihren Zielpegel, damit alle dort beginnen, wo Fader am besten arbeiten.</translation>
     </message>
     <message>
         <source>3  Balance</source>
         <translation>3  Balance</translation>
     </message>
     <message>
-        <source>All down, then bring the rows up, the most important first. At the right stands the whole song&apos;s peak against its window.</source>
-        <translation>Alle runter, dann die Zeilen hochholen, die wichtigste zuerst. Rechts steht die Spitze des ganzen Songs gegen ihr Fenster.</translation>
-    </message>
-    <message>
-        <source>On each row</source>
-        <translation>In jeder Zeile</translation>
-    </message>
-    <message>
-        <source>M mutes it; S leaves only it and other soloed rows to be heard; hear, on a bus, lets you hear what leads to it alone.</source>
-        <translation>M macht sie stumm; S lässt nur sie und andere Solos hören; »hören« an einem Bus lässt allein hören, was dorthin führt.</translation>
-    </message>
-    <message>
         <source>Drop a folder of audio files anywhere in this window</source>
         <translation>Lege einen Ordner mit Audiodateien irgendwo in diesem Fenster ab</translation>
     </message>
     <message>
-        <source>One file for each sound, rendered from where the music was made: they become the rows of the mix.</source>
-        <translation>Eine Datei für jeden Klang, exportiert von dort, wo die Musik entstand: sie werden die Zeilen des Mixes.</translation>
-    </message>
-    <message>
         <source>Open the demo: the paper-boat festival</source>
-        <translation>Die Demo öffnen: das Papierbootfest</translation>
+        <translation>Demo öffnen: das Papierbootfest</translation>
     </message>
     <message>
         <source>Choose a folder…</source>
         <translation>Ordner wählen…</translation>
     </message>
     <message>
-        <source>Move rows</source>
-        <translation>Zeilen verschieben</translation>
-    </message>
-    <message>
         <source>At the top right</source>
         <translation>Rechts oben</translation>
     </message>
     <message>
-        <source>Take back, do again, and the menu: files, settings, the guide. F1 lists the keys; what the pointer is on stands at the bottom.</source>
-        <translation>Zurücknehmen, wiederholen, und das Menü: Dateien, Einstellungen, Handbuch. F1 listet die Tasten; worauf der Zeiger steht, sagt die Zeile unten.</translation>
+        <source>Isotonus reads and measures the files, and flags faults. The files themselves stay as they are.</source>
+        <translation>Isotonus liest und misst die Dateien und markiert Fehler. Die Dateien selbst bleiben, wie sie sind.</translation>
+    </message>
+    <message>
+        <source>Stage all (Ctrl+G) trims every track to its target level. Faders work best from there.</source>
+        <translation>Alle einpegeln (Strg+G) trimmt jede Spur auf ihren Zielpegel. Von dort arbeiten Fader am besten.</translation>
+    </message>
+    <message>
+        <source>Press All down, then raise the tracks, the most important first. On the right, the peak of the whole song is shown against its window.</source>
+        <translation>Drücke Alle runter, dann hole die Spuren hoch, die wichtigste zuerst. Rechts steht der Spitzenpegel des ganzen Songs gegen sein Fenster.</translation>
+    </message>
+    <message>
+        <source>On each track</source>
+        <translation>In jeder Spur</translation>
+    </message>
+    <message>
+        <source>M mutes the track. S solos it: only soloed tracks are heard. Hear, on a bus, plays the bus alone.</source>
+        <translation>M macht die Spur stumm. S macht sie solo: nur Solospuren sind zu hören. Hören, an einem Bus, spielt den Bus allein.</translation>
+    </message>
+    <message>
+        <source>Undo, redo and the menu: files, settings, the guide. F1 lists the keys. The line at the bottom explains what the pointer is on.</source>
+        <translation>Rückgängig, Wiederherstellen und das Menü: Dateien, Einstellungen, Handbuch. F1 listet die Tasten. Die Zeile unten erklärt, worauf der Zeiger ist.</translation>
+    </message>
+    <message>
+        <source>One file for each sound, exported from the program where the music was made. Each file becomes a track.</source>
+        <translation>Eine Datei je Klang, exportiert aus dem Programm, in dem die Musik entstand. Jede Datei wird eine Spur.</translation>
+    </message>
+    <message>
+        <source>Move tracks</source>
+        <translation>Spuren verschieben</translation>
     </message>
 </context>
 <context>
@@ -4227,28 +4919,20 @@
         <translation>Unbenannt</translation>
     </message>
     <message>
-        <source>%1: this cannot be. %2</source>
-        <translation>%1: das geht nicht. %2</translation>
+        <source>%1 is not possible: %2</source>
+        <translation>%1 ist nicht möglich: %2</translation>
     </message>
     <message>
-        <source>Take in the changed file</source>
-        <translation>Geänderte Datei übernehmen</translation>
+        <source>Open the changed file</source>
+        <translation>Geänderte Datei öffnen</translation>
     </message>
     <message>
-        <source>Unsaved work cannot be kept aside in case of a crash: %1</source>
-        <translation>Ungesichertes kann für einen Absturz nicht beiseitegelegt werden: %1</translation>
+        <source>Unsaved work cannot be kept for recovery: %1</source>
+        <translation>Ungespeicherte Arbeit kann nicht für eine Wiederherstellung gesichert werden: %1</translation>
     </message>
 </context>
 <context>
     <name>isotonus::DonePage</name>
-    <message>
-        <source>What of the job is done</source>
-        <translation>Was von der Arbeit getan ist</translation>
-    </message>
-    <message>
-        <source>What</source>
-        <translation>Was</translation>
-    </message>
     <message>
         <source>Where</source>
         <translation>Wo</translation>
@@ -4260,66 +4944,13 @@
     <message numerus="yes">
         <source>missing: %n file(s)</source>
         <translation>
-            <numerusform>es fehlt %n Datei</numerusform>
-            <numerusform>es fehlen %n Dateien</numerusform>
+            <numerusform>%n Datei fehlt</numerusform>
+            <numerusform>%n Dateien fehlen</numerusform>
         </translation>
-    </message>
-    <message numerus="yes">
-        <source>something is wrong in the files of %n row(s)</source>
-        <translation>
-            <numerusform>in den Dateien von %n Zeile stimmt etwas nicht</numerusform>
-            <numerusform>in den Dateien von %n Zeilen stimmt etwas nicht</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>all files are understood</source>
-        <translation>alle Dateien sind verstanden</translation>
-    </message>
-    <message>
-        <source>%1 of %2 rows are staged into their windows</source>
-        <translation>%1 von %2 Zeilen sind in ihre Fenster eingepegelt</translation>
-    </message>
-    <message numerus="yes">
-        <source>%n anchor(s) set</source>
-        <translation>
-            <numerusform>%n Anker gesetzt</numerusform>
-            <numerusform>%n Anker gesetzt</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>no anchor is set: what does the mix stand on?</source>
-        <translation>kein Anker gesetzt: worauf steht der Mix?</translation>
     </message>
     <message>
         <source>the mix peaks at %1, its window ends at %2</source>
-        <translation>die Spitze des Mixes ist %1, sein Fenster endet bei %2</translation>
-    </message>
-    <message>
-        <source>the mix&apos;s peak is not known</source>
-        <translation>die Spitze des Mixes ist nicht bekannt</translation>
-    </message>
-    <message>
-        <source>how much of each row is heard is being found out</source>
-        <translation>wie viel von jeder Zeile zu hören ist, wird ermittelt</translation>
-    </message>
-    <message numerus="yes">
-        <source>hardly heard under the others: %n row(s)</source>
-        <translation>
-            <numerusform>unter den anderen kaum zu hören: %n Zeile</numerusform>
-            <numerusform>unter den anderen kaum zu hören: %n Zeilen</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>every row is heard</source>
-        <translation>jede Zeile ist zu hören</translation>
-    </message>
-    <message>
-        <source>listened to %1, %2 s</source>
-        <translation>gehört %1, %2 s</translation>
-    </message>
-    <message>
-        <source>not listened to %1 yet</source>
-        <translation>noch nicht gehört %1</translation>
+        <translation>der Spitzenpegel des Mixes ist %1, sein Fenster endet bei %2</translation>
     </message>
     <message>
         <source>in mono</source>
@@ -4328,22 +4959,6 @@
     <message>
         <source>at the quiet check&apos;s level</source>
         <translation>bei der Leiseprobe</translation>
-    </message>
-    <message>
-        <source>as through a small system</source>
-        <translation>wie durch ein kleines System</translation>
-    </message>
-    <message>
-        <source>a reference was heard in the last hour</source>
-        <translation>in der letzten Stunde wurde eine Referenz gehört</translation>
-    </message>
-    <message>
-        <source>no reference was heard in the last hour</source>
-        <translation>in der letzten Stunde wurde keine Referenz gehört</translation>
-    </message>
-    <message>
-        <source>there is no reference to compare with</source>
-        <translation>es gibt keine Referenz zum Vergleichen</translation>
     </message>
     <message>
         <source>no listening note is open</source>
@@ -4355,18 +4970,6 @@
             <numerusform>noch offen: %n Hörnotiz</numerusform>
             <numerusform>noch offen: %n Hörnotizen</numerusform>
         </translation>
-    </message>
-    <message>
-        <source>the mix to export is being measured</source>
-        <translation>der zu exportierende Mix wird gemessen</translation>
-    </message>
-    <message>
-        <source>the exported mix keeps to the peaks of its profile; see Hand off for the other checks</source>
-        <translation>der exportierte Mix hält die Spitzen seines Profils ein; die anderen Prüfungen stehen unter Übergeben</translation>
-    </message>
-    <message>
-        <source>the peaks of the exported mix are higher than its profile allows</source>
-        <translation>die Spitzen des exportierten Mixes sind höher, als sein Profil erlaubt</translation>
     </message>
     <message>
         <source>Gather</source>
@@ -4397,8 +5000,105 @@
         <translation>Übergeben</translation>
     </message>
     <message>
-        <source>go to %1</source>
-        <translation>zu %1</translation>
+        <source>Progress of the job</source>
+        <translation>Stand der Arbeit</translation>
+    </message>
+    <message>
+        <source>no file has an open finding</source>
+        <translation>keine Datei hat offene Befunde</translation>
+    </message>
+    <message numerus="yes">
+        <source>the files of %n track(s) have faults</source>
+        <translation>
+            <numerusform>die Datei von %n Spur hat Fehler</numerusform>
+            <numerusform>die Dateien von %n Spuren haben Fehler</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1 of %2 tracks are staged into their windows</source>
+        <translation>%1 von %2 Spuren sind in ihre Fenster eingepegelt</translation>
+    </message>
+    <message numerus="yes">
+        <source>anchors set: %n</source>
+        <translation>
+            <numerusform>Anker gesetzt: %n</numerusform>
+            <numerusform>Anker gesetzt: %n</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>no anchor is set: choose the tracks that the mix is built on</source>
+        <translation>kein Anker gesetzt: wähle die Spuren, auf denen der Mix aufbaut</translation>
+    </message>
+    <message>
+        <source>the peak of the mix is not known yet</source>
+        <translation>der Spitzenpegel des Mixes ist noch nicht bekannt</translation>
+    </message>
+    <message>
+        <source>every track is heard</source>
+        <translation>jede Spur ist zu hören</translation>
+    </message>
+    <message>
+        <source>audibility is being computed</source>
+        <translation>die Hörbarkeit wird berechnet</translation>
+    </message>
+    <message numerus="yes">
+        <source>hardly heard under the others: %n track(s)</source>
+        <translation>
+            <numerusform>unter den anderen kaum zu hören: %n Spur</numerusform>
+            <numerusform>unter den anderen kaum zu hören: %n Spuren</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>heard %1, %2 s</source>
+        <translation>%1 gehört, %2 s</translation>
+    </message>
+    <message>
+        <source>not heard %1 yet</source>
+        <translation>noch nicht %1 gehört</translation>
+    </message>
+    <message>
+        <source>on a small system</source>
+        <translation>auf einem kleinen System</translation>
+    </message>
+    <message>
+        <source>the session has no reference</source>
+        <translation>die Sitzung hat keine Referenz</translation>
+    </message>
+    <message>
+        <source>a reference was played in the last hour</source>
+        <translation>in der letzten Stunde lief eine Referenz</translation>
+    </message>
+    <message>
+        <source>no reference was played in the last hour</source>
+        <translation>in der letzten Stunde lief keine Referenz</translation>
+    </message>
+    <message>
+        <source>the peaks of the exported mix are above the limits</source>
+        <translation>die Spitzenpegel des exportierten Mixes liegen über den Grenzen</translation>
+    </message>
+    <message>
+        <source>the exported mix is being measured</source>
+        <translation>der exportierte Mix wird gemessen</translation>
+    </message>
+    <message>
+        <source>the peaks of the exported mix are inside the limits; Hand off has the other checks</source>
+        <translation>die Spitzenpegel des exportierten Mixes liegen in den Grenzen; die anderen Prüfungen stehen unter Übergeben</translation>
+    </message>
+    <message>
+        <source>Go to %1</source>
+        <translation>Zu %1</translation>
+    </message>
+    <message>
+        <source>Part of the job</source>
+        <translation>Teil der Arbeit</translation>
+    </message>
+    <message>
+        <source>Each part of the job, done or open.</source>
+        <translation>Jeder Teil der Arbeit, erledigt oder offen.</translation>
+    </message>
+    <message>
+        <source>Click to go to the view in which it is done.</source>
+        <translation>Ein Klick führt zur Ansicht, in der er erledigt wird.</translation>
     </message>
 </context>
 <context>
@@ -4416,24 +5116,8 @@
         <translation>%1 mono machen</translation>
     </message>
     <message>
-        <source>Use the left side of %1</source>
-        <translation>Linke Seite von %1 nehmen</translation>
-    </message>
-    <message>
-        <source>Use the right side of %1</source>
-        <translation>Rechte Seite von %1 nehmen</translation>
-    </message>
-    <message>
-        <source>Swap the sides of %1</source>
-        <translation>Seiten von %1 tauschen</translation>
-    </message>
-    <message>
         <source>Tame the spikes of %1</source>
         <translation>Ausreißer von %1 zähmen</translation>
-    </message>
-    <message>
-        <source>There is nothing to split at the playhead: it is outside of the clips, at an edge, or in a fade.</source>
-        <translation>An der Abspielstelle gibt es nichts zu teilen: sie ist außerhalb der Clips, an einer Kante oder in einer Blende.</translation>
     </message>
     <message>
         <source>Split %1 at %2</source>
@@ -4441,7 +5125,7 @@
     </message>
     <message>
         <source>Mark the stretch to cut out first: Shift and drag on the song map.</source>
-        <translation>Markiere zuerst, was herausgeschnitten wird: Shift und Ziehen in der Songkarte.</translation>
+        <translation>Markiere zuerst den Bereich zum Herausschneiden: Umschalt und Ziehen in der Songkarte.</translation>
     </message>
     <message>
         <source>Cut %1 to %2 out of %3</source>
@@ -4464,88 +5148,24 @@
         <translation>Prozessor verschieben</translation>
     </message>
     <message>
-        <source>%1 in</source>
-        <translation>%1 ein</translation>
-    </message>
-    <message>
-        <source>%1 out</source>
-        <translation>%1 aus</translation>
-    </message>
-    <message>
         <source>Send %1 to %2</source>
         <translation>%1 nach %2 senden</translation>
-    </message>
-    <message numerus="yes">
-        <source>Send %n row(s) to a new return &apos;%1&apos;</source>
-        <translation>
-            <numerusform>%n Zeile an einen neuen Return »%1« senden</numerusform>
-            <numerusform>%n Zeilen an einen neuen Return »%1« senden</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>All chains out</source>
-        <translation>Alle Ketten aus</translation>
-    </message>
-    <message>
-        <source>All chains in</source>
-        <translation>Alle Ketten ein</translation>
     </message>
     <message>
         <source>bus %1</source>
         <translation>Bus %1</translation>
     </message>
-    <message numerus="yes">
-        <source>Bus &apos;%1&apos; of %n row(s)</source>
-        <translation>
-            <numerusform>Bus »%1« aus %n Zeile</numerusform>
-            <numerusform>Bus »%1« aus %n Zeilen</numerusform>
-        </translation>
-    </message>
     <message>
         <source>group %1</source>
         <translation>Gruppe %1</translation>
-    </message>
-    <message numerus="yes">
-        <source>Control group &apos;%1&apos; of %n row(s)</source>
-        <translation>
-            <numerusform>Regelgruppe »%1« aus %n Zeile</numerusform>
-            <numerusform>Regelgruppe »%1« aus %n Zeilen</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>Lead to %1</source>
-        <translation>Nach %1 führen</translation>
-    </message>
-    <message>
-        <source>the main output</source>
-        <translation>zur Summe</translation>
     </message>
     <message>
         <source>Remove the bus</source>
         <translation>Bus entfernen</translation>
     </message>
     <message>
-        <source>Remove the control group</source>
-        <translation>Regelgruppe entfernen</translation>
-    </message>
-    <message>
-        <source>Select pairs of rows: the second of each gets the first one&apos;s pan on the other side.</source>
-        <translation>Wähle Paare von Zeilen: die zweite bekommt den Pan der ersten auf der anderen Seite.</translation>
-    </message>
-    <message>
         <source>Mirror pans</source>
         <translation>Pans spiegeln</translation>
-    </message>
-    <message>
-        <source>Select several rows: they are spread evenly from side to side.</source>
-        <translation>Wähle mehrere Zeilen: sie werden gleichmäßig von Seite zu Seite verteilt.</translation>
-    </message>
-    <message numerus="yes">
-        <source>Spread pans of %n row(s)</source>
-        <translation>
-            <numerusform>Pan von %n Zeile verteilen</numerusform>
-            <numerusform>Pans von %n Zeilen verteilen</numerusform>
-        </translation>
     </message>
     <message>
         <source>All other faders %1</source>
@@ -4553,15 +5173,11 @@
     </message>
     <message>
         <source>All mutes off</source>
-        <translation>Keine mehr stumm</translation>
+        <translation>Alle Mutes aus</translation>
     </message>
     <message>
         <source>All solos off</source>
-        <translation>Kein Solo mehr</translation>
-    </message>
-    <message>
-        <source>Solo %1 alone</source>
-        <translation>%1 allein solo</translation>
+        <translation>Alle Solos aus</translation>
     </message>
     <message>
         <source>All trims to 0</source>
@@ -4572,20 +5188,8 @@
         <translation>Einpegeln ohne %1 … %2</translation>
     </message>
     <message>
-        <source>Stage with all of the song</source>
-        <translation>Einpegeln mit dem ganzen Song</translation>
-    </message>
-    <message>
         <source>Order of the anchors</source>
         <translation>Reihenfolge der Anker</translation>
-    </message>
-    <message>
-        <source>The ride of %1 out</source>
-        <translation>Die Fahrt von %1 aus</translation>
-    </message>
-    <message>
-        <source>The ride of %1 in</source>
-        <translation>Die Fahrt von %1 ein</translation>
     </message>
     <message>
         <source>section %1</source>
@@ -4596,10 +5200,6 @@
         <translation>Neuer Abschnitt</translation>
     </message>
     <message>
-        <source>Its name, at %1</source>
-        <translation>Sein Name, bei %1</translation>
-    </message>
-    <message>
         <source>Section %1 at %2</source>
         <translation>Abschnitt %1 bei %2</translation>
     </message>
@@ -4608,20 +5208,12 @@
         <translation>Abschnitt umbenennen</translation>
     </message>
     <message>
-        <source>Its name</source>
-        <translation>Sein Name</translation>
-    </message>
-    <message>
         <source>Rename section to %1</source>
         <translation>Abschnitt in %1 umbenennen</translation>
     </message>
     <message>
         <source>Listening note</source>
         <translation>Hörnotiz</translation>
-    </message>
-    <message>
-        <source>What was noticed at %1</source>
-        <translation>Was bei %1 auffiel</translation>
     </message>
     <message>
         <source>Note at %1</source>
@@ -4644,117 +5236,177 @@
         <translation>Solo %1</translation>
     </message>
     <message>
-        <source>%1 of %2: its automation adds to what you set. In touch, latch or write you change the ride itself.</source>
-        <translation>%1 von %2: die Automation kommt zu dem, was du einstellst, hinzu. In Touch, Latch oder Write änderst du die Fahrt selbst.</translation>
-    </message>
-    <message>
-        <source>%1 of %2 follows its automation: what you set is heard once its ride is bypassed. In touch, latch or write you change the ride itself.</source>
-        <translation>%1 von %2 folgt der Automation: was du einstellst, ist zu hören, sobald die Fahrt umgangen ist. In Touch, Latch oder Write änderst du die Fahrt selbst.</translation>
-    </message>
-    <message>
         <source>Unmute %1</source>
-        <translation>%1 nicht mehr stumm</translation>
+        <translation>Mute von %1 aus</translation>
+    </message>
+    <message>
+        <source>All other faders down</source>
+        <translation>Alle anderen Fader tiefer</translation>
+    </message>
+    <message>
+        <source>by, dB</source>
+        <translation>um, dB</translation>
+    </message>
+    <message>
+        <source>Left and right</source>
+        <translation>Links und rechts</translation>
+    </message>
+    <message>
+        <source>Make a stereo track</source>
+        <translation>Eine Stereospur daraus machen</translation>
+    </message>
+    <message>
+        <source>Pan them left and right</source>
+        <translation>Nach links und rechts pannen</translation>
+    </message>
+    <message>
+        <source>%1 and %2 each hold one channel of a stereo sound.</source>
+        <translation>%1 und %2 enthalten je einen Kanal eines Stereoklangs.</translation>
+    </message>
+    <message>
+        <source>Use the left channel of %1</source>
+        <translation>Linken Kanal von %1 verwenden</translation>
+    </message>
+    <message>
+        <source>Use the right channel of %1</source>
+        <translation>Rechten Kanal von %1 verwenden</translation>
+    </message>
+    <message>
+        <source>Swap left and right of %1</source>
+        <translation>Links und rechts von %1 tauschen</translation>
+    </message>
+    <message>
+        <source>The playhead is outside of the clips, at an edge, or in a fade. Move it inside a clip to split.</source>
+        <translation>Die Abspielposition liegt außerhalb der Clips, an einer Kante oder in einer Blende. Setze sie zum Teilen in einen Clip.</translation>
+    </message>
+    <message>
+        <source>%1 of %2 has automation, which is added to your setting. Use touch, latch or write to change the ride.</source>
+        <translation>%1 von %2 hat Automation; sie wird zu deiner Einstellung addiert. Mit Touch, Latch oder Write änderst du die Automation.</translation>
+    </message>
+    <message>
+        <source>%1 of %2 follows its automation: your setting is heard only when the ride is bypassed. Use touch, latch or write to change the ride.</source>
+        <translation>%1 von %2 folgt der Automation: Deine Einstellung ist erst zu hören, wenn die Automation umgangen ist. Mit Touch, Latch oder Write änderst du die Automation.</translation>
+    </message>
+    <message>
+        <source>%1 on</source>
+        <translation>%1 an</translation>
+    </message>
+    <message>
+        <source>%1 bypassed</source>
+        <translation>%1 umgangen</translation>
     </message>
     <message numerus="yes">
-        <source>%n chain(s) out</source>
+        <source>Send %n track(s) to a new return &apos;%1&apos;</source>
         <translation>
-            <numerusform>%n Kette umgangen</numerusform>
-            <numerusform>%n Ketten umgangen</numerusform>
+            <numerusform>%n Spur an einen neuen Return „%1“ senden</numerusform>
+            <numerusform>%n Spuren an einen neuen Return „%1“ senden</numerusform>
         </translation>
     </message>
     <message numerus="yes">
-        <source>%n chain(s) in</source>
+        <source>Bypass %n chain(s)</source>
+        <translation>
+            <numerusform>%n Kette umgehen</numerusform>
+            <numerusform>%n Ketten umgehen</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n chain(s) on</source>
         <translation>
             <numerusform>%n Kette an</numerusform>
             <numerusform>%n Ketten an</numerusform>
         </translation>
     </message>
     <message>
-        <source>All other faders down</source>
-        <translation>Alle anderen Fader nach unten</translation>
+        <source>Bypass all chains</source>
+        <translation>Alle Ketten umgehen</translation>
     </message>
     <message>
-        <source>by, dB</source>
-        <translation>um, dB</translation>
+        <source>All chains on</source>
+        <translation>Alle Ketten an</translation>
+    </message>
+    <message numerus="yes">
+        <source>Bus &apos;%1&apos; of %n track(s)</source>
+        <translation>
+            <numerusform>Bus „%1“ aus %n Spur</numerusform>
+            <numerusform>Bus „%1“ aus %n Spuren</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Group &apos;%1&apos; of %n track(s)</source>
+        <translation>
+            <numerusform>Gruppe „%1“ aus %n Spur</numerusform>
+            <numerusform>Gruppe „%1“ aus %n Spuren</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Output to %1</source>
+        <translation>Ausgang nach %1</translation>
+    </message>
+    <message>
+        <source>Remove the group</source>
+        <translation>Gruppe entfernen</translation>
+    </message>
+    <message>
+        <source>Select pairs of tracks: the second of each pair gets the pan of the first, mirrored.</source>
+        <translation>Wähle Paare von Spuren: Die zweite bekommt das Panorama der ersten, gespiegelt.</translation>
+    </message>
+    <message>
+        <source>Select several tracks first: their pans are spread evenly from left to right.</source>
+        <translation>Wähle zuerst mehrere Spuren: Ihr Panorama wird gleichmäßig von links nach rechts verteilt.</translation>
+    </message>
+    <message numerus="yes">
+        <source>Spread the pans of %n track(s)</source>
+        <translation>
+            <numerusform>Panorama von %n Spur verteilen</numerusform>
+            <numerusform>Panorama von %n Spuren verteilen</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Solo only %1</source>
+        <translation>Nur %1 solo</translation>
+    </message>
+    <message>
+        <source>Stage with the whole song</source>
+        <translation>Mit dem ganzen Song einpegeln</translation>
+    </message>
+    <message>
+        <source>Bypass the ride of %1</source>
+        <translation>Automation von %1 umgehen</translation>
+    </message>
+    <message>
+        <source>Ride of %1 on</source>
+        <translation>Automation von %1 an</translation>
+    </message>
+    <message>
+        <source>Name of the section at %1</source>
+        <translation>Name des Abschnitts bei %1</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Text of the note at %1</source>
+        <translation>Text der Notiz bei %1</translation>
+    </message>
+    <message>
+        <source>main output</source>
+        <translation>Summe</translation>
     </message>
 </context>
 <context>
     <name>isotonus::ExportForm</name>
     <message>
-        <source>the mix</source>
-        <translation>der Mix</translation>
-    </message>
-    <message>
-        <source>the mix and a stem of each track</source>
-        <translation>der Mix und ein Stem je Spur</translation>
-    </message>
-    <message>
-        <source>the mix and a stem of each family</source>
-        <translation>der Mix und ein Stem je Familie</translation>
-    </message>
-    <message>
-        <source>the mix and a stem of each bus</source>
-        <translation>der Mix und ein Stem je Bus</translation>
-    </message>
-    <message>
-        <source>the mix and a stem of each control group</source>
-        <translation>der Mix und ein Stem je Regelgruppe</translation>
-    </message>
-    <message>
-        <source>stems of the tracks alone</source>
-        <translation>nur Stems der Spuren</translation>
-    </message>
-    <message>
-        <source>stems of the families alone</source>
-        <translation>nur Stems der Familien</translation>
-    </message>
-    <message>
-        <source>stems of the buses alone</source>
-        <translation>nur Stems der Busse</translation>
-    </message>
-    <message>
-        <source>stems of the control groups alone</source>
-        <translation>nur Stems der Regelgruppen</translation>
-    </message>
-    <message>
         <source>Choose…</source>
         <translation>Wählen…</translation>
-    </message>
-    <message>
-        <source>Mix to</source>
-        <translation>Mix nach</translation>
-    </message>
-    <message>
-        <source>main chain out</source>
-        <translation>Summenkette aus</translation>
-    </message>
-    <message>
-        <source>main chain in</source>
-        <translation>Summenkette ein</translation>
-    </message>
-    <message>
-        <source>both ways</source>
-        <translation>beides</translation>
     </message>
     <message>
         <source>Main chain</source>
         <translation>Summenkette</translation>
     </message>
     <message>
-        <source>What limits or squeezes the whole mix cannot be taken back: mastering mostly wants the mix without it. Stems are always without.</source>
-        <translation>Was den ganzen Mix begrenzt oder drückt, lässt sich nicht zurücknehmen: Mastering will den Mix meist ohne. Stems sind immer ohne.</translation>
-    </message>
-    <message>
         <source>Hand off %1</source>
         <translation>Übergabe %1</translation>
-    </message>
-    <message>
-        <source>What</source>
-        <translation>Was</translation>
-    </message>
-    <message>
-        <source>Names of the stems. {session} {part} {number} {section} {date} {rate} {bits} stand for what they say.</source>
-        <translation>Namen der Stems. {session} {part} {number} {section} {date} {rate} {bits} stehen für das, was sie sagen.</translation>
     </message>
     <message>
         <source>Stem names</source>
@@ -4809,84 +5461,12 @@
         <translation>Bereich</translation>
     </message>
     <message>
-        <source>As</source>
-        <translation>Als</translation>
-    </message>
-    <message>
-        <source>stems before the main fader</source>
-        <translation>Stems vor dem Summenfader</translation>
-    </message>
-    <message>
-        <source>Without the main fader and the main output&apos;s rides.</source>
-        <translation>Ohne den Summenfader und die Fahrten der Summe.</translation>
-    </message>
-    <message>
-        <source>returns in the stems</source>
-        <translation>Returns in den Stems</translation>
-    </message>
-    <message>
-        <source>A stem of a track or a family holds all that is heard of it, also in returns and in buses with chains; else those are stems of their own.</source>
-        <translation>Der Stem einer Spur oder Familie enthält alles, was von ihr zu hören ist, auch in Returns und in Bussen mit Ketten; sonst sind das eigene Stems.</translation>
-    </message>
-    <message>
-        <source>with its tail</source>
-        <translation>mit Ausklang</translation>
-    </message>
-    <message>
-        <source>A section or the loop goes on until it has died away.</source>
-        <translation>Ein Abschnitt oder der Loop geht weiter, bis er verklungen ist.</translation>
-    </message>
-    <message>
         <source>Broadcast Wave</source>
         <translation>Broadcast Wave</translation>
     </message>
     <message>
-        <source>Date, place in the song and loudness in the file (EBU Tech 3285).</source>
-        <translation>Datum, Stelle im Song und Lautheit in der Datei (EBU Tech 3285).</translation>
-    </message>
-    <message>
-        <source>hand-off sheet</source>
-        <translation>Begleitblatt</translation>
-    </message>
-    <message>
-        <source>PDF, JSON and text with figures, checks, notes and the recall list; and checksums.</source>
-        <translation>PDF, JSON und Text mit Werten, Prüfungen, Notizen und den Einstellungen; und Prüfsummen.</translation>
-    </message>
-    <message>
-        <source>keep as a print</source>
-        <translation>als Abzug behalten</translation>
-    </message>
-    <message>
-        <source>To compare with in Compare. The session as it is now is kept beside the file, so that one can see what has changed since, and go back.</source>
-        <translation>Zum Vergleichen unter Vergleichen. Die Sitzung, wie sie jetzt ist, bleibt neben der Datei, damit man sieht, was sich seither geändert hat, und zurück kann.</translation>
-    </message>
-    <message>
-        <source>dither</source>
-        <translation>Dither</translation>
-    </message>
-    <message>
-        <source>TPDF noise of ±1 LSB when the mix is reduced to 16 or 24 bit; without it, it is rounded.</source>
-        <translation>TPDF-Rauschen von ±1 LSB, wenn der Mix auf 16 oder 24 Bit gebracht wird; ohne wird gerundet.</translation>
-    </message>
-    <message>
         <source>%1 kHz</source>
         <translation>%1 kHz</translation>
-    </message>
-    <message>
-        <source>whole song</source>
-        <translation>ganzer Song</translation>
-    </message>
-    <message>
-        <source>loop, %1 to %2</source>
-        <translation>Loop, %1 bis %2</translation>
-    </message>
-    <message>
-        <source>each section by itself</source>
-        <translation>jeder Abschnitt für sich</translation>
-    </message>
-    <message>
-        <source>section %1, %2</source>
-        <translation>Abschnitt %1, %2</translation>
     </message>
     <message>
         <source>Export the mix as</source>
@@ -4896,63 +5476,219 @@
         <source>Audio (*.wav *.aiff *.flac *.ogg *.opus *.mp3)</source>
         <translation>Audio (*.wav *.aiff *.flac *.ogg *.opus *.mp3)</translation>
     </message>
+    <message>
+        <source>The mix and a stem of each track</source>
+        <translation>Der Mix und ein Stem je Spur</translation>
+    </message>
+    <message>
+        <source>The mix and a stem of each family</source>
+        <translation>Der Mix und ein Stem je Familie</translation>
+    </message>
+    <message>
+        <source>The mix and a stem of each bus</source>
+        <translation>Der Mix und ein Stem je Bus</translation>
+    </message>
+    <message>
+        <source>The mix and a stem of each group</source>
+        <translation>Der Mix und ein Stem je Gruppe</translation>
+    </message>
+    <message>
+        <source>Stems of the tracks only</source>
+        <translation>Nur Stems der Spuren</translation>
+    </message>
+    <message>
+        <source>Stems of the families only</source>
+        <translation>Nur Stems der Familien</translation>
+    </message>
+    <message>
+        <source>Stems of the buses only</source>
+        <translation>Nur Stems der Busse</translation>
+    </message>
+    <message>
+        <source>Stems of the groups only</source>
+        <translation>Nur Stems der Gruppen</translation>
+    </message>
+    <message>
+        <source>Save to</source>
+        <translation>Speichern in</translation>
+    </message>
+    <message>
+        <source>Main chain bypassed</source>
+        <translation>Summenkette umgangen</translation>
+    </message>
+    <message>
+        <source>Main chain on</source>
+        <translation>Summenkette an</translation>
+    </message>
+    <message>
+        <source>Both versions</source>
+        <translation>Beide Fassungen</translation>
+    </message>
+    <message>
+        <source>Whether the mix is exported with the main chain. Mastering usually needs it without, because limiting cannot be undone. Stems never contain the main chain.</source>
+        <translation>Ob der Mix mit der Summenkette exportiert wird. Mastering braucht ihn meist ohne, denn Limiting lässt sich nicht zurücknehmen. Stems enthalten die Summenkette nie.</translation>
+    </message>
+    <message>
+        <source>Pattern for the names of the stems: {session} {part} {number} {section} {date} {rate} {bits} are replaced by their values.</source>
+        <translation>Muster für die Namen der Stems: {session} {part} {number} {section} {date} {rate} {bits} werden durch ihre Werte ersetzt.</translation>
+    </message>
+    <message>
+        <source>Format</source>
+        <translation>Format</translation>
+    </message>
+    <message>
+        <source>Stems before the main fader</source>
+        <translation>Stems vor dem Summenfader</translation>
+    </message>
+    <message>
+        <source>Exports stems without the main fader and the rides of the main output. Use it when mastering sets the level.</source>
+        <translation>Exportiert Stems ohne den Summenfader und die Automation der Summe. Wenn das Mastering den Pegel setzt.</translation>
+    </message>
+    <message>
+        <source>Returns in the stems</source>
+        <translation>Returns in den Stems</translation>
+    </message>
+    <message>
+        <source>Adds the reverbs and effects of a track to its stem. If off, returns and buses with chains get stems of their own.</source>
+        <translation>Nimmt Hall und Effekte einer Spur in ihren Stem auf. Ist es aus, bekommen Returns und Busse mit Ketten eigene Stems.</translation>
+    </message>
+    <message>
+        <source>With the tail</source>
+        <translation>Mit Ausklang</translation>
+    </message>
+    <message>
+        <source>Exports a section or loop until its sound has faded to silence.</source>
+        <translation>Exportiert einen Abschnitt oder Loop, bis er verklungen ist.</translation>
+    </message>
+    <message>
+        <source>Writes date, position in the song and loudness into the file (EBU Tech 3285).</source>
+        <translation>Schreibt Datum, Position im Song und Lautheit in die Datei (EBU Tech 3285).</translation>
+    </message>
+    <message>
+        <source>Hand-off sheet</source>
+        <translation>Begleitblatt</translation>
+    </message>
+    <message>
+        <source>Writes figures, checks, notes and the recall list as PDF, JSON and text, and checksums.</source>
+        <translation>Schreibt Werte, Prüfungen, Notizen und Einstellungen als PDF, JSON und Text, dazu Prüfsummen.</translation>
+    </message>
+    <message>
+        <source>Keep as a print</source>
+        <translation>Als Zwischenstand</translation>
+    </message>
+    <message>
+        <source>Keeps the session of today beside the exported mix. Compare shows what has changed since, and restores it.</source>
+        <translation>Behält die heutige Sitzung neben dem exportierten Mix. Vergleichen zeigt, was sich seither geändert hat, und stellt es wieder her.</translation>
+    </message>
+    <message>
+        <source>Dither</source>
+        <translation>Dither</translation>
+    </message>
+    <message>
+        <source>Adds TPDF noise of ±1 LSB when the mix is reduced to 16 or 24 bit. Without it, the mix is rounded.</source>
+        <translation>Fügt TPDF-Rauschen von ±1 LSB hinzu, wenn der Mix auf 16 oder 24 Bit reduziert wird. Ohne wird gerundet.</translation>
+    </message>
+    <message>
+        <source>Whole song</source>
+        <translation>Ganzer Song</translation>
+    </message>
+    <message>
+        <source>Loop, %1 to %2</source>
+        <translation>Loop, %1 bis %2</translation>
+    </message>
+    <message>
+        <source>Each section as a file</source>
+        <translation>Jeder Abschnitt als Datei</translation>
+    </message>
+    <message>
+        <source>Section %1, %2</source>
+        <translation>Abschnitt %1, %2</translation>
+    </message>
+    <message>
+        <source>The mix</source>
+        <translation>Der Mix</translation>
+    </message>
+    <message>
+        <source>The file of the mix. The stems are written into the same folder.</source>
+        <translation>Die Datei des Mixes. Die Stems kommen in denselben Ordner.</translation>
+    </message>
+    <message>
+        <source>Chooses folder and name of the mix.</source>
+        <translation>Wählt Ordner und Namen des Mixes.</translation>
+    </message>
+    <message>
+        <source>What is exported. A mastering engineer usually needs the mix; stems when somebody goes on mixing.</source>
+        <translation>Was exportiert wird. Mastering braucht meist den Mix; Stems, wenn jemand weitermischt.</translation>
+    </message>
+    <message>
+        <source>The format of the files. 24 bit WAV for mastering, MP3 only to send round.</source>
+        <translation>Das Format der Dateien. WAV mit 24 Bit fürs Mastering, MP3 nur zum Herumschicken.</translation>
+    </message>
+    <message>
+        <source>The sample rate of the files. Keep the rate of the session for mastering.</source>
+        <translation>Die Samplerate der Dateien. Behalte fürs Mastering die Rate der Sitzung.</translation>
+    </message>
+    <message>
+        <source>The part of the song that is exported: all of it, the loop, or sections.</source>
+        <translation>Der Teil des Songs, der exportiert wird: alles, der Loop oder Abschnitte.</translation>
+    </message>
+    <message>
+        <source>Contents</source>
+        <translation>Inhalt</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::ExportQueue</name>
     <message>
-        <source>Cancelled; no file was written.</source>
-        <translation>Abgebrochen; keine Datei wurde geschrieben.</translation>
-    </message>
-    <message>
         <source>Not exported: %1</source>
         <translation>Nicht exportiert: %1</translation>
-    </message>
-    <message>
-        <source>%1 is written</source>
-        <translation>%1 ist geschrieben</translation>
-    </message>
-    <message numerus="yes">
-        <source>%n file(s) are written</source>
-        <translation>
-            <numerusform>%n Datei ist geschrieben</numerusform>
-            <numerusform>%n Dateien sind geschrieben</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>, %1 among them</source>
-        <translation>, darunter %1</translation>
-    </message>
-    <message>
-        <source>%1, peak %2 (headroom %3), true peak %4, loudness %5</source>
-        <translation>%1, Spitze %2 (Reserve %3), True Peak %4, Lautheit %5</translation>
     </message>
     <message>
         <source>all</source>
         <translation>alle</translation>
     </message>
     <message>
-        <source>read back: level and length are right</source>
-        <translation>zurückgelesen: Pegel und Länge stimmen</translation>
-    </message>
-    <message>
-        <source>read back: every sample is right</source>
-        <translation>zurückgelesen: jedes Sample stimmt</translation>
-    </message>
-    <message>
-        <source>the stems&apos; sum differs from the mix by %1 at most</source>
-        <translation>die Summe der Stems weicht höchstens %1 vom Mix ab</translation>
-    </message>
-    <message>
         <source>the stems sum to the mix exactly</source>
         <translation>die Stems ergeben genau den Mix</translation>
     </message>
     <message>
-        <source>%1 samples lay above full scale and were clipped: turn the mix down</source>
-        <translation>%1 Samples lagen über Vollaussteuerung und wurden beschnitten: drehe den Mix herunter</translation>
+        <source>Cancelled. No file was written.</source>
+        <translation>Abgebrochen. Keine Datei wurde geschrieben.</translation>
     </message>
     <message>
-        <source>it took %1 s</source>
-        <translation>es dauerte %1 s</translation>
+        <source>%1 was written</source>
+        <translation>%1 wurde geschrieben</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n file(s) written, with %1</source>
+        <translation>
+            <numerusform>%n Datei geschrieben, mit %1</numerusform>
+            <numerusform>%n Dateien geschrieben, mit %1</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1, sample peak %2 (headroom %3), true peak %4, loudness %5</source>
+        <translation>%1, Spitzenpegel %2 (Headroom %3), True Peak %4, Lautheit %5</translation>
+    </message>
+    <message>
+        <source>verified: level and length are right</source>
+        <translation>geprüft: Pegel und Länge stimmen</translation>
+    </message>
+    <message>
+        <source>verified: every sample is right</source>
+        <translation>geprüft: jedes Sample stimmt</translation>
+    </message>
+    <message>
+        <source>the sum of the stems differs from the mix by at most %1</source>
+        <translation>die Summe der Stems weicht höchstens %1 vom Mix ab</translation>
+    </message>
+    <message>
+        <source>%1 samples were above full scale and were clipped: turn the main fader down</source>
+        <translation>%1 Samples lagen über Vollaussteuerung und wurden beschnitten: nimm den Summenfader zurück</translation>
+    </message>
+    <message>
+        <source>export time %1 s</source>
+        <translation>Dauer %1 s</translation>
     </message>
 </context>
 <context>
@@ -4962,36 +5698,36 @@
         <translation>Nachgebildete Faderbox</translation>
     </message>
     <message>
-        <source>What it speaks</source>
-        <translation>Was sie spricht</translation>
-    </message>
-    <message>
-        <source>pitch bend, 14 bit</source>
-        <translation>Pitch Bend, 14 Bit</translation>
-    </message>
-    <message>
-        <source>controls 7 and 39, 14 bit</source>
-        <translation>Controller 7 und 39, 14 Bit</translation>
-    </message>
-    <message>
-        <source>control 7</source>
-        <translation>Controller 7</translation>
-    </message>
-    <message>
-        <source>8 rows up</source>
-        <translation>8 Zeilen hoch</translation>
-    </message>
-    <message>
-        <source>8 rows down</source>
-        <translation>8 Zeilen runter</translation>
-    </message>
-    <message>
         <source>–</source>
         <translation>–</translation>
     </message>
     <message>
         <source>Fader %1: %2</source>
         <translation>Fader %1: %2</translation>
+    </message>
+    <message>
+        <source>MIDI messages</source>
+        <translation>MIDI-Nachrichten</translation>
+    </message>
+    <message>
+        <source>8 channels up</source>
+        <translation>8 Kanäle hoch</translation>
+    </message>
+    <message>
+        <source>8 channels down</source>
+        <translation>8 Kanäle runter</translation>
+    </message>
+    <message>
+        <source>Pitch bend, 14 bit</source>
+        <translation>Pitch Bend, 14 Bit</translation>
+    </message>
+    <message>
+        <source>Controls 7 and 39, 14 bit</source>
+        <translation>Controller 7 und 39, 14 Bit</translation>
+    </message>
+    <message>
+        <source>Control 7</source>
+        <translation>Controller 7</translation>
     </message>
 </context>
 <context>
@@ -5006,19 +5742,11 @@
     </message>
     <message>
         <source>pan</source>
-        <translation>Pan</translation>
+        <translation>Panorama</translation>
     </message>
     <message>
         <source>width</source>
         <translation>Breite</translation>
-    </message>
-    <message>
-        <source>left side</source>
-        <translation>linke Seite</translation>
-    </message>
-    <message>
-        <source>right side</source>
-        <translation>rechte Seite</translation>
     </message>
     <message>
         <source>A fader goes up to +12 dB.</source>
@@ -5028,24 +5756,36 @@
         <source>The width goes from 0 to 200 %.</source>
         <translation>Die Breite geht von 0 bis 200 %.</translation>
     </message>
+    <message>
+        <source>left pan</source>
+        <translation>Panorama links</translation>
+    </message>
+    <message>
+        <source>right pan</source>
+        <translation>Panorama rechts</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::FaderLink</name>
     <message>
         <source>simulated fader box</source>
-        <translation>nachgebildete Faderbox</translation>
+        <translation>simulierte Faderbox</translation>
     </message>
     <message>
-        <source>Move a fader: it will move %1 of %2.</source>
-        <translation>Bewege einen Fader: er wird %1 von %2 bewegen.</translation>
+        <source>Move a fader of the box: it will control %1 of %2.</source>
+        <translation>Bewege einen Fader der Box: Er wird %1 von %2 steuern.</translation>
     </message>
     <message>
-        <source>This fader moves %1 of %2 now.</source>
-        <translation>Dieser Fader bewegt jetzt %1 von %2.</translation>
+        <source>This fader now controls %1 of %2.</source>
+        <translation>Dieser Fader steuert jetzt %1 von %2.</translation>
     </message>
     <message>
-        <source>The fader of %1 has not met its value yet.</source>
-        <translation>Der Fader von %1 hat seinen Wert noch nicht getroffen.</translation>
+        <source>The fader of %1 must first meet the current value.</source>
+        <translation>Der Fader von %1 muss zuerst den aktuellen Wert treffen.</translation>
     </message>
 </context>
 <context>
@@ -5081,26 +5821,7 @@
     </message>
     <message>
         <source>%1: fader %2, pan %3</source>
-        <translation>%1: Fader %2, Pan %3</translation>
-    </message>
-    <message>
-        <source>Place %1</source>
-        <translation>%1 platzieren</translation>
-    </message>
-    <message numerus="yes">
-        <source>Place %n track(s)</source>
-        <translation>
-            <numerusform>%n Spur platzieren</numerusform>
-            <numerusform>%n Spuren platzieren</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>Drag points: across is pan, up is level. A frame selects several.</source>
-        <translation>Ziehe Punkte: quer ist Pan, hoch ist Pegel. Ein Rahmen wählt mehrere.</translation>
-    </message>
-    <message>
-        <source>Place in the centre at 0 dB</source>
-        <translation>In die Mitte auf 0 dB</translation>
+        <translation>%1: Fader %2, Panorama %3</translation>
     </message>
     <message>
         <source>off</source>
@@ -5109,6 +5830,25 @@
     <message>
         <source>fader dB</source>
         <translation>Fader dB</translation>
+    </message>
+    <message>
+        <source>Pan and level of %1</source>
+        <translation>Panorama und Pegel von %1</translation>
+    </message>
+    <message numerus="yes">
+        <source>Pan and level of %n track(s)</source>
+        <translation>
+            <numerusform>Panorama und Pegel von %n Spur</numerusform>
+            <numerusform>Panorama und Pegel von %n Spuren</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Drag points: across is pan, up is level. Drag a frame to select several.</source>
+        <translation>Ziehe Punkte: waagerecht ist Panorama, senkrecht Pegel. Ein Rahmen wählt mehrere aus.</translation>
+    </message>
+    <message>
+        <source>Centre at 0 dB</source>
+        <translation>Mitte bei 0 dB</translation>
     </message>
 </context>
 <context>
@@ -5122,24 +5862,16 @@
         <translation>Audio (*.wav *.rf64 *.w64 *.aif *.aiff *.flac *.ogg *.opus *.mp3 *.caf *.au);;Alle Dateien (*)</translation>
     </message>
     <message>
-        <source>Not everything could be added:</source>
-        <translation>Nicht alles konnte hinzugefügt werden:</translation>
-    </message>
-    <message>
         <source>Unsaved changes</source>
-        <translation>Ungesicherte Änderungen</translation>
-    </message>
-    <message>
-        <source>%1 has changes that are not saved.</source>
-        <translation>%1 hat Änderungen, die nicht gesichert sind.</translation>
+        <translation>Ungespeicherte Änderungen</translation>
     </message>
     <message>
         <source>Save</source>
-        <translation>Sichern</translation>
+        <translation>Speichern</translation>
     </message>
     <message>
         <source>Do not save</source>
-        <translation>Nicht sichern</translation>
+        <translation>Nicht speichern</translation>
     </message>
     <message>
         <source>Open a session</source>
@@ -5154,20 +5886,8 @@
         <translation>Ein anderes Programm hat %1 geändert, seit es hier geöffnet wurde.</translation>
     </message>
     <message>
-        <source>Write over it</source>
-        <translation>Überschreiben</translation>
-    </message>
-    <message>
-        <source>Take in what changed</source>
-        <translation>Änderungen übernehmen</translation>
-    </message>
-    <message>
         <source>Another program has changed %1.</source>
         <translation>Ein anderes Programm hat %1 geändert.</translation>
-    </message>
-    <message>
-        <source>Another program has changed %1. What you have not saved can be undone to.</source>
-        <translation>Ein anderes Programm hat %1 geändert. Zu dem, was du nicht gesichert hast, kommt man durch Zurücknehmen.</translation>
     </message>
     <message>
         <source>Not now</source>
@@ -5175,7 +5895,7 @@
     </message>
     <message>
         <source>Save the session as</source>
-        <translation>Sitzung sichern als</translation>
+        <translation>Sitzung speichern als</translation>
     </message>
     <message>
         <source>Add audio files</source>
@@ -5184,10 +5904,6 @@
     <message>
         <source>Add a folder of audio files</source>
         <translation>Ordner mit Audiodateien hinzufügen</translation>
-    </message>
-    <message>
-        <source>no audio files in this folder</source>
-        <translation>keine Audiodateien in diesem Ordner</translation>
     </message>
     <message numerus="yes">
         <source>Add %n track(s)</source>
@@ -5199,13 +5915,6 @@
     <message>
         <source>Left and right</source>
         <translation>Links und rechts</translation>
-    </message>
-    <message numerus="yes">
-        <source>%n pair(s) of mono files, by name the two sides of one sound: %1.</source>
-        <translation>
-            <numerusform>%n Paar Mono-Dateien, dem Namen nach die zwei Seiten eines Klangs: %1.</numerusform>
-            <numerusform>%n Paare Mono-Dateien, den Namen nach die zwei Seiten eines Klangs: %1.</numerusform>
-        </translation>
     </message>
     <message>
         <source>Make stereo tracks</source>
@@ -5232,10 +5941,6 @@
         <translation>Abbrechen</translation>
     </message>
     <message>
-        <source>The festival is tuning up: the demo&apos;s music is being synthesised…</source>
-        <translation>Das Fest stimmt sich ein: die Musik der Demo wird erzeugt…</translation>
-    </message>
-    <message>
         <source>The paper-boat festival</source>
         <translation>Das Papierbootfest</translation>
     </message>
@@ -5253,21 +5958,6 @@
     <message>
         <source>None of the missing files is in %1.</source>
         <translation>Keine der fehlenden Dateien ist in %1.</translation>
-    </message>
-    <message>
-        <source>Collect into a new or empty folder</source>
-        <translation>In einen neuen oder leeren Ordner sammeln</translation>
-    </message>
-    <message>
-        <source>Copying what the session needs…</source>
-        <translation>Kopiert wird, was die Sitzung braucht…</translation>
-    </message>
-    <message numerus="yes">
-        <source>%1 and %n file(s) are in %2.</source>
-        <translation>
-            <numerusform>%1 und %n Datei sind in %2.</numerusform>
-            <numerusform>%1 und %n Dateien sind in %2.</numerusform>
-        </translation>
     </message>
     <message>
         <source>Sections and tempo from</source>
@@ -5295,23 +5985,259 @@
     </message>
     <message>
         <source>Unsaved work was found</source>
-        <translation>Ungesicherte Arbeit wurde gefunden</translation>
-    </message>
-    <message>
-        <source>%1 was not saved when Isotonus last ended. Bring it back?</source>
-        <translation>%1 war nicht gesichert, als Isotonus zuletzt endete. Zurückholen?</translation>
-    </message>
-    <message>
-        <source>Bring it back</source>
-        <translation>Zurückholen</translation>
-    </message>
-    <message>
-        <source>Discard it</source>
-        <translation>Verwerfen</translation>
+        <translation>Ungespeicherte Arbeit wurde gefunden</translation>
     </message>
     <message>
         <source>Pan them left and right</source>
         <translation>Nach links und rechts pannen</translation>
+    </message>
+    <message>
+        <source>Some files could not be added:</source>
+        <translation>Einige Dateien konnten nicht hinzugefügt werden:</translation>
+    </message>
+    <message>
+        <source>%1 has unsaved changes.</source>
+        <translation>%1 hat ungespeicherte Änderungen.</translation>
+    </message>
+    <message>
+        <source>Replace it</source>
+        <translation>Ersetzen</translation>
+    </message>
+    <message>
+        <source>Open the changed file</source>
+        <translation>Geänderte Datei öffnen</translation>
+    </message>
+    <message>
+        <source>Another program has changed %1. Undo returns to your unsaved version.</source>
+        <translation>Ein anderes Programm hat %1 geändert. Rückgängig kehrt zu deiner ungespeicherten Fassung zurück.</translation>
+    </message>
+    <message>
+        <source>the folder has no audio files. Choose the folder of the exported tracks.</source>
+        <translation>der Ordner enthält keine Audiodateien. Wähle den Ordner mit den exportierten Spuren.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n pair(s) of mono files have names of a left and a right channel: %1.</source>
+        <translation>
+            <numerusform>%n Paar Mono-Dateien heißt wie ein linker und ein rechter Kanal: %1.</numerusform>
+            <numerusform>%n Paare Mono-Dateien heißen wie linke und rechte Kanäle: %1.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>The demo&apos;s music is being synthesised: the festival is tuning up…</source>
+        <translation>Die Musik der Demo wird erzeugt: Das Fest stimmt sich ein…</translation>
+    </message>
+    <message>
+        <source>Save with all files into a new or empty folder</source>
+        <translation>Mit allen Dateien in einen neuen oder leeren Ordner speichern</translation>
+    </message>
+    <message>
+        <source>Copying the files of the session…</source>
+        <translation>Die Dateien der Sitzung werden kopiert…</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 and %n file(s) were saved in %2.</source>
+        <translation>
+            <numerusform>%1 und %n Datei wurden in %2 gespeichert.</numerusform>
+            <numerusform>%1 und %n Dateien wurden in %2 gespeichert.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1 was not saved before Isotonus last ended. Restore it?</source>
+        <translation>%1 war nicht gespeichert, als Isotonus zuletzt endete. Wiederherstellen?</translation>
+    </message>
+    <message>
+        <source>Restore</source>
+        <translation>Wiederherstellen</translation>
+    </message>
+    <message>
+        <source>Discard</source>
+        <translation>Verwerfen</translation>
+    </message>
+</context>
+<context>
+    <name>isotonus::FirstBalance</name>
+    <message>
+        <source>The tracks explain %1 to %2; it begins at %3 of the song.</source>
+        <translation>Die Spuren erklären %1 bis auf %2; er beginnt bei %3 des Songs.</translation>
+    </message>
+    <message>
+        <source>Polarity inverted.</source>
+        <translation>Polarität invertiert.</translation>
+    </message>
+    <message>
+        <source>First balance</source>
+        <translation>Erste Balance</translation>
+    </message>
+    <message>
+        <source>First balance: %1</source>
+        <translation>Erste Balance: %1</translation>
+    </message>
+    <message>
+        <source>Levels of sections as in the rough mix</source>
+        <translation>Pegel der Abschnitte wie im Rohmix</translation>
+    </message>
+    <message>
+        <source>Drafted from what can be heard. Before the processors of buses and the main output, the song peaks at %1.</source>
+        <translation>Aus dem Hörbaren entworfen. Vor den Prozessoren von Bussen und Summe ist der Spitzenpegel des Songs %1.</translation>
+    </message>
+</context>
+<context>
+    <name>isotonus::FirstBalancePage</name>
+    <message>
+        <source>From a rough mix</source>
+        <translation>Aus einem Rohmix</translation>
+    </message>
+    <message>
+        <source>Draft from what can be heard</source>
+        <translation>Entwurf aus dem Hörbaren</translation>
+    </message>
+    <message>
+        <source>Also tracks set by hand</source>
+        <translation>Auch von Hand eingestellte</translation>
+    </message>
+    <message>
+        <source>A track whose fader or pan was moved stays as it is unless this is on. Locked tracks always stay.</source>
+        <translation>Eine Spur, deren Fader oder Panorama bewegt wurde, bleibt ohne diese Option, wie sie ist. Gesperrte Spuren bleiben immer.</translation>
+    </message>
+    <message>
+        <source>Dismiss</source>
+        <translation>Verwerfen</translation>
+    </message>
+    <message>
+        <source>Proposed balance</source>
+        <translation>Vorgeschlagene Balance</translation>
+    </message>
+    <message>
+        <source>Track</source>
+        <translation>Spur</translation>
+    </message>
+    <message>
+        <source>Fader</source>
+        <translation>Fader</translation>
+    </message>
+    <message>
+        <source>Pan</source>
+        <translation>Panorama</translation>
+    </message>
+    <message>
+        <source>Why</source>
+        <translation>Warum</translation>
+    </message>
+    <message>
+        <source>as proposed</source>
+        <translation>wie vorgeschlagen</translation>
+    </message>
+    <message>
+        <source>How much of the proposal is heard and applied. It is heard while the slider moves.</source>
+        <translation>Wie viel vom Vorschlag zu hören ist und übernommen wird. Er ist zu hören, solange der Regler sich bewegt.</translation>
+    </message>
+    <message>
+        <source>Apply all</source>
+        <translation>Alle übernehmen</translation>
+    </message>
+    <message>
+        <source>Apply to this track</source>
+        <translation>Für diese Spur übernehmen</translation>
+    </message>
+    <message>
+        <source>Rides by section</source>
+        <translation>Pegelfahrt je Abschnitt</translation>
+    </message>
+    <message>
+        <source>Where a track is louder or softer in a section, a ride follows the rough mix.</source>
+        <translation>Wo eine Spur in einem Abschnitt lauter oder leiser ist, folgt eine Pegelfahrt dem Rohmix.</translation>
+    </message>
+    <message>
+        <source>Choose a file…</source>
+        <translation>Datei wählen…</translation>
+    </message>
+    <message>
+        <source>Rough mix</source>
+        <translation>Rohmix</translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation>Abbrechen</translation>
+    </message>
+    <message>
+        <source>Proposes faders and pans for all tracks, as dashed marks with a reason for each. Nothing changes until it is applied.</source>
+        <translation>Schlägt Fader und Panorama für alle Spuren vor, als gestrichelte Marken mit einem Grund für jede. Nichts ändert sich, bis du es übernimmst.</translation>
+    </message>
+    <message>
+        <source>Removes the dashed marks. The session stays as it is.</source>
+        <translation>Entfernt die gestrichelten Marken. Die Sitzung bleibt, wie sie ist.</translation>
+    </message>
+    <message>
+        <source>Sets all tracks that are listed, as far as the slider says. One undo brings them back.</source>
+        <translation>Stellt alle aufgeführten Spuren ein, so weit der Regler es sagt. Einmal Rückgängig holt sie zurück.</translation>
+    </message>
+    <message>
+        <source>Applies only the track that is selected in the list.</source>
+        <translation>Übernimmt nur die Spur, die in der Liste ausgewählt ist.</translation>
+    </message>
+    <message>
+        <source>Finds the faders and pans that make the tracks sound like a rough mix of the same song. A file can also be dropped here.</source>
+        <translation>Findet Fader und Panorama, mit denen die Spuren wie ein Rohmix desselben Songs klingen. Eine Datei lässt sich auch hierher ziehen.</translation>
+    </message>
+    <message>
+        <source>Sets anchors to working levels, and raises every other track until it is heard as its role needs. Use it when you have no rough mix.</source>
+        <translation>Stellt Anker auf Arbeitspegel und hebt jede andere Spur, bis sie so zu hören ist, wie ihre Rolle es braucht. Wenn du keinen Rohmix hast.</translation>
+    </message>
+    <message>
+        <source>Extent of the draft</source>
+        <translation>Umfang des Entwurfs</translation>
+    </message>
+    <message>
+        <source>Which settings a draft proposes: faders only, pans too, or also the widths of tracks that lose too much in mono.</source>
+        <translation>Welche Einstellungen ein Entwurf vorschlägt: nur Fader, auch Panorama, oder auch die Breite von Spuren, die in Mono zu viel verlieren.</translation>
+    </message>
+    <message>
+        <source>Levels only</source>
+        <translation>Nur Pegel</translation>
+    </message>
+    <message>
+        <source>Levels and pans</source>
+        <translation>Pegel und Panorama</translation>
+    </message>
+    <message>
+        <source>Levels, pans, widths</source>
+        <translation>Pegel, Panorama, Breiten</translation>
+    </message>
+    <message>
+        <source>as it is</source>
+        <translation>wie es ist</translation>
+    </message>
+    <message>
+        <source>Between the current and the proposed balance</source>
+        <translation>Zwischen der aktuellen und der vorgeschlagenen Balance</translation>
+    </message>
+    <message>
+        <source>Plays the rough mix minus the sum of the tracks, at its level. You hear the part of the rough mix that faders and pans cannot explain.</source>
+        <translation>Spielt den Rohmix ohne die Summe der Spuren, mit seinem Pegel. Du hörst den Teil des Rohmixes, den Fader und Panorama nicht erklären.</translation>
+    </message>
+    <message>
+        <source>Measuring the whole song…</source>
+        <translation>Der ganze Song wird gemessen…</translation>
+    </message>
+    <message>
+        <source>Hear the remainder</source>
+        <translation>Den Rest hören</translation>
+    </message>
+    <message>
+        <source>The track that the proposal is for.</source>
+        <translation>Die Spur, für die der Vorschlag gilt.</translation>
+    </message>
+    <message>
+        <source>The proposed level of the fader.</source>
+        <translation>Der vorgeschlagene Pegel des Faders.</translation>
+    </message>
+    <message>
+        <source>The proposed pan.</source>
+        <translation>Das vorgeschlagene Panorama.</translation>
+    </message>
+    <message>
+        <source>The reason for the proposal, in a sentence.</source>
+        <translation>Der Grund für den Vorschlag, in einem Satz.</translation>
     </message>
 </context>
 <context>
@@ -5321,24 +6247,8 @@
         <translation>Clip-Gain %1 %2</translation>
     </message>
     <message>
-        <source>Clip gain of %1 tracks</source>
-        <translation>Clip-Gain von %1 Spuren</translation>
-    </message>
-    <message>
         <source>%1 is being read</source>
         <translation>%1 wird gelesen</translation>
-    </message>
-    <message>
-        <source>%1: peak %2 at %3, true peak %4, %5 (%6), loudness %7. A click plays from there.</source>
-        <translation>%1: Spitze %2 bei %3, True Peak %4, %5 (%6), Lautheit %7. Ein Klick spielt von dort.</translation>
-    </message>
-    <message>
-        <source>A click plays it alone, from %1. </source>
-        <translation>Ein Klick spielt es allein, ab %1. </translation>
-    </message>
-    <message>
-        <source>The panel (E) can put it right.</source>
-        <translation>Das Feld unten (E) kann es beheben.</translation>
     </message>
     <message>
         <source>being read and measured…</source>
@@ -5364,6 +6274,29 @@
         <source>clip gain</source>
         <translation>Clip-Gain</translation>
     </message>
+    <message numerus="yes">
+        <source>Clip gain of %n track(s)</source>
+        <translation>
+            <numerusform>Clip-Gain von %n Spur</numerusform>
+            <numerusform>Clip-Gain von %n Spuren</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1: peak %2 at %3, true peak %4, %5 (%6), loudness %7. Click to play from the peak.</source>
+        <translation>%1: Spitzenpegel %2 bei %3, True Peak %4, %5 (%6), Lautheit %7. Ein Klick spielt ab der Spitze.</translation>
+    </message>
+    <message>
+        <source>%1: %2.</source>
+        <translation>%1: %2.</translation>
+    </message>
+    <message>
+        <source>Click to play it alone, from %1.</source>
+        <translation>Ein Klick spielt es allein, ab %1.</translation>
+    </message>
+    <message>
+        <source>The panel (E) can fix it.</source>
+        <translation>Das Feld unten (E) kann es beheben.</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::GuideWindow</name>
@@ -5380,15 +6313,7 @@
     </message>
     <message>
         <source>not heard: its bus is muted</source>
-        <translation>nicht zu hören: ihr Bus ist stumm</translation>
-    </message>
-    <message>
-        <source>no file: not in the mix</source>
-        <translation>keine Datei: nicht im Mix</translation>
-    </message>
-    <message>
-        <source>peak %1 before its ride</source>
-        <translation>Spitze %1 vor der Fahrt</translation>
+        <translation>nicht zu hören: der Bus ist stumm</translation>
     </message>
     <message>
         <source>peak %1</source>
@@ -5399,12 +6324,8 @@
         <translation>Pan %1</translation>
     </message>
     <message>
-        <source>ridden</source>
-        <translation>gefahren</translation>
-    </message>
-    <message>
         <source>polarity inverted</source>
-        <translation>Polarität gedreht</translation>
+        <translation>Polarität invertiert</translation>
     </message>
     <message>
         <source>silent</source>
@@ -5418,6 +6339,18 @@
         <source>in the mix</source>
         <translation>im Mix</translation>
     </message>
+    <message>
+        <source>no file: missing in the mix</source>
+        <translation>keine Datei: fehlt im Mix</translation>
+    </message>
+    <message>
+        <source>peak %1 without its ride</source>
+        <translation>Spitze %1 ohne Automation</translation>
+    </message>
+    <message>
+        <source>has rides</source>
+        <translation>mit Automation</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::HandOffPanel</name>
@@ -5428,22 +6361,6 @@
     <message>
         <source>Limits</source>
         <translation>Grenzen</translation>
-    </message>
-    <message>
-        <source>for mastering</source>
-        <translation>fürs Mastering</translation>
-    </message>
-    <message>
-        <source>streaming demo</source>
-        <translation>Streaming-Demo</translation>
-    </message>
-    <message>
-        <source>own limits</source>
-        <translation>eigene Grenzen</translation>
-    </message>
-    <message>
-        <source>What the checks ask for.</source>
-        <translation>Was die Prüfungen verlangen.</translation>
     </message>
     <message>
         <source>Own limits</source>
@@ -5481,10 +6398,6 @@
         <source>below %1</source>
         <translation>unter %1</translation>
     </message>
-    <message>
-        <source>no files: every track is muted</source>
-        <translation>keine Dateien: alle Spuren sind stumm</translation>
-    </message>
     <message numerus="yes">
         <source>%n file(s), %1</source>
         <translation>
@@ -5498,22 +6411,6 @@
             <numerusform>%n Datei</numerusform>
             <numerusform>%n Dateien</numerusform>
         </translation>
-    </message>
-    <message>
-        <source>Notes to the engineer</source>
-        <translation>Notizen an das Mastering</translation>
-    </message>
-    <message>
-        <source>Notes to the engineer: what it should feel like, what worries you. They go on the sheet.</source>
-        <translation>Notizen an das Mastering: wie es sich anfühlen soll, was dir Sorgen macht. Sie kommen auf das Blatt.</translation>
-    </message>
-    <message>
-        <source>peak at most, dBFS</source>
-        <translation>Spitze höchstens, dBFS</translation>
-    </message>
-    <message>
-        <source>peak at least, dBFS</source>
-        <translation>Spitze mindestens, dBFS</translation>
     </message>
     <message>
         <source>true peak at most, dBTP</source>
@@ -5539,77 +6436,21 @@
         <source>The mix is being measured…</source>
         <translation>Der Mix wird gemessen…</translation>
     </message>
-    <message numerus="yes">
-        <source>%n worth a look</source>
-        <translation>
-            <numerusform>%n ansehen</numerusform>
-            <numerusform>%n ansehen</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <source>%n to mend</source>
-        <translation>
-            <numerusform>%n zu beheben</numerusform>
-            <numerusform>%n zu beheben</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>nothing to mend</source>
-        <translation>nichts zu beheben</translation>
-    </message>
-    <message>
-        <source>all pass</source>
-        <translation>alles gut</translation>
-    </message>
-    <message>
-        <source>The stems&apos; sum is being found out…</source>
-        <translation>Die Summe der Stems wird ermittelt…</translation>
-    </message>
     <message>
         <source>The stems sum to the mix.</source>
         <translation>Die Stems ergeben den Mix.</translation>
-    </message>
-    <message>
-        <source>The stems&apos; sum is the mix to %1.</source>
-        <translation>Die Summe der Stems ist der Mix bis auf %1.</translation>
-    </message>
-    <message numerus="yes">
-        <source>Exporting; %n more wait(s)…</source>
-        <translation>
-            <numerusform>Exportiert; %n weiterer wartet…</numerusform>
-            <numerusform>Exportiert; %n weitere warten…</numerusform>
-        </translation>
     </message>
     <message>
         <source>Exporting…</source>
         <translation>Exportiert…</translation>
     </message>
     <message>
-        <source>A mastering engineer wants 24 bit at the session&apos;s rate, with 3 to 6 dB of headroom.</source>
-        <translation>Mastering will 24 Bit in der Rate der Sitzung, mit 3 bis 6 dB Reserve.</translation>
-    </message>
-    <message>
-        <source>The chains are still being worked out: the export begins when they are.</source>
-        <translation>Die Ketten werden noch gerechnet: der Export beginnt danach.</translation>
-    </message>
-    <message>
         <source>Export without them</source>
         <translation>Ohne sie exportieren</translation>
     </message>
     <message>
-        <source>%1 exists already. Replace it?</source>
-        <translation>%1 gibt es schon. Ersetzen?</translation>
-    </message>
-    <message numerus="yes">
-        <source>%1 and %n more file(s) exist already. Replace them?</source>
-        <translation>
-            <numerusform>%1 und %n weitere Datei gibt es schon. Ersetzen?</numerusform>
-            <numerusform>%1 und %n weitere Dateien gibt es schon. Ersetzen?</numerusform>
-        </translation>
-    </message>
-    <message>
         <source>The file exists</source>
-        <translation>Die Datei gibt es</translation>
+        <translation>Die Datei gibt es schon</translation>
     </message>
     <message>
         <source>Replace</source>
@@ -5619,14 +6460,6 @@
         <source>Checks</source>
         <translation>Prüfungen</translation>
     </message>
-    <message>
-        <source>A file has changed and is measured anew: the export begins when it is.</source>
-        <translation>Eine Datei hat sich geändert und wird neu gemessen: danach beginnt der Export.</translation>
-    </message>
-    <message>
-        <source>These files are being exported already.</source>
-        <translation>Diese Dateien werden schon exportiert.</translation>
-    </message>
     <message numerus="yes">
         <source>and %n more</source>
         <translation>
@@ -5635,32 +6468,148 @@
         </translation>
     </message>
     <message>
-        <source>The mix is not whole</source>
-        <translation>Der Mix ist nicht vollständig</translation>
-    </message>
-    <message>
-        <source>The export would be without this:</source>
-        <translation>Im Export würde dies fehlen:</translation>
-    </message>
-    <message>
         <source>No processors on the main output</source>
         <translation>Keine Prozessoren auf der Summe</translation>
     </message>
     <message>
-        <source>A demo is listened to as it is. Put the preset &apos;%1&apos; on the main output, and export the mix through it? %2</source>
-        <translation>Ein Demo wird so gehört, wie es ist. Das Preset „%1“ auf die Summe legen und den Mix damit exportieren? %2</translation>
-    </message>
-    <message>
-        <source>Put it there</source>
-        <translation>Einsetzen</translation>
-    </message>
-    <message>
-        <source>Leave it</source>
-        <translation>So lassen</translation>
-    </message>
-    <message>
         <source>Export through the main output&apos;s processors</source>
         <translation>Mit den Prozessoren der Summe exportieren</translation>
+    </message>
+    <message>
+        <source>For mastering</source>
+        <translation>Fürs Mastering</translation>
+    </message>
+    <message>
+        <source>Streaming demo</source>
+        <translation>Streaming-Demo</translation>
+    </message>
+    <message>
+        <source>The limits that the checks use. Choose &apos;for mastering&apos; unless you share the file yourself.</source>
+        <translation>Die Grenzen, nach denen geprüft wird. „Fürs Mastering“, wenn du die Datei nicht selbst veröffentlichst.</translation>
+    </message>
+    <message>
+        <source>no files to export: every track is muted</source>
+        <translation>keine Exportdateien: alle Spuren sind stumm</translation>
+    </message>
+    <message>
+        <source>Notes to the mastering engineer</source>
+        <translation>Notizen an das Mastering</translation>
+    </message>
+    <message>
+        <source>Notes to the mastering engineer: how the song should feel, and what worries you. They are printed on the hand-off sheet.</source>
+        <translation>Notizen an das Mastering: wie sich der Song anfühlen soll und was dir Sorgen macht. Sie stehen auf dem Begleitblatt.</translation>
+    </message>
+    <message>
+        <source>Listeners hear a demo without mastering. Put the preset &apos;%1&apos; on the main output, and export the mix through it? %2</source>
+        <translation>Ein Demo wird ohne Mastering gehört. Die Vorlage „%1“ auf die Summe legen und den Mix damit exportieren? %2</translation>
+    </message>
+    <message>
+        <source>Use the preset</source>
+        <translation>Vorlage einsetzen</translation>
+    </message>
+    <message>
+        <source>Export without it</source>
+        <translation>Ohne exportieren</translation>
+    </message>
+    <message>
+        <source>sample peak at most, dBFS</source>
+        <translation>Spitzenpegel höchstens, dBFS</translation>
+    </message>
+    <message>
+        <source>sample peak at least, dBFS</source>
+        <translation>Spitzenpegel mindestens, dBFS</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n warning(s)</source>
+        <translation>
+            <numerusform>%n Warnung</numerusform>
+            <numerusform>%n Warnungen</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n to fix</source>
+        <translation>
+            <numerusform>%n zu beheben</numerusform>
+            <numerusform>%n zu beheben</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>nothing to fix</source>
+        <translation>nichts zu beheben</translation>
+    </message>
+    <message>
+        <source>all checks passed</source>
+        <translation>alle Prüfungen bestanden</translation>
+    </message>
+    <message>
+        <source>Computing the sum of the stems…</source>
+        <translation>Die Summe der Stems wird berechnet…</translation>
+    </message>
+    <message>
+        <source>The sum of the stems differs from the mix by %1.</source>
+        <translation>Die Summe der Stems weicht um %1 vom Mix ab.</translation>
+    </message>
+    <message numerus="yes">
+        <source>Exporting; %n more waiting…</source>
+        <translation>
+            <numerusform>Exportiert; %n weiterer wartet…</numerusform>
+            <numerusform>Exportiert; %n weitere warten…</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Mastering needs 24 bit at the session&apos;s rate and 3 to 6 dB of headroom. A mix inside the main output&apos;s window (−10 to −6 dBFS) has that.</source>
+        <translation>Mastering braucht 24 Bit in der Rate der Sitzung und 3 bis 6 dB Headroom. Ein Mix im Fenster der Summe (−10 bis −6 dBFS) hat das.</translation>
+    </message>
+    <message>
+        <source>A changed file is being measured. The export starts after that.</source>
+        <translation>Eine geänderte Datei wird gemessen. Der Export beginnt danach.</translation>
+    </message>
+    <message>
+        <source>The chains are still being computed. The export starts after that.</source>
+        <translation>Die Ketten werden noch berechnet. Der Export beginnt danach.</translation>
+    </message>
+    <message>
+        <source>These files are already being exported. Wait for the end, or choose other names.</source>
+        <translation>Diese Dateien werden schon exportiert. Warte das Ende ab oder wähle andere Namen.</translation>
+    </message>
+    <message>
+        <source>The mix is incomplete</source>
+        <translation>Der Mix ist unvollständig</translation>
+    </message>
+    <message>
+        <source>The export would lack:</source>
+        <translation>Im Export würde fehlen:</translation>
+    </message>
+    <message>
+        <source>%1 already exists. Replace it?</source>
+        <translation>%1 gibt es schon. Ersetzen?</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 and %n more file(s) already exist. Replace them?</source>
+        <translation>
+            <numerusform>%1 und %n weitere Datei gibt es schon. Ersetzen?</numerusform>
+            <numerusform>%1 und %n weitere Dateien gibt es schon. Ersetzen?</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>The name of the file that the export writes.</source>
+        <translation>Der Name der Datei, die der Export schreibt.</translation>
+    </message>
+    <message>
+        <source>How long the file plays.</source>
+        <translation>Wie lange die Datei spielt.</translation>
+    </message>
+    <message>
+        <source>How much room the file takes on the disk.</source>
+        <translation>Wie viel Platz die Datei auf dem Datenträger braucht.</translation>
+    </message>
+    <message>
+        <source>Writes the files of the list and reads them back. Check the marks on the left first.</source>
+        <translation>Schreibt die Dateien der Liste und liest sie zurück. Prüfe zuerst die Marken links.</translation>
+    </message>
+    <message>
+        <source>Stops the export. None of its files is written.</source>
+        <translation>Bricht den Export ab. Keine seiner Dateien wird geschrieben.</translation>
     </message>
 </context>
 <context>
@@ -5672,17 +6621,9 @@
     <message numerus="yes">
         <source>Headroom plan: %n fader(s) down</source>
         <translation>
-            <numerusform>Reserveplan: %n Fader runter</numerusform>
-            <numerusform>Reserveplan: %n Fader runter</numerusform>
+            <numerusform>Headroom-Plan: %n Fader tiefer</numerusform>
+            <numerusform>Headroom-Plan: %n Fader tiefer</numerusform>
         </translation>
-    </message>
-    <message>
-        <source>Everything</source>
-        <translation>Alles</translation>
-    </message>
-    <message>
-        <source>All but the anchors</source>
-        <translation>Alles außer den Ankern</translation>
     </message>
     <message>
         <source>the balance changes by %1</source>
@@ -5696,39 +6637,47 @@
         <source>%1: down by %2
 peak %3, %4</source>
         <translation>%1: %2 tiefer
-Spitze %3, %4</translation>
+Spitzenpegel %3, %4</translation>
     </message>
     <message>
         <source>no tracks</source>
         <translation>keine Spuren</translation>
     </message>
     <message>
-        <source>looking for what makes the peak…</source>
-        <translation>gesucht wird, was die Spitze macht…</translation>
+        <source>All tracks</source>
+        <translation>Alle Spuren</translation>
     </message>
     <message>
-        <source>%1 on the %2 side; made by, in dB each:</source>
-        <translation>%1 auf der %2 Seite; gemacht von, je in dB:</translation>
+        <source>All except the anchors</source>
+        <translation>Alle außer den Ankern</translation>
     </message>
     <message>
-        <source>right</source>
-        <translation>rechten</translation>
+        <source>searching for the cause of the peak…</source>
+        <translation>die Ursache der Spitze wird gesucht…</translation>
     </message>
     <message>
-        <source>left</source>
-        <translation>linken</translation>
+        <source>%1 on the right channel; share of each track in dB:</source>
+        <translation>%1 auf dem rechten Kanal; Anteil jeder Spur in dB:</translation>
     </message>
     <message>
-        <source>Nothing needs to go down: %1 of room is left in the window.</source>
-        <translation>Nichts muss herunter: im Fenster sind %1 Platz.</translation>
+        <source>%1 on the left channel; share of each track in dB:</source>
+        <translation>%1 auf dem linken Kanal; Anteil jeder Spur in dB:</translation>
     </message>
     <message>
-        <source>What could go down so far; the pointer shows the faders:</source>
-        <translation>Was so weit herunter könnte; der Zeiger zeigt die Fader:</translation>
+        <source>Nothing needs to go down: %1 of headroom is left in the window.</source>
+        <translation>Nichts muss leiser werden: Im Fenster sind noch %1 Headroom.</translation>
     </message>
     <message>
-        <source>No faders bring it into the window: the main output&apos;s processors decide its peak.</source>
-        <translation>Kein Fader bringt sie ins Fenster: Die Prozessoren der Summe bestimmen ihren Spitzenpegel.</translation>
+        <source>No fader brings the peak into the window, because the main output&apos;s processors set it. Change those in Shape.</source>
+        <translation>Kein Fader bringt den Spitzenpegel ins Fenster, weil die Prozessoren der Summe ihn bestimmen. Ändere sie unter Formen.</translation>
+    </message>
+    <message>
+        <source>Proposals that bring the peak into its window. Point at one to see its faders:</source>
+        <translation>Vorschläge, die den Spitzenpegel ins Fenster bringen. Zeige auf einen, um seine Fader zu sehen:</translation>
+    </message>
+    <message>
+        <source>Point at the proposal to see its faders as dashed marks. Click to apply it; undo restores the faders.</source>
+        <translation>Zeige auf den Vorschlag, um seine Fader als gestrichelte Marken zu sehen. Ein Klick übernimmt ihn; Rückgängig stellt die Fader wieder her.</translation>
     </message>
 </context>
 <context>
@@ -5738,16 +6687,16 @@ Spitze %3, %4</translation>
         <translation>Die zwei Wellenformen am stärksten Schlag</translation>
     </message>
     <message>
-        <source>choose a row of the table</source>
-        <translation>wähle eine Zeile der Tabelle</translation>
-    </message>
-    <message>
         <source>%1 ms</source>
         <translation>%1 ms</translation>
     </message>
     <message>
-        <source>broad: reference   fine: this row, as it stands</source>
-        <translation>breit: Referenz   fein: diese Zeile, wie sie steht</translation>
+        <source>select a track in the table</source>
+        <translation>wähle eine Spur in der Tabelle</translation>
+    </message>
+    <message>
+        <source>broad: reference   fine: this track, as it is</source>
+        <translation>breit: Referenz   fein: diese Spur, wie sie ist</translation>
     </message>
 </context>
 <context>
@@ -5755,10 +6704,6 @@ Spitze %3, %4</translation>
     <message>
         <source>Keys</source>
         <translation>Tasten</translation>
-    </message>
-    <message>
-        <source>A key, or a word of what it does</source>
-        <translation>Eine Taste, oder ein Wort dessen, was sie tut</translation>
     </message>
     <message>
         <source>Search</source>
@@ -5769,12 +6714,16 @@ Spitze %3, %4</translation>
         <translation>Handbuch</translation>
     </message>
     <message>
-        <source>The whole job on the demo, page by page.</source>
-        <translation>Die ganze Arbeit an der Demo, Seite für Seite.</translation>
+        <source>A key, or a word of its action</source>
+        <translation>Eine Taste oder ein Wort ihrer Aktion</translation>
     </message>
     <message>
-        <source>No key does that.</source>
-        <translation>Keine Taste tut das.</translation>
+        <source>Explains the whole job on the demo, page by page.</source>
+        <translation>Erklärt die ganze Arbeit an der Demo, Seite für Seite.</translation>
+    </message>
+    <message>
+        <source>No action matches. Try another word.</source>
+        <translation>Keine Aktion passt. Versuche ein anderes Wort.</translation>
     </message>
 </context>
 <context>
@@ -5791,44 +6740,44 @@ Spitze %3, %4</translation>
 <context>
     <name>isotonus::LevelPicture</name>
     <message>
-        <source>Levels of the chosen row</source>
-        <translation>Pegel der gewählten Zeile</translation>
-    </message>
-    <message>
         <source>threshold %1</source>
-        <translation>Schwelle %1</translation>
-    </message>
-    <message>
-        <source>, most reduction %1, %2 while it works</source>
-        <translation>, höchste Reduktion %1, %2 während er arbeitet</translation>
-    </message>
-    <message>
-        <source>how often each level occurs</source>
-        <translation>wie oft jeder Pegel vorkommt</translation>
+        <translation>Threshold %1</translation>
     </message>
     <message>
         <source>%1 dB</source>
         <translation>%1 dB</translation>
     </message>
     <message>
-        <source>being worked out</source>
-        <translation>wird gerechnet</translation>
-    </message>
-    <message>
-        <source>turns nothing down</source>
-        <translation>regelt nichts herunter</translation>
-    </message>
-    <message>
-        <source>most %1 dB at %2, %3 dB while it works</source>
-        <translation>höchstens %1 dB bei %2, %3 dB während er arbeitet</translation>
-    </message>
-    <message>
-        <source>how often; sidechain: %1</source>
-        <translation>wie oft; Sidechain: %1</translation>
-    </message>
-    <message>
         <source>now %1</source>
         <translation>jetzt %1</translation>
+    </message>
+    <message>
+        <source>Levels of the selected track</source>
+        <translation>Pegel der ausgewählten Spur</translation>
+    </message>
+    <message>
+        <source>%1, deepest reduction %2, %3 while it works</source>
+        <translation>%1, tiefste Reduktion %2, %3 während er arbeitet</translation>
+    </message>
+    <message>
+        <source>no reduction</source>
+        <translation>keine Reduktion</translation>
+    </message>
+    <message>
+        <source>being computed</source>
+        <translation>wird berechnet</translation>
+    </message>
+    <message>
+        <source>level histogram</source>
+        <translation>Pegelhistogramm</translation>
+    </message>
+    <message>
+        <source>level histogram; sidechain: %1</source>
+        <translation>Pegelhistogramm; Sidechain: %1</translation>
+    </message>
+    <message>
+        <source>max %1 dB at %2, %3 dB while it works</source>
+        <translation>max. %1 dB bei %2, meist %3 dB</translation>
     </message>
 </context>
 <context>
@@ -5861,14 +6810,6 @@ Spitze %3, %4</translation>
         <translation>Umfang %1, Crest %2</translation>
     </message>
     <message>
-        <source>The mix at %1. A click goes there.</source>
-        <translation>Der Mix bei %1. Ein Klick geht dorthin.</translation>
-    </message>
-    <message>
-        <source>%1 of the recording. A drag marks a passage; a double click sets this place against where the song is.</source>
-        <translation>%1 der Aufnahme. Ziehen markiert eine Passage; Doppelklick stellt diese Stelle gegen die Stelle des Songs.</translation>
-    </message>
-    <message>
         <source>passage %1</source>
         <translation>Passage %1</translation>
     </message>
@@ -5880,6 +6821,14 @@ Spitze %3, %4</translation>
         <source>%1 of %2 against %3 of the song</source>
         <translation>%1 von %2 gegen %3 des Songs</translation>
     </message>
+    <message>
+        <source>The mix at %1. Click to move the playhead there.</source>
+        <translation>Der Mix bei %1. Ein Klick setzt die Abspielposition dorthin.</translation>
+    </message>
+    <message>
+        <source>%1 of the recording. Drag to mark a passage; double click to compare it with the song at the playhead.</source>
+        <translation>%1 der Aufnahme. Ziehen markiert eine Passage; Doppelklick vergleicht sie mit dem Song an der Abspielposition.</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::MainFader</name>
@@ -5888,12 +6837,12 @@ Spitze %3, %4</translation>
         <translation>Summenfader %1</translation>
     </message>
     <message>
-        <source>Main fader %1: lowers the whole mix. Turn the tracks down first; this is for the last step.</source>
-        <translation>Summenfader %1: senkt den ganzen Mix. Drehe zuerst die Spuren herunter; dieser ist für den letzten Schritt.</translation>
-    </message>
-    <message>
         <source>main fader</source>
         <translation>Summenfader</translation>
+    </message>
+    <message>
+        <source>Main fader %1: changes the level of the whole mix. Balance the tracks first; this fader is for the last step.</source>
+        <translation>Summenfader %1: ändert den Pegel des ganzen Mixes. Stelle zuerst die Balance der Spuren ein; dieser ist für den letzten Schritt.</translation>
     </message>
 </context>
 <context>
@@ -5903,16 +6852,16 @@ Spitze %3, %4</translation>
         <translation>Spektrum der Summe</translation>
     </message>
     <message>
-        <source>Spectrum of the main output, 20 Hz to 20 kHz: the line is the whole song, the filled part what plays.</source>
-        <translation>Spektrum der Summe, 20 Hz bis 20 kHz: Die Linie ist der ganze Song, die Fläche, was gerade läuft.</translation>
-    </message>
-    <message>
         <source>live</source>
         <translation>live</translation>
     </message>
     <message>
         <source>of the whole song</source>
         <translation>des ganzen Songs</translation>
+    </message>
+    <message>
+        <source>Spectrum of the main output, 20 Hz to 20 kHz: the line is the whole song, the area is live.</source>
+        <translation>Spektrum der Summe, 20 Hz bis 20 kHz: Die Linie ist der ganze Song, die Fläche läuft live.</translation>
     </message>
 </context>
 <context>
@@ -5935,11 +6884,11 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Save</source>
-        <translation>Sichern</translation>
+        <translation>Speichern</translation>
     </message>
     <message>
         <source>Save as…</source>
-        <translation>Sichern als…</translation>
+        <translation>Speichern unter…</translation>
     </message>
     <message>
         <source>Add audio files…</source>
@@ -5966,10 +6915,6 @@ Spitze %3, %4</translation>
         <translation>Fehlende Dateien suchen…</translation>
     </message>
     <message>
-        <source>Collect into a folder…</source>
-        <translation>In einen Ordner sammeln…</translation>
-    </message>
-    <message>
         <source>Read files again</source>
         <translation>Dateien neu lesen</translation>
     </message>
@@ -5982,20 +6927,12 @@ Spitze %3, %4</translation>
         <translation>Demo formen</translation>
     </message>
     <message>
-        <source>Nothing here asks for it: the demo&apos;s rows are not there, or have chains already.</source>
-        <translation>Hier verlangt nichts danach: die Zeilen der Demo fehlen oder haben schon Ketten.</translation>
-    </message>
-    <message>
         <source>Undo</source>
-        <translation>Zurücknehmen</translation>
+        <translation>Rückgängig</translation>
     </message>
     <message>
         <source>Redo</source>
-        <translation>Wiederholen</translation>
-    </message>
-    <message>
-        <source>Day or night</source>
-        <translation>Tag oder Nacht</translation>
+        <translation>Wiederherstellen</translation>
     </message>
     <message>
         <source>Settings…</source>
@@ -6022,92 +6959,24 @@ Spitze %3, %4</translation>
         <translation>Lesen der Dateien anhalten</translation>
     </message>
     <message>
-        <source>To the start</source>
-        <translation>Zum Anfang</translation>
-    </message>
-    <message>
         <source>Loop on or off</source>
         <translation>Loop an oder aus</translation>
     </message>
     <message>
-        <source>To just before the mix&apos;s peak</source>
-        <translation>Kurz vor die Spitze des Mixes</translation>
-    </message>
-    <message>
         <source>New section at the playhead</source>
-        <translation>Neuer Abschnitt an der Abspielstelle</translation>
-    </message>
-    <message>
-        <source>Loop the widest passage</source>
-        <translation>Loop über die weiteste Passage</translation>
+        <translation>Neuer Abschnitt an der Abspielposition</translation>
     </message>
     <message>
         <source>Loop the loudest passage</source>
         <translation>Loop über die lauteste Passage</translation>
     </message>
     <message>
-        <source>Phase and polarity: of the selected rows, or of sets that are found</source>
-        <translation>Phase und Polarität: der gewählten Zeilen, oder von gefundenen Sätzen</translation>
-    </message>
-    <message>
-        <source>Selected rows up</source>
-        <translation>Gewählte Zeilen hoch</translation>
-    </message>
-    <message>
-        <source>Selected rows down</source>
-        <translation>Gewählte Zeilen runter</translation>
-    </message>
-    <message>
-        <source>Rename the row</source>
-        <translation>Zeile umbenennen</translation>
-    </message>
-    <message>
-        <source>Duplicate the selected rows</source>
-        <translation>Gewählte Zeilen verdoppeln</translation>
-    </message>
-    <message>
-        <source>Duplicate rows</source>
-        <translation>Zeilen verdoppeln</translation>
-    </message>
-    <message>
-        <source>Anchor: what the mix stands on</source>
-        <translation>Anker: worauf der Mix steht</translation>
-    </message>
-    <message>
         <source>Anchor</source>
         <translation>Anker</translation>
     </message>
     <message>
-        <source>Fold the row&apos;s family; a click unfolds it</source>
-        <translation>Familie der Zeile falten; ein Klick entfaltet sie</translation>
-    </message>
-    <message>
-        <source>Gather: clips and findings of the row</source>
-        <translation>Sammeln: Clips und Befunde der Zeile</translation>
-    </message>
-    <message>
         <source>Gather: split the clip at the playhead</source>
-        <translation>Sammeln: Clip an der Abspielstelle teilen</translation>
-    </message>
-    <message>
-        <source>Gather: cut the marked stretch out</source>
-        <translation>Sammeln: markierte Strecke herausschneiden</translation>
-    </message>
-    <message>
-        <source>The chosen processor in or out</source>
-        <translation>Gewählten Prozessor ein oder aus</translation>
-    </message>
-    <message>
-        <source>The row&apos;s chain in or out</source>
-        <translation>Kette der Zeile ein oder aus</translation>
-    </message>
-    <message>
-        <source>All chains in or out</source>
-        <translation>Alle Ketten ein oder aus</translation>
-    </message>
-    <message>
-        <source>Snap to beats, when the song has a tempo</source>
-        <translation>An Schlägen einrasten, wenn der Song ein Tempo hat</translation>
+        <translation>Sammeln: Clip an der Abspielposition teilen</translation>
     </message>
     <message>
         <source>Edges snap to beats.</source>
@@ -6118,24 +6987,8 @@ Spitze %3, %4</translation>
         <translation>Kanten bewegen sich frei.</translation>
     </message>
     <message>
-        <source>Hear the song with all faders and pans at rest, and back</source>
-        <translation>Den Song mit allen Fadern und Pans in Ruhe hören, und zurück</translation>
-    </message>
-    <message>
         <source>Target sheet…</source>
         <translation>Zielblatt…</translation>
-    </message>
-    <message>
-        <source>Stage: before and after, and what can be done</source>
-        <translation>Einpegeln: vorher und nachher, und was zu tun ist</translation>
-    </message>
-    <message>
-        <source>Window of the selected rows…</source>
-        <translation>Fenster der gewählten Zeilen…</translation>
-    </message>
-    <message>
-        <source>Tame the spikes of the selected rows</source>
-        <translation>Ausreißer der gewählten Zeilen zähmen</translation>
     </message>
     <message>
         <source>Tame spikes</source>
@@ -6150,16 +7003,8 @@ Spitze %3, %4</translation>
         <translation>Abschnitt %1</translation>
     </message>
     <message>
-        <source>Mute the selected rows</source>
-        <translation>Gewählte Zeilen stumm</translation>
-    </message>
-    <message>
         <source>Mute</source>
         <translation>Stumm</translation>
-    </message>
-    <message>
-        <source>Solo the selected rows</source>
-        <translation>Gewählte Zeilen solo</translation>
     </message>
     <message>
         <source>Solo</source>
@@ -6167,187 +7012,55 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>All solos off</source>
-        <translation>Kein Solo mehr</translation>
+        <translation>Alle Solos aus</translation>
     </message>
     <message>
         <source>All mutes off</source>
-        <translation>Keine mehr stumm</translation>
-    </message>
-    <message>
-        <source>Solo the selected rows alone: all others off</source>
-        <translation>Gewählte Zeilen allein solo: alle anderen aus</translation>
-    </message>
-    <message>
-        <source>Stage: all trims to 0, but for locked rows</source>
-        <translation>Einpegeln: alle Trims auf 0, außer gesperrten</translation>
+        <translation>Alle Mutes aus</translation>
     </message>
     <message>
         <source>All other faders down by…</source>
-        <translation>Alle anderen Fader runter um…</translation>
-    </message>
-    <message>
-        <source>The loop takes in the next section too</source>
-        <translation>Der Loop nimmt den nächsten Abschnitt dazu</translation>
-    </message>
-    <message>
-        <source>The loop takes in the section before too</source>
-        <translation>Der Loop nimmt den Abschnitt davor dazu</translation>
-    </message>
-    <message>
-        <source>Figures of what is heard now over the whole song: what is soloed, a bus alone</source>
-        <translation>Werte dessen, was jetzt zu hören ist, über den ganzen Song: Solos, ein Bus allein</translation>
-    </message>
-    <message>
-        <source>What is soloed</source>
-        <translation>Was solo ist</translation>
+        <translation>Alle anderen Fader tiefer um…</translation>
     </message>
     <message>
         <source>The mix</source>
         <translation>Der Mix</translation>
     </message>
     <message>
-        <source>What is heard</source>
-        <translation>Was zu hören ist</translation>
-    </message>
-    <message>
-        <source>%1, over the whole song: peak %2 at %3, true peak %4, %5 (%6), loudness %7.</source>
-        <translation>%1, über den ganzen Song: Spitze %2 bei %3, True Peak %4, %5 (%6), Lautheit %7.</translation>
-    </message>
-    <message>
-        <source>Stage the selected rows without the marked stretch; again: with all of the song</source>
-        <translation>Gewählte Zeilen ohne die markierte Strecke einpegeln; nochmals: mit dem ganzen Song</translation>
-    </message>
-    <message>
-        <source>On to the next section; a loop follows</source>
-        <translation>Weiter zum nächsten Abschnitt; ein Loop geht mit</translation>
-    </message>
-    <message>
-        <source>Back to where the section begins, or to the one before</source>
-        <translation>Zurück zum Anfang des Abschnitts, oder zu dem davor</translation>
-    </message>
-    <message>
-        <source>Solo safe: heard even when others are soloed</source>
-        <translation>Solo-fest: zu hören, auch wenn andere solo sind</translation>
-    </message>
-    <message>
         <source>Solo safe</source>
-        <translation>Solo-fest</translation>
-    </message>
-    <message>
-        <source>Compare: the mix, and the print or reference heard last</source>
-        <translation>Vergleichen: der Mix und der zuletzt gehörte Abzug oder die Referenz</translation>
-    </message>
-    <message>
-        <source>Compare: change over, from where the passage or section begins</source>
-        <translation>Vergleichen: wechseln, vom Anfang der Passage oder des Abschnitts</translation>
+        <translation>Solo-Safe</translation>
     </message>
     <message>
         <source>Listening note at the playhead…</source>
-        <translation>Hörnotiz an der Abspielstelle…</translation>
-    </message>
-    <message>
-        <source>Compare: on to the next print or reference</source>
-        <translation>Vergleichen: weiter zum nächsten Abzug oder zur nächsten Referenz</translation>
+        <translation>Hörnotiz an der Abspielposition…</translation>
     </message>
     <message>
         <source>Simulated fader box</source>
         <translation>Nachgebildete Faderbox</translation>
     </message>
     <message>
-        <source>Ride: all rows read</source>
-        <translation>Fahren: alle Zeilen lesen</translation>
-    </message>
-    <message>
-        <source>Ride: all rows write while touched</source>
-        <translation>Fahren: alle Zeilen schreiben, solange berührt</translation>
-    </message>
-    <message>
-        <source>Reset all clip flags and holds</source>
-        <translation>Alle Clip-Fahnen und Halte zurücksetzen</translation>
-    </message>
-    <message>
         <source>Stage all</source>
         <translation>Alle einpegeln</translation>
-    </message>
-    <message>
-        <source>Select all rows</source>
-        <translation>Alle Zeilen wählen</translation>
     </message>
     <message>
         <source>Show the whole song</source>
         <translation>Den ganzen Song zeigen</translation>
     </message>
     <message>
-        <source>Remove the selected rows</source>
-        <translation>Gewählte Zeilen entfernen</translation>
-    </message>
-    <message>
-        <source>Row above, row below; with Shift the selection grows</source>
-        <translation>Zeile darüber, Zeile darunter; mit Shift wächst die Auswahl</translation>
-    </message>
-    <message>
         <source>Value down or up by 1 dB; Shift 0.1 dB, Ctrl 3 dB</source>
-        <translation>Wert um 1 dB runter oder hoch; Shift 0.1 dB, Ctrl 3 dB</translation>
+        <translation>Wert um 1 dB tiefer oder höher; Umschalt 0,1 dB, Strg 3 dB</translation>
     </message>
     <message>
         <source>Type the value; Enter sets it</source>
         <translation>Den Wert eingeben; Enter setzt ihn</translation>
     </message>
     <message>
-        <source>Value back to 0 dB; so does a double click</source>
-        <translation>Wert zurück auf 0 dB; so auch ein Doppelklick</translation>
-    </message>
-    <message>
-        <source>Stage: stage these rows, lock them</source>
-        <translation>Einpegeln: diese Zeilen einpegeln, sperren</translation>
-    </message>
-    <message>
-        <source>Balance: pan left or right; P types it</source>
-        <translation>Balance: Pan nach links oder rechts; P gibt ihn ein</translation>
-    </message>
-    <message>
-        <source>Balance: width (or the right side); Shift+P types it</source>
-        <translation>Balance: Breite (oder die rechte Seite); Shift+P gibt sie ein</translation>
-    </message>
-    <message>
-        <source>Ride: point at the playhead, take points away, their shape, lock them</source>
-        <translation>Fahren: Punkt an der Abspielstelle, Punkte wegnehmen, ihre Form, sperren</translation>
-    </message>
-    <message>
-        <source>Ride: squeeze and spread the values, the times of the selected points</source>
-        <translation>Fahren: Werte stauchen und dehnen, die Zeiten der gewählten Punkte</translation>
-    </message>
-    <message>
-        <source>Ride: select points; in the strip above, mark one stretch more</source>
-        <translation>Fahren: Punkte wählen; im Streifen darüber eine Strecke mehr markieren</translation>
-    </message>
-    <message>
-        <source>Ride: copy a stretch, paste it at the playhead, type a point</source>
-        <translation>Fahren: Strecke kopieren, an der Abspielstelle einfügen, Punkt eingeben</translation>
-    </message>
-    <message>
-        <source>Ride: the ride that is shown, in or out</source>
-        <translation>Fahren: die gezeigte Fahrt ein oder aus</translation>
-    </message>
-    <message>
-        <source>Ride: the point before, the point after; arrows move it</source>
-        <translation>Fahren: der Punkt davor, der Punkt danach; Pfeile bewegen ihn</translation>
-    </message>
-    <message>
         <source>Balance: headroom plan</source>
-        <translation>Balance: Reserveplan</translation>
+        <translation>Balance: Headroom-Plan</translation>
     </message>
     <message>
         <source>Balance: build-up</source>
         <translation>Balance: Aufbau</translation>
-    </message>
-    <message>
-        <source>Balance: what covers the row, and how much of it is heard</source>
-        <translation>Balance: was die Zeile verdeckt, und wie viel von ihr zu hören ist</translation>
-    </message>
-    <message>
-        <source>Balance: loss in mono, row by row</source>
-        <translation>Balance: Verlust in Mono, Zeile für Zeile</translation>
     </message>
     <message>
         <source>Balance: stereo picture</source>
@@ -6356,22 +7069,6 @@ Spitze %3, %4</translation>
     <message>
         <source>Balance: field or lanes</source>
         <translation>Balance: Feld oder Bahnen</translation>
-    </message>
-    <message>
-        <source>Bus of the selected rows, or of the row&apos;s family</source>
-        <translation>Bus der gewählten Zeilen, oder der Familie der Zeile</translation>
-    </message>
-    <message>
-        <source>Control group of the selected rows, or of the row&apos;s family</source>
-        <translation>Regelgruppe der gewählten Zeilen, oder der Familie der Zeile</translation>
-    </message>
-    <message>
-        <source>Mirror the pans of selected rows, two by two</source>
-        <translation>Pans der gewählten Zeilen spiegeln, je zwei</translation>
-    </message>
-    <message>
-        <source>Spread the selected rows evenly from side to side</source>
-        <translation>Gewählte Zeilen gleichmäßig von Seite zu Seite verteilen</translation>
     </message>
     <message>
         <source>Monitor: dim</source>
@@ -6386,56 +7083,8 @@ Spitze %3, %4</translation>
         <translation>Abhören: Mono</translation>
     </message>
     <message>
-        <source>Monitor: everything as it is</source>
-        <translation>Abhören: alles, wie es ist</translation>
-    </message>
-    <message>
-        <source>Listen to the selected rows before the fader, the rest dimmed</source>
-        <translation>Gewählte Zeilen vor dem Fader anhören, der Rest gedämpft</translation>
-    </message>
-    <message>
-        <source>Listen to the selected rows after the fader, the rest dimmed</source>
-        <translation>Gewählte Zeilen nach dem Fader anhören, der Rest gedämpft</translation>
-    </message>
-    <message>
         <source>Hear bus or group %1 alone, and back</source>
         <translation>Bus oder Gruppe %1 allein hören, und zurück</translation>
-    </message>
-    <message>
-        <source>Remember the selected rows as %1</source>
-        <translation>Gewählte Zeilen als %1 merken</translation>
-    </message>
-    <message>
-        <source>Remember the selection</source>
-        <translation>Auswahl merken</translation>
-    </message>
-    <message>
-        <source>Select the remembered rows %1</source>
-        <translation>Gemerkte Zeilen %1 wählen</translation>
-    </message>
-    <message>
-        <source>Mark the stretch first: Shift and drag in the song map.</source>
-        <translation>Markiere zuerst die Strecke: Shift und Ziehen in der Songkarte.</translation>
-    </message>
-    <message>
-        <source>Window of these rows</source>
-        <translation>Fenster dieser Zeilen</translation>
-    </message>
-    <message>
-        <source>measure low high (peak, average, true_peak, short_term, vu); empty: as the sheet says</source>
-        <translation>Maß tief hoch (peak, average, true_peak, short_term, vu); leer: wie das Blatt sagt</translation>
-    </message>
-    <message>
-        <source>Window %1</source>
-        <translation>Fenster %1</translation>
-    </message>
-    <message>
-        <source>Rows up</source>
-        <translation>Zeilen hoch</translation>
-    </message>
-    <message>
-        <source>Rows down</source>
-        <translation>Zeilen runter</translation>
     </message>
     <message>
         <source>%1 off</source>
@@ -6446,36 +7095,16 @@ Spitze %3, %4</translation>
         <translation>noch nichts</translation>
     </message>
     <message>
-        <source>not saved yet</source>
-        <translation>noch nicht gesichert</translation>
-    </message>
-    <message>
         <source>Undo: %1</source>
-        <translation>Zurücknehmen: %1</translation>
+        <translation>Rückgängig: %1</translation>
     </message>
     <message>
         <source>Redo: %1</source>
-        <translation>Wiederholen: %1</translation>
+        <translation>Wiederherstellen: %1</translation>
     </message>
     <message>
         <source>An export is running</source>
         <translation>Ein Export läuft</translation>
-    </message>
-    <message>
-        <source>It is not finished. Leave, and write none of its files?</source>
-        <translation>Er ist nicht fertig. Gehen, und keine seiner Dateien schreiben?</translation>
-    </message>
-    <message>
-        <source>Leave</source>
-        <translation>Verlassen</translation>
-    </message>
-    <message>
-        <source>Shape: advice on the row&apos;s chain</source>
-        <translation>Formen: Vorschläge für die Kette der Zeile</translation>
-    </message>
-    <message>
-        <source>The guide&apos;s pages were not found beside the program. Install the package again; their text is in docs/guide of the source.</source>
-        <translation>Die Seiten des Handbuchs wurden neben dem Programm nicht gefunden. Installiere das Paket neu; ihr Text steht in docs/guide der Quellen.</translation>
     </message>
     <message>
         <source>Faders in a window of their own</source>
@@ -6485,156 +7114,396 @@ Spitze %3, %4</translation>
         <source>Spectrum of the main output</source>
         <translation>Spektrum der Summe</translation>
     </message>
+    <message>
+        <source>Balance: first balance, from a rough mix or from what can be heard</source>
+        <translation>Balance: erste Balance, aus einem Rohmix oder aus dem Hörbaren</translation>
+    </message>
+    <message>
+        <source>Balance: start from a rough mix…</source>
+        <translation>Balance: von einem Rohmix ausgehen…</translation>
+    </message>
+    <message>
+        <source>Rough mix</source>
+        <translation>Rohmix</translation>
+    </message>
+    <message>
+        <source>unsaved</source>
+        <translation>ungespeichert</translation>
+    </message>
+    <message>
+        <source>The pages of the guide are missing beside the program. Install the package again, or read docs/guide in the source.</source>
+        <translation>Die Seiten des Handbuchs fehlen neben dem Programm. Installiere das Paket neu oder lies docs/guide in den Quellen.</translation>
+    </message>
+    <message>
+        <source>The export is not finished. Quit, and write none of its files?</source>
+        <translation>Der Export ist nicht fertig. Beenden und keine seiner Dateien schreiben?</translation>
+    </message>
+    <message>
+        <source>Save with all files…</source>
+        <translation>Mit allen Dateien speichern…</translation>
+    </message>
+    <message>
+        <source>The demo&apos;s tracks are missing, or have chains already. Open the demo first.</source>
+        <translation>Die Spuren der Demo fehlen oder haben schon Ketten. Öffne zuerst die Demo.</translation>
+    </message>
+    <message>
+        <source>Day or night theme</source>
+        <translation>Tag- oder Nachtfarben</translation>
+    </message>
+    <message>
+        <source>Go to the start</source>
+        <translation>Zum Anfang</translation>
+    </message>
+    <message>
+        <source>Go to just before the mix&apos;s peak</source>
+        <translation>Kurz vor die Spitze des Mixes</translation>
+    </message>
+    <message>
+        <source>Loop the most dynamic passage</source>
+        <translation>Loop über die dynamischste Passage</translation>
+    </message>
+    <message>
+        <source>Snap to beats, if the song has a tempo</source>
+        <translation>An Schlägen einrasten, wenn der Song ein Tempo hat</translation>
+    </message>
+    <message>
+        <source>Extend the loop by the next section</source>
+        <translation>Loop um den nächsten Abschnitt erweitern</translation>
+    </message>
+    <message>
+        <source>Extend the loop by the previous section</source>
+        <translation>Loop um den vorigen Abschnitt erweitern</translation>
+    </message>
+    <message>
+        <source>Next section; a loop follows</source>
+        <translation>Nächster Abschnitt; ein Loop geht mit</translation>
+    </message>
+    <message>
+        <source>Start of the section, or previous section</source>
+        <translation>Anfang des Abschnitts oder voriger Abschnitt</translation>
+    </message>
+    <message>
+        <source>Move the selected tracks up</source>
+        <translation>Ausgewählte Spuren nach oben</translation>
+    </message>
+    <message>
+        <source>Move the selected tracks down</source>
+        <translation>Ausgewählte Spuren nach unten</translation>
+    </message>
+    <message>
+        <source>Rename the track</source>
+        <translation>Spur umbenennen</translation>
+    </message>
+    <message>
+        <source>Duplicate the selected tracks</source>
+        <translation>Ausgewählte Spuren duplizieren</translation>
+    </message>
+    <message>
+        <source>Duplicate tracks</source>
+        <translation>Spuren duplizieren</translation>
+    </message>
+    <message>
+        <source>Anchor: a track that the mix is built on</source>
+        <translation>Anker: eine Spur, auf der der Mix aufbaut</translation>
+    </message>
+    <message>
+        <source>Fold the track&apos;s family; a click unfolds it</source>
+        <translation>Familie der Spur einklappen; ein Klick klappt sie aus</translation>
+    </message>
+    <message>
+        <source>Mute the selected tracks</source>
+        <translation>Ausgewählte Spuren stumm</translation>
+    </message>
+    <message>
+        <source>Solo the selected tracks</source>
+        <translation>Ausgewählte Spuren solo</translation>
+    </message>
+    <message>
+        <source>Solo only the selected tracks</source>
+        <translation>Nur die ausgewählten Spuren solo</translation>
+    </message>
+    <message>
+        <source>Solo safe: stays on while others are soloed</source>
+        <translation>Solo-Safe: bleibt an, während andere solo sind</translation>
+    </message>
+    <message>
+        <source>Select all tracks</source>
+        <translation>Alle Spuren auswählen</translation>
+    </message>
+    <message>
+        <source>Remove the selected tracks</source>
+        <translation>Ausgewählte Spuren entfernen</translation>
+    </message>
+    <message>
+        <source>Phase and polarity of the selected tracks, or of microphones of one source</source>
+        <translation>Phase und Polarität der ausgewählten Spuren oder der Mikrofone einer Quelle</translation>
+    </message>
+    <message>
+        <source>Gather: clips and findings of the track</source>
+        <translation>Sammeln: Clips und Befunde der Spur</translation>
+    </message>
+    <message>
+        <source>Gather: cut out the marked stretch</source>
+        <translation>Sammeln: markierten Bereich herausschneiden</translation>
+    </message>
+    <message>
+        <source>Hear the song with all faders and pans at zero, and back</source>
+        <translation>Den Song mit allen Fadern und Panoramen auf null hören, und zurück</translation>
+    </message>
+    <message>
+        <source>Stage: table of levels before and after</source>
+        <translation>Einpegeln: Tabelle der Pegel vorher und nachher</translation>
+    </message>
+    <message>
+        <source>Target window of the selected tracks…</source>
+        <translation>Zielfenster der ausgewählten Spuren…</translation>
+    </message>
+    <message>
+        <source>Tame the spikes of the selected tracks</source>
+        <translation>Ausreißer der ausgewählten Spuren zähmen</translation>
+    </message>
+    <message>
+        <source>Stage: all trims to 0, except locked tracks</source>
+        <translation>Einpegeln: alle Trims auf 0, außer gesperrten Spuren</translation>
+    </message>
+    <message>
+        <source>Stage the selected tracks without the marked stretch; again: with the whole song</source>
+        <translation>Ausgewählte Spuren ohne den markierten Bereich einpegeln; nochmals: mit dem ganzen Song</translation>
+    </message>
+    <message>
+        <source>Bypass the selected processor</source>
+        <translation>Ausgewählten Prozessor umgehen</translation>
+    </message>
+    <message>
+        <source>Bypass the chain of the track</source>
+        <translation>Kette der Spur umgehen</translation>
+    </message>
+    <message>
+        <source>Bypass all chains</source>
+        <translation>Alle Ketten umgehen</translation>
+    </message>
+    <message>
+        <source>Whole-song figures of the current monitoring: solos, or a bus alone</source>
+        <translation>Werte des ganzen Songs für das aktuelle Abhören: Solos oder ein Bus allein</translation>
+    </message>
+    <message>
+        <source>The current monitoring</source>
+        <translation>Das aktuelle Abhören</translation>
+    </message>
+    <message>
+        <source>The soloed tracks</source>
+        <translation>Die Solospuren</translation>
+    </message>
+    <message>
+        <source>%1, whole song: peak %2 at %3, true peak %4, %5 (%6), loudness %7.</source>
+        <translation>%1, ganzer Song: Spitzenpegel %2 bei %3, True Peak %4, %5 (%6), Lautheit %7.</translation>
+    </message>
+    <message>
+        <source>Compare: switch between the mix and the last print or reference</source>
+        <translation>Vergleichen: zwischen Mix und letztem Zwischenstand oder letzter Referenz wechseln</translation>
+    </message>
+    <message>
+        <source>Compare: switch, from the start of the passage or section</source>
+        <translation>Vergleichen: wechseln, vom Anfang der Passage oder des Abschnitts</translation>
+    </message>
+    <message>
+        <source>Compare: next print or reference</source>
+        <translation>Vergleichen: nächster Zwischenstand oder nächste Referenz</translation>
+    </message>
+    <message>
+        <source>Automation: read mode for all tracks</source>
+        <translation>Automation: Schreibmodus Read für alle Spuren</translation>
+    </message>
+    <message>
+        <source>Automation: touch mode for all tracks</source>
+        <translation>Automation: Schreibmodus Touch für alle Spuren</translation>
+    </message>
+    <message>
+        <source>Reset all clip lights and peak holds</source>
+        <translation>Alle Clip-Anzeigen und gehaltenen Spitzen zurücksetzen</translation>
+    </message>
+    <message>
+        <source>Track above, track below; with Shift the selection grows</source>
+        <translation>Spur darüber, Spur darunter; mit Umschalt wächst die Auswahl</translation>
+    </message>
+    <message>
+        <source>Value back to 0 dB, like a double click</source>
+        <translation>Wert zurück auf 0 dB, wie ein Doppelklick</translation>
+    </message>
+    <message>
+        <source>Stage: stage the selected tracks, lock them</source>
+        <translation>Einpegeln: ausgewählte Spuren einpegeln, sperren</translation>
+    </message>
+    <message>
+        <source>Automation: point at the playhead, delete points, their shape, lock them</source>
+        <translation>Automation: Punkt an der Abspielposition, Punkte löschen, ihre Form, sperren</translation>
+    </message>
+    <message>
+        <source>Automation: compress and expand the values or times of the selected points</source>
+        <translation>Automation: Werte oder Zeiten der ausgewählten Punkte stauchen und dehnen</translation>
+    </message>
+    <message>
+        <source>Automation: select points; in the strip above, mark another stretch</source>
+        <translation>Automation: Punkte auswählen; im Streifen darüber einen weiteren Bereich markieren</translation>
+    </message>
+    <message>
+        <source>Automation: copy a stretch, paste it at the playhead, type a point</source>
+        <translation>Automation: Bereich kopieren, an der Abspielposition einfügen, Punkt eingeben</translation>
+    </message>
+    <message>
+        <source>Automation: bypass the ride that is shown</source>
+        <translation>Automation: gezeigte Automation umgehen</translation>
+    </message>
+    <message>
+        <source>Automation: previous point, next point; arrow keys move it</source>
+        <translation>Automation: voriger Punkt, nächster Punkt; Pfeiltasten bewegen ihn</translation>
+    </message>
+    <message>
+        <source>Balance: masking, which tracks cover the selected one</source>
+        <translation>Balance: Verdeckung, welche Spuren die ausgewählte verdecken</translation>
+    </message>
+    <message>
+        <source>Balance: loss in mono, track by track</source>
+        <translation>Balance: Verlust in Mono, Spur für Spur</translation>
+    </message>
+    <message>
+        <source>Bus of the selected tracks, or of the track&apos;s family</source>
+        <translation>Bus der ausgewählten Spuren oder der Familie der Spur</translation>
+    </message>
+    <message>
+        <source>Group of the selected tracks, or of the track&apos;s family</source>
+        <translation>Gruppe der ausgewählten Spuren oder der Familie der Spur</translation>
+    </message>
+    <message>
+        <source>Mirror the pans of the selected tracks, in pairs</source>
+        <translation>Panorama der ausgewählten Spuren spiegeln, je zwei</translation>
+    </message>
+    <message>
+        <source>Spread the selected tracks evenly from left to right</source>
+        <translation>Ausgewählte Spuren gleichmäßig von links nach rechts verteilen</translation>
+    </message>
+    <message>
+        <source>Monitor: reset to the unaltered mix</source>
+        <translation>Abhören: zurück zum unveränderten Mix</translation>
+    </message>
+    <message>
+        <source>Hear the selected tracks before the fader, the rest dimmed</source>
+        <translation>Ausgewählte Spuren vor dem Fader hören, der Rest gedämpft</translation>
+    </message>
+    <message>
+        <source>Hear the selected tracks after the fader, the rest dimmed</source>
+        <translation>Ausgewählte Spuren nach dem Fader hören, der Rest gedämpft</translation>
+    </message>
+    <message>
+        <source>Store the selected tracks as selection %1</source>
+        <translation>Ausgewählte Spuren als Auswahl %1 merken</translation>
+    </message>
+    <message>
+        <source>Store the selection</source>
+        <translation>Auswahl merken</translation>
+    </message>
+    <message>
+        <source>Recall selection %1</source>
+        <translation>Auswahl %1 abrufen</translation>
+    </message>
+    <message>
+        <source>Mark a stretch first: Shift and drag on the song map.</source>
+        <translation>Markiere zuerst einen Bereich: Umschalt und Ziehen in der Songkarte.</translation>
+    </message>
+    <message>
+        <source>Target window of these tracks</source>
+        <translation>Zielfenster dieser Spuren</translation>
+    </message>
+    <message>
+        <source>measure low high (peak, average, true_peak, short_term, vu); leave empty for the target sheet</source>
+        <translation>Maß tief hoch (peak, average, true_peak, short_term, vu); leer für das Zielblatt</translation>
+    </message>
+    <message>
+        <source>Target window %1</source>
+        <translation>Zielfenster %1</translation>
+    </message>
+    <message>
+        <source>Move tracks up</source>
+        <translation>Spuren nach oben</translation>
+    </message>
+    <message>
+        <source>Move tracks down</source>
+        <translation>Spuren nach unten</translation>
+    </message>
+    <message>
+        <source>Explain a control…</source>
+        <translation>Bedienelement erklären…</translation>
+    </message>
+    <message>
+        <source>Shape: suggestions for the chain of the track: low cut, compressor, sidechain ducking</source>
+        <translation>Formen: Vorschläge für die Kette der Spur: Low Cut, Kompressor, Sidechain-Ducking</translation>
+    </message>
+    <message>
+        <source>Files, settings, keys and the guide. (F10)</source>
+        <translation>Dateien, Einstellungen, Tasten und das Handbuch. (F10)</translation>
+    </message>
+    <message>
+        <source>Balance: pan left or right</source>
+        <translation>Balance: Panorama nach links oder rechts</translation>
+    </message>
+    <message>
+        <source>Balance: width (or the right channel)</source>
+        <translation>Balance: Breite (oder der rechte Kanal)</translation>
+    </message>
+    <message>
+        <source>Balance: type the pan, the width</source>
+        <translation>Balance: Panorama, Breite eingeben</translation>
+    </message>
+    <message>
+        <source>The whole interface is drawn at %1 % from the next start on.</source>
+        <translation>Die ganze Oberfläche wird ab dem nächsten Start mit %1 % gezeichnet.</translation>
+    </message>
+    <message>
+        <source>Size of the interface</source>
+        <translation>Größe der Oberfläche</translation>
+    </message>
+    <message>
+        <source>Larger</source>
+        <translation>Größer</translation>
+    </message>
+    <message>
+        <source>Smaller</source>
+        <translation>Kleiner</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Mains</name>
     <message>
-        <source>clipped</source>
-        <translation>übersteuert</translation>
-    </message>
-    <message>
         <source>A sample went above 0 dBFS. Click to reset. (C resets all)</source>
         <translation>Ein Sample ging über 0 dBFS. Klick setzt zurück. (C setzt alle zurück)</translation>
-    </message>
-    <message>
-        <source>chain</source>
-        <translation>Kette</translation>
     </message>
     <message>
         <source>Main chain</source>
         <translation>Summenkette</translation>
     </message>
     <message>
-        <source>The main output&apos;s chain, in or out as a whole. What it does is set in Shape.</source>
-        <translation>Die Kette der Summe, als Ganzes ein oder aus. Was sie tut, stellt man unter Formen.</translation>
-    </message>
-    <message>
-        <source>dim</source>
-        <translation>Dim</translation>
-    </message>
-    <message>
-        <source>20 dB lower, to talk over it. (D)</source>
-        <translation>20 dB leiser, um darüber zu reden. (D)</translation>
-    </message>
-    <message>
-        <source>quiet</source>
-        <translation>leise</translation>
-    </message>
-    <message>
-        <source>The quiet check: 30 dB lower. What vanishes now is too low in the mix. (Q)</source>
-        <translation>Die Leiseprobe: 30 dB leiser. Was jetzt verschwindet, ist im Mix zu leise. (Q)</translation>
-    </message>
-    <message>
-        <source>mono</source>
-        <translation>Mono</translation>
-    </message>
-    <message>
-        <source>Both sides summed, as phones and clubs play it. (O)</source>
-        <translation>Beide Seiten summiert, wie Telefone und Clubs es spielen. (O)</translation>
-    </message>
-    <message>
-        <source>L</source>
-        <translation>L</translation>
-    </message>
-    <message>
-        <source>The left side alone, on both.</source>
-        <translation>Die linke Seite allein, auf beiden.</translation>
-    </message>
-    <message>
-        <source>R</source>
-        <translation>R</translation>
-    </message>
-    <message>
-        <source>The right side alone, on both.</source>
-        <translation>Die rechte Seite allein, auf beiden.</translation>
-    </message>
-    <message>
-        <source>swap</source>
-        <translation>Tausch</translation>
-    </message>
-    <message>
-        <source>Left and right change places.</source>
-        <translation>Links und rechts tauschen den Platz.</translation>
-    </message>
-    <message>
-        <source>side</source>
-        <translation>Seite</translation>
-    </message>
-    <message>
-        <source>Only what differs between the sides: what mono would lose.</source>
-        <translation>Nur, was die Seiten unterscheidet: was Mono verlöre.</translation>
-    </message>
-    <message>
-        <source>played by…</source>
-        <translation>auf Gerät…</translation>
-    </message>
-    <message>
-        <source>Hear it as through a small system: which part of the spectrum is left, and mono where it is.</source>
-        <translation>Wie durch ein kleines System hören: welcher Teil des Spektrums bleibt, und mono, wo es das ist.</translation>
-    </message>
-    <message>
-        <source>loudspeakers</source>
-        <translation>Lautsprecher</translation>
-    </message>
-    <message>
-        <source>as it is</source>
-        <translation>wie es ist</translation>
-    </message>
-    <message>
-        <source>a phone</source>
-        <translation>ein Telefon</translation>
-    </message>
-    <message>
         <source>one small speaker: nothing below 450 Hz, mono</source>
         <translation>ein kleiner Lautsprecher: nichts unter 450 Hz, mono</translation>
-    </message>
-    <message>
-        <source>a laptop</source>
-        <translation>ein Laptop</translation>
     </message>
     <message>
         <source>little below 200 Hz, a bump at 700 Hz</source>
         <translation>wenig unter 200 Hz, ein Buckel bei 700 Hz</translation>
     </message>
     <message>
-        <source>a kitchen radio</source>
-        <translation>ein Küchenradio</translation>
-    </message>
-    <message>
         <source>no low end, no top, mono</source>
         <translation>keine Tiefen, keine Höhen, mono</translation>
-    </message>
-    <message>
-        <source>earphones</source>
-        <translation>Ohrhörer</translation>
     </message>
     <message>
         <source>a lift below 90 Hz and at 3 kHz</source>
         <translation>angehoben unter 90 Hz und bei 3 kHz</translation>
     </message>
     <message>
-        <source>a car</source>
-        <translation>ein Auto</translation>
-    </message>
-    <message>
         <source>6 dB more below 100 Hz, less around 350 Hz</source>
         <translation>6 dB mehr unter 100 Hz, weniger um 350 Hz</translation>
     </message>
     <message>
-        <source>a club, mono</source>
-        <translation>ein Club, mono</translation>
-    </message>
-    <message>
         <source>6 dB more below 90 Hz, mono</source>
         <translation>6 dB mehr unter 90 Hz, mono</translation>
-    </message>
-    <message>
-        <source>my own correction…</source>
-        <translation>meine eigene Korrektur…</translation>
-    </message>
-    <message>
-        <source>A curve of your room or headphones: a CSV file with a frequency and a gain in each line.</source>
-        <translation>Eine Kurve deines Raums oder Kopfhörers: eine CSV-Datei mit Frequenz und Gain in jeder Zeile.</translation>
     </message>
     <message>
         <source>Correction</source>
@@ -6645,56 +7514,12 @@ Spitze %3, %4</translation>
         <translation>Kurven (*.csv *.txt)</translation>
     </message>
     <message>
-        <source>without correction</source>
-        <translation>ohne Korrektur</translation>
-    </message>
-    <message>
-        <source>without the correction &apos;%1&apos;</source>
-        <translation>ohne die Korrektur »%1«</translation>
-    </message>
-    <message>
-        <source>cross-feed</source>
-        <translation>Cross-Feed</translation>
-    </message>
-    <message>
-        <source>For headphones: each ear hears a little of the other side, as from loudspeakers.</source>
-        <translation>Für Kopfhörer: jedes Ohr hört ein wenig von der anderen Seite, wie bei Lautsprechern.</translation>
-    </message>
-    <message>
-        <source>none</source>
-        <translation>keiner</translation>
-    </message>
-    <message>
-        <source>near loudspeakers</source>
-        <translation>nahe Lautsprecher</translation>
-    </message>
-    <message>
-        <source>middle distance</source>
-        <translation>mittlerer Abstand</translation>
-    </message>
-    <message>
-        <source>far loudspeakers</source>
-        <translation>ferne Lautsprecher</translation>
-    </message>
-    <message>
-        <source>faders at rest (0)</source>
-        <translation>Fader in Ruhe (0)</translation>
-    </message>
-    <message>
         <source>solo</source>
         <translation>Solo</translation>
     </message>
     <message>
         <source>one track alone</source>
         <translation>eine Spur allein</translation>
-    </message>
-    <message>
-        <source>a low end alone</source>
-        <translation>Tiefen allein</translation>
-    </message>
-    <message>
-        <source>some rows alone</source>
-        <translation>einige Zeilen allein</translation>
     </message>
     <message>
         <source>blind comparison</source>
@@ -6715,22 +7540,6 @@ Spitze %3, %4</translation>
     <message>
         <source>after the fader</source>
         <translation>nach dem Fader</translation>
-    </message>
-    <message>
-        <source>left only</source>
-        <translation>nur links</translation>
-    </message>
-    <message>
-        <source>right only</source>
-        <translation>nur rechts</translation>
-    </message>
-    <message>
-        <source>swapped</source>
-        <translation>getauscht</translation>
-    </message>
-    <message>
-        <source>side only</source>
-        <translation>nur Seite</translation>
     </message>
     <message>
         <source>phone</source>
@@ -6757,28 +7566,8 @@ Spitze %3, %4</translation>
         <translation>eigene Korrektur</translation>
     </message>
     <message>
-        <source>hearing: %1</source>
-        <translation>zu hören: %1</translation>
-    </message>
-    <message>
-        <source>Mains, whole-song peak %1</source>
-        <translation>Summe, Spitze des ganzen Songs %1</translation>
-    </message>
-    <message>
         <source>not known yet</source>
         <translation>noch nicht bekannt</translation>
-    </message>
-    <message>
-        <source>A click takes all of it away, but the correction of the room: the mix as it is.</source>
-        <translation>Ein Klick nimmt all das weg, außer der Korrektur des Raums: der Mix, wie er ist.</translation>
-    </message>
-    <message>
-        <source>The highest sample of the whole song, as the mix stands. A click goes to just before it.</source>
-        <translation>Das höchste Sample des ganzen Songs, wie der Mix steht. Ein Klick geht kurz davor.</translation>
-    </message>
-    <message>
-        <source>Live level of the main output; the bracket is its window while mixing. A click resets hold and clip flag.</source>
-        <translation>Der Pegel der Summe jetzt; die Klammer ist ihr Fenster beim Mischen. Ein Klick setzt Halten und Clip-Fahne zurück.</translation>
     </message>
     <message>
         <source>monitor</source>
@@ -6787,14 +7576,6 @@ Spitze %3, %4</translation>
     <message>
         <source>main fader</source>
         <translation>Summenfader</translation>
-    </message>
-    <message>
-        <source>Mains: whole-song peak</source>
-        <translation>Summe: Spitze des Songs</translation>
-    </message>
-    <message>
-        <source>Peak after this change: at most</source>
-        <translation>Spitze danach: höchstens</translation>
     </message>
     <message>
         <source>Peak before this change</source>
@@ -6809,24 +7590,12 @@ Spitze %3, %4</translation>
         <translation>still</translation>
     </message>
     <message>
-        <source>clips: %1 above</source>
-        <translation>übersteuert: %1 darüber</translation>
-    </message>
-    <message>
         <source>%1 above its window</source>
         <translation>%1 über dem Fenster</translation>
     </message>
     <message>
         <source>%1 below its window</source>
         <translation>%1 unter dem Fenster</translation>
-    </message>
-    <message>
-        <source>in its window</source>
-        <translation>im Fenster</translation>
-    </message>
-    <message>
-        <source>at %1; wanted %2 … %3</source>
-        <translation>bei %1; Ziel %2 … %3</translation>
     </message>
     <message>
         <source>measuring the change…</source>
@@ -6841,18 +7610,6 @@ Spitze %3, %4</translation>
         <translation>True Peak</translation>
     </message>
     <message>
-        <source>average plain</source>
-        <translation>Mittel einfach</translation>
-    </message>
-    <message>
-        <source>average AES17</source>
-        <translation>Mittel AES17</translation>
-    </message>
-    <message>
-        <source>programme</source>
-        <translation>Programm</translation>
-    </message>
-    <message>
         <source>short term</source>
         <translation>Short Term</translation>
     </message>
@@ -6863,6 +7620,270 @@ Spitze %3, %4</translation>
     <message>
         <source>correlation</source>
         <translation>Korrelation</translation>
+    </message>
+    <message>
+        <source>The highest sample peak that was played since the last reset. A click on the meter starts again.</source>
+        <translation>Der höchste Spitzenpegel, der seit dem letzten Zurücksetzen gespielt wurde. Ein Klick auf die Anzeige beginnt neu.</translation>
+    </message>
+    <message>
+        <source>The peak of the wave between its samples, as a converter makes it. Keep it below −1 dBTP when files become MP3.</source>
+        <translation>Die Spitze der Welle zwischen den Samples, wie ein Wandler sie erzeugt. Unter −1 dBTP bleiben, wenn MP3 daraus wird.</translation>
+    </message>
+    <message>
+        <source>The RMS average of what plays now, as plain mathematics has it. It tells how loud a passage is, not whether it clips.</source>
+        <translation>Der RMS-Mittelwert dessen, was gerade spielt, rein mathematisch. Er sagt, wie laut eine Passage ist, nicht, ob sie übersteuert.</translation>
+    </message>
+    <message>
+        <source>The RMS average of what plays now (AES17: a full-scale sine reads 0 dBFS). It tells how loud a passage is, not whether it clips.</source>
+        <translation>Der RMS-Mittelwert dessen, was gerade spielt (AES17: ein voll ausgesteuerter Sinus hat 0 dBFS). Er sagt, wie laut eine Passage ist, nicht, ob sie übersteuert.</translation>
+    </message>
+    <message>
+        <source>A quasi-peak meter (PPM): it shows peaks that last about 10 ms or longer. Use it where broadcasters ask for it.</source>
+        <translation>Ein Quasi-Spitzenpegelmesser (QPPM): Er zeigt Spitzen, die etwa 10 ms oder länger dauern. Für Sender, die danach fragen.</translation>
+    </message>
+    <message>
+        <source>Loudness of the last 3 seconds (LUFS short term). Compare verse and chorus by it.</source>
+        <translation>Lautheit der letzten 3 Sekunden (LUFS Short Term). Damit Strophe und Refrain vergleichen.</translation>
+    </message>
+    <message>
+        <source>Loudness of all that was played since the start (LUFS integrated). Streaming services level songs by it.</source>
+        <translation>Lautheit von allem, was seit dem Start gespielt wurde (LUFS integriert). Danach pegeln Streamingdienste Songs ein.</translation>
+    </message>
+    <message>
+        <source>How alike left and right are: +1 is mono, 0 unrelated, below 0 cancels in mono. Keep it above 0.</source>
+        <translation>Wie ähnlich links und rechts sind: +1 ist mono, 0 ohne Zusammenhang, unter 0 löscht es sich in Mono aus. Über 0 halten.</translation>
+    </message>
+    <message>
+        <source>PPM</source>
+        <translation>QPPM</translation>
+    </message>
+    <message>
+        <source>Switches the chain of the main output on or off as a whole. Its processors are set in Shape.</source>
+        <translation>Schaltet die Kette der Summe als Ganzes an oder aus. Ihre Prozessoren stellt man unter Formen ein.</translation>
+    </message>
+    <message>
+        <source>Dim</source>
+        <translation>Dim</translation>
+    </message>
+    <message>
+        <source>Lowers the monitoring by 20 dB, to talk over the music. (D)</source>
+        <translation>Senkt das Abhören um 20 dB, um darüber zu reden. (D)</translation>
+    </message>
+    <message>
+        <source>Quiet</source>
+        <translation>Leise</translation>
+    </message>
+    <message>
+        <source>Quiet check: lowers the monitoring by 30 dB. Parts that vanish now are too low in the mix. (Q)</source>
+        <translation>Leiseprobe: senkt das Abhören um 30 dB. Was jetzt verschwindet, ist im Mix zu leise. (Q)</translation>
+    </message>
+    <message>
+        <source>Mono</source>
+        <translation>Mono</translation>
+    </message>
+    <message>
+        <source>Sums left and right, as phones and clubs play it. Use it to find losses in mono. (O)</source>
+        <translation>Summiert links und rechts, wie Telefone und Clubs es spielen. So findest du Verluste in Mono. (O)</translation>
+    </message>
+    <message>
+        <source>Left</source>
+        <translation>Links</translation>
+    </message>
+    <message>
+        <source>Plays the left channel alone, on both speakers.</source>
+        <translation>Spielt den linken Kanal allein, auf beiden Lautsprechern.</translation>
+    </message>
+    <message>
+        <source>Right</source>
+        <translation>Rechts</translation>
+    </message>
+    <message>
+        <source>Plays the right channel alone, on both speakers.</source>
+        <translation>Spielt den rechten Kanal allein, auf beiden Lautsprechern.</translation>
+    </message>
+    <message>
+        <source>Swap</source>
+        <translation>Tauschen</translation>
+    </message>
+    <message>
+        <source>Swaps left and right. Use it to check whether the balance depends on your room.</source>
+        <translation>Tauscht links und rechts. So prüfst du, ob die Balance vom Raum abhängt.</translation>
+    </message>
+    <message>
+        <source>M/S side</source>
+        <translation>Seitensignal</translation>
+    </message>
+    <message>
+        <source>Plays the M/S side signal: the part that is lost in mono.</source>
+        <translation>Spielt das Seitensignal: den Teil, den Mono verliert.</translation>
+    </message>
+    <message>
+        <source>Speaker check</source>
+        <translation>Lautsprecher-Check</translation>
+    </message>
+    <message>
+        <source>Plays the mix as a small system would: with its limited spectrum, and in mono where the system is mono.</source>
+        <translation>Spielt den Mix wie ein kleines System: mit dessen begrenztem Spektrum und in Mono, wo es mono ist.</translation>
+    </message>
+    <message>
+        <source>Loudspeakers</source>
+        <translation>Lautsprecher</translation>
+    </message>
+    <message>
+        <source>the unaltered mix</source>
+        <translation>der unveränderte Mix</translation>
+    </message>
+    <message>
+        <source>Phone</source>
+        <translation>Telefon</translation>
+    </message>
+    <message>
+        <source>Laptop</source>
+        <translation>Laptop</translation>
+    </message>
+    <message>
+        <source>Kitchen radio</source>
+        <translation>Küchenradio</translation>
+    </message>
+    <message>
+        <source>Earphones</source>
+        <translation>Ohrhörer</translation>
+    </message>
+    <message>
+        <source>Car</source>
+        <translation>Auto</translation>
+    </message>
+    <message>
+        <source>Club, mono</source>
+        <translation>Club, mono</translation>
+    </message>
+    <message>
+        <source>Own correction…</source>
+        <translation>Eigene Korrektur…</translation>
+    </message>
+    <message>
+        <source>Loads a correction curve of your room or headphones: a CSV file with a frequency and a gain on each line.</source>
+        <translation>Lädt eine Korrekturkurve für Raum oder Kopfhörer: eine CSV-Datei mit Frequenz und Gain in jeder Zeile.</translation>
+    </message>
+    <message>
+        <source>Correction off</source>
+        <translation>Korrektur aus</translation>
+    </message>
+    <message>
+        <source>Correction &apos;%1&apos; off</source>
+        <translation>Korrektur „%1“ aus</translation>
+    </message>
+    <message>
+        <source>Cross-feed</source>
+        <translation>Cross-Feed</translation>
+    </message>
+    <message>
+        <source>For headphones: each ear hears a little of the other channel, as in front of loudspeakers.</source>
+        <translation>Für Kopfhörer: Jedes Ohr hört etwas vom anderen Kanal, wie vor Lautsprechern.</translation>
+    </message>
+    <message>
+        <source>None</source>
+        <translation>Keiner</translation>
+    </message>
+    <message>
+        <source>Near loudspeakers</source>
+        <translation>Nahe Lautsprecher</translation>
+    </message>
+    <message>
+        <source>Middle distance</source>
+        <translation>Mittlerer Abstand</translation>
+    </message>
+    <message>
+        <source>Far loudspeakers</source>
+        <translation>Ferne Lautsprecher</translation>
+    </message>
+    <message>
+        <source>Faders at zero (0)</source>
+        <translation>Fader auf null (0)</translation>
+    </message>
+    <message>
+        <source>the low end alone</source>
+        <translation>die Tiefen allein</translation>
+    </message>
+    <message>
+        <source>some tracks alone</source>
+        <translation>einige Spuren allein</translation>
+    </message>
+    <message>
+        <source>left channel</source>
+        <translation>linker Kanal</translation>
+    </message>
+    <message>
+        <source>right channel</source>
+        <translation>rechter Kanal</translation>
+    </message>
+    <message>
+        <source>left and right swapped</source>
+        <translation>links und rechts getauscht</translation>
+    </message>
+    <message>
+        <source>monitoring: %1</source>
+        <translation>Abhören: %1</translation>
+    </message>
+    <message>
+        <source>Main output, whole-song peak %1</source>
+        <translation>Summe, Spitzenpegel des Songs %1</translation>
+    </message>
+    <message>
+        <source>Returns to the unaltered mix. The correction of your room stays.</source>
+        <translation>Kehrt zum unveränderten Mix zurück. Die Korrektur deines Raums bleibt.</translation>
+    </message>
+    <message>
+        <source>The highest sample peak of the whole song, with the current settings. Click to go to just before it.</source>
+        <translation>Der höchste Spitzenpegel des ganzen Songs, mit den aktuellen Einstellungen. Ein Klick geht kurz davor.</translation>
+    </message>
+    <message>
+        <source>The live level of the main output; the bracket is its target window. Click to reset peak hold and clip light.</source>
+        <translation>Der Pegel der Summe, live; die Klammer ist ihr Zielfenster. Ein Klick setzt gehaltene Spitze und Clip-Anzeige zurück.</translation>
+    </message>
+    <message>
+        <source>Main: whole-song peak</source>
+        <translation>Summe: Spitze des Songs</translation>
+    </message>
+    <message>
+        <source>Peak after this change: up to</source>
+        <translation>Spitze danach: bis zu</translation>
+    </message>
+    <message>
+        <source>inside its window</source>
+        <translation>im Fenster</translation>
+    </message>
+    <message>
+        <source>clips: %1 over</source>
+        <translation>übersteuert: %1 darüber</translation>
+    </message>
+    <message>
+        <source>at %1; target %2 … %3</source>
+        <translation>bei %1; Ziel %2 … %3</translation>
+    </message>
+    <message>
+        <source>Clipped</source>
+        <translation>Übersteuert</translation>
+    </message>
+    <message>
+        <source>Chain</source>
+        <translation>Kette</translation>
+    </message>
+    <message>
+        <source>average plain</source>
+        <translation>Mittel einfach</translation>
+    </message>
+    <message>
+        <source>average AES17</source>
+        <translation>Mittel AES17</translation>
+    </message>
+    <message>
+        <source>Monitoring</source>
+        <translation>Abhören</translation>
+    </message>
+    <message>
+        <source>Dim, mono, speaker check and what else changes only how you hear the mix.</source>
+        <translation>Dim, Mono, Lautsprecher-Check und anderes, das nur das Abhören des Mixes ändert.</translation>
     </message>
 </context>
 <context>
@@ -6897,16 +7918,16 @@ Spitze %3, %4</translation>
 <context>
     <name>isotonus::MonoPage</name>
     <message>
-        <source>Summed to mono the whole mix changes by %1; by row, the greatest loss first (0 dB: nothing is lost):</source>
-        <translation>In Mono ändert sich der ganze Mix um %1; nach Zeilen, der größte Verlust zuerst (0 dB: nichts geht verloren):</translation>
-    </message>
-    <message>
         <source>… dB</source>
         <translation>… dB</translation>
     </message>
     <message>
         <source>gone</source>
         <translation>weg</translation>
+    </message>
+    <message>
+        <source>In mono the whole mix changes by %1. By track, the greatest loss first (0 dB: no loss):</source>
+        <translation>In Mono ändert sich der ganze Mix um %1. Nach Spuren, der größte Verlust zuerst (0 dB: kein Verlust):</translation>
     </message>
 </context>
 <context>
@@ -6917,79 +7938,23 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Done</source>
-        <translation>Fertig</translation>
-    </message>
-    <message>
-        <source>At</source>
-        <translation>Bei</translation>
-    </message>
-    <message>
-        <source>What</source>
-        <translation>Was</translation>
-    </message>
-    <message>
-        <source>Heard on</source>
-        <translation>Gehört auf</translation>
-    </message>
-    <message>
-        <source>Noted</source>
-        <translation>Notiert</translation>
+        <translation>Erledigt</translation>
     </message>
     <message>
         <source>Note at the playhead…</source>
-        <translation>Notiz an der Abspielstelle…</translation>
-    </message>
-    <message>
-        <source>What was noticed, where the song is now; the playback check that is on is noted with it. (Shift+N)</source>
-        <translation>Was auffiel, wo der Song jetzt ist; die Abspielprobe, die an ist, wird mitnotiert. (Shift+N)</translation>
-    </message>
-    <message>
-        <source>Reword…</source>
-        <translation>Umformulieren…</translation>
-    </message>
-    <message>
-        <source>Changes the words of the note.</source>
-        <translation>Ändert die Worte der Notiz.</translation>
-    </message>
-    <message>
-        <source>Heard on…</source>
-        <translation>Gehört auf…</translation>
-    </message>
-    <message>
-        <source>On which system it was noticed: in the car, a phone.</source>
-        <translation>Auf welchem System es auffiel: im Auto, am Telefon.</translation>
+        <translation>Notiz an der Abspielposition…</translation>
     </message>
     <message>
         <source>Remove</source>
         <translation>Entfernen</translation>
     </message>
     <message>
-        <source>Takes the note away.</source>
-        <translation>Nimmt die Notiz weg.</translation>
-    </message>
-    <message>
         <source>On the hand-off sheet</source>
         <translation>Auf das Begleitblatt</translation>
     </message>
     <message>
-        <source>Notes that are not ticked off go with the mix.</source>
-        <translation>Notizen, die nicht abgehakt sind, gehen mit dem Mix.</translation>
-    </message>
-    <message>
         <source>Listening note</source>
         <translation>Hörnotiz</translation>
-    </message>
-    <message>
-        <source>What was noticed</source>
-        <translation>Was auffiel</translation>
-    </message>
-    <message>
-        <source>Reword a note</source>
-        <translation>Notiz umformulieren</translation>
-    </message>
-    <message>
-        <source>Heard on %1</source>
-        <translation>Gehört auf %1</translation>
     </message>
     <message>
         <source>Notes on the sheet</source>
@@ -7000,23 +7965,99 @@ Spitze %3, %4</translation>
         <translation>Notizen nicht auf das Blatt</translation>
     </message>
     <message>
-        <source>Tick a note off</source>
-        <translation>Notiz abhaken</translation>
-    </message>
-    <message>
-        <source>Untick a note</source>
-        <translation>Notiz wieder offen</translation>
-    </message>
-    <message>
         <source>the room</source>
         <translation>dem Raum</translation>
+    </message>
+    <message>
+        <source>Time</source>
+        <translation>Zeit</translation>
+    </message>
+    <message>
+        <source>System</source>
+        <translation>System</translation>
+    </message>
+    <message>
+        <source>Note</source>
+        <translation>Notiz</translation>
+    </message>
+    <message>
+        <source>Notes what you hear at the playhead. The active speaker check is noted with it. (Shift+N)</source>
+        <translation>Notiert, was du an der Abspielposition hörst. Der aktive Lautsprecher-Check wird mitnotiert. (Umschalt+N)</translation>
+    </message>
+    <message>
+        <source>Edit…</source>
+        <translation>Bearbeiten…</translation>
+    </message>
+    <message>
+        <source>Changes the text of the note.</source>
+        <translation>Ändert den Text der Notiz.</translation>
+    </message>
+    <message>
+        <source>System…</source>
+        <translation>System…</translation>
+    </message>
+    <message>
+        <source>The system on which you noticed it, such as car or phone.</source>
+        <translation>Das System, auf dem es dir auffiel, etwa Auto oder Telefon.</translation>
+    </message>
+    <message>
+        <source>Removes the note. Undo restores it.</source>
+        <translation>Entfernt die Notiz. Rückgängig stellt sie wieder her.</translation>
+    </message>
+    <message>
+        <source>Prints open notes on the hand-off sheet.</source>
+        <translation>Druckt offene Notizen auf das Begleitblatt.</translation>
+    </message>
+    <message>
+        <source>Edit a note</source>
+        <translation>Notiz bearbeiten</translation>
+    </message>
+    <message>
+        <source>System: %1</source>
+        <translation>System: %1</translation>
+    </message>
+    <message>
+        <source>Mark a note as done</source>
+        <translation>Notiz als erledigt markieren</translation>
+    </message>
+    <message>
+        <source>Reopen a note</source>
+        <translation>Notiz wieder öffnen</translation>
+    </message>
+    <message>
+        <source>Text of the note</source>
+        <translation>Text der Notiz</translation>
+    </message>
+    <message>
+        <source>Tick a note when you have dealt with it.</source>
+        <translation>Hake eine Notiz ab, wenn sie erledigt ist.</translation>
+    </message>
+    <message>
+        <source>Where in the song you noticed it. Double click to go there.</source>
+        <translation>Wo im Song es dir auffiel. Ein Doppelklick führt dorthin.</translation>
+    </message>
+    <message>
+        <source>What you noticed.</source>
+        <translation>Was dir auffiel.</translation>
+    </message>
+    <message>
+        <source>The system on which you noticed it.</source>
+        <translation>Das System, auf dem es dir auffiel.</translation>
+    </message>
+    <message>
+        <source>Made</source>
+        <translation>Erstellt</translation>
+    </message>
+    <message>
+        <source>When you made the note.</source>
+        <translation>Wann du die Notiz gemacht hast.</translation>
     </message>
 </context>
 <context>
     <name>isotonus::PanelHandle</name>
     <message>
-        <source>Drag: a higher or lower panel. Double click: as high as it was at first.</source>
-        <translation>Ziehen: das Feld höher oder niedriger. Doppelklick: so hoch wie zuerst.</translation>
+        <source>Drag to change the height of the panel. Double click to restore its height.</source>
+        <translation>Ziehen ändert die Höhe des Felds. Doppelklick stellt sie wieder her.</translation>
     </message>
 </context>
 <context>
@@ -7026,40 +8067,12 @@ Spitze %3, %4</translation>
         <translation>Phase und Polarität</translation>
     </message>
     <message>
-        <source>Set of microphones</source>
-        <translation>Satz von Mikrofonen</translation>
-    </message>
-    <message>
-        <source>Rows that may be microphones of one source: found by their names, and proved by their sound.</source>
-        <translation>Zeilen, die Mikrofone einer Quelle sein können: nach ihren Namen gefunden, durch ihren Klang belegt.</translation>
-    </message>
-    <message>
-        <source>Set</source>
-        <translation>Satz</translation>
-    </message>
-    <message>
         <source>Reference</source>
         <translation>Referenz</translation>
     </message>
     <message>
-        <source>The microphone that stays where it is; the closest one is a good choice.</source>
-        <translation>Das Mikrofon, das bleibt, wo es ist; das nächste an der Quelle ist eine gute Wahl.</translation>
-    </message>
-    <message>
-        <source>Row</source>
-        <translation>Zeile</translation>
-    </message>
-    <message>
-        <source>late by</source>
-        <translation>später um</translation>
-    </message>
-    <message>
         <source>in time</source>
-        <translation>gleichzeitig</translation>
-    </message>
-    <message>
-        <source>in air</source>
-        <translation>in der Luft</translation>
+        <translation>zeitgleich</translation>
     </message>
     <message>
         <source>polarity</source>
@@ -7079,71 +8092,31 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>−0.1 ms</source>
-        <translation>−0.1 ms</translation>
-    </message>
-    <message>
-        <source>This row 0.1 ms earlier.</source>
-        <translation>Diese Zeile 0.1 ms früher.</translation>
+        <translation>−0,1 ms</translation>
     </message>
     <message>
         <source>−1 sample</source>
         <translation>−1 Sample</translation>
     </message>
     <message>
-        <source>This row one sample earlier.</source>
-        <translation>Diese Zeile ein Sample früher.</translation>
-    </message>
-    <message>
         <source>+1 sample</source>
         <translation>+1 Sample</translation>
     </message>
     <message>
-        <source>This row one sample later.</source>
-        <translation>Diese Zeile ein Sample später.</translation>
-    </message>
-    <message>
         <source>+0.1 ms</source>
-        <translation>+0.1 ms</translation>
-    </message>
-    <message>
-        <source>This row 0.1 ms later.</source>
-        <translation>Diese Zeile 0.1 ms später.</translation>
+        <translation>+0,1 ms</translation>
     </message>
     <message>
         <source>Invert polarity</source>
-        <translation>Polarität drehen</translation>
-    </message>
-    <message>
-        <source>Turns this row&apos;s waveform upside down.</source>
-        <translation>Stellt die Wellenform dieser Zeile auf den Kopf.</translation>
-    </message>
-    <message>
-        <source>Align this row</source>
-        <translation>Diese Zeile ausrichten</translation>
+        <translation>Polarität invertieren</translation>
     </message>
     <message>
         <source>Align all</source>
         <translation>Alle ausrichten</translation>
     </message>
     <message>
-        <source>Sets delay and polarity where the evidence is good. Undo takes it back.</source>
-        <translation>Setzt Verzögerung und Polarität, wo die Belege gut sind. Zurücknehmen macht es ungeschehen.</translation>
-    </message>
-    <message>
         <source>Undo</source>
-        <translation>Zurücknehmen</translation>
-    </message>
-    <message>
-        <source>Looking for rows that are microphones of one source…</source>
-        <translation>Gesucht werden Zeilen, die Mikrofone einer Quelle sind…</translation>
-    </message>
-    <message>
-        <source>No rows were found that are microphones of one source. Select two or more rows to compare them anyway.</source>
-        <translation>Keine Zeilen gefunden, die Mikrofone einer Quelle sind. Wähle zwei oder mehr Zeilen, um sie trotzdem zu vergleichen.</translation>
-    </message>
-    <message>
-        <source>Listening to the strongest hits of both…</source>
-        <translation>Die stärksten Schläge beider werden angehört…</translation>
+        <translation>Rückgängig</translation>
     </message>
     <message>
         <source>reference</source>
@@ -7167,38 +8140,15 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>inverted</source>
-        <translation>gedreht</translation>
+        <translation>invertiert</translation>
     </message>
     <message>
         <source>same</source>
         <translation>gleich</translation>
     </message>
     <message>
-        <source>the evidence is too weak to advise</source>
-        <translation>die Belege sind für einen Rat zu schwach</translation>
-    </message>
-    <message>
-        <source>Aligned microphones add up where they now cancel: the last column says what the low end gains. Undo takes it back.</source>
-        <translation>Ausgerichtete Mikrofone addieren sich, wo sie sich jetzt auslöschen: die letzte Spalte sagt, was die Tiefen gewinnen. Zurücknehmen macht es ungeschehen.</translation>
-    </message>
-    <message>
-        <source>Nothing here moves with the reference closely enough to be aligned.</source>
-        <translation>Nichts hier bewegt sich eng genug mit der Referenz, um ausgerichtet zu werden.</translation>
-    </message>
-    <message>
-        <source>%1 stands at %2 samples (%3 ms), polarity %4</source>
-        <translation>%1 steht bei %2 Samples (%3 ms), Polarität %4</translation>
-    </message>
-    <message>
         <source>as recorded</source>
         <translation>wie aufgenommen</translation>
-    </message>
-    <message numerus="yes">
-        <source>Align %n row(s) to %1</source>
-        <translation>
-            <numerusform>%n Zeile an %1 ausrichten</numerusform>
-            <numerusform>%n Zeilen an %1 ausrichten</numerusform>
-        </translation>
     </message>
     <message>
         <source>Delay %1 %2 samples</source>
@@ -7206,19 +8156,102 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Invert polarity of %1</source>
-        <translation>Polarität von %1 drehen</translation>
+        <translation>Polarität von %1 invertieren</translation>
+    </message>
+    <message>
+        <source>Microphones of one source</source>
+        <translation>Mikrofone einer Quelle</translation>
+    </message>
+    <message>
+        <source>Tracks that may be microphones of one source. Isotonus finds them by their names and confirms them by their sound.</source>
+        <translation>Spuren, die Mikrofone einer Quelle sein können. Isotonus findet sie nach ihren Namen und bestätigt sie durch ihren Klang.</translation>
+    </message>
+    <message>
+        <source>Microphones</source>
+        <translation>Mikrofone</translation>
+    </message>
+    <message>
+        <source>The microphone that stays where it is. Choose the one closest to the source.</source>
+        <translation>Das Mikrofon, das bleibt, wo es ist. Nimm das der Quelle nächste.</translation>
+    </message>
+    <message>
+        <source>Channel</source>
+        <translation>Kanal</translation>
+    </message>
+    <message>
+        <source>delay</source>
+        <translation>Verzögerung</translation>
+    </message>
+    <message>
+        <source>distance in air</source>
+        <translation>Weg in der Luft</translation>
+    </message>
+    <message>
+        <source>Moves this track 0.1 ms earlier.</source>
+        <translation>Schiebt diese Spur 0,1 ms früher.</translation>
+    </message>
+    <message>
+        <source>Moves this track one sample earlier.</source>
+        <translation>Schiebt diese Spur ein Sample früher.</translation>
+    </message>
+    <message>
+        <source>Moves this track one sample later.</source>
+        <translation>Schiebt diese Spur ein Sample später.</translation>
+    </message>
+    <message>
+        <source>Moves this track 0.1 ms later.</source>
+        <translation>Schiebt diese Spur 0,1 ms später.</translation>
+    </message>
+    <message>
+        <source>Turns the waveform of this track upside down. Use it when microphones cancel each other.</source>
+        <translation>Stellt die Wellenform dieser Spur auf den Kopf. Wenn Mikrofone einander auslöschen.</translation>
+    </message>
+    <message>
+        <source>Align this track</source>
+        <translation>Diese Spur ausrichten</translation>
+    </message>
+    <message>
+        <source>Sets delay and polarity of each track whose match is clear. Undo restores them.</source>
+        <translation>Setzt Verzögerung und Polarität jeder Spur, deren Übereinstimmung klar ist. Rückgängig stellt sie wieder her.</translation>
+    </message>
+    <message>
+        <source>Searching for microphones of one source…</source>
+        <translation>Mikrofone einer Quelle werden gesucht…</translation>
+    </message>
+    <message>
+        <source>No microphones of one source were found. Select two or more tracks to compare them anyway.</source>
+        <translation>Keine Mikrofone einer Quelle gefunden. Wähle zwei oder mehr Spuren, um sie trotzdem zu vergleichen.</translation>
+    </message>
+    <message>
+        <source>Comparing the strongest hits of both…</source>
+        <translation>Die stärksten Schläge beider werden verglichen…</translation>
+    </message>
+    <message>
+        <source>the match is too weak for a suggestion</source>
+        <translation>die Übereinstimmung ist für einen Vorschlag zu schwach</translation>
+    </message>
+    <message>
+        <source>Aligned microphones add up instead of cancelling each other. The last column shows how much the low end gains. Undo restores the delays.</source>
+        <translation>Ausgerichtete Mikrofone addieren sich, statt sich auszulöschen. Die letzte Spalte zeigt, was die Tiefen gewinnen. Rückgängig stellt die Verzögerungen wieder her.</translation>
+    </message>
+    <message>
+        <source>No track matches the reference closely enough to be aligned. Choose another reference.</source>
+        <translation>Keine Spur stimmt eng genug mit der Referenz überein. Wähle eine andere Referenz.</translation>
+    </message>
+    <message>
+        <source>%1: delay %2 samples (%3 ms), polarity %4</source>
+        <translation>%1: Verzögerung %2 Samples (%3 ms), Polarität %4</translation>
+    </message>
+    <message numerus="yes">
+        <source>Align %n track(s) to %1</source>
+        <translation>
+            <numerusform>%n Spur an %1 ausrichten</numerusform>
+            <numerusform>%n Spuren an %1 ausrichten</numerusform>
+        </translation>
     </message>
 </context>
 <context>
     <name>isotonus::PicturePage</name>
-    <message>
-        <source>L</source>
-        <translation>L</translation>
-    </message>
-    <message>
-        <source>R</source>
-        <translation>R</translation>
-    </message>
     <message>
         <source>correlation by band: +1 mono, 0 unrelated, −1 cancels in mono</source>
         <translation>Korrelation je Band: +1 mono, 0 unabhängig, −1 löscht sich in Mono aus</translation>
@@ -7247,12 +8280,20 @@ Spitze %3, %4</translation>
         <source>all together</source>
         <translation>alles zusammen</translation>
     </message>
+    <message>
+        <source>Left</source>
+        <translation>Links</translation>
+    </message>
+    <message>
+        <source>Right</source>
+        <translation>Rechts</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Player</name>
     <message>
-        <source>%1. The simulated device keeps time instead.</source>
-        <translation>%1. Stattdessen hält das nachgebildete Gerät die Zeit.</translation>
+        <source>%1 The simulated device keeps time instead.</source>
+        <translation>%1 Stattdessen hält das simulierte Gerät die Zeit.</translation>
     </message>
 </context>
 <context>
@@ -7260,10 +8301,6 @@ Spitze %3, %4</translation>
     <message>
         <source>Add a plug-in</source>
         <translation>Plug-in hinzufügen</translation>
-    </message>
-    <message>
-        <source>Words of its name, class or maker</source>
-        <translation>Worte aus Name, Klasse oder Hersteller</translation>
     </message>
     <message>
         <source>Search</source>
@@ -7274,14 +8311,6 @@ Spitze %3, %4</translation>
         <translation>Plug-ins</translation>
     </message>
     <message>
-        <source>Look again</source>
-        <translation>Neu suchen</translation>
-    </message>
-    <message>
-        <source>Looks for what is new on this machine. Each is started once, in a process of its own.</source>
-        <translation>Sucht nach Neuem auf dieser Maschine. Jedes wird einmal gestartet, in einem eigenen Prozess.</translation>
-    </message>
-    <message>
         <source>Add</source>
         <translation>Hinzufügen</translation>
     </message>
@@ -7290,245 +8319,260 @@ Spitze %3, %4</translation>
         <translation>Abbrechen</translation>
     </message>
     <message>
-        <source>It was here once, and is not installed now.</source>
-        <translation>Es war einmal hier und ist jetzt nicht installiert.</translation>
+        <source>A word of its name, class or maker</source>
+        <translation>Ein Wort aus Name, Klasse oder Hersteller</translation>
     </message>
     <message>
-        <source>It cannot be used: %1.</source>
-        <translation>Es kann nicht benutzt werden: %1.</translation>
+        <source>Search again</source>
+        <translation>Neu suchen</translation>
     </message>
     <message>
-        <source>Stop looking</source>
+        <source>Searches this machine for new plug-ins. Each is started once, in a process of its own.</source>
+        <translation>Sucht auf diesem Rechner nach neuen Plug-ins. Jedes wird einmal gestartet, in einem eigenen Prozess.</translation>
+    </message>
+    <message>
+        <source>This plug-in was installed once, and is missing now.</source>
+        <translation>Dieses Plug-in war einmal installiert und fehlt jetzt.</translation>
+    </message>
+    <message>
+        <source>The plug-in cannot be used: %1. Choose another one.</source>
+        <translation>Das Plug-in kann nicht benutzt werden: %1. Wähle ein anderes.</translation>
+    </message>
+    <message>
+        <source>Stop the search</source>
         <translation>Suche anhalten</translation>
     </message>
     <message>
-        <source>Looking for plug-ins…</source>
+        <source>Searching for plug-ins…</source>
         <translation>Plug-ins werden gesucht…</translation>
     </message>
     <message>
-        <source>No plug-in was found on this machine.</source>
-        <translation>Auf dieser Maschine wurde kein Plug-in gefunden.</translation>
+        <source>No plug-in was found. Install LV2 plug-ins from Debian, and search again.</source>
+        <translation>Kein Plug-in gefunden. Installiere LV2-Plug-ins aus Debian und suche neu.</translation>
     </message>
 </context>
 <context>
     <name>isotonus::RideEditor</name>
     <message>
-        <source>This ride in or out, to compare. What is out is not exported either. (/)</source>
-        <translation>Diese Fahrt ein oder aus, zum Vergleichen. Was aus ist, wird auch nicht exportiert. (/)</translation>
-    </message>
-    <message>
         <source>no ride</source>
-        <translation>keine Fahrt</translation>
+        <translation>keine Automation</translation>
     </message>
     <message numerus="yes">
         <source>%n point(s), %1 at the playhead</source>
         <translation>
-            <numerusform>%n Punkt, %1 an der Abspielstelle</numerusform>
-            <numerusform>%n Punkte, %1 an der Abspielstelle</numerusform>
+            <numerusform>%n Punkt, %1 an der Abspielposition</numerusform>
+            <numerusform>%n Punkte, %1 an der Abspielposition</numerusform>
         </translation>
     </message>
     <message>
-        <source>Ride editor, %1 of %2</source>
-        <translation>Fahrt bearbeiten, %1 von %2</translation>
-    </message>
-    <message>
-        <source>in</source>
-        <translation>ein</translation>
-    </message>
-    <message>
-        <source>out</source>
-        <translation>aus</translation>
-    </message>
-    <message>
-        <source>Ride of %1 in</source>
-        <translation>Fahrt von %1 ein</translation>
-    </message>
-    <message>
         <source>Ride %1: %2</source>
-        <translation>Fahrt %1: %2</translation>
+        <translation>Automation %1: %2</translation>
     </message>
     <message>
         <source>Ride %1 of %2: %3</source>
-        <translation>Fahrt %1 von %2: %3</translation>
-    </message>
-    <message>
-        <source>point to %1, %2</source>
-        <translation>Punkt nach %1, %2</translation>
-    </message>
-    <message>
-        <source>move %1 points</source>
-        <translation>%1 Punkte verschieben</translation>
-    </message>
-    <message>
-        <source>The blade is what the ride is now. With touch, latch or write, moving it while the song plays writes the ride.</source>
-        <translation>Die Klinge ist, was die Fahrt jetzt ist. Mit Touch, Latch oder Write schreibt ihre Bewegung die Fahrt, während der Song spielt.</translation>
-    </message>
-    <message>
-        <source>add point %1, %2</source>
-        <translation>Punkt setzen %1, %2</translation>
-    </message>
-    <message>
-        <source>%1 at %2, %3 ride %4. Click adds a point, drag moves it, Ctrl and drag selects.</source>
-        <translation>%1 bei %2, %3 Fahrt %4. Klick setzt einen Punkt, Ziehen bewegt ihn, Ctrl und Ziehen wählt.</translation>
-    </message>
-    <message>
-        <source>Drag here to mark a stretch (with Ctrl one more); then drag the curve in it up or down.</source>
-        <translation>Ziehe hier, um eine Strecke zu markieren (mit Ctrl eine mehr); dann ziehe die Kurve darin hoch oder runter.</translation>
+        <translation>Automation %1 von %2: %3</translation>
     </message>
     <message>
         <source>%1 to %2</source>
         <translation>%1 bis %2</translation>
     </message>
     <message>
-        <source>a stretch %1</source>
-        <translation>eine Strecke %1</translation>
-    </message>
-    <message>
         <source>%1 to %2: %3</source>
         <translation>%1 bis %2: %3</translation>
-    </message>
-    <message>
-        <source>bend %1</source>
-        <translation>Biegung %1</translation>
-    </message>
-    <message>
-        <source>bend %1 (−1 fast first … 1 slow first)</source>
-        <translation>Biegung %1 (−1 erst schnell … 1 erst langsam)</translation>
     </message>
     <message>
         <source>%1, %2</source>
         <translation>%1, %2</translation>
     </message>
     <message>
-        <source>fill to %1, %2</source>
-        <translation>füllen bis %1, %2</translation>
-    </message>
-    <message>
-        <source>point to %1</source>
-        <translation>Punkt nach %1</translation>
-    </message>
-    <message>
-        <source>add point at the playhead</source>
-        <translation>Punkt an der Abspielstelle setzen</translation>
-    </message>
-    <message>
         <source>%1  %2</source>
         <translation>%1  %2</translation>
     </message>
     <message>
-        <source>%1 of %2%3</source>
-        <translation>%1 von %2%3</translation>
-    </message>
-    <message>
-        <source>, out</source>
-        <translation>, aus</translation>
-    </message>
-    <message>
         <source>No ride yet: click to add the first point. Up is louder; 0 dB is the fader&apos;s level.</source>
-        <translation>Noch keine Fahrt: ein Klick setzt den ersten Punkt. Oben ist lauter; 0 dB ist der Pegel des Faders.</translation>
+        <translation>Noch keine Automation: Ein Klick setzt den ersten Punkt. Oben ist lauter; 0 dB ist der Pegel des Faders.</translation>
     </message>
     <message>
         <source>No ride yet: click to add the first point.</source>
-        <translation>Noch keine Fahrt: ein Klick setzt den ersten Punkt.</translation>
-    </message>
-    <message>
-        <source>clear a stretch</source>
-        <translation>Strecke leeren</translation>
-    </message>
-    <message>
-        <source>delete a point</source>
-        <translation>Punkt löschen</translation>
-    </message>
-    <message>
-        <source>delete %1 points</source>
-        <translation>%1 Punkte löschen</translation>
-    </message>
-    <message>
-        <source>line</source>
-        <translation>Linie</translation>
-    </message>
-    <message>
-        <source>step</source>
-        <translation>Stufe</translation>
-    </message>
-    <message>
-        <source>bend, slow first</source>
-        <translation>Biegung, erst langsam</translation>
-    </message>
-    <message>
-        <source>bend, fast first</source>
-        <translation>Biegung, erst schnell</translation>
+        <translation>Noch keine Automation: Ein Klick setzt den ersten Punkt.</translation>
     </message>
     <message>
         <source>S-shape</source>
         <translation>S-Form</translation>
     </message>
     <message>
-        <source>lock</source>
-        <translation>sperren</translation>
+        <source>Bypasses this ride, to compare. A bypassed ride is not exported either. (/)</source>
+        <translation>Umgeht diese Automation, zum Vergleichen. Eine umgangene Automation wird auch nicht exportiert. (/)</translation>
     </message>
     <message>
-        <source>unlock</source>
-        <translation>entsperren</translation>
+        <source>Automation editor, %1 of %2</source>
+        <translation>Automation bearbeiten, %1 von %2</translation>
     </message>
     <message>
-        <source>There is nothing to thin: every point moves the ride by more than %1.</source>
-        <translation>Es gibt nichts auszudünnen: jeder Punkt bewegt die Fahrt um mehr als %1.</translation>
+        <source>Ride of %1 on</source>
+        <translation>Automation von %1 an</translation>
     </message>
     <message>
-        <source>%1 points of %2</source>
-        <translation>%1 Punkte von %2</translation>
+        <source>Move a point to %1, %2</source>
+        <translation>Punkt nach %1, %2</translation>
     </message>
     <message>
-        <source>Mark a stretch in the strip above the curve, or choose two points, to copy.</source>
-        <translation>Markiere eine Strecke im Streifen über der Kurve, oder wähle zwei Punkte, um zu kopieren.</translation>
+        <source>The bar shows the current value of the ride. In touch, latch or write, move it while the song plays to write the ride.</source>
+        <translation>Der Balken zeigt den aktuellen Wert der Automation. In Touch, Latch oder Write schreibt seine Bewegung sie, während der Song spielt.</translation>
+    </message>
+    <message>
+        <source>Add a point at %1, %2</source>
+        <translation>Punkt bei %1, %2 setzen</translation>
+    </message>
+    <message>
+        <source>%1 at %2, %3 ride %4. Click to add a point, drag to move it, Ctrl and drag to select.</source>
+        <translation>%1 bei %2, %3 Automation %4. Klick setzt einen Punkt, Ziehen bewegt ihn, Strg und Ziehen wählt aus.</translation>
+    </message>
+    <message>
+        <source>Drag here to mark a stretch (with Ctrl another one). Then drag the curve in it up or down.</source>
+        <translation>Ziehe hier, um einen Bereich zu markieren (mit Strg einen weiteren). Dann ziehe die Kurve darin hoch oder runter.</translation>
+    </message>
+    <message>
+        <source>Move a stretch by %1</source>
+        <translation>Bereich um %1 verschieben</translation>
+    </message>
+    <message>
+        <source>Bend %1</source>
+        <translation>Biegung %1</translation>
+    </message>
+    <message>
+        <source>bend %1 (−1 fast first … +1 slow first)</source>
+        <translation>Biegung %1 (−1 erst schnell … +1 erst langsam)</translation>
+    </message>
+    <message>
+        <source>Fill to %1, %2</source>
+        <translation>Füllen bis %1, %2</translation>
+    </message>
+    <message>
+        <source>Move a point to %1</source>
+        <translation>Punkt nach %1</translation>
+    </message>
+    <message>
+        <source>Add a point at the playhead</source>
+        <translation>Punkt an der Abspielposition setzen</translation>
+    </message>
+    <message>
+        <source>%1 of %2, bypassed</source>
+        <translation>%1 von %2, umgangen</translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <translation>%1 von %2</translation>
+    </message>
+    <message>
+        <source>Clear a stretch</source>
+        <translation>Bereich leeren</translation>
+    </message>
+    <message>
+        <source>Line</source>
+        <translation>Linie</translation>
+    </message>
+    <message>
+        <source>Step</source>
+        <translation>Stufe</translation>
+    </message>
+    <message>
+        <source>Bend, slow first</source>
+        <translation>Biegung, erst langsam</translation>
+    </message>
+    <message>
+        <source>Bend, fast first</source>
+        <translation>Biegung, erst schnell</translation>
+    </message>
+    <message>
+        <source>Lock points</source>
+        <translation>Punkte sperren</translation>
+    </message>
+    <message>
+        <source>Unlock points</source>
+        <translation>Punkte entsperren</translation>
+    </message>
+    <message>
+        <source>The ride is as simple as possible: every point changes it by more than %1.</source>
+        <translation>Die Automation ist so einfach wie möglich: Jeder Punkt ändert sie um mehr als %1.</translation>
+    </message>
+    <message>
+        <source>To copy, mark a stretch in the strip above the curve, or select two points.</source>
+        <translation>Markiere zum Kopieren einen Bereich im Streifen über der Kurve oder wähle zwei Punkte aus.</translation>
     </message>
     <message numerus="yes">
-        <source>%n point(s) copied; Ctrl+V puts them at the playhead.</source>
+        <source>%n point(s) copied. Ctrl+V pastes at the playhead.</source>
         <translation>
-            <numerusform>%n Punkt kopiert; Ctrl+V setzt ihn an die Abspielstelle.</numerusform>
-            <numerusform>%n Punkte kopiert; Ctrl+V setzt sie an die Abspielstelle.</numerusform>
+            <numerusform>%n Punkt kopiert. Strg+V fügt an der Abspielposition ein.</numerusform>
+            <numerusform>%n Punkte kopiert. Strg+V fügt an der Abspielposition ein.</numerusform>
         </translation>
     </message>
     <message>
-        <source>paste at %1</source>
-        <translation>einfügen bei %1</translation>
+        <source>Paste at %1</source>
+        <translation>Einfügen bei %1</translation>
     </message>
     <message>
-        <source>scale %1 points</source>
-        <translation>%1 Punkte skalieren</translation>
+        <source>Point</source>
+        <translation>Punkt</translation>
     </message>
     <message>
-        <source>stretch %1 points</source>
-        <translation>%1 Punkte dehnen</translation>
+        <source>Time in seconds, value, and bend from −1 to +1</source>
+        <translation>Zeit in Sekunden, Wert und Biegung von −1 bis +1</translation>
     </message>
     <message>
-        <source>The point</source>
-        <translation>Der Punkt</translation>
+        <source>Time in seconds, and value</source>
+        <translation>Zeit in Sekunden und Wert</translation>
     </message>
     <message>
-        <source>Seconds, value, and bend from −1 to 1</source>
-        <translation>Sekunden, Wert, und Biegung von −1 bis 1</translation>
+        <source>&apos;%1&apos; is not a time in seconds and a value from %2 to %3. Type 12.5 −3, for example.</source>
+        <translation>„%1“ ist keine Zeit in Sekunden mit einem Wert von %2 bis %3. Gib zum Beispiel 12,5 −3 ein.</translation>
     </message>
     <message>
-        <source>Seconds, and value</source>
-        <translation>Sekunden und Wert</translation>
+        <source>On</source>
+        <translation>An</translation>
     </message>
     <message>
-        <source>&apos;%1&apos; is not a time in seconds and a value between %2 and %3.</source>
-        <translation>»%1« ist keine Zeit in Sekunden und ein Wert zwischen %2 und %3.</translation>
+        <source>Bypassed</source>
+        <translation>Umgangen</translation>
+    </message>
+    <message numerus="yes">
+        <source>Move %n point(s)</source>
+        <translation>
+            <numerusform>%n Punkt verschieben</numerusform>
+            <numerusform>%n Punkte verschieben</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Delete %n point(s)</source>
+        <translation>
+            <numerusform>%n Punkt löschen</numerusform>
+            <numerusform>%n Punkte löschen</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Simplify %1 to %n point(s)</source>
+        <translation>
+            <numerusform>Von %1 auf %n Punkt vereinfachen</numerusform>
+            <numerusform>Von %1 auf %n Punkte vereinfachen</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Scale %n point(s)</source>
+        <translation>
+            <numerusform>%n Punkt skalieren</numerusform>
+            <numerusform>%n Punkte skalieren</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Stretch %n point(s)</source>
+        <translation>
+            <numerusform>%n Punkt dehnen</numerusform>
+            <numerusform>%n Punkte dehnen</numerusform>
+        </translation>
     </message>
 </context>
 <context>
     <name>isotonus::RideLane</name>
-    <message>
-        <source>none</source>
-        <translation>keiner</translation>
-    </message>
-    <message>
-        <source>%1 %2%3</source>
-        <translation>%1 %2%3</translation>
-    </message>
     <message numerus="yes">
         <source>%n point(s)</source>
         <translation>
@@ -7537,199 +8581,79 @@ Spitze %3, %4</translation>
         </translation>
     </message>
     <message>
-        <source> out</source>
-        <translation> aus</translation>
-    </message>
-    <message>
         <source>bypassed</source>
         <translation>umgangen</translation>
     </message>
     <message>
-        <source>%1: %2. Click to draw it below; Left and Right lower and raise all of it; Enter trims it by a number.</source>
-        <translation>%1: %2. Klicke, um sie unten zu zeichnen; Links und Rechts senken und heben alles davon; Enter trimmt es um eine Zahl.</translation>
+        <source>ride</source>
+        <translation>Automation</translation>
     </message>
     <message>
-        <source>Ride %1 %2 as a whole</source>
-        <translation>Fahrt %1 als Ganzes %2</translation>
+        <source>%1 %2, bypassed</source>
+        <translation>%1 %2, umgangen</translation>
     </message>
     <message>
-        <source>touch</source>
+        <source>%1 %2</source>
+        <translation>%1 %2</translation>
+    </message>
+    <message>
+        <source>%1: %2. Click to edit the ride below. Left and Right lower and raise the whole ride; Enter trims it by a figure.</source>
+        <translation>%1: %2. Ein Klick öffnet die Automation unten. Links und Rechts senken und heben sie ganz; Enter trimmt sie um einen Wert.</translation>
+    </message>
+    <message>
+        <source>Trim the ride %1 by %2</source>
+        <translation>Automation %1 um %2 trimmen</translation>
+    </message>
+    <message>
+        <source>Touch</source>
         <translation>Touch</translation>
     </message>
     <message>
-        <source>latch</source>
+        <source>Latch</source>
         <translation>Latch</translation>
     </message>
     <message>
-        <source>write</source>
+        <source>Write</source>
         <translation>Write</translation>
     </message>
     <message>
-        <source>ride</source>
-        <translation>Fahrt</translation>
+        <source>no ride</source>
+        <translation>keine Automation</translation>
     </message>
 </context>
 <context>
     <name>isotonus::RidePanel</name>
     <message>
         <source>All rides of the session</source>
-        <translation>Alle Fahrten der Sitzung</translation>
-    </message>
-    <message>
-        <source>what is ridden</source>
-        <translation>was gefahren wird</translation>
-    </message>
-    <message>
-        <source>Its lane; with Ctrl besides those that are shown.</source>
-        <translation>Seine Bahn; mit Ctrl neben denen, die zu sehen sind.</translation>
-    </message>
-    <message>
-        <source>how it is written</source>
-        <translation>wie es geschrieben wird</translation>
-    </message>
-    <message>
-        <source>read</source>
-        <translation>Read</translation>
-    </message>
-    <message>
-        <source>The ride plays; moving a control sets it as ever.</source>
-        <translation>Die Fahrt spielt; ein bewegter Regler stellt sie wie immer.</translation>
-    </message>
-    <message>
-        <source>touch</source>
-        <translation>Touch</translation>
-    </message>
-    <message>
-        <source>While the song plays, a control that is held is written; let go, it returns to the ride.</source>
-        <translation>Während der Song spielt, wird ein gehaltener Regler geschrieben; losgelassen kehrt er zur Fahrt zurück.</translation>
-    </message>
-    <message>
-        <source>latch</source>
-        <translation>Latch</translation>
-    </message>
-    <message>
-        <source>Written from the first touch until the song stops.</source>
-        <translation>Geschrieben von der ersten Berührung, bis der Song hält.</translation>
-    </message>
-    <message>
-        <source>write</source>
-        <translation>Write</translation>
-    </message>
-    <message>
-        <source>Written over from where the song starts until it stops.</source>
-        <translation>Überschrieben vom Start des Songs, bis er hält.</translation>
-    </message>
-    <message>
-        <source>With Ctrl for all rows.</source>
-        <translation>Mit Ctrl für alle Zeilen.</translation>
-    </message>
-    <message>
-        <source>what is drawn</source>
-        <translation>was gezeichnet wird</translation>
+        <translation>Alle Automationen der Sitzung</translation>
     </message>
     <message>
         <source>Bend</source>
         <translation>Biegung</translation>
     </message>
     <message>
-        <source>How the ride goes to the next point: line, step, bends, S. (T)</source>
-        <translation>Wie die Fahrt zum nächsten Punkt geht: Linie, Stufe, Biegungen, S. (T)</translation>
-    </message>
-    <message>
         <source>Lock</source>
         <translation>Sperren</translation>
-    </message>
-    <message>
-        <source>A draft leaves locked points, and what lies between them, alone. (L)</source>
-        <translation>Ein Entwurf lässt gesperrte Punkte, und was dazwischen liegt, in Ruhe. (L)</translation>
-    </message>
-    <message>
-        <source>Thin</source>
-        <translation>Dünnen</translation>
-    </message>
-    <message>
-        <source>Takes away points that hardly move the ride.</source>
-        <translation>Nimmt Punkte weg, die die Fahrt kaum bewegen.</translation>
     </message>
     <message>
         <source>Delete</source>
         <translation>Löschen</translation>
     </message>
     <message>
-        <source>Takes the selected points, or the marked stretch, away. (Delete)</source>
-        <translation>Nimmt die gewählten Punkte oder die markierte Strecke weg. (Entf)</translation>
-    </message>
-    <message>
         <source>Clear</source>
         <translation>Leeren</translation>
-    </message>
-    <message>
-        <source>Takes the whole ride away; undo brings it back.</source>
-        <translation>Nimmt die ganze Fahrt weg; Zurücknehmen bringt sie wieder.</translation>
-    </message>
-    <message>
-        <source>clear</source>
-        <translation>leeren</translation>
     </message>
     <message>
         <source>More</source>
         <translation>Mehr</translation>
     </message>
     <message>
-        <source>Copy, paste, fill, trim, tables, faders over MIDI.</source>
-        <translation>Kopieren, einfügen, füllen, trimmen, Tabellen, Fader über MIDI.</translation>
-    </message>
-    <message>
-        <source>what is proposed</source>
-        <translation>was geraten wird</translation>
-    </message>
-    <message>
         <source>Draft…</source>
         <translation>Entwurf…</translation>
     </message>
     <message>
-        <source>A first ride that brings every phrase to one level; points like any others.</source>
-        <translation>Eine erste Fahrt, die jede Phrase auf einen Pegel bringt; Punkte wie alle anderen.</translation>
-    </message>
-    <message>
-        <source>Other</source>
-        <translation>Andere</translation>
-    </message>
-    <message>
-        <source>Drafts against the mix; fade-out, lift, dips at another track&apos;s hits, tremolo, throw.</source>
-        <translation>Entwürfe gegen den Mix; Fade-out, Lift, Senken an den Schlägen einer anderen Spur, Tremolo, Wurf.</translation>
-    </message>
-    <message>
-        <source>family</source>
-        <translation>Familie</translation>
-    </message>
-    <message>
-        <source>This lane of all rows of the family.</source>
-        <translation>Diese Bahn aller Zeilen der Familie.</translation>
-    </message>
-    <message>
-        <source>bypass</source>
-        <translation>aus</translation>
-    </message>
-    <message>
-        <source>As if this row had no rides, to compare; with Ctrl all rows.</source>
-        <translation>Als hätte diese Zeile keine Fahrten, zum Vergleichen; mit Ctrl alle Zeilen.</translation>
-    </message>
-    <message>
-        <source>all rides</source>
-        <translation>Liste</translation>
-    </message>
-    <message>
-        <source>A list of every ride in the session.</source>
-        <translation>Eine Liste jeder Fahrt der Sitzung.</translation>
-    </message>
-    <message>
         <source>Draft against the rest of the mix…</source>
         <translation>Entwurf gegen den Rest des Mixes…</translation>
-    </message>
-    <message>
-        <source>Draft by what is heard of it…</source>
-        <translation>Entwurf nach dem, was davon zu hören ist…</translation>
     </message>
     <message>
         <source>Fade-out…</source>
@@ -7748,88 +8672,32 @@ Spitze %3, %4</translation>
         <translation>bis, s</translation>
     </message>
     <message>
-        <source>bend: −1 fast first … 1 slow first</source>
-        <translation>Biegung: −1 erst schnell … 1 erst langsam</translation>
-    </message>
-    <message>
-        <source>fade-out from %1</source>
-        <translation>Fade-out ab %1</translation>
-    </message>
-    <message>
-        <source>Lift of the section or the marked stretch…</source>
-        <translation>Lift des Abschnitts oder der markierten Strecke…</translation>
-    </message>
-    <message>
         <source>Lift</source>
-        <translation>Lift</translation>
-    </message>
-    <message>
-        <source>by</source>
-        <translation>um</translation>
-    </message>
-    <message>
-        <source>edges, s</source>
-        <translation>Kanten, s</translation>
-    </message>
-    <message>
-        <source>lift %1</source>
-        <translation>Lift %1</translation>
-    </message>
-    <message>
-        <source>Dips around the hits of another track…</source>
-        <translation>Senken bei den Schlägen einer anderen Spur…</translation>
+        <translation>Anhebung</translation>
     </message>
     <message>
         <source>Tremolo on the grid…</source>
         <translation>Tremolo im Raster…</translation>
     </message>
     <message>
-        <source>Throw: up for the marked words only…</source>
-        <translation>Wurf: nur für die markierten Worte hoch…</translation>
-    </message>
-    <message>
         <source>Mark the words first: drag in the strip above the curve, with Ctrl the next ones too.</source>
-        <translation>Markiere zuerst die Worte: Ziehen im Streifen über der Kurve, mit Ctrl auch die nächsten.</translation>
+        <translation>Markiere zuerst die Worte: Ziehen im Streifen über der Kurve, mit Strg auch die nächsten.</translation>
     </message>
     <message>
         <source>Throw</source>
         <translation>Wurf</translation>
     </message>
     <message>
-        <source>up by</source>
-        <translation>hoch um</translation>
-    </message>
-    <message>
-        <source>edges, ms</source>
-        <translation>Kanten, ms</translation>
-    </message>
-    <message>
-        <source>throw</source>
-        <translation>Wurf</translation>
-    </message>
-    <message>
         <source>Copy the marked stretch (Ctrl+C)</source>
-        <translation>Markierte Strecke kopieren (Ctrl+C)</translation>
+        <translation>Markierte Strecke kopieren (Strg+C)</translation>
     </message>
     <message>
         <source>Paste at the playhead (Ctrl+V)</source>
-        <translation>An der Abspielstelle einfügen (Ctrl+V)</translation>
+        <translation>An der Abspielposition einfügen (Strg+V)</translation>
     </message>
     <message>
         <source>Paste at a section</source>
         <translation>An einem Abschnitt einfügen</translation>
-    </message>
-    <message>
-        <source>Fill with the value at the playhead to the end</source>
-        <translation>Mit dem Wert der Abspielstelle bis zum Ende füllen</translation>
-    </message>
-    <message>
-        <source>Fill with the value at the playhead to the loop&apos;s end</source>
-        <translation>Mit dem Wert der Abspielstelle bis zum Ende des Loops füllen</translation>
-    </message>
-    <message>
-        <source>There is no loop that ends after the playhead.</source>
-        <translation>Es gibt keinen Loop, der nach der Abspielstelle endet.</translation>
     </message>
     <message>
         <source>Show all values</source>
@@ -7837,15 +8705,11 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Trim the whole ride…</source>
-        <translation>Die ganze Fahrt trimmen…</translation>
+        <translation>Die ganze Automation trimmen…</translation>
     </message>
     <message>
         <source>Trim of the ride</source>
-        <translation>Trim der Fahrt</translation>
-    </message>
-    <message>
-        <source>trim %1</source>
-        <translation>Trim %1</translation>
+        <translation>Trim der Automation</translation>
     </message>
     <message>
         <source>Type the point (Enter)</source>
@@ -7865,7 +8729,7 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Save the points as a table (CSV)…</source>
-        <translation>Punkte als Tabelle sichern (CSV)…</translation>
+        <translation>Punkte als Tabelle speichern (CSV)…</translation>
     </message>
     <message>
         <source>Points from a table (CSV)…</source>
@@ -7876,24 +8740,8 @@ Spitze %3, %4</translation>
         <translation>Nachgebildete Faderbox</translation>
     </message>
     <message>
-        <source>Learn: the next fader moves this</source>
-        <translation>Lernen: der nächste Fader bewegt dies</translation>
-    </message>
-    <message>
         <source>Faders over MIDI</source>
         <translation>Fader über MIDI</translation>
-    </message>
-    <message>
-        <source>no MIDI device is there</source>
-        <translation>kein MIDI-Gerät da</translation>
-    </message>
-    <message>
-        <source>A control group has a level and a mute to ride.</source>
-        <translation>Bei einer Regelgruppe lassen sich Pegel und Stummschaltung fahren.</translation>
-    </message>
-    <message>
-        <source>%1 · %2 · %3, %4 to %5%6</source>
-        <translation>%1 · %2 · %3, %4 bis %5%6</translation>
     </message>
     <message numerus="yes">
         <source>%n point(s)</source>
@@ -7903,76 +8751,20 @@ Spitze %3, %4</translation>
         </translation>
     </message>
     <message>
-        <source> · out</source>
-        <translation> · aus</translation>
-    </message>
-    <message>
-        <source>Nothing is ridden yet.</source>
-        <translation>Noch wird nichts gefahren.</translation>
-    </message>
-    <message>
-        <source>A draft is made for a track: choose one.</source>
-        <translation>Ein Entwurf entsteht für eine Spur: wähle eine.</translation>
-    </message>
-    <message>
-        <source>Listening to the tracks first; the draft comes then.</source>
-        <translation>Die Spuren werden zuerst angehört; dann kommt der Entwurf.</translation>
-    </message>
-    <message>
-        <source>There is no phrase to ride in this track.</source>
-        <translation>In dieser Spur gibt es keine Phrase zu fahren.</translation>
-    </message>
-    <message>
         <source>level of each phrase after the trim, dBFS AES17</source>
         <translation>Pegel jeder Phrase nach dem Trim, dBFS AES17</translation>
     </message>
     <message>
-        <source>each phrase above the rest, dB (K-weighted)</source>
-        <translation>jede Phrase über dem Rest, dB (K-gewichtet)</translation>
-    </message>
-    <message>
-        <source>heard of its bands in each phrase, %</source>
-        <translation>von ihren Bändern in jeder Phrase zu hören, %</translation>
-    </message>
-    <message>
         <source>Ride draft</source>
-        <translation>Entwurf einer Fahrt</translation>
+        <translation>Entwurf der Automation</translation>
     </message>
     <message>
         <source>Ride draft against the rest</source>
         <translation>Entwurf gegen den Rest</translation>
     </message>
     <message>
-        <source>Ride draft by what is heard</source>
-        <translation>Entwurf nach dem, was zu hören ist</translation>
-    </message>
-    <message>
-        <source>leave alone within, ± dB</source>
-        <translation>in Ruhe lassen innerhalb, ± dB</translation>
-    </message>
-    <message>
         <source>depth, %</source>
         <translation>Tiefe, %</translation>
-    </message>
-    <message>
-        <source>at most up, dB</source>
-        <translation>höchstens hoch, dB</translation>
-    </message>
-    <message>
-        <source>at most down, dB</source>
-        <translation>höchstens runter, dB</translation>
-    </message>
-    <message>
-        <source>silence: below the loudest by, dB</source>
-        <translation>Stille: unter dem Lautesten um, dB</translation>
-    </message>
-    <message>
-        <source>leave alone (breaths) shorter than, s</source>
-        <translation>in Ruhe lassen (Atmer), kürzer als, s</translation>
-    </message>
-    <message>
-        <source>follow longer phrases in parts of, s</source>
-        <translation>längeren Phrasen folgen in Teilen von, s</translation>
     </message>
     <message numerus="yes">
         <source>draft of %n point(s)</source>
@@ -7998,28 +8790,16 @@ Spitze %3, %4</translation>
         <translation>Tiefe</translation>
     </message>
     <message>
-        <source>tremolo</source>
-        <translation>Tremolo</translation>
-    </message>
-    <message>
         <source>Bypass all rides</source>
-        <translation>Alle Fahrten umgehen</translation>
-    </message>
-    <message>
-        <source>All rides again</source>
-        <translation>Alle Fahrten wieder</translation>
+        <translation>Alle Automationen umgehen</translation>
     </message>
     <message>
         <source>Bypass the rides of %1</source>
-        <translation>Fahrten von %1 umgehen</translation>
-    </message>
-    <message>
-        <source>The rides of %1 again</source>
-        <translation>Fahrten von %1 wieder</translation>
+        <translation>Automation von %1 umgehen</translation>
     </message>
     <message>
         <source>The ride as a table</source>
-        <translation>Die Fahrt als Tabelle</translation>
+        <translation>Die Automation als Tabelle</translation>
     </message>
     <message>
         <source>CSV (*.csv)</source>
@@ -8027,39 +8807,299 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>A ride from a table</source>
-        <translation>Eine Fahrt aus einer Tabelle</translation>
-    </message>
-    <message>
-        <source>from %1</source>
-        <translation>aus %1</translation>
-    </message>
-    <message>
-        <source>Choose a row</source>
-        <translation>Wähle eine Zeile</translation>
+        <translation>Eine Automation aus einer Tabelle</translation>
     </message>
     <message>
         <source>Rides of %1</source>
-        <translation>Fahrten von %1</translation>
+        <translation>Automation von %1</translation>
     </message>
     <message>
-        <source>how closely</source>
-        <translation>wie genau</translation>
+        <source>Parameter</source>
+        <translation>Parameter</translation>
     </message>
     <message>
-        <source>light: half of the difference</source>
-        <translation>leicht: die Hälfte des Unterschieds</translation>
+        <source>Shows the lane of this parameter; with Ctrl in addition to the others.</source>
+        <translation>Zeigt die Bahn dieses Parameters; mit Strg zusätzlich zu den anderen.</translation>
     </message>
     <message>
-        <source>even</source>
-        <translation>gleichmäßig</translation>
+        <source>Write mode</source>
+        <translation>Schreibmodus</translation>
     </message>
     <message>
-        <source>tight: all of it, in short parts</source>
-        <translation>eng: ganz, in kurzen Abschnitten</translation>
+        <source>Read</source>
+        <translation>Read</translation>
     </message>
     <message>
-        <source>by the figures below</source>
-        <translation>nach den Werten darunter</translation>
+        <source>Read: the ride plays. Moving a control sets it without writing.</source>
+        <translation>Read: Die Automation spielt. Ein bewegter Regler wird gesetzt, ohne zu schreiben.</translation>
+    </message>
+    <message>
+        <source>Touch: while the song plays, a held control is written. When you let go, the control returns to the ride.</source>
+        <translation>Touch: Während der Song spielt, wird ein gehaltener Regler geschrieben. Losgelassen kehrt er zur Automation zurück.</translation>
+    </message>
+    <message>
+        <source>Latch</source>
+        <translation>Latch</translation>
+    </message>
+    <message>
+        <source>Latch: writes from the first touch until the song stops.</source>
+        <translation>Latch: schreibt von der ersten Berührung, bis der Song anhält.</translation>
+    </message>
+    <message>
+        <source>Write</source>
+        <translation>Write</translation>
+    </message>
+    <message>
+        <source>Write: replaces the ride from where the song starts until it stops.</source>
+        <translation>Write: überschreibt die Automation vom Start des Songs, bis er anhält.</translation>
+    </message>
+    <message>
+        <source>With Ctrl for all tracks.</source>
+        <translation>Mit Strg für alle Spuren.</translation>
+    </message>
+    <message>
+        <source>Edit</source>
+        <translation>Bearbeiten</translation>
+    </message>
+    <message>
+        <source>Sets the shape of the ride up to the next point: line, step, bends, S-shape. (T)</source>
+        <translation>Setzt die Form der Automation bis zum nächsten Punkt: Linie, Stufe, Biegungen, S-Form. (T)</translation>
+    </message>
+    <message>
+        <source>Locks the selected points: a draft leaves them, and the ride between them, as they are. (L)</source>
+        <translation>Sperrt die ausgewählten Punkte: Ein Entwurf lässt sie und den Verlauf dazwischen, wie sie sind. (L)</translation>
+    </message>
+    <message>
+        <source>Simplify</source>
+        <translation>Vereinfachen</translation>
+    </message>
+    <message>
+        <source>Deletes points that hardly change the ride.</source>
+        <translation>Löscht Punkte, die die Automation kaum ändern.</translation>
+    </message>
+    <message>
+        <source>Deletes the selected points, or the points of the marked stretch. (Delete)</source>
+        <translation>Löscht die ausgewählten Punkte oder die des markierten Bereichs. (Entf)</translation>
+    </message>
+    <message>
+        <source>Deletes the whole ride. Undo restores it.</source>
+        <translation>Löscht die ganze Automation. Rückgängig stellt sie wieder her.</translation>
+    </message>
+    <message>
+        <source>Clear the ride</source>
+        <translation>Automation leeren</translation>
+    </message>
+    <message>
+        <source>Copy, paste, fill, trim, tables, and faders over MIDI.</source>
+        <translation>Kopieren, Einfügen, Füllen, Trimmen, Tabellen und Fader über MIDI.</translation>
+    </message>
+    <message>
+        <source>Suggestions</source>
+        <translation>Vorschläge</translation>
+    </message>
+    <message>
+        <source>Drafts a ride that brings every phrase to one level. Edit its points like any others.</source>
+        <translation>Entwirft eine Automation, die jede Phrase auf einen Pegel bringt. Ihre Punkte sind Punkte wie alle anderen.</translation>
+    </message>
+    <message>
+        <source>More drafts</source>
+        <translation>Weitere</translation>
+    </message>
+    <message>
+        <source>Drafts against the mix, fade-out, lift, dips at another track&apos;s hits, tremolo, throw.</source>
+        <translation>Entwürfe gegen den Mix, Fade-out, Anhebung, Senken an den Schlägen einer anderen Spur, Tremolo, Wurf.</translation>
+    </message>
+    <message>
+        <source>Family</source>
+        <translation>Familie</translation>
+    </message>
+    <message>
+        <source>Shows this parameter for all tracks of the family.</source>
+        <translation>Zeigt diesen Parameter für alle Spuren der Familie.</translation>
+    </message>
+    <message>
+        <source>Bypass</source>
+        <translation>Bypass</translation>
+    </message>
+    <message>
+        <source>Plays this track without its rides, to compare; with Ctrl all tracks.</source>
+        <translation>Spielt diese Spur ohne Automation, zum Vergleichen; mit Strg alle Spuren.</translation>
+    </message>
+    <message>
+        <source>All rides</source>
+        <translation>Alle</translation>
+    </message>
+    <message>
+        <source>Lists every ride of the session.</source>
+        <translation>Listet jede Automation der Sitzung.</translation>
+    </message>
+    <message>
+        <source>Draft by audibility…</source>
+        <translation>Entwurf nach Hörbarkeit…</translation>
+    </message>
+    <message>
+        <source>bend: −1 fast first … +1 slow first</source>
+        <translation>Biegung: −1 erst schnell … +1 erst langsam</translation>
+    </message>
+    <message>
+        <source>Fade-out from %1</source>
+        <translation>Fade-out ab %1</translation>
+    </message>
+    <message>
+        <source>Lift the section or the marked stretch…</source>
+        <translation>Abschnitt oder markierten Bereich anheben…</translation>
+    </message>
+    <message>
+        <source>gain</source>
+        <translation>Gain</translation>
+    </message>
+    <message>
+        <source>length of the edges, s</source>
+        <translation>Länge der Flanken, s</translation>
+    </message>
+    <message>
+        <source>Lift by %1</source>
+        <translation>Anheben um %1</translation>
+    </message>
+    <message>
+        <source>Dips at the hits of another track…</source>
+        <translation>Senken an den Schlägen einer anderen Spur…</translation>
+    </message>
+    <message>
+        <source>Throw: raise only the marked words…</source>
+        <translation>Wurf: nur die markierten Worte anheben…</translation>
+    </message>
+    <message>
+        <source>gain of the words</source>
+        <translation>Gain der Worte</translation>
+    </message>
+    <message>
+        <source>length of the edges, ms</source>
+        <translation>Länge der Flanken, ms</translation>
+    </message>
+    <message>
+        <source>Fill to the end with the value at the playhead</source>
+        <translation>Bis zum Ende mit dem Wert an der Abspielposition füllen</translation>
+    </message>
+    <message>
+        <source>Fill to the loop&apos;s end with the value at the playhead</source>
+        <translation>Bis zum Ende des Loops mit dem Wert an der Abspielposition füllen</translation>
+    </message>
+    <message>
+        <source>No loop ends after the playhead. Set a loop first.</source>
+        <translation>Kein Loop endet nach der Abspielposition. Setze zuerst einen Loop.</translation>
+    </message>
+    <message>
+        <source>Trim by %1</source>
+        <translation>Um %1 trimmen</translation>
+    </message>
+    <message>
+        <source>Learn: the next fader controls this parameter</source>
+        <translation>Lernen: Der nächste Fader steuert diesen Parameter</translation>
+    </message>
+    <message>
+        <source>No MIDI device connected</source>
+        <translation>Kein MIDI-Gerät angeschlossen</translation>
+    </message>
+    <message>
+        <source>A group has only two parameters with rides: level and mute.</source>
+        <translation>Eine Gruppe hat nur zwei automatisierbare Parameter: Pegel und Mute.</translation>
+    </message>
+    <message>
+        <source>%1 · %2 · %3, %4 to %5 · bypassed</source>
+        <translation>%1 · %2 · %3, %4 bis %5 · umgangen</translation>
+    </message>
+    <message>
+        <source>%1 · %2 · %3, %4 to %5</source>
+        <translation>%1 · %2 · %3, %4 bis %5</translation>
+    </message>
+    <message>
+        <source>No rides yet.</source>
+        <translation>Noch keine Automation.</translation>
+    </message>
+    <message>
+        <source>A draft needs a track. Select one.</source>
+        <translation>Ein Entwurf braucht eine Spur. Wähle eine aus.</translation>
+    </message>
+    <message>
+        <source>Measuring the tracks first; then the draft appears.</source>
+        <translation>Zuerst werden die Spuren gemessen; dann erscheint der Entwurf.</translation>
+    </message>
+    <message>
+        <source>This track has no phrases for a ride.</source>
+        <translation>Diese Spur hat keine Phrasen für eine Automation.</translation>
+    </message>
+    <message>
+        <source>each phrase against the rest, dB (K-weighted)</source>
+        <translation>jede Phrase gegen den Rest, dB (K-gewichtet)</translation>
+    </message>
+    <message>
+        <source>audible share of its bands in each phrase, %</source>
+        <translation>hörbarer Anteil der Bänder je Phrase, %</translation>
+    </message>
+    <message>
+        <source>Ride draft by audibility</source>
+        <translation>Entwurf nach Hörbarkeit</translation>
+    </message>
+    <message>
+        <source>strength</source>
+        <translation>Stärke</translation>
+    </message>
+    <message>
+        <source>Light: half of the difference</source>
+        <translation>Leicht: die Hälfte des Unterschieds</translation>
+    </message>
+    <message>
+        <source>Even</source>
+        <translation>Gleichmäßig</translation>
+    </message>
+    <message>
+        <source>Tight: the whole difference, in short parts</source>
+        <translation>Eng: der ganze Unterschied, in kurzen Teilen</translation>
+    </message>
+    <message>
+        <source>By the figures below</source>
+        <translation>Nach den Werten darunter</translation>
+    </message>
+    <message>
+        <source>tolerance, ± dB</source>
+        <translation>Toleranz, ± dB</translation>
+    </message>
+    <message>
+        <source>raise by at most, dB</source>
+        <translation>höchstens anheben um, dB</translation>
+    </message>
+    <message>
+        <source>lower by at most, dB</source>
+        <translation>höchstens absenken um, dB</translation>
+    </message>
+    <message>
+        <source>silence: below the loudest phrase by, dB</source>
+        <translation>Stille: unter der lautesten Phrase um, dB</translation>
+    </message>
+    <message>
+        <source>ignore sounds (breaths) shorter than, s</source>
+        <translation>Laute (Atmer) übergehen, kürzer als, s</translation>
+    </message>
+    <message>
+        <source>split longer phrases into parts of, s</source>
+        <translation>längere Phrasen teilen in, s</translation>
+    </message>
+    <message>
+        <source>All rides on</source>
+        <translation>Alle Automationen an</translation>
+    </message>
+    <message>
+        <source>Rides of %1 on</source>
+        <translation>Automation von %1 an</translation>
+    </message>
+    <message>
+        <source>From %1</source>
+        <translation>Aus %1</translation>
+    </message>
+    <message>
+        <source>Select a track</source>
+        <translation>Wähle eine Spur</translation>
     </message>
 </context>
 <context>
@@ -8069,8 +9109,8 @@ Spitze %3, %4</translation>
         <translation>%1 des Sends nach %2</translation>
     </message>
     <message>
-        <source>%1 of %2: its ride is shown.</source>
-        <translation>%1 von %2: die Fahrt ist zu sehen.</translation>
+        <source>%1 of %2: the ride is shown.</source>
+        <translation>%1 von %2: Die Automation ist zu sehen.</translation>
     </message>
 </context>
 <context>
@@ -8090,10 +9130,6 @@ Spitze %3, %4</translation>
     <message>
         <source>guitars</source>
         <translation>Gitarren</translation>
-    </message>
-    <message>
-        <source>keys</source>
-        <translation>Tasten</translation>
     </message>
     <message>
         <source>strings</source>
@@ -8117,7 +9153,7 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Unmute %1</source>
-        <translation>%1 nicht mehr stumm</translation>
+        <translation>Mute von %1 aus</translation>
     </message>
     <message>
         <source>Solo %1</source>
@@ -8125,19 +9161,11 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Solo %1 off</source>
-        <translation>Solo %1 aus</translation>
-    </message>
-    <message>
-        <source>Mute: this track is not heard, nor exported. (M)</source>
-        <translation>Stumm: diese Spur ist nicht zu hören und wird nicht exportiert. (M)</translation>
-    </message>
-    <message>
-        <source>Solo: only soloed tracks are heard. Good for finding a fault; balance with everything playing. (S; a click with Ctrl solos it alone)</source>
-        <translation>Solo: nur Solo-Spuren sind zu hören. Gut, um einen Fehler zu finden; die Balance macht man mit allem. (S; ein Klick mit Ctrl macht sie allein solo)</translation>
+        <translation>Solo von %1 aus</translation>
     </message>
     <message>
         <source>Solo %1, which is solo safe</source>
-        <translation>Solo %1, die solo-fest ist</translation>
+        <translation>%1 solo, mit Solo-Safe</translation>
     </message>
     <message>
         <source>file missing</source>
@@ -8152,20 +9180,8 @@ Spitze %3, %4</translation>
         <translation>gehalten</translation>
     </message>
     <message>
-        <source>, mono</source>
-        <translation>, mono</translation>
-    </message>
-    <message>
-        <source>, stereo</source>
-        <translation>, stereo</translation>
-    </message>
-    <message>
         <source>reading…</source>
         <translation>wird gelesen…</translation>
-    </message>
-    <message>
-        <source>Name of the row</source>
-        <translation>Name der Zeile</translation>
     </message>
     <message>
         <source>Rename %1 to %2</source>
@@ -8186,10 +9202,6 @@ Spitze %3, %4</translation>
     <message>
         <source>Note on %1</source>
         <translation>Notiz zu %1</translation>
-    </message>
-    <message>
-        <source>What to remember of this track</source>
-        <translation>Was von dieser Spur zu merken ist</translation>
     </message>
     <message>
         <source>Percussive</source>
@@ -8217,15 +9229,7 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Fold the family &apos;%1&apos;</source>
-        <translation>Familie »%1« falten</translation>
-    </message>
-    <message>
-        <source>Ink</source>
-        <translation>Tinte</translation>
-    </message>
-    <message>
-        <source>Ink %1</source>
-        <translation>Tinte %1</translation>
+        <translation>Familie „%1“ falten</translation>
     </message>
     <message>
         <source>Anchor</source>
@@ -8248,39 +9252,8 @@ Spitze %3, %4</translation>
         <translation>Kanäle: %1</translation>
     </message>
     <message>
-        <source>folded to stereo</source>
-        <translation>auf Stereo gefaltet</translation>
-    </message>
-    <message>
         <source>as recorded</source>
         <translation>wie aufgenommen</translation>
-    </message>
-    <message>
-        <source>sides swapped</source>
-        <translation>Seiten getauscht</translation>
-    </message>
-    <message>
-        <source>mono: both sides</source>
-        <translation>mono: beide Seiten</translation>
-    </message>
-    <message>
-        <source>left side alone</source>
-        <translation>linke Seite allein</translation>
-    </message>
-    <message>
-        <source>right side alone</source>
-        <translation>rechte Seite allein</translation>
-    </message>
-    <message>
-        <source>channel %1 alone</source>
-        <translation>Kanal %1 allein</translation>
-    </message>
-    <message numerus="yes">
-        <source>split into %n mono tracks</source>
-        <translation>
-            <numerusform>in %n Mono-Spur teilen</numerusform>
-            <numerusform>in %n Mono-Spuren teilen</numerusform>
-        </translation>
     </message>
     <message>
         <source>Split %1</source>
@@ -8295,60 +9268,12 @@ Spitze %3, %4</translation>
         <translation>DC-Versatz</translation>
     </message>
     <message>
-        <source>Keep the low end in the centre</source>
-        <translation>Die Tiefen in der Mitte halten</translation>
-    </message>
-    <message>
-        <source>below %1 Hz</source>
-        <translation>unter %1 Hz</translation>
-    </message>
-    <message>
-        <source>as it is</source>
-        <translation>wie es ist</translation>
-    </message>
-    <message>
-        <source>Low end centred below %1 Hz</source>
-        <translation>Tiefen unter %1 Hz in der Mitte</translation>
-    </message>
-    <message>
-        <source>Low end as it is</source>
-        <translation>Tiefen, wie sie sind</translation>
-    </message>
-    <message>
-        <source>below another frequency…</source>
-        <translation>unter einer anderen Frequenz…</translation>
-    </message>
-    <message>
         <source>below, Hz: 40 … 500</source>
         <translation>unter, Hz: 40 … 500</translation>
     </message>
     <message>
-        <source>Hear only what is centred</source>
-        <translation>Nur hören, was in der Mitte gehalten wird</translation>
-    </message>
-    <message>
-        <source>Place left and right apart</source>
-        <translation>Links und rechts getrennt platzieren</translation>
-    </message>
-    <message>
-        <source>Sides together</source>
-        <translation>Seiten zusammen</translation>
-    </message>
-    <message>
-        <source>Sides apart</source>
-        <translation>Seiten getrennt</translation>
-    </message>
-    <message>
-        <source>Leads to</source>
-        <translation>Führt nach</translation>
-    </message>
-    <message>
-        <source>the main output</source>
-        <translation>zur Summe</translation>
-    </message>
-    <message>
         <source>Solo safe</source>
-        <translation>Solo-fest</translation>
+        <translation>Solo-Safe</translation>
     </message>
     <message>
         <source>Solo safe off</source>
@@ -8356,7 +9281,7 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Invert polarity</source>
-        <translation>Polarität drehen</translation>
+        <translation>Polarität invertieren</translation>
     </message>
     <message>
         <source>Count spikes</source>
@@ -8368,7 +9293,7 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>May pass the ceiling</source>
-        <translation>Darf die Decke überschreiten</translation>
+        <translation>Darf die Grenze überschreiten</translation>
     </message>
     <message>
         <source>Replace the file…</source>
@@ -8379,12 +9304,123 @@ Spitze %3, %4</translation>
         <translation>Aus der Sitzung entfernen</translation>
     </message>
     <message>
-        <source>its mute is ridden</source>
-        <translation>Stummschaltung automatisiert</translation>
-    </message>
-    <message>
         <source>%1: %2</source>
         <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Mute: this track is neither heard nor exported. (M)</source>
+        <translation>Mute: Diese Spur ist weder zu hören noch im Export. (M)</translation>
+    </message>
+    <message>
+        <source>Solo: only soloed tracks are heard. Use it to find a fault, but balance with everything playing. (S; Ctrl and click: only this track)</source>
+        <translation>Solo: Nur Solospuren sind zu hören. Zum Suchen eines Fehlers; die Balance machst du mit allem. (S; Strg und Klick: nur diese Spur)</translation>
+    </message>
+    <message>
+        <source>rides of its mute</source>
+        <translation>Mute automatisiert</translation>
+    </message>
+    <message>
+        <source>mono</source>
+        <translation>mono</translation>
+    </message>
+    <message>
+        <source>stereo</source>
+        <translation>stereo</translation>
+    </message>
+    <message>
+        <source>Name of the track</source>
+        <translation>Name der Spur</translation>
+    </message>
+    <message>
+        <source>Note on this track</source>
+        <translation>Notiz zu dieser Spur</translation>
+    </message>
+    <message>
+        <source>Colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>Colour %1</source>
+        <translation>Farbe %1</translation>
+    </message>
+    <message>
+        <source>Folded to stereo</source>
+        <translation>Auf Stereo gefaltet</translation>
+    </message>
+    <message>
+        <source>Left and right swapped</source>
+        <translation>Links und rechts getauscht</translation>
+    </message>
+    <message>
+        <source>Mono: both channels</source>
+        <translation>Mono: beide Kanäle</translation>
+    </message>
+    <message>
+        <source>Left channel only</source>
+        <translation>Nur linker Kanal</translation>
+    </message>
+    <message>
+        <source>Right channel only</source>
+        <translation>Nur rechter Kanal</translation>
+    </message>
+    <message>
+        <source>Channel %1 only</source>
+        <translation>Nur Kanal %1</translation>
+    </message>
+    <message numerus="yes">
+        <source>Split into %n mono track(s)</source>
+        <translation>
+            <numerusform>In %n Mono-Spur teilen</numerusform>
+            <numerusform>In %n Mono-Spuren teilen</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Mono bass</source>
+        <translation>Tiefen mono</translation>
+    </message>
+    <message>
+        <source>Below %1 Hz</source>
+        <translation>Unter %1 Hz</translation>
+    </message>
+    <message>
+        <source>Mono below %1 Hz</source>
+        <translation>Mono unter %1 Hz</translation>
+    </message>
+    <message>
+        <source>Mono bass off</source>
+        <translation>Tiefen mono aus</translation>
+    </message>
+    <message>
+        <source>Below another frequency…</source>
+        <translation>Unter einer anderen Frequenz…</translation>
+    </message>
+    <message>
+        <source>Hear only the mono bass</source>
+        <translation>Nur die mono Tiefen hören</translation>
+    </message>
+    <message>
+        <source>Dual pan</source>
+        <translation>Getrenntes Panorama</translation>
+    </message>
+    <message>
+        <source>Dual pan off</source>
+        <translation>Getrenntes Panorama aus</translation>
+    </message>
+    <message>
+        <source>Output</source>
+        <translation>Ausgang</translation>
+    </message>
+    <message>
+        <source>Main output</source>
+        <translation>Summe</translation>
+    </message>
+    <message>
+        <source>keys</source>
+        <translation>Tasten</translation>
+    </message>
+    <message>
+        <source>Off</source>
+        <translation>Aus</translation>
     </message>
 </context>
 <context>
@@ -8394,80 +9430,80 @@ Spitze %3, %4</translation>
         <translation>Pegel</translation>
     </message>
     <message>
-        <source> dB</source>
-        <translation> dB</translation>
-    </message>
-    <message>
         <source>off</source>
         <translation>aus</translation>
     </message>
     <message>
-        <source>How much of this row goes there.</source>
-        <translation>Wie viel von dieser Zeile dorthin geht.</translation>
-    </message>
-    <message>
-        <source>taken</source>
-        <translation>genommen</translation>
-    </message>
-    <message>
-        <source>after the fader</source>
-        <translation>nach dem Fader</translation>
-    </message>
-    <message>
-        <source>before the fader</source>
-        <translation>vor dem Fader</translation>
-    </message>
-    <message>
-        <source>After the fader the return follows the row; before it, it stays when the row is pulled down.</source>
-        <translation>Nach dem Fader folgt der Return der Zeile; davor bleibt er, wenn die Zeile heruntergezogen wird.</translation>
-    </message>
-    <message>
-        <source>placed</source>
-        <translation>platziert</translation>
-    </message>
-    <message>
-        <source>as the row is</source>
-        <translation>wie die Zeile</translation>
-    </message>
-    <message>
-        <source>by a pan of its own</source>
-        <translation>durch einen eigenen Pan</translation>
-    </message>
-    <message>
         <source>pan</source>
-        <translation>Pan</translation>
-    </message>
-    <message>
-        <source>−1 left, 0 centre, +1 right.</source>
-        <translation>−1 links, 0 Mitte, +1 rechts.</translation>
+        <translation>Panorama</translation>
     </message>
     <message>
         <source>Throw in the loop</source>
         <translation>Wurf im Loop</translation>
     </message>
     <message>
-        <source>A ride that opens this send in the loop alone: one word, one hit. Set the loop first.</source>
-        <translation>Eine Fahrt, die diesen Send nur im Loop öffnet: ein Wort, ein Schlag. Setze zuerst den Loop.</translation>
-    </message>
-    <message>
         <source>Ride</source>
         <translation>Fahren</translation>
-    </message>
-    <message>
-        <source>Its level in Ride, to be drawn or written.</source>
-        <translation>Sein Pegel unter Fahren, zum Zeichnen oder Schreiben.</translation>
-    </message>
-    <message>
-        <source>Drag over the song map with Shift for a loop around the word first.</source>
-        <translation>Ziehe zuerst mit Shift über die Songkarte für einen Loop um das Wort.</translation>
     </message>
     <message>
         <source>Throw to %1 at %2</source>
         <translation>Wurf nach %1 bei %2</translation>
     </message>
     <message>
-        <source>Its lane is open in Ride (Alt+5).</source>
-        <translation>Seine Bahn ist unter Fahren (Alt+5) offen.</translation>
+        <source>How much of this track is sent there. Raise it for more of the effect.</source>
+        <translation>Wie viel von dieser Spur dorthin geht. Mehr davon ergibt mehr Effekt.</translation>
+    </message>
+    <message>
+        <source>After the fader, the return follows the level of the track. Before the fader, the return stays when the track is pulled down.</source>
+        <translation>Nach dem Fader folgt der Return dem Pegel der Spur. Vor dem Fader bleibt er, wenn du die Spur herunterziehst.</translation>
+    </message>
+    <message>
+        <source>Like the track</source>
+        <translation>Wie die Spur</translation>
+    </message>
+    <message>
+        <source>Own pan</source>
+        <translation>Eigenes Panorama</translation>
+    </message>
+    <message>
+        <source>L 100 is left, C the centre, R 100 right.</source>
+        <translation>L 100 ist links, C die Mitte, R 100 rechts.</translation>
+    </message>
+    <message>
+        <source>Writes a ride that opens this send only inside the loop, for a single word or hit. Set the loop first.</source>
+        <translation>Schreibt eine Automation, die diesen Send nur im Loop öffnet, für ein Wort oder einen Schlag. Setze zuerst den Loop.</translation>
+    </message>
+    <message>
+        <source>Opens the level of this send in Ride.</source>
+        <translation>Öffnet den Pegel dieses Sends unter Fahren.</translation>
+    </message>
+    <message>
+        <source>Set a loop around the word first: Shift and drag on the song map.</source>
+        <translation>Setze zuerst einen Loop um das Wort: Umschalt und Ziehen in der Songkarte.</translation>
+    </message>
+    <message>
+        <source>The lane of this send is open in Ride (Alt+5).</source>
+        <translation>Die Bahn dieses Sends ist unter Fahren (Alt+5) offen.</translation>
+    </message>
+    <message>
+        <source>tap</source>
+        <translation>Abgriff</translation>
+    </message>
+    <message>
+        <source>After the fader</source>
+        <translation>Nach dem Fader</translation>
+    </message>
+    <message>
+        <source>Before the fader</source>
+        <translation>Vor dem Fader</translation>
+    </message>
+    <message>
+        <source>own pan</source>
+        <translation>eigenes Panorama</translation>
+    </message>
+    <message>
+        <source>Whether the send has the pan of the track or a pan of its own. Its own widens an echo.</source>
+        <translation>Ob der Send das Panorama der Spur hat oder ein eigenes. Ein eigenes macht ein Echo breiter.</translation>
     </message>
 </context>
 <context>
@@ -8485,20 +9521,12 @@ Spitze %3, %4</translation>
         <translation>%1 Frames</translation>
     </message>
     <message>
-        <source>Short blocks answer faster; long ones are safer on a busy machine.</source>
-        <translation>Kurze Blöcke antworten schneller; lange sind auf einer beschäftigten Maschine sicherer.</translation>
-    </message>
-    <message>
         <source>Block</source>
         <translation>Block</translation>
     </message>
     <message>
         <source>AES17: a full-scale sine reads 0 dBFS</source>
         <translation>AES17: ein Sinus mit Vollaussteuerung liest 0 dBFS</translation>
-    </message>
-    <message>
-        <source>plain RMS: a full-scale sine reads −3.0 dBFS</source>
-        <translation>einfacher RMS: ein Sinus mit Vollaussteuerung liest −3.0 dBFS</translation>
     </message>
     <message>
         <source>Averages</source>
@@ -8509,124 +9537,148 @@ Spitze %3, %4</translation>
         <translation>%1 Pixel</translation>
     </message>
     <message>
-        <source>Low rows show more of a large session at once.</source>
-        <translation>Niedrige Zeilen zeigen mehr von einer großen Sitzung.</translation>
-    </message>
-    <message>
-        <source>Rows are high</source>
-        <translation>Höhe der Zeilen</translation>
-    </message>
-    <message>
         <source>Dim</source>
         <translation>Dim</translation>
-    </message>
-    <message>
-        <source>How much lower the dim switch makes it.</source>
-        <translation>Wie viel leiser Dim es macht.</translation>
     </message>
     <message>
         <source>Quiet check</source>
         <translation>Leiseprobe</translation>
     </message>
     <message>
-        <source>How much lower the quiet check makes it: far enough that the weakest vanish.</source>
-        <translation>Wie viel leiser die Leiseprobe es macht: so weit, dass das Schwächste verschwindet.</translation>
-    </message>
-    <message>
-        <source>The rest, while listening to rows</source>
-        <translation>Der Rest, während Zeilen angehört werden</translation>
-    </message>
-    <message>
-        <source>How far the rest of the mix steps back.</source>
-        <translation>Wie weit der Rest des Mixes zurücktritt.</translation>
-    </message>
-    <message>
-        <source>the rest is silent</source>
-        <translation>der Rest ist still</translation>
-    </message>
-    <message>
-        <source>the rest steps back as far</source>
-        <translation>der Rest tritt ebenso weit zurück</translation>
-    </message>
-    <message>
-        <source>A return is often judged better over a quiet mix than alone.</source>
-        <translation>Ein Return lässt sich über einem leisen Mix oft besser beurteilen als allein.</translation>
-    </message>
-    <message>
-        <source>While a bus or a return is heard</source>
-        <translation>Während ein Bus oder Return gehört wird</translation>
-    </message>
-    <message>
-        <source>A mix of −18 dBFS is heard at</source>
-        <translation>Ein Mix von −18 dBFS ist zu hören mit</translation>
-    </message>
-    <message>
-        <source>Where your loudspeakers stand: audibility is computed for it.</source>
-        <translation>Wie laut deine Lautsprecher stehen: die Hörbarkeit wird dafür gerechnet.</translation>
-    </message>
-    <message>
-        <source>equal power: −3.0 dB in the centre</source>
-        <translation>gleiche Leistung: −3.0 dB in der Mitte</translation>
-    </message>
-    <message>
-        <source>compromise: −4.5 dB in the centre</source>
-        <translation>Kompromiss: −4.5 dB in der Mitte</translation>
-    </message>
-    <message>
-        <source>linear: −6.0 dB in the centre</source>
-        <translation>linear: −6.0 dB in der Mitte</translation>
-    </message>
-    <message>
-        <source>balance: 0.0 dB in the centre</source>
-        <translation>Balance: 0.0 dB in der Mitte</translation>
-    </message>
-    <message>
-        <source>How loud a sound is in the centre against the sides: of this session, and of its exports.</source>
-        <translation>Wie laut ein Klang in der Mitte gegen die Seiten ist: in dieser Sitzung und ihren Exporten.</translation>
-    </message>
-    <message>
         <source>Pan law of the session</source>
         <translation>Pan-Gesetz der Sitzung</translation>
-    </message>
-    <message>
-        <source>Measurements and converted files are kept up to this much; what was not used for longest goes.</source>
-        <translation>Messungen und gewandelte Dateien werden bis zu dieser Größe behalten; was am längsten nicht gebraucht wurde, geht.</translation>
     </message>
     <message>
         <source>Empty it now</source>
         <translation>Jetzt leeren</translation>
     </message>
     <message>
-        <source>All but what was used within the last hour; it is made again when it is needed.</source>
-        <translation>Alles außer dem, was in der letzten Stunde gebraucht wurde; es entsteht neu, wenn es gebraucht wird.</translation>
-    </message>
-    <message>
-        <source>Cache at most</source>
-        <translation>Zwischenspeicher höchstens</translation>
-    </message>
-    <message>
         <source>%1 are left</source>
         <translation>%1 sind übrig</translation>
-    </message>
-    <message>
-        <source>as the system&apos;s</source>
-        <translation>wie das System</translation>
-    </message>
-    <message>
-        <source>From the next start on.</source>
-        <translation>Ab dem nächsten Start.</translation>
     </message>
     <message>
         <source>Language</source>
         <translation>Sprache</translation>
     </message>
     <message>
-        <source>night colours</source>
+        <source>Pan law: %1</source>
+        <translation>Pan-Gesetz: %1</translation>
+    </message>
+    <message>
+        <source>Number of frames per block. Short blocks react faster; long blocks are safer on a busy machine.</source>
+        <translation>Zahl der Frames je Block. Kurze Blöcke reagieren schneller; lange sind auf einem ausgelasteten Rechner sicherer.</translation>
+    </message>
+    <message>
+        <source>Plain RMS: a full-scale sine reads −3.0 dBFS</source>
+        <translation>Einfacher RMS: Ein Sinus mit Vollaussteuerung liest −3,0 dBFS</translation>
+    </message>
+    <message>
+        <source>Height of a track. Low tracks show more of a large session.</source>
+        <translation>Höhe einer Spur. Niedrige Spuren zeigen mehr von einer großen Sitzung.</translation>
+    </message>
+    <message>
+        <source>Track height</source>
+        <translation>Spurhöhe</translation>
+    </message>
+    <message>
+        <source>How far the dim switch lowers the monitoring. 20 dB lets you talk over the music.</source>
+        <translation>Wie weit Dim das Abhören senkt. Bei 20 dB kann man darüber reden.</translation>
+    </message>
+    <message>
+        <source>How far the quiet check lowers the monitoring: the weakest parts should vanish.</source>
+        <translation>Wie weit die Leiseprobe das Abhören senkt: Das Schwächste soll verschwinden.</translation>
+    </message>
+    <message>
+        <source>Rest of the mix while tracks are heard alone</source>
+        <translation>Rest des Mixes, während Spuren allein zu hören sind</translation>
+    </message>
+    <message>
+        <source>How far the rest of the mix is lowered while you hear selected tracks.</source>
+        <translation>Wie weit der Rest des Mixes abgesenkt wird, während du ausgewählte Spuren hörst.</translation>
+    </message>
+    <message>
+        <source>Silent</source>
+        <translation>Still</translation>
+    </message>
+    <message>
+        <source>Dimmed by the same</source>
+        <translation>Ebenso gedämpft</translation>
+    </message>
+    <message>
+        <source>Whether the rest is silent or dimmed while a bus or return is heard. A return is often judged better over a quiet mix than alone.</source>
+        <translation>Ob der Rest still oder gedämpft ist, während ein Bus oder Return zu hören ist. Ein Return lässt sich über einem leisen Mix oft besser beurteilen.</translation>
+    </message>
+    <message>
+        <source>Rest while a bus or return is heard</source>
+        <translation>Rest, während ein Bus oder Return zu hören ist</translation>
+    </message>
+    <message>
+        <source>A mix of −18 dBFS plays at</source>
+        <translation>Ein Mix von −18 dBFS spielt mit</translation>
+    </message>
+    <message>
+        <source>The sound level at your seat. Audibility is computed for it.</source>
+        <translation>Der Schallpegel an deinem Platz. Die Hörbarkeit wird dafür berechnet.</translation>
+    </message>
+    <message>
+        <source>Equal power: −3.0 dB in the centre</source>
+        <translation>Gleiche Leistung: −3,0 dB in der Mitte</translation>
+    </message>
+    <message>
+        <source>Compromise: −4.5 dB in the centre</source>
+        <translation>Kompromiss: −4,5 dB in der Mitte</translation>
+    </message>
+    <message>
+        <source>Linear: −6.0 dB in the centre</source>
+        <translation>Linear: −6,0 dB in der Mitte</translation>
+    </message>
+    <message>
+        <source>Balance: 0.0 dB in the centre</source>
+        <translation>Balance: 0,0 dB in der Mitte</translation>
+    </message>
+    <message>
+        <source>How loud a sound is in the centre against the edges. The law belongs to this session and its exports; choose it before you balance.</source>
+        <translation>Wie laut ein Klang in der Mitte gegen die Ränder ist. Das Gesetz gehört zu dieser Sitzung und ihren Exporten; wähle es vor der Balance.</translation>
+    </message>
+    <message>
+        <source>The limit for kept measurements and converted files. The oldest are deleted first.</source>
+        <translation>Die Grenze für behaltene Messungen und umgewandelte Dateien. Die ältesten werden zuerst gelöscht.</translation>
+    </message>
+    <message>
+        <source>Deletes all except files of the last hour. Deleted files are made again when needed.</source>
+        <translation>Löscht alles außer Dateien der letzten Stunde. Gelöschtes entsteht bei Bedarf neu.</translation>
+    </message>
+    <message>
+        <source>Limit of the cache</source>
+        <translation>Grenze des Zwischenspeichers</translation>
+    </message>
+    <message>
+        <source>As the system</source>
+        <translation>Wie das System</translation>
+    </message>
+    <message>
+        <source>Takes effect at the next start.</source>
+        <translation>Gilt ab dem nächsten Start.</translation>
+    </message>
+    <message>
+        <source>Night theme</source>
         <translation>Nachtfarben</translation>
     </message>
     <message>
-        <source>Pan law: %1</source>
-        <translation>Pan-Gesetz: %1</translation>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>The size of everything in the window, beside what the desktop asks for. Takes effect at the next start.</source>
+        <translation>Die Größe von allem im Fenster, zusätzlich zu der des Desktops. Gilt ab dem nächsten Start.</translation>
+    </message>
+    <message>
+        <source>Size of the interface</source>
+        <translation>Größe der Oberfläche</translation>
+    </message>
+    <message>
+        <source>Where the mix is played. A device that is lost is used again as soon as it is back.</source>
+        <translation>Wo der Mix gespielt wird. Ein Gerät, das verloren ging, wird wieder benutzt, sobald es zurück ist.</translation>
     </message>
 </context>
 <context>
@@ -8636,99 +9688,77 @@ Spitze %3, %4</translation>
         <translation>aus</translation>
     </message>
     <message>
-        <source> It sends %1 to %2%3%4.</source>
-        <translation> Sie sendet %1 nach %2%3%4.</translation>
-    </message>
-    <message>
-        <source>, before the fader</source>
-        <translation>, vor dem Fader</translation>
-    </message>
-    <message>
-        <source> (out)</source>
-        <translation> (aus)</translation>
-    </message>
-    <message>
-        <source>%1 has no processors. Type a frequency for a low cut, or add one below.</source>
-        <translation>%1 hat keine Prozessoren. Gib eine Frequenz für einen Low Cut ein, oder füge unten einen hinzu.</translation>
-    </message>
-    <message>
-        <source>%1 (of a newer version, does nothing)</source>
-        <translation>%1 (einer neueren Version, tut nichts)</translation>
-    </message>
-    <message>
-        <source> out</source>
-        <translation> aus</translation>
-    </message>
-    <message>
         <source>%1: %2</source>
         <translation>%1: %2</translation>
-    </message>
-    <message>
-        <source>; %1 takes most %2 dB at %3, %4 dB while it works</source>
-        <translation>; %1 nimmt höchstens %2 dB bei %3, %4 dB während er arbeitet</translation>
     </message>
     <message>
         <source>Low cut of %1</source>
         <translation>Low Cut von %1</translation>
     </message>
     <message>
-        <source>A low cut lies between 20 Hz and 20 kHz; &apos;off&apos; takes it away.</source>
-        <translation>Ein Low Cut liegt zwischen 20 Hz und 20 kHz; »off« nimmt ihn weg.</translation>
-    </message>
-    <message>
         <source>Low cut of %1 %2</source>
         <translation>Low Cut von %1 %2</translation>
-    </message>
-    <message>
-        <source>%1 processors, %2 out</source>
-        <translation>%1 Prozessoren, %2 aus</translation>
-    </message>
-    <message>
-        <source>%1 processors</source>
-        <translation>%1 Prozessoren</translation>
     </message>
     <message>
         <source>low cut</source>
         <translation>Low Cut</translation>
     </message>
+    <message>
+        <source>send to %1</source>
+        <translation>Send an %1</translation>
+    </message>
+    <message>
+        <source>before the fader</source>
+        <translation>vor dem Fader</translation>
+    </message>
+    <message>
+        <source>bypassed</source>
+        <translation>umgangen</translation>
+    </message>
+    <message>
+        <source>%1 has no processors. Type a frequency for a low cut, or add a processor below.</source>
+        <translation>%1 hat keine Prozessoren. Gib eine Frequenz für einen Low Cut ein oder füge unten einen hinzu.</translation>
+    </message>
+    <message>
+        <source>%1 (from a newer version, has no effect)</source>
+        <translation>%1 (aus einer neueren Version, ohne Wirkung)</translation>
+    </message>
+    <message>
+        <source>%1 (bypassed)</source>
+        <translation>%1 (umgangen)</translation>
+    </message>
+    <message>
+        <source>%1; %2 reduces by at most %3 dB at %4, %5 dB while it works</source>
+        <translation>%1; %2 reduziert höchstens um %3 dB bei %4, %5 dB während er arbeitet</translation>
+    </message>
+    <message>
+        <source>A low cut is from 20 Hz to 20 kHz; &apos;off&apos; removes it.</source>
+        <translation>Ein Low Cut liegt zwischen 20 Hz und 20 kHz; „off“ entfernt ihn.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n processor(s), %1 bypassed</source>
+        <translation>
+            <numerusform>%n Prozessor, %1 umgangen</numerusform>
+            <numerusform>%n Prozessoren, %1 umgangen</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n processor(s)</source>
+        <translation>
+            <numerusform>%n Prozessor</numerusform>
+            <numerusform>%n Prozessoren</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>isotonus::ShapePanel</name>
-    <message>
-        <source>Processors of the chosen row, in order</source>
-        <translation>Prozessoren der gewählten Zeile, der Reihe nach</translation>
-    </message>
     <message>
         <source>Add</source>
         <translation>Hinzufügen</translation>
     </message>
     <message>
-        <source>A processor at the end of the chain, or a send to a bus.</source>
-        <translation>Ein Prozessor am Ende der Kette, oder ein Send an einen Bus.</translation>
-    </message>
-    <message>
-        <source>In/out</source>
-        <translation>Ein/aus</translation>
-    </message>
-    <message>
-        <source>The chosen processor in or out, at one loudness. (F7)</source>
-        <translation>Den gewählten Prozessor ein oder aus, bei gleicher Lautheit. (F7)</translation>
-    </message>
-    <message>
         <source>Remove</source>
         <translation>Entfernen</translation>
-    </message>
-    <message>
-        <source>The chosen processor, and its rides.</source>
-        <translation>Den gewählten Prozessor und seine Fahrten.</translation>
-    </message>
-    <message>
-        <source>Earlier in the chain.</source>
-        <translation>Früher in der Kette.</translation>
-    </message>
-    <message>
-        <source>Later in the chain.</source>
-        <translation>Später in der Kette.</translation>
     </message>
     <message>
         <source>Earlier</source>
@@ -8741,26 +9771,6 @@ Spitze %3, %4</translation>
     <message>
         <source>Presets</source>
         <translation>Vorlagen</translation>
-    </message>
-    <message>
-        <source>Chains kept under a name, and this one copied to other rows.</source>
-        <translation>Ketten unter einem Namen, und diese in andere Zeilen kopiert.</translation>
-    </message>
-    <message>
-        <source>Advice</source>
-        <translation>Rat</translation>
-    </message>
-    <message>
-        <source>Take</source>
-        <translation>Nehmen</translation>
-    </message>
-    <message>
-        <source>Makes it ordinary settings; one undo step.</source>
-        <translation>Macht daraus gewöhnliche Einstellungen; ein Schritt zum Zurücknehmen.</translation>
-    </message>
-    <message>
-        <source>Leave</source>
-        <translation>Verlassen</translation>
     </message>
     <message>
         <source>Remove the send to %1</source>
@@ -8787,76 +9797,16 @@ Spitze %3, %4</translation>
         <translation>An einen neuen Return senden</translation>
     </message>
     <message>
-        <source>Beside it, in parallel</source>
-        <translation>Daneben, parallel</translation>
-    </message>
-    <message>
         <source>Copy this chain</source>
         <translation>Diese Kette kopieren</translation>
-    </message>
-    <message>
-        <source>Paste to the chosen rows</source>
-        <translation>In die gewählten Zeilen einfügen</translation>
     </message>
     <message>
         <source>Paste a chain</source>
         <translation>Kette einfügen</translation>
     </message>
     <message>
-        <source>Keep this chain as…</source>
-        <translation>Diese Kette behalten als…</translation>
-    </message>
-    <message>
-        <source>Keep a chain</source>
-        <translation>Kette behalten</translation>
-    </message>
-    <message>
-        <source>Its name</source>
-        <translation>Sein Name</translation>
-    </message>
-    <message>
         <source>my chain</source>
         <translation>meine Kette</translation>
-    </message>
-    <message>
-        <source>yours</source>
-        <translation>deine</translation>
-    </message>
-    <message>
-        <source>any row</source>
-        <translation>jede Zeile</translation>
-    </message>
-    <message>
-        <source>Forget one…</source>
-        <translation>Eine vergessen…</translation>
-    </message>
-    <message>
-        <source>Forget a chain</source>
-        <translation>Kette vergessen</translation>
-    </message>
-    <message>
-        <source>Which one</source>
-        <translation>Welche</translation>
-    </message>
-    <message>
-        <source>Low cut for the chosen rows</source>
-        <translation>Low Cut für die gewählten Zeilen</translation>
-    </message>
-    <message>
-        <source>Low cut back by 12 %</source>
-        <translation>Low Cut um 12 % zurück</translation>
-    </message>
-    <message>
-        <source>Hear only what the chosen processor takes</source>
-        <translation>Nur hören, was der gewählte Prozessor wegnimmt</translation>
-    </message>
-    <message>
-        <source>Where it rings</source>
-        <translation>Wo es klingelt</translation>
-    </message>
-    <message>
-        <source>Reduction wanted…</source>
-        <translation>Gewünschte Reduktion…</translation>
     </message>
     <message>
         <source>Reduction over the whole song</source>
@@ -8867,88 +9817,12 @@ Spitze %3, %4</translation>
         <translation>während er arbeitet, dB</translation>
     </message>
     <message>
-        <source>or at most, dB (0: does not matter)</source>
-        <translation>oder höchstens, dB (0: egal)</translation>
-    </message>
-    <message>
-        <source>Make-up: the %1 dB that it takes while it works</source>
-        <translation>Ausgleich: die %1 dB, die er wegnimmt, während er arbeitet</translation>
-    </message>
-    <message>
-        <source>Make-up: as much as it takes while it works</source>
-        <translation>Ausgleich: so viel, wie er wegnimmt, während er arbeitet</translation>
-    </message>
-    <message>
-        <source>Make room for it in the others</source>
-        <translation>In den anderen Platz dafür machen</translation>
-    </message>
-    <message>
-        <source>What covers it, and where</source>
-        <translation>Was sie verdeckt, und wo</translation>
-    </message>
-    <message>
-        <source>Make way for another row…</source>
-        <translation>Einer anderen Zeile Platz machen…</translation>
-    </message>
-    <message>
-        <source>Make way as advised for</source>
-        <translation>Wie geraten Platz machen für</translation>
-    </message>
-    <message>
-        <source>%1 %2%3</source>
-        <translation>%1 %2%3</translation>
-    </message>
-    <message>
-        <source> (cannot run)</source>
-        <translation> (läuft nicht)</translation>
-    </message>
-    <message>
-        <source> (out)</source>
-        <translation> (aus)</translation>
-    </message>
-    <message>
-        <source>to %1  %2%3</source>
-        <translation>nach %1  %2%3</translation>
-    </message>
-    <message>
-        <source>it is not installed</source>
-        <translation>es ist nicht installiert</translation>
-    </message>
-    <message>
-        <source>No processor is chosen. Add one, or double click the picture for a band of the equaliser.</source>
-        <translation>Kein Prozessor ist gewählt. Füge einen hinzu, oder doppelklicke das Bild für ein Band des Equalizers.</translation>
-    </message>
-    <message>
-        <source>This plug-in is not installed. It is kept, and lets through what comes in.</source>
-        <translation>Dieses Plug-in ist nicht installiert. Es bleibt und lässt durch, was kommt.</translation>
-    </message>
-    <message>
-        <source>A newer version made this. It is kept, and does nothing here.</source>
-        <translation>Eine neuere Version hat dies gemacht. Es bleibt und tut hier nichts.</translation>
-    </message>
-    <message>
-        <source>Cannot run: %1.</source>
-        <translation>Läuft nicht: %1.</translation>
-    </message>
-    <message>
         <source>Try again</source>
         <translation>Noch einmal versuchen</translation>
     </message>
     <message>
-        <source>Room of its own</source>
-        <translation>Eigener Raum</translation>
-    </message>
-    <message>
         <source>Room from %1</source>
         <translation>Raum aus %1</translation>
-    </message>
-    <message>
-        <source>computed</source>
-        <translation>gerechnet</translation>
-    </message>
-    <message>
-        <source>An impulse response from a file (WAV, FLAC) in place of the computed room.</source>
-        <translation>Eine Impulsantwort aus einer Datei (WAV, FLAC) anstelle des gerechneten Raums.</translation>
     </message>
     <message>
         <source>Impulse response</source>
@@ -8960,39 +9834,11 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Computed</source>
-        <translation>Gerechnet</translation>
+        <translation>Berechnet</translation>
     </message>
     <message>
         <source>room</source>
         <translation>Raum</translation>
-    </message>
-    <message>
-        <source>itself</source>
-        <translation>sich selbst</translation>
-    </message>
-    <message>
-        <source>The row whose level this one listens to, before its fader.</source>
-        <translation>Die Zeile, auf deren Pegel vor ihrem Fader dieser hört.</translation>
-    </message>
-    <message>
-        <source>Listen to %1</source>
-        <translation>Auf %1 hören</translation>
-    </message>
-    <message>
-        <source>listens to</source>
-        <translation>hört auf</translation>
-    </message>
-    <message>
-        <source>A number, or a note value at the tempo of the playhead: 1/8, 1/8. or 1/8t.</source>
-        <translation>Eine Zahl, oder ein Notenwert im Tempo der Abspielstelle: 1/8, 1/8. oder 1/8t.</translation>
-    </message>
-    <message>
-        <source>What the whole song says about this row; nothing changes unasked. (F4)</source>
-        <translation>Was der ganze Song über diese Zeile sagt; nichts ändert sich ungefragt. (F4)</translation>
-    </message>
-    <message>
-        <source>%1, off</source>
-        <translation>%1, aus</translation>
     </message>
     <message>
         <source>%1, %2 at %3</source>
@@ -9003,14 +9849,6 @@ Spitze %3, %4</translation>
         <translation>Band</translation>
     </message>
     <message>
-        <source>%1 has a chain already. Put &apos;%2&apos; behind it, or in its place?</source>
-        <translation>%1 hat schon eine Kette. „%2“ dahinter setzen oder an ihre Stelle?</translation>
-    </message>
-    <message>
-        <source>There is a chain already</source>
-        <translation>Es gibt schon eine Kette</translation>
-    </message>
-    <message>
         <source>Append</source>
         <translation>Anhängen</translation>
     </message>
@@ -9019,20 +9857,244 @@ Spitze %3, %4</translation>
         <translation>Ersetzen</translation>
     </message>
     <message>
-        <source>Its strongest note out of the others</source>
-        <translation>Ihren stärksten Ton aus den anderen nehmen</translation>
+        <source>No processor is selected. Add one, or double click the picture for a band of the equaliser.</source>
+        <translation>Kein Prozessor ist ausgewählt. Füge einen hinzu oder doppelklicke das Bild für ein Band des Equalizers.</translation>
     </message>
     <message>
-        <source>none</source>
-        <translation>keine</translation>
+        <source>This plug-in is not installed. It stays in the chain and passes its input through.</source>
+        <translation>Dieses Plug-in ist nicht installiert. Es bleibt in der Kette und lässt sein Eingangssignal durch.</translation>
+    </message>
+    <message>
+        <source>A newer version of Isotonus added this processor. It stays in the chain without effect.</source>
+        <translation>Eine neuere Version von Isotonus hat diesen Prozessor hinzugefügt. Er bleibt ohne Wirkung in der Kette.</translation>
+    </message>
+    <message>
+        <source>Cannot run: %1. Try again, or remove the processor.</source>
+        <translation>Kann nicht laufen: %1. Versuche es noch einmal oder entferne den Prozessor.</translation>
+    </message>
+    <message>
+        <source>Computed room</source>
+        <translation>Berechneter Raum</translation>
+    </message>
+    <message>
+        <source>Loads an impulse response from a file (WAV, FLAC) instead of the computed room.</source>
+        <translation>Lädt eine Impulsantwort aus einer Datei (WAV, FLAC) statt des berechneten Raums.</translation>
+    </message>
+    <message>
+        <source>%1, bypassed</source>
+        <translation>%1, umgangen</translation>
+    </message>
+    <message>
+        <source>This track</source>
+        <translation>Diese Spur</translation>
+    </message>
+    <message>
+        <source>None</source>
+        <translation>Keine</translation>
+    </message>
+    <message>
+        <source>The channel whose level controls this processor, before its fader. Choose the kick to duck a bass.</source>
+        <translation>Der Kanal, dessen Pegel diesen Prozessor steuert, vor dem Fader. Nimm die Kick, um einen Bass zu ducken.</translation>
+    </message>
+    <message>
+        <source>Sidechain source %1</source>
+        <translation>Sidechain-Quelle %1</translation>
+    </message>
+    <message>
+        <source>Type a number, or a note value at the tempo of the playhead: 1/8, 1/8. or 1/8t.</source>
+        <translation>Gib eine Zahl oder einen Notenwert beim Tempo an der Abspielposition ein: 1/8, 1/8. oder 1/8t.</translation>
+    </message>
+    <message>
+        <source>Processors of the selected channel, in order</source>
+        <translation>Prozessoren des ausgewählten Kanals, der Reihe nach</translation>
+    </message>
+    <message>
+        <source>Adds a processor at the end of the chain, or a send to a bus.</source>
+        <translation>Fügt einen Prozessor am Ende der Kette oder einen Send an einen Bus hinzu.</translation>
+    </message>
+    <message>
+        <source>Bypass</source>
+        <translation>Bypass</translation>
+    </message>
+    <message>
+        <source>Bypasses the selected processor, at one loudness. Use it to hear whether the processor helps. (F7)</source>
+        <translation>Umgeht den ausgewählten Prozessor, bei gleicher Lautheit. So hörst du, ob er hilft. (F7)</translation>
+    </message>
+    <message>
+        <source>Removes the selected processor and its rides.</source>
+        <translation>Entfernt den ausgewählten Prozessor und seine Automation.</translation>
+    </message>
+    <message>
+        <source>Moves the processor earlier in the chain.</source>
+        <translation>Schiebt den Prozessor in der Kette nach vorn.</translation>
+    </message>
+    <message>
+        <source>Moves the processor later in the chain.</source>
+        <translation>Schiebt den Prozessor in der Kette nach hinten.</translation>
+    </message>
+    <message>
+        <source>Chains stored under a name, and copies of this chain to other tracks.</source>
+        <translation>Ketten unter einem Namen und Kopien dieser Kette für andere Spuren.</translation>
+    </message>
+    <message>
+        <source>Suggestions</source>
+        <translation>Vorschläge</translation>
+    </message>
+    <message>
+        <source>Suggestions from the whole song for this track. Each one waits for Apply. (F4)</source>
+        <translation>Vorschläge aus dem ganzen Song für diese Spur. Jeder wartet auf Übernehmen. (F4)</translation>
+    </message>
+    <message>
+        <source>Apply</source>
+        <translation>Übernehmen</translation>
+    </message>
+    <message>
+        <source>Applies the suggestion as ordinary settings, in one undo step.</source>
+        <translation>Übernimmt den Vorschlag als gewöhnliche Einstellungen, in einem Schritt zum Rückgängigmachen.</translation>
+    </message>
+    <message>
+        <source>In parallel</source>
+        <translation>Parallel</translation>
+    </message>
+    <message>
+        <source>%1 already has a chain. Put &apos;%2&apos; behind it, or replace it?</source>
+        <translation>%1 hat schon eine Kette. „%2“ dahinter setzen oder sie ersetzen?</translation>
+    </message>
+    <message>
+        <source>The track has a chain</source>
+        <translation>Die Spur hat eine Kette</translation>
+    </message>
+    <message>
+        <source>Paste to the selected tracks</source>
+        <translation>In die ausgewählten Spuren einfügen</translation>
+    </message>
+    <message>
+        <source>Save this chain as a preset…</source>
+        <translation>Diese Kette als Vorlage speichern…</translation>
+    </message>
+    <message>
+        <source>Save a preset</source>
+        <translation>Vorlage speichern</translation>
+    </message>
+    <message>
+        <source>any track</source>
+        <translation>jede Spur</translation>
+    </message>
+    <message>
+        <source>your own</source>
+        <translation>eigene</translation>
+    </message>
+    <message>
+        <source>Delete a preset…</source>
+        <translation>Vorlage löschen…</translation>
+    </message>
+    <message>
+        <source>Delete a preset</source>
+        <translation>Vorlage löschen</translation>
+    </message>
+    <message>
+        <source>Preset</source>
+        <translation>Vorlage</translation>
+    </message>
+    <message>
+        <source>Low cut for the selected tracks</source>
+        <translation>Low Cut für die ausgewählten Spuren</translation>
+    </message>
+    <message>
+        <source>Low cut down by 12 %</source>
+        <translation>Low Cut um 12 % zurück</translation>
+    </message>
+    <message>
+        <source>Hear only the part that the processor removes</source>
+        <translation>Nur den Teil hören, den der Prozessor entfernt</translation>
+    </message>
+    <message>
+        <source>Resonance finder</source>
+        <translation>Resonanzen</translation>
+    </message>
+    <message>
+        <source>Target reduction…</source>
+        <translation>Gewünschte Reduktion…</translation>
+    </message>
+    <message>
+        <source>or at most, dB (0: no limit)</source>
+        <translation>oder höchstens, dB (0: keine Grenze)</translation>
+    </message>
+    <message>
+        <source>Makeup: the %1 dB that it reduces while it works</source>
+        <translation>Makeup: die %1 dB, um die er reduziert, während er arbeitet</translation>
+    </message>
+    <message>
+        <source>Makeup: as much as it reduces while it works</source>
+        <translation>Makeup: so viel, wie er reduziert, während er arbeitet</translation>
+    </message>
+    <message>
+        <source>Make room for it in the other tracks</source>
+        <translation>In den anderen Spuren Platz schaffen</translation>
+    </message>
+    <message>
+        <source>Masking: which tracks cover it, and where</source>
+        <translation>Verdeckung: welche Spuren sie verdecken, und wo</translation>
+    </message>
+    <message>
+        <source>Duck under another track…</source>
+        <translation>Unter einer anderen Spur ducken…</translation>
+    </message>
+    <message>
+        <source>Suggested duck under</source>
+        <translation>Vorgeschlagenes Ducken unter</translation>
+    </message>
+    <message>
+        <source>%1 %2</source>
+        <translation>%1 %2</translation>
+    </message>
+    <message>
+        <source>%1 %2 (bypassed)</source>
+        <translation>%1 %2 (umgangen)</translation>
+    </message>
+    <message>
+        <source>%1 %2 (cannot run)</source>
+        <translation>%1 %2 (kann nicht laufen)</translation>
+    </message>
+    <message>
+        <source>to %1  %2</source>
+        <translation>an %1  %2</translation>
+    </message>
+    <message>
+        <source>to %1  %2 (bypassed)</source>
+        <translation>an %1  %2 (umgangen)</translation>
+    </message>
+    <message>
+        <source>the plug-in is not installed</source>
+        <translation>das Plug-in ist nicht installiert</translation>
+    </message>
+    <message>
+        <source>sidechain source</source>
+        <translation>Sidechain-Quelle</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Cut its strongest note in the others</source>
+        <translation>Ihren stärksten Ton in den anderen absenken</translation>
+    </message>
+    <message>
+        <source>The band whose settings are below. A click on a band in the picture selects it too.</source>
+        <translation>Das Band, dessen Einstellungen unten stehen. Ein Klick auf ein Band im Bild wählt es auch.</translation>
+    </message>
+    <message>
+        <source>Dismiss</source>
+        <translation>Verwerfen</translation>
+    </message>
+    <message>
+        <source>Closes the suggestion. The chain stays as it is.</source>
+        <translation>Schließt den Vorschlag. Die Kette bleibt, wie sie ist.</translation>
     </message>
 </context>
 <context>
     <name>isotonus::ShapePicture</name>
-    <message>
-        <source>Frequencies of the chosen row</source>
-        <translation>Frequenzen der gewählten Zeile</translation>
-    </message>
     <message>
         <source>%1 at %2 Hz</source>
         <translation>%1 bei %2 Hz</translation>
@@ -9042,20 +10104,12 @@ Spitze %3, %4</translation>
         <translation>Band %1: %2 bei %3 Hz</translation>
     </message>
     <message>
-        <source>nothing is filtered</source>
-        <translation>nichts wird gefiltert</translation>
-    </message>
-    <message>
         <source>gain, dB</source>
         <translation>Gain, dB</translation>
     </message>
     <message>
         <source>%1 s</source>
         <translation>%1 s</translation>
-    </message>
-    <message>
-        <source>bars: decay by 60 dB, by octave</source>
-        <translation>Balken: Abfall um 60 dB, je Oktave</translation>
     </message>
     <message>
         <source>Band %1 to %2, %3</source>
@@ -9070,27 +10124,39 @@ Spitze %3, %4</translation>
         <translation>Neues Band bei %1</translation>
     </message>
     <message>
-        <source>  covered %1 % of the time, most by %2</source>
-        <translation>  zu %1 % der Zeit verdeckt, am meisten von %2</translation>
-    </message>
-    <message>
         <source>Remove band %1</source>
         <translation>Band %1 entfernen</translation>
     </message>
     <message>
-        <source>  %1 % is its own</source>
-        <translation>  %1 % davon gehören ihr</translation>
+        <source>Frequencies of the selected track</source>
+        <translation>Frequenzen der ausgewählten Spur</translation>
     </message>
     <message>
-        <source>, %1 % %2&apos;s</source>
-        <translation>, %1 % %2</translation>
+        <source>no filter</source>
+        <translation>kein Filter</translation>
+    </message>
+    <message>
+        <source>bars: decay time (RT60) of each octave</source>
+        <translation>Balken: Nachhallzeit (RT60) je Oktave</translation>
+    </message>
+    <message>
+        <source>%1, %2 % of it %3&apos;s</source>
+        <translation>%1, %2 % davon %3</translation>
+    </message>
+    <message>
+        <source>%1 % of the sound is its own</source>
+        <translation>%1 % des Klangs gehören ihr</translation>
+    </message>
+    <message>
+        <source>covered %1 % of the time, mostly by %2</source>
+        <translation>zu %1 % der Zeit verdeckt, vor allem von %2</translation>
     </message>
 </context>
 <context>
     <name>isotonus::SheetDialog</name>
     <message>
         <source>sample peak</source>
-        <translation>Sample-Spitze</translation>
+        <translation>Spitzenpegel</translation>
     </message>
     <message>
         <source>true peak</source>
@@ -9113,40 +10179,16 @@ Spitze %3, %4</translation>
         <translation>Blatt</translation>
     </message>
     <message>
-        <source>Keep as my own…</source>
-        <translation>Als mein eigenes behalten…</translation>
-    </message>
-    <message>
-        <source>Keeps what stands here under a name, for other sessions too.</source>
-        <translation>Behält, was hier steht, unter einem Namen, auch für andere Sitzungen.</translation>
-    </message>
-    <message>
         <source>Import…</source>
         <translation>Importieren…</translation>
-    </message>
-    <message>
-        <source>A sheet from a JSON file.</source>
-        <translation>Ein Blatt aus einer JSON-Datei.</translation>
     </message>
     <message>
         <source>Export…</source>
         <translation>Exportieren…</translation>
     </message>
     <message>
-        <source>What stands here as a JSON file.</source>
-        <translation>Was hier steht, als JSON-Datei.</translation>
-    </message>
-    <message>
-        <source>The first line that fits a track gives its window; empty fields fit all. The last two lines are for what no other line fits.</source>
-        <translation>Die erste Zeile, die auf eine Spur passt, gibt ihr Fenster; leere Felder passen auf alles. Die letzten zwei Zeilen sind für alles, worauf keine andere passt.</translation>
-    </message>
-    <message>
         <source>word in the name</source>
         <translation>Wort im Namen</translation>
-    </message>
-    <message>
-        <source>family</source>
-        <translation>Familie</translation>
     </message>
     <message>
         <source>kind</source>
@@ -9161,10 +10203,6 @@ Spitze %3, %4</translation>
         <translation>von</translation>
     </message>
     <message>
-        <source>aim</source>
-        <translation>Ziel</translation>
-    </message>
-    <message>
         <source>to</source>
         <translation>bis</translation>
     </message>
@@ -9173,56 +10211,16 @@ Spitze %3, %4</translation>
         <translation>Zeile hinzufügen</translation>
     </message>
     <message>
-        <source>A window for some tracks only.</source>
-        <translation>Ein Fenster nur für einige Spuren.</translation>
-    </message>
-    <message>
         <source>Remove the line</source>
         <translation>Zeile entfernen</translation>
     </message>
     <message>
-        <source>Takes the chosen line away.</source>
-        <translation>Nimmt die gewählte Zeile weg.</translation>
-    </message>
-    <message>
         <source>Peak ceiling, dBFS</source>
-        <translation>Decke für Spitzen, dBFS</translation>
-    </message>
-    <message>
-        <source>Mains from</source>
-        <translation>Summe von</translation>
-    </message>
-    <message>
-        <source>count spikes</source>
-        <translation>Ausreißer zählen</translation>
-    </message>
-    <message>
-        <source>Off: a track&apos;s peak is what remains without the up to three short moments that alone set it.</source>
-        <translation>Aus: die Spitze einer Spur ist, was ohne die bis zu drei kurzen Momente bleibt, die allein sie setzen.</translation>
+        <translation>Grenze für Spitzen, dBFS</translation>
     </message>
     <message>
         <source>Use</source>
-        <translation>Benutzen</translation>
-    </message>
-    <message>
-        <source>any</source>
-        <translation>beliebig</translation>
-    </message>
-    <message>
-        <source>percussive</source>
-        <translation>perkussiv</translation>
-    </message>
-    <message>
-        <source>sustained</source>
-        <translation>gehalten</translation>
-    </message>
-    <message>
-        <source>Keep the sheet</source>
-        <translation>Blatt behalten</translation>
-    </message>
-    <message>
-        <source>Its name</source>
-        <translation>Sein Name</translation>
+        <translation>Verwenden</translation>
     </message>
     <message>
         <source>Export the sheet</source>
@@ -9238,7 +10236,75 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Target sheet &apos;%1&apos;</source>
-        <translation>Zielblatt »%1«</translation>
+        <translation>Zielblatt „%1“</translation>
+    </message>
+    <message>
+        <source>Save as my sheet…</source>
+        <translation>Als eigenes Blatt speichern…</translation>
+    </message>
+    <message>
+        <source>Saves these windows under a name, for other sessions too.</source>
+        <translation>Speichert diese Fenster unter einem Namen, auch für andere Sitzungen.</translation>
+    </message>
+    <message>
+        <source>Loads a sheet from a JSON file.</source>
+        <translation>Lädt ein Blatt aus einer JSON-Datei.</translation>
+    </message>
+    <message>
+        <source>Saves these windows as a JSON file.</source>
+        <translation>Speichert diese Fenster als JSON-Datei.</translation>
+    </message>
+    <message>
+        <source>The first line that matches a track sets its window; empty fields match all. The last two lines are for tracks that match no other line.</source>
+        <translation>Die erste Zeile, die auf eine Spur passt, setzt ihr Fenster; leere Felder passen auf alle. Die letzten zwei Zeilen gelten für Spuren, auf die keine andere passt.</translation>
+    </message>
+    <message>
+        <source>Family</source>
+        <translation>Familie</translation>
+    </message>
+    <message>
+        <source>target</source>
+        <translation>Ziel</translation>
+    </message>
+    <message>
+        <source>Adds a window for some tracks only.</source>
+        <translation>Fügt ein Fenster für nur einige Spuren hinzu.</translation>
+    </message>
+    <message>
+        <source>Removes the selected line.</source>
+        <translation>Entfernt die ausgewählte Zeile.</translation>
+    </message>
+    <message>
+        <source>Main output from</source>
+        <translation>Summe von</translation>
+    </message>
+    <message>
+        <source>Count spikes</source>
+        <translation>Ausreißer zählen</translation>
+    </message>
+    <message>
+        <source>If off, up to three short moments that alone set a track&apos;s peak are ignored. Turn it off for tracks with single spikes.</source>
+        <translation>Ist es aus, zählen bis zu drei kurze Momente nicht, die allein die Spitze einer Spur setzen. Für Spuren mit einzelnen Ausreißern.</translation>
+    </message>
+    <message>
+        <source>Any</source>
+        <translation>Beliebig</translation>
+    </message>
+    <message>
+        <source>Save the sheet</source>
+        <translation>Blatt speichern</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Percussive</source>
+        <translation>Perkussiv</translation>
+    </message>
+    <message>
+        <source>Sustained</source>
+        <translation>Gehalten</translation>
     </message>
 </context>
 <context>
@@ -9250,14 +10316,6 @@ Spitze %3, %4</translation>
     <message>
         <source>at %1 of %2</source>
         <translation>bei %1 von %2</translation>
-    </message>
-    <message>
-        <source>, in %1</source>
-        <translation>, in %1</translation>
-    </message>
-    <message>
-        <source>, looping %1 to %2</source>
-        <translation>, Loop von %1 bis %2</translation>
     </message>
     <message>
         <source>Section %1 to %2</source>
@@ -9272,12 +10330,8 @@ Spitze %3, %4</translation>
         <translation>dem Raum</translation>
     </message>
     <message>
-        <source>Drag moves where this section starts; a right click renames or removes it.</source>
-        <translation>Ziehen verschiebt den Anfang dieses Abschnitts; ein Rechtsklick benennt ihn um oder entfernt ihn.</translation>
-    </message>
-    <message>
         <source>%1. Click to go there, Shift and drag to loop (over names: whole sections), double click to loop a section, wheel to zoom; right click for sections.</source>
-        <translation>%1. Klick geht dorthin, Shift und Ziehen macht einen Loop (über Namen: ganze Abschnitte), Doppelklick einen Loop über einen Abschnitt, das Rad zoomt; Rechtsklick für Abschnitte.</translation>
+        <translation>%1. Klick geht dorthin, Umschalt und Ziehen setzt einen Loop (über Namen: ganze Abschnitte), Doppelklick einen Loop über einen Abschnitt, das Rad zoomt; Rechtsklick für Abschnitte.</translation>
     </message>
     <message>
         <source>New section here</source>
@@ -9288,40 +10342,16 @@ Spitze %3, %4</translation>
         <translation>Hörnotiz hier…</translation>
     </message>
     <message>
-        <source>Untick the note</source>
-        <translation>Notiz wieder offen</translation>
-    </message>
-    <message>
-        <source>Tick the note off</source>
-        <translation>Notiz abhaken</translation>
-    </message>
-    <message>
-        <source>Untick a note</source>
-        <translation>Notiz wieder offen</translation>
-    </message>
-    <message>
-        <source>Tick a note off</source>
-        <translation>Notiz abhaken</translation>
-    </message>
-    <message>
         <source>Remove the note</source>
         <translation>Notiz entfernen</translation>
     </message>
     <message>
         <source>Rename &apos;%1&apos;…</source>
-        <translation>»%1« umbenennen…</translation>
-    </message>
-    <message>
-        <source>Ink of &apos;%1&apos;</source>
-        <translation>Tinte von »%1«</translation>
-    </message>
-    <message>
-        <source>Ink %1</source>
-        <translation>Tinte %1</translation>
+        <translation>„%1“ umbenennen…</translation>
     </message>
     <message>
         <source>Remove &apos;%1&apos;</source>
-        <translation>»%1« entfernen</translation>
+        <translation>„%1“ entfernen</translation>
     </message>
     <message>
         <source>Remove section %1</source>
@@ -9340,16 +10370,55 @@ Spitze %3, %4</translation>
         <translation>%1 von %2</translation>
     </message>
     <message>
-        <source>reading %1 files, Esc stops</source>
-        <translation>%1 Dateien werden gelesen, Esc hält an</translation>
-    </message>
-    <message>
         <source>zoomed: %1 to %2</source>
         <translation>gezoomt: %1 bis %2</translation>
     </message>
     <message>
         <source>wheel zooms, Shift and drag loops</source>
-        <translation>Rad zoomt, Shift und Ziehen: Loop</translation>
+        <translation>Rad zoomt, Umschalt und Ziehen: Loop</translation>
+    </message>
+    <message>
+        <source>%1, in %2</source>
+        <translation>%1, in %2</translation>
+    </message>
+    <message>
+        <source>%1, looping %2 to %3</source>
+        <translation>%1, Loop von %2 bis %3</translation>
+    </message>
+    <message>
+        <source>Drag to move the start of this section; right click to rename or remove it.</source>
+        <translation>Ziehen verschiebt den Anfang dieses Abschnitts; ein Rechtsklick benennt ihn um oder entfernt ihn.</translation>
+    </message>
+    <message>
+        <source>Reopen the note</source>
+        <translation>Notiz wieder öffnen</translation>
+    </message>
+    <message>
+        <source>Mark the note as done</source>
+        <translation>Notiz als erledigt markieren</translation>
+    </message>
+    <message>
+        <source>Reopen a note</source>
+        <translation>Notiz wieder öffnen</translation>
+    </message>
+    <message>
+        <source>Mark a note as done</source>
+        <translation>Notiz als erledigt markieren</translation>
+    </message>
+    <message>
+        <source>Colour of &apos;%1&apos;</source>
+        <translation>Farbe von „%1“</translation>
+    </message>
+    <message>
+        <source>Colour %1</source>
+        <translation>Farbe %1</translation>
+    </message>
+    <message numerus="yes">
+        <source>reading %n file(s), Esc stops</source>
+        <translation>
+            <numerusform>%n Datei wird gelesen, Esc hält an</numerusform>
+            <numerusform>%n Dateien werden gelesen, Esc hält an</numerusform>
+        </translation>
     </message>
 </context>
 <context>
@@ -9359,36 +10428,12 @@ Spitze %3, %4</translation>
         <translation>Spektrum des Mixes</translation>
     </message>
     <message>
-        <source>The mix less what it is beside</source>
-        <translation>Der Mix abzüglich dessen, was daneben steht</translation>
-    </message>
-    <message>
         <source>%1 %2</source>
         <translation>%1 %2</translation>
     </message>
     <message>
-        <source>the spectrum of the mix is being found out…</source>
-        <translation>das Spektrum des Mixes wird ermittelt…</translation>
-    </message>
-    <message>
-        <source>%1 is made by</source>
-        <translation>%1 wird gemacht von</translation>
-    </message>
-    <message>
         <source>%1 %</source>
         <translation>%1 %</translation>
-    </message>
-    <message>
-        <source>nothing beside it yet</source>
-        <translation>noch nichts daneben</translation>
-    </message>
-    <message>
-        <source>less the references&apos; mean</source>
-        <translation>minus deren Mittel</translation>
-    </message>
-    <message>
-        <source>the mix, less what is beside it</source>
-        <translation>Mix minus daneben</translation>
     </message>
     <message>
         <source>%1  %2</source>
@@ -9403,20 +10448,44 @@ Spitze %3, %4</translation>
         <translation>%1: der Mix %2</translation>
     </message>
     <message>
-        <source>%1: the mix %2, beside it %3, %4</source>
-        <translation>%1: der Mix %2, daneben %3, %4</translation>
+        <source>Mix minus the recordings</source>
+        <translation>Der Mix minus die Aufnahmen</translation>
     </message>
     <message>
-        <source>; the references differ as much among themselves</source>
-        <translation>; so viel unterscheiden sich die Referenzen auch untereinander</translation>
+        <source>the spectrum of the mix is being computed…</source>
+        <translation>das Spektrum des Mixes wird berechnet…</translation>
     </message>
     <message>
-        <source>; more than the references differ among themselves</source>
-        <translation>; mehr, als sich die Referenzen untereinander unterscheiden</translation>
+        <source>Shares of the tracks in %1:</source>
+        <translation>Anteile der Spuren an %1:</translation>
     </message>
     <message>
-        <source>A click chooses the row, a double click goes to its chain.</source>
-        <translation>Ein Klick wählt die Zeile, ein Doppelklick geht zu ihrer Kette.</translation>
+        <source>minus the references&apos; mean</source>
+        <translation>minus Mittel der Referenzen</translation>
+    </message>
+    <message>
+        <source>mix minus recording</source>
+        <translation>Mix minus Aufnahme</translation>
+    </message>
+    <message>
+        <source>%1: the mix %2, the recordings %3, difference %4.</source>
+        <translation>%1: der Mix %2, die Aufnahmen %3, Unterschied %4.</translation>
+    </message>
+    <message>
+        <source>%1: the mix %2, the references %3, difference %4. The references differ as much from each other.</source>
+        <translation>%1: der Mix %2, die Referenzen %3, Unterschied %4. So viel unterscheiden sich auch die Referenzen voneinander.</translation>
+    </message>
+    <message>
+        <source>%1: the mix %2, the references %3, difference %4. The references differ less from each other.</source>
+        <translation>%1: der Mix %2, die Referenzen %3, Unterschied %4. Die Referenzen unterscheiden sich weniger voneinander.</translation>
+    </message>
+    <message>
+        <source>Click to select the track, double click to open its chain.</source>
+        <translation>Ein Klick wählt die Spur aus, ein Doppelklick öffnet ihre Kette.</translation>
+    </message>
+    <message>
+        <source>no recordings yet</source>
+        <translation>noch keine Aufnahmen</translation>
     </message>
 </context>
 <context>
@@ -9424,10 +10493,6 @@ Spitze %3, %4</translation>
     <message>
         <source>Stage %1</source>
         <translation>%1 einpegeln</translation>
-    </message>
-    <message>
-        <source>A locked row keeps its trim when the others are staged. (L)</source>
-        <translation>Eine gesperrte Zeile behält ihren Trim, wenn die anderen eingepegelt werden. (L)</translation>
     </message>
     <message>
         <source>Lock %1</source>
@@ -9442,40 +10507,12 @@ Spitze %3, %4</translation>
         <translation>%1 ist noch nicht gemessen</translation>
     </message>
     <message>
-        <source>%1: %2 %3 before, trim %4, %5 after; wanted %6 to %7.</source>
-        <translation>%1: %2 %3 vorher, Trim %4, danach %5; gewünscht %6 bis %7.</translation>
-    </message>
-    <message>
-        <source>Not in its window: %1. Shift+T shows what can be done.</source>
-        <translation>Nicht im Fenster: %1. Shift+T zeigt, was zu tun ist.</translation>
-    </message>
-    <message>
         <source>That is %1 over.</source>
         <translation>Das sind %1 zu viel.</translation>
     </message>
     <message>
-        <source>Staged without %1 … %2, which is hatched.</source>
-        <translation>Eingepegelt ohne %1 … %2, was schraffiert ist.</translation>
-    </message>
-    <message>
-        <source>Its chain then changes that by %1.</source>
-        <translation>Ihre Kette ändert das dann um %1.</translation>
-    </message>
-    <message>
-        <source>Its peak stands %1 above the ceiling.</source>
-        <translation>Ihre Spitze steht %1 über der Decke.</translation>
-    </message>
-    <message>
-        <source>Trim %1 tracks at %2</source>
-        <translation>Trim von %1 Spuren auf %2</translation>
-    </message>
-    <message>
         <source>Trim %1 %2</source>
         <translation>Trim %1 %2</translation>
-    </message>
-    <message>
-        <source>Trim %1 tracks %2</source>
-        <translation>Trim von %1 Spuren %2</translation>
     </message>
     <message>
         <source>no file, no level</source>
@@ -9484,22 +10521,6 @@ Spitze %3, %4</translation>
     <message>
         <source>being measured…</source>
         <translation>wird gemessen…</translation>
-    </message>
-    <message>
-        <source>  held by its peak</source>
-        <translation>  von der Spitze gehalten</translation>
-    </message>
-    <message>
-        <source>  end of the trim</source>
-        <translation>  Ende des Trims</translation>
-    </message>
-    <message>
-        <source>  %1 over the ceiling</source>
-        <translation>  %1 über der Decke</translation>
-    </message>
-    <message>
-        <source>  chain %1</source>
-        <translation>  Kette %1</translation>
     </message>
     <message>
         <source>trim</source>
@@ -9511,39 +10532,73 @@ Spitze %3, %4</translation>
         <translation>Pegeln</translation>
     </message>
     <message>
-        <source>Sets this track&apos;s trim so that its level falls into its window; so do the other chosen rows, when it is one of them. (F)</source>
-        <translation>Setzt den Trim dieser Spur so, dass ihr Pegel in ihr Fenster fällt; so auch der anderen gewählten Zeilen, wenn sie eine davon ist. (F)</translation>
+        <source>Trims this track so that its level falls into its window. If the track is selected, all selected tracks are trimmed. (F)</source>
+        <translation>Trimmt diese Spur, sodass ihr Pegel ins Fenster fällt. Ist sie ausgewählt, werden alle ausgewählten getrimmt. (F)</translation>
+    </message>
+    <message>
+        <source>A locked track keeps its trim when the others are staged. (L)</source>
+        <translation>Eine gesperrte Spur behält ihren Trim, wenn die anderen eingepegelt werden. (L)</translation>
+    </message>
+    <message>
+        <source>%1: %2 %3 before, trim %4, %5 after; target %6 to %7.</source>
+        <translation>%1: %2 %3 vorher, Trim %4, danach %5; Ziel %6 bis %7.</translation>
+    </message>
+    <message>
+        <source>Outside its window: %1. Shift+T shows the options.</source>
+        <translation>Außerhalb des Fensters: %1. Umschalt+T zeigt die Möglichkeiten.</translation>
+    </message>
+    <message>
+        <source>Staged without %1 … %2 (hatched).</source>
+        <translation>Ohne %1 … %2 eingepegelt (schraffiert).</translation>
+    </message>
+    <message>
+        <source>The chain then changes the level by %1.</source>
+        <translation>Die Kette ändert den Pegel dann um %1.</translation>
+    </message>
+    <message>
+        <source>The peak is %1 above the ceiling.</source>
+        <translation>Die Spitze liegt %1 über der Grenze.</translation>
+    </message>
+    <message numerus="yes">
+        <source>Trim %n track(s) at %1</source>
+        <translation>
+            <numerusform>Trim von %n Spur auf %1</numerusform>
+            <numerusform>Trim von %n Spuren auf %1</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Trim %n track(s) by %1</source>
+        <translation>
+            <numerusform>Trim von %n Spur um %1</numerusform>
+            <numerusform>Trim von %n Spuren um %1</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>limited by its peak</source>
+        <translation>von der Spitze begrenzt</translation>
+    </message>
+    <message>
+        <source>trim at its limit</source>
+        <translation>Trim am Anschlag</translation>
+    </message>
+    <message>
+        <source>%1 over the ceiling</source>
+        <translation>%1 über der Grenze</translation>
+    </message>
+    <message>
+        <source>chain %1</source>
+        <translation>Kette %1</translation>
     </message>
 </context>
 <context>
     <name>isotonus::StageTable</name>
     <message>
-        <source>Leave its spikes out: they pass the ceiling, for a compressor to deal with</source>
-        <translation>Ihre Ausreißer weglassen: sie überschreiten die Decke, für einen Kompressor</translation>
-    </message>
-    <message>
         <source>Tame its spikes by clip gain</source>
-        <translation>Ihre Ausreißer durch Clip-Gain zähmen</translation>
-    </message>
-    <message>
-        <source>Use clip gain for what the trim cannot give</source>
-        <translation>Clip-Gain nehmen für das, was der Trim nicht geben kann</translation>
-    </message>
-    <message>
-        <source>Let its peak pass the ceiling</source>
-        <translation>Ihre Spitze die Decke überschreiten lassen</translation>
-    </message>
-    <message>
-        <source>Take it as it is: a window of its own, where it stands</source>
-        <translation>Sie nehmen, wie sie ist: ein eigenes Fenster, wo sie steht</translation>
+        <translation>Ausreißer durch Clip-Gain zähmen</translation>
     </message>
     <message>
         <source>Staging, before and after</source>
         <translation>Einpegeln, vorher und nachher</translation>
-    </message>
-    <message>
-        <source>Row</source>
-        <translation>Zeile</translation>
     </message>
     <message>
         <source>measure</source>
@@ -9578,20 +10633,12 @@ Spitze %3, %4</translation>
         <translation>True Peak</translation>
     </message>
     <message>
-        <source>stands</source>
-        <translation>steht</translation>
-    </message>
-    <message>
         <source>Stage all</source>
         <translation>Alle einpegeln</translation>
     </message>
     <message>
         <source>Undo</source>
-        <translation>Zurücknehmen</translation>
-    </message>
-    <message>
-        <source>%1 of %2 tracks stand in their windows; the sheet is &apos;%3&apos;, its peak ceiling %4.</source>
-        <translation>%1 von %2 Spuren stehen in ihren Fenstern; das Blatt ist »%3«, seine Decke für Spitzen %4.</translation>
+        <translation>Rückgängig</translation>
     </message>
     <message>
         <source>no file</source>
@@ -9602,36 +10649,95 @@ Spitze %3, %4</translation>
         <translation>wird gemessen…</translation>
     </message>
     <message>
-        <source> locked</source>
-        <translation> gesperrt</translation>
-    </message>
-    <message>
-        <source>in its window</source>
-        <translation>im Fenster</translation>
-    </message>
-    <message>
         <source>silent</source>
         <translation>still</translation>
-    </message>
-    <message>
-        <source>below: </source>
-        <translation>darunter: </translation>
-    </message>
-    <message>
-        <source>above: </source>
-        <translation>darüber: </translation>
     </message>
     <message>
         <source>not staged</source>
         <translation>nicht eingepegelt</translation>
     </message>
     <message>
-        <source>, %1 over the ceiling</source>
-        <translation>, %1 über der Decke</translation>
+        <source>Ignore its spikes: they pass the ceiling, and a compressor can catch them</source>
+        <translation>Ausreißer übergehen: Sie überschreiten die Grenze, ein Kompressor kann sie fangen</translation>
     </message>
     <message>
-        <source>Choices…</source>
-        <translation>Wahl…</translation>
+        <source>Add clip gain where the trim ends</source>
+        <translation>Clip-Gain hinzufügen, wo der Trim endet</translation>
+    </message>
+    <message>
+        <source>Allow its peak above the ceiling</source>
+        <translation>Spitze über der Grenze erlauben</translation>
+    </message>
+    <message>
+        <source>Keep its level: give the track a window of its own</source>
+        <translation>Pegel behalten: der Spur ein eigenes Fenster geben</translation>
+    </message>
+    <message>
+        <source>Channel</source>
+        <translation>Kanal</translation>
+    </message>
+    <message>
+        <source>status</source>
+        <translation>Stand</translation>
+    </message>
+    <message>
+        <source>%1 of %2 tracks are in their windows; the sheet is &apos;%3&apos;, its peak ceiling %4.</source>
+        <translation>%1 von %2 Spuren liegen in ihren Fenstern; das Blatt ist „%3“, seine Grenze für Spitzen %4.</translation>
+    </message>
+    <message>
+        <source>%1 locked</source>
+        <translation>%1 gesperrt</translation>
+    </message>
+    <message>
+        <source>inside its window</source>
+        <translation>im Fenster</translation>
+    </message>
+    <message>
+        <source>below: %1</source>
+        <translation>darunter: %1</translation>
+    </message>
+    <message>
+        <source>above: %1</source>
+        <translation>darüber: %1</translation>
+    </message>
+    <message>
+        <source>%1, %2 over the ceiling</source>
+        <translation>%1, %2 über der Grenze</translation>
+    </message>
+    <message>
+        <source>Options…</source>
+        <translation>Möglichkeiten…</translation>
+    </message>
+</context>
+<context>
+    <name>isotonus::StationTabs</name>
+    <message>
+        <source>Gather: read the files, listen once, and fix what is wrong with them. (Alt+1)</source>
+        <translation>Sammeln: Dateien lesen, einmal zuhören und Fehler beheben. (Alt+1)</translation>
+    </message>
+    <message>
+        <source>Stage: trim every track to its working level. (Alt+2)</source>
+        <translation>Einpegeln: jede Spur auf ihren Arbeitspegel trimmen. (Alt+2)</translation>
+    </message>
+    <message>
+        <source>Balance: set faders and pans, and keep headroom. (Alt+3)</source>
+        <translation>Balance: Fader und Panorama setzen und Headroom lassen. (Alt+3)</translation>
+    </message>
+    <message>
+        <source>Shape: filters, compressors, sends and plug-ins, where the balance is not enough. (Alt+4)</source>
+        <translation>Formen: Filter, Kompressoren, Sends und Plug-ins, wo die Balance nicht reicht. (Alt+4)</translation>
+    </message>
+    <message>
+        <source>Ride: automation, where one setting does not work for the whole song. (Alt+5)</source>
+        <translation>Fahren: Automation, wo eine Einstellung nicht für den ganzen Song reicht. (Alt+5)</translation>
+    </message>
+    <message>
+        <source>Compare: hear the mix against references and earlier exports. (Alt+6)</source>
+        <translation>Vergleichen: den Mix gegen Referenzen und frühere Exporte hören. (Alt+6)</translation>
+    </message>
+    <message>
+        <source>Hand off: check the mix and export it for mastering. (Alt+7)</source>
+        <translation>Übergeben: den Mix prüfen und fürs Mastering exportieren. (Alt+7)</translation>
     </message>
 </context>
 <context>
@@ -9649,11 +10755,11 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>left</source>
-        <translation>linken</translation>
+        <translation>links</translation>
     </message>
     <message>
         <source>right</source>
-        <translation>rechten</translation>
+        <translation>rechts</translation>
     </message>
     <message>
         <source>quarters at %1 a minute</source>
@@ -9679,16 +10785,8 @@ Spitze %3, %4</translation>
         <translation>Viertel in der Minute und Taktart: 120 oder 97,5 6/8.</translation>
     </message>
     <message>
-        <source> s</source>
-        <translation> s</translation>
-    </message>
-    <message>
         <source>At the playhead</source>
         <translation>An der Abspielposition</translation>
-    </message>
-    <message>
-        <source>A bar starts where the playhead is.</source>
-        <translation>Ein Takt beginnt an der Abspielposition.</translation>
     </message>
     <message>
         <source>First bar at</source>
@@ -9715,40 +10813,20 @@ Spitze %3, %4</translation>
         <translation>Halb</translation>
     </message>
     <message>
-        <source>Half as fast</source>
-        <translation>Halb so schnell</translation>
-    </message>
-    <message>
         <source>Double</source>
         <translation>Doppelt</translation>
-    </message>
-    <message>
-        <source>Twice as fast</source>
-        <translation>Doppelt so schnell</translation>
     </message>
     <message>
         <source>None</source>
         <translation>Keins</translation>
     </message>
     <message>
-        <source>The song has no tempo.</source>
-        <translation>Der Song hat kein Tempo.</translation>
-    </message>
-    <message>
         <source>No tempo</source>
         <translation>Kein Tempo</translation>
     </message>
     <message>
-        <source>The song map draws the bars: play, and look whether they start with the kick.</source>
-        <translation>Die Songkarte zeigt die Takte: Spiel den Song ab und sieh, ob sie mit der Kick beginnen.</translation>
-    </message>
-    <message>
         <source>Tempo %1</source>
         <translation>Tempo %1</translation>
-    </message>
-    <message>
-        <source>Go on tapping: four taps are enough to begin with.</source>
-        <translation>Weitertippen: Vier Schläge genügen für den Anfang.</translation>
     </message>
     <message numerus="yes">
         <source>%n tap(s).</source>
@@ -9758,24 +10836,48 @@ Spitze %3, %4</translation>
         </translation>
     </message>
     <message>
-        <source>Looking at the hits …</source>
-        <translation>Die Schläge werden verglichen …</translation>
-    </message>
-    <message>
-        <source>No steady tempo was found: it takes 8 hits of kick, snare or clap that are in time. Tap it, or type it.</source>
-        <translation>Kein festes Tempo gefunden: Es braucht 8 Schläge von Kick, Snare oder Clap, die im Takt sind. Tippe es oder gib es ein.</translation>
-    </message>
-    <message>
-        <source>%1 % of %2 hits are in time. Check the bars in the song map; Half and Double correct what hits cannot tell.</source>
-        <translation>%1 % von %2 Schlägen sind im Takt. Prüfe die Takte in der Songkarte; Halb und Doppelt berichtigen, was Schläge nicht verraten.</translation>
-    </message>
-    <message>
         <source>Note values need the song&apos;s tempo; quarters a minute:</source>
         <translation>Notenwerte brauchen das Tempo des Songs; Viertel in der Minute:</translation>
     </message>
     <message>
-        <source>Where a bar starts: the bars are counted from there.</source>
-        <translation>Wo ein Takt beginnt: Von dort werden die Takte gezählt.</translation>
+        <source>The start of a bar: bars are counted from there.</source>
+        <translation>Der Anfang eines Takts: Von dort werden die Takte gezählt.</translation>
+    </message>
+    <message>
+        <source>Sets the start of a bar to the playhead.</source>
+        <translation>Setzt den Anfang eines Takts an die Abspielposition.</translation>
+    </message>
+    <message>
+        <source>Halves the tempo. Use it when the tempo is twice too fast.</source>
+        <translation>Halbiert das Tempo. Wenn es doppelt so schnell ist wie der Song.</translation>
+    </message>
+    <message>
+        <source>Doubles the tempo. Use it when the tempo is only half as fast as the song.</source>
+        <translation>Verdoppelt das Tempo. Wenn es halb so schnell ist wie der Song.</translation>
+    </message>
+    <message>
+        <source>Removes the tempo of the song.</source>
+        <translation>Entfernt das Tempo des Songs.</translation>
+    </message>
+    <message>
+        <source>The song map draws the bars. Play the song, and check that they start with the kick.</source>
+        <translation>Die Songkarte zeichnet die Takte. Spiel den Song und prüfe, ob sie mit der Kick beginnen.</translation>
+    </message>
+    <message>
+        <source>Continue tapping: four taps are the minimum.</source>
+        <translation>Tippe weiter: Vier Schläge sind das Minimum.</translation>
+    </message>
+    <message>
+        <source>Comparing the hits…</source>
+        <translation>Die Schläge werden verglichen…</translation>
+    </message>
+    <message>
+        <source>No steady tempo was found: at least 8 hits of kick, snare or clap must be in time. Tap or type the tempo.</source>
+        <translation>Kein festes Tempo gefunden: Mindestens 8 Schläge von Kick, Snare oder Clap müssen im Takt sein. Tippe das Tempo mit oder gib es ein.</translation>
+    </message>
+    <message>
+        <source>%1 % of %2 hits are in time. Check the bars in the song map; Half and Double correct a tempo that is twice or half as fast.</source>
+        <translation>%1 % von %2 Schlägen sind im Takt. Prüfe die Takte in der Songkarte; Halb und Doppelt berichtigen ein doppeltes oder halbes Tempo.</translation>
     </message>
 </context>
 <context>
@@ -9794,7 +10896,7 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>Loop the marked stretch, or the section at the playhead (R)</source>
-        <translation>Loop über die markierte Strecke, oder den Abschnitt an der Abspielstelle (R)</translation>
+        <translation>Loop über den markierten Bereich oder den Abschnitt an der Abspielposition (R)</translation>
     </message>
     <message>
         <source>%1 muted</source>
@@ -9805,28 +10907,8 @@ Spitze %3, %4</translation>
         <translation>%1 solo</translation>
     </message>
     <message>
-        <source>Rows that are muted; a click takes all mutes off. (Shift+M)</source>
-        <translation>Stumme Zeilen; ein Klick macht keine mehr stumm. (Shift+M)</translation>
-    </message>
-    <message>
-        <source>Rows that are soloed; a click takes all solos off. (Shift+S)</source>
-        <translation>Solo-Zeilen; ein Klick nimmt alle Solos weg. (Shift+S)</translation>
-    </message>
-    <message>
-        <source>Point at anything: here stands what it is. F1 lists the keys.</source>
-        <translation>Zeige auf irgendetwas: hier steht, was es ist. F1 listet die Tasten.</translation>
-    </message>
-    <message>
         <source>Sound device</source>
         <translation>Tongerät</translation>
-    </message>
-    <message>
-        <source>Where the sound goes</source>
-        <translation>Wohin der Ton geht</translation>
-    </message>
-    <message>
-        <source>no sound: simulated device</source>
-        <translation>kein Ton: nachgebildetes Gerät</translation>
     </message>
     <message>
         <source>Go to %1 (key %2)</source>
@@ -9837,8 +10919,28 @@ Spitze %3, %4</translation>
         <translation>Zu %1</translation>
     </message>
     <message>
-        <source>simulated: keeps time, makes no sound</source>
-        <translation>nachgebildet: hält die Zeit, macht keinen Ton</translation>
+        <source>Number of muted tracks. Click to turn all mutes off. (Shift+M)</source>
+        <translation>Zahl der stummen Spuren. Ein Klick schaltet alle Mutes aus. (Umschalt+M)</translation>
+    </message>
+    <message>
+        <source>Number of soloed tracks. Click to turn all solos off. (Shift+S)</source>
+        <translation>Zahl der Solospuren. Ein Klick schaltet alle Solos aus. (Umschalt+S)</translation>
+    </message>
+    <message>
+        <source>Point at anything to see its explanation here. F1 lists the keys.</source>
+        <translation>Zeige auf etwas, um hier die Erklärung zu sehen. F1 listet die Tasten.</translation>
+    </message>
+    <message>
+        <source>No sound: simulated device</source>
+        <translation>Kein Ton: simuliertes Gerät</translation>
+    </message>
+    <message>
+        <source>Sound device: %1</source>
+        <translation>Audiogerät: %1</translation>
+    </message>
+    <message>
+        <source>No sound: waiting for %1</source>
+        <translation>Kein Ton: warte auf %1</translation>
     </message>
 </context>
 <context>
@@ -9852,36 +10954,36 @@ Spitze %3, %4</translation>
         <translation>%1</translation>
     </message>
     <message>
-        <source>nothing there</source>
-        <translation>dort ist nichts</translation>
-    </message>
-    <message>
-        <source>the spectrum of the mix is being found out…</source>
-        <translation>das Spektrum des Mixes wird ermittelt…</translation>
-    </message>
-    <message>
-        <source>low end (below 120 Hz), left with right: the mix %1</source>
-        <translation>Tiefen (unter 120 Hz), links mit rechts: der Mix %1</translation>
-    </message>
-    <message>
-        <source>, %1 %2</source>
-        <translation>, %1 %2</translation>
-    </message>
-    <message>
-        <source>. 1 is mono; 0 has nothing in common.</source>
-        <translation>. 1 ist mono; 0 hat nichts gemeinsam.</translation>
-    </message>
-    <message>
-        <source>sides over middle, dB: at 0 both are as strong</source>
-        <translation>Seiten über Mitte, dB: bei 0 sind beide gleich stark</translation>
-    </message>
-    <message>
-        <source>%1: the mix&apos;s sides %2 against its middle; left and right agree by %3</source>
-        <translation>%1: die Seiten des Mixes %2 gegen seine Mitte; links und rechts stimmen zu %3 überein</translation>
-    </message>
-    <message>
         <source>%1: nothing in the mix</source>
         <translation>%1: nichts im Mix</translation>
+    </message>
+    <message>
+        <source>no sound</source>
+        <translation>kein Klang</translation>
+    </message>
+    <message>
+        <source>the spectrum of the mix is being computed…</source>
+        <translation>das Spektrum des Mixes wird berechnet…</translation>
+    </message>
+    <message>
+        <source>low end (below 120 Hz), correlation of left and right: the mix %1</source>
+        <translation>Tiefen (unter 120 Hz), Korrelation von links und rechts: der Mix %1</translation>
+    </message>
+    <message>
+        <source>%1, %2 %3</source>
+        <translation>%1, %2 %3</translation>
+    </message>
+    <message>
+        <source>%1. +1 is mono; at 0 the channels are unrelated.</source>
+        <translation>%1. +1 ist mono; bei 0 sind die Kanäle unabhängig.</translation>
+    </message>
+    <message>
+        <source>side over mid, dB: at 0 dB both are equal</source>
+        <translation>Seite zu Mitte, dB: bei 0 dB sind beide gleich</translation>
+    </message>
+    <message>
+        <source>%1: side %2 against mid in the mix; left and right correlate by %3</source>
+        <translation>%1: Seite im Mix %2 gegen Mitte; links und rechts korrelieren mit %3</translation>
     </message>
 </context>
 <context>
@@ -9893,8 +10995,8 @@ Spitze %3, %4</translation>
     <message numerus="yes">
         <source>Write %n ride(s)</source>
         <translation>
-            <numerusform>%n Fahrt schreiben</numerusform>
-            <numerusform>%n Fahrten schreiben</numerusform>
+            <numerusform>%n Automation schreiben</numerusform>
+            <numerusform>%n Automationen schreiben</numerusform>
         </translation>
     </message>
 </context>
@@ -9906,7 +11008,7 @@ Spitze %3, %4</translation>
     </message>
     <message>
         <source>average, plain RMS</source>
-        <translation>Mittel, einfacher RMS</translation>
+        <translation>Mittelwert, einfacher RMS</translation>
     </message>
     <message>
         <source>average, AES17</source>

@@ -11,7 +11,7 @@ namespace isotonus {
 
 /// Lets go of things on a thread of its own: what takes a while to end (a thread that has to be waited for, much
 /// memory) does not hold up whoever is done with it.  Its own end waits for all of them.
-class LetGo {
+class DeferredDestroyer {
   public:
     void operator()(std::shared_ptr<void> thing) {
         const std::scoped_lock lock(mutex_);

@@ -1,4 +1,4 @@
-#include "core/session/json_taker.h"
+#include "core/session/json_reader.h"
 
 #include <algorithm>
 #include <array>
@@ -59,7 +59,7 @@ class DocumentMaker {
         if (in_point_) {
             in_point_ = false;
             lists_->all.back().push_back(point_);
-            return lists_->all.back().size() <= most_items || wrong(Fault::many);
+            return lists_->all.back().size() <= max_items || wrong(Fault::many);
         }
         return close();
     }
@@ -88,7 +88,7 @@ class DocumentMaker {
     }
 
   private:
-    static constexpr size_t deepest_nesting = 64, most_items = 1000000, most_values = 8000000;
+    static constexpr size_t deepest_nesting = 64, max_items = 1000000, max_values = 8000000;
 
     /// The object that is open now holds the rides of a row, of a processor or of a send; elsewhere the word may mean
     /// anything.
@@ -105,7 +105,7 @@ class DocumentMaker {
         fault = what;
         return false;
     }
-    bool count() { return ++values_ <= most_values || wrong(Fault::many); }
+    bool count() { return ++values_ <= max_values || wrong(Fault::many); }
     template <class Value>
     bool number(double as_number, Value value) {
         if (!in_point_) return put(value);
@@ -142,7 +142,7 @@ class DocumentMaker {
             return &document;
         }
         if (places_.back()->is_array()) {
-            if (places_.back()->size() >= most_items) return nullptr;
+            if (places_.back()->size() >= max_items) return nullptr;
             places_.back()->push_back(std::move(value));
             return &places_.back()->back();
         }
@@ -154,9 +154,9 @@ class DocumentMaker {
     }
     bool open(json value) {
         const bool in_list = !places_.empty() && places_.back()->is_array();
-        json* const place = place_for(std::move(value));
-        if (!place) return wrong(Fault::many);
-        places_.push_back(place);
+        json* const here = place_for(std::move(value));
+        if (!here) return wrong(Fault::many);
+        places_.push_back(here);
         keys_.push_back(in_list || places_.size() == 1 ? std::string() : key_);
         return places_.size() <= deepest_nesting ? count() : wrong(Fault::nested);
     }
@@ -203,19 +203,21 @@ Result<json> parse_json(const std::string& text, const std::string& name, const 
     if (json::sax_parse(text, &maker)) return std::move(maker.document);
     switch (maker.fault) {
         case DocumentMaker::Fault::number:
-            return fail(name, say("{}: it holds a number that is too large", said(not_what)));
+            return fail(name,
+                        translate("{}: a number in the file is too large. Restore a backup or correct the number.",
+                                  translated(not_what)));
         case DocumentMaker::Fault::nested:
-            return fail(name, say("{}: it is nested too deeply", said(not_what)));
+            return fail(name, translate("{}: the file is nested too deeply. Restore a backup.", translated(not_what)));
         case DocumentMaker::Fault::many:
-            return fail(name, say("{}: it holds a list with too many items", said(not_what)));
+            return fail(name, translate("{}: a list in the file is too long. Restore a backup.", translated(not_what)));
         default:
             break;
     }
     const std::string_view before = std::string_view(text).substr(0, maker.position > 0 ? maker.position - 1 : 0);
     const auto line = 1 + std::count(before.begin(), before.end(), '\n');
     const size_t line_end = before.rfind('\n'), line_start = line_end == std::string_view::npos ? 0 : line_end + 1;
-    return fail(name, say("{}: the JSON is broken at line {}, column {}", said(not_what), line,
-                          before.size() - line_start + 1));
+    return fail(name, translate("{}: the JSON is damaged at line {}, column {}. Restore a backup or correct that line.",
+                                translated(not_what), line, before.size() - line_start + 1));
 }
 
 }  // namespace isotonus

@@ -1,4 +1,4 @@
-// The twelve inks as entries of a menu: of rows, buses and sections alike.
+// The twelve colours as entries of a menu: of rows, buses and sections alike.
 #pragma once
 
 #include <QMenu>
@@ -12,9 +12,9 @@ template <class Chosen>
 void add_inks(QMenu* menu, QObject* receiver, const Chosen& chosen) {
     for (int n = 0; n < 12; ++n) {
         QPixmap swatch(16, 16);
-        swatch.fill(theme().track_ink(n));
-        QObject::connect(menu->addAction(QIcon(swatch), QMenu::tr("ink %1").arg(n + 1)), &QAction::triggered, receiver,
-                         [chosen, n] { chosen(n); });
+        swatch.fill(theme().track_colour(n));
+        QObject::connect(menu->addAction(QIcon(swatch), QMenu::tr("Colour %1").arg(n + 1)), &QAction::triggered,
+                         receiver, [chosen, n] { chosen(n); });
     }
 }
 

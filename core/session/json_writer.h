@@ -1,16 +1,16 @@
-// Writing JSON by the lists of fields.h: the counterpart of json_taker.h.
+// Writing JSON by the lists of fields.h: the counterpart of json_reader.h.
 #pragma once
 
-#include "core/session/json_taker.h"
+#include "core/session/json_reader.h"
 
 namespace isotonus {
 
 /// Puts the fields that it visits into an object.
-class Giver {
+class JsonWriter {
   public:
-    explicit Giver(nlohmann::json& to) : to_(to) {}
+    explicit JsonWriter(nlohmann::json& to) : to_(to) {}
     /// The next field is left out where it says nothing: false, 0, no text, the first of its words, no number.
-    Giver& rare() {
+    JsonWriter& rare() {
         rare_ = true;
         return *this;
     }
@@ -26,7 +26,7 @@ class Giver {
         put(key, value, value == 0);
     }
     void truth(const char* key, bool value) { put(key, value, !value); }
-    void text(const char* key, const std::string& value, size_t /*most_bytes*/) { put(key, value, value.empty()); }
+    void text(const char* key, const std::string& value, size_t /*max_bytes*/) { put(key, value, value.empty()); }
     template <class Word, class Names>
     void word(const char* key, Word value, const Names& names) {
         put(key, names[static_cast<size_t>(value)], static_cast<size_t>(value) == 0);
@@ -51,7 +51,7 @@ class Giver {
 template <class Visit>
 nlohmann::json given(const UnknownKeys& unknown, const Visit& visit) {
     nlohmann::json object = kept(unknown);
-    Giver giver(object);
+    JsonWriter giver(object);
     visit(giver);
     return object;
 }

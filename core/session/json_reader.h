@@ -39,23 +39,24 @@ Result<nlohmann::json> parse_json(const std::string& text, const std::string& fi
 
 /// Takes the known keys out of an object one by one; what is left at the end is unknown and kept.
 /// The first fault found is remembered; later calls change nothing.
-class Taker {
+class JsonReader {
   public:
-    Taker(nlohmann::json object, std::string place, std::string* fault) : place_(std::move(place)), fault_(fault) {
+    JsonReader(nlohmann::json object, std::string path, std::string* fault)
+        : key_path_(std::move(path)), fault_(fault) {
         if (object.is_object())
             left_ = std::move(object);
         else
-            complain(said("must be an object"));
+            complain(translated("must be an object"));
     }
 
-    Taker& rare() { return *this; }  ///< whatever is not there stays as it is
+    JsonReader& rare() { return *this; }  ///< whatever is not there stays as it is
     void number(const char* key, double& to, double low, double high) {
         const nlohmann::json* v = take(key);
         if (!v) return;
         if (!v->is_number() || !std::isfinite(v->get<double>()))
-            complain(key, said("must be a number"));
+            complain(key, translated("must be a number"));
         else if (v->get<double>() < low || v->get<double>() > high)
-            complain(key, say("must lie between {:g} and {:g}", low, high));
+            complain(key, translate("must be from {:g} to {:g}", low, high));
         else
             to = v->get<double>();
     }
@@ -80,9 +81,9 @@ class Taker {
         const nlohmann::json* v = take(key);
         if (!v) return;
         if (!v->is_number_integer())
-            complain(key, said("must be a whole number"));
+            complain(key, translated("must be a whole number"));
         else if (v->get<double>() < static_cast<double>(low) || v->get<double>() > static_cast<double>(high))
-            complain(key, say("must lie between {} and {}", low, high));
+            complain(key, translate("must be from {} to {}", low, high));
         else
             to = v->get<Int>();
     }
@@ -92,20 +93,20 @@ class Taker {
         if (v->is_boolean())
             to = v->get<bool>();
         else
-            complain(key, said("must be true or false"));
+            complain(key, translated("must be true or false"));
     }
-    void text(const char* key, std::string& to, size_t most_bytes) {
+    void text(const char* key, std::string& to, size_t max_bytes) {
         const nlohmann::json* v = take(key);
         if (!v) return;
         if (!v->is_string())
-            complain(key, said("must be a string"));
-        else if (v->get_ref<const std::string&>().size() > most_bytes)
-            complain(key, say("is longer than {} bytes", most_bytes));
+            complain(key, translated("must be a string"));
+        else if (v->get_ref<const std::string&>().size() > max_bytes)
+            complain(key, translate("is longer than {} bytes", max_bytes));
         else
             to = v->get<std::string>();
     }
     void required(const char* key) {
-        if (!left_.contains(key)) complain(key, said("is missing"));
+        if (!left_.contains(key)) complain(key, translated("is missing"));
     }
     /// An enumeration by the names of its values, in their order.
     template <class Word, class Names>
@@ -114,7 +115,7 @@ class Taker {
         if (!left_.contains(key)) return;
         text(key, value, 100);
         const auto at = std::find(std::begin(names), std::end(names), std::string_view(value));
-        if (at == std::end(names)) return complain(key, say("cannot be '{}'", value));
+        if (at == std::end(names)) return complain(key, translate("cannot be '{}'", value));
         to = static_cast<Word>(at - std::begin(names));
     }
     template <class Word, class Names>
@@ -130,8 +131,8 @@ class Taker {
         nlohmann::json* v = take(key);
         if (!v) return;
         nlohmann::json list = std::move(*v);
-        if (!list.is_array()) return complain(key, said("must be a list"));
-        if (list.size() > most) return complain(key, say("has more than {} items", most));
+        if (!list.is_array()) return complain(key, translated("must be a list"));
+        if (list.size() > most) return complain(key, translate("has more than {} entries", most));
         for (size_t i = 0; i < list.size() && fault_->empty(); ++i) {
             visit(std::move(list[i]), fmt::format("{}[{}]", at(key), i));
             list[i] = nullptr;
@@ -151,12 +152,13 @@ class Taker {
     }
     bool has(const char* key) const { return left_.is_object() && left_.contains(key); }
     void put_back(const char* key, nlohmann::json value) { left_[key] = std::move(value); }
-    std::string at(const std::string& key) const { return place_.empty() ? key : place_ + "." + key; }
+    std::string at(const std::string& key) const { return key_path_.empty() ? key : key_path_ + "." + key; }
     void complain(const std::string& key, const std::string& what) {
         if (fault_->empty()) *fault_ = fmt::format("'{}' {}", at(key), what);
     }
     void complain(const std::string& what) {
-        if (fault_->empty()) *fault_ = fmt::format("'{}' {}", place_.empty() ? said("session") : place_, what);
+        if (fault_->empty())
+            *fault_ = fmt::format("'{}' {}", key_path_.empty() ? translated("session") : key_path_, what);
     }
     /// Keys that nobody took; null when there are none.  The last that is asked of it.
     std::shared_ptr<const nlohmann::json> left() {
@@ -165,7 +167,7 @@ class Taker {
 
   private:
     nlohmann::json left_ = nlohmann::json::object(), taken_;
-    std::string place_;
+    std::string key_path_;
     std::string* fault_;
 };
 
