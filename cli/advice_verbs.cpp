@@ -38,7 +38,7 @@ Result<Found> low_cut_of(const Opened& opened, const Track& track) {
                                        has_lows_carried(opened.session, track, measured_in(opened)));
     if (!advice) return Found{{{"hz", nullptr}}, "no low cut needed: nothing sounds below the body of the track", {}};
     return Found{{{"hz", advice->hz}, {"edge_hz", advice->edge_hz}, {"takes_db", advice->takes_db}},
-                 fmt::format("a low cut at {:.0f} Hz removes {:.1f} dB", advice->hz, advice->takes_db),
+                 format_figures("a low cut at {:.0f} Hz removes {:.1f} dB", advice->hz, advice->takes_db),
                  [id = track.id, hz = advice->hz](Session& s) {
                      s = with_chain(s, id, [hz](Chain& c) { set_low_cut(c, hz); });
                  }};
@@ -56,8 +56,8 @@ Result<Found> troubles_of(const Opened& opened, const Track& track) {
                                               {"cut_db", t.cut_db},
                                               {"q", t.q}});
         found.text +=
-            fmt::format("{}{:.0f} Hz ({}) stands out by {:.1f} dB, {:.0f} % of the time: cut {:.1f} dB",
-                        found.text.empty() ? "" : "\n", t.hz, t.note(), t.excess_db, 100.0 * t.share, t.cut_db);
+            format_figures("{}{:.0f} Hz ({}) stands out by {:.1f} dB, {:.0f} % of the time: cut {:.1f} dB",
+                           found.text.empty() ? "" : "\n", t.hz, t.note(), t.excess_db, 100.0 * t.share, t.cut_db);
     }
     if (!troubles->empty())
         found.apply = [id = track.id, list = *troubles](Session& s) {
@@ -94,9 +94,9 @@ Result<Found> reduction_of(const Opened& opened, TrackId channel, const std::vec
                  {"most_db", aimed->reduction.max_db},
                  {"typical_db", aimed->reduction.typical_db},
                  {"reached", aimed->reached}},
-                fmt::format("threshold {:.2f} dBFS: at most {:.1f} dB at {:.1f} s, {:.1f} dB while it works{}",
-                            aimed->threshold_dbfs, aimed->reduction.max_db, aimed->reduction.max_at_s,
-                            aimed->reduction.typical_db, aimed->reached ? "" : ". This is the closest threshold."),
+                format_figures("threshold {:.2f} dBFS: at most {:.1f} dB at {:.1f} s, {:.1f} dB while it works{}",
+                               aimed->threshold_dbfs, aimed->reduction.max_db, aimed->reduction.max_at_s,
+                               aimed->reduction.typical_db, aimed->reached ? "" : ". This is the closest threshold."),
                 {}};
     if (aimed->reached)
         found.apply = [id = channel, position, threshold = aimed->threshold_dbfs](Session& s) {
@@ -124,13 +124,13 @@ Result<Found> room_for(const Opened& opened, const Track& track) {
     if (fault) return tl::unexpected(*fault);
     Found found{{{"heard_before", p.before}, {"heard_after", p.after}, {"cuts", json::array()}}, "", {}};
     found.text = p.cuts.empty()
-                     ? fmt::format("{:.0f} % of {} is heard, and no cut brings more", 100.0 * p.before, track.name)
-                     : fmt::format("{:.0f} % of {} is heard, {:.0f} % with these cuts:", 100.0 * p.before, track.name,
-                                   100.0 * p.after);
+                     ? format_figures("{:.0f} % of {} is heard, and no cut brings more", 100.0 * p.before, track.name)
+                     : format_figures("{:.0f} % of {} is heard, {:.0f} % with these cuts:", 100.0 * p.before,
+                                      track.name, 100.0 * p.after);
     for (const RoomCut& c : p.cuts) {
         const std::string name = opened.session.name_of(c.row);
         found.document["cuts"].push_back({{"row", name}, {"hz", c.hz}, {"db", c.db}, {"q", c.q}});
-        found.text += fmt::format("\n{}: {:.1f} dB at {:.0f} Hz", name, c.db, c.hz);
+        found.text += format_figures("\n{}: {:.1f} dB at {:.0f} Hz", name, c.db, c.hz);
     }
     if (!p.cuts.empty()) found.apply = [cuts = p.cuts](Session& s) { s = with_room(s, cuts); };
     return found;
@@ -155,14 +155,15 @@ Result<Found> duck_of(const Opened& opened, const Track& track, const std::vecto
                  {"depth_db", a.depth_db},
                  {"hold_ms", a.hold_ms},
                  {"release_ms", a.release_ms}},
-                fmt::format("at {} of {}, the low end of {} is {:+.1f} dB against it: ",
-                            counted(static_cast<size_t>(a.hits), "hit"), key->name, track.name, a.overlap_db),
+                format_figures("at {} of {}, the low end of {} is {:+.1f} dB against it: ",
+                               counted(static_cast<size_t>(a.hits), "hit"), key->name, track.name, a.overlap_db),
                 {}};
     if (a.depth_db <= 0.0) {
         found.text += "no ducking needed";
         return found;
     }
-    found.text += fmt::format("{:.1f} dB down for {:.0f} ms, release {:.0f} ms", a.depth_db, a.hold_ms, a.release_ms);
+    found.text +=
+        format_figures("{:.1f} dB down for {:.0f} ms, release {:.0f} ms", a.depth_db, a.hold_ms, a.release_ms);
     found.apply = [id = track.id, key = key->id, a](Session& s) {
         s = with_chain(s, id, [&](Chain& c) { set_duck(c, key, a); });
     };
@@ -178,8 +179,8 @@ Result<Found> headroom_of(const Opened& opened, const std::string& wanted) {
     if (!plan) return tl::unexpected(plan.error());
     Found found{
         {{"peak_dbfs", level_json(plan->peak_dbfs)}, {"target_dbfs", plan->target_dbfs}, {"ways", json::array()}},
-        fmt::format("the mix peaks at {}, its window ends at {:.1f} dBFS", in_words(plan->peak_dbfs, "dBFS"),
-                    plan->target_dbfs),
+        format_figures("the mix peaks at {}, its window ends at {:.1f} dBFS", in_words(plan->peak_dbfs, "dBFS"),
+                       plan->target_dbfs),
         {}};
     if (plan->proposals.empty())
         found.text += plan->peak_dbfs.value_or(silence_db) <= plan->target_dbfs
@@ -188,11 +189,11 @@ Result<Found> headroom_of(const Opened& opened, const std::string& wanted) {
     for (const Proposal& p : plan->proposals) {
         const char* const way = ways[static_cast<size_t>(p.way)];
         json faders = json::array();
-        found.text += fmt::format("\n{}: {:.1f} dB down, peak {}", way, p.by_db, in_words(p.peak_dbfs, "dBFS"));
+        found.text += format_figures("\n{}: {:.1f} dB down, peak {}", way, p.by_db, in_words(p.peak_dbfs, "dBFS"));
         for (const auto& [id, db] : p.faders) {
             faders.push_back({{"row", opened.session.name_of(id)}, {"fader_db", level_json(db)}});
             if (p.way != Remake::all_down)
-                found.text += fmt::format("\n  {} {:+.1f} dB", opened.session.name_of(id), db);
+                found.text += format_figures("\n  {} {:+.1f} dB", opened.session.name_of(id), db);
         }
         found.document["ways"].push_back({{"way", way},
                                           {"by_db", p.by_db},
@@ -222,11 +223,12 @@ Result<Found> note_of(const Opened& opened, const Track& track) {
                                            {"rival", band.rival ? json(opened.session.name_of(band.rival)) : json()},
                                            {"rival_share", band.rival_share}});
         if (band.owned() || band.fought_for())
-            found.text += fmt::format(
+            found.text += format_figures(
                 "{:>6g} Hz  {} {:.0f} %{}\n", third_octave_name_hz(band.band),
                 band.owned() ? "leads with" : "shares with", 100.0 * band.share,
-                band.rival ? fmt::format(", {} {:.0f} %", opened.session.name_of(band.rival), 100.0 * band.rival_share)
-                           : "");
+                band.rival
+                    ? format_figures(", {} {:.0f} %", opened.session.name_of(band.rival), 100.0 * band.rival_share)
+                    : "");
     }
     const auto hz = strongest_hz(*opened.played(track));
     if (!hz) return tl::unexpected(hz.error());
@@ -235,17 +237,16 @@ Result<Found> note_of(const Opened& opened, const Track& track) {
     found.document["note"] = note_name(**hz);
     const auto may_cut = may_make_room(opened.session, measured_in(opened));
     const auto cuts = note_out_of_others(*plan, track.id, **hz, of, [&](TrackId id) { return !may_cut(id); });
-    found.text += fmt::format("strongest at {} ({:.0f} Hz)", note_name(**hz), **hz);
+    found.text += format_figures("strongest at {} ({:.0f} Hz)", note_name(**hz), **hz);
     if (!cuts) {
         found.text += "; a narrow cut in the others does not bring more of it";
         return found;
     }
-    found.text +=
-        fmt::format("; {:.0f} % of the sound there is its own, {:.0f} % with narrow cuts:", 100.0 * cuts->share_before,
-                    100.0 * cuts->share_after);
+    found.text += format_figures("; {:.0f} % of the sound there is its own, {:.0f} % with narrow cuts:",
+                                 100.0 * cuts->share_before, 100.0 * cuts->share_after);
     for (const auto& [id, db] : cuts->cuts) {
         found.document["cuts"].push_back({{"row", opened.session.name_of(id)}, {"db", db}});
-        found.text += fmt::format("\n  {} {:+.1f} dB", opened.session.name_of(id), db);
+        found.text += format_figures("\n  {} {:+.1f} dB", opened.session.name_of(id), db);
     }
     found.document["share_before"] = cuts->share_before;
     found.document["share_after"] = cuts->share_after;
@@ -265,7 +266,7 @@ Result<Found> levels_of(const Opened& opened) {
     Found found{{{"anchors_db", *start}, {"faders", json::array()}}, "starting levels by the role of each track:", {}};
     for (const auto& t : suggested.tracks) {
         found.document["faders"].push_back({{"row", t->name}, {"fader_db", t->fader_db}});
-        found.text += fmt::format("\n  {} {:+.1f} dB", t->name, t->fader_db);
+        found.text += format_figures("\n  {} {:+.1f} dB", t->name, t->fader_db);
     }
     found.apply = [suggested](Session& s) {
         s = with_each_track(s, [&](Track& t) { t.fader_db = suggested.find(t.id)->fader_db; });

@@ -31,7 +31,7 @@ const char* name_of(InMix how) {
 }
 
 json fader_json(double db) { return std::isinf(db) ? json() : json(db); }
-std::string fader_text(double db) { return std::isinf(db) ? "-inf" : fmt::format("{:+.1f} dB", db); }
+std::string fader_text(double db) { return std::isinf(db) ? "off" : format_figures("{:+.1f} dB", db); }
 
 Result<Balance> like(const Opened& opened, const BalanceOptions& options) {
     const Session& session = opened.session;
@@ -43,8 +43,8 @@ Result<Balance> like(const Opened& opened, const BalanceOptions& options) {
                       {"processing", fit->processing.sentences()},
                       {"remarks", fit->remarks},
                       {"tracks", json::array()}};
-    found.text = fmt::format("The tracks explain {} to {:.1f} dB; it begins at {:.3f} s of the song.",
-                             options.like.filename().string(), fit->left_over_db, fit->begins_s);
+    found.text = format_figures("The tracks explain {} to {:.1f} dB; it begins at {:.3f} s of the song.",
+                                options.like.filename().string(), fit->left_over_db, fit->begins_s);
     for (const auto& list : {fit->processing.sentences(), fit->remarks})
         for (const std::string& s : list) found.text += "\n" + s;
     for (const RoughMixTrack& t : fit->tracks) {

@@ -45,7 +45,7 @@ void print(const json& document) { fmt::print("{}\n", document.dump(1, ' ', fals
 std::string in_words(const Level& level, const char* unit) {
     if (!level) return "none";
     const bool to_full_scale = std::string_view(unit).starts_with("dBFS") || std::string_view(unit) == "dBTP";
-    return to_full_scale ? fmt::format("{} {}", signed_db(*level), unit) : fmt::format("{:.1f} {}", *level, unit);
+    return to_full_scale ? fmt::format("{} {}", signed_db(*level), unit) : format_figures("{:.1f} {}", *level, unit);
 }
 
 std::optional<TrackId> row_called(const Session& session, const std::string& name) {

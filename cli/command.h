@@ -13,6 +13,7 @@
 #include "core/balance/build_up.h"
 #include "core/handoff/checks.h"
 #include "core/mix/row_signals.h"
+#include "core/words.h"
 
 namespace isotonus::cli {
 
@@ -32,10 +33,10 @@ decltype(auto) shown(const Value& value) {
     else
         return (value);
 }
-/// On standard output, as fmt::print does.
+/// On standard output, as fmt::print does, with figures as they are everywhere.
 template <class... Values>
-void put(std::string_view format, const Values&... values) {
-    fmt::print("{}", fmt::format(fmt::runtime(format), shown(values)...));
+void put(const std::string& format, const Values&... values) {
+    fmt::print("{}", format_figures(format, shown(values)...));
 }
 /// "1 track", "2 tracks".
 std::string counted(size_t count, const char* word);

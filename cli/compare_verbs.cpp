@@ -196,7 +196,7 @@ int compare(const CompareOptions& options) {
         const BandDifference& d = bands[static_cast<size_t>(b)];
         put("{:>8g} Hz  {:>12}  {:>12}  {}\n", third_octave_name_hz(b), in_words(d.mix_dbfs, "dBFS"),
             in_words(d.reference_dbfs, "dBFS"),
-            d.difference_db ? fmt::format("{:+.1f} dB", *d.difference_db) : std::string());
+            d.difference_db ? format_figures("{:+.1f} dB", *d.difference_db) : std::string());
     }
     return done;
 }

@@ -308,7 +308,7 @@ int list_buses(const BusOptions& options) {
                                    {"level_db", std::isinf(s.level_db) ? json() : json(s.level_db)},
                                    {"before_fader", s.before_fader},
                                    {"in", s.in}});
-                words += (words.empty() ? "" : ", ") + fmt::format("{} sends {:.1f} dB", name, s.level_db);
+                words += (words.empty() ? "" : ", ") + format_figures("{} sends {:.1f} dB", name, s.level_db);
             }
         };
         for (const auto& t : session->tracks) look_at(t->id, t->output, t->sends);

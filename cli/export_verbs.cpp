@@ -172,9 +172,9 @@ int list_exported_files(const PlanPtr& plan, const Session& session, const Deliv
     }
     for (const fs::path& f : files) put("{}\n", f.string());
     if (d.stems != StemSplit::none)
-        put("{}\n", *residue
-                        ? fmt::format("the sum of the stems will differ from the mix by at most {:.1f} dBFS", **residue)
-                        : "the stems will sum to the mix");
+        put("{}\n",
+            *residue ? format_figures("the sum of the stems will differ from the mix by at most {:.1f} dBFS", **residue)
+                     : "the stems will sum to the mix");
     return done;
 }
 

@@ -272,8 +272,8 @@ int clip(const ListOptions& options) {
             if (!at) return tl::unexpected(at.error());
             const int here = clip_at(clips, frame(*at));
             if (here < 0)
-                return fail("", fmt::format("no clip of '{}' plays at {:g} s. Use `clip list` to see the clips.",
-                                            options.name, *at));
+                return fail("", format_figures("no clip of '{}' plays at {:g} s. Use `clip list` to see the clips.",
+                                               options.name, *at));
             clips = with_split(std::move(clips), static_cast<size_t>(here), frame(*at));
         } else {
             const auto from = needed(options.from_s, "--from"), to = needed(options.to_s, "--to");

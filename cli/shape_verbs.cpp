@@ -59,7 +59,7 @@ Result<void> assign(const Session& session, Processor& processor, const std::str
     if (!value && takes_notes(*info) && text.starts_with("1/") && session.tempo.empty())
         return fail("", fmt::format("'{}' is a note value, and the song has no tempo. Set the tempo first.", text));
     if (!value) {
-        std::string range = fmt::format("a number from {:g} to {:g} {}", info->low, info->high, info->unit);
+        std::string range = format_figures("a number from {:.9g} to {:.9g} {}", info->low, info->high, info->unit);
         if (!info->words.empty()) {
             range = "one of";
             for (const char* word : info->words) range += std::string(" ") + word;

@@ -64,7 +64,7 @@ void options_as_settings(const std::string& verb, Words& words) {
 void respell_send(Words& words) {
     constexpr std::string_view known[] = {"list", "add", "set", "remove"};
     if (words.size() < 5 || std::find(std::begin(known), std::end(known), words[2]) != std::end(known)) return;
-    Words places, set;
+    Words plain, set;
     for (size_t n = 2; n < words.size(); ++n) {
         const bool is_pan = words[n] == "--pan" && n + 1 < words.size();
         if (words[n] == "--pre")
@@ -74,14 +74,14 @@ void respell_send(Words& words) {
         else if (is_pan)
             set.push_back("pan=" + words[++n]);
         else
-            places.push_back(words[n]);
+            plain.push_back(words[n]);
     }
-    if (places.size() != 3) return;
-    const bool gone = places[2] == "none";
+    if (plain.size() != 3) return;
+    const bool gone = plain[2] == "none";
     words.resize(2);
-    words.insert(words.end(), {gone ? "remove" : "add", places[0], places[1]});
+    words.insert(words.end(), {gone ? "remove" : "add", plain[0], plain[1]});
     if (gone) return;
-    words.push_back("level=" + places[2]);
+    words.push_back("level=" + plain[2]);
     words.insert(words.end(), set.begin(), set.end());
 }
 

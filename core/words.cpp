@@ -37,6 +37,7 @@ std::string shown_figure(std::string figure) {
     if (marks_of_figures())
         for (size_t n = 1; n + 1 < figure.size(); ++n)
             if (figure[n] == '.' && std::isdigit(figure[n - 1]) && std::isdigit(figure[n + 1])) figure[n] = ',';
+    if (figure.starts_with('-')) figure.replace(0, 1, "\u2212");
     return figure;
 }
 

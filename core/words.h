@@ -6,9 +6,11 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <cmath>
 #include <locale>
 #include <string>
+#include <type_traits>
 
 namespace isotonus {
 
@@ -33,15 +35,60 @@ const std::locale* marks_of_figures();
 /// A format whose figures go by the locale that they are written with: "{:.1f}" as "{:.1Lf}".
 std::string with_marks(const std::string& format);
 
-/// A figure written with a point, with the decimal mark of the program's language instead.
+/// A figure written with a point and a hyphen, with the decimal mark of the program's language and a true minus
+/// instead.
 std::string shown_figure(std::string figure);
 
-/// fmt::format, with figures ({:.1f}, {:g}) in the decimal mark of the program's language.
+/// A number that is shown with a true minus sign.
+template <class Number>
+struct Figure {
+    Number value;
+};
+
+template <class Value>
+decltype(auto) as_figure(const Value& value) {
+    constexpr bool is_letter = std::is_same_v<Value, char> || std::is_same_v<Value, signed char>;
+    if constexpr (std::is_arithmetic_v<Value> && std::is_signed_v<Value> && !is_letter)
+        return Figure<Value>{value};
+    else
+        return (value);
+}
+
+}  // namespace isotonus
+
+template <class Number>
+struct fmt::formatter<isotonus::Figure<Number>> : fmt::formatter<Number> {
+    template <class Context>
+    auto format(isotonus::Figure<Number> figure, Context& to) const {
+        fmt::memory_buffer number;
+        const auto write = [&](Number value) {
+            number.clear();
+            fmt::format_context plain(fmt::appender(number), {}, to.locale());
+            fmt::formatter<Number>::format(value, plain);
+        };
+        write(figure.value);
+        // What is rounded to zero has no sign.
+        if (figure.value < 0 && std::isfinite(static_cast<double>(figure.value)) &&
+            std::none_of(number.begin(), number.end(), [](char c) { return '1' <= c && c <= '9'; }))
+            write(Number{0});
+        auto out = to.out();
+        for (const char c : number)
+            if (c == '-')
+                out = std::copy_n("\u2212", 3, out);
+            else
+                *out++ = c;
+        return out;
+    }
+};
+
+namespace isotonus {
+
+/// fmt::format, with figures ({:.1f}, {:g}) in the decimal mark of the program's language and with a true minus sign.
 template <class... Values>
 std::string format_figures(const std::string& format, const Values&... values) {
     if (const std::locale* marks = marks_of_figures())
-        return fmt::format(*marks, fmt::runtime(with_marks(format)), values...);
-    return fmt::format(fmt::runtime(format), values...);
+        return fmt::format(*marks, fmt::runtime(with_marks(format)), as_figure(values)...);
+    return fmt::format(fmt::runtime(format), as_figure(values)...);
 }
 
 /// The translated text with values put into it, as fmt::format does.

@@ -34,7 +34,7 @@ std::vector<RtMidi::Api> kinds() {
 }
 
 template <class Port>
-std::optional<unsigned> place_of(Port& port, const std::string& name) {
+std::optional<unsigned> number_of(Port& port, const std::string& name) {
     for (unsigned n = 0; n < port.getPortCount(); ++n)
         if (port.getPortName(n) == name) return n;
     return std::nullopt;
@@ -87,15 +87,15 @@ Result<std::shared_ptr<MidiPort>> open_midi(const std::string& name) {
         try {
             auto port = std::make_shared<RealPort>();
             port->in = client<RtMidiIn>(api);
-            const auto place = place_of(*port->in, name);
-            if (!place) continue;
-            port->in->openPort(*place, "faders in");
+            const auto number = number_of(*port->in, name);
+            if (!number) continue;
+            port->in->openPort(*number, "faders in");
             if (!port->in->isPortOpen())
                 return fail(name,
                             translated("another program uses the MIDI device. Close that program and try again."));
             port->out = client<RtMidiOut>(api);
             // Both ways of a device mostly bear one name; else the first that begins like it.
-            auto back = place_of(*port->out, name);
+            auto back = number_of(*port->out, name);
             std::string stem = name.substr(0, name.find(':'));
             // JACK numbers clients of one name: "box-01".
             if (const size_t dash = stem.rfind('-'); dash != std::string::npos && stem.size() == dash + 3)

@@ -11,6 +11,7 @@
 
 #include "core/audio/sound_file.h"
 #include "core/measure/measure.h"
+#include "core/words.h"
 
 using namespace isotonus;
 
@@ -30,8 +31,8 @@ struct Delivered {
 struct Desk {
     std::vector<std::string> faults;
     template <class... Args>
-    void refuse(fmt::format_string<Args...> text, Args&&... args) {
-        faults.push_back(fmt::format(text, std::forward<Args>(args)...));
+    void refuse(fmt::format_string<const Args&...> text, const Args&... args) {
+        faults.push_back(format_figures(fmt::to_string(fmt::string_view(text)), args...));
     }
 };
 

@@ -66,8 +66,7 @@ void BalanceStation::paint_ruler(QPainter& painter, const QRect& area, const Wor
                                              : QCoreApplication::translate("Station", "heard"));
     const QRect pan = columns.pan_area(1);
     for (const auto& [at, letter] : {std::pair{-1.0, "L"}, std::pair{0.0, "C"}, std::pair{1.0, "R"}})
-        painter.drawText(QRect(pan_place(pan, at) - 10, figures.top(), 20, figures.height() - 3), Qt::AlignCenter,
-                         letter);
+        painter.drawText(QRect(pan_x(pan, at) - 10, figures.top(), 20, figures.height() - 3), Qt::AlignCenter, letter);
 }
 
 std::vector<Station::Head> BalanceStation::heads(const QRect& area) const {

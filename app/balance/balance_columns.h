@@ -28,7 +28,7 @@ struct BalanceColumns {
     int width, fader_end, level_start, level_end;
 };
 
-inline int pan_place(const QRect& area, double pan) {
+inline int pan_x(const QRect& area, double pan) {
     return area.left() + static_cast<int>(std::lround((pan + 1.0) / 2.0 * (area.width() - 1)));
 }
 inline QString width_text(double width) { return BalanceLane::tr("%1 %").arg(std::lround(width * 100.0)); }

@@ -29,11 +29,10 @@ void words(QPainter& painter, int x, int y, int wide, const QString& text, const
                      QFontMetrics(painter.font()).elidedText(text, Qt::ElideRight, wide));
 }
 
-void bar(QPainter& painter, const QRect& place, double share, const QColor& colour) {
-    painter.fillRect(place, theme().rule);
-    painter.fillRect(place.left(), place.top(),
-                     static_cast<int>(std::lround(std::clamp(share, 0.0, 1.0) * place.width())), place.height(),
-                     colour);
+void bar(QPainter& painter, const QRect& box, double share, const QColor& colour) {
+    painter.fillRect(box, theme().rule);
+    painter.fillRect(box.left(), box.top(), static_cast<int>(std::lround(std::clamp(share, 0.0, 1.0) * box.width())),
+                     box.height(), colour);
 }
 
 }  // namespace
@@ -207,12 +206,12 @@ void HeadroomPage::paintEvent(QPaintEvent*) {
     }
     const double rate = work_.document.session().sample_rate;
     for (size_t n = 0; n < plan->worst.size(); ++n) {  // the worst moments: a click goes there
-        const QRect place(static_cast<int>(n) * 76, 0, 72, 22);
+        const QRect box(static_cast<int>(n) * 76, 0, 72, 22);
         painter.setPen(n == moment_ ? theme().accent : theme().scale);
-        painter.drawRect(place.adjusted(0, 0, -1, -1));
+        painter.drawRect(box.adjusted(0, 0, -1, -1));
         painter.setFont(lettering(11));
         painter.setPen(theme().text);
-        painter.drawText(place, Qt::AlignCenter, time_text(static_cast<double>(plan->worst[n].frame) / rate));
+        painter.drawText(box, Qt::AlignCenter, time_text(static_cast<double>(plan->worst[n].frame) / rate));
     }
     const Moment& m = plan->worst[std::min(moment_, plan->worst.size() - 1)];
     isotonus::words(painter, 0, 26, 380,
@@ -524,8 +523,8 @@ void CoverPage::paintEvent(QPaintEvent*) {
 }
 
 void CoverPage::mousePressEvent(QMouseEvent* event) {
-    for (const auto& [place, id] : names_)
-        if (place.contains(event->position().toPoint())) return work_.document.select_only(id);
+    for (const auto& [box, id] : names_)
+        if (box.contains(event->position().toPoint())) return work_.document.select_only(id);
 }
 
 // --- mono -----------------------------------------------------------------------------------------------------------
@@ -561,8 +560,8 @@ void MonoPage::paintEvent(QPaintEvent*) {
 }
 
 void MonoPage::mousePressEvent(QMouseEvent* event) {
-    for (const auto& [place, id] : rows_)
-        if (place.contains(event->position().toPoint())) return work_.document.select_only(id);
+    for (const auto& [box, id] : rows_)
+        if (box.contains(event->position().toPoint())) return work_.document.select_only(id);
 }
 
 // --- the stereo picture ---------------------------------------------------------------------------------------------

@@ -78,15 +78,15 @@ void BusHead::paintEvent(QPaintEvent*) {
     painter.setFont(lettering(13, true));
     painter.setPen(theme().text);
     const bool two_lines = height() >= 30;
-    const QRect place(16, two_lines ? 2 : 0, head_width - 126, two_lines ? 18 : height());
-    painter.drawText(place, Qt::AlignVCenter,
+    const QRect box(16, two_lines ? 2 : 0, head_width - 126, two_lines ? 18 : height());
+    painter.drawText(box, Qt::AlignVCenter,
                      QFontMetrics(painter.font())
                          .elidedText(is_main ? tr("main output") : QString::fromStdString(s.name_of(id_)),
-                                     Qt::ElideRight, place.width()));
+                                     Qt::ElideRight, box.width()));
     if (two_lines && is_main) {
         painter.setFont(lettering(11));
         painter.setPen(theme().faint);
-        painter.drawText(QRect(16, height() - 17, place.width(), 14), Qt::AlignVCenter, tr("whole mix"));
+        painter.drawText(QRect(16, height() - 17, box.width(), 14), Qt::AlignVCenter, tr("whole mix"));
     } else if (two_lines) {
         const auto rows = static_cast<int>(tracks_under(s, id_).size());
         const Bus* to = bus ? s.find_bus(bus->output) : nullptr;
@@ -101,7 +101,7 @@ void BusHead::paintEvent(QPaintEvent*) {
         if (to) below = tr("%1, output %2").arg(below, QString::fromStdString(to->name));
         painter.setFont(lettering(11));
         painter.setPen(theme().faint);
-        painter.drawText(QRect(16, height() - 17, place.width(), 14), Qt::AlignVCenter, below);
+        painter.drawText(QRect(16, height() - 17, box.width(), 14), Qt::AlignVCenter, below);
     }
     painter.setPen(theme().rule);
     painter.drawLine(0, height() - 1, width(), height() - 1);
@@ -124,8 +124,14 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     const Session& s = work_.document.session();
     QMenu menu;
     menu.setObjectName("busMenu");
+    const auto entry = [&menu](const QString& text, const QString& help) {
+        QAction* action = menu.addAction(text);
+        action->setToolTip(help);
+        return action;
+    };
     connect(menu.addAction(tr("Rename…")), &QAction::triggered, this, [this] { rename(); });
-    connect(menu.addAction(tr("Select its tracks")), &QAction::triggered, this, [this] {
+    QAction* select = entry(tr("Select its tracks"), tr("All tracks that play through it, also by a send."));
+    connect(select, &QAction::triggered, this, [this] {
         const Session& now = work_.document.session();
         auto rows = tracks_under(now, id_);
         for (const TrackId sender : senders_to(now, id_))
@@ -140,19 +146,22 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     auto* others = menu.addAction(tr("All other faders down by…"), this,
                                   [this] { work_.edits.ask_others_down(tracks_under(work_.document.session(), id_)); });
     others->setObjectName("othersDownOfBus");
+    others->setToolTip(tr("Makes it louder against the rest without using headroom."));
     if (const Bus* bus = s.find_bus(id_)) {
-        connect(menu.addAction(tr("Trim %1…").arg(db_text(bus->trim_db, "dB", true))), &QAction::triggered, this,
-                [this, now = bus->trim_db] {
-                    const auto text =
-                        work_.prompter->ask_text(tr("Trim of the bus"), tr("dB, −24 … +24"), db_text(now, ""));
-                    const auto db = text ? parse_level(*text) : std::nullopt;
-                    if (db && std::fabs(*db) <= trim_max_db)
-                        work_.document.edit(tr("Trim of the bus %1").arg(db_text(*db, "dB", true)),
-                                            with_bus(work_.document.session(), id_, [&](Bus& b) { b.trim_db = *db; }));
-                });
-        connect(menu.addAction(tr("Add the selected tracks")), &QAction::triggered, this,
-                [this] { work_.edits.lead_to(work_.document.selected(), id_); });
+        QAction* trim = entry(tr("Trim %1…").arg(db_text(bus->trim_db, "dB", true)),
+                              tr("Gain into the chain of the bus. Lower it if the chain is driven too hard."));
+        connect(trim, &QAction::triggered, this, [this, now = bus->trim_db] {
+            const auto text = work_.prompter->ask_text(tr("Trim of the bus"), tr("dB, −24 … +24"), db_text(now, ""));
+            const auto db = text ? parse_level(*text) : std::nullopt;
+            if (db && std::fabs(*db) <= trim_max_db)
+                work_.document.edit(tr("Trim of the bus %1").arg(db_text(*db, "dB", true)),
+                                    with_bus(work_.document.session(), id_, [&](Bus& b) { b.trim_db = *db; }));
+        });
+        connect(entry(tr("Add the selected tracks"), tr("The selected tracks play through this bus.")),
+                &QAction::triggered, this, [this] { work_.edits.lead_to(work_.document.selected(), id_); });
         QMenu* outputs = menu.addMenu(tr("Output"));
+        outputs->menuAction()->setToolTip(
+            tr("Where the bus plays: straight to the main output, or through another bus."));
         const auto output = [&](const QString& name, TrackId to) {
             QAction* a = outputs->addAction(name);
             a->setCheckable(true);
@@ -163,7 +172,9 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
         for (const Bus& other : s.buses)
             if (!feeds(s, other.id, id_)) output(QString::fromStdString(other.name), other.id);
     } else {
-        connect(menu.addAction(tr("Make the selected tracks its members")), &QAction::triggered, this, [this] {
+        QAction* members =
+            entry(tr("Make the selected tracks its members"), tr("Members that are not selected leave the group."));
+        connect(members, &QAction::triggered, this, [this] {
             work_.document.edit(tr("Members of the group"),
                                 with_group(work_.document.session(), id_,
                                            [this](ControlGroup& g) { g.members = work_.document.selected(); }));
@@ -172,7 +183,7 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     menu.addSeparator();
     // Later: the row that asks goes with it.
     connect(
-        menu.addAction(tr("Remove; the tracks stay")), &QAction::triggered, this,
+        entry(tr("Remove; the tracks stay"), tr("The tracks play on without it.")), &QAction::triggered, this,
         [work = &work_, id = id_] { work->edits.remove_bus_or_group(id); }, Qt::QueuedConnection);
     menu.exec(event->globalPos());
 }
@@ -207,9 +218,9 @@ class FoldLine : public QToolButton {
         else
             painter.drawPolygon(QPolygon({QPoint(4, middle - 2), QPoint(12, middle - 2), QPoint(8, middle + 3)}));
         const QString text = folded_ ? title_ + ": " + names_.join(", ") : title_;
-        const QRect place = rect().adjusted(16, 0, -8, 0);
-        painter.drawText(place, Qt::AlignVCenter,
-                         QFontMetrics(painter.font()).elidedText(text, Qt::ElideRight, place.width()));
+        const QRect box = rect().adjusted(16, 0, -8, 0);
+        painter.drawText(box, Qt::AlignVCenter,
+                         QFontMetrics(painter.font()).elidedText(text, Qt::ElideRight, box.width()));
         painter.setPen(theme().rule);
         painter.drawLine(0, height() - 1, width(), height() - 1);
         if (hasFocus()) paint_focus(painter, rect());
@@ -266,26 +277,26 @@ BusBlock::BusBlock(Workspace& work, QWidget* parent, bool with_main, MakeLane ma
     connect(&work_.player, &Player::moved, this, [this] {
         for (const Row& row : rows_) row.head->playhead_moved(), row.lane->playhead_moved();
     });
-    shown_ = places();
+    shown_ = entries();
     rebuild();
 }
 
 QSize BusBlock::sizeHint() const { return {400, content_->sizeHint().height() + 2}; }
 
-std::vector<BusBlock::Place> BusBlock::places() const {
+std::vector<BusBlock::Entry> BusBlock::entries() const {
     using Pinned = ViewState::Pinned;
     const Session& s = work_.document.session();
-    std::vector<Place> list;
+    std::vector<Entry> list;
     int number = 0;
     for (const Bus& b : s.buses) list.push_back({b.id, is_return(s, b.id) ? Pinned::returns : Pinned::buses, number++});
     for (const ControlGroup& g : s.groups) list.push_back({g.id, Pinned::groups, number++});
     if (with_main_) list.push_back({main_output, Pinned::main, number});
-    std::stable_sort(list.begin(), list.end(), [](const Place& a, const Place& b) { return a.kind < b.kind; });
+    std::stable_sort(list.begin(), list.end(), [](const Entry& a, const Entry& b) { return a.kind < b.kind; });
     return list;
 }
 
 void BusBlock::follow_session() {
-    auto now = places();
+    auto now = entries();
     if (now != shown_) {
         shown_ = std::move(now);
         return rebuild();
@@ -305,7 +316,7 @@ void BusBlock::rebuild() {
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
     for (auto first = shown_.begin(); first != shown_.end();) {
-        const auto end = std::find_if(first, shown_.end(), [&](const Place& p) { return p.kind != first->kind; });
+        const auto end = std::find_if(first, shown_.end(), [&](const Entry& p) { return p.kind != first->kind; });
         add_part(first->kind, {first, end});
         first = end;
     }
@@ -320,7 +331,7 @@ void BusBlock::rebuild() {
     updateGeometry();
 }
 
-void BusBlock::add_part(ViewState::Pinned kind, const std::vector<Place>& places) {
+void BusBlock::add_part(ViewState::Pinned kind, const std::vector<Entry>& entries) {
     const bool folded = work_.view.folded(kind);
     std::vector<Row> made;
     QStringList names;
@@ -328,9 +339,9 @@ void BusBlock::add_part(ViewState::Pinned kind, const std::vector<Place>& places
     auto* below = new QVBoxLayout(rows);
     below->setContentsMargins(0, 0, 0, 0);
     below->setSpacing(0);
-    for (const Place& place : places) {
+    for (const Entry& entry : entries) {
         auto* row = new QWidget(rows);
-        Lane* lane = make_lane_(place.id, row);
+        Lane* lane = make_lane_(entry.id, row);
         if (!lane) {  // the station shows no such row
             delete row;
             continue;
@@ -338,14 +349,14 @@ void BusBlock::add_part(ViewState::Pinned kind, const std::vector<Place>& places
         auto* line = new QHBoxLayout(row);
         line->setContentsMargins(0, 0, 0, 0);
         line->setSpacing(0);
-        auto* head = new BusHead(work_, place.id, place.number, row);
+        auto* head = new BusHead(work_, entry.id, entry.number, row);
         connect(head, &BusHead::pressed, lane, &Lane::take_keys);
         lane->installEventFilter(this);
         line->addWidget(head);
         line->addWidget(lane, 1);
         below->addWidget(row);
         made.push_back({head, lane});
-        names << QString::fromStdString(work_.document.session().name_of(place.id));
+        names << QString::fromStdString(work_.document.session().name_of(entry.id));
     }
     if (made.empty()) return delete rows;
     auto* line = new FoldLine(title_of(kind), names, folded, content_);

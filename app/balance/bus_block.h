@@ -50,24 +50,24 @@ class BusBlock : public QWidget {
 
   private:
     /// A channel, its part, and its number among those that can be heard alone.
-    struct Place {
+    struct Entry {
         TrackId id;
         ViewState::Pinned kind;
         int number;
-        bool operator==(const Place&) const = default;
+        bool operator==(const Entry&) const = default;
     };
     struct Row {
         BusHead* head;
         Lane* lane;
     };
-    std::vector<Place> places() const;
+    std::vector<Entry> entries() const;
     void follow_session();
     void rebuild();
-    void add_part(ViewState::Pinned kind, const std::vector<Place>& places);
+    void add_part(ViewState::Pinned kind, const std::vector<Entry>& entries);
     Workspace& work_;
     bool with_main_;
     MakeLane make_lane_;
-    std::vector<Place> shown_;
+    std::vector<Entry> shown_;
     std::vector<Row> rows_;
     QScrollArea* scroll_;
     QWidget* content_;

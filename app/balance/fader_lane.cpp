@@ -21,7 +21,7 @@ void paint_blade(QPainter& painter, int x, int top, int bottom, const QColor& co
     painter.fillRect(x - 4, bottom - 2, 9, 2, colour);
 }
 
-void paint_own_place(QPainter& painter, int x, int top, int bottom) {
+void paint_own_value(QPainter& painter, int x, int top, int bottom) {
     painter.setPen(theme().faint);
     painter.setBrush(Qt::NoBrush);
     painter.drawRect(x - 2, top, 4, bottom - top);
@@ -121,7 +121,7 @@ void FaderLane::step_part(size_t n, int by) {
     if (const auto parts = placing(); n < parts.size()) step_by(parts[n], by, 0);
 }
 
-QRect FaderLane::value_place() const {
+QRect FaderLane::value_rect() const {
     const BalanceColumns columns(width());
     if (active_ == Part::fader) return columns.fader_text(height());
     if (active_ == Part::peak) return columns.peak_text(height());
@@ -176,7 +176,7 @@ double FaderLane::per_pixel(const QPoint& at) const {
     if (active_ == Part::peak) return columns.level_ruler().db_per_pixel(0.0);
     const QRect area = columns.pan_area(height());
     // A whisker is drawn out: away from the blade is wider.
-    if (active_ == Part::width) return (at.x() < pan_place(area, values().pan) ? -4.0 : 4.0) / area.width();
+    if (active_ == Part::width) return (at.x() < pan_x(area, values().pan) ? -4.0 : 4.0) / area.width();
     return 2.0 / area.width();
 }
 
@@ -196,13 +196,12 @@ bool FaderLane::grab(const QPoint& at) {
     if (at.x() < width() - BalanceColumns::pan || !v.has_pan) return true;
     const QRect area = columns.pan_area(height());
     if (v.apart) {
-        active_ = std::abs(at.x() - pan_place(area, v.left_pan)) <= std::abs(at.x() - pan_place(area, v.right_pan))
+        active_ = std::abs(at.x() - pan_x(area, v.left_pan)) <= std::abs(at.x() - pan_x(area, v.right_pan))
                       ? Part::left_side
                       : Part::right_side;
         return true;
     }
-    const int reach = std::abs(at.x() - pan_place(area, v.pan)),
-              whisker = static_cast<int>(v.width * area.width() / 4.0);
+    const int reach = std::abs(at.x() - pan_x(area, v.pan)), whisker = static_cast<int>(v.width * area.width() / 4.0);
     const bool at_its_end = std::abs(reach - whisker) <= 6 && reach > 5;
     active_ = v.has_width && at.y() > height() / 2 && at_its_end ? Part::width : Part::pan;
     return true;
@@ -283,7 +282,7 @@ void FaderLane::contextMenuEvent(QContextMenuEvent* event) {
     std::vector<Parameter> parameters{Parameter::level};
     if (v.has_pan && !v.apart) parameters.push_back(Parameter::pan);
     if (v.has_width && !v.apart) parameters.push_back(Parameter::width);
-    // Of a track that is not placed by dual pan yet, too: what it takes is said.
+    // Of a track that is not pans_of by dual pan yet, too: what it takes is said.
     if (v.has_width && track()) parameters.insert(parameters.end(), {Parameter::left_pan, Parameter::right_pan});
     parameters.push_back(Parameter::mute);
     open_ride_menu(work_, id(), parameters, event->globalPos());
@@ -301,9 +300,9 @@ void FaderLane::playhead_moved() {
         const int x = static_cast<int>(std::lround(columns.fader_ruler().x_of(tenths / 10.0)));
         return QRect(x - 6, 0, 13, height());
     };
-    const auto placed = [](const auto& values) { return std::span(values).subspan(1); };
+    const auto pans_of = [](const auto& values) { return std::span(values).subspan(1); };
     if (now[0] != drawn_[0]) update(blade_at(drawn_[0]).united(blade_at(now[0])));
-    if (!std::ranges::equal(placed(now), placed(drawn_))) update(columns.pan_area(height()).adjusted(-6, 0, 6, 0));
+    if (!std::ranges::equal(pans_of(now), pans_of(drawn_))) update(columns.pan_area(height()).adjusted(-6, 0, 6, 0));
     drawn_ = now;
     // Figures are read, not watched: ten a second do.
     constexpr int figures_ms = 100;
@@ -346,12 +345,12 @@ bool FaderLane::key(QKeyEvent* event) {
     }
 }
 
-QRect FaderLane::meter_place() const {
+QRect FaderLane::meter_rect() const {
     const BalanceColumns columns(width());
     return QRect(QPoint(columns.level_start, y(13)), QPoint(columns.level_end, y(21)));
 }
 
-QRect FaderLane::clip_flag() const { return {meter_place().right() - 4, y(2), 8, y(8)}; }
+QRect FaderLane::clip_flag() const { return {meter_rect().right() - 4, y(2), 8, y(8)}; }
 
 void FaderLane::levels_changed() {
     const auto* bars = work_.player.meters().find(id());
@@ -363,14 +362,14 @@ void FaderLane::levels_changed() {
     shown_level_db_ = bar.level_db;
     shown_hold_db_ = bar.hold_db;
     shown_clipped_ = bar.clipped;
-    update(meter_place().united(clip_flag()).adjusted(-2, -1, 2, y(8)));
+    update(meter_rect().united(clip_flag()).adjusted(-2, -1, 2, y(8)));
 }
 
 namespace {
 /// Letters cost more than all lines of a lane: they are set only where something is to be drawn.
-bool is_asked_for(const QPainter& painter, const QRect& place) {
+bool is_asked_for(const QPainter& painter, const QRect& box) {
     const QRegion asked = painter.paintEngine()->systemClip();
-    return asked.isEmpty() || asked.intersects(painter.deviceTransform().mapRect(place));
+    return asked.isEmpty() || asked.intersects(painter.deviceTransform().mapRect(box));
 }
 }  // namespace
 
@@ -400,7 +399,7 @@ void FaderLane::paint_fader(QPainter& painter, const Values& v) {
         painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
         painter.drawRect(x - 4, y(7), 8, y(22));
     }
-    if (v.own_fader_db) paint_own_place(painter, static_cast<int>(std::lround(r.x_of(*v.own_fader_db))), y(11), y(25));
+    if (v.own_fader_db) paint_own_value(painter, static_cast<int>(std::lround(r.x_of(*v.own_fader_db))), y(11), y(25));
     paint_blade(painter, static_cast<int>(std::lround(r.x_of(v.fader_db))), y(7), y(29),
                 v.heard ? theme().accent : theme().faint);
     if (is_asked_for(painter, columns.fader_text(height()))) {
@@ -414,23 +413,22 @@ void FaderLane::paint_fader(QPainter& painter, const Values& v) {
 /// A level after the fader has no window of its own, so its bar has no colour but above the ceiling of peaks.
 void FaderLane::paint_meter(QPainter& painter) {
     const Ruler r = BalanceColumns(width()).level_ruler();
-    const QRect place = meter_place();
-    painter.fillRect(place, theme().rule);
+    const QRect box = meter_rect();
+    painter.fillRect(box, theme().rule);
     const auto x = [&](double db) { return static_cast<int>(std::lround(r.x_of(std::clamp(db, -60.0, 0.0)))); };
     const double ceiling = work_.document.session().targets.peak_ceiling_dbfs;
     if (shown_level_db_ > -60.0) {
-        painter.fillRect(QRect(place.topLeft(), QPoint(x(std::min(shown_level_db_, ceiling)), place.bottom())),
+        painter.fillRect(QRect(box.topLeft(), QPoint(x(std::min(shown_level_db_, ceiling)), box.bottom())),
                          theme().faint);
         if (shown_level_db_ > ceiling)  // above the ceiling the bar is raised too
-            painter.fillRect(QRect(QPoint(x(ceiling) + 1, place.top() - 2), QPoint(x(shown_level_db_), place.bottom())),
+            painter.fillRect(QRect(QPoint(x(ceiling) + 1, box.top() - 2), QPoint(x(shown_level_db_), box.bottom())),
                              theme().above);
     }
-    if (shown_hold_db_ > -60.0)
-        painter.fillRect(x(shown_hold_db_), place.top() - 1, 2, place.height() + 2, theme().text);
+    if (shown_hold_db_ > -60.0) painter.fillRect(x(shown_hold_db_), box.top() - 1, 2, box.height() + 2, theme().text);
     if (const auto* bars = work_.player.meters().find(id()); bars && bars->vu_dbfs > -60.0 && shown_level_db_ > -60.0) {
         // The average, as a VU needle after the fader: a gap in the bar.
         const double after = bars->vu_dbfs + values().fader_db;
-        if (after > -60.0) painter.fillRect(x(after), place.top() + 1, 2, place.height() - 2, theme().ground);
+        if (after > -60.0) painter.fillRect(x(after), box.top() + 1, 2, box.height() - 2, theme().ground);
     }
     paint_peak(painter);
     if (shown_clipped_) painter.fillRect(clip_flag(), theme().clipped);
@@ -443,7 +441,7 @@ void FaderLane::paint_peak(QPainter& painter) {
     const BalanceColumns columns(width());
     const bool has_figure = is_asked_for(painter, columns.peak_text(height()));
     const int at = static_cast<int>(std::lround(columns.level_ruler().x_of(std::clamp(*peak, -60.0, 0.0)))),
-              below = meter_place().bottom() + 2;
+              below = meter_rect().bottom() + 2;
     painter.setPen(theme().text);
     painter.drawLine(at - 3, below + 4, at, below);
     painter.drawLine(at + 3, below + 4, at, below);
@@ -475,7 +473,7 @@ void FaderLane::paint_audibility(QPainter& painter) {
 void FaderLane::paint_pan(QPainter& painter, const Values& v) {
     const BalanceColumns columns(width());
     const QRect area = columns.pan_area(height());
-    const int middle = pan_place(area, 0.0), axis = height() / 2;
+    const int middle = pan_x(area, 0.0), axis = height() / 2;
     painter.setPen(theme().rule);
     painter.drawLine(width() - BalanceColumns::pan, 0, width() - BalanceColumns::pan, height());
     painter.setPen(theme().faint);
@@ -489,7 +487,7 @@ void FaderLane::paint_pan(QPainter& painter, const Values& v) {
     if (v.ridden) paint_ride_mark(painter, words.right() - 20, y(30));
     painter.setFont(lettering(v.apart ? 11 : 13));
     if (v.apart) {  // a half blade for each side
-        const int l = pan_place(area, v.left_pan), r = pan_place(area, v.right_pan);
+        const int l = pan_x(area, v.left_pan), r = pan_x(area, v.right_pan);
         painter.fillRect(l - 1, axis - 9, 3, 9, colour);
         painter.fillRect(l - 1, axis - 9, 6, 2, colour);
         painter.fillRect(r - 1, axis + 1, 3, 9, colour);
@@ -501,9 +499,9 @@ void FaderLane::paint_pan(QPainter& painter, const Values& v) {
     if (const auto ghost = work_.view.balance.ghosts().find(id());
         ghost != work_.view.balance.ghosts().end() && ghost->second.pan) {  // where it would go
         painter.setPen(QPen(theme().accent, 1, Qt::DashLine));
-        painter.drawRect(pan_place(area, *ghost->second.pan) - 4, axis - 9, 8, 18);
+        painter.drawRect(pan_x(area, *ghost->second.pan) - 4, axis - 9, 8, 18);
     }
-    const int at = pan_place(area, v.pan);
+    const int at = pan_x(area, v.pan);
     if (v.has_width) {  // width as whiskers
         const int reach = static_cast<int>(v.width * area.width() / 4.0);
         const int left = std::max(area.left(), at - reach), right = std::min(area.right(), at + reach);
@@ -512,7 +510,7 @@ void FaderLane::paint_pan(QPainter& painter, const Values& v) {
         painter.drawLine(left, axis + 3, left, axis + 9);
         painter.drawLine(right, axis + 3, right, axis + 9);
     }
-    if (v.own_pan) paint_own_place(painter, pan_place(area, *v.own_pan), axis - 6, axis + 6);
+    if (v.own_pan) paint_own_value(painter, pan_x(area, *v.own_pan), axis - 6, axis + 6);
     paint_blade(painter, at, axis - 9, axis + 9, colour);
     if (!is_asked_for(painter, words)) return;
     painter.setPen(theme().text);

@@ -45,7 +45,7 @@ class FaderLane : public Lane {
     void nudge(double by, uint64_t gesture) override;
     void type_value(const QString& text) override;
     void reset_value() override;
-    QRect value_place() const override;
+    QRect value_rect() const override;
     double per_pixel(const QPoint& at) const override;
     void mousePressEvent(QMouseEvent* event) override;
     bool grab(const QPoint& at) override;
@@ -74,7 +74,7 @@ class FaderLane : public Lane {
     std::vector<Part> placing() const;
     void set(Part part, const QString& text);
     void step_by(Part part, double by, uint64_t gesture);
-    QRect meter_place() const;
+    QRect meter_rect() const;
     QRect clip_flag() const;
     void paint_fader(QPainter& painter, const Values& v);
     void paint_meter(QPainter& painter);
@@ -92,6 +92,6 @@ class FaderLane : public Lane {
 /// A fader as it is drawn everywhere: a line with an upright blade at the level.
 void paint_blade(QPainter& painter, int x, int top, int bottom, const QColor& colour);
 /// Where the hand has put what a ride moves.
-void paint_own_place(QPainter& painter, int x, int top, int bottom);
+void paint_own_value(QPainter& painter, int x, int top, int bottom);
 
 }  // namespace isotonus

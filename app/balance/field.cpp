@@ -62,18 +62,18 @@ double Field::radius_of(const Track& track) const {
     return wide ? 7.0 + 18.0 * *wide : 9.0;  // a middle size until its bands are known
 }
 
-QPointF Field::place_of(const Track& track) const {
+QPointF Field::point_of(const Track& track) const {
     const double pan = track.dual_pan ? (track.left_pan + track.right_pan) / 2.0 : track.pan;
     return {x_of(pan), y_of(track.fader_db)};
 }
 
 double Field::x_of(double pan) const { return area().center().x() + pan * area().width() / 2.0; }
 
-TrackId Field::at(const QPointF& place) const {
+TrackId Field::at(const QPointF& point) const {
     TrackId found = 0;
     double nearest = 1e9;
     for (const auto& t : work_.document.session().tracks) {
-        const QPointF d = place_of(*t) - place;
+        const QPointF d = point_of(*t) - point;
         const double distance = std::hypot(d.x(), d.y());
         if (distance < std::max(10.0, radius_of(*t)) && distance < nearest) nearest = distance, found = t->id;
     }
@@ -142,7 +142,7 @@ void Field::mouseReleaseEvent(QMouseEvent*) {
         const QRectF frame = QRectF(pressed_, last_).normalized();
         std::vector<TrackId> ids;
         for (const auto& t : work_.document.session().tracks)
-            if (frame.contains(place_of(*t))) ids.push_back(t->id);
+            if (frame.contains(point_of(*t))) ids.push_back(t->id);
         if (!ids.empty()) work_.document.select(ids, ids.front());
     }
     dragging_ = framing_ = false;
@@ -181,20 +181,20 @@ std::vector<std::pair<TrackId, QRect>> Field::names() const {
     for (const auto& t : work_.document.session().tracks) {
         order.push_back(t.get());
         const int reach = static_cast<int>(0.7 * radius_of(*t));
-        points.push_back(QRect(place_of(*t).toPoint() - QPoint(reach, reach), 2 * QSize(reach, reach)));
+        points.push_back(QRect(point_of(*t).toPoint() - QPoint(reach, reach), 2 * QSize(reach, reach)));
     }
     // The one under the pointer first, then what is chosen, then from above to below.
     const auto rank = [this](const Track* t) {
         int rank = work_.document.is_selected(t->id) ? 1 : 2;
         if (t->id == near_) rank = 0;
-        return std::tuple(rank, place_of(*t).y());
+        return std::tuple(rank, point_of(*t).y());
     };
     std::stable_sort(order.begin(), order.end(), [&](const Track* x, const Track* y) { return rank(x) < rank(y); });
     const QFontMetrics metrics(lettering(11));
     std::vector<std::pair<TrackId, QRect>> named;
     constexpr int line = 14;
     for (const Track* t : order) {
-        const QPointF at = place_of(*t);
+        const QPointF at = point_of(*t);
         const QSize size(metrics.horizontalAdvance(QString::fromStdString(t->name)) + 2, line);
         const auto is_free = [&](const QRect& r) {
             return rect().contains(r) &&
@@ -202,7 +202,7 @@ std::vector<std::pair<TrackId, QRect>> Field::names() const {
                    std::none_of(points.begin(), points.end(), [&](const QRect& p) { return p.intersects(r); });
         };
         // Beside the point, then farther out on both sides, a line higher or lower.
-        const auto placed = [&]() -> std::optional<QRect> {
+        const auto free_box = [&]() -> std::optional<QRect> {
             for (int out = 0; out <= 3; ++out)
                 for (int down = 0; down <= 3; ++down)
                     for (const int side : {1, -1})
@@ -217,8 +217,8 @@ std::vector<std::pair<TrackId, QRect>> Field::names() const {
             return std::nullopt;
         }();
         // What does not fit waits for the pointer.
-        if (placed)
-            named.emplace_back(t->id, *placed);
+        if (free_box)
+            named.emplace_back(t->id, *free_box);
         else if (t->id == near_)
             named.emplace_back(t->id,
                                QRect(at.toPoint() + QPoint(static_cast<int>(radius_of(*t)) + 5, -line / 2), size));
@@ -249,7 +249,7 @@ void Field::paintEvent(QPaintEvent*) {
     }
     painter.setRenderHint(QPainter::Antialiasing);
     for (const auto& t : work_.document.session().tracks) {
-        const QPointF at = place_of(*t);
+        const QPointF at = point_of(*t);
         const double radius = radius_of(*t);
         const bool heard = work_.document.session().is_heard(*t), selected = work_.document.is_selected(t->id);
         const auto* bars = work_.player.meters().find(t->id);
@@ -273,16 +273,16 @@ void Field::paintEvent(QPaintEvent*) {
         }
     }
     painter.setFont(lettering(11));
-    for (const auto& [id, place] : names()) {
+    for (const auto& [id, box] : names()) {
         const Track& t = *work_.document.track(id);
-        const QPointF at = place_of(t);
-        const QPointF end(place.left() > at.x() ? place.left() - 2 : place.right() + 2, place.center().y());
+        const QPointF at = point_of(t);
+        const QPointF end(box.left() > at.x() ? box.left() - 2 : box.right() + 2, box.center().y());
         if (std::hypot(end.x() - at.x(), end.y() - at.y()) > radius_of(t) + 12.0) {  // a thread to its name
             painter.setPen(QPen(theme().faint, 0.6));
             painter.drawLine(at, end);
         }
         painter.setPen(work_.document.session().is_heard(t) ? theme().text : theme().faint);
-        painter.drawText(place, Qt::AlignVCenter, QString::fromStdString(t.name));
+        painter.drawText(box, Qt::AlignVCenter, QString::fromStdString(t.name));
     }
     if (framing_) {
         painter.setBrush(Qt::NoBrush);

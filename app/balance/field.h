@@ -15,7 +15,7 @@ class Field : public QWidget, public SpokenControl {
     QString spoken_value() const override;
 
     /// Where a track's point is; null when it has none.
-    QPointF place_of(const Track& track) const;
+    QPointF point_of(const Track& track) const;
     /// Where names stand, none over another; those that have no room are left out until the pointer is on their point.
     std::vector<std::pair<TrackId, QRect>> names() const;
 

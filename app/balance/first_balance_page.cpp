@@ -151,12 +151,12 @@ void FirstBalancePage::hideEvent(QHideEvent* event) {
 void FirstBalancePage::fill_mixes() {
     QMenu* menu = like_->menu();
     menu->clear();
-    menu->addAction(tr("Choose a file…"), this,
-                    [this] {
-                        if (const auto file = work_.prompter->open_file(tr("Rough mix"), FileActions::audio_filter()))
-                            work_.first.find_like(*file);
-                    })
-        ->setObjectName("firstChoose");
+    QAction* choose = menu->addAction(tr("Choose a file…"), this, [this] {
+        if (const auto file = work_.prompter->open_file(tr("Rough mix"), FileActions::audio_filter()))
+            work_.first.find_like(*file);
+    });
+    choose->setObjectName("firstChoose");
+    choose->setToolTip(tr("A two-track export of the same song, from the program in which it was made."));
     for (const Recording& r : work_.comparison.recordings())
         menu->addAction(QString::fromStdString(r.name), this, [this, file = r.file] { work_.first.find_like(file); });
 }

@@ -264,6 +264,7 @@ void ComparePanel::fill_shelf() {
     }
     if (kept.empty()) return;
     QMenu* off = menu->addMenu(tr("Remove from this list"));
+    off->menuAction()->setToolTip(tr("The file stays on the disk."));
     for (size_t n = 0; n < kept.size(); ++n)
         connect(off->addAction(QString::fromStdString(kept[n].name)), &QAction::triggered, this,
                 [this, n] { work_.comparison.shelf.drop(n); });

@@ -93,7 +93,7 @@ void ChangesPage::follow() {
     table_->setRowCount(static_cast<int>(changes_.size()));
     for (size_t n = 0; n < changes_.size(); ++n) {
         QStringList words;
-        for (const std::string& w : changes_[n].words) words << with_true_minus(w);
+        for (const std::string& w : changes_[n].words) words << QString::fromStdString(w);
         put(table_, static_cast<int>(n), {QString::fromStdString(changes_[n].name), words.join("; ")});
     }
     if (!recording_)

@@ -81,7 +81,7 @@ double LoudnessPicture::time_at(int x) const {
     return std::clamp((x - s.left()) / std::max(1.0, static_cast<double>(s.width())), 0.0, 1.0) * longest_s();
 }
 
-QPoint LoudnessPicture::place_of(std::optional<size_t> recording, double time_s) const {
+QPoint LoudnessPicture::point_of(std::optional<size_t> recording, double time_s) const {
     size_t row = 0;
     if (recording)
         row = static_cast<size_t>(std::find(beside_.begin(), beside_.end(), *recording) - beside_.begin()) + 1;
@@ -98,7 +98,7 @@ std::optional<size_t> LoudnessPicture::row_at(const QPoint& at) const {
 void LoudnessPicture::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setFont(lettering(11));
-    const auto x_of = [this](double s) { return place_of(std::nullopt, s).x(); };
+    const auto x_of = [this](double s) { return point_of(std::nullopt, s).x(); };
     const double now_s = work_.player.position_s();
     for (size_t row = 0; row <= beside_.size(); ++row) {
         const QRect s = strip(row);
@@ -159,8 +159,8 @@ void LoudnessPicture::paintEvent(QPaintEvent*) {
             painter.drawPath(loudness_line(*hops, s, x_of));
             painter.setRenderHint(QPainter::Antialiasing, false);
         }
-        const double place = recording ? recording->place_s(now_s) : now_s;
-        if (place >= 0.0) painter.fillRect(x_of(place), s.top(), 1, s.height(), theme().accent);
+        const double at_s = recording ? recording->recording_time_s(now_s) : now_s;
+        if (at_s >= 0.0) painter.fillRect(x_of(at_s), s.top(), 1, s.height(), theme().accent);
     }
     const QRect last = strip(beside_.size());
     const double longest = longest_s();

@@ -20,7 +20,7 @@ class LoudnessPicture : public QWidget, public SpokenControl {
     /// The passage that was chosen: of which recording, and its place.
     std::optional<std::pair<size_t, size_t>> chosen() const;
     /// Where a time of a recording (or of the mix: none) stands.
-    QPoint place_of(std::optional<size_t> recording, double time_s) const;
+    QPoint point_of(std::optional<size_t> recording, double time_s) const;
 
   signals:
     void passage_chosen();

@@ -95,18 +95,18 @@ std::vector<std::pair<BandMaker, QRect>> SpectrumPicture::makers() const {
     std::vector<std::pair<BandMaker, QRect>> found;
     if (!work_.view.compare.band) return found;
     constexpr int line = 18, lines_above = 7;
-    QRect place(levels_area().right() + 16, levels_area().top() + 4 + lines_above * line, words_width - 16, line);
+    QRect box(levels_area().right() + 16, levels_area().top() + 4 + lines_above * line, words_width - 16, line);
     for (const BandMaker& maker : work_.spectra.makers(work_.player.plan(), *work_.view.compare.band)) {
-        if (place.bottom() > height() || maker.share < 0.01) break;
-        found.emplace_back(maker, place);
-        place.translate(0, line);
+        if (box.bottom() > height() || maker.share < 0.01) break;
+        found.emplace_back(maker, box);
+        box.translate(0, line);
     }
     return found;
 }
 
 TrackId SpectrumPicture::maker_at(const QPoint& at) const {
-    for (const auto& [maker, place] : makers())
-        if (place.contains(at)) return maker.row;
+    for (const auto& [maker, box] : makers())
+        if (box.contains(at)) return maker.row;
     return 0;
 }
 
@@ -232,16 +232,16 @@ void SpectrumPicture::paint_makers(const Canvas& c) {
     painter.setPen(theme().faint);
     painter.drawText(rows.front().second.translated(0, -18), Qt::AlignLeft | Qt::AlignVCenter,
                      tr("Shares of the tracks in %1:").arg(hz_text(third_octave_name_hz(*work_.view.compare.band))));
-    for (const auto& [maker, place] : rows) {
+    for (const auto& [maker, box] : rows) {
         const Track* t = work_.document.track(maker.row);
         if (!t) continue;
-        painter.fillRect(place.left(), place.top() + 3, 4, place.height() - 6, theme().track_colour(t->colour_index));
+        painter.fillRect(box.left(), box.top() + 3, 4, box.height() - 6, theme().track_colour(t->colour_index));
         painter.setPen(work_.document.is_selected(maker.row) ? theme().accent : theme().text);
         const QString percent = tr("%1 %").arg(std::lround(100.0 * maker.share));
-        painter.drawText(place.adjusted(10, 0, -8, 0), Qt::AlignRight | Qt::AlignVCenter, percent);
-        painter.drawText(place.adjusted(10, 0, -52, 0), Qt::AlignLeft | Qt::AlignVCenter,
-                         QFontMetrics(painter.font())
-                             .elidedText(QString::fromStdString(t->name), Qt::ElideRight, place.width() - 62));
+        painter.drawText(box.adjusted(10, 0, -8, 0), Qt::AlignRight | Qt::AlignVCenter, percent);
+        painter.drawText(
+            box.adjusted(10, 0, -52, 0), Qt::AlignLeft | Qt::AlignVCenter,
+            QFontMetrics(painter.font()).elidedText(QString::fromStdString(t->name), Qt::ElideRight, box.width() - 62));
     }
 }
 

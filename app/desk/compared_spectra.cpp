@@ -68,7 +68,7 @@ void ComparedSpectra::look_at_scope() {
         if (const Comparison::Known* k = comparison_.known(n); k && k->material) {
             const Recording& r = comparison_.recordings()[n];
             const RecordingPassage* const tied = scope_ == Scope::passage ? r.tied_at(at_s) : nullptr;
-            const double its_from = tied ? tied->from_s : std::max(0.0, r.place_s(from));
+            const double its_from = tied ? tied->from_s : std::max(0.0, r.recording_time_s(from));
             asked.push_back({r.file, k->material, its_from, tied ? tied->to_s : its_from + (to - from)});
         }
     scoping_ = true;

@@ -29,7 +29,7 @@ Comparison::Comparison(Document& document, Player& player, MixWatch& mix, QObjec
         send();
     });
     connect(&mix_, &MixWatch::changed, this, [this] { send(); });
-    connect(&player_, &Player::moved, this, &Comparison::follow_place);
+    connect(&player_, &Player::moved, this, &Comparison::follow_position);
     connect(&shelf, &ReferenceShelf::changed, this, &Comparison::changed);
     connect(&shelf, &ReferenceShelf::trouble, this, &Comparison::trouble);
     connect(&spectra, &ComparedSpectra::changed, this, &Comparison::changed);
@@ -57,24 +57,24 @@ void Comparison::set_match_by(MatchBy by) {
     send();
 }
 
-std::vector<std::array<double, 3>> Comparison::places_now() const {
+std::vector<std::array<double, 3>> Comparison::positions_now() const {
     std::vector<std::array<double, 3>> found;
     const double at_s = player_.position_s();
     for (size_t n = 0; n < recordings().size(); ++n) {
         // Short-term loudness need not be followed at every hop.
         const Match m = match(n).value_or(Match{});
-        found.push_back(
-            {recordings()[n].place_s(at_s) - at_s, std::round(m.gain_db * 2.0), half_db_above(m.true_peak_dbtp)});
+        found.push_back({recordings()[n].recording_time_s(at_s) - at_s, std::round(m.gain_db * 2.0),
+                         half_db_above(m.true_peak_dbtp)});
     }
     return found;
 }
 
-void Comparison::follow_place() {
+void Comparison::follow_position() {
     if (!wanted_) return;
     const bool moves =
         match_by_ == MatchBy::short_term ||
         std::any_of(recordings().begin(), recordings().end(), [](const Recording& r) { return !r.passages.empty(); });
-    if (moves && places_now() != sent_) send(true);
+    if (moves && positions_now() != sent_) send(true);
 }
 
 std::pair<double, double> Comparison::passage_s() const {
@@ -149,19 +149,20 @@ void Comparison::send(bool moved) {
     if (const auto& figures = mix_.figures(); figures && figures->measurement.integrated_lufs)
         mix_lufs_ = figures->measurement.integrated_lufs, mix_hops_ = figures->hops.weighted;
     const double at_s = player_.position_s();
-    sent_ = places_now();
-    places_.clear();
+    sent_ = positions_now();
+    loaded_.clear();
     // The mix does not become louder again because another part of it is heard.
     double lower_db = moved ? lower_db_ : 0.0;
     for (size_t n = 0; wanted_ && n < recordings().size(); ++n) {
         // One that cannot be matched, since it or the mix is silent or not measured yet, is not heard at all.
         auto matched = match(n);
         if (!matched) continue;
-        places_.push_back(n);
+        loaded_.push_back(n);
         // As it plays, its peaks are followed in steps only.
         if (match_by_ == MatchBy::short_term) matched->true_peak_dbtp = half_db_above(matched->true_peak_dbtp);
         lower_db = std::min(lower_db, matched->lower_db());
-        all.push_back({known(n)->material, gain_from_db(matched->gain_db), recordings()[n].place_s(at_s) - at_s});
+        all.push_back(
+            {known(n)->material, gain_from_db(matched->gain_db), recordings()[n].recording_time_s(at_s) - at_s});
     }
     lower_db_ = lower_db;
     spectra.follow_mix();
@@ -171,21 +172,21 @@ void Comparison::send(bool moved) {
 }
 
 void Comparison::hear(std::optional<size_t> n) {
-    const auto at = n ? std::find(places_.begin(), places_.end(), *n) : places_.end();
-    if (at == places_.end()) {
+    const auto at = n ? std::find(loaded_.begin(), loaded_.end(), *n) : loaded_.end();
+    if (at == loaded_.end()) {
         wanted_recording_ = n;  // as soon as it can be matched
         player_.hear_compared(std::nullopt);
     } else {
         last_ = n;
         if (recordings()[*n].reference) heard_at_[recordings()[*n].file] = QDateTime::currentDateTimeUtc();
-        player_.hear_compared(static_cast<size_t>(at - places_.begin()));
+        player_.hear_compared(static_cast<size_t>(at - loaded_.begin()));
     }
     emit changed();
 }
 
 std::optional<size_t> Comparison::heard() const {
     const auto at = player_.heard_compared();
-    return at && *at < places_.size() ? std::optional(places_[*at]) : std::nullopt;
+    return at && *at < loaded_.size() ? std::optional(loaded_[*at]) : std::nullopt;
 }
 
 bool Comparison::begin_blind(const std::vector<size_t>& among) {
@@ -227,17 +228,17 @@ void Comparison::toggle(bool from_start) {
     else if (last_ && *last_ < recordings().size())
         hear(*last_);
     else if (!recordings().empty())
-        hear(places_.empty() ? 0 : places_.front());
+        hear(loaded_.empty() ? 0 : loaded_.front());
 }
 
 void Comparison::next() {
     if (blind()) return;
     if (!wanted_) want(true);
-    if (places_.empty()) return;
+    if (loaded_.empty()) return;
     const auto now = heard();
-    const auto at = now ? std::find(places_.begin(), places_.end(), *now) : places_.end();
-    if (at == places_.end()) return hear(places_.front());
-    hear(at + 1 == places_.end() ? std::nullopt : std::optional(*(at + 1)));
+    const auto at = now ? std::find(loaded_.begin(), loaded_.end(), *now) : loaded_.end();
+    if (at == loaded_.end()) return hear(loaded_.front());
+    hear(at + 1 == loaded_.end() ? std::nullopt : std::optional(*(at + 1)));
 }
 
 void Comparison::add_reference(const fs::path& file) {

@@ -90,20 +90,20 @@ class Comparison : public QObject {
     /// Reads and measures a recording, on whatever thread.
     static Result<Known> know(const fs::path& file, int rate, Progress& progress);
     /// What stands against this place of the song follows it.
-    void follow_place();
+    void follow_position();
     /// Of each recording where it starts, its match and the peak that it then has; the last two in steps of half a dB.
-    std::vector<std::array<double, 3>> places_now() const;
+    std::vector<std::array<double, 3>> positions_now() const;
     Document& document_;
     Player& player_;
     MixWatch& mix_;
     std::map<std::pair<fs::path, int>, Known> known_;
-    std::vector<size_t> places_;  ///< of the recordings that the player has
+    std::vector<size_t> loaded_;  ///< of the recordings that the player has
     std::optional<size_t> last_, wanted_recording_;
     Level mix_lufs_;                ///< as it was last known
     std::vector<double> mix_hops_;  ///< its K-weighted power every 100 ms, likewise
     MatchBy match_by_ = MatchBy::whole;
     double lower_db_ = 0.0;
-    std::vector<std::array<double, 3>> sent_;  ///< places_now() as the player has them
+    std::vector<std::array<double, 3>> sent_;  ///< positions_now() as the player has them
     std::map<fs::path, QDateTime> heard_at_;   ///< references
     bool blind_ = false;
     std::vector<Recording> blind_among_;

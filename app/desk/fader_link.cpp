@@ -91,9 +91,9 @@ std::optional<FaderLink::Target> FaderLink::target(const FaderAddress& address) 
     if (const auto own = learned_.find(address); own != learned_.end()) return own->second;
     const bool volume = address.speech == FaderSpeech::pitch_bend || address.control == 7;
     const auto all = rows();
-    const auto place = static_cast<size_t>(bank_ + address.channel);
-    if (!volume || address.channel >= FaderBox::faders || place >= all.size()) return std::nullopt;
-    return Target{all[place], Parameter::level};
+    const auto index = static_cast<size_t>(bank_ + address.channel);
+    if (!volume || address.channel >= FaderBox::faders || index >= all.size()) return std::nullopt;
+    return Target{all[index], Parameter::level};
 }
 
 double FaderLink::position(const Target& t) const {

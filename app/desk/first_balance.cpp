@@ -146,7 +146,7 @@ void FirstBalance::take(const Result<RoughMixFit>& fit) {
     summary_ << tr("The tracks explain %1 to %2; it begins at %3 of the song.")
                     .arg(to_qt(asked_->mix.filename()), db_text(fit->left_over_db), time_text(fit->begins_s));
     for (const auto& list : {fit->processing.sentences(), fit->remarks})
-        for (const std::string& s : list) summary_ << with_true_minus(s);
+        for (const std::string& s : list) summary_ << QString::fromStdString(s);
     for (const RoughMixTrack& t : fit->tracks) {
         Row row;
         row.id = t.id;
@@ -155,7 +155,7 @@ void FirstBalance::take(const Result<RoughMixFit>& fit) {
         row.kept = t.how == InMix::unknown;
         row.inverted = t.inverted;
         row.sections = !t.in_sections.empty();
-        row.why = with_true_minus(sentence_of(document_.session(), t));
+        row.why = QString::fromStdString(sentence_of(document_.session(), t));
         if (t.inverted) row.why = tr("Polarity inverted.") + ' ' + row.why;
         rows_.push_back(std::move(row));
     }
@@ -179,7 +179,7 @@ void FirstBalance::take(const Result<FirstDraft>& draft) {
         row.fader_db = t.fader_db;
         if (draft->strength != DraftStrength::levels) row.pan = t.pan;
         row.kept = t.kept;
-        row.why = with_true_minus(t.why);
+        row.why = QString::fromStdString(t.why);
         rows_.push_back(std::move(row));
     }
     emit changed();

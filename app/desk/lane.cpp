@@ -108,7 +108,7 @@ void Lane::mouseReleaseEvent(QMouseEvent*) {
 void Lane::mouseDoubleClickEvent(QMouseEvent* event) {
     const QPoint at = event->position().toPoint();
     const bool grabbed = grab(at);
-    if (value_place().contains(at))
+    if (value_rect().contains(at))
         open_entry();
     else if (grabbed)
         reset_value();
@@ -164,7 +164,7 @@ void Lane::open_entry() {
         connect(entry_, &Entry::tabbed, this, &Lane::type_next);
     }
     entry_->setAccessibleName(value_name());
-    const QRect written = value_place();
+    const QRect written = value_rect();
     const int left = written.isEmpty() ? width() / 2 - 60 : std::min(written.center().x() - 50, width() - 102);
     entry_->open({left, 1, written.isEmpty() ? 120 : 100, height() - 2}, value_text());
 }

@@ -74,7 +74,7 @@ class Lane : public QWidget, public SpokenControl {
     virtual void type_value(const QString& text) = 0;
     virtual void reset_value() = 0;
     /// Where the value is written that was grabbed last: a double click there types it, and it is typed there.
-    virtual QRect value_place() const { return {}; }
+    virtual QRect value_rect() const { return {}; }
     virtual QString sentence() const { return track_name() + ": " + value_name() + " " + value_text(); }
     virtual void paint(QPainter& painter, const QRect& clip) = 0;
     /// What one pixel of a drag stands for, and whether a drag may start here.

@@ -131,10 +131,10 @@ PlanPtr Player::with_compared(PlanPtr plan) const {
         for (PlanPart& p : next->parts) p.silence_it();
     }
     constexpr TrackId first_id = TrackId{1} << 60;
-    const auto add = [&](size_t place, const Compared& recording, double gain) {
+    const auto add = [&](size_t index, const Compared& recording, double gain) {
         PlanTrack t;
         PlanPart p;
-        t.id = first_id + place;
+        t.id = first_id + index;
         t.material = p.material = recording.material;
         p.channels = p.material->channels();
         p.frames = p.material->frames();

@@ -55,6 +55,7 @@ void add_ride_entries(QMenu& menu, Workspace& work, TrackId channel, const std::
         QAction* action = menu.addAction(parameters.size() == 1 ? RideMenu::tr("Ride this")
                                                                 : RideMenu::tr("Ride this: %1").arg(label));
         action->setObjectName("rideThis");
+        action->setToolTip(RideMenu::tr("Opens its lane in Ride. The value stays as it is."));
         QObject::connect(action, &QAction::triggered, &work.document,
                          [&work, channel, parameter] { ride(work, channel, parameter); });
     }

@@ -103,22 +103,22 @@ void RowHead::paintEvent(QPaintEvent*) {
     painter.setFont(lettering(13, selected));
     const bool heard = work_.document.session().is_heard(*t) && work_.sounds_in_loop(*t);
     painter.setPen(heard ? theme().text : theme().faint);
-    QRect place = name_place();
+    QRect box = name_rect();
     const auto mark = [&](const QPolygon& shape) {
         painter.setRenderHint(QPainter::Antialiasing);
         painter.setBrush(theme().text);
         painter.drawPolygon(shape);
         painter.setBrush(Qt::NoBrush);
         painter.setRenderHint(QPainter::Antialiasing, false);
-        place.setLeft(place.left() + 14);
+        box.setLeft(box.left() + 14);
     };
-    const int x = place.left(), middle = place.center().y() + 1;
+    const int x = box.left(), middle = box.center().y() + 1;
     if (t->anchor)  // a wedge on a line: what the mix stands on
         mark(QPolygon({QPoint(x, middle + 4), QPoint(x + 5, middle - 4), QPoint(x + 10, middle + 4)}));
     QString name = QString::fromStdString(t->name);
     if (!t->note.empty()) name += QString::fromUtf8(" …");
-    painter.drawText(place, Qt::AlignLeft | Qt::AlignVCenter,
-                     QFontMetrics(painter.font()).elidedText(name, Qt::ElideRight, place.width()));
+    painter.drawText(box, Qt::AlignLeft | Qt::AlignVCenter,
+                     QFontMetrics(painter.font()).elidedText(name, Qt::ElideRight, box.width()));
     if (height() >= 30) {
         QString below;
         if (work_.materials.error(*t)) {
@@ -148,7 +148,7 @@ void RowHead::paintEvent(QPaintEvent*) {
     painter.drawLine(width() - 1, 0, width() - 1, height());
 }
 
-QRect RowHead::name_place() const {
+QRect RowHead::name_rect() const {
     return height() >= 30 ? QRect(16, 2, head_width - 80, 18) : QRect(16, 0, head_width - 80, height() - 1);
 }
 
@@ -226,58 +226,72 @@ void RowHead::edit_note() {
                                    [&](Track& track) { track.note = note->trimmed().toStdString(); });
 }
 
-QAction* RowHead::add_entry(QMenu* menu, const QString& text, const std::function<void()>& work) {
+QAction* RowHead::add_entry(QMenu* menu, const QString& text, const QString& help, const std::function<void()>& work) {
     QAction* action = menu->addAction(text);
+    action->setToolTip(help);
     connect(action, &QAction::triggered, this, work);
     return action;
 }
 
-void RowHead::add_setting(QMenu* menu, const QString& text, bool checked, const QString& name,
+void RowHead::add_setting(QMenu* menu, const QString& text, const QString& help, bool checked, const QString& name,
                           const std::function<void(Track&)>& change) {
-    QAction* action = add_entry(
-        menu, text, [this, name, change] { work_.document.edit_tracks(name, work_.document.moved_with(id_), change); });
+    QAction* action = add_entry(menu, text, help, [this, name, change] {
+        work_.document.edit_tracks(name, work_.document.moved_with(id_), change);
+    });
     action->setCheckable(true);
     action->setChecked(checked);
 }
 
 void RowHead::add_what_it_is(QMenu* menu) {
     const Track& t = *work_.document.track(id_);
-    for (const auto& [text, value] : {std::pair{tr("Percussive"), std::optional(Kind::percussive)},
-                                      std::pair{tr("Sustained"), std::optional(Kind::sustained)},
-                                      std::pair{tr("Kind as measured"), std::optional<Kind>()}}) {
-        const auto kind = value;
-        add_setting(menu, text, t.kind == kind, tr("Kind: %1").arg(text), [this, kind](Track& track) {
+    struct Choice {
+        QString text, help;
+        std::optional<Kind> kind;
+    };
+    for (const Choice& choice :
+         {Choice{tr("Percussive"), tr("Staged to the target of short hits, such as drums."), Kind::percussive},
+          Choice{tr("Sustained"), tr("Staged to the target of held sounds, such as voices and pads."), Kind::sustained},
+          Choice{tr("Kind as measured"), tr("Found from the track's name and sound."), std::nullopt}}) {
+        const QString& text = choice.text;
+        const auto kind = choice.kind;
+        add_setting(menu, text, choice.help, t.kind == kind, tr("Kind: %1").arg(text), [this, kind](Track& track) {
             change_what_it_is(track, work_.materials.measured(track), [kind](Track& t) { t.kind = kind; });
         });
     }
     QMenu* families = menu->addMenu(tr("Family"));
+    families->menuAction()->setToolTip(tr("What the track plays. Colour, folding and suggested levels follow it."));
     for (size_t n = 0; n < family_names.size(); ++n) {
         const auto family = static_cast<Family>(n);
-        add_setting(families, family_word(family), work_.materials.family(t) == family,
+        add_setting(families, family_word(family), {}, work_.materials.family(t) == family,
                     tr("Family: %1").arg(family_word(family)), [family](Track& track) {
                         track.family = family;
                         track.colour_index = colour_of(family);
                     });
     }
     const Family mine = work_.materials.family(t);
-    add_entry(menu, tr("Fold the family '%1'").arg(family_word(mine)), [this, mine] { work_.view.toggle_fold(mine); });
+    add_entry(menu, tr("Fold the family '%1'").arg(family_word(mine)),
+              tr("Shows the family as one line. A click on it unfolds it."),
+              [this, mine] { work_.view.toggle_fold(mine); });
     add_inks(menu->addMenu(tr("Colour")), this, [this](int n) {
         work_.document.edit_tracks(tr("Colour %1").arg(n + 1), work_.document.moved_with(id_),
                                    [n](Track& track) { track.colour_index = n; });
     });
-    add_setting(menu, tr("Anchor"), t.anchor, t.anchor ? tr("Anchor off") : tr("Anchor"),
-                [on = !t.anchor](Track& track) { track.anchor = on; });
-    add_entry(menu, tr("Note…"), [this] { edit_note(); });
+    add_setting(menu, tr("Anchor"),
+                tr("A track that the mix is built on: kick, bass, snare, lead. Suggestions spare it."), t.anchor,
+                t.anchor ? tr("Anchor off") : tr("Anchor"), [on = !t.anchor](Track& track) { track.anchor = on; });
+    add_entry(menu, tr("Note…"), tr("A remark that stays with the track."), [this] { edit_note(); });
 }
 
 void RowHead::add_channels(QMenu* menu) {
     const Track& t = *work_.document.track(id_);
     const MaterialPtr material = work_.materials.of(*work_.document.track(id_));
     QMenu* channels = menu->addMenu(tr("Channels"));
+    channels->menuAction()->setToolTip(
+        tr("Which channels of the file are used. Choose one of them if the other is silent or damaged."));
     int recorded = material ? material->origin().media.channels : 1;
     if (material && material->origin().right) recorded = 2;
     const auto channel = [&](const QString& text, Channels way, int n) {
-        add_setting(channels, text, t.source.channels == way && (way != Channels::one || t.source.channel == n),
+        add_setting(channels, text, {}, t.source.channels == way && (way != Channels::one || t.source.channel == n),
                     tr("Channels: %1").arg(text), [way, n](Track& track) {
                         track.source.channels = way;
                         track.source.channel = n;
@@ -292,23 +306,25 @@ void RowHead::add_channels(QMenu* menu) {
             channel(recorded == 2 ? sides[n] : tr("Channel %1 only").arg(n + 1), Channels::one, n);
     }
     if (recorded > 1 && t.source.right_file.empty())
-        add_entry(channels, tr("Split into %n mono track(s)", nullptr, recorded), [this, recorded] {
+        add_entry(channels, tr("Split into %n mono track(s)", nullptr, recorded), {}, [this, recorded] {
             const QString name = QString::fromStdString(work_.document.track(id_)->name);
             work_.document.edit(tr("Split %1").arg(name), with_channels_split(work_.document.session(), id_, recorded));
         });
-    add_setting(menu, tr("Remove the DC offset"), t.source.offset_removed, tr("DC offset"),
-                [on = !t.source.offset_removed](Track& track) { track.source.offset_removed = on; });
+    add_setting(menu, tr("Remove the DC offset"),
+                tr("Puts the waveform back on its zero line. An offset uses headroom."), t.source.offset_removed,
+                tr("DC offset"), [on = !t.source.offset_removed](Track& track) { track.source.offset_removed = on; });
 }
 
 void RowHead::add_low_end(QMenu* menu) {
     const Track& t = *work_.document.track(id_);
     const double low = t.mono_below_hz;
     QMenu* lows = menu->addMenu(tr("Mono bass"));
+    lows->menuAction()->setToolTip(tr("Makes the low end of a stereo track mono. 100 to 150 Hz keeps it firm."));
     for (const double hz : {0.0, 80.0, 120.0, 160.0, 250.0})
-        add_setting(lows, hz > 0.0 ? tr("Below %1 Hz").arg(hz) : tr("Off"), low == hz,
+        add_setting(lows, hz > 0.0 ? tr("Below %1 Hz").arg(hz) : tr("Off"), {}, low == hz,
                     hz > 0.0 ? tr("Mono below %1 Hz").arg(hz) : tr("Mono bass off"),
                     [hz](Track& track) { track.mono_below_hz = hz; });
-    add_entry(lows, tr("Below another frequency…"), [this, low] {
+    add_entry(lows, tr("Below another frequency…"), {}, [this, low] {
         const auto text = work_.prompter->ask_text(tr("Mono bass"), tr("below, Hz: 40 … 500"),
                                                    QString::number(low > 0.0 ? low : 120.0));
         if (!text) return;
@@ -320,7 +336,8 @@ void RowHead::add_low_end(QMenu* menu) {
         work_.document.edit_tracks(tr("Mono below %1 Hz").arg(trial.mono_below_hz), work_.document.moved_with(id_),
                                    [hz = trial.mono_below_hz](Track& track) { track.mono_below_hz = hz; });
     });
-    QAction* hear_low = add_entry(lows, tr("Hear only the mono bass"), [this] { work_.audition.hear_low_end(id_); });
+    QAction* hear_low =
+        add_entry(lows, tr("Hear only the mono bass"), {}, [this] { work_.audition.hear_low_end(id_); });
     hear_low->setObjectName("hearLowEnd");
     hear_low->setEnabled(low > 0.0);
 }
@@ -329,12 +346,15 @@ void RowHead::add_routing(QMenu* menu) {
     const Track& t = *work_.document.track(id_);
     const MaterialPtr material = work_.materials.of(*work_.document.track(id_));
     if (material && material->channels() == 2)
-        add_setting(menu, tr("Dual pan"), t.dual_pan, t.dual_pan ? tr("Dual pan off") : tr("Dual pan"),
+        add_setting(menu, tr("Dual pan"),
+                    tr("A pan for each channel, instead of pan and width. Use it to put a wide sound to one side."),
+                    t.dual_pan, t.dual_pan ? tr("Dual pan off") : tr("Dual pan"),
                     [on = !t.dual_pan](Track& track) { track.dual_pan = on; });
     QMenu* outputs = menu->addMenu(tr("Output"));
+    outputs->menuAction()->setToolTip(tr("Where the track plays: straight to the main output, or through a bus."));
     const auto output = [&](const QString& text, TrackId to) {
         QAction* action =
-            add_entry(outputs, text, [this, to] { work_.edits.lead_to(work_.document.moved_with(id_), to); });
+            add_entry(outputs, text, {}, [this, to] { work_.edits.lead_to(work_.document.moved_with(id_), to); });
         action->setCheckable(true);
         action->setChecked(t.output == to);
     };
@@ -342,28 +362,34 @@ void RowHead::add_routing(QMenu* menu) {
     for (const Bus& bus : work_.document.session().buses) output(QString::fromStdString(bus.name), bus.id);
     for (const char* name : {"makeBus", "makeGroup", "othersDown"})
         if (QAction* action = window()->findChild<QAction*>(name)) menu->addAction(action);
-    add_setting(menu, tr("Solo safe"), t.solo_safe, t.solo_safe ? tr("Solo safe off") : tr("Solo safe"),
+    add_setting(menu, tr("Solo safe"), tr("Stays on while other tracks are soloed."), t.solo_safe,
+                t.solo_safe ? tr("Solo safe off") : tr("Solo safe"),
                 [on = !t.solo_safe](Track& track) { track.solo_safe = on; });
 }
 
 void RowHead::add_staging(QMenu* menu) {
     const Track& t = *work_.document.track(id_);
     menu->addSeparator();
-    add_setting(menu, tr("Invert polarity"), t.polarity_inverted, tr("Invert polarity"),
+    add_setting(menu, tr("Invert polarity"),
+                tr("Turns the waveform upside down. Try it if two microphones lose low end together."),
+                t.polarity_inverted, tr("Invert polarity"),
                 [](Track& track) { track.polarity_inverted = !track.polarity_inverted; });
     if (QAction* phase = window()->findChild<QAction*>("checkPhase")) menu->addAction(phase);
     menu->addSeparator();
     const bool counted = counts_spikes(work_.document.session().targets, t);
-    add_setting(menu, tr("Count spikes"), counted, counted ? tr("Leave out spikes") : tr("Count spikes"),
+    add_setting(menu, tr("Count spikes"), tr("Single short peaks count for the level. Otherwise staging ignores them."),
+                counted, counted ? tr("Leave out spikes") : tr("Count spikes"),
                 [on = !counted](Track& track) { track.count_spikes = on; });
-    add_setting(menu, tr("May pass the ceiling"), t.passes_ceiling, tr("May pass the ceiling"),
-                [on = !t.passes_ceiling](Track& track) { track.passes_ceiling = on; });
+    add_setting(menu, tr("May pass the ceiling"),
+                tr("Staging may raise its peak above the ceiling of the target sheet."), t.passes_ceiling,
+                tr("May pass the ceiling"), [on = !t.passes_ceiling](Track& track) { track.passes_ceiling = on; });
     for (const char* name : {"ownWindow", "stageWithout"})
         if (QAction* action = window()->findChild<QAction*>(name)) menu->addAction(action);
     menu->addSeparator();
-    add_entry(menu, tr("Replace the file…"), [this] { replace_file(); });
+    add_entry(menu, tr("Replace the file…"), tr("Another file, such as a new take, with the settings of this one."),
+              [this] { replace_file(); });
     if (QAction* twice = window()->findChild<QAction*>("duplicateRows")) menu->addAction(twice);
-    add_entry(menu, tr("Remove from the session"),
+    add_entry(menu, tr("Remove from the session"), tr("The audio file stays on the disk."),
               [this] { work_.edits.remove_tracks(work_.document.moved_with(id_)); });
 }
 

@@ -37,16 +37,16 @@ class RowHead : public QWidget {
 
   private:
     // Its menu.
-    QAction* add_entry(QMenu* menu, const QString& text, const std::function<void()>& work);
+    QAction* add_entry(QMenu* menu, const QString& text, const QString& help, const std::function<void()>& work);
     /// An edit of all tracks that are selected with this one.
-    void add_setting(QMenu* menu, const QString& text, bool checked, const QString& name,
+    void add_setting(QMenu* menu, const QString& text, const QString& help, bool checked, const QString& name,
                      const std::function<void(Track&)>& change);
     void add_what_it_is(QMenu* menu);
     void add_channels(QMenu* menu);
     void add_low_end(QMenu* menu);
     void add_routing(QMenu* menu);
     void add_staging(QMenu* menu);
-    QRect name_place() const;
+    QRect name_rect() const;
     void replace_file();
     void edit_note();
     void take_name(const QString& typed);

@@ -391,7 +391,7 @@ void ClipPanel::list_findings() {
         auto* layout = new QHBoxLayout(row);
         layout->setContentsMargins(0, 0, 0, 0);
         layout->setSpacing(4);
-        auto* words = new QLabel(with_true_minus(f.text));
+        auto* words = new QLabel(QString::fromStdString(f.text));
         words->setStyleSheet("font-size: 11px;");
         words->setToolTip(words->text());
         words->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);

@@ -54,7 +54,7 @@ QString GatherLane::sentence() const {
 }
 
 const GatherLane::Flag* GatherLane::flag_at(const QPoint& at) const {
-    const auto found = std::find_if(flags_.begin(), flags_.end(), [&](const Flag& f) { return f.place.contains(at); });
+    const auto found = std::find_if(flags_.begin(), flags_.end(), [&](const Flag& f) { return f.box.contains(at); });
     return found == flags_.end() ? nullptr : &*found;
 }
 
@@ -83,7 +83,7 @@ void GatherLane::mouseMoveEvent(QMouseEvent* event) {
     const auto& findings = work_.materials.findings(*track());
     if (flag->finding >= findings.size()) return;
     const Finding& f = findings[flag->finding];
-    QStringList sentences{tr("%1: %2.").arg(track_name(), with_true_minus(f.text))};
+    QStringList sentences{tr("%1: %2.").arg(track_name(), QString::fromStdString(f.text))};
     if (f.time_s >= 0.0) sentences << tr("Click to play it alone, from %1.").arg(time_text(f.time_s));
     if (f.remedy != Remedy::none) sentences << tr("The panel (E) can fix it.");
     emit work_.view.hint(sentences.join(' '));
@@ -91,7 +91,7 @@ void GatherLane::mouseMoveEvent(QMouseEvent* event) {
 
 void GatherLane::paint_clips(QPainter& painter, const QRect& area) {
     const Track& t = *track();
-    gain_place_ = {};
+    gain_rect_ = {};
     if (t.source.clips.empty()) return;
     const TimeRuler time = lane_time(work_, width());
     const double rate = work_.document.session().sample_rate, shift = work_.document.shift_s(t);
@@ -106,7 +106,7 @@ void GatherLane::paint_clips(QPainter& painter, const QRect& area) {
         painter.drawRect(QRect(QPoint(left, area.top()), QPoint(right - 1, area.bottom())));
         if (c.gain_db == 0.0 || right - left < 54) continue;
         painter.fillRect(QRect(left + 2, area.top() + 1, 50, 12), theme().ground);
-        if (i == current) gain_place_ = QRect(left + 2, area.top(), 52, 14);
+        if (i == current) gain_rect_ = QRect(left + 2, area.top(), 52, 14);
         painter.drawText(QRect(left + 4, area.top(), right - left - 6, 13), Qt::AlignVCenter,
                          db_text(c.gain_db, "dB", true));
     }
@@ -157,11 +157,11 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
     const auto& findings = work_.materials.findings(t);
     for (size_t i = 0; i < findings.size(); ++i) {
         const Finding& f = findings[i];
-        const QString text = with_true_minus(f.text);
+        const QString text = QString::fromStdString(f.text);
         const int wide = QFontMetrics(painter.font()).horizontalAdvance(text);
         if (x + wide + 14 > width()) break;
-        const QRect place(x, words.top(), wide + 15, words.height());
-        painter.fillRect(place.adjusted(-3, 0, 3, 0), veil);
+        const QRect box(x, words.top(), wide + 15, words.height());
+        painter.fillRect(box.adjusted(-3, 0, 3, 0), veil);
         const int middle = words.center().y();
         const QPolygon flag({QPoint(x, middle - 4), QPoint(x + 7, middle),
                              QPoint(x, middle + 4)});  // a mark, so that colour is not the only sign
@@ -169,8 +169,8 @@ void GatherLane::paint(QPainter& painter, const QRect& clip) {
         painter.setBrush(f.fault ? QBrush(theme().above) : QBrush(Qt::NoBrush));
         painter.drawPolygon(flag);
         painter.setPen(f.fault ? theme().text : theme().faint);
-        painter.drawText(place.adjusted(11, 0, 0, 0), Qt::AlignVCenter, text);
-        flags_.push_back({place, i});
+        painter.drawText(box.adjusted(11, 0, 0, 0), Qt::AlignVCenter, text);
+        flags_.push_back({box, i});
         x += wide + 28;
     }
     painter.setBrush(Qt::NoBrush);

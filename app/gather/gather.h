@@ -23,20 +23,20 @@ class GatherLane : public Lane {
     QString sentence() const override;
     double per_pixel(const QPoint&) const override { return 0.1; }
     bool grab(const QPoint& at) override;
-    QRect value_place() const override { return gain_place_; }
+    QRect value_rect() const override { return gain_rect_; }
     void paint(QPainter& painter, const QRect& clip) override;
     void mouseMoveEvent(QMouseEvent* event) override;
 
   private:
     struct Flag {
-        QRect place;
+        QRect box;
         size_t finding;
     };
     void paint_clips(QPainter& painter, const QRect& area);
     const Flag* flag_at(const QPoint& at) const;
     void change_gain(const std::function<double(double)>& change, uint64_t gesture);
     std::vector<Flag> flags_;  ///< as last painted
-    QRect gain_place_;         ///< of the current clip's gain, likewise
+    QRect gain_rect_;          ///< of the current clip's gain, likewise
 };
 
 class GatherStation : public Station {

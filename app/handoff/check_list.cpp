@@ -57,7 +57,7 @@ QColor colour_of(const Check& c) {
 }
 
 /// Where a figure stands on its gauge, 0 to 1; the limit is at two thirds.
-double gauge_place(const Check& c) {
+double gauge_share(const Check& c) {
     constexpr double limit_at = 2.0 / 3.0;
     if (c.unit == "s" || c.unit == "share")
         return std::clamp(*c.limit > 0.0 ? *c.measured / *c.limit * limit_at : 1.0, 0.0, 1.0);
@@ -68,7 +68,7 @@ double gauge_place(const Check& c) {
 void paint_gauge(QPainter& painter, const QRect& area, const Check& c) {
     painter.fillRect(area, theme().rule);
     const int full = area.width();
-    const int to = static_cast<int>(std::lround(gauge_place(c) * full)), limit = full * 2 / 3;
+    const int to = static_cast<int>(std::lround(gauge_share(c) * full)), limit = full * 2 / 3;
     painter.fillRect(QRect(area.left(), area.top(), to, area.height()), c.passed ? theme().inside : colour_of(c));
     painter.fillRect(area.left() + limit, area.top() - 3, 2, area.height() + 6, theme().text);
 }
@@ -81,7 +81,7 @@ class CheckLine : public QStyledItemDelegate {
         if (index.data(group_role).isValid()) return {100, line_height + 4};
         int height = line_height;
         if (index.row() == list_->currentRow() && index.data(check_role).isValid())
-            height += notice_place(index).height() + 6;
+            height += notice_rect(index).height() + 6;
         return {100, height};
     }
 
@@ -121,7 +121,7 @@ class CheckLine : public QStyledItemDelegate {
         if (!current) return;
         painter->setFont(lettering(11));
         painter->setPen(theme().text);
-        painter->drawText(notice_place(index).translated(0, line.bottom() + 1), Qt::TextWordWrap, words(c));
+        painter->drawText(notice_rect(index).translated(0, line.bottom() + 1), Qt::TextWordWrap, words(c));
         if (list_->hasFocus()) {
             painter->setPen(theme().accent);
             painter->drawRect(r.adjusted(0, 0, -1, -1));
@@ -148,13 +148,15 @@ class CheckLine : public QStyledItemDelegate {
     }
     /// Who it is, where the name says what it is.
     static QString details(const Check& c) {
-        const QString all = with_true_minus(c.text);
+        const QString all = QString::fromStdString(c.text);
         if (c.passed) return all;
         if (all.section(": ", 1).isEmpty()) return all;
         return all.section(": ", 1);
     }
-    static QString words(const Check& c) { return with_true_minus(c.text) + ". " + QString::fromStdString(c.why); }
-    QRect notice_place(const QModelIndex& index) const {
+    static QString words(const Check& c) {
+        return QString::fromStdString(c.text) + ". " + QString::fromStdString(c.why);
+    }
+    QRect notice_rect(const QModelIndex& index) const {
         const QFontMetrics metrics(lettering(11));
         const int width = list_->viewport()->width() - name_left - 8;
         const QRect text = metrics.boundingRect(QRect(0, 0, width, 400), Qt::TextWordWrap, words(check(index)));
@@ -200,7 +202,7 @@ void CheckList::show_checks(const std::vector<Check>& checks) {
             for (size_t n = 0; n < checks_.size(); ++n) {
                 const Check& c = checks_[n];
                 if (c.group != group || rank_of(c) != rank) continue;
-                auto* item = new QListWidgetItem(mark_of(c) + "  " + with_true_minus(c.text), this);
+                auto* item = new QListWidgetItem(mark_of(c) + "  " + QString::fromStdString(c.text), this);
                 item->setData(check_role, static_cast<int>(n));
                 item->setToolTip(QString::fromStdString(c.why));
                 rest += rank == 3 ? 1 : 0;

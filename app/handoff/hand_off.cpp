@@ -56,11 +56,11 @@ void HandOffLane::paint(QPainter& painter, const QRect&) {
         words << why;
     }
     for (const Finding& finding : work_.materials.findings(t))
-        if (finding.fault && heard) words << with_true_minus(finding.text);
+        if (finding.fault && heard) words << QString::fromStdString(finding.text);
     painter.setPen(heard ? theme().text : theme().faint);
-    const QRect place(width() / 2 + 24, 0, width() / 2 - 28, height());
-    painter.drawText(place, Qt::AlignVCenter | Qt::AlignLeft,
-                     QFontMetrics(painter.font()).elidedText(words.join(" · "), Qt::ElideRight, place.width()));
+    const QRect box(width() / 2 + 24, 0, width() / 2 - 28, height());
+    painter.drawText(box, Qt::AlignVCenter | Qt::AlignLeft,
+                     QFontMetrics(painter.font()).elidedText(words.join(" · "), Qt::ElideRight, box.width()));
 }
 
 // --- the panel ------------------------------------------------------------------------------------------------------
@@ -365,9 +365,9 @@ void HandOffPanel::look_into_overs() {
     overs_of_ = plan;
     overs_limit_dbfs_ = limit;
     overs_.clear();
-    const auto places = overs_of(work_.mix.leaving_figures()->summary, plan->sample_rate, limit);
-    if (places.empty()) return;
-    jobs_.start([plan, places](Progress&) { return moments_of(plan, places); },
+    const auto overs = overs_of(work_.mix.leaving_figures()->summary, plan->sample_rate, limit);
+    if (overs.empty()) return;
+    jobs_.start([plan, overs](Progress&) { return moments_of(plan, overs); },
                 [this, plan, limit](const Result<std::vector<Moment>>& found) {
                     if (!found || overs_of_ != plan || overs_limit_dbfs_ != limit) return;
                     overs_ = *found;

@@ -86,7 +86,7 @@ void MainFader::paint(QPainter& painter, const QRect&) {
     drawn_db_ = shown_db();
     const bool ridden = work_.writing.is_ridden(main_output, Parameter::level);
     if (ridden)
-        paint_own_place(painter, static_cast<int>(std::lround(r.x_of(work_.document.session().main_fader_db))), 12, 24);
+        paint_own_value(painter, static_cast<int>(std::lround(r.x_of(work_.document.session().main_fader_db))), 12, 24);
     paint_blade(painter, static_cast<int>(std::lround(r.x_of(drawn_db_))), 8, 28, theme().accent);
 }
 
@@ -272,7 +272,6 @@ void Mains::add_playback() {
         {tr("Club, mono"), tr("6 dB more below 90 Hz, mono")},
     };
     auto* menu = new QMenu(playback_);
-    menu->setToolTipsVisible(true);
     for (size_t n = 0; n < playback_names.size(); ++n) {
         const auto system = static_cast<Playback>(n);
         auto* action = new PlaybackEntry(
@@ -316,6 +315,7 @@ void Mains::add_correction(QMenu* menu) {
     });
     QAction* plain = menu->addAction(tr("Correction off"));
     plain->setObjectName("correctionOff");
+    plain->setToolTip(tr("Plays the mix without the curve again."));
     connect(plain, &QAction::triggered, this, [this] {
         change_monitor([](auto& m) { m.correction = nullptr; });
         emit work_.view.correction_chosen({});

@@ -62,11 +62,11 @@ class ToolColumn {
         line_ = new QHBoxLayout;
         line_->setSpacing(2);
         column_->addLayout(line_);
-        place_ = 0;
+        in_line_ = 0;
     }
-    void next_place(int a_line) {
-        if (place_ == a_line) new_line();
-        ++place_;
+    void next_in_line(int a_line) {
+        if (in_line_ == a_line) new_line();
+        ++in_line_;
     }
     void caption(const QString& text) {
         auto* label = new QLabel(text);
@@ -89,7 +89,7 @@ class ToolColumn {
     }
     QPushButton* add_button(const char* name, const QString& text, const QString& tip,
                             const std::function<void()>& work = nullptr) {
-        next_place(3);
+        next_in_line(3);
         auto* b = new QPushButton(text);
         b->setObjectName(name);
         b->setToolTip(tip);
@@ -118,7 +118,7 @@ class ToolColumn {
     }
     QVBoxLayout* column_;
     QHBoxLayout* line_ = nullptr;
-    int place_ = 0;
+    int in_line_ = 0;
 };
 
 }  // namespace
@@ -130,7 +130,7 @@ void RidePanel::make_tools() {
     ToolColumn tools(box);
     tools.caption(tr("Parameter"));
     for (const Parameter p : parameters()) {
-        tools.next_place(3);
+        tools.next_in_line(3);
         parameters_[p] =
             tools.add_switch(qPrintable(QString("ride_%1").arg(info_of(p).id)), sentence_case(parameter_word(p)),
                              tr("Shows the lane of this parameter; with Ctrl in addition to the others."));
@@ -197,71 +197,86 @@ void RidePanel::make_tools() {
 QMenu* RidePanel::make_shapes() {
     auto* menu = new QMenu(this);
     menu->setObjectName("rideShapesMenu");
-    const auto item = [&](const char* name, const QString& text, auto work_done) {
+    const auto item = [&](const char* name, const QString& text, const QString& help, auto work_done) {
         QAction* action = menu->addAction(text);
         action->setObjectName(name);
+        action->setToolTip(help);
         connect(action, &QAction::triggered, this, work_done);
     };
-    item("draftRest", tr("Draft against the rest of the mix…"), [this] { draft(DraftBy::rest); });
-    item("draftHeard", tr("Draft by audibility…"), [this] { draft(DraftBy::heard); });
+    item("draftRest", tr("Draft against the rest of the mix…"),
+         tr("Proposes a ride that keeps the track at one distance from the rest of the mix."),
+         [this] { draft(DraftBy::rest); });
+    item("draftHeard", tr("Draft by audibility…"), tr("Proposes a ride that raises the track where others cover it."),
+         [this] { draft(DraftBy::heard); });
     menu->addSeparator();
-    item("shapeFade", tr("Fade-out…"), [this] {
-        RideEditor& e = active();
-        const double song = work_.view.time.song_s();
-        const Span span = e.range().value_or(Span{std::max(0.0, song - 8.0), song});
-        const auto n = work_.prompter->ask_numbers(tr("Fade-out"),
-                                                   {{tr("from, s"), span.from_s, 0.0, song, 2},
-                                                    {tr("to, s"), span.to_s, 0.0, song, 2},
-                                                    {tr("bend: −1 fast first … +1 slow first"), 0.0, -1.0, 1.0, 2}});
-        if (!n || (*n)[1] <= (*n)[0]) return;
-        e.store(
-            fade_out(e.curve(), {(*n)[0], (*n)[1]}, (*n)[2] == 0.0 ? Segment::line : Segment::bend, (*n)[2], e.info()),
-            tr("Fade-out from %1").arg(time_text((*n)[0], 2)));
-    });
-    item("shapeLift", tr("Lift the section or the marked stretch…"), [this] {
-        RideEditor& e = active();
-        const auto n = work_.prompter->ask_numbers(
-            tr("Lift"), {{tr("gain"), 2.0, -24.0, 24.0, 1}, {tr("length of the edges, s"), e.edge_s, 0.0, 10.0, 2}});
-        if (!n) return;
-        e.edge_s = (*n)[1];
-        ParameterInfo own = e.info();
-        own.rest = e.rest();
-        e.store(raised(e.curve(), e.range_meant(), (*n)[0], (*n)[1], own),
-                tr("Lift by %1").arg(ride_value_text(e.parameter(), (*n)[0])));
-    });
-    item("shapeDips", tr("Dips at the hits of another track…"), [this] {
-        const RideEditor& e = active();
-        ask_make_way(work_, e.row(), Way::drawn, e.parameter(), e.range());
-    });
-    item("shapeTremolo", tr("Tremolo on the grid…"), [this] { tremolo_on_grid(); });
-    item("shapeThrow", tr("Throw: raise only the marked words…"), [this] {
-        RideEditor& e = active();
-        if (e.ranges().empty()) {
-            emit work_.view.hint(
-                tr("Mark the words first: drag in the strip above the curve, with Ctrl the next ones too."));
-            return;
-        }
-        const auto n = work_.prompter->ask_numbers(
-            tr("Throw"),
-            {{tr("gain of the words"), 6.0, 0.0, 24.0, 1}, {tr("length of the edges, ms"), 30.0, 0.0, 2000.0, 0}});
-        if (n) e.store(thrown(e.curve(), e.ranges(), (*n)[0], (*n)[1] / 1000.0, e.info()), tr("Throw"));
-    });
+    item("shapeFade", tr("Fade-out…"), tr("Takes the value down over the marked stretch, or at the end of the song."),
+         [this] {
+             RideEditor& e = active();
+             const double song = work_.view.time.song_s();
+             const Span span = e.range().value_or(Span{std::max(0.0, song - 8.0), song});
+             const auto n = work_.prompter->ask_numbers(
+                 tr("Fade-out"), {{tr("from, s"), span.from_s, 0.0, song, 2},
+                                  {tr("to, s"), span.to_s, 0.0, song, 2},
+                                  {tr("bend: −1 fast first … +1 slow first"), 0.0, -1.0, 1.0, 2}});
+             if (!n || (*n)[1] <= (*n)[0]) return;
+             e.store(fade_out(e.curve(), {(*n)[0], (*n)[1]}, (*n)[2] == 0.0 ? Segment::line : Segment::bend, (*n)[2],
+                              e.info()),
+                     tr("Fade-out from %1").arg(time_text((*n)[0], 2)));
+         });
+    item("shapeLift", tr("Lift the section or the marked stretch…"),
+         tr("Raises a section as a whole. 0.5 to 1 dB is often enough for a chorus."), [this] {
+             RideEditor& e = active();
+             const auto n = work_.prompter->ask_numbers(
+                 tr("Lift"),
+                 {{tr("gain"), 2.0, -24.0, 24.0, 1}, {tr("length of the edges, s"), e.edge_s, 0.0, 10.0, 2}});
+             if (!n) return;
+             e.edge_s = (*n)[1];
+             ParameterInfo own = e.info();
+             own.rest = e.rest();
+             e.store(raised(e.curve(), e.range_meant(), (*n)[0], (*n)[1], own),
+                     tr("Lift by %1").arg(ride_value_text(e.parameter(), (*n)[0])));
+         });
+    item("shapeDips", tr("Dips at the hits of another track…"),
+         tr("Lowers this track briefly at each hit of another one, such as the bass at the kick."), [this] {
+             const RideEditor& e = active();
+             ask_make_way(work_, e.row(), Way::drawn, e.parameter(), e.range());
+         });
+    item("shapeTremolo", tr("Tremolo on the grid…"), tr("The value rises and falls with the beats."),
+         [this] { tremolo_on_grid(); });
+    item("shapeThrow", tr("Throw: raise only the marked words…"),
+         tr("Raises single words, such as the send to an echo at the end of a line."), [this] {
+             RideEditor& e = active();
+             if (e.ranges().empty()) {
+                 emit work_.view.hint(
+                     tr("Mark the words first: drag in the strip above the curve, with Ctrl the next ones too."));
+                 return;
+             }
+             const auto n = work_.prompter->ask_numbers(
+                 tr("Throw"),
+                 {{tr("gain of the words"), 6.0, 0.0, 24.0, 1}, {tr("length of the edges, ms"), 30.0, 0.0, 2000.0, 0}});
+             if (n) e.store(thrown(e.curve(), e.ranges(), (*n)[0], (*n)[1] / 1000.0, e.info()), tr("Throw"));
+         });
     return menu;
 }
 
 QMenu* RidePanel::make_more() {
     auto* menu = new QMenu(this);
     menu->setObjectName("rideMoreMenu");
-    const auto item = [&](const char* name, const QString& text, auto work_done) {
+    const auto item = [&](const char* name, const QString& text, const QString& help, auto work_done) {
         QAction* action = menu->addAction(text);
         action->setObjectName(name);
+        action->setToolTip(help);
         connect(action, &QAction::triggered, this, work_done);
         return action;
     };
-    item("rideCopy", tr("Copy the marked stretch (Ctrl+C)"), [this] { active().copy(); });
-    item("ridePaste", tr("Paste at the playhead (Ctrl+V)"), [this] { active().paste_at(work_.player.position_s()); });
+    item("rideCopy", tr("Copy the marked stretch (Ctrl+C)"),
+         tr("Takes the points of the stretch along, to another time or another track."), [this] { active().copy(); });
+    item("ridePaste", tr("Paste at the playhead (Ctrl+V)"),
+         tr("Puts the copied points here, in place of the points that are there."),
+         [this] { active().paste_at(work_.player.position_s()); });
     QMenu* sections = menu->addMenu(tr("Paste at a section"));
     sections->setObjectName("pasteSections");
+    sections->menuAction()->setToolTip(tr("Puts the copied points at the start of a section."));
     connect(sections, &QMenu::aboutToShow, this, [this, sections] {
         sections->clear();
         for (const Section& s : work_.document.session().sections)
@@ -269,15 +284,19 @@ QMenu* RidePanel::make_more() {
                     [this, at = s.start_s] { active().paste_at(at); });
     });
     item("rideFillEnd", tr("Fill to the end with the value at the playhead"),
+         tr("Removes all later points. The value stays as it is at the playhead."),
          [this] { active().fill_to(work_.view.time.song_s()); });
-    item("rideFillLoop", tr("Fill to the loop's end with the value at the playhead"), [this] {
-        if (work_.player.loop().to_s > work_.player.position_s())
-            active().fill_to(work_.player.loop().to_s);
-        else
-            emit work_.view.hint(tr("No loop ends after the playhead. Set a loop first."));
-    });
-    item("rideAllValues", tr("Show all values"), [this] { active().show_all_values(); });
-    item("rideTrim", tr("Trim the whole ride…"), [this] {
+    item("rideFillLoop", tr("Fill to the loop's end with the value at the playhead"),
+         tr("Removes the points up to the end of the loop. The value stays as it is at the playhead."), [this] {
+             if (work_.player.loop().to_s > work_.player.position_s())
+                 active().fill_to(work_.player.loop().to_s);
+             else
+                 emit work_.view.hint(tr("No loop ends after the playhead. Set a loop first."));
+         });
+    item("rideAllValues", tr("Show all values"),
+         tr("Shows the whole range of the parameter, not only the part in use."),
+         [this] { active().show_all_values(); });
+    item("rideTrim", tr("Trim the whole ride…"), tr("Moves all points of the ride up or down by one figure."), [this] {
         RideEditor& e = active();
         if (e.curve().empty()) return;
         const double most = e.info().high - e.info().low;
@@ -286,21 +305,29 @@ QMenu* RidePanel::make_more() {
             e.store(raised(e.curve(), (*n)[0], e.info()),
                     tr("Trim by %1").arg(ride_value_text(e.parameter(), (*n)[0])));
     });
-    item("ridePoint", tr("Type the point (Enter)"), [this] { active().type_point(); });
-    item("rideReturn", tr("Return time of touch…"), [this] {
-        if (const auto n = work_.prompter->ask_numbers(tr("Touch"),
-                                                       {{tr("return time, s"), work_.writing.return_s, 0.0, 10.0, 2}}))
-            work_.writing.return_s = (*n)[0];
-    });
+    item("ridePoint", tr("Type the point (Enter)"), tr("Time and value of the selected point, as figures."),
+         [this] { active().type_point(); });
+    item("rideReturn", tr("Return time of touch…"), tr("How long a control in touch mode needs to return to its ride."),
+         [this] {
+             if (const auto n = work_.prompter->ask_numbers(
+                     tr("Touch"), {{tr("return time, s"), work_.writing.return_s, 0.0, 10.0, 2}}))
+                 work_.writing.return_s = (*n)[0];
+         });
     menu->addSeparator();
-    item("rideOut", tr("Save the points as a table (CSV)…"), [this] { csv_out(); });
-    item("rideIn", tr("Points from a table (CSV)…"), [this] { csv_in(); });
+    item("rideOut", tr("Save the points as a table (CSV)…"),
+         tr("Times and values, for a spreadsheet or another session."), [this] { csv_out(); });
+    item("rideIn", tr("Points from a table (CSV)…"),
+         tr("Times and values from a file, in place of the ride that is shown."), [this] { csv_in(); });
     menu->addSeparator();
-    item("faderBox", tr("Simulated fader box"), [this] { FaderBoxWindow::show_for(work_, window()); });
-    item("faderLearn", tr("Learn: the next fader controls this parameter"), [this] {
-        work_.faders.learn({work_.view.ride.row(), work_.view.ride.shown.parameter});
-    });
+    item("faderBox", tr("Simulated fader box"),
+         tr("A window that sends MIDI like a device with faders, to try touch and latch."),
+         [this] { FaderBoxWindow::show_for(work_, window()); });
+    item("faderLearn", tr("Learn: the next fader controls this parameter"),
+         tr("Move a fader of the device afterwards. It controls this parameter from then on."), [this] {
+             work_.faders.learn({work_.view.ride.row(), work_.view.ride.shown.parameter});
+         });
     QMenu* devices = menu->addMenu(tr("Faders over MIDI"));
+    devices->menuAction()->setToolTip(tr("The device whose faders move those of the tracks."));
     connect(devices, &QMenu::aboutToShow, this, [this, devices] {
         devices->clear();
         for (const QString& name : FaderLink::devices()) {

@@ -99,7 +99,7 @@ TimeRuler RideEditor::time() const {
 
 std::pair<double, double> RideEditor::shown_values() const { return zoomed_.value_or(shown_range(parameter_)); }
 
-QPointF RideEditor::place_of(double time_s, double value) const {
+QPointF RideEditor::point_of(double time_s, double value) const {
     const auto [low, high] = shown_values();
     const QRect c = canvas().adjusted(0, 4, 0, -4);
     return {time().x_of(time_s), c.top() + c.height() * (high - std::clamp(value, low, high)) / (high - low)};
@@ -123,7 +123,7 @@ int RideEditor::point_at(const QPointF& at) const {
     int nearest = -1;
     double least = hit_pixels;
     for (size_t i = 0; i < c.points.size(); ++i) {
-        const QPointF p = place_of(c.points[i].time_s, c.points[i].value);
+        const QPointF p = point_of(c.points[i].time_s, c.points[i].value);
         if (const double d = std::hypot(p.x() - at.x(), p.y() - at.y()); d < least)
             least = d, nearest = static_cast<int>(i);
     }
@@ -135,7 +135,7 @@ std::optional<QPointF> RideEditor::handle_of(const Curve& c, size_t i) const {
     const RidePoint &from = c.points[i], &to = c.points[i + 1];
     const double middle_s = (from.time_s + to.time_s) / 2.0;
     if (time().x_of(to.time_s) - time().x_of(from.time_s) < 32.0 || from.value == to.value) return std::nullopt;
-    return place_of(middle_s, c.value_at(middle_s));
+    return point_of(middle_s, c.value_at(middle_s));
 }
 
 int RideEditor::handle_at(const QPointF& at) const {
@@ -213,7 +213,7 @@ void RideEditor::select_in(const std::function<bool(const QPointF&)>& inside) {
     selected_.clear();
     const Curve c = curve();
     for (size_t i = 0; i < c.points.size(); ++i)
-        if (inside(place_of(c.points[i].time_s, c.points[i].value))) selected_.insert(i);
+        if (inside(point_of(c.points[i].time_s, c.points[i].value))) selected_.insert(i);
     update();
 }
 
@@ -227,11 +227,11 @@ void RideEditor::focusInEvent(QFocusEvent* event) {
 
 void RideEditor::mousePressEvent(QMouseEvent* event) {
     if (!exists() || event->button() != Qt::LeftButton) return;
-    const QPoint place = event->position().toPoint();
+    const QPoint at = event->position().toPoint();
     last_ = from_ = event->position();
     moved_ = false;
     gesture_ = work_.document.new_gesture();
-    if (strip().contains(place)) {
+    if (strip().contains(at)) {
         drag_ = Drag::range;
         selected_.clear();
         const double t = snapped_time(std::clamp(time().time(last_.x()), 0.0, work_.view.time.song_s()));
@@ -241,7 +241,7 @@ void RideEditor::mousePressEvent(QMouseEvent* event) {
         update();
         return;
     }
-    if (place.x() < axis_width && place.x() >= axis_width - blade_width) {
+    if (at.x() < axis_width && at.x() >= axis_width - blade_width) {
         drag_ = Drag::fader;
         if (work_.writing.writes(row_))
             work_.writing.touch(row_, parameter_, work_.writing.value_now(row_, parameter_));
@@ -251,7 +251,7 @@ void RideEditor::mousePressEvent(QMouseEvent* event) {
                    "plays to write the ride."));
         return;
     }
-    if (!canvas().contains(place)) return;
+    if (!canvas().contains(at)) return;
     const int hit = point_at(last_);
     const bool ctrl = event->modifiers() & Qt::ControlModifier;
     if (hit >= 0) {
@@ -548,7 +548,7 @@ void RideEditor::paint_axis(QPainter& painter) {
     if (zoomed_ && marks.size() < 3)
         for (const double share : {0.1, 0.5, 0.9}) marks.push_back(low + share * (high - low));
     for (const double value : marks) {
-        const int y = static_cast<int>(place_of(0.0, value).y());
+        const int y = static_cast<int>(point_of(0.0, value).y());
         painter.setPen(value == info().rest ? theme().faint : theme().scale);
         painter.drawLine(c.left(), y, c.right(), y);
         painter.setPen(theme().faint);
@@ -562,7 +562,7 @@ void RideEditor::paint_axis(QPainter& painter) {
 
 void RideEditor::paint_fader(QPainter& painter) {
     if (!exists()) return;
-    const int at = static_cast<int>(std::lround(place_of(0.0, work_.writing.value_now(row_, parameter_)).y()));
+    const int at = static_cast<int>(std::lround(point_of(0.0, work_.writing.value_now(row_, parameter_)).y()));
     const QColor colour = work_.writing.held(row_, parameter_) ? theme().above : theme().accent;
     painter.fillRect(axis_width - blade_width, at - 1, blade_width - 2, 3, colour);
     painter.fillRect(axis_width - blade_width, at - 4, 2, 9, colour);
@@ -594,7 +594,7 @@ void RideEditor::paint_points(QPainter& painter) {
     double drawn_x = -100.0;
     for (size_t i = 0; i < ride.points.size(); ++i) {
         if (ride.points[i].time_s < ruler.from_s || ride.points[i].time_s > ruler.to_s) continue;
-        const QPointF p = place_of(ride.points[i].time_s, ride.points[i].value);
+        const QPointF p = point_of(ride.points[i].time_s, ride.points[i].value);
         // Where they stand shoulder to shoulder, every few pixels one; a zoom shows the rest.
         if (p.x() - drawn_x < 3.0 && !selected_.contains(i)) continue;
         drawn_x = p.x();
@@ -604,7 +604,7 @@ void RideEditor::paint_points(QPainter& painter) {
             painter.drawLine(QPointF(p.x() - 6, p.y() + 8), QPointF(p.x() + 6, p.y() + 8));
         // Among others that are close, small: the line must stay to be seen.
         const auto is_close = [&](size_t other) {
-            const QPointF gap = place_of(ride.points[other].time_s, ride.points[other].value) - p;
+            const QPointF gap = point_of(ride.points[other].time_s, ride.points[other].value) - p;
             return std::hypot(gap.x(), gap.y()) < 12.0;
         };
         const bool close = i > 0 && i + 1 < ride.points.size() && is_close(i - 1) && is_close(i + 1);
@@ -651,7 +651,7 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     const RideWriter* writer = work_.writing.writer(row_, parameter_);
     const Rides& rides = *work_.document.session().rides_of(row_);
     const bool bypassed = rides.bypassed || rides.is_out(parameter_) || work_.document.session().rides_bypassed;
-    const auto y_of = [this](double value) { return place_of(0.0, value).y(); };
+    const auto y_of = [this](double value) { return point_of(0.0, value).y(); };
     painter.setBrush(Qt::NoBrush);
     paint_ride(painter, ride, rest(), ruler,
                QPen(ride.empty() || bypassed || writer ? theme().faint : theme().text, 1.8,
@@ -685,14 +685,14 @@ void RideEditor::paintEvent(QPaintEvent* event) {
     painter.setFont(lettering(11, hasFocus()));
     const QString title =
         (bypassed ? tr("%1 of %2, bypassed") : tr("%1 of %2")).arg(parameter_word(parameter_), row_name());
-    const QRect place(c.left() + 2, c.top() + 1, QFontMetrics(painter.font()).horizontalAdvance(title) + 8, 16);
-    painter.fillRect(place, theme().panel);
+    const QRect box(c.left() + 2, c.top() + 1, QFontMetrics(painter.font()).horizontalAdvance(title) + 8, 16);
+    painter.fillRect(box, theme().panel);
     painter.setPen(theme().text);
-    painter.drawText(place, Qt::AlignCenter, title);
+    painter.drawText(box, Qt::AlignCenter, title);
     if (ride.empty() && !writer && c.height() > 60) {
         painter.setPen(theme().faint);
         painter.setFont(lettering(13));
-        const QRect line(place.right() + 8, c.top() + 2, c.right() - place.right() - 12, 18);
+        const QRect line(box.right() + 8, c.top() + 2, c.right() - box.right() - 12, 18);
         QString help = tr("No ride yet: click to add the first point.");
         if (parameter_ == Parameter::level)
             if (const QString more =

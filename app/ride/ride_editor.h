@@ -21,7 +21,7 @@ class RideEditor : public QWidget, public SpokenControl {
     Parameter parameter() const { return parameter_; }
 
     /// Places of the canvas, for tests and for drawing.
-    QPointF place_of(double time_s, double value) const;
+    QPointF point_of(double time_s, double value) const;
     const std::set<size_t>& selected_points() const { return selected_; }
     /// Stretches that were marked in the strip above the curve (Ctrl: one more), in the order of time; and the one that
     /// was marked last.

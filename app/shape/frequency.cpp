@@ -43,10 +43,10 @@ void FrequencyRuler::paint(QPainter& painter, const QRect& strip) const {
         painter.drawLine(x, strip.bottom() - 4, x, strip.bottom());
         const QString text = at >= 1000.0 ? QString("%1k").arg(at / 1000.0) : QString::number(at);
         const int half = painter.fontMetrics().horizontalAdvance(text) / 2 + 2;
-        const QRect place(x - half, strip.top(), 2 * half, strip.height() - 5);
-        if (taken.intersects(place)) continue;
-        taken += place;
-        painter.drawText(place, Qt::AlignHCenter | Qt::AlignBottom, text);
+        const QRect box(x - half, strip.top(), 2 * half, strip.height() - 5);
+        if (taken.intersects(box)) continue;
+        taken += box;
+        painter.drawText(box, Qt::AlignHCenter | Qt::AlignBottom, text);
     }
 }
 

@@ -27,8 +27,9 @@ QPainterPath shares_path(const LevelShares& shares, double gain_db, const Ruler&
 }
 
 float deepest_reduction_db(const std::vector<float>& all, int n, int of) {
-    const auto place = [&](int part) { return all.size() * static_cast<size_t>(part) / static_cast<size_t>(of); };
-    const size_t from = std::min(place(n), all.size()), to = std::min(std::max(from + 1, place(n + 1)), all.size());
+    const auto index_at = [&](int part) { return all.size() * static_cast<size_t>(part) / static_cast<size_t>(of); };
+    const size_t from = std::min(index_at(n), all.size()),
+                 to = std::min(std::max(from + 1, index_at(n + 1)), all.size());
     float deepest = 0.0f;
     for (size_t i = from; i < to; ++i) deepest = std::min(deepest, all[i]);
     return deepest;
@@ -36,10 +37,10 @@ float deepest_reduction_db(const std::vector<float>& all, int n, int of) {
 
 ReductionOfColumn reduction_between(const std::vector<float>& all, double from_s, double to_s, int sample_rate) {
     const double blocks_a_second = sample_rate / 256.0;
-    const auto place = [&](double s) {
+    const auto index_at = [&](double s) {
         return std::clamp<int64_t>(static_cast<int64_t>(std::floor(s * blocks_a_second)), 0, std::ssize(all));
     };
-    const int64_t from = place(from_s), to = std::max(place(to_s), std::min(from + 1, std::ssize(all)));
+    const int64_t from = index_at(from_s), to = std::max(index_at(to_s), std::min(from + 1, std::ssize(all)));
     if (from >= to) return {};
     std::vector<float> some(all.begin() + from, all.begin() + to);
     const auto middle = some.begin() + std::ssize(some) / 2;
@@ -158,9 +159,9 @@ void LevelPicture::paint_levels(QPainter& painter, const ShapedRow& row, const P
         painter.setFont(lettering(12));
         const QString figure = db_text(db, "dBFS");
         const int wide = QFontMetrics(painter.font()).horizontalAdvance(figure) + 8;
-        const QRect place(x > area.center().x() ? x - wide - 2 : x + 3, area.top(), wide, 18);
-        painter.fillRect(place, theme().ground);
-        painter.drawText(place, Qt::AlignCenter, figure);
+        const QRect box(x > area.center().x() ? x - wide - 2 : x + 3, area.top(), wide, 18);
+        painter.fillRect(box, theme().ground);
+        painter.drawText(box, Qt::AlignCenter, figure);
     }
     // What comes in now.
     const auto* bars = work_.player.meters().find(p.key == 0 ? work_.view.shape.row() : p.key);

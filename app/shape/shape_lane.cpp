@@ -130,7 +130,7 @@ double ShapeLane::per_pixel(const QPoint&) const {
     return 6.0 * std::log2(highest_hz / lowest_hz) / frequency_area(width(), height()).width();
 }
 
-QRect ShapeLane::word_place(size_t n) const {
+QRect ShapeLane::word_rect(size_t n) const {
     // Side by side, closer when there are many.
     const int left = level_area(width(), height()).right() + 16, count = static_cast<int>(chain().size());
     const int right = shows_sends(work_.document.session()) ? send_area(width(), height()).left() - 8 : width() - 4;
@@ -145,11 +145,11 @@ bool ShapeLane::grab(const QPoint& at) {
     return cut && std::fabs(ruler.x_of(hz_of(*cut)) - at.x()) < 8.0;
 }
 
-bool ShapeLane::has_words() const { return word_place(0).width() >= 8; }
+bool ShapeLane::has_words() const { return word_rect(0).width() >= 8; }
 
 std::optional<size_t> ShapeLane::word_at(const QPoint& at) const {
     for (size_t n = 0; n < chain().size() && has_words(); ++n)
-        if (word_place(n).contains(at)) return n;
+        if (word_rect(n).contains(at)) return n;
     return std::nullopt;
 }
 
@@ -177,7 +177,7 @@ void ShapeLane::mouseMoveEvent(QMouseEvent* event) {
     if (held_send_) {
         const HeldSend held = *held_send_;
         const double fine = event->modifiers() & Qt::ShiftModifier ? 0.25 : 1.0;
-        const double to = held.position + fine * (event->position().x() - held.x) / send_place(0).width();
+        const double to = held.position + fine * (event->position().x() - held.x) / send_rect(0).width();
         const double db = fader_db_at(std::clamp(to, 0.0, 1.0));
         work_.edits.turn(id(), Parameter::of_send(send_parameters::level, held.send),
                          std::isinf(db) ? send_parameters::level.low : std::round(db * 10.0) / 10.0, held.gesture);
@@ -186,7 +186,7 @@ void ShapeLane::mouseMoveEvent(QMouseEvent* event) {
     if (!held_) return Lane::mouseMoveEvent(event);
     const int x = event->position().toPoint().x();
     const size_t before = std::exchange(drop_, 0);
-    while (drop_ + 1 < chain().size() && x > word_place(drop_).right()) ++drop_;
+    while (drop_ + 1 < chain().size() && x > word_rect(drop_).right()) ++drop_;
     if (drop_ != before) update();
 }
 
@@ -203,7 +203,7 @@ void ShapeLane::mouseReleaseEvent(QMouseEvent* event) {
         work_.edits.take_out_or_in(id(), from);
 }
 
-QRect ShapeLane::send_place(size_t bus) const {
+QRect ShapeLane::send_rect(size_t bus) const {
     const QRect area = send_area(width(), height());
     const auto count = static_cast<int>(work_.document.session().buses.size());
     const int each = std::min(8, (height() - 5) / std::max(1, count));
@@ -214,7 +214,7 @@ const Send* ShapeLane::send_at(const QPoint& at) const {
     const Session& session = work_.document.session();
     const Sends* sends = session.sends_of(id());
     for (size_t n = 0; sends && n < session.buses.size(); ++n) {
-        if (!send_place(n).adjusted(-4, -1, 4, 1).contains(at)) continue;
+        if (!send_rect(n).adjusted(-4, -1, 4, 1).contains(at)) continue;
         for (const Send& s : *sends)
             if (s.to == session.buses[n].id) return &s;
     }
@@ -246,17 +246,17 @@ void ShapeLane::paint_sends(QPainter& painter) {
     for (size_t n = 0; n < session.buses.size(); ++n)
         for (const Send& s : sends_shown_) {
             if (s.to != session.buses[n].id) continue;
-            const QRect place = send_place(n);
+            const QRect box = send_rect(n);
             const QColor colour = s.in ? theme().track_colour(session.buses[n].colour_index) : theme().faint;
-            painter.fillRect(place.left(), place.center().y(), place.width(), 1, theme().rule);
-            const int x = static_cast<int>(std::lround(fader_position(s.level_db) * (place.width() - 1)));
+            painter.fillRect(box.left(), box.center().y(), box.width(), 1, theme().rule);
+            const int x = static_cast<int>(std::lround(fader_position(s.level_db) * (box.width() - 1)));
             if (s.before_fader) {
                 painter.setPen(colour);
-                painter.drawRect(place.left(), place.top(), x, place.height() - 1);
+                painter.drawRect(box.left(), box.top(), x, box.height() - 1);
             } else {
-                painter.fillRect(place.left(), place.top(), x + 1, place.height(), colour);
+                painter.fillRect(box.left(), box.top(), x + 1, box.height(), colour);
             }
-            painter.fillRect(place.left() + x - 1, place.top() - 1, 3, place.height() + 2, theme().text);
+            painter.fillRect(box.left() + x - 1, box.top() - 1, 3, box.height() + 2, theme().text);
         }
 }
 
@@ -287,9 +287,8 @@ void ShapeLane::paint(QPainter& painter, const QRect&) {
     painter.drawPixmap(0, 0, drawn_);
     paint_sends(painter);
     if (held_ && drop_ != *held_) {  // where it would stand
-        const QRect place = word_place(drop_);
-        painter.fillRect(drop_ > *held_ ? place.right() + 1 : place.left() - 3, place.top(), 2, place.height(),
-                         theme().accent);
+        const QRect box = word_rect(drop_);
+        painter.fillRect(drop_ > *held_ ? box.right() + 1 : box.left() - 3, box.top(), 2, box.height(), theme().accent);
     }
 }
 
@@ -382,7 +381,7 @@ void ShapeLane::paint_words(QPainter& painter, const ShapedRow& row) {
     if (!has_words()) {  // a word for each has no room: how many there are
         const auto out = std::count_if(chain.begin(), chain.end(), [](const Processor& p) { return !p.in; });
         painter.setPen(row.chain_out ? theme().faint : theme().text);
-        painter.drawText(QRect(word_place(0).left(), 0, width() - word_place(0).left(), height() - 1), Qt::AlignVCenter,
+        painter.drawText(QRect(word_rect(0).left(), 0, width() - word_rect(0).left(), height() - 1), Qt::AlignVCenter,
                          out > 0 ? tr("%n processor(s), %1 bypassed", nullptr, static_cast<int>(chain.size())).arg(out)
                                  : tr("%n processor(s)", nullptr, static_cast<int>(chain.size())));
         return;
@@ -390,16 +389,16 @@ void ShapeLane::paint_words(QPainter& painter, const ShapedRow& row) {
     for (size_t n = 0; n < chain.size(); ++n) {
         const Processor& p = chain[n];
         const ProcessorType* type = processor_type(p.type);
-        const QRect place = word_place(n);
+        const QRect box = word_rect(n);
         const bool in = p.in && type && !row.chain_out;
         painter.setPen(in ? theme().text : theme().faint);
         const QString word = type ? QString::fromStdString(word_of(type->id)) : QString("?");
         // Where there is little room a word is its first letters; the sentence below has all of it.
         const QFontMetrics metrics(painter.font());
         painter.drawText(
-            place, Qt::AlignCenter,
-            metrics.horizontalAdvance(word) <= place.width() ? word : word.left(std::max(1, place.width() / 8)));
-        if (!in) painter.drawLine(place.left() + 4, place.center().y() + 1, place.right() - 4, place.center().y() + 1);
+            box, Qt::AlignCenter,
+            metrics.horizontalAdvance(word) <= box.width() ? word : word.left(std::max(1, box.width() / 8)));
+        if (!in) painter.drawLine(box.left() + 4, box.center().y() + 1, box.right() - 4, box.center().y() + 1);
     }
 }
 

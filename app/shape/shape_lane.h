@@ -67,7 +67,7 @@ class ShapeLane : public Lane {
     } shown_;
     QPixmap drawn_;
     Sends sends_shown_;
-    QRect word_place(size_t n) const;
+    QRect word_rect(size_t n) const;
     bool has_words() const;  ///< there is room for a letter of each
     std::optional<size_t> word_at(const QPoint& at) const;
     /// The word that is held, and the place where it would stand.
@@ -75,7 +75,7 @@ class ShapeLane : public Lane {
     size_t drop_ = 0;
 
     // Sends: a line for each bus that there is, in the buses' order.
-    QRect send_place(size_t bus) const;
+    QRect send_rect(size_t bus) const;
     void paint_sends(QPainter& painter);
     /// With what their rides say at the playhead.
     Sends sends_now() const;

@@ -25,6 +25,7 @@
 #include "core/shape/cuts.h"
 #include "core/shape/delay.h"
 #include "core/shape/equaliser.h"
+#include "core/shape/parameter_help.h"
 #include "core/shape/parameter_label.h"
 #include "core/shape/reverb.h"
 #include "core/shape/room_response.h"
@@ -238,6 +239,7 @@ void ShapePanel::fill_add(QMenu& menu) {
     for (const ProcessorType* type : processor_types()) {
         QAction* action = menu.addAction(sentence_case(QString::fromStdString(word_of(type->id))));
         action->setObjectName(QString("add_") + type->id);
+        action->setToolTip(QString::fromStdString(help_of(type->id)));
         connect(action, &QAction::triggered, this, [this, type] {
             work_.edits.set_chains(rows_meant(), tr("Add %1").arg(QString::fromStdString(word_of(type->id))),
                                    [type, on_return = is_return(work_.document.session(), row_)](Chain& chain) {
@@ -248,6 +250,7 @@ void ShapePanel::fill_add(QMenu& menu) {
     }
     QAction* outside = menu.addAction(tr("Plug-in…"));
     outside->setObjectName("add_plugin");
+    outside->setToolTip(tr("An LV2 plug-in of this machine. It runs in a process of its own."));
     connect(outside, &QAction::triggered, this, [this] {
         PluginDialog dialog(this);
         if (dialog.exec() != QDialog::Accepted || !dialog.chosen()) return;
@@ -265,6 +268,7 @@ void ShapePanel::fill_add(QMenu& menu) {
         if (feeds(session, bus.id, row_)) continue;
         QAction* action = menu.addAction(tr("Send to %1").arg(QString::fromStdString(bus.name)));
         action->setObjectName("send_" + QString::fromStdString(bus.name));
+        action->setToolTip(tr("A copy of the track goes to the bus, at a level of its own."));
         connect(action, &QAction::triggered, this, [this, to = bus.id] {
             Session next = work_.document.session();
             constexpr double first_db = -12.0;
@@ -280,7 +284,7 @@ void ShapePanel::fill_add(QMenu& menu) {
     }
     QMenu* returns = menu.addMenu(tr("Send to a new return"));
     returns->setObjectName("newReturn");
-    returns->setToolTipsVisible(true);
+    returns->menuAction()->setToolTip(tr("Makes a bus with an effect, and a send to it. Several tracks can share it."));
     const auto offer = [&](QMenu& into, const Preset& preset, const char* prefix, double send_db, double fader_db) {
         const QString name = QString::fromStdString(translated(preset.name.c_str()));
         QAction* action = into.addAction(name);
@@ -298,7 +302,7 @@ void ShapePanel::fill_add(QMenu& menu) {
     if (const Preset* pressed = find_preset(presets, parallel_preset)) {
         QMenu* beside = menu.addMenu(tr("In parallel"));
         beside->setObjectName("newParallel");
-        beside->setToolTipsVisible(true);
+        beside->menuAction()->setToolTip(tr("Adds a strongly compressed copy below the track."));
         offer(*beside, *pressed, "parallel_", 0.0, -12.0);
     }
 }
@@ -330,6 +334,7 @@ void ShapePanel::fill_presets(QMenu& menu) {
     const bool any = !shown_.empty();
     QAction* copy = menu.addAction(tr("Copy this chain"), this, [this] { copied_chain() = shown_; });
     copy->setObjectName("chainCopy");
+    copy->setToolTip(tr("To paste it to other tracks afterwards."));
     copy->setEnabled(any);
     QAction* paste = menu.addAction(tr("Paste to the selected tracks"), this, [this] {
         Preset copy;
@@ -337,6 +342,7 @@ void ShapePanel::fill_presets(QMenu& menu) {
         use_preset(copy, tr("Paste a chain"));
     });
     paste->setObjectName("chainPaste");
+    paste->setToolTip(tr("Gives them the copied chain. You are asked before a chain is replaced."));
     paste->setEnabled(!copied_chain().empty());
     QAction* keep = menu.addAction(tr("Save this chain as a preset…"), this, [this] {
         const auto name = work_.prompter->ask_text(tr("Save a preset"), tr("Name"), tr("my chain"));
@@ -345,6 +351,7 @@ void ShapePanel::fill_presets(QMenu& menu) {
         if (!kept) work_.prompter->complain(QString::fromStdString(kept.error().text()));
     });
     keep->setObjectName("chainKeep");
+    keep->setToolTip(tr("Kept for all sessions, among your own presets."));
     keep->setEnabled(any);
     menu.addSeparator();
     std::map<QString, QMenu*> families;
@@ -355,8 +362,10 @@ void ShapePanel::fill_presets(QMenu& menu) {
         else if (preset.family)
             family = family_word(*preset.family);
         QMenu*& of = families[family];
-        if (!of) of = menu.addMenu(family);
-        of->setToolTipsVisible(true);
+        if (!of) {
+            of = menu.addMenu(family);
+            of->menuAction()->setToolTip(tr("Presets of chains for such a track."));
+        }
         const QString name = QString::fromStdString(translated(preset.name.c_str()));
         QAction* action = of->addAction(name, this, [this, preset, name] { use_preset(preset, name); });
         action->setObjectName("preset_" + name);
@@ -379,9 +388,10 @@ void ShapePanel::fill_advice(QMenu& menu) {
     const Track* track = work_.document.track(row_);
     const size_t at = position();
     const Processor* chosen = at < shown_.size() ? &shown_[at] : nullptr;
-    const auto add = [&](const char* name, const QString& text, bool on, auto act) {
+    const auto add = [&](const char* name, const QString& text, const QString& help, bool on, auto act) {
         QAction* action = menu.addAction(text, this, act);
         action->setObjectName(name);
+        action->setToolTip(help);
         action->setEnabled(on);
     };
     // Advice about frequencies is seen in their picture.
@@ -391,48 +401,60 @@ void ShapePanel::fill_advice(QMenu& menu) {
             ask();
         };
     };
-    add("suggestLowCut", tr("Low cut for the selected tracks"), track,
+    add("suggestLowCut", tr("Low cut for the selected tracks"),
+        tr("Proposes where the track needs no more lows. A low cut there makes room for kick and bass."), track,
         about_frequencies([this] { advisor_->low_cuts(work_.document.selected()); }));
-    add("suggestBack", tr("Low cut down by 12 %"), first_of(shown_, "low_cut"), [this] {
-        work_.edits.set_chains({row_}, tr("Low cut down by 12 %"), [](Chain& chain) {
-            if (const Processor* cut = first_of(chain, "low_cut")) set_low_cut(chain, backed_off_hz(hz_of(*cut)));
+    add("suggestBack", tr("Low cut down by 12 %"), tr("Do this if the low cut removed too much of the sound."),
+        first_of(shown_, "low_cut"), [this] {
+            work_.edits.set_chains({row_}, tr("Low cut down by 12 %"), [](Chain& chain) {
+                if (const Processor* cut = first_of(chain, "low_cut")) set_low_cut(chain, backed_off_hz(hz_of(*cut)));
+            });
         });
-    });
-    add("suggestHearCut", tr("Hear only the part that the processor removes"), track && chosen,
+    add("suggestHearCut", tr("Hear only the part that the processor removes"),
+        tr("Only noise and rumble should be left, nothing of the sound itself."), track && chosen,
         [this] { hear_what_is_cut(!hearing_cut_); });
     menu.actions().last()->setCheckable(true);
     menu.actions().last()->setChecked(hearing_cut_);
-    add("suggestTroubles", tr("Resonance finder"), track, about_frequencies([this] { advisor_->troubles(row_); }));
-    add("suggestReduction", tr("Target reduction…"), chosen && chosen->type == "compressor", [this, at] {
-        const auto wanted = work_.prompter->ask_numbers(
-            tr("Reduction over the whole song"),
-            {{tr("while it works, dB"), 3.0, 0.0, 40.0, 1}, {tr("or at most, dB (0: no limit)"), 0.0, 0.0, 40.0, 1}});
-        if (!wanted) return;
-        const bool most = (*wanted)[1] > 0.0;
-        advisor_->reduction(row_, at, {most, (*wanted)[most ? 1 : 0]});
-    });
+    add("suggestTroubles", tr("Resonance finder"),
+        tr("Finds frequencies that ring whatever is played, and proposes narrow cuts."), track,
+        about_frequencies([this] { advisor_->troubles(row_); }));
+    add("suggestReduction", tr("Target reduction…"), tr("Finds the threshold for a reduction. 3 dB is moderate."),
+        chosen && chosen->type == "compressor", [this, at] {
+            const auto wanted = work_.prompter->ask_numbers(tr("Reduction over the whole song"),
+                                                            {{tr("while it works, dB"), 3.0, 0.0, 40.0, 1},
+                                                             {tr("or at most, dB (0: no limit)"), 0.0, 0.0, 40.0, 1}});
+            if (!wanted) return;
+            const bool most = (*wanted)[1] > 0.0;
+            advisor_->reduction(row_, at, {most, (*wanted)[most ? 1 : 0]});
+        });
     const MaterialPtr shaped = work_.edits.shaped(row_);
     const auto taken = shaped && chosen ? signal_of(shaped)->reduction(at) : std::nullopt;
     add("suggestMakeup",
         taken ? tr("Makeup: the %1 dB that it reduces while it works").arg(shown_figure(taken->typical_db, 1))
               : tr("Makeup: as much as it reduces while it works"),
-        taken && chosen->type == "compressor", [this, at, taken] {
+        tr("Gives back the level that the compressor takes."), taken && chosen->type == "compressor",
+        [this, at, taken] {
             const ParameterInfo& makeup = *processor_type("compressor")->find("makeup_db");
             if (at < shown_.size() && taken)
                 work_.edits.set_own_value(row_, Parameter(makeup, shown_[at].id),
                                           std::min(makeup.high, std::round(taken->typical_db * 10.0) / 10.0), 0);
         });
-    add("suggestNote", tr("Cut its strongest note in the others"), track,
+    add("suggestNote", tr("Cut its strongest note in the others"),
+        tr("Proposes a narrow cut at its strongest note, in the tracks that cover it there."), track,
         about_frequencies([this] { advisor_->note(row_); }));
-    add("suggestRoom", tr("Make room for it in the other tracks"), track,
+    add("suggestRoom", tr("Make room for it in the other tracks"),
+        tr("Proposes small cuts in the tracks that cover it most."), track,
         about_frequencies([this] { advisor_->room(row_); }));
-    add("suggestCover", tr("Masking: which tracks cover it, and where"), track, about_frequencies([this] {
+    add("suggestCover", tr("Masking: which tracks cover it, and where"),
+        tr("Marks in the spectrum where other tracks cover this one."), track, about_frequencies([this] {
             advisor_->cover(row_, [this](std::vector<CoveredBand> cover) { picture_->show_cover(std::move(cover)); });
         }));
-    add("makeWay", tr("Duck under another track…"), !work_.document.session().tracks.empty(),
-        [this] { ask_make_way(work_, row_, Way::duck); });
+    add("makeWay", tr("Duck under another track…"),
+        tr("Lowers this track while another one sounds, such as the bass under the kick."),
+        !work_.document.session().tracks.empty(), [this] { ask_make_way(work_, row_, Way::duck); });
     QMenu* ways = menu.addMenu(tr("Suggested duck under"));
     ways->setObjectName("suggestDuck");
+    ways->menuAction()->setToolTip(tr("Proposes depth and times of a duck for the two tracks."));
     ways->setEnabled(track != nullptr);
     for (const auto& other : work_.document.session().tracks)
         if (other->id != row_)

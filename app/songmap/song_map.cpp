@@ -152,15 +152,21 @@ void SongMap::contextMenuEvent(QContextMenuEvent* event) {
     const double t = time().time(event->pos().x());
     const int section = section_at(work_.document.session(), t);
     QMenu menu;
-    connect(menu.addAction(tr("New section here")), &QAction::triggered, this,
-            [this, t] { work_.edits.add_section(work_.view.snap(t)); });
-    connect(menu.addAction(tr("Listening note here…")), &QAction::triggered, this,
-            [this, t] { work_.edits.add_note(t); });
+    const auto entry = [&menu](const QString& text, const QString& help) {
+        QAction* action = menu.addAction(text);
+        action->setToolTip(help);
+        return action;
+    };
+    connect(entry(tr("New section here"), tr("Sections name the parts of the song. Digits go to them.")),
+            &QAction::triggered, this, [this, t] { work_.edits.add_section(work_.view.snap(t)); });
+    connect(entry(tr("Listening note here…"), tr("What was noticed at this time, to be worked off later.")),
+            &QAction::triggered, this, [this, t] { work_.edits.add_note(t); });
     if (const int note = note_at(event->pos()); note >= 0) {
         const auto n = static_cast<size_t>(note);
         const bool done = work_.document.session().notes[n].done;
-        connect(menu.addAction(done ? tr("Reopen the note") : tr("Mark the note as done")), &QAction::triggered, this,
-                [this, n, done] {
+        connect(entry(done ? tr("Reopen the note") : tr("Mark the note as done"),
+                      tr("A note that is done has a hollow mark. Compare lists all notes.")),
+                &QAction::triggered, this, [this, n, done] {
                     work_.edits.change_note(n, done ? tr("Reopen a note") : tr("Mark a note as done"),
                                             [&](ListeningNote& x) { x.done = !done; });
                 });
@@ -401,13 +407,12 @@ void SongMap::paint_playhead(const Canvas& c) {
 void SongMap::paint_right(const Canvas& c) {
     QPainter& painter = c.painter;
     if (work_.materials.waiting() > 0) {
-        const QRect place(width() - mains_width + 16, 4, mains_width - 32, 14);
+        const QRect box(width() - mains_width + 16, 4, mains_width - 32, 14);
         painter.setPen(theme().faint);
-        painter.drawText(place, Qt::AlignVCenter,
+        painter.drawText(box, Qt::AlignVCenter,
                          tr("reading %n file(s), Esc stops", nullptr, static_cast<int>(work_.materials.waiting())));
-        painter.fillRect(place.left(), 20, place.width(), 3, theme().rule);
-        painter.fillRect(place.left(), 20, static_cast<int>(place.width() * work_.materials.progress()), 3,
-                         theme().accent);
+        painter.fillRect(box.left(), 20, box.width(), 3, theme().rule);
+        painter.fillRect(box.left(), 20, static_cast<int>(box.width() * work_.materials.progress()), 3, theme().accent);
     }
     painter.setPen(theme().faint);
     const TimeView& shown = work_.view.time;

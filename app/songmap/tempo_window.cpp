@@ -39,8 +39,8 @@ TempoWindow::TempoWindow(Workspace& work, QWidget* parent) : QDialog(parent), wo
     first_bar_->set_unit("s");
     first_bar_->setKeyboardTracking(false);
     first_bar_->setToolTip(tr("The start of a bar: bars are counted from there."));
-    auto* place = new QHBoxLayout;
-    place->addWidget(first_bar_, 1);
+    auto* line = new QHBoxLayout;
+    line->addWidget(first_bar_, 1);
     const auto button = [&](QHBoxLayout* line, const char* name, const QString& text, const QString& tip, auto act) {
         auto* b = new QPushButton(text);
         b->setObjectName(name);
@@ -50,12 +50,12 @@ TempoWindow::TempoWindow(Workspace& work, QWidget* parent) : QDialog(parent), wo
         connect(b, &QPushButton::clicked, this, act);
         line->addWidget(b);
     };
-    button(place, "firstBarHere", tr("At the playhead"), tr("Sets the start of a bar to the playhead."), [this] {
+    button(line, "firstBarHere", tr("At the playhead"), tr("Sets the start of a bar to the playhead."), [this] {
         TempoMark mark = now();
         mark.time_s = work_.player.position_s();
         set(mark);
     });
-    form->addRow(tr("First bar at"), place);
+    form->addRow(tr("First bar at"), line);
     auto* ways = new QHBoxLayout;
     button(ways, "tapTempo", tr("Tap"), tr("Tap along with the beat, by mouse or with T, while the song plays."),
            [this] { tap(); });

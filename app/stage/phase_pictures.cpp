@@ -42,10 +42,10 @@ void draw_wave(QPainter& painter, const QRect& area, const std::vector<float>& w
 void draw_legend(QPainter& painter, const QRect& area, const QString& text) {
     painter.setFont(lettering(11));
     const int wide = QFontMetrics(painter.font()).horizontalAdvance(text) + 8;
-    const QRect place(area.right() - wide - 2, area.top() + 2, wide, 15);
-    painter.fillRect(place, theme().panel);
+    const QRect box(area.right() - wide - 2, area.top() + 2, wide, 15);
+    painter.fillRect(box, theme().panel);
     painter.setPen(theme().faint);
-    painter.drawText(place, Qt::AlignCenter, text);
+    painter.drawText(box, Qt::AlignCenter, text);
 }
 
 double scale_of(const std::vector<float>& wave) {
@@ -130,7 +130,7 @@ void CorrelationPicture::paintEvent(QPaintEvent*) {
         painter.drawLine(x_of(ms), area.top(), x_of(ms), area.bottom());
         painter.setPen(theme().faint);
         painter.drawText(QRect(x_of(ms) - 30, area.bottom() + 2, 60, foot - 4), Qt::AlignCenter,
-                         ms == 0 ? tr("in time") : tr("%1 ms").arg(with_true_minus(std::to_string(ms))));
+                         ms == 0 ? tr("in time") : tr("%1 ms").arg(shown_figure(ms, 0)));
     }
     if (curve_.empty()) return;
     painter.setPen(QPen(theme().text, 1.0));

@@ -76,7 +76,7 @@ QString StageLane::sentence() const {
                        .arg(track_name(), measure_words(s->target.measure), figure(s->before_dbfs), value_text(),
                             figure(s->after_dbfs), db_text(s->target.low_dbfs, ""), db_text(s->target.high_dbfs, unit));
     if (const std::string why = why_not_in_window(work_.document.session().targets, *track(), *m); !why.empty())
-        text += ' ' + tr("Outside its window: %1. Shift+T shows the options.").arg(with_true_minus(why));
+        text += ' ' + tr("Outside its window: %1. Shift+T shows the options.").arg(QString::fromStdString(why));
     else if (fit_of(*s) == Fit::above)
         text += ' ' + tr("That is %1 over.").arg(db_text(*s->after_dbfs - s->target.high_dbfs));
     if (track()->staged_without)
@@ -201,7 +201,7 @@ void StageLane::paint(QPainter& painter, const QRect& clip) {
     ruler.paint_rules(painter, body);
     const auto s = work_.materials.staging(t);
     const MaterialPtr m = work_.materials.of(t);
-    trim_place_ = {};
+    trim_rect_ = {};
     if (!s || !m) {
         painter.setPen(theme().faint);
         painter.setFont(lettering(11));
@@ -303,7 +303,7 @@ void StageLane::paint_trim_figure(const Canvas& c) {
     int left = std::min(from, to) - wide - 12;
     if (left < high + 4 && left + wide > low - 8) left = low - wide - 8;  // not across the bracket
     if (left < 4) left = std::max({from, to, high}) + 12;
-    trim_place_ = QRect(left, axis - 9, QFontMetrics(painter.font()).horizontalAdvance(value_text()) + 2, 18);
+    trim_rect_ = QRect(left, axis - 9, QFontMetrics(painter.font()).horizontalAdvance(value_text()) + 2, 18);
     painter.drawText(QRect(left, axis - 9, wide + 2, 18), Qt::AlignVCenter, figure);
 }
 

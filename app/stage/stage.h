@@ -24,7 +24,7 @@ class StageLane : public Lane {
     QString sentence() const override;
     double per_pixel(const QPoint&) const override;
     bool grab(const QPoint& at) override;
-    QRect value_place() const override { return trim_place_; }
+    QRect value_rect() const override { return trim_rect_; }
     bool key(QKeyEvent* event) override;
     void paint(QPainter& painter, const QRect& clip) override;
     void place_children() override;
@@ -51,7 +51,7 @@ class StageLane : public Lane {
     void paint_figures(QPainter& painter, const Material& material, double trim_db);
     QRect strip() const;
     QToolButton *fit_, *lock_;
-    QRect trim_place_;  ///< of the trim's figure, as last painted
+    QRect trim_rect_;  ///< of the trim's figure, as last painted
     double shown_live_db_ = silence_db, shown_vu_dbfs_ = silence_db;
 };
 

@@ -114,7 +114,7 @@ void StageTable::fill_row(int row, const Track& track) {
     put(7, level_text(s->peak_after_dbfs, "dBFS"));
     put(8, level_text(plus(m->true_peak_dbtp, track.trim_db), "dBTP"));
     const std::string why = why_not_in_window(work_.document.session().targets, track, *m);
-    const QString reason = why.empty() ? tr("not staged") : with_true_minus(why);
+    const QString reason = why.empty() ? tr("not staged") : QString::fromStdString(why);
     QString stands;
     switch (fit_of(*s)) {
         case Fit::inside:

@@ -21,7 +21,7 @@ class FigureBox : public QDoubleSpinBox {
     QString textFromValue(double value) const override {
         QString text = QDoubleSpinBox::textFromValue(value);
         if (decimals() == 2 && text.endsWith('0')) text.chop(1);
-        return with_true_minus(shown_figure(text.toStdString()));
+        return QString::fromStdString(shown_figure(text.toStdString()));
     }
     double valueFromText(const QString& text) const override { return QDoubleSpinBox::valueFromText(plain(text)); }
     QValidator::State validate(QString& text, int& at) const override {

@@ -35,16 +35,11 @@ QString scale_text(double level_db, const char* unit, bool sign) {
 QString shown_figure(double value, int decimals) {
     QString text = QString::number(value, 'f', decimals);
     if (text.toDouble() == 0.0) text = QString::number(0.0, 'f', decimals);  // no sign before a zero
-    return with_true_minus(shown_figure(text.toStdString()));
+    return QString::fromStdString(shown_figure(text.toStdString()));
 }
 
 QString level_text(const Level& level, const char* unit) {
     return level ? db_text(*level, unit) : QString(QChar(0x2013));
-}
-
-QString with_true_minus(const std::string& sentence) {
-    static const QRegularExpression before_figure("(?<![\\w])-(?=\\d)");
-    return QString::fromStdString(sentence).replace(before_figure, minus);
 }
 
 QString time_text(double time_s, int decimals) {

@@ -16,8 +16,6 @@ QString scale_text(double level_db, const char* unit = "", bool sign = false);
 QString level_text(const Level& level, const char* unit);
 /// "−0.25", in the decimal mark of the window's language.
 QString shown_figure(double value, int decimals);
-/// A sentence from the core with its minus signs as they are written here.
-QString with_true_minus(const std::string& sentence);
 /// A label that is clicked begins with a capital letter, though the same word beside a figure does not.
 QString sentence_case(QString label);
 /// "51.3 MB", of a million bytes each.

@@ -13,10 +13,14 @@ QString task_title(Task task);
 struct Command {
     const char* action;  ///< the object name of the window's action
     Task task;
-    const char* verb;    ///< of the command line; empty: there is none
-    const char* reason;  ///< why there is none
+    const char* verb;       ///< of the command line; empty: there is none
+    const char* reason;     ///< why there is none
+    const char* help = "";  ///< what it is for, where its name alone does not say so
 };
 /// Every action that the window itself has.
 std::span<const Command> commands();
+
+/// The tooltip of a command, in the language of the window; empty where its name says all.
+QString command_help(const Command& command);
 
 }  // namespace isotonus

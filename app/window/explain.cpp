@@ -3,6 +3,7 @@
 #include <QApplication>
 #include <QFile>
 #include <QHelpEvent>
+#include <QMenu>
 #include <QRegularExpression>
 #include <QToolTip>
 #include <QWhatsThis>
@@ -52,6 +53,9 @@ Explainer::Explainer(QStringList terms, QObject* parent) : QObject(parent), term
 
 bool Explainer::eventFilter(QObject* object, QEvent* event) {
     auto* widget = qobject_cast<QWidget*>(object);
+    // Qt leaves the tooltips of menus out unless each menu asks for them.
+    if (event->type() == QEvent::Polish)
+        if (auto* menu = qobject_cast<QMenu*>(widget)) menu->setToolTipsVisible(true);
     if (event->type() == QEvent::WhatsThisClicked) {
         emit glossary_wanted(static_cast<QWhatsThisClickedEvent*>(event)->href());
         return true;

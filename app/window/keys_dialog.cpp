@@ -35,10 +35,10 @@ std::vector<KeysDialog::Key> in_short(const std::vector<KeysDialog::Key>& keys) 
             all.push_back(std::move(k));
             continue;
         }
-        const auto& [place, begun] = at->second;
+        const auto& [line, begun] = at->second;
         const QString last = number.match(k.what).captured();
-        all[place].keys = begun.keys + to + last;
-        all[place].what = QString(begun.what).replace(number, number.match(begun.what).captured() + to + last);
+        all[line].keys = begun.keys + to + last;
+        all[line].what = QString(begun.what).replace(number, number.match(begun.what).captured() + to + last);
     }
     return all;
 }

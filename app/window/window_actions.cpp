@@ -22,11 +22,12 @@ namespace isotonus {
 QAction* MainWindow::add(const char* name, const QString& text, const QKeySequence& keys, std::function<void()> work) {
     auto* action = new QAction(text, this);
     action->setObjectName(name);
+    const auto all = commands();
+    const auto known =
+        std::find_if(all.begin(), all.end(), [name](const Command& c) { return c.action == std::string_view(name); });
+    if (known != all.end()) action->setToolTip(command_help(*known));
     if (!keys.isEmpty()) {
         action->setShortcut(keys);
-        const auto all = commands();
-        const auto known = std::find_if(all.begin(), all.end(),
-                                        [name](const Command& c) { return c.action == std::string_view(name); });
         keys_.push_back({keys.toString(QKeySequence::NativeText), QString(text).remove('&'),
                          known == all.end() ? Task::window : known->task});
     }
@@ -51,6 +52,7 @@ void MainWindow::make_menu() {
     item(add("new", tr("New session"), QKeySequence::New, [this] { files_.start_new(); }));
     item(add("open", tr("Open…"), QKeySequence::Open, [this] { files_.open(); }));
     recent_menu_ = main_menu_->addMenu(tr("Open recent"));
+    recent_menu_->menuAction()->setToolTip(tr("The sessions that were open last."));
     connect(recent_menu_, &QMenu::aboutToShow, this, &MainWindow::fill_recent);
     item(add("save", tr("Save"), QKeySequence::Save, [this] { files_.save(); }));
     item(add("saveAs", tr("Save as…"), QKeySequence("Ctrl+Shift+S"), [this] { files_.save_as(); }));
@@ -102,6 +104,7 @@ void MainWindow::make_menu() {
     spectrum->setChecked(settings_.main_spectrum());
     item(spectrum);
     QMenu* size = main_menu_->addMenu(tr("Size of the interface"));
+    size->menuAction()->setToolTip(tr("The whole window larger or smaller. Takes effect at the next start."));
     size->addAction(add("zoomIn", tr("Larger"), QKeySequence("Ctrl++"), [this] { zoom(1); }));
     size->addAction(add("zoomOut", tr("Smaller"), QKeySequence("Ctrl+-"), [this] { zoom(-1); }));
     item(add("settings", tr("Settings…"), QKeySequence("Ctrl+,"), [this] { show_settings(); }));

@@ -12,9 +12,9 @@ namespace isotonus {
 namespace {
 
 /// What the designs have in common: the cosine and alpha of the Cookbook, at a frequency that the rate can hold.
-struct Place {
+struct Corner {
     double c, alpha;
-    Place(double hz, double q, double rate) {
+    Corner(double hz, double q, double rate) {
         const double w = 2.0 * std::numbers::pi * std::min(hz, 0.45 * rate) / rate;
         c = std::cos(w);
         alpha = std::sin(w) / (2.0 * q);
@@ -26,7 +26,7 @@ Biquad divided(double b0, double b1, double b2, double a0, double a1, double a2)
 }
 
 /// Both shelves; the high one is the low one with the frequency axis turned round.
-Biquad shelf(const Place& p, double gain_db, double turn) {
+Biquad shelf(const Corner& p, double gain_db, double turn) {
     const double a = std::pow(10.0, gain_db / 40.0), c = turn * p.c, r = 2.0 * std::sqrt(a) * p.alpha;
     return divided(a * ((a + 1) - (a - 1) * c + r), turn * 2 * a * ((a - 1) - (a + 1) * c),
                    a * ((a + 1) - (a - 1) * c - r), (a + 1) + (a - 1) * c + r, turn * -2 * ((a - 1) + (a + 1) * c),
@@ -36,17 +36,17 @@ Biquad shelf(const Place& p, double gain_db, double turn) {
 }  // namespace
 
 Biquad low_cut(double hz, double q, double rate) {
-    const auto [c, alpha] = Place(hz, q, rate);
+    const auto [c, alpha] = Corner(hz, q, rate);
     return divided((1 + c) / 2, -(1 + c), (1 + c) / 2, 1 + alpha, -2 * c, 1 - alpha);
 }
 
 Biquad high_cut(double hz, double q, double rate) {
-    const auto [c, alpha] = Place(hz, q, rate);
+    const auto [c, alpha] = Corner(hz, q, rate);
     return divided((1 - c) / 2, 1 - c, (1 - c) / 2, 1 + alpha, -2 * c, 1 - alpha);
 }
 
 Biquad bell(double hz, double q, double gain_db, double rate) {
-    const auto [c, alpha] = Place(hz, q, rate);
+    const auto [c, alpha] = Corner(hz, q, rate);
     const double a = std::pow(10.0, gain_db / 40.0);
     return divided(1 + alpha * a, -2 * c, 1 - alpha * a, 1 + alpha / a, -2 * c, 1 - alpha / a);
 }

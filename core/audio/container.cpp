@@ -15,23 +15,23 @@ class Bytes {
     explicit Bytes(std::shared_ptr<PooledFile> file) : file_(std::move(file)) {}
     int64_t count() const { return file_->bytes(); }
     /// Exactly these bytes; fewer at the end of the file.
-    std::string at(int64_t place, int64_t count) const {
-        std::string bytes(static_cast<size_t>(std::clamp<int64_t>(this->count() - place, 0, count)), '\0');
+    std::string at(int64_t offset, int64_t count) const {
+        std::string bytes(static_cast<size_t>(std::clamp<int64_t>(this->count() - offset, 0, count)), '\0');
         int problem = 0;
         bytes.resize(
-            static_cast<size_t>(file_->read(place, bytes.data(), static_cast<int64_t>(bytes.size()), &problem)));
+            static_cast<size_t>(file_->read(offset, bytes.data(), static_cast<int64_t>(bytes.size()), &problem)));
         return bytes;
     }
-    std::string tag(int64_t place) const { return at(place, 4); }
-    uint64_t little(int64_t place, int bytes) const {
-        const std::string b = at(place, bytes);
+    std::string tag(int64_t offset) const { return at(offset, 4); }
+    uint64_t little(int64_t offset, int bytes) const {
+        const std::string b = at(offset, bytes);
         uint64_t value = 0;
         for (size_t i = b.size(); i-- > 0;) value = value << 8 | static_cast<unsigned char>(b[i]);
         return value;
     }
-    uint64_t big(int64_t place, int bytes) const {
+    uint64_t big(int64_t offset, int bytes) const {
         uint64_t value = 0;
-        for (const char c : at(place, bytes)) value = value << 8 | static_cast<unsigned char>(c);
+        for (const char c : at(offset, bytes)) value = value << 8 | static_cast<unsigned char>(c);
         return value;
     }
 

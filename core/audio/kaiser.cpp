@@ -15,8 +15,8 @@ double bessel_i0(double x) {
 
 }  // namespace
 
-double kaiser(double place, double beta) {
-    const double inside = 1.0 - place * place;
+double kaiser(double position, double beta) {
+    const double inside = 1.0 - position * position;
     return inside > 0.0 ? bessel_i0(beta * std::sqrt(inside)) / bessel_i0(beta) : 0.0;
 }
 

@@ -78,7 +78,7 @@ HWY_INLINE void RunAskew(D d, const PairFilter* f, size_t count, PairFilter::Dir
     const auto load = [&](auto value_of) HWY_ATTR {
         for (size_t n = 0; n < filters; ++n) of_all[n] = value_of(n);
     };
-    V b0[registers], b1[registers], b2[registers], a1[registers], a2[registers], place[registers];
+    V b0[registers], b1[registers], b2[registers], a1[registers], a2[registers], offset[registers];
     V x1[registers], x2[registers], y1[registers], y2[registers];
     const auto fill = [&](V(&v)[registers], auto value_of) HWY_ATTR {
         load(value_of);
@@ -95,7 +95,7 @@ HWY_INLINE void RunAskew(D d, const PairFilter* f, size_t count, PairFilter::Dir
     fill(x2, [&](size_t n) { return n < count ? states[n].x2 : nothing; });
     fill(y1, [&](size_t n) { return n < count ? states[n].y1 : nothing; });
     fill(y2, [&](size_t n) { return n < count ? states[n].y2 : nothing; });
-    fill(place, [](size_t n) { return Pair{static_cast<double>(2 * n), static_cast<double>(2 * n)}; });
+    fill(offset, [](size_t n) { return Pair{static_cast<double>(2 * n), static_cast<double>(2 * n)}; });
     // What came out of each filter at the last even and the last odd step.  A filter gets what came out of the one
     // before it two steps ago: it would have to wait for what came out just now.
     V even[registers], odd[registers];
@@ -111,7 +111,7 @@ HWY_INLINE void RunAskew(D d, const PairFilter* f, size_t count, PairFilter::Dir
             if constexpr (inside) {
                 x2[r] = x1[r], x1[r] = x[r], y2[r] = y1[r], y1[r] = y;
             } else {
-                const V frame = hn::Sub(hn::Set(d, static_cast<double>(t)), place[r]);
+                const V frame = hn::Sub(hn::Set(d, static_cast<double>(t)), offset[r]);
                 const auto here =
                     hn::And(hn::Ge(frame, hn::Zero(d)), hn::Lt(frame, hn::Set(d, static_cast<double>(frames))));
                 x2[r] = hn::IfThenElse(here, x1[r], x2[r]);

@@ -104,7 +104,8 @@ size_t PackS24(const float* HWY_RESTRICT in, size_t samples, uint8_t* HWY_RESTRI
     return clamped;
 }
 
-size_t Dithered(const float* HWY_RESTRICT in, size_t samples, float scale, uint32_t place, int32_t* HWY_RESTRICT out) {
+size_t Dithered(const float* HWY_RESTRICT in, size_t samples, float scale, uint32_t first_sample,
+                int32_t* HWY_RESTRICT out) {
     const hn::ScalableTag<float> f;
     const hn::Rebind<int32_t, decltype(f)> i32;
     const hn::Rebind<uint32_t, decltype(f)> u32;
@@ -117,7 +118,7 @@ size_t Dithered(const float* HWY_RESTRICT in, size_t samples, float scale, uint3
         const bool whole = i + lanes <= samples;
         if (!whole) std::copy(in + i, in + samples, rest);
         const auto x = hn::Mul(hn::LoadU(f, whole ? in + i : rest), hn::Set(f, scale));
-        auto h = hn::Add(hn::Set(u32, place + static_cast<uint32_t>(i)), hn::Iota(u32, 0u));
+        auto h = hn::Add(hn::Set(u32, first_sample + static_cast<uint32_t>(i)), hn::Iota(u32, 0u));
         h = hn::Mul(hn::Xor(h, hn::ShiftRight<16>(h)), hn::Set(u32, 0x7feb352dU));
         h = hn::Mul(hn::Xor(h, hn::ShiftRight<15>(h)), hn::Set(u32, 0x846ca68bU));
         h = hn::Xor(h, hn::ShiftRight<16>(h));
@@ -192,8 +193,8 @@ size_t remove_non_finite(float* inout, size_t samples) { return HWY_DYNAMIC_DISP
 size_t pack_s24(const float* in, size_t samples, uint8_t* out) {
     return HWY_DYNAMIC_DISPATCH(PackS24)(in, samples, out);
 }
-size_t dithered(const float* in, size_t samples, float scale, uint32_t place, int32_t* out) {
-    return HWY_DYNAMIC_DISPATCH(Dithered)(in, samples, scale, place, out);
+size_t dithered(const float* in, size_t samples, float scale, uint32_t first_sample, int32_t* out) {
+    return HWY_DYNAMIC_DISPATCH(Dithered)(in, samples, scale, first_sample, out);
 }
 void sums_of_16(const float* in, size_t frames, int channels, float* sums, float* magnitudes) {
     HWY_DYNAMIC_DISPATCH(SumsOf16)(in, frames, channels, sums, magnitudes);

@@ -101,7 +101,7 @@ Result<std::vector<fs::path>> audio_files_in(const fs::path& folder) {
 
 // --- reading --------------------------------------------------------------------------------------------------------
 
-struct SoundReader::Place {
+struct SoundReader::Cursor {
     std::shared_ptr<PooledFile> file;
     int64_t at = 0;
     int problem = 0;
@@ -109,7 +109,7 @@ struct SoundReader::Place {
 
 namespace {
 
-int64_t moved_place(int64_t at, int64_t bytes, sf_count_t offset, int whence) {
+int64_t sought(int64_t at, int64_t bytes, sf_count_t offset, int whence) {
     if (whence == SEEK_SET) return offset;
     if (whence == SEEK_CUR) return at + offset;
     return bytes + offset;
@@ -127,27 +127,27 @@ Result<SoundReader> SoundReader::open(const fs::path& file) {
 
     SoundReader reader;
     reader.name_ = name;
-    reader.place_ = std::make_shared<Place>(Place{*opened, 0, 0});
-    SF_VIRTUAL_IO io{[](void* p) -> sf_count_t { return static_cast<Place*>(p)->file->bytes(); },
+    reader.cursor_ = std::make_shared<Cursor>(Cursor{*opened, 0, 0});
+    SF_VIRTUAL_IO io{[](void* p) -> sf_count_t { return static_cast<Cursor*>(p)->file->bytes(); },
                      [](sf_count_t offset, int whence, void* p) -> sf_count_t {
-                         auto* const place = static_cast<Place*>(p);
-                         return place->at = moved_place(place->at, place->file->bytes(), offset, whence);
+                         auto* const cursor = static_cast<Cursor*>(p);
+                         return cursor->at = sought(cursor->at, cursor->file->bytes(), offset, whence);
                      },
                      [](void* to, sf_count_t count, void* p) -> sf_count_t {
-                         auto* const place = static_cast<Place*>(p);
+                         auto* const cursor = static_cast<Cursor*>(p);
                          int fault = 0;
-                         const int64_t got = place->file->read(place->at, to, count, &fault);
-                         if (fault && !place->problem) place->problem = fault;
-                         place->at += got;
+                         const int64_t got = cursor->file->read(cursor->at, to, count, &fault);
+                         if (fault && !cursor->problem) cursor->problem = fault;
+                         cursor->at += got;
                          return got;
                      },
                      [](const void*, sf_count_t, void*) -> sf_count_t { return 0; },
-                     [](void* p) -> sf_count_t { return static_cast<Place*>(p)->at; }};
+                     [](void* p) -> sf_count_t { return static_cast<Cursor*>(p)->at; }};
     SF_INFO info{};
-    reader.file_.reset(sf_open_virtual(&io, SFM_READ, &info, reader.place_.get()));
-    if (reader.place_->problem)
+    reader.file_.reset(sf_open_virtual(&io, SFM_READ, &info, reader.cursor_.get()));
+    if (reader.cursor_->problem)
         return fail(name,
-                    translate("the file cannot be read: {}. Check the disk.", std::strerror(reader.place_->problem)));
+                    translate("the file cannot be read: {}. Check the disk.", std::strerror(reader.cursor_->problem)));
     if (!reader.file_) {
         std::string why = sf_strerror(nullptr);
         while (!why.empty() && (why.back() == '.' || why.back() == '\n')) why.pop_back();
@@ -407,14 +407,14 @@ tl::unexpected<Error> not_encoded(const fs::path& file) {
 
 }  // namespace
 
-struct SoundWriter::Place {
+struct SoundWriter::Cursor {
     PendingFile file;
     int64_t at = 0;
 };
 
 SoundWriter::SoundWriter() = default;
 SoundWriter::SoundWriter(SoundWriter&& other) noexcept
-    : place_(std::move(other.place_)),
+    : cursor_(std::move(other.cursor_)),
       sound_(std::exchange(other.sound_, nullptr)),
       type_(other.type_),
       format_(other.format_) {}
@@ -436,27 +436,27 @@ Result<SoundWriter> SoundWriter::create(const fs::path& file, const SoundSpec& s
     auto pending = PendingFile::create(file, kept);
     if (!pending) return tl::unexpected(pending.error());
     SoundWriter writer;
-    writer.place_ = std::unique_ptr<Place>(new Place{std::move(*pending), 0});
+    writer.cursor_ = std::unique_ptr<Cursor>(new Cursor{std::move(*pending), 0});
     writer.type_ = spec.type;
     writer.format_ = is_lossy(spec.type) ? SampleFormat::f32 : spec.format;
     // Faults are kept by the pending file: the library forgets those that it meets in headers and on closing.
-    SF_VIRTUAL_IO io{[](void* p) -> sf_count_t { return static_cast<Place*>(p)->file.bytes(); },
+    SF_VIRTUAL_IO io{[](void* p) -> sf_count_t { return static_cast<Cursor*>(p)->file.bytes(); },
                      [](sf_count_t offset, int whence, void* p) -> sf_count_t {
-                         auto* const place = static_cast<Place*>(p);
-                         return place->at = moved_place(place->at, place->file.bytes(), offset, whence);
+                         auto* const cursor = static_cast<Cursor*>(p);
+                         return cursor->at = sought(cursor->at, cursor->file.bytes(), offset, whence);
                      },
                      [](void*, sf_count_t, void*) -> sf_count_t { return 0; },
                      [](const void* from, sf_count_t count, void* p) -> sf_count_t {
-                         auto* const place = static_cast<Place*>(p);
+                         auto* const cursor = static_cast<Cursor*>(p);
                          const std::string_view bytes(static_cast<const char*>(from), static_cast<size_t>(count));
-                         if (!place->file.write(place->at, bytes)) return 0;
-                         place->at += count;
+                         if (!cursor->file.write(cursor->at, bytes)) return 0;
+                         cursor->at += count;
                          return count;
                      },
-                     [](void* p) -> sf_count_t { return static_cast<Place*>(p)->at; }};
-    writer.sound_ = sf_open_virtual(&io, SFM_WRITE, &info, writer.place_.get());
+                     [](void* p) -> sf_count_t { return static_cast<Cursor*>(p)->at; }};
+    writer.sound_ = sf_open_virtual(&io, SFM_WRITE, &info, writer.cursor_.get());
     if (!writer.sound_) {
-        if (auto so_far = writer.place_->file.so_far(); !so_far) return tl::unexpected(so_far.error());
+        if (auto so_far = writer.cursor_->file.so_far(); !so_far) return tl::unexpected(so_far.error());
         return too_much();  // which the library knows of some formats only now
     }
     sf_command(writer.sound_, SFC_SET_ADD_PEAK_CHUNK, nullptr, SF_FALSE);  // it would carry the time of writing
@@ -481,7 +481,7 @@ SoundWriter::~SoundWriter() {
     if (sound_) sf_close(sound_);
 }
 
-PendingFile& SoundWriter::pending() { return place_->file; }
+PendingFile& SoundWriter::pending() { return cursor_->file; }
 
 Result<void> SoundWriter::write(std::span<const unsigned char> packed) {
     const auto bytes = static_cast<size_t>(bytes_of(format_));
@@ -505,26 +505,26 @@ Result<void> SoundWriter::write(std::span<const unsigned char> packed) {
         done = sf_write_int(sound_, whole_.data(), count) == count;
     }
     if (done) return {};
-    if (auto so_far = place_->file.so_far(); !so_far) return so_far;
-    return not_encoded(place_->file.target());
+    if (auto so_far = cursor_->file.so_far(); !so_far) return so_far;
+    return not_encoded(cursor_->file.target());
 }
 
 Result<void> SoundWriter::close_sound() {
     const int closed = sound_ ? sf_close(std::exchange(sound_, nullptr)) : 0;
-    if (auto so_far = place_->file.so_far(); !so_far) return so_far;
-    if (closed != 0) return not_encoded(place_->file.target());
+    if (auto so_far = cursor_->file.so_far(); !so_far) return so_far;
+    if (closed != 0) return not_encoded(cursor_->file.target());
     return {};
 }
 
 Result<void> SoundWriter::finish() {
     const auto closed = close_sound();
-    const auto finished = place_->file.finish();
+    const auto finished = cursor_->file.finish();
     return closed ? finished : closed;
 }
 
 Result<void> SoundWriter::commit() {
     if (auto finished = finish(); !finished) return finished;
-    return place_->file.commit();
+    return cursor_->file.commit();
 }
 
 }  // namespace isotonus

@@ -67,11 +67,11 @@ class SoundReader {
         void operator()(SNDFILE* file) const;
     };
     enum class Packing { by_library, s16, s24, f32 };
-    struct Place;  ///< where the library reads in the file, and the first fault it met
+    struct Cursor;  ///< where the library reads in the file, and the first fault it met
 
     std::string name_;
     SoundInfo info_;
-    std::shared_ptr<Place> place_;
+    std::shared_ptr<Cursor> cursor_;
     std::unique_ptr<SNDFILE, Close> file_;
     Packing packing_ = Packing::by_library;
     int64_t position_ = 0;
@@ -145,9 +145,9 @@ class SoundWriter {
     PendingFile& pending();
 
   private:
-    struct Place;  ///< where the library writes in the file
+    struct Cursor;  ///< where the library writes in the file
     SoundWriter();
-    std::unique_ptr<Place> place_;
+    std::unique_ptr<Cursor> cursor_;
     SNDFILE* sound_ = nullptr;
     FileType type_ = FileType::wav;
     SampleFormat format_ = SampleFormat::f32;

@@ -20,7 +20,7 @@ bool is_second_voice(const Track& t) {
     return any_word(t, {"hum", "choir", "backing", "bv", "double", "harmony", "adlib"});
 }
 
-int place_of(const Track& t, BuildUpOrder order, Family f) {
+int rank_of(const Track& t, BuildUpOrder order, Family f) {
     if (order == BuildUpOrder::beat) {
         if (is_kick(t)) return 0;
         if (f == Family::bass) return 1;
@@ -84,13 +84,13 @@ std::string role_name(MixRole role) {
 }
 
 std::vector<TrackId> anchors_in_order(const Session& session) {
-    const auto place = [&](TrackId id) {
+    const auto rank = [&](TrackId id) {
         return std::find(session.anchor_order.begin(), session.anchor_order.end(), id) - session.anchor_order.begin();
     };
     std::vector<TrackId> anchors;
     for (const auto& t : session.tracks)
         if (t->anchor) anchors.push_back(t->id);
-    std::stable_sort(anchors.begin(), anchors.end(), [&](TrackId a, TrackId b) { return place(a) < place(b); });
+    std::stable_sort(anchors.begin(), anchors.end(), [&](TrackId a, TrackId b) { return rank(a) < rank(b); });
     return anchors;
 }
 
@@ -107,19 +107,19 @@ Session with_anchor_moved(const Session& session, TrackId id, int by) {
 std::vector<TrackId> build_up_order(const Session& session, BuildUpOrder order, const FamilyOf& family,
                                     const std::vector<TrackId>& first) {
     const std::vector<TrackId> anchors = anchors_in_order(session);
-    std::vector<std::pair<std::ptrdiff_t, TrackId>> places;
+    std::vector<std::pair<std::ptrdiff_t, TrackId>> ranks;
     for (const auto& t : session.tracks) {
         const bool picked = std::find(first.begin(), first.end(), t->id) != first.end();
-        std::ptrdiff_t place = picked ? 0 : 1;
+        std::ptrdiff_t rank = picked ? 0 : 1;
         if (order == BuildUpOrder::anchors)
-            place = std::find(anchors.begin(), anchors.end(), t->id) - anchors.begin();
+            rank = std::find(anchors.begin(), anchors.end(), t->id) - anchors.begin();
         else if (order != BuildUpOrder::own)
-            place = place_of(*t, order, family(*t));
-        places.emplace_back(place, t->id);
+            rank = rank_of(*t, order, family(*t));
+        ranks.emplace_back(rank, t->id);
     }
-    std::stable_sort(places.begin(), places.end(), [](const auto& a, const auto& b) { return a.first < b.first; });
+    std::stable_sort(ranks.begin(), ranks.end(), [](const auto& a, const auto& b) { return a.first < b.first; });
     std::vector<TrackId> ids;
-    for (const auto& [place, id] : places) ids.push_back(id);
+    for (const auto& [rank, id] : ranks) ids.push_back(id);
     return ids;
 }
 

@@ -22,7 +22,7 @@ constexpr int first_steps = 20, later_steps = 6;  ///< towards what roles want
 constexpr int max_favours = 40;                   ///< steps in which what covers an anchor comes down
 constexpr double favour_db = 1.5;
 constexpr int favour_patience = 6;
-constexpr double min_width = 0.5;  ///< narrower would be another sound
+constexpr double min_width = 0.25;  ///< what needs less has sides that cancel, which no width mends
 constexpr double lowest_fader_db = -40.0;
 constexpr int rounds = 3;                   ///< each after all was moved into the window
 constexpr size_t max_hops = 384;            ///< of the song that are listened to
@@ -94,7 +94,7 @@ class Drafting {
             if (round + 1 < rounds)
                 if (auto moved = move_into_window(); !moved) return tl::unexpected(moved.error());
         }
-        if (wish_.strength != DraftStrength::levels) place();
+        if (wish_.strength != DraftStrength::levels) set_pans();
         if (auto moved = move_into_window(); !moved) return tl::unexpected(moved.error());
         sum_up();
         return finish();
@@ -121,9 +121,9 @@ class Drafting {
         std::vector<std::vector<size_t>> sets = pairs();
         const size_t pair_count = sets.size();
         for (const auto& set : wish_.levels.microphones) {
-            std::vector<size_t> places;
-            for (const TrackId id : set) places.push_back(place_of(id));
-            sets.push_back(std::move(places));
+            std::vector<size_t> indices;
+            for (const TrackId id : set) indices.push_back(index_of(id));
+            sets.push_back(std::move(indices));
         }
         std::vector<bool> taken(tracks_.size());
         const auto add = [&](std::vector<size_t> tracks, bool pair) {
@@ -168,7 +168,7 @@ class Drafting {
             if (u.loudest <= 0.0f) u.kept = true;
     }
 
-    size_t place_of(TrackId id) const {
+    size_t index_of(TrackId id) const {
         return static_cast<size_t>(std::ranges::find(tracks_, id, [](const Track* t) { return t->id; }) -
                                    tracks_.begin());
     }
@@ -472,7 +472,7 @@ class Drafting {
 
     // --- pans -------------------------------------------------------------------------------------------------------
 
-    void place() {
+    void set_pans() {
         pans_.assign(tracks_.size(), 0.0);
         for (size_t n = 0; n < tracks_.size(); ++n) pans_[n] = tracks_[n]->pan;
         std::array<double, band_count> lean{}, both{};
@@ -535,7 +535,7 @@ class Drafting {
         const Measurement* m = measured(u.tracks[0]);
         return m && m->channels == 2 && m->side_dbfs && m->rms_dbfs && *m->side_dbfs > *m->rms_dbfs + wide_side_db;
     }
-    /// The width at which a track loses no more in mono than it may.
+    /// The width at which a track loses no more in mono than it may; its own where its sides cancel.
     static double width_of(double width, const Measurement& m) {
         if (m.channels != 2 || !m.side_dbfs || !m.rms_dbfs) return width;
         const Level loss = mono_loss_db(m);
@@ -544,7 +544,8 @@ class Drafting {
         const double all = std::pow(10.0, *m.rms_dbfs / 10.0), side = std::pow(10.0, *m.side_dbfs / 10.0);
         const double mid = std::max(1e-12, all - side);
         const double wanted = mid * (std::pow(10.0, max_mono_loss_db / 10.0) - 1.0);
-        return std::min(width, std::max(min_width, std::floor(100.0 * std::sqrt(wanted / side)) / 100.0));
+        const double narrowed = std::floor(100.0 * std::sqrt(wanted / side)) / 100.0;
+        return narrowed < min_width ? width : std::min(width, narrowed);
     }
 
     // --- what comes of it -------------------------------------------------------------------------------------------
@@ -571,6 +572,17 @@ class Drafting {
                              with_section(u, *spared));
         return translate("Heard to {} % when quiet, beside {}; more would lift its peak above {:.0f} dBFS.",
                          percent(heard), beside, highest_peak_dbfs);
+    }
+
+    /// Behind the reason of its level: what its width has to do with mono.
+    std::string why_narrowed(size_t n, double width) const {
+        const Measurement* m = measured(n);
+        const Level loss = m && wish_.strength == DraftStrength::all ? mono_loss_db(*m) : std::nullopt;
+        if (!loss || -*loss <= max_mono_loss_db) return {};
+        if (width < tracks_[n]->width)
+            return ' ' +
+                   translate("Its width becomes {:.0f} %, as it would lose {:.1f} dB in mono.", 100.0 * width, -*loss);
+        return ' ' + translated("Its sides cancel in mono, which no width mends. Check the polarity of its channels.");
     }
 
     /// The anchor that loses most by a unit.
@@ -637,7 +649,7 @@ class Drafting {
             for (const size_t n : u.tracks) {
                 const Track& as = *(u.kept ? tracks_[n] : drafted.find(tracks_[n]->id));
                 draft.tracks[n] = {as.id,  u.role,   u.anchor, u.kept,      as.fader_db,
-                                   as.pan, as.width, heard,    at_monitors, sentence};
+                                   as.pan, as.width, heard,    at_monitors, sentence + why_narrowed(n, as.width)};
             }
         });
         if (progress_) progress_->report(1.0);

@@ -2,8 +2,8 @@
 
 namespace isotonus {
 
-GainMatrix MixColumn::placed(double pan) const {
-    if (!places) return to_main;
+GainMatrix MixColumn::with_pan(double pan) const {
+    if (!can_be_panned) return to_main;
     return chained(mono ? pan_mono(law, pan) : pan_stereo(pan, 1.0), to_main);
 }
 
@@ -32,9 +32,9 @@ MixColumns mix_columns(const Session& session, const MaterialOf& material) {
         c.part = &part;
         c.law = part.law;
         c.mono = part.channels == 1;
-        c.places = !part.apart && session.find(t.id)->rides.heard(Parameter::pan) == nullptr && track;
+        c.can_be_panned = !part.apart && session.find(t.id)->rides.heard(Parameter::pan) == nullptr && track;
         c.to_main = scaled(part.way(), found.plan->main_gain);
-        if (c.mono && c.places) {
+        if (c.mono && c.can_be_panned) {
             const GainMatrix centre = pan_mono(c.law, 0.0);
             c.to_main.left_from_left /= centre.left_from_left;
             c.to_main.right_from_left /= centre.right_from_left;

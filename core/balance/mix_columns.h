@@ -14,10 +14,10 @@ struct MixColumn {
     RenderPlan const* plan = nullptr;
     PlanPart const* part = nullptr;  ///< its rides, as far as they are of levels
     PanLaw law = PanLaw::constant_power;
-    bool mono = true, places = true;  ///< false: a pan that rides, or sides panned apart
+    bool mono = true, can_be_panned = true;  ///< false: a pan that rides, or sides panned apart
 
     /// What fader and pan multiply: the gains of left and right for a fader of 0 dB and this pan.
-    GainMatrix placed(double pan) const;
+    GainMatrix with_pan(double pan) const;
 };
 
 struct MixColumns {

@@ -16,7 +16,7 @@ constexpr size_t max_bytes = 200'000'000;
 /// One thread's work: the transforms of all tracks and of the mix in one window.
 class WindowWork {
   public:
-    WindowWork(const std::vector<MixColumn>& columns, const PlacedMix& mix, int frames)
+    WindowWork(const std::vector<MixColumn>& columns, const AlignedMix& mix, int frames)
         : columns_(columns), mix_(mix), fft_(frames), frames_(static_cast<size_t>(frames)) {
         for (Rows& side : sides_) side.resize(std::ssize(columns), frames + 2);
         for (auto* sides : {&heard_, &turned_})
@@ -121,7 +121,7 @@ class WindowWork {
     }
 
     const std::vector<MixColumn>& columns_;
-    const PlacedMix& mix_;
+    const AlignedMix& mix_;
     RealFft fft_;
     const size_t frames_;
     std::array<int64_t, fit_bands + 1> edges_{};
@@ -141,7 +141,7 @@ void MixProducts::resize() {
     of_mix_.resize(cells);
 }
 
-Result<MixProducts> mix_products(const std::vector<MixColumn>& columns, const PlacedMix& mix, Progress* progress) {
+Result<MixProducts> mix_products(const std::vector<MixColumn>& columns, const AlignedMix& mix, Progress* progress) {
     MixProducts found;
     found.tracks = columns.size();
     const int rate = mix.material->rate();

@@ -14,7 +14,7 @@ inline constexpr std::array<double, 11> fit_band_edges_hz = {30.0,   120.0,  250
 inline constexpr size_t fit_bands = fit_band_edges_hz.size() - 1;
 
 /// A mix as the song's time has it: frame 0 of `material` lies at `begins` (and a fraction, which it plays already).
-struct PlacedMix {
+struct AlignedMix {
     MaterialPtr material;
     int64_t begins = 0;
 };
@@ -48,7 +48,7 @@ class MixProducts {
 
 /// Windows of about 21 ms, every 85 ms or further apart, so that 200 MB hold them.  Fails as reading does, or with
 /// "cancelled".
-Result<MixProducts> mix_products(const std::vector<MixColumn>& columns, const PlacedMix& mix,
+Result<MixProducts> mix_products(const std::vector<MixColumn>& columns, const AlignedMix& mix,
                                  Progress* progress = nullptr);
 
 }  // namespace isotonus

@@ -34,7 +34,7 @@ constexpr double processing_db = 1.0;   ///< from which the mix's own processing
 void set_gains(RoughMixTrack& track, const MixColumn& column, double left, double right, bool mono_mix) {
     track.inverted = left + right < 0.0;
     const double l = std::fabs(left), r = std::fabs(right);
-    track.pan_found = column.places && !mono_mix && l + r > 0.0;
+    track.pan_found = column.can_be_panned && !mono_mix && l + r > 0.0;
     double pan = track.pan;
     if (track.pan_found) {
         // The right side's share of the power rises with the pan under every law.
@@ -52,8 +52,10 @@ void set_gains(RoughMixTrack& track, const MixColumn& column, double left, doubl
         pan = std::round(pan * 1000.0) / 1000.0;
         track.pan = pan == 0.0 ? 0.0 : pan;
     }
-    const GainMatrix m = !column.places ? GainMatrix{} : column.mono ? pan_mono(column.law, pan) : pan_stereo(pan, 1.0);
-    const double a = m.left_from_left, b = column.mono && column.places ? m.right_from_left : m.right_from_right;
+    const GainMatrix m = !column.can_be_panned ? GainMatrix{}
+                         : column.mono         ? pan_mono(column.law, pan)
+                                               : pan_stereo(pan, 1.0);
+    const double a = m.left_from_left, b = column.mono && column.can_be_panned ? m.right_from_left : m.right_from_right;
     track.fader_db = db_from_gain(std::sqrt((l * l + r * r) / (a * a + b * b)));
 }
 
@@ -271,17 +273,17 @@ Result<RoughMixFit> fit_rough_mix(const Session& session, const MaterialOf& mate
                                    "of it. Choose a mix of these files."));
         };
         if (!*offset) return another();
-        PlacedMix placed{*whole, static_cast<int64_t>(std::floor(**offset))};
+        AlignedMix aligned{*whole, static_cast<int64_t>(std::floor(**offset))};
         if (const double fraction = **offset - std::floor(**offset); fraction > 0.0) {
             Source later;
             later.file = mix;
             later.delay_fraction = fraction;
             const auto moved = load_material(later, session.sample_rate, progress);
             if (!moved) return tl::unexpected(moved.error());
-            placed.material = *moved;
-            placed.begins -= (*moved)->origin().lead;
+            aligned.material = *moved;
+            aligned.begins -= (*moved)->origin().lead;
         }
-        const auto products = mix_products(columns, placed, progress);
+        const auto products = mix_products(columns, aligned, progress);
         if (!products) return tl::unexpected(products.error());
         const double covered_s =
             products->windows() > 0

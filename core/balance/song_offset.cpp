@@ -105,14 +105,14 @@ Result<void> read_windowed(FrameReader& reader, int64_t first, RealFft& into) {
     return {};
 }
 
-struct Place {
+struct ExactLag {
     double lag = 0.0;       ///< frames of the song for frame 0 of the recording
     double stands_out = 0;  ///< its agreement against the mean of all places nearby
 };
 
 /// The exact place near a lag, from the correlations of every track with the recording in these windows.
-Result<Place> exact_place(const std::vector<MixColumn>& tracks, const Material& recording, int64_t lag,
-                          const std::vector<int64_t>& windows, Progress* progress) {
+Result<ExactLag> exact_lag(const std::vector<MixColumn>& tracks, const Material& recording, int64_t lag,
+                           const std::vector<int64_t>& windows, Progress* progress) {
     auto mix = recording.open();
     if (!mix) return tl::unexpected(mix.error());
     std::vector<RealFft> heard;
@@ -176,7 +176,7 @@ Result<Place> exact_place(const std::vector<MixColumn>& tracks, const Material& 
         if (a - 2.0 * b + c < 0.0) fraction = 0.5 * (a - c) / (a - 2.0 * b + c);
     }
     if (std::fabs(fraction) < 0.06) fraction = 0.0;
-    return Place{static_cast<double>(lag + at - reach_frames) + fraction, mean > 0.0 ? *best / mean : 0.0};
+    return ExactLag{static_cast<double>(lag + at - reach_frames) + fraction, mean > 0.0 ? *best / mean : 0.0};
 }
 
 /// Places in the recording where it is loud, spread over what a lag leaves of it.
@@ -203,18 +203,18 @@ Result<std::optional<double>> song_offset(const std::vector<MixColumn>& tracks, 
                                           Progress* progress) {
     int64_t song_frames = 0;
     for (const MixColumn& t : tracks) song_frames = std::max(song_frames, t.material->frames() + t.delay_samples);
-    std::optional<Place> best;
+    std::optional<ExactLag> best;
     for (const int64_t lag : likely_lags(tracks, recording)) {
-        const auto place = exact_place(tracks, recording, lag, loud_windows(recording, lag, song_frames, 3), progress);
-        if (!place) return tl::unexpected(place.error());
-        if (!best || place->stands_out > best->stands_out) best = *place;
+        const auto found = exact_lag(tracks, recording, lag, loud_windows(recording, lag, song_frames, 3), progress);
+        if (!found) return tl::unexpected(found.error());
+        if (!best || found->stands_out > best->stands_out) best = *found;
     }
     if (!best) return std::optional<double>{};
     const auto lag = std::llround(best->lag);
-    const auto place = exact_place(tracks, recording, lag, loud_windows(recording, lag, song_frames, 10), progress);
-    if (!place) return tl::unexpected(place.error());
+    const auto found = exact_lag(tracks, recording, lag, loud_windows(recording, lag, song_frames, 10), progress);
+    if (!found) return tl::unexpected(found.error());
     constexpr double least = 4.0;
-    return place->stands_out < least ? std::nullopt : std::optional(place->lag);
+    return found->stands_out < least ? std::nullopt : std::optional(found->lag);
 }
 
 }  // namespace isotonus

@@ -11,10 +11,10 @@ namespace isotonus {
 namespace {
 
 double highest_dbtp(std::span<const float> hops, double from_s, double to_s) {
-    const auto place = [&](double hop) {
+    const auto hop_at = [&](double hop) {
         return static_cast<size_t>(std::clamp(hop, 0.0, static_cast<double>(hops.size())));
     };
-    const size_t from = place(std::floor(from_s * 10.0)), to = place(std::ceil(to_s * 10.0));
+    const size_t from = hop_at(std::floor(from_s * 10.0)), to = hop_at(std::ceil(to_s * 10.0));
     float most = 0.0f;
     for (size_t i = from; i < to; ++i) most = std::max(most, hops[i]);
     return db_from_gain(static_cast<double>(most));
@@ -64,11 +64,11 @@ std::optional<Match> match_at(const MatchedMix& mix, const Recording& recording,
             return Match{*mine - *other, highest_dbtp(true_peaks, tied->from_s, to_s)};
         }
     } else if (by == MatchBy::short_term) {
-        const double place_s = recording.place_s(song_s);
-        const Level mine = short_term_lufs(mix.hops, song_s), other = short_term_lufs(its, place_s);
+        const double its_s = recording.recording_time_s(song_s);
+        const Level mine = short_term_lufs(mix.hops, song_s), other = short_term_lufs(its, its_s);
         if (mine && other) {
             // The second that follows, too: it may be heard before the gain is thought over.
-            return Match{*mine - *other, highest_dbtp(true_peaks, place_s - 3.0, place_s + 1.0)};
+            return Match{*mine - *other, highest_dbtp(true_peaks, its_s - 3.0, its_s + 1.0)};
         }
     }
     const auto gain_db = match_db(mix.integrated_lufs, material.measurement);

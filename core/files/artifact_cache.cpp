@@ -177,9 +177,9 @@ uintmax_t tidy_cache(uintmax_t max_bytes) {
             remove_quietly(file);
     }
     for (const ArtifactKind& kind : kinds) {
-        const fs::path place = cache_folder() / kind.folder;
-        remove_stale_parts(place);
-        for (const fs::path& file : entries_of(place).value_or(std::vector<fs::path>())) {
+        const fs::path kind_folder = cache_folder() / kind.folder;
+        remove_stale_parts(kind_folder);
+        for (const fs::path& file : entries_of(kind_folder).value_or(std::vector<fs::path>())) {
             std::error_code problem;
             Kept kept{file, fs::last_write_time(file, problem), 0, &kind != &of(Artifact::plugin_sound)};
             kept.bytes = problem ? 0 : fs::file_size(file, problem);

@@ -177,12 +177,12 @@ std::string PendingFile::fault(int problem) const {
     return translate("the file cannot be written: {}. Check the folder and the disk.", strerror(problem));
 }
 
-Result<void> PendingFile::write(int64_t place, std::string_view bytes) {
+Result<void> PendingFile::write(int64_t offset, std::string_view bytes) {
     int problem = 0;
     const auto count = static_cast<int64_t>(bytes.size());
-    const bool whole = file_->write(place, bytes.data(), count, &problem) == count && problem == 0;
+    const bool whole = file_->write(offset, bytes.data(), count, &problem) == count && problem == 0;
     if (!whole && problem_ == 0) problem_ = problem ? problem : EIO;
-    bytes_ = std::max(bytes_, place + count);
+    bytes_ = std::max(bytes_, offset + count);
     constexpr int64_t share_bytes = int64_t{4} << 20;
     if (bytes_ - syncing_ >= share_bytes) {
         file_->begin_to_sync(syncing_, bytes_ - syncing_);
@@ -197,9 +197,9 @@ Result<void> PendingFile::so_far() const {
     return {};
 }
 
-Result<void> PendingFile::read(int64_t place, void* to, int64_t count) {
+Result<void> PendingFile::read(int64_t offset, void* to, int64_t count) {
     int problem = 0;
-    if (file_ && file_->read(place, to, count, &problem) == count) return {};
+    if (file_ && file_->read(offset, to, count, &problem) == count) return {};
     return fail(target_.string(), fault(problem ? problem : EIO));
 }
 

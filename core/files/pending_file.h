@@ -25,9 +25,9 @@ class PendingFile {
     const fs::path& temporary() const { return temporary_; }  ///< where the content is until then
 
     /// Writes at a place; the first fault is kept, and finish() tells it again.
-    Result<void> write(int64_t place, std::string_view bytes);
+    Result<void> write(int64_t offset, std::string_view bytes);
     /// What was written, before it is finished.
-    Result<void> read(int64_t place, void* to, int64_t count);
+    Result<void> read(int64_t offset, void* to, int64_t count);
     int64_t bytes() const { return bytes_; }
     /// The first fault of writing so far.
     Result<void> so_far() const;

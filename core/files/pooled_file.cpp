@@ -167,14 +167,14 @@ int64_t PooledFile::with_descriptor(int* problem, const Use& use) {
     return done;
 }
 
-int64_t PooledFile::read(int64_t place, void* to, int64_t count, int* problem) {
+int64_t PooledFile::read(int64_t offset, void* to, int64_t count, int* problem) {
     *problem = file_fault(FileStep::read, path_);
     if (*problem) return 0;
     return with_descriptor(problem, [&](int descriptor) {
         int64_t done = 0;
         while (done < count) {
             const ssize_t got =
-                ::pread(descriptor, static_cast<char*>(to) + done, static_cast<size_t>(count - done), place + done);
+                ::pread(descriptor, static_cast<char*>(to) + done, static_cast<size_t>(count - done), offset + done);
             if (got < 0 && errno == EINTR) continue;
             if (got < 0) *problem = errno;
             if (got <= 0) break;
@@ -184,14 +184,14 @@ int64_t PooledFile::read(int64_t place, void* to, int64_t count, int* problem) {
     });
 }
 
-int64_t PooledFile::write(int64_t place, const void* from, int64_t count, int* problem) {
+int64_t PooledFile::write(int64_t offset, const void* from, int64_t count, int* problem) {
     *problem = file_fault(FileStep::write, path_);
     if (*problem) return 0;
     return with_descriptor(problem, [&](int descriptor) {
         int64_t done = 0;
         while (done < count) {
             const ssize_t put = ::pwrite(descriptor, static_cast<const char*>(from) + done,
-                                         static_cast<size_t>(count - done), place + done);
+                                         static_cast<size_t>(count - done), offset + done);
             if (put < 0 && errno == EINTR) continue;
             if (put <= 0) {
                 *problem = put < 0 ? errno : EIO;
@@ -203,10 +203,10 @@ int64_t PooledFile::write(int64_t place, const void* from, int64_t count, int* p
     });
 }
 
-void PooledFile::begin_to_sync(int64_t place, int64_t count) {
+void PooledFile::begin_to_sync(int64_t offset, int64_t count) {
     int problem = 0;
     with_descriptor(&problem, [&](int descriptor) {
-        ::sync_file_range(descriptor, place, count, SYNC_FILE_RANGE_WRITE);
+        ::sync_file_range(descriptor, offset, count, SYNC_FILE_RANGE_WRITE);
         return int64_t{0};
     });
 }

@@ -27,10 +27,10 @@ class PooledFile {
 
     /// As pread and pwrite, but for all of it: how many bytes until the end or a fault; `problem` is an errno or 0.  A
     /// file that was replaced or changed its length while it was closed gives ESTALE.
-    int64_t read(int64_t place, void* to, int64_t count, int* problem);
-    int64_t write(int64_t place, const void* from, int64_t count, int* problem);
+    int64_t read(int64_t offset, void* to, int64_t count, int* problem);
+    int64_t write(int64_t offset, const void* from, int64_t count, int* problem);
     /// Lets the system begin to put this part onto the disk, without waiting: `sync` has less to wait for then.
-    void begin_to_sync(int64_t place, int64_t count);
+    void begin_to_sync(int64_t offset, int64_t count);
     /// Forces what was written onto the disk.  An errno, or 0.
     int sync();
     /// Closes it for good; an errno, or 0.

@@ -265,7 +265,8 @@ class ChannelChecks {
                 // A fade to nothing is meant to end at the bottom.
                 if (bottom && parameter == Parameter::level && &point == &curve->points.back()) continue;
                 limits.add(
-                    id, fmt::format("{} {} {:+g} dB at {}", session.name_of(id), p.id, point.value, at(point.time_s)),
+                    id,
+                    format_figures("{} {} {:+g} dB at {}", session.name_of(id), p.id, point.value, at(point.time_s)),
                     point.time_s);
                 break;
             }

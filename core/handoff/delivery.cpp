@@ -57,7 +57,7 @@ Result<std::unique_ptr<Job>> new_job(const Work& work, size_t part, const fs::pa
     job->out.part = work.parts[part].name;
     job->out.excerpt = excerpt.name;
     job->out.is_mix = work.parts[part].is_mix;
-    job->packer.dither_place = Packer::place_of(stretch, part, work.rate, plan_rate);
+    job->packer.first_dithered = Packer::first_sample_of(stretch, part, work.rate, plan_rate);
     if (!is_lossy(d.type))
         job->measurer.emplace(2, work.rate, full_scale_of(8 * bytes_of(d.format), d.format == SampleFormat::f32));
     if (work.rate != plan_rate) {
@@ -301,7 +301,7 @@ Result<Level> stems_residue(const PlanPtr& plan, const Session& session, const D
             if (d.tail) stretch.frames = plan->frames - stretch.first;
             std::vector<Packer> packers(parts.size());
             for (size_t p = 0; p < parts.size(); ++p)
-                packers[p].dither_place = Packer::place_of(stretch, p, rate, plan->sample_rate);
+                packers[p].first_dithered = Packer::first_sample_of(stretch, p, rate, plan->sample_rate);
             bool enough = false;
             const auto sink = [&](const std::vector<std::vector<float>>& pieces) -> Result<void> {
                 const size_t length =

@@ -26,13 +26,13 @@ inline SampleFormat packing_of(const Delivery& d) { return is_lossy(d.type) ? Sa
 struct Packer {
     /// Where its dither begins: by its place in the song, so that sections join without a seam; each part has noise
     /// of its own, since alike the stems' would add up.
-    int64_t dither_place = 0, written = 0;
+    int64_t first_dithered = 0, written = 0;
     int64_t clamped = 0;
     std::vector<unsigned char> packed = {};
     std::vector<float> as_written = {};  ///< of the last piece
     std::vector<float> clamped_to_one = {};
 
-    static int64_t place_of(const Stretch& stretch, size_t part, int rate, int plan_rate) {
+    static int64_t first_sample_of(const Stretch& stretch, size_t part, int rate, int plan_rate) {
         return 2 * (stretch.first * rate / plan_rate) + static_cast<int64_t>(part) * 0x9E3779B1LL;
     }
     /// Returns the samples that a lossy encoder gets, else those that came.
@@ -48,7 +48,7 @@ struct Packer {
             samples = clamped_to_one;
         }
         packed.resize(samples.size() * static_cast<size_t>(bytes_of(format)));
-        clamped += pack_samples(samples, format, dither_place + 2 * written, packed.data(), d.dither);
+        clamped += pack_samples(samples, format, first_dithered + 2 * written, packed.data(), d.dither);
         written += static_cast<int64_t>(samples.size() / 2);
         as_written.resize(samples.size());
         unpack_samples(packed, format, as_written.data());

@@ -8,6 +8,7 @@
 #include "core/session/routing.h"
 #include "core/shape/signal.h"
 #include "core/stage/staging.h"
+#include "core/words.h"
 
 namespace isotonus {
 
@@ -19,14 +20,14 @@ json json_of(const Level& value) { return value && std::isfinite(*value) ? json(
 json json_of(double value) { return json_of(Level(value)); }
 
 std::string decibels(const json& value, const char* unit = "dB") {
-    return value.is_null() ? "off" : fmt::format("{:+.1f} {}", value.get<double>(), unit);
+    return value.is_null() ? "off" : format_figures("{:+.1f} {}", value.get<double>(), unit);
 }
 
 std::string figure(const json& value, const char* unit) {
-    return value.is_null() ? std::string("-") : fmt::format("{:.1f} {}", value.get<double>(), unit);
+    return value.is_null() ? std::string("-") : format_figures("{:.1f} {}", value.get<double>(), unit);
 }
 
-std::string place(double pan) {
+std::string pan_words(double pan) {
     const long percent = std::lround(std::fabs(pan) * 100.0);
     if (percent == 0) return "centre";
     return fmt::format("{} % {}", percent, pan < 0.0 ? "left" : "right");
@@ -85,8 +86,8 @@ std::string processor_in_words(const json& p) {
     for (const auto& [id, value] : p["settings"].items()) add(fmt::format("{} {}", id, value.get<std::string>()));
     if (p.contains("key")) add("key " + p["key"].get<std::string>());
     if (p.contains("reduction"))
-        add(fmt::format("most {:.1f} dB, {:.1f} dB while it works", p["reduction"]["most_db"].get<double>(),
-                        p["reduction"]["typical_db"].get<double>()));
+        add(format_figures("most {:.1f} dB, {:.1f} dB while it works", p["reduction"]["most_db"].get<double>(),
+                           p["reduction"]["typical_db"].get<double>()));
     return text.empty() ? "at rest" : text;
 }
 
@@ -99,7 +100,9 @@ std::string rides_in_words(const json& rides) {
     return text;
 }
 
-std::string time_in_words(double s) { return fmt::format("{}:{:05.2f}", static_cast<int>(s) / 60, std::fmod(s, 60.0)); }
+std::string time_in_words(double s) {
+    return format_figures("{}:{:05.2f}", static_cast<int>(s) / 60, std::fmod(s, 60.0));
+}
 
 std::string escaped(const std::string& text) {
     std::string safe;
@@ -157,13 +160,13 @@ std::vector<Table> tables_of(const json& s) {
         const auto add = [&](const std::string& what) { rest += (rest.empty() ? "" : ", ") + what; };
         if (t["mute"].get<bool>()) add("muted");
         if (t["polarity_inverted"].get<bool>()) add("polarity inverted");
-        if (t["width"].get<double>() != 1.0) add(fmt::format("width {:.0f} %", t["width"].get<double>() * 100.0));
+        if (t["width"].get<double>() != 1.0) add(format_figures("width {:.0f} %", t["width"].get<double>() * 100.0));
         if (t["delay_samples"].get<double>() != 0.0)
-            add(fmt::format("delay {:g} samples", t["delay_samples"].get<double>()));
+            add(format_figures("delay {:g} samples", t["delay_samples"].get<double>()));
         if (const std::string r = rides_in_words(t["rides"]); !r.empty()) add(r);
         if (const std::string n = t["note"]; !n.empty()) add(n);
-        recall.rows.push_back({t["name"], t["target"], decibels(t["trim_db"]), decibels(t["fader_db"]), place(t["pan"]),
-                               t["output"], rest});
+        recall.rows.push_back({t["name"], t["target"], decibels(t["trim_db"]), decibels(t["fader_db"]),
+                               pan_words(t["pan"]), t["output"], rest});
     }
     tables.push_back(std::move(recall));
     Table chains{"Chains", {"row", "", "processor", "settings"}, {}};
@@ -175,7 +178,7 @@ std::vector<Table> tables_of(const json& s) {
         for (const json& x : row.value("sends", json::array())) {
             std::string rest = x["before_fader"].get<bool>() ? "before the fader" : "after the fader";
             if (!x["in"].get<bool>()) rest += ", out";
-            if (x.contains("pan")) rest += ", pan " + place(x["pan"].get<double>());
+            if (x.contains("pan")) rest += ", pan " + pan_words(x["pan"].get<double>());
             if (const std::string r = rides_in_words(x["rides"]); !r.empty()) rest += ", " + r;
             sends.rows.push_back({row["name"], x["to"], decibels(x["level_db"]), rest});
         }
@@ -209,13 +212,13 @@ size_t width_of(const std::string& text) {
 }
 
 std::string summary(const json& s) {
-    std::string text = fmt::format("{}, {:g} kHz, {}", time_in_words(s["duration_s"]),
-                                   s["sample_rate"].get<int>() / 1000.0, s["sample_format"].get<std::string>());
+    std::string text = format_figures("{}, {:g} kHz, {}", time_in_words(s["duration_s"]),
+                                      s["sample_rate"].get<int>() / 1000.0, s["sample_format"].get<std::string>());
     if (s["stems_compared"].get<bool>())
         text += s["stems_residue_dbfs"].is_null()
                     ? "; the stems sum to the mix to the last bit"
-                    : fmt::format("; the stems' sum differs from the mix by {:.1f} dBFS at most",
-                                  s["stems_residue_dbfs"].get<double>());
+                    : format_figures("; the stems' sum differs from the mix by {:.1f} dBFS at most",
+                                     s["stems_residue_dbfs"].get<double>());
     for (const json& missing : s["left_out"]) text += "; left out: " + missing.get<std::string>();
     return text;
 }
@@ -273,8 +276,8 @@ json track_to_json(const SheetInput& in, const Track& t) {
               {"target", ""}};
     if (m) {
         const Staging staged = staged_as_is(in.session.targets, t, *m);
-        j["target"] = fmt::format("{} {:g} … {:g}", measure_name(staged.target.measure), staged.target.low_dbfs,
-                                  staged.target.high_dbfs);
+        j["target"] = format_figures("{} {:g} … {:g}", measure_name(staged.target.measure), staged.target.low_dbfs,
+                                     staged.target.high_dbfs);
         j["staged_dbfs"] = json_of(staged.after_dbfs);
         j["sample_peak_dbfs"] = json_of(m->sample_peak_dbfs);
         j["integrated_lufs"] = json_of(m->integrated_lufs);

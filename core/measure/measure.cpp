@@ -155,7 +155,7 @@ Measurer::Outcome Measurer::finish(std::string_view name) {
     m_.sample_peak_dbfs = level_from_gain(static_cast<double>(peak_));
     m_.peak_time_s = static_cast<double>(peak_frame_) / m_.sample_rate;
     m_.true_peak_dbtp = level_from_gain(true_peak_.finish());
-    m_.true_peak_time_s = static_cast<double>(true_peak_.place()) / m_.sample_rate;
+    m_.true_peak_time_s = static_cast<double>(true_peak_.peak_frame()) / m_.sample_rate;
     if (const Level rms = level_from_power(power)) {
         m_.rms_dbfs = *rms + aes17_db;
         m_.crest_db = *m_.sample_peak_dbfs - *rms;

@@ -75,10 +75,10 @@ Level short_term_lufs(std::span<const double> hops, double time_s) {
 }
 
 Level passage_lufs(std::span<const double> hops, double from_s, double to_s) {
-    const auto place = [&](double s) {
+    const auto hop_at = [&](double s) {
         return static_cast<size_t>(std::clamp(std::round(s * 10.0), 0.0, static_cast<double>(hops.size())));
     };
-    const size_t from = place(from_s), to = place(to_s);
+    const size_t from = hop_at(from_s), to = hop_at(to_s);
     return to > from ? integrated_lufs(hops.subspan(from, to - from)) : std::nullopt;
 }
 

@@ -15,7 +15,7 @@ constexpr int window_frames = 16384;
 
 // Sixths of an octave: a step of 10^0.05; band 34 stands at 1 kHz, so that the first is 19.95 Hz.
 double spectrum_hz(int band) { return 1000.0 * std::pow(10.0, 0.05 * (band - 34)); }
-double spectrum_place(double hz) { return 34.0 + 20.0 * std::log10(hz / 1000.0); }
+double spectrum_band_number(double hz) { return 34.0 + 20.0 * std::log10(hz / 1000.0); }
 
 Level LongTermSpectrum::dbfs(int band) const {
     const double p = power[static_cast<size_t>(band)];

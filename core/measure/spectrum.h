@@ -16,7 +16,7 @@ namespace isotonus {
 inline constexpr int spectrum_bands = 61;
 double spectrum_hz(int band);
 /// Where a frequency lies among the bands, in bands; 0 is 20 Hz.
-double spectrum_place(double hz);
+double spectrum_band_number(double hz);
 
 /// Mean power of each band over the song, of all channels together (a sine of amplitude 1 has 0.5); and the level as
 /// AES17 dBFS.

@@ -44,7 +44,7 @@ void TruePeak::add(const float* in, int64_t frames, float sample_peak) {
 void TruePeak::found(float magnitude) {
     if (magnitude <= most_) return;
     most_ = magnitude;
-    place_ = frames_;
+    peak_frame_ = frames_;
 }
 
 void TruePeak::search(int64_t frames, float reach_peak) {

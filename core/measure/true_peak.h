@@ -21,7 +21,7 @@ class TruePeak {
     double so_far() const { return static_cast<double>(most_); }
 
     /// First frame of the stretch in which it lies.
-    int64_t place() const { return place_; }
+    int64_t peak_frame() const { return peak_frame_; }
 
     /// The same, with the end of the file taken as silence.
     double finish();
@@ -37,7 +37,7 @@ class TruePeak {
     float gain_bound_ = 1.0f;
     float most_ = 0.0f;
     float previous_peak_ = 0.0f;
-    int64_t frames_ = 0, place_ = 0;
+    int64_t frames_ = 0, peak_frame_ = 0;
     std::vector<float> window_;  ///< the last taps-1 frames, then the new stretch
 };
 

@@ -39,7 +39,7 @@ struct LevelRides {
 };
 
 /// Rides of pan and width.
-void add_place_rides(RowGains& row, const Session& session, const Rides& rides) {
+void add_pan_rides(RowGains& row, const Session& session, const Rides& rides) {
     if (session.rides_bypassed) return;
     row.pan_ride = rides.heard(row.apart ? Parameter::left_pan : Parameter::pan);
     if (row.channels == 2) row.width_ride = rides.heard(row.apart ? Parameter::right_pan : Parameter::width);
@@ -48,7 +48,7 @@ void add_place_rides(RowGains& row, const Session& session, const Rides& rides) 
 }
 
 /// Level, place and rides of a send; the row's own are there already.
-void add_send(RowGains& part, const Session& session, const Send& send, const Rides& rides, bool may_be_placed) {
+void add_send(RowGains& part, const Session& session, const Send& send, const Rides& rides, bool may_be_panned) {
     const auto ridden = [&](const ParameterInfo& info) {
         return session.rides_bypassed ? nullptr : rides.heard(Parameter::of_send(info, send.id));
     };
@@ -63,7 +63,7 @@ void add_send(RowGains& part, const Session& session, const Send& send, const Ri
     } else if (!send.in) {
         part.level = 0.0;
     }
-    if (!send.own_pan || !may_be_placed) return;
+    if (!send.own_pan || !may_be_panned) return;
     // The place of its own takes the row's width along, and nothing else of where the row stands.
     part.apart = false;
     part.pan = send.pan;
@@ -109,11 +109,11 @@ class Compiler {
         if (is_mix_) {
             plan_->main_gain = gain_from_db(session_.main_fader_db);
             LevelRides().add_to(plan_->main, session_, session_.main_rides, main_output);
-            add_place_rides(plan_->main, session_, session_.main_rides);
+            add_pan_rides(plan_->main, session_, session_.main_rides);
         }
         const std::vector<const Bus*> order = in_order();
         for (const Bus* b : order)
-            if (!has_signal(session_, *b)) row_places_.emplace(b->id, static_cast<int>(row_places_.size()));
+            if (!has_signal(session_, *b)) row_indices_.emplace(b->id, static_cast<int>(row_indices_.size()));
         for (const Bus* b : order) {
             PlanBus bus = bus_of(*b, true);
             gains_of_[b->id] = bus;
@@ -150,9 +150,9 @@ class Compiler {
         bus.pan = b.pan;
         bus.width = b.width;
         LevelRides{trim_too, true}.add_to(bus, session_, b.rides, b.id);
-        add_place_rides(bus, session_, b.rides);
+        add_pan_rides(bus, session_, b.rides);
         bus.gains = scaled(pan_stereo(bus.pan, bus.width), bus.level);
-        bus.output = place_of(b.output);
+        bus.output = index_of(b.output);
         return bus;
     }
 
@@ -186,13 +186,13 @@ class Compiler {
     /// Buses on the way to the root, each before those that it leads or sends to; else as they stand in the session.
     std::vector<const Bus*> in_order() const {
         std::vector<const Bus*> wanted;
-        std::unordered_map<TrackId, size_t> place;
+        std::unordered_map<TrackId, size_t> index;
         for (const Bus& b : session_.buses)
-            if (b.id != root_ && reaches_root(b)) place[b.id] = wanted.size(), wanted.push_back(&b);
+            if (b.id != root_ && reaches_root(b)) index[b.id] = wanted.size(), wanted.push_back(&b);
         std::vector<size_t> waits_for(wanted.size());
         const auto for_each_fed = [&](const Bus& bus, const auto& use) {
             const auto feed = [&](TrackId id) {
-                if (const auto at = place.find(id); at != place.end()) use(at->second);
+                if (const auto at = index.find(id); at != index.end()) use(at->second);
             };
             feed(bus.output);
             for (const Send& s : bus.sends)
@@ -219,12 +219,12 @@ class Compiler {
         return order;
     }
 
-    int place_of(TrackId id) const {
+    int index_of(TrackId id) const {
         const Bus* bus = session_.find_bus(id);
         if (id == root_ || !bus) return is_mix_ && is_main_shaped(session_) ? no_output : to_main_output;
         if (has_signal(session_, *bus)) return no_output;
-        const auto at = row_places_.find(id);
-        return at == row_places_.end() ? no_output : at->second;
+        const auto at = row_indices_.find(id);
+        return at == row_indices_.end() ? no_output : at->second;
     }
 
     /// None of the buses from this one on to the root is muted.
@@ -257,7 +257,7 @@ class Compiler {
             p.output = no_output;
             return;
         }
-        p.output = place_of(output);
+        p.output = index_of(output);
         GainMatrix way = p.gains;
         while (output != root_) {
             const auto at = gains_of_.find(output);
@@ -319,7 +319,7 @@ class Compiler {
             else if (which != Band::low)
                 p.pan = track.pan, p.width = track.width;
             LevelRides{!shaped, !send || !send->before_fader}.add_to(p, session_, track.rides, track.id);
-            if (which != Band::low) add_place_rides(p, session_, track.rides);
+            if (which != Band::low) add_pan_rides(p, session_, track.rides);
             p.level = before_fader;
             if (send) {
                 p.send = send->id;
@@ -330,7 +330,7 @@ class Compiler {
             } else {
                 p.level *= t.fader_gain;
             }
-            p.gains = scaled(p.placed_by(p.pan, p.width), p.level);
+            p.gains = scaled(p.gains_for(p.pan, p.width), p.level);
             p.material = m;
             lead(p, send ? send->to : track.output);
             plan_->frames = std::max(plan_->frames, p.frames + p.delay_samples);
@@ -413,7 +413,7 @@ class Compiler {
                 else
                     p.level = gains.level;
                 LevelRides{false, !send->before_fader}.add_to(p, session_, bus.rides, bus.id);
-                add_place_rides(p, session_, bus.rides);
+                add_pan_rides(p, session_, bus.rides);
                 add_send(p, session_, *send, bus.rides, true);
             } else {
                 static_cast<RowGains&>(p) = gains;
@@ -453,7 +453,7 @@ class Compiler {
     const TrackId root_;
     const bool is_mix_;
     std::shared_ptr<RenderPlan> plan_;
-    std::unordered_map<TrackId, int> row_places_;  ///< of buses that sum, in the plan's order
+    std::unordered_map<TrackId, int> row_indices_;  ///< of buses that sum, in the plan's order
     std::map<TrackId, PlanBus> gains_of_;
     mutable bool leads_known_ = false;
     mutable std::unordered_set<TrackId> leads_;  ///< buses of which what comes out reaches the root

@@ -99,10 +99,10 @@ struct MixPeaks::Change {
         for (size_t i = 0; i < to.parts.size(); ++i) {
             const GainMatrix d = difference(from, to, i, factor);
             const PlanPart &old = from.parts[i], &now = to.parts[i];
-            const bool placed = old.placed_on_the_way() || now.placed_on_the_way(),
+            const bool pans_ride = old.pans_ride_on_the_way() || now.pans_ride_on_the_way(),
                        rides_differ = !same_rides(old, now);
-            if (d.silent() && !rides_differ && (!placed || same_rows(old, now))) continue;
-            parts.push_back({i, d, placed || rides_differ});
+            if (d.silent() && !rides_differ && (!pans_ride || same_rows(old, now))) continue;
+            parts.push_back({i, d, pans_ride || rides_differ});
         }
         none = factor == 1.0 && parts.empty() && from.main_gain == to.main_gain;
     }

@@ -24,7 +24,8 @@ std::array<double, 2> power_gains(const PlanPart& t, double main_gain) {
 /// PlanPart::ride_power_at for times that grow.
 class RideWalk {
   public:
-    explicit RideWalk(const PlanPart& t) : part_(t), still_(!t.any_ride_to_main()), placed_(t.placed_on_the_way()) {
+    explicit RideWalk(const PlanPart& t)
+        : part_(t), still_(!t.any_ride_to_main()), pans_ride_(t.pans_ride_on_the_way()) {
         const auto take = [this](const RowGains& row) {
             for (const CurvePtr& ride : row.level_rides) levels_.emplace_back(*ride);
             for (const CurvePtr& gate : row.gates) gates_.emplace_back(*gate);
@@ -34,7 +35,7 @@ class RideWalk {
     }
     double power_at(double time_s) {
         if (still_) return 1.0;
-        if (placed_) return part_.ride_power_at(time_s);
+        if (pans_ride_) return part_.ride_power_at(time_s);
         double db = 0.0, gate = 1.0;
         for (CurveWalk& w : levels_) db += w.value_at(time_s);
         for (CurveWalk& w : gates_) gate *= w.value_at(time_s);
@@ -43,7 +44,7 @@ class RideWalk {
 
   private:
     const PlanPart& part_;
-    bool still_, placed_;
+    bool still_, pans_ride_;
     std::vector<CurveWalk> levels_, gates_;
 };
 

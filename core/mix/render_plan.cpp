@@ -70,7 +70,7 @@ Curve gate_of(const Curve& mute) {
     return gate;
 }
 
-GainMatrix RowGains::placed_by(double own_pan, double own_width) const {
+GainMatrix RowGains::gains_for(double own_pan, double own_width) const {
     if (channels == 1) return pan_mono(law, own_pan);
     if (apart) return pan_apart(law, own_pan, own_width);
     return pan_stereo(own_pan, own_width);
@@ -92,26 +92,26 @@ double RowGains::ride_bound(double sample_rate, int64_t first, int64_t count) co
     return gain;
 }
 
-GainMatrix RowGains::place_at(double time_s) const {
-    return placed_by(pan_ride ? pan_ride->value_at(time_s) : pan, width_ride ? width_ride->value_at(time_s) : width);
+GainMatrix RowGains::pan_gains_at(double time_s) const {
+    return gains_for(pan_ride ? pan_ride->value_at(time_s) : pan, width_ride ? width_ride->value_at(time_s) : width);
 }
 
 GainMatrix RowGains::at(double time_s) const {
-    return scaled(placed() ? scaled(place_at(time_s), level) : gains, ride_at(time_s));
+    return scaled(pans_ride() ? scaled(pan_gains_at(time_s), level) : gains, ride_at(time_s));
 }
 
 GainMatrix RowGains::bound(double sample_rate, int64_t first, int64_t count) const {
     GainMatrix most = magnitudes(gains);
-    if (placed()) {
+    if (pans_ride()) {
         // Gains go straight between cells: the values at the ends of the cells that touch the stretch bound them.  Each
         // gain is a falling or rising function of |pan| on either side of the centre, times a line in the width.
-        const double from_s = static_cast<double>(first - place_cell) / sample_rate,
-                     to_s = static_cast<double>(first + count + place_cell) / sample_rate;
+        const double from_s = static_cast<double>(first - gain_cell) / sample_rate,
+                     to_s = static_cast<double>(first + count + gain_cell) / sample_rate;
         const auto [pan_low, pan_high] = range_of(pan_ride, pan, from_s, to_s);
         const auto [width_low, width_high] = range_of(width_ride, width, from_s, to_s);
         most = {0.0, 0.0, 0.0, 0.0};
         for (const double p : {pan_low, pan_high, std::clamp(0.0, pan_low, pan_high)})
-            for (const double w : {width_low, width_high}) most = larger(most, magnitudes(placed_by(p, w)));
+            for (const double w : {width_low, width_high}) most = larger(most, magnitudes(gains_for(p, w)));
         most = scaled(most, std::fabs(level));
     }
     return scaled(most, ride_bound(sample_rate, first, count));
@@ -124,7 +124,7 @@ bool RowGains::same_rides(const RowGains& o) const {
     };
     return all(level_rides, o.level_rides) && all(gates, o.gates) && same(pan_ride, o.pan_ride) &&
            same(width_ride, o.width_ride) &&
-           (!placed() ||
+           (!pans_ride() ||
             (law == o.law && channels == o.channels && apart == o.apart && pan == o.pan && width == o.width));
 }
 
@@ -133,9 +133,9 @@ bool PlanPart::any_ride_to_main() const {
            std::any_of(rows_on_way.begin(), rows_on_way.end(), [](const RowGains& r) { return r.ridden(); });
 }
 
-bool PlanPart::placed_on_the_way() const {
-    return placed() ||
-           std::any_of(rows_on_way.begin(), rows_on_way.end(), [](const RowGains& r) { return r.placed(); });
+bool PlanPart::pans_ride_on_the_way() const {
+    return pans_ride() ||
+           std::any_of(rows_on_way.begin(), rows_on_way.end(), [](const RowGains& r) { return r.pans_ride(); });
 }
 
 double PlanPart::ride_to_main_at(double time_s) const {
@@ -150,10 +150,10 @@ double PlanPart::ride_to_main_bound(double sample_rate, int64_t first, int64_t c
     return gain;
 }
 
-GainMatrix PlanPart::place_to_main_at(double time_s) const {
-    if (!placed_on_the_way()) return way();
+GainMatrix PlanPart::gains_to_main_at(double time_s) const {
+    if (!pans_ride_on_the_way()) return way();
     const auto now = [time_s](const RowGains& row) {
-        return row.placed() ? scaled(row.place_at(time_s), row.level) : row.gains;
+        return row.pans_ride() ? scaled(row.pan_gains_at(time_s), row.level) : row.gains;
     };
     GainMatrix way = now(*this);
     for (const RowGains& r : rows_on_way) way = chained(now(r), way);
@@ -162,24 +162,24 @@ GainMatrix PlanPart::place_to_main_at(double time_s) const {
 
 GainMatrix PlanPart::to_main_at(double time_s) const {
     if (through_chain) return silence;
-    return scaled(place_to_main_at(time_s), ride_to_main_at(time_s));
+    return scaled(gains_to_main_at(time_s), ride_to_main_at(time_s));
 }
 
 GainMatrix PlanPart::to_main_bound(double sample_rate, int64_t first, int64_t count) const {
     if (through_chain) return silence;
-    if (!placed_on_the_way()) return scaled(magnitudes(to_main), ride_to_main_bound(sample_rate, first, count));
+    if (!pans_ride_on_the_way()) return scaled(magnitudes(to_main), ride_to_main_bound(sample_rate, first, count));
     GainMatrix way = bound(sample_rate, first, count);
     for (const RowGains& r : rows_on_way) way = chained(r.bound(sample_rate, first, count), way);
     return way;
 }
 
 double PlanPart::ride_power_at(double time_s) const {
-    if (!placed_on_the_way()) {
+    if (!pans_ride_on_the_way()) {
         const double gain = ride_to_main_at(time_s);
         return gain * gain;
     }
     const double still = way().mean_power(), ride = ride_to_main_at(time_s);
-    return still > 0.0 ? scaled(place_to_main_at(time_s), ride).mean_power() / still : 0.0;
+    return still > 0.0 ? scaled(gains_to_main_at(time_s), ride).mean_power() / still : 0.0;
 }
 
 void PlanPart::silence_it() {

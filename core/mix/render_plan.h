@@ -27,15 +27,15 @@ struct RowGains {
     double pan = 0.0, width = 1.0;  ///< what does not ride of the two
 
     /// Pan or width move: the gains follow their values at every 32nd frame of the song, straight between.
-    bool placed() const { return pan_ride || width_ride; }
-    bool ridden() const { return !level_rides.empty() || !gates.empty() || placed(); }
+    bool pans_ride() const { return pan_ride || width_ride; }
+    bool ridden() const { return !level_rides.empty() || !gates.empty() || pans_ride(); }
     /// What the level rides and gates multiply by, and at most in [first, first + frames].
     double ride_at(double time_s) const;
     double ride_bound(double sample_rate, int64_t first, int64_t frames) const;
     /// Where a row with this pan and width stands, its level left out.
-    GainMatrix placed_by(double own_pan, double own_width) const;
+    GainMatrix gains_for(double own_pan, double own_width) const;
     /// Pan and width at a time; the identity where they do not ride.
-    GainMatrix place_at(double time_s) const;
+    GainMatrix pan_gains_at(double time_s) const;
     GainMatrix at(double time_s) const;
     /// Magnitudes that none of the gains exceeds in [first, first + frames].
     GainMatrix bound(double sample_rate, int64_t first, int64_t frames) const;
@@ -43,7 +43,7 @@ struct RowGains {
 };
 
 /// Frames between two values of a ridden pan or width.
-inline constexpr int64_t place_cell = 32;
+inline constexpr int64_t gain_cell = 32;
 
 /// A mute ride as gains: 0 from where its value is 0.5 or more, 1 elsewhere, each way in a line over 5 ms.
 Curve gate_of(const Curve& mute);
@@ -80,12 +80,12 @@ struct PlanPart : RowGains {
     void silence_it();
     /// Something rides, pan or width ride, on this row or on one on its way to the main output.
     bool any_ride_to_main() const;
-    bool placed_on_the_way() const;
+    bool pans_ride_on_the_way() const;
     /// What all level rides and gates on the way multiply by, and at most in [first, first + frames].
     double ride_to_main_at(double time_s) const;
     double ride_to_main_bound(double sample_rate, int64_t first, int64_t frames) const;
     /// way() with the pans and widths of this moment, level rides and gates left out.
-    GainMatrix place_to_main_at(double time_s) const;
+    GainMatrix gains_to_main_at(double time_s) const;
     /// to_main with all rides; and magnitudes that it does not exceed.
     GainMatrix to_main_at(double time_s) const;
     GainMatrix to_main_bound(double sample_rate, int64_t first, int64_t frames) const;

@@ -41,13 +41,13 @@ struct Cells {
     int64_t cell = -1;
     GainMatrix from{}, to{};
     GainMatrix at(int64_t frame) {
-        const int64_t here = frame / place_cell;
+        const int64_t here = frame / gain_cell;
         if (here != cell) {
-            from = here == cell + 1 && cell >= 0 ? to : row.place_at(static_cast<double>(here * place_cell) / rate);
-            to = row.place_at(static_cast<double>((here + 1) * place_cell) / rate);
+            from = here == cell + 1 && cell >= 0 ? to : row.pan_gains_at(static_cast<double>(here * gain_cell) / rate);
+            to = row.pan_gains_at(static_cast<double>((here + 1) * gain_cell) / rate);
             cell = here;
         }
-        const double share = static_cast<double>(frame - here * place_cell) / place_cell;
+        const double share = static_cast<double>(frame - here * gain_cell) / gain_cell;
         return added(scaled(from, 1.0 - share), to, share);
     }
 };
@@ -56,7 +56,7 @@ struct Cells {
 
 GainMatrix Renderer::gains_at(const RowGains& row, double factor, const Fade& fade, int64_t frame) const {
     Cells cells{row, static_cast<double>(plan_->sample_rate)};
-    const GainMatrix still = row.placed() ? scaled(cells.at(frame), row.level) : row.gains;
+    const GainMatrix still = row.pans_ride() ? scaled(cells.at(frame), row.level) : row.gains;
     return added(scaled(still, ride_at(row, frame) * factor), fade.residue, fade_left(fade, frame));
 }
 
@@ -119,10 +119,10 @@ template <class In, class Put>
 void Renderer::move(const RowGains& row, double factor, const Fade& fade, const double* ride, int64_t first,
                     int64_t frames, const In* in, const Put& put) const {
     Cells cells{row, static_cast<double>(plan_->sample_rate)};
-    const bool placed = row.placed();
+    const bool pans_ride = row.pans_ride();
     for (int64_t i = 0; i < frames; ++i) {
         const double gain = (ride ? ride[i] : 1.0) * factor;
-        const GainMatrix still = placed ? scaled(cells.at(first + i), row.level) : row.gains;
+        const GainMatrix still = pans_ride ? scaled(cells.at(first + i), row.level) : row.gains;
         const GainMatrix g = added(scaled(still, gain), fade.residue, fade_left(fade, first + i));
         const double l = static_cast<double>(in[i * row.channels]),
                      r = row.channels == 2 ? static_cast<double>(in[2 * i + 1]) : 0.0;
@@ -136,7 +136,7 @@ void Renderer::add_part(size_t part, int64_t first, int64_t frames, const float*
     const auto count = static_cast<size_t>(frames);
     double* const sum = sum_of(t.output);
     const double* const ride = rides(t, first, frames);
-    if (t.placed() || fading(fades_[part], first))
+    if (t.pans_ride() || fading(fades_[part], first))
         move(t, 1.0, fades_[part], ride, first, frames, in,
              [sum](int64_t i, double l, double r) { sum[2 * i] += l, sum[2 * i + 1] += r; });
     else if (t.channels == 2 && ride && g.straight())
@@ -170,7 +170,7 @@ void Renderer::add_bus(size_t bus, int64_t first, int64_t frames) {
     const double* const in = sum_of(static_cast<int>(bus));
     double* const sum = sum_of(b.output);
     const double* const ride = rides(b, first, frames);
-    if (fades || b.placed())
+    if (fades || b.pans_ride())
         move(b, 1.0, bus_fades_[bus], ride, first, frames, in,
              [sum](int64_t i, double l, double r) { sum[2 * i] += l, sum[2 * i + 1] += r; });
     else
@@ -182,22 +182,22 @@ void Renderer::add_listening(size_t part, int64_t first, int64_t frames, const f
     const PlanPart& p = plan_->parts[part];
     const double rate = plan_->sample_rate;
     const bool ridden = p.listen_after_fader && p.any_ride_to_main();
-    const bool placed = p.listen_after_fader && p.placed_on_the_way();
+    const bool pans_ride = p.listen_after_fader && p.pans_ride_on_the_way();
     // As in the mix, pans and widths go straight between the values at the ends of cells.
     int64_t cell = -1;
     GainMatrix from, to;
     for (int64_t i = 0; i < frames; ++i) {
-        const int64_t frame = first + i, here = frame / place_cell;
-        if (placed && here != cell) {
+        const int64_t frame = first + i, here = frame / gain_cell;
+        if (pans_ride && here != cell) {
             const auto at_cell = [&](int64_t n) {
-                return scaled(p.place_to_main_at(static_cast<double>(n * place_cell) / rate), plan_->main_gain);
+                return scaled(p.gains_to_main_at(static_cast<double>(n * gain_cell) / rate), plan_->main_gain);
             };
             from = here == cell + 1 && cell >= 0 ? to : at_cell(here);
             to = at_cell(here + 1);
             cell = here;
         }
-        const double share = static_cast<double>(frame % place_cell) / place_cell;
-        const GainMatrix g = placed ? added(scaled(from, 1.0 - share), to, share) : p.listen;
+        const double share = static_cast<double>(frame % gain_cell) / gain_cell;
+        const GainMatrix g = pans_ride ? added(scaled(from, 1.0 - share), to, share) : p.listen;
         const double ride = ridden ? p.ride_to_main_at(static_cast<double>(frame) / rate) : 1.0;
         const double l = static_cast<double>(in[i * p.channels]),
                      r = p.channels == 2 ? static_cast<double>(in[2 * i + 1]) : 0.0;

@@ -43,7 +43,7 @@ std::span<const ParameterInfo* const> parameters_of_sends() {
 namespace {
 
 // Places of fader levels; straight between them.
-constexpr std::array<std::pair<double, double>, 8> fader_places{
+constexpr std::array<std::pair<double, double>, 8> fader_scale{
     {{-72.0, 0.0}, {-48.0, 0.08}, {-24.0, 0.26}, {-12.0, 0.44}, {-6.0, 0.58}, {0.0, 0.78}, {6.0, 0.92}, {12.0, 1.0}}};
 
 }  // namespace
@@ -68,10 +68,10 @@ bool can_be_ridden(RowKind row, Parameter parameter) {
 }
 
 double fader_position(double db) {
-    if (db <= fader_places.front().first) return 0.0;
-    for (size_t i = 1; i < fader_places.size(); ++i) {
-        const auto [db0, p0] = fader_places[i - 1];
-        const auto [db1, p1] = fader_places[i];
+    if (db <= fader_scale.front().first) return 0.0;
+    for (size_t i = 1; i < fader_scale.size(); ++i) {
+        const auto [db0, p0] = fader_scale[i - 1];
+        const auto [db1, p1] = fader_scale[i];
         if (db <= db1) return p0 + (p1 - p0) * (db - db0) / (db1 - db0);
     }
     return 1.0;
@@ -79,12 +79,12 @@ double fader_position(double db) {
 
 double fader_db_at(double position) {
     if (position <= 0.0) return silence_db;
-    for (size_t i = 1; i < fader_places.size(); ++i) {
-        const auto [db0, p0] = fader_places[i - 1];
-        const auto [db1, p1] = fader_places[i];
+    for (size_t i = 1; i < fader_scale.size(); ++i) {
+        const auto [db0, p0] = fader_scale[i - 1];
+        const auto [db1, p1] = fader_scale[i];
         if (position <= p1) return db0 + (db1 - db0) * (position - p0) / (p1 - p0);
     }
-    return fader_places.back().first;
+    return fader_scale.back().first;
 }
 
 double position_of(Parameter parameter, double value) {

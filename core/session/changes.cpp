@@ -18,7 +18,7 @@ namespace isotonus {
 namespace {
 
 std::string db(double level) { return std::isinf(level) ? translated("-inf dB") : format_figures("{:.1f} dB", level); }
-std::string percent(double share) { return fmt::format("{:.0f} %", 100.0 * share); }
+std::string percent(double share) { return format_figures("{:.0f} %", 100.0 * share); }
 
 /// Collects sentences on two states of one row.
 struct Words {
@@ -168,7 +168,7 @@ std::vector<std::string> words_on(const Session& then, const Session& now, const
     w.value(translated("left pan"), b.left_pan, a.left_pan, text_of_pan);
     w.value(translated("right pan"), b.right_pan, a.right_pan, text_of_pan);
     w.value(translated("mono below"), b.mono_below_hz, a.mono_below_hz,
-            [](double hz) { return fmt::format("{:.0f} Hz", hz); });
+            [](double hz) { return format_figures("{:.0f} Hz", hz); });
     w.flag(b.solo_safe, a.solo_safe, translated("solo-safe"), translated("no longer solo-safe"));
     w.flag(b.polarity_inverted, a.polarity_inverted, translated("polarity inverted"),
            translated("polarity as recorded"));

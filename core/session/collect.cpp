@@ -28,18 +28,18 @@ Result<void> copy_into(const fs::path& from, PendingFile& to, Progress* progress
     std::ifstream in(from, std::ios::binary);
     if (!in) return fail(from.string(), translated("the file cannot be read. Check its permissions."));
     std::string piece(size_t{4} << 20, '\0');
-    int64_t place = 0;
+    int64_t copied = 0;
     while (in) {
         if (progress && progress->cancelled()) return stopped();
         in.read(piece.data(), std::ssize(piece));
         const auto bytes = static_cast<size_t>(in.gcount());
-        if (auto written = to.write(place, std::string_view(piece).substr(0, bytes)); !written) return written;
-        place += static_cast<int64_t>(bytes);
+        if (auto written = to.write(copied, std::string_view(piece).substr(0, bytes)); !written) return written;
+        copied += static_cast<int64_t>(bytes);
         done(static_cast<int64_t>(bytes));
     }
     if (in.bad()) return fail(from.string(), translated("the file could not be read to its end. Check the disk."));
     std::error_code problem;
-    if (const auto size = fs::file_size(from, problem); problem || static_cast<int64_t>(size) != place)
+    if (const auto size = fs::file_size(from, problem); problem || static_cast<int64_t>(size) != copied)
         return fail(from.string(), translated("the file changed during the copy. Save again."));
     return to.finish();
 }
@@ -66,17 +66,17 @@ class Collecting {
           folders_{root_, false, !is_there(folder)} {}
 
     Result<Collected> run(const std::string& name) {
-        find_places();
+        find_targets();
         for (const fs::path& from : sources_)
             if (auto ok = copy(from); !ok) return tl::unexpected(ok.error());
         for (const fs::path& of_print : sessions_) {
             const auto then = read_session(of_print);
             if (!then) {
                 done_.missing.push_back(then.error());
-                places_.erase(of_print);
+                targets_.erase(of_print);
                 continue;
             }
-            if (auto ok = put_session(*then, places_[of_print]); !ok) return tl::unexpected(ok.error());
+            if (auto ok = put_session(*then, targets_[of_print]); !ok) return tl::unexpected(ok.error());
         }
         done_.session = root_ / (name + ".isotonus");
         if (auto ok = put_session(session_, done_.session); !ok) return tl::unexpected(ok.error());
@@ -90,10 +90,10 @@ class Collecting {
     }
 
   private:
-    void find_places() {
+    void find_targets() {
         std::set<fs::path> taken;
         for (const UsedFile& used : used_files(session_)) {
-            if (places_.contains(used.file)) continue;
+            if (targets_.contains(used.file)) continue;
             std::error_code problem;
             const auto size = fs::file_size(used.file, problem);
             if (problem) {
@@ -106,7 +106,7 @@ class Collecting {
             for (int n = 2; !taken.insert(to).second; ++n)
                 to = root_ / folder_for(used.use) /
                      (used.file.stem().string() + fmt::format(" ({})", n) + used.file.extension().string());
-            places_[used.file] = to;
+            targets_[used.file] = to;
             (used.use == Use::session_of_print ? sessions_ : sources_).push_back(used.file);
         }
     }
@@ -117,7 +117,7 @@ class Collecting {
     }
 
     Result<void> copy(const fs::path& from) {
-        auto pending = begin(places_[from]);
+        auto pending = begin(targets_[from]);
         if (!pending) return tl::unexpected(pending.error());
         const auto tell = [&](int64_t bytes) {
             copied_ += bytes;
@@ -131,11 +131,11 @@ class Collecting {
     Result<void> put_session(const Session& what, const fs::path& to) {
         auto pending = begin(to);
         if (!pending) return tl::unexpected(pending.error());
-        const auto place = [this](const fs::path& file) {
-            const auto at = places_.find(file);
-            return at == places_.end() ? file : at->second;
+        const auto new_path = [this](const fs::path& file) {
+            const auto at = targets_.find(file);
+            return at == targets_.end() ? file : at->second;
         };
-        const std::string text = session_to_json(with_files_at(what, place), to.parent_path());
+        const std::string text = session_to_json(with_files_at(what, new_path), to.parent_path());
         if (auto ok = pending->write(0, text); !ok) return ok;
         if (auto ok = pending->finish(); !ok) return ok;
         copies_.emplace_back(to, std::move(*pending));
@@ -147,7 +147,7 @@ class Collecting {
     Progress* const progress_;
     const ProtectedFiles kept_;
     Collected done_;
-    std::map<fs::path, fs::path> places_;  ///< from where to where
+    std::map<fs::path, fs::path> targets_;  ///< from where to where
     std::vector<fs::path> sources_;
     std::vector<fs::path> sessions_;  ///< of prints: their own paths change too
     int64_t total_ = 0, copied_ = 0;

@@ -65,7 +65,7 @@ class DocumentMaker {
     }
     bool start_array(size_t) {
         if (in_point_ || collecting_) make_odd();
-        collecting_ = lists_ && places_.size() >= 3 && keys_.back() == "rides" && are_rides();
+        collecting_ = lists_ && open_nodes_.size() >= 3 && keys_.back() == "rides" && are_rides();
         if (collecting_) lists_->all.emplace_back();
         return open(json::array());
     }
@@ -76,7 +76,7 @@ class DocumentMaker {
                 lists_->all.pop_back();
             } else {
                 lists_->all.back().shrink_to_fit();
-                *places_.back() = lists_->name_of(lists_->all.size() - 1);
+                *open_nodes_.back() = lists_->name_of(lists_->all.size() - 1);
             }
         }
         return close();
@@ -99,7 +99,7 @@ class DocumentMaker {
             "buses//chain//rides", "buses//sends//rides",  "main/chain//rides"};
         std::string way = keys_[1];
         for (size_t n = 2; n < keys_.size(); ++n) way += '/' + keys_[n];
-        return places_.back()->is_object() && std::find(known.begin(), known.end(), way) != known.end();
+        return open_nodes_.back()->is_object() && std::find(known.begin(), known.end(), way) != known.end();
     }
     bool wrong(Fault what) {
         fault = what;
@@ -129,45 +129,45 @@ class DocumentMaker {
     void make_odd() {
         const bool inside = in_point_;
         collecting_ = in_point_ = false;
-        for (const RidePoint& p : lists_->all.back()) places_.back()->push_back(point_json(p));
+        for (const RidePoint& p : lists_->all.back()) open_nodes_.back()->push_back(point_json(p));
         lists_->all.pop_back();
         if (!inside) return;
         const std::string key = key_;
         open(point_json(point_));
         key_ = key;
     }
-    json* place_for(json value) {
-        if (places_.empty()) {
+    json* node_for(json value) {
+        if (open_nodes_.empty()) {
             document = std::move(value);
             return &document;
         }
-        if (places_.back()->is_array()) {
-            if (places_.back()->size() >= max_items) return nullptr;
-            places_.back()->push_back(std::move(value));
-            return &places_.back()->back();
+        if (open_nodes_.back()->is_array()) {
+            if (open_nodes_.back()->size() >= max_items) return nullptr;
+            open_nodes_.back()->push_back(std::move(value));
+            return &open_nodes_.back()->back();
         }
-        return &((*places_.back())[key_] = std::move(value));
+        return &((*open_nodes_.back())[key_] = std::move(value));
     }
     bool put(json value) {
         if (collecting_ && !in_point_) make_odd();
-        return (place_for(std::move(value)) || wrong(Fault::many)) && count();
+        return (node_for(std::move(value)) || wrong(Fault::many)) && count();
     }
     bool open(json value) {
-        const bool in_list = !places_.empty() && places_.back()->is_array();
-        json* const here = place_for(std::move(value));
+        const bool in_list = !open_nodes_.empty() && open_nodes_.back()->is_array();
+        json* const here = node_for(std::move(value));
         if (!here) return wrong(Fault::many);
-        places_.push_back(here);
-        keys_.push_back(in_list || places_.size() == 1 ? std::string() : key_);
-        return places_.size() <= deepest_nesting ? count() : wrong(Fault::nested);
+        open_nodes_.push_back(here);
+        keys_.push_back(in_list || open_nodes_.size() == 1 ? std::string() : key_);
+        return open_nodes_.size() <= deepest_nesting ? count() : wrong(Fault::nested);
     }
     bool close() {
-        places_.pop_back();
+        open_nodes_.pop_back();
         keys_.pop_back();
         return true;
     }
 
     PointLists* const lists_;
-    std::vector<json*> places_;
+    std::vector<json*> open_nodes_;
     std::vector<std::string> keys_;  ///< under which each of them stands
     std::string key_;
     RidePoint point_;

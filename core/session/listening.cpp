@@ -13,7 +13,7 @@ const RecordingPassage* Recording::tied_at(double song_s) const {
     return found;
 }
 
-double Recording::place_s(double song_s) const {
+double Recording::recording_time_s(double song_s) const {
     const RecordingPassage* const p = tied_at(song_s);
     return p ? p->from_s + (song_s - *p->song_from_s) : song_s + starts_s;
 }

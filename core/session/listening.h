@@ -38,7 +38,7 @@ struct Recording {
     /// The passage tied to a stretch that this time of the song lies in; of several the one that starts last.
     const RecordingPassage* tied_at(double song_s) const;
     /// Where in it is heard what stands against this time of the song: by the tied passage, else by `starts_s`.
-    double place_s(double song_s) const;
+    double recording_time_s(double song_s) const;
 };
 
 /// What was noticed on a round of listening, at a time of the song.

@@ -427,9 +427,9 @@ Chain for_a_return(Chain chain) {
     return chain;
 }
 
-Chain copied(const Chain& chain, const Chain& in_place_of) {
+Chain copied(const Chain& chain, const Chain& replaced) {
     uint64_t last = 0;
-    for (const Processor& p : in_place_of) last = std::max(last, p.id);
+    for (const Processor& p : replaced) last = std::max(last, p.id);
     Chain next;
     for (Processor p : chain) {
         p.id = ++last;

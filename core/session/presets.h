@@ -56,7 +56,7 @@ inline constexpr const char* parallel_preset = "Pressed copy";
 inline constexpr const char* sharing_preset = translatable("For sharing");
 
 /// The same processors with ids that the chain which they replace never had, so that its rides do not become theirs.
-Chain copied(const Chain& chain, const Chain& in_place_of);
+Chain copied(const Chain& chain, const Chain& replaced);
 
 /// A chain with a preset behind it or in its place, and what its compressors are to reduce by under their new ids.
 struct TakenPreset {

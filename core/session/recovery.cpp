@@ -14,7 +14,7 @@ namespace {
 constexpr uintmax_t longest_path_bytes = 65536;
 
 // "TOKEN.isotonus" is a session; "TOKEN.place" says where it was saved, and is locked by whoever works on it.
-fs::path place_file(const fs::path& copy) { return fs::path(copy).replace_extension(".place"); }
+fs::path location_file(const fs::path& copy) { return fs::path(copy).replace_extension(".place"); }
 
 }  // namespace
 
@@ -55,13 +55,13 @@ Result<void> Recovery::keep(const Session& session, const std::optional<fs::path
         if (auto claimed = claim(); !claimed) return claimed;
     // The lock is on the place file itself, so that it is written in place; it comes before the copy it speaks of. Only
     // what changed is written, and never is the file empty on the way: a kill may come at any moment.
-    const std::string place = path ? path->string() : std::string();
+    const std::string location = path ? path->string() : std::string();
     const auto before = read_whole(claim_file_, longest_path_bytes);
-    bool written = before && *before == place;
+    bool written = before && *before == location;
     if (!written) {
         const int descriptor = ::open(claim_file_.c_str(), O_WRONLY | O_NOFOLLOW | O_CLOEXEC);
-        written = descriptor >= 0 && ::write(descriptor, place.data(), place.size()) == std::ssize(place) &&
-                  ::ftruncate(descriptor, std::ssize(place)) == 0;
+        written = descriptor >= 0 && ::write(descriptor, location.data(), location.size()) == std::ssize(location) &&
+                  ::ftruncate(descriptor, std::ssize(location)) == 0;
         if (descriptor >= 0) ::close(descriptor);
     }
     if (!written) {
@@ -87,9 +87,9 @@ std::vector<Recovery::Left> Recovery::left_behind() {
     for (const fs::path& entry : entries_of(folder()).value_or(std::vector<fs::path>())) {
         if (entry.extension() != ".isotonus") continue;
         Left left{entry, std::nullopt};
-        if (is_there(place_file(entry)) && !FileLock::take(place_file(entry), 0.0)) continue;  // somebody's own
-        const auto place = read_whole(place_file(entry), longest_path_bytes);
-        if (place && !place->empty()) left.path = fs::path(*place);
+        if (is_there(location_file(entry)) && !FileLock::take(location_file(entry), 0.0)) continue;  // somebody's own
+        const auto location = read_whole(location_file(entry), longest_path_bytes);
+        if (location && !location->empty()) left.path = fs::path(*location);
         found.push_back(std::move(left));
     }
     return found;
@@ -98,7 +98,7 @@ std::vector<Recovery::Left> Recovery::left_behind() {
 void Recovery::discard(const Left& left) {
     std::error_code ignored;
     fs::remove(left.file, ignored);
-    fs::remove(place_file(left.file), ignored);
+    fs::remove(location_file(left.file), ignored);
 }
 
 }  // namespace isotonus

@@ -184,8 +184,8 @@ Session with_track(const Session& session, TrackId id, const std::function<void(
     if (const auto* track = session.tracks.with_id(id)) {
         Track changed = **track;
         change(changed);
-        const auto place = static_cast<size_t>(track - session.tracks.items().data());
-        next.tracks.change()[place] = std::make_shared<const Track>(std::move(changed));
+        const auto slot = static_cast<size_t>(track - session.tracks.items().data());
+        next.tracks.change()[slot] = std::make_shared<const Track>(std::move(changed));
     }
     return next;
 }
@@ -342,14 +342,14 @@ Session with_channels_split(const Session& session, TrackId id, int channels) {
     if (!found) return next;
     const std::shared_ptr<const Track> whole = *found;
     auto& tracks = next.tracks.change();
-    auto place = tracks.erase(tracks.begin() + (found - session.tracks.items().data()));
+    auto slot = tracks.erase(tracks.begin() + (found - session.tracks.items().data()));
     for (int c = 0; c < channels; ++c) {
         Track part = *whole;
         if (c > 0) part.id = next.next_id++;
         part.name = fmt::format("{} {}", whole->name, c + 1);
         part.source.channels = Channels::one;
         part.source.channel = c;
-        place = tracks.insert(place, std::make_shared<const Track>(std::move(part))) + 1;
+        slot = tracks.insert(slot, std::make_shared<const Track>(std::move(part))) + 1;
     }
     return next;
 }
@@ -496,8 +496,8 @@ Result<double> number_in(const std::string& key, const std::string& text, double
     if (problem != std::errc() || stop != end || !std::isfinite(value))
         return fail("", translate("{} is a number, '{}' is not. Type a number.", key, text));
     if (value < low || value > high)
-        return fail("", translate("{} goes from {:g} to {:g}{}; {} is outside. Type a value inside.", key, low, high,
-                                  unit, text));
+        return fail("", translate("{} goes from {:.9g} to {:.9g}{}; {} is outside. Type a value inside.", key, low,
+                                  high, unit, text));
     return value;
 }
 

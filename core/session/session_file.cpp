@@ -313,8 +313,8 @@ Track track_from(json j, const std::string& key_path, const Reading& reading) {
     take_path(t, "file", track.source.file, folder);
     take_path(t, "right_file", track.source.right_file, folder);
     track_fields(t, track);
-    t.each("clips", limits::max_clips, [&](json item, const std::string& clip_place) {
-        track.source.clips.push_back(item_from<Clip>(std::move(item), clip_place, fault, {"frames"},
+    t.each("clips", limits::max_clips, [&](json item, const std::string& clip_name) {
+        track.source.clips.push_back(item_from<Clip>(std::move(item), clip_name, fault, {"frames"},
                                                      [](JsonReader& c, Clip& clip) { clip_fields(c, clip); }));
     });
     bool counted = true;

@@ -46,11 +46,11 @@ class SharedList {
         constexpr size_t few = 16;
         if (list.size() > few) {
             std::call_once(items_->indexed, [this] {
-                for (size_t n = 0; n < items_->list.size(); ++n) items_->places.emplace(id_of(items_->list[n]), n);
+                for (size_t n = 0; n < items_->list.size(); ++n) items_->indices.emplace(id_of(items_->list[n]), n);
             });
-            const auto at = items_->places.find(id);
-            if (at == items_->places.end() && items_->places.size() == list.size()) return nullptr;
-            if (at != items_->places.end() && at->second < list.size() && has_id(list[at->second]))
+            const auto at = items_->indices.find(id);
+            if (at == items_->indices.end() && items_->indices.size() == list.size()) return nullptr;
+            if (at != items_->indices.end() && at->second < list.size() && has_id(list[at->second]))
                 return &list[at->second];
             // Somebody still changes them.
         }
@@ -74,7 +74,7 @@ class SharedList {
         explicit Items(std::vector<T> items) : list(std::move(items)) {}
         std::vector<T> list;
         std::once_flag indexed;
-        std::unordered_map<uint64_t, size_t> places;  ///< by id
+        std::unordered_map<uint64_t, size_t> indices;  ///< by id
     };
     std::shared_ptr<Items> items_;
 };

@@ -71,8 +71,8 @@ TargetSheet sheet_from(const json& j, const std::string& key_path, std::string* 
     if (const json* p = t.take("percussive"))
         s.percussive = target_from(json(*p), t.at("percussive"), s.percussive, fault);
     if (const json* p = t.take("sustained")) s.sustained = target_from(json(*p), t.at("sustained"), s.sustained, fault);
-    t.each("rules", limits::max_rules, [&](json item, const std::string& rule_place) {
-        JsonReader r(std::move(item), rule_place, fault);
+    t.each("rules", limits::max_rules, [&](json item, const std::string& rule_name) {
+        JsonReader r(std::move(item), rule_name, fault);
         TargetRule rule;
         r.required("target");
         rule_fields(r, rule);

@@ -13,7 +13,7 @@ namespace {
 
 constexpr double same_s = 1e-6;  ///< times nearer than this are one: a mark's own time is its first beat
 
-size_t place_at(const std::vector<TempoMark>& tempo, double time_s) {
+size_t index_at(const std::vector<TempoMark>& tempo, double time_s) {
     size_t at = 0;
     while (at + 1 < tempo.size() && tempo[at + 1].time_s <= time_s + same_s) ++at;
     return at;
@@ -59,11 +59,11 @@ void sort_tempo(std::vector<TempoMark>& tempo) {
                      [](const TempoMark& a, const TempoMark& b) { return a.time_s < b.time_s; });
 }
 
-const TempoMark& mark_at(const std::vector<TempoMark>& tempo, double time_s) { return tempo[place_at(tempo, time_s)]; }
+const TempoMark& mark_at(const std::vector<TempoMark>& tempo, double time_s) { return tempo[index_at(tempo, time_s)]; }
 
 BarPosition bar_at(const std::vector<TempoMark>& tempo, double time_s) {
     int bars = 0;
-    const size_t at = place_at(tempo, time_s);
+    const size_t at = index_at(tempo, time_s);
     for (size_t i = 0; i < at; ++i)
         bars += static_cast<int>(std::ceil((tempo[i + 1].time_s - tempo[i].time_s) / tempo[i].bar_s() - same_s));
     const TempoMark& m = tempo[at];
@@ -75,7 +75,7 @@ BarPosition bar_at(const std::vector<TempoMark>& tempo, double time_s) {
 
 double snapped(const std::vector<TempoMark>& tempo, double time_s, bool bars) {
     if (tempo.empty()) return time_s;
-    const size_t at = place_at(tempo, time_s);
+    const size_t at = index_at(tempo, time_s);
     const TempoMark& m = tempo[at];
     const double step = bars ? m.bar_s() : m.beat_s();
     const double near = m.time_s + std::round((time_s - m.time_s) / step) * step;

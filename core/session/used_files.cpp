@@ -31,10 +31,10 @@ std::vector<UsedFile> used_files(const Session& session) {
     return files;
 }
 
-Session with_files_at(const Session& session, const std::function<fs::path(const fs::path&)>& place) {
+Session with_files_at(const Session& session, const std::function<fs::path(const fs::path&)>& new_path) {
     Session next = session;
     const auto move = [&](fs::path& file) {
-        if (!file.empty()) file = place(file);
+        if (!file.empty()) file = new_path(file);
     };
     const auto move_rooms = [&](TrackId row) {
         const Chain& chain = *next.chain_of(row);

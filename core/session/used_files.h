@@ -16,8 +16,8 @@ struct UsedFile {
 /// Of tracks, rooms of reverbs, prints and references; each once for every use.
 std::vector<UsedFile> used_files(const Session& session);
 
-/// A copy that finds its files elsewhere: `place` gives where a path leads now.
-Session with_files_at(const Session& session, const std::function<fs::path(const fs::path&)>& place);
+/// A copy that finds its files elsewhere: `new_path` gives where a path leads now.
+Session with_files_at(const Session& session, const std::function<fs::path(const fs::path&)>& new_path);
 
 /// A copy in which files that are not where they were are those of the same name in a folder or in the folders below it
 /// (eight deep at most); how many were found.

@@ -30,9 +30,9 @@ class LimitCheck {
     template <class Look>
     void inside(std::string_view name, size_t number, const Look& look) {
         if (failed()) return;
-        place_.push_back({name, number});
+        path_.push_back({name, number});
         look();
-        place_.pop_back();
+        path_.pop_back();
     }
 
     LimitCheck& rare() { return *this; }
@@ -40,7 +40,7 @@ class LimitCheck {
         if (!std::isfinite(value))
             complain(key, translated("must be a number"));
         else if (value < low || value > high)
-            complain(key, translate("must be from {:g} to {:g}, but is {:g}", low, high, value));
+            complain(key, translate("must be from {:.9g} to {:.9g}, but is {:.9g}", low, high, value));
     }
     void level(const char* key, double db) {
         if (db != silence_db) number(key, db, lowest_level_db, fader_max_db);
@@ -74,17 +74,17 @@ class LimitCheck {
     }
     void complain(std::string_view key, const std::string& what) {
         if (failed()) return;
-        for (const auto& [name, number] : place_)
+        for (const auto& [name, number] : path_)
             fault_ += fmt::format("{}{}, ", shown_text(name), number ? fmt::format(" {}", number) : "");
         fault_ += fmt::format("'{}' {}", key, what);
     }
 
   private:
-    struct Place {
+    struct Step {
         std::string_view name;
         size_t number;
     };
-    std::vector<Place> place_;
+    std::vector<Step> path_;
     std::string fault_;
 };
 
@@ -267,7 +267,7 @@ class Needs {
     /// Depth first, without recursion: rows may stand in a line of thousands.
     bool is_round(TrackId first) {
         static const std::vector<Need> none;
-        struct Place {
+        struct Step {
             TrackId row;
             const std::vector<Need>* needs;
             size_t next = 0;
@@ -277,13 +277,13 @@ class Needs {
             return at == needs.end() ? &none : &at->second;
         };
         if (seen[first] != Seen::no) return false;
-        std::vector<Place> places{{first, needs_of(first)}};
+        std::vector<Step> steps{{first, needs_of(first)}};
         seen[first] = Seen::under_way;
-        while (!places.empty()) {
-            Place& here = places.back();
+        while (!steps.empty()) {
+            Step& here = steps.back();
             if (here.next == here.needs->size()) {
                 seen[here.row] = Seen::done;
-                places.pop_back();
+                steps.pop_back();
                 if (!way.empty()) way.pop_back();
                 continue;
             }
@@ -292,7 +292,7 @@ class Needs {
             way.push_back(other);
             if (seen[other.row] == Seen::under_way) return true;
             seen[other.row] = Seen::under_way;
-            places.push_back({other.row, needs_of(other.row)});
+            steps.push_back({other.row, needs_of(other.row)});
         }
         return false;
     }

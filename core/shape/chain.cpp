@@ -344,7 +344,7 @@ bool ChainRun::pass_at_once(Step& step, int64_t ends_at, float* cell, int cells,
 }
 
 size_t ChainRun::steps() const { return steps_.size(); }
-size_t ChainRun::place_of(size_t step) const { return steps_[step]->position; }
+size_t ChainRun::position_of(size_t step) const { return steps_[step]->position; }
 float ChainRun::reduction_db(size_t step, int cell) const { return steps_[step]->reductions_db[cell]; }
 
 bool ChainRun::begun_again() const {

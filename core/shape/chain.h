@@ -65,7 +65,7 @@ class ChainRun {
     /// Of a cell that was processed last: the deepest reduction of each processor of the chain that is at work, dB; and
     /// their places.
     size_t steps() const;
-    size_t place_of(size_t step) const;
+    size_t position_of(size_t step) const;
     float reduction_db(size_t step, int cell) const;
     /// Why it does nothing; empty: it does something.
     std::string fault(size_t step) const;

@@ -35,7 +35,7 @@ struct Modulation {
         float passed[2][stages] = {};
     };
     /// What the movement says at a time: frames of delay, or the all-pass filters' coefficient.
-    double place(double turn, double depth, double rate) const {
+    double delay_at(double turn, double depth, double rate) const {
         const double wave = std::sin(2.0 * std::numbers::pi * turn);
         if (s_.kind == ModulationKind::chorus) return (15.0 + 8.0 * depth * wave) * 0.001 * rate;
         if (s_.kind == ModulationKind::flanger) return (1.0 + 2.5 * depth * (1.0 + wave)) * 0.001 * rate;
@@ -62,8 +62,8 @@ struct Modulation {
         for (int side = 0; side < c.channels; ++side) {
             Ring ring(lines + static_cast<size_t>(side) * length(c.sample_rate), length(c.sample_rate));
             const double shift = side == 1 ? s_.apart / 360.0 : 0.0;
-            const double from = place(state.turn + shift, depth_from_, c.sample_rate),
-                         to = place(turned + shift, s_.depth / 100.0, c.sample_rate);
+            const double from = delay_at(state.turn + shift, depth_from_, c.sample_rate),
+                         to = delay_at(turned + shift, s_.depth / 100.0, c.sample_rate);
             uint32_t at = state.at;
             for (int i = 0; i < c.frames; ++i) {
                 const double share = static_cast<double>(i + 1) / cell_frames, now = from + (to - from) * share;

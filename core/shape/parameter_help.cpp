@@ -10,13 +10,33 @@ namespace isotonus {
 namespace {
 
 struct Help {
-    std::string_view type;  ///< empty: of every processor that has this parameter
-    std::string_view parameter;
+    std::string_view type;       ///< empty: of every processor that has this parameter
+    std::string_view parameter;  ///< empty: the processor as a whole
     const char* text;
 };
 
 // A text of one type stands before that of all.
 constexpr auto helps = std::to_array<Help>({
+    {"low_cut", "", translatable("Removes everything below a frequency: rumble, hum, lows that another track needs.")},
+    {"high_cut", "",
+     translatable("Removes everything above a frequency: hiss, or brightness that draws a sound forward.")},
+    {"equaliser", "",
+     translatable("Raises or lowers parts of the spectrum. Cut what disturbs before you boost what is missing.")},
+    {"compressor", "", translatable("Turns loud passages down, so that the level stays even. 2 to 3 dB for a voice.")},
+    {"band_compressor", "",
+     translatable("Compresses one range of frequencies alone, such as sharp s sounds or a boomy low end.")},
+    {"duck", "", translatable("Lowers the sound while another track plays, such as the bass under the kick.")},
+    {"gate", "", translatable("Silences what stays below a threshold, such as bleed between the hits of a drum.")},
+    {"saturation", "", translatable("Adds harmonics by gentle distortion. Makes a bass audible on small speakers.")},
+    {"transient", "", translatable("Makes the attack or the ring of hits louder or softer, whatever their level.")},
+    {"limiter", "",
+     translatable("Lets no peak pass a ceiling. Use it on single peaks of a track, sparingly on the main output.")},
+    {"modulation", "",
+     translatable("Chorus, flanger or phaser: a copy that moves against the sound. Widens what is static.")},
+    {"delay", "", translatable("Echoes, free or in note values. Gives depth without the wash of a room.")},
+    {"reverb", "", translatable("The sound of a room. Use it on a return, so that several tracks share one room.")},
+    {"width", "", translatable("Makes a stereo sound wider or narrower. Narrow what loses too much in mono.")},
+
     {"", "mix",
      translatable(
          "How much of the result is processed sound; the rest is the sound as it came in. Lower it for parallel "
@@ -203,6 +223,12 @@ std::string help_of(std::string_view processor_type, const ParameterInfo& parame
     const auto shared = std::ranges::find_if(helps, is_of(""));
     if (own != helps.end()) return translated(own->text);
     return shared == helps.end() ? std::string() : translated(shared->text);
+}
+
+std::string help_of(std::string_view processor_type) {
+    const auto own =
+        std::ranges::find_if(helps, [=](const Help& h) { return h.type == processor_type && h.parameter.empty(); });
+    return own == helps.end() ? std::string() : translated(own->text);
 }
 
 }  // namespace isotonus

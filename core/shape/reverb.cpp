@@ -156,23 +156,23 @@ struct Reverb {
     }
 
     void prepare(const Settings& s, int, double rate, bool first) {
-        from_places_ = to_places_;
-        to_places_.before = static_cast<size_t>(std::lround(s.predelay_ms * 0.001 * rate));
+        from_lengths_ = to_lengths_;
+        to_lengths_.before = static_cast<size_t>(std::lround(s.predelay_ms * 0.001 * rate));
         double sum = 0.0;
         for (size_t n = 0; n < lines_count; ++n) {
             const auto frames = static_cast<size_t>(s.size * line_ms[n] * 0.001 * rate);
-            to_places_.delay[n] = std::max<size_t>(cell_frames, frames) | 1U;
-            sum += static_cast<double>(to_places_.delay[n]);
+            to_lengths_.delay[n] = std::max<size_t>(cell_frames, frames) | 1U;
+            sum += static_cast<double>(to_lengths_.delay[n]);
         }
         mean_s_ = sum / lines_count / rate;
         for (size_t n = 0; n < reflections; ++n)
-            to_places_.tap[n] = static_cast<size_t>(std::lround(s.size * early[n].ms * 0.001 * rate));
-        if (first) from_places_ = to_places_;
+            to_lengths_.tap[n] = static_cast<size_t>(std::lround(s.size * early[n].ms * 0.001 * rate));
+        if (first) from_lengths_ = to_lengths_;
         cuts_.set(s.low_cut_hz, s.high_cut_hz, rate, first);
         duck_.set(s.duck_db, s.duck_threshold_dbfs, rate, first);
         // A line loses 60 dB in the decay's time: what is left of a pass, by frequency.
         for (size_t n = 0; n < lines_count; ++n) {
-            const double pass_s = static_cast<double>(to_places_.delay[n]) / rate;
+            const double pass_s = static_cast<double>(to_lengths_.delay[n]) / rate;
             const auto left = [pass_s](double decay_s) { return std::pow(10.0, -3.0 * pass_s / decay_s); };
             const double middle = left(s.decay_s), low = left(s.decay_s * s.low_factor) / middle,
                          high = left(s.decay_s * s.high_factor) / middle;
@@ -216,9 +216,9 @@ struct Reverb {
             before[s].write(at, side[s], cell_frames);
         }
         state.before = at;
-        // Places are counted from the cell's end.
+        // Lengths are counted from the cell's end.
         constexpr auto cell = static_cast<size_t>(cell_frames);
-        const Places &from = from_places_, &to = to_places_;
+        const Lengths &from = from_lengths_, &to = to_lengths_;
         for (int s = 0; s < 2; ++s) before[s].read_gliding(at, from.before + cell, to.before + cell, late_in[s]);
         if (from_.early != 0.0f || to_.early != 0.0f)
             for (size_t n = 0; n < reflections; ++n)
@@ -258,10 +258,10 @@ struct Reverb {
 
   private:
     /// Frames after which what comes in is heard: of the pre-delay, the lines, and the reflections.
-    struct Places {
+    struct Lengths {
         size_t before = 0, delay[lines_count] = {}, tap[reflections] = {};
     };
-    Places from_places_, to_places_;
+    Lengths from_lengths_, to_lengths_;
     double mean_s_ = 0.05;
     Shelf low_, high_;
     Glide from_, to_;

@@ -43,10 +43,10 @@ constexpr int half = gentle_taps / 2;
 constexpr int late = steep_taps - 1 + half;  ///< frames: the steep filters there and back, and the others
 constexpr int max_frames = 256;              ///< that are worked on at once, so that all of them stay near
 
-/// A windowed sinc; `place` and `reach` in samples, `cut` of half their rate.
-double windowed_sinc(double place, double cut, double reach) {
-    const double angle = std::numbers::pi * place;
-    return (place == 0.0 ? cut : std::sin(cut * angle) / angle) * kaiser(place / reach, beta);
+/// A windowed sinc; `time` and `reach` in samples, `cut` of half their rate.
+double windowed_sinc(double time, double cut, double reach) {
+    const double angle = std::numbers::pi * time;
+    return (time == 0.0 ? cut : std::sin(cut * angle) / angle) * kaiser(time / reach, beta);
 }
 
 struct Weights {

@@ -162,7 +162,7 @@ Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t positi
         if (!run) return tl::unexpected(run.error());
         const int64_t frames = frames_of(recipe);
         ReductionWatch watch(recipe, run->chain, frames);
-        if (position >= recipe.chain.size() || watch.by_place[position].empty())
+        if (position >= recipe.chain.size() || watch.by_position[position].empty())
             return fail(
                 "", translated("this processor reduces no level. Choose a compressor, a ducker, a gate or a limiter."));
         run->chain.begin(0);
@@ -174,7 +174,7 @@ Result<Signal::Reduction> reduction_of(const SignalRecipe& recipe, size_t positi
             if (auto done = run->process(cell, some, out); !done) return tl::unexpected(done.error());
             watch.note(run->chain, cell, some);
         }
-        return summed_up(watch.by_place[position], recipe.sample_rate);
+        return summed_up(watch.by_position[position], recipe.sample_rate);
     });
 }
 

@@ -117,7 +117,7 @@ Result<void> SignalMaking::reach(int64_t frames) {
 bool SignalMaking::go_ahead() {
     std::unique_lock lock(mutex_);
     const int64_t most = std::min(signal_.frames, slowest() + ahead * piece_frames);
-    if (busy_ || error_ || places_.empty() || made_ >= most) return false;
+    if (busy_ || error_ || readers_.empty() || made_ >= most) return false;
     make_one(lock);
     return true;
 }
@@ -134,11 +134,11 @@ Result<Measurer::Outcome> SignalMaking::finish(Progress* progress) {
         if (auto opened = open(); !opened) return tl::unexpected(opened.error());
     const ChainRun& chain = run_->chain;
     signal_.keep_checkpoints();
-    for (size_t n = 0; n < watch_->by_place.size(); ++n)
-        signal_.reductions[first_ + n] = std::move(watch_->by_place[n]);
+    for (size_t n = 0; n < watch_->by_position.size(); ++n)
+        signal_.reductions[first_ + n] = std::move(watch_->by_position[n]);
     for (size_t n = 0; n < chain.steps(); ++n) {
-        signal_.passed[first_ + chain.place_of(n)] = chain.passed(n);
-        signal_.faults[first_ + chain.place_of(n)] = chain.fault(n);
+        signal_.passed[first_ + chain.position_of(n)] = chain.passed(n);
+        signal_.faults[first_ + chain.position_of(n)] = chain.fault(n);
     }
     auto outcome = measurer_->finish();
     run_.reset();
@@ -149,22 +149,22 @@ Result<Measurer::Outcome> SignalMaking::finish(Progress* progress) {
 }
 
 int64_t SignalMaking::slowest() const {
-    return places_.empty() ? 0 : *std::min_element(places_.begin(), places_.end());
+    return readers_.empty() ? 0 : *std::min_element(readers_.begin(), readers_.end());
 }
 
-SignalMaking::Place SignalMaking::enter() {
+SignalMaking::Reader SignalMaking::enter() {
     const std::scoped_lock lock(mutex_);
-    return places_.insert(places_.end(), 0);
+    return readers_.insert(readers_.end(), 0);
 }
 
-void SignalMaking::leave(Place place) {
+void SignalMaking::leave(Reader reader) {
     const std::scoped_lock lock(mutex_);
-    places_.erase(place);
+    readers_.erase(reader);
 }
 
-SignalMaking::Piece SignalMaking::piece_at(Place place, int64_t frame) {
+SignalMaking::Piece SignalMaking::piece_at(Reader reader, int64_t frame) {
     const std::scoped_lock lock(mutex_);
-    *place = frame;
+    *reader = frame;
     const int64_t n = frame / piece_frames - first_piece_;
     return n >= 0 && n < std::ssize(pieces_) ? pieces_[static_cast<size_t>(n)] : nullptr;
 }

@@ -35,11 +35,11 @@ class SignalMaking {
     // Of one that is streamed: pieces stay until all who read have passed them.
 
     /// Where somebody reads.
-    using Place = std::list<int64_t>::iterator;
-    Place enter();
-    void leave(Place place);
+    using Reader = std::list<int64_t>::iterator;
+    Reader enter();
+    void leave(Reader reader);
     /// The piece that holds a frame, which was reached; null when it is gone.
-    Piece piece_at(Place place, int64_t frame);
+    Piece piece_at(Reader reader, int64_t frame);
     /// Makes another piece, unless somebody does, nobody reads, or it is far enough ahead of the slowest who does.
     /// False: it did not.
     bool go_ahead();
@@ -73,7 +73,7 @@ class SignalMaking {
     std::atomic<bool> finished_ = false, lost_ = false;
     std::deque<Piece> pieces_;
     int64_t first_piece_ = 0;
-    std::list<int64_t> places_;
+    std::list<int64_t> readers_;
 };
 
 }  // namespace isotonus

@@ -171,8 +171,8 @@ class KeptReader : public FrameReader {
 class StreamReader : public FrameReader {
   public:
     explicit StreamReader(std::shared_ptr<const SignalState> state)
-        : state_(std::move(state)), place_(state_->making->enter()) {}
-    ~StreamReader() override { state_->making->leave(place_); }
+        : state_(std::move(state)), reader_(state_->making->enter()) {}
+    ~StreamReader() override { state_->making->leave(reader_); }
     int channels() const override { return state_->recipe.source.channels(); }
     Result<void> read(int64_t first, int64_t frames, float* out) override {
         const int64_t wide = channels();
@@ -197,7 +197,7 @@ class StreamReader : public FrameReader {
 
     Result<void> hold(int64_t first, int64_t frames) {
         auto there = state_->making->reach(first + frames);
-        held_ = there ? state_->making->piece_at(place_, first) : nullptr;
+        held_ = there ? state_->making->piece_at(reader_, first) : nullptr;
         return there;
     }
     /// What has gone already.
@@ -211,7 +211,7 @@ class StreamReader : public FrameReader {
     }
 
     const std::shared_ptr<const SignalState> state_;
-    const SignalMaking::Place place_;
+    const SignalMaking::Reader reader_;
     SignalMaking::Piece held_;
     std::unique_ptr<FrameReader> anew_;
 };

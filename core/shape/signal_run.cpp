@@ -10,10 +10,10 @@ namespace {
 
 constexpr int64_t read_frames = 4096;  ///< of a source at once
 
-std::set<size_t> judged_places(const SignalRecipe& recipe) {
-    std::set<size_t> places;
-    for (const auto& [place, tap] : recipe.detector_input) places.insert(place);
-    return places;
+std::set<size_t> judged_positions(const SignalRecipe& recipe) {
+    std::set<size_t> positions;
+    for (const auto& [position, tap] : recipe.detector_input) positions.insert(position);
+    return positions;
 }
 
 }  // namespace
@@ -73,7 +73,7 @@ Result<void> TapReader::fill() {
 }
 
 SignalRun::SignalRun(const SignalRecipe& recipe, TapReader source)
-    : chain(recipe.chain, recipe.rides, recipe.source.channels(), recipe.sample_rate, judged_places(recipe)),
+    : chain(recipe.chain, recipe.rides, recipe.source.channels(), recipe.sample_rate, judged_positions(recipe)),
       source_(std::move(source)) {}
 
 Result<SignalRun> SignalRun::open(const SignalRecipe& recipe, bool in_order) {
@@ -110,16 +110,16 @@ Result<void> SignalRun::process(int64_t cell, int cells, float* out) {
 }
 
 ReductionWatch::ReductionWatch(const SignalRecipe& recipe, const ChainRun& chain, int64_t frames)
-    : by_place(recipe.chain.size()) {
+    : by_position(recipe.chain.size()) {
     constexpr int64_t block = LevelSummary::block_frames;
     for (size_t s = 0; s < chain.steps(); ++s)
-        if (turns_down(*processor_type(recipe.chain[chain.place_of(s)].type)))
-            by_place[chain.place_of(s)].assign(static_cast<size_t>((frames + block - 1) / block), 0.0f);
+        if (turns_down(*processor_type(recipe.chain[chain.position_of(s)].type)))
+            by_position[chain.position_of(s)].assign(static_cast<size_t>((frames + block - 1) / block), 0.0f);
 }
 
 void ReductionWatch::note(const ChainRun& chain, int64_t first, int cells) {
     for (size_t s = 0; s < chain.steps(); ++s) {
-        auto& list = by_place[chain.place_of(s)];
+        auto& list = by_position[chain.position_of(s)];
         if (list.empty()) continue;
         for (int n = 0; n < cells; ++n) {
             const int64_t frame = std::max<int64_t>(0, (first + n) * cell_frames - chain.latency());

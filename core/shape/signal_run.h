@@ -52,7 +52,7 @@ class ReductionWatch {
     /// Of the cells from this one on, which this chain processed last.
     void note(const ChainRun& chain, int64_t first, int cells);
 
-    std::vector<std::vector<float>> by_place;
+    std::vector<std::vector<float>> by_position;
 };
 
 }  // namespace isotonus

@@ -131,21 +131,21 @@ bool find_delay(Transform& transform, const Spectrum& cross, int rate, int size,
 }
 
 /// A stretch around a hit, as both were heard.
-struct Place {
+struct HitSpectra {
     int64_t first;
     Spectrum reference, track;
 };
 
 /// How alike both are as they stand, and once the track is moved: heard anew, by whole samples, with the rest turned in
 /// the spectrum.
-Result<void> compare_aligned(const std::vector<Place>& places, FrameReader& track, int64_t track_delay, double turn,
-                             Transform& transform, int rate, int size, Alignment& found) {
+Result<void> compare_aligned(const std::vector<HitSpectra>& spectra, FrameReader& track, int64_t track_delay,
+                             double turn, Transform& transform, int rate, int size, Alignment& found) {
     const double sign = found.inverted ? -1.0 : 1.0;
     const int64_t whole = std::llround(found.delay_samples);
     const double rest = found.delay_samples - static_cast<double>(whole);
     double power_x = 0.0, power_now = 0.0, power_moved = 0.0, product_now = 0.0, product_moved = 0.0;
     double low_now = 0.0, low_moved = 0.0;
-    for (const auto& [first, x, y] : places) {
+    for (const auto& [first, x, y] : spectra) {
         const auto moved = listen(track, first - track_delay + whole, size);
         if (!moved) return tl::unexpected(moved.error());
         const Spectrum z = transform.forward(*moved);
@@ -184,7 +184,7 @@ Result<Alignment> align_to(const Material& reference, const Material& track, Sta
     const double turn = reference_stands.inverted != track_stands.inverted ? -1.0 : 1.0;
 
     Alignment found;
-    std::vector<Place> places;
+    std::vector<HitSpectra> spectra;
     Spectrum cross(static_cast<size_t>(size / 2 + 1));
     for (const int64_t hit : strongest_hits(reference.summary, rate, static_cast<size_t>(max_hits))) {
         const int64_t first = hit + reference_stands.delay - size / 4;
@@ -192,16 +192,17 @@ Result<Alignment> align_to(const Material& reference, const Material& track, Sta
         const auto y = listen(**b, first - track_stands.delay, size);
         if (!x) return tl::unexpected(x.error());
         if (!y) return tl::unexpected(y.error());
-        if (places.empty()) found.strongest_hit = hit + reference_stands.delay;
-        places.push_back({first, transform.forward(*x), transform.forward(*y)});
+        if (spectra.empty()) found.strongest_hit = hit + reference_stands.delay;
+        spectra.push_back({first, transform.forward(*x), transform.forward(*y)});
         for (size_t k = 0; k < cross.size(); ++k)
-            cross[k] += turn * std::conj(places.back().reference[k]) * places.back().track[k];
+            cross[k] += turn * std::conj(spectra.back().reference[k]) * spectra.back().track[k];
     }
-    found.hits = static_cast<int>(places.size());
-    if (places.empty()) return found;
+    found.hits = static_cast<int>(spectra.size());
+    if (spectra.empty()) return found;
 
     if (!find_delay(transform, cross, rate, size, found)) return found;
-    if (auto compared = compare_aligned(places, **b, track_stands.delay, turn, transform, rate, size, found); !compared)
+    if (auto compared = compare_aligned(spectra, **b, track_stands.delay, turn, transform, rate, size, found);
+        !compared)
         return tl::unexpected(compared.error());
     found.reliable = found.hits >= 3 && found.distinctness >= 1.15 && found.correlation_after >= 0.2;
     return found;

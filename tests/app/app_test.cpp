@@ -36,18 +36,18 @@ TEST_F(Window, the_whole_job_by_mouse_and_keys) {
     station(4);
     work().document.select_only(track(2).id);
     auto* editor = find<RideEditor>("rideEditor");
-    QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->place_of(1.0, -6.0).toPoint());
-    QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->place_of(2.0, 3.0).toPoint());
+    QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->point_of(1.0, -6.0).toPoint());
+    QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->point_of(2.0, 3.0).toPoint());
     ASSERT_TRUE(track(2).rides[Parameter::level]);
     ASSERT_EQ(track(2).rides[Parameter::level]->points.size(), 2u);
     EXPECT_NEAR(track(2).rides[Parameter::level]->points[0].time_s, 1.0, 0.02);
     EXPECT_NEAR(track(2).rides[Parameter::level]->points[0].value, -6.0, 0.3);
     drag(editor,
          editor
-             ->place_of(track(2).rides[Parameter::level]->points[1].time_s,
+             ->point_of(track(2).rides[Parameter::level]->points[1].time_s,
                         track(2).rides[Parameter::level]->points[1].value)
              .toPoint(),
-         editor->place_of(3.0, 0.0).toPoint());
+         editor->point_of(3.0, 0.0).toPoint());
     EXPECT_NEAR(track(2).rides[Parameter::level]->points[1].time_s, 3.0, 0.05);
     EXPECT_NEAR(track(2).rides[Parameter::level]->points[1].value, 0.0, 0.4);
 
@@ -169,9 +169,9 @@ TEST_F(Window, ride_points_are_selected_stepped_and_deleted) {
     work().document.select_only(track(1).id);
     auto* editor = find<RideEditor>("rideEditor");
     for (const double t : {0.5, 1.5, 2.5, 3.5})
-        QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->place_of(t, -6.0).toPoint());
+        QTest::mouseClick(editor, Qt::LeftButton, Qt::NoModifier, editor->point_of(t, -6.0).toPoint());
     ASSERT_EQ(track(1).rides[Parameter::level]->points.size(), 4u);
-    drag(editor, editor->place_of(1.0, 0.0).toPoint(), editor->place_of(3.0, -12.0).toPoint(), Qt::ControlModifier);
+    drag(editor, editor->point_of(1.0, 0.0).toPoint(), editor->point_of(3.0, -12.0).toPoint(), Qt::ControlModifier);
     EXPECT_EQ(editor->selected_points(), (std::set<size_t>{1, 2}));
     editor->setFocus();
     QTest::keyClick(editor, Qt::Key_Up, Qt::ControlModifier);
@@ -356,7 +356,8 @@ TEST(Text, figures_have_a_true_minus_one_decimal_and_their_unit) {
     EXPECT_EQ(time_text(67.254, 2), "1:07.25");
     EXPECT_EQ(time_text(59.99), "1:00.0");
     EXPECT_EQ(pan_text(-0.3), "L 30");
-    EXPECT_EQ(with_true_minus("peak -6.0, hand-off"), "peak −6.0, hand-off");
+    EXPECT_EQ(translate("peak {:.1f}, hand-off", -6.04), "peak −6.0, hand-off");
+    EXPECT_EQ(translate("{:+6.1f} {:.1f} {:g} {}", -0.04, -0.04, -12.5, -3), "  +0.0 0.0 −12.5 −3");
     set_plain_rms(true);
     EXPECT_EQ(average_text(-18.0), "−21.0 dBFS");
     EXPECT_TRUE(average_label().contains("plain"));

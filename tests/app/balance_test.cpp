@@ -259,7 +259,7 @@ TEST_F(Balance, names_in_the_field_never_lie_over_each_other) {
         if (!shown(t->id)) left_out = t->id;
     work().document.edit_tracks("Away", {left_out}, [](Track& t) { t.pan = 0.9, t.fader_db = -30.0; });
     EXPECT_TRUE(shown(left_out)) << "it has room there";
-    QTest::mouseMove(field, field->place_of(*work().document.track(left_out)).toPoint());
+    QTest::mouseMove(field, field->point_of(*work().document.track(left_out)).toPoint());
     EXPECT_TRUE(shown(left_out));
 }
 
@@ -343,8 +343,8 @@ TEST_F(Balance, the_field_moves_points_and_frames_select_them) {
     key(Qt::Key_V);
     auto* field = find<Field>("field");
     ASSERT_TRUE(field->isVisible());
-    const QPoint kick = field->place_of(track(0)).toPoint(), pad = field->place_of(track(1)).toPoint(),
-                 voice = field->place_of(track(2)).toPoint();
+    const QPoint kick = field->point_of(track(0)).toPoint(), pad = field->point_of(track(1)).toPoint(),
+                 voice = field->point_of(track(2)).toPoint();
     EXPECT_LT(kick.y(), pad.y());
     EXPECT_LT(pad.x(), kick.x());
     drag(field, kick, kick + QPoint(60, 30));
@@ -362,7 +362,7 @@ TEST_F(Balance, the_field_moves_points_and_frames_select_them) {
     field->setFocus();
     QTest::keyClick(field, Qt::Key_Left);
     EXPECT_LT(track(1).pan, -0.5);
-    QTest::mouseDClick(field, Qt::LeftButton, Qt::NoModifier, field->place_of(track(2)).toPoint());
+    QTest::mouseDClick(field, Qt::LeftButton, Qt::NoModifier, field->point_of(track(2)).toPoint());
     EXPECT_EQ(track(2).fader_db, 0.0);
     key(Qt::Key_V);
     EXPECT_FALSE(field->isVisible());

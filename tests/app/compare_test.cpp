@@ -36,9 +36,9 @@ class CompareWindow : public Window {
     /// Marks a passage of the recording by a drag, in seconds.
     void mark(double from_s, double to_s) {
         auto* picture = find<LoudnessPicture>("loudnessPicture");
-        QTest::mousePress(picture, Qt::LeftButton, Qt::NoModifier, picture->place_of(0, from_s));
-        QTest::mouseMove(picture, picture->place_of(0, to_s));
-        QTest::mouseRelease(picture, Qt::LeftButton, Qt::NoModifier, picture->place_of(0, to_s));
+        QTest::mousePress(picture, Qt::LeftButton, Qt::NoModifier, picture->point_of(0, from_s));
+        QTest::mouseMove(picture, picture->point_of(0, to_s));
+        QTest::mouseRelease(picture, Qt::LeftButton, Qt::NoModifier, picture->point_of(0, to_s));
         catch_up();
     }
     /// Where the recording is played that is heard: how much earlier its samples come.
@@ -100,7 +100,7 @@ TEST_F(CompareWindow, a_recording_has_a_place_of_its_own_against_the_song) {
     page("pageLoudness");
     work().player.locate(1.0);
     auto* picture = find<LoudnessPicture>("loudnessPicture");
-    const QPoint at = picture->place_of(0, 3.0);
+    const QPoint at = picture->point_of(0, 3.0);
     QTest::mouseClick(picture, Qt::LeftButton, Qt::NoModifier, at);
     QTest::mouseDClick(picture, Qt::LeftButton, Qt::NoModifier, at);
     EXPECT_NEAR(session().recordings[0].starts_s, 2.0, 0.05);

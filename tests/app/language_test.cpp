@@ -342,7 +342,7 @@ TEST_F(Language, errors_are_told_in_german_and_faults_of_plug_ins_are_kept_in_en
     std::ofstream(no_wave).flush();
     const std::string english = read_session(broken).error().text();
     EXPECT_EQ(english, broken.string() +
-                           ": the session cannot be read: 'main.fader_db' must be from -200 to 12. Restore a backup or "
+                           ": the session cannot be read: 'main.fader_db' must be from −200 to 12. Restore a backup or "
                            "correct the file.");
     take_out_plugin("lv2:urn:isotonus:test:gone", "the plug-in crashed (Segmentation fault)");
     window.reset();
@@ -350,7 +350,7 @@ TEST_F(Language, errors_are_told_in_german_and_faults_of_plug_ins_are_kept_in_en
     open_window();
     EXPECT_EQ(read_session(broken).error().text(),
               broken.string() +
-                  ": die Sitzung kann nicht gelesen werden: 'main.fader_db' muss von -200 bis 12 liegen. Nimm eine "
+                  ": die Sitzung kann nicht gelesen werden: 'main.fader_db' muss von −200 bis 12 liegen. Nimm eine "
                   "Sicherung oder berichtige die Datei.");
     EXPECT_EQ(SoundReader::open(no_wave).error().what, "die Datei ist leer. Exportiere sie noch einmal.");
     EXPECT_EQ(PendingFile::create(folder / "nirgends/x.txt", {}).error().what,

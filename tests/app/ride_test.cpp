@@ -29,7 +29,7 @@ class RideWindow : public Window {
         work().document.select_only(track(n).id);
         catch_up();
     }
-    QPoint at(double time_s, double value) { return editor()->place_of(time_s, value).toPoint(); }
+    QPoint at(double time_s, double value) { return editor()->point_of(time_s, value).toPoint(); }
     void draw(std::initializer_list<std::pair<double, double>> points) {
         for (const auto& [t, v] : points) QTest::mouseClick(editor(), Qt::LeftButton, Qt::NoModifier, at(t, v));
     }
@@ -142,7 +142,7 @@ TEST_F(RideWindow, every_parameter_has_its_lane_and_several_stand_open) {
     work().view.ride.show({Parameter::mute, {Parameter::pan, Parameter::mute}, false, {}});
     auto* second = find<RideEditor>("rideEditor2");
     EXPECT_EQ(second->parameter(), Parameter::mute);
-    QTest::mouseClick(second, Qt::LeftButton, Qt::NoModifier, second->place_of(2.0, 1.0).toPoint());
+    QTest::mouseClick(second, Qt::LeftButton, Qt::NoModifier, second->point_of(2.0, 1.0).toPoint());
     ASSERT_EQ(curve(1, Parameter::mute).points.size(), 1u);
     EXPECT_EQ(curve(1, Parameter::mute).points[0].segment, Segment::step);
     // All of them in a list; a choice there goes to the lane.
@@ -163,7 +163,7 @@ TEST_F(RideWindow, every_parameter_has_its_lane_and_several_stand_open) {
 TEST_F(RideWindow, the_blade_on_the_axis_writes_and_the_wheel_there_zooms) {
     open_ride(1);
     // Where nothing is written it only says what it is.
-    const auto blade = [&](double value) { return QPoint(46, static_cast<int>(editor()->place_of(0.0, value).y())); };
+    const auto blade = [&](double value) { return QPoint(46, static_cast<int>(editor()->point_of(0.0, value).y())); };
     drag(editor(), blade(0.0), blade(0.0) + QPoint(0, -30));
     EXPECT_TRUE(curve(1).empty());
     click("modeTouch");
@@ -180,13 +180,13 @@ TEST_F(RideWindow, the_blade_on_the_axis_writes_and_the_wheel_there_zooms) {
     wait_for([&] { return !curve(1).empty(); });
     EXPECT_NEAR(curve(1).value_at(until - 0.05), written, 0.3);
     // The wheel on the axis zooms values around the pointer; a double click shows all again.
-    const double before = editor()->place_of(0.0, 6.0).y() - editor()->place_of(0.0, 0.0).y();
+    const double before = editor()->point_of(0.0, 6.0).y() - editor()->point_of(0.0, 0.0).y();
     QWheelEvent wheel(QPointF(20, blade(0.0).y()), editor()->mapToGlobal(QPointF(20, blade(0.0).y())), {}, {0, 120},
                       Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
     QApplication::sendEvent(editor(), &wheel);
-    EXPECT_NEAR((editor()->place_of(0.0, 6.0).y() - editor()->place_of(0.0, 0.0).y()) / before, 1.25, 0.02);
+    EXPECT_NEAR((editor()->point_of(0.0, 6.0).y() - editor()->point_of(0.0, 0.0).y()) / before, 1.25, 0.02);
     QTest::mouseDClick(editor(), Qt::LeftButton, Qt::NoModifier, QPoint(10, 100));
-    EXPECT_EQ(editor()->place_of(0.0, 6.0).y() - editor()->place_of(0.0, 0.0).y(), before);
+    EXPECT_EQ(editor()->point_of(0.0, 6.0).y() - editor()->point_of(0.0, 0.0).y(), before);
 }
 
 TEST_F(RideWindow, a_click_marks_the_section_and_a_value_fills_to_the_end_or_the_loop) {
@@ -195,7 +195,7 @@ TEST_F(RideWindow, a_click_marks_the_section_and_a_value_fills_to_the_end_or_the
     parts.sections = {{"verse", 0.0, {}}, {"chorus", 2.0, {}}};
     work().document.edit("Sections", parts);
     const auto click_strip = [&](double time_s) {
-        const int x = static_cast<int>(editor()->place_of(time_s, 0.0).x());
+        const int x = static_cast<int>(editor()->point_of(time_s, 0.0).x());
         QTest::mouseClick(editor(), Qt::LeftButton, Qt::NoModifier, QPoint(x, 6));
     };
     click_strip(3.0);

@@ -12,6 +12,9 @@
 #include <QToolTip>
 #include <QXmlStreamReader>
 
+#include "app/balance/bus_block.h"
+#include "app/desk/row_head.h"
+#include "app/songmap/song_map.h"
 #include "core/session/channel.h"
 #include "core/session/routing.h"
 #include "core/shape/chain.h"
@@ -339,4 +342,63 @@ TEST_F(WordsInWindow, columns_of_the_lanes_say_what_they_show) {
         }
         EXPECT_GE(told.size(), 3u) << "station " << n + 1;
     }
+}
+
+TEST_F(WordsInWindow, every_menu_entry_says_what_it_does) {
+    // What the desktop and every program call alike, and what its own words explain.
+    const QSet<QString> plain = {"New session",
+                                 "Open…",
+                                 "Save",
+                                 "Save as…",
+                                 "Undo",
+                                 "Redo",
+                                 "Quit",
+                                 "Larger",
+                                 "Smaller",
+                                 "Rename…",
+                                 "Remove the note",
+                                 "Colour",
+                                 "no references yet; added references appear here"};
+    QStringList silent, seen;
+    const std::function<void(const QMenu&)> look = [&](const QMenu& menu) {
+        EXPECT_TRUE(menu.toolTipsVisible() || !menu.isVisible());
+        for (const QAction* a : menu.actions()) {
+            const QString words = a->text().remove('&');
+            if (a->isSeparator() || plain.contains(words.section(':', 0, 0))) continue;
+            seen << words;
+            // What is in a menu, or at a button, with an explanation of its own is a choice of it.
+            const auto* button = qobject_cast<const QAbstractButton*>(menu.parent());
+            const bool chosen = a->isCheckable() && button && !button->toolTip().isEmpty();
+            const bool says = chosen || (!a->toolTip().isEmpty() && a->toolTip() != words);
+            if (!says) silent << words + " in " + name_of(menu);
+            if (a->menu() && !says) look(*a->menu());
+        }
+    };
+    const auto look_at_menu_of = [&](QWidget* widget, const QPoint& at) {
+        in_opened<QMenu>(
+            [&] {
+                QContextMenuEvent event(QContextMenuEvent::Mouse, at, widget->mapToGlobal(at));
+                QApplication::sendEvent(widget, &event);
+            },
+            [&](QMenu& menu) {
+                look(menu);
+                menu.close();
+            });
+    };
+    look_everywhere([&] {
+        const auto found = window->findChildren<QMenu*>();
+        for (const QPointer<QMenu>& menu : QList<QPointer<QMenu>>(found.begin(), found.end())) {
+            // One inside another is looked at with that one, which may fill it anew.
+            if (!menu || qobject_cast<const QMenu*>(menu->parent())) continue;
+            emit menu->aboutToShow();
+            look(*menu);
+        }
+    });
+    look_at_menu_of(window->findChild<SongMap*>(), QPoint(400, 40));
+    station(2);
+    look_at_menu_of(window->findChild<RowHead*>(), QPoint(40, 10));
+    look_at_menu_of(window->findChild<BusHead*>(), QPoint(40, 10));
+    silent.removeDuplicates();
+    EXPECT_TRUE(silent.isEmpty()) << silent.join('\n').toStdString();
+    EXPECT_GT(seen.size(), 100);
 }

@@ -74,7 +74,7 @@ TEST_F(Cli, drafts_a_ride_by_level_against_the_rest_and_by_what_is_heard) {
     };
     Ran ran = run("draft " + session + " Voice --to -20");
     ASSERT_EQ(ran.status, 0) << ran.err;
-    EXPECT_NE(ran.out.find("Voice: 3 phrases to -20.0 dBFS"), std::string::npos) << ran.out;
+    EXPECT_NE(ran.out.find("Voice: 3 phrases to −20.0 dBFS"), std::string::npos) << ran.out;
     auto points = values();
     // A sine of 0.1 reads -20 dBFS by AES17: 0, -6 and -12 dB bring all of them there (edges of phrases count a
     // little).
@@ -516,7 +516,7 @@ TEST_F(Cli, what_has_changed_since_a_print_is_listed_and_taken_back) {
     const json changes = run("reference " + session + " changes 'mix 1' --json").document();
     ASSERT_EQ(changes.size(), 2u);
     EXPECT_EQ(changes[0]["row"], row);
-    EXPECT_THAT(changes[0]["words"][0].get<std::string>(), testing::StartsWith("fader -11.0 dB, was "));
+    EXPECT_THAT(changes[0]["words"][0].get<std::string>(), testing::StartsWith("fader −11.0 dB, was "));
     ASSERT_EQ(run("reference " + session + " take-back 'mix 1' --row '" + row + "'").status, 0);
     EXPECT_EQ(read_session(file).value().tracks[0]->fader_db, fader);
     EXPECT_EQ(run("reference " + session + " changes 'mix 1' --json").document().size(), 1u);

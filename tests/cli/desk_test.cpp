@@ -121,7 +121,7 @@ TEST_F(MasteringDesk, the_verbs_on_the_way_there_say_what_is_wrong) {
     EXPECT_EQ(s.tracks[1]->rides[Parameter::mute]->points[0].segment, Segment::step);
     EXPECT_NE(cli("ride '" + session + "' 'Boat 2' warmth 0=1", 2).find("level, trim, pan, width, mute"),
               std::string::npos);
-    EXPECT_NE(cli("ride '" + session + "' 'Boat 2' pan 0=3", 2).find("must be from -1 to 1"), std::string::npos);
+    EXPECT_NE(cli("ride '" + session + "' 'Boat 2' pan 0=3", 2).find("must be from −1 to 1"), std::string::npos);
     EXPECT_NE(cli("ride '" + session + "' nobody pan 0=0", 2).find("no channel called 'nobody'"), std::string::npos);
     deliver("");
     EXPECT_NE(cli("deliver '" + session + "' '" + out + "'", 3).find("already exists"), std::string::npos);

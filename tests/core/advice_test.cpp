@@ -85,7 +85,7 @@ TEST(LowCutAdvice, on_the_demo_takes_the_rumble_of_the_hats_and_leaves_the_kick)
     const auto hats = spectrum_of(*demo("04 Hats.wav")).value(), kick = spectrum_of(*demo("01 Kick Close.wav")).value();
     const LowCutAdvice advice = low_cut_advice(hats, false).value();
     EXPECT_GT(advice.hz, 100.0);
-    const auto at = static_cast<size_t>(std::lround(spectrum_place(38.0)));
+    const auto at = static_cast<size_t>(std::lround(spectrum_band_number(38.0)));
     double rumble = 0.0, rest = 0.0;
     for (size_t b = 0; b < hats.power.size(); ++b) (b <= at + 4 ? rumble : rest) += hats.power[b];
     EXPECT_GT(advice.takes_db, 0.9 * 10.0 * std::log10((rumble + rest) / rest));

@@ -244,7 +244,7 @@ TEST_F(HandOffChecks, speak_of_the_file_before_the_chain_and_of_the_mix_after_it
 
 TEST(Checks, levels_beyond_full_scale_carry_their_sign) {
     EXPECT_EQ(signed_db(5.62), "+5.6");
-    EXPECT_EQ(signed_db(-5.62), "-5.6");
+    EXPECT_EQ(signed_db(-5.62), "−5.6");
     EXPECT_EQ(signed_db(0.04), "0.0");
     EXPECT_EQ(signed_db(-0.04), "0.0");
 }

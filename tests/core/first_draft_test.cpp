@@ -168,6 +168,38 @@ TEST(FirstDraft, of_the_demo_is_better_heard_than_what_its_names_suggest) {
     EXPECT_GT(min_now, min_before + 0.2);
 }
 
+TEST(FirstDraft, narrows_what_loses_too_much_in_mono_and_says_where_no_width_helps) {
+    // A sine in the centre beside one that differs between the sides: loses 10 log10(M / (M + S)) in mono.
+    const auto drafted = [](const Folder& folder, double mid, double side) {
+        const MadeSong song(folder, 2, 4.0, 7, {bass, pad});
+        std::vector<float> x;
+        for (int n = 0; n < 4 * 48000; ++n) {
+            const double c = mid * std::sin(0.11 * n), s = side * std::sin(0.17 * n);
+            x.push_back(static_cast<float>(c + s)), x.push_back(static_cast<float>(c - s));
+        }
+        write(folder / "wide.wav", x, 2, MadeSong::rate);
+        Session session = with_track(song.session, song.id(1), [&](Track& t) {
+            t.name = "Pad";
+            t.source.file = folder / "wide.wav";
+        });
+        Drafted draft(session);
+        draft.wish.strength = DraftStrength::all;
+        return std::pair(draft.draft(),
+                         mono_losses(*compile_plan(with_draft(session, draft.draft()), draft.material())));
+    };
+    Folder folder;
+    for (const auto& [side, becomes] : {std::pair(0.1, 1.0), {0.2, 0.55}, {0.4, 0.27}, {0.8, 1.0}}) {
+        const auto [draft, losses] = drafted(folder, 0.1, side);
+        const DraftedTrack& wide = draft.tracks[1];
+        EXPECT_NEAR(wide.width, becomes, 0.011) << side;
+        const auto loss = std::ranges::find(losses, wide.id, &MonoLoss::id);
+        ASSERT_NE(loss, losses.end());
+        EXPECT_EQ(loss->loss_db<-max_mono_loss_db - 0.1, side> 0.5) << loss->loss_db;
+        EXPECT_EQ(wide.why.find("Its width becomes") != std::string::npos, becomes < 1.0) << wide.why;
+        EXPECT_EQ(wide.why.find("cancel") != std::string::npos, side > 0.5) << wide.why;
+    }
+}
+
 TEST(FirstDraft, pans_pairs_alike_and_leaves_the_low_end_the_lead_and_the_backbeat_in_the_centre) {
     Folder folder;
     Drafted song(named_song(folder, 1));

@@ -95,8 +95,8 @@ TEST(Listening, keeps_references_on_a_shelf_for_all_sessions) {
 
 TEST(Passages, stand_where_they_are_tied) {
     const Recording r = listened().recordings[0];
-    EXPECT_EQ(r.place_s(15.0), 45.0) << "its chorus to this chorus";
-    EXPECT_EQ(r.place_s(30.0), 28.5) << "after it by where it starts";
+    EXPECT_EQ(r.recording_time_s(15.0), 45.0) << "its chorus to this chorus";
+    EXPECT_EQ(r.recording_time_s(30.0), 28.5) << "after it by where it starts";
     EXPECT_EQ(r.tied_at(9.9), nullptr);
     EXPECT_EQ(r.tied_at(10.0)->name, "chorus");
 }
@@ -201,13 +201,13 @@ TEST(Changes, are_told_in_words_row_by_row) {
     now = with_files(now, {"/a/New.wav"});
     now.main_fader_db = -1.0;
     const auto all = changes_between(then, now);
-    EXPECT_THAT(words_on(all, voice), ElementsAre("fader -6.0 dB, was -7.5 dB", "pan L 34, was C", "comp bypassed",
-                                                  "comp: threshold -24.0 dBFS, was -20.0 dBFS", "low cut added",
-                                                  "send to Hall -9.0 dB, was -12.0 dB"));
+    EXPECT_THAT(words_on(all, voice), ElementsAre("fader −6.0 dB, was −7.5 dB", "pan L 34, was C", "comp bypassed",
+                                                  "comp: threshold −24.0 dBFS, was −20.0 dBFS", "low cut added",
+                                                  "send to Hall −9.0 dB, was −12.0 dB"));
     EXPECT_THAT(words_on(all, kick), ElementsAre("ride of level added"));
     EXPECT_THAT(words_on(all, pad), ElementsAre("removed"));
     EXPECT_THAT(words_on(all, now.tracks.back()->id), ElementsAre("added"));
-    EXPECT_THAT(words_on(all, main_output), ElementsAre("main fader -1.0 dB, was 0.0 dB"));
+    EXPECT_THAT(words_on(all, main_output), ElementsAre("main fader −1.0 dB, was 0.0 dB"));
     EXPECT_EQ(all.size(), 5u) << "and nothing else";
 
     // Row by row back, in any order, nothing is left.

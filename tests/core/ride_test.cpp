@@ -97,10 +97,10 @@ TEST(RideTable, goes_out_and_comes_back) {
               "r.csv: line 3: 'x,3' found, 'seconds,value' expected. Correct the line.");
     EXPECT_EQ(
         fault("1,99\n"),
-        "r.csv: line 1: not a point of a level ride: 'value' must be from -60 to 12, but is 99. Correct the line.");
+        "r.csv: line 1: not a point of a level ride: 'value' must be from −60 to 12, but is 99. Correct the line.");
     EXPECT_EQ(
         fault("-1,0\n"),
-        "r.csv: line 1: not a point of a level ride: 'time_s' must be from 0 to 1e+06, but is -1. Correct the line.");
+        "r.csv: line 1: not a point of a level ride: 'time_s' must be from 0 to 1000000, but is −1. Correct the line.");
     EXPECT_EQ(fault("seconds,value\n"), "r.csv: the table is empty. Write one point per line as 'seconds,value'.");
 }
 

@@ -106,8 +106,8 @@ TEST(SessionFile, each_fault_has_its_sentence) {
     EXPECT_NE(error_of(R"({"format": "isotonus-session", "version": 0})").find("1 or more"), std::string::npos);
     const std::tuple<const char*, json, const char*> faults[] = {
         {"trim_db", "loud", "'tracks[0].trim_db' must be a number"},
-        {"trim_db", 30, "'tracks[0].trim_db' must be from -24 to 24"},
-        {"fader_db", 12.5, "'tracks[0].fader_db' must be from -200 to 12"},
+        {"trim_db", 30, "'tracks[0].trim_db' must be from −24 to 24"},
+        {"fader_db", 12.5, "'tracks[0].fader_db' must be from −200 to 12"},
         {"mute", 1, "'tracks[0].mute' must be true or false"},
         {"delay_samples", "late", "'tracks[0].delay_samples' must be a number"},
         {"name", 5, "'tracks[0].name' must be a string"},

@@ -28,14 +28,14 @@ TEST(Spectra, have_bands_at_exact_frequencies) {
     EXPECT_NEAR(spectrum_hz(34 + 6) / spectrum_hz(34), std::pow(10.0, 0.3), 1e-12);  // an octave
     EXPECT_NEAR(spectrum_hz(0), 19.95, 0.01);
     EXPECT_NEAR(spectrum_hz(spectrum_bands - 1), 19953.0, 1.0);
-    for (int b = 0; b < spectrum_bands; ++b) EXPECT_NEAR(spectrum_place(spectrum_hz(b)), b, 1e-9);
+    for (int b = 0; b < spectrum_bands; ++b) EXPECT_NEAR(spectrum_band_number(spectrum_hz(b)), b, 1e-9);
 }
 
 TEST(Spectra, hold_all_the_power_of_a_sine_around_its_band) {
     for (const double hz : {50.0, 440.0, 997.0, 5000.0, 15000.0}) {
         const LongTermSpectrum s = spectrum(make(480000, 1, sine(hz, 48000, 0.5)), 1);
         EXPECT_NEAR(total(s), 0.125, 0.125 * 0.12) << hz;  // its ends are faded by the first and last window
-        const int at = static_cast<int>(std::lround(spectrum_place(hz)));
+        const int at = static_cast<int>(std::lround(spectrum_band_number(hz)));
         double near = 0.0;
         for (int b = std::max(0, at - 1); b <= at + 1; ++b) near += s.power[static_cast<size_t>(b)];
         EXPECT_GT(near / total(s), 0.98) << hz;

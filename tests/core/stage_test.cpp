@@ -182,7 +182,7 @@ TEST(Findings, dither_is_as_good_as_silence_and_nothing_else) {
     write(folder / "a.wav", make(48000 * 8, 2, noise(7, 1.0 / 32768.0)), 2);
     const auto found = findings_of(*load_material(folder / "a.wav", 48000).value(), Track{});
     ASSERT_EQ(found.size(), 1u);
-    EXPECT_EQ(found.front().text, "nearly silent: peak -90 dBFS");
+    EXPECT_EQ(found.front().text, "nearly silent: peak −90 dBFS");
 }
 
 TEST(Findings, unrelated_sides_do_not_lose_in_mono) {
@@ -201,7 +201,7 @@ TEST(Findings, unrelated_sides_do_not_lose_in_mono) {
     };
     EXPECT_EQ(finding(0.0), "correlation 0.0");
     EXPECT_EQ(finding(-0.2), "correlation 0.0");  // -0.04 / 1.04
-    EXPECT_EQ(finding(-1.0), "loses in mono (correlation -0.50)");
+    EXPECT_EQ(finding(-1.0), "loses in mono (correlation −0.50)");
     EXPECT_EQ(finding(1.0), "");
 }
 

@@ -61,8 +61,9 @@ struct Limits {
 
 TEST(Validation, names_the_row_and_the_value) {
     EXPECT_EQ(fault(two_tracks()), "");
-    EXPECT_EQ(fault(with_point(1e300, 0.0)), "Voice, level, point 1, 'time_s' must be from 0 to 1e+06, but is 1e+300");
-    EXPECT_THAT(fault(with_point(1.0, 99.0)), HasSubstr("'value' must be from -60 to 12"));
+    EXPECT_EQ(fault(with_point(1e300, 0.0)),
+              "Voice, level, point 1, 'time_s' must be from 0 to 1000000, but is 1e+300");
+    EXPECT_THAT(fault(with_point(1.0, 99.0)), HasSubstr("'value' must be from −60 to 12"));
     EXPECT_THAT(fault(with_point(std::nan(""), 0.0)), HasSubstr("must be a number"));
 }
 

@@ -15,6 +15,30 @@
 
 namespace isotonus::test {
 
+/// Something that files can be dragged from, as from a file manager.
+class DragSource : public QLabel {
+  public:
+    DragSource(const std::vector<fs::path>& files, QWidget* parent) : QLabel("files", parent) {
+        for (const fs::path& file : files) urls_ << QUrl::fromLocalFile(to_qt(file));
+        setAutoFillBackground(true);
+        setGeometry(4, 4, 60, 24);
+        raise();
+        show();
+    }
+
+  protected:
+    void mousePressEvent(QMouseEvent*) override {
+        auto* data = new QMimeData;
+        data->setUrls(urls_);
+        auto* drag = new QDrag(this);
+        drag->setMimeData(data);
+        drag->exec(Qt::CopyAction);
+    }
+
+  private:
+    QList<QUrl> urls_;
+};
+
 class Journey : public Window {
   protected:
     void SetUp() override {
@@ -35,8 +59,8 @@ class Journey : public Window {
     }
     void press(const char* keys) { hand({"key", "--clearmodifiers", keys}); }
     void click(QWidget* widget, std::optional<QPoint> at = std::nullopt) {
-        const QPoint place = widget->mapToGlobal(at.value_or(widget->rect().center()));
-        hand({"mousemove", QString::number(place.x()), QString::number(place.y()), "click", "1"});
+        const QPoint point = widget->mapToGlobal(at.value_or(widget->rect().center()));
+        hand({"mousemove", QString::number(point.x()), QString::number(point.y()), "click", "1"});
     }
     template <class Done>
     bool soon(Done done) {
@@ -169,6 +193,33 @@ TEST_F(Journey, an_export_of_a_mix_that_is_not_whole_asks_and_gives_the_keys_bac
         EXPECT_TRUE(soon([&] { return !work().exports.busy(); }));
         EXPECT_EQ(fs::exists(folder / "out/mix.wav"), yes);
     }
+}
+
+// The display server carries what is dragged, also inside one window.
+TEST_F(Journey, files_that_are_dropped_come_in_and_leave_the_keys_alive) {
+    DragSource source({folder / "audio"}, window.get());
+    const QPoint from = source.mapToGlobal(source.rect().center()),
+                 to = window->mapToGlobal(QPoint(window->width() / 2, window->height() / 2));
+    const auto move = [](const QPoint& at) {
+        return QStringList{"mousemove", QString::number(at.x()), QString::number(at.y()), "sleep", "0.2"};
+    };
+    // Beside this program, which is busy with the drag until the button is let go.
+    QProcess hand_of_drag;
+    hand_of_drag.start("xdotool", move(from) + QStringList{"mousedown", "1", "sleep", "0.4"} + move((from + to) / 2) +
+                                      move(to) + QStringList{"mouseup", "1"});
+    ASSERT_TRUE(soon([&] { return session().tracks.size() == 3; }));
+    ASSERT_TRUE(soon([&] { return hand_of_drag.state() == QProcess::NotRunning; }));
+    source.hide();
+    settle();
+    // Weston takes the keyboard away for the drag, and gives it back at the next click only.
+    if (QGuiApplication::platformName() == "wayland") click(lane(0), QPoint(4, 4));
+    EXPECT_TRUE(soon([&] { return window->isActiveWindow(); })) << "after a drop";
+    Session s = session();
+    s.sections = {{"one", 0.0}, {"two", 2.0}};
+    work().document.edit("Sections", s);
+    work().document.select_only(track(0).id);
+    settle();
+    expect_keys_live("a drop");
 }
 
 /// From a folder of files to a delivery, as a hand does it: after each gesture the keys are the window's.

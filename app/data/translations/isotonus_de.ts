@@ -2,6 +2,105 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de_DE" sourcelanguage="en">
 <context>
+    <name>Command</name>
+    <message>
+        <source>Names and starts of sections, and the tempo, from a MIDI file or from cue points of a WAVE file.</source>
+        <translation>Namen und Anfänge der Abschnitte und das Tempo, aus einer MIDI-Datei oder den Cue-Punkten einer WAVE-Datei.</translation>
+    </message>
+    <message>
+        <source>For the program in which the music was made.</source>
+        <translation>Für das Programm, in dem die Musik entstanden ist.</translation>
+    </message>
+    <message>
+        <source>Tempo and time signature. Bars, note values and snapping to beats need them.</source>
+        <translation>Tempo und Taktart. Takte, Notenwerte und das Einrasten auf Schläge brauchen sie.</translation>
+    </message>
+    <message>
+        <source>Searches a folder for files that were moved or renamed.</source>
+        <translation>Sucht in einem Ordner nach Dateien, die verschoben oder umbenannt wurden.</translation>
+    </message>
+    <message>
+        <source>Copies the session and all its audio into one folder. Use it to move or archive the mix.</source>
+        <translation>Kopiert die Sitzung und alle ihre Audiodateien in einen Ordner, zum Mitnehmen oder Archivieren.</translation>
+    </message>
+    <message>
+        <source>Reads files that could not be read, or were changed since.</source>
+        <translation>Liest Dateien, die nicht lesbar waren oder seither geändert wurden.</translation>
+    </message>
+    <message>
+        <source>A finished set of tracks, on which everything can be tried.</source>
+        <translation>Fertige Spuren, an denen sich alles ausprobieren lässt.</translation>
+    </message>
+    <message>
+        <source>Gives the tracks of the demo chains of processors, to hear what Shape does.</source>
+        <translation>Gibt den Spuren der Demo Ketten von Prozessoren, um zu hören, was Formen tut.</translation>
+    </message>
+    <message>
+        <source>Dark colours for a dark room, and back.</source>
+        <translation>Dunkle Farben für einen dunklen Raum, und zurück.</translation>
+    </message>
+    <message>
+        <source>The faders alone, for a second screen.</source>
+        <translation>Nur die Fader, für einen zweiten Bildschirm.</translation>
+    </message>
+    <message>
+        <source>The live spectrum of the main output, beside every station.</source>
+        <translation>Das laufende Spektrum der Summe, neben jeder Station.</translation>
+    </message>
+    <message>
+        <source>Sound device, height of the tracks, language, and all else that holds for every session.</source>
+        <translation>Audiogerät, Höhe der Spuren, Sprache und alles, was für jede Sitzung gilt.</translation>
+    </message>
+    <message>
+        <source>All keys, those of this station first.</source>
+        <translation>Alle Tasten, die dieser Station zuerst.</translation>
+    </message>
+    <message>
+        <source>Explains the whole job on the demo, page by page.</source>
+        <translation>Erklärt die ganze Arbeit an der Demo, Seite für Seite.</translation>
+    </message>
+    <message>
+        <source>A second track of the same file, such as for parallel compression.</source>
+        <translation>Eine zweite Spur derselben Datei, etwa für parallele Kompression.</translation>
+    </message>
+    <message>
+        <source>Leaves a passage out of the level that is staged, such as an outro that is much louder.</source>
+        <translation>Lässt eine Passage beim Einpegeln weg, etwa einen viel lauteren Schluss.</translation>
+    </message>
+    <message>
+        <source>A target level for these tracks alone, instead of the one in the target sheet.</source>
+        <translation>Ein Zielpegel nur für diese Spuren, statt dem des Zielblatts.</translation>
+    </message>
+    <message>
+        <source>Makes these tracks louder against the rest without using headroom.</source>
+        <translation>Macht diese Spuren lauter gegen den Rest, ohne Headroom zu verbrauchen.</translation>
+    </message>
+    <message>
+        <source>The tracks play through one bus, which has a fader and a chain of its own.</source>
+        <translation>Die Spuren spielen durch einen Bus mit eigenem Fader und eigener Kette.</translation>
+    </message>
+    <message>
+        <source>One fader moves all of them together. Their audio takes the same way as before.</source>
+        <translation>Ein Fader bewegt alle zusammen. Ihr Audio nimmt denselben Weg wie zuvor.</translation>
+    </message>
+    <message>
+        <source>Click a control afterwards to read its description, which links to the glossary.</source>
+        <translation>Danach ein Bedienelement anklicken, um seine Beschreibung zu lesen. Sie verweist auf das Glossar.</translation>
+    </message>
+    <message>
+        <source>Compares microphones of one source. A delay or inverted polarity between them weakens the low end.</source>
+        <translation>Vergleicht Mikrofone einer Quelle. Eine Verzögerung oder invertierte Polarität zwischen ihnen dünnt die Tiefen aus.</translation>
+    </message>
+    <message>
+        <source>Each file becomes a track.</source>
+        <translation>Jede Datei wird eine Spur.</translation>
+    </message>
+    <message>
+        <source>Every audio file of the folder becomes a track.</source>
+        <translation>Jede Audiodatei des Ordners wird eine Spur.</translation>
+    </message>
+</context>
+<context>
     <name>Compare</name>
     <message>
         <source>all</source>
@@ -43,6 +142,10 @@
     <message>
         <source>Rides of left and right need dual pan. Turn it on in the menu of the track&apos;s name.</source>
         <translation>Automation von links und rechts braucht getrenntes Panorama. Schalte es im Menü des Spurnamens ein.</translation>
+    </message>
+    <message>
+        <source>Opens its lane in Ride. The value stays as it is.</source>
+        <translation>Öffnet die Bahn dafür unter Fahren. Der Wert bleibt, wie er ist.</translation>
     </message>
 </context>
 <context>
@@ -3017,8 +3120,8 @@
         <translation>{} ist eine Zahl, „{}“ nicht. Gib eine Zahl ein.</translation>
     </message>
     <message>
-        <source>{} goes from {:g} to {:g}{}; {} is outside. Type a value inside.</source>
-        <translation>{} geht von {:g} bis {:g}{}; {} liegt außerhalb. Gib einen Wert darin ein.</translation>
+        <source>{} goes from {:.9g} to {:.9g}{}; {} is outside. Type a value inside.</source>
+        <translation>{} geht von {:.9g} bis {:.9g}{}; {} liegt außerhalb. Gib einen Wert darin ein.</translation>
     </message>
     <message>
         <source>{} is {} or {}, not &apos;{}&apos;. Type one of the two.</source>
@@ -3137,8 +3240,8 @@
         <translation>die Datei der Sitzung</translation>
     </message>
     <message>
-        <source>must be from {:g} to {:g}, but is {:g}</source>
-        <translation>muss von {:g} bis {:g} liegen, ist aber {:g}</translation>
+        <source>must be from {:.9g} to {:.9g}, but is {:.9g}</source>
+        <translation>muss von {:.9g} bis {:.9g} liegen, ist aber {:.9g}</translation>
     </message>
     <message>
         <source>must be from {} to {}, but is {}</source>
@@ -3415,6 +3518,70 @@
     <message>
         <source>the device runs at {:g} kHz, and the session is at {:g} kHz. Set the device to the session&apos;s rate, or choose another device.</source>
         <translation>das Gerät läuft mit {:g} kHz, die Session mit {:g} kHz. Stelle das Gerät auf die Rate der Session, oder wähle ein anderes Gerät.</translation>
+    </message>
+    <message>
+        <source>Raises or lowers parts of the spectrum. Cut what disturbs before you boost what is missing.</source>
+        <translation>Hebt oder senkt Teile des Spektrums. Erst absenken, was stört, dann anheben, was fehlt.</translation>
+    </message>
+    <message>
+        <source>Turns loud passages down, so that the level stays even. 2 to 3 dB for a voice.</source>
+        <translation>Macht laute Passagen leiser, damit der Pegel gleichmäßig bleibt. 2 bis 3 dB für eine Stimme.</translation>
+    </message>
+    <message>
+        <source>Compresses one range of frequencies alone, such as sharp s sounds or a boomy low end.</source>
+        <translation>Komprimiert nur einen Frequenzbereich, etwa scharfe S-Laute oder dröhnende Tiefen.</translation>
+    </message>
+    <message>
+        <source>Lowers the sound while another track plays, such as the bass under the kick.</source>
+        <translation>Senkt den Klang, während eine andere Spur spielt, etwa den Bass unter der Kick.</translation>
+    </message>
+    <message>
+        <source>Silences what stays below a threshold, such as bleed between the hits of a drum.</source>
+        <translation>Macht still, was unter einem Threshold bleibt, etwa Übersprechen zwischen den Schlägen einer Trommel.</translation>
+    </message>
+    <message>
+        <source>Adds harmonics by gentle distortion. Makes a bass audible on small speakers.</source>
+        <translation>Fügt durch sanfte Verzerrung Obertöne hinzu. Macht einen Bass auf kleinen Lautsprechern hörbar.</translation>
+    </message>
+    <message>
+        <source>Makes the attack or the ring of hits louder or softer, whatever their level.</source>
+        <translation>Macht Anschlag oder Ausklang von Schlägen lauter oder leiser, gleich welchen Pegel sie haben.</translation>
+    </message>
+    <message>
+        <source>Lets no peak pass a ceiling. Use it on single peaks of a track, sparingly on the main output.</source>
+        <translation>Lässt keine Spitze über eine Obergrenze. Für einzelne Spitzen einer Spur, sparsam auf der Summe.</translation>
+    </message>
+    <message>
+        <source>Chorus, flanger or phaser: a copy that moves against the sound. Widens what is static.</source>
+        <translation>Chorus, Flanger oder Phaser: eine Kopie, die sich gegen den Klang bewegt. Macht Starres breiter.</translation>
+    </message>
+    <message>
+        <source>Echoes, free or in note values. Gives depth without the wash of a room.</source>
+        <translation>Echos, frei oder in Notenwerten. Gibt Tiefe, ohne wie ein Raum zu verwaschen.</translation>
+    </message>
+    <message>
+        <source>Makes a stereo sound wider or narrower. Narrow what loses too much in mono.</source>
+        <translation>Macht einen Stereoklang breiter oder schmaler. Schmaler, was in Mono zu viel verliert.</translation>
+    </message>
+    <message>
+        <source>Its width becomes {:.0f} %, as it would lose {:.1f} dB in mono.</source>
+        <translation>Die Breite wird {:.0f} %, da sonst in Mono {:.1f} dB verloren gingen.</translation>
+    </message>
+    <message>
+        <source>Its sides cancel in mono, which no width mends. Check the polarity of its channels.</source>
+        <translation>Ihre Seiten löschen sich in Mono aus, daran ändert keine Breite etwas. Prüfe die Polarität der Kanäle.</translation>
+    </message>
+    <message>
+        <source>Removes everything below a frequency: rumble, hum, lows that another track needs.</source>
+        <translation>Nimmt weg, was unter einer Frequenz liegt: Rumpeln, Brummen, Tiefen, die eine andere Spur braucht.</translation>
+    </message>
+    <message>
+        <source>Removes everything above a frequency: hiss, or brightness that draws a sound forward.</source>
+        <translation>Nimmt weg, was über einer Frequenz liegt: Rauschen oder Helligkeit, die einen Klang nach vorn holt.</translation>
+    </message>
+    <message>
+        <source>The sound of a room. Use it on a return, so that several tracks share one room.</source>
+        <translation>Der Klang eines Raums. Auf einem Return stehen mehrere Spuren im selben Raum.</translation>
     </message>
 </context>
 <context>
@@ -4102,6 +4269,34 @@
         <source>Solo: only soloed channels are heard. Use it to find a fault.</source>
         <translation>Solo: Nur Solokanäle sind zu hören. Zum Suchen eines Fehlers.</translation>
     </message>
+    <message>
+        <source>All tracks that play through it, also by a send.</source>
+        <translation>Alle Spuren, die durch ihn spielen, auch über einen Send.</translation>
+    </message>
+    <message>
+        <source>Makes it louder against the rest without using headroom.</source>
+        <translation>Macht ihn lauter gegen den Rest, ohne Headroom zu verbrauchen.</translation>
+    </message>
+    <message>
+        <source>Gain into the chain of the bus. Lower it if the chain is driven too hard.</source>
+        <translation>Gain in die Kette des Busses. Senken, wenn die Kette zu heiß angefahren wird.</translation>
+    </message>
+    <message>
+        <source>The selected tracks play through this bus.</source>
+        <translation>Die ausgewählten Spuren spielen durch diesen Bus.</translation>
+    </message>
+    <message>
+        <source>Where the bus plays: straight to the main output, or through another bus.</source>
+        <translation>Wohin der Bus spielt: direkt zur Summe oder durch einen anderen Bus.</translation>
+    </message>
+    <message>
+        <source>Members that are not selected leave the group.</source>
+        <translation>Mitglieder, die nicht ausgewählt sind, verlassen die Gruppe.</translation>
+    </message>
+    <message>
+        <source>The tracks play on without it.</source>
+        <translation>Die Spuren spielen ohne ihn weiter.</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::BusLane</name>
@@ -4782,6 +4977,10 @@
     <message>
         <source>When the recording was made, and your note.</source>
         <translation>Wann die Aufnahme entstand, und deine Notiz.</translation>
+    </message>
+    <message>
+        <source>The file stays on the disk.</source>
+        <translation>Die Datei bleibt auf der Festplatte.</translation>
     </message>
 </context>
 <context>
@@ -6239,6 +6438,10 @@
         <source>The reason for the proposal, in a sentence.</source>
         <translation>Der Grund für den Vorschlag, in einem Satz.</translation>
     </message>
+    <message>
+        <source>A two-track export of the same song, from the program in which it was made.</source>
+        <translation>Ein Stereoexport desselben Songs, aus dem Programm, in dem er entstanden ist.</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::GatherLane</name>
@@ -7470,6 +7673,14 @@ Spitzenpegel %3, %4</translation>
         <source>Smaller</source>
         <translation>Kleiner</translation>
     </message>
+    <message>
+        <source>The sessions that were open last.</source>
+        <translation>Die zuletzt geöffneten Sitzungen.</translation>
+    </message>
+    <message>
+        <source>The whole window larger or smaller. Takes effect at the next start.</source>
+        <translation>Das ganze Fenster größer oder kleiner. Gilt ab dem nächsten Start.</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Mains</name>
@@ -7884,6 +8095,10 @@ Spitzenpegel %3, %4</translation>
     <message>
         <source>Dim, mono, speaker check and what else changes only how you hear the mix.</source>
         <translation>Dim, Mono, Lautsprecher-Check und anderes, das nur das Abhören des Mixes ändert.</translation>
+    </message>
+    <message>
+        <source>Plays the mix without the curve again.</source>
+        <translation>Spielt den Mix wieder ohne die Kurve.</translation>
     </message>
 </context>
 <context>
@@ -9101,6 +9316,90 @@ Spitzenpegel %3, %4</translation>
         <source>Select a track</source>
         <translation>Wähle eine Spur</translation>
     </message>
+    <message>
+        <source>Proposes a ride that keeps the track at one distance from the rest of the mix.</source>
+        <translation>Schlägt eine Automation vor, die die Spur in gleichem Abstand zum Rest des Mixes hält.</translation>
+    </message>
+    <message>
+        <source>Proposes a ride that raises the track where others cover it.</source>
+        <translation>Schlägt eine Automation vor, die die Spur anhebt, wo andere sie verdecken.</translation>
+    </message>
+    <message>
+        <source>Takes the value down over the marked stretch, or at the end of the song.</source>
+        <translation>Senkt den Wert im markierten Bereich oder am Ende des Songs.</translation>
+    </message>
+    <message>
+        <source>Raises a section as a whole. 0.5 to 1 dB is often enough for a chorus.</source>
+        <translation>Hebt einen Abschnitt als Ganzes. Für einen Refrain genügen oft 0,5 bis 1 dB.</translation>
+    </message>
+    <message>
+        <source>Lowers this track briefly at each hit of another one, such as the bass at the kick.</source>
+        <translation>Senkt diese Spur kurz bei jedem Schlag einer anderen, etwa den Bass bei der Kick.</translation>
+    </message>
+    <message>
+        <source>The value rises and falls with the beats.</source>
+        <translation>Der Wert steigt und fällt mit den Schlägen.</translation>
+    </message>
+    <message>
+        <source>Raises single words, such as the send to an echo at the end of a line.</source>
+        <translation>Hebt einzelne Wörter, etwa den Send zu einem Echo am Ende einer Zeile.</translation>
+    </message>
+    <message>
+        <source>Takes the points of the stretch along, to another time or another track.</source>
+        <translation>Nimmt die Punkte des Bereichs mit, an eine andere Zeit oder in eine andere Spur.</translation>
+    </message>
+    <message>
+        <source>Puts the copied points here, in place of the points that are there.</source>
+        <translation>Setzt die kopierten Punkte hierher, anstelle der Punkte, die da sind.</translation>
+    </message>
+    <message>
+        <source>Puts the copied points at the start of a section.</source>
+        <translation>Setzt die kopierten Punkte an den Anfang eines Abschnitts.</translation>
+    </message>
+    <message>
+        <source>Removes all later points. The value stays as it is at the playhead.</source>
+        <translation>Entfernt alle späteren Punkte. Der Wert bleibt wie an der Abspielposition.</translation>
+    </message>
+    <message>
+        <source>Removes the points up to the end of the loop. The value stays as it is at the playhead.</source>
+        <translation>Entfernt die Punkte bis zum Ende des Loops. Der Wert bleibt wie an der Abspielposition.</translation>
+    </message>
+    <message>
+        <source>Shows the whole range of the parameter, not only the part in use.</source>
+        <translation>Zeigt den ganzen Bereich des Parameters, nicht nur den benutzten Teil.</translation>
+    </message>
+    <message>
+        <source>Moves all points of the ride up or down by one figure.</source>
+        <translation>Verschiebt alle Punkte der Automation um denselben Wert nach oben oder unten.</translation>
+    </message>
+    <message>
+        <source>Time and value of the selected point, as figures.</source>
+        <translation>Zeit und Wert des ausgewählten Punkts, als Zahlen.</translation>
+    </message>
+    <message>
+        <source>Times and values, for a spreadsheet or another session.</source>
+        <translation>Zeiten und Werte, für eine Tabellenkalkulation oder eine andere Sitzung.</translation>
+    </message>
+    <message>
+        <source>Times and values from a file, in place of the ride that is shown.</source>
+        <translation>Zeiten und Werte aus einer Datei, anstelle der gezeigten Automation.</translation>
+    </message>
+    <message>
+        <source>A window that sends MIDI like a device with faders, to try touch and latch.</source>
+        <translation>Ein Fenster, das MIDI sendet wie ein Gerät mit Fadern, um Touch und Latch auszuprobieren.</translation>
+    </message>
+    <message>
+        <source>Move a fader of the device afterwards. It controls this parameter from then on.</source>
+        <translation>Danach einen Fader des Geräts bewegen. Er steuert ab dann diesen Parameter.</translation>
+    </message>
+    <message>
+        <source>The device whose faders move those of the tracks.</source>
+        <translation>Das Gerät, dessen Fader die der Spuren bewegen.</translation>
+    </message>
+    <message>
+        <source>How long a control in touch mode needs to return to its ride.</source>
+        <translation>Wie lange ein Bedienelement im Touch-Modus braucht, um zu seiner Automation zurückzukehren.</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::RideView</name>
@@ -9421,6 +9720,78 @@ Spitzenpegel %3, %4</translation>
     <message>
         <source>Off</source>
         <translation>Aus</translation>
+    </message>
+    <message>
+        <source>Staged to the target of short hits, such as drums.</source>
+        <translation>Eingepegelt auf das Ziel kurzer Schläge, wie bei Trommeln.</translation>
+    </message>
+    <message>
+        <source>Staged to the target of held sounds, such as voices and pads.</source>
+        <translation>Eingepegelt auf das Ziel gehaltener Klänge, wie bei Stimmen und Flächen.</translation>
+    </message>
+    <message>
+        <source>Found from the track&apos;s name and sound.</source>
+        <translation>Aus Name und Klang der Spur bestimmt.</translation>
+    </message>
+    <message>
+        <source>What the track plays. Colour, folding and suggested levels follow it.</source>
+        <translation>Was die Spur spielt. Farbe, Einklappen und vorgeschlagene Pegel richten sich danach.</translation>
+    </message>
+    <message>
+        <source>Shows the family as one line. A click on it unfolds it.</source>
+        <translation>Zeigt die Familie als eine Zeile. Ein Klick darauf klappt sie auf.</translation>
+    </message>
+    <message>
+        <source>A track that the mix is built on: kick, bass, snare, lead. Suggestions spare it.</source>
+        <translation>Eine Spur, auf der der Mix aufbaut: Kick, Bass, Snare, Lead. Vorschläge verschonen sie.</translation>
+    </message>
+    <message>
+        <source>A remark that stays with the track.</source>
+        <translation>Eine Bemerkung, die bei der Spur bleibt.</translation>
+    </message>
+    <message>
+        <source>Which channels of the file are used. Choose one of them if the other is silent or damaged.</source>
+        <translation>Welche Kanäle der Datei benutzt werden. Einen davon wählen, wenn der andere still oder beschädigt ist.</translation>
+    </message>
+    <message>
+        <source>Puts the waveform back on its zero line. An offset uses headroom.</source>
+        <translation>Rückt die Wellenform auf ihre Nulllinie. Ein Versatz kostet Headroom.</translation>
+    </message>
+    <message>
+        <source>Makes the low end of a stereo track mono. 100 to 150 Hz keeps it firm.</source>
+        <translation>Macht die Tiefen einer Stereospur mono. 100 bis 150 Hz halten sie fest.</translation>
+    </message>
+    <message>
+        <source>A pan for each channel, instead of pan and width. Use it to put a wide sound to one side.</source>
+        <translation>Ein Panorama für jeden Kanal, statt Panorama und Breite. So kommt ein breiter Klang auf eine Seite.</translation>
+    </message>
+    <message>
+        <source>Where the track plays: straight to the main output, or through a bus.</source>
+        <translation>Wohin die Spur spielt: direkt zur Summe oder durch einen Bus.</translation>
+    </message>
+    <message>
+        <source>Stays on while other tracks are soloed.</source>
+        <translation>Bleibt zu hören, während andere Spuren solo sind.</translation>
+    </message>
+    <message>
+        <source>Staging may raise its peak above the ceiling of the target sheet.</source>
+        <translation>Das Einpegeln darf die Spitze über die Obergrenze des Zielblatts heben.</translation>
+    </message>
+    <message>
+        <source>Another file, such as a new take, with the settings of this one.</source>
+        <translation>Eine andere Datei, etwa ein neuer Take, mit den Einstellungen dieser.</translation>
+    </message>
+    <message>
+        <source>The audio file stays on the disk.</source>
+        <translation>Die Audiodatei bleibt auf der Festplatte.</translation>
+    </message>
+    <message>
+        <source>Turns the waveform upside down. Try it if two microphones lose low end together.</source>
+        <translation>Dreht die Wellenform um. Ausprobieren, wenn zwei Mikrofone zusammen Tiefen verlieren.</translation>
+    </message>
+    <message>
+        <source>Single short peaks count for the level. Otherwise staging ignores them.</source>
+        <translation>Einzelne kurze Spitzen zählen für den Pegel. Sonst lässt das Einpegeln sie weg.</translation>
     </message>
 </context>
 <context>
@@ -10092,6 +10463,82 @@ Spitzenpegel %3, %4</translation>
         <source>Closes the suggestion. The chain stays as it is.</source>
         <translation>Schließt den Vorschlag. Die Kette bleibt, wie sie ist.</translation>
     </message>
+    <message>
+        <source>An LV2 plug-in of this machine. It runs in a process of its own.</source>
+        <translation>Ein LV2-Plug-in dieses Rechners. Es läuft in einem eigenen Prozess.</translation>
+    </message>
+    <message>
+        <source>A copy of the track goes to the bus, at a level of its own.</source>
+        <translation>Eine Kopie der Spur geht an den Bus, mit eigenem Pegel.</translation>
+    </message>
+    <message>
+        <source>Makes a bus with an effect, and a send to it. Several tracks can share it.</source>
+        <translation>Legt einen Bus mit einem Effekt und einen Send dorthin an. Mehrere Spuren können ihn teilen.</translation>
+    </message>
+    <message>
+        <source>Adds a strongly compressed copy below the track.</source>
+        <translation>Mischt eine stark komprimierte Kopie unter die Spur.</translation>
+    </message>
+    <message>
+        <source>To paste it to other tracks afterwards.</source>
+        <translation>Um sie danach in andere Spuren einzufügen.</translation>
+    </message>
+    <message>
+        <source>Gives them the copied chain. You are asked before a chain is replaced.</source>
+        <translation>Gibt ihnen die kopierte Kette. Bevor eine Kette ersetzt wird, wirst du gefragt.</translation>
+    </message>
+    <message>
+        <source>Kept for all sessions, among your own presets.</source>
+        <translation>Für alle Sitzungen, unter deinen eigenen Vorlagen.</translation>
+    </message>
+    <message>
+        <source>Presets of chains for such a track.</source>
+        <translation>Vorlagen von Ketten für eine solche Spur.</translation>
+    </message>
+    <message>
+        <source>Finds frequencies that ring whatever is played, and proposes narrow cuts.</source>
+        <translation>Findet Frequenzen, die klingen, gleich was gespielt wird, und schlägt schmale Absenkungen vor.</translation>
+    </message>
+    <message>
+        <source>Finds the threshold for a reduction. 3 dB is moderate.</source>
+        <translation>Findet den Threshold für eine Reduktion. 3 dB sind mäßig.</translation>
+    </message>
+    <message>
+        <source>Gives back the level that the compressor takes.</source>
+        <translation>Gibt den Pegel zurück, den der Kompressor nimmt.</translation>
+    </message>
+    <message>
+        <source>Proposes a narrow cut at its strongest note, in the tracks that cover it there.</source>
+        <translation>Schlägt eine schmale Absenkung bei der stärksten Note vor, in den Spuren, die sie dort verdecken.</translation>
+    </message>
+    <message>
+        <source>Proposes small cuts in the tracks that cover it most.</source>
+        <translation>Schlägt kleine Absenkungen in den Spuren vor, die sie am meisten verdecken.</translation>
+    </message>
+    <message>
+        <source>Lowers this track while another one sounds, such as the bass under the kick.</source>
+        <translation>Senkt diese Spur, während eine andere klingt, etwa den Bass unter der Kick.</translation>
+    </message>
+    <message>
+        <source>Proposes depth and times of a duck for the two tracks.</source>
+        <translation>Schlägt Tiefe und Zeiten eines Ducks für die beiden Spuren vor.</translation>
+    </message>
+    <message>
+        <source>Only noise and rumble should be left, nothing of the sound itself.</source>
+        <translation>Nur Rauschen und Rumpeln sollten übrig sein, nichts vom Klang selbst.</translation>
+    </message>
+    <message>
+        <source>Marks in the spectrum where other tracks cover this one.</source>
+        <translation>Zeigt im Spektrum, wo andere Spuren diese verdecken.</translation>
+    </message>
+    <message>
+        <source>Proposes where the track needs no more lows. A low cut there makes room for kick and bass.</source>
+        <translation>Schlägt vor, ab wo die Spur keine Tiefen mehr braucht. Das lässt Platz für Kick und Bass.</translation>
+    </message>
+    <message>
+        <source>Do this if the low cut removed too much of the sound.</source>
+        <translation>Für den Fall, dass der Low Cut zu viel vom Klang entfernt hat.</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::ShapePicture</name>
@@ -10419,6 +10866,18 @@ Spitzenpegel %3, %4</translation>
             <numerusform>%n Datei wird gelesen, Esc hält an</numerusform>
             <numerusform>%n Dateien werden gelesen, Esc hält an</numerusform>
         </translation>
+    </message>
+    <message>
+        <source>Sections name the parts of the song. Digits go to them.</source>
+        <translation>Abschnitte benennen die Teile des Songs. Ziffern springen dorthin.</translation>
+    </message>
+    <message>
+        <source>What was noticed at this time, to be worked off later.</source>
+        <translation>Was an dieser Stelle aufgefallen ist, um es später abzuarbeiten.</translation>
+    </message>
+    <message>
+        <source>A note that is done has a hollow mark. Compare lists all notes.</source>
+        <translation>Eine erledigte Notiz hat ein hohles Zeichen. Vergleichen listet alle Notizen.</translation>
     </message>
 </context>
 <context>
