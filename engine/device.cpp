@@ -83,8 +83,9 @@ Result<std::unique_ptr<Device>> open_device(const std::string& name, int rate, i
     if (name == system_output) {
         for (const Door& door : doors)
             if (auto device = door.open(name, {}, rate, block_frames)) return device;
-        return fail(name, translated("the system has no sound output now. Connect or start one; it is used as soon as "
-                                     "it is there."));
+        return fail(translated("System output"),
+                    translated("the system has no sound output now. Connect or start one; it is used as soon as "
+                               "it is there."));
     }
     for (const Door& door : doors)
         if (const std::string_view prefix = door.prefix; name.starts_with(prefix))

@@ -215,8 +215,8 @@ void HeadroomPage::paintEvent(QPaintEvent*) {
     }
     const Moment& m = plan->worst[std::min(moment_, plan->worst.size() - 1)];
     isotonus::words(painter, 0, 26, 380,
-                    (m.right ? tr("%1 on the right channel; share of each track in dB:")
-                             : tr("%1 on the left channel; share of each track in dB:"))
+                    (m.right ? tr("%1 on the right channel; share of each track:")
+                             : tr("%1 on the left channel; share of each track:"))
                         .arg(db_text(m.peak_dbfs, "dBFS")),
                     theme().text);
     for (size_t i = 0; i < std::min<size_t>(6, m.contributions.size()); ++i) {
@@ -236,8 +236,7 @@ void HeadroomPage::paintEvent(QPaintEvent*) {
                                  "it. Change those in Shape."),
                         theme().text, 13);
     } else {
-        isotonus::words(painter, 400, 0, width() - 400,
-                        tr("Proposals that bring the peak into its window. Point at one to see its faders:"),
+        isotonus::words(painter, 400, 0, width() - 400, tr("Proposals for the window. Point at one to see its faders:"),
                         theme().faint);
     }
 }
@@ -575,9 +574,9 @@ void PicturePage::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const LiveMix& live = work_.player.live();
     // Mid goes up, side across: what is mono is an upright line, what would cancel lies flat.
-    const QRect area(0, 0, 260, height() - 4);
+    const QRect area(0, 0, 280, height() - 4);
     const QPoint foot(area.center().x(), area.bottom() - 14);
-    const double reach = area.height() - 26;
+    const double reach = std::min(area.height() - 26, 130);
     painter.setPen(theme().scale);
     for (const double ring : {0.25, 0.5, 1.0})
         painter.drawArc(QRectF(foot.x() - ring * reach, foot.y() - ring * reach, 2 * ring * reach, 2 * ring * reach), 0,
@@ -586,10 +585,9 @@ void PicturePage::paintEvent(QPaintEvent*) {
     painter.drawLine(QPointF(foot), QPointF(foot.x() - reach * 0.7071, foot.y() - reach * 0.7071));
     painter.drawLine(QPointF(foot), QPointF(foot.x() + reach * 0.7071, foot.y() - reach * 0.7071));
     painter.drawLine(area.left(), foot.y(), area.right(), foot.y());
-    words(painter, foot.x() - static_cast<int>(reach * 0.7071) - 18, foot.y() - static_cast<int>(reach * 0.7071) - 14,
-          16, tr("Left"), theme().faint);
-    words(painter, foot.x() + static_cast<int>(reach * 0.7071) + 4, foot.y() - static_cast<int>(reach * 0.7071) - 14,
-          16, tr("Right"), theme().faint);
+    const int slant = static_cast<int>(reach * 0.7071);
+    words(painter, foot.x() - slant - 4 - 42, foot.y() - slant - 14, 42, tr("Left"), theme().faint, 11, true);
+    words(painter, foot.x() + slant + 4, foot.y() - slant - 14, 42, tr("Right"), theme().faint);
     QColor colour = theme().accent;
     colour.setAlphaF(0.5f);
     painter.setPen(QPen(colour, 1.6));
@@ -613,8 +611,8 @@ void PicturePage::paintEvent(QPaintEvent*) {
     for (size_t b = 0; b <= LiveMix::bands; ++b) {
         const Level value = b < LiveMix::bands ? live.correlation(b) : live.correlation();
         const int y = 24 + static_cast<int>(b) * 22;
-        words(painter, 300, y, 110, b < LiveMix::bands ? names[b] : tr("all together"), theme().text);
-        const QRect scale(416, y + 5, 200, 6);
+        words(painter, 300, y, 128, b < LiveMix::bands ? names[b] : tr("all together"), theme().text);
+        const QRect scale(434, y + 5, 200, 6);
         painter.fillRect(scale, theme().rule);
         painter.fillRect(scale.center().x(), y + 2, 1, 12, theme().faint);
         if (!value) continue;
@@ -622,7 +620,7 @@ void PicturePage::paintEvent(QPaintEvent*) {
         painter.fillRect(QRect(QPoint(std::min(at, scale.center().x()), scale.top()),
                                QPoint(std::max(at, scale.center().x()), scale.bottom())),
                          *value < 0.0 ? theme().above : theme().inside);
-        words(painter, 622, y, 50,
+        words(painter, 640, y, 50,
               QString(*value < 0.0 ? QChar(0x2212) : QChar('+')) + shown_figure(std::fabs(*value), 2), theme().text, 11,
               true);
     }

@@ -47,7 +47,6 @@ FirstBalancePage::FirstBalancePage(Workspace& work, QWidget* parent) : QWidget(p
     progress_->setObjectName("firstProgress");
     progress_->setRange(0, 100);
     progress_->setFixedWidth(120);
-    line->addWidget(progress_);
     dismiss_ =
         button_in(line, "firstDismiss", tr("Dismiss"), tr("Removes the dashed marks. The session stays as it is."));
     column->addLayout(line);
@@ -55,7 +54,10 @@ FirstBalancePage::FirstBalancePage(Workspace& work, QWidget* parent) : QWidget(p
     summary_->setObjectName("firstSummary");
     summary_->setStyleSheet("font-size: 11px;");
     summary_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
-    column->addWidget(summary_);
+    auto* state = new QHBoxLayout;
+    state->addWidget(progress_);
+    state->addWidget(summary_, 1);
+    column->addLayout(state);
     found_ = new QWidget;
     auto* both = new QHBoxLayout(found_);
     both->setContentsMargins(0, 0, 0, 0);

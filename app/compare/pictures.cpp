@@ -16,7 +16,7 @@ namespace isotonus {
 
 namespace {
 
-constexpr int names_width = 170, figures_width = 176, ruler_space = 18;
+constexpr int names_width = 170, figures_width = 200, ruler_space = 18;
 constexpr double lowest_lufs = -48.0, highest_lufs = -6.0;
 constexpr double widest_db = 12.0, narrowest_db = -36.0;
 

@@ -186,7 +186,10 @@ void Lane::type_next(bool forward) {
 }
 
 void Lane::enterEvent(QEnterEvent*) { tell(); }
-void Lane::leaveEvent(QEvent*) { hinted_.clear(); }
+void Lane::leaveEvent(QEvent*) {
+    hinted_.clear();
+    emit work_.view.hint({});
+}
 
 void Lane::focusInEvent(QFocusEvent* event) {
     const bool by_tab = event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason;

@@ -147,6 +147,11 @@ void SongMap::mouseMoveEvent(QMouseEvent* event) {
     emit work_.view.hint(hint);
 }
 
+void SongMap::leaveEvent(QEvent*) {
+    update();
+    emit work_.view.hint({});
+}
+
 void SongMap::contextMenuEvent(QContextMenuEvent* event) {
     if (!area().contains(event->pos()) || work_.document.session().tracks.empty()) return;
     const double t = time().time(event->pos().x());

@@ -27,7 +27,7 @@ class SongMap : public QWidget, public SpokenControl {
     void wheelEvent(QWheelEvent* event) override;
     void resizeEvent(QResizeEvent*) override { drawn_.shape.clear(); }
     void enterEvent(QEnterEvent*) override { update(); }
-    void leaveEvent(QEvent*) override { update(); }
+    void leaveEvent(QEvent*) override;
 
   private:
     /// What the parts of the picture are painted with.

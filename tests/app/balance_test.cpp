@@ -206,7 +206,8 @@ TEST_F(Balance, the_peak_after_the_fader_is_a_figure_that_sets_the_fader) {
     EXPECT_NEAR(peak(0), -25.0, 1e-6);
     EXPECT_NEAR(peak(1), -25.0, 1e-6);
     QString told;
-    QObject::connect(&work().view, &ViewState::hint, window.get(), [&](const QString& s) { told = s; });
+    const QObject in_this_test;
+    QObject::connect(&work().view, &ViewState::hint, &in_this_test, [&](const QString& s) { told = s; });
     const Session before = session();
     type_peak("40");
     EXPECT_EQ(session().tracks, before.tracks);

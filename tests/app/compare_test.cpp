@@ -434,7 +434,8 @@ TEST_F(CompareWindow, notes_stand_on_the_map_and_are_ticked_off) {
     // Its slip on the map says what it is.
     auto* map = window->findChild<QWidget*>("songMap");
     QString hint;
-    QObject::connect(&work().view, &ViewState::hint, map, [&](const QString& text) { hint = text; });
+    const QObject in_this_test;
+    QObject::connect(&work().view, &ViewState::hint, &in_this_test, [&](const QString& text) { hint = text; });
     const double share = 2.0 / work().view.time.song_s();
     const int left = head_width, wide = map->width() - head_width - mains_width - scroll_width;
     QTest::mouseMove(map, QPoint(left + static_cast<int>(share * wide) + 4, 31));

@@ -43,6 +43,20 @@ class Gestures : public Window {
 
 }  // namespace
 
+TEST_F(Gestures, the_hint_goes_when_the_pointer_leaves_what_it_is_about) {
+    station(2);
+    catch_up();
+    auto* hint = find<QLabel>("hint");
+    for (QWidget* about : {static_cast<QWidget*>(lane(0)), static_cast<QWidget*>(window->findChild<SongMap*>())}) {
+        QTest::mouseMove(about, about->rect().center() - QPoint(10, 0));
+        QTest::mouseMove(about, about->rect().center());
+        EXPECT_FALSE(hint->text().isEmpty()) << about->metaObject()->className();
+        QEvent leave(QEvent::Leave);
+        QApplication::sendEvent(about, &leave);
+        EXPECT_TRUE(hint->text().isEmpty()) << hint->text().toStdString();
+    }
+}
+
 TEST_F(Gestures, a_control_group_is_muted_soloed_and_inked_like_a_bus) {
     station(2);
     work().document.select({track(0).id, track(1).id}, track(0).id);

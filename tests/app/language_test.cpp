@@ -171,6 +171,8 @@ QStringList cut_paintings_in(const QWidget& window) {
     for (const Message& m : german()) whole += m.translations, whole << m.source;
     for (auto* w : window.findChildren<QWidget*>()) {
         if (!w->isVisible() || w->width() < 2 || w->height() < 2) continue;
+        // Sentences of the last column may end early: the tooltip of the cell and the label beside the table say all.
+        if (w->parentWidget() && w->parentWidget()->objectName() == "firstTable") continue;
         PaintedOn device(w->size());
         w->render(&device, {}, {}, QWidget::RenderFlags());
         const auto tell = [&](const QString& what) {
@@ -200,10 +202,18 @@ class Language : public Window {
         for (int n = 0; n < 7; ++n) {
             station(n);
             if (n == 0) work().view.show_panel(true);
-            if (n == 2) key(Qt::Key_B);
-            catch_up();
-            const QStringList cut = cut_in(*window) + cut_paintings_in(*window) + too_wide_in(*window, may_scroll);
-            EXPECT_TRUE(cut.isEmpty()) << "station " << n + 1 << "\n" << cut.join('\n').toStdString();
+            if (n == 2 && work().first.rows().empty()) {
+                work().first.draft(DraftStrength::all, false);
+                wait_for([&] { return !work().first.rows().empty(); });
+            }
+            for (int page = 0; page < (n == 2 || n == 5 ? 7 : 1); ++page) {
+                if (n == 2) work().view.balance.show_page(static_cast<BalanceView::Page>(page));
+                if (n == 5) work().view.compare.show_page(static_cast<CompareView::Page>(page));
+                catch_up();
+                const QStringList cut = cut_in(*window) + cut_paintings_in(*window) + too_wide_in(*window, may_scroll);
+                EXPECT_TRUE(cut.isEmpty()) << "station " << n + 1 << ", page " << page << "\n"
+                                           << cut.join('\n').toStdString();
+            }
         }
     }
 };

@@ -3583,6 +3583,10 @@
         <source>The sound of a room. Use it on a return, so that several tracks share one room.</source>
         <translation>Der Klang eines Raums. Auf einem Return stehen mehrere Spuren im selben Raum.</translation>
     </message>
+    <message>
+        <source>System output</source>
+        <translation>Systemausgabe</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Advisor</name>
@@ -6292,7 +6296,7 @@
     </message>
     <message>
         <source>Also tracks set by hand</source>
-        <translation>Auch von Hand eingestellte</translation>
+        <translation>Auch schon eingestellte</translation>
     </message>
     <message>
         <source>A track whose fader or pan was moved stays as it is unless this is on. Locked tracks always stay.</source>
@@ -6859,12 +6863,12 @@ Spitzenpegel %3, %4</translation>
         <translation>die Ursache der Spitze wird gesucht…</translation>
     </message>
     <message>
-        <source>%1 on the right channel; share of each track in dB:</source>
-        <translation>%1 auf dem rechten Kanal; Anteil jeder Spur in dB:</translation>
+        <source>%1 on the right channel; share of each track:</source>
+        <translation>%1 auf dem rechten Kanal; Anteil jeder Spur:</translation>
     </message>
     <message>
-        <source>%1 on the left channel; share of each track in dB:</source>
-        <translation>%1 auf dem linken Kanal; Anteil jeder Spur in dB:</translation>
+        <source>%1 on the left channel; share of each track:</source>
+        <translation>%1 auf dem linken Kanal; Anteil jeder Spur:</translation>
     </message>
     <message>
         <source>Nothing needs to go down: %1 of headroom is left in the window.</source>
@@ -6875,12 +6879,12 @@ Spitzenpegel %3, %4</translation>
         <translation>Kein Fader bringt den Spitzenpegel ins Fenster, weil die Prozessoren der Summe ihn bestimmen. Ändere sie unter Formen.</translation>
     </message>
     <message>
-        <source>Proposals that bring the peak into its window. Point at one to see its faders:</source>
-        <translation>Vorschläge, die den Spitzenpegel ins Fenster bringen. Zeige auf einen, um seine Fader zu sehen:</translation>
-    </message>
-    <message>
         <source>Point at the proposal to see its faders as dashed marks. Click to apply it; undo restores the faders.</source>
         <translation>Zeige auf den Vorschlag, um seine Fader als gestrichelte Marken zu sehen. Ein Klick übernimmt ihn; Rückgängig stellt die Fader wieder her.</translation>
+    </message>
+    <message>
+        <source>Proposals for the window. Point at one to see its faders:</source>
+        <translation>Vorschläge für das Fenster. Zeige auf einen, um seine Fader zu sehen:</translation>
     </message>
 </context>
 <context>
