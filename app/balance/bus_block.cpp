@@ -6,7 +6,7 @@
 #include <QMenu>
 #include <QPainter>
 
-#include "app/desk/colour_menu.h"
+#include "app/desk/menu_entries.h"
 #include "core/session/channel.h"
 
 namespace isotonus {
@@ -124,13 +124,8 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     const Session& s = work_.document.session();
     QMenu menu;
     menu.setObjectName("busMenu");
-    const auto entry = [&menu](const QString& text, const QString& help) {
-        QAction* action = menu.addAction(text);
-        action->setToolTip(help);
-        return action;
-    };
     connect(menu.addAction(tr("Rename…")), &QAction::triggered, this, [this] { rename(); });
-    QAction* select = entry(tr("Select its tracks"), tr("All tracks that play through it, also by a send."));
+    QAction* select = menu_entry(menu, tr("Select its tracks"), tr("All tracks that play through it, also by a send."));
     connect(select, &QAction::triggered, this, [this] {
         const Session& now = work_.document.session();
         auto rows = tracks_under(now, id_);
@@ -138,7 +133,7 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
             if (now.find(sender) && std::find(rows.begin(), rows.end(), sender) == rows.end()) rows.push_back(sender);
         if (!rows.empty()) work_.document.select(rows, rows.front());
     });
-    add_inks(menu.addMenu(tr("Colour")), this, [this](int n) {
+    add_colours(menu.addMenu(tr("Colour")), this, [this](int n) {
         work_.document.edit(
             tr("Colour %1").arg(n + 1),
             with_channel(work_.document.session(), id_, [n](const ChannelEdit& c) { *c.colour_index = n; }));
@@ -148,8 +143,8 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     others->setObjectName("othersDownOfBus");
     others->setToolTip(tr("Makes it louder against the rest without using headroom."));
     if (const Bus* bus = s.find_bus(id_)) {
-        QAction* trim = entry(tr("Trim %1…").arg(db_text(bus->trim_db, "dB", true)),
-                              tr("Gain into the chain of the bus. Lower it if the chain is driven too hard."));
+        QAction* trim = menu_entry(menu, tr("Trim %1…").arg(db_text(bus->trim_db, "dB", true)),
+                                   tr("Gain into the chain of the bus. Lower it if the chain is driven too hard."));
         connect(trim, &QAction::triggered, this, [this, now = bus->trim_db] {
             const auto text = work_.prompter->ask_text(tr("Trim of the bus"), tr("dB, −24 … +24"), db_text(now, ""));
             const auto db = text ? parse_level(*text) : std::nullopt;
@@ -157,7 +152,7 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
                 work_.document.edit(tr("Trim of the bus %1").arg(db_text(*db, "dB", true)),
                                     with_bus(work_.document.session(), id_, [&](Bus& b) { b.trim_db = *db; }));
         });
-        connect(entry(tr("Add the selected tracks"), tr("The selected tracks play through this bus.")),
+        connect(menu_entry(menu, tr("Add the selected tracks"), tr("The selected tracks play through this bus.")),
                 &QAction::triggered, this, [this] { work_.edits.lead_to(work_.document.selected(), id_); });
         QMenu* outputs = menu.addMenu(tr("Output"));
         outputs->menuAction()->setToolTip(
@@ -172,8 +167,8 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
         for (const Bus& other : s.buses)
             if (!feeds(s, other.id, id_)) output(QString::fromStdString(other.name), other.id);
     } else {
-        QAction* members =
-            entry(tr("Make the selected tracks its members"), tr("Members that are not selected leave the group."));
+        QAction* members = menu_entry(menu, tr("Make the selected tracks its members"),
+                                      tr("Members that are not selected leave the group."));
         connect(members, &QAction::triggered, this, [this] {
             work_.document.edit(tr("Members of the group"),
                                 with_group(work_.document.session(), id_,
@@ -183,8 +178,8 @@ void BusHead::contextMenuEvent(QContextMenuEvent* event) {
     menu.addSeparator();
     // Later: the row that asks goes with it.
     connect(
-        entry(tr("Remove; the tracks stay"), tr("The tracks play on without it.")), &QAction::triggered, this,
-        [work = &work_, id = id_] { work->edits.remove_bus_or_group(id); }, Qt::QueuedConnection);
+        menu_entry(menu, tr("Remove; the tracks stay"), tr("The tracks play on without it.")), &QAction::triggered,
+        this, [work = &work_, id = id_] { work->edits.remove_bus_or_group(id); }, Qt::QueuedConnection);
     menu.exec(event->globalPos());
 }
 

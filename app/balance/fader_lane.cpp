@@ -282,7 +282,7 @@ void FaderLane::contextMenuEvent(QContextMenuEvent* event) {
     std::vector<Parameter> parameters{Parameter::level};
     if (v.has_pan && !v.apart) parameters.push_back(Parameter::pan);
     if (v.has_width && !v.apart) parameters.push_back(Parameter::width);
-    // Of a track that is not pans_of by dual pan yet, too: what it takes is said.
+    // Of a track that has no dual pan yet, too: what it takes is said.
     if (v.has_width && track()) parameters.insert(parameters.end(), {Parameter::left_pan, Parameter::right_pan});
     parameters.push_back(Parameter::mute);
     open_ride_menu(work_, id(), parameters, event->globalPos());

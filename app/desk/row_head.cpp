@@ -1,6 +1,6 @@
 #include "app/desk/row_head.h"
 
-#include "app/desk/colour_menu.h"
+#include "app/desk/menu_entries.h"
 
 #include <QApplication>
 #include <QContextMenuEvent>
@@ -227,8 +227,7 @@ void RowHead::edit_note() {
 }
 
 QAction* RowHead::add_entry(QMenu* menu, const QString& text, const QString& help, const std::function<void()>& work) {
-    QAction* action = menu->addAction(text);
-    action->setToolTip(help);
+    QAction* action = menu_entry(*menu, text, help);
     connect(action, &QAction::triggered, this, work);
     return action;
 }
@@ -272,7 +271,7 @@ void RowHead::add_what_it_is(QMenu* menu) {
     add_entry(menu, tr("Fold the family '%1'").arg(family_word(mine)),
               tr("Shows the family as one line. A click on it unfolds it."),
               [this, mine] { work_.view.toggle_fold(mine); });
-    add_inks(menu->addMenu(tr("Colour")), this, [this](int n) {
+    add_colours(menu->addMenu(tr("Colour")), this, [this](int n) {
         work_.document.edit_tracks(tr("Colour %1").arg(n + 1), work_.document.moved_with(id_),
                                    [n](Track& track) { track.colour_index = n; });
     });

@@ -10,6 +10,7 @@
 
 #include "app/balance/bus_block.h"
 #include "app/desk/make_way.h"
+#include "app/desk/menu_entries.h"
 #include "app/ride/fader_box_window.h"
 #include "core/balance/track_draft.h"
 #include "core/ride/hits.h"
@@ -198,9 +199,8 @@ QMenu* RidePanel::make_shapes() {
     auto* menu = new QMenu(this);
     menu->setObjectName("rideShapesMenu");
     const auto item = [&](const char* name, const QString& text, const QString& help, auto work_done) {
-        QAction* action = menu->addAction(text);
+        QAction* action = menu_entry(*menu, text, help);
         action->setObjectName(name);
-        action->setToolTip(help);
         connect(action, &QAction::triggered, this, work_done);
     };
     item("draftRest", tr("Draft against the rest of the mix…"),
@@ -263,9 +263,8 @@ QMenu* RidePanel::make_more() {
     auto* menu = new QMenu(this);
     menu->setObjectName("rideMoreMenu");
     const auto item = [&](const char* name, const QString& text, const QString& help, auto work_done) {
-        QAction* action = menu->addAction(text);
+        QAction* action = menu_entry(*menu, text, help);
         action->setObjectName(name);
-        action->setToolTip(help);
         connect(action, &QAction::triggered, this, work_done);
         return action;
     };

@@ -5,7 +5,7 @@
 #include <QMouseEvent>
 #include <cmath>
 
-#include "app/desk/colour_menu.h"
+#include "app/desk/menu_entries.h"
 #include "app/style/columns.h"
 
 namespace isotonus {
@@ -157,20 +157,15 @@ void SongMap::contextMenuEvent(QContextMenuEvent* event) {
     const double t = time().time(event->pos().x());
     const int section = section_at(work_.document.session(), t);
     QMenu menu;
-    const auto entry = [&menu](const QString& text, const QString& help) {
-        QAction* action = menu.addAction(text);
-        action->setToolTip(help);
-        return action;
-    };
-    connect(entry(tr("New section here"), tr("Sections name the parts of the song. Digits go to them.")),
+    connect(menu_entry(menu, tr("New section here"), tr("Sections name the parts of the song. Digits go to them.")),
             &QAction::triggered, this, [this, t] { work_.edits.add_section(work_.view.snap(t)); });
-    connect(entry(tr("Listening note here…"), tr("What was noticed at this time, to be worked off later.")),
+    connect(menu_entry(menu, tr("Listening note here…"), tr("What was noticed at this time, to be worked off later.")),
             &QAction::triggered, this, [this, t] { work_.edits.add_note(t); });
     if (const int note = note_at(event->pos()); note >= 0) {
         const auto n = static_cast<size_t>(note);
         const bool done = work_.document.session().notes[n].done;
-        connect(entry(done ? tr("Reopen the note") : tr("Mark the note as done"),
-                      tr("A note that is done has a hollow mark. Compare lists all notes.")),
+        connect(menu_entry(menu, done ? tr("Reopen the note") : tr("Mark the note as done"),
+                           tr("A note that is done has a hollow mark. Compare lists all notes.")),
                 &QAction::triggered, this, [this, n, done] {
                     work_.edits.change_note(n, done ? tr("Reopen a note") : tr("Mark a note as done"),
                                             [&](ListeningNote& x) { x.done = !done; });
@@ -183,7 +178,7 @@ void SongMap::contextMenuEvent(QContextMenuEvent* event) {
             QString::fromStdString(work_.document.session().sections[static_cast<size_t>(section)].name);
         connect(menu.addAction(tr("Rename '%1'…").arg(name)), &QAction::triggered, this,
                 [this, section] { work_.edits.rename_section(section); });
-        add_inks(menu.addMenu(tr("Colour of '%1'").arg(name)), this, [this, section](int n) {
+        add_colours(menu.addMenu(tr("Colour of '%1'").arg(name)), this, [this, section](int n) {
             Session next = work_.document.session();
             next.sections.change()[static_cast<size_t>(section)].colour_index = n;
             work_.document.edit(tr("Colour %1").arg(n + 1), std::move(next));

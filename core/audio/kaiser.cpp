@@ -15,8 +15,8 @@ double bessel_i0(double x) {
 
 }  // namespace
 
-double kaiser(double position, double beta) {
-    const double inside = 1.0 - position * position;
+double kaiser(double x, double beta) {
+    const double inside = 1.0 - x * x;
     return inside > 0.0 ? bessel_i0(beta * std::sqrt(inside)) / bessel_i0(beta) : 0.0;
 }
 

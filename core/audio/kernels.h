@@ -25,8 +25,8 @@ size_t remove_non_finite(float* inout, size_t samples);
 size_t pack_s24(const float* in, size_t samples, uint8_t* out);
 
 /// Float to integers: times `scale`, with triangular noise of +-1 (the difference of the two halves of an integer hash
-/// of place + i; none on zeros), rounded to the nearest, clamped to -scale … scale - 1.  Returns how many samples would
-/// have been clamped without the noise.
+/// of first_sample + i; none on zeros), rounded to the nearest, clamped to -scale … scale - 1.  Returns how many
+/// samples would have been clamped without the noise.
 size_t dithered(const float* in, size_t samples, float scale, uint32_t first_sample, int32_t* out);
 
 /// Figures of one stretch of frames.  For mono only index 0 counts.
