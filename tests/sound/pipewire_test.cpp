@@ -41,6 +41,7 @@ std::string run(const std::string& command) {
 class Recorder {
   public:
     Recorder(const fs::path& file, int rate) : file_(file) {
+        fs::remove(file);  // else the last recording would pass for the beginning of this one
         pid_ = fork();
         if (pid_ == 0) {
             (void)!freopen(file.c_str(), "w", stdout);
