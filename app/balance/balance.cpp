@@ -102,7 +102,8 @@ QWidget* BalanceStation::make_tools(Workspace& work, QWidget* parent) const {
     };
     auto* down = new QPushButton(QCoreApplication::translate("Station", "All down"));
     down->setObjectName("allDown");
-    down->setToolTip(QCoreApplication::translate("Station", "Every fader off: bring the tracks up one at a time."));
+    down->setToolTip(QCoreApplication::translate(
+        "Station", "Turns all faders all the way down. Then bring in the tracks one at a time."));
     QObject::connect(down, &QPushButton::clicked, tools,
                      [set_all] { set_all(QCoreApplication::translate("Station", "All faders down"), silence_db); });
     auto* zero = new QPushButton(QCoreApplication::translate("Station", "All 0 dB"));

@@ -16,6 +16,7 @@ class PanelHandle : public QWidget {
         setObjectName("panelHandle");
         setFixedHeight(7);
         setCursor(Qt::SizeVerCursor);
+        setAccessibleName(tr("Height of the panel"));
         setToolTip(tr("Drag to change the height of the panel. Double click to restore its height."));
     }
 

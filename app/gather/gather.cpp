@@ -183,14 +183,14 @@ QString GatherStation::state(const Workspace& work) const {
     if (tracks.empty()) return {};
     const auto lost = work.materials.missing().size();
     if (work.materials.waiting() > 0)
-        return QCoreApplication::translate("Station", "%1 to read").arg(work.materials.waiting());
+        return QCoreApplication::translate("Station", "%1 still loading").arg(work.materials.waiting());
     if (lost > 0) return QCoreApplication::translate("Station", "%1 missing").arg(lost);
     const auto faults = std::count_if(tracks.begin(), tracks.end(), [&](const auto& t) {
         const auto& found = work.materials.findings(*t);
         return std::any_of(found.begin(), found.end(), [](const Finding& f) { return f.fault; });
     });
-    if (faults > 0) return QCoreApplication::translate("Station", "%1, %2 flagged").arg(tracks.size()).arg(faults);
     const auto n = static_cast<int>(tracks.size());
+    if (faults > 0) return QCoreApplication::translate("Station", "%n track(s), %1 flagged", nullptr, n).arg(faults);
     return QCoreApplication::translate("Station", "%n track(s)", nullptr, n);
 }
 

@@ -119,18 +119,22 @@ FaderBoxWindow::FaderBoxWindow(Workspace& work, QWidget* parent)
     auto* speech = new QComboBox;
     speech->setObjectName("boxSpeech");
     speech->setAccessibleName(tr("MIDI messages"));
+    speech->setToolTip(tr("The kind of MIDI message that the box sends. 14 bit moves faders in finer steps."));
     speech->addItems({tr("Pitch bend, 14 bit"), tr("Controls 7 and 39, 14 bit"), tr("Control 7")});
     connect(speech, &QComboBox::currentIndexChanged, this, [this](int n) { box_.speak(static_cast<FaderSpeech>(n)); });
     grid->addWidget(speech, 2, 0, 1, 4);
-    const auto bank = [&](const QString& text, const char* name, int by, int column) {
+    const auto bank = [&](const QString& text, const char* name, const QString& tip, int by, int column) {
         auto* b = new QToolButton;
         b->setText(text);
         b->setObjectName(name);
+        b->setToolTip(tip);
         connect(b, &QToolButton::clicked, this, [this, by] { work_.faders.set_bank(work_.faders.bank() + by); });
         grid->addWidget(b, 2, column, 1, 2);
     };
-    bank(tr("8 channels up"), "bankUp", -FaderBox::faders, 4);
-    bank(tr("8 channels down"), "bankDown", FaderBox::faders, 6);
+    bank(tr("8 channels up"), "bankUp", tr("The faders of the box control the 8 channels above."), -FaderBox::faders,
+         4);
+    bank(tr("8 channels down"), "bankDown", tr("The faders of the box control the 8 channels below."), FaderBox::faders,
+         6);
     box_.moved = [this] {
         for (BoxFader* f : faders_) f->update();
     };

@@ -26,8 +26,8 @@ QString RideLane::value_text() const {
 }
 
 QString RideLane::sentence() const {
-    return tr("%1: %2. Click to edit the ride below. Left and Right lower and raise the whole ride; Enter trims it by "
-              "a figure.")
+    return tr("%1: %2. Click to edit the ride below. The keys Left and Right lower and raise the whole ride; Enter "
+              "changes it by a typed value.")
         .arg(track_name(), value_text());
 }
 

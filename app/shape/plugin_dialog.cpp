@@ -1,5 +1,6 @@
 #include "app/shape/plugin_dialog.h"
 
+#include <QDialogButtonBox>
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -11,12 +12,13 @@ namespace isotonus {
 PluginDialog::PluginDialog(QWidget* parent) : QDialog(parent), all_(known_plugins()), timer_(new QTimer(this)) {
     setObjectName("pluginDialog");
     setWindowTitle(tr("Add a plug-in"));
-    resize(560, 440);
+    resize(on_screen({560, 440}, *this));
     auto* column = new QVBoxLayout(this);
     search_ = new QLineEdit;
     search_->setObjectName("pluginSearch");
     search_->setPlaceholderText(tr("A word of its name, class or maker"));
     search_->setAccessibleName(tr("Search"));
+    search_->setToolTip(tr("Shows only plug-ins with these words in their name, class or maker."));
     column->addWidget(search_);
     list_ = new QListWidget;
     list_->setObjectName("pluginList");
@@ -37,12 +39,13 @@ PluginDialog::PluginDialog(QWidget* parent) : QDialog(parent), all_(known_plugin
     bar_->hide();
     add_ = new QPushButton(tr("Add"));
     add_->setObjectName("pluginAdd");
+    add_->setToolTip(tr("Adds the selected plug-in to the chain."));
     add_->setDefault(true);
-    auto* leave = new QPushButton(tr("Cancel"));
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Cancel);
+    buttons->addButton(add_, QDialogButtonBox::AcceptRole);
     for (QWidget* w : std::initializer_list<QWidget*>{look_, bar_}) row->addWidget(w);
     row->addStretch(1);
-    row->addWidget(leave);
-    row->addWidget(add_);
+    row->addWidget(buttons);
     column->addLayout(row);
     connect(search_, &QLineEdit::textChanged, this, &PluginDialog::show_found);
     connect(list_, &QListWidget::itemDoubleClicked, add_, &QPushButton::click);
@@ -58,8 +61,8 @@ PluginDialog::PluginDialog(QWidget* parent) : QDialog(parent), all_(known_plugin
         else
             about_->setText(QString::fromStdString(p.uri));
     });
-    connect(add_, &QPushButton::clicked, this, &QDialog::accept);
-    connect(leave, &QPushButton::clicked, this, &QDialog::reject);
+    connect(buttons, &QDialogButtonBox::accepted, this, &QDialog::accept);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     connect(look_, &QPushButton::clicked, this, &PluginDialog::look);
     timer_->setInterval(50);
     connect(timer_, &QTimer::timeout, this, [this] {

@@ -6,6 +6,7 @@
 #include <QVBoxLayout>
 #include <cmath>
 
+#include "app/desk/plain_table.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
 
@@ -20,7 +21,7 @@ constexpr double max_delay_s = 0.05;
 PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* parent) : QDialog(parent), work_(work) {
     setObjectName("phaseDialog");
     setWindowTitle(tr("Phase and polarity"));
-    resize(940, 640);
+    resize(on_screen({940, 640}, *this));
     auto* layout = new QVBoxLayout(this);
     auto* form = new QFormLayout;
     set_ = new QComboBox;
@@ -68,19 +69,17 @@ PhaseDialog::PhaseDialog(Workspace& work, std::vector<TrackId> rows, QWidget* pa
 }
 
 void PhaseDialog::make_table() {
-    const QStringList titles{tr("Channel"),  tr("delay"),       tr("in time"), tr("distance in air"),
-                             tr("polarity"), tr("correlation"), tr("aligned"), tr("below 200 Hz")};
-    table_ = new QTableWidget(0, static_cast<int>(titles.size()));
-    table_->setTabKeyNavigation(false);  // the arrow keys go from cell to cell, the Tab key leaves
-    table_->setObjectName("phaseTable");
-    table_->setHorizontalHeaderLabels(titles);
-    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table_->horizontalHeader()->setStretchLastSection(true);
-    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    table_->verticalHeader()->hide();
-    table_->setShowGrid(false);
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    table_ = plain_table(
+        "phaseTable", tr("Delay and polarity against the reference"),
+        {{tr("Channel"), tr("The track of a microphone.")},
+         {tr("Delay"), tr("How much later the sound arrives than at the reference, in samples.")},
+         {tr("Time"), tr("The same delay in milliseconds.")},
+         {tr("Distance in air"), tr("How far sound travels in this time: the microphone was farther away by as much.")},
+         {tr("Polarity"), tr("Whether the wave swings the same way as that of the reference.")},
+         {tr("Correlation"), tr("How alike the two tracks are now: +1 is the same, 0 unrelated, −1 opposite.")},
+         {tr("Aligned"), tr("How alike they are with delay and polarity corrected.")},
+         {tr("Below 200 Hz"), tr("How much the low end of their sum gains when they are aligned.")}},
+        7);
 }
 
 QHBoxLayout* PhaseDialog::make_nudges() {
@@ -117,6 +116,7 @@ QDialogButtonBox* PhaseDialog::make_buttons() {
     for (QPushButton* b : {apply_one_, apply_})
         b->setToolTip(tr("Sets delay and polarity of each track whose match is clear. Undo restores them."));
     undo_ = buttons->addButton(tr("Undo"), QDialogButtonBox::ActionRole);
+    undo_->setToolTip(tr("Undoes the last change of the session."));
     undo_->setObjectName("phaseUndo");
     undo_->setAutoDefault(false);
     buttons->addButton(QDialogButtonBox::Close);
@@ -211,7 +211,7 @@ void PhaseDialog::show_result(int round, size_t row, const Result<Alignment>& re
         put(4, a.inverted ? tr("inverted") : tr("same"));
         put(7, db_text(a.low_gain_db, "dB", true));
     } else {
-        put(1, tr("the match is too weak for a suggestion"));
+        put(1, tr("too different to be aligned"));
         table_->setSpan(static_cast<int>(row), 1, 1, 4);
     }
     put(5, shown_figure(a.correlation_before, 2));

@@ -11,8 +11,10 @@
 
 #include "core/files/paths.h"
 
+#include "app/desk/plain_table.h"
 #include "app/desk/row_head.h"
 #include "app/style/text.h"
+#include "app/style/theme.h"
 #include "core/session/session_file.h"
 
 namespace isotonus {
@@ -64,12 +66,14 @@ fs::path SheetDialog::own_folder() { return settings_folder() / "sheets"; }
 SheetDialog::SheetDialog(Workspace& work, QWidget* parent) : QDialog(parent), work_(work) {
     setObjectName("sheetDialog");
     setWindowTitle(tr("Target sheet"));
-    resize(820, 460);
+    resize(on_screen({820, 460}, *this));
     auto* layout = new QVBoxLayout(this);
     auto* top = new QHBoxLayout;
     choice_ = new QComboBox;
     choice_->setObjectName("sheetChoice");
     choice_->setAccessibleName(tr("Target sheet"));
+    choice_->setProperty("shows_names", true);
+    choice_->setToolTip(tr("Sheets that come with Isotonus, and your own. Choosing one fills in the table below."));
     top->addWidget(new QLabel(tr("Sheet")));
     top->addWidget(choice_, 1);
     const auto button = [&](QHBoxLayout* to, const char* name, const QString& text, const QString& why, auto method) {
@@ -91,10 +95,15 @@ SheetDialog::SheetDialog(Workspace& work, QWidget* parent) : QDialog(parent), wo
     why->setWordWrap(true);
     layout->addWidget(why);
     table_ = new QTableWidget(0, columns);
-    table_->setTabKeyNavigation(false);  // the arrow keys go from cell to cell, the Tab key leaves
     table_->setObjectName("sheetTable");
-    table_->setHorizontalHeaderLabels(
-        {tr("word in the name"), tr("Family"), tr("kind"), tr("measure"), tr("from"), tr("target"), tr("to")});
+    table_->setAccessibleName(tr("Target windows"));
+    set_heads(table_, {{tr("Word in the name"), tr("The line is for tracks with this word in their name.")},
+                       {tr("Family"), tr("The line is for tracks of this family.")},
+                       {tr("Kind"), tr("The line is for tracks of this kind: percussive or sustained.")},
+                       {tr("Measure"), tr("What is compared with the window: sample peak or average.")},
+                       {tr("From"), tr("The lower end of the window, in dBFS.")},
+                       {tr("Target"), tr("The level that staging aims at, in dBFS.")},
+                       {tr("To"), tr("The upper end of the window, in dBFS.")}});
     table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Interactive);
     table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     table_->verticalHeader()->hide();
@@ -116,8 +125,11 @@ SheetDialog::SheetDialog(Workspace& work, QWidget* parent) : QDialog(parent), wo
     };
     field(tr("Peak ceiling, dBFS"), ceiling_ = level_box(-6.0));
     ceiling_->setObjectName("sheetCeiling");
+    ceiling_->setToolTip(tr("Staging never raises the peak of a track above this level."));
     field(tr("Main output from"), mains_low_ = level_box(-10.0));
     field(tr("to"), mains_high_ = level_box(-6.0));
+    for (QWidget* w : {mains_low_, mains_high_})
+        w->setToolTip(tr("The window for the peak of the mix, in dBFS. −10 to −6 dBFS keeps room for mastering."));
     spikes_ = new QCheckBox(tr("Count spikes"));
     spikes_->setObjectName("sheetSpikes");
     spikes_->setToolTip(
@@ -129,6 +141,8 @@ SheetDialog::SheetDialog(Workspace& work, QWidget* parent) : QDialog(parent), wo
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
     buttons->button(QDialogButtonBox::Ok)->setText(tr("Use"));
     buttons->button(QDialogButtonBox::Ok)->setObjectName("sheetUse");
+    buttons->button(QDialogButtonBox::Ok)
+        ->setToolTip(tr("Sets these windows for the session. Trims stay until you stage again."));
     layout->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::accepted, this, &SheetDialog::take);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
@@ -172,6 +186,8 @@ void SheetDialog::add_row(const QString& word, int family, int kind, const Targe
     table_->setCellWidget(row, low_column, level_box(target.low_dbfs));
     table_->setCellWidget(row, aim_column, level_box(target.aim_dbfs));
     table_->setCellWidget(row, high_column, level_box(target.high_dbfs));
+    for (int c = 0; c < columns; ++c)
+        table_->cellWidget(row, c)->setToolTip(table_->horizontalHeaderItem(c)->toolTip());
 }
 
 void SheetDialog::show_sheet(const TargetSheet& sheet) {

@@ -7,6 +7,7 @@
 #include <QToolButton>
 #include <QVBoxLayout>
 
+#include "app/desk/plain_table.h"
 #include "app/stage/sheet_dialog.h"
 #include "app/style/text.h"
 #include "app/style/theme.h"
@@ -32,32 +33,35 @@ QString choice_words(Choice choice) {
 StageTable::StageTable(Workspace& work, QWidget* parent) : QDialog(parent), work_(work) {
     setObjectName("stageTable");
     setWindowTitle(tr("Staging, before and after"));
-    resize(1200, 600);
+    resize(on_screen({1200, 600}, *this));
     auto* layout = new QVBoxLayout(this);
     summary_ = new QLabel;
     summary_->setObjectName("stageSummary");
     layout->addWidget(summary_);
-    const QStringList titles{tr("Channel"), tr("measure"),     tr("window"),     tr("before"),    tr("trim"),
-                             tr("after"),   tr("peak before"), tr("peak after"), tr("true peak"), tr("status"),
-                             tr("")};
-    table_ = new QTableWidget(0, static_cast<int>(titles.size()));
-    table_->setTabKeyNavigation(false);  // the arrow keys go from cell to cell, the Tab key leaves
-    table_->setObjectName("stageTableRows");
-    table_->setHorizontalHeaderLabels(titles);
-    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table_->horizontalHeader()->setSectionResizeMode(9, QHeaderView::Stretch);
-    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    table_->verticalHeader()->hide();
-    table_->verticalHeader()->setDefaultSectionSize(28);
-    table_->setShowGrid(false);
-    table_->setWordWrap(false);
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    table_ = plain_table(
+        "stageTableRows", tr("Levels before and after staging"),
+        {{tr("Channel"), tr("The track.")},
+         {tr("Measure"), tr("What is compared with the window: the sample peak of percussive tracks, the average of "
+                            "sustained ones.")},
+         {tr("Window"), tr("The range for the level after the trim, in dBFS.")},
+         {tr("Before"), tr("The level of the file.")},
+         {tr("Trim"), tr("The gain before the chain. Staging sets it.")},
+         {tr("After"), tr("The level after the trim.")},
+         {tr("Peak before"), tr("The highest sample of the file.")},
+         {tr("Peak after"), tr("The highest sample after the trim.")},
+         {tr("True peak"), tr("The peak of the wave between its samples, after the trim.")},
+         {tr("Status"), tr("Whether the level is inside the window, and the reason if it is not.")},
+         {tr("Options"), tr("Ways into the window for a track that does not reach it.")}},
+        9);
+    table_->verticalHeader()->setMinimumSectionSize(28);
+    show_whole_sentences(table_, 9);
     layout->addWidget(table_, 1);
     auto* buttons = new QDialogButtonBox;
     auto* all = buttons->addButton(tr("Stage all"), QDialogButtonBox::ActionRole);
     all->setObjectName("tableStageAll");
+    all->setToolTip(tr("Trims every unlocked track to its target window. Faders stay where they are."));
     auto* undo = buttons->addButton(tr("Undo"), QDialogButtonBox::ActionRole);
+    undo->setToolTip(tr("Undoes the last change of the session."));
     buttons->addButton(QDialogButtonBox::Close);
     layout->addWidget(buttons);
     connect(all, &QPushButton::clicked, this, [this] { work_.edits.stage_all(); });
@@ -79,6 +83,7 @@ void StageTable::refresh() {
         ++counted;
         inside += fit_of(*s) == Fit::inside ? 1 : 0;
     }
+    table_->resizeRowsToContents();
     summary_->setText(tr("%1 of %2 tracks are in their windows; the sheet is '%3', its peak ceiling %4.")
                           .arg(inside)
                           .arg(counted)

@@ -49,7 +49,8 @@ class SpokenPart : public QAccessibleInterface, public QAccessibleValueInterface
     QString text(QAccessible::Text what) const override {
         if (!isValid()) return {};
         if (what == QAccessible::Name) return part().name;
-        return what == QAccessible::Value ? part().value : QString();
+        // AT-SPI has a number for a value and no text: the text is read as the description.
+        return what == QAccessible::Value || what == QAccessible::Description ? part().value : QString();
     }
     void setText(QAccessible::Text what, const QString& text) override {
         if (isValid() && what == QAccessible::Value) control_.say_to_part(number_, text);

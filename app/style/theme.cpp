@@ -7,6 +7,7 @@
 #include <QPainterPath>
 #include <QPalette>
 #include <QPixmapCache>
+#include <QScreen>
 #include <QSvgRenderer>
 #include <QWidget>
 
@@ -141,6 +142,13 @@ QFont lettering(int pixels, bool bold) {
     f.setPixelSize(pixels);
     f.setBold(bold);
     return f;
+}
+
+QSize on_screen(QSize wanted, const QWidget& window) {
+    constexpr QSize frame(20, 60);
+    const QScreen* screen = window.screen();
+    if (!screen || QGuiApplication::platformName() == "offscreen") return wanted;
+    return wanted.boundedTo(screen->availableSize() - frame);
 }
 
 QIcon icon(const QString& name) {

@@ -40,6 +40,10 @@ void set_night(bool night);
 /// Sizes in use are 11, 13, 16 and 22.
 QFont lettering(int pixels, bool bold = false);
 
+/// The size in which a window opens: the one that is wanted, or what its screen has room for beside the frame that a
+/// window manager puts around it.  Without a screen, on Qt's offscreen platform, always the one that is wanted.
+QSize on_screen(QSize wanted, const QWidget& window);
+
 /// One of our line drawings in the theme's text colour: play, stop, loop, lock, unlock, undo, redo, menu.
 QIcon icon(const QString& name);
 

@@ -4,6 +4,7 @@
 #include <QVBoxLayout>
 
 #include "app/balance/balance.h"
+#include "app/style/theme.h"
 #include "app/window/keys_back.h"
 
 namespace isotonus {
@@ -14,7 +15,7 @@ FaderWindow::FaderWindow(Workspace& work, QWidget* main)
     setWindowTitle(tr("Faders"));
     setAttribute(Qt::WA_StyledBackground);
     setMinimumSize(700, 300);
-    resize(900, 700);
+    resize(on_screen({900, 700}, *this));
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(desk_);

@@ -22,7 +22,7 @@ GuideWindow::GuideWindow(const std::filesystem::path& folder, QWidget* parent) :
     setWindowFlag(Qt::Window);
     setWindowTitle(tr("Guide"));
     setAccessibleName(tr("Guide"));
-    resize(860, 760);
+    resize(on_screen({860, 760}, *this));
     // The pages have colours of their own, which stand on their own paper, by day and by night.
     QPalette paper = palette();
     paper.setColor(QPalette::Base, QColor("#FBF8F1"));

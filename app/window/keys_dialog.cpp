@@ -19,7 +19,7 @@ namespace {
 /// Keys that differ in a number alone ("Section 1" to "Section 9") are one line; words need not say their task again.
 std::vector<KeysDialog::Key> in_short(const std::vector<KeysDialog::Key>& keys) {
     static const QRegularExpression number("\\d+");
-    const QString to = QString::fromUtf8(" … ");
+    const QString to = QString::fromUtf8("\u00a0…\u00a0");  // on one line
     std::vector<KeysDialog::Key> all;
     std::map<QString, std::pair<size_t, KeysDialog::Key>> first;  // of those with a number: where, and as it was
     for (KeysDialog::Key k : keys) {
@@ -49,12 +49,13 @@ KeysDialog::KeysDialog(const std::vector<Key>& keys, QWidget* parent, Task first
     : QDialog(parent), keys_(in_short(keys)), first_(first) {
     setObjectName("keysDialog");
     setWindowTitle(tr("Keys"));
-    resize(1240, 776);
+    resize(on_screen({1240, 776}, *this));
     auto* layout = new QVBoxLayout(this);
     auto* search = new QLineEdit;
     search->setObjectName("keysSearch");
     search->setPlaceholderText(tr("A key, or a word of its action"));
     search->setAccessibleName(tr("Search"));
+    search->setToolTip(tr("Shows only keys whose name or action has these words."));
     search->setClearButtonEnabled(false);
     connect(search, &QLineEdit::textChanged, this, &KeysDialog::show_with);
     auto* guide = new QPushButton(tr("Guide"));

@@ -1,6 +1,7 @@
 #include "app/window/main_window.h"
 
 #include "app/style/language.h"
+#include "app/style/theme.h"
 #include "app/window/explain.h"
 #include "app/window/guide_window.h"
 #include "app/window/keys_back.h"
@@ -82,12 +83,9 @@ MainWindow::MainWindow() : dialogs_(this), files_(work_, settings_) {
 /// not taken.
 void MainWindow::fit_to_screen() {
     if (restoreGeometry(settings_.geometry())) return;
-    constexpr QSize wanted(1280, 800), frame(20, 60);  // what a window manager puts around it
+    constexpr QSize wanted(1280, 800);
     resize(wanted);
-    const QScreen* screen = QGuiApplication::primaryScreen();
-    const QSize there = screen ? screen->availableSize() : wanted;
-    const bool fits = (wanted + frame).boundedTo(there) == wanted + frame;
-    if (!fits && QGuiApplication::platformName() != "offscreen") setWindowState(Qt::WindowMaximized);
+    if (on_screen(wanted, *this) != wanted) setWindowState(Qt::WindowMaximized);
 }
 
 void MainWindow::remember_layout() {

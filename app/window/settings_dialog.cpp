@@ -52,6 +52,8 @@ void SettingsDialog::add_views() {
     rms_->addItem(tr("AES17: a full-scale sine reads 0 dBFS"), false);
     rms_->addItem(tr("Plain RMS: a full-scale sine reads −3.0 dBFS"), true);
     rms_->setCurrentIndex(settings_.plain_rms() ? 1 : 0);
+    rms_->setToolTip(
+        tr("How averages are shown everywhere. Choose plain RMS if you compare with meters that read that way."));
     form_->addRow(tr("Averages"), rms_);
     rows_ = new QComboBox;
     rows_->setObjectName("settingsRows");
@@ -92,7 +94,7 @@ void SettingsDialog::add_monitoring() {
            "a quiet mix than alone."));
     form_->addRow(tr("Rest while a bus or return is heard"), alone_);
     loud_ = add_level("settingsLoud", tr("A mix of −18 dBFS plays at"), "dB SPL", 50, 95, settings_.listening_db_spl(),
-                      tr("The sound level at your seat. Audibility is computed for it."));
+                      tr("The sound level at your listening position. Audibility is computed for it."));
 }
 
 void SettingsDialog::add_law() {
@@ -144,6 +146,7 @@ void SettingsDialog::add_language_and_colours() {
     form_->addRow(tr("Size of the interface"), zoom_);
     night_ = new QCheckBox(tr("Night theme"));
     night_->setChecked(theme().night);
+    night_->setToolTip(tr("Light text on a dark ground, for a dark room."));
     form_->addRow(QString(), night_);
 }
 

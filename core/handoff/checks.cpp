@@ -132,14 +132,14 @@ void check_levels(const CheckInput& in, std::vector<Check>& checks) {
         for (const Contribution& c : m.contributions) {
             if (names.size() == 3 || c.makes_db <= 0.3 || c.id == main_output) continue;
             if (names.empty()) most = c.id;
-            names.push_back(format_figures("{} {:.1f} dB", in.session.name_of(c.id), c.makes_db));
+            names.push_back(format_figures("{} ({:.1f} dB)", in.session.name_of(c.id), c.makes_db));
         }
         const double time_s = static_cast<double>(m.frame) / in.plan.sample_rate;
-        checks.push_back(
-            {"over", false, m.peak_dbfs, limits.max_peak_dbfs,
-             names.empty() ? translate("{} dBFS at {}", signed_db(m.peak_dbfs), at(time_s))
-                           : translate("{} dBFS at {}, made by {}", signed_db(m.peak_dbfs), at(time_s), joined(names)),
-             translated("Without these tracks the peak would be lower by this much."), time_s, most});
+        checks.push_back({"over", false, m.peak_dbfs, limits.max_peak_dbfs,
+                          names.empty() ? translate("{} dBFS at {}", signed_db(m.peak_dbfs), at(time_s))
+                                        : translate("{} dBFS at {}, raised by {}", signed_db(m.peak_dbfs), at(time_s),
+                                                    joined(names)),
+                          translated("Without these tracks the peak would be lower by this much."), time_s, most});
     }
     checks.push_back(
         {"level_enough", peak >= limits.min_peak_dbfs, peak, limits.min_peak_dbfs,

@@ -14,7 +14,7 @@ Kind kind_of(const Track& track, const Measurement& measured) { return track.kin
 std::string kind_because(const Track& track) {
     if (track.kind) return translated("set by hand");
     const std::string word = word_of_kind(track.source.file.stem().string());
-    return word.empty() ? translated("by its sound") : translate("named {}", word);
+    return word.empty() ? translated("by its sound") : translate("by the word '{}' in its name", word);
 }
 
 Target target_of(const TargetSheet& sheet, const Track& track, const Measurement& measured) {

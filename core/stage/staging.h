@@ -28,7 +28,7 @@ struct Staging {
 
 /// The kind that counts: the user's word, else what was measured.
 Kind kind_of(const Track& track, const Measurement& measured);
-/// Why it counts, in a few words: "set by hand", "named snare", "by its sound".
+/// Why it counts, in a few words: "set by hand", "by the word 'snare' in its name", "by its sound".
 std::string kind_because(const Track& track);
 
 /// The target that counts: the track's own, else the sheet's.

@@ -111,6 +111,7 @@ check(until(lambda: value("Kick Close, fader").currentValue == -6.5), "a fader g
 pan = value("Bass, pan")
 pan.currentValue = -30
 check(until(lambda: value("Bass, pan").currentValue == -30), "a pan takes what is said")
+check(until(lambda: wanted("Bass, pan").description == "L 30"), f"a pan is read as '{wanted('Bass, pan').description}'")
 press("Mute Kick Close")
 check(until(lambda: checked(wanted("Mute Kick Close"))), "a mute is checked when it is on")
 check(until(lambda: "Mute" in undone()), f"a mute is an edit, not only a look: '{undone()}'")

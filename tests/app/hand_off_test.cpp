@@ -96,10 +96,10 @@ TEST_F(HandOffWindow, checks_are_current_and_lead_to_their_place) {
     settle();
     EXPECT_TRUE(check("at least 20 dB requested"));
     // Each over has a line of its own, found in the background, that leads to its place and to who makes it.
-    wait_for([&] { return check("made by 1 Kick") != nullptr; });
+    wait_for([&] { return check("raised by 1 Kick") != nullptr; });
     settle();
     work().document.select_only(track(2).id);
-    list->setCurrentItem(check("made by 1 Kick"));
+    list->setCurrentItem(check("raised by 1 Kick"));
     QTest::keyClick(list, Qt::Key_Return);
     EXPECT_EQ(work().document.focused(), track(0).id);
 }

@@ -16,7 +16,7 @@
 #include "core/shape/parameter_label.h"
 #include "core/shape/processor.h"
 #include "core/words.h"
-#include "tests/app/window_fixture.h"
+#include "tests/app/dialogs.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
@@ -394,6 +394,27 @@ TEST_F(Language, nothing_is_cut_at_six_sizes) {
             ASSERT_EQ(window->size(), size) << "it can be that small";
             look_at_all_stations(size.width() < 1280);
         }
+    }
+}
+
+TEST_F(Language, nothing_is_cut_in_dialogs) {
+    for (const char* language : {"en", "de"}) {
+        window.reset();
+        speak(language);
+        open_window();
+        import_all();
+        SCOPED_TRACE(language);
+        with_each_dialog(*window, [](QWidget& dialog) {
+            // As it opens, and on a screen of 1024 x 600 with a panel.
+            for (const QSize& size : {dialog.size(), dialog.size().boundedTo({1004, 540})}) {
+                dialog.resize(size);
+                catch_up();
+                EXPECT_EQ(dialog.size(), size) << "it can be that small";
+                const QStringList cut = cut_in(dialog) + cut_paintings_in(dialog) + too_wide_in(dialog, false);
+                EXPECT_TRUE(cut.isEmpty())
+                    << size.width() << " x " << size.height() << ": " << cut.join('\n').toStdString();
+            }
+        });
     }
 }
 

@@ -10,12 +10,9 @@
 #include <map>
 #include <set>
 
-#include "app/songmap/tempo_window.h"
-#include "app/stage/sheet_dialog.h"
 #include "app/style/figure_box.h"
 #include "app/style/theme.h"
-#include "app/window/settings_dialog.h"
-#include "tests/app/window_fixture.h"
+#include "tests/app/dialogs.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
@@ -173,18 +170,10 @@ TEST_F(Seen, the_keyboard_reaches_every_control_of_every_station_and_leaves_it) 
 
 TEST_F(Seen, the_keyboard_reaches_every_control_of_dialogs) {
     import_all();
-    Settings settings;
-    SettingsDialog about_all(settings, work(), window.get());
-    SheetDialog sheet(work(), window.get());
-    TempoWindow tempo(work(), window.get());
-    for (QWidget* dialog : std::initializer_list<QWidget*>{&about_all, &sheet, &tempo}) {
-        dialog->show();
-        dialog->activateWindow();
-        ASSERT_TRUE(QTest::qWaitForWindowActive(dialog));
-        const QStringList left = missed(*dialog);
-        EXPECT_TRUE(left.isEmpty()) << dialog->objectName().toStdString() << ": " << left.join(", ").toStdString();
-        dialog->hide();
-    }
+    with_each_dialog(*window, [this](QWidget& dialog) {
+        const QStringList left = missed(dialog);
+        EXPECT_TRUE(left.isEmpty()) << left.join(", ").toStdString();
+    });
 }
 
 TEST_F(Seen, a_button_with_the_keyboard_is_pressed_by_enter_and_space_still_plays) {

@@ -19,7 +19,7 @@
 #include "core/session/routing.h"
 #include "core/shape/chain.h"
 #include "core/shape/processor.h"
-#include "tests/app/window_fixture.h"
+#include "tests/app/dialogs.h"
 
 using namespace isotonus;
 using namespace isotonus::test;
@@ -226,11 +226,26 @@ TEST(Words, every_error_ends_with_what_to_do) {
         EXPECT_TRUE(says_what_to_do(error.text)) << error.file.toStdString() << ": " << error.text.toStdString();
 }
 
+// What the tests of dialogs look at is a list, which a new dialog has to be added to.
+TEST(Dialogs, are_all_in_the_list) {
+    QFile list(QString(ISOTONUS_SOURCE) + "/tests/app/dialogs.h");
+    ASSERT_TRUE(list.open(QIODevice::ReadOnly));
+    const QString listed = QString::fromUtf8(list.readAll());
+    static const QRegularExpression dialog("class (\\w+) : public QDialog\\b");
+    int found = 0;
+    for (const SourceFile& s : sources({"app"}))
+        for (auto at = dialog.globalMatch(s.text); at.hasNext(); ++found) {
+            const QString name = at.next().captured(1);
+            EXPECT_TRUE(listed.contains("make_unique<" + name + ">")) << name.toStdString();
+        }
+    EXPECT_GE(found, 7);
+}
+
 namespace {
 
 class WordsInWindow : public Window {
   protected:
-    /// The window with every station, panel and page in turn.
+    /// The window with every station, panel, page and dialog in turn.
     void look_everywhere(const std::function<void()>& look) {
         import_all();
         settle();
@@ -265,6 +280,7 @@ class WordsInWindow : public Window {
         list->setCurrentRow(list->count() - 1);
         catch_up();
         look();
+        with_each_dialog(*window, [&](QWidget&) { look(); });
     }
     static QString name_of(const QWidget& w) {
         QStringList path;
@@ -293,6 +309,9 @@ TEST_F(WordsInWindow, whatever_is_clicked_is_in_sentence_case) {
             for (int n = 0; n < c->count() && !shows_names(*c); ++n) check(c->itemText(n), name_of(*c));
         for (const auto* t : window->findChildren<QTabBar*>())
             for (int n = 0; n < t->count(); ++n) check(t->tabText(n), name_of(*t));
+        for (const auto* t : window->findChildren<QTableWidget*>())
+            for (int n = 0; n < t->columnCount(); ++n)
+                if (const auto* head = t->horizontalHeaderItem(n)) check(head->text(), name_of(*t));
         for (const auto* m : window->findChildren<QMenu*>())
             for (const QAction* a : m->actions()) check(a->text(), name_of(*m));
         for (const QAction* a : window->actions()) check(a->text(), a->objectName());
@@ -304,7 +323,7 @@ TEST_F(WordsInWindow, whatever_is_clicked_is_in_sentence_case) {
 TEST_F(WordsInWindow, every_control_says_what_it_is) {
     QStringList silent;
     look_everywhere([&] {
-        for (const auto* w : window->findChildren<QWidget*>()) {
+        for (auto* w : window->findChildren<QWidget*>()) {
             if (!w->isVisible()) continue;
             const bool is_inside = qobject_cast<const QAbstractSpinBox*>(w->parentWidget()) ||
                                    qobject_cast<const QComboBox*>(w->parentWidget());
@@ -312,7 +331,10 @@ TEST_F(WordsInWindow, every_control_says_what_it_is) {
                                     qobject_cast<const QAbstractSpinBox*>(w) ||
                                     (qobject_cast<const QLineEdit*>(w) && !is_inside) ||
                                     (qobject_cast<const QAbstractSlider*>(w) && !qobject_cast<const QScrollBar*>(w));
-            if (is_control && !QString(w->objectName()).startsWith("qt_") && w->toolTip().isEmpty())
+            const auto* box = qobject_cast<const QDialogButtonBox*>(w->parentWidget());
+            const bool is_ok_or_close =
+                box && box->standardButton(qobject_cast<QAbstractButton*>(w)) != QDialogButtonBox::NoButton;
+            if (is_control && !is_ok_or_close && !QString(w->objectName()).startsWith("qt_") && w->toolTip().isEmpty())
                 silent << name_of(*w);
             if (const auto* table = qobject_cast<const QTableWidget*>(w))
                 for (int n = 0; n < table->columnCount(); ++n) {

@@ -217,7 +217,7 @@ TEST_F(HandOffChecks, overs_are_told_with_their_place_and_their_makers) {
         EXPECT_FALSE(told[i].passed);
         EXPECT_NEAR(told[i].time_s, static_cast<double>(places[i].frame) / 48000.0, 0.01);
         EXPECT_EQ(told[i].row, overs[i].contributions[0].id);
-        EXPECT_NE(told[i].text.find("made by " + mix.session.name_of(told[i].row)), std::string::npos);
+        EXPECT_NE(told[i].text.find("raised by " + mix.session.name_of(told[i].row)), std::string::npos);
     }
     EXPECT_EQ(limits_of(HandOffProfile::own, limits), limits);
     EXPECT_EQ(limits_of(HandOffProfile::streaming_demo, {}).max_peak_dbfs, -1.0);

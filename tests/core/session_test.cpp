@@ -321,7 +321,7 @@ TEST(Family, is_guessed_from_names_as_beat_makers_write_them) {
     EXPECT_TRUE(has_word("BD 1", "kick") && has_word("Lead Vox", "vox") && !has_word("Kicked", "kick"));
     Track hat;
     hat.source.file = "/audio/Hats 2.wav";
-    EXPECT_EQ(kind_because(hat), "named hats");
+    EXPECT_EQ(kind_because(hat), "by the word 'hats' in its name");
     hat.source.file = "/audio/take 2.wav";
     EXPECT_EQ(kind_because(hat), "by its sound");
     hat.kind = Kind::sustained;

@@ -10,7 +10,7 @@
 #include "app/ride/ride_editor.h"
 #include "core/session/session_file.h"
 #include "core/shape/reverb.h"
-#include "tests/app/window_fixture.h"
+#include "tests/app/dialogs.h"
 #include "tests/support/made_song.h"
 
 namespace isotonus::test {
@@ -354,6 +354,17 @@ TEST_F(Journey, from_a_folder_to_a_delivery_every_gesture_leaves_the_keys_alive)
     EXPECT_TRUE(soon([&] { return fs::exists(folder / "evening.isotonus"); }));
     ASSERT_TRUE(soon([&] { return window->isActiveWindow(); })) << "after a dialog";
     expect_keys_live("saving");
+}
+
+TEST_F(Journey, every_dialog_opens_within_the_screen) {
+    with_sections();
+    const QRect screen = window->screen()->availableGeometry();
+    with_each_dialog(*window, [&](QWidget& dialog) {
+        EXPECT_TRUE(soon([&] { return screen.contains(dialog.frameGeometry()); }))
+            << dialog.frameGeometry().width() << " x " << dialog.frameGeometry().height();
+    });
+    ASSERT_TRUE(soon([&] { return window->isActiveWindow(); }));
+    expect_keys_live("every dialog");
 }
 
 // In a low window the switches of monitoring fold; while they are shown, and after, the keys are the window's.

@@ -158,7 +158,7 @@ void shoot_with_numbers(MainWindow& window, const QString& folder, const QString
                         {160, 180},
                         part("songMap", {560, 46}),
                         part("clipPanelOpen", {148, 12}),
-                        window.stations().mapTo(&window, QPoint(100, 34))};
+                        window.stations().mapTo(&window, QPoint(100, 14))};
     if (name == "2-stage")
         places[name] = {{460, 210}, {620, 170}, part("stageAll", {60, -12}), part("openSheet", {60, -12}), {1055, 200}};
     if (name == "3-balance") {

@@ -194,10 +194,6 @@
         <translation>Alle runter</translation>
     </message>
     <message>
-        <source>Every fader off: bring the tracks up one at a time.</source>
-        <translation>Alle Fader zu: hole die Spuren eine nach der anderen hoch.</translation>
-    </message>
-    <message>
         <source>All faders down</source>
         <translation>Alle Fader runter</translation>
     </message>
@@ -233,16 +229,8 @@
         <translation>Sammeln</translation>
     </message>
     <message>
-        <source>%1 to read</source>
-        <translation>%1 zu lesen</translation>
-    </message>
-    <message>
         <source>%1 missing</source>
         <translation>%1 fehlen</translation>
-    </message>
-    <message>
-        <source>%1, %2 flagged</source>
-        <translation>%1, %2 markiert</translation>
     </message>
     <message>
         <source>Clips and findings</source>
@@ -466,6 +454,21 @@
         <source>level, dBFS</source>
         <translation>Pegel, dBFS</translation>
     </message>
+    <message>
+        <source>Turns all faders all the way down. Then bring in the tracks one at a time.</source>
+        <translation>Zieht alle Fader ganz nach unten. Dann hole die Spuren eine nach der anderen herein.</translation>
+    </message>
+    <message>
+        <source>%1 still loading</source>
+        <translation>%1 noch am Laden</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n track(s), %1 flagged</source>
+        <translation>
+            <numerusform>%n Spur, %1 markiert</numerusform>
+            <numerusform>%n Spuren, %1 markiert</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>Task</name>
@@ -570,10 +573,6 @@
     <message>
         <source>{} dBFS at {}</source>
         <translation>{} dBFS bei {}</translation>
-    </message>
-    <message>
-        <source>{} dBFS at {}, made by {}</source>
-        <translation>{} dBFS bei {}, gemacht von {}</translation>
     </message>
     <message>
         <source>the mix is not too quiet: {} dBFS</source>
@@ -1502,10 +1501,6 @@
     <message>
         <source>by its sound</source>
         <translation>nach dem Klang</translation>
-    </message>
-    <message>
-        <source>named {}</source>
-        <translation>Name „{}“</translation>
     </message>
     <message>
         <source>Soft clip</source>
@@ -3586,6 +3581,14 @@
     <message>
         <source>System output</source>
         <translation>Systemausgabe</translation>
+    </message>
+    <message>
+        <source>{} dBFS at {}, raised by {}</source>
+        <translation>{} dBFS bei {}, angehoben durch {}</translation>
+    </message>
+    <message>
+        <source>by the word &apos;{}&apos; in its name</source>
+        <translation>nach dem Wort „{}“ im Namen</translation>
     </message>
 </context>
 <context>
@@ -5898,7 +5901,7 @@
     <name>isotonus::FaderBoxWindow</name>
     <message>
         <source>Simulated fader box</source>
-        <translation>Nachgebildete Faderbox</translation>
+        <translation>Simulierte Faderbox</translation>
     </message>
     <message>
         <source>–</source>
@@ -5931,6 +5934,18 @@
     <message>
         <source>Control 7</source>
         <translation>Controller 7</translation>
+    </message>
+    <message>
+        <source>The kind of MIDI message that the box sends. 14 bit moves faders in finer steps.</source>
+        <translation>Die Art der MIDI-Nachricht, die die Faderbox sendet. 14 Bit bewegt Fader in feineren Stufen.</translation>
+    </message>
+    <message>
+        <source>The faders of the box control the 8 channels above.</source>
+        <translation>Die Fader der Box steuern die 8 Kanäle darüber.</translation>
+    </message>
+    <message>
+        <source>The faders of the box control the 8 channels below.</source>
+        <translation>Die Fader der Box steuern die 8 Kanäle darunter.</translation>
     </message>
 </context>
 <context>
@@ -6932,6 +6947,10 @@ Spitzenpegel %3, %4</translation>
         <source>No action matches. Try another word.</source>
         <translation>Keine Aktion passt. Versuche ein anderes Wort.</translation>
     </message>
+    <message>
+        <source>Shows only keys whose name or action has these words.</source>
+        <translation>Zeigt nur Tasten, deren Name oder Aktion diese Wörter enthält.</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Lane</name>
@@ -7243,7 +7262,7 @@ Spitzenpegel %3, %4</translation>
     </message>
     <message>
         <source>Simulated fader box</source>
-        <translation>Nachgebildete Faderbox</translation>
+        <translation>Simulierte Faderbox</translation>
     </message>
     <message>
         <source>Stage all</source>
@@ -8278,6 +8297,10 @@ Spitzenpegel %3, %4</translation>
         <source>Drag to change the height of the panel. Double click to restore its height.</source>
         <translation>Ziehen ändert die Höhe des Felds. Doppelklick stellt sie wieder her.</translation>
     </message>
+    <message>
+        <source>Height of the panel</source>
+        <translation>Höhe des Bereichs</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::PhaseDialog</name>
@@ -8288,26 +8311,6 @@ Spitzenpegel %3, %4</translation>
     <message>
         <source>Reference</source>
         <translation>Referenz</translation>
-    </message>
-    <message>
-        <source>in time</source>
-        <translation>zeitgleich</translation>
-    </message>
-    <message>
-        <source>polarity</source>
-        <translation>Polarität</translation>
-    </message>
-    <message>
-        <source>correlation</source>
-        <translation>Korrelation</translation>
-    </message>
-    <message>
-        <source>aligned</source>
-        <translation>ausgerichtet</translation>
-    </message>
-    <message>
-        <source>below 200 Hz</source>
-        <translation>unter 200 Hz</translation>
     </message>
     <message>
         <source>−0.1 ms</source>
@@ -8398,14 +8401,6 @@ Spitzenpegel %3, %4</translation>
         <translation>Kanal</translation>
     </message>
     <message>
-        <source>delay</source>
-        <translation>Verzögerung</translation>
-    </message>
-    <message>
-        <source>distance in air</source>
-        <translation>Weg in der Luft</translation>
-    </message>
-    <message>
         <source>Moves this track 0.1 ms earlier.</source>
         <translation>Schiebt diese Spur 0,1 ms früher.</translation>
     </message>
@@ -8446,10 +8441,6 @@ Spitzenpegel %3, %4</translation>
         <translation>Die stärksten Schläge beider werden verglichen…</translation>
     </message>
     <message>
-        <source>the match is too weak for a suggestion</source>
-        <translation>die Übereinstimmung ist für einen Vorschlag zu schwach</translation>
-    </message>
-    <message>
         <source>Aligned microphones add up instead of cancelling each other. The last column shows how much the low end gains. Undo restores the delays.</source>
         <translation>Ausgerichtete Mikrofone addieren sich, statt sich auszulöschen. Die letzte Spalte zeigt, was die Tiefen gewinnen. Rückgängig stellt die Verzögerungen wieder her.</translation>
     </message>
@@ -8467,6 +8458,78 @@ Spitzenpegel %3, %4</translation>
             <numerusform>%n Spur an %1 ausrichten</numerusform>
             <numerusform>%n Spuren an %1 ausrichten</numerusform>
         </translation>
+    </message>
+    <message>
+        <source>Delay and polarity against the reference</source>
+        <translation>Verzögerung und Polarität gegen die Referenz</translation>
+    </message>
+    <message>
+        <source>The track of a microphone.</source>
+        <translation>Die Spur eines Mikrofons.</translation>
+    </message>
+    <message>
+        <source>Delay</source>
+        <translation>Verzögerung</translation>
+    </message>
+    <message>
+        <source>How much later the sound arrives than at the reference, in samples.</source>
+        <translation>Wie viel später als an der Referenz der Klang ankommt, in Samples.</translation>
+    </message>
+    <message>
+        <source>Time</source>
+        <translation>Zeit</translation>
+    </message>
+    <message>
+        <source>The same delay in milliseconds.</source>
+        <translation>Dieselbe Verzögerung in Millisekunden.</translation>
+    </message>
+    <message>
+        <source>Distance in air</source>
+        <translation>Weg in der Luft</translation>
+    </message>
+    <message>
+        <source>How far sound travels in this time: the microphone was farther away by as much.</source>
+        <translation>Wie weit Schall in dieser Zeit kommt: So viel weiter weg stand das Mikrofon.</translation>
+    </message>
+    <message>
+        <source>Polarity</source>
+        <translation>Polarität</translation>
+    </message>
+    <message>
+        <source>Whether the wave swings the same way as that of the reference.</source>
+        <translation>Ob die Welle in dieselbe Richtung schwingt wie die der Referenz.</translation>
+    </message>
+    <message>
+        <source>Correlation</source>
+        <translation>Korrelation</translation>
+    </message>
+    <message>
+        <source>How alike the two tracks are now: +1 is the same, 0 unrelated, −1 opposite.</source>
+        <translation>Wie ähnlich die beiden Spuren jetzt sind: +1 ist gleich, 0 unabhängig, −1 gegenläufig.</translation>
+    </message>
+    <message>
+        <source>Aligned</source>
+        <translation>Ausgerichtet</translation>
+    </message>
+    <message>
+        <source>How alike they are with delay and polarity corrected.</source>
+        <translation>Wie ähnlich sie sind, wenn Verzögerung und Polarität berichtigt sind.</translation>
+    </message>
+    <message>
+        <source>Below 200 Hz</source>
+        <translation>Unter 200 Hz</translation>
+    </message>
+    <message>
+        <source>How much the low end of their sum gains when they are aligned.</source>
+        <translation>Wie viel der Bassbereich ihrer Summe gewinnt, wenn sie ausgerichtet sind.</translation>
+    </message>
+    <message>
+        <source>too different to be aligned</source>
+        <translation>zu verschieden zum Ausrichten</translation>
+    </message>
+    <message>
+        <source>Undoes the last change of the session.</source>
+        <translation>Macht die letzte Änderung der Sitzung rückgängig.</translation>
     </message>
 </context>
 <context>
@@ -8534,10 +8597,6 @@ Spitzenpegel %3, %4</translation>
         <translation>Hinzufügen</translation>
     </message>
     <message>
-        <source>Cancel</source>
-        <translation>Abbrechen</translation>
-    </message>
-    <message>
         <source>A word of its name, class or maker</source>
         <translation>Ein Wort aus Name, Klasse oder Hersteller</translation>
     </message>
@@ -8568,6 +8627,14 @@ Spitzenpegel %3, %4</translation>
     <message>
         <source>No plug-in was found. Install LV2 plug-ins from Debian, and search again.</source>
         <translation>Kein Plug-in gefunden. Installiere LV2-Plug-ins aus Debian und suche neu.</translation>
+    </message>
+    <message>
+        <source>Shows only plug-ins with these words in their name, class or maker.</source>
+        <translation>Zeigt nur Plug-ins mit diesen Wörtern in Name, Klasse oder Hersteller.</translation>
+    </message>
+    <message>
+        <source>Adds the selected plug-in to the chain.</source>
+        <translation>Fügt das ausgewählte Plug-in der Kette hinzu.</translation>
     </message>
 </context>
 <context>
@@ -8816,10 +8883,6 @@ Spitzenpegel %3, %4</translation>
         <translation>%1 %2</translation>
     </message>
     <message>
-        <source>%1: %2. Click to edit the ride below. Left and Right lower and raise the whole ride; Enter trims it by a figure.</source>
-        <translation>%1: %2. Ein Klick öffnet die Automation unten. Links und Rechts senken und heben sie ganz; Enter trimmt sie um einen Wert.</translation>
-    </message>
-    <message>
         <source>Trim the ride %1 by %2</source>
         <translation>Automation %1 um %2 trimmen</translation>
     </message>
@@ -8838,6 +8901,10 @@ Spitzenpegel %3, %4</translation>
     <message>
         <source>no ride</source>
         <translation>keine Automation</translation>
+    </message>
+    <message>
+        <source>%1: %2. Click to edit the ride below. The keys Left and Right lower and raise the whole ride; Enter changes it by a typed value.</source>
+        <translation>%1: %2. Ein Klick öffnet die Automation unten. Die Tasten Links und Rechts senken und heben sie ganz; Enter ändert sie um einen getippten Wert.</translation>
     </message>
 </context>
 <context>
@@ -8956,7 +9023,7 @@ Spitzenpegel %3, %4</translation>
     </message>
     <message>
         <source>Simulated fader box</source>
-        <translation>Nachgebildete Faderbox</translation>
+        <translation>Simulierte Faderbox</translation>
     </message>
     <message>
         <source>Faders over MIDI</source>
@@ -9992,10 +10059,6 @@ Spitzenpegel %3, %4</translation>
         <translation>Ein Mix von −18 dBFS spielt mit</translation>
     </message>
     <message>
-        <source>The sound level at your seat. Audibility is computed for it.</source>
-        <translation>Der Schallpegel an deinem Platz. Die Hörbarkeit wird dafür berechnet.</translation>
-    </message>
-    <message>
         <source>Equal power: −3.0 dB in the centre</source>
         <translation>Gleiche Leistung: −3,0 dB in der Mitte</translation>
     </message>
@@ -10054,6 +10117,18 @@ Spitzenpegel %3, %4</translation>
     <message>
         <source>Where the mix is played. A device that is lost is used again as soon as it is back.</source>
         <translation>Wo der Mix gespielt wird. Ein Gerät, das verloren ging, wird wieder benutzt, sobald es zurück ist.</translation>
+    </message>
+    <message>
+        <source>The sound level at your listening position. Audibility is computed for it.</source>
+        <translation>Der Schallpegel an deinem Hörplatz. Die Hörbarkeit wird dafür berechnet.</translation>
+    </message>
+    <message>
+        <source>How averages are shown everywhere. Choose plain RMS if you compare with meters that read that way.</source>
+        <translation>Wie Mittelwerte überall gezeigt werden. Wähle einfaches RMS, wenn du mit Anzeigen vergleichst, die so messen.</translation>
+    </message>
+    <message>
+        <source>Light text on a dark ground, for a dark room.</source>
+        <translation>Heller Text auf dunklem Grund, für einen dunklen Raum.</translation>
     </message>
 </context>
 <context>
@@ -10642,18 +10717,6 @@ Spitzenpegel %3, %4</translation>
         <translation>Wort im Namen</translation>
     </message>
     <message>
-        <source>kind</source>
-        <translation>Art</translation>
-    </message>
-    <message>
-        <source>measure</source>
-        <translation>Maß</translation>
-    </message>
-    <message>
-        <source>from</source>
-        <translation>von</translation>
-    </message>
-    <message>
         <source>to</source>
         <translation>bis</translation>
     </message>
@@ -10714,10 +10777,6 @@ Spitzenpegel %3, %4</translation>
         <translation>Familie</translation>
     </message>
     <message>
-        <source>target</source>
-        <translation>Ziel</translation>
-    </message>
-    <message>
         <source>Adds a window for some tracks only.</source>
         <translation>Fügt ein Fenster für nur einige Spuren hinzu.</translation>
     </message>
@@ -10756,6 +10815,78 @@ Spitzenpegel %3, %4</translation>
     <message>
         <source>Sustained</source>
         <translation>Gehalten</translation>
+    </message>
+    <message>
+        <source>Target windows</source>
+        <translation>Zielfenster</translation>
+    </message>
+    <message>
+        <source>Word in the name</source>
+        <translation>Wort im Namen</translation>
+    </message>
+    <message>
+        <source>The line is for tracks with this word in their name.</source>
+        <translation>Die Zeile gilt für Spuren mit diesem Wort im Namen.</translation>
+    </message>
+    <message>
+        <source>The line is for tracks of this family.</source>
+        <translation>Die Zeile gilt für Spuren dieser Familie.</translation>
+    </message>
+    <message>
+        <source>Kind</source>
+        <translation>Art</translation>
+    </message>
+    <message>
+        <source>The line is for tracks of this kind: percussive or sustained.</source>
+        <translation>Die Zeile gilt für Spuren dieser Art: perkussiv oder gehalten.</translation>
+    </message>
+    <message>
+        <source>Measure</source>
+        <translation>Maß</translation>
+    </message>
+    <message>
+        <source>What is compared with the window: sample peak or average.</source>
+        <translation>Was mit dem Fenster verglichen wird: Samplespitze oder Mittelwert.</translation>
+    </message>
+    <message>
+        <source>From</source>
+        <translation>Von</translation>
+    </message>
+    <message>
+        <source>The lower end of the window, in dBFS.</source>
+        <translation>Das untere Ende des Fensters, in dBFS.</translation>
+    </message>
+    <message>
+        <source>Target</source>
+        <translation>Ziel</translation>
+    </message>
+    <message>
+        <source>The level that staging aims at, in dBFS.</source>
+        <translation>Der Pegel, auf den das Einpegeln zielt, in dBFS.</translation>
+    </message>
+    <message>
+        <source>To</source>
+        <translation>Bis</translation>
+    </message>
+    <message>
+        <source>The upper end of the window, in dBFS.</source>
+        <translation>Das obere Ende des Fensters, in dBFS.</translation>
+    </message>
+    <message>
+        <source>Sheets that come with Isotonus, and your own. Choosing one fills in the table below.</source>
+        <translation>Blätter, die mit Isotonus kommen, und deine eigenen. Eine Wahl füllt die Tabelle darunter.</translation>
+    </message>
+    <message>
+        <source>Staging never raises the peak of a track above this level.</source>
+        <translation>Das Einpegeln hebt die Spitze einer Spur nie über diesen Pegel.</translation>
+    </message>
+    <message>
+        <source>The window for the peak of the mix, in dBFS. −10 to −6 dBFS keeps room for mastering.</source>
+        <translation>Das Fenster für die Spitze des Mixes, in dBFS. −10 bis −6 dBFS lassen Platz für das Mastering.</translation>
+    </message>
+    <message>
+        <source>Sets these windows for the session. Trims stay until you stage again.</source>
+        <translation>Setzt diese Fenster für die Sitzung. Trims bleiben, bis du wieder einpegelst.</translation>
     </message>
 </context>
 <context>
@@ -11064,38 +11195,6 @@ Spitzenpegel %3, %4</translation>
         <translation>Einpegeln, vorher und nachher</translation>
     </message>
     <message>
-        <source>measure</source>
-        <translation>Maß</translation>
-    </message>
-    <message>
-        <source>window</source>
-        <translation>Fenster</translation>
-    </message>
-    <message>
-        <source>before</source>
-        <translation>vorher</translation>
-    </message>
-    <message>
-        <source>trim</source>
-        <translation>Trim</translation>
-    </message>
-    <message>
-        <source>after</source>
-        <translation>nachher</translation>
-    </message>
-    <message>
-        <source>peak before</source>
-        <translation>Spitze vorher</translation>
-    </message>
-    <message>
-        <source>peak after</source>
-        <translation>Spitze nachher</translation>
-    </message>
-    <message>
-        <source>true peak</source>
-        <translation>True Peak</translation>
-    </message>
-    <message>
         <source>Stage all</source>
         <translation>Alle einpegeln</translation>
     </message>
@@ -11140,10 +11239,6 @@ Spitzenpegel %3, %4</translation>
         <translation>Kanal</translation>
     </message>
     <message>
-        <source>status</source>
-        <translation>Stand</translation>
-    </message>
-    <message>
         <source>%1 of %2 tracks are in their windows; the sheet is &apos;%3&apos;, its peak ceiling %4.</source>
         <translation>%1 von %2 Spuren liegen in ihren Fenstern; das Blatt ist „%3“, seine Grenze für Spitzen %4.</translation>
     </message>
@@ -11169,7 +11264,103 @@ Spitzenpegel %3, %4</translation>
     </message>
     <message>
         <source>Options…</source>
-        <translation>Möglichkeiten…</translation>
+        <translation>Optionen…</translation>
+    </message>
+    <message>
+        <source>Measure</source>
+        <translation>Maß</translation>
+    </message>
+    <message>
+        <source>Window</source>
+        <translation>Fenster</translation>
+    </message>
+    <message>
+        <source>Before</source>
+        <translation>Vorher</translation>
+    </message>
+    <message>
+        <source>Trim</source>
+        <translation>Trim</translation>
+    </message>
+    <message>
+        <source>After</source>
+        <translation>Nachher</translation>
+    </message>
+    <message>
+        <source>Peak before</source>
+        <translation>Spitze vorher</translation>
+    </message>
+    <message>
+        <source>Peak after</source>
+        <translation>Spitze nachher</translation>
+    </message>
+    <message>
+        <source>True peak</source>
+        <translation>True Peak</translation>
+    </message>
+    <message>
+        <source>Status</source>
+        <translation>Stand</translation>
+    </message>
+    <message>
+        <source>Levels before and after staging</source>
+        <translation>Pegel vor und nach dem Einpegeln</translation>
+    </message>
+    <message>
+        <source>The track.</source>
+        <translation>Die Spur.</translation>
+    </message>
+    <message>
+        <source>What is compared with the window: the sample peak of percussive tracks, the average of sustained ones.</source>
+        <translation>Was mit dem Fenster verglichen wird: die Samplespitze perkussiver Spuren, der Mittelwert gehaltener.</translation>
+    </message>
+    <message>
+        <source>The range for the level after the trim, in dBFS.</source>
+        <translation>Der Bereich für den Pegel nach dem Trim, in dBFS.</translation>
+    </message>
+    <message>
+        <source>The level of the file.</source>
+        <translation>Der Pegel der Datei.</translation>
+    </message>
+    <message>
+        <source>The gain before the chain. Staging sets it.</source>
+        <translation>Der Gain vor der Kette. Das Einpegeln setzt ihn.</translation>
+    </message>
+    <message>
+        <source>The level after the trim.</source>
+        <translation>Der Pegel nach dem Trim.</translation>
+    </message>
+    <message>
+        <source>The highest sample of the file.</source>
+        <translation>Das höchste Sample der Datei.</translation>
+    </message>
+    <message>
+        <source>The highest sample after the trim.</source>
+        <translation>Das höchste Sample nach dem Trim.</translation>
+    </message>
+    <message>
+        <source>The peak of the wave between its samples, after the trim.</source>
+        <translation>Die Spitze der Welle zwischen ihren Samples, nach dem Trim.</translation>
+    </message>
+    <message>
+        <source>Whether the level is inside the window, and the reason if it is not.</source>
+        <translation>Ob der Pegel im Fenster liegt, und wenn nicht, der Grund.</translation>
+    </message>
+    <message>
+        <source>Options</source>
+        <translation>Optionen</translation>
+    </message>
+    <message>
+        <source>Ways into the window for a track that does not reach it.</source>
+        <translation>Wege ins Fenster für eine Spur, die es nicht erreicht.</translation>
+    </message>
+    <message>
+        <source>Trims every unlocked track to its target window. Faders stay where they are.</source>
+        <translation>Trimmt jede nicht gesperrte Spur in ihr Zielfenster. Fader bleiben, wo sie sind.</translation>
+    </message>
+    <message>
+        <source>Undoes the last change of the session.</source>
+        <translation>Macht die letzte Änderung der Sitzung rückgängig.</translation>
     </message>
 </context>
 <context>
