@@ -118,6 +118,13 @@ int list_tempo(const ListOptions& options) {
     return done;
 }
 
+Result<void> set_tempo(Session& session, const TempoMark& mark) {
+    auto tempo = one_tempo(session.tempo, mark);
+    if (!tempo) return tl::unexpected(tempo.error());
+    session.tempo = std::move(*tempo);
+    return {};
+}
+
 int list_sections(const ListOptions& options) {
     const auto session = read_session(options.session);
     if (!session) return complain(session.error());
@@ -145,8 +152,7 @@ int tempo(const ListOptions& options) {
             if (options.at_s) before.time_s = *options.at_s;
             const auto mark = tempo_from_text(options.what, before);
             if (!mark) return tl::unexpected(mark.error());
-            session.tempo = {*mark};
-            return {};
+            return set_tempo(session, *mark);
         });
     const auto opened = open_files(options.session);
     if (!opened) return complain(opened.error());
@@ -166,10 +172,7 @@ int tempo(const ListOptions& options) {
         put("{:g}, 4/4, the first bar at {:.3f} s; {:.0f} % of {} hits are in time\n", found->mark.quarters_a_minute,
             found->mark.time_s, 100.0 * found->share_in_time, found->hits);
     if (!options.apply) return done;
-    return change(options.session, [&](Session& session) -> Result<void> {
-        session.tempo = {found->mark};
-        return {};
-    });
+    return change(options.session, [&](Session& session) { return set_tempo(session, found->mark); });
 }
 
 int section(const ListOptions& options) {

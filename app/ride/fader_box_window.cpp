@@ -91,14 +91,6 @@ void BoxFader::keyPressEvent(QKeyEvent* event) {
     QWidget::keyPressEvent(event);
 }
 
-FaderBoxWindow* FaderBoxWindow::show_for(Workspace& work, QWidget* parent) {
-    auto* box = parent->findChild<FaderBoxWindow*>();
-    if (!box) box = new FaderBoxWindow(work, parent);
-    box->show();
-    box->raise();
-    return box;
-}
-
 FaderBoxWindow::FaderBoxWindow(Workspace& work, QWidget* parent)
     : QWidget(parent, Qt::Tool), work_(work), box_(work.faders.plug_box()) {
     setObjectName("faderBox");

@@ -41,8 +41,6 @@ class FaderBoxWindow : public QWidget {
     Q_OBJECT
   public:
     FaderBoxWindow(Workspace& work, QWidget* parent);
-    /// Opens it, or brings it up when it is open.
-    static FaderBoxWindow* show_for(Workspace& work, QWidget* parent);
     FaderBox& box() { return box_; }
 
   protected:

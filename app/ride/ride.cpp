@@ -12,6 +12,7 @@
 #include "app/desk/make_way.h"
 #include "app/desk/menu_entries.h"
 #include "app/ride/fader_box_window.h"
+#include "app/style/bring_up.h"
 #include "core/balance/track_draft.h"
 #include "core/ride/hits.h"
 #include "core/session/ride_csv.h"
@@ -320,7 +321,7 @@ QMenu* RidePanel::make_more() {
     menu->addSeparator();
     item("faderBox", tr("Simulated fader box"),
          tr("A window that sends MIDI like a device with faders, to try touch and latch."),
-         [this] { FaderBoxWindow::show_for(work_, window()); });
+         [this] { bring_up<FaderBoxWindow>(window(), work_); });
     item("faderLearn", tr("Learn: the next fader controls this parameter"),
          tr("Move a fader of the device afterwards. It controls this parameter from then on."), [this] {
              work_.faders.learn({work_.view.ride.row(), work_.view.ride.shown.parameter});

@@ -7,6 +7,7 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <utility>
 
 #include "core/session/tempo.h"
 #include "core/stage/tempo_finder.h"
@@ -82,6 +83,9 @@ TempoWindow::TempoWindow(Workspace& work, QWidget* parent) : QDialog(parent), wo
         set(mark);
     });
     connect(&work_.document, &Document::session_changed, this, &TempoWindow::show_session);
+    connect(&work_.player, &Player::moved, this, [this] {  // to another tempo
+        if (work_.document.session().tempo.size() > 1) show_session();
+    });
     // Outside its fields the keys are those of the main window: Space plays, or presses the button that Tab went to.
     const auto on = [this](Qt::Key key, auto act) {
         connect(new QShortcut(key, this), &QShortcut::activated, this, act);
@@ -101,11 +105,15 @@ TempoWindow::TempoWindow(Workspace& work, QWidget* parent) : QDialog(parent), wo
 
 TempoMark TempoWindow::now() const {
     const auto& tempo = work_.document.session().tempo;
-    return tempo.empty() ? TempoMark{} : tempo.front();
+    return tempo.empty() ? TempoMark{} : mark_at(tempo, work_.player.position_s());
 }
 
 void TempoWindow::show_session() {
-    const bool any = !work_.document.session().tempo.empty();
+    const auto& tempo = work_.document.session().tempo;
+    const bool any = !tempo.empty();
+    if (std::exchange(count_, tempo.size()) != tempo.size() && tempo.size() > 1)
+        told_->setText(tr("The song has %n tempo(s). This is the one at the playhead; the others stay.", nullptr,
+                          static_cast<int>(tempo.size())));
     if (!tempo_->hasFocus() || !tempo_->isModified()) tempo_->setText(any ? text_of(now()) : QString());
     const QSignalBlocker quiet(first_bar_);
     first_bar_->setValue(now().time_s);
@@ -114,7 +122,7 @@ void TempoWindow::show_session() {
 
 void TempoWindow::set(const TempoMark& mark, uint64_t gesture) {
     Session next = work_.document.session();
-    next.tempo = {mark};
+    next.tempo = with_mark_at(next.tempo, work_.player.position_s(), mark);
     tempo_->setModified(false);
     work_.document.edit(tr("Tempo %1").arg(text_of(mark)), std::move(next), gesture);
 }
@@ -146,9 +154,11 @@ void TempoWindow::tap() {
 }
 
 void TempoWindow::multiply(double by) {
-    TempoMark mark = now();
-    mark.quarters_a_minute = std::clamp(mark.quarters_a_minute * by, 10.0, 1000.0);
-    set(mark);
+    Session next = work_.document.session();
+    if (next.tempo.empty()) next.tempo = {TempoMark{}};
+    for (TempoMark& m : next.tempo.change()) m.quarters_a_minute = std::clamp(m.quarters_a_minute * by, 10.0, 1000.0);
+    tempo_->setModified(false);
+    work_.document.edit(by < 1.0 ? tr("Half the tempo") : tr("Double the tempo"), std::move(next));
 }
 
 void TempoWindow::find() {
@@ -168,11 +178,16 @@ void TempoWindow::find() {
                 return;
             }
             const FoundTempo& f = **found;
+            Session next = work_.document.session();
+            auto tempo = one_tempo(next.tempo, f.mark);
+            if (!tempo) return told_->setText(QString::fromStdString(tempo.error().what));
+            next.tempo = std::move(*tempo);
             told_->setText(tr("%1 % of %2 hits are in time. Check the bars in the song map; Half and Double correct a "
                               "tempo that is twice or half as fast.")
                                .arg(100.0 * f.share_in_time, 0, 'f', 0)
                                .arg(f.hits));
-            set(f.mark);
+            tempo_->setModified(false);
+            work_.document.edit(tr("Tempo %1").arg(text_of(f.mark)), std::move(next));
         });
 }
 

@@ -24,7 +24,7 @@ class TempoWindow : public QDialog {
     void type(const QString& text);
     void tap();
     void find();
-    /// One tempo for all of the song, as an undo step; taps that follow each other are one.
+    /// In place of the tempo at the playhead, as an undo step; taps that follow each other are one.
     void set(const TempoMark& mark, uint64_t gesture = 0);
     void multiply(double by);
     TempoMark now() const;
@@ -36,6 +36,7 @@ class TempoWindow : public QDialog {
     std::vector<double> taps_s_;
     uint64_t tapping_ = 0;  ///< the undo step that these taps are
     QElapsedTimer clock_;
+    size_t count_ = 0;  ///< of tempos, when they were last shown
     Background jobs_;
 };
 

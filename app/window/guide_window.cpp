@@ -1,6 +1,7 @@
 #include "app/window/guide_window.h"
 
 #include <QCoreApplication>
+#include <QShortcut>
 
 #include "app/desk/prompter.h"
 #include "app/style/language.h"
@@ -33,6 +34,7 @@ GuideWindow::GuideWindow(const std::filesystem::path& folder, QWidget* parent) :
     // A page's own links would be a browser's blue.
     document()->setDefaultStyleSheet("a { color: #14606B; }");
     setOpenExternalLinks(false);
+    connect(new QShortcut(Qt::Key_Escape, this), &QShortcut::activated, this, &QWidget::close);
     show_page("the-first-ten-minutes");
 }
 

@@ -1,5 +1,6 @@
 #include "app/window/main_window.h"
 
+#include "app/style/bring_up.h"
 #include "app/style/language.h"
 #include "app/style/theme.h"
 #include "app/window/explain.h"
@@ -224,10 +225,7 @@ GuideWindow* MainWindow::show_guide() {
                "in the source."));
         return nullptr;
     }
-    auto* guide = new GuideWindow(*folder, this);
-    guide->setAttribute(Qt::WA_DeleteOnClose);
-    guide->show();
-    return guide;
+    return bring_up<GuideWindow>(this, *folder);
 }
 
 void MainWindow::take_monitor_levels() {

@@ -11,6 +11,7 @@
 #include "app/stage/phase_dialog.h"
 #include "app/stage/sheet_dialog.h"
 #include "app/stage/stage_table.h"
+#include "app/style/bring_up.h"
 #include "app/style/text.h"
 #include "app/window/fader_window.h"
 #include "app/window/main_window.h"
@@ -62,13 +63,7 @@ void MainWindow::make_menu() {
              [this] { files_.import_folder(); }));
     item(add("sectionsIn", tr("Sections and tempo from a file…"), {}, [this] { files_.sections_in(); }));
     item(add("sectionsOut", tr("Sections and tempo to a MIDI file…"), {}, [this] { files_.sections_out(); }));
-    item(add("tempo", tr("Tempo…"), {}, [this] {
-        auto* window = findChild<TempoWindow*>();
-        if (!window) window = new TempoWindow(work_, this);
-        window->show();
-        window->raise();
-        window->activateWindow();
-    }));
+    item(add("tempo", tr("Tempo…"), {}, [this] { bring_up<TempoWindow>(this, work_); }));
     item(add("relink", tr("Find missing files…"), {}, [this] { files_.relink(); }));
     item(add("pack", tr("Save with all files…"), {}, [this] { files_.collect_into(); }));
     item(add("readAgain", tr("Read files again"), Qt::Key_F5, [this] { work_.materials.retry(); }));
@@ -89,13 +84,7 @@ void MainWindow::make_menu() {
     connect(redo_, &QToolButton::clicked, redo_action_, &QAction::trigger);
     main_menu_->addSeparator();
     item(add("night", tr("Day or night theme"), QKeySequence("F8"), [this] { show_night(!theme().night); }));
-    item(add("faderWindow", tr("Faders in a window of their own"), {}, [this] {
-        auto* window = findChild<FaderWindow*>();
-        if (!window) window = new FaderWindow(work_, this);
-        window->show();
-        window->raise();
-        window->activateWindow();
-    }));
+    item(add("faderWindow", tr("Faders in a window of their own"), {}, [this] { bring_up<FaderWindow>(this, work_); }));
     QAction* spectrum = add("mainSpectrumShown", tr("Spectrum of the main output"), {}, [this] {
         mains_->show_spectrum(!mains_->shows_spectrum());
         settings_.set_main_spectrum(mains_->shows_spectrum());
@@ -266,7 +255,7 @@ void MainWindow::make_mix_actions() {
     add("compareNext", tr("Compare: next print or reference"), QKeySequence("Ctrl+F6"),
         [this] { work_.comparison.next(); });
     add("faderBoxAction", tr("Simulated fader box"), QKeySequence("Shift+B"),
-        [this] { FaderBoxWindow::show_for(work_, this); });
+        [this] { bring_up<FaderBoxWindow>(this, work_); });
     add("writeRead", tr("Automation: read mode for all tracks"), QKeySequence("Shift+W"),
         [this] { work_.writing.set_mode_for_all(WriteMode::read); });
     add("writeTouch", tr("Automation: touch mode for all tracks"), QKeySequence("Ctrl+W"),

@@ -61,6 +61,23 @@ void sort_tempo(std::vector<TempoMark>& tempo) {
 
 const TempoMark& mark_at(const std::vector<TempoMark>& tempo, double time_s) { return tempo[index_at(tempo, time_s)]; }
 
+std::vector<TempoMark> with_mark_at(std::vector<TempoMark> tempo, double time_s, const TempoMark& mark) {
+    if (tempo.empty())
+        tempo.push_back(mark);
+    else
+        tempo[index_at(tempo, time_s)] = mark;
+    sort_tempo(tempo);
+    return tempo;
+}
+
+Result<std::vector<TempoMark>> one_tempo(const std::vector<TempoMark>& before, const TempoMark& mark) {
+    if (before.size() > 1)
+        return fail("", translate("the song has {} tempos, and this one would replace them all. Remove them first: "
+                                  "'None' in the window 'Tempo', 'tempo SESSION none' on the command line.",
+                                  before.size()));
+    return std::vector<TempoMark>{mark};
+}
+
 BarPosition bar_at(const std::vector<TempoMark>& tempo, double time_s) {
     int bars = 0;
     const size_t at = index_at(tempo, time_s);

@@ -41,6 +41,11 @@ void sort_tempo(std::vector<TempoMark>& tempo);
 /// The mark that holds at a time; before the first one, the first.  The map must not be empty.
 const TempoMark& mark_at(const std::vector<TempoMark>& tempo, double time_s);
 
+/// The map with `mark` in place of the one that holds at a time; an empty map gets it as its only one.
+std::vector<TempoMark> with_mark_at(std::vector<TempoMark> tempo, double time_s, const TempoMark& mark);
+/// A map with one tempo for the whole song.  Fails with a sentence where it would replace several.
+Result<std::vector<TempoMark>> one_tempo(const std::vector<TempoMark>& before, const TempoMark& mark);
+
 /// The bar at a time; before the first mark bars count down from it (bar 0, -1 …).  A bar that a mark cuts short counts
 /// as one.  The map must not be empty.
 BarPosition bar_at(const std::vector<TempoMark>& tempo, double time_s);

@@ -275,7 +275,22 @@ TEST_F(Window, sections_and_tempo_come_in_and_go_out) {
     work().document.undo();
     EXPECT_NEAR(session().tempo[0].quarters_a_minute, 195.0, 1e-9);
     QTest::mouseClick(find<QPushButton>("findTempo"), Qt::LeftButton);
-    wait_for([&] { return !find<QLabel>("tempoTold")->text().startsWith("Looking"); });
+    wait_for([&] { return !find<QLabel>("tempoTold")->text().startsWith("Comparing"); });
+    // A song of several tempos, from a file, keeps the others: the one at the playhead is typed.
+    Session several = session();
+    several.tempo = {{0.0, 100.0}, {2.0, 120.0, 3, 4}, {4.0, 90.0}};
+    work().document.edit("Several tempos", several);
+    work().player.locate(2.5);
+    catch_up();
+    EXPECT_TRUE(find<QLabel>("tempoTold")->text().contains("3 tempos"));
+    EXPECT_EQ(find<QLineEdit>("tempoText")->text(), "120 3/4");
+    type_tempo("126");
+    ASSERT_EQ(session().tempo.size(), 3u);
+    EXPECT_EQ(session().tempo[1], (TempoMark{2.0, 126.0, 3, 4}));
+    EXPECT_EQ(session().tempo[0].quarters_a_minute, 100.0);
+    QTest::mouseClick(find<QPushButton>("halfTempo"), Qt::LeftButton);
+    EXPECT_EQ(session().tempo[2].quarters_a_minute, 45.0) << "half is for the whole map";
+    EXPECT_EQ(session().tempo[1].quarters_a_minute, 63.0);
     find<QDialog>("tempoWindow")->close();
     answers.file = folder / "audio/1 Kick.wav";
     window->findChild<QAction*>("sectionsIn")->trigger();  // no cue points in it

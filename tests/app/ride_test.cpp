@@ -4,6 +4,7 @@
 #include <random>
 
 #include "app/ride/fader_box_window.h"
+#include "app/style/bring_up.h"
 #include "app/style/columns.h"
 #include "core/ride/curve_walk.h"
 #include "tests/app/window_fixture.h"
@@ -456,7 +457,7 @@ TEST_F(RideWindow, a_fader_held_while_the_song_plays_is_written_in_one_step) {
 TEST_F(RideWindow, the_boxs_known_moves_are_written_through_midi_bytes) {
     import_all();
     station(4);
-    FaderBoxWindow* window_of_box = FaderBoxWindow::show_for(work(), window.get());
+    FaderBoxWindow* window_of_box = bring_up<FaderBoxWindow>(window.get(), work());
     FaderBox& box = window_of_box->box();
     // Motors stand at the faders.
     wait_for([&] { return std::fabs(box.position(0) - fader_position(track(0).fader_db)) < 1e-3; });

@@ -46,6 +46,14 @@ TEST_F(CliSession, the_tempo_is_set_found_told_and_taken_away) {
     EXPECT_EQ(now().tempo[0], (TempoMark{0.5, 97.5, 6, 8}));
     EXPECT_EQ(run("tempo " + session + " --json").document()["tempo"][0]["quarters_a_minute"], 97.5);
     EXPECT_EQ(run("tempo " + session + " fast").status, 2);
+    // Several tempos, from a file, are not lost by setting one.
+    Session several = now();
+    several.tempo = {{0.0, 100.0}, {2.0, 120.0}};
+    ASSERT_TRUE(write_session(several, folder / "mix.isotonus"));
+    const Ran refused = run("tempo " + session + " 99");
+    EXPECT_EQ(refused.status, 2);
+    EXPECT_NE(refused.err.find("2 tempos"), std::string::npos) << refused.err;
+    EXPECT_EQ(now().tempo.size(), 2u);
     EXPECT_EQ(run("tempo " + session + " none").status, 0);
     EXPECT_TRUE(now().tempo.empty());
     // Sixteen bars of a kick on one and three, a clap on two and four.

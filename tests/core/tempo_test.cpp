@@ -90,3 +90,20 @@ TEST(Tempo, is_typed_and_tapped) {
     EXPECT_NEAR(tempo_of_taps({0.0, 0.5, 1.0, 1.52, 2.0}).value(), 120.0, 0.01) << "one that is late does not count";
     EXPECT_NEAR(tempo_of_taps({0.0, 0.5, 9.0, 9.6, 10.2}).value(), 100.0, 0.01) << "a pause begins anew";
 }
+
+TEST(Tempo, of_a_map_changes_where_it_holds_and_is_never_lost) {
+    const std::vector<TempoMark> map = {{0.0, 100.0}, {2.0, 120.0, 3, 4}, {4.0, 90.0}};
+    const TempoMark mark{2.0, 126.0, 3, 4};
+    for (const double at_s : {2.0, 3.999}) {
+        const auto changed = with_mark_at(map, at_s, mark);
+        ASSERT_EQ(changed.size(), 3u);
+        EXPECT_EQ(changed[0], map[0]);
+        EXPECT_EQ(changed[1], mark);
+        EXPECT_EQ(changed[2], map[2]);
+    }
+    EXPECT_EQ(with_mark_at(map, 3.0, {5.0, 126.0}).back().time_s, 5.0) << "they stay in order";
+    EXPECT_EQ(with_mark_at({}, 3.0, mark), std::vector{mark});
+    EXPECT_EQ(one_tempo({}, mark).value(), std::vector{mark});
+    EXPECT_EQ(one_tempo({map[0]}, mark).value(), std::vector{mark});
+    EXPECT_THAT(one_tempo(map, mark).error().what, testing::HasSubstr("3 tempos"));
+}

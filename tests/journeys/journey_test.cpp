@@ -367,6 +367,50 @@ TEST_F(Journey, every_dialog_opens_within_the_screen) {
     expect_keys_live("every dialog");
 }
 
+// Dialogs that a key opens: worked in a little by the keyboard and left by Escape, they leave nothing behind.
+TEST_F(Journey, every_dialog_that_a_key_opens_gives_the_keys_back) {
+    with_sections();
+    const std::string before = session_to_json(session(), folder.path());
+    for (const char* keys : {"ctrl+t", "shift+t", "h", "ctrl+comma", "F1", "ctrl+shift+Down", "shift+n"}) {
+        SCOPED_TRACE(keys);
+        in_opened<QDialog>([&] { press(keys); },
+                           [&](QDialog& dialog) {
+                               EXPECT_TRUE(soon([&] { return dialog.isActiveWindow(); }));
+                               for (const char* typed : {"m", "Tab", "Tab"}) press(typed);
+                               press("Escape");
+                           });
+        ASSERT_TRUE(soon([&] { return window->isActiveWindow(); }));
+        EXPECT_EQ(session_to_json(session(), folder.path()), before)
+            << "what was typed into a dialog that is left changes nothing";
+        expect_keys_live(keys);
+    }
+    // What stays open beside the window.  Space turns the pages of the guide, and Escape closes it.
+    const auto opened_by = [&](const char* keys) {
+        press(keys);
+        EXPECT_TRUE(soon([&] { return !window->isActiveWindow() && QApplication::activeWindow(); })) << keys;
+        return QPointer(QApplication::activeWindow());
+    };
+    const auto guide = opened_by("ctrl+F1");
+    press("space");
+    press("Escape");
+    EXPECT_TRUE(soon([&] { return !guide || !guide->isVisible(); }));
+    ASSERT_TRUE(soon([&] { return window->isActiveWindow(); }));
+    EXPECT_FALSE(work().player.playing());
+    expect_keys_live("the guide");
+    EXPECT_EQ(opened_by("ctrl+F1"), guide) << "there is one guide, which is opened where it was left";
+    press("Escape");
+    ASSERT_TRUE(soon([&] { return window->isActiveWindow(); }));
+    // The fader box stands in for a device on the desk: the window's keys live in it.
+    const auto box = opened_by("shift+b");
+    press("space");
+    EXPECT_TRUE(soon([&] { return work().player.playing(); }));
+    press("space");
+    EXPECT_TRUE(soon([&] { return !work().player.playing(); }));
+    box->close();
+    ASSERT_TRUE(soon([&] { return window->isActiveWindow(); }));
+    expect_keys_live("the fader box");
+}
+
 // In a low window the switches of monitoring fold; while they are shown, and after, the keys are the window's.
 TEST_F(Journey, folded_monitoring_leaves_the_keys_alive) {
     with_sections();

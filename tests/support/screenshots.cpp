@@ -20,6 +20,7 @@
 #include "app/stage/phase_dialog.h"
 #include "app/stage/sheet_dialog.h"
 #include "app/stage/stage_table.h"
+#include "app/style/bring_up.h"
 #include "app/style/language.h"
 #include "app/style/theme.h"
 #include "app/window/main_window.h"
@@ -386,7 +387,7 @@ int main(int argc, char** argv) {
         shoot(window, folder, "ride-two-lanes");
         work.document.edit("Straight", straight);
     }
-    auto* box = FaderBoxWindow::show_for(work, &window);
+    auto* box = bring_up<FaderBoxWindow>(&window, work);
     QTest::qWait(200);
     box->grab().save(folder + "/14-fader-box.png");
     box->close();

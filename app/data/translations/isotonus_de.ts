@@ -3590,6 +3590,10 @@
         <source>by the word &apos;{}&apos; in its name</source>
         <translation>nach dem Wort „{}“ im Namen</translation>
     </message>
+    <message>
+        <source>the song has {} tempos, and this one would replace them all. Remove them first: &apos;None&apos; in the window &apos;Tempo&apos;, &apos;tempo SESSION none&apos; on the command line.</source>
+        <translation>der Song hat {} Tempi, und dieses eine würde sie alle ersetzen. Entferne sie zuerst: „Keins“ im Fenster „Tempo“, &apos;tempo SESSION none&apos; auf der Kommandozeile.</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Advisor</name>
@@ -11532,6 +11536,21 @@ Spitzenpegel %3, %4</translation>
     <message>
         <source>%1 % of %2 hits are in time. Check the bars in the song map; Half and Double correct a tempo that is twice or half as fast.</source>
         <translation>%1 % von %2 Schlägen sind im Takt. Prüfe die Takte in der Songkarte; Halb und Doppelt berichtigen ein doppeltes oder halbes Tempo.</translation>
+    </message>
+    <message>
+        <source>Half the tempo</source>
+        <translation>Halbes Tempo</translation>
+    </message>
+    <message>
+        <source>Double the tempo</source>
+        <translation>Doppeltes Tempo</translation>
+    </message>
+    <message numerus="yes">
+        <source>The song has %n tempo(s). This is the one at the playhead; the others stay.</source>
+        <translation>
+            <numerusform>Der Song hat %n Tempo. Dieses gilt an der Abspielposition.</numerusform>
+            <numerusform>Der Song hat %n Tempi. Dies ist das an der Abspielposition; die anderen bleiben.</numerusform>
+        </translation>
     </message>
 </context>
 <context>
