@@ -266,23 +266,24 @@ void MainWindow::make_mix_actions() {
 /// What channels do by themselves while they have the focus.
 void MainWindow::list_keys_of_lanes() {
     const KeysDialog::Key by_lanes[] = {
-        {"Up, Down", tr("Track above, track below; with Shift the selection grows"), Task::rows},
-        {"Left, Right", tr("Value down or up by 1 dB; Shift 0.1 dB, Ctrl 3 dB"), Task::rows},
-        {"Enter, + or −", tr("Type the value; Enter sets it"), Task::rows},
-        {"Backspace", tr("Value back to 0 dB, like a double click"), Task::rows},
+        {tr("Up, Down"), tr("Track above, track below; with Shift the selection grows"), Task::rows},
+        {tr("Left, Right"), tr("Value down or up by 1 dB; Shift 0.1 dB, Ctrl 3 dB"), Task::rows},
+        {tr("Enter, + or −"), tr("Type the value; Enter sets it"), Task::rows},
+        {tr("Backspace"), tr("Value back to 0 dB, like a double click"), Task::rows},
         {"F, L", tr("Stage: stage the selected tracks, lock them"), Task::stage},
-        {", and .", tr("Balance: pan left or right"), Task::balance},
-        {"< and >", tr("Balance: width (or the right channel)"), Task::balance},
-        {"P, Shift+P", tr("Balance: type the pan, the width"), Task::balance},
+        {", .", tr("Balance: pan left or right"), Task::balance},
+        {"< >", tr("Balance: width (or the right channel)"), Task::balance},
+        {tr("P, Shift+P"), tr("Balance: type the pan, the width"), Task::balance},
         {"F4", tr("Shape: suggestions for the chain of the track: low cut, compressor, sidechain ducking"),
          Task::shape},
-        {"Insert, Delete, T, L", tr("Automation: point at the playhead, delete points, their shape, lock them"),
+        {tr("Insert, Delete, T, L"), tr("Automation: point at the playhead, delete points, their shape, lock them"),
          Task::ride},
         {", . < >", tr("Automation: compress and expand the values or times of the selected points"), Task::ride},
-        {"Ctrl and drag", tr("Automation: select points; in the strip above, mark another stretch"), Task::ride},
-        {"Ctrl+C, Ctrl+V, Enter", tr("Automation: copy a stretch, paste it at the playhead, type a point"), Task::ride},
+        {tr("Ctrl and drag"), tr("Automation: select points; in the strip above, mark another stretch"), Task::ride},
+        {tr("Ctrl+C, Ctrl+V, Enter"), tr("Automation: copy a stretch, paste it at the playhead, type a point"),
+         Task::ride},
         {"/", tr("Automation: bypass the ride that is shown"), Task::ride},
-        {"[ and ]", tr("Automation: previous point, next point; arrow keys move it"), Task::ride}};
+        {"[ ]", tr("Automation: previous point, next point; arrow keys move it"), Task::ride}};
     keys_.insert(keys_.end(), std::begin(by_lanes), std::end(by_lanes));
 }
 

@@ -89,8 +89,9 @@ TEST_F(Guide, names_only_keys_that_the_window_has) {
     for (const KeysDialog::Key& k : window->keys())
         for (const QString& one : k.keys.split(QRegularExpression(", | and "))) known.insert(one);
     const std::pair<const char*, const char*> in_german[] = {
-        {"Strg", "Ctrl"}, {"Umschalt", "Shift"}, {"Leertaste", "Space"}, {"Bild ab", "PgDown"}, {"Bild auf", "PgUp"},
-        {"Auf", "Up"},    {"Ab", "Down"},        {"Links", "Left"},      {"Rechts", "Right"}};
+        {"Strg", "Ctrl"},           {"Umschalt", "Shift"},     {"Leertaste", "Space"},
+        {"Bild abwärts", "PgDown"}, {"Bild aufwärts", "PgUp"}, {"Hoch", "Up"},
+        {"Herunter", "Down"},       {"Links", "Left"},         {"Rechts", "Right"}};
     const std::set<QString> values{"L35", "R 12", "C"};
     int keys = 0;
     for (const char* language : {"", "de"})

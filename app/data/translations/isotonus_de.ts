@@ -7708,6 +7708,38 @@ Spitzenpegel %3, %4</translation>
         <source>The whole window larger or smaller. Takes effect at the next start.</source>
         <translation>Das ganze Fenster größer oder kleiner. Gilt ab dem nächsten Start.</translation>
     </message>
+    <message>
+        <source>Up, Down</source>
+        <translation>Hoch, Herunter</translation>
+    </message>
+    <message>
+        <source>Left, Right</source>
+        <translation>Links, Rechts</translation>
+    </message>
+    <message>
+        <source>Enter, + or −</source>
+        <translation>Enter, + oder −</translation>
+    </message>
+    <message>
+        <source>Backspace</source>
+        <translation>Rücktaste</translation>
+    </message>
+    <message>
+        <source>P, Shift+P</source>
+        <translation>P, Umschalt+P</translation>
+    </message>
+    <message>
+        <source>Insert, Delete, T, L</source>
+        <translation>Einfg, Entf, T, L</translation>
+    </message>
+    <message>
+        <source>Ctrl and drag</source>
+        <translation>Strg und Ziehen</translation>
+    </message>
+    <message>
+        <source>Ctrl+C, Ctrl+V, Enter</source>
+        <translation>Strg+C, Strg+V, Enter</translation>
+    </message>
 </context>
 <context>
     <name>isotonus::Mains</name>
