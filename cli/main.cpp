@@ -36,8 +36,12 @@ class CommandLine {
         app.footer(exit_codes);
         app.set_version_flag("--version", "isotonus-cli " ISOTONUS_VERSION);
         app.failure_message([](const CLI::App* a, const CLI::Error& e) {
-            return "isotonus-cli: " + isotonus::printable(e.what()) + "\nSee isotonus-cli " +
-                   (a->get_parent() ? a->get_name() + " " : "") + "--help\n";
+            std::string verb;
+            for (const CLI::App* at = a; !at->get_subcommands().empty();) {
+                at = at->get_subcommands().front();
+                verb = at->get_name() + " ";
+            }
+            return "isotonus-cli: " + isotonus::printable(e.what()) + "\nSee isotonus-cli " + verb + "--help\n";
         });
         make_and_measure();
         change_settings();

@@ -74,7 +74,7 @@ Result<void> assign(const Session& session, Processor& processor, const std::str
 }
 
 json processor_json(const Session& session, const Processor& p, size_t position) {
-    json j{{"place", position}, {"type", p.type}, {"match", p.match}, {"match_db", p.match_db}};
+    json j{{"position", position}, {"type", p.type}, {"match", p.match}, {"match_db", p.match_db}};
     if (is_plugin(p.type)) {
         j["type"] = "lv2";
         j["uri"] = uri_of_type(p.type);

@@ -67,10 +67,16 @@ struct fmt::formatter<isotonus::Figure<Number>> : fmt::formatter<Number> {
             fmt::formatter<Number>::format(value, plain);
         };
         write(figure.value);
-        // What is rounded to zero has no sign.
-        if (figure.value < 0 && std::isfinite(static_cast<double>(figure.value)) &&
-            std::none_of(number.begin(), number.end(), [](char c) { return '1' <= c && c <= '9'; }))
-            write(Number{0});
+        // What is rounded to zero has no sign, and is as wide as it would be with one where it stands in a column.
+        if (std::isfinite(static_cast<double>(figure.value)) &&
+            std::none_of(number.begin(), number.end(), [](char c) { return '1' <= c && c <= '9'; })) {
+            if (figure.value < 0) write(Number{0});
+            if (char* const plus = std::find(number.begin(), number.end(), '+'); plus != number.end()) {
+                *plus = ' ';
+                if (plus == number.begin())
+                    number.resize(static_cast<size_t>(std::copy(plus + 1, number.end(), plus) - plus));
+            }
+        }
         auto out = to.out();
         for (const char c : number)
             if (c == '-')

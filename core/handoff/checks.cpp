@@ -423,7 +423,7 @@ std::vector<Check> check_handoff(const CheckInput& in) {
     const Session& session = in.session;
     const bool heard = in.mix.measurement.sample_peak_dbfs.has_value();
     checks.push_back({"mix_not_silent", heard, in.mix.measurement.sample_peak_dbfs, std::nullopt,
-                      heard ? translated("the mix is heard") : translated("the mix is silent from start to end"),
+                      heard ? translated("the mix is not silent") : translated("the mix is silent from start to end"),
                       translated("The export would be silent.")});
     if (heard) {
         check_levels(in, checks);
@@ -431,7 +431,8 @@ std::vector<Check> check_handoff(const CheckInput& in) {
     }
     const MainChainExport chain = main_chain_export(session);
     const bool ridden = in.plan.main.ridden(), on_main = ridden || chain.mixes != MainChain::out;
-    std::string bare = on_main ? chain.sentence : translated("of the main output only the fader is exported");
+    std::string bare =
+        on_main ? chain.sentence : translated("nothing but the fader of the main output changes the mix");
     if (ridden)
         bare = translated("the main output has rides: mastering engineers usually prefer to make fades themselves");
     checks.push_back({"main_output_bare", !on_main, on_main ? 1.0 : 0.0, 0.0, bare,

@@ -357,7 +357,7 @@ TEST(Text, figures_have_a_true_minus_one_decimal_and_their_unit) {
     EXPECT_EQ(time_text(59.99), "1:00.0");
     EXPECT_EQ(pan_text(-0.3), "L 30");
     EXPECT_EQ(translate("peak {:.1f}, hand-off", -6.04), "peak −6.0, hand-off");
-    EXPECT_EQ(translate("{:+6.1f} {:.1f} {:g} {}", -0.04, -0.04, -12.5, -3), "  +0.0 0.0 −12.5 −3");
+    EXPECT_EQ(translate("{:+6.1f} {:+.1f} {:.1f} {:g} {}", -0.04, 0.0, -0.04, -12.5, -3), "   0.0 0.0 0.0 −12.5 −3");
     set_plain_rms(true);
     EXPECT_EQ(average_text(-18.0), "−21.0 dBFS");
     EXPECT_TRUE(average_label().contains("plain"));

@@ -655,10 +655,6 @@
         <translation>kein Kompressor reduziert lange um mehr als 10 dB</translation>
     </message>
     <message>
-        <source>the mix is heard</source>
-        <translation>der Mix ist zu hören</translation>
-    </message>
-    <message>
         <source>the mix is silent from start to end</source>
         <translation>der Mix ist von Anfang bis Ende still</translation>
     </message>
@@ -2607,10 +2603,6 @@
         <translation>Der Export wäre still.</translation>
     </message>
     <message>
-        <source>of the main output only the fader is exported</source>
-        <translation>von der Summe wird nur der Fader exportiert</translation>
-    </message>
-    <message>
         <source>the main output has rides: mastering engineers usually prefer to make fades themselves</source>
         <translation>die Summe hat Automation: Blenden macht das Mastering meist lieber selbst</translation>
     </message>
@@ -3593,6 +3585,14 @@
     <message>
         <source>the song has {} tempos, and this one would replace them all. Remove them first: &apos;None&apos; in the window &apos;Tempo&apos;, &apos;tempo SESSION none&apos; on the command line.</source>
         <translation>der Song hat {} Tempi, und dieses eine würde sie alle ersetzen. Entferne sie zuerst: „Keins“ im Fenster „Tempo“, &apos;tempo SESSION none&apos; auf der Kommandozeile.</translation>
+    </message>
+    <message>
+        <source>the mix is not silent</source>
+        <translation>der Mix ist nicht stumm</translation>
+    </message>
+    <message>
+        <source>nothing but the fader of the main output changes the mix</source>
+        <translation>nichts außer dem Fader der Summe verändert den Mix</translation>
     </message>
 </context>
 <context>
