@@ -2,29 +2,10 @@
 
 #include <QCoreApplication>
 #include <QHeaderView>
-#include <QStyledItemDelegate>
 
 namespace isotonus {
 
-namespace {
-
-class WholeSentence : public QStyledItemDelegate {
-  public:
-    using QStyledItemDelegate::QStyledItemDelegate;
-    QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex& index) const override {
-        // Qt's own hint breaks lines as if the style sheet had no padding, and then the last line has no room.
-        constexpr QMargins around(7, 5, 7, 5);
-        return option.fontMetrics
-            .boundingRect(option.rect.marginsRemoved(around), Qt::TextWordWrap, index.data().toString())
-            .marginsAdded(around)
-            .size();
-    }
-};
-
-}  // namespace
-
-void show_whole_sentences(QTableWidget* table, int column) {
-    table->setItemDelegateForColumn(column, new WholeSentence(table));
+void show_whole_sentences(QTableWidget* table) {
     // Queued, since a column still has its old width when its header tells of the new one.
     QObject::connect(table->horizontalHeader(), &QHeaderView::sectionResized, table,
                      &QTableWidget::resizeRowsToContents, Qt::QueuedConnection);

@@ -18,8 +18,8 @@ void set_heads(QTableWidget* table, const std::vector<TableHead>& heads);
 QTableWidget* plain_table(const char* name, const QString& accessible, const std::vector<TableHead>& heads,
                           int stretched);
 
-/// The rows of a table are as high as the sentences in this column need.
-void show_whole_sentences(QTableWidget* table, int column);
+/// The rows of a table are as high as its longest sentences need.
+void show_whole_sentences(QTableWidget* table);
 
 /// A button at the end of a row, with the why of it.
 QPushButton* button_in(QBoxLayout* row, const char* name, const QString& text, const QString& tip);

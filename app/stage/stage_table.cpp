@@ -54,7 +54,7 @@ StageTable::StageTable(Workspace& work, QWidget* parent) : QDialog(parent), work
          {tr("Options"), tr("Ways into the window for a track that does not reach it.")}},
         9);
     table_->verticalHeader()->setMinimumSectionSize(28);
-    show_whole_sentences(table_, 9);
+    show_whole_sentences(table_);
     layout->addWidget(table_, 1);
     auto* buttons = new QDialogButtonBox;
     auto* all = buttons->addButton(tr("Stage all"), QDialogButtonBox::ActionRole);
