@@ -84,7 +84,7 @@ TempoWindow::TempoWindow(Workspace& work, QWidget* parent) : QDialog(parent), wo
     });
     connect(&work_.document, &Document::session_changed, this, &TempoWindow::show_session);
     connect(&work_.player, &Player::moved, this, [this] {  // to another tempo
-        if (work_.document.session().tempo.size() > 1) show_session();
+        if (work_.document.session().tempo.size() > 1 && !is_typed_in()) show_session();
     });
     // Outside its fields the keys are those of the main window: Space plays, or presses the button that Tab went to.
     const auto on = [this](Qt::Key key, auto act) {
@@ -105,12 +105,18 @@ TempoWindow::TempoWindow(Workspace& work, QWidget* parent) : QDialog(parent), wo
 
 TempoMark TempoWindow::now() const {
     const auto& tempo = work_.document.session().tempo;
-    return tempo.empty() ? TempoMark{} : mark_at(tempo, work_.player.position_s());
+    return tempo.empty() ? TempoMark{} : mark_at(tempo, shown_at_s_);
+}
+
+bool TempoWindow::is_typed_in() const {
+    const auto* field = qobject_cast<QLineEdit*>(focusWidget());
+    return field && field->hasFocus() && field->isModified();
 }
 
 void TempoWindow::show_session() {
     const auto& tempo = work_.document.session().tempo;
     const bool any = !tempo.empty();
+    if (!is_typed_in()) shown_at_s_ = work_.player.position_s();
     if (std::exchange(count_, tempo.size()) != tempo.size() && tempo.size() > 1)
         told_->setText(tr("The song has %n tempo(s). This is the one at the playhead; the others stay.", nullptr,
                           static_cast<int>(tempo.size())));
@@ -122,7 +128,7 @@ void TempoWindow::show_session() {
 
 void TempoWindow::set(const TempoMark& mark, uint64_t gesture) {
     Session next = work_.document.session();
-    next.tempo = with_mark_at(next.tempo, work_.player.position_s(), mark);
+    next.tempo = with_mark_at(next.tempo, shown_at_s_, mark);
     tempo_->setModified(false);
     work_.document.edit(tr("Tempo %1").arg(text_of(mark)), std::move(next), gesture);
 }

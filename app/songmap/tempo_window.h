@@ -27,7 +27,9 @@ class TempoWindow : public QDialog {
     /// In place of the tempo at the playhead, as an undo step; taps that follow each other are one.
     void set(const TempoMark& mark, uint64_t gesture = 0);
     void multiply(double by);
+    /// The tempo that is shown: the one at the playhead, or the one that is being typed over.
     TempoMark now() const;
+    bool is_typed_in() const;
 
     Workspace& work_;
     QLineEdit* tempo_;
@@ -36,7 +38,8 @@ class TempoWindow : public QDialog {
     std::vector<double> taps_s_;
     uint64_t tapping_ = 0;  ///< the undo step that these taps are
     QElapsedTimer clock_;
-    size_t count_ = 0;  ///< of tempos, when they were last shown
+    size_t count_ = 0;         ///< of tempos, when they were last shown
+    double shown_at_s_ = 0.0;  ///< in the song: the tempo that holds there is shown
     Background jobs_;
 };
 

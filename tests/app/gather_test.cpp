@@ -288,6 +288,20 @@ TEST_F(Window, sections_and_tempo_come_in_and_go_out) {
     ASSERT_EQ(session().tempo.size(), 3u);
     EXPECT_EQ(session().tempo[1], (TempoMark{2.0, 126.0, 3, 4}));
     EXPECT_EQ(session().tempo[0].quarters_a_minute, 100.0);
+    // What is being typed stays, and is for the tempo that was shown, when the song plays on into another.
+    auto* typed = find<QLineEdit>("tempoText");
+    typed->setFocus();
+    typed->selectAll();
+    QTest::keyClicks(typed, "128");
+    work().player.locate(4.5);
+    catch_up();
+    EXPECT_EQ(typed->text(), "128");
+    QTest::keyClick(typed, Qt::Key_Return);
+    EXPECT_EQ(session().tempo[1].quarters_a_minute, 128.0);
+    EXPECT_EQ(session().tempo[2].quarters_a_minute, 90.0);
+    catch_up();
+    EXPECT_EQ(typed->text(), "90 4/4") << "and then the one at the playhead is shown";
+    work().document.undo();
     QTest::mouseClick(find<QPushButton>("halfTempo"), Qt::LeftButton);
     EXPECT_EQ(session().tempo[2].quarters_a_minute, 45.0) << "half is for the whole map";
     EXPECT_EQ(session().tempo[1].quarters_a_minute, 63.0);
